@@ -1,0 +1,273 @@
+/** The one door to the core. Everything here is pure: time, seed and tables come in as arguments. */
+
+export { type GlassFacts, glassFacts, gramsToSweetness, overIce, sameSweetnessG } from './balance/served.ts';
+// balance
+export { type Dose, dosesToCome, FIRST_SHARE, nextDose } from './balance/stepPlan.ts';
+// jobs
+export {
+  type Job,
+  JobCancelled,
+  type JobControl,
+  type JobResult,
+  runJob,
+  type SolvedJob,
+} from './jobs/run.ts';
+// keeping
+export {
+  type AcidEvidence,
+  acidEvidence,
+  type Keeping,
+  type KeepingInput,
+  keepingOf,
+} from './keeping/class.ts';
+export { type BottleFacts, type BottleLife, DAY_MS, lifeOf, lifeRate } from './keeping/clock.ts';
+export { COLOUR_ROWS, colourOf, GLASS_PATH_CM, redShareAtPh, SPOON_PATH_CM } from './liquor/colour.ts';
+// liquor
+export {
+  abvPct,
+  brix,
+  CONSERVED,
+  type Composition,
+  EMPTY,
+  kcalOf,
+  markerGPerL,
+  massG,
+  minus,
+  ofLiquid,
+  ofSweetener,
+  plus,
+  scaled,
+  solublesG,
+  sournessGPerL,
+  specificGravity,
+  sweetnessPct,
+  titratableGPerL,
+  volumeMl,
+  WATER_20_G_PER_ML,
+  water,
+  withBrix,
+  withWaterFor,
+} from './liquor/composition.ts';
+export { estimatePh, type PhEstimate, phOf, withPh } from './liquor/ph.ts';
+export { coldVolume, expansion, saturationKPa, waterDensityGPerMl } from './liquor/water.ts';
+// log
+export {
+  activeEvents,
+  type Deed,
+  EVENT_KINDS,
+  type EventKind,
+  type EventOf,
+  eventSchema,
+  inLogOrder,
+  type LogEvent,
+  lastUndoable,
+  readingSchema,
+} from './log/events.ts';
+export {
+  type BatchLog,
+  type BatchNow,
+  type Bottled,
+  batchAt,
+  foldBatch,
+  MINUTE_MS,
+  type SideClock,
+  type StepClock,
+  type StepTimes,
+} from './log/foldBatch.ts';
+export { foldItem, type ItemLog, type ShelfPlace } from './log/foldItem.ts';
+export { type BoilInput, type BoilRate, boilOff } from './physics/boilOff.ts';
+export { arrhenius, drawnAfter, redLeft } from './physics/extraction.ts';
+export {
+  boilingPointC,
+  bottleLossWPerK,
+  evaporationLPerH,
+  heatCapacityJPerK,
+  lossWPerK,
+  type PathEnd,
+  type Place,
+  type Stretch,
+  type ThermalSetting,
+  temperaturePath,
+} from './physics/heat.ts';
+export { coverWaterMl, foamOf, hotFillMl, type Room, roomIn, solidVolumeMl } from './physics/room.ts';
+// physics
+export { areaM2, bowlDiameterM, capacityMl, levelM, mlAtLevel, type Shape } from './physics/vesselShape.ts';
+export { type BottlePlan, bottlePlan, fillMl, HEADSPACE_SHARE, suggestBottles } from './plan/bottles.ts';
+export {
+  choicesSchema,
+  type PlanDoc,
+  type PlanProblem,
+  planSchema,
+  questionSchema,
+  solvePlanDoc,
+} from './plan/planDoc.ts';
+// plan
+export { lineMassG, scaleForMass } from './plan/scaling.ts';
+export {
+  type Limit,
+  type Question,
+  SOLVER,
+  type Solution,
+  type SolveInput,
+  type SolveProblem,
+  solvePlan,
+  type Wish,
+} from './plan/solve.ts';
+export { type Call, startBy, type Timetable, timetableFrom } from './plan/startBy.ts';
+export { BOOK, recipeById } from './program/book.ts';
+export { type Guidance, guidanceFor } from './program/guidance.ts';
+// program
+export {
+  type BottleSize,
+  type Burner,
+  defaultLid,
+  EMPTY_KITCHEN,
+  type Kitchen,
+  measuringKit,
+  type Pot,
+  potCapacityMl,
+  potMassG,
+  potShape,
+  powerIntoPotW,
+} from './program/kitchen.ts';
+export {
+  bottleSchema,
+  burnerSchema,
+  cupWeightSchema,
+  kitchenSchema,
+  measureSchema,
+  potSchema,
+} from './program/kitchenSchema.ts';
+export { type Ledger, type LedgerRow, ledgerOf } from './program/ledger.ts';
+export { BOTTLES, BOWL, buildProgram, POT, SPENT, TUB } from './program/methods.ts';
+export {
+  type Choices,
+  defaultChoices,
+  METHOD_IDS,
+  type MethodId,
+  type Recipe,
+  type RecipeLine,
+  type Stream,
+} from './program/recipe.ts';
+export { simulateBatch, vesselNow, vesselOfStep } from './program/simulate.ts';
+export { type SweetTaste, targetAfterTastes } from './program/taste.ts';
+export type {
+  Adjustment,
+  Attention,
+  BoilStep,
+  BottleStep,
+  CombineStep,
+  CoolingTally,
+  CoolStep,
+  Cue,
+  CurvePoint,
+  Duration,
+  Flow,
+  FlowCode,
+  HeatStep,
+  LaterStep,
+  LineId,
+  LineKind,
+  Liquor,
+  MixStep,
+  Origin,
+  PickStep,
+  PrepStep,
+  Program,
+  ProgramLine,
+  Reading,
+  ScaleRule,
+  Simulation,
+  SimulationOptions,
+  SoakStep,
+  Solid,
+  SteepStep,
+  Step,
+  StepActual,
+  StepId,
+  StepKind,
+  StepProblem,
+  StrainStep,
+  SweetenStep,
+  TraceEntry,
+  Until,
+  UntilTemp,
+  Vessel,
+  VesselId,
+  VesselKind,
+  VesselNow,
+  VesselSpec,
+  WashStep,
+} from './program/types.ts';
+export {
+  BOIL_LEVELS,
+  type BoilLevel,
+  BRIM_SHARE,
+  type BurnerKind,
+  burnerEfficiency,
+  CLOTH_LOSS_ML,
+  DAILY_FREE_SUGAR_G,
+  FLOAT_ML_PER_G,
+  FOAM_SHARE,
+  FUSION_J_PER_G,
+  GAS_CONSTANT,
+  HEAT_CAPACITY_J,
+  ICE_MELTED_SHARE,
+  LATENT_J_PER_G,
+  LEAST_BOIL_FLUX,
+  LID_HEAT,
+  LID_STEAM,
+  type Lid,
+  POT_MATERIALS,
+  type PotMaterial,
+  RED_FADE,
+  RINSE_CARRIED_ML_PER_G,
+  STEEL_HEAT_SHARE,
+  STRAIN_LOSS_ML,
+} from './tables/constants.ts';
+export { GUIDANCE_ROWS, type GuidanceRow, type Severity } from './tables/guidance.ts';
+export { SHIPPED_TABLES } from './tables/index.ts';
+export {
+  BASE_ROWS,
+  KEEPING,
+  type KeepClass,
+  type KeepDays,
+  LIMIT_ROWS,
+  PRESERVING_ROWS,
+} from './tables/keeping.ts';
+// tables
+export type {
+  Confidence,
+  FoamClass,
+  IngredientRow,
+  LiquidRow,
+  MarkerId,
+  Press,
+  SweetenerRow,
+  Tables,
+} from './tables/types.ts';
+export {
+  asHandMeasures,
+  type CupWeight,
+  type Entered,
+  type Fraction,
+  gramsOf,
+  gramsPerMeasure,
+  type HandAmount,
+  handFraction,
+  type KitchenMeasure,
+  type Measurable,
+  type MeasuringKit,
+  measureVolumeMl,
+} from './units/measures.ts';
+// units
+export { fail, ok, type Result, type Said, said, unwrap } from './units/result.ts';
+export {
+  celsiusOf,
+  convert,
+  fahrenheitOf,
+  UNIT_ROWS,
+  type UnitRow,
+  type UnitSystem,
+  unitOf,
+} from './units/units.ts';

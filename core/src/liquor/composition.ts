@@ -1,0 +1,237 @@
+import type { LiquidRow, MarkerId, SweetenerRow } from '../tables/types.ts';
+
+/**
+ * What a liquor is made of. Everything here is conserved by mass (or by amount) when liquors are mixed and
+ * split, so the balance of a batch can be checked figure by figure.
+ */
+export interface Composition {
+  waterG: number;
+  /** All sugars. */
+  sugarG: number;
+  /** Of those, what counts as free sugars in daily guidance. */
+  freeSugarG: number;
+  /** Sweetness in grams of sucrose that would taste the same. */
+  sweetG: number;
+  /** All else that is dissolved; `acidG` is a part of it, not on top. */
+  otherSolublesG: number;
+  /** Titratable acid as citric, without acetic; a tap's bicarbonate makes it negative. */
+  acidG: number;
+  alkaliMeq: number;
+  ethanolG: number;
+  aceticG: number;
+  /** Millilitres by which a liquid as sold differs from the sugar-water formula: spirits, milk and vinegar add at their own density. */
+  excessMl: number;
+  /** Gram-equivalents of the fresh grated or dried whole form that have been drawn. */
+  markerG: Partial<Record<MarkerId, number>>;
+}
+
+/** Density of water at 20 °C, g/mL. */
+export const WATER_20_G_PER_ML = 0.9982;
+const ETHANOL_G_PER_ML = 0.7893;
+const ACETIC_G_PER_ML = 1.049;
+
+export const EMPTY: Composition = Object.freeze({
+  waterG: 0,
+  sugarG: 0,
+  freeSugarG: 0,
+  sweetG: 0,
+  otherSolublesG: 0,
+  acidG: 0,
+  alkaliMeq: 0,
+  ethanolG: 0,
+  aceticG: 0,
+  excessMl: 0,
+  markerG: Object.freeze({}),
+});
+
+/** The conserved figures other than markers, for loops over all of them. */
+export const CONSERVED = [
+  'waterG',
+  'sugarG',
+  'freeSugarG',
+  'sweetG',
+  'otherSolublesG',
+  'acidG',
+  'alkaliMeq',
+  'ethanolG',
+  'aceticG',
+  'excessMl',
+] as const satisfies readonly (keyof Composition)[];
+
+/** a + factor × b, figure by figure. */
+export function plus(a: Composition, b: Composition, factor = 1): Composition {
+  const markerG: Composition['markerG'] = { ...a.markerG };
+  for (const id in b.markerG) {
+    const marker = id as MarkerId;
+    markerG[marker] = (markerG[marker] ?? 0) + factor * b.markerG[marker]!;
+  }
+  return {
+    waterG: a.waterG + factor * b.waterG,
+    sugarG: a.sugarG + factor * b.sugarG,
+    freeSugarG: a.freeSugarG + factor * b.freeSugarG,
+    sweetG: a.sweetG + factor * b.sweetG,
+    otherSolublesG: a.otherSolublesG + factor * b.otherSolublesG,
+    acidG: a.acidG + factor * b.acidG,
+    alkaliMeq: a.alkaliMeq + factor * b.alkaliMeq,
+    ethanolG: a.ethanolG + factor * b.ethanolG,
+    aceticG: a.aceticG + factor * b.aceticG,
+    excessMl: a.excessMl + factor * b.excessMl,
+    markerG,
+  };
+}
+
+export const scaled = (a: Composition, factor: number): Composition => plus(EMPTY, a, factor);
+export const minus = (a: Composition, b: Composition): Composition => plus(a, b, -1);
+export const water = (massG: number): Composition => ({ ...EMPTY, waterG: massG });
+
+/** Dissolved solids, g. */
+export const solublesG = (c: Composition): number => c.sugarG + c.otherSolublesG;
+
+export const massG = (c: Composition): number =>
+  c.waterG + c.sugarG + c.otherSolublesG + c.ethanolG + c.aceticG;
+
+/** Dissolved solids in 100 g, °Bx as a refractometer shows it (0 for an empty vessel). */
+export function brix(c: Composition): number {
+  const total = massG(c);
+  return total > 0 ? (100 * solublesG(c)) / total : 0;
+}
+
+/** Specific gravity at 20 °C of a sugar-like solution. Source: the usual closed form of the sugar tables, 1 + B/(258.6 − 227.1·B/258.2). */
+export const specificGravity = (degBx: number): number => 1 + degBx / (258.6 - (227.1 * degBx) / 258.2);
+
+/**
+ * Millilitres at 20 °C: the water and what is dissolved in it by the sugar-water formula, the rest at its own
+ * density.
+ */
+export function volumeMl(c: Composition): number {
+  const dissolved = c.sugarG + c.otherSolublesG;
+  const base = c.waterG + dissolved;
+  const degBx = base > 0 ? (100 * dissolved) / base : 0;
+  return (
+    base / (specificGravity(degBx) * WATER_20_G_PER_ML) +
+    c.ethanolG / ETHANOL_G_PER_ML +
+    c.aceticG / ACETIC_G_PER_ML +
+    c.excessMl
+  );
+}
+
+/** Titratable acidity as citric, g/L (acetic aside). */
+export function titratableGPerL(c: Composition): number {
+  const ml = volumeMl(c);
+  return ml > 0 ? (1000 * c.acidG) / ml : 0;
+}
+
+/** Sourness as it is shown: TA plus acetic at 1.066 g citric per g (64.04 / 60.05). */
+export function sournessGPerL(c: Composition): number {
+  const ml = volumeMl(c);
+  return ml > 0 ? titratableGPerL(c) + (1.066 * 1000 * c.aceticG) / ml : 0;
+}
+
+/** Sugar-equivalent grams in 100 g of liquor. */
+export function sweetnessPct(c: Composition): number {
+  const total = massG(c);
+  return total > 0 ? (100 * c.sweetG) / total : 0;
+}
+
+/** Alcohol by volume, per cent. */
+export function abvPct(c: Composition): number {
+  const ml = volumeMl(c);
+  return ml > 0 ? (100 * c.ethanolG) / ETHANOL_G_PER_ML / ml : 0;
+}
+
+/** kcal by the general factors: 4 per g of sugar, 7 per g of alcohol. Source: general energy factors for food labels. */
+export const kcalOf = (c: Composition): number => 4 * c.sugarG + 7 * c.ethanolG;
+
+/** g of a marker per litre. */
+export function markerGPerL(c: Composition, marker: MarkerId): number {
+  const ml = volumeMl(c);
+  return ml > 0 ? (1000 * (c.markerG[marker] ?? 0)) / ml : 0;
+}
+
+/**
+ * A volume of a table liquid as a composition.
+ * @param ml millilitres at 20 °C.
+ * @param hardnessMeqPerL for water only: the kitchen's own tap instead of the table's average.
+ */
+export function ofLiquid(row: LiquidRow, ml: number, hardnessMeqPerL?: number): Composition {
+  if (row.treatment === 'water') {
+    const meqPerL = hardnessMeqPerL ?? row.alkaliMeqPerL;
+    const litres = ml / 1000;
+    // Bicarbonate: alkali as K and as TA less 0.064 g citric per meq.
+    return {
+      ...EMPTY,
+      waterG: ml * WATER_20_G_PER_ML,
+      alkaliMeq: meqPerL * litres,
+      acidG: -0.064 * meqPerL * litres,
+    };
+  }
+  const total = ml * row.densityGPerMl;
+  const dissolved = (total * row.brix) / 100;
+  const sugarG = Math.min(dissolved, (total * row.sugarGPer100g) / 100);
+  const ethanolG = (ml * row.abvPct * ETHANOL_G_PER_ML) / 100;
+  const aceticG = (ml * row.aceticPct) / 100;
+  const c: Composition = {
+    ...EMPTY,
+    waterG: total - dissolved - ethanolG - aceticG,
+    sugarG,
+    freeSugarG: sugarG,
+    sweetG: sugarG,
+    otherSolublesG: dissolved - sugarG,
+    acidG: (row.taGPerL * ml) / 1000,
+    alkaliMeq: (row.alkaliMeqPerL * ml) / 1000,
+    ethanolG,
+    aceticG,
+  };
+  return { ...c, excessMl: ml - volumeMl(c) };
+}
+
+/** A mass of sweetener as a composition. */
+export function ofSweetener(row: SweetenerRow, grams: number): Composition {
+  const sugarG = (grams * row.sugarPct) / 100;
+  const waterG = (grams * row.waterPct) / 100;
+  return {
+    ...EMPTY,
+    waterG,
+    sugarG,
+    freeSugarG: row.freeSugars ? sugarG : 0,
+    sweetG: grams * row.relativeSweetness,
+    otherSolublesG: Math.max(0, grams - sugarG - waterG),
+    acidG: (row.taGPerKg * grams) / 1000,
+    alkaliMeq: (row.alkaliMeqPerKg * grams) / 1000,
+  };
+}
+
+/**
+ * The composition with its water changed so that it fills `targetMl`, solutes untouched: steam, or its opposite.
+ * Newton on waterG; the volume is within a part in a thousand of linear in it, so four rounds are plenty.
+ * @returns null when even without water the solutes take more room than that.
+ */
+export function withWaterFor(c: Composition, targetMl: number): Composition | null {
+  let next = c;
+  for (let round = 0; round < 6; round++) {
+    const missMl = targetMl - volumeMl(next);
+    if (Math.abs(missMl) < 1e-9) break;
+    next = { ...next, waterG: next.waterG + missMl * WATER_20_G_PER_ML };
+  }
+  return next.waterG > 0 ? next : null;
+}
+
+/**
+ * A refractometer reading taken over: dissolved solids become degBx of the same mass; sugar is corrected only
+ * for the part above the other solubles that were predicted. Not with alcohol in it.
+ */
+export function withBrix(c: Composition, degBx: number): Composition {
+  const total = massG(c);
+  const dissolved = (total * degBx) / 100;
+  const otherSolublesG = Math.min(c.otherSolublesG, dissolved);
+  const sugarG = dissolved - otherSolublesG;
+  const deltaG = sugarG - c.sugarG;
+  return {
+    ...c,
+    waterG: c.waterG - (dissolved - solublesG(c)),
+    sugarG,
+    freeSugarG: Math.max(0, c.freeSugarG + deltaG),
+    sweetG: Math.max(0, c.sweetG + deltaG),
+    otherSolublesG,
+  };
+}

@@ -1,0 +1,302 @@
+import type { Kitchen } from '../program/kitchen.ts';
+import { simulateBatch } from '../program/simulate.ts';
+import { type SweetTaste, targetAfterTastes } from '../program/taste.ts';
+import type { Adjustment, Program, Simulation, Step, StepActual, StepId } from '../program/types.ts';
+import type { Tables } from '../tables/types.ts';
+import { activeEvents, type EventOf, type LogEvent } from './events.ts';
+
+export const MINUTE_MS = 60_000;
+
+export interface StepTimes {
+  status: 'done' | 'skipped' | 'now' | 'later';
+  startMs: number | null;
+  endMs: number | null;
+  /** The event that set the start, for "it boiled six minutes ago". */
+  startedBy: string | null;
+}
+
+export interface SideClock {
+  id: string;
+  label: string;
+  startMs: number;
+  endMs: number;
+}
+
+export interface Bottled {
+  eventId: string;
+  atMs: number;
+  stepId: StepId;
+  hygiene: 'clean' | 'sterilised';
+  bottles: EventOf<'bottled'>['body']['bottles'];
+}
+
+/** What the log says of a batch, before any physics. */
+export interface BatchLog {
+  startedMs: number | null;
+  endedMs: number | null;
+  currentStepId: StepId | null;
+  steps: Readonly<Record<StepId, StepTimes>>;
+  /** Minutes since the start, as the interpreter wants them. */
+  actuals: Readonly<Record<StepId, StepActual>>;
+  clocks: readonly SideClock[];
+  tastes: readonly (SweetTaste & { stepId: StepId; eventId: string })[];
+  added: readonly EventOf<'added'>[];
+  measured: readonly EventOf<'measured'>[];
+  bottled: readonly Bottled[];
+  notes: readonly EventOf<'noted'>[];
+  /** Kinds that this version keeps but does not act on yet. */
+  notYet: readonly LogEvent[];
+}
+
+/**
+ * Folds the events of a batch over its program. Pure and total: events that name steps the program does not have
+ * are passed over, so that a log can never be unreadable.
+ */
+export function foldBatch(program: Program, events: readonly LogEvent[]): BatchLog {
+  const active = activeEvents(events);
+  const known = new Set(program.steps.map((s) => s.id));
+  const started = new Map<StepId, { atMs: number; by: string }>();
+  const ended = new Map<StepId, { atMs: number; by: string; rinses: number | undefined }>();
+  const skipped = new Map<StepId, { atMs: number; by: string }>();
+  const clocks = new Map<string, SideClock>();
+  const tastes: (SweetTaste & { stepId: StepId; eventId: string })[] = [];
+  const added: EventOf<'added'>[] = [];
+  const measured: EventOf<'measured'>[] = [];
+  const removed: EventOf<'removed'>[] = [];
+  const bottled: Bottled[] = [];
+  const notes: EventOf<'noted'>[] = [];
+  const notYet: LogEvent[] = [];
+
+  for (const event of active) {
+    switch (event.kind) {
+      case 'stepStarted':
+        if (known.has(event.body.stepId)) started.set(event.body.stepId, { atMs: event.atMs, by: event.id });
+        break;
+      case 'stepEnded':
+        if (known.has(event.body.stepId)) {
+          ended.set(event.body.stepId, { atMs: event.atMs, by: event.id, rinses: event.body.rinses });
+        }
+        break;
+      case 'skipped':
+        if (known.has(event.body.stepId)) skipped.set(event.body.stepId, { atMs: event.atMs, by: event.id });
+        break;
+      case 'clockStarted':
+        clocks.set(event.body.clockId, {
+          id: event.body.clockId,
+          label: event.body.label,
+          startMs: event.atMs,
+          endMs: event.atMs + event.body.minutes * MINUTE_MS,
+        });
+        break;
+      case 'cueSeen':
+        if (event.body.clockId) clocks.delete(event.body.clockId);
+        break;
+      case 'tasted':
+        if (event.body.axes.sweet !== undefined) {
+          tastes.push({
+            stepId: event.body.stepId,
+            eventId: event.id,
+            sweet: event.body.axes.sweet,
+            atSweetnessPct: event.body.atSweetnessPct,
+          });
+        }
+        break;
+      case 'added':
+        added.push(event);
+        break;
+      case 'measured':
+        measured.push(event);
+        break;
+      case 'removed':
+        removed.push(event);
+        break;
+      case 'bottled':
+        bottled.push({ eventId: event.id, atMs: event.atMs, ...event.body });
+        break;
+      case 'noted':
+        notes.push(event);
+        break;
+      case 'swapped':
+      case 'split':
+        notYet.push(event);
+        break;
+      case 'planned':
+      case 'moved':
+      case 'opened':
+      case 'poured':
+      case 'finished':
+      case 'discarded':
+      case 'retimed':
+      case 'undone':
+        break;
+    }
+  }
+
+  const steps: Record<StepId, StepTimes> = {};
+  const actuals: Record<StepId, StepActual> = {};
+  let startedMs: number | null = null;
+  let atMs: number | null = null;
+  let by: string | null = null;
+  let currentStepId: StepId | null = null;
+  for (const step of program.steps) {
+    const begin = started.get(step.id);
+    const over = ended.get(step.id) ?? skipped.get(step.id);
+    if (begin && startedMs === null) {
+      startedMs = begin.atMs;
+      atMs = begin.atMs;
+    }
+    // A step begins where the one before ended, unless the cook said otherwise.
+    const startMs = begin ? Math.max(begin.atMs, atMs ?? begin.atMs) : atMs;
+    const startedBy = begin?.by ?? by;
+    if (startMs === null || currentStepId !== null) {
+      steps[step.id] = { status: 'later', startMs: null, endMs: null, startedBy: null };
+      continue;
+    }
+    if (over) {
+      const endMs = Math.max(over.atMs, startMs);
+      const isSkipped = skipped.has(step.id) && !ended.has(step.id);
+      steps[step.id] = { status: isSkipped ? 'skipped' : 'done', startMs, endMs, startedBy };
+      atMs = endMs;
+      by = over.by;
+    } else {
+      steps[step.id] = { status: 'now', startMs, endMs: null, startedBy };
+      currentStepId = step.id;
+    }
+  }
+
+  const minuteOf = (ms: number): number => (ms - (startedMs ?? ms)) / MINUTE_MS;
+  for (const step of program.steps) {
+    const times = steps[step.id]!;
+    if (times.startMs === null) continue;
+    const adjustments: Adjustment[] = [
+      ...measured
+        .filter((e) => e.body.stepId === step.id)
+        .map(
+          (e): Adjustment => ({
+            kind: 'measured',
+            atMin: minuteOf(e.atMs),
+            vesselId: e.body.vesselId,
+            reading: e.body.reading,
+          }),
+        ),
+      ...added
+        .filter((e) => e.body.stepId === step.id)
+        .map((e): Adjustment => ({ ...e.body, kind: 'added', atMin: minuteOf(e.atMs) })),
+      ...removed
+        .filter((e) => e.body.stepId === step.id)
+        .map(
+          (e): Adjustment => ({
+            kind: 'removed',
+            atMin: minuteOf(e.atMs),
+            vesselId: e.body.vesselId,
+            volumeL: e.body.volumeL,
+          }),
+        ),
+    ];
+    const rinses = ended.get(step.id)?.rinses;
+    const moved =
+      step.kind === 'sweeten'
+        ? targetAfterTastes(
+            step.targetSweetnessPct,
+            tastes.filter((t) => t.stepId === step.id),
+          )
+        : null;
+    actuals[step.id] = {
+      startMin: minuteOf(times.startMs),
+      ...(times.endMs !== null ? { endMin: minuteOf(times.endMs) } : {}),
+      ...(times.status === 'skipped' ? { skipped: true } : {}),
+      ...(rinses !== undefined ? { rinses } : {}),
+      ...(moved !== null ? { targetSweetnessPct: moved } : {}),
+      adjustments,
+    };
+  }
+
+  const last = program.steps.at(-1);
+  return {
+    startedMs,
+    endedMs: last && startedMs !== null && currentStepId === null ? (steps[last.id]?.endMs ?? null) : null,
+    currentStepId,
+    steps,
+    actuals,
+    clocks: [...clocks.values()],
+    tastes,
+    added,
+    measured,
+    bottled,
+    notes,
+    notYet,
+  };
+}
+
+/** A clock of a step that is on: when it began, and the moments that matter. */
+export interface StepClock {
+  stepId: StepId;
+  kind: 'timed' | 'expected';
+  startMs: number;
+  /** Best moment, or when the model expects it. */
+  endMs: number;
+  minMs: number | null;
+  maxMs: number | null;
+}
+
+export interface BatchNow {
+  log: BatchLog;
+  /** The whole batch: what was, and what is still expected. */
+  forecast: Simulation;
+  /** The state of things at this moment; null before the start. */
+  moment: Simulation | null;
+  clock: StepClock | null;
+}
+
+/** When a step that is on is due, by its own length or by the model. */
+function clockOf(step: Step, times: StepTimes, forecast: Simulation, overrun: boolean): StepClock | null {
+  if (times.startMs === null) return null;
+  const startMs = times.startMs;
+  const at = (minutes: number) => startMs + minutes * MINUTE_MS;
+  if (step.until.kind === 'duration') {
+    return {
+      stepId: step.id,
+      kind: 'timed',
+      startMs,
+      endMs: at(step.until.minutes),
+      minMs: step.until.minMinutes === undefined ? null : at(step.until.minMinutes),
+      maxMs: step.until.maxMinutes === undefined ? null : at(step.until.maxMinutes),
+    };
+  }
+  const entry = forecast.trace.find((t) => t.stepId === step.id);
+  if (!entry && !overrun) return null;
+  const minutes = entry ? entry.endMin - entry.startMin : 0;
+  return { stepId: step.id, kind: 'expected', startMs, endMs: at(minutes), minMs: null, maxMs: null };
+}
+
+/**
+ * A batch at a moment: the log folded, the rest of the plan recomputed from it, the state of the pot right now and
+ * the clock that runs. Clocks are computed from stored times, never counted.
+ */
+export function batchAt(
+  program: Program,
+  kitchen: Kitchen,
+  tables: Tables,
+  events: readonly LogEvent[],
+  nowMs: number,
+): BatchNow {
+  const log = foldBatch(program, events);
+  const step = program.steps.find((s) => s.id === log.currentStepId);
+  const clean = simulateBatch(program, kitchen, tables, { actuals: log.actuals });
+  if (!step || log.startedMs === null) return { log, forecast: clean, moment: null, clock: null };
+  const nowMin = (nowMs - log.startedMs) / MINUTE_MS;
+  const current = log.actuals[step.id]!;
+  const startMin = current.startMin ?? 0;
+  const planned = clean.trace.find((t) => t.stepId === step.id);
+  const overrun = planned !== undefined && nowMin > planned.endMin;
+  const forecast = overrun
+    ? simulateBatch(program, kitchen, tables, {
+        actuals: { ...log.actuals, [step.id]: { ...current, atLeastMin: nowMin - startMin } },
+      })
+    : clean;
+  const moment = simulateBatch(program, kitchen, tables, {
+    actuals: log.actuals,
+    stopAt: { stepId: step.id, atMin: Math.max(nowMin, startMin) },
+  });
+  return { log, forecast, moment, clock: clockOf(step, log.steps[step.id]!, clean, overrun) };
+}

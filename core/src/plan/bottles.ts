@@ -1,0 +1,64 @@
+import type { BottleSize } from '../program/kitchen.ts';
+
+/** Left free in a bottle for shaking and for the cork, as a share of its volume. */
+export const HEADSPACE_SHARE = 0.04;
+
+export const fillMl = (sizeMl: number): number => sizeMl * (1 - HEADSPACE_SHARE);
+
+export interface BottlePlan {
+  /** How many of each size. */
+  counts: { sizeId: string; count: number }[];
+  bottles: number;
+  filledMl: number;
+  leftMl: number;
+}
+
+/** What a choice of bottles takes, and what is left over. */
+export function bottlePlan(
+  volumeMl: number,
+  sizes: readonly BottleSize[],
+  counts: Readonly<Record<string, number>>,
+): BottlePlan {
+  let capacity = 0;
+  let bottles = 0;
+  const rows: BottlePlan['counts'] = [];
+  for (const size of sizes) {
+    const count = counts[size.id] ?? 0;
+    if (count <= 0) continue;
+    rows.push({ sizeId: size.id, count });
+    bottles += count;
+    capacity += count * fillMl(size.volumeMl);
+  }
+  const filledMl = Math.min(volumeMl, capacity);
+  return { counts: rows, bottles, filledMl, leftMl: volumeMl - filledMl };
+}
+
+/** Resolution of the search, mL. */
+const GRAIN_ML = 10;
+
+/**
+ * Full bottles of the sizes at hand with least left over, then with fewest bottles: a bounded knapsack over 10 mL
+ * grains. @returns counts by size id.
+ */
+export function suggestBottles(volumeMl: number, sizes: readonly BottleSize[]): Record<string, number> {
+  const usable = sizes.filter((s) => s.count > 0 && s.volumeMl > 0);
+  const grains = Math.floor(volumeMl / GRAIN_ML + 1e-9);
+  // fewest[g]: least bottles that fill exactly g grains; how[g]: the size of the last of them.
+  const fewest = new Array<number>(grains + 1).fill(Number.POSITIVE_INFINITY);
+  const how = new Array<number>(grains + 1).fill(-1);
+  const usedOf = usable.map(() => new Array<number>(grains + 1).fill(0));
+  fewest[0] = 0;
+  for (let g = 1; g <= grains; g++) {
+    for (const [i, size] of usable.entries()) {
+      const before = g - Math.ceil(fillMl(size.volumeMl) / GRAIN_ML - 1e-9);
+      if (before < 0 || fewest[before]! + 1 >= fewest[g]!) continue;
+      if (usedOf[i]![before]! >= size.count) continue;
+      fewest[g] = fewest[before]! + 1;
+      how[g] = i;
+      for (const [j, used] of usedOf.entries()) used[g] = used[before]! + (j === i ? 1 : 0);
+    }
+  }
+  let best = grains;
+  while (best > 0 && !Number.isFinite(fewest[best]!)) best--;
+  return Object.fromEntries(usable.map((size, i) => [size.id, usedOf[i]![best] ?? 0]));
+}

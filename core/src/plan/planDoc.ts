@@ -1,0 +1,80 @@
+import * as v from 'valibot';
+import type { Burner, Kitchen, Pot } from '../program/kitchen.ts';
+import { type Choices, METHOD_IDS, type Recipe } from '../program/recipe.ts';
+import type { Tables } from '../tables/types.ts';
+import { fail, type Result } from '../units/result.ts';
+import { type Solution, type SolveProblem, solvePlan } from './solve.ts';
+
+const id = v.pipe(v.string(), v.regex(/^[A-Za-z0-9][A-Za-z0-9_.:-]{0,79}$/, 'id'));
+const between = (low: number, high: number) => {
+  const message = `between:${low}:${high}`;
+  return v.pipe(v.number(message), v.finite(message), v.minValue(low, message), v.maxValue(high, message));
+};
+const whole = (low: number, high: number) => v.pipe(between(low, high), v.integer('whole'));
+
+export const questionSchema = v.variant('kind', [
+  v.strictObject({ kind: v.literal('litres'), litres: between(0.2, 400) }),
+  v.strictObject({ kind: v.literal('servings'), servings: whole(1, 2000), servingMl: between(10, 2000) }),
+  v.strictObject({ kind: v.literal('potFull') }),
+  v.strictObject({ kind: v.literal('useUp'), lineId: id, massG: between(0.5, 100_000) }),
+]);
+
+export const choicesSchema = v.strictObject({
+  methodId: v.picklist(METHOD_IDS),
+  rinses: whole(1, 10),
+  boilMin: between(1, 180),
+  steepMin: between(5, 4320),
+  steepPlace: v.picklist(['fridge', 'counter']),
+  coolBy: v.picklist(['iceBath', 'counter', 'fridge']),
+  lid: v.picklist(['on', 'ajar', 'off']),
+  press: v.picklist(['drain', 'press', 'wring']),
+  targetSweetnessPct: between(0, 40),
+  hygiene: v.picklist(['clean', 'sterilised']),
+}) satisfies v.GenericSchema<unknown, Choices>;
+
+/** What a cook has settled of a batch before it starts: the wish and the choices. Everything else follows from it. */
+export const planSchema = v.strictObject({
+  recipeId: id,
+  choices: choicesSchema,
+  potId: id,
+  burnerId: id,
+  question: questionSchema,
+  fills: v.union([v.literal('asNeeded'), whole(1, 6)]),
+  readyAtMs: v.nullable(between(0, 8.64e15)),
+});
+export type PlanDoc = v.InferOutput<typeof planSchema>;
+
+export type PlanProblem =
+  | SolveProblem
+  | { kind: 'unknownRecipe'; recipeId: string }
+  | { kind: 'unknownPot'; potId: string }
+  | { kind: 'unknownBurner'; burnerId: string }
+  | { kind: 'unsuitableMethod'; methodId: string };
+
+/** Finds the parts that a plan names, and sizes it. */
+export function solvePlanDoc(
+  plan: PlanDoc,
+  book: readonly Recipe[],
+  kitchen: Kitchen,
+  tables: Tables,
+): Result<Solution & { recipe: Recipe; pot: Pot; burner: Burner }, PlanProblem> {
+  const recipe = book.find((r) => r.id === plan.recipeId);
+  if (!recipe) return fail({ kind: 'unknownRecipe', recipeId: plan.recipeId });
+  if (!recipe.methods.includes(plan.choices.methodId)) {
+    return fail({ kind: 'unsuitableMethod', methodId: plan.choices.methodId });
+  }
+  const pot = kitchen.pots.find((p) => p.id === plan.potId);
+  if (!pot) return fail({ kind: 'unknownPot', potId: plan.potId });
+  const burner = kitchen.burners.find((b) => b.id === plan.burnerId);
+  if (!burner) return fail({ kind: 'unknownBurner', burnerId: plan.burnerId });
+  const solved = solvePlan({
+    recipe,
+    choices: plan.choices,
+    kitchen,
+    tables,
+    pot,
+    burner,
+    wish: { question: plan.question, fills: plan.fills },
+  });
+  return solved.ok ? { ok: true, value: { ...solved.value, recipe, pot, burner } } : solved;
+}

@@ -1,0 +1,270 @@
+import { EMPTY, plus, scaled, volumeMl, water } from '../liquor/composition.ts';
+import { boilOff } from '../physics/boilOff.ts';
+import { drawnAfter, redLeft } from '../physics/extraction.ts';
+import { lossWPerK, type PathEnd, type Place, type Stretch, temperaturePath } from '../physics/heat.ts';
+import { areaM2 } from '../physics/vesselShape.ts';
+import type { BoilLevel, Lid } from '../tables/constants.ts';
+import type { IngredientRow } from '../tables/types.ts';
+import {
+  addFlow,
+  capacityOfContents,
+  contentsLevelM,
+  drawableOf,
+  ingredientOf,
+  StepStop,
+  setVessel,
+  type Work,
+  widthM,
+  withComposition,
+} from './state.ts';
+import type { CoolingTally, CurvePoint, Origin, Vessel } from './types.ts';
+
+/** Ice water is taken at 2 °C. */
+const ICE_BATH_C = 2;
+/** Liquor in trays is 4 cm deep. */
+const TRAY_DEPTH_M = 0.04;
+/** From here up a minute counts as heating. */
+const HEATED_C = 85;
+const FULL_HEATING_MIN = 5;
+
+export function ambientC(work: Work, place: Place): number {
+  switch (place) {
+    case 'fridge':
+      return work.kitchen.fridgeC;
+    case 'iceBath':
+      return ICE_BATH_C;
+    case 'stove':
+    case 'counter':
+    case 'trays':
+      return work.kitchen.roomC;
+  }
+}
+
+/** Minutes of a stretch that lie between two temperatures; within a stretch of a few degrees the path is taken as straight. */
+export function minutesBetween(stretch: Stretch, lowC: number, highC: number): number {
+  const low = Math.min(stretch.fromC, stretch.toC);
+  const high = Math.max(stretch.fromC, stretch.toC);
+  if (high - low < 1e-9) return low >= lowC && low < highC ? stretch.minutes : 0;
+  const overlap = Math.min(high, highC) - Math.max(low, lowC);
+  return overlap > 0 ? (stretch.minutes * overlap) / (high - low) : 0;
+}
+
+/** What a vessel lives through in a stretch of time, gathered for the trace. */
+export interface Lived {
+  warmMin: number;
+  curve: CurvePoint[];
+}
+
+export const noLife = (): Lived => ({ warmMin: 0, curve: [] });
+
+/** Where a vessel's heat comes from and goes to. */
+export interface Surroundings {
+  place: Place;
+  lid: Lid;
+  powerW: number;
+}
+
+/** The temperature path of a vessel as it stands. */
+export function pathOf(
+  work: Work,
+  vessel: Vessel,
+  around: Surroundings,
+  until: { targetC: number } | { minutes: number },
+): { stretches: Stretch[]; minutes: number; endC: number; end: PathEnd } {
+  let diameterM = widthM(work, vessel);
+  let levelMetres = contentsLevelM(work, vessel);
+  if (around.place === 'trays') {
+    const surface = volumeMl(vessel.liquor) / 1e6 / TRAY_DEPTH_M;
+    diameterM = Math.sqrt((4 * surface) / Math.PI);
+    levelMetres = TRAY_DEPTH_M;
+  }
+  return temperaturePath(
+    vessel.liquor.tempC,
+    {
+      capacityJPerK: capacityOfContents(work, vessel),
+      lossWPerK: lossWPerK(around.place, diameterM, levelMetres),
+      ambientC: ambientC(work, around.place),
+      powerW: around.powerW,
+      surfaceM2: areaM2(diameterM),
+      lid: around.lid,
+    },
+    until,
+  );
+}
+
+/** Stretches of the same temperatures over another time: the pot's own pace instead of the predicted one. */
+export const atPace = (stretches: readonly Stretch[], factor: number): Stretch[] =>
+  stretches.map((s) => ({ ...s, minutes: s.minutes * factor, steamL: s.steamL * factor }));
+
+function olderOrigins(origins: readonly Origin[], stretches: readonly Stretch[], startMin: number): Origin[] {
+  let hotMin = 0;
+  let fellAtMin: number | null = null;
+  let atMin = startMin;
+  for (const s of stretches) {
+    const hot = minutesBetween(s, HEATED_C, Number.POSITIVE_INFINITY);
+    hotMin += hot;
+    if (hot > 0) fellAtMin = null;
+    if (s.fromC >= 60 && s.toC < 60) fellAtMin = atMin + (s.minutes * (s.fromC - 60)) / (s.fromC - s.toC);
+    atMin += s.minutes;
+  }
+  return origins.map((o) => {
+    const heatedMin = o.heatedMin + hotMin;
+    const below60Min =
+      fellAtMin !== null && heatedMin >= FULL_HEATING_MIN ? fellAtMin : hotMin > 0 ? null : o.below60Min;
+    return { ...o, heatedMin, below60Min };
+  });
+}
+
+function olderCooling(cooling: CoolingTally, stretches: readonly Stretch[]): CoolingTally {
+  let { from60To21Min, from21To5Min, warmMin } = cooling;
+  for (const s of stretches) {
+    if (Math.max(s.fromC, s.toC) > 60) {
+      from60To21Min = 0;
+      from21To5Min = 0;
+    }
+    if (s.toC <= s.fromC) {
+      from60To21Min += minutesBetween(s, 21, 60);
+      from21To5Min += minutesBetween(s, 5, 21);
+    }
+    warmMin += minutesBetween(s, 5, 60);
+  }
+  return { from60To21Min, from21To5Min, warmMin };
+}
+
+/** Lets a vessel live along a temperature path: solids are drawn, red fades, water goes as steam, clocks run. */
+export function live(
+  work: Work,
+  stepId: string,
+  vessel: Vessel,
+  stretches: readonly Stretch[],
+  place: Place,
+  lived: Lived | null,
+): Vessel {
+  if (stretches.length === 0) return vessel;
+  const before = vessel.liquor;
+  const rows: IngredientRow[] = vessel.solids.map((s) => ingredientOf(work, stepId, s.ingredientId));
+  const drawn = vessel.solids.map((s) => s.extracted);
+  const wet = volumeMl(before) > 0;
+  let redG = before.markerG.red ?? 0;
+  let redDrawnG = 0;
+  let steamL = 0;
+  let atMin = work.nowMin;
+  for (const s of stretches) {
+    const middleC = (s.fromC + s.toC) / 2;
+    if (wet) {
+      for (let i = 0; i < rows.length; i++) {
+        const row = rows[i]!;
+        const next = drawnAfter(drawn[i]!, row.rate100PerMin, row.activationKJ, middleC, s.minutes);
+        if (row.marker === 'calyx') {
+          const fresh = vessel.solids[i]!.massG * row.potency * (next - drawn[i]!);
+          redG += fresh;
+          redDrawnG += fresh;
+        }
+        drawn[i] = next;
+      }
+    }
+    if (redG > 0) redG *= redLeft(middleC, s.minutes);
+    steamL += s.steamL;
+    atMin += s.minutes;
+    if (lived) {
+      lived.curve.push({ atMin, tempC: s.toC });
+      if (place !== 'fridge' && place !== 'iceBath') lived.warmMin += minutesBetween(s, 5, 60);
+    }
+  }
+
+  let c: ReturnType<typeof plus> = before;
+  if (wet) {
+    for (let i = 0; i < rows.length; i++) {
+      const solid = vessel.solids[i]!;
+      const delta = drawn[i]! - solid.extracted;
+      if (delta <= 0) continue;
+      const fresh = scaled(drawableOf(rows[i]!, solid.massG), delta);
+      const after = plus(c, fresh);
+      addFlow(work, {
+        stepId,
+        code: 'drawn',
+        direction: 'in',
+        volumeL: (volumeMl(after) - volumeMl(c)) / 1000,
+        comp: fresh,
+        lineId: solid.lineId,
+        to: vessel.id,
+      });
+      c = after;
+    }
+  }
+  const steamG = steamL * 1000;
+  if (steamG > 0 && wet) {
+    if (steamG >= c.waterG) throw new StepStop({ kind: 'boiledDry', stepId, vesselId: vessel.id });
+    const after = { ...c, waterG: c.waterG - steamG };
+    addFlow(work, {
+      stepId,
+      code: 'steam',
+      direction: 'out',
+      volumeL: (volumeMl(c) - volumeMl(after)) / 1000,
+      comp: water(steamG),
+      from: vessel.id,
+    });
+    c = after;
+  }
+  const fadedG = (before.markerG.red ?? 0) + redDrawnG - redG;
+  if (fadedG > 0) {
+    addFlow(work, {
+      stepId,
+      code: 'faded',
+      direction: 'out',
+      volumeL: 0,
+      comp: { ...EMPTY, markerG: { red: fadedG } },
+      from: vessel.id,
+    });
+    c = { ...c, markerG: { ...c.markerG, red: redG } };
+  }
+  return {
+    ...vessel,
+    liquor: {
+      ...withComposition(before, c),
+      tempC: stretches.at(-1)!.toC,
+      origins: olderOrigins(before.origins, stretches, work.nowMin),
+      cooling: olderCooling(before.cooling, stretches),
+    },
+    solids: vessel.solids.map((s, i) => (drawn[i] === s.extracted ? s : { ...s, extracted: drawn[i]! })),
+  };
+}
+
+/** Everything but `busy` stands where it stands for a while: pots cool, red fades. */
+export function othersLive(work: Work, stepId: string, busy: ReadonlySet<string>, minutes: number): void {
+  if (minutes <= 0) return;
+  for (const vessel of work.vessels.values()) {
+    if (busy.has(vessel.id) || volumeMl(vessel.liquor) < 1) continue;
+    const { stretches } = pathOf(
+      work,
+      vessel,
+      { place: vessel.place, lid: vessel.lid, powerW: 0 },
+      { minutes },
+    );
+    setVessel(work, live(work, stepId, vessel, stretches, vessel.place, null));
+  }
+}
+
+/** A boil of so many minutes: constant temperature, steam by the smaller of two bounds. */
+export function boilPath(
+  work: Work,
+  vessel: Vessel,
+  boil: { level: BoilLevel; lid: Lid; powerW: number; boilC: number },
+  minutes: number,
+): { stretches: Stretch[]; rate: ReturnType<typeof boilOff> } {
+  const diameterM = widthM(work, vessel);
+  const rate = boilOff({
+    level: boil.level,
+    lid: boil.lid,
+    powerW: boil.powerW,
+    lossW: lossWPerK('stove', diameterM, contentsLevelM(work, vessel)) * (boil.boilC - work.kitchen.roomC),
+    surfaceM2: areaM2(diameterM),
+  });
+  return {
+    rate,
+    stretches:
+      minutes > 0
+        ? [{ minutes, fromC: boil.boilC, toC: boil.boilC, steamL: (rate.litresPerH * minutes) / 60 }]
+        : [],
+  };
+}

@@ -1,0 +1,99 @@
+import { massG } from '../liquor/composition.ts';
+import { POT_MATERIALS } from '../tables/constants.ts';
+import { GUIDANCE_ROWS, type GuidanceRow, type Severity } from '../tables/guidance.ts';
+import type { Tables } from '../tables/types.ts';
+import type { Kitchen } from './kitchen.ts';
+import type { Program, Step, TraceEntry } from './types.ts';
+
+export interface Guidance {
+  code: string;
+  severity: Severity;
+}
+
+/** A full 12 L pot weighs about 15 kg: from 8 kg of liquor on, ladle it. */
+const HEAVY_G = 8000;
+const HOT_C = 60;
+
+/** Ids, roles and markers of what is in the batch, for `when`. */
+function tagsOf(program: Program, tables: Tables, lineIds: readonly string[] | null): Set<string> {
+  const tags = new Set<string>();
+  for (const line of program.lines) {
+    if (lineIds && !lineIds.includes(line.id)) continue;
+    tags.add(line.itemId);
+    const solid = tables.ingredients.get(line.itemId);
+    if (solid) {
+      tags.add(solid.marker);
+      tags.add(solid.role);
+    }
+    const liquid = tables.liquids.get(line.itemId);
+    if (liquid) tags.add(liquid.treatment);
+  }
+  return tags;
+}
+
+function holds(
+  row: GuidanceRow,
+  program: Program,
+  step: Step,
+  entry: TraceEntry | undefined,
+  kitchen: Kitchen,
+  tables: Tables,
+): boolean {
+  switch (row.only) {
+    case undefined:
+      return true;
+    case 'lidOn':
+      return step.kind === 'boil' && step.lid === 'on';
+    case 'reactivePot': {
+      const pot = kitchen.pots.find((p) => p.id === program.potId);
+      return pot !== undefined && !POT_MATERIALS[pot.material].acidSafe;
+    }
+    case 'counter':
+    case 'fridge':
+    case 'iceBath':
+      return 'place' in step && step.place === row.only;
+    case 'cloth':
+      return step.kind === 'strain' && step.cloth;
+    case 'hotLiquor':
+      return entry !== undefined && entry.after.liquor.tempC > HOT_C;
+    case 'coldCrystals':
+      return (
+        entry !== undefined &&
+        entry.before.liquor.tempC < 30 &&
+        step.lines.some((id) => {
+          const line = program.lines.find((l) => l.id === id);
+          const row = line ? tables.sweeteners.get(line.itemId) : undefined;
+          return row?.dissolves === 'warm' || row?.dissolves === 'hot';
+        })
+      );
+    case 'noHeatBefore':
+      return !program.steps.some((s) => s.kind === 'boil' || s.kind === 'heat');
+    case 'bigPot':
+      return entry !== undefined && massG(entry.after.liquor) > HEAVY_G;
+    case 'wasClean':
+      return step.kind === 'bottle' && step.hygiene === 'clean';
+  }
+}
+
+/** Steps whose own lines decide what is said; elsewhere everything in the batch counts. */
+const BY_OWN_LINES = new Set(['pick', 'wash', 'prep', 'mix', 'sweeten']);
+const ORDER: Severity[] = ['danger', 'caution', 'check', 'hint'];
+
+/** What is to be said at a step, the gravest first. */
+export function guidanceFor(
+  program: Program,
+  step: Step,
+  entry: TraceEntry | undefined,
+  kitchen: Kitchen,
+  tables: Tables,
+): Guidance[] {
+  const tags = tagsOf(program, tables, BY_OWN_LINES.has(step.kind) ? step.lines : null);
+  return GUIDANCE_ROWS.filter(
+    (row) =>
+      row.at.includes(step.kind) &&
+      (row.when.length === 0 || row.when.some((tag) => tags.has(tag))) &&
+      holds(row, program, step, entry, kitchen, tables),
+  )
+    .map(({ code, severity }) => ({ code, severity }))
+    .sort((a, b) => ORDER.indexOf(a.severity) - ORDER.indexOf(b.severity));
+}

@@ -1,0 +1,108 @@
+import { areaM2, capacityMl, type Shape } from '../physics/vesselShape.ts';
+import type { Lid } from '../tables/constants.ts';
+import { type BurnerKind, burnerEfficiency, POT_MATERIALS, type PotMaterial } from '../tables/constants.ts';
+import type { CupWeight, KitchenMeasure, MeasuringKit } from '../units/measures.ts';
+import type { UnitSystem } from '../units/units.ts';
+
+export interface Pot {
+  id: string;
+  name: string;
+  /** Inside, cm. */
+  diameterCm: number;
+  /** Inside, from the bottom to the brim, cm. */
+  heightCm: number;
+  material: PotMaterial;
+  lid: boolean;
+  /** Empty weight in grams, if it was weighed. */
+  massG: number | null;
+}
+
+export interface Burner {
+  id: string;
+  name: string;
+  kind: BurnerKind;
+  powerW: number;
+}
+
+export interface BottleSize {
+  id: string;
+  name: string;
+  volumeMl: number;
+  diameterCm: number;
+  material: 'glass' | 'plastic';
+  /** How many the kitchen has. */
+  count: number;
+}
+
+/** Everything about this kitchen that the model asks for. */
+export interface Kitchen {
+  pots: Pot[];
+  burners: Burner[];
+  bottles: BottleSize[];
+  measures: KitchenMeasure[];
+  cupWeights: CupWeight[];
+  preferredMeasureId: string | null;
+  units: UnitSystem;
+  fridgeC: number;
+  /** Litres that the fridge has free for a pot or bottles. */
+  fridgeFreeL: number;
+  roomC: number;
+  /** Cold water from the tap, °C. */
+  tapC: number;
+  altitudeM: number;
+  /** Water hardness as bicarbonate, meq/L: soft 0.5, medium 2, hard 5. */
+  hardnessMeqPerL: number;
+  /** Safe to drink as it comes. */
+  tapDrinkable: boolean;
+  /** IANA time zone. */
+  zone: string;
+  /** A glass, mL. */
+  servingMl: number;
+}
+
+export const EMPTY_KITCHEN: Kitchen = {
+  pots: [],
+  burners: [],
+  bottles: [],
+  measures: [],
+  cupWeights: [],
+  preferredMeasureId: null,
+  units: 'metric',
+  fridgeC: 4,
+  fridgeFreeL: 20,
+  roomC: 21,
+  tapC: 12,
+  altitudeM: 0,
+  hardnessMeqPerL: 2,
+  tapDrinkable: true,
+  zone: 'UTC',
+  servingMl: 250,
+};
+
+export const potShape = (pot: Pot): Shape => ({
+  diameterM: pot.diameterCm / 100,
+  heightM: pot.heightCm / 100,
+});
+export const potCapacityMl = (pot: Pot): number => capacityMl(potShape(pot));
+
+/** Weight of an empty pot: as weighed, else wall and base by its material. */
+export function potMassG(pot: Pot): number {
+  if (pot.massG !== null) return pot.massG;
+  const { diameterM, heightM } = potShape(pot);
+  return (areaM2(diameterM) + Math.PI * diameterM * heightM) * POT_MATERIALS[pot.material].kgPerM2 * 1000;
+}
+
+/** Power of a burner that reaches a pot, W. */
+export const powerIntoPotW = (burner: Burner, pot: Pot): number =>
+  burner.powerW * burnerEfficiency(burner.kind, burner.powerW, pot.diameterCm / 100);
+
+export const defaultLid = (pot: Pot): Lid => (pot.lid ? 'on' : 'off');
+
+export function measuringKit(kitchen: Kitchen): MeasuringKit {
+  return {
+    system: kitchen.units,
+    measures: kitchen.measures,
+    cupWeights: kitchen.cupWeights,
+    ...(kitchen.preferredMeasureId ? { preferredMeasureId: kitchen.preferredMeasureId } : {}),
+  };
+}

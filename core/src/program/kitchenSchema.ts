@@ -1,0 +1,81 @@
+import * as v from 'valibot';
+import type { Kitchen } from './kitchen.ts';
+
+const id = v.pipe(v.string(), v.regex(/^[A-Za-z0-9][A-Za-z0-9_.:-]{0,79}$/, 'id'));
+const name = v.pipe(v.string('name'), v.trim(), v.minLength(1, 'name'), v.maxLength(60, 'name'));
+/** A number within bounds; the message carries them, for words to be made of at the edge. */
+const between = (low: number, high: number) => {
+  const message = `between:${low}:${high}`;
+  return v.pipe(v.number(message), v.finite(message), v.minValue(low, message), v.maxValue(high, message));
+};
+
+export const potSchema = v.strictObject({
+  id,
+  name,
+  diameterCm: between(8, 80),
+  heightCm: between(4, 80),
+  material: v.picklist(['stainless', 'enamel', 'aluminium', 'castIron', 'copper', 'glass']),
+  lid: v.boolean(),
+  massG: v.nullable(between(50, 60_000)),
+});
+export const burnerSchema = v.strictObject({
+  id,
+  name,
+  kind: v.picklist(['gas', 'electric', 'induction']),
+  powerW: between(200, 15_000),
+});
+export const bottleSchema = v.strictObject({
+  id,
+  name,
+  volumeMl: between(20, 30_000),
+  diameterCm: between(2, 40),
+  material: v.picklist(['glass', 'plastic']),
+  count: v.pipe(between(0, 500), v.integer('whole')),
+});
+export const measureSchema = v.strictObject({ id, name, volumeMl: between(1, 10_000) });
+export const cupWeightSchema = v.strictObject({
+  ingredientId: id,
+  measureId: id,
+  massG: between(0.1, 10_000),
+});
+
+const zone = v.pipe(
+  v.string(),
+  v.maxLength(60),
+  v.check((value) => {
+    try {
+      new Intl.DateTimeFormat('en', { timeZone: value });
+      return true;
+    } catch {
+      return false;
+    }
+  }, 'zone'),
+);
+
+const uniqueIds = <T extends { id: string }>(rows: T[]): boolean =>
+  new Set(rows.map((r) => r.id)).size === rows.length;
+const unique = <S extends v.GenericSchema<unknown, { id: string }>>(schema: S, max: number) =>
+  v.pipe(
+    v.array(schema),
+    v.maxLength(max),
+    v.check((rows) => uniqueIds(rows as { id: string }[]), 'unique'),
+  );
+
+export const kitchenSchema = v.strictObject({
+  pots: unique(potSchema, 40),
+  burners: unique(burnerSchema, 20),
+  bottles: unique(bottleSchema, 40),
+  measures: unique(measureSchema, 40),
+  cupWeights: v.pipe(v.array(cupWeightSchema), v.maxLength(200)),
+  preferredMeasureId: v.nullable(id),
+  units: v.picklist(['metric', 'us']),
+  fridgeC: between(-1, 15),
+  fridgeFreeL: between(0.5, 400),
+  roomC: between(5, 45),
+  tapC: between(1, 35),
+  altitudeM: between(-430, 5000),
+  hardnessMeqPerL: between(0, 15),
+  tapDrinkable: v.boolean(),
+  zone,
+  servingMl: between(20, 1000),
+}) satisfies v.GenericSchema<unknown, Kitchen>;

@@ -1,0 +1,128 @@
+import {
+  type Composition,
+  EMPTY,
+  massG,
+  plus,
+  volumeMl,
+  WATER_20_G_PER_ML,
+  water,
+} from '../liquor/composition.ts';
+import type { LiquidRow } from '../tables/types.ts';
+import {
+  addFlow,
+  ingredientOf,
+  lineOf,
+  mixLiquors,
+  NO_COOLING,
+  partOfSolid,
+  remainingMassG,
+  setVessel,
+  solidsInfo,
+  type Work,
+} from './state.ts';
+import type { Liquor, Origin, Solid, Step, Vessel, VesselId } from './types.ts';
+
+export function originKindOf(kind: 'liquid' | 'sweetener', row: LiquidRow | undefined): Origin['kind'] {
+  if (kind === 'sweetener' || !row) return 'sweetener';
+  return row.treatment;
+}
+
+/** The share of a line that one step takes: an equal part for each fill of the pot. */
+export const shareOf = (work: Work, step: Step): number => (step.fill > 0 ? 1 / work.program.fills : 1);
+
+/** A line's solids as they lie ready: washed ones in the bowl, else straight from the board. */
+export function takeSolids(work: Work, step: Step, lineId: string): Solid {
+  const line = lineOf(work, step.id, lineId);
+  ingredientOf(work, step.id, line.itemId);
+  const wanted = line.massG * shareOf(work, step);
+  for (const vessel of work.vessels.values()) {
+    if (work.specs.get(vessel.id)?.kind !== 'bowl') continue;
+    const ready = vessel.solids.find((s) => s.lineId === lineId);
+    if (!ready || ready.massG <= 0) continue;
+    const share = Math.min(1, wanted / ready.massG);
+    setVessel(work, {
+      ...vessel,
+      solids: vessel.solids.flatMap((s) =>
+        s !== ready ? [s] : share > 1 - 1e-9 ? [] : [partOfSolid(s, 1 - share)],
+      ),
+    });
+    return partOfSolid(ready, share);
+  }
+  return { lineId, ingredientId: line.itemId, massG: wanted, held: EMPTY, extracted: 0 };
+}
+
+/** Lays a line's whole amount in a bowl, if it does not lie there yet. */
+export function layOut(work: Work, step: Step, lineId: string, bowlId: VesselId): void {
+  const line = lineOf(work, step.id, lineId);
+  if (line.kind !== 'solid') return;
+  const bowl = work.vessels.get(bowlId);
+  if (!bowl || bowl.solids.some((s) => s.lineId === lineId)) return;
+  ingredientOf(work, step.id, line.itemId);
+  setVessel(work, {
+    ...bowl,
+    solids: [
+      ...bowl.solids,
+      { lineId, ingredientId: line.itemId, massG: line.massG, held: EMPTY, extracted: 0 },
+    ],
+  });
+}
+
+/** Solids into a vessel: their own water and what clings to them join the liquor, and they cool it. */
+export function addSolids(work: Work, step: Step, vessel: Vessel, solids: readonly Solid[]): void {
+  let current = vessel;
+  for (const solid of solids) {
+    if (solid.massG === 0) continue;
+    const row = ingredientOf(work, step.id, solid.ingredientId);
+    const ownWater = water((solid.massG * row.waterPct) / 100);
+    const parts: { code: 'ownWater' | 'rinseWater'; comp: Composition }[] = [];
+    if (ownWater.waterG > 0) parts.push({ code: 'ownWater', comp: ownWater });
+    if (massG(solid.held) > 0) parts.push({ code: 'rinseWater', comp: solid.held });
+    let comp: Composition = current.liquor;
+    for (const part of parts) {
+      const after = plus(comp, part.comp);
+      addFlow(work, {
+        stepId: step.id,
+        code: part.code,
+        direction: 'in',
+        volumeL: (volumeMl(after) - volumeMl(comp)) / 1000,
+        comp: part.comp,
+        lineId: solid.lineId,
+        to: vessel.id,
+      });
+      comp = after;
+    }
+    const joined = parts.reduce<Composition>((sum, p) => plus(sum, p.comp), EMPTY);
+    const arrival: Liquor = {
+      ...joined,
+      tempC: work.kitchen.roomC,
+      origins: [
+        {
+          lineId: solid.lineId,
+          kind: row.marker === 'garlic' ? 'garlic' : 'solid',
+          sinceMin: work.nowMin,
+          heatedMin: 0,
+          below60Min: null,
+        },
+      ],
+      cooling: NO_COOLING,
+      read: null,
+    };
+    const settled: Solid = { ...solid, held: EMPTY };
+    const liquor = mixLiquors(
+      work,
+      current.liquor,
+      massG(current.liquor) + solidsInfo(work, current).massG,
+      arrival,
+      massG(joined) + remainingMassG(settled, row),
+    );
+    current = { ...current, liquor, solids: [...current.solids, settled] };
+  }
+  setVessel(work, current);
+}
+
+/** Rinse water that clings to washed calyx and leaf, from the kitchen's tap. */
+export const rinseWater = (work: Work, ml: number): Composition => ({
+  ...water(ml * WATER_20_G_PER_ML),
+  alkaliMeq: (work.kitchen.hardnessMeqPerL * ml) / 1000,
+  acidG: (-0.064 * work.kitchen.hardnessMeqPerL * ml) / 1000,
+});

@@ -1,0 +1,291 @@
+import {
+  type Composition,
+  EMPTY,
+  massG,
+  minus,
+  ofLiquid,
+  ofSweetener,
+  plus,
+  scaled,
+  volumeMl,
+  withBrix,
+  withWaterFor,
+} from '../liquor/composition.ts';
+import { withPh } from '../liquor/ph.ts';
+import { coldVolume } from '../liquor/water.ts';
+import { capacityMl, mlAtLevel } from '../physics/vesselShape.ts';
+import { addSolids, originKindOf } from './lines.ts';
+import {
+  addFlow,
+  ingredientOf,
+  mixLiquors,
+  NO_COOLING,
+  StepStop,
+  setVessel,
+  solidsInfo,
+  vesselOf,
+  type Work,
+  withComposition,
+} from './state.ts';
+import type { Adjustment, Liquor, Step, Vessel } from './types.ts';
+
+/**
+ * What a difference in volume is put down to: before the liquor left its solids it is steam (solutes stay); in a
+ * straining it is held liquor; later a spill or a taste. The last two keep the concentration.
+ */
+type Blame = 'steam' | 'held' | 'spill';
+
+const blameFor = (step: Step, vessel: Vessel): Blame =>
+  step.kind === 'strain' ? 'held' : vessel.solids.length > 0 ? 'steam' : 'spill';
+
+function booked(work: Work, step: Step, vessel: Vessel, next: Composition): void {
+  const before = vessel.liquor;
+  addFlow(work, {
+    stepId: step.id,
+    code: 'measured',
+    direction: 'out',
+    volumeL: (volumeMl(before) - volumeMl(next)) / 1000,
+    comp: minus(before, next),
+    from: vessel.id,
+  });
+  setVessel(work, { ...vessel, liquor: withComposition(before, next) });
+}
+
+/** Held liquor that turned out to be more or less than predicted stays with the solids, for a second water. */
+function shiftHeld(work: Work, step: Step, lost: Composition): void {
+  const keeper = step.from[0] === undefined ? undefined : work.vessels.get(step.from[0]);
+  if (!keeper || keeper.solids.length === 0) return;
+  const total = keeper.solids.reduce((sum, s) => sum + volumeMl(s.held), 0);
+  if (total <= 0 || volumeMl(lost) < -total) return;
+  setVessel(work, {
+    ...keeper,
+    solids: keeper.solids.map((s) => ({ ...s, held: plus(s.held, lost, volumeMl(s.held) / total) })),
+  });
+}
+
+function replaceVolume(
+  work: Work,
+  step: Step,
+  vessel: Vessel,
+  targetMl: number,
+  capacityL: number | null,
+): void {
+  const liquor = vessel.liquor;
+  const hasMl = volumeMl(liquor);
+  const bad = () =>
+    new StepStop({ kind: 'badReading', stepId: step.id, vesselId: vessel.id, what: 'volume' });
+  if (!(targetMl >= 0) || !Number.isFinite(targetMl) || hasMl <= 0) throw bad();
+  if (capacityL !== null && targetMl / 1000 > capacityL) {
+    throw new StepStop({
+      kind: 'measuredTooMuch',
+      stepId: step.id,
+      vesselId: vessel.id,
+      valueL: targetMl / 1000,
+      capacityL,
+    });
+  }
+  const blame = blameFor(step, vessel);
+  if (blame === 'steam') {
+    const next = withWaterFor(liquor, targetMl);
+    if (!next)
+      throw new StepStop({ kind: 'badReading', stepId: step.id, vesselId: vessel.id, what: 'volume' });
+    booked(work, step, vessel, next);
+    return;
+  }
+  const next = scaled(liquor, targetMl / hasMl);
+  booked(work, step, vessel, next);
+  if (blame === 'held') shiftHeld(work, step, minus(liquor, next));
+}
+
+function measured(work: Work, step: Step, adjustment: Extract<Adjustment, { kind: 'measured' }>): void {
+  const vessel = vesselOf(work, step.id, adjustment.vesselId);
+  const { reading } = adjustment;
+  const spec = work.specs.get(vessel.id);
+  const capacityL = spec?.shape ? capacityMl(spec.shape) / 1000 : null;
+  const liquor = vessel.liquor;
+  const bad = () =>
+    new StepStop({ kind: 'badReading', stepId: step.id, vesselId: vessel.id, what: reading.what });
+  switch (reading.what) {
+    case 'volume': {
+      if (!(reading.volumeL >= 0) || !(reading.atC > -5 && reading.atC <= 105)) throw bad();
+      if (capacityL !== null && reading.volumeL > capacityL) {
+        throw new StepStop({
+          kind: 'measuredTooMuch',
+          stepId: step.id,
+          vesselId: vessel.id,
+          valueL: reading.volumeL,
+          capacityL,
+        });
+      }
+      replaceVolume(work, step, vessel, coldVolume(reading.volumeL * 1000, reading.atC), capacityL);
+      return;
+    }
+    case 'level': {
+      const shape = spec?.shape;
+      if (!shape || !(reading.levelCm >= 0)) throw bad();
+      const fillMl = mlAtLevel(reading.levelCm / 100, shape.diameterM);
+      if (reading.levelCm > shape.heightM * 100) {
+        throw new StepStop({
+          kind: 'measuredTooMuch',
+          stepId: step.id,
+          vesselId: vessel.id,
+          valueL: fillMl / 1000,
+          capacityL: capacityL ?? 0,
+        });
+      }
+      replaceVolume(
+        work,
+        step,
+        vessel,
+        coldVolume(fillMl - solidsInfo(work, vessel).volumeMl, reading.atC),
+        capacityL,
+      );
+      return;
+    }
+    case 'mass': {
+      const targetG =
+        reading.massKg * 1000 -
+        (reading.withVessel ? (spec?.massG ?? 0) : 0) -
+        solidsInfo(work, vessel).massG;
+      const hasG = massG(liquor);
+      if (!(targetG > 0) || hasG <= 0) throw bad();
+      const blame = blameFor(step, vessel);
+      const next =
+        blame === 'steam'
+          ? { ...liquor, waterG: liquor.waterG + targetG - hasG }
+          : scaled(liquor, targetG / hasG);
+      if (next.waterG < 0) throw bad();
+      if (capacityL !== null && volumeMl(next) / 1000 > capacityL) {
+        throw new StepStop({
+          kind: 'measuredTooMuch',
+          stepId: step.id,
+          vesselId: vessel.id,
+          valueL: volumeMl(next) / 1000,
+          capacityL,
+        });
+      }
+      booked(work, step, vessel, next);
+      if (blame === 'held') shiftHeld(work, step, minus(liquor, next));
+      return;
+    }
+    case 'temperature':
+      if (!(reading.tempC > -25 && reading.tempC <= 105)) throw bad();
+      setVessel(work, { ...vessel, liquor: { ...liquor, tempC: reading.tempC } });
+      return;
+    case 'brix': {
+      if (!(reading.brix >= 0 && reading.brix < 90) || massG(liquor) <= 0) throw bad();
+      if (liquor.ethanolG > 0.001 * massG(liquor)) {
+        throw new StepStop({ kind: 'brixWithAlcohol', stepId: step.id, vesselId: vessel.id });
+      }
+      booked(work, step, vessel, withBrix(liquor, reading.brix));
+      return;
+    }
+    case 'pH':
+      if (!(reading.pH > 0 && reading.pH < 14) || massG(liquor) <= 0) throw bad();
+      booked(work, step, vessel, withPh(liquor, reading.pH));
+      setVessel(work, withReading(vesselOf(work, step.id, vessel.id), { pH: reading.pH, by: reading.by }));
+      return;
+  }
+}
+
+const withReading = (vessel: Vessel, read: Liquor['read']): Vessel => ({
+  ...vessel,
+  liquor: { ...vessel.liquor, read },
+});
+
+/** A splash of water, a spoon of sugar, an extra spice: booked where it happened. */
+function added(work: Work, step: Step, a: Extract<Adjustment, { kind: 'added' }>): void {
+  const vessel = vesselOf(work, step.id, a.vesselId);
+  if (!(a.massG >= 0))
+    throw new StepStop({ kind: 'badAmount', stepId: step.id, lineId: a.lineId, massG: a.massG });
+  if (a.lineKind === 'solid') {
+    const row = ingredientOf(work, step.id, a.itemId);
+    addSolids(work, step, vessel, [
+      { lineId: a.lineId, ingredientId: row.id, massG: a.massG, held: EMPTY, extracted: 0 },
+    ]);
+    return;
+  }
+  pourIn(work, step, vessel, a.lineKind, a.itemId, a.lineId, a.massG);
+}
+
+/** Adds a liquid or a sweetener to a vessel, at the room's temperature (a tap's own for water). */
+export function pourIn(
+  work: Work,
+  step: Step,
+  vessel: Vessel,
+  kind: 'liquid' | 'sweetener',
+  itemId: string,
+  lineId: string,
+  grams: number,
+): void {
+  if (grams === 0) return;
+  const liquidRow = kind === 'liquid' ? work.tables.liquids.get(itemId) : undefined;
+  const sweetenerRow = kind === 'sweetener' ? work.tables.sweeteners.get(itemId) : undefined;
+  const comp = liquidRow
+    ? ofLiquid(liquidRow, grams / liquidRow.densityGPerMl, work.kitchen.hardnessMeqPerL)
+    : sweetenerRow
+      ? ofSweetener(sweetenerRow, grams)
+      : null;
+  if (!comp) throw new StepStop({ kind: 'unknownItem', stepId: step.id, itemId });
+  const tempC = liquidRow?.treatment === 'water' ? work.kitchen.tapC : work.kitchen.roomC;
+  const poured: Liquor = {
+    ...comp,
+    tempC,
+    origins: [
+      { lineId, kind: originKindOf(kind, liquidRow), sinceMin: work.nowMin, heatedMin: 0, below60Min: null },
+    ],
+    cooling: NO_COOLING,
+    read: null,
+  };
+  const mixed = mixLiquors(
+    work,
+    vessel.liquor,
+    massG(vessel.liquor) + solidsInfo(work, vessel).massG,
+    poured,
+    massG(comp),
+  );
+  addFlow(work, {
+    stepId: step.id,
+    code: kind === 'sweetener' ? 'sweetener' : 'poured',
+    direction: 'in',
+    volumeL: (volumeMl(mixed) - volumeMl(vessel.liquor)) / 1000,
+    comp,
+    lineId,
+    to: vessel.id,
+  });
+  setVessel(work, { ...vessel, liquor: mixed });
+}
+
+/** Spilt, tasted, poured away: keeps the concentration. */
+function removed(work: Work, step: Step, a: Extract<Adjustment, { kind: 'removed' }>): void {
+  const vessel = vesselOf(work, step.id, a.vesselId);
+  const hasMl = volumeMl(vessel.liquor);
+  const share = hasMl > 0 ? (a.volumeL * 1000) / hasMl : 2;
+  if (!(share >= 0 && share <= 1)) {
+    throw new StepStop({ kind: 'badReading', stepId: step.id, vesselId: vessel.id, what: 'volume' });
+  }
+  const gone = scaled(vessel.liquor, share);
+  addFlow(work, {
+    stepId: step.id,
+    code: 'spill',
+    direction: 'out',
+    volumeL: a.volumeL,
+    comp: gone,
+    from: vessel.id,
+  });
+  setVessel(work, { ...vessel, liquor: withComposition(vessel.liquor, minus(vessel.liquor, gone)) });
+}
+
+export function adjust(work: Work, step: Step, adjustment: Adjustment): void {
+  switch (adjustment.kind) {
+    case 'measured':
+      measured(work, step, adjustment);
+      return;
+    case 'added':
+      added(work, step, adjustment);
+      return;
+    case 'removed':
+      removed(work, step, adjustment);
+      return;
+  }
+}

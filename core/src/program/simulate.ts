@@ -1,0 +1,188 @@
+import {
+  abvPct,
+  brix,
+  massG,
+  sournessGPerL,
+  sweetnessPct,
+  titratableGPerL,
+  volumeMl,
+} from '../liquor/composition.ts';
+import { phOf } from '../liquor/ph.ts';
+import { expansion } from '../liquor/water.ts';
+import { levelM } from '../physics/vesselShape.ts';
+import type { Tables } from '../tables/types.ts';
+import { noLife } from './evolve.ts';
+import type { Kitchen } from './kitchen.ts';
+import { noteRoom, StepStop, solidsInfo, startWork, type Work } from './state.ts';
+import {
+  boilStep,
+  bottleStep,
+  combineStep,
+  coolStep,
+  heatStep,
+  mixStep,
+  pickStep,
+  type StepRun,
+  standStep,
+  strainStep,
+  sweetenStep,
+  washStep,
+} from './steps.ts';
+import type {
+  Program,
+  Simulation,
+  SimulationOptions,
+  Step,
+  StepProblem,
+  TraceEntry,
+  Vessel,
+  VesselNow,
+} from './types.ts';
+
+/** A kind missing here fails to compile. */
+function runStep(work: Work, step: Step, run: StepRun): void {
+  switch (step.kind) {
+    case 'pick':
+    case 'prep':
+      pickStep(work, step, run);
+      return;
+    case 'wash':
+      washStep(work, step, run);
+      return;
+    case 'combine':
+      combineStep(work, step, run);
+      return;
+    case 'soak':
+    case 'steep':
+      standStep(work, step, run);
+      return;
+    case 'heat':
+      heatStep(work, step, run);
+      return;
+    case 'boil':
+      boilStep(work, step, run);
+      return;
+    case 'strain':
+      strainStep(work, step, run);
+      return;
+    case 'cool':
+      coolStep(work, step, run);
+      return;
+    case 'mix':
+      mixStep(work, step, run);
+      return;
+    case 'sweeten':
+      sweetenStep(work, step, run);
+      return;
+    case 'bottle':
+      bottleStep(work, step, run);
+      return;
+    case 'blend':
+    case 'juice':
+    case 'sour':
+    case 'fortify':
+    case 'split':
+    case 'chill':
+    case 'freeze':
+      throw new StepStop({ kind: 'notYet', stepId: step.id, stepKind: step.kind });
+  }
+}
+
+/** The vessel a step is about: where its liquor is when the step is over. */
+export const vesselOfStep = (step: Step): string => step.to[0] ?? step.from[0] ?? '';
+
+/** A vessel in figures, as the screens show it. */
+export function vesselNow(work: Pick<Work, 'specs' | 'tables'>, vessel: Vessel): VesselNow {
+  const { liquor } = vessel;
+  const ml = volumeMl(liquor);
+  const solids = solidsInfo(work, vessel);
+  const hotMl = ml * expansion(liquor.tempC);
+  const shape = work.specs.get(vessel.id)?.shape ?? null;
+  return {
+    vesselId: vessel.id,
+    volumeL: ml / 1000,
+    hotVolumeL: hotMl / 1000,
+    solidsL: solids.volumeMl / 1000,
+    levelCm: shape ? levelM(hotMl + solids.volumeMl, shape.diameterM) * 100 : null,
+    tempC: liquor.tempC,
+    massG: massG(liquor),
+    brix: brix(liquor),
+    taGPerL: titratableGPerL(liquor),
+    sournessGPerL: sournessGPerL(liquor),
+    sweetnessPct: sweetnessPct(liquor),
+    ph: phOf(liquor),
+    abvPct: abvPct(liquor),
+  };
+}
+
+/**
+ * Follows a batch through its steps: a fold over vessel states that keeps its trace. Everything the screens show is
+ * read from that trace. A measurement in `actuals` replaces its prediction from there on; steps that the log has
+ * times for take those, the others the model's.
+ *
+ * At the first step that cannot be done it stops and returns that problem with the trace so far.
+ */
+export function simulateBatch(
+  program: Program,
+  kitchen: Kitchen,
+  tables: Tables,
+  options: SimulationOptions = {},
+): Simulation {
+  const full = options.detail !== 'lean';
+  const work = startWork(program, kitchen, tables, full);
+  const trace: TraceEntry[] = [];
+  let problem: StepProblem | null = null;
+
+  try {
+    for (const step of program.steps) {
+      const actual = options.actuals?.[step.id];
+      if (actual?.startMin !== undefined) work.nowMin = Math.max(work.nowMin, actual.startMin);
+      const startMin = work.nowMin;
+      const stop = options.stopAt?.stepId === step.id ? options.stopAt : null;
+      const vesselId = vesselOfStep(step);
+      const before = work.vessels.get(vesselId);
+      const run: StepRun = {
+        actual,
+        actualMin: actual?.endMin !== undefined ? Math.max(0, actual.endMin - startMin) : null,
+        stopAfterMin: stop ? Math.max(0, stop.atMin - startMin) : null,
+        lived: noLife(),
+        notes: [],
+        dosedG: {},
+      };
+      if (!actual?.skipped) runStep(work, step, run);
+      const after = work.vessels.get(vesselId);
+      if (!after || !before) throw new StepStop({ kind: 'unknownVessel', stepId: step.id, vesselId });
+      if (full) {
+        trace.push({
+          stepId: step.id,
+          kind: step.kind,
+          startMin,
+          endMin: work.nowMin,
+          vesselId,
+          before,
+          after,
+          now: vesselNow(work, after),
+          room: noteRoom(work, after, step.kind === 'heat' || step.kind === 'boil'),
+          drawn: Object.fromEntries(after.solids.map((s) => [s.lineId, s.extracted])),
+          curve: run.lived.curve,
+          notes: run.notes,
+          warmMin: run.lived.warmMin,
+          dosedG: run.dosedG,
+        });
+      }
+      if (stop) break;
+    }
+  } catch (error) {
+    if (!(error instanceof StepStop)) throw error;
+    problem = error.problem;
+  }
+
+  return {
+    trace,
+    flows: work.flows ?? [],
+    vessels: Object.fromEntries(work.vessels),
+    endMin: work.nowMin,
+    peak: Object.fromEntries(work.peak),
+    problem,
+  };
+}

@@ -1,0 +1,204 @@
+import { type Composition, EMPTY, massG, plus, scaled, volumeMl } from '../liquor/composition.ts';
+import { heatCapacityJPerK } from '../physics/heat.ts';
+import { foamOf, hotFillMl, type Room, roomIn, solidVolumeMl } from '../physics/room.ts';
+import { bowlDiameterM, capacityMl, levelM } from '../physics/vesselShape.ts';
+import { STEEL_HEAT_SHARE } from '../tables/constants.ts';
+import type { IngredientRow, MarkerId, Tables } from '../tables/types.ts';
+import type { Kitchen } from './kitchen.ts';
+import type {
+  CoolingTally,
+  Flow,
+  Liquor,
+  Origin,
+  Program,
+  ProgramLine,
+  Solid,
+  StepProblem,
+  Vessel,
+  VesselId,
+  VesselSpec,
+} from './types.ts';
+
+/** Raised inside the interpreter only, to unwind to the one place that returns the problem with the trace so far. */
+export class StepStop extends Error {
+  constructor(readonly problem: StepProblem) {
+    super(problem.kind);
+  }
+}
+
+export const NO_COOLING: CoolingTally = { from60To21Min: 0, from21To5Min: 0, warmMin: 0 };
+export const emptyLiquor = (tempC: number): Liquor => ({
+  ...EMPTY,
+  tempC,
+  origins: [],
+  cooling: NO_COOLING,
+  read: null,
+});
+
+/** The interpreter's own working state; nobody outside sees it change. */
+export interface Work {
+  program: Program;
+  kitchen: Kitchen;
+  tables: Tables;
+  vessels: Map<VesselId, Vessel>;
+  specs: Map<VesselId, VesselSpec>;
+  lines: Map<string, ProgramLine>;
+  nowMin: number;
+  /** Null when only the outcome is wanted. */
+  flows: Flow[] | null;
+  peak: Map<VesselId, Room>;
+}
+
+export function startWork(program: Program, kitchen: Kitchen, tables: Tables, keepFlows: boolean): Work {
+  const work: Work = {
+    program,
+    kitchen,
+    tables,
+    vessels: new Map(),
+    specs: new Map(program.vessels.map((v) => [v.id, v])),
+    lines: new Map(program.lines.map((l) => [l.id, l])),
+    nowMin: 0,
+    flows: keepFlows ? [] : null,
+    peak: new Map(),
+  };
+  for (const spec of program.vessels) {
+    work.vessels.set(spec.id, {
+      id: spec.id,
+      liquor: emptyLiquor(kitchen.roomC),
+      lid: 'off',
+      place: 'counter',
+      solids: [],
+    });
+  }
+  return work;
+}
+
+export function vesselOf(work: Work, stepId: string, vesselId: VesselId | undefined): Vessel {
+  const vessel = vesselId === undefined ? undefined : work.vessels.get(vesselId);
+  if (!vessel) throw new StepStop({ kind: 'unknownVessel', stepId, vesselId: vesselId ?? '' });
+  return vessel;
+}
+
+export function lineOf(work: Work, stepId: string, lineId: string): ProgramLine {
+  const line = work.lines.get(lineId);
+  if (!line) throw new StepStop({ kind: 'unknownLine', stepId, lineId });
+  if (!Number.isFinite(line.massG) || line.massG < 0) {
+    throw new StepStop({ kind: 'badAmount', stepId, lineId, massG: line.massG });
+  }
+  return line;
+}
+
+export function ingredientOf(work: Pick<Work, 'tables'>, stepId: string, itemId: string): IngredientRow {
+  const row = work.tables.ingredients.get(itemId);
+  if (!row) throw new StepStop({ kind: 'unknownItem', stepId, itemId });
+  return row;
+}
+
+/** What one gram of a solid gives when all of it is drawn. */
+export function drawableOf(row: IngredientRow, grams: number): Composition {
+  const sugarG = (grams * row.sugarPct) / 100;
+  const markerG: Partial<Record<MarkerId, number>> = { [row.marker]: grams * row.potency };
+  if (row.marker === 'calyx') markerG.red = grams * row.potency;
+  return {
+    ...EMPTY,
+    sugarG,
+    sweetG: sugarG,
+    otherSolublesG: (grams * Math.max(0, row.solublePct - row.sugarPct)) / 100,
+    acidG: (grams * row.acidPct) / 100,
+    alkaliMeq: (grams * row.alkaliMeqPerKg) / 1000,
+    markerG,
+  };
+}
+
+/** What is left of a solid in the pot, g: its own water has joined the liquor and its drawn part too. */
+export const remainingMassG = (solid: Solid, row: IngredientRow): number =>
+  solid.massG * (1 - row.waterPct / 100 - (row.solublePct / 100) * solid.extracted);
+
+export function solidsInfo(work: Pick<Work, 'tables'>, vessel: Vessel): { volumeMl: number; massG: number } {
+  let ml = 0;
+  let grams = 0;
+  for (const solid of vessel.solids) {
+    const row = ingredientOf(work, '', solid.ingredientId);
+    ml += solidVolumeMl(row, solid.massG);
+    grams += remainingMassG(solid, row);
+  }
+  return { volumeMl: ml, massG: grams };
+}
+
+/** A vessel's width: its own, or that of a bowl as high as wide. */
+export const widthM = (work: Pick<Work, 'specs'>, vessel: Vessel): number =>
+  work.specs.get(vessel.id)?.shape?.diameterM ?? bowlDiameterM(volumeMl(vessel.liquor));
+
+/** How high the contents stand, m. */
+export function contentsLevelM(work: Pick<Work, 'specs' | 'tables'>, vessel: Vessel): number {
+  return levelM(volumeMl(vessel.liquor) + solidsInfo(work, vessel).volumeMl, widthM(work, vessel));
+}
+
+export const capacityOfContents = (work: Work, vessel: Vessel): number =>
+  heatCapacityJPerK(
+    massG(vessel.liquor),
+    solidsInfo(work, vessel).massG,
+    work.specs.get(vessel.id)?.massG ?? 0,
+    STEEL_HEAT_SHARE,
+  );
+
+/** Two liquors in one: masses add, temperatures mix by heat, origins stand side by side, the worse cooling counts. */
+export function mixLiquors(work: Work, a: Liquor, aHeatG: number, b: Liquor, bHeatG: number): Liquor {
+  const total = aHeatG + bHeatG;
+  const tempC = total > 0 ? (a.tempC * aHeatG + b.tempC * bHeatG) / total : a.tempC;
+  const fellBelow60 = (origins: readonly Origin[], from: number): readonly Origin[] =>
+    from >= 60 && tempC < 60
+      ? origins.map((o) =>
+          o.heatedMin >= 5 && o.below60Min === null ? { ...o, below60Min: work.nowMin } : o,
+        )
+      : origins;
+  return {
+    ...plus(a, b),
+    tempC,
+    origins: [...fellBelow60(a.origins, a.tempC), ...fellBelow60(b.origins, b.tempC)],
+    cooling: {
+      from60To21Min: Math.max(a.cooling.from60To21Min, b.cooling.from60To21Min),
+      from21To5Min: Math.max(a.cooling.from21To5Min, b.cooling.from21To5Min),
+      warmMin: Math.max(a.cooling.warmMin, b.cooling.warmMin),
+    },
+    read: null,
+  };
+}
+
+export function addFlow(work: Work, flow: Flow): void {
+  if (work.flows && (flow.volumeL !== 0 || massG(flow.comp) !== 0 || flow.code === 'faded'))
+    work.flows.push(flow);
+}
+
+/** Replaces a vessel's composition, keeping its temperature and history. */
+export const withComposition = (liquor: Liquor, c: Composition): Liquor => ({
+  ...c,
+  tempC: liquor.tempC,
+  origins: liquor.origins,
+  cooling: liquor.cooling,
+  read: liquor.read,
+});
+
+export function setVessel(work: Work, vessel: Vessel): void {
+  work.vessels.set(vessel.id, vessel);
+}
+
+/** Takes note of how full a vessel with a shape stands; foam counts where it boils. */
+export function noteRoom(work: Work, vessel: Vessel, boils: boolean): Room | null {
+  const shape = work.specs.get(vessel.id)?.shape;
+  if (!shape) return null;
+  const fill = hotFillMl(volumeMl(vessel.liquor), vessel.liquor.tempC, solidsInfo(work, vessel).volumeMl);
+  const foam = foamOf(vessel.solids.map((s) => ingredientOf(work, '', s.ingredientId).foam));
+  const room = roomIn(capacityMl(shape), fill, foam);
+  const counted = boils ? room : { ...room, foamMl: 0, spareMl: room.limitMl - fill };
+  const before = work.peak.get(vessel.id);
+  if (!before || counted.spareMl < before.spareMl) work.peak.set(vessel.id, counted);
+  return counted;
+}
+
+/** Part of a solid, with its share of what clings to it. */
+export const partOfSolid = (solid: Solid, share: number): Solid => ({
+  ...solid,
+  massG: solid.massG * share,
+  held: scaled(solid.held, share),
+});

@@ -1,0 +1,78 @@
+import type { FoamClass } from './types.ts';
+
+/** Heat capacity of all liquor and wet solids, J/kgK (water's). */
+export const HEAT_CAPACITY_J = 4186;
+/** Latent heat of boiling water at 100 °C, J/g. */
+export const LATENT_J_PER_G = 2257;
+export const GAS_CONSTANT = 8.314;
+/** Steel and enamel take 0.12 of the heat that the same mass of water takes. */
+export const STEEL_HEAT_SHARE = 0.12;
+/** Heat needed to melt ice, J/g. */
+export const FUSION_J_PER_G = 334;
+
+/** Share of a pot's capacity kept free for foam. Source: the craft's rule of thumb, on the safe side. */
+export const FOAM_SHARE: Record<FoamClass, number> = { quiet: 0.06, foamy: 0.12, milky: 0.25 };
+/** A pot counts as full at this share of its brim, foam included. */
+export const BRIM_SHARE = 0.92;
+/** Dried calyx and leaf stand proud of the liquor, mL per gram. */
+export const FLOAT_ML_PER_G = 0.5;
+
+/** Rinse water that washed dried calyx and leaf carry into the pot, mL per gram. */
+export const RINSE_CARRIED_ML_PER_G = 1.5;
+/** Liquor lost at each straining, and in each cloth, mL. */
+export const STRAIN_LOSS_ML = 50;
+export const CLOTH_LOSS_ML = 100;
+
+export type BoilLevel = 'rolling' | 'medium' | 'gentle' | 'simmer';
+
+/** Steam given off by a boiling surface and the burner setting it takes. Source: general kitchen physics, set by open-pot trials. */
+export const BOIL_LEVELS: Record<BoilLevel, { fluxLPerHM2: number; setting: number; source: string }> = {
+  rolling: { fluxLPerHM2: 36, setting: 1.0, source: 'Open pot at a full boil' },
+  medium: { fluxLPerHM2: 30, setting: 0.8, source: 'Open pot, lively' },
+  gentle: { fluxLPerHM2: 22, setting: 0.6, source: 'Open pot, small bubbles all over' },
+  simmer: { fluxLPerHM2: 15, setting: 0.4, source: 'Open pot, bubbles at the rim' },
+};
+/** Below this flux the pot is no longer boiling: the flame is too small for it, L/h/m². */
+export const LEAST_BOIL_FLUX = 7;
+
+export type Lid = 'off' | 'ajar' | 'on';
+/** Share of the steam that gets away. */
+export const LID_STEAM: Record<Lid, number> = { off: 1, ajar: 0.5, on: 0.12 };
+/** Share of the evaporation below the boil that takes heat with it: under a closed lid it rains back. */
+export const LID_HEAT: Record<Lid, number> = { off: 1, ajar: 0.5, on: 0 };
+
+export type BurnerKind = 'gas' | 'electric' | 'induction';
+
+/** Share of a burner's power that reaches the pot. Source: general test results for household hobs. */
+export function burnerEfficiency(kind: BurnerKind, powerW: number, potDiameterM: number): number {
+  switch (kind) {
+    case 'gas':
+      if (powerW > 3000) return 0.33;
+      return potDiameterM >= 0.24 ? 0.45 : 0.38;
+    case 'electric':
+      return 0.7;
+    case 'induction':
+      return 0.85;
+  }
+}
+
+export type PotMaterial = 'stainless' | 'enamel' | 'aluminium' | 'castIron' | 'copper' | 'glass';
+
+/** Pot materials: weight per square metre of wall and base (for a pot nobody has weighed) and whether acid attacks it. */
+export const POT_MATERIALS: Record<PotMaterial, { kgPerM2: number; acidSafe: boolean; source: string }> = {
+  stainless: { kgPerM2: 7.5, acidSafe: true, source: 'About 0.9 mm of steel and a thicker base' },
+  enamel: { kgPerM2: 7, acidSafe: true, source: 'About 0.9 mm of enamelled steel' },
+  aluminium: { kgPerM2: 6, acidSafe: false, source: 'About 2.2 mm of bare aluminium' },
+  castIron: { kgPerM2: 28, acidSafe: false, source: 'About 4 mm of bare iron' },
+  copper: { kgPerM2: 14, acidSafe: false, source: 'About 1.6 mm of bare copper' },
+  glass: { kgPerM2: 12, acidSafe: true, source: 'About 5 mm of heat-proof glass' },
+};
+
+/** Red fades first order: half in 3 h at 100 °C, 75 kJ/mol, never slower to half than 90 days. Source: general stability of calyx pigments in hot acid. */
+export const RED_FADE = { halfLifeH100: 3, activationKJ: 75, slowestHalfLifeDays: 90 } as const;
+
+/** Free sugars a day, g: the common ceiling and the stricter aim of public guidance for adults. */
+export const DAILY_FREE_SUGAR_G = { ceiling: 50, aim: 25 } as const;
+
+/** Share of ice that has melted when a glass is drunk. */
+export const ICE_MELTED_SHARE = 0.35;
