@@ -1,0 +1,87 @@
+import type { Knex } from 'knex';
+
+/** Migrations live in code so that the built server carries them. Never change one that has shipped: add the next. */
+export const MIGRATIONS: readonly { name: string; up: (knex: Knex) => Promise<void> }[] = [
+  {
+    name: '001-first-slice',
+    async up(knex) {
+      await knex.schema.createTable('event', (t) => {
+        t.increments('seq');
+        t.string('id').notNullable().unique();
+        t.string('stream_kind').notNullable();
+        t.string('stream_id').notNullable();
+        t.string('kind').notNullable();
+        t.double('at_ms').notNullable();
+        t.string('device_id').notNullable();
+        t.integer('device_seq').notNullable();
+        t.text('body').notNullable();
+        t.double('received_ms').notNullable();
+        t.index(['stream_kind', 'stream_id', 'seq']);
+      });
+      await knex.schema.createTable('batch', (t) => {
+        t.string('id').primary();
+        t.string('status').notNullable();
+        t.text('plan').notNullable();
+        t.integer('version').notNullable();
+        t.text('pins');
+        t.double('created_ms').notNullable();
+        t.double('updated_ms').notNullable();
+        t.index(['status', 'created_ms']);
+      });
+      await knex.schema.createTable('vessel', (t) => {
+        t.string('id').primary();
+        t.string('kind').notNullable();
+        t.integer('position').notNullable();
+        t.string('name').notNullable();
+        t.double('diameter_cm').notNullable();
+        t.double('height_cm');
+        t.double('volume_ml');
+        t.string('material').notNullable();
+        t.boolean('lid').notNullable();
+        t.double('mass_g');
+        t.integer('count');
+      });
+      await knex.schema.createTable('burner', (t) => {
+        t.string('id').primary();
+        t.integer('position').notNullable();
+        t.string('name').notNullable();
+        t.string('kind').notNullable();
+        t.double('power_w').notNullable();
+      });
+      await knex.schema.createTable('measure', (t) => {
+        t.string('id').primary();
+        t.integer('position').notNullable();
+        t.string('name').notNullable();
+        t.double('volume_ml').notNullable();
+      });
+      await knex.schema.createTable('factor', (t) => {
+        t.string('kind').notNullable();
+        t.string('subject_id').notNullable();
+        t.string('measure_id').notNullable();
+        t.double('value').notNullable();
+        t.primary(['kind', 'subject_id', 'measure_id']);
+      });
+      await knex.schema.createTable('setting', (t) => {
+        t.string('key').primary();
+        t.text('value').notNullable();
+      });
+      await knex.schema.createTable('batch_now', (t) => {
+        t.string('batch_id').primary().references('id').inTable('batch').onDelete('CASCADE');
+        t.text('state').notNullable();
+      });
+      await knex.schema.createTable('item_now', (t) => {
+        t.string('item_id').primary();
+        t.string('batch_id').notNullable().references('id').inTable('batch').onDelete('CASCADE');
+        t.boolean('gone').notNullable();
+        t.text('facts').notNullable();
+        t.index(['gone']);
+      });
+      await knex.schema.createTable('task_now', (t) => {
+        t.string('batch_id').primary().references('id').inTable('batch').onDelete('CASCADE');
+        t.string('step_id').notNullable();
+        t.string('kind').notNullable();
+        t.double('due_ms').notNullable();
+      });
+    },
+  },
+];

@@ -1,0 +1,217 @@
+import {
+  EMPTY_KITCHEN,
+  type Kitchen,
+  type LogEvent,
+  type PlanDoc,
+  type Program,
+  type Recipe,
+} from '@big-ladle/core';
+import type { Db } from './open.ts';
+
+/** What starting a batch fixes for good: later learning and new tables never rewrite it. */
+export interface Pins {
+  recipe: Recipe;
+  program: Program;
+  kitchen: Kitchen;
+  tablesVersion: string;
+}
+
+export type BatchStatus = 'planned' | 'on' | 'done';
+
+export interface Batch {
+  id: string;
+  status: BatchStatus;
+  plan: PlanDoc;
+  version: number;
+  pins: Pins | null;
+  createdMs: number;
+  updatedMs: number;
+}
+
+interface BatchRow {
+  id: string;
+  status: BatchStatus;
+  plan: string;
+  version: number;
+  pins: string | null;
+  created_ms: number;
+  updated_ms: number;
+}
+
+export const batchFromRow = (row: BatchRow): Batch => ({
+  id: row.id,
+  status: row.status,
+  plan: JSON.parse(row.plan) as PlanDoc,
+  version: row.version,
+  pins: row.pins === null ? null : (JSON.parse(row.pins) as Pins),
+  createdMs: row.created_ms,
+  updatedMs: row.updated_ms,
+});
+
+export const batchToRow = (batch: Batch): BatchRow => ({
+  id: batch.id,
+  status: batch.status,
+  plan: JSON.stringify(batch.plan),
+  version: batch.version,
+  pins: batch.pins === null ? null : JSON.stringify(batch.pins),
+  created_ms: batch.createdMs,
+  updated_ms: batch.updatedMs,
+});
+
+export const eventToRow = (event: LogEvent, receivedMs: number) => ({
+  id: event.id,
+  stream_kind: event.stream.kind,
+  stream_id: event.stream.id,
+  kind: event.kind,
+  at_ms: event.atMs,
+  device_id: event.deviceId,
+  device_seq: event.deviceSeq,
+  body: JSON.stringify(event),
+  received_ms: receivedMs,
+});
+
+/** Settings of the kitchen that are single values. */
+const SETTINGS = [
+  'preferredMeasureId',
+  'units',
+  'fridgeC',
+  'fridgeFreeL',
+  'roomC',
+  'tapC',
+  'altitudeM',
+  'hardnessMeqPerL',
+  'tapDrinkable',
+  'zone',
+  'servingMl',
+] as const satisfies readonly (keyof Kitchen)[];
+
+interface VesselRow {
+  id: string;
+  kind: 'pot' | 'bottle';
+  position: number;
+  name: string;
+  diameter_cm: number;
+  height_cm: number | null;
+  volume_ml: number | null;
+  material: string;
+  lid: number;
+  mass_g: number | null;
+  count: number | null;
+}
+
+/** The kitchen with its version, put together from its tables; an empty one before the first save. */
+export async function readKitchen(db: Db): Promise<{ version: number; kitchen: Kitchen }> {
+  const settings = new Map(
+    ((await db('setting').select('key', 'value')) as { key: string; value: string }[]).map((r) => [
+      r.key,
+      JSON.parse(r.value),
+    ]),
+  );
+  const vessels = (await db('vessel').orderBy('position')) as VesselRow[];
+  const burners = (await db('burner').orderBy('position')) as {
+    id: string;
+    name: string;
+    kind: 'gas';
+    power_w: number;
+  }[];
+  const measures = (await db('measure').orderBy('position')) as {
+    id: string;
+    name: string;
+    volume_ml: number;
+  }[];
+  const factors = (await db('factor').where('kind', 'cupWeight')) as {
+    subject_id: string;
+    measure_id: string;
+    value: number;
+  }[];
+  const values = Object.fromEntries(SETTINGS.filter((k) => settings.has(k)).map((k) => [k, settings.get(k)]));
+  return {
+    version: (settings.get('kitchenVersion') as number | undefined) ?? 0,
+    kitchen: {
+      ...EMPTY_KITCHEN,
+      ...values,
+      pots: vessels
+        .filter((r) => r.kind === 'pot')
+        .map((r) => ({
+          id: r.id,
+          name: r.name,
+          diameterCm: r.diameter_cm,
+          heightCm: r.height_cm ?? 0,
+          material: r.material as Kitchen['pots'][number]['material'],
+          lid: r.lid === 1,
+          massG: r.mass_g,
+        })),
+      bottles: vessels
+        .filter((r) => r.kind === 'bottle')
+        .map((r) => ({
+          id: r.id,
+          name: r.name,
+          volumeMl: r.volume_ml ?? 0,
+          diameterCm: r.diameter_cm,
+          material: r.material as 'glass' | 'plastic',
+          count: r.count ?? 0,
+        })),
+      burners: burners.map((r) => ({ id: r.id, name: r.name, kind: r.kind, powerW: r.power_w })),
+      measures: measures.map((r) => ({ id: r.id, name: r.name, volumeMl: r.volume_ml })),
+      cupWeights: factors.map((r) => ({
+        ingredientId: r.subject_id,
+        measureId: r.measure_id,
+        massG: r.value,
+      })),
+    },
+  };
+}
+
+/** Replaces the kitchen's rows. Call inside a transaction. */
+export async function writeKitchen(db: Db, version: number, kitchen: Kitchen): Promise<void> {
+  for (const table of ['vessel', 'burner', 'measure', 'factor', 'setting']) await db(table).del();
+  const rows: VesselRow[] = [
+    ...kitchen.pots.map(
+      (p, position): VesselRow => ({
+        id: p.id,
+        kind: 'pot',
+        position,
+        name: p.name,
+        diameter_cm: p.diameterCm,
+        height_cm: p.heightCm,
+        volume_ml: null,
+        material: p.material,
+        lid: p.lid ? 1 : 0,
+        mass_g: p.massG,
+        count: null,
+      }),
+    ),
+    ...kitchen.bottles.map(
+      (b, position): VesselRow => ({
+        id: b.id,
+        kind: 'bottle',
+        position,
+        name: b.name,
+        diameter_cm: b.diameterCm,
+        height_cm: null,
+        volume_ml: b.volumeMl,
+        material: b.material,
+        lid: 0,
+        mass_g: null,
+        count: b.count,
+      }),
+    ),
+  ];
+  for (const row of rows) await db('vessel').insert(row);
+  for (const [position, b] of kitchen.burners.entries()) {
+    await db('burner').insert({ id: b.id, position, name: b.name, kind: b.kind, power_w: b.powerW });
+  }
+  for (const [position, m] of kitchen.measures.entries()) {
+    await db('measure').insert({ id: m.id, position, name: m.name, volume_ml: m.volumeMl });
+  }
+  for (const w of kitchen.cupWeights) {
+    await db('factor').insert({
+      kind: 'cupWeight',
+      subject_id: w.ingredientId,
+      measure_id: w.measureId,
+      value: w.massG,
+    });
+  }
+  for (const key of SETTINGS) await db('setting').insert({ key, value: JSON.stringify(kitchen[key]) });
+  await db('setting').insert({ key: 'kitchenVersion', value: JSON.stringify(version) });
+}

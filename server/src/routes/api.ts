@@ -1,0 +1,218 @@
+import { eventSchema, foldItem, kitchenSchema, planSchema, SHIPPED_TABLES } from '@big-ladle/core';
+import express, { type Router } from 'express';
+import * as v from 'valibot';
+import type { AdjustableClock } from '../clock.ts';
+import type { Db } from '../db/open.ts';
+import { readKitchen, writeKitchen } from '../db/rows.ts';
+import { HttpProblem } from '../problems.ts';
+import {
+  batchWithEvents,
+  createBatch,
+  deletePlan,
+  listBatches,
+  startBatch,
+  updatePlan,
+} from '../services/batches.ts';
+import { eventsAfter, storeEvents } from '../services/events.ts';
+import { eventsOf, type ItemFacts } from '../services/projections.ts';
+import type { StreamHub } from '../stream.ts';
+import { idSchema, parse, route, versionSchema } from './parse.ts';
+
+export interface ApiParts {
+  db: Db;
+  clock: AdjustableClock;
+  hub: StreamHub;
+  version: string;
+  test: boolean;
+}
+
+const newBatchSchema = v.strictObject({ id: idSchema, plan: planSchema });
+const planEditSchema = v.strictObject({ version: versionSchema, plan: planSchema });
+const startSchema = v.strictObject({
+  version: versionSchema,
+  events: v.pipe(v.array(eventSchema), v.minLength(1), v.maxLength(10)),
+});
+const eventsSchema = v.strictObject({
+  events: v.pipe(v.array(eventSchema), v.minLength(1), v.maxLength(500)),
+});
+const kitchenEditSchema = v.strictObject({ version: versionSchema, kitchen: kitchenSchema });
+const clockSchema = v.strictObject({
+  nowMs: v.pipe(v.number(), v.minValue(0)),
+  stopped: v.optional(v.boolean(), false),
+});
+const listSchema = v.object({
+  status: v.optional(v.picklist(['planned', 'on', 'done'])),
+  before: v.optional(v.pipe(v.string(), v.transform(Number), v.finite())),
+});
+const deleteSchema = v.object({ version: v.pipe(v.string(), v.transform(Number), v.integer()) });
+
+/** More missed events than this and a window is told to load everything anew. */
+const CATCH_UP = 2000;
+
+export function apiRouter({ db, clock, hub, version, test }: ApiParts): Router {
+  const api = express.Router();
+  api.use(express.json({ limit: '256kb', strict: true }));
+
+  api.get(
+    '/health',
+    route(async (_req, res) => {
+      await db.raw('select 1');
+      res.json({ ok: true, version, tables: SHIPPED_TABLES.version, nowMs: clock.nowMs() });
+    }),
+  );
+  api.get(
+    '/time',
+    route((_req, res) => {
+      res.set('Cache-Control', 'no-store').json({ nowMs: clock.nowMs() });
+    }),
+  );
+
+  api.get(
+    '/kitchen',
+    route(async (_req, res) => {
+      res.json(await readKitchen(db));
+    }),
+  );
+  api.put(
+    '/kitchen',
+    route(async (req, res) => {
+      const sent = parse(kitchenEditSchema, req.body);
+      const saved = await db.transaction(async (trx) => {
+        const stored = await readKitchen(trx);
+        if (stored.version !== sent.version) {
+          throw new HttpProblem(
+            409,
+            'changedElsewhere',
+            'The kitchen was changed in another window. Nothing was overwritten.',
+            {
+              stored,
+              sent: sent.kitchen,
+            },
+          );
+        }
+        const next = stored.version + 1;
+        await writeKitchen(trx, next, sent.kitchen);
+        return { version: next, kitchen: sent.kitchen };
+      });
+      hub.changed({ doc: 'kitchen', id: 'kitchen', version: saved.version });
+      res.json(saved);
+    }),
+  );
+
+  api.get(
+    '/batches',
+    route(async (req, res) => {
+      const query = parse(listSchema, req.query);
+      res.json(await listBatches(db, { status: query.status ?? null, before: query.before ?? null }));
+    }),
+  );
+  api.post(
+    '/batches',
+    route(async (req, res) => {
+      const { id, plan } = parse(newBatchSchema, req.body);
+      const batch = await createBatch(db, id, plan, clock.nowMs());
+      hub.changed({ doc: 'batch', id, version: batch.version });
+      res.status(201).location(`/api/batches/${id}`).json(batch);
+    }),
+  );
+  api.get(
+    '/batches/:id',
+    route(async (req, res) => {
+      res.json(await batchWithEvents(db, parse(idSchema, req.params.id)));
+    }),
+  );
+  api.put(
+    '/batches/:id',
+    route(async (req, res) => {
+      const id = parse(idSchema, req.params.id);
+      const sent = parse(planEditSchema, req.body);
+      const batch = await updatePlan(db, id, sent.version, sent.plan, clock.nowMs());
+      hub.changed({ doc: 'batch', id, version: batch.version });
+      res.json(batch);
+    }),
+  );
+  api.delete(
+    '/batches/:id',
+    route(async (req, res) => {
+      const id = parse(idSchema, req.params.id);
+      const query = parse(deleteSchema, req.query);
+      await deletePlan(db, id, query.version);
+      hub.changed({ doc: 'batch', id, version: query.version + 1 });
+      res.status(204).end();
+    }),
+  );
+  api.post(
+    '/batches/:id/start',
+    route(async (req, res) => {
+      const id = parse(idSchema, req.params.id);
+      const sent = parse(startSchema, req.body);
+      if (sent.events.some((e) => e.stream.kind !== 'batch' || e.stream.id !== id)) {
+        throw new HttpProblem(422, 'otherStream', 'The first events of a batch belong to its own stream.');
+      }
+      const { batch, stored } = await startBatch(db, id, sent.version, sent.events, clock.nowMs());
+      hub.changed({ doc: 'batch', id, version: batch.version });
+      hub.events(stored);
+      res.json(batch);
+    }),
+  );
+
+  api.post(
+    '/events',
+    route(async (req, res) => {
+      const { events } = parse(eventsSchema, req.body);
+      const stored = await db.transaction((trx) => storeEvents(trx, events, clock.nowMs()));
+      hub.events(stored);
+      res.json({ stored: stored.map((s) => ({ id: s.event.id, seq: s.seq })) });
+    }),
+  );
+
+  api.get(
+    '/items',
+    route(async (_req, res) => {
+      const rows = (await db('item_now')
+        .where({ gone: 0 })
+        .orderBy('item_id')
+        .select('item_id', 'facts')) as {
+        item_id: string;
+        facts: string;
+      }[];
+      const items = [];
+      for (const row of rows) {
+        const facts = JSON.parse(row.facts) as ItemFacts;
+        items.push({ facts, log: foldItem(facts.bottle.filledMs, await eventsOf(db, 'item', row.item_id)) });
+      }
+      res.json({ items });
+    }),
+  );
+  api.get(
+    '/items/:id/events',
+    route(async (req, res) => {
+      res.json({ events: await eventsOf(db, 'item', parse(idSchema, req.params.id)) });
+    }),
+  );
+
+  api.get(
+    '/stream',
+    route(async (req, res) => {
+      const last = Number(req.get('Last-Event-ID') ?? req.query.after ?? Number.NaN);
+      hub.open(res, Number.isFinite(last) ? await eventsAfter(db, last, CATCH_UP) : []);
+    }),
+  );
+
+  if (test) {
+    api.post(
+      '/test/clock',
+      route((req, res) => {
+        const { nowMs, stopped } = parse(clockSchema, req.body);
+        clock.set(nowMs, stopped);
+        hub.timeChanged();
+        res.json({ nowMs: clock.nowMs() });
+      }),
+    );
+  }
+
+  api.use((req) => {
+    throw new HttpProblem(404, 'notFound', `There is nothing at ${req.path.slice(0, 120)}.`);
+  });
+  return api;
+}

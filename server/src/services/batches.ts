@@ -1,0 +1,183 @@
+import { BOOK, type LogEvent, type PlanDoc, SHIPPED_TABLES, solvePlanDoc } from '@big-ladle/core';
+import type { Db } from '../db/open.ts';
+import { type Batch, type BatchStatus, batchFromRow, batchToRow, readKitchen } from '../db/rows.ts';
+import { HttpProblem, notFound } from '../problems.ts';
+import type { StoredEvent } from '../stream.ts';
+import { storeEvents } from './events.ts';
+import { type BatchNowState, batchOf, eventsOf } from './projections.ts';
+
+export async function requireBatch(db: Db, id: string): Promise<Batch> {
+  const batch = await batchOf(db, id);
+  if (!batch) throw notFound('batch', id);
+  return batch;
+}
+
+export interface BatchListEntry {
+  batch: Batch;
+  now: BatchNowState | null;
+}
+
+const PAGE = 50;
+
+/** Newest first; `before` is the creation time of the last one of the page before. */
+export async function listBatches(
+  db: Db,
+  query: { status: BatchStatus | null; before: number | null },
+): Promise<{ batches: BatchListEntry[]; next: number | null }> {
+  const find = db('batch')
+    .leftJoin('batch_now', 'batch.id', 'batch_now.batch_id')
+    .orderBy('batch.created_ms', 'desc')
+    .limit(PAGE + 1)
+    .select('batch.*', 'batch_now.state');
+  if (query.status) find.where('batch.status', query.status);
+  if (query.before !== null) find.where('batch.created_ms', '<', query.before);
+  const rows = await find;
+  const page = rows.slice(0, PAGE);
+  return {
+    batches: page.map((row: Parameters<typeof batchFromRow>[0] & { state: string | null }) => ({
+      batch: batchFromRow(row),
+      now: row.state ? (JSON.parse(row.state) as BatchNowState) : null,
+    })),
+    next: rows.length > PAGE ? page.at(-1).created_ms : null,
+  };
+}
+
+async function checkPlan(db: Db, plan: PlanDoc): Promise<void> {
+  const { kitchen } = await readKitchen(db);
+  const missing = !BOOK.some((r) => r.id === plan.recipeId)
+    ? 'recipeId'
+    : !kitchen.pots.some((p) => p.id === plan.potId)
+      ? 'potId'
+      : !kitchen.burners.some((b) => b.id === plan.burnerId)
+        ? 'burnerId'
+        : null;
+  if (missing) {
+    throw new HttpProblem(
+      422,
+      'unknownPart',
+      `The plan names a ${missing} that this kitchen does not have.`,
+      {
+        fields: [{ field: `plan.${missing}`, message: 'unknown' }],
+      },
+    );
+  }
+}
+
+/** Makes a plan; the same id with the same plan again is the same plan. */
+export async function createBatch(db: Db, id: string, plan: PlanDoc, nowMs: number): Promise<Batch> {
+  return db.transaction(async (trx) => {
+    const before = await batchOf(trx, id);
+    if (before) {
+      if (JSON.stringify(before.plan) === JSON.stringify(plan)) return before;
+      throw new HttpProblem(409, 'alreadyThere', 'Another batch is stored under this id.', {
+        stored: before,
+      });
+    }
+    await checkPlan(trx, plan);
+    const batch: Batch = {
+      id,
+      status: 'planned',
+      plan,
+      version: 1,
+      pins: null,
+      createdMs: nowMs,
+      updatedMs: nowMs,
+    };
+    await trx('batch').insert(batchToRow(batch));
+    return batch;
+  });
+}
+
+function requireVersion(batch: Batch, version: number, sent: unknown): void {
+  if (batch.version === version) return;
+  throw new HttpProblem(
+    409,
+    'changedElsewhere',
+    'This plan was changed in another window. Nothing was overwritten.',
+    {
+      stored: batch,
+      sent,
+    },
+  );
+}
+
+/** Changes a plan that has not started. */
+export async function updatePlan(
+  db: Db,
+  id: string,
+  version: number,
+  plan: PlanDoc,
+  nowMs: number,
+): Promise<Batch> {
+  return db.transaction(async (trx) => {
+    const batch = await requireBatch(trx, id);
+    if (batch.status !== 'planned') {
+      throw new HttpProblem(
+        409,
+        'alreadyStarted',
+        'This batch has started: its plan is fixed, only its log goes on.',
+        { stored: batch },
+      );
+    }
+    requireVersion(batch, version, plan);
+    await checkPlan(trx, plan);
+    const next: Batch = { ...batch, plan, version: version + 1, updatedMs: nowMs };
+    await trx('batch').where({ id }).update(batchToRow(next));
+    return next;
+  });
+}
+
+export async function deletePlan(db: Db, id: string, version: number): Promise<void> {
+  await db.transaction(async (trx) => {
+    const batch = await requireBatch(trx, id);
+    if (batch.status !== 'planned') {
+      throw new HttpProblem(409, 'alreadyStarted', 'This batch has started: its log stays.', {
+        stored: batch,
+      });
+    }
+    requireVersion(batch, version, null);
+    await trx('batch').where({ id }).del();
+  });
+}
+
+/** Starts a batch: solves its plan once more, pins recipe, program, kitchen and tables, and writes its first events. */
+export async function startBatch(
+  db: Db,
+  id: string,
+  version: number,
+  first: readonly LogEvent[],
+  nowMs: number,
+): Promise<{ batch: Batch; stored: StoredEvent[] }> {
+  return db.transaction(async (trx) => {
+    const batch = await requireBatch(trx, id);
+    if (batch.status !== 'planned') return { batch, stored: [] };
+    requireVersion(batch, version, null);
+    const { kitchen } = await readKitchen(trx);
+    const solved = solvePlanDoc(batch.plan, BOOK, kitchen, SHIPPED_TABLES);
+    if (!solved.ok) {
+      throw new HttpProblem(422, 'cannotStart', 'This plan does not work out in this kitchen yet.', {
+        problem: solved.problem,
+      });
+    }
+    const started: Batch = {
+      ...batch,
+      status: 'on',
+      version: version + 1,
+      updatedMs: nowMs,
+      pins: {
+        recipe: solved.value.recipe,
+        program: solved.value.program,
+        kitchen,
+        tablesVersion: SHIPPED_TABLES.version,
+      },
+    };
+    await trx('batch').where({ id }).update(batchToRow(started));
+    const stored = await storeEvents(trx, first, nowMs);
+    return { batch: await requireBatch(trx, id), stored };
+  });
+}
+
+export async function batchWithEvents(db: Db, id: string): Promise<{ batch: Batch; events: LogEvent[] }> {
+  const batch = await requireBatch(db, id);
+  return { batch, events: await eventsOf(db, 'batch', id) };
+}

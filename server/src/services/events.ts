@@ -1,0 +1,99 @@
+import type { LogEvent, StepProblem } from '@big-ladle/core';
+import type { Db } from '../db/open.ts';
+import { eventToRow } from '../db/rows.ts';
+import { HttpProblem, notFound } from '../problems.ts';
+import type { StoredEvent } from '../stream.ts';
+import { batchOf, projectBatch, projectItem } from './projections.ts';
+
+/** A clock may run ahead by this much before what it dates is refused. */
+const FUTURE_MS = 10 * 60_000;
+
+/** Problems that an entry itself makes; the others are the plan's and may stand in a log. */
+const REFUSED: ReadonlySet<StepProblem['kind']> = new Set([
+  'measuredTooMuch',
+  'badReading',
+  'badAmount',
+  'unknownVessel',
+  'unknownItem',
+  'brixWithAlcohol',
+]);
+
+function checkTime(event: LogEvent, nowMs: number): void {
+  const latest = event.kind === 'retimed' ? Math.max(event.atMs, event.body.toMs) : event.atMs;
+  if (latest > nowMs + FUTURE_MS) {
+    throw new HttpProblem(
+      422,
+      'inTheFuture',
+      'This is dated in the future. Check the clock of this device.',
+      { eventId: event.id },
+    );
+  }
+}
+
+async function checkBatchEvent(db: Db, event: LogEvent): Promise<void> {
+  const batch = await batchOf(db, event.stream.id);
+  if (!batch) throw notFound('batch', event.stream.id);
+  if (!batch.pins)
+    throw new HttpProblem(409, 'notStarted', 'This batch has not started yet.', { eventId: event.id });
+  const stepId = 'stepId' in event.body ? event.body.stepId : undefined;
+  if (stepId !== undefined && !batch.pins.program.steps.some((s) => s.id === stepId)) {
+    throw new HttpProblem(422, 'unknownStep', `This batch has no step ${stepId}.`, { eventId: event.id });
+  }
+}
+
+/**
+ * Appends events, each once: an id seen with the same body is passed over, with another body it is a 409. The
+ * projections of every stream that was touched are rewritten in the same transaction; an entry that cannot be true
+ * of its batch (more than the vessel holds) is refused and nothing is stored.
+ */
+export async function storeEvents(
+  db: Db,
+  events: readonly LogEvent[],
+  nowMs: number,
+): Promise<StoredEvent[]> {
+  const stored: StoredEvent[] = [];
+  const touched = new Map<string, { kind: LogEvent['stream']['kind']; id: string; last: string }>();
+  for (const event of events) {
+    const before = (await db('event').where({ id: event.id }).first()) as { body: string } | undefined;
+    if (before) {
+      if (before.body === JSON.stringify(event)) continue;
+      throw new HttpProblem(409, 'sameIdOtherBody', 'An event with this id is stored with other contents.', {
+        eventId: event.id,
+      });
+    }
+    checkTime(event, nowMs);
+    if (event.stream.kind === 'batch') await checkBatchEvent(db, event);
+    if (event.stream.kind === 'item' && !(await db('item_now').where({ item_id: event.stream.id }).first())) {
+      throw notFound('bottle', event.stream.id);
+    }
+    if (event.stream.kind === 'rehearsal') {
+      throw new HttpProblem(422, 'notYet', 'Rehearsals are not part of this version.', { eventId: event.id });
+    }
+    const [seq] = await db('event').insert(eventToRow(event, nowMs));
+    stored.push({ seq: seq as number, event });
+    touched.set(`${event.stream.kind}:${event.stream.id}`, { ...event.stream, last: event.id });
+  }
+  for (const { kind, id, last } of touched.values()) {
+    if (kind === 'batch') {
+      const batch = await batchOf(db, id);
+      const problem = batch ? await projectBatch(db, batch) : null;
+      if (problem && REFUSED.has(problem.kind)) {
+        throw new HttpProblem(422, problem.kind, 'This cannot be true of this batch. Nothing was stored.', {
+          problem,
+          eventId: last,
+        });
+      }
+    }
+    if (kind === 'item') await projectItem(db, id);
+  }
+  return stored;
+}
+
+export async function eventsAfter(db: Db, seq: number, limit: number): Promise<StoredEvent[]> {
+  const rows = (await db('event')
+    .where('seq', '>', seq)
+    .orderBy('seq')
+    .limit(limit)
+    .select('seq', 'body')) as { seq: number; body: string }[];
+  return rows.map((r) => ({ seq: r.seq, event: JSON.parse(r.body) as LogEvent }));
+}

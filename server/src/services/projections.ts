@@ -1,0 +1,154 @@
+import {
+  BOTTLES,
+  type BottleFacts,
+  batchAt,
+  colourOf,
+  foldItem,
+  GLASS_PATH_CM,
+  glassFacts,
+  keepingOf,
+  type LogEvent,
+  MINUTE_MS,
+  SHIPPED_TABLES,
+  type StepProblem,
+} from '@big-ladle/core';
+import type { Db } from '../db/open.ts';
+import { type Batch, batchFromRow } from '../db/rows.ts';
+
+/** A batch at a glance, for lists. Rebuilt from the log at any time. */
+export interface BatchNowState {
+  startedMs: number | null;
+  endedMs: number | null;
+  currentStepId: string | null;
+  litres: number;
+}
+
+/** A bottle as it was filled; what happened to it since stands in its own stream. */
+export interface ItemFacts {
+  itemId: string;
+  batchId: string;
+  recipeId: string;
+  sizeName: string;
+  sizeMl: number;
+  colour: string;
+  brix: number;
+  glass: ReturnType<typeof glassFacts>;
+  bottle: BottleFacts;
+}
+
+export async function eventsOf(db: Db, kind: string, id: string): Promise<LogEvent[]> {
+  const rows = (await db('event')
+    .where({ stream_kind: kind, stream_id: id })
+    .orderBy('seq')
+    .select('body')) as { body: string }[];
+  return rows.map((r) => JSON.parse(r.body) as LogEvent);
+}
+
+export async function batchOf(db: Db, id: string): Promise<Batch | null> {
+  const row = await db('batch').where({ id }).first();
+  return row ? batchFromRow(row) : null;
+}
+
+/**
+ * Folds a batch's log again and rewrites its projections, in the caller's transaction.
+ * @returns the problem that the log makes the interpreter meet, if any.
+ */
+export async function projectBatch(db: Db, batch: Batch): Promise<StepProblem | null> {
+  await db('batch_now').where({ batch_id: batch.id }).del();
+  await db('task_now').where({ batch_id: batch.id }).del();
+  if (!batch.pins) {
+    await db('item_now').where({ batch_id: batch.id }).del();
+    return null;
+  }
+  const { program, kitchen } = batch.pins;
+  const events = await eventsOf(db, 'batch', batch.id);
+  // As of the last thing that happened, so that a rebuild gives the same rows whenever it runs.
+  const atMs = events.reduce((latest, e) => Math.max(latest, e.atMs), 0);
+  const now = batchAt(program, kitchen, SHIPPED_TABLES, events, atMs);
+  const finished = now.forecast.vessels[BOTTLES];
+  const litres = now.forecast.trace.at(-1)?.now.volumeL ?? 0;
+  const state: BatchNowState = {
+    startedMs: now.log.startedMs,
+    endedMs: now.log.endedMs,
+    currentStepId: now.log.currentStepId,
+    litres,
+  };
+  await db('batch_now').insert({ batch_id: batch.id, state: JSON.stringify(state) });
+  const status = now.log.endedMs !== null ? 'done' : 'on';
+  if (status !== batch.status) await db('batch').where({ id: batch.id }).update({ status });
+  const step = program.steps.find((s) => s.id === now.log.currentStepId);
+  if (step) {
+    await db('task_now').insert({
+      batch_id: batch.id,
+      step_id: step.id,
+      kind: step.kind,
+      due_ms: now.clock?.endMs ?? atMs,
+    });
+  }
+
+  const wanted = new Map<string, ItemFacts>();
+  if (finished && now.log.startedMs !== null) {
+    const startedMs = now.log.startedMs;
+    for (const filling of now.log.bottled) {
+      const liquor =
+        finished.liquor.waterG > 0
+          ? finished.liquor
+          : now.forecast.trace.find((t) => t.stepId === filling.stepId)?.after.liquor;
+      if (!liquor) continue;
+      const keeping = keepingOf({ liquor, trace: now.forecast.trace, hygiene: filling.hygiene });
+      for (const b of filling.bottles) {
+        wanted.set(b.itemId, {
+          itemId: b.itemId,
+          batchId: batch.id,
+          recipeId: program.recipeId,
+          sizeName: b.name,
+          sizeMl: b.sizeMl,
+          colour: colourOf(liquor, GLASS_PATH_CM),
+          brix: now.forecast.trace.at(-1)?.now.brix ?? 0,
+          glass: glassFacts(liquor, kitchen.servingMl),
+          bottle: {
+            filledMs: filling.atMs,
+            clockStartMs:
+              keeping.clockStartMin === null
+                ? filling.atMs
+                : Math.min(filling.atMs, startedMs + keeping.clockStartMin * MINUTE_MS),
+            filledC: liquor.tempC,
+            volumeMl: b.volumeMl,
+            diameterCm: b.diameterCm,
+            keeping,
+          },
+        });
+      }
+    }
+  }
+  const stored = (await db('item_now').where({ batch_id: batch.id }).select('item_id')) as {
+    item_id: string;
+  }[];
+  for (const { item_id } of stored) if (!wanted.has(item_id)) await db('item_now').where({ item_id }).del();
+  for (const facts of wanted.values()) await writeItem(db, facts);
+  return now.forecast.problem ?? now.moment?.problem ?? null;
+}
+
+async function writeItem(db: Db, facts: ItemFacts): Promise<void> {
+  const log = foldItem(facts.bottle.filledMs, await eventsOf(db, 'item', facts.itemId));
+  const row = {
+    item_id: facts.itemId,
+    batch_id: facts.batchId,
+    gone: log.finishedMs !== null || log.discarded !== null ? 1 : 0,
+    facts: JSON.stringify(facts),
+  };
+  await db('item_now').insert(row).onConflict('item_id').merge();
+}
+
+export async function projectItem(db: Db, itemId: string): Promise<void> {
+  const row = (await db('item_now').where({ item_id: itemId }).first()) as { facts: string } | undefined;
+  if (row) await writeItem(db, JSON.parse(row.facts) as ItemFacts);
+}
+
+/** Throws every projection away and folds all logs again. */
+export async function rebuildAll(db: Db): Promise<number> {
+  for (const table of ['batch_now', 'item_now', 'task_now']) await db(table).del();
+  const rows = await db('batch').orderBy('id').select('*');
+  for (const row of rows) await projectBatch(db, batchFromRow(row));
+  return rows.length;
+}

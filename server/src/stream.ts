@@ -1,0 +1,73 @@
+import type { LogEvent } from '@big-ladle/core';
+import type { Response } from 'express';
+import type { Clock } from './clock.ts';
+
+export interface StoredEvent {
+  seq: number;
+  event: LogEvent;
+}
+
+/** A document that changed; windows fetch it again. */
+export interface DocChange {
+  doc: 'kitchen' | 'batch';
+  id: string;
+  version: number;
+}
+
+/** How often a window hears that the server lives, and what time it is there. */
+const HEARTBEAT_MS = 10_000;
+
+/** Server-sent events to every open window. Event messages carry their seq as id, so that a window resumes there. */
+export class StreamHub {
+  private readonly windows = new Set<Response>();
+  private readonly heartbeat: NodeJS.Timeout;
+
+  constructor(private readonly clock: Clock) {
+    this.heartbeat = setInterval(() => this.all(this.timeMessage()), HEARTBEAT_MS);
+    this.heartbeat.unref();
+  }
+
+  open(res: Response, missed: readonly StoredEvent[]): void {
+    res.status(200).set({
+      'Content-Type': 'text/event-stream',
+      'Cache-Control': 'no-store',
+      Connection: 'keep-alive',
+      'X-Accel-Buffering': 'no',
+    });
+    res.flushHeaders();
+    res.write('retry: 1000\n\n');
+    res.write(this.timeMessage());
+    for (const stored of missed) res.write(eventMessage(stored));
+    this.windows.add(res);
+    res.on('close', () => this.windows.delete(res));
+  }
+
+  events(stored: readonly StoredEvent[]): void {
+    for (const one of stored) this.all(eventMessage(one));
+  }
+
+  changed(change: DocChange): void {
+    this.all(`event: doc\ndata: ${JSON.stringify(change)}\n\n`);
+  }
+
+  timeChanged(): void {
+    this.all(this.timeMessage());
+  }
+
+  close(): void {
+    clearInterval(this.heartbeat);
+    for (const res of this.windows) res.end();
+    this.windows.clear();
+  }
+
+  private timeMessage(): string {
+    return `event: time\ndata: ${JSON.stringify({ nowMs: this.clock.nowMs() })}\n\n`;
+  }
+
+  private all(message: string): void {
+    for (const res of this.windows) res.write(message);
+  }
+}
+
+const eventMessage = ({ seq, event }: StoredEvent): string =>
+  `id: ${seq}\nevent: log\ndata: ${JSON.stringify(event)}\n\n`;
