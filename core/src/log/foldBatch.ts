@@ -44,6 +44,8 @@ export interface BatchLog {
   measured: readonly EventOf<'measured'>[];
   bottled: readonly Bottled[];
   notes: readonly EventOf<'noted'>[];
+  /** Cues the cook has seen at a step, rinses among them (`rinse`). */
+  cues: readonly { stepId: StepId; cue: string; atMs: number }[];
   /** Kinds that this version keeps but does not act on yet. */
   notYet: readonly LogEvent[];
 }
@@ -65,6 +67,7 @@ export function foldBatch(program: Program, events: readonly LogEvent[]): BatchL
   const removed: EventOf<'removed'>[] = [];
   const bottled: Bottled[] = [];
   const notes: EventOf<'noted'>[] = [];
+  const cues: { stepId: StepId; cue: string; atMs: number }[] = [];
   const notYet: LogEvent[] = [];
 
   for (const event of active) {
@@ -90,6 +93,8 @@ export function foldBatch(program: Program, events: readonly LogEvent[]): BatchL
         break;
       case 'cueSeen':
         if (event.body.clockId) clocks.delete(event.body.clockId);
+        if (event.body.stepId)
+          cues.push({ stepId: event.body.stepId, cue: event.body.cue, atMs: event.atMs });
         break;
       case 'tasted':
         if (event.body.axes.sweet !== undefined) {
@@ -193,7 +198,9 @@ export function foldBatch(program: Program, events: readonly LogEvent[]): BatchL
           }),
         ),
     ];
-    const rinses = ended.get(step.id)?.rinses;
+    const counted =
+      step.kind === 'wash' ? cues.filter((c) => c.stepId === step.id && c.cue === 'rinse').length : 0;
+    const rinses = ended.get(step.id)?.rinses ?? (counted > 0 && times.endMs !== null ? counted : undefined);
     const moved =
       step.kind === 'sweeten'
         ? targetAfterTastes(
@@ -224,6 +231,7 @@ export function foldBatch(program: Program, events: readonly LogEvent[]): BatchL
     measured,
     bottled,
     notes,
+    cues,
     notYet,
   };
 }

@@ -1,0 +1,226 @@
+import { lastUndoable, MINUTE_MS, timetableFrom } from '@big-ladle/core';
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import { useState } from 'react';
+import { Link, useParams, useSearchParams } from 'react-router';
+import { stepName } from '../../shared/batch/stepWords.ts';
+import { VesselDrawing } from '../../shared/drawings/VesselDrawing.tsx';
+import { STAGE_IDS, type StageId, StageLine } from '../../shared/StageLine.tsx';
+import { ErrorPanel, Loading, PageHead, Panel, Row } from '../../shared/ui.tsx';
+import { celsius, centimetres, litres, moment, say, sayStepProblem } from '../../words/say.ts';
+import { BottleForm } from './BottleForm.tsx';
+import { momentView, stageOf, stagesOf } from './figures.ts';
+import { deedText } from './logWords.ts';
+import { MeasureForm } from './MeasureForm.tsx';
+import { KeptPlan } from './PlanPage.tsx';
+import {
+  BalancePanel,
+  BottlesPanel,
+  DrawPanel,
+  KeepPanel,
+  LedgerPanel,
+  ListPanel,
+  PotPanel,
+  StrainPanel,
+  TimePanel,
+  TwoColumns,
+  WashPanel,
+} from './panels.tsx';
+import { SweetenForm } from './SweetenForm.tsx';
+import { type LiveBatch, useLiveBatch } from './useBatchNow.ts';
+
+/** A batch: the plan while it is one, then the table of what is on or done. */
+export function BatchPage() {
+  const { id = '' } = useParams();
+  const { live, batch, isPending, error, refetch } = useLiveBatch(id);
+  if (isPending) return <Loading />;
+  if (live) return <BatchTable live={live} />;
+  if (batch) return <KeptPlan key={batch.id} batch={batch} />;
+  return <ErrorPanel error={error} again={refetch} />;
+}
+
+const PANEL_ID = 'stage-panel';
+
+function BatchTable({ live }: { live: LiveBatch }) {
+  const [search, setSearch] = useSearchParams();
+  const { program, kitchen, pot, now, nowMs, step, batch } = live;
+  const sim = now.forecast;
+  const startMs = now.log.startedMs ?? nowMs;
+  const current: StageId | null = step ? stageOf(program, step) : 'keep';
+  const asked = search.get('stage');
+  const stage = STAGE_IDS.find((s) => s === asked) ?? current ?? 'size';
+  const input = { program, sim, kitchen, pot, startMs, nowMs };
+  const rinses = Object.values(now.log.actuals).find((a) => a.rinses !== undefined)?.rinses;
+  const entry = now.moment?.trace.at(-1);
+  const inPot = entry?.vesselId === 'pot' && entry.now.volumeL > 0.05;
+  const remaining = {
+    trace: sim.trace.filter(
+      (t) => now.log.steps[t.stepId]?.status === 'later' || now.log.steps[t.stepId]?.status === 'now',
+    ),
+    endMin: sim.endMin,
+  };
+  return (
+    <>
+      <PageHead
+        title={say(`drink.${program.recipeId}`)}
+        beside={
+          <>
+            {say(`method.${program.methodId}`)}, {step ? stepName(step, program).toLowerCase() : 'done'}
+          </>
+        }
+      >
+        {step && (
+          <Button variant="contained" component={Link} to={`/batches/${batch.id}/stove`}>
+            At the stove
+          </Button>
+        )}
+      </PageHead>
+      <StageLine
+        stages={stagesOf({ ...input, doneUntil: current, ...(rinses === undefined ? {} : { rinses }) })}
+        open={stage}
+        onOpen={(id) => {
+          search.set('stage', id);
+          setSearch(search, { replace: true });
+        }}
+        panelId={PANEL_ID}
+      />
+      {sim.problem && (
+        <Alert severity="error" sx={{ mb: 1.5 }}>
+          {sayStepProblem(sim.problem, { vessel: pot.name })}
+        </Alert>
+      )}
+      <Box role="tabpanel" id={PANEL_ID} aria-labelledby={`stage-${stage}`}>
+        <TwoColumns
+          left={
+            <>
+              {inPot && entry ? (
+                <Panel title="In the pot now">
+                  <VesselDrawing
+                    name={pot.name}
+                    diameterCm={pot.diameterCm}
+                    heightCm={pot.heightCm}
+                    {...momentView(pot, entry)}
+                    lid={pot.lid && step?.kind === 'steep'}
+                    description={`${pot.name}: ${litres(entry.now.hotVolumeL)} at ${celsius(entry.now.tempC)}, standing at ${centimetres(entry.now.levelCm ?? 0)}.`}
+                  />
+                  <Row label="Temperature, by the model">{celsius(entry.now.tempC)}</Row>
+                  {now.clock && (
+                    <Row label={now.clock.kind === 'timed' ? 'Due' : 'Expected'}>
+                      {moment(now.clock.endMs, nowMs, kitchen.zone)}
+                    </Row>
+                  )}
+                </Panel>
+              ) : (
+                <PotPanel {...input} />
+              )}
+              <LogPanel live={live} />
+            </>
+          }
+          right={
+            <>
+              {stage === 'size' && (
+                <>
+                  <ListPanel {...input} title="What went in" />
+                  <LedgerPanel
+                    {...input}
+                    {...(now.log.endedMs === null ? { finishedWord: 'expected in bottles' } : {})}
+                  />
+                </>
+              )}
+              {stage === 'wash' && <WashPanel {...input} />}
+              {stage === 'draw' && <DrawPanel {...input} />}
+              {stage === 'strain' && <StrainPanel {...input} />}
+              {stage === 'balance' && (
+                <BalancePanel {...input}>
+                  <SweetenForm live={live} />
+                </BalancePanel>
+              )}
+              {stage === 'bottle' &&
+                (step?.kind === 'bottle' ? (
+                  <Panel title="Bottle">
+                    <BottleForm live={live} onBottled={() => undefined} />
+                  </Panel>
+                ) : (
+                  <BottlesPanel {...input} />
+                ))}
+              {stage === 'keep' && <KeepPanel {...input} />}
+              {step && stage === current && entry && entry.now.volumeL > 0.05 && (
+                <Panel title="Measure and go on">
+                  <MeasureForm live={live} />
+                </Panel>
+              )}
+              {step && (
+                <TimePanel
+                  program={program}
+                  timetable={{
+                    ...timetableFrom(program, remaining, startMs),
+                    totalMin: Math.max(0, sim.endMin - (nowMs - startMs) / MINUTE_MS),
+                    readyMs: startMs + sim.endMin * MINUTE_MS,
+                  }}
+                  kitchen={kitchen}
+                  nowMs={nowMs}
+                />
+              )}
+            </>
+          }
+        />
+      </Box>
+    </>
+  );
+}
+
+/** What happened, the newest first; the newest can be taken back, and a note can be left. */
+function LogPanel({ live }: { live: LiveBatch }) {
+  const [text, setText] = useState('');
+  const [all, setAll] = useState(false);
+  const undone = new Set(live.events.filter((e) => e.kind === 'undone').map((e) => e.body.target));
+  const shown = [...live.events]
+    .filter((e) => e.kind !== 'undone' && !undone.has(e.id))
+    .sort((a, b) => b.atMs - a.atMs || (a.id < b.id ? 1 : -1));
+  const last = lastUndoable(live.events);
+  return (
+    <Panel title="Log">
+      {(all ? shown : shown.slice(0, 8)).map((event) => (
+        <Row
+          key={event.id}
+          label={deedText(event, live)}
+          note={moment(event.atMs, live.nowMs, live.kitchen.zone)}
+        >
+          {event.id === last?.id && (
+            <Button
+              size="small"
+              onClick={() => void live.say([{ kind: 'undone', body: { target: event.id } }])}
+              aria-label={`Undo: ${deedText(event, live)}`}
+            >
+              Undo
+            </Button>
+          )}
+        </Row>
+      ))}
+      {shown.length > 8 && !all && <Button onClick={() => setAll(true)}>All {shown.length} entries</Button>}
+      <Box
+        component="form"
+        sx={{ display: 'flex', gap: 1, mt: 1.5 }}
+        onSubmit={(event: React.FormEvent) => {
+          event.preventDefault();
+          if (!text.trim()) return;
+          void live.say([{ kind: 'noted', body: { text: text.trim().slice(0, 2000) } }]);
+          setText('');
+        }}
+      >
+        <TextField
+          label="A note"
+          value={text}
+          onChange={(e) => setText(e.target.value)}
+          fullWidth
+          slotProps={{ htmlInput: { maxLength: 2000 } }}
+        />
+        <Button type="submit" variant="outlined">
+          Note it
+        </Button>
+      </Box>
+    </Panel>
+  );
+}

@@ -1,0 +1,141 @@
+import { BOTTLES, bottlePlan, type Deed, fillMl, suggestBottles, TUB, volumeMl } from '@big-ladle/core';
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useState } from 'react';
+import { v7 as uuid } from 'uuid';
+import { useKitchen } from '../../shared/queries.ts';
+import { role } from '../../theme/theme.ts';
+import { litres, num, volume } from '../../words/say.ts';
+import { Choice } from './PlanTable.tsx';
+import type { LiveBatch } from './useBatchNow.ts';
+
+/** Which bottles, how many, how full, and what is left over. */
+export function BottleForm({ live, onBottled }: { live: LiveBatch; onBottled: () => void }) {
+  const kitchen = useKitchen();
+  const { step } = live;
+  const sizes = kitchen.data?.kitchen.bottles ?? live.kitchen.bottles;
+  const tub = live.now.moment?.vessels[TUB] ?? live.now.forecast.vessels[BOTTLES];
+  const ml = tub ? volumeMl(tub.liquor) : 0;
+  const [counts, setCounts] = useState<Record<string, number> | null>(null);
+  const [hygiene, setHygiene] = useState<'clean' | 'sterilised'>(
+    step?.kind === 'bottle' ? step.hygiene : 'clean',
+  );
+  const [left, setLeft] = useState<'glass' | 'keep'>('glass');
+  if (step?.kind !== 'bottle') return null;
+  const chosen = counts ?? suggestBottles(ml, sizes);
+  const plan = bottlePlan(ml, sizes, chosen);
+  const room = sizes.reduce((sum, s) => sum + (chosen[s.id] ?? 0) * fillMl(s.volumeMl), 0);
+  const set = (id: string, count: number) => setCounts({ ...chosen, [id]: Math.max(0, count) });
+
+  const finish = async () => {
+    let toFill = ml;
+    const bottles = sizes.flatMap((size) =>
+      Array.from({ length: chosen[size.id] ?? 0 }, () => {
+        const filled = Math.min(fillMl(size.volumeMl), toFill);
+        toFill -= filled;
+        return {
+          itemId: uuid(),
+          sizeId: size.id,
+          name: size.name,
+          sizeMl: size.volumeMl,
+          volumeMl: Math.round(filled),
+          diameterCm: size.diameterCm,
+        };
+      }),
+    );
+    const filled = bottles.filter((b) => b.volumeMl >= 1);
+    if (left === 'keep' && toFill >= 1) {
+      filled.push({
+        itemId: uuid(),
+        sizeId: 'jug',
+        name: 'Jug',
+        sizeMl: Math.max(10, Math.round(toFill)),
+        volumeMl: Math.round(toFill),
+        diameterCm: 12,
+      });
+    }
+    const deeds: Deed[] = [
+      { kind: 'bottled', body: { stepId: step.id, hygiene, bottles: filled } },
+      { kind: 'stepEnded', body: { stepId: step.id } },
+    ];
+    await live.say(deeds);
+    onBottled();
+  };
+
+  return (
+    <Box sx={{ display: 'grid', gap: 1.5 }} data-testid="bottle-form">
+      <Box>{litres(ml / 1000, 2)} to fill, each bottle to 96 % of its size.</Box>
+      {sizes.map((size) => (
+        <Box key={size.id} sx={{ display: 'flex', alignItems: 'center', gap: 1.5 }}>
+          <Box sx={{ flex: 1 }}>
+            {size.name}, {num(size.volumeMl)} mL
+            <Box sx={{ color: role('inkMuted'), fontSize: '0.85rem' }}>
+              {num(fillMl(size.volumeMl))} mL each; you have {num(size.count)}
+            </Box>
+          </Box>
+          <Button
+            variant="outlined"
+            aria-label={`One ${size.name} fewer`}
+            sx={{ minWidth: 56, minHeight: 56, fontSize: '1.4rem' }}
+            onClick={() => set(size.id, (chosen[size.id] ?? 0) - 1)}
+          >
+            −
+          </Button>
+          <Box
+            data-testid={`count-${size.id}`}
+            sx={{ minWidth: 34, textAlign: 'center', fontSize: '1.4rem', fontWeight: 700 }}
+          >
+            {num(chosen[size.id] ?? 0)}
+          </Box>
+          <Button
+            variant="outlined"
+            aria-label={`One ${size.name} more`}
+            sx={{ minWidth: 56, minHeight: 56, fontSize: '1.4rem' }}
+            onClick={() => set(size.id, (chosen[size.id] ?? 0) + 1)}
+          >
+            +
+          </Button>
+        </Box>
+      ))}
+      <Box data-testid="bottle-left">
+        {num(plan.bottles)} bottles take {litres(plan.filledMl / 1000, 2)}; {volume(plan.leftMl / 1000)} left
+        over.
+        {room > ml + 1 && ` The last one stays ${volume((room - ml) / 1000)} short.`}
+      </Box>
+      {plan.leftMl >= 1 && (
+        <Choice
+          label="What is left over"
+          value={left}
+          options={[
+            { value: 'glass', text: 'is drunk now' },
+            { value: 'keep', text: 'goes into a jug on the shelf' },
+          ]}
+          onChange={(v) => setLeft(v as 'glass')}
+        />
+      )}
+      <Choice
+        label="Bottles are"
+        value={hygiene}
+        options={[
+          { value: 'sterilised', text: 'sterilised' },
+          { value: 'clean', text: 'clean' },
+        ]}
+        onChange={(v) => setHygiene(v as 'clean')}
+      />
+      {sizes.length === 0 && (
+        <Alert severity="info">
+          No bottles stand in your kitchen yet: add their sizes in Kitchen, or put it all in a jug.
+        </Alert>
+      )}
+      <Button
+        variant="contained"
+        disabled={plan.bottles === 0 && left === 'glass'}
+        sx={{ minHeight: 64, fontSize: '1.2rem' }}
+        onClick={() => void finish()}
+      >
+        Bottled, onto the cold shelf
+      </Button>
+    </Box>
+  );
+}

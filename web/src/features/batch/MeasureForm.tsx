@@ -1,0 +1,287 @@
+import { coldVolume, type Deed, POT, potCapacityMl, type Reading, TUB } from '@big-ladle/core';
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useState } from 'react';
+import { Refused } from '../../shared/outbox.ts';
+import { QuantityField } from '../../shared/QuantityField.tsx';
+import { role } from '../../theme/theme.ts';
+import { litres, num, sayStepProblem } from '../../words/say.ts';
+import { Choice } from './PlanTable.tsx';
+import type { LiveBatch } from './useBatchNow.ts';
+
+type Kind = 'jug' | 'level' | 'mass' | 'temperature' | 'brix' | 'pH';
+const WORDS: Record<Kind, string> = {
+  jug: 'by jug',
+  level: 'height in the pot',
+  mass: 'weight',
+  temperature: 'temperature',
+  brix: '°Bx',
+  pH: 'pH',
+};
+
+/** The vessel that holds the liquor at this step. */
+export const vesselNowId = (live: LiveBatch): string => {
+  const { step } = live;
+  if (!step) return TUB;
+  return step.kind === 'strain' ? TUB : (step.from[0] ?? TUB) === POT ? POT : TUB;
+};
+
+/** Measures what there is and goes on: each reading replaces its prediction, the plan from there is recomputed. */
+export function MeasureForm({ live, onDone }: { live: LiveBatch; onDone?: () => void }) {
+  const vesselId = vesselNowId(live);
+  const inPot = vesselId === POT;
+  const [kind, setKind] = useState<Kind>('jug');
+  const [jugL, setJugL] = useState(1);
+  const [jugs, setJugs] = useState(0);
+  const [rest, setRest] = useState(0);
+  const [hot, setHot] = useState(false);
+  const [value, setValue] = useState<number | null>(null);
+  const [withVessel, setWithVessel] = useState(true);
+  const [by, setBy] = useState<'meter' | 'strip'>('meter');
+  const [problem, setProblem] = useState<string | null>(null);
+  const { step } = live;
+  if (!step) return null;
+  const momentEntry = live.now.moment?.trace.at(-1);
+  const momentC = momentEntry?.now.tempC ?? live.kitchen.roomC;
+  const atC = hot ? Math.max(momentC, 60) : 20;
+  const totalL = jugs * jugL + rest;
+  const capacityL = inPot ? potCapacityMl(live.pot) / 1000 : null;
+
+  const reading = (): Reading | null => {
+    switch (kind) {
+      case 'jug':
+        return totalL > 0 ? { what: 'volume', volumeL: totalL, atC } : null;
+      case 'level':
+        return value === null ? null : { what: 'level', levelCm: value, atC: momentC };
+      case 'mass':
+        return value === null ? null : { what: 'mass', massKg: value, withVessel };
+      case 'temperature':
+        return value === null ? null : { what: 'temperature', tempC: value };
+      case 'brix':
+        return value === null ? null : { what: 'brix', brix: value };
+      case 'pH':
+        return value === null ? null : { what: 'pH', pH: value, by };
+    }
+  };
+  const ready = reading();
+
+  const enter = async () => {
+    if (!ready) return;
+    setProblem(null);
+    if (ready.what === 'volume' && capacityL !== null && ready.volumeL > capacityL) {
+      setProblem(
+        sayStepProblem(
+          { kind: 'measuredTooMuch', stepId: step.id, vesselId, valueL: ready.volumeL, capacityL },
+          { vessel: live.pot.name },
+        ),
+      );
+      return;
+    }
+    const deed: Deed = { kind: 'measured', body: { stepId: step.id, vesselId, reading: ready } };
+    const { stored } = await live.say([deed]);
+    stored.then(
+      () => {
+        setValue(null);
+        setJugs(0);
+        setRest(0);
+        onDone?.();
+      },
+      (error: unknown) => {
+        if (!(error instanceof Refused)) return;
+        const inner = error.answer.body.problem as Parameters<typeof sayStepProblem>[0] | undefined;
+        setProblem(
+          inner ? sayStepProblem(inner, { vessel: inPot ? live.pot.name : 'bowl' }) : error.answer.detail,
+        );
+      },
+    );
+  };
+
+  const kinds: Kind[] = inPot
+    ? ['jug', 'level', 'mass', 'temperature', 'brix', 'pH']
+    : ['jug', 'mass', 'temperature', 'brix', 'pH'];
+  return (
+    <Box sx={{ display: 'grid', gap: 1.5 }} data-testid="measure-form">
+      <Choice
+        label="Measure"
+        value={kind}
+        options={kinds.map((k) => ({ value: k, text: WORDS[k] }))}
+        onChange={(v) => {
+          setKind(v as Kind);
+          setValue(null);
+          setProblem(null);
+        }}
+      />
+      {kind === 'jug' && (
+        <Box sx={{ display: 'grid', gap: 1.5 }}>
+          <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'center' }}>
+            <QuantityField
+              label="The jug holds"
+              value={jugL}
+              min={0.1}
+              max={20}
+              decimals={2}
+              unit="L"
+              onCommit={setJugL}
+              width={130}
+            />
+            <Button
+              variant="outlined"
+              onClick={() => setJugs(Math.max(0, jugs - 1))}
+              aria-label="One jug fewer"
+              sx={{ minWidth: 56, minHeight: 56, fontSize: '1.5rem' }}
+            >
+              −
+            </Button>
+            <Box
+              aria-live="polite"
+              sx={{ fontSize: '1.5rem', fontWeight: 700, minWidth: 90, textAlign: 'center' }}
+            >
+              {num(jugs)} {jugs === 1 ? 'jug' : 'jugs'}
+            </Box>
+            <Button
+              variant="outlined"
+              onClick={() => setJugs(jugs + 1)}
+              aria-label="One jug more"
+              sx={{ minWidth: 56, minHeight: 56, fontSize: '1.5rem' }}
+            >
+              +
+            </Button>
+            <QuantityField
+              label="and a part"
+              value={rest}
+              min={0}
+              max={20}
+              decimals={2}
+              unit="L"
+              onCommit={setRest}
+              width={130}
+              testId="measure-rest"
+            />
+          </Box>
+          <Choice
+            label="It is"
+            value={hot ? 'hot' : 'cold'}
+            options={[
+              { value: 'hot', text: `hot, about ${num(Math.max(momentC, 60))} °C` },
+              { value: 'cold', text: 'cold' },
+            ]}
+            onChange={(v) => setHot(v === 'hot')}
+          />
+          {totalL > 0 && (
+            <Box>
+              {litres(totalL, 2)}
+              {hot && <> hot, {litres(coldVolume(totalL, atC), 2)} when cold</>}
+              {momentEntry && (
+                <Box component="span" sx={{ color: role('inkMuted') }}>
+                  ; the model expected{' '}
+                  {litres(step.kind === 'strain' ? expectedL(live) : momentEntry.now.volumeL, 2)} cold
+                </Box>
+              )}
+            </Box>
+          )}
+        </Box>
+      )}
+      {kind === 'level' && (
+        <QuantityField
+          label="Height from the bottom"
+          value={value}
+          min={0.1}
+          max={100}
+          unit="cm"
+          onCommit={setValue}
+          width={220}
+          testId="measure-value"
+          problem={
+            value !== null && value > live.pot.heightCm
+              ? `The ${live.pot.name} is ${num(live.pot.heightCm)} cm high.`
+              : undefined
+          }
+        />
+      )}
+      {kind === 'mass' && (
+        <>
+          <QuantityField
+            label="Weight"
+            value={value}
+            min={0.05}
+            max={200}
+            decimals={2}
+            unit="kg"
+            onCommit={setValue}
+            width={220}
+            testId="measure-value"
+          />
+          {inPot && (
+            <Choice
+              label="Weighed"
+              value={withVessel ? 'with' : 'without'}
+              options={[
+                { value: 'with', text: 'pot and all' },
+                { value: 'without', text: 'without the pot' },
+              ]}
+              onChange={(v) => setWithVessel(v === 'with')}
+            />
+          )}
+        </>
+      )}
+      {kind === 'temperature' && (
+        <QuantityField
+          label="Temperature"
+          value={value}
+          min={-5}
+          max={105}
+          unit="°C"
+          onCommit={setValue}
+          width={220}
+          testId="measure-value"
+        />
+      )}
+      {kind === 'brix' && (
+        <QuantityField
+          label="Refractometer"
+          value={value}
+          min={0}
+          max={85}
+          unit="°Bx"
+          onCommit={setValue}
+          width={220}
+          testId="measure-value"
+          helper="All that is dissolved, g in 100 g"
+        />
+      )}
+      {kind === 'pH' && (
+        <>
+          <QuantityField
+            label="pH"
+            value={value}
+            min={0.5}
+            max={13}
+            decimals={2}
+            onCommit={setValue}
+            width={220}
+            testId="measure-value"
+            helper="A reading after the last addition counts for keeping"
+          />
+          <Choice
+            label="Read by"
+            value={by}
+            options={[
+              { value: 'meter', text: 'meter' },
+              { value: 'strip', text: 'strip' },
+            ]}
+            onChange={(v) => setBy(v as 'meter')}
+          />
+        </>
+      )}
+      {problem && <Alert severity="error">{problem}</Alert>}
+      <Button variant="contained" disabled={!ready} onClick={() => void enter()} sx={{ minHeight: 56 }}>
+        Enter it
+      </Button>
+    </Box>
+  );
+}
+
+/** What the straining should give: its own entry in the forecast. */
+const expectedL = (live: LiveBatch): number =>
+  live.now.forecast.trace.find((t) => t.stepId === live.step?.id)?.now.volumeL ?? 0;

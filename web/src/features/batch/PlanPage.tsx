@@ -1,0 +1,245 @@
+import { defaultChoices, type MethodId, type PlanDoc, recipeById } from '@big-ladle/core';
+import Alert from '@mui/material/Alert';
+import Button from '@mui/material/Button';
+import { useState } from 'react';
+import { Navigate, useNavigate, useParams, useSearchParams } from 'react-router';
+import { v7 as uuid } from 'uuid';
+import { ApiError, call } from '../../shared/api.ts';
+import type { Batch } from '../../shared/apiTypes.ts';
+import { notify } from '../../shared/notices.ts';
+import { eventFor } from '../../shared/outbox.ts';
+import { keys, queryClient, useKitchen } from '../../shared/queries.ts';
+import { useNow } from '../../shared/time.ts';
+import { ErrorPanel, Loading } from '../../shared/ui.tsx';
+import { say } from '../../words/say.ts';
+import { PlanTable } from './PlanTable.tsx';
+import { firstPlan, usePlanDrafts } from './planDraft.ts';
+
+const MINUTE = 60_000;
+
+/** Starts a kept plan: pins it, and writes that its first step has begun. */
+async function start(batch: Batch, firstStepId: string): Promise<void> {
+  const stream = { kind: 'batch' as const, id: batch.id };
+  const event = await eventFor(stream, { kind: 'stepStarted', body: { stepId: firstStepId } });
+  await call('POST', `/batches/${batch.id}/start`, { version: batch.version, events: [event] });
+  await queryClient.invalidateQueries();
+}
+
+const failed = (error: unknown): void =>
+  notify(
+    'error',
+    error instanceof ApiError
+      ? error.detail
+      : 'The kitchen server does not answer. Your plan is kept here; try again in a moment.',
+  );
+
+/** A batch that is being thought up. */
+export function NewPlanPage() {
+  const { recipeId = '' } = useParams();
+  const [search] = useSearchParams();
+  const kitchen = useKitchen();
+  const nowMs = useNow(MINUTE);
+  const navigate = useNavigate();
+  const drafts = usePlanDrafts();
+  const [busy, setBusy] = useState(false);
+  const recipe = recipeById(recipeId);
+  if (!recipe) return <Navigate to="/new" replace />;
+  if (kitchen.isPending) return <Loading />;
+  if (kitchen.isError) return <ErrorPanel error={kitchen.error} again={() => void kitchen.refetch()} />;
+  const k = kitchen.data.kitchen;
+  const method = recipe.methods.find((m) => m === search.get('method')) as MethodId | undefined;
+  const key = `${recipeId}:${method ?? ''}`;
+  const fresh = firstPlan(recipeId, k);
+  if (!fresh) return <Navigate to="/" replace />;
+  const draft = drafts.drafts[key];
+  const known =
+    draft && k.pots.some((p) => p.id === draft.potId) && k.burners.some((b) => b.id === draft.burnerId);
+  const plan = known ? draft : method ? { ...fresh, choices: defaultChoices(recipe, method) } : fresh;
+
+  const keep = async (firstStepId: string | null, andStart: boolean) => {
+    setBusy(true);
+    try {
+      const batch = await call<Batch>('POST', '/batches', { id: uuid(), plan });
+      if (andStart && firstStepId) await start(batch, firstStepId);
+      else await queryClient.invalidateQueries({ queryKey: keys.batches });
+      drafts.drop(key);
+      navigate(andStart ? `/batches/${batch.id}/stove` : `/batches/${batch.id}`);
+    } catch (error) {
+      failed(error);
+    } finally {
+      setBusy(false);
+    }
+  };
+
+  return (
+    <PlanTable
+      plan={plan}
+      kitchen={k}
+      nowMs={nowMs}
+      onChange={(next) => drafts.put(key, next)}
+      deeds={(firstStepId) => (
+        <>
+          <Button
+            variant="outlined"
+            disabled={firstStepId === null || busy}
+            onClick={() => void keep(firstStepId, false)}
+          >
+            Keep this plan
+          </Button>
+          <Button
+            variant="contained"
+            disabled={firstStepId === null || busy}
+            onClick={() => void keep(firstStepId, true)}
+          >
+            Begin now
+          </Button>
+        </>
+      )}
+    />
+  );
+}
+
+/** A plan that is kept and not begun: edits are guarded by its version. */
+export function KeptPlan({ batch }: { batch: Batch }) {
+  const kitchen = useKitchen();
+  const nowMs = useNow(MINUTE);
+  const navigate = useNavigate();
+  const drafts = usePlanDrafts();
+  const [busy, setBusy] = useState(false);
+  const [theirs, setTheirs] = useState<Batch | null>(null);
+  const [base, setBase] = useState(batch.version);
+  if (kitchen.isPending) return <Loading />;
+  if (kitchen.isError) return <ErrorPanel error={kitchen.error} />;
+  const draft = drafts.drafts[batch.id];
+  const plan = draft ?? batch.plan;
+  const version = draft ? base : batch.version;
+  const changed = draft !== undefined && JSON.stringify(draft) !== JSON.stringify(batch.plan);
+
+  const save = async (): Promise<Batch | null> => {
+    if (!changed) return batch;
+    try {
+      const saved = await call<Batch>('PUT', `/batches/${batch.id}`, { version, plan });
+      drafts.drop(batch.id);
+      setBase(saved.version);
+      await queryClient.invalidateQueries({ queryKey: keys.batch(batch.id) });
+      return saved;
+    } catch (error) {
+      if (error instanceof ApiError && error.code === 'changedElsewhere')
+        setTheirs(error.body.stored as Batch);
+      else failed(error);
+      return null;
+    }
+  };
+  const busily = async (work: () => Promise<void>) => {
+    setBusy(true);
+    try {
+      await work();
+    } catch (error) {
+      failed(error);
+    } finally {
+      setBusy(false);
+    }
+  };
+
+  return (
+    <>
+      {theirs && (
+        <Alert
+          severity="warning"
+          sx={{ mb: 1.5 }}
+          data-testid="conflict"
+          action={
+            <>
+              <Button
+                color="inherit"
+                onClick={() => {
+                  drafts.drop(batch.id);
+                  setTheirs(null);
+                  void queryClient.invalidateQueries({ queryKey: keys.batch(batch.id) });
+                }}
+              >
+                Take theirs
+              </Button>
+              <Button
+                color="inherit"
+                onClick={() => {
+                  setBase(theirs.version);
+                  setTheirs(null);
+                }}
+              >
+                Keep mine
+              </Button>
+            </>
+          }
+        >
+          This plan was changed in another window. There: {describe(theirs.plan)}. Here: {describe(plan)}.
+          Nothing was overwritten.
+        </Alert>
+      )}
+      <PlanTable
+        plan={plan}
+        kitchen={kitchen.data.kitchen}
+        nowMs={nowMs}
+        onChange={(next) => {
+          if (!draft) setBase(batch.version);
+          drafts.put(batch.id, next);
+        }}
+        deeds={(firstStepId) => (
+          <>
+            <Button
+              color="error"
+              disabled={busy}
+              onClick={() =>
+                void busily(async () => {
+                  await call('DELETE', `/batches/${batch.id}?version=${batch.version}`);
+                  drafts.drop(batch.id);
+                  await queryClient.invalidateQueries({ queryKey: keys.batches });
+                  navigate('/');
+                })
+              }
+            >
+              Drop this plan
+            </Button>
+            {changed && (
+              <Button
+                variant="outlined"
+                disabled={firstStepId === null || busy}
+                onClick={() => void busily(async () => void (await save()))}
+              >
+                Save changes
+              </Button>
+            )}
+            <Button
+              variant="contained"
+              disabled={firstStepId === null || busy}
+              onClick={() =>
+                void busily(async () => {
+                  const saved = await save();
+                  if (!saved || firstStepId === null) return;
+                  await start(saved, firstStepId);
+                  navigate(`/batches/${batch.id}/stove`);
+                })
+              }
+            >
+              Begin now
+            </Button>
+          </>
+        )}
+      />
+    </>
+  );
+}
+
+/** A plan in one line, for telling two apart. */
+function describe(plan: PlanDoc): string {
+  const q = plan.question;
+  const wish =
+    q.kind === 'litres'
+      ? `${q.litres} L`
+      : q.kind === 'servings'
+        ? `${q.servings} glasses`
+        : q.kind === 'potFull'
+          ? 'a full pot'
+          : `${q.massG} g used up`;
+  return `${wish}, ${say(`method.${plan.choices.methodId}`)}, sweetness ${plan.choices.targetSweetnessPct}`;
+}

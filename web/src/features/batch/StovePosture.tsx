@@ -1,0 +1,590 @@
+import { type Deed, guidanceFor, lastUndoable, SHIPPED_TABLES } from '@big-ladle/core';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useState } from 'react';
+import { Link, Navigate, useNavigate, useParams } from 'react-router';
+import { v7 as uuid } from 'uuid';
+import {
+  type AlarmMoment,
+  announcement,
+  unlockSound,
+  useAlarmState,
+  useAlarms,
+} from '../../shared/alarms.ts';
+import { colours, itemIdOf } from '../../shared/batch/looks.ts';
+import { clocksOf, type RunningClock, useOnBatches } from '../../shared/batch/onBatches.ts';
+import { placeName, stepHow, stepName } from '../../shared/batch/stepWords.ts';
+import { Spoon } from '../../shared/drawings/Spoon.tsx';
+import { QuantityField } from '../../shared/QuantityField.tsx';
+import { Caution, ErrorPanel, Hidden, Loading } from '../../shared/ui.tsx';
+import { heading, role } from '../../theme/theme.ts';
+import {
+  celsius,
+  clockFace,
+  grams,
+  litres,
+  moment,
+  num,
+  say,
+  sayNote,
+  sayStepProblem,
+  volume,
+} from '../../words/say.ts';
+import { BottleForm } from './BottleForm.tsx';
+import { deedText, readingText } from './logWords.ts';
+import { MeasureForm } from './MeasureForm.tsx';
+import { SweetenForm } from './SweetenForm.tsx';
+import { type LiveBatch, useLiveBatch } from './useBatchNow.ts';
+
+const BIG = { minHeight: 56, fontSize: '1.1rem' };
+
+/** One thing to do, very large, the running clocks always in sight. */
+export function StovePage() {
+  const { id = '' } = useParams();
+  const { live, batch, isPending, error, refetch } = useLiveBatch(id);
+  if (live) return <Posture key={id} live={live} />;
+  if (isPending) return <Loading />;
+  if (error) return <ErrorPanel error={error} again={refetch} />;
+  return batch ? <Navigate to={`/batches/${id}`} replace /> : <ErrorPanel error={error} again={refetch} />;
+}
+
+/** The moments of a clock at which it calls. */
+function momentsOf(clock: RunningClock): AlarmMoment[] {
+  const moments: AlarmMoment[] = [];
+  const stand = (name: string, atMs: number | null, text: string, urgency: AlarmMoment['urgency']) => {
+    if (atMs !== null)
+      moments.push({ key: `${clock.key}:${name}:${atMs}`, atMs, text: `${clock.label}: ${text}`, urgency });
+  };
+  if (clock.kind === 'expected') {
+    // A prediction calls before it is due: that is when the pot wants an eye.
+    if (clock.stepKind === 'heat') stand('soon', clock.endMs - 5 * 60_000, 'stay by the pot', 'soft');
+    else stand('due', clock.endMs, 'should be there', 'due');
+    return moments;
+  }
+  if (clock.stepKind === 'steep' || clock.stepKind === 'soak')
+    stand('least', clock.minMs, 'long enough to strain', 'soft');
+  stand('due', clock.endMs, clock.stepKind === 'steep' ? 'at its best now' : 'time is up', 'due');
+  if (clock.stepKind !== 'own') stand('latest', clock.maxMs, 'latest: go on now', 'late');
+  return moments;
+}
+
+function Posture({ live }: { live: LiveBatch }) {
+  const { step, program, kitchen, now, nowMs, batch } = live;
+  const navigate = useNavigate();
+  const [tool, setTool] = useState<'measure' | 'retime' | 'clock' | 'note' | null>(null);
+  const { on } = useOnBatches(nowMs);
+  const { sound, setSound, hear } = useAlarmState();
+  const { zone } = kitchen;
+  const drink = say(`drink.${program.recipeId}`);
+  const mine = clocksOf(
+    { batch, now, step },
+    (s) => `${live.pot.name}, ${stepName(s, program).toLowerCase()}`,
+  );
+  const others = on
+    .filter((o) => o.batch.id !== batch.id)
+    .flatMap((o) =>
+      clocksOf(
+        o,
+        (s) =>
+          `${say(`drink.${o.batch.pins!.program.recipeId}`)}, ${stepName(s, o.batch.pins!.program).toLowerCase()}`,
+      ),
+    );
+  const main = mine.find((c) => c.clockId === null) ?? null;
+  const small = [...mine.filter((c) => c !== main), ...others].sort((a, b) => a.endMs - b.endMs);
+  const title = main
+    ? `${clockFace(Math.max(0, main.endMs - nowMs)).face} ${step ? stepName(step, program) : ''} · Big Ladle`
+    : `${step ? stepName(step, program) : 'Done'} · Big Ladle`;
+  const due = useAlarms([...mine, ...others].flatMap(momentsOf), nowMs, title);
+
+  const entry = now.moment?.trace.at(-1);
+  const forecast = now.forecast.trace.find((t) => t.stepId === step?.id);
+  const share =
+    main && main.endMs > main.startMs
+      ? Math.min(1, Math.max(0, (nowMs - main.startMs) / (main.endMs - main.startMs)))
+      : step
+        ? program.steps.indexOf(step) / program.steps.length
+        : 1;
+  const look = colours(
+    entry && entry.now.volumeL > 0.05 ? entry : now.forecast.trace.findLast((t) => t.now.volumeL > 0.05),
+  );
+  const last = lastUndoable(live.events);
+  const undo = () => last && void live.say([{ kind: 'undone', body: { target: last.id } }]);
+  const end = (extra: Deed[] = []) => {
+    setTool(null);
+    if (step) void live.say([...extra, { kind: 'stepEnded', body: { stepId: step.id } }]);
+  };
+
+  return (
+    <Box
+      data-scheme="dark"
+      component="main"
+      onPointerDown={() => sound && unlockSound()}
+      sx={{
+        minHeight: '100vh',
+        color: role('ink'),
+        bgcolor: role('ground'),
+        backgroundImage: `linear-gradient(color-mix(in srgb, ${look.glass} 24%, ${role('ground')}), color-mix(in srgb, ${look.glass} 24%, ${role('ground')}))`,
+        backgroundRepeat: 'no-repeat',
+        backgroundPosition: 'bottom',
+        backgroundSize: `100% ${Math.round(12 + 70 * share)}%`,
+        backgroundAttachment: 'fixed',
+        display: 'flex',
+        flexDirection: 'column',
+        fontSize: '1.1rem',
+      }}
+    >
+      <Box sx={{ width: '100%', maxWidth: 760, mx: 'auto', p: 2.25, pb: 22, display: 'grid', gap: 2 }}>
+        <Box
+          sx={{ display: 'flex', alignItems: 'center', gap: 1, color: role('inkMuted'), fontSize: '1rem' }}
+        >
+          <Button component={Link} to={`/batches/${batch.id}`} color="inherit" sx={{ px: 1, ml: -1 }}>
+            ‹ Table
+          </Button>
+          <Box sx={{ minWidth: 0 }}>
+            {step ? placeName(program, kitchen, step) : ''} · {drink}
+          </Box>
+          <Box sx={{ ml: 'auto', whiteSpace: 'nowrap' }}>
+            {step ? `step ${program.steps.indexOf(step) + 1} of ${program.steps.length}` : 'done'}
+          </Box>
+        </Box>
+
+        {due.map((alarm) => (
+          <Box
+            key={alarm.key}
+            role="alert"
+            data-testid="alarm"
+            sx={{
+              display: 'flex',
+              alignItems: 'center',
+              gap: 1.5,
+              bgcolor: role('cautionGround'),
+              border: `2px solid ${role('caution')}`,
+              borderRadius: 2,
+              p: 1.25,
+            }}
+          >
+            <Box sx={{ flex: 1, fontWeight: 700 }}>{alarm.text}</Box>
+            <Button variant="outlined" color="inherit" sx={BIG} onClick={() => hear(alarm.key)}>
+              Heard
+            </Button>
+          </Box>
+        ))}
+
+        {now.forecast.problem && (
+          <Caution
+            severity="danger"
+            word="The plan stops"
+            text={sayStepProblem(now.forecast.problem, { vessel: live.pot.name })}
+          />
+        )}
+
+        <Box>
+          <Box
+            component="h1"
+            data-page-title
+            tabIndex={-1}
+            sx={{ ...heading, fontSize: 'clamp(2.2rem, 9vw, 3.4rem)', lineHeight: 1.05, m: 0 }}
+          >
+            {step ? stepName(step, program) : 'In bottles'}
+          </Box>
+          {step && <Box sx={{ mt: 1, fontSize: '1.2rem' }}>{stepHow(step, program)}</Box>}
+          {step?.kind === 'steep' && main && (
+            <Box sx={{ mt: 0.5, color: role('inkMuted') }}>
+              best strained {moment(main.endMs, nowMs, zone)}
+              {main.minMs !== null && <>, not before {moment(main.minMs, nowMs, zone)}</>}
+              {main.maxMs !== null && <>, not after {moment(main.maxMs, nowMs, zone)}</>}
+            </Box>
+          )}
+        </Box>
+
+        {main && <BigClock clock={main} nowMs={nowMs} />}
+        <Hidden>
+          <span aria-live="polite">{main ? announcement(main.label, main.endMs, nowMs) : ''}</span>
+        </Hidden>
+
+        {step && entry && ['heat', 'boil', 'steep', 'soak', 'cool'].includes(step.kind) && (
+          <Box sx={{ color: role('inkMuted') }} data-testid="vessel-now">
+            The model has {litres(entry.now.volumeL, 2)} at {celsius(entry.now.tempC)} now
+            {entry.now.levelCm !== null && <>, standing at {num(entry.now.levelCm, 1)} cm</>}.
+          </Box>
+        )}
+        {step?.kind === 'combine' && (
+          <Box component="ul" sx={{ m: 0, pl: 3 }}>
+            {step.lines.map((lineId) => {
+              const line = program.lines.find((l) => l.id === lineId);
+              const each = (line?.massG ?? 0) / program.fills;
+              return (
+                <li key={lineId}>
+                  <strong>{line?.kind === 'liquid' ? volume(each / 998.2) : grams(each)}</strong>{' '}
+                  {say(`item.${itemIdOf(program)(lineId)}`).toLowerCase()}
+                </li>
+              );
+            })}
+            {forecast?.now.levelCm != null && <li>It should stand at {num(forecast.now.levelCm, 1)} cm.</li>}
+          </Box>
+        )}
+        {step?.kind === 'mix' && (
+          <Box component="ul" sx={{ m: 0, pl: 3 }}>
+            {step.lines.map((lineId) => {
+              const line = program.lines.find((l) => l.id === lineId);
+              const liquid = line ? SHIPPED_TABLES.liquids.get(line.itemId) : undefined;
+              return (
+                <li key={lineId}>
+                  <strong>{liquid && line ? volume(line.massG / liquid.densityGPerMl / 1000) : ''}</strong>{' '}
+                  {say(`item.${itemIdOf(program)(lineId)}`).toLowerCase()}
+                </li>
+              );
+            })}
+          </Box>
+        )}
+        {step?.kind === 'wash' && step.rinses > 2 && <Rinses live={live} />}
+        {step?.kind === 'strain' && (
+          <Box sx={{ display: 'grid', gap: 1 }}>
+            <Box>How much came out? The rest of the plan follows it.</Box>
+            <MeasureForm live={live} />
+            <Measured live={live} />
+          </Box>
+        )}
+        {step?.kind === 'sweeten' && <SweetenForm live={live} />}
+        {step?.kind === 'bottle' && <BottleForm live={live} onBottled={() => navigate('/shelf')} />}
+        {step && (step.kind === 'steep' || step.kind === 'boil') && (
+          <Spoon {...look} label="Dip a white spoon: about this colour now. In a glass, darker." />
+        )}
+        {forecast?.notes.map((note) => (
+          <Box
+            key={note.code}
+            sx={{ color: note.code.startsWith('boil') ? role('caution') : role('inkMuted') }}
+          >
+            {sayNote(note)}
+          </Box>
+        ))}
+
+        {step && (
+          <Box sx={{ display: 'grid', gap: 1 }} data-testid="guidance">
+            {guidanceFor(program, step, entry ?? forecast, kitchen, SHIPPED_TABLES).map((g) => (
+              <Caution
+                key={g.code}
+                severity={g.severity}
+                word={say(`severity.${g.severity}`)}
+                text={say(`guide.${g.code}`)}
+              />
+            ))}
+          </Box>
+        )}
+        {!step && (
+          <Box>
+            {num(now.log.bottled.reduce((sum, b) => sum + b.bottles.length, 0))} bottles stand on the cold
+            shelf.
+            <Box sx={{ mt: 2, display: 'flex', gap: 1 }}>
+              <Button variant="contained" sx={BIG} component={Link} to="/shelf">
+                Cold shelf
+              </Button>
+              <Button variant="outlined" sx={BIG} component={Link} to={`/batches/${batch.id}`}>
+                The batch
+              </Button>
+            </Box>
+          </Box>
+        )}
+
+        {step && (
+          <Box sx={{ display: 'grid', gap: 1.5 }}>
+            <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+              {step.kind !== 'strain' && (entry?.now.volumeL ?? 0) > 0.05 && (
+                <Button
+                  variant="outlined"
+                  color="inherit"
+                  sx={BIG}
+                  aria-expanded={tool === 'measure'}
+                  onClick={() => setTool(tool === 'measure' ? null : 'measure')}
+                >
+                  Measure
+                </Button>
+              )}
+              {program.steps.indexOf(step) > 0 && (
+                <Button
+                  variant="outlined"
+                  color="inherit"
+                  sx={BIG}
+                  aria-expanded={tool === 'retime'}
+                  onClick={() => setTool(tool === 'retime' ? null : 'retime')}
+                >
+                  It began earlier
+                </Button>
+              )}
+              <Button
+                variant="outlined"
+                color="inherit"
+                sx={BIG}
+                aria-expanded={tool === 'clock'}
+                onClick={() => setTool(tool === 'clock' ? null : 'clock')}
+              >
+                Another clock
+              </Button>
+              <Button
+                variant="outlined"
+                color="inherit"
+                sx={BIG}
+                aria-pressed={sound}
+                onClick={() => {
+                  unlockSound();
+                  setSound(!sound);
+                }}
+              >
+                Sound {sound ? 'on' : 'off'}
+              </Button>
+              <Button
+                variant="outlined"
+                color="inherit"
+                sx={BIG}
+                onClick={() => void live.say([{ kind: 'skipped', body: { stepId: step.id } }])}
+                disabled={['combine', 'strain', 'bottle', 'boil'].includes(step.kind)}
+              >
+                Skip this
+              </Button>
+            </Box>
+            {sound && (
+              <Box sx={{ color: role('inkMuted'), fontSize: '0.95rem' }}>
+                Alarms sound only while this page is open.
+              </Box>
+            )}
+            {tool === 'measure' && <MeasureForm live={live} onDone={() => setTool(null)} />}
+            {tool === 'measure' && <Measured live={live} />}
+            {tool === 'retime' && <Retime live={live} onDone={() => setTool(null)} />}
+            {tool === 'clock' && <OwnClock live={live} onDone={() => setTool(null)} />}
+          </Box>
+        )}
+      </Box>
+
+      <Box
+        sx={{
+          position: 'fixed',
+          left: 0,
+          right: 0,
+          bottom: 0,
+          bgcolor: role('ground'),
+          borderTop: `2px solid ${role('rimSoft')}`,
+          zIndex: 5,
+        }}
+      >
+        <Box sx={{ maxWidth: 760, mx: 'auto', p: 1.5, display: 'grid', gap: 1.25 }}>
+          {small.length > 0 && (
+            <Box sx={{ display: 'flex', gap: 1, overflowX: 'auto' }} data-testid="small-clocks">
+              {small.map((clock) => (
+                <Box
+                  key={clock.key}
+                  sx={{
+                    borderTop: `2.5px solid ${role('rim')}`,
+                    bgcolor: role('enamel'),
+                    borderRadius: '3px 3px 10px 10px',
+                    px: 1.5,
+                    py: 0.75,
+                    minWidth: 150,
+                    display: 'flex',
+                    alignItems: 'center',
+                    gap: 1,
+                  }}
+                >
+                  <Box sx={{ flex: 1 }}>
+                    <Box sx={{ ...heading, fontSize: '1.5rem' }}>
+                      {clock.endMs > nowMs ? clockFace(clock.endMs - nowMs).face : 'now'}
+                    </Box>
+                    <Box sx={{ fontSize: '0.95rem', color: role('inkMuted') }}>{clock.label}</Box>
+                  </Box>
+                  {clock.clockId && clock.batchId === batch.id && (
+                    <Button
+                      color="inherit"
+                      aria-label={`Stop the clock ${clock.label}`}
+                      sx={{ minWidth: 48, minHeight: 48 }}
+                      onClick={() =>
+                        void live.say([
+                          { kind: 'cueSeen', body: { clockId: clock.clockId!, cue: 'stopped' } },
+                        ])
+                      }
+                    >
+                      Stop
+                    </Button>
+                  )}
+                </Box>
+              ))}
+            </Box>
+          )}
+          <Box sx={{ display: 'flex', gap: 1 }}>
+            <Button
+              variant="outlined"
+              color="inherit"
+              sx={{ minHeight: 72, px: 2.5 }}
+              disabled={!last}
+              onClick={undo}
+              aria-label={last ? `Undo: ${deedText(last, live)}` : 'Undo'}
+            >
+              Undo
+            </Button>
+            {step && step.kind !== 'bottle' && (
+              <Button
+                variant="contained"
+                sx={{ flex: 1, minHeight: 72, fontSize: '1.35rem' }}
+                data-testid="done"
+                onClick={() => end()}
+              >
+                {step.kind === 'steep' && main && nowMs < main.endMs
+                  ? 'Strain now instead'
+                  : say(`deed.${step.kind}`)}
+              </Button>
+            )}
+          </Box>
+        </Box>
+      </Box>
+    </Box>
+  );
+}
+
+function BigClock({ clock, nowMs }: { clock: RunningClock; nowMs: number }) {
+  const left = clock.endMs - nowMs;
+  const { face, unit } = clockFace(Math.abs(left));
+  const word =
+    clock.kind === 'expected'
+      ? left > 0
+        ? 'expected in'
+        : 'expected since'
+      : left > 0
+        ? clock.stepKind === 'steep'
+          ? 'until the best moment'
+          : 'to go'
+        : 'over time by';
+  return (
+    <Box role="timer" aria-live="off" data-testid="clock" data-end-ms={Math.round(clock.endMs)}>
+      <Box sx={{ color: role('inkMuted') }}>{word}</Box>
+      <Box
+        sx={{
+          ...heading,
+          fontSize: 'clamp(4.5rem, 24vw, 7.5rem)',
+          lineHeight: 1,
+          color: left > 0 ? role('ink') : role('caution'),
+        }}
+      >
+        {face}
+        <Box component="span" sx={{ fontSize: '0.28em', ml: 1, color: role('inkMuted') }}>
+          {unit}
+        </Box>
+      </Box>
+    </Box>
+  );
+}
+
+/** Each rinse is a tap; the count is kept. */
+function Rinses({ live }: { live: LiveBatch }) {
+  const { step, now } = live;
+  if (step?.kind !== 'wash') return null;
+  const count = now.log.cues.filter((c) => c.stepId === step.id && c.cue === 'rinse').length;
+  return (
+    <Box sx={{ display: 'flex', alignItems: 'center', gap: 2 }}>
+      <Box data-testid="rinses" sx={{ ...heading, fontSize: '3.5rem' }} aria-live="polite">
+        {num(count)}
+        <Box component="span" sx={{ fontSize: '0.35em', color: role('inkMuted'), ml: 1 }}>
+          {count === 1 ? 'rinse' : 'rinses'}, {num(step.rinses)} planned
+        </Box>
+      </Box>
+      <Button
+        variant="outlined"
+        color="inherit"
+        sx={{ minHeight: 72, ml: 'auto', fontSize: '1.1rem' }}
+        onClick={() => void live.say([{ kind: 'cueSeen', body: { stepId: step.id, cue: 'rinse' } }])}
+      >
+        Rinsed once
+      </Button>
+    </Box>
+  );
+}
+
+/** What was measured in this step, against what the model had. */
+function Measured({ live }: { live: LiveBatch }) {
+  const { step, now } = live;
+  const mine = now.log.measured.filter((e) => e.body.stepId === step?.id);
+  if (mine.length === 0) return null;
+  const differenceL = now.forecast.flows
+    .filter((f) => f.stepId === step?.id && f.code === 'measured')
+    .reduce((sum, f) => sum + f.volumeL, 0);
+  return (
+    <Box data-testid="measured" role="status">
+      Entered: {mine.map((e) => readingText(e.body.reading)).join(', ')}.
+      {Math.abs(differenceL) > 0.005 &&
+        ` ${volume(Math.abs(differenceL))} ${differenceL > 0 ? 'less' : 'more'} than expected; sweetener and bottles follow.`}
+    </Box>
+  );
+}
+
+/** "It boiled six minutes ago." */
+function Retime({ live, onDone }: { live: LiveBatch; onDone: () => void }) {
+  const [minutes, setMinutes] = useState(6);
+  const { step, now, nowMs } = live;
+  const times = step ? now.log.steps[step.id] : undefined;
+  if (!step || !times?.startedBy || times.startMs === null) return null;
+  const before = live.program.steps[live.program.steps.indexOf(step) - 1];
+  const earliestMs = before ? (now.log.steps[before.id]?.startMs ?? times.startMs) : times.startMs;
+  const most = Math.max(1, Math.floor((nowMs - earliestMs) / 60_000));
+  return (
+    <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap' }}>
+      <QuantityField
+        label={`${stepName(step, live.program)} began`}
+        value={minutes}
+        min={0}
+        max={most}
+        decimals={0}
+        unit="min ago"
+        onCommit={setMinutes}
+        width={240}
+        testId="retime-minutes"
+      />
+      <Button
+        variant="contained"
+        sx={BIG}
+        disabled={minutes > most}
+        onClick={() => {
+          void live.say([
+            {
+              kind: 'retimed',
+              body: { target: times.startedBy!, toMs: Math.round(nowMs - minutes * 60_000) },
+            },
+          ]);
+          onDone();
+        }}
+      >
+        Set it
+      </Button>
+    </Box>
+  );
+}
+
+/** A clock of the cook's own, beside those of the steps. */
+function OwnClock({ live, onDone }: { live: LiveBatch; onDone: () => void }) {
+  const [minutes, setMinutes] = useState(10);
+  const presets = ['Spice pot', 'Peel soak', 'Bottles in hot water'];
+  return (
+    <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap' }}>
+      <QuantityField
+        label="For"
+        value={minutes}
+        min={0.5}
+        max={1440}
+        decimals={1}
+        unit="min"
+        onCommit={setMinutes}
+        width={140}
+      />
+      {presets.map((label) => (
+        <Button
+          key={label}
+          variant="outlined"
+          color="inherit"
+          sx={BIG}
+          onClick={() => {
+            void live.say([{ kind: 'clockStarted', body: { clockId: uuid(), label, minutes } }]);
+            onDone();
+          }}
+        >
+          {label}
+        </Button>
+      ))}
+    </Box>
+  );
+}

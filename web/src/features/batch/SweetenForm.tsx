@@ -1,0 +1,199 @@
+import {
+  asHandMeasures,
+  dosesToCome,
+  glassFacts,
+  gramsToSweetness,
+  measuringKit,
+  nextDose,
+  SHIPPED_TABLES,
+  TUB,
+} from '@big-ladle/core';
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useState } from 'react';
+import { QuantityField } from '../../shared/QuantityField.tsx';
+import { Figure } from '../../shared/ui.tsx';
+import { role } from '../../theme/theme.ts';
+import { grams, handText, num, percent, say } from '../../words/say.ts';
+import type { LiveBatch } from './useBatchNow.ts';
+
+const TASTES = [
+  { sweet: -1, text: 'not sweet enough' },
+  { sweet: 0, text: 'about right' },
+  { sweet: 1, text: 'too sweet' },
+];
+
+/** Sweetening in steps: some, stir, taste, some more. Each taste moves the target, and the remainder follows. */
+export function SweetenForm({ live }: { live: LiveBatch }) {
+  const { step, now, kitchen } = live;
+  const [other, setOther] = useState<number | null>(null);
+  if (step?.kind !== 'sweeten') return null;
+  const entry = now.moment?.trace.at(-1);
+  const lineId = step.lines[0];
+  const line = live.program.lines.find((l) => l.id === lineId);
+  const sweetener = line ? SHIPPED_TABLES.sweeteners.get(line.itemId) : undefined;
+  if (!entry || !line || !sweetener) return null;
+  const liquor = entry.after.liquor;
+  const target = now.log.actuals[step.id]?.targetSweetnessPct ?? step.targetSweetnessPct;
+  const addedG = now.log.added
+    .filter((e) => e.body.stepId === step.id && e.body.lineId === line.id)
+    .reduce((sum, e) => sum + e.body.massG, 0);
+  const remainingG = gramsToSweetness(liquor, target, sweetener.relativeSweetness) ?? 0;
+  const dose = nextDose(addedG, remainingG);
+  const plan = dosesToCome(addedG, remainingG);
+  const glass = glassFacts(liquor, kitchen.servingMl);
+  const kit = { ...measuringKit(kitchen), preferredMeasureId: undefined };
+  const hand = (g: number) =>
+    handText(
+      asHandMeasures(g, { id: sweetener.id, bulkGPerMl: sweetener.bulkGPerMl, piece: null }, kit),
+      kitchen.measures,
+    );
+  const add = (massG: number) =>
+    live.say([
+      {
+        kind: 'added',
+        body: {
+          stepId: step.id,
+          vesselId: TUB,
+          lineKind: 'sweetener',
+          itemId: sweetener.id,
+          lineId: line.id,
+          massG: Math.round(massG * 10) / 10,
+        },
+      },
+    ]);
+  const verdicts = now.log.tastes.filter((t) => t.stepId === step.id);
+  const last = verdicts.at(-1);
+
+  return (
+    <Box sx={{ display: 'grid', gap: 2 }} data-testid="sweeten-form">
+      <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap' }}>
+        <Box>
+          <Figure
+            value={num(entry.now.sweetnessPct, 1)}
+            unit={`of ${num(target, 1)} g/100 g`}
+            testId="sweet-now"
+          />
+          <Box sx={{ color: role('inkMuted'), fontSize: '0.85rem' }}>sweetness now, and aimed at</Box>
+        </Box>
+        <Box>
+          <Figure value={num(entry.now.brix, 1)} unit="°Bx" />
+          <Box sx={{ color: role('inkMuted'), fontSize: '0.85rem' }}>as a refractometer reads</Box>
+        </Box>
+        <Box>
+          <Figure value={num(glass.freeSugarG)} unit="g a glass" testId="sweet-glass" />
+          <Box sx={{ color: role('inkMuted'), fontSize: '0.85rem' }}>
+            {percent(glass.shareOfCeiling)} of 50 g a day, {percent(glass.shareOfAim)} of 25 g
+          </Box>
+        </Box>
+      </Box>
+      <Box
+        role="img"
+        aria-label={`Sweetness ${num(entry.now.sweetnessPct, 1)} of ${num(target, 1)} aimed at`}
+        sx={{ height: 14, borderRadius: 7, bgcolor: role('hairline'), position: 'relative' }}
+      >
+        <Box
+          sx={{
+            position: 'absolute',
+            inset: 0,
+            right: 'auto',
+            width: `${Math.min(100, (entry.now.sweetnessPct / Math.max(16, target)) * 100)}%`,
+            bgcolor: role('rim'),
+            borderRadius: 7,
+          }}
+        />
+        <Box
+          sx={{
+            position: 'absolute',
+            top: -4,
+            bottom: -4,
+            width: 3,
+            left: `${Math.min(100, (target / Math.max(16, target)) * 100)}%`,
+            bgcolor: role('ink'),
+          }}
+        />
+      </Box>
+      {dose ? (
+        <Box sx={{ display: 'grid', gap: 1 }}>
+          <Box sx={{ fontSize: '1.1rem' }}>
+            Stir in <strong>{hand(dose.grams)}</strong>, {grams(dose.grams)}, until it is gone.
+          </Box>
+          <Button variant="contained" sx={{ minHeight: 56 }} onClick={() => void add(dose.grams)}>
+            {grams(dose.grams)} is in
+          </Button>
+          <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem' }}>
+            {addedG > 0 && <>{grams(addedG)} so far. </>}
+            Then, tasting each time:{' '}
+            {plan
+              .slice(1)
+              .map((d) => grams(d.grams))
+              .join(', ') || 'nothing more'}
+            .
+          </Box>
+        </Box>
+      ) : (
+        <Alert severity="success">
+          It is as sweet as you aimed at, with {grams(addedG)}. Taste it cold before you stop.
+        </Alert>
+      )}
+      <Box>
+        <Box sx={{ mb: 0.5 }}>Taste with a clean spoon. It is</Box>
+        <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+          {TASTES.map((t) => (
+            <Button
+              key={t.sweet}
+              variant="outlined"
+              disabled={addedG === 0 && t.sweet === 0}
+              sx={{ minHeight: 56 }}
+              onClick={() =>
+                void live.say([
+                  {
+                    kind: 'tasted',
+                    body: {
+                      stepId: step.id,
+                      axes: { sweet: t.sweet },
+                      atSweetnessPct: Math.round(entry.now.sweetnessPct * 1000) / 1000,
+                    },
+                  },
+                ])
+              }
+            >
+              {t.text}
+            </Button>
+          ))}
+        </Box>
+        {last && (
+          <Box data-testid="taste-result" sx={{ mt: 1, color: role('inkMuted') }}>
+            You tasted “{TASTES.find((t) => t.sweet === last.sweet)?.text}” at {num(last.atSweetnessPct, 1)}:
+            now aiming at {num(target, 1)}.
+            {last.sweet > 0 &&
+              ` To come back, ${num(Math.max(0, liquor.sweetG / (target / 100) - (liquor.waterG + liquor.sugarG + liquor.otherSolublesG)))} mL of water would thin it there.`}
+          </Box>
+        )}
+      </Box>
+      <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap' }}>
+        <QuantityField
+          label={`Another amount of ${say(`item.${sweetener.id}`).toLowerCase().replace(', by taste', '')}`}
+          value={other}
+          min={1}
+          max={20_000}
+          decimals={0}
+          unit="g"
+          onCommit={setOther}
+          width={260}
+        />
+        <Button
+          variant="outlined"
+          disabled={other === null}
+          onClick={() => {
+            if (other !== null) void add(other);
+            setOther(null);
+          }}
+        >
+          is in
+        </Button>
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,235 @@
+import {
+  BOTTLES,
+  type BottleFacts,
+  expansion,
+  type Keeping,
+  type Kitchen,
+  keepingOf,
+  levelM,
+  MINUTE_MS,
+  POT,
+  type Pot,
+  type Program,
+  potCapacityMl,
+  roomIn,
+  type Simulation,
+  type Step,
+  suggestBottles,
+  type TraceEntry,
+  volumeMl,
+} from '@big-ladle/core';
+import { colours } from '../../shared/batch/looks.ts';
+import type { VesselMark } from '../../shared/drawings/VesselDrawing.tsx';
+import type { Stage, StageId } from '../../shared/StageLine.tsx';
+import {
+  centimetres,
+  clockFace,
+  dayFrom,
+  duration,
+  grams,
+  litres,
+  num,
+  percent,
+  say,
+} from '../../words/say.ts';
+
+export const entryOf = (sim: Simulation, kind: Step['kind'], last = false): TraceEntry | undefined =>
+  last ? sim.trace.findLast((t) => t.kind === kind) : sim.trace.find((t) => t.kind === kind);
+
+/** Stages of the line and the kinds of step that belong to each. */
+const STAGE_KINDS: Record<Exclude<StageId, 'size' | 'keep'>, readonly Step['kind'][]> = {
+  wash: ['pick', 'wash', 'prep'],
+  draw: ['combine', 'soak', 'heat', 'boil', 'steep'],
+  strain: ['strain', 'cool'],
+  balance: ['mix', 'sweeten'],
+  bottle: ['bottle'],
+};
+
+/** The stage of a step; cooling before the straining belongs to the drawing. */
+export function stageOf(program: Program, step: Step): Exclude<StageId, 'size' | 'keep'> {
+  if (step.kind === 'cool' && step.from[0] === POT) return 'draw';
+  for (const [stage, kinds] of Object.entries(STAGE_KINDS))
+    if (kinds.includes(step.kind)) return stage as 'wash';
+  return program.steps.indexOf(step) === 0 ? 'wash' : 'draw';
+}
+
+/** Minutes that the steps of a stage take. */
+export const stageMinutes = (program: Program, sim: Simulation, stage: StageId): number =>
+  sim.trace.reduce((sum, t) => {
+    const step = program.steps.find((s) => s.id === t.stepId);
+    return step && stageOf(program, step) === stage ? sum + t.endMin - t.startMin : sum;
+  }, 0);
+
+export interface PotView {
+  levelCm: number;
+  standsL: number;
+  limitCm: number;
+  foamCm: number;
+  shareFull: number;
+  potShare: number;
+  marks: VesselMark[];
+  description: string;
+  colour: string;
+  solids: string;
+}
+
+/** The pot at its fullest while it boils, with marks for what is to come. Read from the trace alone. */
+export function potView(program: Program, sim: Simulation, pot: Pot): PotView | null {
+  const boil = entryOf(sim, 'heat');
+  const room = boil?.room;
+  if (!boil || !room) return null;
+  const diameterM = pot.diameterCm / 100;
+  const cmOf = (ml: number): number => levelM(ml, diameterM) * 100;
+  const after = entryOf(sim, 'boil');
+  const strained = entryOf(sim, 'strain');
+  const marks: VesselMark[] = [];
+  if (after) {
+    const ml = after.now.hotVolumeL * 1000 + after.now.solidsL * 1000;
+    marks.push({ levelCm: cmOf(ml), text: `after the boil ${litres(after.now.hotVolumeL)}` });
+  }
+  if (strained)
+    marks.push({
+      levelCm: cmOf(strained.now.volumeL * 1000),
+      text: `strained ${litres(strained.now.volumeL)}`,
+    });
+  const dryG = program.lines
+    .filter((l) => l.kind === 'solid')
+    .reduce((sum, l) => sum + l.massG / program.fills, 0);
+  const levelCm = boil.now.levelCm ?? 0;
+  const description =
+    `${pot.name}, ${litres(potCapacityMl(pot) / 1000)} to the brim, ${centimetres(pot.diameterCm)} wide. ` +
+    `At the boil it stands at ${centimetres(levelCm)}, ${litres(boil.now.hotVolumeL)} of hot liquor with ${grams(dryG)} of plants, ` +
+    `and ${litres(room.foamMl / 1000)} is kept for foam: ${percent((room.fillMl + room.foamMl) / room.limitMl)} of what it may take.` +
+    (after ? ` After the boil ${litres(after.now.hotVolumeL)}.` : '') +
+    (strained ? ` Strained ${litres(strained.now.volumeL)}.` : '');
+  return {
+    levelCm,
+    standsL: boil.now.hotVolumeL,
+    limitCm: cmOf(room.limitMl),
+    foamCm: cmOf(room.foamMl),
+    shareFull: room.fillMl / room.capacityMl,
+    potShare: (room.fillMl + room.foamMl) / room.limitMl,
+    marks,
+    description,
+    colour: colours(after ?? boil).glass,
+    solids: `plants, ${grams(dryG)}`,
+  };
+}
+
+/** A pot as it stands at a moment, for the batch that is on. */
+export function momentView(
+  pot: Pot,
+  entry: TraceEntry,
+): Pick<PotView, 'levelCm' | 'standsL' | 'limitCm' | 'colour'> {
+  const room = roomIn(potCapacityMl(pot), 0, 'quiet');
+  return {
+    levelCm: entry.now.levelCm ?? 0,
+    standsL: entry.now.hotVolumeL,
+    limitCm: levelM(room.limitMl, pot.diameterCm / 100) * 100,
+    colour: colours(entry).glass,
+  };
+}
+
+export function keepingFor(sim: Simulation, program: Program): Keeping | null {
+  const liquor = sim.vessels[BOTTLES]?.liquor;
+  const bottle = program.steps.find((s) => s.kind === 'bottle');
+  if (!liquor || volumeMl(liquor) < 1 || bottle?.kind !== 'bottle') return null;
+  return keepingOf({ liquor, trace: sim.trace, hygiene: bottle.hygiene });
+}
+
+/** The deadline that a bottle of this batch would have if it were filled when the plan says. */
+export function deadlineOf(keeping: Keeping, sim: Simulation, startMs: number): number {
+  const startsMin = keeping.clockStartMin ?? sim.endMin;
+  return startMs + startsMin * MINUTE_MS + keeping.sealedDays * 24 * 60 * MINUTE_MS;
+}
+
+export const bottleFactsFor = (
+  keeping: Keeping,
+  sim: Simulation,
+  startMs: number,
+  diameterCm: number,
+  ml: number,
+): BottleFacts => ({
+  filledMs: startMs + sim.endMin * MINUTE_MS,
+  clockStartMs: startMs + (keeping.clockStartMin ?? sim.endMin) * MINUTE_MS,
+  filledC: sim.vessels[BOTTLES]?.liquor.tempC ?? 8,
+  volumeMl: ml,
+  diameterCm,
+  keeping,
+});
+
+/** The line: one headline figure a stage, all from the trace. */
+export function stagesOf(input: {
+  program: Program;
+  sim: Simulation;
+  kitchen: Kitchen;
+  pot: Pot;
+  startMs: number;
+  nowMs: number;
+  doneUntil: StageId | null;
+  rinses?: number;
+}): Stage[] {
+  const { program, sim, kitchen, pot, startMs, nowMs } = input;
+  const order: StageId[] = ['size', 'wash', 'draw', 'strain', 'balance', 'bottle', 'keep'];
+  const at = input.doneUntil === null ? -1 : order.indexOf(input.doneUntil);
+  const state = (id: StageId): Stage['state'] => {
+    if (input.doneUntil === null) return id === 'size' ? 'now' : 'later';
+    const index = order.indexOf(id);
+    return index < at ? 'done' : index === at ? 'now' : 'later';
+  };
+  const view = potView(program, sim, pot);
+  const wash = program.steps.find((s) => s.kind === 'wash');
+  const drawMin = stageMinutes(program, sim, 'draw');
+  const strained = entryOf(sim, 'strain', true);
+  const end = sim.vessels[BOTTLES];
+  const endL = end ? volumeMl(end.liquor) / 1000 : 0;
+  const bottled = entryOf(sim, 'bottle');
+  const counts = suggestBottles(endL * 1000, kitchen.bottles);
+  const bottles = Object.values(counts).reduce((a, b) => a + b, 0);
+  const keeping = keepingFor(sim, program);
+  const face = clockFace(drawMin * MINUTE_MS);
+  return [
+    { id: 'size', figure: view ? num(view.potShare * 100) : '–', unit: '% full', state: state('size') },
+    {
+      id: 'wash',
+      figure: num(stageMinutes(program, sim, 'wash')),
+      unit: wash?.kind === 'wash' ? `min, ${num(input.rinses ?? wash.rinses)} rinses` : 'min',
+      state: state('wash'),
+    },
+    {
+      id: 'draw',
+      figure: drawMin >= 60 ? face.face : num(drawMin),
+      unit: drawMin >= 60 ? 'h' : 'min',
+      state: state('draw'),
+    },
+    {
+      id: 'strain',
+      figure: strained ? num(strained.now.volumeL, 1) : '–',
+      unit: 'L',
+      state: state('strain'),
+    },
+    { id: 'balance', figure: bottled ? num(bottled.now.brix, 1) : '–', unit: '°Bx', state: state('balance') },
+    {
+      id: 'bottle',
+      figure: bottles > 0 ? num(bottles) : num(endL, 1),
+      unit: bottles > 0 ? (bottles === 1 ? 'bottle' : 'bottles') : 'L',
+      state: state('bottle'),
+    },
+    {
+      id: 'keep',
+      figure:
+        keeping === null
+          ? '–'
+          : keeping.verdict === 'throwOut'
+            ? say('verdict.throwOut')
+            : dayFrom(deadlineOf(keeping, sim, startMs), nowMs, kitchen.zone),
+      state: state('keep'),
+    },
+  ];
+}
+
+/** How hot and how cold litres compare, for a hint. */
+export const hotLitres = (coldL: number, tempC: number): number => coldL * expansion(tempC);
+
+export const lengthText = (entry: TraceEntry | undefined): string =>
+  entry ? duration(entry.endMin - entry.startMin) : '–';

@@ -1,0 +1,69 @@
+import type { LogEvent } from '@big-ladle/core';
+import { stepName } from '../../shared/batch/stepWords.ts';
+import { celsius, duration, grams, litres, num, say } from '../../words/say.ts';
+import type { LiveBatch } from './useBatchNow.ts';
+
+/** A reading in words. */
+export function readingText(reading: Extract<LogEvent, { kind: 'measured' }>['body']['reading']): string {
+  switch (reading.what) {
+    case 'volume':
+      return `${litres(reading.volumeL, 2)}${reading.atC > 40 ? ' hot' : ''}`;
+    case 'level':
+      return `${num(reading.levelCm, 1)} cm`;
+    case 'mass':
+      return `${num(reading.massKg, 2)} kg`;
+    case 'temperature':
+      return celsius(reading.tempC);
+    case 'brix':
+      return `${num(reading.brix, 1)} °Bx`;
+    case 'pH':
+      return `pH ${num(reading.pH, 2)}`;
+  }
+}
+
+/** An entry of the log in words. */
+export function deedText(event: LogEvent, live: Pick<LiveBatch, 'program'>): string {
+  const stepId = 'stepId' in event.body ? event.body.stepId : undefined;
+  const step = live.program.steps.find((s) => s.id === stepId);
+  const name = step ? stepName(step, live.program).toLowerCase() : '';
+  switch (event.kind) {
+    case 'planned':
+      return 'planned';
+    case 'stepStarted':
+      return `began to ${name}`;
+    case 'stepEnded':
+      return step ? say(`deed.${step.kind}`) : 'step over';
+    case 'skipped':
+      return `skipped: ${name}`;
+    case 'cueSeen':
+      return event.body.cue === 'rinse'
+        ? 'rinsed once'
+        : event.body.clockId
+          ? 'stopped a clock'
+          : `saw: ${event.body.cue}`;
+    case 'clockStarted':
+      return `clock: ${event.body.label}, ${duration(event.body.minutes)}`;
+    case 'measured':
+      return `measured ${readingText(event.body.reading)}`;
+    case 'added':
+      return `added ${grams(event.body.massG)} ${say(`item.${event.body.itemId}`).toLowerCase()}`;
+    case 'removed':
+      return `${event.body.why}: ${litres(event.body.volumeL, 2)} less`;
+    case 'tasted':
+      return event.body.axes.sweet === 0
+        ? 'tasted: about right'
+        : (event.body.axes.sweet ?? 0) > 0
+          ? 'tasted: too sweet'
+          : 'tasted: not sweet enough';
+    case 'bottled':
+      return `filled ${num(event.body.bottles.length)} bottles`;
+    case 'noted':
+      return event.body.text;
+    case 'retimed':
+      return 'set an earlier time';
+    case 'undone':
+      return 'took back';
+    default:
+      return event.kind;
+  }
+}

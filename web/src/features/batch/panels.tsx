@@ -1,0 +1,503 @@
+import {
+  abvPct,
+  asHandMeasures,
+  BOTTLES,
+  type BottleSize,
+  bottlePlan,
+  type Choices,
+  fillMl,
+  glassFacts,
+  type Kitchen,
+  ledgerOf,
+  measuringKit,
+  type Pot,
+  type Program,
+  potCapacityMl,
+  SHIPPED_TABLES,
+  type Simulation,
+  suggestBottles,
+  type Timetable,
+  volumeMl,
+} from '@big-ladle/core';
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import type { ReactNode } from 'react';
+import { colours, itemIdOf } from '../../shared/batch/looks.ts';
+import { LedgerDrawing } from '../../shared/drawings/LedgerDrawing.tsx';
+import { Spoon } from '../../shared/drawings/Spoon.tsx';
+import { VesselDrawing } from '../../shared/drawings/VesselDrawing.tsx';
+import { Figure, Panel, Row } from '../../shared/ui.tsx';
+import { role } from '../../theme/theme.ts';
+import {
+  celsius,
+  centimetres,
+  days,
+  duration,
+  grams,
+  handText,
+  litres,
+  moment,
+  num,
+  percent,
+  say,
+  sayNote,
+  sayReason,
+  timeOfDay,
+  volume,
+} from '../../words/say.ts';
+import { deadlineOf, entryOf, keepingFor, lengthText, potView, stageOf } from './figures.ts';
+
+export interface PanelInput {
+  program: Program;
+  sim: Simulation;
+  kitchen: Kitchen;
+  pot: Pot;
+  startMs: number;
+  nowMs: number;
+}
+
+export const TwoColumns = (props: { left: ReactNode; right: ReactNode }) => (
+  <Box
+    sx={{
+      display: 'grid',
+      gridTemplateColumns: { xs: 'minmax(0,1fr)', md: 'minmax(0,5fr) minmax(0,8fr)' },
+      gap: 1.75,
+      alignItems: 'start',
+    }}
+  >
+    <Box sx={{ display: 'grid', gap: 1.75, minWidth: 0 }}>{props.left}</Box>
+    <Box sx={{ display: 'grid', gap: 1.75, minWidth: 0 }}>{props.right}</Box>
+  </Box>
+);
+
+/** The pot at its fullest. */
+export function PotPanel({ program, sim, pot, kitchen }: PanelInput) {
+  const view = potView(program, sim, pot);
+  const heat = entryOf(sim, 'heat');
+  const steamL = sim.flows.filter((f) => f.code === 'steam').reduce((sum, f) => sum + f.volumeL, 0);
+  const heldL = sim.flows.filter((f) => f.code === 'held').reduce((sum, f) => sum + f.volumeL, 0);
+  const combine = entryOf(sim, 'combine');
+  const burner = kitchen.burners.find((b) => b.id === program.burnerId);
+  return (
+    <Panel>
+      {view && (
+        <VesselDrawing
+          name={pot.name}
+          diameterCm={pot.diameterCm}
+          heightCm={pot.heightCm}
+          levelCm={view.levelCm}
+          standsL={view.standsL}
+          limitCm={view.limitCm}
+          foamCm={view.foamCm}
+          colour={view.colour}
+          marks={view.marks}
+          solids={view.solids}
+          description={view.description}
+        />
+      )}
+      <Box sx={{ textAlign: 'center', mt: 0.5 }}>
+        <Typography variant="h3" component="p">
+          {pot.name}, {litres(potCapacityMl(pot) / 1000)}, {num(pot.diameterCm)} cm wide
+        </Typography>
+        <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem' }} data-testid="pot-facts">
+          {program.fills > 1 && <>{num(program.fills)} fills, each the same. </>}
+          {combine?.now.levelCm != null && <>Fill to {centimetres(combine.now.levelCm)}. </>}
+          {heat && burner && (
+            <>
+              Boils after about {lengthText(heat)} on the {burner.name.toLowerCase()}.{' '}
+            </>
+          )}
+          <br />
+          Loses {volume(steamL)} as steam; {volume(heldL)} stays in the solids.
+        </Box>
+      </Box>
+    </Panel>
+  );
+}
+
+/** What goes in: as a hand measures it, with the weight beside. */
+export function ListPanel({
+  program,
+  sim,
+  kitchen,
+  title,
+  children,
+}: PanelInput & { title?: string; children?: ReactNode }) {
+  const kit = measuringKit(kitchen);
+  const dosed = Object.assign({}, ...sim.trace.map((t) => t.dosedG)) as Record<string, number>;
+  const combine = entryOf(sim, 'combine');
+  const own = kitchen.cupWeights.filter((w) => program.lines.some((l) => l.itemId === w.ingredientId));
+  const power = program.lines.filter((l) => l.rule.kind === 'power');
+  return (
+    <Panel title={title}>
+      {children}
+      <Box data-testid="ingredient-list">
+        {program.lines.map((line) => {
+          const solid = SHIPPED_TABLES.ingredients.get(line.itemId);
+          const liquid = SHIPPED_TABLES.liquids.get(line.itemId);
+          const sweet = SHIPPED_TABLES.sweeteners.get(line.itemId);
+          const massG = line.massG || (dosed[line.id] ?? 0);
+          const isWater = line.itemId === 'water';
+          const label = (
+            <>
+              {say(`item.${line.itemId}`)}
+              {solid && solid.rate100PerMin === null && (
+                <Box component="span" sx={{ color: role('caution') }}>
+                  {' '}
+                  (what it gives is not modelled)
+                </Box>
+              )}
+            </>
+          );
+          if (liquid) {
+            const litresEach = massG / liquid.densityGPerMl / 1000;
+            return (
+              <Row
+                key={line.id}
+                testId={`line-${line.id}`}
+                label={label}
+                note={
+                  isWater && combine?.now.levelCm != null
+                    ? `to ${num(combine.now.levelCm, 1)} cm`
+                    : grams(massG)
+                }
+              >
+                <span data-mass-g={massG}>{volume(litresEach)}</span>
+              </Row>
+            );
+          }
+          const item = solid ?? (sweet ? { id: sweet.id, bulkGPerMl: sweet.bulkGPerMl, piece: null } : null);
+          if (!item || massG <= 0) return null;
+          const amount = asHandMeasures(massG, item, sweet ? { ...kit, preferredMeasureId: undefined } : kit);
+          return (
+            <Row
+              key={line.id}
+              testId={`line-${line.id}`}
+              label={label}
+              note={<span data-mass-g={massG}>{grams(massG)}</span>}
+            >
+              {line.rule.kind === 'toTarget' ? 'about ' : ''}
+              {handText(amount, kitchen.measures)}
+            </Row>
+          );
+        })}
+      </Box>
+      <Box sx={{ color: role('inkMuted'), fontSize: '0.875rem', mt: 1 }}>
+        {own.map((w) => (
+          <span key={`${w.ingredientId}${w.measureId}`}>
+            Your {kitchen.measures.find((m) => m.id === w.measureId)?.name ?? 'cup'} of{' '}
+            {say(`item.${w.ingredientId}`).toLowerCase()} weighs {grams(w.massG)}.{' '}
+          </span>
+        ))}
+        {power.length > 0 && <>Whole spices scale at the power 0.85: they run ahead in a big pot. </>}
+        {program.fills > 1 && <>Amounts are for all {num(program.fills)} fills together.</>}
+      </Box>
+    </Panel>
+  );
+}
+
+export function LedgerPanel({ program, sim, finishedWord }: PanelInput & { finishedWord?: string }) {
+  return (
+    <Panel title="Where the litres go" aside="all at 20 °C">
+      <LedgerDrawing
+        ledger={ledgerOf(sim)}
+        itemOf={itemIdOf(program)}
+        colour={colours(entryOf(sim, 'bottle') ?? entryOf(sim, 'strain', true)).glass}
+        {...(finishedWord ? { finishedWord } : {})}
+      />
+    </Panel>
+  );
+}
+
+export function WashPanel({ program, sim }: PanelInput) {
+  return (
+    <Panel title="Wash and cut">
+      {program.steps
+        .filter((s) => stageOf(program, s) === 'wash')
+        .map((step) => {
+          const entry = sim.trace.find((t) => t.stepId === step.id);
+          const code =
+            step.kind === 'wash' ? `step.wash.${step.rinses > 2 ? 'swirl' : 'scrub'}` : `step.${step.kind}`;
+          return (
+            <Row
+              key={step.id}
+              label={`${say(code)}: ${step.lines.map((id) => say(`item.${itemIdOf(program)(id)}`).toLowerCase()).join(', ')}`}
+              note={step.kind === 'wash' ? `${num(step.rinses)} rinses` : ''}
+            >
+              {lengthText(entry)}
+            </Row>
+          );
+        })}
+      <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem', mt: 1 }}>
+        Cold rinses take about {percent(sim.trace.find((t) => t.kind === 'wash')?.drawn.calyx ?? 0)} of the
+        calyx with them: less than a warm one would.
+      </Box>
+    </Panel>
+  );
+}
+
+/** What the drawing gives and costs. */
+export function DrawPanel({ program, sim }: PanelInput) {
+  const last = sim.trace.findLast((t) => ['boil', 'steep', 'cool'].includes(t.kind) && t.vesselId === 'pot');
+  const solids = program.lines.filter((l) => l.kind === 'solid');
+  const notes = sim.trace
+    .filter((t) => t.kind === 'heat' || t.kind === 'boil' || t.kind === 'cool')
+    .flatMap((t) => t.notes);
+  const seen = new Set<string>();
+  const look = colours(entryOf(sim, 'strain', true));
+  return (
+    <Panel title="Draw">
+      {program.steps
+        .filter((s) => stageOf(program, s) === 'draw')
+        .map((step) => (
+          <Row
+            key={step.id}
+            label={`${say(`step.${step.kind}`)}${step.fill > 0 && program.fills > 1 ? `, fill ${step.fill}` : ''}`}
+          >
+            {lengthText(sim.trace.find((t) => t.stepId === step.id))}
+          </Row>
+        ))}
+      <Typography variant="h3" sx={{ mt: 2 }}>
+        Drawn from the plants
+      </Typography>
+      {solids.map((line) => {
+        const row = SHIPPED_TABLES.ingredients.get(line.itemId);
+        const share = last?.drawn[line.id];
+        return (
+          <Row key={line.id} label={say(`item.${line.itemId}`)}>
+            {row?.rate100PerMin === null || share === undefined ? 'not modelled' : percent(share)}
+          </Row>
+        );
+      })}
+      <Box sx={{ mt: 1.5 }}>
+        <Spoon
+          {...look}
+          label="Expected colour, strained: in a white spoon and in a glass. An aid to judge by."
+        />
+      </Box>
+      {notes.map((note) => {
+        const text = sayNote(note);
+        if (seen.has(text)) return null;
+        seen.add(text);
+        return (
+          <Box
+            key={text}
+            sx={{ mt: 0.5, color: note.code.startsWith('boil') ? role('caution') : role('inkMuted') }}
+          >
+            {text}
+          </Box>
+        );
+      })}
+    </Panel>
+  );
+}
+
+export function StrainPanel({ program, sim, kitchen }: PanelInput) {
+  const strain = program.steps.find((s) => s.kind === 'strain');
+  const strained = entryOf(sim, 'strain', true);
+  const cool = sim.trace.findLast((t) => t.kind === 'cool');
+  if (strain?.kind !== 'strain' || !strained) return null;
+  const liquor = sim.vessels[BOTTLES]?.liquor;
+  return (
+    <Panel title="Strain and cool">
+      <Row label={say(`how.strain.${strain.press}`)} note={strain.cloth ? 'and a cloth' : ''}>
+        {litres(strained.now.volumeL, 2)}
+      </Row>
+      {program.lines
+        .filter((l) => l.kind === 'solid')
+        .map((line) => {
+          const held = sim.flows
+            .filter((f) => f.code === 'held' && f.lineId === line.id)
+            .reduce((sum, f) => sum + f.volumeL, 0);
+          return held > 0.005 ? (
+            <Row key={line.id} label={`held in the ${say(`item.${line.itemId}`).toLowerCase()}`}>
+              {volume(held)}
+            </Row>
+          ) : null;
+        })}
+      {cool && (
+        <Row
+          label={`Cooling to ${celsius(cool.now.tempC)}`}
+          note={`from ${celsius(cool.before.liquor.tempC)}`}
+        >
+          {lengthText(cool)}
+        </Row>
+      )}
+      {liquor && (
+        <>
+          <Row label="Between 60 and 21 °C" note="aim 2 h">
+            {duration(liquor.cooling.from60To21Min)}
+          </Row>
+          <Row label="Then to 5 °C" note="aim 4 h">
+            {duration(liquor.cooling.from21To5Min)}
+          </Row>
+        </>
+      )}
+      <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem', mt: 1 }}>
+        Your fridge stands at {celsius(kitchen.fridgeC)}. Drain leaves more behind than pressing, wringing
+        less still.
+      </Box>
+    </Panel>
+  );
+}
+
+const figureBox = { display: 'grid', gap: 0.25 };
+
+/** Sweet, sour, and what a glass of it holds. */
+export function BalancePanel({ sim, kitchen, children }: PanelInput & { children?: ReactNode }) {
+  const entry = entryOf(sim, 'bottle') ?? sim.trace.at(-1);
+  if (!entry) return null;
+  const { now } = entry;
+  const glass = glassFacts(entry.after.liquor, kitchen.servingMl);
+  const cell = (value: string, unit: string, label: string, testId: string) => (
+    <Box sx={figureBox}>
+      <Figure value={value} unit={unit} testId={testId} />
+      <Box sx={{ color: role('inkMuted'), fontSize: '0.85rem' }}>{label}</Box>
+    </Box>
+  );
+  return (
+    <Panel title="Balance">
+      {children}
+      <Box
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: 'repeat(auto-fill, minmax(120px, 1fr))',
+          gap: 2,
+          my: 1.5,
+        }}
+      >
+        {cell(num(now.brix, 1), '°Bx', 'all that is dissolved, in 100 g', 'figure-brix')}
+        {cell(num(now.sweetnessPct, 1), 'g/100 g', 'sweetness, as sugar', 'figure-sweetness')}
+        {cell(num(now.sournessGPerL, 1), 'g/L', 'titratable acidity, as citric', 'figure-ta')}
+        {cell(
+          now.ph.kind === 'estimate' ? num(now.ph.pH, 1) : '–',
+          'pH',
+          now.ph.kind === 'estimate'
+            ? entry.after.liquor.read
+              ? 'as you read it'
+              : 'estimate'
+            : 'too little acid to estimate',
+          'figure-ph',
+        )}
+        {abvPct(entry.after.liquor) > 0.05 && cell(num(now.abvPct, 1), '%', 'alcohol', 'figure-abv')}
+      </Box>
+      <Typography variant="h3">In a glass of {num(kitchen.servingMl)} mL</Typography>
+      <Row label="Sugar" note={`${num(glass.kcal)} kcal`}>
+        <span data-testid="figure-glass-sugar">{grams(glass.sugarG)}</span>
+      </Row>
+      <Row label="Free sugars against daily guidance" note="of 25 g">
+        <span data-testid="figure-glass-share">
+          {percent(glass.shareOfCeiling)} of 50 g, {percent(glass.shareOfAim)}
+        </span>
+      </Row>
+      <Box sx={{ mt: 1.5 }}>
+        <Spoon {...colours(entry)} label="Expected colour of the finished drink." />
+      </Box>
+    </Panel>
+  );
+}
+
+/** Bottles that fit what comes out. */
+export function BottlesPanel({ sim, kitchen, children }: PanelInput & { children?: ReactNode }) {
+  const ml = sim.vessels[BOTTLES] ? volumeMl(sim.vessels[BOTTLES].liquor) : 0;
+  const counts = suggestBottles(ml, kitchen.bottles);
+  const plan = bottlePlan(ml, kitchen.bottles, counts);
+  return (
+    <Panel title="Bottle" aside={`${litres(ml / 1000, 2)} to fill`}>
+      {children}
+      {plan.counts.map((row) => {
+        const size = kitchen.bottles.find((b) => b.id === row.sizeId) as BottleSize;
+        return (
+          <Row
+            key={row.sizeId}
+            label={`${size.name}, ${num(size.volumeMl)} mL`}
+            note={`${num(fillMl(size.volumeMl))} mL each`}
+          >
+            {num(row.count)}
+          </Row>
+        );
+      })}
+      <Row
+        label={
+          plan.bottles > 0
+            ? 'Left over, a glass for the cook'
+            : 'No bottles in your kitchen yet: all left over'
+        }
+      >
+        {volume(plan.leftMl / 1000)}
+      </Row>
+    </Panel>
+  );
+}
+
+/** How long it will keep, reason by reason. */
+export function KeepPanel({ program, sim, kitchen, startMs, nowMs }: PanelInput) {
+  const keeping = keepingFor(sim, program);
+  if (!keeping) return null;
+  return (
+    <Panel title="Keep, drink by">
+      <Box sx={{ mb: 1 }}>
+        {keeping.verdict === 'throwOut' ? (
+          <Figure value={say('verdict.throwOut')} />
+        ) : (
+          <Figure
+            value={moment(deadlineOf(keeping, sim, startMs), nowMs, kitchen.zone)}
+            unit={`${days(keeping.sealedDays)} sealed`}
+            testId="drink-by"
+          />
+        )}
+      </Box>
+      <Box component="ul" sx={{ m: 0, pl: 2.5, display: 'grid', gap: 0.5 }} data-testid="keep-reasons">
+        {keeping.reasons.map((reason) => (
+          <li key={reason.code}>{sayReason(reason)}</li>
+        ))}
+        <li>
+          The clock starts when the drink first falls below 60 °C, or when its first raw part was cut or
+          poured.
+        </li>
+      </Box>
+      <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem', mt: 1 }}>
+        Cautious home rules; your local food rules come first. Kept cold, at {celsius(kitchen.fridgeC)}.
+      </Box>
+    </Panel>
+  );
+}
+
+/** When to begin, and when the cook is needed. */
+export function TimePanel(props: {
+  program: Program;
+  timetable: Timetable;
+  kitchen: Kitchen;
+  nowMs: number;
+}) {
+  const { program, timetable, kitchen, nowMs } = props;
+  const { zone } = kitchen;
+  // Calls that follow directly on one another are one sitting.
+  const sittings: { startMs: number; endMs: number; kinds: string[] }[] = [];
+  for (const call of timetable.calls) {
+    const step = program.steps.find((s) => s.id === call.stepId);
+    const name = say(
+      step?.kind === 'wash' ? `step.wash.${step.rinses > 2 ? 'swirl' : 'scrub'}` : `step.${call.kind}`,
+    ).toLowerCase();
+    const last = sittings.at(-1);
+    if (last && call.startMs - last.endMs < 60_000) {
+      last.endMs = call.endMs;
+      last.kinds.push(name);
+    } else sittings.push({ startMs: call.startMs, endMs: call.endMs, kinds: [name] });
+  }
+  return (
+    <Panel
+      title="When you are needed"
+      aside={`${duration(timetable.totalMin)} in all, ${duration(timetable.handsOnMin)} of your hands`}
+    >
+      {sittings.map((s) => (
+        <Row key={s.startMs} label={s.kinds.join(', ')} note={duration((s.endMs - s.startMs) / 60_000)}>
+          {moment(s.startMs, nowMs, zone)}–{timeOfDay(s.endMs, zone)}
+        </Row>
+      ))}
+      <Row label="in bottles">{moment(timetable.readyMs, nowMs, zone)}</Row>
+    </Panel>
+  );
+}
+
+export type ChoicesEdit = (change: Partial<Choices>) => void;

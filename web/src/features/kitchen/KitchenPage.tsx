@@ -1,0 +1,322 @@
+import { type Kitchen, kitchenSchema, potCapacityMl, unitOf } from '@big-ladle/core';
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { Navigate } from 'react-router';
+import * as v from 'valibot';
+import { ApiError, call } from '../../shared/api.ts';
+import type { KitchenDoc } from '../../shared/apiTypes.ts';
+import { VesselDrawing } from '../../shared/drawings/VesselDrawing.tsx';
+import { QuantityField } from '../../shared/QuantityField.tsx';
+import { keys, queryClient, useKitchen } from '../../shared/queries.ts';
+import { ErrorPanel, Loading, PageHead, Panel, Row } from '../../shared/ui.tsx';
+import { role } from '../../theme/theme.ts';
+import { sayField } from '../../words/fields.ts';
+import { grams, litres, num, say } from '../../words/say.ts';
+import { BottleDialog, BurnerDialog, CupWeightDialog, MeasureDialog, PotDialog } from './dialogs.tsx';
+import { ingredientName, measureName } from './names.ts';
+
+type Editing =
+  | { what: 'pot'; id: string | null }
+  | { what: 'burner'; id: string | null }
+  | { what: 'bottle'; id: string | null }
+  | { what: 'measure'; id: string | null }
+  | { what: 'cupWeight'; ingredientId: string | null };
+
+/** The kitchen that everything is calculated for. */
+export function KitchenPage() {
+  const query = useKitchen();
+  const [editing, setEditing] = useState<Editing | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  if (query.isPending) return <Loading />;
+  if (query.isError) return <ErrorPanel error={query.error} again={() => void query.refetch()} />;
+  const { kitchen, version } = query.data;
+  if (kitchen.pots.length === 0) return <Navigate to="/" replace />;
+
+  const save = async (change: Partial<Kitchen>): Promise<boolean> => {
+    setProblem(null);
+    const next = { ...kitchen, ...change };
+    const checked = v.safeParse(kitchenSchema, next);
+    if (!checked.success) {
+      setProblem(sayField(checked.issues[0]?.message) ?? say('field.other'));
+      return false;
+    }
+    try {
+      const saved = await call<KitchenDoc>('PUT', '/kitchen', { version, kitchen: next });
+      queryClient.setQueryData(keys.kitchen, saved);
+      return true;
+    } catch (error) {
+      if (error instanceof ApiError && error.code === 'changedElsewhere') {
+        await queryClient.invalidateQueries({ queryKey: keys.kitchen });
+        setProblem(
+          'The kitchen was changed in another window just now. Here is how it stands; enter your change again.',
+        );
+      } else
+        setProblem(
+          error instanceof ApiError
+            ? error.detail
+            : 'The kitchen server does not answer. Your change was not stored: try again.',
+        );
+      return false;
+    }
+  };
+
+  const scale = Math.min(8, 150 / Math.max(...kitchen.pots.map((p) => Math.max(p.heightCm, p.diameterCm))));
+  const close = () => setEditing(null);
+  const edit = (label: string, onClick: () => void) => (
+    <Button size="small" onClick={onClick} aria-label={`Change ${label}`}>
+      Change
+    </Button>
+  );
+  const figure = (
+    key: 'fridgeC' | 'fridgeFreeL' | 'roomC' | 'tapC' | 'altitudeM' | 'hardnessMeqPerL' | 'servingMl',
+    label: string,
+    unit: string,
+    min: number,
+    max: number,
+    decimals: number,
+    helper?: string,
+  ) => (
+    <QuantityField
+      label={label}
+      value={kitchen[key]}
+      unit={unit}
+      min={min}
+      max={max}
+      decimals={decimals}
+      width={200}
+      {...(helper ? { helper } : {})}
+      onCommit={(value) => {
+        if (value !== kitchen[key]) void save({ [key]: value });
+      }}
+    />
+  );
+  const zones = Intl.supportedValuesOf('timeZone');
+
+  return (
+    <>
+      <PageHead title="Kitchen" beside="Everything is sized, timed and kept for these." />
+      {problem && (
+        <Alert severity="error" sx={{ mb: 1.5 }} onClose={() => setProblem(null)}>
+          {problem}
+        </Alert>
+      )}
+      <Box
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: { xs: 'minmax(0,1fr)', lg: 'minmax(0,3fr) minmax(0,2fr)' },
+          gap: 1.75,
+          alignItems: 'start',
+        }}
+      >
+        <Box sx={{ display: 'grid', gap: 1.75, minWidth: 0 }}>
+          <Panel title="Pots" aside="drawn to one scale">
+            <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'flex-end' }}>
+              {kitchen.pots.map((pot) => (
+                <Box key={pot.id} sx={{ textAlign: 'center' }}>
+                  <VesselDrawing
+                    name={pot.name}
+                    diameterCm={pot.diameterCm}
+                    heightCm={pot.heightCm}
+                    levelCm={0}
+                    standsL={0}
+                    colour="transparent"
+                    lid={pot.lid}
+                    pxPerCm={scale}
+                    description={`${pot.name}: ${litres(potCapacityMl(pot) / 1000)}, ${num(pot.diameterCm)} cm wide, ${num(pot.heightCm)} cm high, ${say(`material.${pot.material}`)}.`}
+                  />
+                  <Typography variant="h3">{pot.name}</Typography>
+                  <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem' }}>
+                    {litres(potCapacityMl(pot) / 1000)}, {num(pot.diameterCm)} × {num(pot.heightCm)} cm,{' '}
+                    {say(`material.${pot.material}`)}
+                  </Box>
+                  {edit(pot.name, () => setEditing({ what: 'pot', id: pot.id }))}
+                </Box>
+              ))}
+            </Box>
+            <Button variant="outlined" sx={{ mt: 1.5 }} onClick={() => setEditing({ what: 'pot', id: null })}>
+              Add a pot
+            </Button>
+          </Panel>
+          <Panel title="Rings">
+            {kitchen.burners.map((b) => (
+              <Row
+                key={b.id}
+                label={b.name}
+                note={edit(b.name, () => setEditing({ what: 'burner', id: b.id }))}
+              >
+                {say(`burner.${b.kind}`)}, {num(b.powerW)} W
+              </Row>
+            ))}
+            <Button
+              variant="outlined"
+              sx={{ mt: 1.5 }}
+              onClick={() => setEditing({ what: 'burner', id: null })}
+            >
+              Add a ring
+            </Button>
+          </Panel>
+          <Panel title="Bottles">
+            {kitchen.bottles.map((b) => (
+              <Row
+                key={b.id}
+                label={`${b.name}, ${say(`material.${b.material}`)}`}
+                note={edit(b.name, () => setEditing({ what: 'bottle', id: b.id }))}
+              >
+                {num(b.count)} × {num(b.volumeMl)} mL
+              </Row>
+            ))}
+            <Button
+              variant="outlined"
+              sx={{ mt: 1.5 }}
+              onClick={() => setEditing({ what: 'bottle', id: null })}
+            >
+              Add a bottle size
+            </Button>
+          </Panel>
+        </Box>
+        <Box sx={{ display: 'grid', gap: 1.75, minWidth: 0 }}>
+          <Panel title="Measures and cup weights">
+            <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mb: 1 }}>
+              <SelectField
+                label="Units"
+                value={kitchen.units}
+                options={[
+                  { value: 'metric', text: 'metric cups and spoons' },
+                  { value: 'us', text: 'US cups and spoons' },
+                ]}
+                onChange={(value) => void save({ units: value as Kitchen['units'] })}
+              />
+              <SelectField
+                label="I reach for"
+                value={kitchen.preferredMeasureId ?? ''}
+                options={[
+                  { value: '', text: 'a cup' },
+                  ...kitchen.measures.map((m) => ({ value: m.id, text: m.name })),
+                ]}
+                onChange={(value) => void save({ preferredMeasureId: value || null })}
+              />
+            </Box>
+            {kitchen.measures.map((m) => (
+              <Row
+                key={m.id}
+                label={m.name}
+                note={edit(m.name, () => setEditing({ what: 'measure', id: m.id }))}
+              >
+                {num(m.volumeMl)} mL
+              </Row>
+            ))}
+            <Row label="A cup here">
+              {num(unitOf(kitchen.units === 'us' ? 'usCup' : 'metricCup').factor, 1)} mL
+            </Row>
+            {kitchen.cupWeights.map((w) => (
+              <Row
+                key={`${w.ingredientId}${w.measureId}`}
+                label={`${measureName(w.measureId, kitchen)} of ${ingredientName(w.ingredientId).toLowerCase()}`}
+                note={edit(`the weight of ${ingredientName(w.ingredientId)}`, () =>
+                  setEditing({ what: 'cupWeight', ingredientId: w.ingredientId }),
+                )}
+              >
+                {grams(w.massG)}
+              </Row>
+            ))}
+            <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mt: 1.5 }}>
+              <Button variant="outlined" onClick={() => setEditing({ what: 'measure', id: null })}>
+                Add a measure
+              </Button>
+              <Button
+                variant="outlined"
+                onClick={() => setEditing({ what: 'cupWeight', ingredientId: null })}
+              >
+                This cup weighs …
+              </Button>
+            </Box>
+          </Panel>
+          <Panel title="Cold, heat and water">
+            <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap' }}>
+              {figure('fridgeC', 'Fridge', '°C', -1, 15, 1)}
+              {figure('fridgeFreeL', 'Free in the fridge', 'L', 0.5, 400, 1)}
+              {figure('roomC', 'Room', '°C', 5, 45, 0)}
+              {figure('tapC', 'Cold tap', '°C', 1, 35, 0)}
+              {figure(
+                'altitudeM',
+                'Height above the sea',
+                'm',
+                -430,
+                5000,
+                0,
+                'Water boils 1 °C lower for each 300 m',
+              )}
+              {figure('hardnessMeqPerL', 'Water hardness', 'meq/L', 0, 15, 1, 'soft 0.5, medium 2, hard 5')}
+              {figure('servingMl', 'A glass', 'mL', 20, 1000, 0)}
+            </Box>
+            <Box sx={{ mt: 2 }}>
+              <SelectField
+                label="Time zone"
+                value={kitchen.zone}
+                options={(zones.includes(kitchen.zone) ? zones : [kitchen.zone, ...zones]).map((z) => ({
+                  value: z,
+                  text: z.replaceAll('_', ' '),
+                }))}
+                onChange={(zone) => void save({ zone })}
+              />
+            </Box>
+          </Panel>
+        </Box>
+      </Box>
+      {editing?.what === 'pot' && <PotDialog kitchen={kitchen} id={editing.id} save={save} onClose={close} />}
+      {editing?.what === 'burner' && (
+        <BurnerDialog kitchen={kitchen} id={editing.id} save={save} onClose={close} />
+      )}
+      {editing?.what === 'bottle' && (
+        <BottleDialog kitchen={kitchen} id={editing.id} save={save} onClose={close} />
+      )}
+      {editing?.what === 'measure' && (
+        <MeasureDialog kitchen={kitchen} id={editing.id} save={save} onClose={close} />
+      )}
+      {editing?.what === 'cupWeight' && (
+        <CupWeightDialog kitchen={kitchen} ingredientId={editing.ingredientId} save={save} onClose={close} />
+      )}
+    </>
+  );
+}
+
+function SelectField(props: {
+  label: string;
+  value: string;
+  options: readonly { value: string; text: string }[];
+  onChange: (value: string) => void;
+}) {
+  return (
+    <Box
+      component="label"
+      sx={{ display: 'grid', gap: 0.5, fontSize: '0.9rem', color: role('inkMuted'), minWidth: 0 }}
+    >
+      {props.label}
+      <Box
+        component="select"
+        value={props.value}
+        onChange={(e: React.ChangeEvent<HTMLSelectElement>) => props.onChange(e.target.value)}
+        sx={{
+          font: 'inherit',
+          fontSize: '1rem',
+          minHeight: 44,
+          px: 1,
+          borderRadius: 1.5,
+          border: `1px solid ${role('line')}`,
+          bgcolor: role('enamel'),
+          color: role('ink'),
+          maxWidth: '100%',
+        }}
+      >
+        {props.options.map((o) => (
+          <option key={o.value} value={o.value}>
+            {o.text}
+          </option>
+        ))}
+      </Box>
+    </Box>
+  );
+}

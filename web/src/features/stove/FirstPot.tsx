@@ -1,0 +1,188 @@
+import {
+  type BurnerKind,
+  EMPTY_KITCHEN,
+  type Kitchen,
+  type PotMaterial,
+  potCapacityMl,
+  potSchema,
+} from '@big-ladle/core';
+import { valibotResolver } from '@hookform/resolvers/valibot';
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import Switch from '@mui/material/Switch';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { Controller, useForm } from 'react-hook-form';
+import { useNavigate } from 'react-router';
+import { v7 as uuid } from 'uuid';
+import { ApiError, call } from '../../shared/api.ts';
+import type { KitchenDoc } from '../../shared/apiTypes.ts';
+import { VesselDrawing } from '../../shared/drawings/VesselDrawing.tsx';
+import { keys, queryClient } from '../../shared/queries.ts';
+import { PageHead, Panel } from '../../shared/ui.tsx';
+import { sayField } from '../../words/fields.ts';
+import { litres, say } from '../../words/say.ts';
+
+/** A ring of each kind as it stands in most kitchens. */
+const USUAL_RING: Record<BurnerKind, { name: string; powerW: number }> = {
+  gas: { name: 'Gas ring', powerW: 2500 },
+  electric: { name: 'Electric ring', powerW: 2000 },
+  induction: { name: 'Induction ring', powerW: 2200 },
+};
+
+const USUAL_BOTTLES: Kitchen['bottles'] = [
+  { id: 'bottle-750', name: 'Tall bottle', volumeMl: 750, diameterCm: 8, material: 'glass', count: 12 },
+  { id: 'bottle-500', name: 'Half bottle', volumeMl: 500, diameterCm: 7, material: 'glass', count: 12 },
+];
+
+/** The first run asks for one pot and starts. */
+export function FirstPot({ doc }: { doc: KitchenDoc }) {
+  const navigate = useNavigate();
+  const [ring, setRing] = useState<BurnerKind>('gas');
+  const [problem, setProblem] = useState<string | null>(null);
+  const form = useForm({
+    resolver: valibotResolver(potSchema),
+    mode: 'onTouched',
+    defaultValues: {
+      id: uuid(),
+      name: 'Big pot',
+      diameterCm: 30,
+      heightCm: 22,
+      material: 'stainless' as PotMaterial,
+      lid: true,
+      massG: null,
+    },
+  });
+  const values = form.watch();
+  const fits =
+    values.diameterCm >= 8 && values.heightCm >= 4 && values.diameterCm <= 80 && values.heightCm <= 80;
+  const number = (name: 'diameterCm' | 'heightCm', label: string) => (
+    <TextField
+      label={label}
+      error={form.formState.errors[name] !== undefined}
+      helperText={sayField(form.formState.errors[name]?.message)}
+      slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+      {...form.register(name, {
+        setValueAs: (v: string | number) => Number(String(v).replace(',', '.') || Number.NaN),
+      })}
+    />
+  );
+  const save = form.handleSubmit(async (pot) => {
+    setProblem(null);
+    const kitchen: Kitchen = {
+      ...EMPTY_KITCHEN,
+      ...doc.kitchen,
+      zone: Intl.DateTimeFormat().resolvedOptions().timeZone,
+      pots: [pot],
+      burners: doc.kitchen.burners.length
+        ? doc.kitchen.burners
+        : [{ id: `ring-${ring}`, kind: ring, ...USUAL_RING[ring] }],
+      bottles: doc.kitchen.bottles.length ? doc.kitchen.bottles : USUAL_BOTTLES,
+    };
+    try {
+      const saved = await call<KitchenDoc>('PUT', '/kitchen', { version: doc.version, kitchen });
+      queryClient.setQueryData(keys.kitchen, saved);
+      navigate('/new');
+    } catch (error) {
+      setProblem(
+        error instanceof ApiError
+          ? error.detail
+          : 'The kitchen server does not answer. Nothing you entered is lost: try again.',
+      );
+    }
+  });
+  return (
+    <>
+      <PageHead title="First, your pot" beside="Everything is sized to it. More pots later, in Kitchen." />
+      <Box
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: { xs: 'minmax(0,1fr)', md: '1fr 1fr' },
+          gap: 1.75,
+          alignItems: 'start',
+        }}
+      >
+        <Panel>
+          <Box
+            component="form"
+            noValidate
+            onSubmit={(e: React.FormEvent) => void save(e)}
+            sx={{ display: 'grid', gap: 2 }}
+          >
+            <TextField
+              label="What you call it"
+              error={form.formState.errors.name !== undefined}
+              helperText={sayField(form.formState.errors.name?.message)}
+              {...form.register('name')}
+            />
+            {number('diameterCm', 'Width inside, cm')}
+            {number('heightCm', 'Height inside, cm')}
+            <TextField
+              select
+              label="It is made of"
+              slotProps={{ select: { native: true } }}
+              {...form.register('material')}
+            >
+              {(['stainless', 'enamel', 'aluminium', 'castIron', 'copper', 'glass'] as const).map((m) => (
+                <option key={m} value={m}>
+                  {say(`material.${m}`)}
+                </option>
+              ))}
+            </TextField>
+            {['aluminium', 'castIron', 'copper'].includes(values.material) && (
+              <Alert severity="warning">{say('guide.pot.reactive')}</Alert>
+            )}
+            <Controller
+              name="lid"
+              control={form.control}
+              render={({ field }) => (
+                <FormControlLabel
+                  control={<Switch checked={field.value} onChange={field.onChange} />}
+                  label="It has a lid"
+                />
+              )}
+            />
+            <TextField
+              select
+              label="It stands on"
+              value={ring}
+              onChange={(e) => setRing(e.target.value as BurnerKind)}
+              slotProps={{ select: { native: true } }}
+            >
+              {(['gas', 'electric', 'induction'] as const).map((k) => (
+                <option key={k} value={k}>
+                  {say(`burner.${k}`)}
+                </option>
+              ))}
+            </TextField>
+            {problem && <Alert severity="error">{problem}</Alert>}
+            <Button type="submit" variant="contained" disabled={form.formState.isSubmitting}>
+              That is my pot
+            </Button>
+          </Box>
+        </Panel>
+        <Panel>
+          {fits && (
+            <>
+              <VesselDrawing
+                name={values.name}
+                diameterCm={Number(values.diameterCm)}
+                heightCm={Number(values.heightCm)}
+                levelCm={0}
+                standsL={0}
+                colour="transparent"
+                description={`${values.name}: ${litres(potCapacityMl(values) / 1000)} to the brim.`}
+              />
+              <Typography variant="h3" component="p" sx={{ textAlign: 'center' }}>
+                {litres(potCapacityMl(values) / 1000)} to the brim
+              </Typography>
+            </>
+          )}
+        </Panel>
+      </Box>
+    </>
+  );
+}

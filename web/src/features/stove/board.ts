@@ -1,0 +1,81 @@
+import { MINUTE_MS, type Pot } from '@big-ladle/core';
+import { colours } from '../../shared/batch/looks.ts';
+import { clocksOf, useOnBatches } from '../../shared/batch/onBatches.ts';
+import { stepName } from '../../shared/batch/stepWords.ts';
+import { say } from '../../words/say.ts';
+
+export interface BoardEntry {
+  id: string;
+  recipeId: string;
+  pot: Pot;
+  potName: string;
+  stepName: string;
+  volumeL: number;
+  tempC: number;
+  levelCm: number | null;
+  colour: string;
+  lidOn: boolean;
+  hot: boolean;
+  clock: { endMs: number; word: string } | null;
+  next: { name: string; atMs: number }[];
+}
+
+const CLOCK_WORD: Record<string, string> = {
+  heat: 'to the boil, expected',
+  boil: 'at the boil',
+  steep: 'to the best moment',
+  soak: 'of soaking',
+  cool: 'until it is cool, expected',
+};
+
+/** How often the physics is looked at again; clocks tick by themselves. */
+const LOOK_AGAIN_MS = 15_000;
+
+/** What is on, ordered by what comes next. */
+export function useOnBoard(nowMs: number): BoardEntry[] {
+  const { on } = useOnBatches(Math.floor(nowMs / LOOK_AGAIN_MS) * LOOK_AGAIN_MS);
+  const entries = on.flatMap((batch): BoardEntry[] => {
+    const { program, kitchen } = batch.batch.pins!;
+    const pot = kitchen.pots.find((p) => p.id === program.potId);
+    if (!pot) return [];
+    const { forecast, log } = batch.now;
+    const startedMs = log.startedMs ?? nowMs;
+    const here = batch.now.moment?.trace.at(-1);
+    const [clock] = clocksOf(batch, (s) => stepName(s, program));
+    const at = batch.step ? program.steps.indexOf(batch.step) : -1;
+    // The step that is on, and the next two that need the cook.
+    const next = program.steps
+      .slice(Math.max(0, at))
+      .filter((s, i) => i === 0 || s.attention !== 'unattended')
+      .slice(0, 3)
+      .flatMap((s, i) => {
+        const entry = forecast.trace.find((t) => t.stepId === s.id);
+        if (!entry) return [];
+        const ends = i === 0 && (s.kind === 'steep' || s.kind === 'soak' || s.kind === 'cool');
+        return [
+          {
+            name: ends ? say(`deed.${s.kind}`) : stepName(s, program),
+            atMs: startedMs + (ends ? entry.endMin : entry.startMin) * MINUTE_MS,
+          },
+        ];
+      });
+    return [
+      {
+        id: batch.batch.id,
+        recipeId: program.recipeId,
+        pot,
+        potName: here?.vesselId === 'pot' ? pot.name : here?.vesselId === 'tub' ? 'Strained' : pot.name,
+        stepName: batch.step ? stepName(batch.step, program) : say('stage.state.done'),
+        volumeL: here?.now.volumeL ?? 0,
+        tempC: here?.now.tempC ?? kitchen.roomC,
+        levelCm: here?.now.levelCm ?? null,
+        colour: colours(here).glass,
+        lidOn: pot.lid && (batch.step?.kind === 'steep' || batch.step?.kind === 'heat'),
+        hot: (here?.now.tempC ?? 0) > 70 && (here?.now.volumeL ?? 0) > 0.05,
+        clock: clock ? { endMs: clock.endMs, word: CLOCK_WORD[clock.stepKind] ?? clock.label } : null,
+        next,
+      },
+    ];
+  });
+  return entries.sort((a, b) => (a.clock?.endMs ?? 0) - (b.clock?.endMs ?? 0));
+}

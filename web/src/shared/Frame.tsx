@@ -1,0 +1,145 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useColorScheme } from '@mui/material/styles';
+import { useEffect } from 'react';
+import { NavLink, Outlet, useLocation } from 'react-router';
+import { heading, role } from '../theme/theme.ts';
+
+/** Only places that work stand here. */
+const PLACES = [
+  { to: '/', label: 'Stove', end: true },
+  { to: '/new', label: 'New batch', end: false },
+  { to: '/shelf', label: 'Cold shelf', end: false },
+  { to: '/kitchen', label: 'Kitchen', end: false },
+];
+
+const NEXT_SCHEME = { system: 'light', light: 'dark', dark: 'system' } as const;
+const SCHEME_WORD = { system: 'Light: as the device', light: 'Light: day', dark: 'Light: night' } as const;
+
+function SchemeButton() {
+  const { mode, setMode } = useColorScheme();
+  const now = mode ?? 'system';
+  return (
+    <Button
+      size="small"
+      color="inherit"
+      onClick={() => setMode(NEXT_SCHEME[now])}
+      sx={{
+        color: role('inkMuted'),
+        fontWeight: 400,
+        fontSize: '0.8rem',
+        px: 1,
+        justifyContent: 'flex-start',
+      }}
+    >
+      {SCHEME_WORD[now]}
+    </Button>
+  );
+}
+
+/** The frame of every place: navigation at the side, or at the foot of a phone. */
+export function Frame() {
+  const { pathname } = useLocation();
+  // biome-ignore lint/correctness/useExhaustiveDependencies: a change of place is what this waits for
+  useEffect(() => {
+    const title = document.querySelector<HTMLElement>('[data-page-title]');
+    if (title) document.title = `${title.textContent} · Big Ladle`;
+  }, [pathname]);
+  return (
+    <Box sx={{ display: 'flex', minHeight: '100vh', flexDirection: { xs: 'column', md: 'row' } }}>
+      <Box
+        component="a"
+        href="#main"
+        sx={{
+          position: 'absolute',
+          left: -9999,
+          '&:focus': { left: 8, top: 8, zIndex: 2000, bgcolor: role('enamel'), p: 1 },
+        }}
+      >
+        Skip to the page
+      </Box>
+      <Box
+        component="nav"
+        aria-label="Places"
+        sx={{
+          width: { md: 128 },
+          flexShrink: 0,
+          display: 'flex',
+          flexDirection: { xs: 'row', md: 'column' },
+          position: { xs: 'fixed', md: 'sticky' },
+          top: { md: 0 },
+          bottom: { xs: 0, md: 'auto' },
+          left: 0,
+          right: { xs: 0, md: 'auto' },
+          height: { md: '100vh' },
+          zIndex: 1100,
+          bgcolor: { xs: role('enamel'), md: 'transparent' },
+          borderTop: { xs: `2px solid ${role('rim')}`, md: 'none' },
+          pt: { md: 2.5 },
+          pb: { md: 2 },
+        }}
+      >
+        <Box
+          sx={{
+            ...heading,
+            fontSize: '1.3rem',
+            lineHeight: 1,
+            px: 2.5,
+            mb: 2.5,
+            color: role('ink'),
+            display: { xs: 'none', md: 'block' },
+          }}
+        >
+          Big
+          <br />
+          Ladle
+        </Box>
+        {PLACES.map((place) => (
+          <Box
+            key={place.to}
+            component={NavLink}
+            to={place.to}
+            end={place.end}
+            sx={{
+              display: 'flex',
+              alignItems: 'center',
+              justifyContent: { xs: 'center', md: 'flex-start' },
+              flex: { xs: 1, md: 'none' },
+              minHeight: { xs: 60, md: 44 },
+              px: { xs: 0.5, md: 2.25 },
+              textAlign: 'center',
+              textDecoration: 'none',
+              color: role('inkMuted'),
+              borderLeft: { md: '3px solid transparent' },
+              borderTop: { xs: '3px solid transparent', md: 'none' },
+              '&.active': { color: role('rim'), fontWeight: 700, borderColor: role('rim') },
+              '&:hover': { color: role('rim') },
+            }}
+          >
+            {place.label}
+          </Box>
+        ))}
+        <Box sx={{ mt: 'auto', px: 1.25, display: { xs: 'none', md: 'block' } }}>
+          <SchemeButton />
+        </Box>
+      </Box>
+      <Box
+        component="main"
+        id="main"
+        sx={{
+          flex: 1,
+          minWidth: 0,
+          p: { xs: 1.5, md: 2 },
+          pl: { md: 0 },
+          pb: { xs: 12, md: 3 },
+          pt: { md: 2 },
+        }}
+      >
+        <Outlet />
+        <Box sx={{ display: { xs: 'block', md: 'none' }, mt: 3 }}>
+          <SchemeButton />
+        </Box>
+      </Box>
+    </Box>
+  );
+}

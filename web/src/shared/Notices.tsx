@@ -1,0 +1,47 @@
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import { putAway, useNotices } from './notices.ts';
+import { useOutbox } from './outboxStore.ts';
+
+/** What belongs to no field, and whether the server can be reached. */
+export function Notices() {
+  const notices = useNotices((s) => s.notices);
+  const offline = useOutbox((s) => s.offline);
+  const waiting = useOutbox((s) => s.pending.length);
+  return (
+    <Box
+      aria-live="polite"
+      sx={{
+        position: 'fixed',
+        zIndex: 1400,
+        left: 12,
+        right: 12,
+        bottom: { xs: 76, md: 12 },
+        display: 'grid',
+        gap: 1,
+        maxWidth: 640,
+        mx: 'auto',
+      }}
+    >
+      {offline && (
+        <Alert severity="warning" variant="outlined" sx={{ bgcolor: 'background.paper' }}>
+          The kitchen server does not answer. Clocks run on
+          {waiting > 0
+            ? `; ${waiting} ${waiting === 1 ? 'entry waits' : 'entries wait'} here and will be sent.`
+            : '.'}
+        </Alert>
+      )}
+      {notices.map((n) => (
+        <Alert
+          key={n.id}
+          severity={n.severity}
+          variant="outlined"
+          sx={{ bgcolor: 'background.paper' }}
+          onClose={() => putAway(n.id)}
+        >
+          {n.text}
+        </Alert>
+      ))}
+    </Box>
+  );
+}

@@ -1,0 +1,98 @@
+import { useEffect, useRef } from 'react';
+import { create } from 'zustand';
+import { createJSONStorage, persist } from 'zustand/middleware';
+
+/** A moment of a clock at which something is due. */
+export interface AlarmMoment {
+  key: string;
+  atMs: number;
+  text: string;
+  urgency: 'soft' | 'due' | 'late';
+}
+
+interface AlarmState {
+  heard: string[];
+  sound: boolean;
+  hear: (key: string) => void;
+  setSound: (on: boolean) => void;
+}
+
+/** Which alarms have been put off in this window, and whether it may sound. */
+export const useAlarmState = create<AlarmState>()(
+  persist(
+    (set) => ({
+      heard: [],
+      sound: false,
+      hear: (key) => set((s) => ({ heard: [...s.heard.filter((k) => k !== key).slice(-60), key] })),
+      setSound: (sound) => set({ sound }),
+    }),
+    { name: 'big-ladle-alarms', storage: createJSONStorage(() => sessionStorage) },
+  ),
+);
+
+let audio: AudioContext | null = null;
+/** Call in a tap: browsers let a page sound only after one. */
+export function unlockSound(): void {
+  audio ??= new AudioContext();
+  void audio.resume();
+}
+
+const TONES: Record<AlarmMoment['urgency'], readonly number[]> = {
+  soft: [523],
+  due: [659, 880],
+  late: [880, 659, 880, 659],
+};
+
+function sound(urgency: AlarmMoment['urgency']): void {
+  if (audio?.state !== 'running') return;
+  const begin = audio.currentTime + 0.02;
+  for (const [i, hertz] of TONES[urgency].entries()) {
+    const tone = audio.createOscillator();
+    const gain = audio.createGain();
+    tone.frequency.value = hertz;
+    gain.gain.setValueAtTime(0.0001, begin + i * 0.28);
+    gain.gain.exponentialRampToValueAtTime(0.4, begin + i * 0.28 + 0.03);
+    gain.gain.exponentialRampToValueAtTime(0.0001, begin + i * 0.28 + 0.25);
+    tone.connect(gain).connect(audio.destination);
+    tone.start(begin + i * 0.28);
+    tone.stop(begin + i * 0.28 + 0.27);
+  }
+}
+
+/** Older than this an alarm is not rung any more; it still shows. */
+const STALE_MS = 10 * 60_000;
+const REPEAT_MS = 8000;
+
+/** The alarms that are due and not put off, the newest first; they sound, and show in the tab's title. */
+export function useAlarms(moments: readonly AlarmMoment[], nowMs: number, title: string): AlarmMoment[] {
+  const { heard, sound: on } = useAlarmState();
+  const rung = useRef(new Map<string, number>());
+  const due = moments
+    .filter((m) => m.atMs <= nowMs && !heard.includes(m.key))
+    .sort((a, b) => b.atMs - a.atMs);
+  const first = due[0];
+  useEffect(() => {
+    document.title = first ? `(!) ${first.text}` : title;
+  }, [first, title]);
+  useEffect(() => {
+    if (!on) return;
+    for (const m of due) {
+      const before = rung.current.get(m.key) ?? 0;
+      if (nowMs - m.atMs > STALE_MS || nowMs - before < REPEAT_MS) continue;
+      rung.current.set(m.key, nowMs);
+      sound(m.urgency);
+    }
+  }, [due, nowMs, on]);
+  return due;
+}
+
+/** Minutes left at which a clock is read out, and only then. */
+const THRESHOLDS_MIN = [60, 30, 10, 5, 2, 1, 0];
+
+/** What a screen reader hears of a clock: a sentence that changes at thresholds only. */
+export function announcement(label: string, endMs: number, nowMs: number): string {
+  const leftMin = (endMs - nowMs) / 60_000;
+  const passed = THRESHOLDS_MIN.filter((t) => leftMin <= t).at(-1);
+  if (passed === undefined) return '';
+  return passed === 0 ? `${label}: now.` : `${label}: ${passed} ${passed === 1 ? 'minute' : 'minutes'} left.`;
+}

@@ -1,0 +1,73 @@
+import type {
+  BottleFacts,
+  GlassFacts,
+  ItemLog,
+  Kitchen,
+  LogEvent,
+  PlanDoc,
+  Program,
+  Recipe,
+} from '@big-ladle/core';
+
+export interface FieldProblem {
+  field: string;
+  message: string;
+}
+
+/** Problem details as the server sends them. */
+export interface Problem {
+  title?: string;
+  detail?: string;
+  fields?: FieldProblem[];
+  stored?: unknown;
+  problem?: unknown;
+  eventId?: string;
+}
+
+export interface KitchenDoc {
+  version: number;
+  kitchen: Kitchen;
+}
+
+export interface Batch {
+  id: string;
+  status: 'planned' | 'on' | 'done';
+  plan: PlanDoc;
+  version: number;
+  pins: { recipe: Recipe; program: Program; kitchen: Kitchen; tablesVersion: string } | null;
+  createdMs: number;
+  updatedMs: number;
+}
+
+export interface BatchDoc {
+  batch: Batch;
+  events: LogEvent[];
+}
+
+export interface BatchList {
+  batches: {
+    batch: Batch;
+    now: {
+      startedMs: number | null;
+      endedMs: number | null;
+      currentStepId: string | null;
+      litres: number;
+    } | null;
+  }[];
+  next: number | null;
+}
+
+export interface ShelfItem {
+  facts: {
+    itemId: string;
+    batchId: string;
+    recipeId: string;
+    sizeName: string;
+    sizeMl: number;
+    colour: string;
+    brix: number;
+    glass: GlassFacts;
+    bottle: BottleFacts;
+  };
+  log: ItemLog;
+}

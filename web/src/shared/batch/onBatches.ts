@@ -1,0 +1,82 @@
+import { type BatchNow, batchAt, SHIPPED_TABLES, type Step } from '@big-ladle/core';
+import { useQueries } from '@tanstack/react-query';
+import { call } from '../api.ts';
+import type { Batch, BatchDoc } from '../apiTypes.ts';
+import { keys, useBatches } from '../queries.ts';
+
+/** One running clock, with its batch. */
+export interface RunningClock {
+  key: string;
+  batchId: string;
+  label: string;
+  stepKind: Step['kind'] | 'own';
+  kind: 'timed' | 'expected';
+  startMs: number;
+  endMs: number;
+  minMs: number | null;
+  maxMs: number | null;
+  clockId: string | null;
+}
+
+export interface OnBatch {
+  batch: Batch;
+  now: BatchNow;
+  step: Step | null;
+}
+
+/** The clocks of a batch: that of its step, and the cook's own. */
+export function clocksOf(on: OnBatch, label: (step: Step) => string): RunningClock[] {
+  const { now, step, batch } = on;
+  const clocks: RunningClock[] = now.log.clocks.map((c) => ({
+    key: `${batch.id}:${c.id}`,
+    batchId: batch.id,
+    label: c.label,
+    stepKind: 'own' as const,
+    kind: 'timed' as const,
+    startMs: c.startMs,
+    endMs: c.endMs,
+    minMs: null,
+    maxMs: null,
+    clockId: c.id,
+  }));
+  const timed = step && ['heat', 'boil', 'steep', 'soak', 'cool'].includes(step.kind);
+  if (now.clock && step && timed) {
+    clocks.unshift({
+      key: `${batch.id}:${step.id}`,
+      batchId: batch.id,
+      label: label(step),
+      stepKind: step.kind,
+      clockId: null,
+      ...now.clock,
+    });
+  }
+  return clocks;
+}
+
+/** All batches that are on, with their logs, as of `nowMs`. */
+export function useOnBatches(nowMs: number): { on: OnBatch[]; isPending: boolean; error: unknown } {
+  const list = useBatches();
+  const ids = (list.data?.batches ?? []).filter((b) => b.batch.status === 'on').map((b) => b.batch.id);
+  const docs = useQueries({
+    queries: ids.map((id) => ({
+      queryKey: keys.batch(id),
+      queryFn: () => call<BatchDoc>('GET', `/batches/${id}`),
+    })),
+  });
+  const on: OnBatch[] = [];
+  for (const { data } of docs) {
+    const pins = data?.batch.pins;
+    if (!data || !pins) continue;
+    const now = batchAt(pins.program, pins.kitchen, SHIPPED_TABLES, data.events, nowMs);
+    on.push({
+      batch: data.batch,
+      now,
+      step: pins.program.steps.find((s) => s.id === now.log.currentStepId) ?? null,
+    });
+  }
+  return {
+    on: on.filter((b) => b.now.log.endedMs === null),
+    isPending: list.isPending || docs.some((d) => d.isPending),
+    error: list.error,
+  };
+}

@@ -1,0 +1,83 @@
+import type { LogEvent } from '@big-ladle/core';
+import { QueryClient, useQuery } from '@tanstack/react-query';
+import { useMemo } from 'react';
+import { call } from './api.ts';
+import type { BatchDoc, BatchList, KitchenDoc, ShelfItem } from './apiTypes.ts';
+import { useOutbox } from './outboxStore.ts';
+
+export const queryClient = new QueryClient({
+  defaultOptions: {
+    queries: {
+      staleTime: 30_000,
+      retry: 2,
+      retryDelay: 800,
+      refetchOnWindowFocus: true,
+      networkMode: 'always',
+    },
+    mutations: { networkMode: 'always' },
+  },
+});
+
+export const keys = {
+  kitchen: ['kitchen'] as const,
+  batches: ['batches'] as const,
+  batch: (id: string) => ['batch', id] as const,
+  items: ['items'] as const,
+};
+
+export const useKitchen = () =>
+  useQuery({ queryKey: keys.kitchen, queryFn: () => call<KitchenDoc>('GET', '/kitchen') });
+
+export const useBatches = () =>
+  useQuery({ queryKey: keys.batches, queryFn: () => call<BatchList>('GET', '/batches') });
+
+/** A batch with its log, and what waits in the outbox laid on top. */
+export function useBatch(id: string) {
+  const query = useQuery({
+    queryKey: keys.batch(id),
+    queryFn: () => call<BatchDoc>('GET', `/batches/${id}`),
+  });
+  const pending = useOutbox((s) => s.pending);
+  const events = useMemo(() => {
+    const stored = query.data?.events ?? [];
+    const known = new Set(stored.map((e) => e.id));
+    const waiting = pending.filter(
+      (e) => e.stream.kind === 'batch' && e.stream.id === id && !known.has(e.id),
+    );
+    return waiting.length ? [...stored, ...waiting] : stored;
+  }, [query.data, pending, id]);
+  return { ...query, batch: query.data?.batch, events };
+}
+
+export const useItems = () =>
+  useQuery({ queryKey: keys.items, queryFn: () => call<{ items: ShelfItem[] }>('GET', '/items') });
+
+/** Takes events that the server has stored into what is shown, each once. */
+export function takeEvents(events: readonly LogEvent[]): void {
+  for (const event of events) {
+    if (event.stream.kind === 'batch') {
+      queryClient.setQueryData<BatchDoc>(keys.batch(event.stream.id), (doc) =>
+        !doc || doc.events.some((e) => e.id === event.id) ? doc : { ...doc, events: [...doc.events, event] },
+      );
+    }
+  }
+  if (
+    events.some(
+      (e) =>
+        e.kind === 'stepEnded' || e.kind === 'undone' || e.kind === 'skipped' || e.kind === 'stepStarted',
+    )
+  ) {
+    void queryClient.invalidateQueries({ queryKey: keys.batches });
+    for (const id of new Set(events.filter((e) => e.stream.kind === 'batch').map((e) => e.stream.id))) {
+      void queryClient.invalidateQueries({ queryKey: keys.batch(id) });
+    }
+  }
+  if (
+    events.some(
+      (e) =>
+        e.stream.kind === 'item' || e.kind === 'bottled' || e.kind === 'undone' || e.kind === 'stepEnded',
+    )
+  ) {
+    void queryClient.invalidateQueries({ queryKey: keys.items });
+  }
+}

@@ -1,0 +1,41 @@
+import type { LogEvent } from '@big-ladle/core';
+import { flush } from './outbox.ts';
+import { useOutbox } from './outboxStore.ts';
+import { keys, queryClient, takeEvents } from './queries.ts';
+import { serverTimeIs } from './time.ts';
+
+/** One event stream for this window. The browser reconnects by itself and resumes after the last event it saw. */
+export function startStream(): () => void {
+  const source = new EventSource('/api/stream');
+  let lost = false;
+  source.addEventListener('open', () => {
+    useOutbox.setState({ offline: false });
+    void flush();
+    if (!lost) return;
+    lost = false;
+    // Documents carry no seq: fetch what may have changed meanwhile.
+    void queryClient.invalidateQueries();
+  });
+  source.addEventListener('error', () => {
+    lost = true;
+    useOutbox.setState({ offline: true });
+  });
+  source.addEventListener('time', (message) => {
+    serverTimeIs((JSON.parse((message as MessageEvent<string>).data) as { nowMs: number }).nowMs);
+  });
+  source.addEventListener('log', (message) => {
+    takeEvents([JSON.parse((message as MessageEvent<string>).data) as LogEvent]);
+  });
+  source.addEventListener('doc', (message) => {
+    const change = JSON.parse((message as MessageEvent<string>).data) as {
+      doc: 'kitchen' | 'batch';
+      id: string;
+    };
+    if (change.doc === 'kitchen') void queryClient.invalidateQueries({ queryKey: keys.kitchen });
+    else {
+      void queryClient.invalidateQueries({ queryKey: keys.batch(change.id) });
+      void queryClient.invalidateQueries({ queryKey: keys.batches });
+    }
+  });
+  return () => source.close();
+}

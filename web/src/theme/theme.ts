@@ -1,0 +1,104 @@
+import { createTheme } from '@mui/material/styles';
+import { DAY, NIGHT, type Tokens } from './tokens.ts';
+
+const HEADING = '"Bricolage Grotesque Variable", system-ui, sans-serif';
+const TEXT = '"Atkinson Hyperlegible Next Variable", system-ui, sans-serif';
+
+declare module '@mui/material/styles' {
+  interface Palette {
+    role: Tokens;
+  }
+  interface PaletteOptions {
+    role?: Tokens;
+  }
+}
+
+const palette = (t: Tokens) => ({
+  role: t,
+  background: { default: t.ground, paper: t.enamel },
+  text: { primary: t.ink, secondary: t.inkMuted },
+  primary: { main: t.rim, contrastText: t.onRim },
+  divider: t.hairline,
+  info: { main: t.cold },
+  success: { main: t.ready },
+  warning: { main: t.caution },
+  error: { main: t.danger },
+});
+
+/** A colour role as a CSS value that follows day and night. */
+export const role = (name: keyof Tokens): string => `var(--mui-palette-role-${name})`;
+
+export const heading = {
+  fontFamily: HEADING,
+  fontWeight: 650,
+  fontFeatureSettings: '"tnum"',
+  letterSpacing: '-0.01em',
+};
+
+export const theme = createTheme({
+  cssVariables: { colorSchemeSelector: 'data-scheme' },
+  colorSchemes: { light: { palette: palette(DAY) }, dark: { palette: palette(NIGHT) } },
+  shape: { borderRadius: 8 },
+  transitions: { create: () => 'none' },
+  typography: {
+    fontFamily: TEXT,
+    fontSize: 15,
+    h1: { ...heading, fontSize: '1.75rem', lineHeight: 1.15 },
+    h2: { ...heading, fontSize: '1.2rem', lineHeight: 1.25 },
+    h3: { ...heading, fontSize: '1.05rem', lineHeight: 1.3 },
+    body1: { fontSize: '1rem', lineHeight: 1.45 },
+    body2: { fontSize: '0.875rem', lineHeight: 1.4 },
+    button: { ...heading, textTransform: 'none', fontSize: '1rem' },
+  },
+  components: {
+    MuiButtonBase: { defaultProps: { disableRipple: true } },
+    MuiButton: {
+      defaultProps: { disableElevation: true },
+      styleOverrides: {
+        root: { minHeight: 44, borderRadius: '4px 4px 12px 12px', paddingInline: 18 },
+        outlined: { borderWidth: 2, '&:hover': { borderWidth: 2 } },
+      },
+    },
+    MuiPaper: { defaultProps: { elevation: 0 }, styleOverrides: { root: { backgroundImage: 'none' } } },
+    MuiTextField: { defaultProps: { size: 'small' } },
+    MuiOutlinedInput: {
+      styleOverrides: {
+        root: { borderRadius: 6, minHeight: 44 },
+        notchedOutline: { borderColor: role('line') },
+      },
+    },
+    MuiDialog: {
+      styleOverrides: {
+        paper: { borderTop: `2.5px solid ${role('rim')}`, borderRadius: '3px 3px 14px 14px' },
+      },
+    },
+    MuiSlider: {
+      styleOverrides: {
+        thumb: { width: 24, height: 24 },
+        rail: { opacity: 1, backgroundColor: role('line') },
+        track: { height: 4 },
+      },
+    },
+    MuiToggleButton: {
+      styleOverrides: {
+        root: {
+          textTransform: 'none',
+          minHeight: 44,
+          borderColor: role('line'),
+          color: role('ink'),
+          '&.Mui-selected': { backgroundColor: role('enamelDeep'), color: role('rim'), fontWeight: 700 },
+        },
+      },
+    },
+    MuiCssBaseline: {
+      styleOverrides: {
+        body: { fontVariantNumeric: 'tabular-nums' },
+        ':focus-visible': { outline: `3px solid ${role('rim')}`, outlineOffset: 2 },
+        '.Mui-focusVisible': { outline: `3px solid ${role('rim')}`, outlineOffset: 2 },
+        '@media (prefers-reduced-motion: reduce)': {
+          '*': { animation: 'none !important', transition: 'none !important' },
+        },
+      },
+    },
+  },
+});

@@ -1,0 +1,172 @@
+import type { Fraction, HandAmount, KitchenMeasure, Said, StepProblem } from '@big-ladle/core';
+import { EN } from './en.ts';
+
+/** A code in words. An unknown code shows itself, so that a missing sentence is seen at once. */
+export function say(code: string, params: Readonly<Record<string, string | number>> = {}): string {
+  const text = EN[code];
+  if (text === undefined) return code;
+  return text.replace(/\{(\w+)\}/g, (_, name: string) => String(params[name] ?? `{${name}}`));
+}
+
+export const has = (code: string): boolean => code in EN;
+
+const LOCALE = typeof navigator === 'undefined' ? 'en-GB' : (navigator.language ?? 'en-GB');
+const numbers = new Map<number, Intl.NumberFormat>();
+
+/** A figure with so many decimals, in local form. */
+export function num(value: number, decimals = 0): string {
+  let format = numbers.get(decimals);
+  if (!format) {
+    format = new Intl.NumberFormat(LOCALE, {
+      minimumFractionDigits: decimals,
+      maximumFractionDigits: decimals,
+    });
+    numbers.set(decimals, format);
+  }
+  return format.format(Object.is(value, -0) || Math.abs(value) < 0.5 * 10 ** -decimals ? 0 : value);
+}
+
+export const litres = (value: number, decimals?: number): string =>
+  `${num(value, decimals ?? (Math.abs(value) < 10 ? 1 : 1))} L`;
+
+/** Litres finely: small amounts in millilitres. */
+export const volume = (value: number): string =>
+  Math.abs(value) < 0.995 ? `${num(Math.round(value * 100) * 10)} mL` : litres(value);
+
+export const grams = (value: number): string =>
+  value >= 1000 ? `${num(value / 1000, 2)} kg` : value >= 20 ? `${num(value)} g` : `${num(value, 1)} g`;
+
+export const celsius = (value: number): string => `${num(value)} °C`;
+export const centimetres = (value: number): string => `${num(value, 1)} cm`;
+export const percent = (share: number): string => `${num(share * 100)} %`;
+
+/** A length of time in words: "2 h 05", "35 min", "4 days". */
+export function duration(minutes: number): string {
+  const whole = Math.max(0, Math.round(minutes));
+  if (whole < 60) return `${whole} min`;
+  const h = Math.floor(whole / 60);
+  const m = whole % 60;
+  if (h >= 48) return `${Math.floor(h / 24)} days ${h % 24} h`;
+  return m === 0 ? `${h} h` : `${h} h ${String(m).padStart(2, '0')}`;
+}
+
+export const days = (value: number): string => {
+  const rounded = Math.round(value * 10) / 10;
+  return `${num(rounded, Number.isInteger(rounded) ? 0 : 1)} ${rounded === 1 ? 'day' : 'days'}`;
+};
+
+/** A clock face: "6:42" for hours and minutes, "18:05" for minutes and seconds under an hour. */
+export function clockFace(ms: number): { face: string; unit: 'h:min' | 'min:s' } {
+  const seconds = Math.max(0, Math.ceil(ms / 1000));
+  if (seconds >= 3600) {
+    const minutes = Math.ceil(seconds / 60);
+    return { face: `${Math.floor(minutes / 60)}:${String(minutes % 60).padStart(2, '0')}`, unit: 'h:min' };
+  }
+  return { face: `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`, unit: 'min:s' };
+}
+
+const GLYPHS: Record<Fraction, string> = {
+  '': '',
+  '1/8': '⅛',
+  '1/4': '¼',
+  '1/3': '⅓',
+  '1/2': '½',
+  '2/3': '⅔',
+  '3/4': '¾',
+};
+
+/** An amount as a hand measures it, in words. */
+export function handText(amount: HandAmount, measures: readonly KitchenMeasure[]): string {
+  const fraction = GLYPHS[amount.fraction];
+  const number =
+    amount.whole === 0 && fraction ? fraction : `${num(amount.whole)}${fraction ? ` ${fraction}` : ''}`;
+  const many = amount.whole > 1 || (amount.whole === 1 && fraction !== '');
+  const own = measures.find((m) => m.id === amount.unitId);
+  if (own) return `${number} × ${own.name}`;
+  const forms = say(amount.kind === 'piece' ? `piece.${amount.unitId}` : `unit.${amount.unitId}`).split('|');
+  return `${number} ${(many ? forms[1] : forms[0]) ?? forms[0]}`;
+}
+
+const formats = new Map<string, Intl.DateTimeFormat>();
+function dated(ms: number, zone: string, options: Intl.DateTimeFormatOptions, key: string): string {
+  const id = `${zone}|${key}`;
+  let format = formats.get(id);
+  if (!format) {
+    format = new Intl.DateTimeFormat(LOCALE, { ...options, timeZone: zone });
+    formats.set(id, format);
+  }
+  return format.format(ms);
+}
+
+export const timeOfDay = (ms: number, zone: string): string =>
+  dated(ms, zone, { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' }, 'time');
+export const dayOf = (ms: number, zone: string): string =>
+  dated(ms, zone, { weekday: 'short', day: 'numeric', month: 'short' }, 'day');
+export const weekday = (ms: number, zone: string): string => dated(ms, zone, { weekday: 'short' }, 'weekday');
+export const longDay = (ms: number, zone: string): string =>
+  dated(ms, zone, { weekday: 'long', day: 'numeric', month: 'long' }, 'long');
+const isoDay = (ms: number, zone: string): string =>
+  new Intl.DateTimeFormat('en-CA', {
+    timeZone: zone,
+    year: 'numeric',
+    month: '2-digit',
+    day: '2-digit',
+  }).format(ms);
+
+/** A moment as near as a cook needs it: "14:20" today, "Wed 03:54" within a week, else with the date. */
+export function moment(ms: number, nowMs: number, zone: string): string {
+  const time = timeOfDay(ms, zone);
+  if (isoDay(ms, zone) === isoDay(nowMs, zone)) return time;
+  return Math.abs(ms - nowMs) < 6 * 86_400_000
+    ? `${weekday(ms, zone)} ${time}`
+    : `${dayOf(ms, zone)}, ${time}`;
+}
+
+/** The day of a deadline, rounded down: "today", "Thu 3 Dec". */
+export const dayFrom = (ms: number, nowMs: number, zone: string): string =>
+  isoDay(ms, zone) === isoDay(nowMs, zone) ? 'today' : dayOf(ms, zone);
+
+/** A reason of the keeping model, its figures in words. */
+export function sayReason(reason: Said): string {
+  const p = reason.params;
+  const out: Record<string, string> = {};
+  for (const [key, value] of Object.entries(p)) {
+    if (key === 'days' || key === 'open') out[key] = days(Number(value));
+    else if (key === 'hours' || key === 'limitH') out[key] = duration(Number(value) * 60);
+    else if (key === 'pH') out[key] = num(Number(value), 1);
+    else out[key] = String(value);
+  }
+  return say(reason.code, out);
+}
+
+/** A note of the trace, its figures in words. */
+export function sayNote(note: Said): string {
+  const p = note.params;
+  const out: Record<string, string> = {};
+  if (p.minutes !== undefined) out.minutes = duration(Number(p.minutes));
+  if (p.percent !== undefined) out.percent = `${p.percent} %`;
+  if (p.iceKg !== undefined) out.iceKg = `${num(Number(p.iceKg), 1)} kg`;
+  return say(`note.${note.code}`, out);
+}
+
+/** A problem of the interpreter in words. */
+export function sayStepProblem(
+  problem: StepProblem,
+  names: { burner?: string; vessel?: string } = {},
+): string {
+  const vessel = names.vessel ?? 'vessel';
+  switch (problem.kind) {
+    case 'neverBoils':
+      return say('problem.neverBoils', { burner: names.burner ?? 'ring', temp: celsius(problem.reachesC) });
+    case 'neverCools':
+      return say('problem.neverCools', { temp: celsius(problem.targetC) });
+    case 'measuredTooMuch':
+      return say('problem.measuredTooMuch', {
+        value: litres(problem.valueL),
+        vessel,
+        capacity: litres(problem.capacityL),
+      });
+    default:
+      return say(`problem.${problem.kind}`, { vessel });
+  }
+}
