@@ -178,44 +178,46 @@ export function live(
       const solid = vessel.solids[i]!;
       const delta = drawn[i]! - solid.extracted;
       if (delta <= 0) continue;
-      const fresh = scaled(drawableOf(rows[i]!, solid.massG), delta);
-      const after = plus(c, fresh);
-      addFlow(work, {
+      const all = drawableOf(rows[i]!, solid.massG);
+      const before = c;
+      const after = plus(c, all, delta);
+      addFlow(work, () => ({
         stepId,
         code: 'drawn',
         direction: 'in',
-        volumeL: (volumeMl(after) - volumeMl(c)) / 1000,
-        comp: fresh,
+        volumeL: (volumeMl(after) - volumeMl(before)) / 1000,
+        comp: scaled(all, delta),
         lineId: solid.lineId,
         to: vessel.id,
-      });
+      }));
       c = after;
     }
   }
   const steamG = steamL * 1000;
   if (steamG > 0 && wet) {
     if (steamG >= c.waterG) throw new StepStop({ kind: 'boiledDry', stepId, vesselId: vessel.id });
+    const before = c;
     const after = { ...c, waterG: c.waterG - steamG };
-    addFlow(work, {
+    addFlow(work, () => ({
       stepId,
       code: 'steam',
       direction: 'out',
-      volumeL: (volumeMl(c) - volumeMl(after)) / 1000,
+      volumeL: (volumeMl(before) - volumeMl(after)) / 1000,
       comp: water(steamG),
       from: vessel.id,
-    });
+    }));
     c = after;
   }
   const fadedG = (before.markerG.red ?? 0) + redDrawnG - redG;
   if (fadedG > 0) {
-    addFlow(work, {
+    addFlow(work, () => ({
       stepId,
       code: 'faded',
       direction: 'out',
       volumeL: 0,
       comp: { ...EMPTY, markerG: { red: fadedG } },
       from: vessel.id,
-    });
+    }));
     c = { ...c, markerG: { ...c.markerG, red: redG } };
   }
   return {

@@ -79,16 +79,17 @@ export function addSolids(work: Work, step: Step, vessel: Vessel, solids: readon
     if (massG(solid.held) > 0) parts.push({ code: 'rinseWater', comp: solid.held });
     let comp: Composition = current.liquor;
     for (const part of parts) {
+      const before = comp;
       const after = plus(comp, part.comp);
-      addFlow(work, {
+      addFlow(work, () => ({
         stepId: step.id,
         code: part.code,
         direction: 'in',
-        volumeL: (volumeMl(after) - volumeMl(comp)) / 1000,
+        volumeL: (volumeMl(after) - volumeMl(before)) / 1000,
         comp: part.comp,
         lineId: solid.lineId,
         to: vessel.id,
-      });
+      }));
       comp = after;
     }
     const joined = parts.reduce<Composition>((sum, p) => plus(sum, p.comp), EMPTY);

@@ -40,14 +40,14 @@ const blameFor = (step: Step, vessel: Vessel): Blame =>
 
 function booked(work: Work, step: Step, vessel: Vessel, next: Composition): void {
   const before = vessel.liquor;
-  addFlow(work, {
+  addFlow(work, () => ({
     stepId: step.id,
     code: 'measured',
     direction: 'out',
     volumeL: (volumeMl(before) - volumeMl(next)) / 1000,
     comp: minus(before, next),
     from: vessel.id,
-  });
+  }));
   setVessel(work, { ...vessel, liquor: withComposition(before, next) });
 }
 
@@ -244,7 +244,7 @@ export function pourIn(
     poured,
     massG(comp),
   );
-  addFlow(work, {
+  addFlow(work, () => ({
     stepId: step.id,
     code: kind === 'sweetener' ? 'sweetener' : 'poured',
     direction: 'in',
@@ -252,7 +252,7 @@ export function pourIn(
     comp,
     lineId,
     to: vessel.id,
-  });
+  }));
   setVessel(work, { ...vessel, liquor: mixed });
 }
 
@@ -265,14 +265,14 @@ function removed(work: Work, step: Step, a: Extract<Adjustment, { kind: 'removed
     throw new StepStop({ kind: 'badReading', stepId: step.id, vesselId: vessel.id, what: 'volume' });
   }
   const gone = scaled(vessel.liquor, share);
-  addFlow(work, {
+  addFlow(work, () => ({
     stepId: step.id,
     code: 'spill',
     direction: 'out',
     volumeL: a.volumeL,
     comp: gone,
     from: vessel.id,
-  });
+  }));
   setVessel(work, { ...vessel, liquor: withComposition(vessel.liquor, minus(vessel.liquor, gone)) });
 }
 

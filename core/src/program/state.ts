@@ -165,9 +165,11 @@ export function mixLiquors(work: Work, a: Liquor, aHeatG: number, b: Liquor, bHe
   };
 }
 
-export function addFlow(work: Work, flow: Flow): void {
-  if (work.flows && (flow.volumeL !== 0 || massG(flow.comp) !== 0 || flow.code === 'faded'))
-    work.flows.push(flow);
+/** Books a flow; nothing is worked out for it when only the outcome is wanted. */
+export function addFlow(work: Work, make: () => Flow): void {
+  if (!work.flows) return;
+  const flow = make();
+  if (flow.volumeL !== 0 || massG(flow.comp) !== 0 || flow.code === 'faded') work.flows.push(flow);
 }
 
 /** Replaces a vessel's composition, keeping its temperature and history. */

@@ -141,22 +141,22 @@ export function washStep(work: Work, step: WashStep, run: StepRun): void {
         minutes,
       );
       const lost = scaled(drawableOf(row, solid.massG), extracted - solid.extracted);
-      addFlow(work, {
+      addFlow(work, () => ({
         stepId: step.id,
         code: 'drawn',
         direction: 'in',
         volumeL: 0,
         comp: lost,
         lineId: solid.lineId,
-      });
-      addFlow(work, {
+      }));
+      addFlow(work, () => ({
         stepId: step.id,
         code: 'bowl',
         direction: 'out',
         volumeL: 0,
         comp: lost,
         lineId: solid.lineId,
-      });
+      }));
       return {
         ...solid,
         extracted,
@@ -173,7 +173,7 @@ function rejoinHeld(work: Work, step: Step, vessel: Vessel): Vessel {
   for (const solid of vessel.solids) {
     if (massG(solid.held) <= 0) continue;
     const after = plus(liquor, solid.held);
-    addFlow(work, {
+    addFlow(work, () => ({
       stepId: step.id,
       code: 'held',
       direction: 'out',
@@ -181,7 +181,7 @@ function rejoinHeld(work: Work, step: Step, vessel: Vessel): Vessel {
       comp: scaled(solid.held, -1),
       lineId: solid.lineId,
       from: vessel.id,
-    });
+    }));
     liquor = withComposition(liquor, after);
   }
   const joined = { ...vessel, liquor, solids: vessel.solids.map((s) => ({ ...s, held: EMPTY })) };
@@ -354,7 +354,7 @@ export function strainStep(work: Work, step: StrainStep, run: StepRun): void {
     });
   }
   for (const [i, solid] of from.solids.entries()) {
-    addFlow(work, {
+    addFlow(work, () => ({
       stepId: step.id,
       code: 'held',
       direction: 'out',
@@ -362,16 +362,16 @@ export function strainStep(work: Work, step: StrainStep, run: StepRun): void {
       comp: scaled(from.liquor, holds[i]! / hasMl),
       lineId: solid.lineId,
       from: from.id,
-    });
+    }));
   }
-  addFlow(work, {
+  addFlow(work, () => ({
     stepId: step.id,
     code: 'strainLoss',
     direction: 'out',
     volumeL: lossMl / 1000,
     comp: scaled(from.liquor, lossMl / hasMl),
     from: from.id,
-  });
+  }));
   const spent = from.solids.map((s, i) => ({ ...s, held: scaled(from.liquor, holds[i]! / hasMl) }));
   const through = withComposition(from.liquor, scaled(from.liquor, leftMl / hasMl));
   const joined = mixLiquors(work, to.liquor, massG(to.liquor), through, massG(through));
@@ -398,7 +398,7 @@ function moved(
   comp: Vessel['liquor'],
   volumeL: number,
 ): void {
-  addFlow(work, {
+  addFlow(work, () => ({
     stepId: step.id,
     code: 'moved',
     direction: 'move',
@@ -406,7 +406,7 @@ function moved(
     comp,
     from: from.id,
     to: to.id,
-  });
+  }));
 }
 
 /** Cooling to a temperature, or for a time. */

@@ -67,7 +67,8 @@ function BatchTable({ live }: { live: LiveBatch }) {
         title={say(`drink.${program.recipeId}`)}
         beside={
           <>
-            {say(`method.${program.methodId}`)}, {step ? stepName(step, program).toLowerCase() : 'done'}
+            {say(`method.${program.methodId}`)} ·{' '}
+            {step ? `now: ${stepName(step, program).toLowerCase()}` : 'done'}
           </>
         }
       >

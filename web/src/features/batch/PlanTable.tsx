@@ -565,7 +565,7 @@ function WishControls(props: {
         sx={{ flexWrap: 'wrap', mb: 1.5 }}
       >
         {QUESTIONS.map((q) => (
-          <ToggleButton key={q.kind} value={q.kind} sx={{ px: 1.25 }}>
+          <ToggleButton key={q.kind} value={q.kind} sx={{ px: 1, fontSize: '0.92rem' }}>
             {q.text}
           </ToggleButton>
         ))}

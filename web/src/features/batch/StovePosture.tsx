@@ -11,7 +11,7 @@ import {
   useAlarmState,
   useAlarms,
 } from '../../shared/alarms.ts';
-import { colours, itemIdOf } from '../../shared/batch/looks.ts';
+import { colours, itemIdOf, tintShare } from '../../shared/batch/looks.ts';
 import { clocksOf, type RunningClock, useOnBatches } from '../../shared/batch/onBatches.ts';
 import { placeName, stepHow, stepName } from '../../shared/batch/stepWords.ts';
 import { Spoon } from '../../shared/drawings/Spoon.tsx';
@@ -107,6 +107,7 @@ function Posture({ live }: { live: LiveBatch }) {
   const look = colours(
     entry && entry.now.volumeL > 0.05 ? entry : now.forecast.trace.findLast((t) => t.now.volumeL > 0.05),
   );
+  const tint = `color-mix(in srgb, ${look.glass} ${tintShare(look.glass) * 100}%, ${role('ground')})`;
   const last = lastUndoable(live.events);
   const undo = () => last && void live.say([{ kind: 'undone', body: { target: last.id } }]);
   const end = (extra: Deed[] = []) => {
@@ -123,7 +124,7 @@ function Posture({ live }: { live: LiveBatch }) {
         minHeight: '100vh',
         color: role('ink'),
         bgcolor: role('ground'),
-        backgroundImage: `linear-gradient(color-mix(in srgb, ${look.glass} 24%, ${role('ground')}), color-mix(in srgb, ${look.glass} 24%, ${role('ground')}))`,
+        backgroundImage: `linear-gradient(${tint}, ${tint})`,
         backgroundRepeat: 'no-repeat',
         backgroundPosition: 'bottom',
         backgroundSize: `100% ${Math.round(12 + 70 * share)}%`,

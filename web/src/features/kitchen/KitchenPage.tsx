@@ -86,7 +86,7 @@ export function KitchenPage() {
       min={min}
       max={max}
       decimals={decimals}
-      width={200}
+      width={186}
       {...(helper ? { helper } : {})}
       onCommit={(value) => {
         if (value !== kitchen[key]) void save({ [key]: value });

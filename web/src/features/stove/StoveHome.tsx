@@ -10,6 +10,7 @@ import {
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
+import { lazy, Suspense } from 'react';
 import { Link } from 'react-router';
 import type { BatchList, ShelfItem } from '../../shared/apiTypes.ts';
 import { useBatches, useItems, useKitchen } from '../../shared/queries.ts';
@@ -17,8 +18,10 @@ import { useNow } from '../../shared/time.ts';
 import { ErrorPanel, Loading, PageHead, Panel, Row } from '../../shared/ui.tsx';
 import { heading, role } from '../../theme/theme.ts';
 import { longDay, moment, num, say, timeOfDay } from '../../words/say.ts';
-import { FirstPot } from './FirstPot.tsx';
 import { OnTheStove } from './OnTheStove.tsx';
+
+/** Asked for once in the life of a kitchen: not part of the first page. */
+const FirstPot = lazy(() => import('./FirstPot.tsx').then((m) => ({ default: m.FirstPot })));
 
 /** What is on, what comes next, what wants a look, and one button to begin. */
 export function StoveHome() {
@@ -36,7 +39,13 @@ export function StoveHome() {
       />
     );
   const k = kitchen.data.kitchen;
-  if (k.pots.length === 0) return <FirstPot doc={kitchen.data} />;
+  if (k.pots.length === 0) {
+    return (
+      <Suspense fallback={<Loading />}>
+        <FirstPot doc={kitchen.data} />
+      </Suspense>
+    );
+  }
   const planned = batches.data.batches.filter((b) => b.batch.status === 'planned');
   const on = batches.data.batches.filter((b) => b.batch.status === 'on');
   return (

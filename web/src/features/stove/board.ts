@@ -43,21 +43,14 @@ export function useOnBoard(nowMs: number): BoardEntry[] {
     const here = batch.now.moment?.trace.at(-1);
     const [clock] = clocksOf(batch, (s) => stepName(s, program));
     const at = batch.step ? program.steps.indexOf(batch.step) : -1;
-    // The step that is on, and the next two that need the cook.
+    // What the cook is needed for from now on.
     const next = program.steps
       .slice(Math.max(0, at))
-      .filter((s, i) => i === 0 || s.attention !== 'unattended')
+      .filter((s) => s.attention !== 'unattended')
       .slice(0, 3)
-      .flatMap((s, i) => {
+      .flatMap((s) => {
         const entry = forecast.trace.find((t) => t.stepId === s.id);
-        if (!entry) return [];
-        const ends = i === 0 && (s.kind === 'steep' || s.kind === 'soak' || s.kind === 'cool');
-        return [
-          {
-            name: ends ? say(`deed.${s.kind}`) : stepName(s, program),
-            atMs: startedMs + (ends ? entry.endMin : entry.startMin) * MINUTE_MS,
-          },
-        ];
+        return entry ? [{ name: stepName(s, program), atMs: startedMs + entry.startMin * MINUTE_MS }] : [];
       });
     return [
       {

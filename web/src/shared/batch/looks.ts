@@ -6,6 +6,7 @@ import {
   type TraceEntry,
   volumeMl,
 } from '@big-ladle/core';
+import { wcagLuminance } from 'culori/fn';
 
 /** Which ingredient a line of a program is. */
 export const itemIdOf =
@@ -18,4 +19,13 @@ export function colours(entry: TraceEntry | undefined): { spoon: string; glass: 
   const liquor = entry?.after.liquor;
   if (!liquor || volumeMl(liquor) < 1) return { spoon: '#f4f4f2', glass: '#f4f4f2' };
   return { spoon: colourOf(liquor, SPOON_PATH_CM), glass: colourOf(liquor, GLASS_PATH_CM) };
+}
+
+/**
+ * How much of a drink's colour may tint the dark screen of the stove posture so that light text stays readable on
+ * it, whatever the drink: pale drinks lend little.
+ */
+export function tintShare(hex: string): number {
+  const luminance = wcagLuminance(hex) ?? 1;
+  return luminance < 0.04 ? 0.8 : luminance < 0.12 ? 0.5 : 0.2;
 }

@@ -29,7 +29,7 @@ export interface VesselDrawingProps {
   description: string;
 }
 
-const SIDE = 62;
+const SIDE = 78;
 const TOP = 34;
 const FOOT = 14;
 
@@ -42,7 +42,7 @@ const tickStep = (range: number): number => [0.5, 1, 2, 5, 10, 20].find((s) => r
  */
 export function VesselDrawing(props: VesselDrawingProps) {
   const gradient = useId();
-  const px = props.pxPerCm ?? Math.min(270 / props.diameterCm, 300 / props.heightCm);
+  const px = props.pxPerCm ?? Math.min(250 / props.diameterCm, 300 / props.heightCm);
   const potW = props.diameterCm * px;
   const potH = props.heightCm * px;
   const width = potW + 2 * SIDE;
@@ -92,8 +92,8 @@ export function VesselDrawing(props: VesselDrawingProps) {
     >
       <defs>
         <linearGradient id={gradient} x1="0" y1="0" x2="0" y2="1">
-          <stop offset="0" stopColor={props.colour} />
-          <stop offset="1" stopColor={props.colour} stopOpacity="0.86" />
+          <stop offset="0" stopColor={`color-mix(in srgb, ${props.colour} 92%, white)`} />
+          <stop offset="1" stopColor={props.colour} />
         </linearGradient>
       </defs>
       <rect x={left} y={TOP} width={potW} height={potH} fill={role('enamel')} />
