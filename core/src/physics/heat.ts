@@ -113,11 +113,17 @@ export function temperaturePath(
       if (targetC !== null && nextC === targetC) return done('never');
       minutes = Math.abs(restC - tempC) < SETTLED_C ? left : Math.min(left, tauMin / 2);
     }
+    const cut = minutes > Math.min(left, STRETCH_MIN);
     minutes = Math.min(minutes, left, STRETCH_MIN);
+    const reaches = (settlesC: number): number => settlesC + (tempC - settlesC) * Math.exp(-minutes / tauMin);
+    const early = reaches(restC);
+    // Cut short by the clock, the stretch has another middle than was assumed: taken again with its own.
     const toC =
-      targetC !== null && nextC === targetC && minutes < left && minutes < STRETCH_MIN
+      targetC !== null && nextC === targetC && !cut
         ? targetC
-        : restC + (tempC - restC) * Math.exp(-minutes / tauMin);
+        : cut && wattsPerLPerH > 0
+          ? reaches(settlesAt((tempC + early) / 2))
+          : early;
     const endC = Number.isFinite(toC) ? toC : tempC;
     const steamL =
       (openEvaporation((tempC + endC) / 2, airKPa, setting.surfaceM2) * steamShare * minutes) / 60;

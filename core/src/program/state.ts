@@ -169,7 +169,10 @@ export function mixLiquors(work: Work, a: Liquor, aHeatG: number, b: Liquor, bHe
 export function addFlow(work: Work, make: () => Flow): void {
   if (!work.flows) return;
   const flow = make();
-  if (flow.volumeL !== 0 || massG(flow.comp) !== 0 || flow.code === 'faded') work.flows.push(flow);
+  // Nothing flowed; a reading or fading may change figures that have neither room nor weight.
+  const empty =
+    flow.volumeL === 0 && massG(flow.comp) === 0 && flow.code !== 'faded' && flow.code !== 'measured';
+  if (!empty) work.flows.push(flow);
 }
 
 /** Replaces a vessel's composition, keeping its temperature and history. */

@@ -484,11 +484,11 @@ export function sweetenStep(work: Work, step: SweetenStep, run: StepRun): void {
 }
 
 export function bottleStep(work: Work, step: BottleStep, run: StepRun): void {
-  const from = wetVessel(work, step);
-  const to = vesselOf(work, step.id, firstOf(step.to));
+  const { id } = wetVessel(work, step);
   handWork(work, step, run);
   if (run.stopAfterMin !== null) return;
-  const ready = vesselOf(work, step.id, from.id);
+  const ready = vesselOf(work, step.id, id);
+  const to = vesselOf(work, step.id, firstOf(step.to));
   moved(work, step, ready, to, ready.liquor, volumeMl(ready.liquor) / 1000);
   setVessel(work, { ...ready, liquor: emptyLiquor(work.kitchen.roomC) });
   setVessel(work, {

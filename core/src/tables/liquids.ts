@@ -13,7 +13,7 @@ export const LIQUID_ROWS: readonly LiquidRow[] = [
   {
     id: 'water',
     name: 'Water',
-    densityGPerMl: 0.998,
+    densityGPerMl: 0.9982,
     brix: 0,
     sugarGPer100g: 0,
     taGPerL: -0.128,

@@ -1,0 +1,239 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { EMPTY } from '../liquor/composition.ts';
+import type { ItemLog } from '../log/foldItem.ts';
+import type { Liquor, Origin } from '../program/types.ts';
+import { type KeepingInput, keepingOf } from './class.ts';
+import { type BottleFacts, DAY_MS, lifeOf, lifeRate } from './clock.ts';
+
+const origin = (change: Partial<Origin> = {}): Origin => ({
+  lineId: 'x',
+  kind: 'solid',
+  sinceMin: 0,
+  heatedMin: 20,
+  below60Min: 100,
+  ...change,
+});
+const liquor = (change: Partial<Liquor> = {}): Liquor => ({
+  ...EMPTY,
+  waterG: 9000,
+  acidG: 60,
+  alkaliMeq: 80,
+  tempC: 8,
+  origins: [origin({ kind: 'water' }), origin()],
+  cooling: { from60To21Min: 30, from21To5Min: 60, warmMin: 90 },
+  read: null,
+  ...change,
+});
+/** Little acid and plenty of alkali: an estimate near pH 5. */
+const mild = { acidG: 8, alkaliMeq: 120 };
+const keep = (l: Partial<Liquor>, change: Partial<KeepingInput> = {}) =>
+  keepingOf({ liquor: liquor(l), trace: [], hygiene: 'sterilised', ...change });
+const codes = (k: ReturnType<typeof keepingOf>) => k.reasons.map((r) => r.code);
+
+describe('the class table', () => {
+  it.each([
+    ['heated through, acid', {}, 7, 5],
+    ['heated through, not shown acid', mild, 4, 3],
+    [
+      'raw juice after, acid',
+      { origins: [origin(), origin({ kind: 'rawJuice', heatedMin: 0, below60Min: null })] },
+      4,
+      3,
+    ],
+    [
+      'raw juice after, not shown',
+      { ...mild, origins: [origin(), origin({ kind: 'rawJuice', heatedMin: 0, below60Min: null })] },
+      2,
+      2,
+    ],
+    ['never heated, acid', { origins: [origin({ heatedMin: 0, below60Min: null })] }, 3, 3],
+    ['never heated, not shown', { ...mild, origins: [origin({ heatedMin: 0, below60Min: null })] }, 2, 2],
+  ] as [string, Partial<Liquor>, number, number][])('%s: %d / %d days', (_, l, sealed, open) => {
+    expect(keep(l)).toMatchObject({ sealedDays: sealed, openDays: open, verdict: 'keep' });
+  });
+  it('sugar, vinegar and spirits are never raw; tap water only where it is not acid', () => {
+    const sweet = origin({ kind: 'sweetener', heatedMin: 0, below60Min: null });
+    const tap = origin({ kind: 'water', heatedMin: 0, below60Min: null });
+    expect(keep({ origins: [origin(), sweet, tap] }).keepClass).toBe('heated');
+    expect(keep({ ...mild, origins: [origin(), tap] }).keepClass).toBe('rawAdded');
+  });
+});
+
+describe('shown acid', () => {
+  it('a meter up to 4.2, a strip up to 3.8, an estimate up to 3.3', () => {
+    expect(keep({ ...mild, read: { pH: 4.2, by: 'meter' } }).sealedDays).toBe(7);
+    expect(keep({ ...mild, read: { pH: 4.3, by: 'meter' } }).sealedDays).toBe(4);
+    expect(keep({ ...mild, read: { pH: 3.8, by: 'strip' } }).sealedDays).toBe(7);
+    expect(keep({ ...mild, read: { pH: 3.9, by: 'strip' } }).sealedDays).toBe(4);
+    // A reading overrules a better estimate.
+    expect(keep({ read: { pH: 4.5, by: 'meter' } }).sealedDays).toBe(4);
+    expect(codes(keep({ acidG: 0, alkaliMeq: 0 }))).toContain('keep.acid.none');
+  });
+});
+
+describe('preserving rows, limits, caps and cuts', () => {
+  it('vinegar and sugar 60 / 45; strong spirit 60 / 45; mild spirit 14 / 10', () => {
+    expect(keep({ waterG: 6000, sugarG: 3000, aceticG: 150 })).toMatchObject({
+      sealedDays: 60,
+      openDays: 45,
+    });
+    expect(keep({ ethanolG: 2200 })).toMatchObject({ sealedDays: 60 });
+    expect(keep({ ethanolG: 900 })).toMatchObject({ sealedDays: 14, openDays: 10 });
+    // Under 10 % alcohol gives nothing.
+    expect(keep({ ethanolG: 300 })).toMatchObject({ sealedDays: 7 });
+  });
+  it('raw garlic, coconut and milk win over everything', () => {
+    const garlic = origin({ kind: 'garlic', heatedMin: 0, below60Min: null });
+    expect(keep({ ethanolG: 2200, origins: [origin(), garlic] })).toMatchObject({
+      sealedDays: 3,
+      openDays: 3,
+    });
+    expect(keep({ ...mild, origins: [origin(), garlic] })).toMatchObject({ sealedDays: 2 });
+    expect(keep({ markerG: { coconut: 5 } })).toMatchObject({ sealedDays: 2, openDays: 2 });
+  });
+  it('heated, shown acid, bottle not sterilised, 10 h between 60 and 21 °C: 3 days', () => {
+    // 7, capped at 4 for a clean bottle, one day cut for 6 to 12 h of slow cooling
+    const k = keep({ cooling: { from60To21Min: 600, from21To5Min: 60, warmMin: 700 } }, { hygiene: 'clean' });
+    expect(k.sealedDays).toBe(3);
+    expect(codes(k)).toEqual([
+      'keep.class.heated',
+      'keep.acid.shown.estimate',
+      'keep.cap.clean',
+      'keep.cut.slowCooling',
+    ]);
+  });
+  it('slow cooling: up to 6 h nothing, up to 12 h a day, more two', () => {
+    const at = (h: number) =>
+      keep({ cooling: { from60To21Min: h * 60, from21To5Min: 60, warmMin: 0 } }).sealedDays;
+    expect([6, 6.1, 12, 12.1].map(at)).toEqual([7, 6, 6, 5]);
+  });
+});
+
+describe('throwing out', () => {
+  it('not shown acid and a cooling stage missed', () => {
+    expect(keep({ ...mild, cooling: { from60To21Min: 121, from21To5Min: 60, warmMin: 0 } })).toMatchObject({
+      verdict: 'throwOut',
+      sealedDays: 0,
+    });
+    expect(keep({ ...mild, cooling: { from60To21Min: 60, from21To5Min: 241, warmMin: 0 } }).verdict).toBe(
+      'throwOut',
+    );
+    expect(keep({ cooling: { from60To21Min: 121, from21To5Min: 241, warmMin: 0 } }).verdict).toBe('keep');
+  });
+  it('more than 4 h of warm steeping while not shown acid in that step, also if boiled afterwards', () => {
+    const step = (l: Partial<Liquor>, warmMin: number) => ({
+      kind: 'steep' as const,
+      stepId: 's',
+      warmMin,
+      after: { id: 'pot', liquor: liquor(l), lid: 'on' as const, place: 'counter' as const, solids: [] },
+    });
+    expect(keep({}, { trace: [step(mild, 241)] }).verdict).toBe('throwOut');
+    expect(keep({}, { trace: [step(mild, 130), step(mild, 120)] }).verdict).toBe('throwOut');
+    expect(keep({}, { trace: [step({}, 900)] }).verdict).toBe('keep');
+    expect(keep({}, { trace: [step(mild, 230)] }).verdict).toBe('keep');
+  });
+});
+
+describe('the clock of a bottle', () => {
+  const places = { fridgeC: 4, roomC: 22 };
+  const filledMs = 1_800_000_000_000;
+  const bottle = (change: Partial<BottleFacts> = {}): BottleFacts => ({
+    filledMs,
+    clockStartMs: filledMs - 0.5 * DAY_MS,
+    filledC: 4,
+    volumeMl: 720,
+    diameterCm: 8,
+    keeping: keep({}),
+    ...change,
+  });
+  const log = (change: Partial<ItemLog> = {}): ItemLog => ({
+    openedMs: null,
+    pouredMl: 0,
+    finishedMs: null,
+    discarded: null,
+    places: [{ place: 'fridge', fromMs: filledMs }],
+    ...change,
+  });
+
+  it('life spent per day at 8 °C 1.55 days, per hour at 22 °C 7.2 h', () => {
+    // 3^((8−4)/10) = 3^0.4 = 1.552; 3^1.8 = 7.22
+    expect(lifeRate(8)).toBeCloseTo(1.552, 3);
+    expect(lifeRate(22)).toBeCloseTo(7.22, 2);
+    expect(lifeRate(5)).toBe(1);
+  });
+  it('runs from before the filling at rate 1: 7 days less the half that was spent', () => {
+    const life = lifeOf(bottle(), log(), places, filledMs);
+    expect((life.deadlineMs - filledMs) / DAY_MS).toBeCloseTo(6.5, 6);
+    expect(lifeOf(bottle(), log(), places, filledMs + 3 * DAY_MS).deadlineMs).toBeCloseTo(
+      life.deadlineMs,
+      -3,
+    );
+  });
+  it('a fridge at 8 °C spends it 1.55 times as fast', () => {
+    const life = lifeOf(bottle({ filledC: 8 }), log(), { fridgeC: 8, roomC: 22 }, filledMs);
+    expect((life.deadlineMs - filledMs) / DAY_MS).toBeCloseTo(6.5 / 1.552, 2);
+  });
+  it('ten hours on the table cost nearly 10 · 6.2 h, less while it warms, and some more while it cools', () => {
+    const out = [
+      { place: 'fridge' as const, fromMs: filledMs },
+      { place: 'counter' as const, fromMs: filledMs + DAY_MS },
+      { place: 'fridge' as const, fromMs: filledMs + DAY_MS + 10 * 3_600_000 },
+    ];
+    const life = lifeOf(bottle(), log({ places: out }), places, filledMs + 2 * DAY_MS);
+    expect(life.warmCostDays).toBeGreaterThan(1.7);
+    expect(life.warmCostDays).toBeLessThan(2.6);
+    expect(life.reasons.map((r) => r.code)).toContain('keep.life.warm');
+  });
+  it('opened: the earlier of what is left and five days from then', () => {
+    const soon = lifeOf(bottle(), log({ openedMs: filledMs + DAY_MS }), places, filledMs + DAY_MS);
+    expect((soon.deadlineMs - filledMs) / DAY_MS).toBeCloseTo(6, 6);
+    const late = lifeOf(bottle(), log({ openedMs: filledMs + 3 * DAY_MS }), places, filledMs + 3 * DAY_MS);
+    expect((late.deadlineMs - filledMs) / DAY_MS).toBeCloseTo(6.5, 6);
+  });
+  it('tells today, past and thrown out apart', () => {
+    expect(lifeOf(bottle(), log(), places, filledMs + 5.6 * DAY_MS).verdict).toBe('drinkToday');
+    expect(lifeOf(bottle(), log(), places, filledMs + 6.6 * DAY_MS)).toMatchObject({
+      verdict: 'past',
+      leftShare: 0,
+    });
+    const table = [
+      { place: 'fridge' as const, fromMs: filledMs },
+      { place: 'counter' as const, fromMs: filledMs + 3_600_000 },
+    ];
+    const unshown = bottle({ keeping: keep(mild) });
+    // Out for h hours, and just put back.
+    const at = (h: number) => {
+      const backMs = filledMs + (1 + h) * 3_600_000;
+      const back = { place: 'fridge' as const, fromMs: backMs };
+      return lifeOf(unshown, log({ places: [...table, back] }), places, backMs).verdict;
+    };
+    expect(at(1)).toBe('good');
+    expect(at(3)).toBe('drinkToday');
+    expect(at(5)).toBe('throwOut');
+  });
+  it('never gives life back', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 8, noNaN: true }),
+        fc.double({ min: 0, max: 2, noNaN: true }),
+        fc.integer({ min: 0, max: 20 }),
+        (day, more, outH) => {
+          const moved =
+            outH > 0
+              ? [
+                  { place: 'fridge' as const, fromMs: filledMs },
+                  { place: 'counter' as const, fromMs: filledMs + DAY_MS },
+                  { place: 'fridge' as const, fromMs: filledMs + DAY_MS + outH * 3_600_000 },
+                ]
+              : log().places;
+          const a = lifeOf(bottle(), log({ places: moved }), places, filledMs + day * DAY_MS);
+          const b = lifeOf(bottle(), log({ places: moved }), places, filledMs + (day + more) * DAY_MS);
+          expect(b.deadlineMs).toBeLessThanOrEqual(a.deadlineMs + 1000);
+          expect(b.leftShare).toBeLessThanOrEqual(a.leftShare + 1e-9);
+        },
+      ),
+      { numRuns: 60 },
+    );
+  });
+});

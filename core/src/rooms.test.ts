@@ -1,0 +1,72 @@
+import { readdirSync, readFileSync, statSync } from 'node:fs';
+import path from 'node:path';
+import { describe, expect, it } from 'vitest';
+
+const CORE = import.meta.dirname;
+const ROOT = path.resolve(CORE, '../..');
+/** Each folder imports only from those named before it. */
+const FLOORS = [
+  'units',
+  'tables',
+  'liquor',
+  'physics',
+  'program',
+  'log',
+  'plan',
+  'balance',
+  'keeping',
+  'jobs',
+];
+
+function filesIn(folder: string): string[] {
+  return readdirSync(folder).flatMap((name) => {
+    const full = path.join(folder, name);
+    return statSync(full).isDirectory() ? filesIn(full) : /\.tsx?$/.test(name) ? [full] : [];
+  });
+}
+const importsOf = (file: string): string[] =>
+  [...readFileSync(file, 'utf8').matchAll(/from '([^']+)'/g)].map((m) => m[1]!);
+
+describe('rooms and floors', () => {
+  it('every folder of the core imports only from the floors below it', () => {
+    const wrong: string[] = [];
+    for (const file of filesIn(CORE)) {
+      if (file.endsWith('.test.ts')) continue;
+      const own = FLOORS.indexOf(path.relative(CORE, file).split(path.sep)[0]!);
+      if (own < 0) continue;
+      for (const name of importsOf(file)) {
+        if (!name.startsWith('.')) continue;
+        const other = FLOORS.indexOf(
+          path.relative(CORE, path.resolve(path.dirname(file), name)).split(path.sep)[0]!,
+        );
+        if (other > own) wrong.push(`${path.relative(CORE, file)} imports ${name}`);
+      }
+    }
+    expect(wrong).toEqual([]);
+  });
+  it('the core reaches for nothing outside itself but its two packages', () => {
+    const packages = new Set(
+      filesIn(CORE)
+        .filter((f) => !f.endsWith('.test.ts'))
+        .flatMap(importsOf)
+        .filter((n) => !n.startsWith('.')),
+    );
+    expect([...packages].sort()).toEqual(['culori/fn', 'valibot']);
+  });
+  it('the web reaches the core through its one door, and features do not reach into each other', () => {
+    const wrong: string[] = [];
+    const web = path.join(ROOT, 'web/src');
+    for (const file of filesIn(web)) {
+      const own = path.relative(web, file).split(path.sep);
+      for (const name of importsOf(file)) {
+        if (name.includes('core/src')) wrong.push(`${own.join('/')} imports ${name}`);
+        if (!name.startsWith('.')) continue;
+        const other = path.relative(web, path.resolve(path.dirname(file), name)).split(path.sep);
+        if (own[0] === 'features' && other[0] === 'features' && own[1] !== other[1])
+          wrong.push(`${own.join('/')} imports ${name}`);
+        if (own[0] === 'shared' && other[0] === 'features') wrong.push(`${own.join('/')} imports ${name}`);
+      }
+    }
+    expect(wrong).toEqual([]);
+  });
+});

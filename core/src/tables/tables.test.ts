@@ -1,0 +1,56 @@
+import { describe, expect, it } from 'vitest';
+import { COLOUR_ROWS } from '../liquor/colour.ts';
+import { BOOK } from '../program/book.ts';
+import { METHOD_IDS } from '../program/recipe.ts';
+import { BOIL_LEVELS, POT_MATERIALS } from './constants.ts';
+import { GUIDANCE_ROWS } from './guidance.ts';
+import { SHIPPED_TABLES } from './index.ts';
+import { INGREDIENT_ROWS } from './ingredients.ts';
+import { BASE_ROWS } from './keeping.ts';
+import { LIQUID_ROWS } from './liquids.ts';
+import { SWEETENER_ROWS } from './sweeteners.ts';
+
+describe('tables', () => {
+  it('give every row a source, a confidence and an id of its own', () => {
+    for (const rows of [INGREDIENT_ROWS, LIQUID_ROWS, SWEETENER_ROWS]) {
+      expect(new Set(rows.map((r) => r.id)).size).toBe(rows.length);
+      for (const row of rows) {
+        expect(row.source.length, row.id).toBeGreaterThan(10);
+        expect(['h', 'm', 'l'], row.id).toContain(row.confidence);
+      }
+    }
+    for (const row of [
+      ...COLOUR_ROWS,
+      ...Object.values(BOIL_LEVELS),
+      ...Object.values(POT_MATERIALS),
+      ...Object.values(BASE_ROWS),
+    ]) {
+      expect(row.source.length).toBeGreaterThan(5);
+    }
+    expect(new Set(GUIDANCE_ROWS.map((r) => r.code)).size).toBe(GUIDANCE_ROWS.length);
+  });
+  it('hold ingredients that can be: parts of a whole, held liquor falling with the press', () => {
+    for (const row of INGREDIENT_ROWS) {
+      expect(row.waterPct + row.solublePct, row.id).toBeLessThanOrEqual(100);
+      expect(row.sugarPct, row.id).toBeLessThanOrEqual(row.solublePct);
+      const { drain, press, wring } = row.holdMlPerG;
+      expect(drain >= press && press >= wring, row.id).toBe(true);
+      if (row.rate100PerMin !== null) expect(row.activationKJ, row.id).toBeGreaterThan(0);
+    }
+  });
+  it('the book uses only what the tables have, and methods that exist', () => {
+    for (const recipe of BOOK) {
+      for (const line of recipe.lines) {
+        const table =
+          line.kind === 'solid'
+            ? SHIPPED_TABLES.ingredients
+            : line.kind === 'liquid'
+              ? SHIPPED_TABLES.liquids
+              : SHIPPED_TABLES.sweeteners;
+        expect(table.has(line.itemId), `${recipe.id} ${line.itemId}`).toBe(true);
+      }
+      for (const method of recipe.methods) expect(METHOD_IDS).toContain(method);
+      expect(recipe.lines.filter((l) => l.rule.kind === 'toVolume')).toHaveLength(1);
+    }
+  });
+});
