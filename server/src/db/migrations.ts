@@ -1,7 +1,12 @@
 import type { Knex } from 'knex';
 
+export interface Migration {
+  name: string;
+  up: (knex: Knex) => Promise<void>;
+}
+
 /** Migrations live in code so that the built server carries them. Never change one that has shipped: add the next. */
-export const MIGRATIONS: readonly { name: string; up: (knex: Knex) => Promise<void> }[] = [
+export const MIGRATIONS: readonly Migration[] = [
   {
     name: '001-first-slice',
     async up(knex) {

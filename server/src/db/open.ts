@@ -1,7 +1,7 @@
 import { existsSync, mkdirSync } from 'node:fs';
 import path from 'node:path';
 import knex, { type Knex } from 'knex';
-import { MIGRATIONS } from './migrations.ts';
+import { MIGRATIONS, type Migration } from './migrations.ts';
 
 /** A knex or a transaction: every helper that takes one can join a transaction. */
 export type Db = Knex;
@@ -9,20 +9,20 @@ export type Db = Knex;
 /** The data file cannot be used; the message says why and what to do. */
 export class DataFileError extends Error {}
 
-const source = {
-  getMigrations: async () => MIGRATIONS.map((m) => m.name),
+const sourceOf = (migrations: readonly Migration[]) => ({
+  getMigrations: async () => migrations.map((m) => m.name),
   getMigrationName: (name: string) => name,
   getMigration: async (name: string) => {
-    const found = MIGRATIONS.find((m) => m.name === name)!;
+    const found = migrations.find((m) => m.name === name)!;
     return { up: found.up, down: async () => undefined };
   },
-};
+});
 
 /**
  * Opens the data file, brings it up to date, and refuses one that a newer program has written. A copy is made
  * beside it before an existing file is changed.
  */
-export async function openDb(dataDir: string): Promise<Db> {
+export async function openDb(dataDir: string, migrations: readonly Migration[] = MIGRATIONS): Promise<Db> {
   const filename = path.join(dataDir, 'big-ladle.sqlite');
   const existed = existsSync(filename);
   try {
@@ -53,7 +53,7 @@ export async function openDb(dataDir: string): Promise<Db> {
     },
   });
   try {
-    const known = new Set(MIGRATIONS.map((m) => m.name));
+    const known = new Set(migrations.map((m) => m.name));
     const applied = (await db.schema.hasTable('knex_migrations'))
       ? ((await db('knex_migrations').select('name')) as { name: string }[]).map((r) => r.name)
       : [];
@@ -64,10 +64,10 @@ export async function openDb(dataDir: string): Promise<Db> {
           'Start that version, or choose another folder with LADLE_DATA. Nothing was changed.',
       );
     }
-    if (existed && applied.length > 0 && applied.length < MIGRATIONS.length) {
-      await db.raw('VACUUM INTO ?', [`${filename}.before-${MIGRATIONS[applied.length]!.name}`]);
+    if (existed && applied.length > 0 && applied.length < migrations.length) {
+      await db.raw('VACUUM INTO ?', [`${filename}.before-${migrations[applied.length]!.name}`]);
     }
-    await db.migrate.latest({ migrationSource: source });
+    await db.migrate.latest({ migrationSource: sourceOf(migrations) });
     return db;
   } catch (error) {
     await db.destroy();

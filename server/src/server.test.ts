@@ -1,0 +1,531 @@
+import { mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
+import { request, type Server } from 'node:http';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import {
+  BOOK,
+  type Deed,
+  defaultChoices,
+  EMPTY_KITCHEN,
+  type Kitchen,
+  type LogEvent,
+  type PlanDoc,
+} from '@big-ladle/core';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { buildApp } from './app.ts';
+import { AdjustableClock } from './clock.ts';
+import { configFrom } from './config.ts';
+import { MIGRATIONS } from './db/migrations.ts';
+import { DataFileError, type Db, openDb } from './db/open.ts';
+import { seedDemo } from './demo/seed.ts';
+import { rebuildAll } from './services/projections.ts';
+import { StreamHub } from './stream.ts';
+
+const NOW = 1_795_500_000_000;
+let dir: string;
+let db: Db;
+let server: Server;
+let base: string;
+let hub: StreamHub;
+let clock: AdjustableClock;
+const reports: unknown[] = [];
+
+async function listen(): Promise<void> {
+  hub = new StreamHub(clock);
+  const app = buildApp({
+    db,
+    clock,
+    hub,
+    version: 'test',
+    test: true,
+    webDir: null,
+    devOrigin: null,
+    report: (e) => reports.push(e),
+  });
+  server = await new Promise((resolve) => {
+    const s = app.listen(0, '127.0.0.1', () => resolve(s));
+  });
+  const address = server.address();
+  base = `http://127.0.0.1:${typeof address === 'object' && address ? address.port : 0}`;
+}
+
+beforeEach(async () => {
+  dir = mkdtempSync(path.join(tmpdir(), 'big-ladle-'));
+  clock = new AdjustableClock(() => NOW);
+  db = await openDb(dir);
+  reports.length = 0;
+  await listen();
+});
+afterEach(async () => {
+  hub.close();
+  await new Promise((resolve) => server.close(resolve));
+  await db.destroy();
+  rmSync(dir, { recursive: true, force: true });
+});
+
+interface Answer {
+  status: number;
+  // biome-ignore lint/suspicious/noExplicitAny: answers of many shapes are looked into here
+  body: any;
+  type: string;
+}
+
+async function api(
+  method: string,
+  url: string,
+  body?: unknown,
+  headers: Record<string, string> = {},
+): Promise<Answer> {
+  const response = await fetch(`${base}/api${url}`, {
+    method,
+    headers: { ...(body === undefined ? {} : { 'Content-Type': 'application/json' }), ...headers },
+    ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
+  });
+  const text = await response.text();
+  return {
+    status: response.status,
+    body: text ? JSON.parse(text) : null,
+    type: response.headers.get('content-type') ?? '',
+  };
+}
+
+const KITCHEN: Kitchen = {
+  ...EMPTY_KITCHEN,
+  pots: [
+    { id: 'pot', name: 'Pot', diameterCm: 30, heightCm: 24, material: 'enamel', lid: true, massG: 2900 },
+  ],
+  burners: [{ id: 'ring', name: 'Ring', kind: 'gas', powerW: 3000 }],
+  bottles: [{ id: 'b', name: 'Bottle', volumeMl: 750, diameterCm: 8, material: 'glass', count: 12 }],
+};
+const recipe = BOOK[0]!;
+const PLAN: PlanDoc = {
+  recipeId: recipe.id,
+  choices: defaultChoices(recipe, 'straightBoil'),
+  potId: 'pot',
+  burnerId: 'ring',
+  question: { kind: 'litres', litres: 6 },
+  fills: 1,
+  readyAtMs: null,
+};
+let seq = 0;
+const event = (deed: Deed, change: Partial<LogEvent> = {}): LogEvent => {
+  seq++;
+  return {
+    id: `ev-${seq}`,
+    stream: { kind: 'batch', id: 'b1' },
+    v: 1,
+    atMs: NOW + seq,
+    deviceId: 'dev',
+    deviceSeq: seq,
+    ...deed,
+    ...change,
+  } as LogEvent;
+};
+const send = (...events: LogEvent[]) => api('POST', '/events', { events });
+
+async function started(): Promise<string[]> {
+  await api('PUT', '/kitchen', { version: 0, kitchen: KITCHEN });
+  await api('POST', '/batches', { id: 'b1', plan: PLAN });
+  const answer = await api('POST', '/batches/b1/start', {
+    version: 1,
+    events: [event({ kind: 'stepStarted', body: { stepId: 'pick' } })],
+  });
+  expect(answer.status).toBe(200);
+  return answer.body.pins.program.steps.map((s: { id: string }) => s.id);
+}
+
+/** Ends every step, and fills six bottles. */
+async function bottled(): Promise<void> {
+  for (const stepId of await started()) {
+    if (stepId === 'bottle') {
+      const bottles = Array.from({ length: 6 }, (_, i) => ({
+        itemId: `item-${i}`,
+        sizeId: 'b',
+        name: 'Bottle',
+        sizeMl: 750,
+        volumeMl: 720,
+        diameterCm: 8,
+      }));
+      expect(
+        (
+          await send(
+            event(
+              { kind: 'bottled', body: { stepId, hygiene: 'sterilised', bottles } },
+              { atMs: clock.nowMs() },
+            ),
+          )
+        ).status,
+      ).toBe(200);
+    }
+    clock.set(clock.nowMs() + 20 * 60_000, true);
+    expect((await send(event({ kind: 'stepEnded', body: { stepId } }, { atMs: clock.nowMs() }))).status).toBe(
+      200,
+    );
+  }
+}
+
+describe('health and safety of the edge', () => {
+  it('answers for its health', async () => {
+    expect(await api('GET', '/health')).toMatchObject({ status: 200, body: { ok: true, nowMs: NOW } });
+  });
+  it('malformed JSON, a huge body, an unknown place: plain problems without a stack', async () => {
+    const bad = await api('POST', '/events', '{"events": [');
+    expect(bad).toMatchObject({ status: 400, body: { title: 'malformedJson' } });
+    expect(bad.type).toContain('application/problem+json');
+    expect((await api('POST', '/events', JSON.stringify({ events: 'x'.repeat(400_000) }))).status).toBe(413);
+    const nowhere = await api('GET', '/nothing/here');
+    expect(nowhere).toMatchObject({ status: 404, body: { title: 'notFound' } });
+    for (const a of [bad, nowhere])
+      expect(JSON.stringify(a.body)).not.toMatch(/at .*\.(ts|js):\d|node_modules|SELECT|insert into/i);
+  });
+  it('only its own host and page may talk to it', async () => {
+    const other = (host: string) =>
+      new Promise<number>((resolve, reject) => {
+        const { port } = new URL(base);
+        request({ host: '127.0.0.1', port, path: '/api/health', headers: { Host: host } }, (res) => {
+          res.resume();
+          resolve(res.statusCode ?? 0);
+        })
+          .on('error', reject)
+          .end();
+      });
+    expect(await other('evil.example:80')).toBe(421);
+    expect(await other('localhost:99')).toBe(200);
+    expect((await api('GET', '/health', undefined, { Origin: 'http://evil.example' })).status).toBe(403);
+    expect((await api('GET', '/health', undefined, { Origin: base })).status).toBe(200);
+  });
+  it('carries a content security policy of its own page only', async () => {
+    const response = await fetch(`${base}/api/health`);
+    const policy = response.headers.get('content-security-policy') ?? '';
+    expect(policy).toContain("default-src 'self'");
+    expect(policy).not.toContain('unsafe');
+    expect(response.headers.get('x-powered-by')).toBeNull();
+  });
+  it('a broken data file is a storage or server problem, reported here and not told there', async () => {
+    await db.schema.dropTable('item_now');
+    const answer = await api('GET', '/items');
+    expect(answer.status).toBe(500);
+    expect(answer.body.detail).not.toContain('item_now');
+    expect(reports).toHaveLength(1);
+  });
+  it('takes its port and folder from the surroundings and refuses nonsense', () => {
+    expect(configFrom({ LADLE_PORT: '5001', LADLE_DATA: '/tmp/x' }, '/root')).toMatchObject({
+      port: 5001,
+      dataDir: '/tmp/x',
+      test: false,
+    });
+    expect(() => configFrom({ LADLE_PORT: 'kettle' }, '/root')).toThrow(/LADLE_PORT is "kettle"/);
+  });
+});
+
+describe('the kitchen', () => {
+  it('is kept as it was put in, by version', async () => {
+    expect((await api('GET', '/kitchen')).body).toEqual({ version: 0, kitchen: EMPTY_KITCHEN });
+    const full: Kitchen = {
+      ...KITCHEN,
+      measures: [{ id: 'mug', name: 'blue mug', volumeMl: 310 }],
+      cupWeights: [{ ingredientId: 'hibiscus-dried', measureId: 'mug', massG: 44 }],
+      preferredMeasureId: 'mug',
+      altitudeM: 600,
+      zone: 'UTC',
+    };
+    expect((await api('PUT', '/kitchen', { version: 0, kitchen: full })).status).toBe(200);
+    expect((await api('GET', '/kitchen')).body).toEqual({ version: 1, kitchen: full });
+  });
+  it('an edit of an old version gets both, and nothing is overwritten', async () => {
+    await api('PUT', '/kitchen', { version: 0, kitchen: KITCHEN });
+    const late = await api('PUT', '/kitchen', { version: 0, kitchen: { ...KITCHEN, roomC: 30 } });
+    expect(late).toMatchObject({
+      status: 409,
+      body: { title: 'changedElsewhere', stored: { version: 1 }, sent: { roomC: 30 } },
+    });
+    expect((await api('GET', '/kitchen')).body.kitchen.roomC).toBe(21);
+  });
+  it.each([
+    [
+      'a pot without size',
+      { pots: [{ ...KITCHEN.pots[0], diameterCm: undefined }] },
+      'kitchen.pots.0.diameterCm',
+    ],
+    ['a negative height', { pots: [{ ...KITCHEN.pots[0], heightCm: -5 }] }, 'kitchen.pots.0.heightCm'],
+    ['an absurd ring', { burners: [{ ...KITCHEN.burners[0], powerW: 1e9 }] }, 'kitchen.burners.0.powerW'],
+    ['a zone nobody knows', { zone: 'Moon/Base' }, 'kitchen.zone'],
+    ['two pots of one id', { pots: [KITCHEN.pots[0], KITCHEN.pots[0]] }, 'kitchen.pots'],
+    ['half a bottle', { bottles: [{ ...KITCHEN.bottles[0], count: 1.5 }] }, 'kitchen.bottles.0.count'],
+  ])('%s is refused at its field', async (_, change, field) => {
+    const answer = await api('PUT', '/kitchen', { version: 0, kitchen: { ...KITCHEN, ...change } });
+    expect(answer.status).toBe(422);
+    expect(answer.body.fields[0].field).toBe(field);
+    expect((await api('GET', '/kitchen')).body.version).toBe(0);
+  });
+});
+
+describe('plans', () => {
+  beforeEach(async () => {
+    await api('PUT', '/kitchen', { version: 0, kitchen: KITCHEN });
+  });
+  it('two windows editing one plan: the later gets both', async () => {
+    expect((await api('POST', '/batches', { id: 'b1', plan: PLAN })).status).toBe(201);
+    expect(
+      (
+        await api('PUT', '/batches/b1', {
+          version: 1,
+          plan: { ...PLAN, question: { kind: 'litres', litres: 7 } },
+        })
+      ).body.version,
+    ).toBe(2);
+    const late = await api('PUT', '/batches/b1', {
+      version: 1,
+      plan: { ...PLAN, question: { kind: 'litres', litres: 8 } },
+    });
+    expect(late).toMatchObject({
+      status: 409,
+      body: { stored: { version: 2, plan: { question: { litres: 7 } } }, sent: { question: { litres: 8 } } },
+    });
+  });
+  it('is made once, and names only what the kitchen has', async () => {
+    await api('POST', '/batches', { id: 'b1', plan: PLAN });
+    expect((await api('POST', '/batches', { id: 'b1', plan: PLAN })).status).toBe(201);
+    expect((await api('POST', '/batches', { id: 'b1', plan: { ...PLAN, fills: 2 } })).status).toBe(409);
+    expect(
+      (await api('POST', '/batches', { id: 'b2', plan: { ...PLAN, potId: 'gone' } })).body.fields[0].field,
+    ).toBe('plan.potId');
+    expect((await api('POST', '/batches', { id: 'b2', plan: { ...PLAN, recipeId: 'gone' } })).status).toBe(
+      422,
+    );
+    expect(
+      (
+        await api('POST', '/batches', {
+          id: 'b2',
+          plan: { ...PLAN, question: { kind: 'litres', litres: -3 } },
+        })
+      ).body.fields[0].field,
+    ).toContain('litres');
+    expect((await api('GET', '/batches/none')).status).toBe(404);
+    expect((await api('GET', '/batches')).body.batches).toHaveLength(1);
+  });
+  it('does not start what does not work out, and is fixed once it has started', async () => {
+    await api('POST', '/batches', { id: 'b1', plan: { ...PLAN, question: { kind: 'litres', litres: 18 } } });
+    const start = { version: 1, events: [event({ kind: 'stepStarted', body: { stepId: 'pick' } })] };
+    expect(await api('POST', '/batches/b1/start', start)).toMatchObject({
+      status: 422,
+      body: { problem: { kind: 'potTooSmall' } },
+    });
+    await api('PUT', '/batches/b1', { version: 1, plan: PLAN });
+    expect((await api('POST', '/batches/b1/start', { ...start, version: 2 })).body.status).toBe('on');
+    // Said twice it is started once.
+    expect((await api('POST', '/batches/b1/start', { ...start, version: 2 })).status).toBe(200);
+    expect((await api('PUT', '/batches/b1', { version: 3, plan: PLAN })).body.title).toBe('alreadyStarted');
+    expect((await api('DELETE', '/batches/b1?version=3')).status).toBe(409);
+  });
+  it('pins its kitchen: a later change of the kitchen rewrites nothing', async () => {
+    await api('POST', '/batches', { id: 'b1', plan: PLAN });
+    await api('POST', '/batches/b1/start', {
+      version: 1,
+      events: [event({ kind: 'stepStarted', body: { stepId: 'pick' } })],
+    });
+    await api('PUT', '/kitchen', { version: 1, kitchen: { ...KITCHEN, altitudeM: 1500 } });
+    const { batch } = (await api('GET', '/batches/b1')).body;
+    expect(batch.pins.kitchen.altitudeM).toBe(0);
+    expect(batch.pins.tablesVersion).not.toBe('');
+  });
+  it('can be dropped before it starts', async () => {
+    await api('POST', '/batches', { id: 'b1', plan: PLAN });
+    expect((await api('DELETE', '/batches/b1?version=1')).status).toBe(204);
+    expect((await api('GET', '/batches/b1')).status).toBe(404);
+  });
+  it('lists page by page', async () => {
+    for (let i = 0; i < 53; i++) {
+      clock.set(NOW + i, true);
+      await api('POST', '/batches', { id: `p${i}`, plan: PLAN });
+    }
+    const first = (await api('GET', '/batches?status=planned')).body;
+    expect(first.batches).toHaveLength(50);
+    const second = (await api('GET', `/batches?status=planned&before=${first.next}`)).body;
+    expect(second.batches.map((b: { batch: { id: string } }) => b.batch.id)).toEqual(['p2', 'p1', 'p0']);
+    expect(second.next).toBeNull();
+  });
+});
+
+describe('events', () => {
+  it('are stored once: the same again is the same, another body is a conflict', async () => {
+    const [first] = await started();
+    const ended = event({ kind: 'stepEnded', body: { stepId: first! } });
+    expect((await send(ended)).body.stored).toHaveLength(1);
+    expect((await send(ended)).body.stored).toHaveLength(0);
+    expect(await send({ ...ended, atMs: ended.atMs + 1 })).toMatchObject({
+      status: 409,
+      body: { title: 'sameIdOtherBody' },
+    });
+    expect((await api('GET', '/batches/b1')).body.events).toHaveLength(2);
+  });
+  it('dated far in the future, of unknown batches, steps or bottles are refused', async () => {
+    await started();
+    expect(
+      (await send(event({ kind: 'noted', body: { text: 'x' } }, { atMs: NOW + 3_600_000 }))).body.title,
+    ).toBe('inTheFuture');
+    expect(
+      (await send(event({ kind: 'noted', body: { text: 'x' } }, { stream: { kind: 'batch', id: 'none' } })))
+        .status,
+    ).toBe(404);
+    expect((await send(event({ kind: 'stepEnded', body: { stepId: 'moonwalk' } }))).body.title).toBe(
+      'unknownStep',
+    );
+    expect(
+      (await send(event({ kind: 'opened', body: {} }, { stream: { kind: 'item', id: 'none' } }))).status,
+    ).toBe(404);
+    expect(
+      (await send({ ...event({ kind: 'noted', body: { text: 'x' } }), kind: 'sung' } as unknown as LogEvent))
+        .status,
+    ).toBe(422);
+  });
+  it('a measurement larger than the vessel is refused whole, with what it holds', async () => {
+    const steps = await started();
+    for (const stepId of steps.slice(0, steps.indexOf('boil-1')))
+      await send(event({ kind: 'stepEnded', body: { stepId } }));
+    const note = event({ kind: 'noted', body: { text: 'beside it' } });
+    const absurd = event({
+      kind: 'measured',
+      body: { stepId: 'boil-1', vesselId: 'pot', reading: { what: 'volume', volumeL: 40, atC: 20 } },
+    });
+    const answer = await send(note, absurd);
+    expect(answer).toMatchObject({
+      status: 422,
+      body: { title: 'measuredTooMuch', problem: { valueL: 40 } },
+    });
+    expect(answer.body.problem.capacityL).toBeCloseTo(16.96, 1);
+    // The whole message was refused: its other entry is not there either.
+    expect((await api('GET', '/batches/b1')).body.events.some((e: LogEvent) => e.id === note.id)).toBe(false);
+    expect(
+      (
+        await send(
+          event({
+            kind: 'measured',
+            body: { stepId: 'boil-1', vesselId: 'moon', reading: { what: 'temperature', tempC: 50 } },
+          }),
+        )
+      ).body.title,
+    ).toBe('unknownVessel');
+  });
+  it('bottles stand on the shelf with their class, follow their own log, and go when the filling is undone', async () => {
+    await bottled();
+    const list = (await api('GET', '/batches')).body.batches;
+    expect(list[0].batch.status).toBe('done');
+    const { items } = (await api('GET', '/items')).body;
+    expect(items).toHaveLength(6);
+    expect(items[0].facts.bottle.keeping.sealedDays).toBeGreaterThan(0);
+    expect(items[0].facts.bottle.clockStartMs).toBeLessThan(items[0].facts.bottle.filledMs);
+    const stream = { kind: 'item' as const, id: 'item-0' };
+    await send(
+      event({ kind: 'opened', body: {} }, { stream }),
+      event({ kind: 'finished', body: {} }, { stream, id: 'drunk' }),
+    );
+    expect((await api('GET', '/items')).body.items).toHaveLength(5);
+    await send(event({ kind: 'undone', body: { target: 'drunk' } }, { stream, atMs: clock.nowMs() }));
+    expect((await api('GET', '/items')).body.items).toHaveLength(6);
+    const filling = (await api('GET', '/batches/b1')).body.events.find(
+      (e: LogEvent) => e.kind === 'bottled',
+    ).id;
+    await send(event({ kind: 'undone', body: { target: filling } }, { atMs: clock.nowMs() }));
+    expect((await api('GET', '/items')).body.items).toHaveLength(0);
+  });
+  it('rebuilding folds every log again to the same rows exactly', async () => {
+    await seedDemo(db, NOW);
+    const read = async () => ({
+      batches: await db('batch_now').orderBy('batch_id'),
+      items: await db('item_now').orderBy('item_id'),
+      tasks: await db('task_now').orderBy('batch_id'),
+    });
+    const before = await read();
+    expect(before.items).toHaveLength(8);
+    expect(before.tasks).toHaveLength(1);
+    await rebuildAll(db);
+    expect(await read()).toEqual(before);
+  });
+});
+
+describe('the event stream', () => {
+  /** Reads the stream until `enough` says so. */
+  async function listenFor(
+    headers: Record<string, string>,
+    enough: (text: string) => boolean,
+  ): Promise<string> {
+    const stop = new AbortController();
+    const response = await fetch(`${base}/api/stream`, { headers, signal: stop.signal });
+    let text = '';
+    const decoder = new TextDecoder();
+    for await (const chunk of response.body!) {
+      text += decoder.decode(chunk as Uint8Array, { stream: true });
+      if (enough(text)) break;
+    }
+    stop.abort();
+    return text;
+  }
+  it('tells the time at once, events as they are stored, and resumes after the last seen', async () => {
+    const [first] = await started();
+    const heard = listenFor({}, (t) => t.includes('stepEnded'));
+    await expect.poll(() => (hub as unknown as { windows: Set<unknown> }).windows.size).toBe(1);
+    await send(event({ kind: 'stepEnded', body: { stepId: first! } }));
+    const text = await heard;
+    expect(text).toContain(`event: time\ndata: {"nowMs":${NOW}}`);
+    expect(text).toMatch(/id: 2\nevent: log/);
+    const missed = await listenFor({ 'Last-Event-ID': '1' }, (t) => t.includes('stepEnded'));
+    expect(missed).not.toContain('stepStarted');
+    const all = await listenFor({ 'Last-Event-ID': '0' }, (t) => t.includes('stepEnded'));
+    expect(all).toContain('stepStarted');
+  });
+});
+
+describe('the data file', () => {
+  it('keeps everything across a restart', async () => {
+    await started();
+    hub.close();
+    await new Promise((resolve) => server.close(resolve));
+    await db.destroy();
+    db = await openDb(dir);
+    await listen();
+    expect((await api('GET', '/batches/b1')).body.events).toHaveLength(1);
+  });
+  it('is written safely: WAL, foreign keys, full sync', async () => {
+    expect(await db.raw('PRAGMA journal_mode')).toEqual([{ journal_mode: 'wal' }]);
+    expect(await db.raw('PRAGMA foreign_keys')).toEqual([{ foreign_keys: 1 }]);
+    expect(await db.raw('PRAGMA synchronous')).toEqual([{ synchronous: 2 }]);
+  });
+  it('a newer schema is refused with a clear message and left alone', async () => {
+    const other = mkdtempSync(path.join(tmpdir(), 'big-ladle-'));
+    const newer = await openDb(other);
+    await newer('knex_migrations').insert({
+      name: '999-from-tomorrow',
+      batch: 2,
+      migration_time: new Date(),
+    });
+    await newer.destroy();
+    await expect(openDb(other)).rejects.toThrow(/newer Big Ladle.*999-from-tomorrow/);
+    rmSync(other, { recursive: true });
+  });
+  it('an older file is copied before it is brought up to date', async () => {
+    const other = mkdtempSync(path.join(tmpdir(), 'big-ladle-'));
+    const older = await openDb(other);
+    await older('setting').insert({ key: 'kept', value: '1' });
+    await older.destroy();
+    const next = {
+      name: '900-next',
+      up: async (knex: Db) => void (await knex.schema.createTable('shed', (t) => t.increments())),
+    };
+    const newer = await openDb(other, [...MIGRATIONS, next]);
+    expect(await newer.schema.hasTable('shed')).toBe(true);
+    expect(await newer('setting').where({ key: 'kept' })).toHaveLength(1);
+    expect(readdirSync(other)).toContain('big-ladle.sqlite.before-900-next');
+    await newer.destroy();
+    rmSync(other, { recursive: true });
+  });
+  it('a file that is no database is named and left as it is', async () => {
+    const other = mkdtempSync(path.join(tmpdir(), 'big-ladle-'));
+    writeFileSync(
+      path.join(other, 'big-ladle.sqlite'),
+      'this is a shopping list, not a database, and long enough to be read as one',
+    );
+    await expect(openDb(other)).rejects.toThrow(DataFileError);
+    rmSync(other, { recursive: true });
+  });
+});
