@@ -10,4 +10,8 @@ const dataDir = path.resolve(ROOT, process.env.LADLE_DATA ?? '.cache/demo-data')
 const file = path.join(dataDir, 'big-ladle.sqlite');
 for (const part of ['', '-wal', '-shm']) rmSync(`${file}${part}`, { force: true });
 say('Filling the demo kitchen …');
-process.exit(await run(process.execPath, ['server/dist/main.js', '--demo'], { env: { ...process.env, LADLE_DATA: dataDir } }));
+process.exit(
+  await run(process.execPath, ['server/dist/main.js', '--demo'], {
+    env: { ...process.env, LADLE_DATA: dataDir },
+  }),
+);

@@ -30,13 +30,19 @@ export function run(command, args, options = {}) {
 /** Installs what is missing; when the lock file has not changed since, it does nothing. */
 export async function ensureInstalled() {
   const [major, minor] = process.versions.node.split('.').map(Number);
-  if (major < 20 || (major === 20 && minor < 19)) fail(`Big Ladle needs Node 20.19 or newer; this is ${process.version}.`);
-  const hash = createHash('sha256').update(readFileSync(path.join(ROOT, 'package-lock.json'))).digest('hex');
+  if (major < 20 || (major === 20 && minor < 19))
+    fail(`Big Ladle needs Node 20.19 or newer; this is ${process.version}.`);
+  const hash = createHash('sha256')
+    .update(readFileSync(path.join(ROOT, 'package-lock.json')))
+    .digest('hex');
   const stamp = path.join(ROOT, 'node_modules', '.big-ladle-installed');
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === hash) return;
   say('Installing packages (the database driver is compiled once: a few minutes) …');
   const began = Date.now();
-  const ticker = setInterval(() => say(`  still installing, ${Math.round((Date.now() - began) / 1000)} s`), 20_000);
+  const ticker = setInterval(
+    () => say(`  still installing, ${Math.round((Date.now() - began) / 1000)} s`),
+    20_000,
+  );
   const code = await run('npm', ['install', '--no-save', '--no-fund', '--no-audit', '--loglevel=error']);
   clearInterval(ticker);
   if (code !== 0) fail('The packages could not be installed; what npm said stands above.');
@@ -53,7 +59,9 @@ export async function buildAll() {
 
 /** Debian's Chromium, installed where that is possible. */
 export async function ensureChromium() {
-  const known = [process.env.LADLE_CHROMIUM, '/usr/bin/chromium', '/usr/bin/chromium-browser'].filter(Boolean);
+  const known = [process.env.LADLE_CHROMIUM, '/usr/bin/chromium', '/usr/bin/chromium-browser'].filter(
+    Boolean,
+  );
   const found = () => known.find((file) => existsSync(file));
   if (found()) return found();
   const apt = spawnSync('sh', ['-c', 'command -v apt-get'], { encoding: 'utf8' }).stdout.trim();
@@ -64,7 +72,9 @@ export async function ensureChromium() {
     await run('apt-get', ['install', '-y', '-qq', 'chromium']);
     if (found()) return found();
   }
-  return fail('The browser tests need Chromium: install it (on Debian: apt-get install chromium) or name it with LADLE_CHROMIUM=/path/to/chromium.');
+  return fail(
+    'The browser tests need Chromium: install it (on Debian: apt-get install chromium) or name it with LADLE_CHROMIUM=/path/to/chromium.',
+  );
 }
 
 export const CHROMIUM_FLAGS = [
@@ -93,11 +103,20 @@ export function freePort() {
 export function startServer({ dataDir, port, demo = false, test = false }) {
   mkdirSync(dataDir, { recursive: true });
   return new Promise((resolve, reject) => {
-    const child = spawn(process.execPath, [path.join(ROOT, 'server/dist/main.js'), ...(demo ? ['--demo'] : [])], {
-      cwd: ROOT,
-      env: { ...process.env, LADLE_PORT: String(port), LADLE_DATA: dataDir, ...(test ? { LADLE_TEST: '1' } : {}) },
-      stdio: ['ignore', 'pipe', 'pipe'],
-    });
+    const child = spawn(
+      process.execPath,
+      [path.join(ROOT, 'server/dist/main.js'), ...(demo ? ['--demo'] : [])],
+      {
+        cwd: ROOT,
+        env: {
+          ...process.env,
+          LADLE_PORT: String(port),
+          LADLE_DATA: dataDir,
+          ...(test ? { LADLE_TEST: '1' } : {}),
+        },
+        stdio: ['ignore', 'pipe', 'pipe'],
+      },
+    );
     let said = '';
     child.stderr.on('data', (data) => {
       said += data;

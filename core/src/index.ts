@@ -21,7 +21,14 @@ export {
   keepingOf,
 } from './keeping/class.ts';
 export { type BottleFacts, type BottleLife, DAY_MS, lifeOf, lifeRate } from './keeping/clock.ts';
-export { COLOUR_ROWS, colourOf, GLASS_PATH_CM, redShareAtPh, SPOON_PATH_CM } from './liquor/colour.ts';
+export {
+  COLOUR_ROWS,
+  colourOf,
+  GLASS_PATH_CM,
+  luminanceOf,
+  redShareAtPh,
+  SPOON_PATH_CM,
+} from './liquor/colour.ts';
 // liquor
 export {
   abvPct,

@@ -14,7 +14,7 @@ import { Notices } from './shared/Notices.tsx';
 import { startOutbox } from './shared/outbox.ts';
 import { queryClient } from './shared/queries.ts';
 import { startStream } from './shared/stream.ts';
-import { Loading, PageHead } from './shared/ui.tsx';
+import { BrokenScreen, Loading, PageHead } from './shared/ui.tsx';
 import { theme } from './theme/theme.ts';
 
 /** Styles made at run time carry this response's nonce, so that the page needs no looser policy. */
@@ -33,10 +33,12 @@ const later = (load: () => Promise<{ default: React.ComponentType }>) => {
 const router = createBrowserRouter([
   {
     path: '/batches/:id/stove',
+    errorElement: <BrokenScreen />,
     element: later(() => import('./features/batch/StovePosture.tsx').then((m) => ({ default: m.StovePage }))),
   },
   {
     element: <Frame />,
+    errorElement: <BrokenScreen />,
     children: [
       { path: '/', element: <StoveHome /> },
       {

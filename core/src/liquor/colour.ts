@@ -1,4 +1,4 @@
-import { convertLrgbToRgb, formatHex } from 'culori/fn';
+import { convertLrgbToRgb, convertRgbToLrgb, formatHex, parseHex } from 'culori/fn';
 import type { MarkerId } from '../tables/types.ts';
 import { type Composition, markerGPerL } from './composition.ts';
 import { phOf } from './ph.ts';
@@ -72,4 +72,12 @@ export function colourOf(c: Composition, pathCm: number): string {
   }
   const [r, g, b] = absorbance.map((perCm) => 0.95 * 10 ** (-perCm * pathCm)) as [number, number, number];
   return formatHex(convertLrgbToRgb({ r, g, b })) ?? '#ffffff';
+}
+
+/** Relative luminance of an sRGB hex, 0 to 1: how light it looks. An unreadable colour counts as white. */
+export function luminanceOf(hex: string): number {
+  const rgb = parseHex(hex);
+  if (!rgb) return 1;
+  const { r, g, b } = convertRgbToLrgb(rgb);
+  return 0.2126 * r + 0.7152 * g + 0.0722 * b;
 }

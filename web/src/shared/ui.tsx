@@ -146,8 +146,8 @@ export const Hidden = (props: { children: ReactNode; id?: string }) => (
     id={props.id}
     sx={{
       position: 'absolute',
-      width: 1,
-      height: 1,
+      width: '1px',
+      height: '1px',
       overflow: 'hidden',
       clip: 'rect(0 0 0 0)',
       whiteSpace: 'nowrap',
@@ -186,6 +186,29 @@ export function Caution(props: {
         {props.word}:
       </Box>
       {props.text}
+    </Box>
+  );
+}
+
+/** A screen that broke: what happened, what was kept, what to do. */
+export function BrokenScreen() {
+  return (
+    <Box component="main" sx={{ p: 3 }}>
+      <PageHead title="This screen broke" />
+      <Panel>
+        <Typography>
+          Nothing that you entered is lost: it is stored, or kept in this browser until it can be. Load the
+          page again; if it breaks again, go to the stove.
+        </Typography>
+        <Box sx={{ display: 'flex', gap: 1, mt: 2 }}>
+          <Button variant="contained" onClick={() => window.location.reload()}>
+            Load again
+          </Button>
+          <Button variant="outlined" href="/">
+            To the stove
+          </Button>
+        </Box>
+      </Panel>
     </Box>
   );
 }

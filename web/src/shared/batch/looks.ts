@@ -1,12 +1,12 @@
 import {
   colourOf,
   GLASS_PATH_CM,
+  luminanceOf,
   type Program,
   SPOON_PATH_CM,
   type TraceEntry,
   volumeMl,
 } from '@big-ladle/core';
-import { wcagLuminance } from 'culori/fn';
 
 /** Which ingredient a line of a program is. */
 export const itemIdOf =
@@ -26,6 +26,6 @@ export function colours(entry: TraceEntry | undefined): { spoon: string; glass: 
  * it, whatever the drink: pale drinks lend little.
  */
 export function tintShare(hex: string): number {
-  const luminance = wcagLuminance(hex) ?? 1;
+  const luminance = luminanceOf(hex);
   return luminance < 0.04 ? 0.8 : luminance < 0.12 ? 0.5 : 0.2;
 }

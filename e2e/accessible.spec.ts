@@ -1,0 +1,139 @@
+import { AxeBuilder } from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { expect, test } from './kitchenServer.ts';
+
+const WIDTHS = [1280, 390, 320];
+const SCHEMES = ['light', 'dark'] as const;
+
+async function expectClean(page: Page, what: string): Promise<void> {
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
+    .analyze();
+  expect(
+    violations.map(
+      (v) =>
+        `${what}: ${v.id} ${v.nodes
+          .slice(0, 3)
+          .map((n) => `${n.target.join(' ')} ${n.failureSummary?.split('\n')[1] ?? ''}`)
+          .join(' | ')}`,
+    ),
+  ).toEqual([]);
+  expect(
+    await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth),
+    `${what} hangs over the side`,
+  ).toBeLessThanOrEqual(0);
+}
+
+/** Every screen of the demo, and what makes each ready to be looked at. */
+const SCREENS: { name: string; path: string; open?: (page: Page) => Promise<void> }[] = [
+  { name: 'stove', path: '/' },
+  { name: 'choose', path: '/new' },
+  ...['size', 'wash', 'draw', 'strain', 'balance', 'bottle', 'keep'].map((stage) => ({
+    name: `plan ${stage}`,
+    path: `/new/deep-calyx-ginger?stage=${stage}`,
+  })),
+  { name: 'kept plan', path: '/batches/demo-planned' },
+  { name: 'batch that is on', path: '/batches/demo-steeping' },
+  { name: 'batch that is done', path: '/batches/demo-shelf?stage=size' },
+  { name: 'stove posture', path: '/batches/demo-steeping/stove' },
+  {
+    name: 'measuring at the stove',
+    path: '/batches/demo-steeping/stove',
+    open: async (page) => {
+      await page.getByRole('button', { name: 'Measure', exact: true }).click();
+      await page.getByTestId('measure-form').getByRole('button', { name: 'temperature' }).click();
+      await page.getByTestId('measure-value').fill('400');
+      await expect(page.getByText('Between -5 and 105.')).toBeVisible();
+    },
+  },
+  { name: 'shelf', path: '/shelf' },
+  {
+    name: 'bottle dialog',
+    path: '/shelf',
+    open: async (page) => {
+      await page.getByTestId('bottle').first().getByRole('button').click();
+      await expect(page.getByRole('dialog')).toBeVisible();
+    },
+  },
+  { name: 'kitchen', path: '/kitchen' },
+  {
+    name: 'pot dialog with a field in error',
+    path: '/kitchen',
+    open: async (page) => {
+      await page.getByRole('button', { name: 'Add a pot' }).click();
+      await page.getByRole('dialog').getByRole('button', { name: 'Save' }).click();
+      await expect(page.getByText('Give it a name')).toBeVisible();
+    },
+  },
+  {
+    name: 'pot too small',
+    path: '/new/deep-calyx-ginger',
+    open: async (page) => {
+      await page.getByTestId('wish-litres').fill('19');
+      await expect(page.getByTestId('plan-problem')).toBeVisible();
+    },
+  },
+];
+
+test.describe('with demo data', () => {
+  test.use({ demo: true });
+  for (const scheme of SCHEMES) {
+    for (const width of WIDTHS) {
+      test(`no violations at ${width} px, ${scheme}`, async ({ page, server }) => {
+        test.setTimeout(180_000);
+        await page.emulateMedia({ colorScheme: scheme, reducedMotion: 'reduce' });
+        await page.setViewportSize({ width, height: width === 1280 ? 800 : 844 });
+        for (const screen of SCREENS) {
+          await page.goto(`${server.url}${screen.path}`);
+          await expect(page.locator('[data-page-title]')).toBeVisible();
+          await screen.open?.(page);
+          await expectClean(page, screen.name);
+        }
+      });
+    }
+  }
+});
+
+for (const scheme of SCHEMES) {
+  test(`no violations in the empty kitchen, ${scheme}`, async ({ page, server }) => {
+    await page.emulateMedia({ colorScheme: scheme });
+    for (const width of WIDTHS) {
+      await page.setViewportSize({ width, height: 800 });
+      for (const path of ['/', '/shelf', '/new', '/kitchen', '/nowhere']) {
+        await page.goto(`${server.url}${path}`);
+        await expect(page.locator('[data-page-title]')).toBeVisible();
+        await expectClean(page, `empty ${path}`);
+      }
+      await page.goto(server.url);
+      await page.getByLabel('Width inside, cm').fill('');
+      await page.getByRole('button', { name: 'That is my pot' }).click();
+      await expect(page.getByText('Between 8 and 80.')).toBeVisible();
+      await expectClean(page, 'first pot in error');
+    }
+  });
+}
+
+test.describe('what is read out', () => {
+  test.use({ demo: true });
+  test('drawings say in words what they show', async ({ page, server }) => {
+    await page.goto(`${server.url}/new/deep-calyx-ginger`);
+    const said = await page.getByTestId('vessel').getAttribute('aria-label');
+    expect(said).toMatch(/At the boil it stands at [\d.]+ cm, [\d.]+ L of hot liquor/);
+    expect(said).toMatch(/After the boil [\d.]+ L\. Strained [\d.]+ L\./);
+  });
+  test('clocks are announced at thresholds only', async ({ page, server }) => {
+    await page.goto(`${server.url}/batches/demo-steeping/stove`);
+    const timer = page.getByTestId('clock');
+    await expect(timer).toHaveAttribute('aria-live', 'off');
+    const live = page.locator('span[aria-live="polite"]').first();
+    await expect(live).toHaveText('');
+    await server.pass(6 * 60 + 42 - 59);
+    await expect(live).toHaveText('Blue pot, steep: 60 minutes left.');
+    const first = await timer.innerText();
+    await server.pass(10);
+    await expect(timer).not.toHaveText(first);
+    await expect(live).toHaveText('Blue pot, steep: 60 minutes left.');
+    await server.pass(20);
+    await expect(live).toHaveText('Blue pot, steep: 30 minutes left.');
+  });
+});

@@ -1,0 +1,134 @@
+import { expect, figure, test } from './kitchenServer.ts';
+
+test('from an empty kitchen to dated bottles, with the mouse', async ({ page, server }) => {
+  await page.goto(server.url);
+
+  // First run: one pot, and it starts.
+  await expect(page.getByRole('heading', { name: 'First, your pot' })).toBeVisible();
+  await page.getByLabel('What you call it').fill('Blue pot');
+  await page.getByLabel('Width inside, cm').fill('30');
+  await page.getByLabel('Height inside, cm').fill('24');
+  await page.getByLabel('It is made of').selectOption('enamel');
+  await expect(page.getByText('17.0 L to the brim')).toBeVisible();
+  await page.getByRole('button', { name: 'That is my pot' }).click();
+
+  // Choose and size.
+  await page
+    .getByRole('link', { name: /straight boil/ })
+    .first()
+    .click();
+  await expect(page.getByRole('heading', { name: 'Deep calyx & ginger' })).toBeVisible();
+  await expect(page.getByTestId('wish-now')).toHaveText('9.0 L in bottles');
+  await page.getByTestId('wish-litres').fill('6');
+  await expect(page.getByTestId('wish-now')).toHaveText('6.0 L in bottles');
+  await expect(page.getByTestId('line-calyx')).toContainText('200 g');
+  const wanted = await figure(page, 'stage-figure-strain');
+  await page.getByRole('button', { name: 'Begin now' }).click();
+
+  // At the stove.
+  await expect(page.getByRole('heading', { name: 'Pick over' })).toBeVisible();
+  await server.pass(5);
+  await page.getByTestId('done').click();
+  await expect(page.getByRole('heading', { name: 'Wash until clear' })).toBeVisible();
+  for (let i = 1; i <= 3; i++) {
+    await page.getByRole('button', { name: 'Rinsed once' }).click();
+    await expect(page.getByTestId('rinses')).toContainText(String(i));
+  }
+  await page.getByTestId('done').click();
+  await expect(page.getByRole('heading', { name: 'Scrub the skins' })).toBeVisible();
+  await page.getByTestId('done').click();
+  await page.getByTestId('done').click();
+  await expect(page.getByRole('heading', { name: 'Fill the pot' })).toBeVisible();
+  await expect(page.getByText('200 g dried calyx, whole')).toBeVisible();
+  await page.getByTestId('done').click();
+
+  await expect(page.getByRole('heading', { name: 'Bring to the boil' })).toBeVisible();
+  await expect(page.getByTestId('guidance')).toContainText('Stay by the pot');
+  await server.pass(38);
+  await page.getByRole('button', { name: 'It boils now' }).click();
+  await expect(page.getByRole('heading', { name: 'Boil gently' })).toBeVisible();
+  await expect(page.getByTestId('guidance')).toContainText('boils over in its first minute');
+  // A tap too early is taken back.
+  await page.getByTestId('done').click();
+  await expect(page.getByRole('heading', { name: 'Strain' })).toBeVisible();
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect(page.getByRole('heading', { name: 'Boil gently' })).toBeVisible();
+  await expect(page.getByTestId('clock')).toContainText('min:s');
+  await server.pass(26);
+  await expect(page.getByTestId('alarm')).toContainText('time is up');
+  await page.getByRole('button', { name: 'Heard' }).click();
+  await page.getByTestId('done').click();
+
+  // Strain and measure: five jugs and a bit, hot.
+  await page.getByRole('button', { name: 'One jug more' }).click({ clickCount: 5 });
+  await expect(page.getByText('5 jugs')).toBeVisible();
+  await page.getByTestId('measure-rest').fill('0.4');
+  await page.getByRole('button', { name: 'hot, about' }).click();
+  await page.getByRole('button', { name: 'Enter it' }).click();
+  await expect(page.getByTestId('measured')).toContainText('5.40 L hot');
+  await server.pass(15);
+  await page.getByTestId('done').click();
+  await expect(page.getByRole('heading', { name: 'Cool' })).toBeVisible();
+  await server.pass(40);
+  await page.getByTestId('done').click();
+
+  // Sweeten in steps, tasting.
+  await expect(page.getByRole('heading', { name: 'Sweeten by taste' })).toBeVisible();
+  const before = await figure(page, 'sweet-now');
+  await page
+    .getByRole('button', { name: /is in$/ })
+    .first()
+    .click();
+  await expect.poll(() => figure(page, 'sweet-now')).toBeGreaterThan(before + 3);
+  await page.getByRole('button', { name: 'not sweet enough' }).click();
+  await page
+    .getByRole('button', { name: /g is in$/ })
+    .first()
+    .click();
+  await page.getByRole('button', { name: 'about right' }).click();
+  await expect(page.getByTestId('taste-result')).toContainText('about right');
+  await expect(page.getByText('as sweet as you aimed at')).toBeVisible();
+  await page.getByTestId('done').click();
+
+  // Bottle.
+  await expect(page.getByRole('heading', { name: 'Bottle', exact: true })).toBeVisible();
+  await expect(page.getByTestId('guidance')).toContainText('Not for the shelf');
+  await expect(page.getByTestId('bottle-left')).toContainText('bottles take');
+  await page.getByRole('button', { name: 'Bottled, onto the cold shelf' }).click();
+
+  // On the shelf, each with its date and its reasons.
+  await expect(page.getByRole('heading', { name: 'Cold shelf' })).toBeVisible();
+  await expect(page.getByTestId('bottle').first()).toBeVisible();
+  const bottles = await page.getByTestId('bottle').count();
+  expect(bottles).toBeGreaterThanOrEqual(6);
+  await page.getByTestId('bottle').first().getByRole('button').click();
+  await expect(page.getByTestId('bottle-reasons')).toContainText(
+    'All of it was heated: 7 days sealed, 5 days once open.',
+  );
+  await expect(page.getByTestId('bottle-reasons')).toContainText('estimated at pH 2.');
+  await page.getByRole('button', { name: 'Opened now' }).click();
+  await expect(page.getByTestId('bottle-reasons')).toContainText('Opened: 5 days from then.');
+  await page.getByRole('button', { name: 'Finished' }).click();
+  await expect(page.getByTestId('bottle')).toHaveCount(bottles - 1);
+
+  // The table: the ledger has the measured difference and still adds up.
+  await page.goto(`${server.url}/shelf`);
+  await page.getByTestId('bottle').first().getByRole('button').click();
+  await page.getByRole('link', { name: 'The batch it comes from' }).click();
+  await page.getByRole('tab', { name: /Size/ }).click();
+  await expect(page.getByTestId(/ledger-(in|out)-measured/)).toBeVisible();
+  expect(wanted).toBeGreaterThan(5.4);
+});
+
+test('a bottle that stands past its date is told plainly', async ({ page, server }) => {
+  await server.stop();
+  await server.start(true);
+  await page.goto(`${server.url}/shelf`);
+  await expect(page.getByText('1 bottle is past its date.')).toBeVisible();
+  await expect(page.getByText('Do not taste to find out')).toBeVisible();
+  await page.getByTestId('bottle').first().getByRole('button').click();
+  await expect(page.getByRole('dialog')).toContainText('past its date');
+  await expect(page.getByTestId('bottle-reasons')).toContainText('Warm hours have cost');
+  await page.getByRole('button', { name: 'Thrown out' }).click();
+  await expect(page.getByTestId('bottle')).toHaveCount(7);
+});

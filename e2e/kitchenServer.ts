@@ -1,0 +1,200 @@
+import { type ChildProcess, spawn } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import {
+  BOOK,
+  defaultChoices,
+  EMPTY_KITCHEN,
+  type Kitchen,
+  type MethodId,
+  type PlanDoc,
+} from '@big-ladle/core';
+import { test as base, expect, type Page } from '@playwright/test';
+
+const ROOT = path.resolve(import.meta.dirname, '..');
+
+const freePort = (): Promise<number> =>
+  new Promise((resolve) => {
+    const probe = createServer();
+    probe.listen(0, '127.0.0.1', () => {
+      const address = probe.address();
+      probe.close(() => resolve(typeof address === 'object' && address ? address.port : 0));
+    });
+  });
+
+/** A built server of its own for each test, with its data in a folder of its own. */
+export class KitchenServer {
+  private child: ChildProcess | null = null;
+  readonly dataDir = mkdtempSync(path.join(tmpdir(), 'big-ladle-e2e-'));
+  port = 0;
+
+  get url(): string {
+    return `http://127.0.0.1:${this.port}`;
+  }
+
+  async start(demo = false): Promise<void> {
+    this.port ||= await freePort();
+    const child = spawn(
+      process.execPath,
+      [path.join(ROOT, 'server/dist/main.js'), ...(demo ? ['--demo'] : [])],
+      {
+        cwd: ROOT,
+        env: {
+          ...process.env,
+          LADLE_PORT: String(this.port),
+          LADLE_DATA: this.dataDir,
+          LADLE_TEST: '1',
+          TZ: 'UTC',
+        },
+        stdio: ['ignore', 'pipe', 'pipe'],
+      },
+    );
+    this.child = child;
+    await new Promise<void>((resolve, reject) => {
+      let said = '';
+      child.stderr!.on('data', (data) => {
+        said += String(data);
+      });
+      child.stdout!.on('data', (data) => String(data).includes('http://') && resolve());
+      child.on('exit', (code) => reject(new Error(`the server ended with ${code}: ${said}`)));
+    });
+  }
+
+  /** Ends the process; with SIGKILL it has no chance to tidy up. */
+  async stop(signal: 'SIGTERM' | 'SIGKILL' = 'SIGTERM'): Promise<number | null> {
+    const { child } = this;
+    if (!child) return null;
+    this.child = null;
+    child.removeAllListeners('exit');
+    const ended = new Promise<number | null>((resolve) => child.on('exit', (code) => resolve(code)));
+    child.kill(signal);
+    return ended;
+  }
+
+  dispose(): void {
+    rmSync(this.dataDir, { recursive: true, force: true });
+  }
+
+  async api<T>(method: string, url: string, body?: unknown): Promise<T> {
+    const response = await fetch(`${this.url}/api${url}`, {
+      method,
+      ...(body === undefined
+        ? {}
+        : { headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) }),
+    });
+    const answer = (await response.json()) as T;
+    if (!response.ok) throw new Error(`${method} ${url}: ${response.status} ${JSON.stringify(answer)}`);
+    return answer;
+  }
+
+  async nowMs(): Promise<number> {
+    return (await this.api<{ nowMs: number }>('GET', '/time')).nowMs;
+  }
+
+  /** Lets so many minutes go by on the kitchen's clock. */
+  async pass(minutes: number): Promise<void> {
+    await this.api('POST', '/test/clock', { nowMs: (await this.nowMs()) + minutes * 60_000 });
+  }
+}
+
+export const KITCHEN: Kitchen = {
+  ...EMPTY_KITCHEN,
+  pots: [
+    { id: 'pot', name: 'Blue pot', diameterCm: 30, heightCm: 24, material: 'enamel', lid: true, massG: 2900 },
+    {
+      id: 'small',
+      name: 'Small pot',
+      diameterCm: 20,
+      heightCm: 16,
+      material: 'stainless',
+      lid: true,
+      massG: null,
+    },
+  ],
+  burners: [{ id: 'ring', name: 'Gas ring', kind: 'gas', powerW: 3000 }],
+  bottles: [{ id: 'b750', name: 'Tall bottle', volumeMl: 750, diameterCm: 8, material: 'glass', count: 14 }],
+};
+
+export function planFor(litres: number, methodId: MethodId = 'straightBoil'): PlanDoc {
+  const recipe = BOOK[0]!;
+  return {
+    recipeId: recipe.id,
+    choices: defaultChoices(recipe, methodId),
+    potId: 'pot',
+    burnerId: 'ring',
+    question: { kind: 'litres', litres },
+    fills: 1,
+    readyAtMs: null,
+  };
+}
+
+/** Puts a kitchen in, keeps a plan and begins it; its steps are ended up to `until`, as long as planned. */
+export async function begun(
+  server: KitchenServer,
+  until: string,
+  methodId: MethodId = 'straightBoil',
+): Promise<string> {
+  await server.api('PUT', '/kitchen', { version: 0, kitchen: KITCHEN });
+  await server.api('POST', '/batches', { id: 'batch', plan: planFor(9, methodId) });
+  let seq = 0;
+  const event = async (kind: string, body: object) => ({
+    id: `setup-${++seq}`,
+    stream: { kind: 'batch', id: 'batch' },
+    v: 1,
+    atMs: await server.nowMs(),
+    deviceId: 'setup',
+    deviceSeq: seq,
+    kind,
+    body,
+  });
+  const batch = await server.api<{
+    pins: { program: { steps: { id: string; kind: string; until: { minutes?: number } }[] } };
+  }>('POST', '/batches/batch/start', {
+    version: 1,
+    events: [await event('stepStarted', { stepId: 'pick' })],
+  });
+  for (const step of batch.pins.program.steps) {
+    if (step.kind === until) break;
+    await server.pass(step.until.minutes ?? 50);
+    await server.api('POST', '/events', { events: [await event('stepEnded', { stepId: step.id })] });
+  }
+  return 'batch';
+}
+
+interface Fixtures {
+  server: KitchenServer;
+  /** Starts with the demo's data. */
+  demo: boolean;
+}
+
+export const test = base.extend<Fixtures>({
+  demo: [false, { option: true }],
+  server: async ({ demo }, use) => {
+    const server = new KitchenServer();
+    await server.start(demo);
+    await use(server);
+    await server.stop();
+    server.dispose();
+  },
+  page: async ({ page }, use) => {
+    // A page that complains is a page that is wrong.
+    const complaints: string[] = [];
+    page.on('pageerror', (error) => complaints.push(error.message));
+    page.on('console', (message) => {
+      if (message.type() === 'error' && /content security|refused to/i.test(message.text()))
+        complaints.push(message.text());
+    });
+    await use(page);
+    expect(complaints).toEqual([]);
+  },
+});
+
+export { expect };
+
+/** A figure read off the page: "9.0" of "9.0 L". */
+export async function figure(page: Page, testId: string): Promise<number> {
+  const text = (await page.getByTestId(testId).first().innerText()).replace(/\s/g, ' ');
+  return Number(/-?[\d.]+/.exec(text.replace(/,/g, ''))?.[0]);
+}

@@ -1,0 +1,100 @@
+import { begun, expect, figure, test } from './kitchenServer.ts';
+
+/** What the table says of the end of the batch. */
+async function endOf(page: import('@playwright/test').Page, url: string) {
+  await page.goto(`${url}/batches/batch?stage=balance`);
+  await expect(page.getByTestId('figure-brix')).toBeVisible();
+  const keepTab = await page.getByTestId('stage-figure-keep').innerText();
+  const endsAt = await page.getByText('in bottles', { exact: true }).locator('..').innerText();
+  return {
+    litres: await figure(page, 'stage-figure-strain'),
+    pH: await figure(page, 'figure-ph'),
+    ta: await figure(page, 'figure-ta'),
+    keepTab,
+    endsAt,
+  };
+}
+
+const KINDS: {
+  name: string;
+  at: string;
+  button: string;
+  value: string;
+  extra?: string;
+  changes: 'litres' | 'pH' | 'ta' | 'endsAt';
+}[] = [
+  { name: 'height in the pot', at: 'boil', button: 'height in the pot', value: '13', changes: 'litres' },
+  { name: 'weight', at: 'boil', button: 'weight', value: '12.2', changes: 'litres' },
+  { name: 'temperature', at: 'cool', button: 'temperature', value: '30', changes: 'endsAt' },
+  { name: 'pH', at: 'cool', button: 'pH', value: '3.6', changes: 'pH' },
+];
+
+for (const kind of KINDS) {
+  test(`${kind.name} changes what follows`, async ({ page, server }) => {
+    await begun(server, kind.at);
+    const before = await endOf(page, server.url);
+    await page.goto(`${server.url}/batches/batch/stove`);
+    await page.getByRole('button', { name: 'Measure', exact: true }).click();
+    await page.getByTestId('measure-form').getByRole('button', { name: kind.button, exact: true }).click();
+    await page.getByTestId('measure-value').fill(kind.value);
+    await page.getByRole('button', { name: 'Enter it' }).click();
+    await expect(page.getByRole('button', { name: /^Undo: measured/ })).toBeVisible();
+    const after = await endOf(page, server.url);
+    expect(after[kind.changes]).not.toEqual(before[kind.changes]);
+  });
+}
+
+test('a volume by jug, hot, changes the sweetener and the litres', async ({ page, server }) => {
+  await begun(server, 'strain');
+  const before = await endOf(page, server.url);
+  await page.goto(`${server.url}/batches/batch/stove`);
+  await page
+    .getByTestId('measure-form')
+    .getByRole('button', { name: 'One jug more' })
+    .click({ clickCount: 7 });
+  await page.getByRole('button', { name: 'hot, about' }).click();
+  await expect(page.getByTestId('measure-form')).toContainText('when cold');
+  await page.getByRole('button', { name: 'Enter it' }).click();
+  await expect(page.getByTestId('measured')).toContainText('less than expected');
+  const after = await endOf(page, server.url);
+  expect(after.litres).toBeLessThan(before.litres - 0.5);
+});
+
+test('°Bx changes how much sweetener is still asked for', async ({ page, server }) => {
+  await begun(server, 'sweeten');
+  await page.goto(`${server.url}/batches/batch/stove`);
+  const dose = async () =>
+    Number(
+      /([\d.]+) g is in/.exec(
+        await page
+          .getByRole('button', { name: /g is in$/ })
+          .first()
+          .innerText(),
+      )![1],
+    );
+  const before = await dose();
+  await page.getByRole('button', { name: 'Measure', exact: true }).click();
+  await page.getByTestId('measure-form').getByRole('button', { name: '°Bx' }).click();
+  await page.getByTestId('measure-value').fill('4');
+  await page.getByRole('button', { name: 'Enter it' }).click();
+  await expect.poll(dose).toBeLessThan(before - 50);
+});
+
+test('a measurement larger than the vessel is refused at the field, and what was typed stays', async ({
+  page,
+  server,
+}) => {
+  await begun(server, 'boil');
+  await page.goto(`${server.url}/batches/batch/stove`);
+  await page.getByRole('button', { name: 'Measure', exact: true }).click();
+  await page.getByTestId('measure-form').getByRole('button', { name: 'height in the pot' }).click();
+  await page.getByTestId('measure-value').fill('60');
+  await expect(page.getByText('The Blue pot is 24 cm high.')).toBeVisible();
+  await page.getByRole('button', { name: 'Enter it' }).click();
+  await expect(page.getByRole('alert').filter({ hasText: 'is more than the Blue pot holds' })).toBeVisible();
+  await expect(page.getByTestId('measure-value')).toHaveValue('60');
+  await page.getByTestId('measure-value').fill('-3');
+  await expect(page.getByText('Between 0.1 and 100.')).toBeVisible();
+  await page.getByTestId('measure-value').fill('a lot');
+  await expect(page.getByText('Enter a number.')).toBeVisible();
+});

@@ -1,0 +1,60 @@
+import { begun, expect, KITCHEN, planFor, test } from './kitchenServer.ts';
+
+test('two windows on one batch agree within a second', async ({ page, server, context }) => {
+  await begun(server, 'boil');
+  const other = await context.newPage();
+  await page.goto(`${server.url}/batches/batch/stove`);
+  await other.goto(`${server.url}/batches/batch/stove`);
+  await expect(other.getByRole('heading', { name: 'Boil gently' })).toBeVisible();
+  await page.getByTestId('done').click();
+  await expect(other.getByRole('heading', { name: 'Strain' })).toBeVisible({ timeout: 1000 });
+  await other.getByRole('button', { name: /^Undo/ }).click();
+  await expect(page.getByRole('heading', { name: 'Boil gently' })).toBeVisible({ timeout: 1000 });
+});
+
+test('two windows editing one plan: the later sees both and chooses', async ({ page, server, context }) => {
+  await server.api('PUT', '/kitchen', { version: 0, kitchen: KITCHEN });
+  await server.api('POST', '/batches', { id: 'plan', plan: planFor(6) });
+  // Two browsers, so that neither draft is the other's.
+  const second = await (
+    await context.browser()!.newContext({ locale: 'en-GB', timezoneId: 'UTC' })
+  ).newPage();
+  for (const p of [page, second]) {
+    await p.goto(`${server.url}/batches/plan`);
+    await expect(p.getByTestId('wish-now')).toHaveText('6.0 L in bottles');
+  }
+  await second.getByTestId('wish-litres').fill('8');
+  await expect(second.getByTestId('wish-now')).toHaveText('8.0 L in bottles');
+  await page.getByTestId('wish-litres').fill('7');
+  await page.getByRole('button', { name: 'Save changes' }).click();
+  await expect(page.getByRole('button', { name: 'Save changes' })).toBeHidden();
+  await second.getByRole('button', { name: 'Save changes' }).click();
+  await expect(second.getByTestId('conflict')).toContainText('There: 7 L');
+  await expect(second.getByTestId('conflict')).toContainText('Here: 8 L');
+  await expect(second.getByTestId('wish-now')).toHaveText('8.0 L in bottles');
+  await second.getByRole('button', { name: 'Keep mine' }).click();
+  await second.getByRole('button', { name: 'Save changes' }).click();
+  await expect
+    .poll(
+      async () =>
+        (await server.api<{ batch: { plan: { question: { litres: number } } } }>('GET', '/batches/plan'))
+          .batch.plan.question.litres,
+    )
+    .toBe(8);
+  await second.context().close();
+});
+
+test('a plan is kept with its start, and waits on the stove', async ({ page, server }) => {
+  await server.api('PUT', '/kitchen', { version: 0, kitchen: KITCHEN });
+  await page.goto(`${server.url}/new/peel-core-infusion?method=straightBoil`);
+  await page
+    .getByLabel('Ready by')
+    .fill(new Date((await server.nowMs()) + 3 * 86_400_000).toISOString().slice(0, 16));
+  await page.getByRole('button', { name: 'Keep this plan' }).click();
+  await expect(page.getByRole('button', { name: 'Drop this plan' })).toBeVisible();
+  await page.getByRole('link', { name: 'Stove', exact: true }).click();
+  await expect(page.getByText(/start by/)).toBeVisible();
+  await page.getByRole('link', { name: /Peel & core infusion/ }).click();
+  await page.getByRole('button', { name: 'Drop this plan' }).click();
+  await expect(page.getByText('No plans.')).toBeVisible();
+});

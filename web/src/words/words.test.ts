@@ -1,0 +1,106 @@
+import { readdirSync, readFileSync, statSync } from 'node:fs';
+import path from 'node:path';
+import { BOIL_LEVELS, BOOK, GUIDANCE_ROWS, METHOD_IDS, SHIPPED_TABLES } from '@big-ladle/core';
+import { describe, expect, it } from 'vitest';
+import { EN } from './en.ts';
+import { sayField } from './fields.ts';
+import { clockFace, duration, handText, num, say, sayReason } from './say.ts';
+
+const SRC = path.resolve(import.meta.dirname, '..');
+const CORE = path.resolve(SRC, '../../core/src');
+const filesIn = (folder: string): string[] =>
+  readdirSync(folder).flatMap((name) => {
+    const full = path.join(folder, name);
+    return statSync(full).isDirectory()
+      ? filesIn(full)
+      : /\.tsx?$/.test(name) && !name.includes('.test.')
+        ? [full]
+        : [];
+  });
+
+describe('words', () => {
+  it('there is a sentence for every guidance row, drink, method and line of the book', () => {
+    const wanted = [
+      ...GUIDANCE_ROWS.map((r) => `guide.${r.code}`),
+      ...BOOK.flatMap((r) => [
+        `drink.${r.id}`,
+        `drink.${r.id}.about`,
+        ...r.lines.map((l) => `item.${l.itemId}`),
+      ]),
+      ...METHOD_IDS.flatMap((m) => [`method.${m}`, `method.${m}.why`]),
+      ...BOOK.flatMap((r) =>
+        r.lines.flatMap((l) => SHIPPED_TABLES.ingredients.get(l.itemId)?.piece?.id ?? []),
+      ).map((p) => `piece.${p}`),
+    ];
+    expect(wanted.filter((code) => !(code in EN))).toEqual([]);
+    expect(Object.keys(BOIL_LEVELS)).toContain('gentle');
+  });
+  it('there is a sentence for every code the core says', () => {
+    const codes = filesIn(CORE).flatMap((file) =>
+      [...readFileSync(file, 'utf8').matchAll(/said\('([^']+)'/g)].map((m) => m[1]!),
+    );
+    const missing = codes.filter((code) => !(code in EN) && !(`note.${code}` in EN));
+    expect(codes.length).toBeGreaterThan(8);
+    expect(missing).toEqual([]);
+  });
+  it('every code a screen says is there', () => {
+    const codes = filesIn(SRC).flatMap((file) =>
+      [...readFileSync(file, 'utf8').matchAll(/\bsay\('([^']+)'/g)].map((m) => m[1]!),
+    );
+    expect(codes.filter((code) => !(code in EN))).toEqual([]);
+  });
+  it('makes no health claims', () => {
+    expect(
+      Object.values(EN).filter((text) =>
+        /\b(cures?|heals?|detox|boosts?|healthy|prevents?|immune|superfood)\b/i.test(text),
+      ),
+    ).toEqual([]);
+  });
+});
+
+describe('figures in words', () => {
+  it('lengths of time', () => {
+    expect([0.4, 35, 60, 125, 60 * 50].map(duration)).toEqual([
+      '0 min',
+      '35 min',
+      '1 h',
+      '2 h 05',
+      '2 days 2 h',
+    ]);
+  });
+  it('clock faces: minutes and seconds under an hour, then hours and minutes, never early', () => {
+    expect(clockFace(18 * 60_000 + 5000)).toEqual({ face: '18:05', unit: 'min:s' });
+    expect(clockFace(6 * 3_600_000 + 41 * 60_000 + 1000)).toEqual({ face: '6:42', unit: 'h:min' });
+    expect(clockFace(-5).face).toBe('0:00');
+  });
+  it('amounts as a hand measures them', () => {
+    const half = {
+      whole: 11,
+      fraction: '1/2' as const,
+      unitId: 'metricCup',
+      kind: 'unit' as const,
+      massG: 300,
+      offBy: 0,
+    };
+    expect(handText(half, [])).toBe('11 ½ cups');
+    expect(handText({ ...half, whole: 0 }, [])).toBe('½ cup');
+    expect(handText({ ...half, whole: 1, fraction: '' }, [])).toBe('1 cup');
+    expect(handText({ ...half, unitId: 'm' }, [{ id: 'm', name: 'blue mug', volumeMl: 310 }])).toBe(
+      '11 ½ × blue mug',
+    );
+  });
+  it('reasons carry their figures', () => {
+    expect(sayReason({ code: 'keep.cut.slowCooling', params: { hours: 10, days: 1 } })).toBe(
+      '10 h between 60 and 21 °C: 1 day less.',
+    );
+    expect(sayReason({ code: 'keep.acid.shown.estimate', params: { pH: 2.87 } })).toContain('pH 2.9');
+    expect(say('no.such.code')).toBe('no.such.code');
+    expect(num(-0.001, 1)).toBe('0.0');
+  });
+  it('messages of the schemas', () => {
+    expect(sayField('between:8:80')).toBe('Between 8 and 80.');
+    expect(sayField('name')).toContain('name');
+    expect(sayField('Invalid type: Expected number')).toBe('Enter a number.');
+    expect(sayField(undefined)).toBeUndefined();
+  });
+});
