@@ -31,7 +31,7 @@ test('from an empty kitchen to dated bottles, with the mouse', async ({ page, se
   await page.getByTestId('done').click();
   await expect(page.getByRole('heading', { name: 'Wash until clear' })).toBeVisible();
   for (let i = 1; i <= 3; i++) {
-    await page.getByRole('button', { name: 'Rinsed once' }).click();
+    await page.getByRole('button', { name: 'Rinsed once', exact: true }).click();
     await expect(page.getByTestId('rinses')).toContainText(String(i));
   }
   await page.getByTestId('done').click();

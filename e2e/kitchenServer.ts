@@ -130,37 +130,52 @@ export function planFor(litres: number, methodId: MethodId = 'straightBoil'): Pl
   };
 }
 
-/** Puts a kitchen in, keeps a plan and begins it; its steps are ended up to `until`, as long as planned. */
+interface PinnedStep {
+  id: string;
+  kind: string;
+  until: { minutes?: number };
+}
+
+/** Puts a kitchen in, keeps a plan and begins it so long ago that the step of kind `until` begins now. */
 export async function begun(
   server: KitchenServer,
   until: string,
   methodId: MethodId = 'straightBoil',
-): Promise<string> {
+): Promise<void> {
   await server.api('PUT', '/kitchen', { version: 0, kitchen: KITCHEN });
   await server.api('POST', '/batches', { id: 'batch', plan: planFor(9, methodId) });
   let seq = 0;
-  const event = async (kind: string, body: object) => ({
+  const event = (kind: string, body: object, atMs: number) => ({
     id: `setup-${++seq}`,
     stream: { kind: 'batch', id: 'batch' },
     v: 1,
-    atMs: await server.nowMs(),
+    atMs,
     deviceId: 'setup',
     deviceSeq: seq,
     kind,
     body,
   });
-  const batch = await server.api<{
-    pins: { program: { steps: { id: string; kind: string; until: { minutes?: number } }[] } };
-  }>('POST', '/batches/batch/start', {
-    version: 1,
-    events: [await event('stepStarted', { stepId: 'pick' })],
-  });
-  for (const step of batch.pins.program.steps) {
-    if (step.kind === until) break;
-    await server.pass(step.until.minutes ?? 50);
-    await server.api('POST', '/events', { events: [await event('stepEnded', { stepId: step.id })] });
+  const nowMs = await server.nowMs();
+  // Heating and cooling have no planned minutes: fifty each.
+  const lengthMs = (step: PinnedStep) => (step.until.minutes ?? 50) * 60_000;
+  const first = event('stepStarted', { stepId: 'pick' }, nowMs - 24 * 3_600_000);
+  const batch = await server.api<{ pins: { program: { steps: PinnedStep[] } } }>(
+    'POST',
+    '/batches/batch/start',
+    { version: 1, events: [first] },
+  );
+  const { steps } = batch.pins.program;
+  const done = steps.slice(
+    0,
+    steps.findIndex((s) => s.kind === until),
+  );
+  let atMs = nowMs - done.reduce((sum, s) => sum + lengthMs(s), 0);
+  const events = [event('retimed', { target: first.id, toMs: atMs }, nowMs)];
+  for (const step of done) {
+    atMs += lengthMs(step);
+    events.push(event('stepEnded', { stepId: step.id }, atMs));
   }
-  return 'batch';
+  await server.api('POST', '/events', { events });
 }
 
 interface Fixtures {

@@ -73,20 +73,22 @@ function lengthOf(run: StepRun, predictedMin: number): number {
 }
 
 /**
- * Runs a stretch of time in pieces between the things that happened in it. `piece` moves the vessel of the step;
- * everything else stands where it stands.
+ * Runs a step's time in pieces between the things that happened in it. `remainingMin` says how long it still takes as
+ * things stand; `piece` moves the vessel of the step; everything else stands where it stands.
  */
 function inPieces(
   work: Work,
   step: Step,
   run: StepRun,
   busy: ReadonlySet<string>,
-  minutes: number,
+  remainingMin: (goneMin: number) => number,
   piece: (minutes: number, goneMin: number) => void,
 ): void {
   const startMin = work.nowMin;
   const stopped = run.stopAfterMin !== null;
   let goneMin = 0;
+  // Asked again after everything that happened: a temperature read in between moves the end.
+  const wholeMin = () => lengthOf(run, goneMin + remainingMin(goneMin));
   const move = (toMin: number) => {
     const length = toMin - goneMin;
     if (length <= 0) return;
@@ -97,19 +99,26 @@ function inPieces(
   };
   for (const a of inOrder(run.actual?.adjustments)) {
     const dueMin = a.atMin - startMin;
-    if (stopped && dueMin > minutes) break;
-    move(Math.min(Math.max(dueMin, goneMin), minutes));
+    const endMin = wholeMin();
+    if (stopped && dueMin > endMin) break;
+    move(Math.min(Math.max(dueMin, goneMin), endMin));
     adjust(work, step, a);
   }
-  move(minutes);
+  move(wholeMin());
 }
+
+/** A planned length, less what has gone by. */
+const ofPlan =
+  (step: Step) =>
+  (goneMin: number): number =>
+    plannedMin(step) - goneMin;
 
 const inOrder = (adjustments: readonly Adjustment[] | undefined): Adjustment[] =>
   adjustments ? [...adjustments].sort((a, b) => a.atMin - b.atMin) : [];
 
 /** Time passes while hands work; nothing is heated. Things that happened are applied when they happened. */
 function handWork(work: Work, step: Step, run: StepRun): void {
-  inPieces(work, step, run, new Set(), lengthOf(run, plannedMin(step)), () => undefined);
+  inPieces(work, step, run, new Set(), ofPlan(step), () => undefined);
 }
 
 function bowlOf(work: Work, step: Step): Vessel {
@@ -225,7 +234,7 @@ function wetVessel(work: Work, step: Step): Vessel {
 /** Standing somewhere for a time: soaking cold, steeping hot or cold. */
 export function standStep(work: Work, step: SoakStep | SteepStep, run: StepRun): void {
   const { id } = wetVessel(work, step);
-  inPieces(work, step, run, new Set([id]), lengthOf(run, plannedMin(step)), (minutes) => {
+  inPieces(work, step, run, new Set([id]), ofPlan(step), (minutes) => {
     const vessel = { ...vesselOf(work, step.id, id), place: step.place, lid: step.lid };
     const { stretches } = pathOf(work, vessel, { place: step.place, lid: step.lid, powerW: 0 }, { minutes });
     setVessel(work, live(work, step.id, vessel, stretches, step.place, run.lived));
@@ -266,9 +275,9 @@ export function heatStep(work: Work, step: HeatStep, run: StepRun): void {
   if (first.end === 'never' && run.actualMin === null && run.stopAfterMin === null) {
     throw new StepStop({ kind: 'neverBoils', stepId: step.id, vesselId: start.id, reachesC: first.endC });
   }
-  const whole = run.actualMin ?? first.minutes;
-  run.notes.push(said('heat.takes', { minutes: Math.round(whole) }));
-  inPieces(work, step, run, new Set([start.id]), lengthOf(run, whole), (minutes, goneMin) => {
+  run.notes.push(said('heat.takes', { minutes: Math.round(run.actualMin ?? first.minutes) }));
+  const toTarget = () => pathOf(work, vesselOf(work, step.id, start.id), around, { targetC }).minutes;
+  inPieces(work, step, run, new Set([start.id]), toTarget, (minutes, goneMin) => {
     const vessel = vesselOf(work, step.id, start.id);
     const path = pathOf(work, vessel, around, { targetC });
     const leftMin = Math.max(minutes, (run.actualMin ?? Number.POSITIVE_INFINITY) - goneMin);
@@ -319,7 +328,7 @@ export function boilStep(work: Work, step: BoilStep, run: StepRun): void {
   if (atStart.rate.tooWeak) run.notes.push(said('boil.tooWeak'));
   else if (atStart.rate.turnUp)
     run.notes.push(said('boil.turnUp', { percent: Math.round(atStart.rate.setting * 100) }));
-  inPieces(work, step, run, new Set([start.id]), lengthOf(run, plannedMin(step)), (minutes) => {
+  inPieces(work, step, run, new Set([start.id]), ofPlan(step), (minutes) => {
     const vessel = vesselOf(work, step.id, start.id);
     const { stretches } = boilPath(
       work,
@@ -414,22 +423,21 @@ export function coolStep(work: Work, step: CoolStep, run: StepRun): void {
   const start = wetVessel(work, step);
   const around = { place: step.place, lid: step.lid, powerW: 0 };
   const target = step.until.kind === 'temp' ? step.until.targetC : null;
-  let predicted = plannedMin(step);
-  if (target !== null) {
-    const path =
-      start.liquor.tempC <= target
-        ? { minutes: 0, end: 'reached' as const }
-        : pathOf(work, start, around, { targetC: target });
-    if (path.end === 'never' && run.actualMin === null && run.stopAfterMin === null) {
-      throw new StepStop({ kind: 'neverCools', stepId: step.id, vesselId: start.id, targetC: target });
-    }
-    predicted = path.minutes;
+  const toTarget = (): ReturnType<typeof pathOf> | null => {
+    const vessel = vesselOf(work, step.id, start.id);
+    return target === null || vessel.liquor.tempC <= target
+      ? null
+      : pathOf(work, vessel, around, { targetC: target });
+  };
+  if (target !== null && toTarget()?.end === 'never' && run.actualMin === null && run.stopAfterMin === null) {
+    throw new StepStop({ kind: 'neverCools', stepId: step.id, vesselId: start.id, targetC: target });
   }
   if (step.place === 'iceBath' && target !== null && start.liquor.tempC > target) {
     const heatJ = capacityOfContents(work, start) * (start.liquor.tempC - target);
     run.notes.push(said('cool.ice', { iceKg: Math.ceil(heatJ / FUSION_J_PER_G / 100) / 10 }));
   }
-  inPieces(work, step, run, new Set([start.id]), lengthOf(run, predicted), (minutes) => {
+  const remaining = target === null ? ofPlan(step) : () => toTarget()?.minutes ?? 0;
+  inPieces(work, step, run, new Set([start.id]), remaining, (minutes) => {
     const vessel = { ...vesselOf(work, step.id, start.id), place: step.place, lid: step.lid };
     const { stretches } = pathOf(work, vessel, around, { minutes });
     setVessel(work, live(work, step.id, vessel, stretches, step.place, run.lived));

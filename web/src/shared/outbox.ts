@@ -45,40 +45,28 @@ export async function eventFor(
   return { id: uuid(), stream, v: 1, atMs, ...(await deviceMark()), ...deed } as LogEvent;
 }
 
-/** What the server said to an entry it did not take, for the screen that sent it. */
-export class Refused extends Error {
-  constructor(readonly answer: ApiError) {
-    super(answer.detail);
-  }
-}
-
-const waiting = new Map<string, { done: () => void; refused: (error: Refused) => void }>();
+const waiting = new Map<string, { onStored?: () => void; onRefused?: (error: ApiError) => void }>();
 
 /**
  * Says that something happened. It is kept in this browser first, shown at once, and sent until the server has it,
- * also after a reload. Resolves when it is kept; `stored` resolves when the server has it or rejects with `Refused`.
+ * also after a reload. Resolves when it is kept. A refusal of the server goes to `onRefused`, else to the notices.
  */
 export async function record(
   stream: LogEvent['stream'],
   deeds: readonly Deed[],
-  atMs?: number,
-): Promise<{ events: LogEvent[]; stored: Promise<void> }> {
-  const at = atMs ?? serverNow();
+  answer: { onStored?: () => void; onRefused?: (error: ApiError) => void } = {},
+): Promise<void> {
+  const atMs = serverNow();
   const events: LogEvent[] = [];
   // One millisecond apart, so that what was said first stays first.
-  for (const [i, deed] of deeds.entries()) events.push(await eventFor(stream, deed, at + i));
+  for (const [i, deed] of deeds.entries()) events.push(await eventFor(stream, deed, atMs + i));
   const tx = (await database()).transaction('event', 'readwrite');
   for (const event of events) await tx.store.put(event);
   await tx.done;
   const last = events.at(-1);
-  const stored = new Promise<void>((done, refused) => {
-    if (last) waiting.set(last.id, { done, refused });
-    else done();
-  });
-  stored.catch(() => undefined);
+  if (last) waiting.set(last.id, answer);
   useOutbox.setState((s) => ({ pending: [...s.pending, ...events] }));
   void flush();
-  return { events, stored };
 }
 
 async function forget(ids: readonly string[]): Promise<void> {
@@ -94,7 +82,7 @@ async function sendAll(events: LogEvent[]): Promise<void> {
     await call('POST', '/events', { events });
     takeEvents(events);
     await forget(events.map((e) => e.id));
-    for (const event of events) waiting.get(event.id)?.done();
+    for (const event of events) waiting.get(event.id)?.onStored?.();
   } catch (error) {
     if (!(error instanceof ApiError) || error.status >= 500) throw error;
     if (events.length > 1) {
@@ -103,12 +91,11 @@ async function sendAll(events: LogEvent[]): Promise<void> {
       return;
     }
     await forget(events.map((e) => e.id));
-    const handler = waiting.get(events[0]!.id);
-    if (handler) handler.refused(new Refused(error));
+    const told = waiting.get(events[0]!.id)?.onRefused;
+    if (told) told(error);
     else notify('error', `Not stored: ${error.detail}`);
-  } finally {
-    for (const event of events) waiting.delete(event.id);
   }
+  for (const event of events) waiting.delete(event.id);
 }
 
 let flushing = false;

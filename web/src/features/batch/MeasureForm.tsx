@@ -1,9 +1,16 @@
-import { coldVolume, type Deed, POT, potCapacityMl, type Reading, TUB } from '@big-ladle/core';
+import {
+  coldVolume,
+  type Deed,
+  POT,
+  potCapacityMl,
+  type Reading,
+  type StepProblem,
+  TUB,
+} from '@big-ladle/core';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
-import { Refused } from '../../shared/outbox.ts';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { role } from '../../theme/theme.ts';
 import { litres, num, sayStepProblem } from '../../words/say.ts';
@@ -79,22 +86,18 @@ export function MeasureForm({ live, onDone }: { live: LiveBatch; onDone?: () => 
       return;
     }
     const deed: Deed = { kind: 'measured', body: { stepId: step.id, vesselId, reading: ready } };
-    const { stored } = await live.say([deed]);
-    stored.then(
-      () => {
+    await live.say([deed], {
+      onStored: () => {
         setValue(null);
         setJugs(0);
         setRest(0);
         onDone?.();
       },
-      (error: unknown) => {
-        if (!(error instanceof Refused)) return;
-        const inner = error.answer.body.problem as Parameters<typeof sayStepProblem>[0] | undefined;
-        setProblem(
-          inner ? sayStepProblem(inner, { vessel: inPot ? live.pot.name : 'bowl' }) : error.answer.detail,
-        );
+      onRefused: (error) => {
+        const inner = error.body.problem as StepProblem | undefined;
+        setProblem(inner ? sayStepProblem(inner, { vessel: inPot ? live.pot.name : 'bowl' }) : error.detail);
       },
-    );
+    });
   };
 
   const kinds: Kind[] = inPot

@@ -27,8 +27,8 @@ export interface LiveBatch {
   now: BatchNow;
   step: Step | null;
   nowMs: number;
-  /** Says that something happened; resolves when this browser has kept it, `stored` when the server has. */
-  say: (deeds: readonly Deed[], atMs?: number) => ReturnType<typeof record>;
+  /** Says that something happened; resolves when this browser has kept it. */
+  say: (deeds: readonly Deed[], answer?: Parameters<typeof record>[2]) => Promise<void>;
 }
 
 /** How often the physics is looked at again; clocks tick by themselves. */
@@ -75,7 +75,7 @@ export function useLiveBatch(id: string): {
           now,
           step: pins.program.steps.find((s) => s.id === now.log.currentStepId) ?? null,
           nowMs,
-          say: (deeds, atMs) => record({ kind: 'batch', id }, deeds, atMs),
+          say: (deeds, answer) => record({ kind: 'batch', id }, deeds, answer),
         }
       : null;
   return { live, batch, isPending: query.isPending, error: query.error, refetch: () => void query.refetch() };
