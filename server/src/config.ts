@@ -10,6 +10,8 @@ export interface Config {
   devOrigin: string | null;
   /** Lets tests set the clock; never outside them. */
   test: boolean;
+  /** The moment the demo's data is made around, for pictures at a fixed time. */
+  demoNowMs: number | null;
 }
 
 /** @throws Error with a plain message when a setting makes no sense. */
@@ -25,5 +27,6 @@ export function configFrom(env: NodeJS.ProcessEnv, rootDir: string): Config {
     webDir: path.resolve(rootDir, 'web/dist'),
     devOrigin: env.LADLE_DEV_ORIGIN ?? null,
     test: env.LADLE_TEST === '1',
+    demoNowMs: env.LADLE_TEST === '1' && env.LADLE_DEMO_NOW ? Number(env.LADLE_DEMO_NOW) : null,
   };
 }

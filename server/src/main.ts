@@ -27,7 +27,7 @@ async function main(): Promise<void> {
     process.stdout.write(`Folded the logs of ${batches} batches again.\n`);
     return;
   }
-  if (process.argv.includes('--demo')) await seedDemo(db, clock.nowMs());
+  if (process.argv.includes('--demo')) await seedDemo(db, config.demoNowMs ?? clock.nowMs());
 
   const hub = new StreamHub(clock);
   const app = buildApp({

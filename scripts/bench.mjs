@@ -1,0 +1,63 @@
+/** `npm run bench`: simulate and solve per call, weight of the first page, time until it can be used. */
+import { rmSync } from 'node:fs';
+import path from 'node:path';
+import {
+  buildAll,
+  CHROMIUM_FLAGS,
+  ensureChromium,
+  ensureInstalled,
+  freePort,
+  ROOT,
+  run,
+  say,
+  startServer,
+} from './lib.mjs';
+
+await ensureInstalled();
+const executablePath = await ensureChromium();
+await buildAll();
+// The core as it ships: bundled, so that no loader stands between.
+const bundled = await run(path.join(ROOT, 'node_modules/.bin/vite'), [
+  'build',
+  '-c',
+  'scripts/bench.vite.config.ts',
+  '--logLevel',
+  'warn',
+]);
+if (bundled !== 0) process.exit(bundled);
+await run(process.execPath, ['.cache/bench/core.js']);
+
+const { chromium } = await import('@playwright/test');
+const dataDir = path.join(ROOT, '.cache/bench-data');
+rmSync(dataDir, { recursive: true, force: true });
+const { child, url } = await startServer({ dataDir, port: await freePort(), demo: true });
+const browser = await chromium.launch({ executablePath, args: CHROMIUM_FLAGS });
+const visits = [];
+for (let i = 0; i < 5; i++) {
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+  const page = await context.newPage();
+  const client = await context.newCDPSession(page);
+  await client.send('Network.enable');
+  const wire = { js: 0, fonts: 0, other: 0 };
+  const kinds = new Map();
+  client.on('Network.responseReceived', (e) => kinds.set(e.requestId, e.type));
+  client.on('Network.loadingFinished', (e) => {
+    const kind = kinds.get(e.requestId);
+    wire[kind === 'Script' ? 'js' : kind === 'Font' ? 'fonts' : 'other'] += e.encodedDataLength;
+  });
+  const began = Date.now();
+  await page.goto(url);
+  await page.getByRole('link', { name: 'Begin a batch' }).click({ trial: true });
+  const usableMs = Date.now() - began;
+  await page.waitForLoadState('load');
+  visits.push({ usableMs, ...wire });
+  await context.close();
+}
+await browser.close();
+child.kill('SIGTERM');
+const median = (key) => [...visits].sort((a, b) => a[key] - b[key])[Math.floor(visits.length / 2)][key];
+const kb = (bytes) => `${(bytes / 1000).toFixed(0)} kB`;
+say(
+  `first page, gzip    ${kb(median('js') + median('fonts') + median('other'))}  (scripts ${kb(median('js'))}, fonts ${kb(median('fonts'))}, rest ${kb(median('other'))}; aim under 300 kB)`,
+);
+say(`first page usable   ${median('usableMs')} ms, median of ${visits.length} cold visits`);
