@@ -56,8 +56,8 @@ export interface Stretch {
 
 export type PathEnd = 'reached' | 'timeUp' | 'never';
 
-/** Largest change of temperature in one stretch, °C: keeps extraction along the path within a part in a thousand. */
-const STRETCH_C = 5;
+/** Largest change of temperature in one stretch, °C: keeps the rate of extraction along the path within half a per cent. */
+const STRETCH_C = 6;
 /** Closer to its end temperature than this a vessel counts as settled, °C. */
 const SETTLED_C = 0.02;
 /** Longest stretch, minutes. */

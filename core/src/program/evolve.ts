@@ -11,11 +11,11 @@ import {
   contentsLevelM,
   drawableOf,
   ingredientOf,
+  liquorOf,
   StepStop,
   setVessel,
   type Work,
   widthM,
-  withComposition,
 } from './state.ts';
 import type { CoolingTally, CurvePoint, Origin, Vessel } from './types.ts';
 
@@ -96,7 +96,11 @@ export function pathOf(
 export const atPace = (stretches: readonly Stretch[], factor: number): Stretch[] =>
   stretches.map((s) => ({ ...s, minutes: s.minutes * factor, steamL: s.steamL * factor }));
 
-function olderOrigins(origins: readonly Origin[], stretches: readonly Stretch[], startMin: number): Origin[] {
+function olderOrigins(
+  origins: readonly Origin[],
+  stretches: readonly Stretch[],
+  startMin: number,
+): readonly Origin[] {
   let hotMin = 0;
   let fellAtMin: number | null = null;
   let atMin = startMin;
@@ -107,6 +111,7 @@ function olderOrigins(origins: readonly Origin[], stretches: readonly Stretch[],
     if (s.fromC >= 60 && s.toC < 60) fellAtMin = atMin + (s.minutes * (s.fromC - 60)) / (s.fromC - s.toC);
     atMin += s.minutes;
   }
+  if (hotMin === 0 && fellAtMin === null) return origins;
   return origins.map((o) => {
     const heatedMin = o.heatedMin + hotMin;
     const below60Min =
@@ -221,13 +226,16 @@ export function live(
     c = { ...c, markerG: { ...c.markerG, red: redG } };
   }
   return {
-    ...vessel,
-    liquor: {
-      ...withComposition(before, c),
-      tempC: stretches.at(-1)!.toC,
-      origins: olderOrigins(before.origins, stretches, work.nowMin),
-      cooling: olderCooling(before.cooling, stretches),
-    },
+    id: vessel.id,
+    lid: vessel.lid,
+    place: vessel.place,
+    liquor: liquorOf(
+      c,
+      stretches.at(-1)!.toC,
+      olderOrigins(before.origins, stretches, work.nowMin),
+      olderCooling(before.cooling, stretches),
+      before.read,
+    ),
     solids: vessel.solids.map((s, i) => (drawn[i] === s.extracted ? s : { ...s, extracted: drawn[i]! })),
   };
 }

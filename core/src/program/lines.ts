@@ -12,6 +12,7 @@ import {
   addFlow,
   ingredientOf,
   lineOf,
+  liquorOf,
   mixLiquors,
   NO_COOLING,
   partOfSolid,
@@ -20,7 +21,7 @@ import {
   solidsInfo,
   type Work,
 } from './state.ts';
-import type { Liquor, Origin, Solid, Step, Vessel, VesselId } from './types.ts';
+import type { Origin, Solid, Step, Vessel, VesselId } from './types.ts';
 
 export function originKindOf(kind: 'liquid' | 'sweetener', row: LiquidRow | undefined): Origin['kind'] {
   if (kind === 'sweetener' || !row) return 'sweetener';
@@ -69,56 +70,52 @@ export function layOut(work: Work, step: Step, lineId: string, bowlId: VesselId)
 
 /** Solids into a vessel: their own water and what clings to them join the liquor, and they cool it. */
 export function addSolids(work: Work, step: Step, vessel: Vessel, solids: readonly Solid[]): void {
-  let current = vessel;
-  for (const solid of solids) {
-    if (solid.massG === 0) continue;
+  const fresh = solids.filter((s) => s.massG > 0);
+  if (fresh.length === 0) return;
+  let comp: Composition = vessel.liquor;
+  let joined: Composition = EMPTY;
+  let solidsHeatG = 0;
+  const join = (code: 'ownWater' | 'rinseWater', part: Composition, lineId: string): void => {
+    if (massG(part) <= 0) return;
+    const before = comp;
+    const after = plus(comp, part);
+    comp = after;
+    joined = plus(joined, part);
+    addFlow(work, () => ({
+      stepId: step.id,
+      code,
+      direction: 'in',
+      volumeL: (volumeMl(after) - volumeMl(before)) / 1000,
+      comp: part,
+      lineId,
+      to: vessel.id,
+    }));
+  };
+  const origins: Origin[] = fresh.map((solid) => {
     const row = ingredientOf(work, step.id, solid.ingredientId);
-    const ownWater = water((solid.massG * row.waterPct) / 100);
-    const parts: { code: 'ownWater' | 'rinseWater'; comp: Composition }[] = [];
-    if (ownWater.waterG > 0) parts.push({ code: 'ownWater', comp: ownWater });
-    if (massG(solid.held) > 0) parts.push({ code: 'rinseWater', comp: solid.held });
-    let comp: Composition = current.liquor;
-    for (const part of parts) {
-      const before = comp;
-      const after = plus(comp, part.comp);
-      addFlow(work, () => ({
-        stepId: step.id,
-        code: part.code,
-        direction: 'in',
-        volumeL: (volumeMl(after) - volumeMl(before)) / 1000,
-        comp: part.comp,
-        lineId: solid.lineId,
-        to: vessel.id,
-      }));
-      comp = after;
-    }
-    const joined = parts.reduce<Composition>((sum, p) => plus(sum, p.comp), EMPTY);
-    const arrival: Liquor = {
-      ...joined,
-      tempC: work.kitchen.roomC,
-      origins: [
-        {
-          lineId: solid.lineId,
-          kind: row.marker === 'garlic' ? 'garlic' : 'solid',
-          sinceMin: work.nowMin,
-          heatedMin: 0,
-          below60Min: null,
-        },
-      ],
-      cooling: NO_COOLING,
-      read: null,
+    join('ownWater', water((solid.massG * row.waterPct) / 100), solid.lineId);
+    join('rinseWater', solid.held, solid.lineId);
+    solidsHeatG += remainingMassG(solid, row);
+    return {
+      lineId: solid.lineId,
+      kind: row.marker === 'garlic' ? 'garlic' : 'solid',
+      sinceMin: work.nowMin,
+      heatedMin: 0,
+      below60Min: null,
     };
-    const settled: Solid = { ...solid, held: EMPTY };
-    const liquor = mixLiquors(
-      work,
-      current.liquor,
-      massG(current.liquor) + solidsInfo(work, current).massG,
-      arrival,
-      massG(joined) + remainingMassG(settled, row),
-    );
-    current = { ...current, liquor, solids: [...current.solids, settled] };
-  }
-  setVessel(work, current);
+  });
+  const liquor = mixLiquors(
+    work,
+    vessel.liquor,
+    massG(vessel.liquor) + solidsInfo(work, vessel).massG,
+    liquorOf(joined, work.kitchen.roomC, origins, NO_COOLING, null),
+    massG(joined) + solidsHeatG,
+  );
+  setVessel(work, {
+    ...vessel,
+    liquor,
+    solids: [...vessel.solids, ...fresh.map((s) => (s.held === EMPTY ? s : { ...s, held: EMPTY }))],
+  });
 }
 
 /** Rinse water that clings to washed calyx and leaf, from the kitchen's tap. */

@@ -18,6 +18,7 @@ import { addSolids, originKindOf } from './lines.ts';
 import {
   addFlow,
   ingredientOf,
+  liquorOf,
   mixLiquors,
   NO_COOLING,
   StepStop,
@@ -228,15 +229,13 @@ export function pourIn(
       : null;
   if (!comp) throw new StepStop({ kind: 'unknownItem', stepId: step.id, itemId });
   const tempC = liquidRow?.treatment === 'water' ? work.kitchen.tapC : work.kitchen.roomC;
-  const poured: Liquor = {
-    ...comp,
+  const poured = liquorOf(
+    comp,
     tempC,
-    origins: [
-      { lineId, kind: originKindOf(kind, liquidRow), sinceMin: work.nowMin, heatedMin: 0, below60Min: null },
-    ],
-    cooling: NO_COOLING,
-    read: null,
-  };
+    [{ lineId, kind: originKindOf(kind, liquidRow), sinceMin: work.nowMin, heatedMin: 0, below60Min: null }],
+    NO_COOLING,
+    null,
+  );
   const mixed = mixLiquors(
     work,
     vessel.liquor,

@@ -152,18 +152,23 @@ export function mixLiquors(work: Work, a: Liquor, aHeatG: number, b: Liquor, bHe
           o.heatedMin >= 5 && o.below60Min === null ? { ...o, below60Min: work.nowMin } : o,
         )
       : origins;
-  return {
-    ...plus(a, b),
+  return liquorOf(
+    plus(a, b),
     tempC,
-    origins: [...fellBelow60(a.origins, a.tempC), ...fellBelow60(b.origins, b.tempC)],
-    cooling: {
-      from60To21Min: Math.max(a.cooling.from60To21Min, b.cooling.from60To21Min),
-      from21To5Min: Math.max(a.cooling.from21To5Min, b.cooling.from21To5Min),
-      warmMin: Math.max(a.cooling.warmMin, b.cooling.warmMin),
-    },
-    read: null,
-  };
+    [...fellBelow60(a.origins, a.tempC), ...fellBelow60(b.origins, b.tempC)],
+    worseCooling(a.cooling, b.cooling),
+    null,
+  );
 }
+
+const worseCooling = (a: CoolingTally, b: CoolingTally): CoolingTally =>
+  a === b
+    ? a
+    : {
+        from60To21Min: Math.max(a.from60To21Min, b.from60To21Min),
+        from21To5Min: Math.max(a.from21To5Min, b.from21To5Min),
+        warmMin: Math.max(a.warmMin, b.warmMin),
+      };
 
 /** Books a flow; nothing is worked out for it when only the outcome is wanted. */
 export function addFlow(work: Work, make: () => Flow): void {
@@ -175,14 +180,36 @@ export function addFlow(work: Work, make: () => Flow): void {
   if (!empty) work.flows.push(flow);
 }
 
-/** Replaces a vessel's composition, keeping its temperature and history. */
-export const withComposition = (liquor: Liquor, c: Composition): Liquor => ({
-  ...c,
-  tempC: liquor.tempC,
-  origins: liquor.origins,
-  cooling: liquor.cooling,
-  read: liquor.read,
+/**
+ * A liquor from its parts, field by field: the interpreter makes many, and copying whole objects is what costs most.
+ */
+export const liquorOf = (
+  c: Composition,
+  tempC: number,
+  origins: readonly Origin[],
+  cooling: CoolingTally,
+  read: Liquor['read'],
+): Liquor => ({
+  waterG: c.waterG,
+  sugarG: c.sugarG,
+  freeSugarG: c.freeSugarG,
+  sweetG: c.sweetG,
+  otherSolublesG: c.otherSolublesG,
+  acidG: c.acidG,
+  alkaliMeq: c.alkaliMeq,
+  ethanolG: c.ethanolG,
+  aceticG: c.aceticG,
+  excessMl: c.excessMl,
+  markerG: c.markerG,
+  tempC,
+  origins,
+  cooling,
+  read,
 });
+
+/** Replaces a vessel's composition, keeping its temperature and history. */
+export const withComposition = (liquor: Liquor, c: Composition): Liquor =>
+  liquorOf(c, liquor.tempC, liquor.origins, liquor.cooling, liquor.read);
 
 export function setVessel(work: Work, vessel: Vessel): void {
   work.vessels.set(vessel.id, vessel);

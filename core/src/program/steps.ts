@@ -10,7 +10,7 @@ import {
 import { type Said, said } from '../units/result.ts';
 import { atPace, boilPath, type Lived, live, othersLive, pathOf } from './evolve.ts';
 import { powerIntoPotW } from './kitchen.ts';
-import { addSolids, layOut, rinseWater, takeSolids } from './lines.ts';
+import { addSolids, layOut, rinseWater, shareOf, takeSolids } from './lines.ts';
 import { adjust, pourIn } from './readings.ts';
 import {
   addFlow,
@@ -38,6 +38,7 @@ import type {
   PickStep,
   PrepStep,
   SoakStep,
+  Solid,
   SteepStep,
   Step,
   StepActual,
@@ -198,16 +199,24 @@ function rejoinHeld(work: Work, step: Step, vessel: Vessel): Vessel {
   return joined;
 }
 
+/** Pours a step's liquids and sweeteners, then puts all its solids in at once. */
 function addLines(work: Work, step: Step, vesselId: string): void {
+  const solids: Solid[] = [];
   for (const lineId of step.lines) {
     const line = lineOf(work, step.id, lineId);
-    const vessel = vesselOf(work, step.id, vesselId);
-    if (line.kind === 'solid') addSolids(work, step, vessel, [takeSolids(work, step, lineId)]);
-    else {
-      const share = step.fill > 0 ? 1 / work.program.fills : 1;
-      pourIn(work, step, vessel, line.kind, line.itemId, line.id, line.massG * share);
-    }
+    if (line.kind === 'solid') solids.push(takeSolids(work, step, lineId));
+    else
+      pourIn(
+        work,
+        step,
+        vesselOf(work, step.id, vesselId),
+        line.kind,
+        line.itemId,
+        line.id,
+        line.massG * shareOf(work, step),
+      );
   }
+  addSolids(work, step, vesselOf(work, step.id, vesselId), solids);
 }
 
 export function combineStep(work: Work, step: CombineStep, run: StepRun): void {
