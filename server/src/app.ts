@@ -63,12 +63,17 @@ export function buildApp(parts: AppParts): Express {
       strictTransportSecurity: false,
     }),
   );
+  // The event stream is written piece by piece: nothing may hold it back.
+  app.use(
+    compression({
+      filter: (req, res) => !req.originalUrl.startsWith('/api/stream') && compression.filter(req, res),
+    }),
+  );
   app.use('/api', apiRouter(parts));
 
   const { webDir } = parts;
   if (webDir && existsSync(path.join(webDir, 'index.html'))) {
     const page = readFileSync(path.join(webDir, 'index.html'), 'utf8');
-    app.use(compression());
     app.use(
       '/assets',
       express.static(path.join(webDir, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }),

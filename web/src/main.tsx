@@ -7,14 +7,15 @@ import { ThemeProvider } from '@mui/material/styles';
 import { QueryClientProvider } from '@tanstack/react-query';
 import { lazy, StrictMode, Suspense } from 'react';
 import { createRoot } from 'react-dom/client';
-import { createBrowserRouter, RouterProvider } from 'react-router';
+import { BrowserRouter, Route, Routes } from 'react-router';
 import { StoveHome } from './features/stove/StoveHome.tsx';
 import { Frame } from './shared/Frame.tsx';
+import { Guard } from './shared/Guard.tsx';
 import { Notices } from './shared/Notices.tsx';
 import { startOutbox } from './shared/outbox.ts';
 import { queryClient } from './shared/queries.ts';
 import { startStream } from './shared/stream.ts';
-import { BrokenScreen, Loading, PageHead } from './shared/ui.tsx';
+import { Loading, PageHead } from './shared/ui.tsx';
 import { theme } from './theme/theme.ts';
 
 /** Styles made at run time carry this response's nonce, so that the page needs no looser policy. */
@@ -30,56 +31,24 @@ const later = (load: () => Promise<{ default: React.ComponentType }>) => {
   );
 };
 
-const router = createBrowserRouter([
-  {
-    path: '/batches/:id/stove',
-    errorElement: <BrokenScreen />,
-    element: later(() => import('./features/batch/StovePosture.tsx').then((m) => ({ default: m.StovePage }))),
-  },
-  {
-    element: <Frame />,
-    errorElement: <BrokenScreen />,
-    children: [
-      { path: '/', element: <StoveHome /> },
-      {
-        path: '/new',
-        element: later(() =>
-          import('./features/batch/ChooseDrinkPage.tsx').then((m) => ({ default: m.ChooseDrinkPage })),
-        ),
-      },
-      {
-        path: '/new/:recipeId',
-        element: later(() =>
-          import('./features/batch/PlanPage.tsx').then((m) => ({ default: m.NewPlanPage })),
-        ),
-      },
-      {
-        path: '/batches/:id',
-        element: later(() =>
-          import('./features/batch/BatchPage.tsx').then((m) => ({ default: m.BatchPage })),
-        ),
-      },
-      {
-        path: '/shelf',
-        element: later(() =>
-          import('./features/shelf/ShelfPage.tsx').then((m) => ({ default: m.ShelfPage })),
-        ),
-      },
-      {
-        path: '/kitchen',
-        element: later(() =>
-          import('./features/kitchen/KitchenPage.tsx').then((m) => ({ default: m.KitchenPage })),
-        ),
-      },
-      {
-        path: '*',
-        element: (
-          <PageHead title="Nothing here" beside="This address leads nowhere. Choose a place at the side." />
-        ),
-      },
-    ],
-  },
-]);
+const StovePage = later(() =>
+  import('./features/batch/StovePosture.tsx').then((m) => ({ default: m.StovePage })),
+);
+const ChooseDrinkPage = later(() =>
+  import('./features/batch/ChooseDrinkPage.tsx').then((m) => ({ default: m.ChooseDrinkPage })),
+);
+const NewPlanPage = later(() =>
+  import('./features/batch/PlanPage.tsx').then((m) => ({ default: m.NewPlanPage })),
+);
+const BatchPage = later(() =>
+  import('./features/batch/BatchPage.tsx').then((m) => ({ default: m.BatchPage })),
+);
+const ShelfPage = later(() =>
+  import('./features/shelf/ShelfPage.tsx').then((m) => ({ default: m.ShelfPage })),
+);
+const KitchenPage = later(() =>
+  import('./features/kitchen/KitchenPage.tsx').then((m) => ({ default: m.KitchenPage })),
+);
 
 void startOutbox();
 startStream();
@@ -90,7 +59,30 @@ createRoot(document.getElementById('root')!).render(
       <ThemeProvider theme={theme} defaultMode="system" noSsr>
         <CssBaseline />
         <QueryClientProvider client={queryClient}>
-          <RouterProvider router={router} />
+          <BrowserRouter>
+            <Guard>
+              <Routes>
+                <Route path="/batches/:id/stove" element={StovePage} />
+                <Route element={<Frame />}>
+                  <Route path="/" element={<StoveHome />} />
+                  <Route path="/new" element={ChooseDrinkPage} />
+                  <Route path="/new/:recipeId" element={NewPlanPage} />
+                  <Route path="/batches/:id" element={BatchPage} />
+                  <Route path="/shelf" element={ShelfPage} />
+                  <Route path="/kitchen" element={KitchenPage} />
+                  <Route
+                    path="*"
+                    element={
+                      <PageHead
+                        title="Nothing here"
+                        beside="This address leads nowhere. Choose a place at the side."
+                      />
+                    }
+                  />
+                </Route>
+              </Routes>
+            </Guard>
+          </BrowserRouter>
           <Notices />
         </QueryClientProvider>
       </ThemeProvider>

@@ -45,12 +45,15 @@ const CLOSE_C = 0.3;
 /**
  * What is left of a bottle at `nowMs`. Life runs at rate 1 up to the filling and then by the bottle's own
  * temperature, which moves towards that of its place: T' = −UA·(T − place)/(m·c).
+ * @param soonMs deadlines before this moment are told as "drink today": the end of tomorrow, where today is the last
+ *   whole day left.
  */
 export function lifeOf(
   bottle: BottleFacts,
   log: ItemLog,
   places: { fridgeC: number; roomC: number },
   nowMs: number,
+  soonMs = nowMs + DAY_MS,
 ): BottleLife {
   const { keeping } = bottle;
   const reasons: Said[] = [...keeping.reasons];
@@ -126,7 +129,7 @@ export function lifeOf(
   const leftMs = deadlineMs - nowMs;
   if (verdict !== 'throwOut') {
     if (leftMs <= 0) verdict = 'past';
-    else if (leftMs < DAY_MS) verdict = 'drinkToday';
+    else if (deadlineMs < soonMs) verdict = 'drinkToday';
   }
   const gone = verdict === 'throwOut' || verdict === 'past';
   return {

@@ -12,8 +12,9 @@ export async function requireBatch(db: Db, id: string): Promise<Batch> {
   return batch;
 }
 
+/** A batch in a list: what it pinned is read with the batch itself. */
 export interface BatchListEntry {
-  batch: Batch;
+  batch: Omit<Batch, 'pins'>;
   now: BatchNowState | null;
 }
 
@@ -34,10 +35,10 @@ export async function listBatches(
   const rows = await find;
   const page = rows.slice(0, PAGE);
   return {
-    batches: page.map((row: Parameters<typeof batchFromRow>[0] & { state: string | null }) => ({
-      batch: batchFromRow(row),
-      now: row.state ? (JSON.parse(row.state) as BatchNowState) : null,
-    })),
+    batches: page.map((row: Parameters<typeof batchFromRow>[0] & { state: string | null }) => {
+      const { pins: _, ...batch } = batchFromRow(row);
+      return { batch, now: row.state ? (JSON.parse(row.state) as BatchNowState) : null };
+    }),
     next: rows.length > PAGE ? page.at(-1).created_ms : null,
   };
 }

@@ -46,7 +46,7 @@ export interface BatchDoc {
 
 export interface BatchList {
   batches: {
-    batch: Batch;
+    batch: Omit<Batch, 'pins'>;
     now: {
       startedMs: number | null;
       endedMs: number | null;

@@ -102,7 +102,9 @@ export function Row(props: { label: ReactNode; children: ReactNode; note?: React
       <Box sx={{ flex: '1 1 140px', minWidth: 0 }}>{props.label}</Box>
       <Box sx={{ ...heading, textAlign: 'right' }}>{props.children}</Box>
       {props.note !== undefined && (
-        <Box sx={{ minWidth: 72, textAlign: 'right', color: role('inkMuted'), fontSize: '0.9rem' }}>
+        <Box
+          sx={{ minWidth: 72, ml: 'auto', textAlign: 'right', color: role('inkMuted'), fontSize: '0.9rem' }}
+        >
           {props.note}
         </Box>
       )}
@@ -186,29 +188,6 @@ export function Caution(props: {
         {props.word}:
       </Box>
       {props.text}
-    </Box>
-  );
-}
-
-/** A screen that broke: what happened, what was kept, what to do. */
-export function BrokenScreen() {
-  return (
-    <Box component="main" sx={{ p: 3 }}>
-      <PageHead title="This screen broke" />
-      <Panel>
-        <Typography>
-          Nothing that you entered is lost: it is stored, or kept in this browser until it can be. Load the
-          page again; if it breaks again, go to the stove.
-        </Typography>
-        <Box sx={{ display: 'flex', gap: 1, mt: 2 }}>
-          <Button variant="contained" onClick={() => window.location.reload()}>
-            Load again
-          </Button>
-          <Button variant="outlined" href="/">
-            To the stove
-          </Button>
-        </Box>
-      </Panel>
     </Box>
   );
 }

@@ -14,9 +14,8 @@ export function fromLocalField(text: string, zone: string): number | null {
   return Number.isNaN(ms) ? null : ms;
 }
 
-/** "It was at 18:20": the latest such time of day up to now. */
-export function lastTimeOfDay(hour: number, minute: number, nowMs: number, zone: string): number {
+/** When tomorrow ends in the kitchen's zone: a deadline before it leaves today as the last whole day. */
+export function endOfTomorrow(nowMs: number, zone: string): number {
   const today = new TZDate(nowMs, zone);
-  const at = new TZDate(today.getFullYear(), today.getMonth(), today.getDate(), hour, minute, zone).getTime();
-  return at <= nowMs ? at : at - 86_400_000;
+  return new TZDate(today.getFullYear(), today.getMonth(), today.getDate() + 2, zone).getTime();
 }

@@ -69,14 +69,33 @@ export const theme = createTheme({
     },
     MuiDialog: {
       styleOverrides: {
-        paper: { borderTop: `2.5px solid ${role('rim')}`, borderRadius: '3px 3px 14px 14px' },
+        paper: {
+          boxShadow: 'none',
+          borderTop: `2.5px solid ${role('rim')}`,
+          borderRadius: '3px 3px 14px 14px',
+        },
       },
     },
     MuiSlider: {
       styleOverrides: {
-        thumb: { width: 24, height: 24 },
+        thumb: { width: 24, height: 24, boxShadow: 'none', '&::before': { boxShadow: 'none' } },
         rail: { opacity: 1, backgroundColor: role('line') },
         track: { height: 4 },
+      },
+    },
+    // Choices may wrap: each stands on its own, with its own border.
+    MuiToggleButtonGroup: {
+      styleOverrides: {
+        root: { flexWrap: 'wrap', gap: 6 },
+        grouped: {
+          margin: 0,
+          border: `1px solid ${role('line')}`,
+          borderRadius: 8,
+          '&.Mui-selected': { borderColor: role('rim') },
+        },
+        firstButton: { borderRadius: 8 },
+        middleButton: { borderRadius: 8, marginLeft: 0, borderLeft: `1px solid ${role('line')}` },
+        lastButton: { borderRadius: 8, marginLeft: 0, borderLeft: `1px solid ${role('line')}` },
       },
     },
     MuiToggleButton: {
@@ -93,6 +112,7 @@ export const theme = createTheme({
     MuiCssBaseline: {
       styleOverrides: {
         body: { fontVariantNumeric: 'tabular-nums' },
+        a: { color: role('rim') },
         ':focus-visible': { outline: `3px solid ${role('rim')}`, outlineOffset: 2 },
         '.Mui-focusVisible': { outline: `3px solid ${role('rim')}`, outlineOffset: 2 },
         '@media (prefers-reduced-motion: reduce)': {

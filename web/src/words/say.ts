@@ -122,7 +122,15 @@ export function moment(ms: number, nowMs: number, zone: string): string {
     : `${dayOf(ms, zone)}, ${time}`;
 }
 
-/** The day of a deadline, rounded down: "today", "Thu 3 Dec". */
+const DAY_MS = 86_400_000;
+
+/** The last whole day before a deadline, which is what rounding it down to a date means: "today", "Thu 3 Dec". */
+export function lastWholeDay(deadlineMs: number, nowMs: number, zone: string): string {
+  const ms = deadlineMs - DAY_MS;
+  return isoDay(ms, zone) <= isoDay(nowMs, zone) ? 'today' : dayOf(ms, zone);
+}
+
+/** The day a moment lies in: "today", "Thu 3 Dec". */
 export const dayFrom = (ms: number, nowMs: number, zone: string): string =>
   isoDay(ms, zone) === isoDay(nowMs, zone) ? 'today' : dayOf(ms, zone);
 

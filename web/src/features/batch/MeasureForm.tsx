@@ -117,17 +117,7 @@ export function MeasureForm({ live, onDone }: { live: LiveBatch; onDone?: () => 
       />
       {kind === 'jug' && (
         <Box sx={{ display: 'grid', gap: 1.5 }}>
-          <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'center' }}>
-            <QuantityField
-              label="The jug holds"
-              value={jugL}
-              min={0.1}
-              max={20}
-              decimals={2}
-              unit="L"
-              onCommit={setJugL}
-              width={130}
-            />
+          <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center' }}>
             <Button
               variant="outlined"
               onClick={() => setJugs(Math.max(0, jugs - 1))}
@@ -150,6 +140,18 @@ export function MeasureForm({ live, onDone }: { live: LiveBatch; onDone?: () => 
             >
               +
             </Button>
+          </Box>
+          <Box sx={{ display: 'flex', gap: 1.5 }}>
+            <QuantityField
+              label="A jug holds"
+              value={jugL}
+              min={0.1}
+              max={20}
+              decimals={2}
+              unit="L"
+              onCommit={setJugL}
+              width={130}
+            />
             <QuantityField
               label="and a part"
               value={rest}

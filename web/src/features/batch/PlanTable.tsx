@@ -274,7 +274,18 @@ export function PlanTable({ plan, kitchen, nowMs, onChange, deeds }: PlanTablePr
             <Box role="tabpanel" id={PANEL_ID} aria-labelledby={`stage-${stage}`}>
               {stage === 'size' && (
                 <TwoColumns
-                  left={<PotPanel {...input} />}
+                  rightFirst
+                  left={
+                    <>
+                      <PotPanel {...input} />
+                      <TimePanel
+                        program={input.program}
+                        timetable={timetable}
+                        kitchen={kitchen}
+                        nowMs={nowMs}
+                      />
+                    </>
+                  }
                   right={
                     <>
                       <ListPanel {...input}>
@@ -282,12 +293,6 @@ export function PlanTable({ plan, kitchen, nowMs, onChange, deeds }: PlanTablePr
                         {limit}
                       </ListPanel>
                       <LedgerPanel {...input} />
-                      <TimePanel
-                        program={input.program}
-                        timetable={timetable}
-                        kitchen={kitchen}
-                        nowMs={nowMs}
-                      />
                     </>
                   }
                 />
@@ -565,7 +570,7 @@ function WishControls(props: {
         sx={{ flexWrap: 'wrap', mb: 1.5 }}
       >
         {QUESTIONS.map((q) => (
-          <ToggleButton key={q.kind} value={q.kind} sx={{ px: 1, fontSize: '0.92rem' }}>
+          <ToggleButton key={q.kind} value={q.kind} sx={{ px: 0.75, fontSize: '0.88rem' }}>
             {q.text}
           </ToggleButton>
         ))}

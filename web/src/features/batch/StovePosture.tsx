@@ -124,7 +124,7 @@ function Posture({ live }: { live: LiveBatch }) {
         minHeight: '100vh',
         color: role('ink'),
         bgcolor: role('ground'),
-        backgroundImage: `linear-gradient(${tint}, ${tint})`,
+        backgroundImage: `linear-gradient(transparent, ${tint} 64px)`,
         backgroundRepeat: 'no-repeat',
         backgroundPosition: 'bottom',
         backgroundSize: `100% ${Math.round(12 + 70 * share)}%`,

@@ -15,7 +15,7 @@ import { useState } from 'react';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { Figure } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
-import { grams, handText, num, percent, say } from '../../words/say.ts';
+import { grams, handText, num, percent } from '../../words/say.ts';
 import type { LiveBatch } from './useBatchNow.ts';
 
 const TASTES = [
@@ -174,14 +174,14 @@ export function SweetenForm({ live }: { live: LiveBatch }) {
       </Box>
       <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap' }}>
         <QuantityField
-          label={`Another amount of ${say(`item.${sweetener.id}`).toLowerCase().replace(', by taste', '')}`}
+          label="Another amount"
           value={other}
           min={1}
           max={20_000}
           decimals={0}
           unit="g"
           onCommit={setOther}
-          width={260}
+          width={170}
         />
         <Button
           variant="outlined"

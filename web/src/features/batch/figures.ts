@@ -24,9 +24,9 @@ import type { Stage, StageId } from '../../shared/StageLine.tsx';
 import {
   centimetres,
   clockFace,
-  dayFrom,
   duration,
   grams,
+  lastWholeDay,
   litres,
   num,
   percent,
@@ -222,7 +222,7 @@ export function stagesOf(input: {
           ? '–'
           : keeping.verdict === 'throwOut'
             ? say('verdict.throwOut')
-            : dayFrom(deadlineOf(keeping, sim, startMs), nowMs, kitchen.zone),
+            : lastWholeDay(deadlineOf(keeping, sim, startMs), nowMs, kitchen.zone),
       state: state('keep'),
     },
   ];

@@ -56,7 +56,8 @@ export interface PanelInput {
   nowMs: number;
 }
 
-export const TwoColumns = (props: { left: ReactNode; right: ReactNode }) => (
+/** Two columns side by side; on a narrow screen one under the other, the right one first where it holds the wish. */
+export const TwoColumns = (props: { left: ReactNode; right: ReactNode; rightFirst?: boolean }) => (
   <Box
     sx={{
       display: 'grid',
@@ -65,8 +66,10 @@ export const TwoColumns = (props: { left: ReactNode; right: ReactNode }) => (
       alignItems: 'start',
     }}
   >
-    <Box sx={{ display: 'grid', gap: 1.75, minWidth: 0 }}>{props.left}</Box>
-    <Box sx={{ display: 'grid', gap: 1.75, minWidth: 0 }}>{props.right}</Box>
+    <Box sx={{ display: 'grid', gap: 1.75, minWidth: 0, order: { xs: props.rightFirst ? 2 : 0, md: 0 } }}>
+      {props.left}
+    </Box>
+    <Box sx={{ display: 'grid', gap: 1.75, minWidth: 0, order: 1 }}>{props.right}</Box>
   </Box>
 );
 
@@ -385,11 +388,10 @@ export function BalancePanel({ sim, kitchen, children }: PanelInput & { children
       <Row label="Sugar" note={`${num(glass.kcal)} kcal`}>
         <span data-testid="figure-glass-sugar">{grams(glass.sugarG)}</span>
       </Row>
-      <Row label="Free sugars against daily guidance" note="of 25 g">
-        <span data-testid="figure-glass-share">
-          {percent(glass.shareOfCeiling)} of 50 g, {percent(glass.shareOfAim)}
-        </span>
+      <Row label="Free sugars, of the 50 g a day that guidance sets as a ceiling">
+        <span data-testid="figure-glass-share">{percent(glass.shareOfCeiling)}</span>
       </Row>
+      <Row label="and of the 25 g it aims at">{percent(glass.shareOfAim)}</Row>
       <Box sx={{ mt: 1.5 }}>
         <Spoon {...colours(entry)} label="Expected colour of the finished drink." />
       </Box>

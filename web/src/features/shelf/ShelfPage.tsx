@@ -13,19 +13,20 @@ import { record } from '../../shared/outbox.ts';
 import { useItems, useKitchen } from '../../shared/queries.ts';
 import { useNow } from '../../shared/time.ts';
 import { ErrorPanel, Figure, Loading, PageHead, Panel } from '../../shared/ui.tsx';
+import { endOfTomorrow } from '../../shared/zone.ts';
 import { heading, role } from '../../theme/theme.ts';
 import {
   celsius,
   dayFrom,
   days,
   grams,
+  lastWholeDay,
   litres,
   moment,
   num,
   percent,
   say,
   sayReason,
-  timeOfDay,
   volume,
 } from '../../words/say.ts';
 
@@ -56,7 +57,13 @@ export function ShelfPage() {
   const living: Living[] = items.data.items
     .map((item) => ({
       item,
-      life: lifeOf(item.facts.bottle, item.log, k, Math.floor(nowMs / MINUTE_MS) * MINUTE_MS),
+      life: lifeOf(
+        item.facts.bottle,
+        item.log,
+        k,
+        Math.floor(nowMs / MINUTE_MS) * MINUTE_MS,
+        endOfTomorrow(nowMs, k.zone),
+      ),
       leftMl: Math.max(0, item.facts.bottle.volumeMl - item.log.pouredMl),
     }))
     .sort(
@@ -176,10 +183,9 @@ export function ShelfPage() {
 function deadlineWord(life: BottleLife, nowMs: number, zone: string): string {
   if (life.verdict === 'throwOut') return say('verdict.throwOut');
   if (life.verdict === 'past') return `past since ${dayFrom(life.deadlineMs, nowMs, zone)}`;
-  const day = dayFrom(life.deadlineMs, nowMs, zone);
   return life.verdict === 'drinkToday'
-    ? `drink by ${day === 'today' ? `today ${timeOfDay(life.deadlineMs, zone)}` : moment(life.deadlineMs, nowMs, zone)}`
-    : day;
+    ? say('verdict.drinkToday')
+    : lastWholeDay(life.deadlineMs, nowMs, zone);
 }
 
 function LifeBar({ life }: { life: BottleLife }) {
@@ -229,7 +235,8 @@ function BottleDialog(props: { living: Living; kitchen: Kitchen; nowMs: number; 
           <Figure value={deadlineWord(life, nowMs, kitchen.zone)} testId="bottle-deadline" />
           <Box sx={{ color: role(TONE[life.verdict]), fontWeight: 700 }}>
             {say(`verdict.${life.verdict}`)}
-            {!gone && `, ${days(Math.max(0, life.leftDays))} left`}
+            {!gone &&
+              `, ${days(Math.max(0, life.leftDays))} left: its time ends ${moment(life.deadlineMs, nowMs, kitchen.zone)}`}
           </Box>
         </Box>
         {gone && (

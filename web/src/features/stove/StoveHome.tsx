@@ -16,6 +16,7 @@ import type { BatchList, ShelfItem } from '../../shared/apiTypes.ts';
 import { useBatches, useItems, useKitchen } from '../../shared/queries.ts';
 import { useNow } from '../../shared/time.ts';
 import { ErrorPanel, Loading, PageHead, Panel, Row } from '../../shared/ui.tsx';
+import { endOfTomorrow } from '../../shared/zone.ts';
 import { heading, role } from '../../theme/theme.ts';
 import { longDay, moment, num, say, timeOfDay } from '../../words/say.ts';
 import { OnTheStove } from './OnTheStove.tsx';
@@ -152,7 +153,7 @@ function WantsALook(props: { items: readonly ShelfItem[]; nowMs: number; kitchen
   const coarse = Math.floor(nowMs / MINUTE_MS) * MINUTE_MS;
   const lives = props.items.map((item) => ({
     item,
-    life: lifeOf(item.facts.bottle, item.log, kitchen, coarse),
+    life: lifeOf(item.facts.bottle, item.log, kitchen, coarse, endOfTomorrow(nowMs, kitchen.zone)),
   }));
   const groups = [
     { verdict: 'throwOut', tone: 'danger', word: 'throw out' },
