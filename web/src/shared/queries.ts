@@ -31,12 +31,23 @@ export const useKitchen = () =>
 export const useBatches = () =>
   useQuery({ queryKey: keys.batches, queryFn: () => call<BatchList>('GET', '/batches') });
 
+/**
+ * A batch with its log from the server. The log only grows: what this window has heard already stays, also when an
+ * answer that set out earlier comes in later.
+ */
+export const batchQuery = (id: string) => ({
+  queryKey: keys.batch(id),
+  queryFn: async (): Promise<BatchDoc> => {
+    const doc = await call<BatchDoc>('GET', `/batches/${id}`);
+    const fetched = new Set(doc.events.map((e) => e.id));
+    const heard = queryClient.getQueryData<BatchDoc>(keys.batch(id))?.events ?? [];
+    return { ...doc, events: [...doc.events, ...heard.filter((e) => !fetched.has(e.id))] };
+  },
+});
+
 /** A batch with its log, and what waits in the outbox laid on top. */
 export function useBatch(id: string) {
-  const query = useQuery({
-    queryKey: keys.batch(id),
-    queryFn: () => call<BatchDoc>('GET', `/batches/${id}`),
-  });
+  const query = useQuery(batchQuery(id));
   const pending = useOutbox((s) => s.pending);
   const events = useMemo(() => {
     const stored = query.data?.events ?? [];

@@ -1,8 +1,7 @@
 import { type BatchNow, batchAt, SHIPPED_TABLES, type Step } from '@big-ladle/core';
 import { useQueries } from '@tanstack/react-query';
-import { call } from '../api.ts';
-import type { Batch, BatchDoc } from '../apiTypes.ts';
-import { keys, useBatches } from '../queries.ts';
+import type { Batch } from '../apiTypes.ts';
+import { batchQuery, useBatches } from '../queries.ts';
 
 /** One running clock, with its batch. */
 export interface RunningClock {
@@ -58,10 +57,7 @@ export function useOnBatches(nowMs: number): { on: OnBatch[]; isPending: boolean
   const list = useBatches();
   const ids = (list.data?.batches ?? []).filter((b) => b.batch.status === 'on').map((b) => b.batch.id);
   const docs = useQueries({
-    queries: ids.map((id) => ({
-      queryKey: keys.batch(id),
-      queryFn: () => call<BatchDoc>('GET', `/batches/${id}`),
-    })),
+    queries: ids.map(batchQuery),
   });
   const on: OnBatch[] = [];
   for (const { data } of docs) {
