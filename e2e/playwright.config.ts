@@ -5,6 +5,8 @@ export default defineConfig({
   timeout: 90_000,
   expect: { timeout: 8_000 },
   workers: 2,
+  // Two browsers and their servers share two cores: one that was starved gets one more try, and is told as flaky.
+  retries: 1,
   fullyParallel: true,
   forbidOnly: true,
   reporter: [['list'], ['json', { outputFile: process.env.LADLE_E2E_REPORT ?? '../.cache/e2e.json' }]],
