@@ -1,6 +1,6 @@
 /** The one door to the core. Everything here is pure: time, seed and tables come in as arguments. */
 
-export { type GlassFacts, glassFacts, gramsToSweetness, overIce, sameSweetnessG } from './balance/served.ts';
+export { type GlassFacts, glassFacts, gramsToSweetness, overIce } from './balance/served.ts';
 // balance
 export { type Dose, dosesToCome, FIRST_SHARE, nextDose } from './balance/stepPlan.ts';
 // jobs
@@ -87,7 +87,6 @@ export { arrhenius, drawnAfter, redLeft } from './physics/extraction.ts';
 export {
   boilingPointC,
   bottleLossWPerK,
-  evaporationLPerH,
   heatCapacityJPerK,
   lossWPerK,
   type PathEnd,
@@ -127,7 +126,6 @@ export { type Guidance, guidanceFor } from './program/guidance.ts';
 export {
   type BottleSize,
   type Burner,
-  defaultLid,
   EMPTY_KITCHEN,
   type Kitchen,
   measuringKit,

@@ -25,10 +25,6 @@ export function glassFacts(c: Composition, servingMl: number): GlassFacts {
 /** A drink poured over ice, once 35 % of the ice has melted. */
 export const overIce = (c: Composition, iceG: number): Composition => plus(c, water(iceG * ICE_MELTED_SHARE));
 
-/** Grams of a sweetener as sweet as so many grams of sucrose. */
-export const sameSweetnessG = (sucroseG: number, relativeSweetness: number): number =>
-  sucroseG / relativeSweetness;
-
 /**
  * Grams that bring a liquor to a sweetness: sweetG + s·g = t·(m + g).
  * @returns 0 when it is sweet enough already; null when the sweetener is itself not that sweet.

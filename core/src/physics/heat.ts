@@ -28,10 +28,7 @@ export function lossWPerK(place: Place, diameterM: number, levelMetres: number):
 export const bottleLossWPerK = (diameterM: number, levelMetres: number): number =>
   8 * (Math.PI * diameterM * levelMetres + 2 * areaM2(diameterM));
 
-/** Water given off below the boil, L/h: 0.07·(p(T) − 0.5·p(Tₐ)) per m², p in kPa, never negative. Source: general open-pan evaporation in still room air. */
-export const evaporationLPerH = (tempC: number, ambientC: number, surfaceM2: number, lid: Lid): number =>
-  openEvaporation(tempC, 0.5 * saturationKPa(ambientC), surfaceM2) * LID_STEAM[lid];
-
+/** Water given off below the boil by an open surface, L/h: 0.07·(p(T) − 0.5·p(Tₐ)) per m², p in kPa, never negative. Source: general open-pan evaporation in still room air. */
 const openEvaporation = (tempC: number, airKPa: number, surfaceM2: number): number =>
   Math.max(0, 0.07 * (saturationKPa(tempC) - airKPa)) * surfaceM2;
 

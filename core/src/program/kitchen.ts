@@ -1,5 +1,4 @@
 import { areaM2, capacityMl, type Shape } from '../physics/vesselShape.ts';
-import type { Lid } from '../tables/constants.ts';
 import { type BurnerKind, burnerEfficiency, POT_MATERIALS, type PotMaterial } from '../tables/constants.ts';
 import type { CupWeight, KitchenMeasure, MeasuringKit } from '../units/measures.ts';
 import type { UnitSystem } from '../units/units.ts';
@@ -52,8 +51,6 @@ export interface Kitchen {
   altitudeM: number;
   /** Water hardness as bicarbonate, meq/L: soft 0.5, medium 2, hard 5. */
   hardnessMeqPerL: number;
-  /** Safe to drink as it comes. */
-  tapDrinkable: boolean;
   /** IANA time zone. */
   zone: string;
   /** A glass, mL. */
@@ -74,7 +71,6 @@ export const EMPTY_KITCHEN: Kitchen = {
   tapC: 12,
   altitudeM: 0,
   hardnessMeqPerL: 2,
-  tapDrinkable: true,
   zone: 'UTC',
   servingMl: 250,
 };
@@ -95,8 +91,6 @@ export function potMassG(pot: Pot): number {
 /** Power of a burner that reaches a pot, W. */
 export const powerIntoPotW = (burner: Burner, pot: Pot): number =>
   burner.powerW * burnerEfficiency(burner.kind, burner.powerW, pot.diameterCm / 100);
-
-export const defaultLid = (pot: Pot): Lid => (pot.lid ? 'on' : 'off');
 
 export function measuringKit(kitchen: Kitchen): MeasuringKit {
   return {

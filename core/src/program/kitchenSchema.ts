@@ -75,7 +75,6 @@ export const kitchenSchema = v.strictObject({
   tapC: between(1, 35),
   altitudeM: between(-430, 5000),
   hardnessMeqPerL: between(0, 15),
-  tapDrinkable: v.boolean(),
   zone,
   servingMl: between(20, 1000),
 }) satisfies v.GenericSchema<unknown, Kitchen>;

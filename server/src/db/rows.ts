@@ -80,7 +80,6 @@ const SETTINGS = [
   'tapC',
   'altitudeM',
   'hardnessMeqPerL',
-  'tapDrinkable',
   'zone',
   'servingMl',
 ] as const satisfies readonly (keyof Kitchen)[];

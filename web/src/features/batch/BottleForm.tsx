@@ -4,6 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
+import { Counter } from '../../shared/Counter.tsx';
 import { useKitchen } from '../../shared/queries.ts';
 import { role } from '../../theme/theme.ts';
 import { litres, num, volume } from '../../words/say.ts';
@@ -26,7 +27,7 @@ export function BottleForm({ live, onBottled }: { live: LiveBatch; onBottled: ()
   const chosen = counts ?? suggestBottles(ml, sizes);
   const plan = bottlePlan(ml, sizes, chosen);
   const room = sizes.reduce((sum, s) => sum + (chosen[s.id] ?? 0) * fillMl(s.volumeMl), 0);
-  const set = (id: string, count: number) => setCounts({ ...chosen, [id]: Math.max(0, count) });
+  const set = (id: string, count: number) => setCounts({ ...chosen, [id]: count });
 
   const finish = async () => {
     let toFill = ml;
@@ -74,28 +75,14 @@ export function BottleForm({ live, onBottled }: { live: LiveBatch; onBottled: ()
               {num(fillMl(size.volumeMl))} mL each; you have {num(size.count)}
             </Box>
           </Box>
-          <Button
-            variant="outlined"
-            aria-label={`One ${size.name} fewer`}
-            sx={{ minWidth: 56, minHeight: 56, fontSize: '1.4rem' }}
-            onClick={() => set(size.id, (chosen[size.id] ?? 0) - 1)}
-          >
-            −
-          </Button>
-          <Box
-            data-testid={`count-${size.id}`}
-            sx={{ minWidth: 34, textAlign: 'center', fontSize: '1.4rem', fontWeight: 700 }}
-          >
-            {num(chosen[size.id] ?? 0)}
-          </Box>
-          <Button
-            variant="outlined"
-            aria-label={`One ${size.name} more`}
-            sx={{ minWidth: 56, minHeight: 56, fontSize: '1.4rem' }}
-            onClick={() => set(size.id, (chosen[size.id] ?? 0) + 1)}
-          >
-            +
-          </Button>
+          <Counter
+            count={chosen[size.id] ?? 0}
+            text={num(chosen[size.id] ?? 0)}
+            fewer={`One ${size.name} fewer`}
+            more={`One ${size.name} more`}
+            onChange={(count) => set(size.id, count)}
+            testId={`count-${size.id}`}
+          />
         </Box>
       ))}
       <Box data-testid="bottle-left">

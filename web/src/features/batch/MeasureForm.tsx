@@ -11,6 +11,7 @@ import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
+import { Counter } from '../../shared/Counter.tsx';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { role } from '../../theme/theme.ts';
 import { litres, num, sayStepProblem } from '../../words/say.ts';
@@ -118,28 +119,13 @@ export function MeasureForm({ live, onDone }: { live: LiveBatch; onDone?: () => 
       {kind === 'jug' && (
         <Box sx={{ display: 'grid', gap: 1.5 }}>
           <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center' }}>
-            <Button
-              variant="outlined"
-              onClick={() => setJugs(Math.max(0, jugs - 1))}
-              aria-label="One jug fewer"
-              sx={{ minWidth: 56, minHeight: 56, fontSize: '1.5rem' }}
-            >
-              −
-            </Button>
-            <Box
-              aria-live="polite"
-              sx={{ fontSize: '1.5rem', fontWeight: 700, minWidth: 90, textAlign: 'center' }}
-            >
-              {num(jugs)} {jugs === 1 ? 'jug' : 'jugs'}
-            </Box>
-            <Button
-              variant="outlined"
-              onClick={() => setJugs(jugs + 1)}
-              aria-label="One jug more"
-              sx={{ minWidth: 56, minHeight: 56, fontSize: '1.5rem' }}
-            >
-              +
-            </Button>
+            <Counter
+              count={jugs}
+              text={`${num(jugs)} ${jugs === 1 ? 'jug' : 'jugs'}`}
+              fewer="One jug fewer"
+              more="One jug more"
+              onChange={setJugs}
+            />
           </Box>
           <Box sx={{ display: 'flex', gap: 1.5 }}>
             <QuantityField

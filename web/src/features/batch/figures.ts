@@ -1,7 +1,5 @@
 import {
   BOTTLES,
-  type BottleFacts,
-  expansion,
   type Keeping,
   type Kitchen,
   keepingOf,
@@ -143,21 +141,6 @@ export function deadlineOf(keeping: Keeping, sim: Simulation, startMs: number): 
   return startMs + startsMin * MINUTE_MS + keeping.sealedDays * 24 * 60 * MINUTE_MS;
 }
 
-export const bottleFactsFor = (
-  keeping: Keeping,
-  sim: Simulation,
-  startMs: number,
-  diameterCm: number,
-  ml: number,
-): BottleFacts => ({
-  filledMs: startMs + sim.endMin * MINUTE_MS,
-  clockStartMs: startMs + (keeping.clockStartMin ?? sim.endMin) * MINUTE_MS,
-  filledC: sim.vessels[BOTTLES]?.liquor.tempC ?? 8,
-  volumeMl: ml,
-  diameterCm,
-  keeping,
-});
-
 /** The line: one headline figure a stage, all from the trace. */
 export function stagesOf(input: {
   program: Program;
@@ -227,9 +210,6 @@ export function stagesOf(input: {
     },
   ];
 }
-
-/** How hot and how cold litres compare, for a hint. */
-export const hotLitres = (coldL: number, tempC: number): number => coldL * expansion(tempC);
 
 export const lengthText = (entry: TraceEntry | undefined): string =>
   entry ? duration(entry.endMin - entry.startMin) : '–';

@@ -4,7 +4,6 @@ import {
   BOTTLES,
   type BottleSize,
   bottlePlan,
-  type Choices,
   fillMl,
   glassFacts,
   type Kitchen,
@@ -501,5 +500,3 @@ export function TimePanel(props: {
     </Panel>
   );
 }
-
-export type ChoicesEdit = (change: Partial<Choices>) => void;
