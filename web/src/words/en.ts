@@ -25,7 +25,7 @@ export const EN: Readonly<Record<string, string>> = {
   'item.cinnamon-stick': 'Cinnamon stick',
   'item.lime-juice': 'Lime juice, fresh',
   'item.water': 'Water',
-  'item.sugar-cane-raw': 'Raw cane sugar, by taste',
+  'item.sugar-cane-raw': 'Raw cane sugar',
 
   // units and pieces: one | many
   'unit.metricCup': 'cup|cups',

@@ -51,7 +51,10 @@ function BatchTable({ live }: { live: LiveBatch }) {
   const current: StageId | null = step ? stageOf(program, step) : 'keep';
   const asked = search.get('stage');
   const stage = STAGE_IDS.find((s) => s === asked) ?? current ?? 'size';
-  const input = { program, sim, kitchen, pot, startMs, nowMs };
+  const addedG: Record<string, number> = {};
+  for (const { body } of now.log.added) addedG[body.lineId] = (addedG[body.lineId] ?? 0) + body.massG;
+  const input = { program, sim, kitchen, pot, startMs, nowMs, addedG };
+  const filled = now.log.bottled.reduce((sum, b) => sum + b.bottles.length, 0);
   const rinses = Object.values(now.log.actuals).find((a) => a.rinses !== undefined)?.rinses;
   const entry = now.moment?.trace.at(-1);
   const inPot = entry?.vesselId === 'pot' && entry.now.volumeL > 0.05;
@@ -79,7 +82,12 @@ function BatchTable({ live }: { live: LiveBatch }) {
         )}
       </PageHead>
       <StageLine
-        stages={stagesOf({ ...input, doneUntil: current, ...(rinses === undefined ? {} : { rinses }) })}
+        stages={stagesOf({
+          ...input,
+          doneUntil: current,
+          filled,
+          ...(rinses === undefined ? {} : { rinses }),
+        })}
         open={stage}
         onOpen={(id) => {
           search.set('stage', id);
@@ -218,7 +226,7 @@ function LogPanel({ live }: { live: LiveBatch }) {
           fullWidth
           slotProps={{ htmlInput: { maxLength: 2000 } }}
         />
-        <Button type="submit" variant="outlined">
+        <Button type="submit" variant="outlined" sx={{ flexShrink: 0 }}>
           Note it
         </Button>
       </Box>

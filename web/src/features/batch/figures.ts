@@ -151,6 +151,8 @@ export function stagesOf(input: {
   nowMs: number;
   doneUntil: StageId | null;
   rinses?: number;
+  /** Bottles that have been filled; before that, what would be. */
+  filled?: number;
 }): Stage[] {
   const { program, sim, kitchen, pot, startMs, nowMs } = input;
   const order: StageId[] = ['size', 'wash', 'draw', 'strain', 'balance', 'bottle', 'keep'];
@@ -168,7 +170,7 @@ export function stagesOf(input: {
   const endL = end ? volumeMl(end.liquor) / 1000 : 0;
   const bottled = entryOf(sim, 'bottle');
   const counts = suggestBottles(endL * 1000, kitchen.bottles);
-  const bottles = Object.values(counts).reduce((a, b) => a + b, 0);
+  const bottles = input.filled || Object.values(counts).reduce((a, b) => a + b, 0);
   const keeping = keepingFor(sim, program);
   const face = clockFace(drawMin * MINUTE_MS);
   return [

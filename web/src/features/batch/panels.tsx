@@ -53,6 +53,8 @@ export interface PanelInput {
   pot: Pot;
   startMs: number;
   nowMs: number;
+  /** What the log has booked of a batch that is on: sweetener by line. */
+  addedG?: Readonly<Record<string, number>>;
 }
 
 /** Two columns side by side; on a narrow screen one under the other, the right one first where it holds the wish. */
@@ -122,6 +124,7 @@ export function ListPanel({
   program,
   sim,
   kitchen,
+  addedG,
   title,
   children,
 }: PanelInput & { title?: string; children?: ReactNode }) {
@@ -138,11 +141,12 @@ export function ListPanel({
           const solid = SHIPPED_TABLES.ingredients.get(line.itemId);
           const liquid = SHIPPED_TABLES.liquids.get(line.itemId);
           const sweet = SHIPPED_TABLES.sweeteners.get(line.itemId);
-          const massG = line.massG || (dosed[line.id] ?? 0);
+          const massG = line.massG || (dosed[line.id] ?? 0) + (addedG?.[line.id] ?? 0);
           const isWater = line.itemId === 'water';
           const label = (
             <>
               {say(`item.${line.itemId}`)}
+              {line.rule.kind === 'toTarget' && ', by taste'}
               {solid && solid.rate100PerMin === null && (
                 <Box component="span" sx={{ color: role('caution') }}>
                   {' '}
@@ -178,7 +182,7 @@ export function ListPanel({
               label={label}
               note={<span data-mass-g={massG}>{grams(massG)}</span>}
             >
-              {line.rule.kind === 'toTarget' ? 'about ' : ''}
+              {line.rule.kind === 'toTarget' && dosed[line.id] ? 'about ' : ''}
               {handText(amount, kitchen.measures)}
             </Row>
           );
