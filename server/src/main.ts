@@ -9,6 +9,8 @@ import { rebuildAll } from './services/projections.ts';
 import { StreamHub } from './stream.ts';
 
 const VERSION = '0.1.0';
+/** How long requests that are on may take to end when the server is asked to stop. */
+const LAST_WORDS_MS = 1500;
 /** From server/dist or server/src up to the project. */
 const ROOT = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '../..');
 
@@ -66,6 +68,7 @@ async function main(): Promise<void> {
       process.exit(0);
     });
     server.closeIdleConnections();
+    setTimeout(() => server.closeAllConnections(), LAST_WORDS_MS).unref();
   };
   process.on('SIGTERM', close);
   process.on('SIGINT', close);

@@ -21,6 +21,7 @@ const HEARTBEAT_MS = 10_000;
 export class StreamHub {
   private readonly windows = new Set<Response>();
   private readonly heartbeat: NodeJS.Timeout;
+  private closed = false;
 
   constructor(private readonly clock: Clock) {
     this.heartbeat = setInterval(() => this.all(this.timeMessage()), HEARTBEAT_MS);
@@ -28,6 +29,11 @@ export class StreamHub {
   }
 
   open(res: Response, missed: readonly StoredEvent[]): void {
+    if (this.closed) {
+      // A window that comes back over a connection still open would hold the server up: it tries again elsewhere.
+      res.destroy();
+      return;
+    }
     res.status(200).set({
       'Content-Type': 'text/event-stream',
       'Cache-Control': 'no-store',
@@ -55,6 +61,7 @@ export class StreamHub {
   }
 
   close(): void {
+    this.closed = true;
     clearInterval(this.heartbeat);
     for (const res of this.windows) res.end();
     this.windows.clear();

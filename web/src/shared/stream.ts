@@ -4,10 +4,16 @@ import { useOutbox } from './outboxStore.ts';
 import { keys, queryClient, takeEvents } from './queries.ts';
 import { serverTimeIs } from './time.ts';
 
-/** One event stream for this window. The browser reconnects by itself and resumes after the last event it saw. */
-export function startStream(): () => void {
+/** A stream that the browser has given up is opened anew after this. */
+const AGAIN_MS = 1500;
+
+/**
+ * One event stream for this window. The browser reconnects by itself and resumes after the last event it saw; an answer
+ * that is no stream makes it give up, and then a new one is opened.
+ */
+export function startStream(comesBack = false): void {
   const source = new EventSource('/api/stream');
-  let lost = false;
+  let lost = comesBack;
   source.addEventListener('open', () => {
     useOutbox.setState({ offline: false });
     void flush();
@@ -19,6 +25,7 @@ export function startStream(): () => void {
   source.addEventListener('error', () => {
     lost = true;
     useOutbox.setState({ offline: true });
+    if (source.readyState === EventSource.CLOSED) setTimeout(() => startStream(true), AGAIN_MS);
   });
   source.addEventListener('time', (message) => {
     serverTimeIs((JSON.parse((message as MessageEvent<string>).data) as { nowMs: number }).nowMs);
@@ -37,5 +44,4 @@ export function startStream(): () => void {
       void queryClient.invalidateQueries({ queryKey: keys.batches });
     }
   });
-  return () => source.close();
 }
