@@ -1,0 +1,31 @@
+import { describe, expect, it } from 'vitest';
+import { announcement } from './alarms.ts';
+import { parseFigure } from './QuantityField.tsx';
+
+const END = 10_000_000;
+const at = (minutesLeft: number) => announcement('Blue pot, boil', END, END - minutesLeft * 60_000);
+
+describe('what is read out of a clock', () => {
+  it('nothing until the first threshold, then a sentence that stays until the next', () => {
+    expect(at(90)).toBe('');
+    expect(at(60)).toBe('Blue pot, boil: 60 minutes left.');
+    expect(at(31)).toBe(at(60));
+    expect(at(30)).toBe('Blue pot, boil: 30 minutes left.');
+    expect(at(9)).toBe('Blue pot, boil: 10 minutes left.');
+    expect(at(1)).toBe('Blue pot, boil: 1 minute left.');
+    expect(at(0)).toBe('Blue pot, boil: now.');
+    expect(at(-30)).toBe('Blue pot, boil: now.');
+  });
+  it('changes seven times in the last hour, not every second', () => {
+    const heard = new Set(Array.from({ length: 3700 }, (_, s) => announcement('x', END, END - s * 1000)));
+    heard.delete('');
+    expect(heard.size).toBe(7);
+  });
+});
+
+describe('a figure that is typed', () => {
+  it('reads commas and points alike, and says when it is none', () => {
+    expect([parseFigure('8,5'), parseFigure(' 8.5 '), parseFigure('1 200')]).toEqual([8.5, 8.5, 1200]);
+    expect([parseFigure(''), parseFigure('a lot'), parseFigure('3-4')].every(Number.isNaN)).toBe(true);
+  });
+});
