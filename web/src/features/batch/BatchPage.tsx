@@ -53,7 +53,8 @@ function BatchTable({ live }: { live: LiveBatch }) {
   const stage = STAGE_IDS.find((s) => s === asked) ?? current ?? 'size';
   const addedG: Record<string, number> = {};
   for (const { body } of now.log.added) addedG[body.lineId] = (addedG[body.lineId] ?? 0) + body.massG;
-  const input = { program, sim, kitchen, pot, startMs, nowMs, addedG };
+  const hygiene = now.log.bottled.at(-1)?.hygiene;
+  const input = { program, sim, kitchen, pot, startMs, nowMs, addedG, ...(hygiene ? { hygiene } : {}) };
   const filled = now.log.bottled.reduce((sum, b) => sum + b.bottles.length, 0);
   const rinses = Object.values(now.log.actuals).find((a) => a.rinses !== undefined)?.rinses;
   const entry = now.moment?.trace.at(-1);

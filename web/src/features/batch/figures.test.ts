@@ -134,6 +134,11 @@ describe('dates and looks', () => {
     );
     expect(keeping.clockStartMin!).toBeLessThan(b.sim.endMin);
   });
+  it('bottles that turned out only clean keep at most four days, whatever was planned', () => {
+    const b = batch('straightBoil');
+    expect(keepingFor(b.sim, b.program, 'clean')!.sealedDays).toBe(4);
+    expect(keepingFor(b.sim, b.program, 'sterilised')!.sealedDays).toBe(7);
+  });
   it('a calyx brew is red, an empty vessel nearly white', () => {
     const b = batch('straightBoil');
     const { spoon } = colours(b.sim.trace.find((t) => t.kind === 'boil'));

@@ -128,11 +128,16 @@ export function momentView(
   };
 }
 
-export function keepingFor(sim: Simulation, program: Program): Keeping | null {
+/** How long the finished drink keeps; `hygiene` is what the bottles really were, where the log has it. */
+export function keepingFor(
+  sim: Simulation,
+  program: Program,
+  hygiene?: 'clean' | 'sterilised',
+): Keeping | null {
   const liquor = sim.vessels[BOTTLES]?.liquor;
   const bottle = program.steps.find((s) => s.kind === 'bottle');
   if (!liquor || volumeMl(liquor) < 1 || bottle?.kind !== 'bottle') return null;
-  return keepingOf({ liquor, trace: sim.trace, hygiene: bottle.hygiene });
+  return keepingOf({ liquor, trace: sim.trace, hygiene: hygiene ?? bottle.hygiene });
 }
 
 /** The deadline that a bottle of this batch would have if it were filled when the plan says. */
@@ -153,6 +158,7 @@ export function stagesOf(input: {
   rinses?: number;
   /** Bottles that have been filled; before that, what would be. */
   filled?: number;
+  hygiene?: 'clean' | 'sterilised';
 }): Stage[] {
   const { program, sim, kitchen, pot, startMs, nowMs } = input;
   const order: StageId[] = ['size', 'wash', 'draw', 'strain', 'balance', 'bottle', 'keep'];
@@ -171,7 +177,7 @@ export function stagesOf(input: {
   const bottled = entryOf(sim, 'bottle');
   const counts = suggestBottles(endL * 1000, kitchen.bottles);
   const bottles = input.filled || Object.values(counts).reduce((a, b) => a + b, 0);
-  const keeping = keepingFor(sim, program);
+  const keeping = keepingFor(sim, program, input.hygiene);
   const face = clockFace(drawMin * MINUTE_MS);
   return [
     { id: 'size', figure: view ? num(view.potShare * 100) : '–', unit: '% full', state: state('size') },

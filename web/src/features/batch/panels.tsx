@@ -55,6 +55,8 @@ export interface PanelInput {
   nowMs: number;
   /** What the log has booked of a batch that is on: sweetener by line. */
   addedG?: Readonly<Record<string, number>>;
+  /** What the bottles really were, once they are filled. */
+  hygiene?: 'clean' | 'sterilised';
 }
 
 /** Two columns side by side; on a narrow screen one under the other, the right one first where it holds the wish. */
@@ -436,8 +438,8 @@ export function BottlesPanel({ sim, kitchen, children }: PanelInput & { children
 }
 
 /** How long it will keep, reason by reason. */
-export function KeepPanel({ program, sim, kitchen, startMs, nowMs }: PanelInput) {
-  const keeping = keepingFor(sim, program);
+export function KeepPanel({ program, sim, kitchen, startMs, nowMs, hygiene }: PanelInput) {
+  const keeping = keepingFor(sim, program, hygiene);
   if (!keeping) return null;
   return (
     <Panel title="Keep, drink by">
