@@ -103,6 +103,7 @@ function BatchTable({ live }: { live: LiveBatch }) {
       )}
       <Box role="tabpanel" id={PANEL_ID} aria-labelledby={`stage-${stage}`}>
         <TwoColumns
+          rightFirst
           left={
             <>
               {inPot && entry ? (

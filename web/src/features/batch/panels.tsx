@@ -59,7 +59,7 @@ export interface PanelInput {
   hygiene?: 'clean' | 'sterilised';
 }
 
-/** Two columns side by side; on a narrow screen one under the other, the right one first where it holds the wish. */
+/** Two columns side by side; on a narrow screen one under the other, the right one first where it holds what was asked for. */
 export const TwoColumns = (props: { left: ReactNode; right: ReactNode; rightFirst?: boolean }) => (
   <Box
     sx={{
