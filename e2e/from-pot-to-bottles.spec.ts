@@ -75,16 +75,10 @@ test('from an empty kitchen to dated bottles, with the mouse', async ({ page, se
   // Sweeten in steps, tasting.
   await expect(page.getByRole('heading', { name: 'Sweeten by taste' })).toBeVisible();
   const before = await figure(page, 'sweet-now');
-  await page
-    .getByRole('button', { name: /is in$/ })
-    .first()
-    .click();
+  await page.getByTestId('dose').click();
   await expect.poll(() => figure(page, 'sweet-now')).toBeGreaterThan(before + 3);
   await page.getByRole('button', { name: 'not sweet enough' }).click();
-  await page
-    .getByRole('button', { name: /g is in$/ })
-    .first()
-    .click();
+  await page.getByTestId('dose').click();
   await page.getByRole('button', { name: 'about right' }).click();
   await expect(page.getByTestId('taste-result')).toContainText('about right');
   await expect(page.getByText('as sweet as you aimed at')).toBeVisible();

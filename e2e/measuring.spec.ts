@@ -98,3 +98,36 @@ test('a measurement larger than the vessel is refused at the field, and what was
   await page.getByTestId('measure-value').fill('a lot');
   await expect(page.getByText('Enter a number.')).toBeVisible();
 });
+
+test('counted jugs end the straining in one tap, also with the server away; a slip is not believed', async ({
+  page,
+  server,
+}) => {
+  await begun(server, 'strain');
+  await page.goto(`${server.url}/batches/batch/stove`);
+  const more = page.getByTestId('measure-form').getByRole('button', { name: 'One jug more' });
+  await expect(page.getByTestId('done')).toHaveText('Strained');
+  await server.stop('SIGKILL');
+  await more.click({ clickCount: 19 });
+  await page.getByTestId('done').click();
+  await expect(
+    page.getByRole('alert').filter({ hasText: 'more than this batch can have given' }),
+  ).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Strain' })).toBeVisible();
+  await page
+    .getByTestId('measure-form')
+    .getByRole('button', { name: 'One jug fewer' })
+    .click({ clickCount: 11 });
+  await expect(page.getByTestId('done')).toHaveText('Strained, 8.00 L hot');
+  await page.getByTestId('done').click();
+  await expect(page.getByRole('heading', { name: 'Cool' })).toBeVisible();
+  await server.start();
+  await expect(page.getByText('The kitchen server does not answer')).toBeHidden();
+  await expect
+    .poll(async () =>
+      (await server.api<{ events: { kind: string }[] }>('GET', '/batches/batch')).events
+        .slice(-2)
+        .map((e) => e.kind),
+    )
+    .toEqual(['measured', 'stepEnded']);
+});

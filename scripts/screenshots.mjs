@@ -49,10 +49,7 @@ const VIEWS = [
     prepare: async (page) => {
       await page.getByTestId('done').click();
       await page.getByTestId('sweeten-form').waitFor();
-      await page
-        .getByRole('button', { name: /is in$/ })
-        .first()
-        .click();
+      await page.getByTestId('dose').click();
     },
   },
   {

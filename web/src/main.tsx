@@ -59,6 +59,7 @@ createRoot(document.getElementById('root')!).render(
       <ThemeProvider theme={theme} defaultMode="system" noSsr>
         <CssBaseline />
         <QueryClientProvider client={queryClient}>
+          <Notices />
           <BrowserRouter>
             <Guard>
               <Routes>
@@ -83,7 +84,6 @@ createRoot(document.getElementById('root')!).render(
               </Routes>
             </Guard>
           </BrowserRouter>
-          <Notices />
         </QueryClientProvider>
       </ThemeProvider>
     </CacheProvider>

@@ -1,9 +1,17 @@
 import type { Kitchen } from '../program/kitchen.ts';
 import { simulateBatch } from '../program/simulate.ts';
 import { type SweetTaste, targetAfterTastes } from '../program/taste.ts';
-import type { Adjustment, Program, Simulation, Step, StepActual, StepId } from '../program/types.ts';
+import type {
+  Adjustment,
+  Program,
+  Simulation,
+  Step,
+  StepActual,
+  StepId,
+  StepProblem,
+} from '../program/types.ts';
 import type { Tables } from '../tables/types.ts';
-import { activeEvents, type EventOf, type LogEvent } from './events.ts';
+import { activeEvents, type Deed, type EventOf, type LogEvent } from './events.ts';
 
 export const MINUTE_MS = 60_000;
 
@@ -307,4 +315,44 @@ export function batchAt(
     stopAt: { stepId: step.id, atMin: Math.max(nowMin, startMin) },
   });
   return { log, forecast, moment, clock: clockOf(step, log.steps[step.id]!, clean, overrun) };
+}
+
+/** Problems that an entry itself makes; the others are the plan's and may stand in a log. */
+const ENTRY_PROBLEMS: ReadonlySet<StepProblem['kind']> = new Set([
+  'measuredTooMuch',
+  'moreThanMade',
+  'badReading',
+  'badAmount',
+  'unknownVessel',
+  'unknownItem',
+  'brixWithAlcohol',
+]);
+
+/** Whether a problem is that of an entry that cannot be true of its batch: such an entry is refused. */
+export const isEntryProblem = (problem: StepProblem): boolean => ENTRY_PROBLEMS.has(problem.kind);
+
+/** What would be wrong with a log if `deeds` were said now; null where they can stand. */
+export function entryProblem(
+  program: Program,
+  kitchen: Kitchen,
+  tables: Tables,
+  events: readonly LogEvent[],
+  deeds: readonly Deed[],
+  nowMs: number,
+): StepProblem | null {
+  const stream = events[0]?.stream ?? { kind: 'batch' as const, id: 'trial' };
+  const trial = deeds.map(
+    (deed, i) =>
+      ({
+        id: `trial-${i}`,
+        stream,
+        v: 1,
+        atMs: nowMs + i,
+        deviceId: 'trial',
+        deviceSeq: i,
+        ...deed,
+      }) as LogEvent,
+  );
+  const { problem } = batchAt(program, kitchen, tables, [...events, ...trial], nowMs).forecast;
+  return problem && isEntryProblem(problem) ? problem : null;
 }

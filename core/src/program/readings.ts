@@ -64,32 +64,34 @@ function shiftHeld(work: Work, step: Step, lost: Composition): void {
   });
 }
 
-function replaceVolume(
-  work: Work,
-  step: Step,
-  vessel: Vessel,
-  targetMl: number,
-  capacityL: number | null,
-): void {
+/** What a vessel nobody measured may be said to hold: half as much again as the model has there, and a litre. */
+const BELIEVABLE = { factor: 1.5, moreL: 1 };
+
+/** Stops at more than a vessel can hold, or, where its size is not known, at more than can have been made. */
+function refuseTooMuch(work: Work, step: Step, vessel: Vessel, valueL: number): void {
+  const shape = work.specs.get(vessel.id)?.shape;
+  const at = { stepId: step.id, vesselId: vessel.id, valueL };
+  if (shape) {
+    const capacityL = capacityMl(shape) / 1000;
+    if (valueL > capacityL) throw new StepStop({ kind: 'measuredTooMuch', ...at, capacityL });
+    return;
+  }
+  const expectedL = volumeMl(vessel.liquor) / 1000;
+  if (valueL > expectedL * BELIEVABLE.factor + BELIEVABLE.moreL)
+    throw new StepStop({ kind: 'moreThanMade', ...at, expectedL });
+}
+
+function replaceVolume(work: Work, step: Step, vessel: Vessel, targetMl: number): void {
   const liquor = vessel.liquor;
   const hasMl = volumeMl(liquor);
   const bad = () =>
     new StepStop({ kind: 'badReading', stepId: step.id, vesselId: vessel.id, what: 'volume' });
   if (!(targetMl >= 0) || !Number.isFinite(targetMl) || hasMl <= 0) throw bad();
-  if (capacityL !== null && targetMl / 1000 > capacityL) {
-    throw new StepStop({
-      kind: 'measuredTooMuch',
-      stepId: step.id,
-      vesselId: vessel.id,
-      valueL: targetMl / 1000,
-      capacityL,
-    });
-  }
+  refuseTooMuch(work, step, vessel, targetMl / 1000);
   const blame = blameFor(step, vessel);
   if (blame === 'steam') {
     const next = withWaterFor(liquor, targetMl);
-    if (!next)
-      throw new StepStop({ kind: 'badReading', stepId: step.id, vesselId: vessel.id, what: 'volume' });
+    if (!next) throw bad();
     booked(work, step, vessel, next);
     return;
   }
@@ -102,45 +104,22 @@ function measured(work: Work, step: Step, adjustment: Extract<Adjustment, { kind
   const vessel = vesselOf(work, step.id, adjustment.vesselId);
   const { reading } = adjustment;
   const spec = work.specs.get(vessel.id);
-  const capacityL = spec?.shape ? capacityMl(spec.shape) / 1000 : null;
   const liquor = vessel.liquor;
   const bad = () =>
     new StepStop({ kind: 'badReading', stepId: step.id, vesselId: vessel.id, what: reading.what });
   switch (reading.what) {
     case 'volume': {
       if (!(reading.volumeL >= 0) || !(reading.atC > -5 && reading.atC <= 105)) throw bad();
-      if (capacityL !== null && reading.volumeL > capacityL) {
-        throw new StepStop({
-          kind: 'measuredTooMuch',
-          stepId: step.id,
-          vesselId: vessel.id,
-          valueL: reading.volumeL,
-          capacityL,
-        });
-      }
-      replaceVolume(work, step, vessel, coldVolume(reading.volumeL * 1000, reading.atC), capacityL);
+      refuseTooMuch(work, step, vessel, reading.volumeL);
+      replaceVolume(work, step, vessel, coldVolume(reading.volumeL * 1000, reading.atC));
       return;
     }
     case 'level': {
       const shape = spec?.shape;
       if (!shape || !(reading.levelCm >= 0)) throw bad();
       const fillMl = mlAtLevel(reading.levelCm / 100, shape.diameterM);
-      if (reading.levelCm > shape.heightM * 100) {
-        throw new StepStop({
-          kind: 'measuredTooMuch',
-          stepId: step.id,
-          vesselId: vessel.id,
-          valueL: fillMl / 1000,
-          capacityL: capacityL ?? 0,
-        });
-      }
-      replaceVolume(
-        work,
-        step,
-        vessel,
-        coldVolume(fillMl - solidsInfo(work, vessel).volumeMl, reading.atC),
-        capacityL,
-      );
+      refuseTooMuch(work, step, vessel, fillMl / 1000);
+      replaceVolume(work, step, vessel, coldVolume(fillMl - solidsInfo(work, vessel).volumeMl, reading.atC));
       return;
     }
     case 'mass': {
@@ -156,15 +135,7 @@ function measured(work: Work, step: Step, adjustment: Extract<Adjustment, { kind
           ? { ...liquor, waterG: liquor.waterG + targetG - hasG }
           : scaled(liquor, targetG / hasG);
       if (next.waterG < 0) throw bad();
-      if (capacityL !== null && volumeMl(next) / 1000 > capacityL) {
-        throw new StepStop({
-          kind: 'measuredTooMuch',
-          stepId: step.id,
-          vesselId: vessel.id,
-          valueL: volumeMl(next) / 1000,
-          capacityL,
-        });
-      }
+      refuseTooMuch(work, step, vessel, volumeMl(next) / 1000);
       booked(work, step, vessel, next);
       if (blame === 'held') shiftHeld(work, step, minus(liquor, next));
       return;

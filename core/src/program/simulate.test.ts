@@ -470,6 +470,14 @@ describe('what a measurement replaces', () => {
     );
   });
 
+  it('more than was made is not believed of a bowl whose size nobody knows', () => {
+    const strained = after(plan, 'strain').now.volumeL;
+    const slip = withReading('strain', 'tub', { what: 'volume', volumeL: strained * 1.5 + 1.1, atC: 20 });
+    expect(slip.problem?.kind).toBe('moreThanMade');
+    const much = withReading('strain', 'tub', { what: 'volume', volumeL: strained * 1.5 + 0.9, atC: 20 });
+    expect(much.problem).toBeNull();
+  });
+
   it('a refractometer is refused with alcohol in the drink', () => {
     const spirited = programOf(
       [WATER_5L, line('rum', 'liquid', 'spirit-40', 900)],

@@ -344,6 +344,7 @@ export type StepProblem =
   | { kind: 'boiledDry'; stepId: StepId; vesselId: VesselId }
   | { kind: 'allHeld'; stepId: StepId; vesselId: VesselId; heldL: number; hasL: number }
   | { kind: 'measuredTooMuch'; stepId: StepId; vesselId: VesselId; valueL: number; capacityL: number }
+  | { kind: 'moreThanMade'; stepId: StepId; vesselId: VesselId; valueL: number; expectedL: number }
   | { kind: 'badReading'; stepId: StepId; vesselId: VesselId; what: Reading['what'] }
   | { kind: 'brixWithAlcohol'; stepId: StepId; vesselId: VesselId };
 

@@ -1,4 +1,4 @@
-import type { LogEvent, StepProblem } from '@big-ladle/core';
+import { isEntryProblem, type LogEvent } from '@big-ladle/core';
 import type { Db } from '../db/open.ts';
 import { eventToRow } from '../db/rows.ts';
 import { HttpProblem, notFound } from '../problems.ts';
@@ -7,16 +7,6 @@ import { batchOf, projectBatch, projectItem } from './projections.ts';
 
 /** A clock may run ahead by this much before what it dates is refused. */
 const FUTURE_MS = 10 * 60_000;
-
-/** Problems that an entry itself makes; the others are the plan's and may stand in a log. */
-const REFUSED: ReadonlySet<StepProblem['kind']> = new Set([
-  'measuredTooMuch',
-  'badReading',
-  'badAmount',
-  'unknownVessel',
-  'unknownItem',
-  'brixWithAlcohol',
-]);
 
 function checkTime(event: LogEvent, nowMs: number): void {
   const latest = event.kind === 'retimed' ? Math.max(event.atMs, event.body.toMs) : event.atMs;
@@ -77,7 +67,7 @@ export async function storeEvents(
     if (kind === 'batch') {
       const batch = await batchOf(db, id);
       const problem = batch ? await projectBatch(db, batch) : null;
-      if (problem && REFUSED.has(problem.kind)) {
+      if (problem && isEntryProblem(problem)) {
         throw new HttpProblem(422, problem.kind, 'This cannot be true of this batch. Nothing was stored.', {
           problem,
           eventId: last,

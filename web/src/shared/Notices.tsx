@@ -9,18 +9,18 @@ export function Notices() {
   const offline = useOutbox((s) => s.offline);
   const waiting = useOutbox((s) => s.pending.length);
   return (
+    // In the flow and sticking to the top: it pushes the page down and covers neither figure nor button.
     <Box
       aria-live="polite"
       sx={{
-        position: 'fixed',
+        position: 'sticky',
         zIndex: 1400,
-        left: 12,
-        right: 12,
-        bottom: { xs: 76, md: 12 },
+        top: 0,
         display: 'grid',
         gap: 1,
-        maxWidth: 640,
+        maxWidth: 760,
         mx: 'auto',
+        p: offline || notices.length > 0 ? 1 : 0,
       }}
     >
       {offline && (

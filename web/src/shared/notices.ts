@@ -6,7 +6,7 @@ export interface Notice {
   text: string;
 }
 
-/** Messages that belong to no field: shown at the foot of every screen until they are put away. */
+/** Messages that belong to no field: shown at the head of every screen until they are put away. */
 export const useNotices = create<{ notices: Notice[] }>(() => ({ notices: [] }));
 
 let nextId = 1;

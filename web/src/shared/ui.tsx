@@ -86,7 +86,14 @@ export function Figure(props: { value: ReactNode; unit?: ReactNode; size?: strin
 }
 
 /** A row: what, and how much. */
-export function Row(props: { label: ReactNode; children: ReactNode; note?: ReactNode; testId?: string }) {
+export function Row(props: {
+  label: ReactNode;
+  children: ReactNode;
+  note?: ReactNode;
+  testId?: string;
+  /** Closer together, where many rows are read at one glance. */
+  dense?: boolean;
+}) {
   return (
     <Box
       data-testid={props.testId}
@@ -94,7 +101,7 @@ export function Row(props: { label: ReactNode; children: ReactNode; note?: React
         display: 'flex',
         alignItems: 'baseline',
         gap: 1.5,
-        py: 0.75,
+        py: props.dense ? 0.35 : 0.75,
         borderBottom: `1px solid ${role('hairline')}`,
         flexWrap: 'wrap',
       }}

@@ -163,6 +163,8 @@ export const EN: Readonly<Record<string, string>> = {
   'problem.boiledDry': 'It would boil dry.',
   'problem.emptyVessel': 'There is nothing in the {vessel} at this step.',
   'problem.measuredTooMuch': '{value} is more than the {vessel} holds ({capacity}).',
+  'problem.moreThanMade':
+    '{value} is more than this batch can have given: about {expected} was expected. Count again.',
   'problem.badReading': 'That reading cannot be true here.',
   'problem.brixWithAlcohol': 'A refractometer reads wrong with alcohol in the drink.',
   'problem.notYet': 'This step is not built yet.',

@@ -26,8 +26,7 @@ export function num(value: number, decimals = 0): string {
   return format.format(Object.is(value, -0) || Math.abs(value) < 0.5 * 10 ** -decimals ? 0 : value);
 }
 
-export const litres = (value: number, decimals?: number): string =>
-  `${num(value, decimals ?? (Math.abs(value) < 10 ? 1 : 1))} L`;
+export const litres = (value: number, decimals?: number): string => `${num(value, decimals ?? 1)} L`;
 
 /** Litres finely: small amounts in millilitres. */
 export const volume = (value: number): string =>
@@ -173,6 +172,11 @@ export function sayStepProblem(
         value: litres(problem.valueL),
         vessel,
         capacity: litres(problem.capacityL),
+      });
+    case 'moreThanMade':
+      return say('problem.moreThanMade', {
+        value: litres(problem.valueL),
+        expected: litres(problem.expectedL),
       });
     default:
       return say(`problem.${problem.kind}`, { vessel });

@@ -1,13 +1,13 @@
 import { BOTTLES, bottlePlan, type Deed, fillMl, suggestBottles, TUB, volumeMl } from '@big-ladle/core';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { Counter } from '../../shared/Counter.tsx';
 import { useKitchen } from '../../shared/queries.ts';
 import { role } from '../../theme/theme.ts';
 import { litres, num, volume } from '../../words/say.ts';
+import { FootDeed } from './FootDeed.tsx';
 import { Choice } from './PlanTable.tsx';
 import type { LiveBatch } from './useBatchNow.ts';
 
@@ -70,9 +70,9 @@ export function BottleForm({ live, onBottled }: { live: LiveBatch; onBottled: ()
       {sizes.map((size) => (
         <Box key={size.id} sx={{ display: 'flex', alignItems: 'center', gap: 1.5 }}>
           <Box sx={{ flex: 1 }}>
-            {size.name}, {num(size.volumeMl)} mL
-            <Box sx={{ color: role('inkMuted'), fontSize: '0.85rem' }}>
-              {num(fillMl(size.volumeMl))} mL each; you have {num(size.count)}
+            {size.name}
+            <Box sx={{ color: role('inkMuted'), fontSize: '0.92em' }}>
+              {num(fillMl(size.volumeMl))} of {num(size.volumeMl)} mL; you have {num(size.count)}
             </Box>
           </Box>
           <Counter
@@ -115,14 +115,9 @@ export function BottleForm({ live, onBottled }: { live: LiveBatch; onBottled: ()
           No bottles stand in your kitchen yet: add their sizes in Kitchen, or put it all in a jug.
         </Alert>
       )}
-      <Button
-        variant="contained"
-        disabled={plan.bottles === 0 && left === 'glass'}
-        sx={{ minHeight: 64, fontSize: '1.2rem' }}
-        onClick={() => void finish()}
-      >
+      <FootDeed disabled={plan.bottles === 0 && left === 'glass'} onClick={() => void finish()}>
         Bottled, onto the cold shelf
-      </Button>
+      </FootDeed>
     </Box>
   );
 }

@@ -1,9 +1,10 @@
 import {
   coldVolume,
   type Deed,
+  entryProblem,
   POT,
-  potCapacityMl,
   type Reading,
+  SHIPPED_TABLES,
   type StepProblem,
   TUB,
 } from '@big-ladle/core';
@@ -15,6 +16,8 @@ import { Counter } from '../../shared/Counter.tsx';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { role } from '../../theme/theme.ts';
 import { litres, num, sayStepProblem } from '../../words/say.ts';
+import { FootDeed } from './FootDeed.tsx';
+import { readingText } from './logWords.ts';
 import { Choice } from './PlanTable.tsx';
 import type { LiveBatch } from './useBatchNow.ts';
 
@@ -35,15 +38,26 @@ export const vesselNowId = (live: LiveBatch): string => {
   return step.kind === 'strain' ? TUB : (step.from[0] ?? TUB) === POT ? POT : TUB;
 };
 
-/** Measures what there is and goes on: each reading replaces its prediction, the plan from there is recomputed. */
-export function MeasureForm({ live, onDone }: { live: LiveBatch; onDone?: () => void }) {
+/** From here up what is counted in jugs is taken to be hot until the cook says otherwise, °C. */
+const HOT_C = 45;
+
+/**
+ * Measures what there is and goes on: each reading replaces its prediction, the plan from there is recomputed.
+ * With `closing` the reading may end the step in the same tap.
+ */
+export function MeasureForm(props: {
+  live: LiveBatch;
+  onDone?: () => void;
+  closing?: { label: string; deed: Deed };
+}) {
+  const { live, onDone, closing } = props;
   const vesselId = vesselNowId(live);
   const inPot = vesselId === POT;
   const [kind, setKind] = useState<Kind>('jug');
   const [jugL, setJugL] = useState(1);
   const [jugs, setJugs] = useState(0);
   const [rest, setRest] = useState(0);
-  const [hot, setHot] = useState(false);
+  const [saidHot, setSaidHot] = useState<boolean | null>(null);
   const [value, setValue] = useState<number | null>(null);
   const [withVessel, setWithVessel] = useState(true);
   const [by, setBy] = useState<'meter' | 'strip'>('meter');
@@ -52,9 +66,9 @@ export function MeasureForm({ live, onDone }: { live: LiveBatch; onDone?: () => 
   if (!step) return null;
   const momentEntry = live.now.moment?.trace.at(-1);
   const momentC = momentEntry?.now.tempC ?? live.kitchen.roomC;
+  const hot = saidHot ?? momentC > HOT_C;
   const atC = hot ? Math.max(momentC, 60) : 20;
   const totalL = jugs * jugL + rest;
-  const capacityL = inPot ? potCapacityMl(live.pot) / 1000 : null;
 
   const reading = (): Reading | null => {
     switch (kind) {
@@ -74,20 +88,19 @@ export function MeasureForm({ live, onDone }: { live: LiveBatch; onDone?: () => 
   };
   const ready = reading();
 
-  const enter = async () => {
-    if (!ready) return;
+  const inWords = (inner: StepProblem) => sayStepProblem(inner, { vessel: inPot ? live.pot.name : 'bowl' });
+  const enter = async (after: readonly Deed[] = []) => {
     setProblem(null);
-    if (ready.what === 'volume' && capacityL !== null && ready.volumeL > capacityL) {
-      setProblem(
-        sayStepProblem(
-          { kind: 'measuredTooMuch', stepId: step.id, vesselId, valueL: ready.volumeL, capacityL },
-          { vessel: live.pot.name },
-        ),
-      );
+    const measured: Deed[] = ready
+      ? [{ kind: 'measured', body: { stepId: step.id, vesselId, reading: ready } }]
+      : [];
+    // What cannot be true is said at once, also where the server is out of reach.
+    const wrong = entryProblem(live.program, live.kitchen, SHIPPED_TABLES, live.events, measured, live.nowMs);
+    if (wrong) {
+      setProblem(inWords(wrong));
       return;
     }
-    const deed: Deed = { kind: 'measured', body: { stepId: step.id, vesselId, reading: ready } };
-    await live.say([deed], {
+    await live.say([...measured, ...after], {
       onStored: () => {
         setValue(null);
         setJugs(0);
@@ -96,7 +109,7 @@ export function MeasureForm({ live, onDone }: { live: LiveBatch; onDone?: () => 
       },
       onRefused: (error) => {
         const inner = error.body.problem as StepProblem | undefined;
-        setProblem(inner ? sayStepProblem(inner, { vessel: inPot ? live.pot.name : 'bowl' }) : error.detail);
+        setProblem(inner ? inWords(inner) : error.detail);
       },
     });
   };
@@ -157,7 +170,7 @@ export function MeasureForm({ live, onDone }: { live: LiveBatch; onDone?: () => 
               { value: 'hot', text: `hot, about ${num(Math.max(momentC, 60))} °C` },
               { value: 'cold', text: 'cold' },
             ]}
-            onChange={(v) => setHot(v === 'hot')}
+            onChange={(v) => setSaidHot(v === 'hot')}
           />
           {totalL > 0 && (
             <Box>
@@ -266,9 +279,20 @@ export function MeasureForm({ live, onDone }: { live: LiveBatch; onDone?: () => 
         </>
       )}
       {problem && <Alert severity="error">{problem}</Alert>}
-      <Button variant="contained" disabled={!ready} onClick={() => void enter()} sx={{ minHeight: 56 }}>
+      <Button
+        variant={closing ? 'outlined' : 'contained'}
+        color={closing ? 'inherit' : 'primary'}
+        disabled={!ready}
+        onClick={() => void enter()}
+        sx={{ minHeight: 56 }}
+      >
         Enter it
       </Button>
+      {closing && (
+        <FootDeed testId="done" onClick={() => void enter([closing.deed])}>
+          {ready ? `${closing.label}, ${readingText(ready)}` : closing.label}
+        </FootDeed>
+      )}
     </Box>
   );
 }

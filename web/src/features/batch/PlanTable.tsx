@@ -265,10 +265,10 @@ export function PlanTable({ plan, kitchen, nowMs, onChange, deeds }: PlanTablePr
             />
           );
           const limit = (
-            <Box data-testid="limit" sx={{ color: role('inkMuted'), fontSize: '0.9rem', mt: 1 }}>
+            <span data-testid="limit">
               {say(`limit.${shown.value.limit}`, { litres: litres(kitchen.fridgeFreeL) })}
-              {shown.value.fills > 1 && ` ${num(shown.value.fills)} fills of the pot.`}
-            </Box>
+              {shown.value.fills > 1 && ` ${num(shown.value.fills)} fills of the pot.`}{' '}
+            </span>
           );
           return (
             <Box role="tabpanel" id={PANEL_ID} aria-labelledby={`stage-${stage}`}>
@@ -288,9 +288,8 @@ export function PlanTable({ plan, kitchen, nowMs, onChange, deeds }: PlanTablePr
                   }
                   right={
                     <>
-                      <ListPanel {...input}>
+                      <ListPanel {...input} note={limit}>
                         {wish}
-                        {limit}
                       </ListPanel>
                       <LedgerPanel {...input} />
                     </>
@@ -467,7 +466,7 @@ export function Choice(props: {
 }) {
   return (
     <Box>
-      <Box sx={{ fontSize: '0.9rem', color: role('inkMuted'), mb: 0.5 }}>{props.label}</Box>
+      <Box sx={{ fontSize: '0.95em', color: role('inkMuted'), mb: 0.5 }}>{props.label}</Box>
       <ToggleButtonGroup
         exclusive
         value={props.value}
@@ -567,10 +566,10 @@ function WishControls(props: {
         value={question.kind}
         onChange={(_, kind: Question['kind'] | null) => kind && ask(askFor(kind, litresNow, recipe, kitchen))}
         aria-label="What you wish for"
-        sx={{ flexWrap: 'wrap', mb: 1.5 }}
+        sx={{ flexWrap: 'wrap', mb: 1 }}
       >
         {QUESTIONS.map((q) => (
-          <ToggleButton key={q.kind} value={q.kind} sx={{ px: 0.75, fontSize: '0.88rem' }}>
+          <ToggleButton key={q.kind} value={q.kind} sx={{ px: 0.75, py: 0.5, fontSize: '0.88rem' }}>
             {q.text}
           </ToggleButton>
         ))}

@@ -1,4 +1,4 @@
-import { type Deed, guidanceFor, lastUndoable, SHIPPED_TABLES } from '@big-ladle/core';
+import { guidanceFor, lastUndoable, SHIPPED_TABLES } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
@@ -31,10 +31,14 @@ import {
   volume,
 } from '../../words/say.ts';
 import { BottleForm } from './BottleForm.tsx';
+import { FootSlot } from './FootDeed.tsx';
 import { deedText, readingText } from './logWords.ts';
 import { MeasureForm } from './MeasureForm.tsx';
 import { SweetenForm } from './SweetenForm.tsx';
 import { type LiveBatch, useLiveBatch } from './useBatchNow.ts';
+
+/** Steps whose form holds the one wide button: what it says follows from what was entered. */
+const OWN_DEED: ReadonlySet<string> = new Set(['strain', 'sweeten', 'bottle']);
 
 const BIG = { minHeight: 56, fontSize: '1.1rem' };
 
@@ -71,7 +75,8 @@ function momentsOf(clock: RunningClock): AlarmMoment[] {
 function Posture({ live }: { live: LiveBatch }) {
   const { step, program, kitchen, now, nowMs, batch } = live;
   const navigate = useNavigate();
-  const [tool, setTool] = useState<'measure' | 'retime' | 'clock' | 'note' | null>(null);
+  const [tool, setTool] = useState<'measure' | 'retime' | 'clock' | null>(null);
+  const [foot, setFoot] = useState<HTMLElement | null>(null);
   const { on } = useOnBatches(nowMs);
   const { sound, setSound, hear } = useAlarmState();
   const { zone } = kitchen;
@@ -110,332 +115,359 @@ function Posture({ live }: { live: LiveBatch }) {
   const tint = `color-mix(in srgb, ${look.glass} ${tintShare(look.glass) * 100}%, ${role('ground')})`;
   const last = lastUndoable(live.events);
   const undo = () => last && void live.say([{ kind: 'undone', body: { target: last.id } }]);
-  const end = (extra: Deed[] = []) => {
+  const end = () => {
     setTool(null);
-    if (step) void live.say([...extra, { kind: 'stepEnded', body: { stepId: step.id } }]);
+    if (step) void live.say([{ kind: 'stepEnded', body: { stepId: step.id } }]);
   };
 
   return (
-    <Box
-      data-scheme="dark"
-      component="main"
-      onPointerDown={() => sound && unlockSound()}
-      sx={{
-        minHeight: '100vh',
-        color: role('ink'),
-        bgcolor: role('ground'),
-        backgroundImage: `linear-gradient(transparent, ${tint} 64px)`,
-        backgroundRepeat: 'no-repeat',
-        backgroundPosition: 'bottom',
-        backgroundSize: `100% ${Math.round(12 + 70 * share)}%`,
-        backgroundAttachment: 'fixed',
-        display: 'flex',
-        flexDirection: 'column',
-        fontSize: '1.1rem',
-      }}
-    >
-      <Box sx={{ width: '100%', maxWidth: 760, mx: 'auto', p: 2.25, pb: 22, display: 'grid', gap: 2 }}>
-        <Box
-          sx={{ display: 'flex', alignItems: 'center', gap: 1, color: role('inkMuted'), fontSize: '1rem' }}
-        >
-          <Button component={Link} to={`/batches/${batch.id}`} color="inherit" sx={{ px: 1, ml: -1 }}>
-            ‹ Table
-          </Button>
-          <Box sx={{ minWidth: 0 }}>
-            {step ? placeName(program, kitchen, step) : ''} · {drink}
-          </Box>
-          <Box sx={{ ml: 'auto', whiteSpace: 'nowrap' }}>
-            {step ? `step ${program.steps.indexOf(step) + 1} of ${program.steps.length}` : 'done'}
-          </Box>
-        </Box>
-
-        {due.map((alarm) => (
+    <FootSlot.Provider value={foot}>
+      <Box
+        data-scheme="dark"
+        component="main"
+        onPointerDown={() => sound && unlockSound()}
+        sx={{
+          minHeight: '100vh',
+          color: role('ink'),
+          bgcolor: role('ground'),
+          backgroundImage: `linear-gradient(transparent, ${tint} 64px)`,
+          backgroundRepeat: 'no-repeat',
+          backgroundPosition: 'bottom',
+          backgroundSize: `100% ${Math.round(12 + 70 * share)}%`,
+          backgroundAttachment: 'fixed',
+          display: 'flex',
+          flexDirection: 'column',
+          fontSize: '1.15rem',
+          // Read from two metres, tapped with wet thumbs.
+          '& .MuiToggleButton-root': { minHeight: 56, fontSize: '1.1rem' },
+          '& .MuiInputBase-root': { minHeight: 56 },
+          '& .MuiInputBase-input': { fontSize: '1.25rem' },
+        }}
+      >
+        <Box sx={{ width: '100%', maxWidth: 760, mx: 'auto', p: 2.25, pb: 22, display: 'grid', gap: 2 }}>
           <Box
-            key={alarm.key}
-            role="alert"
-            data-testid="alarm"
             sx={{
               display: 'flex',
               alignItems: 'center',
-              gap: 1.5,
-              bgcolor: role('cautionGround'),
-              border: `2px solid ${role('caution')}`,
-              borderRadius: 2,
-              p: 1.25,
+              gap: 1,
+              color: role('inkMuted'),
+              fontSize: '1.05rem',
             }}
           >
-            <Box sx={{ flex: 1, fontWeight: 700 }}>{alarm.text}</Box>
-            <Button variant="outlined" color="inherit" sx={BIG} onClick={() => hear(alarm.key)}>
-              Heard
+            <Button
+              component={Link}
+              to={`/batches/${batch.id}`}
+              color="inherit"
+              sx={{ px: 1, ml: -1, minHeight: 56 }}
+            >
+              ‹ Table
             </Button>
-          </Box>
-        ))}
-
-        {now.forecast.problem && (
-          <Caution
-            severity="danger"
-            word="The plan stops"
-            text={sayStepProblem(now.forecast.problem, { vessel: live.pot.name })}
-          />
-        )}
-
-        <Box>
-          <Box
-            component="h1"
-            data-page-title
-            tabIndex={-1}
-            sx={{ ...heading, fontSize: 'clamp(2.2rem, 9vw, 3.4rem)', lineHeight: 1.05, m: 0 }}
-          >
-            {step ? stepName(step, program) : 'In bottles'}
-          </Box>
-          {step && <Box sx={{ mt: 1, fontSize: '1.2rem' }}>{stepHow(step, program)}</Box>}
-          {step?.kind === 'steep' && main && (
-            <Box sx={{ mt: 0.5, color: role('inkMuted') }}>
-              best strained {moment(main.endMs, nowMs, zone)}
-              {main.minMs !== null && <>, not before {moment(main.minMs, nowMs, zone)}</>}
-              {main.maxMs !== null && <>, not after {moment(main.maxMs, nowMs, zone)}</>}
+            <Box sx={{ minWidth: 0 }}>
+              {step ? placeName(program, kitchen, step) : ''} · {drink}
             </Box>
+            <Box sx={{ ml: 'auto', whiteSpace: 'nowrap' }}>
+              {step ? `step ${program.steps.indexOf(step) + 1} of ${program.steps.length}` : 'done'}
+            </Box>
+          </Box>
+
+          {due.map((alarm) => (
+            <Box
+              key={alarm.key}
+              role="alert"
+              data-testid="alarm"
+              sx={{
+                display: 'flex',
+                alignItems: 'center',
+                gap: 1.5,
+                bgcolor: role('cautionGround'),
+                border: `2px solid ${role('caution')}`,
+                borderRadius: 2,
+                p: 1.25,
+              }}
+            >
+              <Box sx={{ flex: 1, fontWeight: 700 }}>{alarm.text}</Box>
+              <Button variant="outlined" color="inherit" sx={BIG} onClick={() => hear(alarm.key)}>
+                Heard
+              </Button>
+            </Box>
+          ))}
+
+          {now.forecast.problem && (
+            <Caution
+              severity="danger"
+              word="The plan stops"
+              text={sayStepProblem(now.forecast.problem, { vessel: live.pot.name })}
+            />
           )}
-        </Box>
 
-        {main && <BigClock clock={main} nowMs={nowMs} />}
-        <Hidden>
-          <span aria-live="polite">{main ? announcement(main.label, main.endMs, nowMs) : ''}</span>
-        </Hidden>
-
-        {step && entry && ['heat', 'boil', 'steep', 'soak', 'cool'].includes(step.kind) && (
-          <Box sx={{ color: role('inkMuted') }} data-testid="vessel-now">
-            The model has {litres(entry.now.volumeL, 2)} at {celsius(entry.now.tempC)} now
-            {entry.now.levelCm !== null && <>, standing at {num(entry.now.levelCm, 1)} cm</>}.
-          </Box>
-        )}
-        {step?.kind === 'combine' && (
-          <Box component="ul" sx={{ m: 0, pl: 3 }}>
-            {step.lines.map((lineId) => {
-              const line = program.lines.find((l) => l.id === lineId);
-              const each = (line?.massG ?? 0) / program.fills;
-              return (
-                <li key={lineId}>
-                  <strong>{line?.kind === 'liquid' ? volume(each / 998.2) : grams(each)}</strong>{' '}
-                  {say(`item.${itemIdOf(program)(lineId)}`).toLowerCase()}
-                </li>
-              );
-            })}
-            {forecast?.now.levelCm != null && <li>It should stand at {num(forecast.now.levelCm, 1)} cm.</li>}
-          </Box>
-        )}
-        {step?.kind === 'mix' && (
-          <Box component="ul" sx={{ m: 0, pl: 3 }}>
-            {step.lines.map((lineId) => {
-              const line = program.lines.find((l) => l.id === lineId);
-              const liquid = line ? SHIPPED_TABLES.liquids.get(line.itemId) : undefined;
-              return (
-                <li key={lineId}>
-                  <strong>{liquid && line ? volume(line.massG / liquid.densityGPerMl / 1000) : ''}</strong>{' '}
-                  {say(`item.${itemIdOf(program)(lineId)}`).toLowerCase()}
-                </li>
-              );
-            })}
-          </Box>
-        )}
-        {step?.kind === 'wash' && step.rinses > 2 && <Rinses live={live} />}
-        {step?.kind === 'strain' && (
-          <Box sx={{ display: 'grid', gap: 1 }}>
-            <Box>How much came out? The rest of the plan follows it.</Box>
-            <MeasureForm live={live} />
-            <Measured live={live} />
-          </Box>
-        )}
-        {step?.kind === 'sweeten' && <SweetenForm live={live} />}
-        {step?.kind === 'bottle' && <BottleForm live={live} onBottled={() => navigate('/shelf')} />}
-        {step && (step.kind === 'steep' || step.kind === 'boil') && (
-          <Spoon {...look} label="Dip a white spoon: about this colour now. In a glass, darker." />
-        )}
-        {forecast?.notes.map((note) => (
-          <Box
-            key={note.code}
-            sx={{ color: note.code.startsWith('boil') ? role('caution') : role('inkMuted') }}
-          >
-            {sayNote(note)}
-          </Box>
-        ))}
-
-        {step && (
-          <Box sx={{ display: 'grid', gap: 1 }} data-testid="guidance">
-            {guidanceFor(program, step, entry ?? forecast, kitchen, SHIPPED_TABLES).map((g) => (
-              <Caution
-                key={g.code}
-                severity={g.severity}
-                word={say(`severity.${g.severity}`)}
-                text={say(`guide.${g.code}`)}
-              />
-            ))}
-          </Box>
-        )}
-        {!step && (
           <Box>
-            {num(now.log.bottled.reduce((sum, b) => sum + b.bottles.length, 0))} bottles stand on the cold
-            shelf.
-            <Box sx={{ mt: 2, display: 'flex', gap: 1 }}>
-              <Button variant="contained" sx={BIG} component={Link} to="/shelf">
-                Cold shelf
-              </Button>
-              <Button variant="outlined" sx={BIG} component={Link} to={`/batches/${batch.id}`}>
-                The batch
-              </Button>
+            <Box
+              component="h1"
+              data-page-title
+              tabIndex={-1}
+              sx={{ ...heading, fontSize: 'clamp(2.2rem, 9vw, 3.4rem)', lineHeight: 1.05, m: 0 }}
+            >
+              {step ? stepName(step, program) : 'In bottles'}
             </Box>
-          </Box>
-        )}
-
-        {step && (
-          <Box sx={{ display: 'grid', gap: 1.5 }}>
-            <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
-              {step.kind !== 'strain' && (entry?.now.volumeL ?? 0) > 0.05 && (
-                <Button
-                  variant="outlined"
-                  color="inherit"
-                  sx={BIG}
-                  aria-expanded={tool === 'measure'}
-                  onClick={() => setTool(tool === 'measure' ? null : 'measure')}
-                >
-                  Measure
-                </Button>
-              )}
-              {program.steps.indexOf(step) > 0 && (
-                <Button
-                  variant="outlined"
-                  color="inherit"
-                  sx={BIG}
-                  aria-expanded={tool === 'retime'}
-                  onClick={() => setTool(tool === 'retime' ? null : 'retime')}
-                >
-                  It began earlier
-                </Button>
-              )}
-              <Button
-                variant="outlined"
-                color="inherit"
-                sx={BIG}
-                aria-expanded={tool === 'clock'}
-                onClick={() => setTool(tool === 'clock' ? null : 'clock')}
-              >
-                Another clock
-              </Button>
-              <Button
-                variant="outlined"
-                color="inherit"
-                sx={BIG}
-                aria-pressed={sound}
-                onClick={() => {
-                  unlockSound();
-                  setSound(!sound);
-                }}
-              >
-                Sound {sound ? 'on' : 'off'}
-              </Button>
-              <Button
-                variant="outlined"
-                color="inherit"
-                sx={BIG}
-                onClick={() => void live.say([{ kind: 'skipped', body: { stepId: step.id } }])}
-                disabled={['combine', 'strain', 'bottle', 'boil'].includes(step.kind)}
-              >
-                Skip this
-              </Button>
-            </Box>
-            {sound && (
-              <Box sx={{ color: role('inkMuted'), fontSize: '0.95rem' }}>
-                Alarms sound only while this page is open.
+            {step && <Box sx={{ mt: 1, fontSize: '1.2rem' }}>{stepHow(step, program)}</Box>}
+            {step?.kind === 'steep' && main && (
+              <Box sx={{ mt: 0.5, color: role('inkMuted') }}>
+                best strained {moment(main.endMs, nowMs, zone)}
+                {main.minMs !== null && <>, not before {moment(main.minMs, nowMs, zone)}</>}
+                {main.maxMs !== null && <>, not after {moment(main.maxMs, nowMs, zone)}</>}
               </Box>
             )}
-            {tool === 'measure' && <MeasureForm live={live} onDone={() => setTool(null)} />}
-            {tool === 'measure' && <Measured live={live} />}
-            {tool === 'retime' && <Retime live={live} onDone={() => setTool(null)} />}
-            {tool === 'clock' && <OwnClock live={live} onDone={() => setTool(null)} />}
           </Box>
-        )}
-      </Box>
 
-      <Box
-        sx={{
-          position: 'fixed',
-          left: 0,
-          right: 0,
-          bottom: 0,
-          bgcolor: role('ground'),
-          borderTop: `2px solid ${role('rimSoft')}`,
-          zIndex: 5,
-        }}
-      >
-        <Box sx={{ maxWidth: 760, mx: 'auto', p: 1.5, display: 'grid', gap: 1.25 }}>
-          {small.length > 0 && (
-            <Box sx={{ display: 'flex', gap: 1, overflowX: 'auto' }} data-testid="small-clocks">
-              {small.map((clock) => (
-                <Box
-                  key={clock.key}
-                  sx={{
-                    borderTop: `2.5px solid ${role('rim')}`,
-                    bgcolor: role('enamel'),
-                    borderRadius: '3px 3px 10px 10px',
-                    px: 1.5,
-                    py: 0.75,
-                    minWidth: 150,
-                    display: 'flex',
-                    alignItems: 'center',
-                    gap: 1,
-                  }}
-                >
-                  <Box sx={{ flex: 1 }}>
-                    <Box sx={{ ...heading, fontSize: '1.5rem' }}>
-                      {clock.endMs > nowMs ? clockFace(clock.endMs - nowMs).face : 'now'}
-                    </Box>
-                    <Box sx={{ fontSize: '0.95rem', color: role('inkMuted') }}>{clock.label}</Box>
-                  </Box>
-                  {clock.clockId && clock.batchId === batch.id && (
-                    <Button
-                      color="inherit"
-                      aria-label={`Stop the clock ${clock.label}`}
-                      sx={{ minWidth: 48, minHeight: 48 }}
-                      onClick={() =>
-                        void live.say([
-                          { kind: 'cueSeen', body: { clockId: clock.clockId!, cue: 'stopped' } },
-                        ])
-                      }
-                    >
-                      Stop
-                    </Button>
-                  )}
-                </Box>
+          {main && <BigClock clock={main} nowMs={nowMs} />}
+          <Hidden>
+            <span aria-live="polite">{main ? announcement(main.label, main.endMs, nowMs) : ''}</span>
+          </Hidden>
+
+          {step && entry && ['heat', 'boil', 'steep', 'soak', 'cool'].includes(step.kind) && (
+            <Box sx={{ color: role('inkMuted') }} data-testid="vessel-now">
+              The model has {litres(entry.now.volumeL, 2)} at {celsius(entry.now.tempC)} now
+              {entry.now.levelCm !== null && <>, standing at {num(entry.now.levelCm, 1)} cm</>}.
+            </Box>
+          )}
+          {step?.kind === 'combine' && (
+            <Box component="ul" sx={{ m: 0, pl: 3 }}>
+              {step.lines.map((lineId) => {
+                const line = program.lines.find((l) => l.id === lineId);
+                const each = (line?.massG ?? 0) / program.fills;
+                return (
+                  <li key={lineId}>
+                    <strong>{line?.kind === 'liquid' ? volume(each / 998.2) : grams(each)}</strong>{' '}
+                    {say(`item.${itemIdOf(program)(lineId)}`).toLowerCase()}
+                  </li>
+                );
+              })}
+              {forecast?.now.levelCm != null && (
+                <li>It should stand at {num(forecast.now.levelCm, 1)} cm.</li>
+              )}
+            </Box>
+          )}
+          {step?.kind === 'mix' && (
+            <Box component="ul" sx={{ m: 0, pl: 3 }}>
+              {step.lines.map((lineId) => {
+                const line = program.lines.find((l) => l.id === lineId);
+                const liquid = line ? SHIPPED_TABLES.liquids.get(line.itemId) : undefined;
+                return (
+                  <li key={lineId}>
+                    <strong>{liquid && line ? volume(line.massG / liquid.densityGPerMl / 1000) : ''}</strong>{' '}
+                    {say(`item.${itemIdOf(program)(lineId)}`).toLowerCase()}
+                  </li>
+                );
+              })}
+            </Box>
+          )}
+          {step?.kind === 'wash' && step.rinses > 2 && <Rinses live={live} />}
+          {step?.kind === 'strain' && (
+            <Box sx={{ display: 'grid', gap: 1 }}>
+              <Box>How much came out? The rest of the plan follows it.</Box>
+              <MeasureForm
+                live={live}
+                closing={{
+                  label: say('deed.strain'),
+                  deed: { kind: 'stepEnded', body: { stepId: step.id } },
+                }}
+              />
+              <Measured live={live} />
+            </Box>
+          )}
+          {step?.kind === 'sweeten' && <SweetenForm live={live} onEnough={() => end()} />}
+          {step?.kind === 'bottle' && <BottleForm live={live} onBottled={() => navigate('/shelf')} />}
+          {step && (step.kind === 'steep' || step.kind === 'boil') && (
+            <Spoon {...look} label="Dip a white spoon: about this colour now. In a glass, darker." />
+          )}
+          {forecast?.notes.map((note) => (
+            <Box
+              key={note.code}
+              sx={{ color: note.code.startsWith('boil') ? role('caution') : role('inkMuted') }}
+            >
+              {sayNote(note)}
+            </Box>
+          ))}
+
+          {step && (
+            <Box sx={{ display: 'grid', gap: 1 }} data-testid="guidance">
+              {guidanceFor(program, step, entry ?? forecast, kitchen, SHIPPED_TABLES).map((g) => (
+                <Caution
+                  key={g.code}
+                  severity={g.severity}
+                  word={say(`severity.${g.severity}`)}
+                  text={say(`guide.${g.code}`)}
+                />
               ))}
             </Box>
           )}
-          <Box sx={{ display: 'flex', gap: 1 }}>
-            <Button
-              variant="outlined"
-              color="inherit"
-              sx={{ minHeight: 72, px: 2.5 }}
-              disabled={!last}
-              onClick={undo}
-              aria-label={last ? `Undo: ${deedText(last, live)}` : 'Undo'}
-            >
-              Undo
-            </Button>
-            {step && step.kind !== 'bottle' && (
-              <Button
-                variant="contained"
-                sx={{ flex: 1, minHeight: 72, fontSize: '1.35rem' }}
-                data-testid="done"
-                onClick={() => end()}
-              >
-                {step.kind === 'steep' && main && nowMs < main.endMs
-                  ? 'Strain now instead'
-                  : say(`deed.${step.kind}`)}
-              </Button>
+          {!step && (
+            <Box>
+              {num(now.log.bottled.reduce((sum, b) => sum + b.bottles.length, 0))} bottles stand on the cold
+              shelf.
+              <Box sx={{ mt: 2, display: 'flex', gap: 1 }}>
+                <Button variant="contained" sx={BIG} component={Link} to="/shelf">
+                  Cold shelf
+                </Button>
+                <Button variant="outlined" sx={BIG} component={Link} to={`/batches/${batch.id}`}>
+                  The batch
+                </Button>
+              </Box>
+            </Box>
+          )}
+
+          {step && (
+            <Box sx={{ display: 'grid', gap: 1.5 }}>
+              <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+                {step.kind !== 'strain' && (entry?.now.volumeL ?? 0) > 0.05 && (
+                  <Button
+                    variant="outlined"
+                    color="inherit"
+                    sx={BIG}
+                    aria-expanded={tool === 'measure'}
+                    onClick={() => setTool(tool === 'measure' ? null : 'measure')}
+                  >
+                    Measure
+                  </Button>
+                )}
+                {program.steps.indexOf(step) > 0 && (
+                  <Button
+                    variant="outlined"
+                    color="inherit"
+                    sx={BIG}
+                    aria-expanded={tool === 'retime'}
+                    onClick={() => setTool(tool === 'retime' ? null : 'retime')}
+                  >
+                    It began earlier
+                  </Button>
+                )}
+                <Button
+                  variant="outlined"
+                  color="inherit"
+                  sx={BIG}
+                  aria-expanded={tool === 'clock'}
+                  onClick={() => setTool(tool === 'clock' ? null : 'clock')}
+                >
+                  Another clock
+                </Button>
+                <Button
+                  variant="outlined"
+                  color="inherit"
+                  sx={BIG}
+                  aria-pressed={sound}
+                  onClick={() => {
+                    unlockSound();
+                    setSound(!sound);
+                  }}
+                >
+                  Sound {sound ? 'on' : 'off'}
+                </Button>
+                <Button
+                  variant="outlined"
+                  color="inherit"
+                  sx={BIG}
+                  onClick={() => void live.say([{ kind: 'skipped', body: { stepId: step.id } }])}
+                  disabled={['combine', 'strain', 'bottle', 'boil'].includes(step.kind)}
+                >
+                  Skip this
+                </Button>
+              </Box>
+              {sound && (
+                <Box sx={{ color: role('inkMuted') }}>Alarms sound only while this page is open.</Box>
+              )}
+              {tool === 'measure' && <MeasureForm live={live} onDone={() => setTool(null)} />}
+              {tool === 'measure' && <Measured live={live} />}
+              {tool === 'retime' && <Retime live={live} onDone={() => setTool(null)} />}
+              {tool === 'clock' && <OwnClock live={live} onDone={() => setTool(null)} />}
+            </Box>
+          )}
+        </Box>
+
+        <Box
+          sx={{
+            position: 'fixed',
+            left: 0,
+            right: 0,
+            bottom: 0,
+            bgcolor: role('ground'),
+            borderTop: `2px solid ${role('rimSoft')}`,
+            zIndex: 5,
+          }}
+        >
+          <Box sx={{ maxWidth: 760, mx: 'auto', p: 1.5, display: 'grid', gap: 1.25 }}>
+            {small.length > 0 && (
+              <Box sx={{ display: 'flex', gap: 1, overflowX: 'auto' }} data-testid="small-clocks">
+                {small.map((clock) => (
+                  <Box
+                    key={clock.key}
+                    sx={{
+                      borderTop: `2.5px solid ${role('rim')}`,
+                      bgcolor: role('enamel'),
+                      borderRadius: '3px 3px 10px 10px',
+                      px: 1.5,
+                      py: 0.75,
+                      minWidth: 150,
+                      display: 'flex',
+                      alignItems: 'center',
+                      gap: 1,
+                    }}
+                  >
+                    <Box sx={{ flex: 1 }}>
+                      <Box sx={{ ...heading, fontSize: '1.5rem' }}>
+                        {clock.endMs > nowMs ? clockFace(clock.endMs - nowMs).face : 'now'}
+                      </Box>
+                      <Box sx={{ fontSize: '1rem', color: role('inkMuted') }}>{clock.label}</Box>
+                    </Box>
+                    {clock.clockId && clock.batchId === batch.id && (
+                      <Button
+                        color="inherit"
+                        aria-label={`Stop the clock ${clock.label}`}
+                        sx={{ minWidth: 56, minHeight: 56 }}
+                        onClick={() =>
+                          void live.say([
+                            { kind: 'cueSeen', body: { clockId: clock.clockId!, cue: 'stopped' } },
+                          ])
+                        }
+                      >
+                        Stop
+                      </Button>
+                    )}
+                  </Box>
+                ))}
+              </Box>
             )}
+            <Box sx={{ display: 'flex', gap: 1 }}>
+              <Button
+                variant="outlined"
+                color="inherit"
+                sx={{ minHeight: 72, px: 2.5 }}
+                disabled={!last}
+                onClick={undo}
+                aria-label={last ? `Undo: ${deedText(last, live)}` : 'Undo'}
+              >
+                Undo
+              </Button>
+              <Box
+                ref={setFoot}
+                sx={{ flex: 1, display: OWN_DEED.has(step?.kind ?? '') ? 'flex' : 'none' }}
+              />
+              {step && !OWN_DEED.has(step.kind) && (
+                <Button
+                  variant="contained"
+                  sx={{ flex: 1, minHeight: 72, fontSize: '1.35rem' }}
+                  data-testid="done"
+                  onClick={() => end()}
+                >
+                  {step.kind === 'steep' && main && nowMs < main.endMs
+                    ? 'Strain now instead'
+                    : say(`deed.${step.kind}`)}
+                </Button>
+              )}
+            </Box>
           </Box>
         </Box>
       </Box>
-    </Box>
+    </FootSlot.Provider>
   );
 }
 

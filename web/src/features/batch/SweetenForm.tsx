@@ -15,7 +15,8 @@ import { useState } from 'react';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { Figure } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
-import { grams, handText, num, percent } from '../../words/say.ts';
+import { grams, handText, num, percent, say } from '../../words/say.ts';
+import { FootDeed } from './FootDeed.tsx';
 import type { LiveBatch } from './useBatchNow.ts';
 
 const TASTES = [
@@ -25,7 +26,7 @@ const TASTES = [
 ];
 
 /** Sweetening in steps: some, stir, taste, some more. Each taste moves the target, and the remainder follows. */
-export function SweetenForm({ live }: { live: LiveBatch }) {
+export function SweetenForm({ live, onEnough }: { live: LiveBatch; onEnough?: () => void }) {
   const { step, now, kitchen } = live;
   const [other, setOther] = useState<number | null>(null);
   if (step?.kind !== 'sweeten') return null;
@@ -68,22 +69,22 @@ export function SweetenForm({ live }: { live: LiveBatch }) {
 
   return (
     <Box sx={{ display: 'grid', gap: 2 }} data-testid="sweeten-form">
-      <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap' }}>
+      <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(140px, 1fr))', gap: 2 }}>
         <Box>
           <Figure
             value={num(entry.now.sweetnessPct, 1)}
             unit={`of ${num(target, 1)} g/100 g`}
             testId="sweet-now"
           />
-          <Box sx={{ color: role('inkMuted'), fontSize: '0.85rem' }}>sweetness now, and aimed at</Box>
+          <Box sx={{ color: role('inkMuted'), fontSize: '0.92em' }}>sweetness now, and aimed at</Box>
         </Box>
         <Box>
           <Figure value={num(entry.now.brix, 1)} unit="°Bx" />
-          <Box sx={{ color: role('inkMuted'), fontSize: '0.85rem' }}>as a refractometer reads</Box>
+          <Box sx={{ color: role('inkMuted'), fontSize: '0.92em' }}>as a refractometer reads</Box>
         </Box>
         <Box>
           <Figure value={num(glass.freeSugarG)} unit="g a glass" testId="sweet-glass" />
-          <Box sx={{ color: role('inkMuted'), fontSize: '0.85rem' }}>
+          <Box sx={{ color: role('inkMuted'), fontSize: '0.92em' }}>
             {percent(glass.shareOfCeiling)} of 50 g a day, {percent(glass.shareOfAim)} of 25 g
           </Box>
         </Box>
@@ -119,10 +120,10 @@ export function SweetenForm({ live }: { live: LiveBatch }) {
           <Box sx={{ fontSize: '1.1rem' }}>
             Stir in <strong>{hand(dose.grams)}</strong>, {grams(dose.grams)}, until it is gone.
           </Box>
-          <Button variant="contained" sx={{ minHeight: 56 }} onClick={() => void add(dose.grams)}>
+          <FootDeed testId="dose" onClick={() => void add(dose.grams)}>
             {grams(dose.grams)} is in
-          </Button>
-          <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem' }}>
+          </FootDeed>
+          <Box sx={{ color: role('inkMuted'), fontSize: '0.92em' }}>
             {addedG > 0 && <>{grams(addedG)} so far. </>}
             Then, tasting each time:{' '}
             {plan
@@ -137,6 +138,22 @@ export function SweetenForm({ live }: { live: LiveBatch }) {
           It is as sweet as you aimed at, with {grams(addedG)}. Taste it cold before you stop.
         </Alert>
       )}
+      {onEnough &&
+        (dose ? (
+          <Button
+            variant="outlined"
+            color="inherit"
+            sx={{ minHeight: 56, fontSize: '1.1rem' }}
+            data-testid="done"
+            onClick={onEnough}
+          >
+            {say('deed.sweeten')}
+          </Button>
+        ) : (
+          <FootDeed testId="done" onClick={onEnough}>
+            {say('deed.sweeten')}
+          </FootDeed>
+        ))}
       <Box>
         <Box sx={{ mb: 0.5 }}>Taste with a clean spoon. It is</Box>
         <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>

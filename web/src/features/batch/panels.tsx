@@ -128,8 +128,9 @@ export function ListPanel({
   kitchen,
   addedG,
   title,
+  note,
   children,
-}: PanelInput & { title?: string; children?: ReactNode }) {
+}: PanelInput & { title?: string; note?: ReactNode; children?: ReactNode }) {
   const kit = measuringKit(kitchen);
   const dosed = Object.assign({}, ...sim.trace.map((t) => t.dosedG)) as Record<string, number>;
   const combine = entryOf(sim, 'combine');
@@ -162,6 +163,7 @@ export function ListPanel({
             return (
               <Row
                 key={line.id}
+                dense
                 testId={`line-${line.id}`}
                 label={label}
                 note={
@@ -180,6 +182,7 @@ export function ListPanel({
           return (
             <Row
               key={line.id}
+              dense
               testId={`line-${line.id}`}
               label={label}
               note={<span data-mass-g={massG}>{grams(massG)}</span>}
@@ -191,13 +194,14 @@ export function ListPanel({
         })}
       </Box>
       <Box sx={{ color: role('inkMuted'), fontSize: '0.875rem', mt: 1 }}>
+        {note}
         {own.map((w) => (
           <span key={`${w.ingredientId}${w.measureId}`}>
             Your {kitchen.measures.find((m) => m.id === w.measureId)?.name ?? 'cup'} of{' '}
             {say(`item.${w.ingredientId}`).toLowerCase()} weighs {grams(w.massG)}.{' '}
           </span>
         ))}
-        {power.length > 0 && <>Whole spices scale at the power 0.85: they run ahead in a big pot. </>}
+        {power.length > 0 && <>Whole spices run ahead in a big pot: they scale at the power 0.85. </>}
         {program.fills > 1 && <>Amounts are for all {num(program.fills)} fills together.</>}
       </Box>
     </Panel>

@@ -4,142 +4,115 @@ import { Link } from 'react-router';
 import { announcement } from '../../shared/alarms.ts';
 import { Hidden, Panel } from '../../shared/ui.tsx';
 import { heading, role } from '../../theme/theme.ts';
-import { celsius, clockFace, litres, moment, say } from '../../words/say.ts';
-import { useOnBoard } from './board.ts';
+import { celsius, clockFace, litres, say } from '../../words/say.ts';
+import type { BoardEntry } from './board.ts';
 
-const W = 220;
-const H = 190;
+const W = 272;
+const H = 232;
 
-/** What is on, as pots with their clock under them, in the order of what comes next. */
-export function OnTheStove({ nowMs, zone }: { nowMs: number; zone: string }) {
-  const board = useOnBoard(nowMs);
+/** What is on, as pots with their clock beside them, in the order of what comes next. */
+export function OnTheStove({ board, nowMs }: { board: readonly BoardEntry[]; nowMs: number }) {
   return (
-    <>
-      <Panel title="On now">
-        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 3 }}>
-          {board.map((b) => {
-            const scale = Math.min((W - 50) / b.pot.diameterCm, (H - 46) / b.pot.heightCm);
-            const w = b.pot.diameterCm * scale;
-            const h = b.pot.heightCm * scale;
-            const left = (W - w) / 2;
-            const top = H - h - 6;
-            const cm = b.levelCm ?? (b.volumeL * 1000) / (areaM2(b.pot.diameterCm / 100) * 1e4);
-            const level = Math.min(h, cm * scale);
-            const clock = b.clock;
-            return (
-              <Box
-                key={b.id}
-                component={Link}
-                to={`/batches/${b.id}/stove`}
-                data-testid="on-pot"
-                sx={{
-                  color: role('ink'),
-                  textDecoration: 'none',
-                  display: 'flex',
-                  gap: 2,
-                  alignItems: 'flex-end',
-                  flexWrap: 'wrap',
-                  borderRadius: 2,
-                  '&:hover h3': { textDecoration: 'underline' },
-                }}
-              >
-                <svg
-                  width={W}
-                  height={H}
-                  viewBox={`0 0 ${W} ${H}`}
-                  role="img"
-                  aria-label={`${b.potName}: ${litres(b.volumeL)} at ${celsius(b.tempC)}`}
-                >
-                  <rect x={left} y={H - 6 - level} width={w} height={level} fill={b.colour} />
-                  <path
-                    d={`M ${left - 10} ${top} L ${left} ${top} L ${left} ${H - 14} Q ${left} ${H - 6} ${left + 8} ${H - 6} L ${left + w - 8} ${H - 6} Q ${left + w} ${H - 6} ${left + w} ${H - 14} L ${left + w} ${top} L ${left + w + 10} ${top}`}
-                    fill="none"
-                    stroke={role('rim')}
-                    strokeWidth={4}
-                    strokeLinecap="round"
-                    strokeLinejoin="round"
-                  />
-                  {b.lidOn && (
-                    <g stroke={role('rim')} strokeWidth={4} strokeLinecap="round">
-                      <line x1={left - 8} x2={left + w + 8} y1={top - 9} y2={top - 9} />
-                      <line x1={W / 2 - 9} x2={W / 2 + 9} y1={top - 17} y2={top - 17} />
-                    </g>
-                  )}
-                  {b.hot && (
-                    <g stroke={role('heat')} strokeWidth={3} strokeLinecap="round" fill="none">
-                      {[-26, 0, 26].map((dx) => (
-                        <path key={dx} d={`M ${W / 2 + dx} ${top - 6} q 6 -6 0 -12 q -6 -6 0 -12`} />
-                      ))}
-                    </g>
-                  )}
-                </svg>
-                <Box sx={{ pb: 1, minWidth: 190 }}>
-                  {clock && (
-                    <>
-                      <Box
-                        role="timer"
-                        aria-live="off"
-                        data-testid="home-clock"
-                        data-end-ms={Math.round(clock.endMs)}
-                        sx={{ ...heading, fontSize: '3rem', lineHeight: 1 }}
-                      >
-                        {clock.endMs > nowMs ? clockFace(clock.endMs - nowMs).face : 'now'}
-                        {clock.endMs > nowMs && (
-                          <Box
-                            component="span"
-                            sx={{ fontSize: '0.35em', color: role('inkMuted'), ml: 0.75 }}
-                          >
-                            {clockFace(clock.endMs - nowMs).unit}
-                          </Box>
-                        )}
-                      </Box>
-                      <Box sx={{ color: role('inkMuted'), mb: 1 }}>{clock.word}</Box>
-                      <Hidden>
-                        <span aria-live="polite">
-                          {announcement(say(`drink.${b.recipeId}`), clock.endMs, nowMs)}
-                        </span>
-                      </Hidden>
-                    </>
-                  )}
-                  <Box component="h3" sx={{ ...heading, fontSize: '1.1rem', m: 0 }}>
-                    {say(`drink.${b.recipeId}`)}
-                  </Box>
-                  <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem' }}>
-                    {b.potName}, {b.stepName.toLowerCase()}
-                  </Box>
-                </Box>
-              </Box>
-            );
-          })}
-        </Box>
-      </Panel>
-      <Panel title="Next">
-        {board.flatMap((b) =>
-          b.next.map((n, i) => (
+    <Panel title="On now">
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 3 }}>
+        {board.map((b) => {
+          const scale = Math.min((W - 50) / b.pot.diameterCm, (H - 46) / b.pot.heightCm);
+          const w = b.pot.diameterCm * scale;
+          const h = b.pot.heightCm * scale;
+          const left = (W - w) / 2;
+          const top = H - h - 6;
+          const cm = b.levelCm ?? (b.volumeL * 1000) / (areaM2(b.pot.diameterCm / 100) * 1e4);
+          const level = Math.min(h, cm * scale);
+          const clock = b.clock;
+          return (
             <Box
-              key={`${b.id}${n.name}${n.atMs}`}
+              key={b.id}
+              component={Link}
+              to={`/batches/${b.id}/stove`}
+              data-testid="on-pot"
               sx={{
-                display: 'grid',
-                gridTemplateColumns: '104px 1fr',
-                gap: 1.5,
-                py: 0.75,
-                borderBottom: `1px solid ${role('hairline')}`,
-                alignItems: 'baseline',
+                color: role('ink'),
+                textDecoration: 'none',
+                display: 'flex',
+                gap: 2,
+                alignItems: 'flex-end',
+                flexWrap: 'wrap',
+                borderRadius: 2,
+                '&:hover h3': { textDecoration: 'underline' },
               }}
             >
-              <Box sx={{ ...heading, whiteSpace: 'nowrap' }}>
-                {i === 0 && n.atMs <= nowMs ? 'now' : moment(n.atMs, nowMs, zone)}
-              </Box>
-              <Box>
-                {n.name}{' '}
-                <Box component="span" sx={{ color: role('inkMuted') }}>
-                  · {say(`drink.${b.recipeId}`)}
+              <svg
+                width={W}
+                height={H}
+                viewBox={`0 0 ${W} ${H}`}
+                role="img"
+                aria-label={`${b.potName}: ${litres(b.volumeL)} at ${celsius(b.tempC)}`}
+              >
+                <rect x={left} y={H - 6 - level} width={w} height={level} fill={b.colour} />
+                <path
+                  d={`M ${left - 10} ${top} L ${left} ${top} L ${left} ${H - 14} Q ${left} ${H - 6} ${left + 8} ${H - 6} L ${left + w - 8} ${H - 6} Q ${left + w} ${H - 6} ${left + w} ${H - 14} L ${left + w} ${top} L ${left + w + 10} ${top}`}
+                  fill="none"
+                  stroke={role('rim')}
+                  strokeWidth={4}
+                  strokeLinecap="round"
+                  strokeLinejoin="round"
+                />
+                {b.lidOn && (
+                  <g stroke={role('rim')} strokeWidth={4} strokeLinecap="round">
+                    <line x1={left - 8} x2={left + w + 8} y1={top - 9} y2={top - 9} />
+                    <line x1={W / 2 - 9} x2={W / 2 + 9} y1={top - 17} y2={top - 17} />
+                  </g>
+                )}
+                {b.hot && (
+                  <g stroke={role('heat')} strokeWidth={3} strokeLinecap="round" fill="none">
+                    {[-26, 0, 26].map((dx) => (
+                      <path key={dx} d={`M ${W / 2 + dx} ${top - 6} q 6 -6 0 -12 q -6 -6 0 -12`} />
+                    ))}
+                  </g>
+                )}
+              </svg>
+              <Box sx={{ pb: 1, minWidth: 190 }}>
+                {clock && (
+                  <>
+                    <Box
+                      role="timer"
+                      aria-live="off"
+                      data-testid="home-clock"
+                      data-end-ms={Math.round(clock.endMs)}
+                      sx={{ ...heading, fontSize: '3.75rem', lineHeight: 1 }}
+                    >
+                      {clock.endMs > nowMs ? clockFace(clock.endMs - nowMs).face : 'now'}
+                      {clock.endMs > nowMs && (
+                        <Box component="span" sx={{ fontSize: '0.35em', color: role('inkMuted'), ml: 0.75 }}>
+                          {clockFace(clock.endMs - nowMs).unit}
+                        </Box>
+                      )}
+                    </Box>
+                    <Box sx={{ color: role('inkMuted'), mb: 1 }}>{clock.word}</Box>
+                    <Hidden>
+                      <span aria-live="polite">
+                        {announcement(say(`drink.${b.recipeId}`), clock.endMs, nowMs)}
+                      </span>
+                    </Hidden>
+                  </>
+                )}
+                <Box component="h3" sx={{ ...heading, fontSize: '1.25rem', m: 0 }}>
+                  {say(`drink.${b.recipeId}`)}
+                </Box>
+                <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem' }}>
+                  {b.potName}, {b.stepName.toLowerCase()}
+                  {b.volumeL > 0.05 && (
+                    <>
+                      {' '}
+                      · {litres(b.volumeL)} at {celsius(b.tempC)}
+                    </>
+                  )}
                 </Box>
               </Box>
             </Box>
-          )),
-        )}
-      </Panel>
-    </>
+          );
+        })}
+      </Box>
+    </Panel>
   );
 }

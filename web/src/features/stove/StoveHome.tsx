@@ -10,15 +10,16 @@ import {
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { lazy, Suspense } from 'react';
+import { lazy, Suspense, useMemo } from 'react';
 import { Link } from 'react-router';
 import type { BatchList, ShelfItem } from '../../shared/apiTypes.ts';
 import { useBatches, useItems, useKitchen } from '../../shared/queries.ts';
 import { useNow } from '../../shared/time.ts';
-import { ErrorPanel, Loading, PageHead, Panel, Row } from '../../shared/ui.tsx';
+import { ErrorPanel, Loading, PageHead, Panel } from '../../shared/ui.tsx';
 import { endOfTomorrow } from '../../shared/zone.ts';
 import { heading, role } from '../../theme/theme.ts';
 import { longDay, moment, num, say, timeOfDay } from '../../words/say.ts';
+import { type BoardEntry, useOnBoard } from './board.ts';
 import { OnTheStove } from './OnTheStove.tsx';
 
 /** Asked for once in the life of a kitchen: not part of the first page. */
@@ -48,7 +49,6 @@ export function StoveHome() {
     );
   }
   const planned = batches.data.batches.filter((b) => b.batch.status === 'planned');
-  const on = batches.data.batches.filter((b) => b.batch.status === 'on');
   return (
     <>
       <PageHead title="On the stove" beside={`${longDay(nowMs, k.zone)}, ${timeOfDay(nowMs, k.zone)}`}>
@@ -56,93 +56,199 @@ export function StoveHome() {
           Begin a batch
         </Button>
       </PageHead>
-      <Box
-        sx={{
-          display: 'grid',
-          gridTemplateColumns: { xs: 'minmax(0,1fr)', lg: 'minmax(0,2fr) minmax(0,1fr)' },
-          gap: 1.75,
-          alignItems: 'start',
-        }}
-      >
-        <Box sx={{ display: 'grid', gap: 1.75, minWidth: 0 }}>
-          {on.length > 0 ? (
-            <OnTheStove nowMs={nowMs} zone={k.zone} />
-          ) : (
-            <Panel title="Nothing is on">
-              <Typography>
-                {planned.length > 0 ? 'A plan waits below. ' : ''}Choose a drink, say how much you want, and
-                the tool sizes it to your {k.pots[0]!.name}, leads you through it and dates the bottles.
-              </Typography>
-              <Button variant="outlined" component={Link} to="/new" sx={{ mt: 1.5 }}>
-                Choose a drink
-              </Button>
-            </Panel>
-          )}
-          <Planned planned={planned} nowMs={nowMs} kitchen={k} />
-        </Box>
-        <WantsALook items={items.data.items} nowMs={nowMs} kitchen={k} />
-      </Box>
+      <Board planned={planned} items={items.data.items} nowMs={nowMs} kitchen={k} />
     </>
   );
 }
 
 type KitchenNow = NonNullable<ReturnType<typeof useKitchen>['data']>['kitchen'];
 
-function Planned(props: { planned: BatchList['batches']; nowMs: number; kitchen: KitchenNow }) {
-  const { planned, nowMs, kitchen } = props;
-  const rows = planned.map(({ batch }) => {
-    const solved = solvePlanDoc(batch.plan, BOOK, kitchen, SHIPPED_TABLES);
-    if (!solved.ok) return { batch, litres: null, startMs: null };
-    const sim = simulateBatch(solved.value.program, kitchen, SHIPPED_TABLES);
-    return {
-      batch,
-      litres: solved.value.litres,
-      startMs:
-        batch.plan.readyAtMs === null
-          ? null
-          : startBy(solved.value.program, sim, batch.plan.readyAtMs).startMs,
-    };
-  });
-  rows.sort((a, b) => (a.startMs ?? Number.POSITIVE_INFINITY) - (b.startMs ?? Number.POSITIVE_INFINITY));
+function Board(props: {
+  planned: BatchList['batches'];
+  items: readonly ShelfItem[];
+  nowMs: number;
+  kitchen: KitchenNow;
+}) {
+  const { planned, items, nowMs, kitchen } = props;
+  const board = useOnBoard(nowMs);
+  const plans = usePlans(planned, kitchen);
+  return (
+    <Box
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: { xs: 'minmax(0,1fr)', lg: 'minmax(0,2fr) minmax(0,1fr)' },
+        gap: 1.75,
+        alignItems: 'start',
+      }}
+    >
+      <Box sx={{ display: 'grid', gap: 1.75, minWidth: 0 }}>
+        {board.length > 0 ? (
+          <OnTheStove board={board} nowMs={nowMs} />
+        ) : (
+          <Panel title="Nothing is on">
+            <Typography>
+              {plans.length > 0 ? 'A plan waits. ' : ''}Choose a drink, say how much you want, and the tool
+              sizes it to your {kitchen.pots[0]!.name}, leads you through it and dates the bottles.
+            </Typography>
+            <Button variant="outlined" component={Link} to="/new" sx={{ mt: 1.5 }}>
+              Choose a drink
+            </Button>
+          </Panel>
+        )}
+        <Next board={board} plans={plans} nowMs={nowMs} zone={kitchen.zone} />
+      </Box>
+      <Box sx={{ display: 'grid', gap: 1.75, minWidth: 0 }}>
+        <WantsALook items={items} nowMs={nowMs} kitchen={kitchen} />
+        <Planned plans={plans} nowMs={nowMs} zone={kitchen.zone} />
+      </Box>
+    </Box>
+  );
+}
+
+interface Plan {
+  id: string;
+  recipeId: string;
+  readyAtMs: number | null;
+  /** Null: it does not work out in this kitchen any more. */
+  litres: number | null;
+  startMs: number | null;
+}
+
+/** Plans with what they make and when they must begin, the first to begin first. */
+function usePlans(planned: BatchList['batches'], kitchen: KitchenNow): Plan[] {
+  return useMemo(
+    () =>
+      planned
+        .map(({ batch }): Plan => {
+          const { readyAtMs, recipeId } = batch.plan;
+          const solved = solvePlanDoc(batch.plan, BOOK, kitchen, SHIPPED_TABLES);
+          if (!solved.ok) return { id: batch.id, recipeId, readyAtMs, litres: null, startMs: null };
+          const { program, litres } = solved.value;
+          const startMs =
+            readyAtMs === null
+              ? null
+              : startBy(program, simulateBatch(program, kitchen, SHIPPED_TABLES), readyAtMs).startMs;
+          return { id: batch.id, recipeId, readyAtMs, litres, startMs };
+        })
+        .sort((a, b) => (a.startMs ?? Number.POSITIVE_INFINITY) - (b.startMs ?? Number.POSITIVE_INFINITY)),
+    [planned, kitchen],
+  );
+}
+
+const planName = (plan: Plan): string =>
+  `${say(`drink.${plan.recipeId}`)}${plan.litres === null ? '' : `, ${num(plan.litres, 1)} L`}`;
+
+/** Everything the cook is needed for, of all batches and plans, in the order of time. */
+function Next(props: { board: readonly BoardEntry[]; plans: readonly Plan[]; nowMs: number; zone: string }) {
+  const { nowMs, zone } = props;
+  const rows = [
+    ...props.board.flatMap((b) =>
+      b.next.map((n) => ({
+        key: `${b.id}${n.name}${n.atMs}`,
+        atMs: n.atMs,
+        to: `/batches/${b.id}/stove`,
+        what: n.name,
+        which: say(`drink.${b.recipeId}`),
+        note: n.untilMs === null ? '' : `may wait until ${moment(n.untilMs, nowMs, zone)}`,
+        late: false,
+      })),
+    ),
+    ...props.plans.flatMap((p) =>
+      p.startMs === null
+        ? []
+        : [
+            {
+              key: p.id,
+              atMs: p.startMs,
+              to: `/batches/${p.id}`,
+              what: 'Begin',
+              which: planName(p),
+              note: `to be ready ${moment(p.readyAtMs ?? nowMs, nowMs, zone)}`,
+              late: p.startMs < nowMs,
+            },
+          ],
+    ),
+  ].sort((a, b) => a.atMs - b.atMs);
+  if (rows.length === 0) return null;
+  return (
+    <Panel title="Next">
+      <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+        {rows.map((row) => (
+          <Box
+            component="li"
+            key={row.key}
+            data-testid="next"
+            sx={{
+              display: 'grid',
+              gridTemplateColumns: { xs: '104px 1fr', sm: '104px 1fr auto' },
+              columnGap: 1.5,
+              py: 1,
+              borderBottom: `1px solid ${role('hairline')}`,
+              alignItems: 'baseline',
+            }}
+          >
+            <Box sx={{ ...heading, whiteSpace: 'nowrap', color: row.late ? role('danger') : undefined }}>
+              {row.late ? 'overdue' : row.atMs <= nowMs ? 'now' : moment(row.atMs, nowMs, zone)}
+            </Box>
+            <Box>
+              <Box component={Link} to={row.to} sx={{ color: role('ink'), fontWeight: 700 }}>
+                {row.what}
+              </Box>{' '}
+              <Box component="span" sx={{ color: role('inkMuted') }}>
+                {row.which}
+              </Box>
+            </Box>
+            <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem', gridColumn: { xs: 2, sm: 3 } }}>
+              {row.note}
+            </Box>
+          </Box>
+        ))}
+      </Box>
+    </Panel>
+  );
+}
+
+function Planned(props: { plans: readonly Plan[]; nowMs: number; zone: string }) {
+  const { plans, nowMs, zone } = props;
   return (
     <Panel title="Planned">
-      {rows.length === 0 && (
+      {plans.length === 0 && (
         <Typography sx={{ color: role('inkMuted') }}>
           No plans. A plan you keep shows here with the moment to start.
         </Typography>
       )}
-      {rows.map(({ batch, litres, startMs }) => (
-        <Row
-          key={batch.id}
-          label={
-            <Box
-              component={Link}
-              to={`/batches/${batch.id}`}
-              sx={{ color: role('ink'), fontWeight: 700, display: 'inline-block', py: 0.75 }}
-            >
-              {say(`drink.${batch.plan.recipeId}`)}
-              {litres !== null && `, ${num(litres, 1)} L`}
-            </Box>
-          }
-          note={
-            batch.plan.readyAtMs === null
-              ? 'whenever you like'
-              : `ready ${moment(batch.plan.readyAtMs, nowMs, kitchen.zone)}`
-          }
-        >
+      {plans.map((plan) => (
+        <Box key={plan.id} sx={{ py: 1, borderBottom: `1px solid ${role('hairline')}` }}>
           <Box
-            component="span"
-            sx={{ color: startMs !== null && startMs < nowMs ? role('danger') : undefined }}
+            component={Link}
+            to={`/batches/${plan.id}`}
+            sx={{ ...heading, color: role('ink'), display: 'inline-block', py: 0.5 }}
           >
-            {litres === null
-              ? 'wants a look'
-              : startMs === null
-                ? 'no time set'
-                : startMs < nowMs
-                  ? `should have begun ${moment(startMs, nowMs, kitchen.zone)}`
-                  : `start by ${moment(startMs, nowMs, kitchen.zone)}`}
+            {planName(plan)}
           </Box>
-        </Row>
+          <Box
+            sx={{
+              fontWeight: 700,
+              color:
+                plan.litres === null || (plan.startMs !== null && plan.startMs < nowMs)
+                  ? role('danger')
+                  : undefined,
+            }}
+          >
+            {plan.litres === null
+              ? 'wants a look: it does not work out in this kitchen any more'
+              : plan.startMs === null
+                ? 'no time set, begin whenever you like'
+                : plan.startMs < nowMs
+                  ? `should have begun ${moment(plan.startMs, nowMs, zone)}`
+                  : `start by ${moment(plan.startMs, nowMs, zone)}`}
+          </Box>
+          {plan.readyAtMs !== null && (
+            <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem' }}>
+              ready {moment(plan.readyAtMs, nowMs, zone)}
+            </Box>
+          )}
+        </Box>
       ))}
     </Panel>
   );

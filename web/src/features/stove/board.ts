@@ -4,6 +4,14 @@ import { clocksOf, useOnBatches } from '../../shared/batch/onBatches.ts';
 import { stepName } from '../../shared/batch/stepWords.ts';
 import { say } from '../../words/say.ts';
 
+/** Something the cook is needed for. */
+export interface NextDeed {
+  name: string;
+  atMs: number;
+  /** How long it may wait, where the stage before it may go on. */
+  untilMs: number | null;
+}
+
 export interface BoardEntry {
   id: string;
   recipeId: string;
@@ -17,7 +25,7 @@ export interface BoardEntry {
   lidOn: boolean;
   hot: boolean;
   clock: { endMs: number; word: string } | null;
-  next: { name: string; atMs: number }[];
+  next: NextDeed[];
 }
 
 const CLOCK_WORD: Record<string, string> = {
@@ -50,7 +58,16 @@ export function useOnBoard(nowMs: number): BoardEntry[] {
       .slice(0, 3)
       .flatMap((s) => {
         const entry = forecast.trace.find((t) => t.stepId === s.id);
-        return entry ? [{ name: stepName(s, program), atMs: startedMs + entry.startMin * MINUTE_MS }] : [];
+        if (!entry) return [];
+        const before = program.steps[program.steps.indexOf(s) - 1];
+        const waits = before && before.id === batch.step?.id && before.attention === 'unattended';
+        return [
+          {
+            name: stepName(s, program),
+            atMs: startedMs + entry.startMin * MINUTE_MS,
+            untilMs: waits ? (batch.now.clock?.maxMs ?? null) : null,
+          },
+        ];
       });
     return [
       {

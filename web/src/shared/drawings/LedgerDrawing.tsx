@@ -1,10 +1,10 @@
 import type { Ledger, LedgerRow } from '@big-ladle/core';
 import Box from '@mui/material/Box';
+import useMediaQuery from '@mui/material/useMediaQuery';
 import { area, curveBumpX } from 'd3-shape';
-import { useState } from 'react';
-import { role } from '../../theme/theme.ts';
+import { useId, useState } from 'react';
+import { heading, role } from '../../theme/theme.ts';
 import { litres, say, volume } from '../../words/say.ts';
-import { Row } from '../ui.tsx';
 
 type Side = 'in' | 'out' | 'finished';
 interface Ribbon {
@@ -50,11 +50,13 @@ function ribbonsOf(ledger: Ledger, itemOf: (lineId: string) => string, finishedW
   ];
 }
 
-const W = 560;
-const TRUNK_L = 220;
-const TRUNK_R = 330;
-const GAP = 9;
-const MIN_H = 1.5;
+/** Height of the trunk, px, and of a row at its least: two lines of text where the columns are narrow. */
+const TRUNK_PX = 76;
+const ROW_PX = { wide: 30, narrow: 48 };
+const MIN_RIBBON_PX = 1.5;
+/** Where the trunk begins and ends, in hundredths of the drawing's width. */
+const TRUNK_L = 36;
+const TRUNK_R = 64;
 
 const ribbonPath = area<{ x: number; y0: number; y1: number }>()
   .x((d) => d.x)
@@ -62,7 +64,32 @@ const ribbonPath = area<{ x: number; y0: number; y1: number }>()
   .y1((d) => d.y1)
   .curve(curveBumpX);
 
-/** Litres flowing in at the left and out at the right, each ribbon to scale; the rows beside say the same and open their sums. */
+interface Placed {
+  ribbon: Ribbon;
+  rowPx: number;
+  endY: number;
+  endH: number;
+  trunkY: number;
+  trunkH: number;
+}
+
+/** Rows of one side under one another, each ribbon from the middle of its row into its own part of the trunk. */
+function place(rows: readonly Ribbon[], scale: number, leastPx: number, height: number): Placed[] {
+  const total = rows.reduce((sum, r) => sum + r.litres, 0) * scale;
+  let rowY = 0;
+  let trunkY = (height - total) / 2;
+  return rows.map((ribbon) => {
+    const trunkH = ribbon.litres * scale;
+    const endH = Math.max(MIN_RIBBON_PX, trunkH);
+    const rowPx = Math.max(leastPx, endH + 4);
+    const placed = { ribbon, rowPx, endY: rowY + (rowPx - endH) / 2, endH, trunkY, trunkH };
+    rowY += rowPx;
+    trunkY += trunkH;
+    return placed;
+  });
+}
+
+/** Litres flowing in at the left and out at the right, each ribbon to scale; each row opens its sum. */
 export function LedgerDrawing(props: {
   ledger: Ledger;
   itemOf: (lineId: string) => string;
@@ -70,138 +97,144 @@ export function LedgerDrawing(props: {
   finishedWord?: string;
 }) {
   const [open, setOpen] = useState<string | null>(null);
+  const gradient = useId();
+  const wide = useMediaQuery('(min-width: 600px)');
+  const leastPx = wide ? ROW_PX.wide : ROW_PX.narrow;
   const ribbons = ribbonsOf(props.ledger, props.itemOf, props.finishedWord ?? say('flow.finished'));
   const into = ribbons.filter((r) => r.side === 'in');
   const outOf = [...ribbons.filter((r) => r.side === 'finished'), ...ribbons.filter((r) => r.side === 'out')];
-  const total = Math.max(1e-6, props.ledger.inL);
-  const scale = 108 / total;
-  const h = (l: number) => Math.max(MIN_H, l * scale);
-  const height = Math.max(into.length, outOf.length) * GAP + 132;
-
-  // Ends stand apart, the trunk is one piece: both stacks have the same sum, so the ribbons join cleanly.
-  const stack = (rows: Ribbon[]): { ribbon: Ribbon; endY: number; trunkY: number; high: number }[] => {
-    let endY = 10;
-    let trunkY = 10 + (rows.length * GAP) / 3;
-    return rows.map((ribbon) => {
-      const high = h(ribbon.litres);
-      const placed = { ribbon, endY, trunkY, high };
-      endY += high + GAP;
-      trunkY += ribbon.litres * scale;
-      return placed;
-    });
-  };
-  const trunkTop = 10 + (Math.max(into.length, outOf.length) * GAP) / 3;
-  const shift = (rows: Ribbon[]) => trunkTop - (10 + (rows.length * GAP) / 3);
-  const inShift = shift(into);
-  const outShift = shift(outOf);
+  const scale = TRUNK_PX / Math.max(1e-6, props.ledger.inL);
+  const rowsPx = (rows: readonly Ribbon[]) =>
+    rows.reduce((sum, r) => sum + Math.max(leastPx, r.litres * scale + 4), 0);
+  const height = Math.max(rowsPx(into), rowsPx(outOf));
+  const left = place(into, scale, leastPx, height);
+  const right = place(outOf, scale, leastPx, height);
+  const shown = ribbons.find((r) => r.key === open);
 
   const fillOf = (r: Ribbon): string =>
-    r.side === 'finished'
-      ? props.colour
-      : r.side === 'in'
-        ? r.row?.code === 'poured'
-          ? role('rimSoft')
-          : role('line')
-        : role('line');
+    r.side === 'in'
+      ? r.row?.code === 'poured'
+        ? role('rimSoft')
+        : role('line')
+      : r.row?.code === 'steam'
+        ? role('line')
+        : props.colour;
+  const opacityOf = (r: Ribbon): number =>
+    (open === null || open === r.key ? 1 : 0.35) * (r.side === 'out' ? 0.55 : 1);
 
+  const column = (placed: readonly Placed[], side: 'in' | 'out') => (
+    <Box>
+      {placed.map(({ ribbon, rowPx }) => (
+        <Box
+          key={ribbon.key}
+          component="button"
+          type="button"
+          aria-expanded={open === ribbon.key}
+          data-testid={`ledger-${ribbon.key}`}
+          onClick={() => setOpen(open === ribbon.key ? null : ribbon.key)}
+          sx={{
+            all: 'unset',
+            boxSizing: 'border-box',
+            cursor: 'pointer',
+            width: '100%',
+            height: `${rowPx}px`,
+            display: 'flex',
+            flexDirection: { xs: 'column', sm: side === 'in' ? 'row' : 'row-reverse' },
+            justifyContent: { xs: 'center', sm: 'flex-end' },
+            alignItems: { xs: side === 'in' ? 'flex-end' : 'flex-start', sm: 'center' },
+            textAlign: side === 'in' ? 'right' : 'left',
+            columnGap: 1,
+            lineHeight: 1.15,
+            fontSize: '0.9rem',
+            '&:focus-visible': { outline: `3px solid ${role('rim')}` },
+            '&:hover .flow-label': { textDecoration: 'underline' },
+          }}
+        >
+          <Box component="span" className="flow-label" sx={{ color: role('inkMuted') }}>
+            {ribbon.label}
+          </Box>{' '}
+          <Box
+            component="span"
+            data-litres={ribbon.litres}
+            sx={{
+              ...heading,
+              whiteSpace: 'nowrap',
+              fontSize: ribbon.side === 'finished' ? '1.25rem' : undefined,
+            }}
+          >
+            {ribbon.litres >= 0.995 ? litres(ribbon.litres, 1) : volume(ribbon.litres)}
+          </Box>
+        </Box>
+      ))}
+    </Box>
+  );
+
+  const trunkH = props.ledger.inL * scale;
   return (
     <Box>
-      <svg
-        viewBox={`0 0 ${W} ${height}`}
-        width="100%"
-        aria-hidden="true"
-        style={{ display: 'block', maxHeight: 190 }}
-      >
-        <rect
-          x={TRUNK_L}
-          y={trunkTop}
-          width={TRUNK_R - TRUNK_L}
-          height={total * scale}
-          fill={role('rimSoft')}
-          opacity={0.65}
-        />
-        {stack(into).map(({ ribbon, endY, trunkY, high }) => (
-          <path
-            key={ribbon.key}
-            d={
-              ribbonPath([
-                { x: 96, y0: endY, y1: endY + high },
-                { x: TRUNK_L, y0: trunkY + inShift, y1: trunkY + inShift + ribbon.litres * scale },
-              ]) ?? ''
-            }
-            fill={fillOf(ribbon)}
-            opacity={open === null || open === ribbon.key ? 0.9 : 0.3}
-          />
-        ))}
-        {stack(outOf).map(({ ribbon, endY, trunkY, high }) => (
-          <path
-            key={ribbon.key}
-            d={
-              ribbonPath([
-                { x: TRUNK_R, y0: trunkY + outShift, y1: trunkY + outShift + ribbon.litres * scale },
-                { x: 452, y0: endY, y1: endY + high },
-              ]) ?? ''
-            }
-            fill={fillOf(ribbon)}
-            opacity={open === null || open === ribbon.key ? 0.9 : 0.3}
-          />
-        ))}
-        <text x={88} y={24} textAnchor="end" fontSize={15} fontWeight={700} fill={role('ink')}>
-          {litres(props.ledger.inL)}
-        </text>
-        <text x={88} y={41} textAnchor="end" fontSize={13} fill={role('inkMuted')}>
-          in
-        </text>
-        <text x={460} y={24} fontSize={15} fontWeight={700} fill={role('ink')}>
-          {litres(props.ledger.finishedL)}
-        </text>
-        <text x={460} y={41} fontSize={13} fill={role('inkMuted')}>
-          {props.finishedWord ?? say('flow.finished')}
-        </text>
-      </svg>
       <Box
         sx={{
           display: 'grid',
-          gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' },
-          columnGap: 3,
-          mt: 1,
-          fontSize: '0.9rem',
+          gridTemplateColumns: {
+            xs: 'minmax(0,1fr) 52px minmax(0,1fr)',
+            sm: 'minmax(0,6fr) minmax(0,7fr) minmax(0,6fr)',
+          },
+          columnGap: 1,
         }}
       >
-        {(['in', 'out'] as const).map((side) => (
-          <Box key={side}>
-            <Box sx={{ color: role('inkMuted') }}>
-              {side === 'in' ? 'comes in' : 'goes out, and what is left'}
-            </Box>
-            {ribbons
-              .filter((r) => (side === 'in' ? r.side === 'in' : r.side !== 'in'))
-              .map((r) => (
-                <Box key={r.key}>
-                  <Box
-                    component="button"
-                    type="button"
-                    aria-expanded={open === r.key}
-                    onClick={() => setOpen(open === r.key ? null : r.key)}
-                    sx={{
-                      all: 'unset',
-                      display: 'block',
-                      width: '100%',
-                      cursor: 'pointer',
-                      minHeight: 30,
-                      '&:focus-visible': { outline: `3px solid ${role('rim')}` },
-                    }}
-                  >
-                    <Row label={r.label} testId={`ledger-${r.key}`}>
-                      <span data-litres={r.litres}>
-                        {r.litres >= 0.995 ? litres(r.litres, 2) : volume(r.litres)}
-                      </span>
-                    </Row>
-                  </Box>
-                  {open === r.key && <Box sx={{ color: role('inkMuted'), py: 0.5 }}>{r.why}</Box>}
-                </Box>
-              ))}
-          </Box>
-        ))}
+        {column(left, 'in')}
+        <svg
+          viewBox={`0 0 100 ${height}`}
+          width="100%"
+          height={height}
+          preserveAspectRatio="none"
+          aria-hidden="true"
+          style={{ display: 'block' }}
+        >
+          <defs>
+            <linearGradient id={gradient}>
+              <stop offset="0" stopColor={role('rimSoft')} />
+              <stop offset="1" stopColor={props.colour} />
+            </linearGradient>
+          </defs>
+          {left.map(({ ribbon, endY, endH, trunkY, trunkH: h }) => (
+            <path
+              key={ribbon.key}
+              d={
+                ribbonPath([
+                  { x: 0, y0: endY, y1: endY + endH },
+                  { x: TRUNK_L, y0: trunkY, y1: trunkY + h },
+                ]) ?? ''
+              }
+              fill={fillOf(ribbon)}
+              opacity={opacityOf(ribbon)}
+            />
+          ))}
+          <rect
+            x={TRUNK_L - 0.2}
+            y={(height - trunkH) / 2}
+            width={TRUNK_R - TRUNK_L + 0.4}
+            height={trunkH}
+            fill={`url(#${gradient})`}
+          />
+          {right.map(({ ribbon, endY, endH, trunkY, trunkH: h }) => (
+            <path
+              key={ribbon.key}
+              d={
+                ribbonPath([
+                  { x: TRUNK_R, y0: trunkY, y1: trunkY + h },
+                  { x: 100, y0: endY, y1: endY + endH },
+                ]) ?? ''
+              }
+              fill={fillOf(ribbon)}
+              opacity={opacityOf(ribbon)}
+            />
+          ))}
+        </svg>
+        {column(right, 'out')}
+      </Box>
+      <Box role="status" sx={{ color: role('inkMuted'), fontSize: '0.9rem', mt: shown ? 1 : 0 }}>
+        {shown && `${shown.label}, ${volume(shown.litres)}: ${shown.why}`}
       </Box>
     </Box>
   );
