@@ -146,15 +146,41 @@ export {
   potSchema,
 } from './program/kitchenSchema.ts';
 export { type Ledger, type LedgerRow, ledgerOf } from './program/ledger.ts';
-export { BOTTLES, BOWL, buildProgram, POT, SPENT, TUB } from './program/methods.ts';
+export {
+  BLENDER,
+  BOTTLES,
+  BOWL,
+  JUG,
+  jarOf,
+  POT,
+  SPENT,
+  SPICE_POT,
+  TUB,
+} from './program/making.ts';
+export { buildProgram } from './program/methods.ts';
 export {
   type Choices,
+  COLD_METHODS,
+  completeChoices,
   defaultChoices,
+  type FamilyId,
+  HEATS,
+  type HeatId,
   METHOD_IDS,
   type MethodId,
+  OWN_STEP_KINDS,
+  type OwnStepKind,
   type Recipe,
   type RecipeLine,
+  type RecipePart,
+  type RecipeStep,
+  type RecipeTimes,
+  STREAMS,
+  STRENGTHS,
   type Stream,
+  type StrengthId,
+  USUAL_TIMES,
+  type Wash,
 } from './program/recipe.ts';
 export { simulateBatch, vesselNow, vesselOfStep } from './program/simulate.ts';
 export { type SweetTaste, targetAfterTastes } from './program/taste.ts';
@@ -172,7 +198,6 @@ export type {
   Flow,
   FlowCode,
   HeatStep,
-  LaterStep,
   LineId,
   LineKind,
   Liquor,

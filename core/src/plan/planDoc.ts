@@ -1,6 +1,6 @@
 import * as v from 'valibot';
 import type { Burner, Kitchen, Pot } from '../program/kitchen.ts';
-import { type Choices, METHOD_IDS, type Recipe } from '../program/recipe.ts';
+import { type Choices, completeChoices, METHOD_IDS, type Recipe } from '../program/recipe.ts';
 import type { Tables } from '../tables/types.ts';
 import { fail, type Result } from '../units/result.ts';
 import { type Solution, type SolveProblem, solvePlan } from './solve.ts';
@@ -19,6 +19,7 @@ export const questionSchema = v.variant('kind', [
   v.strictObject({ kind: v.literal('useUp'), lineId: id, massG: between(0.5, 100_000) }),
 ]);
 
+/** What an older plan did not ask for may be missing: the drink's own usual takes its place. */
 export const choicesSchema = v.strictObject({
   methodId: v.picklist(METHOD_IDS),
   rinses: whole(1, 10),
@@ -30,7 +31,17 @@ export const choicesSchema = v.strictObject({
   press: v.picklist(['drain', 'press', 'wring']),
   targetSweetnessPct: between(0, 40),
   hygiene: v.picklist(['clean', 'sterilised']),
-}) satisfies v.GenericSchema<unknown, Choices>;
+  soakMin: v.optional(between(5, 4320)),
+  soakPlace: v.optional(v.picklist(['fridge', 'counter'])),
+  simmerMin: v.optional(between(1, 300)),
+  secondShare: v.optional(between(0.1, 0.6)),
+  secondBoilMin: v.optional(between(1, 180)),
+  pourMin: v.optional(between(1, 240)),
+  matureMin: v.optional(between(0, 60 * 24 * 60)),
+  strength: v.optional(v.picklist(['light', 'full', 'dark'])),
+  heat: v.optional(v.picklist(['mild', 'medium', 'hot'])),
+  fruit: v.optional(v.picklist(['cooked', 'raw'])),
+});
 
 /** What a cook has settled of a batch before it starts: the wish and the choices. Everything else follows from it. */
 export const planSchema = v.strictObject({
@@ -57,7 +68,7 @@ export function solvePlanDoc(
   book: readonly Recipe[],
   kitchen: Kitchen,
   tables: Tables,
-): Result<Solution & { recipe: Recipe; pot: Pot; burner: Burner }, PlanProblem> {
+): Result<Solution & { recipe: Recipe; pot: Pot; burner: Burner; choices: Choices }, PlanProblem> {
   const recipe = book.find((r) => r.id === plan.recipeId);
   if (!recipe) return fail({ kind: 'unknownRecipe', recipeId: plan.recipeId });
   if (!recipe.methods.includes(plan.choices.methodId)) {
@@ -67,14 +78,15 @@ export function solvePlanDoc(
   if (!pot) return fail({ kind: 'unknownPot', potId: plan.potId });
   const burner = kitchen.burners.find((b) => b.id === plan.burnerId);
   if (!burner) return fail({ kind: 'unknownBurner', burnerId: plan.burnerId });
+  const choices = completeChoices(recipe, plan.choices as Partial<Choices> & Pick<Choices, 'methodId'>);
   const solved = solvePlan({
     recipe,
-    choices: plan.choices,
+    choices,
     kitchen,
     tables,
     pot,
     burner,
     wish: { question: plan.question, fills: plan.fills },
   });
-  return solved.ok ? { ok: true, value: { ...solved.value, recipe, pot, burner } } : solved;
+  return solved.ok ? { ok: true, value: { ...solved.value, recipe, pot, burner, choices } } : solved;
 }

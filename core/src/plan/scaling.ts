@@ -1,4 +1,4 @@
-import type { RecipeLine } from '../program/recipe.ts';
+import { type Choices, HEATS, type RecipeLine, STRENGTHS } from '../program/recipe.ts';
 
 /**
  * Grams of a line for `factor` times the recipe. A per-pot line counts once for each fill; lines that are worked out
@@ -38,3 +38,7 @@ export function scaleForMass(line: RecipeLine, massG: number): number | null {
       return null;
   }
 }
+
+/** What light, full or dark and mild, medium or hot make of a line. */
+export const presetFactor = (line: RecipeLine, choices: Pick<Choices, 'strength' | 'heat'>): number =>
+  (line.strong ? STRENGTHS[choices.strength] : 1) * (line.hot ? HEATS[choices.heat] : 1);

@@ -1,12 +1,13 @@
 import { volumeMl, WATER_20_G_PER_ML } from '../liquor/composition.ts';
 import { type Burner, type Kitchen, type Pot, potCapacityMl } from '../program/kitchen.ts';
-import { BOTTLES, buildProgram, POT } from '../program/methods.ts';
+import { BOTTLES, POT, TUB } from '../program/making.ts';
+import { buildProgram } from '../program/methods.ts';
 import type { Choices, Recipe } from '../program/recipe.ts';
 import { simulateBatch } from '../program/simulate.ts';
 import type { Program, ProgramLine, StepProblem } from '../program/types.ts';
 import type { Tables } from '../tables/types.ts';
 import { fail, ok, type Result } from '../units/result.ts';
-import { lineMassG, scaleForMass } from './scaling.ts';
+import { lineMassG, presetFactor, scaleForMass } from './scaling.ts';
 
 /** The four questions that cooks ask. */
 export type Question =
@@ -71,24 +72,37 @@ export const SOLVER = Object.freeze({
 interface Sized {
   program: Program;
   litres: number;
-  waterMl: number;
+  /** What was solved for: mL of water, or the recipe's multiple. */
+  free: number;
   potShare: number;
   problem: StepProblem | null;
 }
 
+/** All water that is poured, L. */
+const waterOf = (program: Program): number =>
+  program.lines.reduce((sum, l) => sum + (l.itemId === 'water' ? l.massG : 0), 0) / WATER_20_G_PER_ML / 1000;
+
 class Sizer {
   simulations = 0;
-  constructor(private readonly input: SolveInput) {}
+  /** Water makes up the litres; without such a line everything is scaled until they come out. */
+  private readonly fillsUp: boolean;
+  constructor(private readonly input: SolveInput) {
+    this.fillsUp = input.recipe.lines.some((l) => l.rule.kind === 'toVolume');
+  }
 
-  private build(wishL: number, waterMl: number, fills: number): Program {
-    const { recipe } = this.input;
-    const factor = wishL / recipe.basisL;
+  /** @param free millilitres of water, or how many times the recipe, whichever is solved for. */
+  private build(wishL: number, free: number, fills: number): Program {
+    const { recipe, choices } = this.input;
+    const factor = this.fillsUp ? wishL / recipe.basisL : free;
     const lines: ProgramLine[] = recipe.lines.map((line) => ({
       id: line.id,
       kind: line.kind,
       itemId: line.itemId,
       rule: line.rule,
-      massG: line.rule.kind === 'toVolume' ? waterMl * WATER_20_G_PER_ML : lineMassG(line, factor, fills),
+      massG:
+        line.rule.kind === 'toVolume'
+          ? free * WATER_20_G_PER_ML
+          : lineMassG(line, factor, fills) * presetFactor(line, choices),
     }));
     return buildProgram({ ...this.input, lines, fills, litres: wishL });
   }
@@ -97,7 +111,7 @@ class Sizer {
     this.simulations++;
     const sim = simulateBatch(program, this.input.kitchen, this.input.tables, { detail: 'lean' });
     const bottled = sim.vessels[BOTTLES];
-    const room = sim.peak[POT];
+    const room = sim.peak[POT] ?? sim.peak[TUB];
     return {
       litres: bottled ? volumeMl(bottled.liquor) / 1000 : 0,
       potShare: room ? (room.fillMl + room.foamMl) / room.limitMl : 0,
@@ -106,36 +120,35 @@ class Sizer {
   }
 
   /**
-   * Water for a number of finished litres, by secant: finished litres grow with the water at a slope close to one,
-   * so that two or three rounds do.
+   * Water (or the recipe's multiple) for a number of finished litres, by secant: finished litres grow nearly in
+   * proportion, so that two or three rounds do.
    */
-  size(wishL: number, fills: number, startWaterMl?: number): Sized {
+  size(wishL: number, fills: number, startFree?: number): Sized {
+    const { recipe } = this.input;
+    const { usual, least, atLeast } = this.fillsUp
+      ? { usual: 1e-3, least: 2e-4, atLeast: 1 }
+      : { usual: recipe.basisL, least: recipe.basisL / 5, atLeast: 1e-3 };
     // More water than the wish keeps the first guess clear of "all of it is held".
-    let waterMl = startWaterMl ?? wishL * 1000 * 1.25;
-    let last: { waterMl: number; litres: number } | null = null;
+    let free = startFree ?? (this.fillsUp ? wishL * 1000 * 1.25 : wishL / recipe.basisL);
+    let last: { free: number; litres: number } | null = null;
     let best: Sized | null = null;
     for (let round = 0; round < SOLVER.maxRounds; round++) {
-      const program = this.build(wishL, waterMl, fills);
+      const program = this.build(wishL, free, fills);
       const { litres, potShare, problem } = this.run(program);
-      if (problem && problem.kind !== 'allHeld' && problem.kind !== 'boiledDry') {
-        return { program, litres, waterMl, potShare, problem };
-      }
-      const sized = { program, litres, waterMl, potShare, problem };
+      const sized: Sized = { program, litres, free, potShare, problem };
+      if (problem && problem.kind !== 'allHeld' && problem.kind !== 'boiledDry') return sized;
       if (!best || Math.abs(litres - wishL) < Math.abs(best.litres - wishL) || best.problem) best = sized;
       const missL = wishL - litres;
       if (!problem && Math.abs(missL) <= wishL * SOLVER.tolerance) return sized;
       if (problem) {
-        waterMl = waterMl * 1.5 + 500;
+        free = this.fillsUp ? free * 1.5 + 500 : free * 1.5;
         last = null;
         continue;
       }
       const slope =
-        last && Math.abs(waterMl - last.waterMl) > 1e-6
-          ? (litres - last.litres) / (waterMl - last.waterMl)
-          : 1e-3;
-      last = { waterMl, litres };
-      const step = missL / (slope > 2e-4 && slope < 5e-3 ? slope : 1e-3);
-      waterMl = Math.max(1, waterMl + step);
+        last && Math.abs(free - last.free) > 1e-9 ? (litres - last.litres) / (free - last.free) : usual;
+      last = { free, litres };
+      free = Math.max(atLeast, free + missL / (slope > least && slope < usual * 5 ? slope : usual));
     }
     return best!;
   }
@@ -176,7 +189,7 @@ export function solvePlan(input: SolveInput): Result<Solution, SolveProblem> {
       fills,
       limit,
       potShare: sized.potShare,
-      waterL: sized.waterMl / 1000,
+      waterL: waterOf(sized.program),
       effort: { simulations: sizer.simulations },
     });
   };
@@ -195,9 +208,9 @@ export function solvePlan(input: SolveInput): Result<Solution, SolveProblem> {
       last = { litres, share: sized.potShare };
       const next = litres + (0.9998 - sized.potShare) / (slope > 0 ? slope : sized.potShare / litres);
       // Water per litre stays about the same: a good start for the next round.
-      const waterMl = (sized.waterMl * Math.max(next, SOLVER.leastL)) / litres;
+      const free = (sized.free * Math.max(next, SOLVER.leastL)) / litres;
       litres = Math.max(SOLVER.leastL, next);
-      sized = sizer.size(litres, fills, waterMl);
+      sized = sizer.size(litres, fills, free);
     }
     return sized;
   };
@@ -213,7 +226,7 @@ export function solvePlan(input: SolveInput): Result<Solution, SolveProblem> {
     if (sized.potShare <= 1.0005) return result(sized, first, limit);
     let fills = Math.min(SOLVER.maxFills + 1, Math.max(first + 1, Math.ceil(sized.potShare * first - 0.02)));
     while (fills <= SOLVER.maxFills) {
-      sized = sizer.size(litres, fills, sized.waterMl);
+      sized = sizer.size(litres, fills, sized.free);
       if (sized.problem) return result(sized, fills, limit);
       if (sized.potShare <= 1.0005) break;
       fills++;
@@ -262,7 +275,7 @@ export function solvePlan(input: SolveInput): Result<Solution, SolveProblem> {
       if (!(question.massG > 0 && Number.isFinite(question.massG)))
         return fail({ kind: 'badWish', field: 'massG' });
       const line = recipe.lines.find((l) => l.id === question.lineId);
-      const factor = line ? scaleForMass(line, question.massG) : null;
+      const factor = line ? scaleForMass(line, question.massG / presetFactor(line, input.choices)) : null;
       if (!line || factor === null) return fail({ kind: 'unknownLine', lineId: question.lineId });
       const litres = factor * recipe.basisL;
       if (coldL(litres)) {

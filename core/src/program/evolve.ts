@@ -4,7 +4,7 @@ import { drawnAfter, redLeft } from '../physics/extraction.ts';
 import { lossWPerK, type PathEnd, type Place, type Stretch, temperaturePath } from '../physics/heat.ts';
 import { areaM2 } from '../physics/vesselShape.ts';
 import type { BoilLevel, Lid } from '../tables/constants.ts';
-import type { IngredientRow } from '../tables/types.ts';
+import type { IngredientRow, MarkerId } from '../tables/types.ts';
 import {
   addFlow,
   capacityOfContents,
@@ -53,9 +53,11 @@ export function minutesBetween(stretch: Stretch, lowC: number, highC: number): n
 export interface Lived {
   warmMin: number;
   curve: CurvePoint[];
+  /** Keep the strength along the curve too. */
+  strength: boolean;
 }
 
-export const noLife = (): Lived => ({ warmMin: 0, curve: [] });
+export const noLife = (strength = false): Lived => ({ warmMin: 0, curve: [], strength });
 
 /** Where a vessel's heat comes from and goes to. */
 export interface Surroundings {
@@ -82,7 +84,7 @@ export function pathOf(
     vessel.liquor.tempC,
     {
       capacityJPerK: capacityOfContents(work, vessel),
-      lossWPerK: lossWPerK(around.place, diameterM, levelMetres),
+      lossWPerK: lossWPerK(around.place, diameterM, levelMetres) * work.factors.heatLoss,
       ambientC: ambientC(work, around.place),
       powerW: around.powerW,
       surfaceM2: areaM2(diameterM),
@@ -120,14 +122,21 @@ function olderOrigins(
   });
 }
 
-function olderCooling(cooling: CoolingTally, stretches: readonly Stretch[]): CoolingTally {
+/** The stages of cooling are those of something that was hot: raw juice on its way to the fridge has its own clock. */
+function olderCooling(
+  cooling: CoolingTally,
+  stretches: readonly Stretch[],
+  origins: readonly Origin[],
+): CoolingTally {
   let { from60To21Min, from21To5Min, warmMin } = cooling;
+  let wasHot = origins.some((o) => o.heatedMin > 0);
   for (const s of stretches) {
+    wasHot ||= Math.max(s.fromC, s.toC) > 60;
     if (Math.max(s.fromC, s.toC) > 60) {
       from60To21Min = 0;
       from21To5Min = 0;
     }
-    if (s.toC <= s.fromC) {
+    if (wasHot && s.toC <= s.fromC) {
       from60To21Min += minutesBetween(s, 21, 60);
       from21To5Min += minutesBetween(s, 5, 21);
     }
@@ -136,16 +145,46 @@ function olderCooling(cooling: CoolingTally, stretches: readonly Stretch[]): Coo
   return { from60To21Min, from21To5Min, warmMin };
 }
 
+/** Markers in a liquor that is being drawn, g/L: what was in it, what has come out since, in what the steam has left. */
+function strengthOf(
+  vessel: Vessel,
+  rows: readonly IngredientRow[],
+  drawn: readonly number[],
+  steamL: number,
+): Partial<Record<MarkerId, number>> {
+  const grams: Partial<Record<MarkerId, number>> = { ...vessel.liquor.markerG };
+  for (const [i, row] of rows.entries()) {
+    const solid = vessel.solids[i]!;
+    grams[row.marker] = (grams[row.marker] ?? 0) + solid.massG * row.potency * (drawn[i]! - solid.extracted);
+  }
+  const litres = volumeMl(vessel.liquor) / 1000 - steamL;
+  for (const id in grams) grams[id as MarkerId] = grams[id as MarkerId]! / litres;
+  return grams;
+}
+
+/** Long stretches in pieces, so that a curve of the strength bends where it should. */
+const finer = (stretches: readonly Stretch[]): Stretch[] =>
+  stretches.flatMap((s) => {
+    const parts = Math.min(24, Math.ceil(s.minutes / 4));
+    return Array.from({ length: parts }, (_, i) => ({
+      minutes: s.minutes / parts,
+      fromC: s.fromC + ((s.toC - s.fromC) * i) / parts,
+      toC: s.fromC + ((s.toC - s.fromC) * (i + 1)) / parts,
+      steamL: s.steamL / parts,
+    }));
+  });
+
 /** Lets a vessel live along a temperature path: solids are drawn, red fades, water goes as steam, clocks run. */
 export function live(
   work: Work,
   stepId: string,
   vessel: Vessel,
-  stretches: readonly Stretch[],
+  planned: readonly Stretch[],
   place: Place,
   lived: Lived | null,
 ): Vessel {
-  if (stretches.length === 0) return vessel;
+  if (planned.length === 0) return vessel;
+  const stretches = lived?.strength ? finer(planned) : planned;
   const before = vessel.liquor;
   const rows: IngredientRow[] = vessel.solids.map((s) => ingredientOf(work, stepId, s.ingredientId));
   const drawn = vessel.solids.map((s) => s.extracted);
@@ -172,7 +211,11 @@ export function live(
     steamL += s.steamL;
     atMin += s.minutes;
     if (lived) {
-      lived.curve.push({ atMin, tempC: s.toC });
+      lived.curve.push(
+        lived.strength
+          ? { atMin, tempC: s.toC, gPerL: strengthOf(vessel, rows, drawn, steamL) }
+          : { atMin, tempC: s.toC },
+      );
       if (place !== 'fridge' && place !== 'iceBath') lived.warmMin += minutesBetween(s, 5, 60);
     }
   }
@@ -233,7 +276,7 @@ export function live(
       c,
       stretches.at(-1)!.toC,
       olderOrigins(before.origins, stretches, work.nowMin),
-      olderCooling(before.cooling, stretches),
+      olderCooling(before.cooling, stretches, before.origins),
       before.read,
     ),
     solids: vessel.solids.map((s, i) => (drawn[i] === s.extracted ? s : { ...s, extracted: drawn[i]! })),
@@ -267,14 +310,16 @@ export function boilPath(
     level: boil.level,
     lid: boil.lid,
     powerW: boil.powerW,
-    lossW: lossWPerK('stove', diameterM, contentsLevelM(work, vessel)) * (boil.boilC - work.kitchen.roomC),
+    lossW:
+      lossWPerK('stove', diameterM, contentsLevelM(work, vessel)) *
+      work.factors.heatLoss *
+      (boil.boilC - work.kitchen.roomC),
     surfaceM2: areaM2(diameterM),
   });
+  const litresPerMin = (rate.litresPerH * work.factors.boilOff) / 60;
   return {
     rate,
     stretches:
-      minutes > 0
-        ? [{ minutes, fromC: boil.boilC, toC: boil.boilC, steamL: (rate.litresPerH * minutes) / 60 }]
-        : [],
+      minutes > 0 ? [{ minutes, fromC: boil.boilC, toC: boil.boilC, steamL: litresPerMin * minutes }] : [],
   };
 }

@@ -2,6 +2,7 @@ import { areaM2, capacityMl, type Shape } from '../physics/vesselShape.ts';
 import { type BurnerKind, burnerEfficiency, POT_MATERIALS, type PotMaterial } from '../tables/constants.ts';
 import type { CupWeight, KitchenMeasure, MeasuringKit } from '../units/measures.ts';
 import type { UnitSystem } from '../units/units.ts';
+import type { JuiceTool } from './types.ts';
 
 export interface Pot {
   id: string;
@@ -33,6 +34,17 @@ export interface BottleSize {
   count: number;
 }
 
+/** Tools whose size or lack decides how the work goes. */
+export interface KitchenTools {
+  /** What the blender's jar holds, mL; 0: no blender. */
+  blenderMl: number;
+  /** The largest bowl for washing, mL. */
+  bowlMl: number;
+  /** What can receive strained liquor, all vessels together, mL. */
+  receiverMl: number;
+  juicer: boolean;
+}
+
 /** Everything about this kitchen that the model asks for. */
 export interface Kitchen {
   pots: Pot[];
@@ -55,6 +67,7 @@ export interface Kitchen {
   zone: string;
   /** A glass, mL. */
   servingMl: number;
+  tools: KitchenTools;
 }
 
 export const EMPTY_KITCHEN: Kitchen = {
@@ -73,7 +86,12 @@ export const EMPTY_KITCHEN: Kitchen = {
   hardnessMeqPerL: 2,
   zone: 'UTC',
   servingMl: 250,
+  tools: { blenderMl: 1500, bowlMl: 5000, receiverMl: 15_000, juicer: false },
 };
+
+/** The best way to juice in a kitchen. */
+export const juiceToolOf = (kitchen: Pick<Kitchen, 'tools'>): JuiceTool =>
+  kitchen.tools.juicer ? 'juicer' : kitchen.tools.blenderMl > 0 ? 'blender' : 'hand';
 
 export const potShape = (pot: Pot): Shape => ({
   diameterM: pot.diameterCm / 100,
@@ -89,7 +107,7 @@ export function potMassG(pot: Pot): number {
 }
 
 /** Power of a burner that reaches a pot, W. */
-export const powerIntoPotW = (burner: Burner, pot: Pot): number =>
+export const powerIntoPotW = (burner: Burner, pot: Pick<Pot, 'diameterCm'>): number =>
   burner.powerW * burnerEfficiency(burner.kind, burner.powerW, pot.diameterCm / 100);
 
 export function measuringKit(kitchen: Kitchen): MeasuringKit {

@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import type { Kitchen } from './kitchen.ts';
+import { EMPTY_KITCHEN, type Kitchen } from './kitchen.ts';
 
 const id = v.pipe(v.string(), v.regex(/^[A-Za-z0-9][A-Za-z0-9_.:-]{0,79}$/, 'id'));
 const name = v.pipe(v.string('name'), v.trim(), v.minLength(1, 'name'), v.maxLength(60, 'name'));
@@ -77,4 +77,13 @@ export const kitchenSchema = v.strictObject({
   hardnessMeqPerL: between(0, 15),
   zone,
   servingMl: between(20, 1000),
+  tools: v.optional(
+    v.strictObject({
+      blenderMl: between(0, 10_000),
+      bowlMl: between(200, 100_000),
+      receiverMl: between(500, 400_000),
+      juicer: v.boolean(),
+    }),
+    () => ({ ...EMPTY_KITCHEN.tools }),
+  ),
 }) satisfies v.GenericSchema<unknown, Kitchen>;

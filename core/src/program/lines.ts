@@ -3,6 +3,7 @@ import {
   EMPTY,
   massG,
   plus,
+  scaled,
   volumeMl,
   WATER_20_G_PER_ML,
   water,
@@ -75,26 +76,28 @@ export function addSolids(work: Work, step: Step, vessel: Vessel, solids: readon
   let comp: Composition = vessel.liquor;
   let joined: Composition = EMPTY;
   let solidsHeatG = 0;
-  const join = (code: 'ownWater' | 'rinseWater', part: Composition, lineId: string): void => {
+  const join = (code: 'ownWater' | 'rinseWater' | 'held', part: Composition, lineId: string): void => {
     if (massG(part) <= 0) return;
     const before = comp;
     const after = plus(comp, part);
     comp = after;
     joined = plus(joined, part);
+    // What had stayed in solids that were lifted out comes back: less held, not more poured.
+    const back = code === 'held';
     addFlow(work, () => ({
       stepId: step.id,
       code,
-      direction: 'in',
-      volumeL: (volumeMl(after) - volumeMl(before)) / 1000,
-      comp: part,
+      direction: back ? 'out' : 'in',
+      volumeL: ((volumeMl(after) - volumeMl(before)) / 1000) * (back ? -1 : 1),
+      comp: back ? scaled(part, -1) : part,
       lineId,
-      to: vessel.id,
+      ...(back ? { from: vessel.id } : { to: vessel.id }),
     }));
   };
   const origins: Origin[] = fresh.map((solid) => {
     const row = ingredientOf(work, step.id, solid.ingredientId);
-    join('ownWater', water((solid.massG * row.waterPct) / 100), solid.lineId);
-    join('rinseWater', solid.held, solid.lineId);
+    if (!solid.wet) join('ownWater', water((solid.massG * row.waterPct) / 100), solid.lineId);
+    join(solid.wet ? 'held' : 'rinseWater', solid.held, solid.lineId);
     solidsHeatG += remainingMassG(solid, row);
     return {
       lineId: solid.lineId,
@@ -114,7 +117,7 @@ export function addSolids(work: Work, step: Step, vessel: Vessel, solids: readon
   setVessel(work, {
     ...vessel,
     liquor,
-    solids: [...vessel.solids, ...fresh.map((s) => (s.held === EMPTY ? s : { ...s, held: EMPTY }))],
+    solids: [...vessel.solids, ...fresh.map((s) => ({ ...s, held: EMPTY, wet: true }))],
   });
 }
 

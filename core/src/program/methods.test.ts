@@ -10,7 +10,9 @@ import { type Choices, defaultChoices } from './recipe.ts';
 import { simulateBatch } from './simulate.ts';
 import type { Program, Step } from './types.ts';
 
-const [calyx, peel] = BOOK as [(typeof BOOK)[number], (typeof BOOK)[number]];
+const drink = (id: string) => BOOK.find((r) => r.id === id)!;
+const calyx = drink('deep-calyx-ginger');
+const peel = drink('peel-core-infusion');
 
 function made(
   change: Partial<Choices> = {},

@@ -1,212 +1,694 @@
-import { type Burner, type Kitchen, type Pot, potMassG, potShape } from './kitchen.ts';
-import type { Choices, Recipe, RecipeLine } from './recipe.ts';
-import type { Attention, Program, ProgramLine, Step, Until, VesselSpec } from './types.ts';
-
-/** Vessels of every method: the pot that boils, a bowl for what is washed, a tub that receives, the bottles. */
-export const POT = 'pot';
-export const BOWL = 'bowl';
-export const TUB = 'tub';
-export const BOTTLES = 'bottles';
-export const SPENT = 'spent';
+import { WATER_20_G_PER_ML } from '../liquor/composition.ts';
+import { estimatePh } from '../liquor/ph.ts';
+import { coverWaterMl } from '../physics/room.ts';
+import { areaM2 } from '../physics/vesselShape.ts';
+import { juiceToolOf, potCapacityMl, potMassG, potShape } from './kitchen.ts';
+import {
+  BLENDER,
+  BOTTLES,
+  BOWL,
+  type BuildInput,
+  JUG,
+  jarOf,
+  type Making,
+  minutes,
+  POT,
+  SPENT,
+  SPICE_POT,
+  TUB,
+} from './making.ts';
+import { ownSteps } from './ownSteps.ts';
+import { type Choices, COLD_METHODS, type RecipeLine, type RecipePart } from './recipe.ts';
+import { stepBuilder } from './stepBuilder.ts';
+import type { JuiceTool, LineId, Program, ProgramLine, VesselSpec } from './types.ts';
 
 const MINUTES_PER_RINSE = 1.5;
-/** Cooled to this before a cold steep and before bottling, °C. */
-const COLD_C = 8;
+/**
+ * Cooled to this in ice before a cold steep and before bottling, °C: a drink sour enough to count as acid may finish
+ * in the fridge; any other is brought all the way down, for its second stage of cooling has a limit.
+ */
+const COLD_C = { sour: 8, other: 5 };
+/** Sour enough, with room for what the estimate misses: of all that the lines could give. */
+const SURELY_SOUR_PH = 3.1;
 /** Cool enough to mix raw juice in and to fill cold glass on the counter way, °C. */
 const COUNTER_COOL_C = 25;
-
-const minutes = (value: number, range?: { min: number; max: number }): Until =>
-  range
-    ? { kind: 'duration', minutes: value, minMinutes: range.min, maxMinutes: range.max }
-    : { kind: 'duration', minutes: value };
+/** Small bubbles at the rim, °C below the boil. */
+const RIM_BUBBLES_BELOW_C = 8;
+/** Of the water of a raw blend this share rinses what stays in the cloth. */
+const RINSE_SHARE = 0.15;
 
 /** Handling time that grows with the batch, minutes: a fixed part and so much for each litre. */
 const handling = (fixed: number, perL: number, litres: number): number => Math.round(fixed + perL * litres);
 
-interface Builder {
-  steps: Step[];
-  add: <K extends Step['kind']>(
-    kind: K,
-    rest: Omit<Extract<Step, { kind: K }>, 'kind' | 'id' | 'fill'> & { fill?: number },
-  ) => void;
+/** Solids before liquids would splash: water first, then what floats and sinks in it. */
+const pourFirst = (lines: readonly RecipeLine[]): LineId[] => [
+  ...lines.filter((l) => l.kind !== 'solid').map((l) => l.id),
+  ...lines.filter((l) => l.kind === 'solid').map((l) => l.id),
+];
+
+const isWater = (line: RecipeLine): boolean => line.rule.kind === 'toVolume' || line.rule.kind === 'cover';
+
+/** How a method uses the water of a recipe: all at once, or a share of it kept for later. */
+function laterShare(choices: Choices): { share: number; name: 'second' | 'rinse' } | null {
+  if (choices.methodId === 'doubleDraw') return { share: choices.secondShare, name: 'second' };
+  if (choices.methodId === 'rawBlend') return { share: RINSE_SHARE, name: 'rinse' };
+  return null;
 }
 
-function builder(): Builder {
-  const steps: Step[] = [];
-  return {
-    steps,
-    add: (kind, rest) => {
-      const fill = rest.fill ?? 0;
-      const id = fill > 0 ? `${kind}-${fill}` : kind;
-      const taken = steps.filter((s) => s.id === id || s.id.startsWith(`${id}.`)).length;
-      steps.push({ ...rest, kind, fill, id: taken ? `${id}.${taken + 1}` : id } as unknown as Step);
-    },
-  };
+function coldC(m: Making): number {
+  let acidG = 0;
+  let alkaliMeq = m.kitchen.hardnessMeqPerL * m.litres;
+  for (const line of m.lines) {
+    const solid = m.tables.ingredients.get(line.itemId);
+    const liquid = m.tables.liquids.get(line.itemId);
+    if (solid) {
+      acidG += (line.massG * solid.acidPct) / 100;
+      alkaliMeq += (line.massG * solid.alkaliMeqPerKg) / 1000;
+    } else if (liquid && liquid.treatment !== 'water') {
+      const litres = line.massG / liquid.densityGPerMl / 1000;
+      acidG += liquid.taGPerL * litres;
+      alkaliMeq += liquid.alkaliMeqPerL * litres;
+    }
+  }
+  const pH = estimatePh(acidG / m.litres, alkaliMeq / m.litres);
+  return pH.kind === 'estimate' && pH.pH <= SURELY_SOUR_PH ? COLD_C.sour : COLD_C.other;
+}
+
+/** The lines of the program: water "to cover" is worked out, and split where a method pours it twice. */
+function programLines(input: BuildInput): { lines: ProgramLine[]; second: Map<LineId, LineId> } {
+  const { recipe, choices, pot, fills, tables } = input;
+  const later = laterShare(choices);
+  const second = new Map<LineId, LineId>();
+  const lines = input.lines.flatMap((line): ProgramLine[] => {
+    let { massG } = line;
+    if (line.rule.kind === 'cover') {
+      const solids = recipe.lines.flatMap((l) => {
+        const row = l.kind === 'solid' && l.stream === 'pot' ? tables.ingredients.get(l.itemId) : undefined;
+        const grams = input.lines.find((p) => p.id === l.id)?.massG ?? 0;
+        return row ? [{ row, massG: grams / fills }] : [];
+      });
+      massG =
+        coverWaterMl(areaM2(pot.diameterCm / 100), line.rule.plusCm, solids) * fills * WATER_20_G_PER_ML;
+    }
+    const water = line.rule.kind === 'toVolume' || line.rule.kind === 'cover';
+    if (!water || !later) return [{ ...line, massG }];
+    const id = `${line.id}-${later.name}`;
+    second.set(line.id, id);
+    return [
+      { ...line, massG: massG * (1 - later.share), share: 'first' },
+      { ...line, id, massG: massG * later.share, share: later.name },
+    ];
+  });
+  return { lines, second };
 }
 
 /**
  * The steps of a batch: the recipe's lines, the method, the pot and the number of fills. Several fills are
  * unrolled steps, each taking its equal part, all strained into one tub.
- * @param litres finished litres aimed at, for handling times only.
+ * @param input `litres` finished litres aimed at, for handling times only.
  */
-export function buildProgram(input: {
-  recipe: Recipe;
-  choices: Choices;
-  kitchen: Kitchen;
-  pot: Pot;
-  burner: Burner;
-  lines: readonly ProgramLine[];
-  fills: number;
-  litres: number;
-}): Program {
-  const { recipe, choices, kitchen, pot, burner, fills } = input;
-  const b = builder();
-  const perFillL = input.litres / fills;
-  const linesOf = (test: (line: RecipeLine) => boolean): string[] =>
-    recipe.lines.filter(test).map((l) => l.id);
-  const hands: Attention = 'handsOn';
+export function buildProgram(input: BuildInput): Program {
+  const { recipe, choices, pot, burner, fills } = input;
+  const { lines, second } = programLines(input);
+  const cookFruit =
+    choices.fruit === 'cooked' && !COLD_METHODS.has(choices.methodId) && choices.methodId !== 'pourOver';
+  const inPot = recipe.lines.filter((l) => l.stream === 'pot' || (l.stream === 'fruit' && cookFruit));
+  const m: Making = {
+    ...input,
+    b: stepBuilder(),
+    perFillL: input.litres / fills,
+    hands: 'handsOn',
+    onStove: pot.lid ? choices.lid : 'off',
+    covered: pot.lid ? 'on' : 'off',
+    pot_: pourFirst(inPot.filter((l) => !isWater(l))),
+    late: recipe.lines.filter((l) => l.stream === 'late'),
+    offHeat: recipe.lines.filter((l) => l.stream === 'offHeat'),
+    rawFruit: cookFruit ? [] : recipe.lines.filter((l) => l.stream === 'fruit'),
+    waterLines: {
+      first: recipe.lines.filter(isWater).map((l) => l.id),
+      second: [...second.values()],
+    },
+  };
+  if (choices.methodId === 'own') ownSteps(m);
+  else {
+    wash(m);
+    cut(m);
+    for (const part of recipe.parts ?? []) makePart(m, part);
+    draw(m);
+    juiceFruit(m);
+    finish(m);
+  }
+  return {
+    recipeId: recipe.id,
+    recipeVersion: recipe.version,
+    methodId: choices.methodId,
+    lines,
+    steps: m.b.steps,
+    vessels: vesselsOf(m),
+    potId: pot.id,
+    burnerId: burner.id,
+    fills,
+  };
+}
 
-  const picked = linesOf((l) => l.wash === 'swirl');
-  if (picked.length) {
-    b.add('pick', {
-      from: [BOWL],
-      to: [BOWL],
-      lines: picked,
-      until: minutes(handling(3, 0.3, input.litres)),
-      attention: hands,
-    });
+function vesselsOf(m: Making): VesselSpec[] {
+  const { pot, kitchen, recipe, choices } = m;
+  // The smallest other pot of the kitchen serves for spices and syrups; without one, a small pan as every kitchen has.
+  const small = kitchen.pots
+    .filter((p) => potCapacityMl(p) < potCapacityMl(pot))
+    .sort((a, b) => potCapacityMl(a) - potCapacityMl(b))[0];
+  const used = new Set(m.b.steps.flatMap((s) => [...s.from, ...s.to]));
+  const bare = (id: string, kind: VesselSpec['kind']): VesselSpec => ({ id, kind, shape: null, massG: 0 });
+  const aside: VesselSpec[] = [
+    {
+      id: SPICE_POT,
+      kind: 'spicePot',
+      shape: small ? potShape(small) : null,
+      massG: small ? potMassG(small) : 0,
+      ...(small ? { potId: small.id } : {}),
+    },
+    bare(BLENDER, 'blender'),
+    bare(JUG, 'jar'),
+    ...(recipe.parts ?? []).map((p) => bare(jarOf(p.id), 'jar')),
+  ];
+  // Where nothing is heated the pot serves as the mixing bowl: it is what must hold it all.
+  const cold = COLD_METHODS.has(choices.methodId);
+  return [
+    { id: POT, kind: 'pot', shape: potShape(pot), massG: potMassG(pot), potId: pot.id },
+    bare(BOWL, 'bowl'),
+    { ...bare(TUB, 'tub'), shape: cold ? potShape(pot) : null },
+    bare(BOTTLES, 'bottles'),
+    bare(SPENT, 'spent'),
+    ...aside.filter((v) => used.has(v.id)),
+  ];
+}
+
+/** Whole things are washed before any knife touches them. */
+function wash({ b, recipe, choices, litres, hands }: Making): void {
+  const washed = (how: RecipeLine['wash']) => recipe.lines.filter((l) => l.wash === how).map((l) => l.id);
+  const at = { from: [BOWL], to: [BOWL], attention: hands };
+  const swirled = washed('swirl');
+  if (swirled.length) {
+    b.add('pick', { ...at, lines: swirled, until: minutes(handling(3, 0.3, litres)) });
     b.add('wash', {
-      from: [BOWL],
-      to: [BOWL],
-      lines: picked,
+      ...at,
+      lines: swirled,
       rinses: choices.rinses,
       minutesPerRinse: MINUTES_PER_RINSE,
       until: minutes(choices.rinses * MINUTES_PER_RINSE),
-      attention: hands,
     });
   }
-  const scrubbed = linesOf((l) => l.wash === 'scrub');
-  if (scrubbed.length) {
-    b.add('wash', {
-      from: [BOWL],
-      to: [BOWL],
-      lines: scrubbed,
-      rinses: 2,
-      minutesPerRinse: 2,
-      until: minutes(4),
-      attention: hands,
-    });
+  for (const [how, rinses, perRinse] of [
+    ['scrub', 2, 2],
+    ['rinse', 1, 1.5],
+  ] as const) {
+    const lines = washed(how);
+    if (lines.length)
+      b.add('wash', { ...at, lines, rinses, minutesPerRinse: perRinse, until: minutes(rinses * perRinse) });
   }
-  const prepared = recipe.lines.filter((l) => l.prep && l.stream === 'pot');
-  if (prepared.length) {
-    const scale = Math.max(0.6, input.litres / recipe.basisL);
-    b.add('prep', {
-      from: [BOWL],
-      to: [BOWL],
-      lines: prepared.map((l) => l.id),
-      until: minutes(Math.round(prepared.reduce((sum, l) => sum + l.prep!.minutes, 0) * scale)),
-      attention: hands,
-    });
-  }
+}
 
-  const inPot = [
-    ...linesOf((l) => l.stream === 'pot' && l.kind === 'liquid'),
-    ...linesOf((l) => l.stream === 'pot' && l.kind === 'solid'),
-  ];
-  const onStove = pot.lid ? choices.lid : 'off';
-  const steeping = choices.methodId === 'shortBoilLongSteep';
-  for (let fill = 1; fill <= fills; fill++) {
-    b.add('combine', { from: [BOWL], to: [POT], lines: inPot, fill, until: minutes(4), attention: hands });
-    // Up to the boil the lid may stay on: it saves a quarter of the gas and is set ajar when it boils.
-    b.add('heat', {
-      from: [POT],
-      to: [POT],
-      lines: [],
-      fill,
-      burnerId: burner.id,
-      lid: pot.lid ? 'on' : 'off',
-      until: { kind: 'temp', targetC: null },
-      attention: 'watched',
-    });
-    b.add('boil', {
-      from: [POT],
-      to: [POT],
-      lines: [],
-      fill,
-      burnerId: burner.id,
-      level: 'gentle',
-      lid: onStove,
-      until: minutes(choices.boilMin, { min: Math.min(3, choices.boilMin), max: choices.boilMin * 2 }),
-      attention: 'watched',
-    });
-    if (steeping) {
-      if (choices.steepPlace === 'fridge') {
+function cut({ b, recipe, litres, hands }: Making): void {
+  const prepared = recipe.lines.filter((l) => l.prep && l.kind === 'solid');
+  if (!prepared.length) return;
+  const scale = Math.max(0.6, litres / recipe.basisL);
+  b.add('prep', {
+    from: [BOWL],
+    to: [BOWL],
+    lines: prepared.map((l) => l.id),
+    until: minutes(Math.round(prepared.reduce((sum, l) => sum + l.prep!.minutes, 0) * scale)),
+    attention: hands,
+  });
+}
+
+/** A part made aside, into a jar of its own. */
+function makePart(m: Making, part: RecipePart): void {
+  const { b, recipe, hands, litres, burner, kitchen } = m;
+  const own = recipe.lines.filter((l) => l.stream === 'part' && l.partId === part.id);
+  const lines = pourFirst(own);
+  const jar = jarOf(part.id);
+  const other = kitchen.burners.find((r) => r.id !== burner.id) ?? burner;
+  switch (part.how) {
+    case 'juice':
+      juiceInto(m, own, jar);
+      return;
+    case 'blend':
+      b.add('blend', {
+        from: [BLENDER],
+        to: [BLENDER],
+        lines,
+        until: minutes(handling(4, 0.3, litres)),
+        attention: hands,
+      });
+      b.add('strain', {
+        from: [BLENDER],
+        to: [jar],
+        lines: [],
+        press: part.press,
+        cloth: true,
+        keepSolids: false,
+        until: minutes(handling(5, 0.3, litres)),
+        attention: hands,
+      });
+      return;
+    case 'boil':
+      b.add('combine', { from: [BOWL], to: [SPICE_POT], lines, until: minutes(3), attention: hands });
+      b.add('heat', {
+        from: [SPICE_POT],
+        to: [SPICE_POT],
+        lines: [],
+        burnerId: other.id,
+        lid: 'on',
+        until: { kind: 'temp', targetC: null },
+        attention: 'watched',
+      });
+      b.add('boil', {
+        from: [SPICE_POT],
+        to: [SPICE_POT],
+        lines: [],
+        burnerId: other.id,
+        level: 'simmer',
+        lid: 'on',
+        until: minutes(part.boilMin ?? 20),
+        attention: 'watched',
+      });
+      b.add('strain', {
+        from: [SPICE_POT],
+        to: [jar],
+        lines: [],
+        press: part.press,
+        cloth: false,
+        keepSolids: false,
+        until: minutes(4),
+        attention: hands,
+      });
+      // What waits to be stirred in cold is cooled like everything else.
+      if (part.joins === 'after' || COLD_METHODS.has(m.choices.methodId))
         b.add('cool', {
-          from: [POT],
-          to: [POT],
+          from: [jar],
+          to: [jar],
           lines: [],
-          fill,
           place: 'iceBath',
-          lid: pot.lid ? 'on' : 'off',
-          until: { kind: 'temp', targetC: COLD_C },
-          attention: 'watched',
+          lid: 'off',
+          until: { kind: 'temp', targetC: coldC(m) },
+          attention: 'unattended',
         });
-      }
-      b.add('steep', {
+      return;
+  }
+}
+
+/** Citrus by hand where there is no juicer, anything else by the best tool there is: a step for each way. */
+function juiceInto(m: Making, lines: readonly RecipeLine[], to: string): void {
+  const tool = juiceToolOf(m.kitchen);
+  const toolFor = (line: RecipeLine): JuiceTool => {
+    const row = m.tables.ingredients.get(line.itemId);
+    const citrus = row?.role === 'citrus' || row?.id === 'orange-whole';
+    return citrus && tool !== 'juicer' ? 'hand' : tool;
+  };
+  for (const way of ['hand', 'blender', 'juicer'] as const) {
+    const own = lines.filter((l) => l.kind === 'solid' && toolFor(l) === way);
+    if (!own.length) continue;
+    const kg = own.reduce((sum, l) => sum + (m.lines.find((p) => p.id === l.id)?.massG ?? 0), 0) / 1000;
+    m.b.add('juice', {
+      from: [BLENDER],
+      to: [to],
+      lines: own.map((l) => l.id),
+      tool: way,
+      until: minutes(handling(3, way === 'juicer' ? 3 : 6, kg)),
+      attention: m.hands,
+    });
+  }
+}
+
+/** Fruit that is not cooked in: juiced, and kept cold until the rest is cool. */
+function juiceFruit(m: Making): void {
+  if (m.rawFruit.length && !COLD_METHODS.has(m.choices.methodId)) juiceInto(m, m.rawFruit, JUG);
+}
+
+function heatUp(m: Making, fill: number, targetC: number | null = null): void {
+  // Up to the boil the lid may stay on: it saves a quarter of the gas and is set ajar when it boils.
+  m.b.add('heat', {
+    from: [POT],
+    to: [POT],
+    lines: [],
+    fill,
+    burnerId: m.burner.id,
+    lid: m.covered,
+    until: { kind: 'temp', targetC },
+    attention: 'watched',
+  });
+}
+
+function boilFor(m: Making, fill: number, length: number, level: 'gentle' | 'simmer' = 'gentle'): void {
+  if (length <= 0) return;
+  m.b.add('boil', {
+    from: [POT],
+    to: [POT],
+    lines: [],
+    fill,
+    burnerId: m.burner.id,
+    level,
+    lid: m.onStove,
+    until: minutes(length, { min: Math.min(3, length), max: length * 2 }),
+    attention: level === 'simmer' ? 'unattended' : 'watched',
+  });
+}
+
+/** A boil into which some lines come late: each stops it until the pot boils again. */
+function boilWithLate(m: Making, fill: number, length: number, level: 'gentle' | 'simmer' = 'gentle'): void {
+  const late = m.late
+    .map((l) => ({ id: l.id, left: Math.min(length, l.minutes ?? 5) }))
+    .sort((x, y) => y.left - x.left);
+  let left = length;
+  for (const at of new Set(late.map((l) => l.left))) {
+    boilFor(m, fill, left - at, level);
+    m.b.add('combine', {
+      from: [BOWL],
+      to: [POT],
+      lines: late.filter((l) => l.left === at).map((l) => l.id),
+      fill,
+      until: minutes(1),
+      attention: m.hands,
+    });
+    heatUp(m, fill);
+    left = at;
+  }
+  boilFor(m, fill, left, level);
+}
+
+/** Tender herbs go in when the flame is off, for a while of their own; before a long steep they come out again. */
+function herbsOffHeat(m: Making, fill: number, lift: boolean): void {
+  if (!m.offHeat.length) return;
+  const lines = m.offHeat.map((l) => l.id);
+  const stand = Math.max(...m.offHeat.map((l) => l.minutes ?? 10));
+  m.b.add('combine', { from: [BOWL], to: [POT], lines, fill, until: minutes(1), attention: m.hands });
+  m.b.add('steep', {
+    from: [POT],
+    to: [POT],
+    lines: [],
+    fill,
+    place: 'counter',
+    lid: m.covered,
+    until: minutes(stand, { min: Math.round(stand / 2), max: stand * 2 }),
+    attention: 'unattended',
+  });
+  if (lift)
+    m.b.add('combine', {
+      from: [POT],
+      to: [BOWL],
+      lines,
+      fill,
+      lift: true,
+      until: minutes(2),
+      attention: m.hands,
+    });
+}
+
+function fillPot(m: Making, fill: number, lines: readonly LineId[], from: readonly string[] = []): void {
+  m.b.add('combine', {
+    from: [BOWL, ...from],
+    to: [POT],
+    lines,
+    fill,
+    until: minutes(4),
+    attention: m.hands,
+  });
+}
+
+const jarsInto = (m: Making, where: RecipePart['joins']): string[] =>
+  (m.recipe.parts ?? []).filter((p) => p.joins === where).map((p) => jarOf(p.id));
+
+function soakCold(m: Making, fill: number): void {
+  const { choices } = m;
+  m.b.add('soak', {
+    from: [POT],
+    to: [POT],
+    lines: [],
+    fill,
+    place: choices.soakPlace,
+    lid: m.covered,
+    until: minutes(choices.soakMin, { min: Math.round(choices.soakMin / 3), max: choices.soakMin * 1.5 }),
+    attention: 'unattended',
+  });
+}
+
+function steepLong(m: Making, fill: number): void {
+  const { choices } = m;
+  if (choices.steepPlace === 'fridge') {
+    m.b.add('cool', {
+      from: [POT],
+      to: [POT],
+      lines: [],
+      fill,
+      place: 'iceBath',
+      lid: m.covered,
+      until: { kind: 'temp', targetC: coldC(m) },
+      attention: 'watched',
+    });
+  }
+  m.b.add('steep', {
+    from: [POT],
+    to: [POT],
+    lines: [],
+    fill,
+    place: choices.steepPlace,
+    lid: m.covered,
+    until: minutes(choices.steepMin, {
+      min: Math.round(choices.steepMin / 3),
+      max: Math.max(choices.steepMin * 1.5, choices.steepMin + 30),
+    }),
+    attention: 'unattended',
+  });
+}
+
+function strainOff(m: Making, fill: number, keepSolids = false): void {
+  const { cloth } = m.recipe;
+  m.b.add('strain', {
+    from: [POT],
+    to: [TUB],
+    lines: [],
+    fill,
+    press: m.choices.press,
+    cloth,
+    keepSolids,
+    until: minutes(handling(8, cloth ? 1.2 : 0.7, m.perFillL)),
+    attention: m.hands,
+  });
+}
+
+/** What is strained hot cools before raw juice and bottles. */
+function coolTub(m: Making, fill: number): void {
+  const { choices, kitchen } = m;
+  m.b.add('cool', {
+    from: [TUB],
+    to: [TUB],
+    lines: [],
+    fill,
+    place: choices.coolBy,
+    lid: 'off',
+    until: {
+      kind: 'temp',
+      targetC: choices.coolBy === 'counter' ? Math.max(COUNTER_COOL_C, kitchen.roomC + 1) : coldC(m),
+    },
+    attention: choices.coolBy === 'iceBath' ? 'watched' : 'unattended',
+  });
+}
+
+/** The drawing itself, in as many fills as there are. */
+function draw(m: Making): void {
+  const { choices } = m;
+  switch (choices.methodId) {
+    case 'rawBlend':
+      blendRaw(m);
+      return;
+    case 'cordial':
+      steepInVinegar(m);
+      return;
+    default:
+      for (let fill = 1; fill <= m.fills; fill++) drawFill(m, fill);
+  }
+}
+
+function drawFill(m: Making, fill: number): void {
+  const { choices } = m;
+  const all = [...m.waterLines.first, ...m.pot_];
+  const jars = jarsInto(m, 'pot');
+  switch (choices.methodId) {
+    case 'straightBoil':
+      fillPot(m, fill, all, jars);
+      heatUp(m, fill);
+      boilWithLate(m, fill, choices.boilMin);
+      herbsOffHeat(m, fill, false);
+      strainOff(m, fill);
+      break;
+    case 'overnightSoak':
+      fillPot(m, fill, all, jars);
+      soakCold(m, fill);
+      heatUp(m, fill);
+      boilWithLate(m, fill, choices.boilMin);
+      herbsOffHeat(m, fill, false);
+      strainOff(m, fill);
+      break;
+    case 'longSimmer':
+      fillPot(m, fill, all, jars);
+      heatUp(m, fill);
+      boilFor(m, fill, choices.boilMin);
+      boilWithLate(m, fill, choices.simmerMin, 'simmer');
+      herbsOffHeat(m, fill, false);
+      strainOff(m, fill);
+      break;
+    case 'doubleDraw':
+      fillPot(m, fill, all, jars);
+      heatUp(m, fill);
+      boilWithLate(m, fill, choices.boilMin);
+      strainOff(m, fill, true);
+      fillPot(m, fill, m.waterLines.second);
+      heatUp(m, fill);
+      boilFor(m, fill, choices.secondBoilMin);
+      herbsOffHeat(m, fill, false);
+      strainOff(m, fill);
+      break;
+    case 'pourOver':
+      fillPot(m, fill, m.waterLines.first, jars);
+      heatUp(m, fill);
+      fillPot(m, fill, [...m.pot_, ...m.late.map((l) => l.id), ...m.offHeat.map((l) => l.id)]);
+      m.b.add('steep', {
         from: [POT],
         to: [POT],
         lines: [],
         fill,
-        place: choices.steepPlace,
-        lid: pot.lid ? 'on' : 'off',
-        until: minutes(choices.steepMin, {
-          min: Math.round(choices.steepMin / 3),
-          max: Math.max(choices.steepMin * 1.5, choices.steepMin + 30),
-        }),
+        place: 'counter',
+        lid: m.covered,
+        until: minutes(choices.pourMin, { min: Math.round(choices.pourMin / 2), max: choices.pourMin * 2 }),
         attention: 'unattended',
       });
-    }
+      strainOff(m, fill);
+      break;
+    case 'firstBubbles':
+      fillPot(m, fill, [...all, ...m.late.map((l) => l.id)], jars);
+      heatUp(m, fill, 100 - m.kitchen.altitudeM / 300 - RIM_BUBBLES_BELOW_C);
+      herbsOffHeat(m, fill, true);
+      steepLong(m, fill);
+      strainOff(m, fill);
+      break;
+    case 'shortBoilLongSteep':
+      fillPot(m, fill, all, jars);
+      heatUp(m, fill);
+      boilWithLate(m, fill, choices.boilMin);
+      herbsOffHeat(m, fill, true);
+      steepLong(m, fill);
+      strainOff(m, fill);
+      break;
+    case 'rawBlend':
+    case 'cordial':
+    case 'own':
+      return;
+  }
+  // What stood in the fridge is cold already.
+  const cold =
+    (choices.methodId === 'shortBoilLongSteep' || choices.methodId === 'firstBubbles') &&
+    choices.steepPlace === 'fridge';
+  if (!cold) coolTub(m, fill);
+}
+
+/** Blended with most of the water, strained; the cloth rinsed with the rest. */
+function blendRaw(m: Making): void {
+  const { b, hands, litres, recipe } = m;
+  const solids = [...m.pot_, ...m.late.map((l) => l.id), ...m.offHeat.map((l) => l.id)];
+  const strain = (keepSolids: boolean) =>
     b.add('strain', {
-      from: [POT],
+      from: [BLENDER],
       to: [TUB],
       lines: [],
-      fill,
+      press: 'wring',
+      cloth: recipe.cloth,
+      keepSolids,
+      until: minutes(handling(6, 1.5, litres)),
+      attention: hands,
+    });
+  b.add('blend', {
+    from: [BLENDER, ...jarsInto(m, 'pot')],
+    to: [BLENDER],
+    lines: [...m.waterLines.first, ...solids],
+    until: minutes(handling(5, 1.5, litres)),
+    attention: hands,
+  });
+  strain(true);
+  b.add('combine', {
+    from: [BOWL],
+    to: [BLENDER],
+    lines: m.waterLines.second,
+    until: minutes(2),
+    attention: hands,
+  });
+  strain(false);
+  juiceInto(m, m.rawFruit, TUB);
+}
+
+/** Juice, sweetener and vinegar in equal parts, with what draws in them, shaken for some days. */
+function steepInVinegar(m: Making): void {
+  const { b, hands, recipe, choices } = m;
+  juiceInto(m, m.rawFruit, TUB);
+  const after = recipe.lines.filter((l) => l.stream === 'after').map((l) => l.id);
+  b.add('mix', { from: [TUB], to: [TUB], lines: after, until: minutes(6), attention: hands });
+  const solids = [
+    ...m.pot_,
+    ...m.waterLines.first,
+    ...m.late.map((l) => l.id),
+    ...m.offHeat.map((l) => l.id),
+  ];
+  if (solids.length)
+    b.add('combine', { from: [BOWL], to: [TUB], lines: solids, until: minutes(3), attention: hands });
+  b.add('steep', {
+    from: [TUB],
+    to: [TUB],
+    lines: [],
+    place: 'fridge',
+    lid: 'on',
+    until: minutes(choices.matureMin, {
+      min: Math.round(choices.matureMin * 0.5),
+      max: choices.matureMin * 3,
+    }),
+    attention: 'unattended',
+  });
+  if (solids.length)
+    b.add('strain', {
+      from: [TUB],
+      to: [JUG],
+      lines: [],
       press: choices.press,
       cloth: recipe.cloth,
       keepSolids: false,
-      until: minutes(handling(8, recipe.cloth ? 1.2 : 0.7, perFillL)),
+      until: minutes(6),
       attention: hands,
     });
-    const stillHot = !(steeping && choices.steepPlace === 'fridge');
-    // What stood in the fridge is cold already; anything else cools before raw juice and bottles.
-    if (stillHot) {
-      b.add('cool', {
-        from: [TUB],
-        to: [TUB],
-        lines: [],
-        fill,
-        place: choices.coolBy,
-        lid: 'off',
-        until: {
-          kind: 'temp',
-          targetC: choices.coolBy === 'counter' ? Math.max(COUNTER_COOL_C, kitchen.roomC + 1) : COLD_C,
-        },
-        attention: choices.coolBy === 'iceBath' ? 'watched' : 'unattended',
-      });
-    }
+}
+
+/** Cold: raw juice and made parts go in, then the sweetener by taste, then the bottles. */
+function finish(m: Making): void {
+  const { b, recipe, choices, hands, litres } = m;
+  const cordial = choices.methodId === 'cordial';
+  const jugIsLast = cordial && m.b.steps.at(-1)?.to[0] === JUG;
+  const last = jugIsLast ? JUG : TUB;
+  const after = cordial ? [] : recipe.lines.filter((l) => l.stream === 'after');
+  const jars = [
+    ...(m.rawFruit.length && !COLD_METHODS.has(choices.methodId) ? [JUG] : []),
+    ...jarsInto(m, 'after'),
+  ];
+  if (after.length || jars.length) {
+    b.add('mix', {
+      from: [last, ...jars],
+      to: [last],
+      lines: after.map((l) => l.id),
+      until: minutes(after.reduce((sum, l) => sum + (l.prep?.minutes ?? 0), 3)),
+      attention: hands,
+    });
   }
-  const after = linesOf((l) => l.stream === 'after');
-  if (after.length) {
-    const squeeze = recipe.lines
-      .filter((l) => l.stream === 'after')
-      .reduce((sum, l) => sum + (l.prep?.minutes ?? 0), 3);
-    b.add('mix', { from: [TUB], to: [TUB], lines: after, until: minutes(squeeze), attention: hands });
-  }
-  const sweet = linesOf((l) => l.stream === 'sweet');
+  const sweet = recipe.lines.filter((l) => l.stream === 'sweet').map((l) => l.id);
   if (sweet.length && choices.targetSweetnessPct > 0) {
     b.add('sweeten', {
-      from: [TUB],
-      to: [TUB],
+      from: [last],
+      to: [last],
       lines: sweet,
       targetSweetnessPct: choices.targetSweetnessPct,
       until: minutes(15),
@@ -214,30 +696,11 @@ export function buildProgram(input: {
     });
   }
   b.add('bottle', {
-    from: [TUB],
+    from: [last],
     to: [BOTTLES],
     lines: [],
     hygiene: choices.hygiene,
-    until: minutes(handling(choices.hygiene === 'sterilised' ? 20 : 10, 1, input.litres)),
+    until: minutes(handling(choices.hygiene === 'sterilised' ? 20 : 10, 1, litres)),
     attention: hands,
   });
-
-  const vessels: VesselSpec[] = [
-    { id: POT, kind: 'pot', shape: potShape(pot), massG: potMassG(pot) },
-    { id: BOWL, kind: 'bowl', shape: null, massG: 0 },
-    { id: TUB, kind: 'tub', shape: null, massG: 0 },
-    { id: BOTTLES, kind: 'bottles', shape: null, massG: 0 },
-    { id: SPENT, kind: 'spent', shape: null, massG: 0 },
-  ];
-  return {
-    recipeId: recipe.id,
-    recipeVersion: recipe.version,
-    methodId: choices.methodId,
-    lines: input.lines,
-    steps: b.steps,
-    vessels,
-    potId: pot.id,
-    burnerId: burner.id,
-    fills,
-  };
 }

@@ -1,12 +1,43 @@
+import type { BoilLevel, Lid } from '../tables/constants.ts';
 import type { Press } from '../tables/types.ts';
-import type { LineId, LineKind, ScaleRule } from './types.ts';
+import type { JuiceTool, LineId, LineKind, ScaleRule } from './types.ts';
 
-/** The ways of drawing that the book knows. */
-export type MethodId = 'shortBoilLongSteep' | 'straightBoil';
-export const METHOD_IDS: readonly MethodId[] = ['shortBoilLongSteep', 'straightBoil'];
+/** The ways of drawing that the book knows, and `own`: the steps that a cook wrote down. */
+export type MethodId =
+  | 'overnightSoak'
+  | 'shortBoilLongSteep'
+  | 'firstBubbles'
+  | 'longSimmer'
+  | 'straightBoil'
+  | 'doubleDraw'
+  | 'pourOver'
+  | 'rawBlend'
+  | 'cordial'
+  | 'own';
+export const METHOD_IDS: readonly MethodId[] = [
+  'overnightSoak',
+  'shortBoilLongSteep',
+  'firstBubbles',
+  'longSimmer',
+  'straightBoil',
+  'doubleDraw',
+  'pourOver',
+  'rawBlend',
+  'cordial',
+  'own',
+];
+/** Methods in which nothing is heated. */
+export const COLD_METHODS: ReadonlySet<MethodId> = new Set(['rawBlend', 'cordial']);
 
-/** Where in the work a line comes in. */
-export type Stream = 'pot' | 'after' | 'sweet';
+/**
+ * Where in the work a line comes in: into the pot from the start; late, so many minutes before the boil ends; when the
+ * flame goes off; as fruit, cooked in or juiced raw as the cook chooses; into a part made aside; stirred in when cool;
+ * as the sweetener.
+ */
+export type Stream = 'pot' | 'late' | 'offHeat' | 'fruit' | 'part' | 'after' | 'sweet';
+export const STREAMS: readonly Stream[] = ['pot', 'late', 'offHeat', 'fruit', 'part', 'after', 'sweet'];
+
+export type Wash = 'none' | 'swirl' | 'scrub' | 'rinse';
 
 /** An ingredient line for `basisL` finished litres. */
 export interface RecipeLine {
@@ -18,25 +49,140 @@ export interface RecipeLine {
   rule: ScaleRule;
   stream: Stream;
   /** What is done to it before it goes in. */
-  wash: 'none' | 'swirl' | 'scrub';
+  wash: Wash;
   prep: { code: string; minutes: number } | null;
+  /** Late: minutes before the boil ends. Off the heat: minutes it stands. */
+  minutes?: number;
+  /** The part made aside that it belongs to. */
+  partId?: string;
+  /** Follows the choice of light, full or dark. */
+  strong?: boolean;
+  /** Follows the choice of mild, medium or hot. */
+  hot?: boolean;
 }
+
+/** Something made aside, with a yield of its own: date syrup, coconut milk, spice liquor, ginger juice. */
+export interface RecipePart {
+  id: string;
+  how: 'blend' | 'boil' | 'juice';
+  /** Boiled so long in the small pot. */
+  boilMin?: number;
+  press: Press;
+  /** Poured into the big pot before it is heated, or stirred in when everything is cool. */
+  joins: 'pot' | 'after';
+}
+
+/** Kinds of step a cook may write herself. */
+export const OWN_STEP_KINDS = [
+  'pick',
+  'wash',
+  'prep',
+  'combine',
+  'soak',
+  'heat',
+  'boil',
+  'steep',
+  'strain',
+  'blend',
+  'juice',
+  'cool',
+  'mix',
+  'sweeten',
+  'bottle',
+] as const;
+export type OwnStepKind = (typeof OWN_STEP_KINDS)[number];
+
+/** A step of a recipe written by a cook. Fields that its kind does not need are left out. */
+export interface RecipeStep {
+  id: string;
+  kind: OwnStepKind;
+  lineIds: LineId[];
+  minutes: number;
+  maxMinutes?: number;
+  level?: BoilLevel;
+  lid?: Lid;
+  place?: 'fridge' | 'counter' | 'iceBath';
+  press?: Press;
+  cloth?: boolean;
+  /** Solids stay for a second water. */
+  keepSolids?: boolean;
+  /** The soak's water is thrown away. */
+  thrown?: boolean;
+  tool?: JuiceTool;
+  /** The cook's own words for it. */
+  text?: string;
+}
+
+export type FamilyId =
+  | 'calyx'
+  | 'calyxFruit'
+  | 'pineapple'
+  | 'root'
+  | 'tonic'
+  | 'cordial'
+  | 'punch'
+  | 'herb'
+  | 'shot'
+  | 'own';
+
+export interface RecipeTimes {
+  boilMin: number;
+  steepMin: number;
+  straightBoilMin: number;
+  soakMin: number;
+  simmerMin: number;
+  secondBoilMin: number;
+  pourMin: number;
+  matureMin: number;
+}
+
+/** Usual lengths; a recipe says where it differs. */
+export const USUAL_TIMES: RecipeTimes = Object.freeze({
+  boilMin: 5,
+  steepMin: 720,
+  straightBoilMin: 25,
+  soakMin: 480,
+  simmerMin: 50,
+  secondBoilMin: 15,
+  pourMin: 15,
+  matureMin: 4 * 24 * 60,
+});
 
 /** A drink in the book. Proportions are per `basisL` litres in bottles. */
 export interface Recipe {
   id: string;
   version: number;
-  /** Word codes: `drink.<id>` for the name, `drink.<id>.about` for a line about it. */
+  /** Shipped drinks are named by word codes, `drink.<id>` and `drink.<id>.about`; a cook's own by these. */
+  name?: string;
+  about?: string;
+  family: FamilyId;
+  serve: 'cold' | 'hot' | 'either';
+  /** A concentrated drink is taken in small glasses, mL. */
+  servingMl?: number;
   lines: readonly RecipeLine[];
+  parts?: readonly RecipePart[];
+  /** What a cook wrote down; taken by the method `own`. */
+  steps?: readonly RecipeStep[];
   basisL: number;
   methods: readonly MethodId[];
   press: Press;
   cloth: boolean;
   /** Sugar-equivalent g per 100 g that the finished drink is sweetened to; 0: left plain. */
   targetSweetnessPct: number;
-  /** How the methods' lengths suit this drink, minutes. */
-  times: { boilMin: number; steepMin: number; straightBoilMin: number };
+  /** How the methods' lengths suit this drink, minutes, where they are not the usual ones. */
+  times: Partial<RecipeTimes>;
+  /** How fruit goes in unless the cook says otherwise. */
+  fruit?: 'cooked' | 'raw';
+  /** The recipe that this one is a variant of. */
+  base?: { id: string; version: number };
 }
+
+export type StrengthId = 'light' | 'full' | 'dark';
+export type HeatId = 'mild' | 'medium' | 'hot';
+/** How much of the lines that carry the strength goes in, against the recipe. */
+export const STRENGTHS: Readonly<Record<StrengthId, number>> = { light: 0.65, full: 1, dark: 1.4 };
+/** How much of ginger, pepper and chilli goes in, against the recipe. */
+export const HEATS: Readonly<Record<HeatId, number>> = { mild: 0.5, medium: 1, hot: 1.7 };
 
 /** What a cook chooses for this batch besides amounts. */
 export interface Choices {
@@ -52,6 +198,17 @@ export interface Choices {
   press: Press;
   targetSweetnessPct: number;
   hygiene: 'clean' | 'sterilised';
+  soakMin: number;
+  soakPlace: 'fridge' | 'counter';
+  simmerMin: number;
+  /** Share of the water kept for the second draw, and how long that boils. */
+  secondShare: number;
+  secondBoilMin: number;
+  pourMin: number;
+  matureMin: number;
+  strength: StrengthId;
+  heat: HeatId;
+  fruit: 'cooked' | 'raw';
 }
 
 /** Steeps longer than this stand cold by default. */
@@ -59,16 +216,48 @@ const LONG_STEEP_MIN = 240;
 
 /** The choices a recipe starts with under a method. */
 export function defaultChoices(recipe: Recipe, methodId: MethodId): Choices {
+  const times = { ...USUAL_TIMES, ...recipe.times };
+  const boilMin = ((): number => {
+    switch (methodId) {
+      case 'straightBoil':
+      case 'doubleDraw':
+      case 'overnightSoak':
+        return times.straightBoilMin;
+      case 'longSimmer':
+        return 10;
+      default:
+        return times.boilMin;
+    }
+  })();
   return {
     methodId,
     rinses: 4,
-    boilMin: methodId === 'straightBoil' ? recipe.times.straightBoilMin : recipe.times.boilMin,
-    steepMin: recipe.times.steepMin,
-    steepPlace: recipe.times.steepMin > LONG_STEEP_MIN ? 'fridge' : 'counter',
+    boilMin,
+    steepMin: times.steepMin,
+    steepPlace: times.steepMin > LONG_STEEP_MIN ? 'fridge' : 'counter',
     coolBy: 'iceBath',
     lid: 'ajar',
     press: recipe.press,
     targetSweetnessPct: recipe.targetSweetnessPct,
     hygiene: 'sterilised',
+    soakMin: times.soakMin,
+    soakPlace: 'fridge',
+    simmerMin: times.simmerMin,
+    secondShare: 0.35,
+    secondBoilMin: times.secondBoilMin,
+    pourMin: times.pourMin,
+    matureMin: times.matureMin,
+    strength: 'full',
+    heat: 'medium',
+    fruit: recipe.fruit ?? 'cooked',
   };
 }
+
+/** Choices as stored, with what an older version did not ask for filled in. */
+export const completeChoices = (
+  recipe: Recipe,
+  stored: Partial<Choices> & Pick<Choices, 'methodId'>,
+): Choices => ({
+  ...defaultChoices(recipe, stored.methodId),
+  ...stored,
+});

@@ -156,7 +156,7 @@ function expectConserved(sim: Simulation): void {
 }
 
 describe('laws', () => {
-  it('both shipped drinks conserve everything under both methods, and the ledger adds up', () => {
+  it('every shipped drink conserves everything under every method it suits, and the ledger adds up', () => {
     for (const recipe of BOOK) {
       for (const methodId of recipe.methods) {
         for (const fills of [1, 3]) {
@@ -237,7 +237,18 @@ describe('laws', () => {
               'bottle',
             ),
           },
-          { weight: 1, arbitrary: fc.constant<Step['kind']>('blend') },
+          {
+            weight: 9,
+            arbitrary: fc.constantFrom<Step['kind']>(
+              'blend',
+              'juice',
+              'sour',
+              'fortify',
+              'split',
+              'chill',
+              'freeze',
+            ),
+          },
         ),
         from: fc.constantFrom('pot', 'pot', 'pot', 'pot', 'tub', 'bottles'),
         to: vessel,
@@ -246,7 +257,7 @@ describe('laws', () => {
         cold: fc.boolean(),
         reading: fc.option(reading, { freq: 4 }),
       })
-      .filter((s) => !(['strain', 'bottle'].includes(s.kind) && s.from === s.to));
+      .filter((s) => !(['strain', 'bottle', 'juice', 'split'].includes(s.kind) && s.from === s.to));
     const seen = { whole: 0, problems: new Set<string>() };
     fc.assert(
       fc.property(fc.array(step, { minLength: 2, maxLength: 9 }), (specs) => {
@@ -278,7 +289,7 @@ describe('laws', () => {
           lines:
             s.kind === 'sweeten'
               ? ['sugar']
-              : s.kind === 'mix'
+              : ['mix', 'sour', 'fortify'].includes(s.kind)
                 ? s.lines.filter((l) => l === 'lime' || l === 'vinegar')
                 : s.lines,
           until: s.kind === 'heat' ? { kind: 'temp' as const, targetC: null } : timed(s.minutes),
@@ -293,6 +304,11 @@ describe('laws', () => {
           minutesPerRinse: 2,
           targetSweetnessPct: 8,
           hygiene: 'clean',
+          tool: 'blender',
+          targetTaGPerL: 9,
+          share: 0.3,
+          thrown: s.cold,
+          lift: s.cold && s.minutes % 2 === 0 && s.from !== s.to,
         }));
         const program = programOf(lines, steps as (Partial<Step> & { kind: Step['kind'] })[]);
         const actuals: Record<string, { adjustments: Adjustment[] }> = {};
@@ -316,7 +332,7 @@ describe('laws', () => {
     );
     // The law was tried on whole programs, and trouble came as typed problems.
     expect(seen.whole).toBeGreaterThan(40);
-    expect(seen.problems).toContain('notYet');
+    expect(seen.problems).toContain('cannotJuice');
     expect(seen.problems).toContain('emptyVessel');
   });
 
@@ -517,7 +533,18 @@ describe('honest problems', () => {
         { kind: 'heat', burnerId: 'moon', lid: 'on', until: { kind: 'temp', targetC: null } } as never,
       ])?.kind,
     ).toBe('unknownBurner');
-    expect(problemOf([{ kind: 'freeze' }])).toMatchObject({ kind: 'notYet', stepKind: 'freeze' });
+    expect(
+      problemOf(
+        [{ kind: 'juice', tool: 'hand', lines: ['c'], to: ['tub'] } as never],
+        [line('c', 'solid', 'hibiscus-dried', 100)],
+      ),
+    ).toMatchObject({ kind: 'cannotJuice', itemId: 'hibiscus-dried' });
+    expect(
+      problemOf(
+        [{ kind: 'combine', lines: ['water'] }, { kind: 'sour', targetTaGPerL: 80, lines: ['l'] } as never],
+        [WATER_5L, line('l', 'liquid', 'lime-juice', 0)],
+      ),
+    ).toMatchObject({ kind: 'cannotSour', targetTaGPerL: 80 });
   });
   it('says when solids would hold everything, and when a pot would boil dry', () => {
     const little = line('w', 'liquid', 'water', 300);

@@ -15,14 +15,21 @@ import { noLife } from './evolve.ts';
 import type { Kitchen } from './kitchen.ts';
 import { noteRoom, StepStop, solidsInfo, startWork, type Work } from './state.ts';
 import {
+  blendStep,
   boilStep,
   bottleStep,
+  chillStep,
   combineStep,
   coolStep,
+  fortifyStep,
+  freezeStep,
   heatStep,
+  juiceStep,
   mixStep,
   pickStep,
   type StepRun,
+  sourStep,
+  splitStep,
   standStep,
   strainStep,
   sweetenStep,
@@ -78,13 +85,26 @@ function runStep(work: Work, step: Step, run: StepRun): void {
       bottleStep(work, step, run);
       return;
     case 'blend':
+      blendStep(work, step, run);
+      return;
     case 'juice':
+      juiceStep(work, step, run);
+      return;
     case 'sour':
+      sourStep(work, step, run);
+      return;
     case 'fortify':
+      fortifyStep(work, step, run);
+      return;
     case 'split':
+      splitStep(work, step, run);
+      return;
     case 'chill':
+      chillStep(work, step, run);
+      return;
     case 'freeze':
-      throw new StepStop({ kind: 'notYet', stepId: step.id, stepKind: step.kind });
+      freezeStep(work, step, run);
+      return;
   }
 }
 
@@ -129,7 +149,7 @@ export function simulateBatch(
   options: SimulationOptions = {},
 ): Simulation {
   const full = options.detail !== 'lean';
-  const work = startWork(program, kitchen, tables, full);
+  const work = startWork(program, kitchen, tables, full, options.factors);
   const trace: TraceEntry[] = [];
   let problem: StepProblem | null = null;
 
@@ -145,7 +165,7 @@ export function simulateBatch(
         actual,
         actualMin: actual?.endMin !== undefined ? Math.max(0, actual.endMin - startMin) : null,
         stopAfterMin: stop ? Math.max(0, stop.atMin - startMin) : null,
-        lived: noLife(),
+        lived: noLife(options.strength),
         notes: [],
         dosedG: {},
       };

@@ -7,6 +7,7 @@ import type { IngredientRow, MarkerId, Tables } from '../tables/types.ts';
 import type { Kitchen } from './kitchen.ts';
 import type {
   CoolingTally,
+  Factors,
   Flow,
   Liquor,
   Origin,
@@ -26,6 +27,7 @@ export class StepStop extends Error {
   }
 }
 
+export const NO_FACTORS: Factors = Object.freeze({ boilOff: 1, power: 1, heatLoss: 1, strainLoss: 1 });
 export const NO_COOLING: CoolingTally = { from60To21Min: 0, from21To5Min: 0, warmMin: 0 };
 export const emptyLiquor = (tempC: number): Liquor => ({
   ...EMPTY,
@@ -40,6 +42,7 @@ export interface Work {
   program: Program;
   kitchen: Kitchen;
   tables: Tables;
+  factors: Factors;
   vessels: Map<VesselId, Vessel>;
   specs: Map<VesselId, VesselSpec>;
   lines: Map<string, ProgramLine>;
@@ -49,11 +52,18 @@ export interface Work {
   peak: Map<VesselId, Room>;
 }
 
-export function startWork(program: Program, kitchen: Kitchen, tables: Tables, keepFlows: boolean): Work {
+export function startWork(
+  program: Program,
+  kitchen: Kitchen,
+  tables: Tables,
+  keepFlows: boolean,
+  factors: Factors = NO_FACTORS,
+): Work {
   const work: Work = {
     program,
     kitchen,
     tables,
+    factors,
     vessels: new Map(),
     specs: new Map(program.vessels.map((v) => [v.id, v])),
     lines: new Map(program.lines.map((l) => [l.id, l])),
@@ -62,9 +72,29 @@ export function startWork(program: Program, kitchen: Kitchen, tables: Tables, ke
     peak: new Map(),
   };
   for (const spec of program.vessels) {
+    const held = spec.holds;
+    if (held) {
+      addFlow(work, () => ({
+        stepId: '',
+        code: 'onHand',
+        direction: 'in',
+        volumeL: volumeMl(held) / 1000,
+        comp: held,
+        to: spec.id,
+      }));
+    }
     work.vessels.set(spec.id, {
       id: spec.id,
-      liquor: emptyLiquor(kitchen.roomC),
+      // What comes from the shelf is as cold as the fridge, and as raw as what it was made of may be.
+      liquor: held
+        ? liquorOf(
+            held,
+            kitchen.fridgeC,
+            [{ lineId: spec.id, kind: 'rawJuice', sinceMin: 0, heatedMin: 0, below60Min: null }],
+            NO_COOLING,
+            null,
+          )
+        : emptyLiquor(kitchen.roomC),
       lid: 'off',
       place: 'counter',
       solids: [],

@@ -1,9 +1,12 @@
-import { EMPTY, massG, plus, scaled, volumeMl } from '../liquor/composition.ts';
+import { EMPTY, massG, minus, plus, scaled, sournessGPerL, volumeMl, water } from '../liquor/composition.ts';
 import { drawnAfter } from '../physics/extraction.ts';
 import { boilingPointC, type Stretch } from '../physics/heat.ts';
+import { juicePerKg } from '../physics/juice.ts';
 import {
+  BLENDING,
   CLOTH_LOSS_ML,
   FUSION_J_PER_G,
+  MOST_LOSS_SHARE,
   RINSE_CARRIED_ML_PER_G,
   STRAIN_LOSS_ML,
 } from '../tables/constants.ts';
@@ -23,22 +26,31 @@ import {
   noteRoom,
   StepStop,
   setVessel,
+  solidsInfo,
   vesselOf,
   type Work,
   withComposition,
 } from './state.ts';
 import type {
   Adjustment,
+  BlendStep,
   BoilStep,
   BottleStep,
+  ChillStep,
   CombineStep,
   CoolStep,
+  FortifyStep,
+  FreezeStep,
   HeatStep,
+  JuiceStep,
   MixStep,
   PickStep,
   PrepStep,
+  ProgramLine,
   SoakStep,
   Solid,
+  SourStep,
+  SplitStep,
   SteepStep,
   Step,
   StepActual,
@@ -199,27 +211,95 @@ function rejoinHeld(work: Work, step: Step, vessel: Vessel): Vessel {
   return joined;
 }
 
+/** Grams of a line that a step takes: its share for this fill, or so much for each millilitre that is there. */
+function gramsFor(work: Work, step: Step, line: ProgramLine, resultMl: number): number {
+  if (line.rule.kind !== 'byResult') return line.massG * shareOf(work, step);
+  const perMl =
+    work.tables.liquids.get(line.itemId)?.densityGPerMl ??
+    work.tables.sweeteners.get(line.itemId)?.bulkGPerMl;
+  if (perMl === undefined) throw new StepStop({ kind: 'unknownItem', stepId: step.id, itemId: line.itemId });
+  return line.rule.ratio * resultMl * perMl;
+}
+
 /** Pours a step's liquids and sweeteners, then puts all its solids in at once. */
-function addLines(work: Work, step: Step, vesselId: string): void {
+function addLines(work: Work, step: Step, vesselId: string, run: StepRun): void {
   const solids: Solid[] = [];
+  const resultMl = volumeMl(vesselOf(work, step.id, vesselId).liquor);
   for (const lineId of step.lines) {
     const line = lineOf(work, step.id, lineId);
     if (line.kind === 'solid') solids.push(takeSolids(work, step, lineId));
-    else
-      pourIn(
-        work,
-        step,
-        vesselOf(work, step.id, vesselId),
-        line.kind,
-        line.itemId,
-        line.id,
-        line.massG * shareOf(work, step),
-      );
+    else {
+      const grams = gramsFor(work, step, line, resultMl);
+      if (line.rule.kind === 'byResult') run.dosedG[line.id] = grams;
+      pourIn(work, step, vesselOf(work, step.id, vesselId), line.kind, line.itemId, line.id, grams);
+    }
   }
   addSolids(work, step, vesselOf(work, step.id, vesselId), solids);
 }
 
+/** Pours everything that is liquid in other vessels into one. */
+function pourTogether(work: Work, step: Step, toId: string): void {
+  for (const id of step.from) {
+    if (id === toId) continue;
+    const from = vesselOf(work, step.id, id);
+    if (volumeMl(from.liquor) < 1) continue;
+    pourOver(work, step, from, vesselOf(work, step.id, toId), 1);
+  }
+}
+
+/** A share of a vessel's liquor into another. */
+function pourOver(work: Work, step: Step, from: Vessel, to: Vessel, share: number): void {
+  const through = withComposition(from.liquor, scaled(from.liquor, share));
+  const dry = massG(to.liquor) <= 0 && to.solids.length === 0;
+  const joined = dry
+    ? through
+    : mixLiquors(work, to.liquor, massG(to.liquor) + solidsInfo(work, to).massG, through, massG(through));
+  moved(work, step, from, to, through, (volumeMl(joined) - volumeMl(to.liquor)) / 1000);
+  setVessel(work, {
+    ...from,
+    liquor:
+      share >= 1
+        ? emptyLiquor(work.kitchen.roomC)
+        : withComposition(from.liquor, scaled(from.liquor, 1 - share)),
+  });
+  setVessel(work, { ...to, liquor: joined });
+}
+
+/** Solids lifted out of the pot, dripping: they keep what they hold, and may be put back. */
+function liftOut(work: Work, step: Step): void {
+  const from = wetVessel(work, step);
+  const bowl = vesselOf(work, step.id, firstOf(step.to));
+  const hasMl = volumeMl(from.liquor);
+  const lifted = from.solids.filter((s) => step.lines.includes(s.lineId));
+  let liquor = from.liquor;
+  const out = lifted.map((solid) => {
+    const ml = Math.min(
+      ingredientOf(work, step.id, solid.ingredientId).holdMlPerG.drain * solid.massG,
+      hasMl * 0.9,
+    );
+    const held = scaled(from.liquor, ml / hasMl);
+    addFlow(work, () => ({
+      stepId: step.id,
+      code: 'held',
+      direction: 'out',
+      volumeL: ml / 1000,
+      comp: held,
+      lineId: solid.lineId,
+      from: from.id,
+    }));
+    liquor = withComposition(liquor, minus(liquor, held));
+    return { ...solid, held };
+  });
+  setVessel(work, { ...from, liquor, solids: from.solids.filter((s) => !lifted.includes(s)) });
+  setVessel(work, { ...bowl, solids: [...bowl.solids, ...out] });
+}
+
 export function combineStep(work: Work, step: CombineStep, run: StepRun): void {
+  if (step.lift) {
+    liftOut(work, step);
+    handWork(work, step, run);
+    return;
+  }
   const vessel = rejoinHeld(work, step, vesselOf(work, step.id, firstOf(step.to)));
   const fresh = volumeMl(vessel.liquor) < 1 && vessel.solids.length === 0;
   // A pot that comes to the table empty has the temperature of what goes in first.
@@ -228,7 +308,8 @@ export function combineStep(work: Work, step: CombineStep, run: StepRun): void {
     place: 'counter',
     liquor: fresh ? emptyLiquor(work.kitchen.tapC) : vessel.liquor,
   });
-  addLines(work, step, vessel.id);
+  pourTogether(work, step, vessel.id);
+  addLines(work, step, vessel.id, run);
   noteRoom(work, vesselOf(work, step.id, vessel.id), false);
   handWork(work, step, run);
 }
@@ -250,14 +331,56 @@ export function standStep(work: Work, step: SoakStep | SteepStep, run: StepRun):
   });
   const after = vesselOf(work, step.id, id);
   setVessel(work, { ...after, place: step.place === 'fridge' ? 'fridge' : 'counter' });
+  if (step.kind === 'soak' && step.thrown && run.stopAfterMin === null) throwAway(work, step, id);
 }
 
-function powerFor(work: Work, step: HeatStep | BoilStep): number {
+/** The water of a cleaning soak goes down the sink; what drips from the solids stays on them. */
+function throwAway(work: Work, step: Step, vesselId: string): void {
+  const vessel = vesselOf(work, step.id, vesselId);
+  const hasMl = volumeMl(vessel.liquor);
+  if (hasMl <= 0) return;
+  let keptMl = 0;
+  const solids = vessel.solids.map((solid) => {
+    const row = ingredientOf(work, step.id, solid.ingredientId);
+    // Own water included: what the solid holds when it has drained.
+    const ml = Math.min(row.holdMlPerG.drain * solid.massG, Math.max(0, hasMl - keptMl));
+    keptMl += ml;
+    return { ...solid, held: scaled(vessel.liquor, ml / hasMl) };
+  });
+  for (const solid of solids) {
+    addFlow(work, () => ({
+      stepId: step.id,
+      code: 'held',
+      direction: 'out',
+      volumeL: volumeMl(solid.held) / 1000,
+      comp: solid.held,
+      lineId: solid.lineId,
+      from: vesselId,
+    }));
+  }
+  const goneShare = 1 - keptMl / hasMl;
+  addFlow(work, () => ({
+    stepId: step.id,
+    code: 'thrown',
+    direction: 'out',
+    volumeL: (hasMl * goneShare) / 1000,
+    comp: scaled(vessel.liquor, goneShare),
+    from: vesselId,
+  }));
+  setVessel(work, { ...vessel, liquor: emptyLiquor(work.kitchen.tapC), solids });
+}
+
+/** A small pot for spices and syrups, where the kitchen has no second one: only its width matters for the flame. */
+const NOMINAL_SMALL_POT = { diameterCm: 18 };
+
+function powerFor(work: Work, step: HeatStep | BoilStep, vessel: Vessel): number {
   const burner = work.kitchen.burners.find((b) => b.id === step.burnerId);
-  const pot = work.kitchen.pots.find((p) => p.id === work.program.potId);
-  if (!burner || !pot)
-    throw new StepStop({ kind: 'unknownBurner', stepId: step.id, burnerId: step.burnerId });
-  return powerIntoPotW(burner, pot);
+  if (!burner) throw new StepStop({ kind: 'unknownBurner', stepId: step.id, burnerId: step.burnerId });
+  const spec = work.specs.get(vessel.id);
+  const potId = spec?.potId ?? (spec?.kind === 'spicePot' ? null : work.program.potId);
+  const pot = potId === null ? NOMINAL_SMALL_POT : work.kitchen.pots.find((p) => p.id === potId);
+  if (!pot) throw new StepStop({ kind: 'unknownVessel', stepId: step.id, vesselId: vessel.id });
+  return powerIntoPotW(burner, pot) * work.factors.power;
 }
 
 const evenly = (fromC: number, toC: number, minutes: number): Stretch[] => {
@@ -277,7 +400,7 @@ export function heatStep(work: Work, step: HeatStep, run: StepRun): void {
     step.until.kind === 'temp' && step.until.targetC !== null
       ? step.until.targetC
       : boilingPointC(work.kitchen.altitudeM);
-  const around = { place: 'stove' as const, lid: step.lid, powerW: powerFor(work, step) };
+  const around = { place: 'stove' as const, lid: step.lid, powerW: powerFor(work, step, start) };
   setVessel(work, { ...start, place: 'stove', lid: step.lid });
   noteRoom(work, vesselOf(work, step.id, start.id), true);
   const first = pathOf(work, start, around, { targetC });
@@ -330,7 +453,7 @@ function cutAfter(stretches: readonly Stretch[], minutes: number): Stretch[] {
 export function boilStep(work: Work, step: BoilStep, run: StepRun): void {
   const start = wetVessel(work, step);
   const boilC = boilingPointC(work.kitchen.altitudeM);
-  const powerW = powerFor(work, step);
+  const powerW = powerFor(work, step, start);
   setVessel(work, { ...start, place: 'stove', lid: step.lid, liquor: { ...start.liquor, tempC: boilC } });
   noteRoom(work, vesselOf(work, step.id, start.id), true);
   const atStart = boilPath(work, start, { level: step.level, lid: step.lid, powerW, boilC }, 1);
@@ -352,16 +475,34 @@ export function boilStep(work: Work, step: BoilStep, run: StepRun): void {
 /** Liquor leaves its solids: what they hold stays with them, a little is lost to sieve and cloth. */
 export function strainStep(work: Work, step: StrainStep, run: StepRun): void {
   const from = wetVessel(work, step);
+  // A jar of syrup does not lose half of itself to its sieve.
+  const lossMl = Math.min(
+    (STRAIN_LOSS_ML + (step.cloth ? CLOTH_LOSS_ML : 0)) * work.factors.strainLoss,
+    MOST_LOSS_SHARE * volumeMl(from.liquor),
+  );
+  freeLiquor(work, step, from, {
+    holdMl: (solid) => ingredientOf(work, step.id, solid.ingredientId).holdMlPerG[step.press] * solid.massG,
+    lossMl,
+    keepSolids: step.keepSolids,
+  });
+  handWork(work, step, run);
+}
+
+/** Parts liquor and solids of a vessel: what each solid holds stays with it, the rest goes on. */
+function freeLiquor(
+  work: Work,
+  step: StrainStep | JuiceStep,
+  from: Vessel,
+  how: { holdMl: (solid: Solid) => number; lossMl: number; keepSolids: boolean },
+): void {
   const to = vesselOf(work, step.id, firstOf(step.to));
   const hasMl = volumeMl(from.liquor);
-  let leftMl = hasMl;
+  let leftMl = hasMl - how.lossMl;
   const holds = from.solids.map((s) => {
-    const ml = ingredientOf(work, step.id, s.ingredientId).holdMlPerG[step.press] * s.massG;
+    const ml = how.holdMl(s);
     leftMl -= ml;
     return ml;
   });
-  const lossMl = STRAIN_LOSS_ML + (step.cloth ? CLOTH_LOSS_ML : 0);
-  leftMl -= lossMl;
   if (leftMl <= 0) {
     throw new StepStop({
       kind: 'allHeld',
@@ -386,8 +527,8 @@ export function strainStep(work: Work, step: StrainStep, run: StepRun): void {
     stepId: step.id,
     code: 'strainLoss',
     direction: 'out',
-    volumeL: lossMl / 1000,
-    comp: scaled(from.liquor, lossMl / hasMl),
+    volumeL: how.lossMl / 1000,
+    comp: scaled(from.liquor, how.lossMl / hasMl),
     from: from.id,
   }));
   const spent = from.solids.map((s, i) => ({ ...s, held: scaled(from.liquor, holds[i]! / hasMl) }));
@@ -398,13 +539,85 @@ export function strainStep(work: Work, step: StrainStep, run: StepRun): void {
     ...from,
     place: 'counter',
     liquor: emptyLiquor(work.kitchen.roomC),
-    solids: step.keepSolids ? spent : [],
+    solids: how.keepSolids ? spent : [],
   });
-  setVessel(work, { ...to, place: 'counter', lid: 'off', liquor: massG(to.liquor) > 0 ? joined : through });
-  if (!step.keepSolids) {
+  // What waits in a jar waits cold.
+  const waits = work.specs.get(to.id)?.kind === 'jar';
+  setVessel(work, {
+    ...to,
+    place: waits ? 'fridge' : 'counter',
+    lid: waits ? 'on' : 'off',
+    liquor: massG(to.liquor) > 0 ? joined : through,
+  });
+  noteRoom(work, vesselOf(work, step.id, to.id), false);
+  if (!how.keepSolids) {
     const leftovers = [...work.vessels.values()].find((v) => work.specs.get(v.id)?.kind === 'spent');
     if (leftovers) setVessel(work, { ...leftovers, solids: [...leftovers.solids, ...spent] });
   }
+}
+
+/** Books what is drawn from solids that are broken open, up to a share of all that is in them. */
+function breakOpen(work: Work, step: Step, vessel: Vessel, share: number): Vessel {
+  let liquor = vessel.liquor;
+  const solids = vessel.solids.map((solid) => {
+    const row = ingredientOf(work, step.id, solid.ingredientId);
+    const delta = share - solid.extracted;
+    if (row.rate100PerMin === null || delta <= 0) return solid;
+    const all = drawableOf(row, solid.massG);
+    const after = plus(liquor, all, delta);
+    const before = liquor;
+    addFlow(work, () => ({
+      stepId: step.id,
+      code: 'drawn',
+      direction: 'in',
+      volumeL: (volumeMl(after) - volumeMl(before)) / 1000,
+      comp: scaled(all, delta),
+      lineId: solid.lineId,
+      to: vessel.id,
+    }));
+    liquor = withComposition(liquor, after);
+    return { ...solid, extracted: share };
+  });
+  return { ...vessel, liquor, solids };
+}
+
+/** Blending: what is in broken cells is free at once. The foam that stands on it is air and is not counted. */
+export function blendStep(work: Work, step: BlendStep, run: StepRun): void {
+  const { id } = vesselOf(work, step.id, firstOf(step.to));
+  pourTogether(work, step, id);
+  addLines(work, step, id, run);
+  const vessel = vesselOf(work, step.id, id);
+  const fillMl = volumeMl(vessel.liquor) + solidsInfo(work, vessel).volumeMl;
+  if (fillMl < 1) throw new StepStop({ kind: 'emptyVessel', stepId: step.id, vesselId: id });
+  setVessel(work, breakOpen(work, step, vessel, BLENDING.drawnShare));
+  const loads = Math.ceil(fillMl / (work.kitchen.tools.blenderMl * BLENDING.fillShare) - 1e-9);
+  run.notes.push(said('blend.loads', { loads }));
+  handWork(work, step, run);
+}
+
+/** Juicing: so many millilitres for each kilogram by the tool at hand; the rest stays in the pulp. */
+export function juiceStep(work: Work, step: JuiceStep, run: StepRun): void {
+  const from = vesselOf(work, step.id, firstOf(step.from));
+  addLines(work, step, from.id, run);
+  const whole = breakOpen(work, step, vesselOf(work, step.id, from.id), 1);
+  const allMl = volumeMl(whole.liquor);
+  const contentMl = (solid: Solid): number => {
+    const row = ingredientOf(work, step.id, solid.ingredientId);
+    return volumeMl(plus(water((solid.massG * row.waterPct) / 100), drawableOf(row, solid.massG)));
+  };
+  const totalMl = whole.solids.reduce((sum, s) => sum + contentMl(s), 0);
+  freeLiquor(work, step, whole, {
+    holdMl: (solid) => {
+      const row = ingredientOf(work, step.id, solid.ingredientId);
+      const perKg = juicePerKg(row, step.tool);
+      if (perKg === null) throw new StepStop({ kind: 'cannotJuice', stepId: step.id, itemId: row.id });
+      // Its part of the pool, less the juice that comes out of it.
+      const content = (contentMl(solid) / totalMl) * allMl;
+      return Math.max(0, content - (solid.massG / 1000) * perKg);
+    },
+    lossMl: 0,
+    keepSolids: false,
+  });
   handWork(work, step, run);
 }
 
@@ -459,9 +672,11 @@ export function coolStep(work: Work, step: CoolStep, run: StepRun): void {
   });
 }
 
-export function mixStep(work: Work, step: MixStep, run: StepRun): void {
-  const vessel = vesselOf(work, step.id, firstOf(step.to));
-  addLines(work, step, vessel.id);
+export function mixStep(work: Work, step: MixStep | FortifyStep, run: StepRun): void {
+  const { id } = vesselOf(work, step.id, firstOf(step.to));
+  pourTogether(work, step, id);
+  addLines(work, step, id, run);
+  noteRoom(work, vesselOf(work, step.id, id), false);
   handWork(work, step, run);
 }
 
@@ -515,4 +730,60 @@ export function bottleStep(work: Work, step: BottleStep, run: StepRun): void {
         ? mixLiquors(work, to.liquor, massG(to.liquor), ready.liquor, massG(ready.liquor))
         : ready.liquor,
   });
+}
+
+/** Souring to a titratable acidity with the liquids of the step, in equal volumes. */
+export function sourStep(work: Work, step: SourStep, run: StepRun): void {
+  const { id } = vesselOf(work, step.id, firstOf(step.to));
+  handWork(work, step, run);
+  const over = run.actual?.endMin !== undefined;
+  if (over || run.stopAfterMin !== null || step.lines.length === 0) return;
+  const { liquor } = vesselOf(work, step.id, id);
+  const rows = step.lines.map((lineId) => {
+    const line = lineOf(work, step.id, lineId);
+    const row = work.tables.liquids.get(line.itemId);
+    if (!row) throw new StepStop({ kind: 'unknownItem', stepId: step.id, itemId: line.itemId });
+    return { line, row };
+  });
+  const target = step.targetTaGPerL;
+  const litres = volumeMl(liquor) / 1000;
+  // Acetic counts as sour too: 1.066 g of citric for each gram.
+  const sourPerL =
+    rows.reduce((sum, { row }) => sum + row.taGPerL + 1.066 * 10 * row.aceticPct, 0) / rows.length;
+  const hasG = sournessGPerL(liquor) * litres;
+  if (hasG >= target * litres) return;
+  if (sourPerL <= target) throw new StepStop({ kind: 'cannotSour', stepId: step.id, targetTaGPerL: target });
+  const addL = (target * litres - hasG) / (sourPerL - target);
+  for (const { line, row } of rows) {
+    const grams = (addL / rows.length) * 1000 * row.densityGPerMl;
+    run.dosedG[line.id] = grams;
+    pourIn(work, step, vesselOf(work, step.id, id), 'liquid', line.itemId, line.id, grams);
+  }
+}
+
+/** Spirits go in when nothing will be heated any more: alcohol boils off. */
+export function fortifyStep(work: Work, step: FortifyStep, run: StepRun): void {
+  mixStep(work, step, run);
+}
+
+export function splitStep(work: Work, step: SplitStep, run: StepRun): void {
+  const from = wetVessel(work, step);
+  pourOver(work, step, from, vesselOf(work, step.id, firstOf(step.to)), Math.min(1, Math.max(0, step.share)));
+  handWork(work, step, run);
+}
+
+/** Standing in the fridge until it is as cold as that, or for the planned time. */
+export function chillStep(work: Work, step: ChillStep, run: StepRun): void {
+  coolStep(work, { ...step, kind: 'cool', place: 'fridge', lid: 'on' }, run);
+}
+
+/** A freezer stands at this, °C. */
+const FREEZER_C = -18;
+
+export function freezeStep(work: Work, step: FreezeStep, run: StepRun): void {
+  const { id } = wetVessel(work, step);
+  handWork(work, step, run);
+  if (run.stopAfterMin !== null) return;
+  const vessel = vesselOf(work, step.id, id);
+  setVessel(work, { ...vessel, place: 'fridge', liquor: { ...vessel.liquor, tempC: FREEZER_C } });
 }

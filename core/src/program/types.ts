@@ -4,7 +4,7 @@ import type { Place } from '../physics/heat.ts';
 import type { Room } from '../physics/room.ts';
 import type { Shape } from '../physics/vesselShape.ts';
 import type { BoilLevel, Lid } from '../tables/constants.ts';
-import type { Press } from '../tables/types.ts';
+import type { MarkerId, Press } from '../tables/types.ts';
 import type { Entered } from '../units/measures.ts';
 import type { Said } from '../units/result.ts';
 
@@ -50,9 +50,14 @@ export interface Solid {
   /** Liquor that clings to it once strained or rinsed. */
   held: Composition;
   extracted: number;
+  /** Its own water has joined a liquor already: taken out and put back it brings only what clings to it. */
+  wet?: boolean;
 }
 
-export type VesselKind = 'pot' | 'bowl' | 'tub' | 'bottles' | 'jar' | 'blender' | 'spent';
+export type VesselKind = 'pot' | 'spicePot' | 'bowl' | 'tub' | 'bottles' | 'jar' | 'blender' | 'spent';
+
+/** How fruit is freed of its juice. */
+export type JuiceTool = 'hand' | 'blender' | 'juicer';
 
 export interface VesselSpec {
   id: VesselId;
@@ -60,6 +65,10 @@ export interface VesselSpec {
   /** Null for bowls and tubs nobody measured: taken as high as wide. */
   shape: Shape | null;
   massG: number;
+  /** Which pot of the kitchen it is, where it is heated. */
+  potId?: string;
+  /** What it holds before the first step: a part taken from the shelf. */
+  holds?: Composition;
 }
 
 export interface Vessel {
@@ -117,11 +126,15 @@ export interface PrepStep extends StepBase {
 }
 export interface CombineStep extends StepBase {
   kind: 'combine';
+  /** The solids of these lines are lifted out of `from` into the bowl, to be put back later. */
+  lift?: boolean;
 }
 export interface SoakStep extends StepBase {
   kind: 'soak';
   place: Place;
   lid: Lid;
+  /** The water was for cleaning: it is poured away with what it drew. */
+  thrown?: boolean;
 }
 export interface HeatStep extends StepBase {
   kind: 'heat';
@@ -163,9 +176,32 @@ export interface BottleStep extends StepBase {
   kind: 'bottle';
   hygiene: 'clean' | 'sterilised';
 }
-/** Kinds that no method of the book needs yet: the interpreter returns a typed "not yet". */
-export interface LaterStep extends StepBase {
-  kind: 'blend' | 'juice' | 'sour' | 'fortify' | 'split' | 'chill' | 'freeze';
+/** Through the blender, with the liquids of its lines: cells break, most of what is in them is free at once. */
+export interface BlendStep extends StepBase {
+  kind: 'blend';
+}
+export interface JuiceStep extends StepBase {
+  kind: 'juice';
+  tool: JuiceTool;
+}
+/** Souring to a titratable acidity, with the liquids of its lines. */
+export interface SourStep extends StepBase {
+  kind: 'sour';
+  targetTaGPerL: number;
+}
+export interface FortifyStep extends StepBase {
+  kind: 'fortify';
+}
+/** A share of the liquor goes into a vessel of its own. */
+export interface SplitStep extends StepBase {
+  kind: 'split';
+  share: number;
+}
+export interface ChillStep extends StepBase {
+  kind: 'chill';
+}
+export interface FreezeStep extends StepBase {
+  kind: 'freeze';
 }
 
 export type Step =
@@ -182,7 +218,13 @@ export type Step =
   | MixStep
   | SweetenStep
   | BottleStep
-  | LaterStep;
+  | BlendStep
+  | JuiceStep
+  | SourStep
+  | FortifyStep
+  | SplitStep
+  | ChillStep
+  | FreezeStep;
 export type StepKind = Step['kind'];
 
 export type ScaleRule =
@@ -207,6 +249,8 @@ export interface ProgramLine {
   massG: number;
   /** As the cook said it, where she did. */
   entered?: Entered;
+  /** Which share of a line of the recipe it is: the water of the second draw, the rinse of the blender. */
+  share?: 'first' | 'second' | 'rinse';
 }
 
 /** A batch: lines and steps over named vessels. The same shape serves plan, stove and log. */
@@ -272,6 +316,8 @@ export interface Flow {
 }
 export type FlowCode =
   | 'poured'
+  | 'onHand'
+  | 'thrown'
   | 'ownWater'
   | 'rinseWater'
   | 'bowl'
@@ -307,6 +353,8 @@ export interface VesselNow {
 export interface CurvePoint {
   atMin: number;
   tempC: number;
+  /** Drawn markers in the vessel's liquor, g/L; only where strength was asked for. */
+  gPerL?: Readonly<Partial<Record<MarkerId, number>>>;
 }
 
 export interface TraceEntry {
@@ -332,7 +380,8 @@ export interface TraceEntry {
 }
 
 export type StepProblem =
-  | { kind: 'notYet'; stepId: StepId; stepKind: StepKind }
+  | { kind: 'cannotJuice'; stepId: StepId; itemId: string }
+  | { kind: 'cannotSour'; stepId: StepId; targetTaGPerL: number }
   | { kind: 'unknownLine'; stepId: StepId; lineId: LineId }
   | { kind: 'unknownItem'; stepId: StepId; itemId: string }
   | { kind: 'unknownVessel'; stepId: StepId; vesselId: VesselId }
@@ -352,8 +401,21 @@ export interface SimulationOptions {
   actuals?: Readonly<Record<StepId, StepActual>>;
   /** With `lean` no curves or per-step copies are kept, only the last states, flows and room. */
   detail?: 'full' | 'lean';
+  /** The constants of the model as drawn for one run of a range; all 1 without. */
+  factors?: Factors;
+  /** Keep the strength along the curves. */
+  strength?: boolean;
   /** Stop in the middle: the state of things at a moment of a step. */
   stopAt?: { stepId: StepId; atMin: number };
+}
+
+/** Multipliers on the constants of the model that are not rows of a table: this kitchen's own, or one draw of a range. */
+export interface Factors {
+  boilOff: number;
+  /** Burner power that reaches the pot. */
+  power: number;
+  heatLoss: number;
+  strainLoss: number;
 }
 
 export interface Simulation {

@@ -22,6 +22,13 @@ export const RINSE_CARRIED_ML_PER_G = 1.5;
 /** Liquor lost at each straining, and in each cloth, mL. */
 export const STRAIN_LOSS_ML = 50;
 export const CLOTH_LOSS_ML = 100;
+/** Of little liquor at most this share is lost that way. */
+export const MOST_LOSS_SHARE = 0.1;
+
+/** A blender: how much of what is in broken cells is free, and how full the jar may be. Source: general kitchen practice. */
+export const BLENDING = Object.freeze({ drawnShare: 0.8, fillShare: 0.66 });
+/** A washing bowl takes solids up to this share of it, with water to swirl them in. Source: general kitchen practice. */
+export const BOWL_SHARE = 0.4;
 
 export type BoilLevel = 'rolling' | 'medium' | 'gentle' | 'simmer';
 

@@ -1,0 +1,31 @@
+import type { IngredientRow } from '../tables/types.ts';
+
+const FALLBACK = {
+  hand: ['hand', 'blender', 'juicer'],
+  blender: ['blender', 'juicer', 'hand'],
+  juicer: ['juicer', 'blender', 'hand'],
+} as const;
+
+/**
+ * Juice from a kilogram as weighed, mL, by a tool; by the next best tool where that one is not known for it.
+ * @returns null where nothing is known of its juice.
+ */
+export function juicePerKg(row: IngredientRow, tool: 'hand' | 'blender' | 'juicer'): number | null {
+  for (const t of FALLBACK[tool]) {
+    const ml = row.juiceMlPerKg[t];
+    if (ml !== null) return ml;
+  }
+  return null;
+}
+
+/** How many pieces, and grams, give so many millilitres of juice. Null where nothing is known of its juice. */
+export function fruitForJuice(
+  row: IngredientRow,
+  juiceMl: number,
+  tool: 'hand' | 'blender' | 'juicer',
+): { massG: number; pieces: number | null } | null {
+  const perKg = juicePerKg(row, tool);
+  if (perKg === null || perKg <= 0) return null;
+  const massG = (juiceMl / perKg) * 1000;
+  return { massG, pieces: row.piece ? massG / row.piece.massG : null };
+}
