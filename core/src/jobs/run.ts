@@ -1,16 +1,26 @@
+import { compareMethods, type MethodAnswer } from '../compare/methods.ts';
 import { type PlanDoc, type PlanProblem, solvePlanDoc } from '../plan/planDoc.ts';
+import { type Ranges, rangesOf } from '../plan/ranges.ts';
 import type { Solution } from '../plan/solve.ts';
 import type { Kitchen } from '../program/kitchen.ts';
-import type { Recipe } from '../program/recipe.ts';
+import type { MethodId, Recipe } from '../program/recipe.ts';
 import { simulateBatch } from '../program/simulate.ts';
-import type { Simulation } from '../program/types.ts';
-import type { Tables } from '../tables/types.ts';
+import type { Program, Simulation } from '../program/types.ts';
+import type { IngredientRow, Tables } from '../tables/types.ts';
 import type { Result } from '../units/result.ts';
 
 /** Work that may be heavy, as plain data, so that it can run in a worker or beside a request. */
 export type Job =
   | { kind: 'solve'; plan: PlanDoc; kitchen: Kitchen }
-  | { kind: 'compareFills'; plan: PlanDoc; kitchen: Kitchen; fills: readonly number[] };
+  | { kind: 'compareFills'; plan: PlanDoc; kitchen: Kitchen; fills: readonly number[] }
+  | { kind: 'compareMethods'; plan: PlanDoc; kitchen: Kitchen; methodIds: readonly MethodId[] }
+  | { kind: 'ranges'; program: Program; kitchen: Kitchen; runs: number; seed: number };
+
+/** The recipes and custom ingredients of a kitchen that are not shipped: sent along with a job. */
+export interface JobBook {
+  recipes: readonly Recipe[];
+  ingredients: readonly IngredientRow[];
+}
 
 export interface SolvedJob {
   solution: Solution;
@@ -18,7 +28,9 @@ export interface SolvedJob {
 }
 export type JobResult =
   | { kind: 'solve'; result: Result<SolvedJob, PlanProblem> }
-  | { kind: 'compareFills'; results: readonly { fills: number; result: Result<SolvedJob, PlanProblem> }[] };
+  | { kind: 'compareFills'; results: readonly { fills: number; result: Result<SolvedJob, PlanProblem> }[] }
+  | { kind: 'compareMethods'; answers: readonly MethodAnswer[] }
+  | { kind: 'ranges'; ranges: Ranges };
 
 export interface JobControl {
   /** Asked between pieces; true stops the job. */
@@ -54,6 +66,21 @@ export function runJob(job: Job, book: readonly Recipe[], tables: Tables, contro
         control.onProgress((index + 1) / job.fills.length);
       }
       return { kind: 'compareFills', results };
+    }
+    case 'compareMethods': {
+      const answers = compareMethods(job.plan, job.methodIds, book, job.kitchen, tables, control);
+      if (!answers) throw new JobCancelled();
+      return { kind: 'compareMethods', answers };
+    }
+    case 'ranges': {
+      const ranges = rangesOf(job.program, job.kitchen, tables, {
+        runs: job.runs,
+        seed: job.seed,
+        cancelled: control.cancelled,
+        onProgress: control.onProgress,
+      });
+      if (!ranges) throw new JobCancelled();
+      return { kind: 'ranges', ranges };
     }
   }
 }

@@ -53,7 +53,9 @@ export const planSchema = v.strictObject({
   fills: v.union([v.literal('asNeeded'), whole(1, 6)]),
   readyAtMs: v.nullable(between(0, 8.64e15)),
 });
-export type PlanDoc = v.InferOutput<typeof planSchema>;
+export type PlanDoc = Omit<v.InferOutput<typeof planSchema>, 'choices'> & {
+  choices: Partial<Choices> & Pick<Choices, 'methodId'>;
+};
 
 export type PlanProblem =
   | SolveProblem

@@ -15,26 +15,19 @@ import { noLife } from './evolve.ts';
 import type { Kitchen } from './kitchen.ts';
 import { noteRoom, StepStop, solidsInfo, startWork, type Work } from './state.ts';
 import {
-  blendStep,
-  boilStep,
   bottleStep,
-  chillStep,
   combineStep,
-  coolStep,
   fortifyStep,
-  freezeStep,
-  heatStep,
-  juiceStep,
   mixStep,
   pickStep,
-  type StepRun,
   sourStep,
   splitStep,
-  standStep,
-  strainStep,
   sweetenStep,
   washStep,
-} from './steps.ts';
+} from './steps/byHand.ts';
+import { boilStep, chillStep, coolStep, freezeStep, heatStep, standStep } from './steps/byHeat.ts';
+import type { StepRun } from './steps/clockwork.ts';
+import { blendStep, juiceStep, strainStep } from './steps/parting.ts';
 import type {
   Program,
   Simulation,

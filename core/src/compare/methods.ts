@@ -1,0 +1,207 @@
+import { type Keeping, keepingOf } from '../keeping/class.ts';
+import { markerGPerL, volumeMl } from '../liquor/composition.ts';
+import { type PlanDoc, type PlanProblem, solvePlanDoc } from '../plan/planDoc.ts';
+import { timetableFrom } from '../plan/startBy.ts';
+import type { Kitchen } from '../program/kitchen.ts';
+import { BOTTLES, POT, TUB } from '../program/making.ts';
+import { defaultChoices, type MethodId, type Recipe } from '../program/recipe.ts';
+import { simulateBatch } from '../program/simulate.ts';
+import type { Program, Simulation, TraceEntry } from '../program/types.ts';
+import type { MarkerId, Tables } from '../tables/types.ts';
+
+/** Markers in a liquor at a moment since the start. */
+export interface StrengthPoint {
+  atMin: number;
+  gPerL: Readonly<Partial<Record<MarkerId, number>>>;
+}
+
+/** One way of making a drink, in the figures a cook decides by. */
+export interface MethodRow {
+  methodId: MethodId;
+  totalMin: number;
+  handsOnMin: number;
+  litres: number;
+  waterL: number;
+  steamL: number;
+  heldL: number;
+  /** g/L in the finished drink. */
+  gPerL: Readonly<Partial<Record<MarkerId, number>>>;
+  /** Of the calyx red that was drawn, what has not faded; null without calyx. */
+  redLeft: number | null;
+  /** What the solids are put into. */
+  into: 'cold' | 'boiling' | 'blender';
+  /** Minutes between 60 and 5 °C, from the pot to the bottles. */
+  warmMin: number;
+  keeping: Keeping | null;
+  /** Vessels, sieves and cloths to wash up. */
+  washUp: number;
+  potShare: number;
+  /** Strength of what is being drawn, along the time. */
+  curve: readonly StrengthPoint[];
+  /** Where the pot is heated, boils, stands and is strained, for the chart's ground. */
+  stretches: readonly { kind: TraceEntry['kind']; startMin: number; endMin: number }[];
+  /** The finished liquor's entry, for its colour. */
+  end: TraceEntry | null;
+  firstDraw: DrawWorth | null;
+  secondDraw: DrawWorth | null;
+}
+
+/** What one draw gives by itself. */
+export interface DrawWorth {
+  litres: number;
+  /** Gram-equivalents of the main marker. */
+  markerG: number;
+  gPerL: number;
+  minutes: number;
+}
+
+export type MethodAnswer = { methodId: MethodId } & (
+  | { ok: true; row: MethodRow }
+  | { ok: false; problem: PlanProblem }
+);
+
+/** The marker that a drink is made for: that of its heaviest line in terms of what it gives. */
+export function mainMarker(program: Program, tables: Tables): MarkerId {
+  let best: MarkerId = 'other';
+  let most = 0;
+  for (const line of program.lines) {
+    const row = tables.ingredients.get(line.itemId);
+    if (!row || row.rate100PerMin === null) continue;
+    const gives = line.massG * row.potency;
+    // Calyx and roots carry a drink at a tenth of the weight of fruit and peel.
+    const weight = row.role === 'fruit' || row.role === 'peel' || row.role === 'citrus' ? 0.1 : 1;
+    if (gives * weight > most) {
+      most = gives * weight;
+      best = row.marker;
+    }
+  }
+  return best;
+}
+
+/** What each draw of a double draw gives: litres, strength and the minutes the second costs. Null where there is one. */
+export function drawsOf(
+  program: Program,
+  sim: Pick<Simulation, 'trace'>,
+  marker: MarkerId,
+): { first: DrawWorth; second: DrawWorth } | null {
+  const strains = sim.trace.filter((t) => t.kind === 'strain' && t.vesselId === TUB);
+  const perFill = strains.length / program.fills;
+  const steps = program.steps.filter((s) => s.kind === 'strain' && s.from[0] === POT);
+  if (perFill !== 2 || !steps.some((s) => s.kind === 'strain' && s.keepSolids)) return null;
+  const [one, two] = strains as [TraceEntry, TraceEntry];
+  const begin = sim.trace.find((t) => t.kind === 'combine' && t.vesselId === POT);
+  const worth = (entry: TraceEntry, fromMin: number): DrawWorth => {
+    const litres = (volumeMl(entry.after.liquor) - volumeMl(entry.before.liquor)) / 1000;
+    const markerG = (entry.after.liquor.markerG[marker] ?? 0) - (entry.before.liquor.markerG[marker] ?? 0);
+    return { litres, markerG, gPerL: litres > 0 ? markerG / litres : 0, minutes: entry.endMin - fromMin };
+  };
+  return { first: worth(one, begin?.startMin ?? 0), second: worth(two, one.endMin) };
+}
+
+const MAIN_VESSELS: ReadonlySet<string> = new Set([POT, TUB, 'blender']);
+
+/** Strength along the time of the vessel that is worked on, up to the bottles. */
+export function strengthCurve(sim: Pick<Simulation, 'trace'>): StrengthPoint[] {
+  const points: StrengthPoint[] = [];
+  for (const entry of sim.trace) {
+    if (!MAIN_VESSELS.has(entry.vesselId) && entry.kind !== 'bottle') continue;
+    const { liquor } = entry.after;
+    if (entry.curve.length > 0 && entry.curve[0]?.gPerL) {
+      for (const p of entry.curve) if (p.gPerL) points.push({ atMin: p.atMin, gPerL: p.gPerL });
+    } else if (volumeMl(liquor) > 50) {
+      points.push({ atMin: entry.endMin, gPerL: allMarkers(liquor) });
+    }
+  }
+  return points;
+}
+
+function allMarkers(liquor: TraceEntry['after']['liquor']): Partial<Record<MarkerId, number>> {
+  const out: Partial<Record<MarkerId, number>> = {};
+  for (const id of Object.keys(liquor.markerG) as MarkerId[]) out[id] = markerGPerL(liquor, id);
+  return out;
+}
+
+const flowL = (sim: Simulation, code: string): number =>
+  sim.flows.filter((f) => f.code === code).reduce((sum, f) => sum + f.volumeL, 0);
+
+/** The figures of one way of making it. */
+export function methodRow(
+  methodId: MethodId,
+  program: Program,
+  sim: Simulation,
+  potShare: number,
+  tables: Tables,
+): MethodRow {
+  const bottled = sim.vessels[BOTTLES]?.liquor;
+  const end = sim.trace.findLast((t) => t.kind === 'bottle') ?? null;
+  const bottle = program.steps.find((s) => s.kind === 'bottle');
+  const { handsOnMin } = timetableFrom(program, sim, 0);
+  const used = new Set(program.steps.flatMap((s) => [...s.from, ...s.to]).filter((id) => id !== BOTTLES));
+  const strains = program.steps.filter((s) => s.kind === 'strain');
+  const draws = drawsOf(program, sim, mainMarker(program, tables));
+  const calyxG = bottled?.markerG.calyx ?? 0;
+  return {
+    methodId,
+    totalMin: sim.endMin,
+    handsOnMin,
+    litres: bottled ? volumeMl(bottled) / 1000 : 0,
+    waterL: sim.flows
+      .filter((f) => f.code === 'poured' && program.lines.find((l) => l.id === f.lineId)?.itemId === 'water')
+      .reduce((sum, f) => sum + f.volumeL, 0),
+    steamL: flowL(sim, 'steam'),
+    heldL: flowL(sim, 'held'),
+    gPerL: bottled ? allMarkers(bottled) : {},
+    redLeft: calyxG > 0 && bottled ? (bottled.markerG.red ?? 0) / calyxG : null,
+    into: methodId === 'pourOver' ? 'boiling' : methodId === 'rawBlend' ? 'blender' : 'cold',
+    warmMin: bottled?.cooling.warmMin ?? 0,
+    keeping:
+      bottled && bottle?.kind === 'bottle'
+        ? keepingOf({ liquor: bottled, trace: sim.trace, hygiene: bottle.hygiene })
+        : null,
+    washUp:
+      used.size +
+      (strains.length > 0 ? 1 : 0) +
+      (strains.some((s) => s.kind === 'strain' && s.cloth) ? 1 : 0),
+    potShare,
+    curve: strengthCurve(sim),
+    stretches: sim.trace
+      .filter((t) => MAIN_VESSELS.has(t.vesselId) && t.endMin > t.startMin)
+      .map(({ kind, startMin, endMin }) => ({ kind, startMin, endMin })),
+    end,
+    firstDraw: draws?.first ?? null,
+    secondDraw: draws?.second ?? null,
+  };
+}
+
+/** The same wish by several methods. Each takes its own usual times; everything else stays as the plan has it. */
+export function compareMethods(
+  plan: PlanDoc,
+  methodIds: readonly MethodId[],
+  book: readonly Recipe[],
+  kitchen: Kitchen,
+  tables: Tables,
+  control: { cancelled: () => boolean; onProgress: (share: number) => void },
+): MethodAnswer[] | null {
+  const recipe = book.find((r) => r.id === plan.recipeId);
+  const answers: MethodAnswer[] = [];
+  for (const [index, methodId] of methodIds.entries()) {
+    if (control.cancelled()) return null;
+    const own = methodId === plan.choices.methodId;
+    const usual = recipe ? defaultChoices(recipe, methodId) : plan.choices;
+    const { press, lid, coolBy, hygiene, targetSweetnessPct, strength, heat, fruit } = plan.choices;
+    const choices = own
+      ? plan.choices
+      : { ...usual, press, lid, coolBy, hygiene, targetSweetnessPct, strength, heat, fruit };
+    const solved = solvePlanDoc({ ...plan, choices, fills: 'asNeeded' }, book, kitchen, tables);
+    if (solved.ok) {
+      const sim = simulateBatch(solved.value.program, kitchen, tables, { strength: true });
+      answers.push({
+        methodId,
+        ok: true,
+        row: methodRow(methodId, solved.value.program, sim, solved.value.potShare, tables),
+      });
+    } else answers.push({ methodId, ok: false, problem: solved.problem });
+    control.onProgress((index + 1) / methodIds.length);
+  }
+  return answers;
+}

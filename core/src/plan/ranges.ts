@@ -1,0 +1,138 @@
+import { randomLcg, randomNormal } from 'd3-random';
+import { markerGPerL, volumeMl } from '../liquor/composition.ts';
+import type { Kitchen } from '../program/kitchen.ts';
+import { BOTTLES } from '../program/making.ts';
+import { simulateBatch } from '../program/simulate.ts';
+import type { Factors, Program } from '../program/types.ts';
+import { SPREAD_ROWS, type SpreadId, type SpreadRow } from '../tables/spreads.ts';
+import type { Confidence, IngredientRow, MarkerId, Tables } from '../tables/types.ts';
+
+/** Where eight runs of ten come to lie, and their middle. */
+export interface Span {
+  low: number;
+  mid: number;
+  high: number;
+}
+
+export interface Ranges {
+  litres: Span;
+  minutes: Span;
+  /** g/L in the finished drink, for what is drawn at all. */
+  gPerL: Readonly<Partial<Record<MarkerId, Span>>>;
+  runs: number;
+  /** Runs that met a problem, such as a pot that never boils: left out of the spans. */
+  failed: number;
+}
+
+export interface RangeOptions {
+  runs: number;
+  seed: number;
+  spreads?: readonly SpreadRow[];
+  /** Asked after every piece of work; true stops it. */
+  cancelled?: () => boolean;
+  onProgress?: (share: number) => void;
+}
+
+/** Shares of the runs below the low and above the high end of a span. */
+const TAIL = 0.1;
+const PIECE = 100;
+
+function spanOf(values: readonly number[]): Span {
+  const sorted = [...values].sort((a, b) => a - b);
+  const at = (share: number) => sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))] ?? 0;
+  return { low: at(TAIL), mid: at(0.5), high: at(1 - TAIL) };
+}
+
+/** One draw of every constant: a normal in the logarithm, so that twice and half are as likely. */
+class Draw {
+  constructor(
+    private readonly normal: () => number,
+    private readonly sigmas: ReadonlyMap<SpreadId, SpreadRow['sigma']>,
+  ) {}
+  of(id: SpreadId, confidence: Confidence = 'm'): number {
+    const sigma = this.sigmas.get(id) ?? 0;
+    // A number is drawn whether it counts or not: leaving one spread out leaves the others as they were.
+    const z = this.normal();
+    return Math.exp(z * (typeof sigma === 'number' ? sigma : sigma[confidence]));
+  }
+}
+
+const potencyId = (row: IngredientRow): SpreadId =>
+  row.marker === 'calyx' ? 'potencyCalyx' : row.marker === 'ginger' ? 'potencyGinger' : 'potency';
+
+function drawnRow(row: IngredientRow, draw: Draw): IngredientRow {
+  const held = draw.of('held', row.confidence);
+  const rate = draw.of('rate', row.confidence);
+  const potency = draw.of(potencyId(row), row.confidence);
+  const juice = draw.of('juice', row.confidence);
+  const { holdMlPerG: hold, juiceMlPerKg } = row;
+  const juiced = (ml: number | null) => (ml === null ? null : ml * juice);
+  return {
+    ...row,
+    holdMlPerG: { drain: hold.drain * held, press: hold.press * held, wring: hold.wring * held },
+    rate100PerMin: row.rate100PerMin === null ? null : row.rate100PerMin * rate,
+    potency: row.potency * potency,
+    juiceMlPerKg: {
+      hand: juiced(juiceMlPerKg.hand),
+      blender: juiced(juiceMlPerKg.blender),
+      juicer: juiced(juiceMlPerKg.juicer),
+    },
+  };
+}
+
+/**
+ * The likely span of what a plan gives: the same program run many times, each time with every constant of the model
+ * drawn from its spread. The same seed gives the same spans.
+ * @returns null when it was stopped.
+ */
+export function rangesOf(
+  program: Program,
+  kitchen: Kitchen,
+  tables: Tables,
+  options: RangeOptions,
+): Ranges | null {
+  const sigmas = new Map((options.spreads ?? SPREAD_ROWS).map((r) => [r.id, r.sigma]));
+  const normal = randomNormal.source(randomLcg(options.seed))(0, 1);
+  const used = program.lines.flatMap((l) => {
+    const row = tables.ingredients.get(l.itemId);
+    return row ? [row] : [];
+  });
+  const litres: number[] = [];
+  const minutes: number[] = [];
+  const strengths = new Map<MarkerId, number[]>();
+  let failed = 0;
+  for (let run = 0; run < options.runs; run++) {
+    if (run % PIECE === 0 && run > 0) {
+      options.onProgress?.(run / options.runs);
+      if (options.cancelled?.()) return null;
+    }
+    const draw = new Draw(normal, sigmas);
+    const factors: Factors = {
+      boilOff: draw.of('boilOff'),
+      power: draw.of('power'),
+      heatLoss: draw.of('heatLoss'),
+      strainLoss: draw.of('strainLoss'),
+    };
+    const ingredients = new Map(used.map((row) => [row.id, drawnRow(row, draw)]));
+    const sim = simulateBatch(program, kitchen, { ...tables, ingredients }, { detail: 'lean', factors });
+    const end = sim.vessels[BOTTLES];
+    if (sim.problem || !end) {
+      failed++;
+      continue;
+    }
+    litres.push(volumeMl(end.liquor) / 1000);
+    minutes.push(sim.endMin);
+    for (const id of Object.keys(end.liquor.markerG) as MarkerId[]) {
+      const list = strengths.get(id) ?? [];
+      list.push(markerGPerL(end.liquor, id));
+      strengths.set(id, list);
+    }
+  }
+  return {
+    litres: spanOf(litres),
+    minutes: spanOf(minutes),
+    gPerL: Object.fromEntries([...strengths].map(([id, values]) => [id, spanOf(values)])),
+    runs: options.runs,
+    failed,
+  };
+}

@@ -1,0 +1,194 @@
+import * as v from 'valibot';
+import type { IngredientRow } from '../tables/types.ts';
+import { METHOD_IDS, OWN_STEP_KINDS, type Recipe, STREAMS } from './recipe.ts';
+
+const id = v.pipe(v.string(), v.regex(/^[A-Za-z0-9][A-Za-z0-9_.:-]{0,79}$/, 'id'));
+const text = (max: number) =>
+  v.pipe(v.string('name'), v.trim(), v.minLength(1, 'name'), v.maxLength(max, 'name'));
+const between = (low: number, high: number) => {
+  const message = `between:${low}:${high}`;
+  return v.pipe(v.number(message), v.finite(message), v.minValue(low, message), v.maxValue(high, message));
+};
+
+const ruleSchema = v.variant('kind', [
+  v.strictObject({ kind: v.literal('linear') }),
+  v.strictObject({ kind: v.literal('power'), exponent: between(0.3, 1.5) }),
+  v.strictObject({ kind: v.literal('perPot') }),
+  v.strictObject({ kind: v.literal('cover'), plusCm: between(0, 30) }),
+  v.strictObject({ kind: v.literal('byResult'), lineId: id, ratio: between(0.05, 20) }),
+  v.strictObject({ kind: v.literal('toTarget') }),
+  v.strictObject({ kind: v.literal('toVolume') }),
+]);
+
+const lineSchema = v.strictObject({
+  id,
+  kind: v.picklist(['solid', 'liquid', 'sweetener']),
+  itemId: id,
+  massG: between(0, 200_000),
+  rule: ruleSchema,
+  stream: v.picklist(STREAMS),
+  wash: v.picklist(['none', 'swirl', 'scrub', 'rinse']),
+  prep: v.nullable(v.strictObject({ code: v.pipe(v.string(), v.maxLength(40)), minutes: between(0, 600) })),
+  minutes: v.optional(between(0, 1440)),
+  partId: v.optional(id),
+  strong: v.optional(v.boolean()),
+  hot: v.optional(v.boolean()),
+});
+
+const stepSchema = v.strictObject({
+  id,
+  kind: v.picklist(OWN_STEP_KINDS),
+  lineIds: v.pipe(v.array(id), v.maxLength(60)),
+  minutes: between(0, 60 * 24 * 60),
+  maxMinutes: v.optional(between(0, 60 * 24 * 60)),
+  level: v.optional(v.picklist(['rolling', 'medium', 'gentle', 'simmer'])),
+  lid: v.optional(v.picklist(['on', 'ajar', 'off'])),
+  place: v.optional(v.picklist(['fridge', 'counter', 'iceBath'])),
+  press: v.optional(v.picklist(['drain', 'press', 'wring'])),
+  cloth: v.optional(v.boolean()),
+  keepSolids: v.optional(v.boolean()),
+  thrown: v.optional(v.boolean()),
+  tool: v.optional(v.picklist(['hand', 'blender', 'juicer'])),
+  text: v.optional(v.pipe(v.string(), v.maxLength(2000))),
+});
+
+const minutes = v.optional(between(0, 60 * 24 * 60));
+
+/** A recipe of the cook's own, as it is stored and exchanged. */
+export const recipeSchema = v.pipe(
+  v.strictObject({
+    id,
+    version: v.pipe(v.number(), v.integer(), v.minValue(1)),
+    name: text(80),
+    about: v.optional(v.pipe(v.string(), v.maxLength(1000))),
+    family: v.picklist([
+      'calyx',
+      'calyxFruit',
+      'pineapple',
+      'root',
+      'tonic',
+      'cordial',
+      'punch',
+      'herb',
+      'shot',
+      'own',
+    ]),
+    serve: v.picklist(['cold', 'hot', 'either']),
+    servingMl: v.optional(between(10, 1000)),
+    lines: v.pipe(v.array(lineSchema), v.minLength(1, 'lines'), v.maxLength(60)),
+    parts: v.optional(
+      v.array(
+        v.strictObject({
+          id,
+          how: v.picklist(['blend', 'boil', 'juice']),
+          boilMin: v.optional(between(0, 300)),
+          press: v.picklist(['drain', 'press', 'wring']),
+          joins: v.picklist(['pot', 'after']),
+        }),
+      ),
+    ),
+    steps: v.optional(v.pipe(v.array(stepSchema), v.maxLength(60))),
+    basisL: between(0.1, 400),
+    methods: v.pipe(v.array(v.picklist(METHOD_IDS)), v.minLength(1)),
+    press: v.picklist(['drain', 'press', 'wring']),
+    cloth: v.boolean(),
+    targetSweetnessPct: between(0, 40),
+    times: v.strictObject({
+      boilMin: minutes,
+      steepMin: minutes,
+      straightBoilMin: minutes,
+      soakMin: minutes,
+      simmerMin: minutes,
+      secondBoilMin: minutes,
+      pourMin: minutes,
+      matureMin: minutes,
+    }),
+    fruit: v.optional(v.picklist(['cooked', 'raw'])),
+    base: v.optional(v.strictObject({ id, version: v.pipe(v.number(), v.integer()) })),
+  }),
+  v.check((r) => new Set(r.lines.map((l) => l.id)).size === r.lines.length, 'unique'),
+  v.check((r) => new Set((r.steps ?? []).map((s) => s.id)).size === (r.steps ?? []).length, 'unique'),
+);
+
+/** Parses a recipe that came from outside; optional fields that are missing stay missing. */
+export function parseRecipe(value: unknown): v.SafeParseResult<typeof recipeSchema> {
+  return v.safeParse(recipeSchema, value);
+}
+
+/** What `recipeSchema` lets through is a recipe. */
+export const asRecipe = (value: v.InferOutput<typeof recipeSchema>): Recipe => value as Recipe;
+
+/** What a cook must be asked of an ingredient the tables do not have; the rest is filled in on the safe side. */
+export interface CustomFacts {
+  id: string;
+  name: string;
+  role: IngredientRow['role'];
+  /** Dried things swell and hold much liquor; fresh ones bring water. */
+  dried: boolean;
+  bulkGPerMl?: number;
+  pieceG?: number;
+}
+
+export const customFactsSchema = v.strictObject({
+  id,
+  name: text(60),
+  role: v.picklist([
+    'botanical',
+    'aromatic',
+    'spice',
+    'herb',
+    'peel',
+    'fruit',
+    'citrus',
+    'souring',
+    'sweetener',
+    'other',
+  ]),
+  dried: v.boolean(),
+  bulkGPerMl: v.optional(between(0.02, 2)),
+  pieceG: v.optional(between(0.01, 5000)),
+});
+
+/**
+ * A row for an ingredient of the cook's own. Nothing is drawn from it by the model and no acid is counted: what is not
+ * known cannot make a drink look stronger, or safer to keep, than it is. It foams, and it holds liquor well.
+ */
+export function customRow(facts: CustomFacts): IngredientRow {
+  const waterPct = facts.dried ? 10 : 85;
+  return {
+    id: facts.id,
+    name: facts.name,
+    form: facts.dried ? 'dried' : 'fresh',
+    role: facts.role,
+    bulkGPerMl: facts.bulkGPerMl ?? (facts.dried ? 0.3 : 0.5),
+    piece: facts.pieceG ? { id: 'piece', massG: facts.pieceG } : null,
+    waterPct,
+    sugarPct: 0,
+    solublePct: 0,
+    acidPct: 0,
+    alkaliMeqPerKg: 0,
+    holdMlPerG: facts.dried ? { drain: 4, press: 2.5, wring: 2 } : { drain: 1, press: 0.85, wring: 0.7 },
+    rate100PerMin: null,
+    activationKJ: null,
+    marker: 'other',
+    potency: 1,
+    displaceMlPerG: facts.dried ? 0.7 : 0.95,
+    floats: facts.dried,
+    foam: 'foamy',
+    juiceMlPerKg: { hand: null, blender: facts.dried ? null : 400, juicer: facts.dried ? null : 500 },
+    confidence: 'l',
+    source: 'The cook’s own ingredient: what was not said is taken on the safe side',
+  };
+}
+
+/** The shipped tables with a kitchen's own ingredients beside them. */
+export function withCustom<T extends { ingredients: ReadonlyMap<string, IngredientRow> }>(
+  tables: T,
+  custom: readonly IngredientRow[],
+): T {
+  if (custom.length === 0) return tables;
+  return {
+    ...tables,
+    ingredients: new Map([...tables.ingredients, ...custom.map((r) => [r.id, r] as const)]),
+  };
+}

@@ -1,0 +1,209 @@
+import { massG, scaled, sournessGPerL, volumeMl } from '../../liquor/composition.ts';
+import { drawnAfter } from '../../physics/extraction.ts';
+import { RINSE_CARRIED_ML_PER_G } from '../../tables/constants.ts';
+import { layOut, rinseWater } from '../lines.ts';
+import { pourIn } from '../readings.ts';
+import {
+  addFlow,
+  drawableOf,
+  emptyLiquor,
+  ingredientOf,
+  lineOf,
+  mixLiquors,
+  noteRoom,
+  StepStop,
+  setVessel,
+  vesselOf,
+  type Work,
+} from '../state.ts';
+import type {
+  BottleStep,
+  CombineStep,
+  FortifyStep,
+  MixStep,
+  PickStep,
+  PrepStep,
+  SourStep,
+  SplitStep,
+  Step,
+  SweetenStep,
+  Vessel,
+  WashStep,
+} from '../types.ts';
+import { firstOf, handWork, type StepRun, wetVessel } from './clockwork.ts';
+import { addLines, liftOut, moved, pourOver, pourTogether, rejoinHeld } from './pouring.ts';
+
+function bowlOf(work: Work, step: Step): Vessel {
+  return vesselOf(work, step.id, firstOf(step.to) ?? firstOf(step.from));
+}
+
+export function pickStep(work: Work, step: PickStep | PrepStep, run: StepRun): void {
+  const bowl = bowlOf(work, step);
+  for (const lineId of step.lines) layOut(work, step, lineId, bowl.id);
+  handWork(work, step, run);
+}
+
+/** Rinses: a little is drawn at the water's temperature and lost; dried calyx and leaf carry water away with them. */
+export function washStep(work: Work, step: WashStep, run: StepRun): void {
+  const bowl = bowlOf(work, step);
+  for (const lineId of step.lines) layOut(work, step, lineId, bowl.id);
+  const minutes = (run.actual?.rinses ?? step.rinses) * step.minutesPerRinse;
+  const now = vesselOf(work, step.id, bowl.id);
+  setVessel(work, {
+    ...now,
+    solids: now.solids.map((solid) => {
+      if (!step.lines.includes(solid.lineId)) return solid;
+      const row = ingredientOf(work, step.id, solid.ingredientId);
+      const extracted = drawnAfter(
+        solid.extracted,
+        row.rate100PerMin,
+        row.activationKJ,
+        work.kitchen.tapC,
+        minutes,
+      );
+      const lost = scaled(drawableOf(row, solid.massG), extracted - solid.extracted);
+      addFlow(work, () => ({
+        stepId: step.id,
+        code: 'drawn',
+        direction: 'in',
+        volumeL: 0,
+        comp: lost,
+        lineId: solid.lineId,
+      }));
+      addFlow(work, () => ({
+        stepId: step.id,
+        code: 'bowl',
+        direction: 'out',
+        volumeL: 0,
+        comp: lost,
+        lineId: solid.lineId,
+      }));
+      return {
+        ...solid,
+        extracted,
+        held: row.floats && minutes > 0 ? rinseWater(work, RINSE_CARRIED_ML_PER_G * solid.massG) : solid.held,
+      };
+    }),
+  });
+  handWork(work, step, run);
+}
+
+export function combineStep(work: Work, step: CombineStep, run: StepRun): void {
+  if (step.lift) {
+    liftOut(work, step);
+    handWork(work, step, run);
+    return;
+  }
+  const vessel = rejoinHeld(work, step, vesselOf(work, step.id, firstOf(step.to)));
+  const fresh = volumeMl(vessel.liquor) < 1 && vessel.solids.length === 0;
+  // A pot that comes to the table empty has the temperature of what goes in first.
+  setVessel(work, {
+    ...vessel,
+    place: 'counter',
+    liquor: fresh ? emptyLiquor(work.kitchen.tapC) : vessel.liquor,
+  });
+  pourTogether(work, step, vessel.id);
+  addLines(work, step, vessel.id, run);
+  noteRoom(work, vesselOf(work, step.id, vessel.id), false);
+  handWork(work, step, run);
+}
+
+export function mixStep(work: Work, step: MixStep | FortifyStep, run: StepRun): void {
+  const { id } = vesselOf(work, step.id, firstOf(step.to));
+  pourTogether(work, step, id);
+  addLines(work, step, id, run);
+  noteRoom(work, vesselOf(work, step.id, id), false);
+  handWork(work, step, run);
+}
+
+/**
+ * Sweetening to a target: what was really added is booked; as long as the step is not over, the rest of the way is
+ * counted as still to come.
+ */
+export function sweetenStep(work: Work, step: SweetenStep, run: StepRun): void {
+  const vesselId = vesselOf(work, step.id, firstOf(step.to) ?? firstOf(step.from)).id;
+  handWork(work, step, run);
+  const over = run.actual?.endMin !== undefined;
+  if (over || run.stopAfterMin !== null || step.lines.length === 0) return;
+  const target = (run.actual?.targetSweetnessPct ?? step.targetSweetnessPct) / 100;
+  const { liquor } = vesselOf(work, step.id, vesselId);
+  const rows = step.lines.map((lineId) => {
+    const line = lineOf(work, step.id, lineId);
+    const row = work.tables.sweeteners.get(line.itemId);
+    if (!row) throw new StepStop({ kind: 'unknownItem', stepId: step.id, itemId: line.itemId });
+    return { line, row };
+  });
+  const sweetPerG = rows.reduce((sum, r) => sum + r.row.relativeSweetness, 0) / rows.length;
+  // sweetG + s·g = t·(m + g)
+  const grams =
+    sweetPerG > target ? Math.max(0, (target * massG(liquor) - liquor.sweetG) / (sweetPerG - target)) : 0;
+  for (const { line } of rows) {
+    run.dosedG[line.id] = grams / rows.length;
+    pourIn(
+      work,
+      step,
+      vesselOf(work, step.id, vesselId),
+      'sweetener',
+      line.itemId,
+      line.id,
+      grams / rows.length,
+    );
+  }
+}
+
+/** Souring to a titratable acidity with the liquids of the step, in equal volumes. */
+export function sourStep(work: Work, step: SourStep, run: StepRun): void {
+  const { id } = vesselOf(work, step.id, firstOf(step.to));
+  handWork(work, step, run);
+  const over = run.actual?.endMin !== undefined;
+  if (over || run.stopAfterMin !== null || step.lines.length === 0) return;
+  const { liquor } = vesselOf(work, step.id, id);
+  const rows = step.lines.map((lineId) => {
+    const line = lineOf(work, step.id, lineId);
+    const row = work.tables.liquids.get(line.itemId);
+    if (!row) throw new StepStop({ kind: 'unknownItem', stepId: step.id, itemId: line.itemId });
+    return { line, row };
+  });
+  const target = step.targetTaGPerL;
+  const litres = volumeMl(liquor) / 1000;
+  // Acetic counts as sour too: 1.066 g of citric for each gram.
+  const sourPerL =
+    rows.reduce((sum, { row }) => sum + row.taGPerL + 1.066 * 10 * row.aceticPct, 0) / rows.length;
+  const hasG = sournessGPerL(liquor) * litres;
+  if (hasG >= target * litres) return;
+  if (sourPerL <= target) throw new StepStop({ kind: 'cannotSour', stepId: step.id, targetTaGPerL: target });
+  const addL = (target * litres - hasG) / (sourPerL - target);
+  for (const { line, row } of rows) {
+    const grams = (addL / rows.length) * 1000 * row.densityGPerMl;
+    run.dosedG[line.id] = grams;
+    pourIn(work, step, vesselOf(work, step.id, id), 'liquid', line.itemId, line.id, grams);
+  }
+}
+
+/** Spirits go in when nothing will be heated any more: alcohol boils off. */
+export function fortifyStep(work: Work, step: FortifyStep, run: StepRun): void {
+  mixStep(work, step, run);
+}
+
+export function splitStep(work: Work, step: SplitStep, run: StepRun): void {
+  const from = wetVessel(work, step);
+  pourOver(work, step, from, vesselOf(work, step.id, firstOf(step.to)), Math.min(1, Math.max(0, step.share)));
+  handWork(work, step, run);
+}
+
+export function bottleStep(work: Work, step: BottleStep, run: StepRun): void {
+  const { id } = wetVessel(work, step);
+  handWork(work, step, run);
+  if (run.stopAfterMin !== null) return;
+  const ready = vesselOf(work, step.id, id);
+  const to = vesselOf(work, step.id, firstOf(step.to));
+  moved(work, step, ready, to, ready.liquor, volumeMl(ready.liquor) / 1000);
+  setVessel(work, { ...ready, liquor: emptyLiquor(work.kitchen.roomC) });
+  setVessel(work, {
+    ...to,
+    liquor:
+      massG(to.liquor) > 0
+        ? mixLiquors(work, to.liquor, massG(to.liquor), ready.liquor, massG(ready.liquor))
+        : ready.liquor,
+  });
+}

@@ -1,0 +1,228 @@
+import { scaled, volumeMl } from '../../liquor/composition.ts';
+import { boilingPointC, type Stretch } from '../../physics/heat.ts';
+import { FUSION_J_PER_G } from '../../tables/constants.ts';
+import { said } from '../../units/result.ts';
+import { atPace, boilPath, live, pathOf } from '../evolve.ts';
+import { powerIntoPotW } from '../kitchen.ts';
+import {
+  addFlow,
+  capacityOfContents,
+  emptyLiquor,
+  ingredientOf,
+  noteRoom,
+  StepStop,
+  setVessel,
+  vesselOf,
+  type Work,
+} from '../state.ts';
+import type {
+  BoilStep,
+  ChillStep,
+  CoolStep,
+  FreezeStep,
+  HeatStep,
+  SoakStep,
+  SteepStep,
+  Step,
+  Vessel,
+} from '../types.ts';
+import { handWork, inPieces, ofPlan, type StepRun, wetVessel } from './clockwork.ts';
+
+/** Standing somewhere for a time: soaking cold, steeping hot or cold. */
+export function standStep(work: Work, step: SoakStep | SteepStep, run: StepRun): void {
+  const { id } = wetVessel(work, step);
+  inPieces(work, step, run, new Set([id]), ofPlan(step), (minutes) => {
+    const vessel = { ...vesselOf(work, step.id, id), place: step.place, lid: step.lid };
+    const { stretches } = pathOf(work, vessel, { place: step.place, lid: step.lid, powerW: 0 }, { minutes });
+    setVessel(work, live(work, step.id, vessel, stretches, step.place, run.lived));
+  });
+  const after = vesselOf(work, step.id, id);
+  setVessel(work, { ...after, place: step.place === 'fridge' ? 'fridge' : 'counter' });
+  if (step.kind === 'soak' && step.thrown && run.stopAfterMin === null) throwAway(work, step, id);
+}
+
+/** The water of a cleaning soak goes down the sink; what drips from the solids stays on them. */
+function throwAway(work: Work, step: Step, vesselId: string): void {
+  const vessel = vesselOf(work, step.id, vesselId);
+  const hasMl = volumeMl(vessel.liquor);
+  if (hasMl <= 0) return;
+  let keptMl = 0;
+  const solids = vessel.solids.map((solid) => {
+    const row = ingredientOf(work, step.id, solid.ingredientId);
+    // Own water included: what the solid holds when it has drained.
+    const ml = Math.min(row.holdMlPerG.drain * solid.massG, Math.max(0, hasMl - keptMl));
+    keptMl += ml;
+    return { ...solid, held: scaled(vessel.liquor, ml / hasMl) };
+  });
+  for (const solid of solids) {
+    addFlow(work, () => ({
+      stepId: step.id,
+      code: 'held',
+      direction: 'out',
+      volumeL: volumeMl(solid.held) / 1000,
+      comp: solid.held,
+      lineId: solid.lineId,
+      from: vesselId,
+    }));
+  }
+  const goneShare = 1 - keptMl / hasMl;
+  addFlow(work, () => ({
+    stepId: step.id,
+    code: 'thrown',
+    direction: 'out',
+    volumeL: (hasMl * goneShare) / 1000,
+    comp: scaled(vessel.liquor, goneShare),
+    from: vesselId,
+  }));
+  setVessel(work, { ...vessel, liquor: emptyLiquor(work.kitchen.tapC), solids });
+}
+
+/** A small pot for spices and syrups, where the kitchen has no second one: only its width matters for the flame. */
+const NOMINAL_SMALL_POT = { diameterCm: 18 };
+
+function powerFor(work: Work, step: HeatStep | BoilStep, vessel: Vessel): number {
+  const burner = work.kitchen.burners.find((b) => b.id === step.burnerId);
+  if (!burner) throw new StepStop({ kind: 'unknownBurner', stepId: step.id, burnerId: step.burnerId });
+  const spec = work.specs.get(vessel.id);
+  const potId = spec?.potId ?? (spec?.kind === 'spicePot' ? null : work.program.potId);
+  const pot = potId === null ? NOMINAL_SMALL_POT : work.kitchen.pots.find((p) => p.id === potId);
+  if (!pot) throw new StepStop({ kind: 'unknownVessel', stepId: step.id, vesselId: vessel.id });
+  return powerIntoPotW(burner, pot) * work.factors.power;
+}
+
+const evenly = (fromC: number, toC: number, minutes: number): Stretch[] => {
+  const parts = Math.max(1, Math.ceil(Math.abs(toC - fromC) / 5));
+  return Array.from({ length: parts }, (_, i) => ({
+    minutes: minutes / parts,
+    fromC: fromC + ((toC - fromC) * i) / parts,
+    toC: fromC + ((toC - fromC) * (i + 1)) / parts,
+    steamL: 0,
+  }));
+};
+
+/** Heating to a temperature. Where the cook has said when it boiled, the pot's own pace replaces the predicted one. */
+export function heatStep(work: Work, step: HeatStep, run: StepRun): void {
+  const start = wetVessel(work, step);
+  const targetC =
+    step.until.kind === 'temp' && step.until.targetC !== null
+      ? step.until.targetC
+      : boilingPointC(work.kitchen.altitudeM);
+  const around = { place: 'stove' as const, lid: step.lid, powerW: powerFor(work, step, start) };
+  setVessel(work, { ...start, place: 'stove', lid: step.lid });
+  noteRoom(work, vesselOf(work, step.id, start.id), true);
+  const first = pathOf(work, start, around, { targetC });
+  if (first.end === 'never' && run.actualMin === null && run.stopAfterMin === null) {
+    throw new StepStop({ kind: 'neverBoils', stepId: step.id, vesselId: start.id, reachesC: first.endC });
+  }
+  run.notes.push(said('heat.takes', { minutes: Math.round(run.actualMin ?? first.minutes) }));
+  const toTarget = () => pathOf(work, vesselOf(work, step.id, start.id), around, { targetC }).minutes;
+  inPieces(work, step, run, new Set([start.id]), toTarget, (minutes, goneMin) => {
+    const vessel = vesselOf(work, step.id, start.id);
+    const path = pathOf(work, vessel, around, { targetC });
+    const leftMin = Math.max(minutes, (run.actualMin ?? Number.POSITIVE_INFINITY) - goneMin);
+    let stretches: Stretch[];
+    if (Number.isFinite(leftMin)) {
+      // The rest of the path in the time that it really took.
+      stretches =
+        path.end === 'reached' && path.minutes > 0
+          ? cutAfter(atPace(path.stretches, leftMin / path.minutes), minutes)
+          : cutAfter(evenly(vessel.liquor.tempC, targetC, leftMin), minutes);
+    } else {
+      stretches = cutAfter(path.stretches, minutes);
+    }
+    setVessel(work, live(work, step.id, vessel, stretches, 'stove', run.lived));
+  });
+  noteRoom(work, vesselOf(work, step.id, start.id), true);
+}
+
+/** The first `minutes` of a path; a longer time holds the last temperature. */
+function cutAfter(stretches: readonly Stretch[], minutes: number): Stretch[] {
+  const out: Stretch[] = [];
+  let gone = 0;
+  for (const s of stretches) {
+    if (gone >= minutes - 1e-9) return out;
+    const share = Math.min(1, (minutes - gone) / s.minutes);
+    out.push({
+      minutes: s.minutes * share,
+      fromC: s.fromC,
+      toC: s.fromC + (s.toC - s.fromC) * share,
+      steamL: s.steamL * share,
+    });
+    gone += s.minutes * share;
+  }
+  const last = out.at(-1);
+  if (last && gone < minutes - 1e-9) {
+    out.push({ minutes: minutes - gone, fromC: last.toC, toC: last.toC, steamL: 0 });
+  }
+  return out;
+}
+
+export function boilStep(work: Work, step: BoilStep, run: StepRun): void {
+  const start = wetVessel(work, step);
+  const boilC = boilingPointC(work.kitchen.altitudeM);
+  const powerW = powerFor(work, step, start);
+  setVessel(work, { ...start, place: 'stove', lid: step.lid, liquor: { ...start.liquor, tempC: boilC } });
+  noteRoom(work, vesselOf(work, step.id, start.id), true);
+  const atStart = boilPath(work, start, { level: step.level, lid: step.lid, powerW, boilC }, 1);
+  if (atStart.rate.tooWeak) run.notes.push(said('boil.tooWeak'));
+  else if (atStart.rate.turnUp)
+    run.notes.push(said('boil.turnUp', { percent: Math.round(atStart.rate.setting * 100) }));
+  inPieces(work, step, run, new Set([start.id]), ofPlan(step), (minutes) => {
+    const vessel = vesselOf(work, step.id, start.id);
+    const { stretches } = boilPath(
+      work,
+      vessel,
+      { level: step.level, lid: step.lid, powerW, boilC },
+      minutes,
+    );
+    setVessel(work, live(work, step.id, vessel, stretches, 'stove', run.lived));
+  });
+}
+
+/** Cooling to a temperature, or for a time. */
+export function coolStep(work: Work, step: CoolStep, run: StepRun): void {
+  const start = wetVessel(work, step);
+  const around = { place: step.place, lid: step.lid, powerW: 0 };
+  const target = step.until.kind === 'temp' ? step.until.targetC : null;
+  const toTarget = (): ReturnType<typeof pathOf> | null => {
+    const vessel = vesselOf(work, step.id, start.id);
+    return target === null || vessel.liquor.tempC <= target
+      ? null
+      : pathOf(work, vessel, around, { targetC: target });
+  };
+  if (target !== null && toTarget()?.end === 'never' && run.actualMin === null && run.stopAfterMin === null) {
+    throw new StepStop({ kind: 'neverCools', stepId: step.id, vesselId: start.id, targetC: target });
+  }
+  if (step.place === 'iceBath' && target !== null && start.liquor.tempC > target) {
+    const heatJ = capacityOfContents(work, start) * (start.liquor.tempC - target);
+    run.notes.push(said('cool.ice', { iceKg: Math.ceil(heatJ / FUSION_J_PER_G / 100) / 10 }));
+  }
+  const remaining = target === null ? ofPlan(step) : () => toTarget()?.minutes ?? 0;
+  inPieces(work, step, run, new Set([start.id]), remaining, (minutes) => {
+    const vessel = { ...vesselOf(work, step.id, start.id), place: step.place, lid: step.lid };
+    const { stretches } = pathOf(work, vessel, around, { minutes });
+    setVessel(work, live(work, step.id, vessel, stretches, step.place, run.lived));
+  });
+  const after = vesselOf(work, step.id, start.id);
+  // Out of the ice bath a pot goes into the fridge; that is where a cook puts what is cold.
+  setVessel(work, {
+    ...after,
+    place: step.place === 'fridge' || step.place === 'iceBath' ? 'fridge' : 'counter',
+  });
+}
+
+/** Standing in the fridge until it is as cold as that, or for the planned time. */
+export function chillStep(work: Work, step: ChillStep, run: StepRun): void {
+  coolStep(work, { ...step, kind: 'cool', place: 'fridge', lid: 'on' }, run);
+}
+
+/** A freezer stands at this, °C. */
+const FREEZER_C = -18;
+
+export function freezeStep(work: Work, step: FreezeStep, run: StepRun): void {
+  const { id } = wetVessel(work, step);
+  handWork(work, step, run);
+  if (run.stopAfterMin !== null) return;
+  const vessel = vesselOf(work, step.id, id);
+  setVessel(work, { ...vessel, place: 'fridge', liquor: { ...vessel.liquor, tempC: FREEZER_C } });
+}

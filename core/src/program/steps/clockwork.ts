@@ -1,0 +1,87 @@
+import { volumeMl } from '../../liquor/composition.ts';
+import type { Said } from '../../units/result.ts';
+import { type Lived, othersLive } from '../evolve.ts';
+import { adjust } from '../readings.ts';
+import { StepStop, vesselOf, type Work } from '../state.ts';
+import type { Adjustment, Step, StepActual, Vessel } from '../types.ts';
+
+/** What one step is given besides the state. */
+export interface StepRun {
+  actual: StepActual | undefined;
+  /** Length by the clock, where the log has one. */
+  actualMin: number | null;
+  /** Stop after so many minutes: the moment that is asked about lies inside this step. */
+  stopAfterMin: number | null;
+  lived: Lived;
+  notes: Said[];
+  dosedG: Record<string, number>;
+}
+
+const plannedMin = (step: Step): number =>
+  step.until.kind === 'duration' ? step.until.minutes : step.until.kind === 'cue' ? step.until.expectMin : 0;
+
+export const firstOf = (ids: readonly string[]): string | undefined => ids[0];
+
+/** Minutes this step takes: by the clock, else as planned; cut short where the question lies inside it. */
+function lengthOf(run: StepRun, predictedMin: number): number {
+  const whole = Math.max(0, run.actualMin ?? Math.max(predictedMin, run.actual?.atLeastMin ?? 0));
+  return run.stopAfterMin === null
+    ? whole
+    : Math.min(run.stopAfterMin, run.actualMin ?? Number.POSITIVE_INFINITY);
+}
+
+/**
+ * Runs a step's time in pieces between the things that happened in it. `remainingMin` says how long it still takes as
+ * things stand; `piece` moves the vessel of the step; everything else stands where it stands.
+ */
+export function inPieces(
+  work: Work,
+  step: Step,
+  run: StepRun,
+  busy: ReadonlySet<string>,
+  remainingMin: (goneMin: number) => number,
+  piece: (minutes: number, goneMin: number) => void,
+): void {
+  const startMin = work.nowMin;
+  const stopped = run.stopAfterMin !== null;
+  let goneMin = 0;
+  // Asked again after everything that happened: a temperature read in between moves the end.
+  const wholeMin = () => lengthOf(run, goneMin + remainingMin(goneMin));
+  const move = (toMin: number) => {
+    const length = toMin - goneMin;
+    if (length <= 0) return;
+    othersLive(work, step.id, busy, length);
+    piece(length, goneMin);
+    goneMin = toMin;
+    work.nowMin = startMin + goneMin;
+  };
+  for (const a of inOrder(run.actual?.adjustments)) {
+    const dueMin = a.atMin - startMin;
+    const endMin = wholeMin();
+    if (stopped && dueMin > endMin) break;
+    move(Math.min(Math.max(dueMin, goneMin), endMin));
+    adjust(work, step, a);
+  }
+  move(wholeMin());
+}
+
+/** A planned length, less what has gone by. */
+export const ofPlan =
+  (step: Step) =>
+  (goneMin: number): number =>
+    plannedMin(step) - goneMin;
+
+const inOrder = (adjustments: readonly Adjustment[] | undefined): Adjustment[] =>
+  adjustments ? [...adjustments].sort((a, b) => a.atMin - b.atMin) : [];
+
+/** Time passes while hands work; nothing is heated. Things that happened are applied when they happened. */
+export function handWork(work: Work, step: Step, run: StepRun): void {
+  inPieces(work, step, run, new Set(), ofPlan(step), () => undefined);
+}
+
+export function wetVessel(work: Work, step: Step): Vessel {
+  const vessel = vesselOf(work, step.id, firstOf(step.from) ?? firstOf(step.to));
+  if (volumeMl(vessel.liquor) < 1)
+    throw new StepStop({ kind: 'emptyVessel', stepId: step.id, vesselId: vessel.id });
+  return vessel;
+}

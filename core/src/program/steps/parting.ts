@@ -1,0 +1,170 @@
+import { massG, plus, scaled, volumeMl, water } from '../../liquor/composition.ts';
+import { juicePerKg } from '../../physics/juice.ts';
+import { BLENDING, CLOTH_LOSS_ML, MOST_LOSS_SHARE, STRAIN_LOSS_ML } from '../../tables/constants.ts';
+import { said } from '../../units/result.ts';
+import {
+  addFlow,
+  drawableOf,
+  emptyLiquor,
+  ingredientOf,
+  mixLiquors,
+  noteRoom,
+  StepStop,
+  setVessel,
+  solidsInfo,
+  vesselOf,
+  type Work,
+  withComposition,
+} from '../state.ts';
+import type { BlendStep, JuiceStep, Solid, Step, StrainStep, Vessel } from '../types.ts';
+import { firstOf, handWork, type StepRun, wetVessel } from './clockwork.ts';
+import { addLines, moved, pourTogether } from './pouring.ts';
+
+/** Parts liquor and solids of a vessel: what each solid holds stays with it, the rest goes on. */
+function freeLiquor(
+  work: Work,
+  step: StrainStep | JuiceStep,
+  from: Vessel,
+  how: { holdMl: (solid: Solid) => number; lossMl: number; keepSolids: boolean },
+): void {
+  const to = vesselOf(work, step.id, firstOf(step.to));
+  const hasMl = volumeMl(from.liquor);
+  let leftMl = hasMl - how.lossMl;
+  const holds = from.solids.map((s) => {
+    const ml = how.holdMl(s);
+    leftMl -= ml;
+    return ml;
+  });
+  if (leftMl <= 0) {
+    throw new StepStop({
+      kind: 'allHeld',
+      stepId: step.id,
+      vesselId: from.id,
+      heldL: (hasMl - leftMl) / 1000,
+      hasL: hasMl / 1000,
+    });
+  }
+  for (const [i, solid] of from.solids.entries()) {
+    addFlow(work, () => ({
+      stepId: step.id,
+      code: 'held',
+      direction: 'out',
+      volumeL: holds[i]! / 1000,
+      comp: scaled(from.liquor, holds[i]! / hasMl),
+      lineId: solid.lineId,
+      from: from.id,
+    }));
+  }
+  addFlow(work, () => ({
+    stepId: step.id,
+    code: 'strainLoss',
+    direction: 'out',
+    volumeL: how.lossMl / 1000,
+    comp: scaled(from.liquor, how.lossMl / hasMl),
+    from: from.id,
+  }));
+  const spent = from.solids.map((s, i) => ({ ...s, held: scaled(from.liquor, holds[i]! / hasMl) }));
+  const through = withComposition(from.liquor, scaled(from.liquor, leftMl / hasMl));
+  const joined = mixLiquors(work, to.liquor, massG(to.liquor), through, massG(through));
+  moved(work, step, from, to, through, (volumeMl(joined) - volumeMl(to.liquor)) / 1000);
+  setVessel(work, {
+    ...from,
+    place: 'counter',
+    liquor: emptyLiquor(work.kitchen.roomC),
+    solids: how.keepSolids ? spent : [],
+  });
+  // What waits in a jar waits cold.
+  const waits = work.specs.get(to.id)?.kind === 'jar';
+  setVessel(work, {
+    ...to,
+    place: waits ? 'fridge' : 'counter',
+    lid: waits ? 'on' : 'off',
+    liquor: massG(to.liquor) > 0 ? joined : through,
+  });
+  noteRoom(work, vesselOf(work, step.id, to.id), false);
+  if (!how.keepSolids) {
+    const leftovers = [...work.vessels.values()].find((v) => work.specs.get(v.id)?.kind === 'spent');
+    if (leftovers) setVessel(work, { ...leftovers, solids: [...leftovers.solids, ...spent] });
+  }
+}
+
+/** Liquor leaves its solids: what they hold stays with them, a little is lost to sieve and cloth. */
+export function strainStep(work: Work, step: StrainStep, run: StepRun): void {
+  const from = wetVessel(work, step);
+  // A jar of syrup does not lose half of itself to its sieve.
+  const lossMl = Math.min(
+    (STRAIN_LOSS_ML + (step.cloth ? CLOTH_LOSS_ML : 0)) * work.factors.strainLoss,
+    MOST_LOSS_SHARE * volumeMl(from.liquor),
+  );
+  freeLiquor(work, step, from, {
+    holdMl: (solid) => ingredientOf(work, step.id, solid.ingredientId).holdMlPerG[step.press] * solid.massG,
+    lossMl,
+    keepSolids: step.keepSolids,
+  });
+  handWork(work, step, run);
+}
+
+/** Books what is drawn from solids that are broken open, up to a share of all that is in them. */
+function breakOpen(work: Work, step: Step, vessel: Vessel, share: number): Vessel {
+  let liquor = vessel.liquor;
+  const solids = vessel.solids.map((solid) => {
+    const row = ingredientOf(work, step.id, solid.ingredientId);
+    const delta = share - solid.extracted;
+    if (row.rate100PerMin === null || delta <= 0) return solid;
+    const all = drawableOf(row, solid.massG);
+    const after = plus(liquor, all, delta);
+    const before = liquor;
+    addFlow(work, () => ({
+      stepId: step.id,
+      code: 'drawn',
+      direction: 'in',
+      volumeL: (volumeMl(after) - volumeMl(before)) / 1000,
+      comp: scaled(all, delta),
+      lineId: solid.lineId,
+      to: vessel.id,
+    }));
+    liquor = withComposition(liquor, after);
+    return { ...solid, extracted: share };
+  });
+  return { ...vessel, liquor, solids };
+}
+
+/** Blending: what is in broken cells is free at once. The foam that stands on it is air and is not counted. */
+export function blendStep(work: Work, step: BlendStep, run: StepRun): void {
+  const { id } = vesselOf(work, step.id, firstOf(step.to));
+  pourTogether(work, step, id);
+  addLines(work, step, id, run);
+  const vessel = vesselOf(work, step.id, id);
+  const fillMl = volumeMl(vessel.liquor) + solidsInfo(work, vessel).volumeMl;
+  if (fillMl < 1) throw new StepStop({ kind: 'emptyVessel', stepId: step.id, vesselId: id });
+  setVessel(work, breakOpen(work, step, vessel, BLENDING.drawnShare));
+  const loads = Math.ceil(fillMl / (work.kitchen.tools.blenderMl * BLENDING.fillShare) - 1e-9);
+  run.notes.push(said('blend.loads', { loads }));
+  handWork(work, step, run);
+}
+
+/** Juicing: so many millilitres for each kilogram by the tool at hand; the rest stays in the pulp. */
+export function juiceStep(work: Work, step: JuiceStep, run: StepRun): void {
+  const from = vesselOf(work, step.id, firstOf(step.from));
+  addLines(work, step, from.id, run);
+  const whole = breakOpen(work, step, vesselOf(work, step.id, from.id), 1);
+  const allMl = volumeMl(whole.liquor);
+  const contentMl = (solid: Solid): number => {
+    const row = ingredientOf(work, step.id, solid.ingredientId);
+    return volumeMl(plus(water((solid.massG * row.waterPct) / 100), drawableOf(row, solid.massG)));
+  };
+  const totalMl = whole.solids.reduce((sum, s) => sum + contentMl(s), 0);
+  freeLiquor(work, step, whole, {
+    holdMl: (solid) => {
+      const row = ingredientOf(work, step.id, solid.ingredientId);
+      const perKg = juicePerKg(row, step.tool);
+      if (perKg === null) throw new StepStop({ kind: 'cannotJuice', stepId: step.id, itemId: row.id });
+      // Its part of the pool, less the juice that comes out of it.
+      const content = (contentMl(solid) / totalMl) * allMl;
+      return Math.max(0, content - (solid.massG / 1000) * perKg);
+    },
+    lossMl: 0,
+    keepSolids: false,
+  });
+  handWork(work, step, run);
+}
