@@ -1,0 +1,74 @@
+import { describe, expect, it } from 'vitest';
+import { measuringKit } from '../program/kitchen.ts';
+import { KITCHEN, TABLES } from '../testKitchen.ts';
+import { parsePasted } from './paste.ts';
+import { HELD_OUT, PASTED, type Pasted } from './pasted.fixtures.ts';
+
+interface Score {
+  right: number;
+  of: number;
+  /** Read wrongly without a mark. */
+  silent: string[];
+  missed: string[];
+}
+
+/** Right: the item, and its grams within 6 %. Everything else must carry a mark. */
+function scoreOf(pasted: Pasted): Score {
+  const kit = { ...measuringKit(KITCHEN), system: pasted.system };
+  const read = parsePasted(pasted.text, TABLES, kit);
+  const score: Score = { right: 0, of: pasted.lines.length + pasted.steps.length, silent: [], missed: [] };
+  for (const [itemId, massG] of pasted.lines) {
+    const found = read.lines.filter((l) => l.itemId === itemId);
+    const grams = found.reduce((sum, l) => sum + (l.massG ?? 0), 0);
+    const sure = found.length > 0 && found.every((l) => l.sure);
+    const right = found.length > 0 && (massG === null ? true : Math.abs(grams / massG - 1) < 0.06);
+    if (right) score.right++;
+    else {
+      score.missed.push(`${itemId} ${massG}: read ${grams}`);
+      if (sure) score.silent.push(`${itemId} ${massG}: read ${grams}`);
+    }
+  }
+  // Things nobody wrote, put down as certain.
+  const wanted = new Set(pasted.lines.map(([id]) => id));
+  for (const line of read.lines)
+    if (line.sure && line.itemId && !wanted.has(line.itemId)) score.silent.push(`made up: ${line.itemId}`);
+  // Steps in their order; what is implied may stand between.
+  let at = 0;
+  for (const [kind, minutes] of pasted.steps) {
+    const index = read.steps.findIndex((s, i) => i >= at && s.kind === kind);
+    const step = read.steps[index];
+    const length = step?.length ? (step.length.minutes + (step.length.max ?? step.length.minutes)) / 2 : null;
+    const right =
+      step !== undefined && (minutes === null || (length !== null && Math.abs(length - minutes) < 0.01));
+    if (right) {
+      score.right++;
+      at = index + 1;
+    } else {
+      score.missed.push(`${kind} ${minutes}: ${length}`);
+      if (step?.sure && step.length) score.silent.push(`${kind} ${minutes}: ${length}`);
+    }
+  }
+  return score;
+}
+
+describe('recipes as people write them', () => {
+  it.each(PASTED.map((p) => [p.manner, p] as const))(
+    '%s: nine in ten right, no miss unmarked',
+    (_, pasted) => {
+      const score = scoreOf(pasted);
+      expect(score.silent, score.missed.join('; ')).toEqual([]);
+      expect(score.right / score.of, score.missed.join('; ')).toBeGreaterThanOrEqual(0.9);
+    },
+  );
+});
+
+describe('five more, put down before there was a parser', () => {
+  it.each(HELD_OUT.map((p) => [p.manner, p] as const))(
+    '%s: nine in ten right, no miss unmarked',
+    (_, pasted) => {
+      const score = scoreOf(pasted);
+      expect(score.silent, score.missed.join('; ')).toEqual([]);
+      expect(score.right / score.of, score.missed.join('; ')).toBeGreaterThanOrEqual(0.9);
+    },
+  );
+});
