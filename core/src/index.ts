@@ -3,6 +3,48 @@
 export { type GlassFacts, glassFacts, gramsToSweetness, overIce } from './balance/served.ts';
 // balance
 export { type Dose, dosesToCome, FIRST_SHARE, nextDose } from './balance/stepPlan.ts';
+// comparing and counting
+export {
+  compareMethods,
+  type DrawWorth,
+  drawsOf,
+  type MethodAnswer,
+  type MethodRow,
+  mainMarker,
+  methodRow,
+  type StrengthPoint,
+} from './compare/methods.ts';
+export {
+  type ShoppingList,
+  type ShoppingRow,
+  type StockRow,
+  shoppingList,
+  wholeFruit,
+} from './compare/shopping.ts';
+export { amountSlip, lossSlip, type Slip, timeSlip } from './compare/slips.ts';
+export { type ToolCounts, toolCounts } from './compare/toolCounts.ts';
+// exchange
+export { amountsIn, lengthIn } from './exchange/amounts.ts';
+export { type CaptureEntry, type CaptureProblem, captureToRecipe } from './exchange/capture.ts';
+export { exchangeName } from './exchange/names.ts';
+export {
+  type Doubt,
+  type PastedLine,
+  type PastedRecipe,
+  parsePasted,
+  recipeFromPasted,
+} from './exchange/paste.ts';
+export type { PastedStep } from './exchange/pastedSteps.ts';
+export { itemFacts } from './exchange/recognise.ts';
+export {
+  isoLength,
+  type LdProblem,
+  type LdRead,
+  type LdWords,
+  type RecipeLd,
+  readRecipeLd,
+  toRecipeLd,
+} from './exchange/schemaOrg.ts';
 // jobs
 export {
   type Job,
@@ -97,6 +139,7 @@ export {
   type ThermalSetting,
   temperaturePath,
 } from './physics/heat.ts';
+export { fruitForJuice, juicePerKg } from './physics/juice.ts';
 export { coverWaterMl, foamOf, hotFillMl, type Room, roomIn, solidVolumeMl } from './physics/room.ts';
 // physics
 export { areaM2, bowlDiameterM, capacityMl, levelM, mlAtLevel, type Shape } from './physics/vesselShape.ts';
@@ -109,6 +152,7 @@ export {
   questionSchema,
   solvePlanDoc,
 } from './plan/planDoc.ts';
+export { type RangeOptions, type Ranges, rangesOf, type Span } from './plan/ranges.ts';
 // plan
 export { lineMassG, scaleForMass } from './plan/scaling.ts';
 export {
@@ -123,13 +167,16 @@ export {
 } from './plan/solve.ts';
 export { type Call, startBy, type Timetable, timetableFrom } from './plan/startBy.ts';
 export { BOOK, recipeById } from './program/book.ts';
+export { checkRecipe, type RecipeProblem } from './program/checkRecipe.ts';
 export { type Guidance, guidanceFor } from './program/guidance.ts';
 // program
 export {
   type BottleSize,
   type Burner,
   EMPTY_KITCHEN,
+  juiceToolOf,
   type Kitchen,
+  type KitchenTools,
   measuringKit,
   type Pot,
   potCapacityMl,
@@ -182,6 +229,15 @@ export {
   USUAL_TIMES,
   type Wash,
 } from './program/recipe.ts';
+export {
+  asRecipe,
+  type CustomFacts,
+  customFactsSchema,
+  customRow,
+  parseRecipe,
+  recipeSchema,
+  withCustom,
+} from './program/recipeSchema.ts';
 export { simulateBatch, vesselNow, vesselOfStep } from './program/simulate.ts';
 export { type SweetTaste, targetAfterTastes } from './program/taste.ts';
 export type {
@@ -231,6 +287,7 @@ export type {
   VesselSpec,
   WashStep,
 } from './program/types.ts';
+export { ALIAS_ROWS, type AliasRow, type Found, findByName } from './tables/aliases.ts';
 export {
   BOIL_LEVELS,
   type BoilLevel,
@@ -257,6 +314,8 @@ export {
   STEEL_HEAT_SHARE,
   STRAIN_LOSS_ML,
 } from './tables/constants.ts';
+export { FAMILY_ROWS, type FamilyRow } from './tables/families.ts';
+export type { GuidanceKind } from './tables/guidance.ts';
 export { GUIDANCE_ROWS, type GuidanceRow, type Severity } from './tables/guidance.ts';
 export { SHIPPED_TABLES } from './tables/index.ts';
 export {
@@ -267,6 +326,16 @@ export {
   LIMIT_ROWS,
   PRESERVING_ROWS,
 } from './tables/keeping.ts';
+export {
+  FRUIT_ROWS,
+  SHOP_ROWS,
+  SUBSTITUTE_ROWS,
+  type SubstituteRow,
+  TOOL_ROWS,
+  type ToolRow,
+  USUAL_ROWS,
+} from './tables/kitchenFacts.ts';
+export { SPREAD_ROWS, type SpreadId, type SpreadRow } from './tables/spreads.ts';
 // tables
 export type {
   Confidence,

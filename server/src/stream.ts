@@ -9,7 +9,7 @@ export interface StoredEvent {
 
 /** A document that changed; windows fetch it again. */
 export interface DocChange {
-  doc: 'kitchen' | 'batch';
+  doc: 'kitchen' | 'batch' | 'recipe';
   id: string;
   version: number;
 }

@@ -1,6 +1,6 @@
 import { massG } from '../liquor/composition.ts';
 import { POT_MATERIALS } from '../tables/constants.ts';
-import { GUIDANCE_ROWS, type GuidanceRow, type Severity } from '../tables/guidance.ts';
+import { GUIDANCE_ROWS, type GuidanceKind, type GuidanceRow, type Severity } from '../tables/guidance.ts';
 import type { Tables } from '../tables/types.ts';
 import type { Kitchen } from './kitchen.ts';
 import type { Program, Step, TraceEntry } from './types.ts';
@@ -8,11 +8,17 @@ import type { Program, Step, TraceEntry } from './types.ts';
 export interface Guidance {
   code: string;
   severity: Severity;
+  kind: GuidanceKind;
 }
+
+const kindOf = (row: GuidanceRow): GuidanceKind =>
+  row.kind ?? (row.severity === 'check' ? 'check' : row.severity === 'hint' ? 'prompt' : 'caution');
 
 /** A full 12 L pot weighs about 15 kg: from 8 kg of liquor on, ladle it. */
 const HEAVY_G = 8000;
 const HOT_C = 60;
+/** From here on a boil gives roots more and takes from the red. */
+const LONG_BOIL_MIN = 20;
 
 /** Ids, roles and markers of what is in the batch, for `when`. */
 function tagsOf(program: Program, tables: Tables, lineIds: readonly string[] | null): Set<string> {
@@ -55,7 +61,7 @@ function holds(
     case 'cloth':
       return step.kind === 'strain' && step.cloth;
     case 'hotLiquor':
-      return entry !== undefined && entry.after.liquor.tempC > HOT_C;
+      return entry !== undefined && Math.max(entry.before.liquor.tempC, entry.after.liquor.tempC) > HOT_C;
     case 'coldCrystals':
       return (
         entry !== undefined &&
@@ -72,11 +78,26 @@ function holds(
       return entry !== undefined && massG(entry.after.liquor) > HEAVY_G;
     case 'wasClean':
       return step.kind === 'bottle' && step.hygiene === 'clean';
+    case 'longBoil':
+      return step.kind === 'boil' && step.until.kind === 'duration' && step.until.minutes >= LONG_BOIL_MIN;
+    case 'withAcid':
+      return program.lines.some((l) => {
+        const solid = tables.ingredients.get(l.itemId);
+        const liquid = tables.liquids.get(l.itemId);
+        return (solid?.acidPct ?? 0) >= 0.5 || (liquid?.taGPerL ?? 0) >= 5 || (liquid?.aceticPct ?? 0) > 0;
+      });
+    case 'thrown':
+      return step.kind === 'soak' && step.thrown === true;
+    case 'ownFruit':
+      return step.lines.some((id) => {
+        const line = program.lines.find((l) => l.id === id);
+        return line !== undefined && (tables.ingredients.get(line.itemId)?.sugarPct ?? 0) >= 5;
+      });
   }
 }
 
 /** Steps whose own lines decide what is said; elsewhere everything in the batch counts. */
-const BY_OWN_LINES = new Set(['pick', 'wash', 'prep', 'mix', 'sweeten']);
+const BY_OWN_LINES = new Set(['pick', 'wash', 'prep', 'sweeten', 'juice', 'blend']);
 const ORDER: Severity[] = ['danger', 'caution', 'check', 'hint'];
 
 /** What is to be said at a step, the gravest first. */
@@ -87,13 +108,17 @@ export function guidanceFor(
   kitchen: Kitchen,
   tables: Tables,
 ): Guidance[] {
-  const tags = tagsOf(program, tables, BY_OWN_LINES.has(step.kind) ? step.lines : null);
+  // What is stirred in or put in says more than all that is in the batch; a pouring together has no lines of its own.
+  const own =
+    BY_OWN_LINES.has(step.kind) ||
+    (step.lines.length > 0 && (step.kind === 'mix' || step.kind === 'combine'));
+  const tags = tagsOf(program, tables, own ? step.lines : null);
   return GUIDANCE_ROWS.filter(
     (row) =>
       row.at.includes(step.kind) &&
       (row.when.length === 0 || row.when.some((tag) => tags.has(tag))) &&
       holds(row, program, step, entry, kitchen, tables),
   )
-    .map(({ code, severity }) => ({ code, severity }))
+    .map((row) => ({ code: row.code, severity: row.severity, kind: kindOf(row) }))
     .sort((a, b) => ORDER.indexOf(a.severity) - ORDER.indexOf(b.severity));
 }

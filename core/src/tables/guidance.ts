@@ -4,9 +4,14 @@
  */
 export type Severity = 'check' | 'hint' | 'caution' | 'danger';
 
+/** What a row is to the cook: told, asked to look, a way to choose with what it costs, or a warning. */
+export type GuidanceKind = 'prompt' | 'check' | 'choice' | 'caution';
+
 export interface GuidanceRow {
   code: string;
   severity: Severity;
+  /** Left out: a check is a check, a hint a prompt, anything graver a caution. */
+  kind?: GuidanceKind;
   /** Step kinds at which it matters. */
   at: readonly string[];
   /** Ingredient roles, ids or markers that bring it in; empty: always. */
@@ -23,7 +28,11 @@ export interface GuidanceRow {
     | 'coldCrystals'
     | 'noHeatBefore'
     | 'bigPot'
-    | 'wasClean';
+    | 'wasClean'
+    | 'longBoil'
+    | 'withAcid'
+    | 'thrown'
+    | 'ownFruit';
 }
 
 export const GUIDANCE_ROWS: readonly GuidanceRow[] = [
@@ -32,6 +41,54 @@ export const GUIDANCE_ROWS: readonly GuidanceRow[] = [
   { code: 'wash.clear', severity: 'check', at: ['wash'], when: ['calyx'] },
   { code: 'wash.skins', severity: 'check', at: ['wash'], when: ['peel'] },
   { code: 'wash.beforeKnife', severity: 'check', at: ['wash'], when: ['peel', 'ginger'] },
+  // Chosen, bought and washed
+  { code: 'wash.label', severity: 'hint', at: ['wash'], when: ['peel', 'citrus'] },
+  { code: 'wash.colour', severity: 'hint', kind: 'choice', at: ['wash'], when: ['calyx'] },
+  { code: 'wash.insects', severity: 'check', at: ['wash'], when: ['hibiscus-fresh'] },
+  { code: 'wash.stickers', severity: 'check', at: ['wash'], when: ['peel', 'citrus', 'fruit'] },
+  { code: 'fruit.taste', severity: 'check', at: ['prep'], when: ['fruit'], only: 'ownFruit' },
+  { code: 'citrus.seeds', severity: 'check', at: ['prep'], when: ['citrus', 'orange-whole'] },
+  { code: 'spice.open', severity: 'hint', kind: 'choice', at: ['prep', 'combine'], when: ['spice'] },
+  { code: 'ginger.form', severity: 'hint', kind: 'choice', at: ['prep'], when: ['ginger'] },
+  { code: 'date.stone', severity: 'caution', at: ['prep'], when: ['date'] },
+  { code: 'coconut.open', severity: 'caution', at: ['prep'], when: ['coconut'] },
+  // Soaking, boiling, standing
+  { code: 'soak.place', severity: 'hint', kind: 'choice', at: ['soak'], when: [] },
+  { code: 'soak.keep', severity: 'check', at: ['soak'], when: [] },
+  { code: 'soak.thrown', severity: 'check', at: ['soak'], when: [], only: 'thrown' },
+  { code: 'boil.long', severity: 'hint', kind: 'choice', at: ['boil'], when: [], only: 'longBoil' },
+  {
+    code: 'citrus.late',
+    severity: 'hint',
+    kind: 'choice',
+    at: ['combine', 'boil'],
+    when: ['citrus', 'orange-whole'],
+  },
+  { code: 'herb.offHeat', severity: 'check', at: ['combine', 'steep'], when: ['herb'] },
+  // Straining
+  { code: 'strain.sequence', severity: 'hint', kind: 'choice', at: ['strain'], when: [] },
+  { code: 'strain.wait', severity: 'hint', kind: 'choice', at: ['strain'], when: [], only: 'hotLiquor' },
+  { code: 'strain.slowCloth', severity: 'hint', at: ['strain'], when: [], only: 'cloth' },
+  {
+    code: 'strain.metal',
+    severity: 'caution',
+    at: ['strain'],
+    when: ['calyx', 'citrus', 'tamarind', 'rawJuice'],
+  },
+  // Blending and juicing
+  { code: 'blend.hot', severity: 'danger', at: ['blend'], when: [], only: 'hotLiquor' },
+  { code: 'blend.load', severity: 'check', at: ['blend'], when: [] },
+  { code: 'blend.foam', severity: 'hint', at: ['blend'], when: [] },
+  { code: 'blend.rinse', severity: 'hint', kind: 'choice', at: ['blend'], when: [] },
+  { code: 'juice.sieved', severity: 'check', at: ['juice'], when: [] },
+  { code: 'juice.cold', severity: 'caution', at: ['juice'], when: [] },
+  // Stirring in and sweetening
+  { code: 'mix.curdle', severity: 'caution', at: ['mix'], when: ['coconut', 'rawMilk'], only: 'withAcid' },
+  { code: 'mix.coolFirst', severity: 'check', at: ['mix'], when: ['rawJuice', 'fruit'] },
+  { code: 'pair.vinegar', severity: 'hint', at: ['mix'], when: ['vinegar'] },
+  { code: 'sweeten.moment', severity: 'hint', kind: 'choice', at: ['sweeten'], when: [] },
+  { code: 'shake.daily', severity: 'check', at: ['steep'], when: ['vinegar'] },
+  { code: 'shot.small', severity: 'caution', at: ['bottle'], when: ['turmeric', 'chilli'] },
   { code: 'prep.knife', severity: 'caution', at: ['prep'], when: ['peel', 'ginger'] },
   { code: 'prep.pith', severity: 'check', at: ['prep'], when: ['orange-peel'] },
   { code: 'stain', severity: 'caution', at: ['wash', 'strain'], when: ['calyx', 'turmeric'] },

@@ -89,4 +89,35 @@ export const MIGRATIONS: readonly Migration[] = [
       });
     },
   },
+  {
+    name: '002-the-book',
+    async up(knex) {
+      await knex.schema.createTable('recipe', (t) => {
+        t.string('id').primary();
+        t.integer('version').notNullable();
+        t.boolean('retired').notNullable();
+        t.double('updated_ms').notNullable();
+      });
+      await knex.schema.createTable('recipe_version', (t) => {
+        t.string('recipe_id').notNullable().references('id').inTable('recipe');
+        t.integer('version').notNullable();
+        /** The version it was made from; null for the first. */
+        t.integer('parent');
+        t.string('hash').notNullable();
+        t.text('body').notNullable();
+        t.double('created_ms').notNullable();
+        t.primary(['recipe_id', 'version']);
+      });
+      await knex.schema.createTable('ingredient', (t) => {
+        t.string('id').primary();
+        t.text('facts').notNullable();
+      });
+      await knex.schema.createTable('stock', (t) => {
+        t.string('item_id').primary();
+        t.double('in_house_g').notNullable();
+        t.double('pack_g');
+        t.double('price');
+      });
+    },
+  },
 ];

@@ -1,5 +1,6 @@
 import {
   EMPTY_KITCHEN,
+  type IngredientRow,
   type Kitchen,
   type LogEvent,
   type PlanDoc,
@@ -14,6 +15,8 @@ export interface Pins {
   program: Program;
   kitchen: Kitchen;
   tablesVersion: string;
+  /** The cook's own ingredients as they were; left out where there are none. */
+  ingredients?: IngredientRow[];
 }
 
 export type BatchStatus = 'planned' | 'on' | 'done';
@@ -38,12 +41,18 @@ interface BatchRow {
   updated_ms: number;
 }
 
+/** Pins as stored; what an older kitchen was not asked for takes its usual value. */
+function pinsFrom(text: string): Pins {
+  const pins = JSON.parse(text) as Pins;
+  return { ...pins, kitchen: { ...EMPTY_KITCHEN, ...pins.kitchen } };
+}
+
 export const batchFromRow = (row: BatchRow): Batch => ({
   id: row.id,
   status: row.status,
   plan: JSON.parse(row.plan) as PlanDoc,
   version: row.version,
-  pins: row.pins === null ? null : (JSON.parse(row.pins) as Pins),
+  pins: row.pins === null ? null : pinsFrom(row.pins),
   createdMs: row.created_ms,
   updatedMs: row.updated_ms,
 });
@@ -82,6 +91,7 @@ const SETTINGS = [
   'hardnessMeqPerL',
   'zone',
   'servingMl',
+  'tools',
 ] as const satisfies readonly (keyof Kitchen)[];
 
 interface VesselRow {

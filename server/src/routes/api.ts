@@ -1,10 +1,20 @@
-import { eventSchema, foldItem, kitchenSchema, planSchema, SHIPPED_TABLES } from '@big-ladle/core';
+import {
+  customFactsSchema,
+  eventSchema,
+  foldItem,
+  kitchenSchema,
+  type PlanDoc,
+  planSchema,
+  recipeSchema,
+  SHIPPED_TABLES,
+} from '@big-ladle/core';
 import express, { type Router } from 'express';
 import * as v from 'valibot';
 import type { AdjustableClock } from '../clock.ts';
 import type { Db } from '../db/open.ts';
 import { readKitchen, writeKitchen } from '../db/rows.ts';
 import { HttpProblem } from '../problems.ts';
+import { exportArchive, importArchive } from '../services/archive.ts';
 import {
   batchWithEvents,
   createBatch,
@@ -13,6 +23,17 @@ import {
   startBatch,
   updatePlan,
 } from '../services/batches.ts';
+import {
+  createRecipe,
+  ownFacts,
+  ownRecipes,
+  putIngredient,
+  putStock,
+  readStock,
+  retireRecipe,
+  updateRecipe,
+  versionsOf,
+} from '../services/book.ts';
 import { eventsAfter, storeEvents } from '../services/events.ts';
 import { eventsOf, type ItemFacts } from '../services/projections.ts';
 import type { StreamHub } from '../stream.ts';
@@ -36,6 +57,19 @@ const eventsSchema = v.strictObject({
   events: v.pipe(v.array(eventSchema), v.minLength(1), v.maxLength(500)),
 });
 const kitchenEditSchema = v.strictObject({ version: versionSchema, kitchen: kitchenSchema });
+const newRecipeSchema = v.strictObject({ recipe: recipeSchema });
+const recipeEditSchema = v.strictObject({ version: versionSchema, recipe: recipeSchema });
+const grams = v.pipe(
+  v.number(),
+  v.finite(),
+  v.minValue(0, 'between:0:500000'),
+  v.maxValue(500_000, 'between:0:500000'),
+);
+const stockRowSchema = v.strictObject({
+  inHouseG: grams,
+  packG: v.nullable(v.pipe(grams, v.minValue(0.1, 'between:0.1:500000'))),
+  price: v.nullable(v.pipe(v.number(), v.minValue(0), v.maxValue(100_000))),
+});
 const clockSchema = v.strictObject({
   nowMs: v.pipe(v.number(), v.minValue(0)),
   stopped: v.optional(v.boolean(), false),
@@ -51,6 +85,8 @@ const CATCH_UP = 2000;
 
 export function apiRouter({ db, clock, hub, version, test }: ApiParts): Router {
   const api = express.Router();
+  // A whole kitchen with years of logs comes in one file; everything else is small.
+  api.use('/archive', express.json({ limit: '64mb', strict: true }));
   api.use(express.json({ limit: '256kb', strict: true }));
 
   api.get(
@@ -110,7 +146,7 @@ export function apiRouter({ db, clock, hub, version, test }: ApiParts): Router {
     '/batches',
     route(async (req, res) => {
       const { id, plan } = parse(newBatchSchema, req.body);
-      const batch = await createBatch(db, id, plan, clock.nowMs());
+      const batch = await createBatch(db, id, plan as PlanDoc, clock.nowMs());
       hub.changed({ doc: 'batch', id, version: batch.version });
       res.status(201).location(`/api/batches/${id}`).json(batch);
     }),
@@ -126,7 +162,7 @@ export function apiRouter({ db, clock, hub, version, test }: ApiParts): Router {
     route(async (req, res) => {
       const id = parse(idSchema, req.params.id);
       const sent = parse(planEditSchema, req.body);
-      const batch = await updatePlan(db, id, sent.version, sent.plan, clock.nowMs());
+      const batch = await updatePlan(db, id, sent.version, sent.plan as PlanDoc, clock.nowMs());
       hub.changed({ doc: 'batch', id, version: batch.version });
       res.json(batch);
     }),
@@ -153,6 +189,89 @@ export function apiRouter({ db, clock, hub, version, test }: ApiParts): Router {
       hub.changed({ doc: 'batch', id, version: batch.version });
       hub.events(stored);
       res.json(batch);
+    }),
+  );
+
+  api.get(
+    '/recipes',
+    route(async (_req, res) => {
+      res.json({ recipes: await ownRecipes(db), ingredients: await ownFacts(db) });
+    }),
+  );
+  api.post(
+    '/recipes',
+    route(async (req, res) => {
+      const { recipe } = parse(newRecipeSchema, req.body);
+      const stored = await createRecipe(db, recipe, clock.nowMs());
+      hub.changed({ doc: 'recipe', id: stored.id, version: stored.version });
+      res.status(201).location(`/api/recipes/${stored.id}`).json(stored);
+    }),
+  );
+  api.put(
+    '/recipes/:id',
+    route(async (req, res) => {
+      const id = parse(idSchema, req.params.id);
+      const sent = parse(recipeEditSchema, req.body);
+      const stored = await updateRecipe(db, id, sent.version, sent.recipe, clock.nowMs());
+      hub.changed({ doc: 'recipe', id, version: stored.version });
+      res.json(stored);
+    }),
+  );
+  api.delete(
+    '/recipes/:id',
+    route(async (req, res) => {
+      const id = parse(idSchema, req.params.id);
+      const { version } = parse(deleteSchema, req.query);
+      await retireRecipe(db, id, version, clock.nowMs());
+      hub.changed({ doc: 'recipe', id, version });
+      res.status(204).end();
+    }),
+  );
+  api.get(
+    '/recipes/:id/versions',
+    route(async (req, res) => {
+      res.json({ versions: await versionsOf(db, parse(idSchema, req.params.id)) });
+    }),
+  );
+  api.put(
+    '/ingredients/:id',
+    route(async (req, res) => {
+      const facts = parse(customFactsSchema, req.body);
+      if (facts.id !== req.params.id)
+        throw new HttpProblem(422, 'otherId', 'The id in the address and in the message differ.');
+      res.json(await putIngredient(db, facts as Parameters<typeof putIngredient>[1]));
+      hub.changed({ doc: 'recipe', id: facts.id, version: 0 });
+    }),
+  );
+  api.get(
+    '/stock',
+    route(async (_req, res) => {
+      res.json({ stock: await readStock(db) });
+    }),
+  );
+  api.put(
+    '/stock/:id',
+    route(async (req, res) => {
+      const itemId = parse(idSchema, req.params.id);
+      const row = parse(stockRowSchema, req.body);
+      await putStock(db, { itemId, ...row });
+      res.json({ stock: await readStock(db) });
+    }),
+  );
+  api.get(
+    '/archive',
+    route(async (_req, res) => {
+      res.set('Content-Disposition', 'attachment; filename="big-ladle.json"');
+      res.json(await exportArchive(db, clock.nowMs()));
+    }),
+  );
+  api.post(
+    '/archive',
+    route(async (req, res) => {
+      const report = await importArchive(db, req.body);
+      hub.changed({ doc: 'kitchen', id: 'kitchen', version: 0 });
+      hub.changed({ doc: 'recipe', id: 'all', version: 0 });
+      res.json(report);
     }),
   );
 

@@ -1,8 +1,16 @@
-import { BOOK, type LogEvent, type PlanDoc, SHIPPED_TABLES, solvePlanDoc } from '@big-ladle/core';
+import {
+  type IngredientRow,
+  type LogEvent,
+  type PlanDoc,
+  SHIPPED_TABLES,
+  solvePlanDoc,
+  withCustom,
+} from '@big-ladle/core';
 import type { Db } from '../db/open.ts';
 import { type Batch, type BatchStatus, batchFromRow, batchToRow, readKitchen } from '../db/rows.ts';
 import { HttpProblem, notFound } from '../problems.ts';
 import type { StoredEvent } from '../stream.ts';
+import { ownIngredients, wholeBook } from './book.ts';
 import { storeEvents } from './events.ts';
 import { type BatchNowState, batchOf, eventsOf } from './projections.ts';
 
@@ -45,7 +53,8 @@ export async function listBatches(
 
 async function checkPlan(db: Db, plan: PlanDoc): Promise<void> {
   const { kitchen } = await readKitchen(db);
-  const missing = !BOOK.some((r) => r.id === plan.recipeId)
+  const book = await wholeBook(db);
+  const missing = !book.some((r) => r.id === plan.recipeId)
     ? 'recipeId'
     : !kitchen.pots.some((p) => p.id === plan.potId)
       ? 'potId'
@@ -141,6 +150,15 @@ export async function deletePlan(db: Db, id: string, version: number): Promise<v
   });
 }
 
+/** The cook's own ingredients that a batch takes, to be pinned with it. */
+function usedOf(
+  custom: readonly IngredientRow[],
+  lines: readonly { itemId: string }[],
+): { ingredients?: IngredientRow[] } {
+  const used = custom.filter((row) => lines.some((l) => l.itemId === row.id));
+  return used.length ? { ingredients: used } : {};
+}
+
 /** Starts a batch: solves its plan once more, pins recipe, program, kitchen and tables, and writes its first events. */
 export async function startBatch(
   db: Db,
@@ -154,7 +172,13 @@ export async function startBatch(
     if (batch.status !== 'planned') return { batch, stored: [] };
     requireVersion(batch, version, null);
     const { kitchen } = await readKitchen(trx);
-    const solved = solvePlanDoc(batch.plan, BOOK, kitchen, SHIPPED_TABLES);
+    const custom = await ownIngredients(trx);
+    const solved = solvePlanDoc(
+      batch.plan,
+      await wholeBook(trx),
+      kitchen,
+      withCustom(SHIPPED_TABLES, custom),
+    );
     if (!solved.ok) {
       throw new HttpProblem(422, 'cannotStart', 'This plan does not work out in this kitchen yet.', {
         problem: solved.problem,
@@ -170,6 +194,7 @@ export async function startBatch(
         program: solved.value.program,
         kitchen,
         tablesVersion: SHIPPED_TABLES.version,
+        ...usedOf(custom, solved.value.program.lines),
       },
     };
     await trx('batch').where({ id }).update(batchToRow(started));

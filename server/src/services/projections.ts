@@ -11,9 +11,11 @@ import {
   MINUTE_MS,
   SHIPPED_TABLES,
   type StepProblem,
+  type Tables,
+  withCustom,
 } from '@big-ladle/core';
 import type { Db } from '../db/open.ts';
-import { type Batch, batchFromRow } from '../db/rows.ts';
+import { type Batch, batchFromRow, type Pins } from '../db/rows.ts';
 
 /** A batch at a glance, for lists. Rebuilt from the log at any time. */
 export interface BatchNowState {
@@ -28,6 +30,8 @@ export interface ItemFacts {
   itemId: string;
   batchId: string;
   recipeId: string;
+  /** A cook's own drink goes by its own name. */
+  drinkName?: string;
   sizeName: string;
   sizeMl: number;
   colour: string;
@@ -49,6 +53,9 @@ export async function batchOf(db: Db, id: string): Promise<Batch | null> {
   return row ? batchFromRow(row) : null;
 }
 
+/** The tables as a batch pinned them. */
+export const tablesOf = (pins: Pins): Tables => withCustom(SHIPPED_TABLES, pins.ingredients ?? []);
+
 /**
  * Folds a batch's log again and rewrites its projections, in the caller's transaction.
  * @returns the problem that the log makes the interpreter meet, if any.
@@ -64,7 +71,7 @@ export async function projectBatch(db: Db, batch: Batch): Promise<StepProblem | 
   const events = await eventsOf(db, 'batch', batch.id);
   // As of the last thing that happened, so that a rebuild gives the same rows whenever it runs.
   const atMs = events.reduce((latest, e) => Math.max(latest, e.atMs), 0);
-  const now = batchAt(program, kitchen, SHIPPED_TABLES, events, atMs);
+  const now = batchAt(program, kitchen, tablesOf(batch.pins), events, atMs);
   const finished = now.forecast.vessels[BOTTLES];
   const litres = now.forecast.trace.at(-1)?.now.volumeL ?? 0;
   const state: BatchNowState = {
@@ -101,6 +108,7 @@ export async function projectBatch(db: Db, batch: Batch): Promise<StepProblem | 
           itemId: b.itemId,
           batchId: batch.id,
           recipeId: program.recipeId,
+          ...(batch.pins.recipe.name ? { drinkName: batch.pins.recipe.name } : {}),
           sizeName: b.name,
           sizeMl: b.sizeMl,
           colour: colourOf(liquor, GLASS_PATH_CM),

@@ -31,7 +31,7 @@ import type {
   WashStep,
 } from '../types.ts';
 import { firstOf, handWork, type StepRun, wetVessel } from './clockwork.ts';
-import { addLines, liftOut, moved, pourOver, pourTogether, rejoinHeld } from './pouring.ts';
+import { addLines, gramsFor, liftOut, moved, pourOver, pourTogether, rejoinHeld } from './pouring.ts';
 
 function bowlOf(work: Work, step: Step): Vessel {
   return vesselOf(work, step.id, firstOf(step.to) ?? firstOf(step.from));
@@ -126,8 +126,18 @@ export function sweetenStep(work: Work, step: SweetenStep, run: StepRun): void {
   const over = run.actual?.endMin !== undefined;
   if (over || run.stopAfterMin !== null || step.lines.length === 0) return;
   const target = (run.actual?.targetSweetnessPct ?? step.targetSweetnessPct) / 100;
+  const toTarget = step.lines.filter((id) => lineOf(work, step.id, id).rule.kind === 'toTarget');
+  // A recipe that says how much has it stirred in as it says.
+  for (const lineId of step.lines) {
+    if (toTarget.includes(lineId)) continue;
+    const line = lineOf(work, step.id, lineId);
+    const grams = gramsFor(work, step, line, volumeMl(vesselOf(work, step.id, vesselId).liquor));
+    run.dosedG[line.id] = grams;
+    pourIn(work, step, vesselOf(work, step.id, vesselId), 'sweetener', line.itemId, line.id, grams);
+  }
+  if (toTarget.length === 0) return;
   const { liquor } = vesselOf(work, step.id, vesselId);
-  const rows = step.lines.map((lineId) => {
+  const rows = toTarget.map((lineId) => {
     const line = lineOf(work, step.id, lineId);
     const row = work.tables.sweeteners.get(line.itemId);
     if (!row) throw new StepStop({ kind: 'unknownItem', stepId: step.id, itemId: line.itemId });

@@ -59,7 +59,7 @@ export function rejoinHeld(work: Work, step: Step, vessel: Vessel): Vessel {
 }
 
 /** Grams of a line that a step takes: its share for this fill, or so much for each millilitre that is there. */
-function gramsFor(work: Work, step: Step, line: ProgramLine, resultMl: number): number {
+export function gramsFor(work: Work, step: Step, line: ProgramLine, resultMl: number): number {
   if (line.rule.kind !== 'byResult') return line.massG * shareOf(work, step);
   const perMl =
     work.tables.liquids.get(line.itemId)?.densityGPerMl ??

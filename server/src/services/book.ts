@@ -1,0 +1,214 @@
+import { createHash } from 'node:crypto';
+import {
+  asRecipe,
+  BOOK,
+  type CustomFacts,
+  customRow,
+  type IngredientRow,
+  type Recipe,
+  type recipeSchema,
+  SHIPPED_TABLES,
+  type StockRow,
+  type Tables,
+  withCustom,
+} from '@big-ladle/core';
+import type * as v from 'valibot';
+import type { Db } from '../db/open.ts';
+import { HttpProblem, notFound } from '../problems.ts';
+
+export type SentRecipe = v.InferOutput<typeof recipeSchema>;
+
+/** One stored version of a recipe of the cook's own. */
+export interface RecipeVersion {
+  version: number;
+  parent: number | null;
+  hash: string;
+  createdMs: number;
+  recipe: Recipe;
+}
+
+/** What a recipe says, whatever its version: the same words twice have the same hash. */
+export function hashOf(recipe: Recipe): string {
+  const { version: _, ...said } = recipe;
+  return createHash('sha256').update(JSON.stringify(said)).digest('hex').slice(0, 32);
+}
+
+interface VersionRow {
+  recipe_id: string;
+  version: number;
+  parent: number | null;
+  hash: string;
+  body: string;
+  created_ms: number;
+}
+
+/** The cook's own recipes in their current versions, by name. */
+export async function ownRecipes(db: Db): Promise<Recipe[]> {
+  const rows = (await db('recipe')
+    .join('recipe_version', function () {
+      this.on('recipe.id', 'recipe_version.recipe_id').andOn('recipe.version', 'recipe_version.version');
+    })
+    .where('recipe.retired', 0)
+    .select('recipe_version.body')) as { body: string }[];
+  return rows
+    .map((r) => JSON.parse(r.body) as Recipe)
+    .sort((a, b) => (a.name ?? '').localeCompare(b.name ?? ''));
+}
+
+export async function versionsOf(db: Db, id: string): Promise<RecipeVersion[]> {
+  const rows = (await db('recipe_version').where({ recipe_id: id }).orderBy('version')) as VersionRow[];
+  if (rows.length === 0) throw notFound('recipe', id);
+  return rows.map((r) => ({
+    version: r.version,
+    parent: r.parent,
+    hash: r.hash,
+    createdMs: r.created_ms,
+    recipe: JSON.parse(r.body) as Recipe,
+  }));
+}
+
+async function addVersion(db: Db, recipe: Recipe, parent: number | null, nowMs: number): Promise<void> {
+  await db('recipe_version').insert({
+    recipe_id: recipe.id,
+    version: recipe.version,
+    parent,
+    hash: hashOf(recipe),
+    body: JSON.stringify(recipe),
+    created_ms: nowMs,
+  });
+}
+
+/** Everything that a recipe names must be there. */
+async function checkItems(db: Db, recipe: Recipe): Promise<void> {
+  const tables = await tablesOfKitchen(db);
+  const wrong = recipe.lines.findIndex(
+    (l) =>
+      !(
+        l.kind === 'solid' ? tables.ingredients : l.kind === 'liquid' ? tables.liquids : tables.sweeteners
+      ).has(l.itemId),
+  );
+  if (wrong >= 0) {
+    throw new HttpProblem(422, 'unknownPart', `There is no ingredient ${recipe.lines[wrong]!.itemId}.`, {
+      fields: [{ field: `recipe.lines.${wrong}.itemId`, message: 'unknown' }],
+    });
+  }
+}
+
+/** Keeps a new recipe; the same again is the same. */
+export async function createRecipe(db: Db, sent: SentRecipe, nowMs: number): Promise<Recipe> {
+  const recipe = { ...asRecipe(sent), version: 1 };
+  if (BOOK.some((r) => r.id === recipe.id))
+    throw new HttpProblem(409, 'alreadyThere', 'A shipped drink has this id: vary it under another.');
+  return db.transaction(async (trx) => {
+    await checkItems(trx, recipe);
+    const before = (await trx('recipe_version')
+      .where({ recipe_id: recipe.id })
+      .orderBy('version', 'desc')
+      .first()) as VersionRow | undefined;
+    if (before) {
+      if (before.hash === hashOf(recipe)) return JSON.parse(before.body) as Recipe;
+      throw new HttpProblem(409, 'alreadyThere', 'Another recipe is stored under this id.', {
+        stored: JSON.parse(before.body),
+      });
+    }
+    await trx('recipe').insert({ id: recipe.id, version: 1, retired: 0, updated_ms: nowMs });
+    await addVersion(trx, recipe, null, nowMs);
+    return recipe;
+  });
+}
+
+/** Adds a version; earlier ones stay as they were. @throws 409 with both when it was changed meanwhile. */
+export async function updateRecipe(
+  db: Db,
+  id: string,
+  version: number,
+  sent: SentRecipe,
+  nowMs: number,
+): Promise<Recipe> {
+  return db.transaction(async (trx) => {
+    const row = (await trx('recipe').where({ id }).first()) as { version: number } | undefined;
+    if (!row) throw notFound('recipe', id);
+    const stored = (await trx('recipe_version')
+      .where({ recipe_id: id, version: row.version })
+      .first()) as VersionRow;
+    if (row.version !== version) {
+      throw new HttpProblem(
+        409,
+        'changedElsewhere',
+        'This recipe was changed in another window. Nothing was overwritten.',
+        {
+          stored: JSON.parse(stored.body),
+          sent,
+        },
+      );
+    }
+    const recipe: Recipe = { ...asRecipe(sent), id, version: version + 1 };
+    if (hashOf(recipe) === stored.hash) return JSON.parse(stored.body) as Recipe;
+    await checkItems(trx, recipe);
+    await addVersion(trx, recipe, version, nowMs);
+    await trx('recipe')
+      .where({ id })
+      .update({ version: version + 1, retired: 0, updated_ms: nowMs });
+    return recipe;
+  });
+}
+
+/** Takes a recipe out of the book; batches and versions made from it stay. */
+export async function retireRecipe(db: Db, id: string, version: number, nowMs: number): Promise<void> {
+  const changed = await db('recipe').where({ id, version }).update({ retired: 1, updated_ms: nowMs });
+  if (changed === 0) {
+    const row = await db('recipe').where({ id }).first();
+    if (!row) throw notFound('recipe', id);
+    throw new HttpProblem(
+      409,
+      'changedElsewhere',
+      'This recipe was changed in another window. Nothing was done.',
+    );
+  }
+}
+
+/** The cook's own ingredients, as rows of the table. */
+export async function ownIngredients(db: Db): Promise<IngredientRow[]> {
+  const rows = (await db('ingredient').orderBy('id').select('facts')) as { facts: string }[];
+  return rows.map((r) => customRow(JSON.parse(r.facts) as CustomFacts));
+}
+
+export async function ownFacts(db: Db): Promise<CustomFacts[]> {
+  const rows = (await db('ingredient').orderBy('id').select('facts')) as { facts: string }[];
+  return rows.map((r) => JSON.parse(r.facts) as CustomFacts);
+}
+
+export async function putIngredient(db: Db, facts: CustomFacts): Promise<CustomFacts> {
+  const { ingredients, liquids, sweeteners } = SHIPPED_TABLES;
+  if (ingredients.has(facts.id) || liquids.has(facts.id) || sweeteners.has(facts.id))
+    throw new HttpProblem(409, 'alreadyThere', 'A shipped ingredient has this id.');
+  await db('ingredient')
+    .insert({ id: facts.id, facts: JSON.stringify(facts) })
+    .onConflict('id')
+    .merge();
+  return facts;
+}
+
+/** The shipped tables with this kitchen's own ingredients. */
+export const tablesOfKitchen = async (db: Db): Promise<Tables> =>
+  withCustom(SHIPPED_TABLES, await ownIngredients(db));
+
+/** Shipped drinks and the cook's own. */
+export const wholeBook = async (db: Db): Promise<Recipe[]> => [...BOOK, ...(await ownRecipes(db))];
+
+export async function readStock(db: Db): Promise<StockRow[]> {
+  const rows = (await db('stock').orderBy('item_id')) as {
+    item_id: string;
+    in_house_g: number;
+    pack_g: number | null;
+    price: number | null;
+  }[];
+  return rows.map((r) => ({ itemId: r.item_id, inHouseG: r.in_house_g, packG: r.pack_g, price: r.price }));
+}
+
+export async function putStock(db: Db, row: StockRow): Promise<void> {
+  await db('stock')
+    .insert({ item_id: row.itemId, in_house_g: row.inHouseG, pack_g: row.packG, price: row.price })
+    .onConflict('item_id')
+    .merge();
+}
