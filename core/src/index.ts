@@ -14,6 +14,7 @@ export {
   methodRow,
   type StrengthPoint,
 } from './compare/methods.ts';
+export { type DrinkOverview, familiesOf, overviewOf } from './compare/overview.ts';
 export {
   type ShoppingList,
   type ShoppingRow,
@@ -48,6 +49,7 @@ export {
 // jobs
 export {
   type Job,
+  type JobBook,
   JobCancelled,
   type JobControl,
   type JobResult,

@@ -7,7 +7,7 @@ import { ThemeProvider } from '@mui/material/styles';
 import { QueryClientProvider } from '@tanstack/react-query';
 import { lazy, StrictMode, Suspense } from 'react';
 import { createRoot } from 'react-dom/client';
-import { BrowserRouter, Route, Routes } from 'react-router';
+import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { StoveHome } from './features/stove/StoveHome.tsx';
 import { Frame } from './shared/Frame.tsx';
 import { Guard } from './shared/Guard.tsx';
@@ -34,8 +34,34 @@ const later = (load: () => Promise<{ default: React.ComponentType }>) => {
 const StovePage = later(() =>
   import('./features/batch/StovePosture.tsx').then((m) => ({ default: m.StovePage })),
 );
-const ChooseDrinkPage = later(() =>
-  import('./features/batch/ChooseDrinkPage.tsx').then((m) => ({ default: m.ChooseDrinkPage })),
+const DrinksPage = later(() =>
+  import('./features/drinks/DrinksPage.tsx').then((m) => ({ default: m.DrinksPage })),
+);
+const RecipePage = later(() =>
+  import('./features/drinks/RecipePage.tsx').then((m) => ({ default: m.RecipePage })),
+);
+const ComparePage = later(() =>
+  import('./features/drinks/ComparePage.tsx').then((m) => ({ default: m.ComparePage })),
+);
+const TwoPage = later(() => import('./features/drinks/TwoPage.tsx').then((m) => ({ default: m.TwoPage })));
+const PastePage = later(() =>
+  import('./features/drinks/PastePage.tsx').then((m) => ({ default: m.PastePage })),
+);
+const CapturePage = later(() =>
+  import('./features/drinks/CapturePage.tsx').then((m) => ({ default: m.CapturePage })),
+);
+const FactsPage = later(() =>
+  import('./features/drinks/FactsPage.tsx').then((m) => ({ default: m.FactsPage })),
+);
+const editorPage = (way: 'write' | 'edit' | 'vary') =>
+  later(() =>
+    import('./features/drinks/EditorPage.tsx').then((m) => ({ default: () => <m.EditorPage way={way} /> })),
+  );
+const WritePage = editorPage('write');
+const EditPage = editorPage('edit');
+const VaryPage = editorPage('vary');
+const ShoppingPage = later(() =>
+  import('./features/shopping/ShoppingPage.tsx').then((m) => ({ default: m.ShoppingPage })),
 );
 const NewPlanPage = later(() =>
   import('./features/batch/PlanPage.tsx').then((m) => ({ default: m.NewPlanPage })),
@@ -66,7 +92,18 @@ createRoot(document.getElementById('root')!).render(
                 <Route path="/batches/:id/stove" element={StovePage} />
                 <Route element={<Frame />}>
                   <Route path="/" element={<StoveHome />} />
-                  <Route path="/new" element={ChooseDrinkPage} />
+                  <Route path="/new" element={<Navigate to="/drinks" replace />} />
+                  <Route path="/drinks" element={DrinksPage} />
+                  <Route path="/drinks/write" element={WritePage} />
+                  <Route path="/drinks/paste" element={PastePage} />
+                  <Route path="/drinks/capture" element={CapturePage} />
+                  <Route path="/drinks/two" element={TwoPage} />
+                  <Route path="/drinks/facts/:id" element={FactsPage} />
+                  <Route path="/drinks/:id" element={RecipePage} />
+                  <Route path="/drinks/:id/compare" element={ComparePage} />
+                  <Route path="/drinks/:id/edit" element={EditPage} />
+                  <Route path="/drinks/:id/vary" element={VaryPage} />
+                  <Route path="/shopping" element={ShoppingPage} />
                   <Route path="/new/:recipeId" element={NewPlanPage} />
                   <Route path="/batches/:id" element={BatchPage} />
                   <Route path="/shelf" element={ShelfPage} />

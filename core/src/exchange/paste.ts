@@ -2,7 +2,7 @@ import type { OwnStepKind, Recipe, RecipeLine, RecipeStep } from '../program/rec
 import type { Tables } from '../tables/types.ts';
 import type { MeasuringKit } from '../units/measures.ts';
 import type { UnitSystem } from '../units/units.ts';
-import { type Amount, amountsIn, plainFigures } from './amounts.ts';
+import { type Amount, amountsIn, lengthIn, plainFigures } from './amounts.ts';
 import { type PastedStep, stepsIn } from './pastedSteps.ts';
 import { formOf, gramsOfAmount, type ItemKind, itemFacts, type Mention, mentionsIn } from './recognise.ts';
 
@@ -81,7 +81,7 @@ export function parsePasted(
         continue;
       }
     }
-    if (index === 0 && section === null && short && amountsIn(row, kit.system).length === 0) {
+    if (index === 0 && section === null && short && !/\d/.test(row)) {
       title = row.replace(/\(.*?\)/g, '').trim();
       continue;
     }
@@ -123,10 +123,16 @@ function looksListed(row: string, system: UnitSystem): boolean {
   if (/^\d+\s*(?:min|minutes?|hours?|h)\b\s*:/i.test(row)) return false;
   const words = row.split(/\s+/).length;
   const mentions = mentionsIn(row);
-  if (mentions.length === 0) return false;
   const starts =
     /^(?:bring|boil|simmer|strain|add|put|wash|rinse|take|leave|let|stir|mix|peel|blend|soak|combine)\b/i;
   if (starts.test(row.replace(/^\d+[.)]\s*/, '')) && !/^peel (?:and \w+ )?of\b/i.test(row)) return false;
+  // An amount with a measure at its head, of something nobody knows, is an ingredient all the same.
+  if (mentions.length === 0) {
+    const [first] = amountsIn(row, system);
+    return (
+      words <= 8 && first !== undefined && first.unit !== null && first.start <= 2 && lengthIn(row) === null
+    );
+  }
   return words <= 12 && (amountsIn(row, system).length > 0 || /\bto taste\b/i.test(row) || words <= 5);
 }
 

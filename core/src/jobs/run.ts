@@ -1,4 +1,5 @@
 import { compareMethods, type MethodAnswer } from '../compare/methods.ts';
+import { type DrinkOverview, overviewOf } from '../compare/overview.ts';
 import { type PlanDoc, type PlanProblem, solvePlanDoc } from '../plan/planDoc.ts';
 import { type Ranges, rangesOf } from '../plan/ranges.ts';
 import type { Solution } from '../plan/solve.ts';
@@ -14,7 +15,8 @@ export type Job =
   | { kind: 'solve'; plan: PlanDoc; kitchen: Kitchen }
   | { kind: 'compareFills'; plan: PlanDoc; kitchen: Kitchen; fills: readonly number[] }
   | { kind: 'compareMethods'; plan: PlanDoc; kitchen: Kitchen; methodIds: readonly MethodId[] }
-  | { kind: 'ranges'; program: Program; kitchen: Kitchen; runs: number; seed: number };
+  | { kind: 'ranges'; program: Program; kitchen: Kitchen; runs: number; seed: number }
+  | { kind: 'overview'; kitchen: Kitchen };
 
 /** The recipes and custom ingredients of a kitchen that are not shipped: sent along with a job. */
 export interface JobBook {
@@ -30,7 +32,8 @@ export type JobResult =
   | { kind: 'solve'; result: Result<SolvedJob, PlanProblem> }
   | { kind: 'compareFills'; results: readonly { fills: number; result: Result<SolvedJob, PlanProblem> }[] }
   | { kind: 'compareMethods'; answers: readonly MethodAnswer[] }
-  | { kind: 'ranges'; ranges: Ranges };
+  | { kind: 'ranges'; ranges: Ranges }
+  | { kind: 'overview'; drinks: readonly DrinkOverview[] };
 
 export interface JobControl {
   /** Asked between pieces; true stops the job. */
@@ -71,6 +74,15 @@ export function runJob(job: Job, book: readonly Recipe[], tables: Tables, contro
       const answers = compareMethods(job.plan, job.methodIds, book, job.kitchen, tables, control);
       if (!answers) throw new JobCancelled();
       return { kind: 'compareMethods', answers };
+    }
+    case 'overview': {
+      const drinks: DrinkOverview[] = [];
+      for (const [index, recipe] of book.entries()) {
+        if (control.cancelled()) throw new JobCancelled();
+        drinks.push(overviewOf(recipe, job.kitchen, tables));
+        control.onProgress((index + 1) / book.length);
+      }
+      return { kind: 'overview', drinks };
     }
     case 'ranges': {
       const ranges = rangesOf(job.program, job.kitchen, tables, {

@@ -8,7 +8,8 @@ import { heading, role } from '../theme/theme.ts';
 /** Only places that work stand here. */
 const PLACES = [
   { to: '/', label: 'Stove', end: true },
-  { to: '/new', label: 'New batch', end: false },
+  { to: '/drinks', label: 'Drinks', end: false },
+  { to: '/shopping', label: 'Shopping', end: false },
   { to: '/shelf', label: 'Cold shelf', end: false },
   { to: '/kitchen', label: 'Kitchen', end: false },
 ];

@@ -1,6 +1,7 @@
 import type {
   BottleFacts,
   GlassFacts,
+  IngredientRow,
   ItemLog,
   Kitchen,
   LogEvent,
@@ -29,12 +30,20 @@ export interface KitchenDoc {
   kitchen: Kitchen;
 }
 
+export interface Pins {
+  recipe: Recipe;
+  program: Program;
+  kitchen: Kitchen;
+  tablesVersion: string;
+  ingredients?: IngredientRow[];
+}
+
 export interface Batch {
   id: string;
   status: 'planned' | 'on' | 'done';
   plan: PlanDoc;
   version: number;
-  pins: { recipe: Recipe; program: Program; kitchen: Kitchen; tablesVersion: string } | null;
+  pins: Pins | null;
   createdMs: number;
   updatedMs: number;
 }
@@ -62,6 +71,7 @@ export interface ShelfItem {
     itemId: string;
     batchId: string;
     recipeId: string;
+    drinkName?: string;
     sizeName: string;
     sizeMl: number;
     colour: string;

@@ -1,4 +1,5 @@
 import type { LogEvent } from '@big-ladle/core';
+import { bookKey } from './book.ts';
 import { flush } from './outbox.ts';
 import { useOutbox } from './outboxStore.ts';
 import { keys, queryClient, takeEvents } from './queries.ts';
@@ -35,10 +36,11 @@ export function startStream(comesBack = false): void {
   });
   source.addEventListener('doc', (message) => {
     const change = JSON.parse((message as MessageEvent<string>).data) as {
-      doc: 'kitchen' | 'batch';
+      doc: 'kitchen' | 'batch' | 'recipe';
       id: string;
     };
-    if (change.doc === 'kitchen') void queryClient.invalidateQueries({ queryKey: keys.kitchen });
+    if (change.doc === 'recipe') void queryClient.invalidateQueries({ queryKey: bookKey });
+    else if (change.doc === 'kitchen') void queryClient.invalidateQueries({ queryKey: keys.kitchen });
     else {
       void queryClient.invalidateQueries({ queryKey: keys.batch(change.id) });
       void queryClient.invalidateQueries({ queryKey: keys.batches });

@@ -1,31 +1,11 @@
+import { EN_BOOK } from './enBook.ts';
+
 /**
  * Every sentence of the application. Core and server speak in codes; `{name}` takes a figure that is already in
  * local form. Plain kitchen English, second person, short.
  */
 export const EN: Readonly<Record<string, string>> = {
-  // drinks and methods
-  'drink.deep-calyx-ginger': 'Deep calyx & ginger',
-  'drink.deep-calyx-ginger.about': 'Dark red and tart, with bruised ginger, clove and orange peel.',
-  'drink.peel-core-infusion': 'Peel & core infusion',
-  'drink.peel-core-infusion.about': 'Pineapple peel and core with ginger and cinnamon, lime at the end.',
-  'method.shortBoilLongSteep': 'short boil, long steep',
-  'method.shortBoilLongSteep.why':
-    'A few minutes at the boil, then hours with the flame off: fresh and strong.',
-  'method.straightBoil': 'straight boil',
-  'method.straightBoil.why': 'Boiled and strained the same day: ready soonest.',
-
-  // lines of a recipe
-  'item.hibiscus-dried': 'Dried calyx, whole',
-  'item.ginger-bruised': 'Ginger, bruised',
-  'item.ginger-sliced': 'Ginger, sliced',
-  'item.clove-whole': 'Clove, whole',
-  'item.orange-peel': 'Orange peel, in strips',
-  'item.pineapple-peel': 'Pineapple peel',
-  'item.pineapple-core': 'Pineapple core',
-  'item.cinnamon-stick': 'Cinnamon stick',
-  'item.lime-juice': 'Lime juice, fresh',
-  'item.water': 'Water',
-  'item.sugar-cane-raw': 'Raw cane sugar',
+  ...EN_BOOK,
 
   // units and pieces: one | many
   'unit.metricCup': 'cup|cups',
@@ -34,26 +14,34 @@ export const EN: Readonly<Record<string, string>> = {
   'unit.usTablespoon': 'US tablespoon|US tablespoons',
   'unit.metricTeaspoon': 'teaspoon|teaspoons',
   'unit.usTeaspoon': 'US teaspoon|US teaspoons',
-  'piece.thumb': 'thumb|thumbs',
-  'piece.clove': 'clove|cloves',
-  'piece.orange': 'orange|oranges',
-  'piece.pineapple': 'pineapple|pineapples',
-  'piece.stick': 'stick|sticks',
 
   // steps
   'step.pick': 'Pick over',
   'step.wash': 'Wash',
   'step.wash.swirl': 'Wash until clear',
   'step.wash.scrub': 'Scrub the skins',
+  'step.wash.rinse': 'Rinse',
   'step.prep': 'Cut and bruise',
   'step.combine': 'Fill the pot',
+  'step.combine.spicePot': 'Fill the small pot',
+  'step.combine.more': 'Put in',
+  'step.combine.lift': 'Lift out the herbs',
+  'step.combine.second': 'The second water',
+  'step.combine.rinse': 'Rinse the cloth',
   'step.soak': 'Soak cold',
   'step.heat': 'Bring to the boil',
   'step.boil': 'Boil gently',
+  'step.boil.simmer': 'Simmer',
+  'step.boil.rolling': 'Boil hard',
+  'step.boil.medium': 'Boil',
+  'step.heat.rim': 'To the first bubbles',
   'step.steep': 'Steep',
+  'step.steep.mature': 'Let it mature',
+  'step.steep.short': 'Let the herbs stand',
   'step.strain': 'Strain',
   'step.cool': 'Cool',
-  'step.mix': 'Stir in the juice',
+  'step.mix': 'Stir in',
+  'step.mix.pour': 'Pour together',
   'step.sweeten': 'Sweeten by taste',
   'step.bottle': 'Bottle',
   'step.blend': 'Blend',
@@ -69,6 +57,16 @@ export const EN: Readonly<Record<string, string>> = {
   'deed.prep': 'All cut',
   'deed.combine': 'All in the pot',
   'deed.soak': 'Soaked',
+  'deed.blend': 'Blended',
+  'deed.juice': 'Juiced',
+  'deed.sour': 'Sour enough',
+  'deed.fortify': 'Stirred in',
+  'deed.split': 'Split',
+  'deed.chill': 'Cold',
+  'deed.freeze': 'Frozen',
+  'deed.combine.lift': 'Lifted out',
+  'deed.heat.rim': 'Bubbles at the rim',
+  'deed.steep.mature': 'Matured enough',
   'deed.heat': 'It boils now',
   'deed.boil': 'Boiled enough, flame off',
   'deed.steep': 'Steeped enough',
@@ -82,7 +80,18 @@ export const EN: Readonly<Record<string, string>> = {
   'how.wash.swirl':
     'Cold water: swirl, lift out, look at the bottom of the bowl. Again until no sand is left.',
   'how.wash.scrub': 'Scrub the skins with a brush before any knife touches them, then rinse.',
+  'how.wash.rinse': 'A cold rinse, shaken dry.',
   'how.prep': 'Get everything ready for the pot.',
+  'how.blend': 'Into the blender in loads: {list}. Never more than two thirds full.',
+  'how.juice.hand': 'Squeeze by hand: {list}.',
+  'how.juice.blender': 'Blend and wring through a cloth: {list}.',
+  'how.juice.juicer': 'Through the juicer: {list}.',
+  'how.combine.lift': 'Lift out, let it drip: {list}.',
+  'how.heat.rim': 'Lid on, until small bubbles stand at the rim. Then off.',
+  'how.boil.simmer': 'Turn down to a simmer: bubbles at the rim only.',
+  'how.steep.mature': 'Covered, in the fridge. Shake it each day.',
+  'how.steep.short': 'Flame off, lid on.',
+  'how.mix.pour': 'Pour it together and stir.',
   'how.combine': 'Into the pot: {list}.',
   'how.heat': 'Full flame, lid on. Tap when it really boils: the time counts from there.',
   'how.boil': 'Turn down until it boils gently.',
@@ -123,6 +132,8 @@ export const EN: Readonly<Record<string, string>> = {
   'flow.held': 'held in the solids',
   'flow.strainLoss': 'left in sieve and cloth',
   'flow.spill': 'spilt or tasted',
+  'flow.onHand': 'from the shelf',
+  'flow.thrown': 'water thrown away',
   'flow.measured.in': 'measured: more than expected',
   'flow.measured.out': 'measured: less than expected',
   'flow.finished': 'in bottles',
@@ -135,6 +146,8 @@ export const EN: Readonly<Record<string, string>> = {
     'Open surface × the boil, under the lid you chose, or what the flame can turn to steam if that is less; and what goes off while heating and cooling.',
   'flow.why.held': 'Spent solids keep good liquor: their weight × what the press leaves in them.',
   'flow.why.strainLoss': '50 mL for each straining, 100 mL more for a cloth.',
+  'flow.why.onHand': 'Made before and taken from the shelf.',
+  'flow.why.thrown': 'Water of a cleaning soak, poured away.',
   'flow.why.spill': 'What you noted as spilt or tasted.',
   'flow.why.measured': 'Your measurement against the prediction at that step.',
   'flow.why.finished': 'What is left when all of this is added up.',
@@ -167,7 +180,8 @@ export const EN: Readonly<Record<string, string>> = {
     '{value} is more than this batch can have given: about {expected} was expected. Count again.',
   'problem.badReading': 'That reading cannot be true here.',
   'problem.brixWithAlcohol': 'A refractometer reads wrong with alcohol in the drink.',
-  'problem.notYet': 'This step is not built yet.',
+  'problem.cannotJuice': 'There is no telling how much juice that gives.',
+  'problem.cannotSour': 'With that it cannot be made so sour.',
   'problem.unknownStep': 'This batch has no such step.',
   'problem.badAmount': 'That amount cannot be right.',
   'problem.unknownItem': 'This ingredient is not known.',
@@ -177,6 +191,7 @@ export const EN: Readonly<Record<string, string>> = {
   'note.heat.takes': 'About {minutes} to the boil.',
   'note.boil.turnUp': 'Turn up to about {percent}: this pot loses more heat than a low flame gives.',
   'note.boil.tooWeak': 'This ring is too weak to hold a boil in this pot.',
+  'note.blend.loads': '{loads} loads of the blender. The foam on top is air: it is not counted.',
   'note.cool.ice': 'About {iceKg} of ice.',
 
   // keeping
@@ -223,6 +238,57 @@ export const EN: Readonly<Record<string, string>> = {
   'guide.prep.knife': 'Peel is fibrous and knives slip on it: flat side down, fingers back.',
   'guide.prep.pith': 'Leave the white pith behind: it turns bitter.',
   'guide.stain': 'It stains hands, boards and clothes.',
+  'guide.wash.label': 'Wash it the same whatever the label says: a clean-growing label is no washing.',
+  'guide.wash.colour':
+    'One quick rinse, or until the bowl shows no sand: each cold rinse takes about one part in a hundred of the colour.',
+  'guide.wash.insects':
+    'Fresh calyx: cold salted water for two or three minutes brings insects out. Then rinse twice.',
+  'guide.wash.stickers': 'Stickers off; rinse off every trace of soap, salt or vinegar.',
+  'guide.fruit.taste':
+    'Taste the fruit: very ripe and sweet, and the sugar at the end may be a third less; pale and sharp, a third more.',
+  'guide.citrus.seeds':
+    'Seeds out, thick white pith away: both turn it bitter within a quarter of an hour of cooking.',
+  'guide.spice.open':
+    'Whole spices give slowly and strain clear; cracked ones give in minutes and cloud a little.',
+  'guide.ginger.form':
+    'Sliced is the clearest and mildest, then bruised, grated, blended: each stronger, cloudier and holding more liquor.',
+  'guide.date.stone': 'Stone them one by one: a stone breaks teeth and blender blades.',
+  'guide.coconut.open':
+    'Open it with the blunt side of a heavy knife over a bowl, in a cloth; never towards your hand.',
+  'guide.soak.place':
+    'In the fridge it may stand the night; on the counter at most four hours unless it is shown to be acid.',
+  'guide.soak.keep': 'This water is kept: it is the drink.',
+  'guide.soak.thrown': 'This water is thrown away: do not count it.',
+  'guide.boil.long':
+    'Longer gives more from roots and peel, and takes red, water and freshness: for calyx alone five minutes are enough.',
+  'guide.citrus.late':
+    'Cooked in, citrus gives body and some bitterness; its juice at the end stays fresh, and is raw.',
+  'guide.herb.offHeat': 'Tender leaves go in when the flame is off, ten minutes at most, then out again.',
+  'guide.strain.sequence':
+    'A sieve alone for a thick drink; sieve and cloth for a clear one; fine mesh last for a silky one.',
+  'guide.strain.wait':
+    'Hot runs through faster; waiting until it is warm spares your hands and costs an hour.',
+  'guide.strain.slowCloth':
+    'A cloth takes two or three minutes a litre: when it stops, scrape the pulp aside, never poke.',
+  'guide.strain.metal':
+    'Sour liquor eats bare aluminium and tin: a sieve of stainless steel, nylon or a cloth.',
+  'guide.blend.hot':
+    'Hot liquor in a closed blender bursts out: let it cool, or half full, lid open a crack under a cloth.',
+  'guide.blend.load': 'At most two thirds full; water first, so that it runs.',
+  'guide.blend.foam': 'Foam stands on it afterwards: let it settle or skim it. It is air, not volume.',
+  'guide.blend.rinse':
+    'Rinsing the pulp wins back what clings to it and thins the rest: leave it out if little sweetener is planned.',
+  'guide.juice.sieved': 'Measure the juice after the sieve: the pulp that stays back is not in the drink.',
+  'guide.juice.cold': 'Raw juice waits in the fridge until the rest is cool.',
+  'guide.mix.curdle':
+    'Acid curdles coconut and milk: stir it in last, cold and slowly, and shake before pouring.',
+  'guide.mix.coolFirst': 'Only when it is cool: heat takes the freshness of raw juice.',
+  'guide.pair.vinegar':
+    'Cider vinegar goes with apple, citrus and berries, rice vinegar with ginger and herbs. Nothing added on the label; a live culture may work on, so keep it cold.',
+  'guide.sweeten.moment':
+    'Crystal sugar dissolves best warm, syrups at any time, honey below 60 °C; or leave it plain and sweeten each glass.',
+  'guide.shake.daily': 'Shake it once a day. It is ready on the fourth.',
+  'guide.shot.small': 'This is strong: a small glass, once a day.',
   'guide.chilli.gloves': 'Gloves for chilli; keep hands from your eyes.',
   'guide.pot.reactive':
     'Acid attacks bare aluminium, copper and iron. Use stainless steel, sound enamel or glass.',
@@ -276,13 +342,6 @@ export const EN: Readonly<Record<string, string>> = {
   'severity.caution': 'Take care',
   'severity.check': 'Check',
   'severity.hint': 'Hint',
-
-  // prep
-  'prep.bruise': 'bruise',
-  'prep.strip': 'in strips',
-  'prep.peel': 'peel off',
-  'prep.slice': 'slice',
-  'prep.squeeze': 'squeeze',
 
   // fields
   'field.name': 'Give it a name of up to 60 letters.',

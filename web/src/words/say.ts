@@ -1,4 +1,11 @@
-import type { Fraction, HandAmount, KitchenMeasure, Said, StepProblem } from '@big-ladle/core';
+import {
+  FRUIT_ROWS,
+  type Fraction,
+  type HandAmount,
+  type KitchenMeasure,
+  type Said,
+  type StepProblem,
+} from '@big-ladle/core';
 import { EN } from './en.ts';
 
 /** A code in words. An unknown code shows itself, so that a missing sentence is seen at once. */
@@ -74,8 +81,16 @@ const GLYPHS: Record<Fraction, string> = {
   '3/4': '¾',
 };
 
-/** An amount as a hand measures it, in words. */
-export function handText(amount: HandAmount, measures: readonly KitchenMeasure[]): string {
+/** Parts of a fruit, whose pieces are whole fruit: "of 2 pineapples", not two more of them. */
+const PARTS: ReadonlySet<string> = new Set(
+  FRUIT_ROWS.flatMap((f) => f.parts.filter((p) => p.share !== 'whole').map((p) => p.itemId)),
+);
+
+/**
+ * An amount as a hand measures it, in words.
+ * @param itemId what it is an amount of, where a part of a fruit must not read as so many fruit.
+ */
+export function handText(amount: HandAmount, measures: readonly KitchenMeasure[], itemId?: string): string {
   const fraction = GLYPHS[amount.fraction];
   const number =
     amount.whole === 0 && fraction ? fraction : `${num(amount.whole)}${fraction ? ` ${fraction}` : ''}`;
@@ -83,7 +98,8 @@ export function handText(amount: HandAmount, measures: readonly KitchenMeasure[]
   const own = measures.find((m) => m.id === amount.unitId);
   if (own) return `${number} × ${own.name}`;
   const forms = say(amount.kind === 'piece' ? `piece.${amount.unitId}` : `unit.${amount.unitId}`).split('|');
-  return `${number} ${(many ? forms[1] : forms[0]) ?? forms[0]}`;
+  const of = itemId !== undefined && amount.kind === 'piece' && PARTS.has(itemId) ? 'of ' : '';
+  return `${of}${number} ${(many ? forms[1] : forms[0]) ?? forms[0]}`;
 }
 
 const formats = new Map<string, Intl.DateTimeFormat>();

@@ -1,10 +1,18 @@
-import { BOOK, type Job, JobCancelled, runJob, SHIPPED_TABLES } from '@big-ladle/core';
+import {
+  BOOK,
+  type Job,
+  type JobBook,
+  JobCancelled,
+  runJob,
+  SHIPPED_TABLES,
+  withCustom,
+} from '@big-ladle/core';
 
 /** The worker's side of the one door: a job in, progress and one result out. */
-self.addEventListener('message', (message: MessageEvent<{ id: number; job: Job }>) => {
-  const { id, job } = message.data;
+self.addEventListener('message', (message: MessageEvent<{ id: number; job: Job; own: JobBook }>) => {
+  const { id, job, own } = message.data;
   try {
-    const result = runJob(job, BOOK, SHIPPED_TABLES, {
+    const result = runJob(job, [...BOOK, ...own.recipes], withCustom(SHIPPED_TABLES, own.ingredients), {
       cancelled: () => false,
       onProgress: (share) => self.postMessage({ id, progress: share }),
     });

@@ -1,15 +1,16 @@
-import type { Job, JobResult } from '@big-ladle/core';
+import type { Job, JobBook, JobResult } from '@big-ladle/core';
 
 type Answer = { id: number; progress?: number; result?: JobResult; error?: string };
 
 let nextId = 1;
 
 /**
- * Runs a job beside the screen. Each job has a worker of its own, so that cancelling is ending it.
+ * Runs a job beside the screen, with the cook's own recipes and ingredients beside the shipped ones. Each job has a worker of its own, so that cancelling is ending it.
  * @throws DOMException AbortError when the signal fires, Error when the job fails.
  */
 export function run<K extends Job['kind']>(
   job: Extract<Job, { kind: K }>,
+  own: JobBook,
   { signal, onProgress }: { signal?: AbortSignal; onProgress?: (share: number) => void } = {},
 ): Promise<Extract<JobResult, { kind: K }>> {
   return new Promise((resolve, reject) => {
@@ -41,6 +42,6 @@ export function run<K extends Job['kind']>(
       end();
       reject(new Error(event.message));
     });
-    worker.postMessage({ id, job });
+    worker.postMessage({ id, job, own });
   });
 }

@@ -9,6 +9,7 @@ import { stepName } from '../../shared/batch/stepWords.ts';
 import { VesselDrawing } from '../../shared/drawings/VesselDrawing.tsx';
 import { STAGE_IDS, type StageId, StageLine } from '../../shared/StageLine.tsx';
 import { ErrorPanel, Loading, PageHead, Panel, Row } from '../../shared/ui.tsx';
+import { sayDrink } from '../../words/names.ts';
 import { celsius, centimetres, litres, moment, say, sayStepProblem } from '../../words/say.ts';
 import { BottleForm } from './BottleForm.tsx';
 import { momentView, stageOf, stagesOf } from './figures.ts';
@@ -54,7 +55,17 @@ function BatchTable({ live }: { live: LiveBatch }) {
   const addedG: Record<string, number> = {};
   for (const { body } of now.log.added) addedG[body.lineId] = (addedG[body.lineId] ?? 0) + body.massG;
   const hygiene = now.log.bottled.at(-1)?.hygiene;
-  const input = { program, sim, kitchen, pot, startMs, nowMs, addedG, ...(hygiene ? { hygiene } : {}) };
+  const input = {
+    program,
+    sim,
+    kitchen,
+    tables: live.tables,
+    pot,
+    startMs,
+    nowMs,
+    addedG,
+    ...(hygiene ? { hygiene } : {}),
+  };
   const filled = now.log.bottled.reduce((sum, b) => sum + b.bottles.length, 0);
   const rinses = Object.values(now.log.actuals).find((a) => a.rinses !== undefined)?.rinses;
   const entry = now.moment?.trace.at(-1);
@@ -68,7 +79,7 @@ function BatchTable({ live }: { live: LiveBatch }) {
   return (
     <>
       <PageHead
-        title={say(`drink.${program.recipeId}`)}
+        title={sayDrink(program.recipeId, live.recipe.name)}
         beside={
           <>
             {say(`method.${program.methodId}`)} ·{' '}

@@ -1,14 +1,14 @@
-import { BOTTLES, bottlePlan, type Deed, fillMl, suggestBottles, TUB, volumeMl } from '@big-ladle/core';
+import { BOTTLES, bottlePlan, type Deed, fillMl, suggestBottles, volumeMl } from '@big-ladle/core';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
+import { Choice } from '../../shared/Choice.tsx';
 import { Counter } from '../../shared/Counter.tsx';
 import { useKitchen } from '../../shared/queries.ts';
 import { role } from '../../theme/theme.ts';
 import { litres, num, volume } from '../../words/say.ts';
 import { FootDeed } from './FootDeed.tsx';
-import { Choice } from './PlanTable.tsx';
 import type { LiveBatch } from './useBatchNow.ts';
 
 /** Which bottles, how many, how full, and what is left over. */
@@ -16,7 +16,9 @@ export function BottleForm({ live, onBottled }: { live: LiveBatch; onBottled: ()
   const kitchen = useKitchen();
   const { step } = live;
   const sizes = kitchen.data?.kitchen.bottles ?? live.kitchen.bottles;
-  const tub = live.now.moment?.vessels[TUB] ?? live.now.forecast.vessels[BOTTLES];
+  const tub =
+    (step?.from[0] ? live.now.moment?.vessels[step.from[0]] : undefined) ??
+    live.now.forecast.vessels[BOTTLES];
   const ml = tub ? volumeMl(tub.liquor) : 0;
   const [counts, setCounts] = useState<Record<string, number> | null>(null);
   const [hygiene, setHygiene] = useState<'clean' | 'sterilised'>(

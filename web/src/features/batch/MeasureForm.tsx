@@ -1,10 +1,10 @@
 import {
+  BOWL,
   coldVolume,
   type Deed,
   entryProblem,
   POT,
   type Reading,
-  SHIPPED_TABLES,
   type StepProblem,
   TUB,
 } from '@big-ladle/core';
@@ -12,13 +12,13 @@ import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
+import { Choice } from '../../shared/Choice.tsx';
 import { Counter } from '../../shared/Counter.tsx';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { role } from '../../theme/theme.ts';
 import { litres, num, sayStepProblem } from '../../words/say.ts';
 import { FootDeed } from './FootDeed.tsx';
 import { readingText } from './logWords.ts';
-import { Choice } from './PlanTable.tsx';
 import type { LiveBatch } from './useBatchNow.ts';
 
 type Kind = 'jug' | 'level' | 'mass' | 'temperature' | 'brix' | 'pH';
@@ -32,10 +32,9 @@ const WORDS: Record<Kind, string> = {
 };
 
 /** The vessel that holds the liquor at this step. */
-export const vesselNowId = (live: LiveBatch): string => {
-  const { step } = live;
-  if (!step) return TUB;
-  return step.kind === 'strain' ? TUB : (step.from[0] ?? TUB) === POT ? POT : TUB;
+export const vesselNowId = ({ step }: LiveBatch): string => {
+  const id = step?.kind === 'strain' || step?.kind === 'juice' ? step.to[0] : (step?.from[0] ?? step?.to[0]);
+  return id && id !== BOWL ? id : TUB;
 };
 
 /** From here up what is counted in jugs is taken to be hot until the cook says otherwise, °C. */
@@ -95,7 +94,7 @@ export function MeasureForm(props: {
       ? [{ kind: 'measured', body: { stepId: step.id, vesselId, reading: ready } }]
       : [];
     // What cannot be true is said at once, also where the server is out of reach.
-    const wrong = entryProblem(live.program, live.kitchen, SHIPPED_TABLES, live.events, measured, live.nowMs);
+    const wrong = entryProblem(live.program, live.kitchen, live.tables, live.events, measured, live.nowMs);
     if (wrong) {
       setProblem(inWords(wrong));
       return;

@@ -1,4 +1,4 @@
-import { defaultChoices, type MethodId, type PlanDoc, recipeById } from '@big-ladle/core';
+import { defaultChoices, type MethodId, type PlanDoc } from '@big-ladle/core';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
@@ -6,6 +6,8 @@ import { Navigate, useNavigate, useParams, useSearchParams } from 'react-router'
 import { v7 as uuid } from 'uuid';
 import { ApiError, call } from '../../shared/api.ts';
 import type { Batch } from '../../shared/apiTypes.ts';
+import { firstPlan } from '../../shared/batch/firstPlan.ts';
+import { useBook } from '../../shared/book.ts';
 import { notify } from '../../shared/notices.ts';
 import { eventFor } from '../../shared/outbox.ts';
 import { keys, queryClient, useKitchen } from '../../shared/queries.ts';
@@ -13,7 +15,7 @@ import { useNow } from '../../shared/time.ts';
 import { ErrorPanel, Loading } from '../../shared/ui.tsx';
 import { say } from '../../words/say.ts';
 import { PlanTable } from './PlanTable.tsx';
-import { firstPlan, usePlanDrafts } from './planDraft.ts';
+import { usePlanDrafts } from './planDraft.ts';
 
 const MINUTE = 60_000;
 
@@ -42,14 +44,15 @@ export function NewPlanPage() {
   const navigate = useNavigate();
   const drafts = usePlanDrafts();
   const [busy, setBusy] = useState(false);
-  const recipe = recipeById(recipeId);
-  if (!recipe) return <Navigate to="/new" replace />;
-  if (kitchen.isPending) return <Loading />;
+  const book = useBook();
+  const recipe = book.book.find((r) => r.id === recipeId);
+  if (kitchen.isPending || (!recipe && book.isPending)) return <Loading />;
+  if (!recipe) return <Navigate to="/drinks" replace />;
   if (kitchen.isError) return <ErrorPanel error={kitchen.error} again={() => void kitchen.refetch()} />;
   const k = kitchen.data.kitchen;
   const method = recipe.methods.find((m) => m === search.get('method')) as MethodId | undefined;
   const key = `${recipeId}:${method ?? ''}`;
-  const fresh = firstPlan(recipeId, k);
+  const fresh = firstPlan(recipe, k);
   if (!fresh) return <Navigate to="/" replace />;
   const draft = drafts.drafts[key];
   const known =

@@ -1,4 +1,4 @@
-import { guidanceFor, lastUndoable, SHIPPED_TABLES } from '@big-ladle/core';
+import { guidanceFor, lastUndoable, POT, type Step } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
@@ -11,13 +11,14 @@ import {
   useAlarmState,
   useAlarms,
 } from '../../shared/alarms.ts';
-import { colours, itemIdOf, tintShare } from '../../shared/batch/looks.ts';
+import { colours, tintShare } from '../../shared/batch/looks.ts';
 import { clocksOf, type RunningClock, useOnBatches } from '../../shared/batch/onBatches.ts';
-import { placeName, stepHow, stepName } from '../../shared/batch/stepWords.ts';
+import { placeName, stepDeed, stepHow, stepName } from '../../shared/batch/stepWords.ts';
 import { Spoon } from '../../shared/drawings/Spoon.tsx';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { Caution, ErrorPanel, Hidden, Loading } from '../../shared/ui.tsx';
 import { heading, role } from '../../theme/theme.ts';
+import { sayDrink, sayItem } from '../../words/names.ts';
 import {
   celsius,
   clockFace,
@@ -37,6 +38,8 @@ import { MeasureForm } from './MeasureForm.tsx';
 import { SweetenForm } from './SweetenForm.tsx';
 import { type LiveBatch, useLiveBatch } from './useBatchNow.ts';
 
+/** Steps into which lines go: each is told with its amount. */
+const TAKES: ReadonlySet<string> = new Set(['combine', 'mix', 'blend', 'juice', 'sour', 'fortify']);
 /** Steps whose form holds the one wide button: what it says follows from what was entered. */
 const OWN_DEED: ReadonlySet<string> = new Set(['strain', 'sweeten', 'bottle']);
 
@@ -80,7 +83,7 @@ function Posture({ live }: { live: LiveBatch }) {
   const { on } = useOnBatches(nowMs);
   const { sound, setSound, hear } = useAlarmState();
   const { zone } = kitchen;
-  const drink = say(`drink.${program.recipeId}`);
+  const drink = sayDrink(program.recipeId, live.recipe.name);
   const mine = clocksOf(
     { batch, now, step },
     (s) => `${live.pot.name}, ${stepName(s, program).toLowerCase()}`,
@@ -91,7 +94,7 @@ function Posture({ live }: { live: LiveBatch }) {
       clocksOf(
         o,
         (s) =>
-          `${say(`drink.${o.batch.pins!.program.recipeId}`)}, ${stepName(s, o.batch.pins!.program).toLowerCase()}`,
+          `${sayDrink(o.batch.pins!.program.recipeId, o.batch.pins!.recipe.name)}, ${stepName(s, o.batch.pins!.program).toLowerCase()}`,
       ),
     );
   const main = mine.find((c) => c.clockId === null) ?? null;
@@ -230,36 +233,13 @@ function Posture({ live }: { live: LiveBatch }) {
               {entry.now.levelCm !== null && <>, standing at {num(entry.now.levelCm, 1)} cm</>}.
             </Box>
           )}
-          {step?.kind === 'combine' && (
-            <Box component="ul" sx={{ m: 0, pl: 3 }}>
-              {step.lines.map((lineId) => {
-                const line = program.lines.find((l) => l.id === lineId);
-                const each = (line?.massG ?? 0) / program.fills;
-                return (
-                  <li key={lineId}>
-                    <strong>{line?.kind === 'liquid' ? volume(each / 998.2) : grams(each)}</strong>{' '}
-                    {say(`item.${itemIdOf(program)(lineId)}`).toLowerCase()}
-                  </li>
-                );
-              })}
-              {forecast?.now.levelCm != null && (
-                <li>It should stand at {num(forecast.now.levelCm, 1)} cm.</li>
-              )}
-            </Box>
-          )}
-          {step?.kind === 'mix' && (
-            <Box component="ul" sx={{ m: 0, pl: 3 }}>
-              {step.lines.map((lineId) => {
-                const line = program.lines.find((l) => l.id === lineId);
-                const liquid = line ? SHIPPED_TABLES.liquids.get(line.itemId) : undefined;
-                return (
-                  <li key={lineId}>
-                    <strong>{liquid && line ? volume(line.massG / liquid.densityGPerMl / 1000) : ''}</strong>{' '}
-                    {say(`item.${itemIdOf(program)(lineId)}`).toLowerCase()}
-                  </li>
-                );
-              })}
-            </Box>
+          {step && TAKES.has(step.kind) && step.lines.length > 0 && (
+            <Amounts
+              live={live}
+              step={step}
+              dosedG={forecast?.dosedG ?? {}}
+              levelCm={forecast?.now.levelCm ?? null}
+            />
           )}
           {step?.kind === 'wash' && step.rinses > 2 && <Rinses live={live} />}
           {step?.kind === 'strain' && (
@@ -291,7 +271,7 @@ function Posture({ live }: { live: LiveBatch }) {
 
           {step && (
             <Box sx={{ display: 'grid', gap: 1 }} data-testid="guidance">
-              {guidanceFor(program, step, entry ?? forecast, kitchen, SHIPPED_TABLES).map((g) => (
+              {guidanceFor(program, step, entry ?? forecast, kitchen, live.tables).map((g) => (
                 <Caution
                   key={g.code}
                   severity={g.severity}
@@ -460,7 +440,7 @@ function Posture({ live }: { live: LiveBatch }) {
                 >
                   {step.kind === 'steep' && main && nowMs < main.endMs
                     ? 'Strain now instead'
-                    : say(`deed.${step.kind}`)}
+                    : stepDeed(step, program)}
                 </Button>
               )}
             </Box>
@@ -468,6 +448,36 @@ function Posture({ live }: { live: LiveBatch }) {
         </Box>
       </Box>
     </FootSlot.Provider>
+  );
+}
+
+/** What goes in now, each with its amount for this fill. */
+function Amounts(props: {
+  live: LiveBatch;
+  step: Step;
+  dosedG: Readonly<Record<string, number>>;
+  levelCm: number | null;
+}) {
+  const { live, step, dosedG, levelCm } = props;
+  const { program, tables } = live;
+  const share = step.fill > 0 ? program.fills : 1;
+  return (
+    <Box component="ul" sx={{ m: 0, pl: 3 }} data-testid="amounts">
+      {step.lines.map((lineId) => {
+        const line = program.lines.find((l) => l.id === lineId);
+        const massG = (line?.massG ?? 0) / share || (dosedG[lineId] ?? 0);
+        const liquid = line ? tables.liquids.get(line.itemId) : undefined;
+        return (
+          <li key={lineId}>
+            <strong>{liquid ? volume(massG / liquid.densityGPerMl / 1000) : grams(massG)}</strong>{' '}
+            {sayItem(line?.itemId ?? lineId).toLowerCase()}
+          </li>
+        );
+      })}
+      {step.kind === 'combine' && step.to[0] === POT && levelCm !== null && !step.lift && (
+        <li>It should stand at {num(levelCm, 1)} cm.</li>
+      )}
+    </Box>
   );
 }
 

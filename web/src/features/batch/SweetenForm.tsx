@@ -5,7 +5,6 @@ import {
   gramsToSweetness,
   measuringKit,
   nextDose,
-  SHIPPED_TABLES,
   TUB,
 } from '@big-ladle/core';
 import Alert from '@mui/material/Alert';
@@ -33,7 +32,7 @@ export function SweetenForm({ live, onEnough }: { live: LiveBatch; onEnough?: ()
   const entry = now.moment?.trace.at(-1);
   const lineId = step.lines[0];
   const line = live.program.lines.find((l) => l.id === lineId);
-  const sweetener = line ? SHIPPED_TABLES.sweeteners.get(line.itemId) : undefined;
+  const sweetener = line ? live.tables.sweeteners.get(line.itemId) : undefined;
   if (!entry || !line || !sweetener) return null;
   const liquor = entry.after.liquor;
   const target = now.log.actuals[step.id]?.targetSweetnessPct ?? step.targetSweetnessPct;
@@ -56,7 +55,7 @@ export function SweetenForm({ live, onEnough }: { live: LiveBatch; onEnough?: ()
         kind: 'added',
         body: {
           stepId: step.id,
-          vesselId: TUB,
+          vesselId: step.to[0] ?? TUB,
           lineKind: 'sweetener',
           itemId: sweetener.id,
           lineId: line.id,

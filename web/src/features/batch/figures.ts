@@ -14,6 +14,7 @@ import {
   type Step,
   suggestBottles,
   type TraceEntry,
+  TUB,
   volumeMl,
 } from '@big-ladle/core';
 import { colours } from '../../shared/batch/looks.ts';
@@ -37,15 +38,22 @@ export const entryOf = (sim: Simulation, kind: Step['kind'], last = false): Trac
 /** Stages of the line and the kinds of step that belong to each. */
 const STAGE_KINDS: Record<Exclude<StageId, 'size' | 'keep'>, readonly Step['kind'][]> = {
   wash: ['pick', 'wash', 'prep'],
-  draw: ['combine', 'soak', 'heat', 'boil', 'steep'],
+  draw: ['combine', 'soak', 'heat', 'boil', 'steep', 'blend', 'juice'],
   strain: ['strain', 'cool'],
-  balance: ['mix', 'sweeten'],
-  bottle: ['bottle'],
+  balance: ['mix', 'sweeten', 'sour', 'fortify', 'split'],
+  bottle: ['bottle', 'chill', 'freeze'],
 };
 
-/** The stage of a step; cooling before the straining belongs to the drawing. */
+/** The stage of a step; cooling before the straining, and a straining between two draws, belong to the drawing. */
 export function stageOf(program: Program, step: Step): Exclude<StageId, 'size' | 'keep'> {
   if (step.kind === 'cool' && step.from[0] === POT) return 'draw';
+  if (step.kind === 'strain' && (step.keepSolids || step.to[0] !== TUB)) return 'draw';
+  // Juice pressed when the drawing is over is on its way into the drink.
+  if (
+    step.kind === 'juice' &&
+    program.steps.slice(0, program.steps.indexOf(step)).some((s) => s.kind === 'strain')
+  )
+    return 'balance';
   for (const [stage, kinds] of Object.entries(STAGE_KINDS))
     if (kinds.includes(step.kind)) return stage as 'wash';
   return program.steps.indexOf(step) === 0 ? 'wash' : 'draw';
@@ -65,21 +73,36 @@ export interface PotView {
   foamCm: number;
   shareFull: number;
   potShare: number;
+  /** It boils there; otherwise the pot only holds it. */
+  heated: boolean;
   marks: VesselMark[];
   description: string;
   colour: string;
   solids: string;
 }
 
+/** The moment at which the chosen pot stands fullest: at the boil, or, where nothing is heated, as the mixing bowl. */
+function fullestOf(sim: Simulation, pot: Pot): TraceEntry | undefined {
+  const atHeat = sim.trace.find((t) => t.kind === 'heat' && t.vesselId === POT);
+  if (atHeat) return atHeat;
+  const capacityMl = potCapacityMl(pot);
+  const own = sim.trace.filter((t) => t.room && Math.abs(t.room.capacityMl - capacityMl) < 1);
+  return own.reduce<TraceEntry | undefined>(
+    (most, t) => (!most || (t.room?.fillMl ?? 0) > (most.room?.fillMl ?? 0) ? t : most),
+    undefined,
+  );
+}
+
 /** The pot at its fullest while it boils, with marks for what is to come. Read from the trace alone. */
 export function potView(program: Program, sim: Simulation, pot: Pot): PotView | null {
-  const boil = entryOf(sim, 'heat');
+  const boil = fullestOf(sim, pot);
   const room = boil?.room;
   if (!boil || !room) return null;
+  const heated = boil.kind === 'heat' || boil.kind === 'boil';
   const diameterM = pot.diameterCm / 100;
   const cmOf = (ml: number): number => levelM(ml, diameterM) * 100;
-  const after = entryOf(sim, 'boil');
-  const strained = entryOf(sim, 'strain');
+  const after = sim.trace.find((t) => t.kind === 'boil' && t.vesselId === POT);
+  const strained = sim.trace.find((t) => t.kind === 'strain' && t.vesselId === TUB);
   const marks: VesselMark[] = [];
   if (after) {
     const ml = after.now.hotVolumeL * 1000 + after.now.solidsL * 1000;
@@ -96,7 +119,7 @@ export function potView(program: Program, sim: Simulation, pot: Pot): PotView | 
   const levelCm = boil.now.levelCm ?? 0;
   const description =
     `${pot.name}, ${litres(potCapacityMl(pot) / 1000)} to the brim, ${centimetres(pot.diameterCm)} wide. ` +
-    `At the boil it stands at ${centimetres(levelCm)}, ${litres(boil.now.hotVolumeL)} of hot liquor with ${grams(dryG)} of plants, ` +
+    `${heated ? 'At the boil' : 'At its fullest'} it stands at ${centimetres(levelCm)}, ${litres(boil.now.hotVolumeL)} of ${heated ? 'hot ' : ''}liquor with ${grams(dryG)} of plants, ` +
     `and ${litres(room.foamMl / 1000)} is kept for foam: ${percent((room.fillMl + room.foamMl) / room.limitMl)} of what it may take.` +
     (after ? ` After the boil ${litres(after.now.hotVolumeL)}.` : '') +
     (strained ? ` Strained ${litres(strained.now.volumeL)}.` : '');
@@ -104,9 +127,10 @@ export function potView(program: Program, sim: Simulation, pot: Pot): PotView | 
     levelCm,
     standsL: boil.now.hotVolumeL,
     limitCm: cmOf(room.limitMl),
-    foamCm: cmOf(room.foamMl),
+    foamCm: heated ? cmOf(room.foamMl) : 0,
     shareFull: room.fillMl / room.capacityMl,
-    potShare: (room.fillMl + room.foamMl) / room.limitMl,
+    potShare: (room.fillMl + (heated ? room.foamMl : 0)) / room.limitMl,
+    heated,
     marks,
     description,
     colour: colours(after ?? boil).glass,
@@ -171,7 +195,8 @@ export function stagesOf(input: {
   const view = potView(program, sim, pot);
   const wash = program.steps.find((s) => s.kind === 'wash');
   const drawMin = stageMinutes(program, sim, 'draw');
-  const strained = entryOf(sim, 'strain', true);
+  const strained =
+    sim.trace.findLast((t) => t.kind === 'strain' && t.vesselId === TUB) ?? entryOf(sim, 'bottle');
   const end = sim.vessels[BOTTLES];
   const endL = end ? volumeMl(end.liquor) / 1000 : 0;
   const bottled = entryOf(sim, 'bottle');

@@ -1,6 +1,7 @@
 import type { LogEvent } from '@big-ladle/core';
-import { stepName } from '../../shared/batch/stepWords.ts';
-import { celsius, duration, grams, litres, num, say } from '../../words/say.ts';
+import { stepDeed, stepName } from '../../shared/batch/stepWords.ts';
+import { sayItem } from '../../words/names.ts';
+import { celsius, duration, grams, litres, num } from '../../words/say.ts';
 import type { LiveBatch } from './useBatchNow.ts';
 
 /** A reading in words. */
@@ -32,7 +33,7 @@ export function deedText(event: LogEvent, live: Pick<LiveBatch, 'program'>): str
     case 'stepStarted':
       return `began to ${name}`;
     case 'stepEnded':
-      return step ? say(`deed.${step.kind}`) : 'step over';
+      return step ? stepDeed(step, live.program) : 'step over';
     case 'skipped':
       return `skipped: ${name}`;
     case 'cueSeen':
@@ -46,7 +47,7 @@ export function deedText(event: LogEvent, live: Pick<LiveBatch, 'program'>): str
     case 'measured':
       return `measured ${readingText(event.body.reading)}`;
     case 'added':
-      return `added ${grams(event.body.massG)} ${say(`item.${event.body.itemId}`).toLowerCase()}`;
+      return `added ${grams(event.body.massG)} ${sayItem(event.body.itemId).toLowerCase()}`;
     case 'removed':
       return `${event.body.why}: ${litres(event.body.volumeL, 2)} less`;
     case 'tasted':

@@ -4,29 +4,37 @@ import {
   BOTTLES,
   type BottleSize,
   bottlePlan,
+  drawsOf,
   fillMl,
   glassFacts,
   type Kitchen,
   ledgerOf,
+  type MarkerId,
+  mainMarker,
   measuringKit,
+  POT,
   type Pot,
   type Program,
   potCapacityMl,
-  SHIPPED_TABLES,
   type Simulation,
   suggestBottles,
+  type Tables,
   type Timetable,
+  TUB,
+  toolCounts,
   volumeMl,
 } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
 import { colours, itemIdOf } from '../../shared/batch/looks.ts';
+import { stepName } from '../../shared/batch/stepWords.ts';
 import { LedgerDrawing } from '../../shared/drawings/LedgerDrawing.tsx';
 import { Spoon } from '../../shared/drawings/Spoon.tsx';
 import { VesselDrawing } from '../../shared/drawings/VesselDrawing.tsx';
 import { Figure, Panel, Row } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
+import { sayItem } from '../../words/names.ts';
 import {
   celsius,
   centimetres,
@@ -50,6 +58,7 @@ export interface PanelInput {
   program: Program;
   sim: Simulation;
   kitchen: Kitchen;
+  tables: Tables;
   pot: Pot;
   startMs: number;
   nowMs: number;
@@ -79,10 +88,10 @@ export const TwoColumns = (props: { left: ReactNode; right: ReactNode; rightFirs
 /** The pot at its fullest. */
 export function PotPanel({ program, sim, pot, kitchen }: PanelInput) {
   const view = potView(program, sim, pot);
-  const heat = entryOf(sim, 'heat');
+  const heat = sim.trace.find((t) => t.kind === 'heat' && t.vesselId === POT);
   const steamL = sim.flows.filter((f) => f.code === 'steam').reduce((sum, f) => sum + f.volumeL, 0);
   const heldL = sim.flows.filter((f) => f.code === 'held').reduce((sum, f) => sum + f.volumeL, 0);
-  const combine = entryOf(sim, 'combine');
+  const combine = sim.trace.find((t) => t.kind === 'combine' && t.vesselId === POT);
   const burner = kitchen.burners.find((b) => b.id === program.burnerId);
   return (
     <Panel>
@@ -107,6 +116,7 @@ export function PotPanel({ program, sim, pot, kitchen }: PanelInput) {
         </Typography>
         <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem' }} data-testid="pot-facts">
           {program.fills > 1 && <>{num(program.fills)} fills, each the same. </>}
+          {!view?.heated && <>Nothing is heated: it serves as the mixing bowl. </>}
           {combine?.now.levelCm != null && <>Fill to {centimetres(combine.now.levelCm)}. </>}
           {heat && burner && (
             <>
@@ -114,7 +124,8 @@ export function PotPanel({ program, sim, pot, kitchen }: PanelInput) {
             </>
           )}
           <br />
-          Loses {volume(steamL)} as steam; {volume(heldL)} stays in the solids.
+          {steamL > 0.005 && <>Loses {volume(steamL)} as steam; </>}
+          {volume(heldL)} stays in the solids.
         </Box>
       </Box>
     </Panel>
@@ -126,6 +137,7 @@ export function ListPanel({
   program,
   sim,
   kitchen,
+  tables,
   addedG,
   title,
   note,
@@ -133,7 +145,7 @@ export function ListPanel({
 }: PanelInput & { title?: string; note?: ReactNode; children?: ReactNode }) {
   const kit = measuringKit(kitchen);
   const dosed = Object.assign({}, ...sim.trace.map((t) => t.dosedG)) as Record<string, number>;
-  const combine = entryOf(sim, 'combine');
+  const combine = sim.trace.find((t) => t.kind === 'combine' && t.vesselId === POT);
   const own = kitchen.cupWeights.filter((w) => program.lines.some((l) => l.itemId === w.ingredientId));
   const power = program.lines.filter((l) => l.rule.kind === 'power');
   return (
@@ -141,15 +153,18 @@ export function ListPanel({
       {children}
       <Box data-testid="ingredient-list">
         {program.lines.map((line) => {
-          const solid = SHIPPED_TABLES.ingredients.get(line.itemId);
-          const liquid = SHIPPED_TABLES.liquids.get(line.itemId);
-          const sweet = SHIPPED_TABLES.sweeteners.get(line.itemId);
+          const solid = tables.ingredients.get(line.itemId);
+          const liquid = tables.liquids.get(line.itemId);
+          const sweet = tables.sweeteners.get(line.itemId);
           const massG = line.massG || (dosed[line.id] ?? 0) + (addedG?.[line.id] ?? 0);
+          if (massG <= 0 && line.rule.kind !== 'toTarget') return null;
           const isWater = line.itemId === 'water';
           const label = (
             <>
-              {say(`item.${line.itemId}`)}
+              {sayItem(line.itemId)}
+              {line.share && `, ${say(`share.${line.share}`)}`}
               {line.rule.kind === 'toTarget' && ', by taste'}
+              {line.rule.kind === 'byResult' && ', as much as there is juice'}
               {solid && solid.rate100PerMin === null && (
                 <Box component="span" sx={{ color: role('caution') }}>
                   {' '}
@@ -167,7 +182,7 @@ export function ListPanel({
                 testId={`line-${line.id}`}
                 label={label}
                 note={
-                  isWater && combine?.now.levelCm != null
+                  isWater && line.share !== 'second' && line.share !== 'rinse' && combine?.now.levelCm != null
                     ? `to ${num(combine.now.levelCm, 1)} cm`
                     : grams(massG)
                 }
@@ -188,7 +203,7 @@ export function ListPanel({
               note={<span data-mass-g={massG}>{grams(massG)}</span>}
             >
               {line.rule.kind === 'toTarget' && dosed[line.id] ? 'about ' : ''}
-              {handText(amount, kitchen.measures)}
+              {handText(amount, kitchen.measures, line.itemId)}
             </Row>
           );
         })}
@@ -198,7 +213,7 @@ export function ListPanel({
         {own.map((w) => (
           <span key={`${w.ingredientId}${w.measureId}`}>
             Your {kitchen.measures.find((m) => m.id === w.measureId)?.name ?? 'cup'} of{' '}
-            {say(`item.${w.ingredientId}`).toLowerCase()} weighs {grams(w.massG)}.{' '}
+            {sayItem(w.ingredientId).toLowerCase()} weighs {grams(w.massG)}.{' '}
           </span>
         ))}
         {power.length > 0 && <>Whole spices run ahead in a big pot: they scale at the power 0.85. </>}
@@ -208,7 +223,12 @@ export function ListPanel({
   );
 }
 
-export function LedgerPanel({ program, sim, finishedWord }: PanelInput & { finishedWord?: string }) {
+export function LedgerPanel({
+  program,
+  sim,
+  finishedWord,
+  likely,
+}: PanelInput & { finishedWord?: string; likely?: ReactNode }) {
   return (
     <Panel title="Where the litres go" aside="all at 20 °C">
       <LedgerDrawing
@@ -217,23 +237,24 @@ export function LedgerPanel({ program, sim, finishedWord }: PanelInput & { finis
         colour={colours(entryOf(sim, 'bottle') ?? entryOf(sim, 'strain', true)).glass}
         {...(finishedWord ? { finishedWord } : {})}
       />
+      {likely}
     </Panel>
   );
 }
 
-export function WashPanel({ program, sim }: PanelInput) {
+export function WashPanel({ program, sim, kitchen, tables }: PanelInput) {
+  const calyx = sim.trace.find((t) => t.kind === 'wash')?.drawn.calyx ?? 0;
+  const { washLots } = toolCounts(program, sim, kitchen, tables);
   return (
     <Panel title="Wash and cut">
       {program.steps
         .filter((s) => stageOf(program, s) === 'wash')
         .map((step) => {
           const entry = sim.trace.find((t) => t.stepId === step.id);
-          const code =
-            step.kind === 'wash' ? `step.wash.${step.rinses > 2 ? 'swirl' : 'scrub'}` : `step.${step.kind}`;
           return (
             <Row
               key={step.id}
-              label={`${say(code)}: ${step.lines.map((id) => say(`item.${itemIdOf(program)(id)}`).toLowerCase()).join(', ')}`}
+              label={`${stepName(step, program)}: ${step.lines.map((id) => sayItem(itemIdOf(program)(id)).toLowerCase()).join(', ')}`}
               note={step.kind === 'wash' ? `${num(step.rinses)} rinses` : ''}
             >
               {lengthText(entry)}
@@ -241,31 +262,33 @@ export function WashPanel({ program, sim }: PanelInput) {
           );
         })}
       <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem', mt: 1 }}>
-        Cold rinses take about {percent(sim.trace.find((t) => t.kind === 'wash')?.drawn.calyx ?? 0)} of the
-        calyx with them: less than a warm one would.
+        {washLots > 1 && <>In your largest bowl it takes {num(washLots)} lots. </>}
+        {calyx > 0 && (
+          <>Cold rinses take about {percent(calyx)} of the calyx with them: less than a warm one would.</>
+        )}
       </Box>
     </Panel>
   );
 }
 
 /** What the drawing gives and costs. */
-export function DrawPanel({ program, sim }: PanelInput) {
-  const last = sim.trace.findLast((t) => ['boil', 'steep', 'cool'].includes(t.kind) && t.vesselId === 'pot');
+export function DrawPanel({ program, sim, tables }: PanelInput) {
+  // Each solid at the last moment it was in a vessel.
+  const drawn: Record<string, number> = Object.assign({}, ...sim.trace.map((t) => t.drawn));
   const solids = program.lines.filter((l) => l.kind === 'solid');
   const notes = sim.trace
     .filter((t) => t.kind === 'heat' || t.kind === 'boil' || t.kind === 'cool')
     .flatMap((t) => t.notes);
   const seen = new Set<string>();
-  const look = colours(entryOf(sim, 'strain', true));
+  const look = colours(
+    sim.trace.findLast((t) => t.kind === 'strain' && t.vesselId === TUB) ?? entryOf(sim, 'bottle'),
+  );
   return (
     <Panel title="Draw">
       {program.steps
         .filter((s) => stageOf(program, s) === 'draw')
         .map((step) => (
-          <Row
-            key={step.id}
-            label={`${say(`step.${step.kind}`)}${step.fill > 0 && program.fills > 1 ? `, fill ${step.fill}` : ''}`}
-          >
+          <Row key={step.id} label={stepName(step, program)}>
             {lengthText(sim.trace.find((t) => t.stepId === step.id))}
           </Row>
         ))}
@@ -273,10 +296,10 @@ export function DrawPanel({ program, sim }: PanelInput) {
         Drawn from the plants
       </Typography>
       {solids.map((line) => {
-        const row = SHIPPED_TABLES.ingredients.get(line.itemId);
-        const share = last?.drawn[line.id];
+        const row = tables.ingredients.get(line.itemId);
+        const share = drawn[line.id];
         return (
-          <Row key={line.id} label={say(`item.${line.itemId}`)}>
+          <Row key={line.id} label={sayItem(line.itemId)}>
             {row?.rate100PerMin === null || share === undefined ? 'not modelled' : percent(share)}
           </Row>
         );
@@ -304,11 +327,18 @@ export function DrawPanel({ program, sim }: PanelInput) {
   );
 }
 
-export function StrainPanel({ program, sim, kitchen }: PanelInput) {
-  const strain = program.steps.find((s) => s.kind === 'strain');
-  const strained = entryOf(sim, 'strain', true);
+export function StrainPanel({ program, sim, kitchen, tables }: PanelInput) {
+  const counts = toolCounts(program, sim, kitchen, tables);
+  const draws = drawsOf(program, sim, mainMarker(program, tables));
+  const strain = program.steps.findLast((s) => s.kind === 'strain' && s.to[0] === TUB);
+  const strained = sim.trace.findLast((t) => t.kind === 'strain' && t.vesselId === TUB);
   const cool = sim.trace.findLast((t) => t.kind === 'cool');
-  if (strain?.kind !== 'strain' || !strained) return null;
+  if (strain?.kind !== 'strain' || !strained)
+    return (
+      <Panel title="Strain and cool">
+        <Box>Nothing is strained.</Box>
+      </Panel>
+    );
   const liquor = sim.vessels[BOTTLES]?.liquor;
   return (
     <Panel title="Strain and cool">
@@ -322,7 +352,7 @@ export function StrainPanel({ program, sim, kitchen }: PanelInput) {
             .filter((f) => f.code === 'held' && f.lineId === line.id)
             .reduce((sum, f) => sum + f.volumeL, 0);
           return held > 0.005 ? (
-            <Row key={line.id} label={`held in the ${say(`item.${line.itemId}`).toLowerCase()}`}>
+            <Row key={line.id} label={`held in the ${sayItem(line.itemId).toLowerCase()}`}>
               {volume(held)}
             </Row>
           ) : null;
@@ -345,11 +375,41 @@ export function StrainPanel({ program, sim, kitchen }: PanelInput) {
           </Row>
         </>
       )}
+      {draws && <DrawsWorth draws={draws} marker={mainMarker(program, tables)} />}
+      {counts.receiverShortL > 0 && (
+        <Box sx={{ color: role('caution'), fontWeight: 700, mt: 1 }}>
+          Your receiving vessels hold {litres(counts.receiverL)}: {litres(counts.receiverShortL)} too little.
+        </Box>
+      )}
       <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem', mt: 1 }}>
         Your fridge stands at {celsius(kitchen.fridgeC)}. Drain leaves more behind than pressing, wringing
         less still.
       </Box>
     </Panel>
+  );
+}
+
+/** What each draw gives by itself, and what the second is worth. */
+function DrawsWorth({ draws, marker }: { draws: NonNullable<ReturnType<typeof drawsOf>>; marker: MarkerId }) {
+  const { first, second } = draws;
+  return (
+    <Box sx={{ mt: 1.5 }} data-testid="draws-worth">
+      <Typography variant="h3">The two draws</Typography>
+      {(
+        [
+          ['first', first],
+          ['second', second],
+        ] as const
+      ).map(([name, d]) => (
+        <Row key={name} label={`${name}: ${litres(d.litres)}`} note={duration(d.minutes)}>
+          {num(d.gPerL, 1)} g/L {say(`marker.${marker}`)}
+        </Row>
+      ))}
+      <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem', mt: 0.5 }}>
+        The second wins back {percent(second.markerG / Math.max(1e-9, first.markerG + second.markerG))} of all
+        that is drawn, {litres(second.litres)} more for {duration(second.minutes)}.
+      </Box>
+    </Box>
   );
 }
 
@@ -380,7 +440,7 @@ export function BalancePanel({ sim, kitchen, children }: PanelInput & { children
       >
         {cell(num(now.brix, 1), '°Bx', 'all that is dissolved, in 100 g', 'figure-brix')}
         {cell(num(now.sweetnessPct, 1), 'g/100 g', 'sweetness, as sugar', 'figure-sweetness')}
-        {cell(num(now.sournessGPerL, 1), 'g/L', 'titratable acidity, as citric', 'figure-ta')}
+        {cell(num(Math.max(0, now.sournessGPerL), 1), 'g/L', 'titratable acidity, as citric', 'figure-ta')}
         {cell(
           now.ph.kind === 'estimate' ? num(now.ph.pH, 1) : '–',
           'pH',
@@ -487,9 +547,7 @@ export function TimePanel(props: {
   const sittings: { startMs: number; endMs: number; kinds: string[] }[] = [];
   for (const call of timetable.calls) {
     const step = program.steps.find((s) => s.id === call.stepId);
-    const name = say(
-      step?.kind === 'wash' ? `step.wash.${step.rinses > 2 ? 'swirl' : 'scrub'}` : `step.${call.kind}`,
-    ).toLowerCase();
+    const name = (step ? stepName(step, program) : say(`step.${call.kind}`)).toLowerCase();
     const last = sittings.at(-1);
     if (last && call.startMs - last.endMs < 60_000) {
       last.endMs = call.endMs;

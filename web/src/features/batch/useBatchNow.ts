@@ -7,11 +7,12 @@ import {
   type Pot,
   type Program,
   type Recipe,
-  SHIPPED_TABLES,
   type Step,
+  type Tables,
 } from '@big-ladle/core';
 import { useMemo } from 'react';
 import type { Batch } from '../../shared/apiTypes.ts';
+import { tablesOf } from '../../shared/book.ts';
 import { record } from '../../shared/outbox.ts';
 import { useBatch } from '../../shared/queries.ts';
 import { useNow } from '../../shared/time.ts';
@@ -21,6 +22,8 @@ export interface LiveBatch {
   batch: Batch;
   program: Program;
   kitchen: Kitchen;
+  /** The tables as this batch pinned them. */
+  tables: Tables;
   recipe: Recipe;
   pot: Pot;
   events: readonly LogEvent[];
@@ -51,7 +54,7 @@ export function useLiveBatch(id: string): {
         ? batchAt(
             batch.pins.program,
             batch.pins.kitchen,
-            SHIPPED_TABLES,
+            tablesOf(batch.pins),
             events,
             Math.max(
               coarseMs,
@@ -69,6 +72,7 @@ export function useLiveBatch(id: string): {
           batch,
           program: pins.program,
           kitchen: pins.kitchen,
+          tables: tablesOf(pins),
           recipe: pins.recipe,
           pot,
           events,

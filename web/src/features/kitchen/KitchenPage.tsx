@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { Navigate } from 'react-router';
+import { Navigate, useSearchParams } from 'react-router';
 import * as v from 'valibot';
 import { ApiError, call } from '../../shared/api.ts';
 import type { KitchenDoc } from '../../shared/apiTypes.ts';
@@ -14,9 +14,11 @@ import { keys, queryClient, useKitchen } from '../../shared/queries.ts';
 import { ErrorPanel, Loading, PageHead, Panel, Row } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
 import { sayField } from '../../words/fields.ts';
+import { sayItem } from '../../words/names.ts';
 import { grams, litres, num, say } from '../../words/say.ts';
 import { BottleDialog, BurnerDialog, CupWeightDialog, MeasureDialog, PotDialog } from './dialogs.tsx';
-import { ingredientName, measureName } from './names.ts';
+import { measureName } from './names.ts';
+import { ArchivePanel, ToolsPanel } from './ToolsAndArchive.tsx';
 
 type Editing =
   | { what: 'pot'; id: string | null }
@@ -28,7 +30,10 @@ type Editing =
 /** The kitchen that everything is calculated for. */
 export function KitchenPage() {
   const query = useKitchen();
-  const [editing, setEditing] = useState<Editing | null>(null);
+  const [search] = useSearchParams();
+  const [editing, setEditing] = useState<Editing | null>(
+    search.get('weigh') ? { what: 'cupWeight', ingredientId: null } : null,
+  );
   const [problem, setProblem] = useState<string | null>(null);
   if (query.isPending) return <Loading />;
   if (query.isError) return <ErrorPanel error={query.error} again={() => void query.refetch()} />;
@@ -214,8 +219,8 @@ export function KitchenPage() {
             {kitchen.cupWeights.map((w) => (
               <Row
                 key={`${w.ingredientId}${w.measureId}`}
-                label={`${measureName(w.measureId, kitchen)} of ${ingredientName(w.ingredientId).toLowerCase()}`}
-                note={edit(`the weight of ${ingredientName(w.ingredientId)}`, () =>
+                label={`${measureName(w.measureId, kitchen)} of ${sayItem(w.ingredientId).toLowerCase()}`}
+                note={edit(`the weight of ${sayItem(w.ingredientId)}`, () =>
                   setEditing({ what: 'cupWeight', ingredientId: w.ingredientId }),
                 )}
               >
@@ -264,6 +269,8 @@ export function KitchenPage() {
               />
             </Box>
           </Panel>
+          <ToolsPanel kitchen={kitchen} save={save} />
+          <ArchivePanel />
         </Box>
       </Box>
       {editing?.what === 'pot' && <PotDialog kitchen={kitchen} id={editing.id} save={save} onClose={close} />}

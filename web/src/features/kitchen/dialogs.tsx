@@ -25,8 +25,9 @@ import { Controller, type FieldValues, type Path, type UseFormReturn, useForm } 
 import { v7 as uuid } from 'uuid';
 import { heading } from '../../theme/theme.ts';
 import { sayField } from '../../words/fields.ts';
+import { sayItem } from '../../words/names.ts';
 import { litres, say } from '../../words/say.ts';
-import { ingredientName, measureName } from './names.ts';
+import { measureName } from './names.ts';
 
 interface DialogInput {
   kitchen: Kitchen;
@@ -366,7 +367,7 @@ export function CupWeightDialog({
         label="Of what"
         options={[...SHIPPED_TABLES.ingredients.keys()].map((value) => ({
           value,
-          text: ingredientName(value),
+          text: sayItem(value),
         }))}
       />
       <Field

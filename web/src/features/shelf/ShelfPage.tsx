@@ -15,6 +15,7 @@ import { useNow } from '../../shared/time.ts';
 import { ErrorPanel, Figure, Loading, PageHead, Panel } from '../../shared/ui.tsx';
 import { endOfTomorrow } from '../../shared/zone.ts';
 import { heading, role } from '../../theme/theme.ts';
+import { sayDrink } from '../../words/names.ts';
 import {
   celsius,
   dayFrom,
@@ -95,7 +96,7 @@ export function ShelfPage() {
           <Typography>
             When a batch is bottled, each bottle stands here with the days it has left and the reasons why.
           </Typography>
-          <Button component={Link} to="/new" variant="outlined" sx={{ mt: 1.5 }}>
+          <Button component={Link} to="/drinks" variant="outlined" sx={{ mt: 1.5 }}>
             Begin a batch
           </Button>
         </Panel>
@@ -156,7 +157,9 @@ export function ShelfPage() {
                     <Box sx={{ ...heading, color: role(TONE[life.verdict]) }}>
                       {deadlineWord(life, nowMs, k.zone)}
                     </Box>
-                    <Box sx={{ fontSize: '0.9rem' }}>{say(`drink.${item.facts.recipeId}`)}</Box>
+                    <Box sx={{ fontSize: '0.9rem' }}>
+                      {sayDrink(item.facts.recipeId, item.facts.drinkName)}
+                    </Box>
                     <Box sx={{ fontSize: '0.85rem', color: role('inkMuted') }}>
                       {[
                         item.log.openedMs !== null
@@ -228,7 +231,7 @@ function BottleDialog(props: { living: Living; kitchen: Kitchen; nowMs: number; 
   return (
     <Dialog open onClose={onClose} aria-labelledby="bottle-title" fullWidth maxWidth="sm">
       <DialogTitle id="bottle-title" sx={{ ...heading }}>
-        {say(`drink.${facts.recipeId}`)}, {facts.sizeName.toLowerCase()}
+        {sayDrink(facts.recipeId, facts.drinkName)}, {facts.sizeName.toLowerCase()}
       </DialogTitle>
       <DialogContent sx={{ display: 'grid', gap: 1.5 }}>
         <Box>

@@ -85,7 +85,7 @@ export function FirstPot({ doc }: { doc: KitchenDoc }) {
     try {
       const saved = await call<KitchenDoc>('PUT', '/kitchen', { version: doc.version, kitchen });
       queryClient.setQueryData(keys.kitchen, saved);
-      navigate('/new');
+      navigate('/drinks');
     } catch (error) {
       setProblem(
         error instanceof ApiError

@@ -4,7 +4,8 @@ import { Link } from 'react-router';
 import { announcement } from '../../shared/alarms.ts';
 import { Hidden, Panel } from '../../shared/ui.tsx';
 import { heading, role } from '../../theme/theme.ts';
-import { celsius, clockFace, litres, say } from '../../words/say.ts';
+import { sayDrink } from '../../words/names.ts';
+import { celsius, clockFace, litres } from '../../words/say.ts';
 import type { BoardEntry } from './board.ts';
 
 const W = 272;
@@ -90,14 +91,12 @@ export function OnTheStove({ board, nowMs }: { board: readonly BoardEntry[]; now
                     </Box>
                     <Box sx={{ color: role('inkMuted'), mb: 1 }}>{clock.word}</Box>
                     <Hidden>
-                      <span aria-live="polite">
-                        {announcement(say(`drink.${b.recipeId}`), clock.endMs, nowMs)}
-                      </span>
+                      <span aria-live="polite">{announcement(sayDrink(b.recipeId), clock.endMs, nowMs)}</span>
                     </Hidden>
                   </>
                 )}
                 <Box component="h3" sx={{ ...heading, fontSize: '1.25rem', m: 0 }}>
-                  {say(`drink.${b.recipeId}`)}
+                  {sayDrink(b.recipeId)}
                 </Box>
                 <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem' }}>
                   {b.potName}, {b.stepName.toLowerCase()}

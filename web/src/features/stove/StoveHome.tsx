@@ -1,24 +1,18 @@
-import {
-  BOOK,
-  lifeOf,
-  MINUTE_MS,
-  SHIPPED_TABLES,
-  simulateBatch,
-  solvePlanDoc,
-  startBy,
-} from '@big-ladle/core';
+import { lifeOf, MINUTE_MS, simulateBatch, solvePlanDoc, startBy } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { lazy, Suspense, useMemo } from 'react';
 import { Link } from 'react-router';
 import type { BatchList, ShelfItem } from '../../shared/apiTypes.ts';
+import { useBook } from '../../shared/book.ts';
 import { useBatches, useItems, useKitchen } from '../../shared/queries.ts';
 import { useNow } from '../../shared/time.ts';
 import { ErrorPanel, Loading, PageHead, Panel } from '../../shared/ui.tsx';
 import { endOfTomorrow } from '../../shared/zone.ts';
 import { heading, role } from '../../theme/theme.ts';
-import { longDay, moment, num, say, timeOfDay } from '../../words/say.ts';
+import { sayDrink } from '../../words/names.ts';
+import { longDay, moment, num, timeOfDay } from '../../words/say.ts';
 import { type BoardEntry, useOnBoard } from './board.ts';
 import { OnTheStove } from './OnTheStove.tsx';
 
@@ -52,7 +46,7 @@ export function StoveHome() {
   return (
     <>
       <PageHead title="On the stove" beside={`${longDay(nowMs, k.zone)}, ${timeOfDay(nowMs, k.zone)}`}>
-        <Button variant="contained" component={Link} to="/new" sx={{ px: 3 }}>
+        <Button variant="contained" component={Link} to="/drinks" sx={{ px: 3 }}>
           Begin a batch
         </Button>
       </PageHead>
@@ -90,7 +84,7 @@ function Board(props: {
               {plans.length > 0 ? 'A plan waits. ' : ''}Choose a drink, say how much you want, and the tool
               sizes it to your {kitchen.pots[0]!.name}, leads you through it and dates the bottles.
             </Typography>
-            <Button variant="outlined" component={Link} to="/new" sx={{ mt: 1.5 }}>
+            <Button variant="outlined" component={Link} to="/drinks" sx={{ mt: 1.5 }}>
               Choose a drink
             </Button>
           </Panel>
@@ -116,27 +110,28 @@ interface Plan {
 
 /** Plans with what they make and when they must begin, the first to begin first. */
 function usePlans(planned: BatchList['batches'], kitchen: KitchenNow): Plan[] {
+  const { book, tables } = useBook();
   return useMemo(
     () =>
       planned
         .map(({ batch }): Plan => {
           const { readyAtMs, recipeId } = batch.plan;
-          const solved = solvePlanDoc(batch.plan, BOOK, kitchen, SHIPPED_TABLES);
+          const solved = solvePlanDoc(batch.plan, book, kitchen, tables);
           if (!solved.ok) return { id: batch.id, recipeId, readyAtMs, litres: null, startMs: null };
           const { program, litres } = solved.value;
           const startMs =
             readyAtMs === null
               ? null
-              : startBy(program, simulateBatch(program, kitchen, SHIPPED_TABLES), readyAtMs).startMs;
+              : startBy(program, simulateBatch(program, kitchen, tables), readyAtMs).startMs;
           return { id: batch.id, recipeId, readyAtMs, litres, startMs };
         })
         .sort((a, b) => (a.startMs ?? Number.POSITIVE_INFINITY) - (b.startMs ?? Number.POSITIVE_INFINITY)),
-    [planned, kitchen],
+    [planned, kitchen, book, tables],
   );
 }
 
 const planName = (plan: Plan): string =>
-  `${say(`drink.${plan.recipeId}`)}${plan.litres === null ? '' : `, ${num(plan.litres, 1)} L`}`;
+  `${sayDrink(plan.recipeId)}${plan.litres === null ? '' : `, ${num(plan.litres, 1)} L`}`;
 
 /** Everything the cook is needed for, of all batches and plans, in the order of time. */
 function Next(props: { board: readonly BoardEntry[]; plans: readonly Plan[]; nowMs: number; zone: string }) {
@@ -148,7 +143,7 @@ function Next(props: { board: readonly BoardEntry[]; plans: readonly Plan[]; now
         atMs: n.atMs,
         to: `/batches/${b.id}/stove`,
         what: n.name,
-        which: say(`drink.${b.recipeId}`),
+        which: sayDrink(b.recipeId),
         note: n.untilMs === null ? '' : `may wait until ${moment(n.untilMs, nowMs, zone)}`,
         late: false,
       })),
@@ -267,11 +262,13 @@ function WantsALook(props: { items: readonly ShelfItem[]; nowMs: number; kitchen
     { verdict: 'drinkToday', tone: 'caution', word: 'drink today' },
   ] as const;
   const wanted = groups.flatMap((group) => {
-    const byDrink = new Map<string, number>();
-    for (const { item, life } of lives)
-      if (life.verdict === group.verdict)
-        byDrink.set(item.facts.recipeId, (byDrink.get(item.facts.recipeId) ?? 0) + 1);
-    return [...byDrink].map(([recipeId, count]) => ({ ...group, recipeId, count }));
+    const byDrink = new Map<string, { count: number; name: string | undefined }>();
+    for (const { item, life } of lives) {
+      if (life.verdict !== group.verdict) continue;
+      const { recipeId, drinkName } = item.facts;
+      byDrink.set(recipeId, { count: (byDrink.get(recipeId)?.count ?? 0) + 1, name: drinkName });
+    }
+    return [...byDrink].map(([recipeId, found]) => ({ ...group, recipeId, ...found }));
   });
   return (
     <Panel title="Wants a look today">
@@ -289,7 +286,7 @@ function WantsALook(props: { items: readonly ShelfItem[]; nowMs: number; kitchen
             to="/shelf"
             sx={{ ...heading, color: role('ink'), display: 'inline-block', py: 0.5 }}
           >
-            {say(`drink.${w.recipeId}`)}, {w.count} {w.count === 1 ? 'bottle' : 'bottles'}
+            {sayDrink(w.recipeId, w.name)}, {w.count} {w.count === 1 ? 'bottle' : 'bottles'}
           </Box>
           <Box sx={{ color: role(w.tone), fontWeight: 700 }}>{w.word}</Box>
         </Box>

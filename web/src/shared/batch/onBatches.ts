@@ -1,6 +1,7 @@
-import { type BatchNow, batchAt, SHIPPED_TABLES, type Step } from '@big-ladle/core';
+import { type BatchNow, batchAt, type Step } from '@big-ladle/core';
 import { useQueries } from '@tanstack/react-query';
 import type { Batch } from '../apiTypes.ts';
+import { tablesOf } from '../book.ts';
 import { batchQuery, useBatches } from '../queries.ts';
 
 /** One running clock, with its batch. */
@@ -63,7 +64,7 @@ export function useOnBatches(nowMs: number): { on: OnBatch[]; isPending: boolean
   for (const { data } of docs) {
     const pins = data?.batch.pins;
     if (!data || !pins) continue;
-    const now = batchAt(pins.program, pins.kitchen, SHIPPED_TABLES, data.events, nowMs);
+    const now = batchAt(pins.program, pins.kitchen, tablesOf(pins), data.events, nowMs);
     on.push({
       batch: data.batch,
       now,

@@ -1,23 +1,80 @@
-import type { Kitchen, Program, Step } from '@big-ladle/core';
+import {
+  BLENDER,
+  COLD_METHODS,
+  type Kitchen,
+  POT,
+  type Program,
+  SPICE_POT,
+  type Step,
+  TUB,
+} from '@big-ladle/core';
+import { sayItem } from '../../words/names.ts';
 import { celsius, has, say } from '../../words/say.ts';
 import { itemIdOf } from './looks.ts';
 
+/** Herbs stand no longer than this; anything longer is a steep. */
+const SHORT_STEEP_MIN = 40;
+const DAY_MIN = 24 * 60;
+
+/** Which manner of its kind a step is, as its words distinguish it: "wash.scrub"; null for the plain one. */
+function mannerOf(step: Step, program: Program): string | null {
+  switch (step.kind) {
+    case 'wash':
+      return step.rinses > 2 ? 'swirl' : step.rinses === 1 && step.minutesPerRinse < 2 ? 'rinse' : 'scrub';
+    case 'combine': {
+      if (step.lift) return 'lift';
+      if (step.to[0] === SPICE_POT) return 'spicePot';
+      if (step.to[0] === BLENDER) return 'rinse';
+      if (step.lines.some((id) => program.lines.find((l) => l.id === id)?.share === 'second'))
+        return 'second';
+      const before = program.steps.slice(0, program.steps.indexOf(step));
+      const filled = before.some(
+        (s) => s.kind === 'combine' && s.fill === step.fill && s.to[0] === step.to[0],
+      );
+      return filled || step.to[0] !== POT ? 'more' : null;
+    }
+    case 'heat':
+      return step.until.kind === 'temp' && step.until.targetC !== null ? 'rim' : null;
+    case 'boil':
+      return step.level === 'gentle' ? null : step.level;
+    case 'steep': {
+      const minutes = step.until.kind === 'duration' ? step.until.minutes : 0;
+      if (minutes >= DAY_MIN && step.to[0] !== POT) return 'mature';
+      return minutes <= SHORT_STEEP_MIN && program.methodId !== 'pourOver' ? 'short' : null;
+    }
+    case 'mix':
+      return step.lines.length === 0 ? 'pour' : null;
+    default:
+      return null;
+  }
+}
+
+/** The words of a step under `stem`: those of its manner where there are any. */
+function worded(stem: string, step: Step, program: Program): string | null {
+  const manner = mannerOf(step, program);
+  if (manner && has(`${stem}.${step.kind}.${manner}`)) return `${stem}.${step.kind}.${manner}`;
+  return has(`${stem}.${step.kind}`) ? `${stem}.${step.kind}` : null;
+}
+
 /** What a step is called, e.g. "Scrub the skins". */
 export function stepName(step: Step, program: Program): string {
-  const name =
-    step.kind === 'wash' ? say(`step.wash.${step.rinses > 2 ? 'swirl' : 'scrub'}`) : say(`step.${step.kind}`);
+  const name = say(worded('step', step, program) ?? `step.${step.kind}`);
   return step.fill > 0 && program.fills > 1 ? `${name}, fill ${step.fill}` : name;
 }
 
+/** What a cook says when it is done: "It boils now". */
+export const stepDeed = (step: Step, program: Program): string =>
+  say(worded('deed', step, program) ?? `deed.${step.kind}`);
+
 /** How to do it, in a line. */
 export function stepHow(step: Step, program: Program): string {
-  const list = step.lines.map((id) => say(`item.${itemIdOf(program)(id)}`).toLowerCase()).join(', ');
+  const list = step.lines.map((id) => sayItem(itemIdOf(program)(id)).toLowerCase()).join(', ');
   switch (step.kind) {
-    case 'wash':
-      return say(`how.wash.${step.rinses > 2 ? 'swirl' : 'scrub'}`);
     case 'steep':
-    case 'soak':
-      return say(`how.${step.kind}.${step.place}`);
+    case 'soak': {
+      const manner = worded('how', step, program);
+      return manner ? say(manner, { list }) : say(`how.${step.kind}.${step.place}`);
+    }
     case 'cool':
       return say(`how.cool.${step.place}`, {
         temp:
@@ -25,17 +82,25 @@ export function stepHow(step: Step, program: Program): string {
       });
     case 'strain':
       return say(`how.strain.${step.press}`);
+    case 'juice':
+      return say(`how.juice.${step.tool}`, { list });
     default: {
-      const code = `how.${step.kind}`;
-      return has(code) ? say(code, { list }) : '';
+      const code = worded('how', step, program);
+      return code ? say(code, { list }) : '';
     }
   }
 }
 
 /** The pot's or bowl's name for a step. */
-export const placeName = (program: Program, kitchen: Kitchen, step: Step): string =>
-  (step.from[0] ?? step.to[0]) === 'pot'
-    ? (kitchen.pots.find((p) => p.id === program.potId)?.name ?? 'Pot')
-    : step.kind === 'bottle'
-      ? 'Bottles'
-      : 'Bowl';
+export function placeName(program: Program, kitchen: Kitchen, step: Step): string {
+  const id = step.from[0] ?? step.to[0] ?? '';
+  const named = (potId: string | undefined) => kitchen.pots.find((p) => p.id === potId)?.name;
+  if (id === POT) return named(program.potId) ?? 'Pot';
+  if (step.kind === 'bottle') return 'Bottles';
+  if (id === SPICE_POT || step.to[0] === SPICE_POT)
+    return named(program.vessels.find((v) => v.id === SPICE_POT)?.potId) ?? 'Small pan';
+  if (id === BLENDER) return step.kind === 'juice' ? 'Juice' : 'Blender';
+  // Where nothing is heated the pot is the mixing bowl.
+  if (id === TUB && COLD_METHODS.has(program.methodId as never)) return named(program.potId) ?? 'Bowl';
+  return 'Bowl';
+}

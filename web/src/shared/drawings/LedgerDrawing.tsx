@@ -4,6 +4,7 @@ import useMediaQuery from '@mui/material/useMediaQuery';
 import { area, curveBumpX } from 'd3-shape';
 import { useId, useState } from 'react';
 import { heading, role } from '../../theme/theme.ts';
+import { sayItem } from '../../words/names.ts';
 import { litres, say, volume } from '../../words/say.ts';
 
 type Side = 'in' | 'out' | 'finished';
@@ -20,7 +21,7 @@ const keyOf = (row: LedgerRow): string => `${row.code}-${row.lineId ?? ''}`;
 
 function label(row: LedgerRow, side: Side, itemOf: (lineId: string) => string): string {
   if (row.code === 'measured') return say(`flow.measured.${side}`);
-  return say(`flow.${row.code}`, { item: row.lineId ? say(`item.${itemOf(row.lineId)}`) : '' });
+  return say(`flow.${row.code}`, { item: row.lineId ? sayItem(itemOf(row.lineId)) : '' });
 }
 
 /** Rows of both sides with words, biggest first, and what is left at the end. */

@@ -1,0 +1,88 @@
+import { colourOf, GLASS_PATH_CM } from '../liquor/colour.ts';
+import { abvPct, markerGPerL, volumeMl } from '../liquor/composition.ts';
+import { solvePlan } from '../plan/solve.ts';
+import { timetableFrom } from '../plan/startBy.ts';
+import { type Kitchen, potCapacityMl } from '../program/kitchen.ts';
+import { BOTTLES } from '../program/making.ts';
+import { defaultChoices, type MethodId, type Recipe } from '../program/recipe.ts';
+import { simulateBatch } from '../program/simulate.ts';
+import { FAMILY_ROWS } from '../tables/families.ts';
+import type { Tables } from '../tables/types.ts';
+
+/** A drink at a glance, for finding it: as this kitchen would make it. */
+export interface DrinkOverview {
+  recipeId: string;
+  /** Null: it does not work out in this kitchen. */
+  methods: readonly { methodId: MethodId; totalMin: number; handsOnMin: number }[];
+  /** Nothing sweet is added; fruit keeps its own. */
+  noAddedSugar: boolean;
+  alcohol: boolean;
+  /** Little ginger, no chilli, no garlic: for children over one year. */
+  mild: boolean;
+  /** Expected colour in a glass, by its first method. */
+  glass: string | null;
+  /** Plants and things it is made of. */
+  families: readonly string[];
+}
+
+/** Sharper than this a drink is not for children, g/L of the marker. */
+const MILD_G_PER_L = { ginger: 12, chilli: 0.02, garlic: 0.1, turmeric: 12 } as const;
+
+export const familiesOf = (recipe: Recipe): string[] => [
+  ...new Set(
+    recipe.lines.flatMap((l) => {
+      const family = FAMILY_ROWS.find((f) => f.forms.some((form) => form.itemId === l.itemId));
+      return family && family.id !== 'water' ? [family.id] : [];
+    }),
+  ),
+];
+
+/** Drinks as this kitchen would make them: times by each method, and what they are good for. */
+export function overviewOf(recipe: Recipe, kitchen: Kitchen, tables: Tables): DrinkOverview {
+  const pot = [...kitchen.pots].sort((a, b) => potCapacityMl(b) - potCapacityMl(a))[0];
+  const burner = [...kitchen.burners].sort((a, b) => b.powerW - a.powerW)[0];
+  const methods: DrinkOverview['methods'][number][] = [];
+  let alcohol = recipe.lines.some((l) => (tables.liquids.get(l.itemId)?.abvPct ?? 0) > 0);
+  let mild = true;
+  let glass: string | null = null;
+  if (pot && burner) {
+    for (const methodId of recipe.methods) {
+      const solved = solvePlan({
+        recipe,
+        choices: defaultChoices(recipe, methodId),
+        kitchen,
+        tables,
+        pot,
+        burner,
+        wish: {
+          question: { kind: 'litres', litres: Math.min(recipe.basisL, kitchen.fridgeFreeL) },
+          fills: 'asNeeded',
+        },
+      });
+      if (!solved.ok) continue;
+      const sim = simulateBatch(solved.value.program, kitchen, tables);
+      methods.push({
+        methodId,
+        totalMin: sim.endMin,
+        handsOnMin: timetableFrom(solved.value.program, sim, 0).handsOnMin,
+      });
+      const liquor = sim.vessels[BOTTLES]?.liquor;
+      if (!liquor || volumeMl(liquor) < 1) continue;
+      glass ??= colourOf(liquor, GLASS_PATH_CM);
+      if (abvPct(liquor) > 0.1) alcohol = true;
+      for (const [marker, most] of Object.entries(MILD_G_PER_L))
+        if (markerGPerL(liquor, marker as keyof typeof MILD_G_PER_L) > most) mild = false;
+    }
+  }
+  return {
+    recipeId: recipe.id,
+    methods,
+    noAddedSugar: !recipe.lines.some(
+      (l) => l.kind === 'sweetener' && (l.rule.kind !== 'toTarget' || recipe.targetSweetnessPct > 0),
+    ),
+    alcohol,
+    mild: mild && !alcohol,
+    glass,
+    families: familiesOf(recipe),
+  };
+}

@@ -1,0 +1,86 @@
+import type { Kitchen, MarkerId, Program } from '@big-ladle/core';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import LinearProgress from '@mui/material/LinearProgress';
+import { useEffect, useState } from 'react';
+import { useBook } from '../../shared/book.ts';
+import { role } from '../../theme/theme.ts';
+import { duration, num, say } from '../../words/say.ts';
+import { useJob } from '../../workers/useJob.ts';
+
+/** Enough runs for spans that stand still to a tenth of a litre. */
+const RUNS = 2000;
+/** The same plan shows the same span. */
+const SEED = 7;
+/** A plan that is still being dragged is not worth two thousand runs. */
+const SETTLE_MS = 500;
+
+/** Where it is likely to end: eight times in ten, with every constant of the model as unsure as it is. Worked out beside the screen. */
+export function Likely({ program, kitchen }: { program: Program; kitchen: Kitchen }) {
+  const { own, custom } = useBook();
+  const [job, setJob] = useState<{
+    kind: 'ranges';
+    program: Program;
+    kitchen: Kitchen;
+    runs: number;
+    seed: number;
+  } | null>(null);
+  useEffect(() => {
+    const later = setTimeout(
+      () => setJob({ kind: 'ranges', program, kitchen, runs: RUNS, seed: SEED }),
+      SETTLE_MS,
+    );
+    return () => clearTimeout(later);
+  }, [program, kitchen]);
+  const { result, progress, stop } = useJob(job, own, custom);
+  const ranges = result?.ranges;
+  const stale = job?.program !== program;
+  const strengths = ranges
+    ? (Object.entries(ranges.gPerL) as [MarkerId, { low: number; high: number; mid: number }][])
+        .filter(([id, s]) => id !== 'red' && s.mid > 0.5)
+        .sort((a, b) => b[1].mid - a[1].mid)
+        .slice(0, 3)
+    : [];
+  return (
+    <Box
+      sx={{ mt: 1.5, minHeight: 46 }}
+      data-testid="likely"
+      data-ready={ranges !== undefined && !stale && progress === null}
+    >
+      {ranges && (
+        <Box sx={{ opacity: stale || progress !== null ? 0.5 : 1 }}>
+          Likely{' '}
+          <strong>
+            {num(ranges.litres.low, 1)} to {num(ranges.litres.high, 1)} L
+          </strong>
+          , ready in{' '}
+          <strong>
+            {duration(ranges.minutes.low)} to {duration(ranges.minutes.high)}
+          </strong>
+          {strengths.map(([id, s]) => (
+            <span key={id}>
+              , {say(`marker.${id}`)} {num(s.low, s.high < 10 ? 1 : 0)} to {num(s.high, s.high < 10 ? 1 : 0)}{' '}
+              g/L
+            </span>
+          ))}
+          <Box component="span" sx={{ color: role('inkMuted') }}>
+            : eight times in ten, before anything is measured.
+          </Box>
+        </Box>
+      )}
+      {progress !== null && (
+        <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center' }}>
+          <LinearProgress
+            variant="determinate"
+            value={progress * 100}
+            sx={{ flex: 1 }}
+            aria-label="Working out how sure this is"
+          />
+          <Button size="small" onClick={stop}>
+            Stop
+          </Button>
+        </Box>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,125 @@
+import { type Kitchen, type PlanDoc, type PlanProblem, solvePlanDoc } from '@big-ladle/core';
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useEffect, useMemo, useState } from 'react';
+import { useBook } from '../../shared/book.ts';
+import { duration, litres, num, say, sayStepProblem } from '../../words/say.ts';
+import { run } from '../../workers/run.ts';
+
+/** What does not work out, by how much, and what would. */
+export function ProblemPanel(props: {
+  plan: PlanDoc;
+  problem: PlanProblem;
+  kitchen: Kitchen;
+  onChange: (plan: PlanDoc) => void;
+}) {
+  const { plan, problem, kitchen, onChange } = props;
+  const pot = kitchen.pots.find((p) => p.id === plan.potId);
+  const burner = kitchen.burners.find((b) => b.id === plan.burnerId);
+  const text = ((): string => {
+    switch (problem.kind) {
+      case 'potTooSmall':
+        return say('problem.potTooSmall', {
+          over: litres(problem.overL),
+          pot: pot?.name ?? 'pot',
+          fills: plan.fills === 1 || plan.fills === 'asNeeded' ? 'one fill' : `${plan.fills} fills`,
+          fits: litres(problem.fitsL),
+        });
+      case 'fridgeTooSmall':
+        return say('problem.fridgeTooSmall', { wants: litres(problem.wantsL), free: litres(problem.freeL) });
+      case 'tooLittle':
+        return say('problem.tooLittle', { least: litres(problem.leastL) });
+      case 'step':
+        return sayStepProblem(problem.problem, { burner: burner?.name ?? 'ring' });
+      default:
+        return say(`problem.${problem.kind}`);
+    }
+  })();
+  return (
+    <Alert severity="warning" sx={{ mb: 1.5 }} data-testid="plan-problem">
+      <Box>{text}</Box>
+      {problem.kind === 'potTooSmall' && (
+        <Offers
+          plan={plan}
+          fitsL={problem.fitsL}
+          fillsNeeded={problem.fillsNeeded}
+          kitchen={kitchen}
+          onChange={onChange}
+        />
+      )}
+      {problem.kind === 'fridgeTooSmall' && (
+        <Box sx={{ mt: 1 }}>
+          <Button
+            variant="outlined"
+            onClick={() =>
+              onChange({ ...plan, question: { kind: 'litres', litres: Math.floor(problem.freeL * 10) / 10 } })
+            }
+          >
+            Make {litres(problem.freeL)}
+          </Button>
+        </Box>
+      )}
+    </Alert>
+  );
+}
+
+/** More fills, another pot, or less: each one tap. What several fills cost in time is worked out beside the screen. */
+function Offers(props: {
+  plan: PlanDoc;
+  fitsL: number;
+  fillsNeeded: number;
+  kitchen: Kitchen;
+  onChange: (plan: PlanDoc) => void;
+}) {
+  const { plan, fitsL, fillsNeeded, kitchen, onChange } = props;
+  const { book, own, custom, tables } = useBook();
+  const [hours, setHours] = useState<number | null>(null);
+  const possible = fillsNeeded <= 6;
+  useEffect(() => {
+    setHours(null);
+    if (!possible) return;
+    const stop = new AbortController();
+    run(
+      { kind: 'compareFills', plan, kitchen, fills: [fillsNeeded] },
+      { recipes: own, ingredients: custom },
+      { signal: stop.signal },
+    )
+      .then((answer) => {
+        const first = answer.results[0]?.result;
+        if (first?.ok) setHours(first.value.simulation.endMin);
+      })
+      .catch(() => undefined);
+    return () => stop.abort();
+  }, [plan, kitchen, fillsNeeded, possible, own, custom]);
+  const others = useMemo(
+    () =>
+      kitchen.pots.filter(
+        (p) =>
+          p.id !== plan.potId && solvePlanDoc({ ...plan, potId: p.id, fills: 1 }, book, kitchen, tables).ok,
+      ),
+    [kitchen, plan, book, tables],
+  );
+  return (
+    <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mt: 1 }}>
+      {possible && (
+        <Button variant="outlined" onClick={() => onChange({ ...plan, fills: fillsNeeded })}>
+          Make it in {num(fillsNeeded)} fills{hours !== null && `, ${duration(hours)} in all`}
+        </Button>
+      )}
+      {others.map((p) => (
+        <Button key={p.id} variant="outlined" onClick={() => onChange({ ...plan, potId: p.id, fills: 1 })}>
+          Use the {p.name}
+        </Button>
+      ))}
+      <Button
+        variant="outlined"
+        onClick={() =>
+          onChange({ ...plan, question: { kind: 'litres', litres: Math.floor(fitsL * 10) / 10 } })
+        }
+      >
+        Make {litres(Math.floor(fitsL * 10) / 10)}
+      </Button>
+    </Box>
+  );
+}

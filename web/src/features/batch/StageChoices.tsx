@@ -1,0 +1,330 @@
+import {
+  type Choices,
+  COLD_METHODS,
+  defaultChoices,
+  type MethodId,
+  type PlanDoc,
+  type Recipe,
+} from '@big-ladle/core';
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Slider from '@mui/material/Slider';
+import { Link } from 'react-router';
+import { Choice } from '../../shared/Choice.tsx';
+import { QuantityField } from '../../shared/QuantityField.tsx';
+import type { StageId } from '../../shared/StageLine.tsx';
+import { Panel } from '../../shared/ui.tsx';
+import { role } from '../../theme/theme.ts';
+import { num, percent, say } from '../../words/say.ts';
+
+export interface ChoosingProps {
+  plan: PlanDoc;
+  recipe: Recipe;
+  choices: Choices;
+  onChange: (plan: PlanDoc) => void;
+}
+
+/** What a cook may choose at a stage, each with what it costs. */
+export function StageChoices({ stage, ...props }: ChoosingProps & { stage: StageId }) {
+  const { plan, choices, onChange } = props;
+  const choose = (change: Partial<Choices>) => onChange({ ...plan, choices: { ...plan.choices, ...change } });
+  switch (stage) {
+    case 'wash':
+      return (
+        <Panel title="Your choice">
+          <Choice
+            label="Rinses"
+            value={String(choices.rinses)}
+            options={['1', '2', '3', '4', '5', '6'].map((v) => ({ value: v, text: v }))}
+            onChange={(v) => choose({ rinses: Number(v) })}
+          />
+          <Box sx={{ color: role('inkMuted'), mt: 1 }}>
+            One quick rinse, or until the bowl shows no sand: each rinse takes a little colour and a minute
+            and a half.
+          </Box>
+        </Panel>
+      );
+    case 'draw':
+      return <DrawChoices {...props} choose={choose} />;
+    case 'strain':
+      return (
+        <Panel title="Your choice">
+          <Box sx={{ display: 'grid', gap: 2 }}>
+            <Choice
+              label="The solids are"
+              value={choices.press}
+              options={[
+                { value: 'drain', text: 'drained' },
+                { value: 'press', text: 'pressed' },
+                { value: 'wring', text: 'wrung' },
+              ]}
+              onChange={(v) => choose({ press: v as 'press' })}
+            />
+            {!COLD_METHODS.has(choices.methodId) && (
+              <Choice
+                label="It cools"
+                value={choices.coolBy}
+                options={[
+                  { value: 'iceBath', text: 'in ice water' },
+                  { value: 'fridge', text: 'in the fridge' },
+                  { value: 'counter', text: 'on the counter' },
+                ]}
+                onChange={(v) => choose({ coolBy: v as 'iceBath' })}
+              />
+            )}
+          </Box>
+        </Panel>
+      );
+    case 'balance':
+      return (
+        <Panel title="How sweet">
+          <SweetScale
+            value={choices.targetSweetnessPct}
+            onChange={(v) => choose({ targetSweetnessPct: v })}
+          />
+        </Panel>
+      );
+    case 'bottle':
+      return (
+        <Panel title="Your choice">
+          <Choice
+            label="Bottles are"
+            value={choices.hygiene}
+            options={[
+              { value: 'sterilised', text: 'sterilised' },
+              { value: 'clean', text: 'clean' },
+            ]}
+            onChange={(v) => choose({ hygiene: v as 'clean' })}
+          />
+          <Box sx={{ color: role('inkMuted'), mt: 1 }}>{say('guide.bottle.sterilise')}</Box>
+        </Panel>
+      );
+    case 'size':
+    case 'keep':
+      return null;
+  }
+}
+
+/** Strength and heat as presets, where the recipe has lines that follow them. */
+export function PresetChoices({ plan, recipe, choices, onChange }: ChoosingProps) {
+  const choose = (change: Partial<Choices>) => onChange({ ...plan, choices: { ...plan.choices, ...change } });
+  const strong = recipe.lines.some((l) => l.strong);
+  const hot = recipe.lines.some((l) => l.hot);
+  if (!strong && !hot) return null;
+  return (
+    <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', mb: 1 }}>
+      {strong && (
+        <Choice
+          label="Strength"
+          value={choices.strength}
+          options={(['light', 'full', 'dark'] as const).map((v) => ({
+            value: v,
+            text: say(`strength.${v}`),
+          }))}
+          onChange={(v) => choose({ strength: v as 'full' })}
+        />
+      )}
+      {hot && (
+        <Choice
+          label="Heat"
+          value={choices.heat}
+          options={(['mild', 'medium', 'hot'] as const).map((v) => ({ value: v, text: say(`heat.${v}`) }))}
+          onChange={(v) => choose({ heat: v as 'medium' })}
+        />
+      )}
+    </Box>
+  );
+}
+
+function DrawChoices({
+  plan,
+  recipe,
+  choices,
+  onChange,
+  choose,
+}: ChoosingProps & { choose: (change: Partial<Choices>) => void }) {
+  const { methodId } = choices;
+  const boils = ['overnightSoak', 'shortBoilLongSteep', 'longSimmer', 'straightBoil', 'doubleDraw'].includes(
+    methodId,
+  );
+  const steeps = methodId === 'shortBoilLongSteep' || methodId === 'firstBubbles';
+  const fruit =
+    recipe.lines.some((l) => l.stream === 'fruit') && !COLD_METHODS.has(methodId) && methodId !== 'pourOver';
+  const place = (label: string, key: 'steepPlace' | 'soakPlace') => (
+    <>
+      <Choice
+        label={label}
+        value={choices[key]}
+        options={[
+          { value: 'fridge', text: 'cooled, in the fridge' },
+          { value: 'counter', text: 'on the counter' },
+        ]}
+        onChange={(v) => choose({ [key]: v })}
+      />
+      {choices[key] === 'counter' && <Alert severity="warning">{say('guide.steep.counter')}</Alert>}
+    </>
+  );
+  const minutes = (
+    label: string,
+    key: 'boilMin' | 'simmerMin' | 'secondBoilMin' | 'pourMin',
+    max: number,
+  ) => (
+    <QuantityField
+      label={label}
+      value={choices[key]}
+      min={1}
+      max={max}
+      decimals={0}
+      unit="min"
+      onCommit={(v) => choose({ [key]: v })}
+    />
+  );
+  const hours = (label: string, key: 'steepMin' | 'soakMin', max: number) => (
+    <QuantityField
+      label={label}
+      value={choices[key] / 60}
+      min={0.1}
+      max={max}
+      unit="h"
+      onCommit={(v) => choose({ [key]: Math.round(v * 60) })}
+    />
+  );
+  return (
+    <Panel title="Your choice">
+      <Box sx={{ display: 'grid', gap: 2 }}>
+        <Choice
+          label="Method"
+          value={methodId}
+          options={recipe.methods.map((m) => ({ value: m, text: say(`method.${m}`) }))}
+          onChange={(v) => {
+            const next = defaultChoices(recipe, v as MethodId);
+            const { press, lid, coolBy, hygiene, targetSweetnessPct, strength, heat, fruit: way } = choices;
+            onChange({
+              ...plan,
+              choices: {
+                ...next,
+                press,
+                lid,
+                coolBy,
+                hygiene,
+                targetSweetnessPct,
+                strength,
+                heat,
+                fruit: way,
+              },
+            });
+          }}
+        />
+        <Box sx={{ color: role('inkMuted') }}>{say(`method.${methodId}.why`)}</Box>
+        {recipe.methods.length > 1 && (
+          <Button
+            component={Link}
+            to={`/drinks/${recipe.id}/compare?methods=${[methodId, ...recipe.methods.filter((m) => m !== methodId)].slice(0, 3).join(',')}`}
+            variant="outlined"
+            sx={{ justifySelf: 'start' }}
+          >
+            See methods side by side
+          </Button>
+        )}
+        {fruit && (
+          <Choice
+            label="Fruit"
+            value={choices.fruit}
+            options={[
+              { value: 'cooked', text: say('fruitWay.cooked') },
+              { value: 'raw', text: say('fruitWay.raw') },
+            ]}
+            onChange={(v) => choose({ fruit: v as 'raw' })}
+          />
+        )}
+        {methodId === 'overnightSoak' && (
+          <>
+            {hours('Hours of soaking', 'soakMin', 72)}
+            {place('It soaks', 'soakPlace')}
+          </>
+        )}
+        {boils && minutes('Minutes at the boil', 'boilMin', 180)}
+        {boils && (
+          <Choice
+            label="Lid at the boil"
+            value={choices.lid}
+            options={[
+              { value: 'off', text: 'off' },
+              { value: 'ajar', text: 'ajar' },
+              { value: 'on', text: 'on' },
+            ]}
+            onChange={(v) => choose({ lid: v as 'on' })}
+          />
+        )}
+        {methodId === 'longSimmer' && minutes('Minutes at a simmer', 'simmerMin', 300)}
+        {methodId === 'pourOver' && minutes('Minutes on the leaves', 'pourMin', 240)}
+        {methodId === 'doubleDraw' && (
+          <>
+            {minutes('Second boil', 'secondBoilMin', 180)}
+            <Box sx={{ px: 1.5 }}>
+              <Box sx={{ color: role('inkMuted'), ml: -1.5 }}>
+                Water kept for the second draw: {percent(choices.secondShare)}
+              </Box>
+              <Slider
+                aria-label="Share of the water for the second draw"
+                value={choices.secondShare}
+                min={0.1}
+                max={0.6}
+                step={0.05}
+                onChange={(_, v) => choose({ secondShare: v as number })}
+              />
+            </Box>
+          </>
+        )}
+        {steeps && (
+          <>
+            {hours('Hours of steeping', 'steepMin', 72)}
+            {place('It steeps', 'steepPlace')}
+          </>
+        )}
+        {methodId === 'cordial' && (
+          <QuantityField
+            label="Days to mature"
+            value={choices.matureMin / 1440}
+            min={0}
+            max={60}
+            decimals={0}
+            unit="days"
+            onCommit={(v) => choose({ matureMin: Math.round(v * 1440) })}
+          />
+        )}
+      </Box>
+    </Panel>
+  );
+}
+
+const SCALE = [
+  { value: 0, label: 'plain' },
+  { value: 5, label: 'light' },
+  { value: 9, label: 'medium' },
+  { value: 13, label: 'sweet' },
+];
+
+/** A plain scale of sweetness, g of sugar or its equal in 100 g. */
+function SweetScale(props: { value: number; onChange: (value: number) => void }) {
+  return (
+    <Box sx={{ px: 1.5 }}>
+      <Slider
+        aria-label="Sweetness aimed at, grams of sugar in 100 grams"
+        value={props.value}
+        min={0}
+        max={16}
+        step={0.5}
+        marks={SCALE}
+        valueLabelDisplay="off"
+        onChange={(_, value) => props.onChange(value as number)}
+        sx={{ mb: 3 }}
+      />
+      <Box>
+        Aim at <strong>{num(props.value, 1)} g</strong> in 100 g, as sweet as sugar water of{' '}
+        {num(props.value, 1)} °Bx.
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,187 @@
+import type { Kitchen, PlanDoc, Question, Recipe } from '@big-ladle/core';
+import Box from '@mui/material/Box';
+import MenuItem from '@mui/material/MenuItem';
+import Slider from '@mui/material/Slider';
+import TextField from '@mui/material/TextField';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import { Choice } from '../../shared/Choice.tsx';
+import { QuantityField } from '../../shared/QuantityField.tsx';
+import { sayItem } from '../../words/names.ts';
+import { grams, litres } from '../../words/say.ts';
+
+/** A wish for another kind of question, starting from what the plan makes now. */
+function askFor(kind: Question['kind'], litresNow: number, recipe: Recipe, kitchen: Kitchen): Question {
+  switch (kind) {
+    case 'litres':
+      return { kind, litres: Math.round(litresNow * 10) / 10 };
+    case 'servings':
+      return {
+        kind,
+        servings: Math.max(1, Math.round((litresNow * 1000) / kitchen.servingMl)),
+        servingMl: kitchen.servingMl,
+      };
+    case 'potFull':
+      return { kind };
+    case 'useUp': {
+      const main = recipe.lines.find((l) => l.kind === 'solid' && l.rule.kind === 'linear')!;
+      return { kind, lineId: main.id, massG: Math.round((main.massG * litresNow) / recipe.basisL) };
+    }
+  }
+}
+
+const QUESTIONS: { kind: Question['kind']; text: string }[] = [
+  { kind: 'litres', text: 'This much in bottles' },
+  { kind: 'servings', text: 'This many glasses' },
+  { kind: 'potFull', text: 'As much as the pot takes' },
+  { kind: 'useUp', text: 'Use up what I have' },
+];
+
+/** The wish: one of the four questions, and its figure by slider or by typing. */
+export function WishControls(props: {
+  plan: PlanDoc;
+  recipe: Recipe;
+  kitchen: Kitchen;
+  litresNow: number;
+  onChange: (plan: PlanDoc) => void;
+}) {
+  const { plan, recipe, kitchen, litresNow, onChange } = props;
+  const { question } = plan;
+  const ask = (next: Question) => onChange({ ...plan, question: next });
+  const most = Math.max(
+    4,
+    Math.ceil(
+      kitchen.pots.reduce(
+        (max, p) => Math.max(max, (Math.PI / 4) * (p.diameterCm / 10) ** 2 * (p.heightCm / 10)),
+        0,
+      ),
+    ),
+  );
+  const slider = (
+    value: number,
+    min: number,
+    max: number,
+    step: number,
+    label: string,
+    set: (v: number) => void,
+  ) => (
+    <Slider
+      aria-label={label}
+      value={Math.min(max, value)}
+      min={min}
+      max={max}
+      step={step}
+      onChange={(_, v) => set(v as number)}
+      sx={{ flex: '1 1 160px', mx: 1.5 }}
+    />
+  );
+  return (
+    <Box>
+      <ToggleButtonGroup
+        exclusive
+        value={question.kind}
+        onChange={(_, kind: Question['kind'] | null) => kind && ask(askFor(kind, litresNow, recipe, kitchen))}
+        aria-label="What you wish for"
+        sx={{ flexWrap: 'wrap', mb: 1 }}
+      >
+        {QUESTIONS.map((q) => (
+          <ToggleButton key={q.kind} value={q.kind} sx={{ px: 0.75, py: 0.5, fontSize: '0.88rem' }}>
+            {q.text}
+          </ToggleButton>
+        ))}
+      </ToggleButtonGroup>
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, flexWrap: 'wrap', mb: 1 }}>
+        {question.kind === 'litres' && (
+          <>
+            {slider(question.litres, 1, most, 0.1, 'Litres in bottles', (v) =>
+              ask({ kind: 'litres', litres: v }),
+            )}
+            <QuantityField
+              label="Litres in bottles"
+              value={question.litres}
+              min={0.2}
+              max={400}
+              unit="L"
+              onCommit={(v) => ask({ kind: 'litres', litres: v })}
+              testId="wish-litres"
+            />
+          </>
+        )}
+        {question.kind === 'servings' && (
+          <>
+            {slider(question.servings, 1, 100, 1, 'Glasses', (v) => ask({ ...question, servings: v }))}
+            <QuantityField
+              label="Glasses"
+              value={question.servings}
+              min={1}
+              max={2000}
+              decimals={0}
+              onCommit={(v) => ask({ ...question, servings: Math.round(v) })}
+              width={110}
+            />
+            <QuantityField
+              label="A glass"
+              value={question.servingMl}
+              min={10}
+              max={2000}
+              decimals={0}
+              unit="mL"
+              onCommit={(v) => ask({ ...question, servingMl: v })}
+              width={130}
+            />
+          </>
+        )}
+        {question.kind === 'potFull' && (
+          <>
+            <Box>{litres(litresNow)} come out.</Box>
+            <Choice
+              label="Fills of the pot"
+              value={String(plan.fills === 'asNeeded' ? 1 : plan.fills)}
+              options={['1', '2', '3'].map((v) => ({ value: v, text: v }))}
+              onChange={(v) => onChange({ ...plan, fills: Number(v) })}
+            />
+          </>
+        )}
+        {question.kind === 'useUp' && (
+          <>
+            <TextField
+              select
+              label="All of the"
+              value={question.lineId}
+              onChange={(e) => {
+                const line = recipe.lines.find((l) => l.id === e.target.value);
+                if (line)
+                  ask({
+                    kind: 'useUp',
+                    lineId: line.id,
+                    massG: Math.round((line.massG * litresNow) / recipe.basisL),
+                  });
+              }}
+              sx={{ minWidth: 190 }}
+            >
+              {recipe.lines
+                .filter((l) => l.kind === 'solid' && (l.rule.kind === 'linear' || l.rule.kind === 'power'))
+                .map((l) => (
+                  <MenuItem key={l.id} value={l.id}>
+                    {sayItem(l.itemId)}
+                  </MenuItem>
+                ))}
+            </TextField>
+            <QuantityField
+              label="Grams I have"
+              value={question.massG}
+              min={0.5}
+              max={100_000}
+              decimals={0}
+              unit="g"
+              onCommit={(v) => ask({ ...question, massG: v })}
+            />
+            <Box>
+              {grams(question.massG)} make {litres(litresNow)}.
+            </Box>
+          </>
+        )}
+      </Box>
+    </Box>
+  );
+}

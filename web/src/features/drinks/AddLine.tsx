@@ -1,0 +1,93 @@
+import {
+  type CustomFacts,
+  type Kitchen,
+  measuringKit,
+  parsePasted,
+  type RecipeLine,
+  type Tables,
+} from '@big-ladle/core';
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import { useState } from 'react';
+import { v7 as uuid } from 'uuid';
+import { role } from '../../theme/theme.ts';
+import { sayItem } from '../../words/names.ts';
+import { grams, say } from '../../words/say.ts';
+import { NewIngredient } from './NewIngredient.tsx';
+
+/** One ingredient, typed as it is said: "2 cups dried hibiscus". What was understood is shown before it is taken. */
+export function AddLine(props: { kitchen: Kitchen; tables: Tables; onAdd: (line: RecipeLine) => void }) {
+  const { kitchen, tables, onAdd } = props;
+  const [text, setText] = useState('');
+  const [unknown, setUnknown] = useState<string | null>(null);
+  const read = text.trim()
+    ? parsePasted(`Ingredients\n${text}`, tables, { ...measuringKit(kitchen), system: kitchen.units })
+        .lines[0]
+    : undefined;
+  const add = (itemId: string, kind: RecipeLine['kind'], massG: number) => {
+    onAdd({
+      id: uuid(),
+      kind,
+      itemId,
+      massG: kind === 'sweetener' ? 0 : massG,
+      rule: kind === 'sweetener' ? { kind: 'toTarget' } : { kind: 'linear' },
+      stream: kind === 'sweetener' ? 'sweet' : kind === 'liquid' ? 'after' : 'pot',
+      wash: 'none',
+      prep: null,
+    });
+    setText('');
+    setUnknown(null);
+  };
+  return (
+    <Box
+      component="form"
+      onSubmit={(e: React.FormEvent) => {
+        e.preventDefault();
+        if (read?.itemId) add(read.itemId, read.kind, read.massG ?? 0);
+        else if (read) setUnknown(read.unknownName ?? text);
+      }}
+      sx={{ display: 'grid', gap: 0.75 }}
+    >
+      <Box sx={{ display: 'flex', gap: 1 }}>
+        <TextField
+          label="Add an ingredient, as you say it"
+          placeholder="2 cups dried hibiscus"
+          value={text}
+          onChange={(e) => setText(e.target.value)}
+          fullWidth
+          slotProps={{ htmlInput: { 'data-testid': 'add-line' } }}
+        />
+        <Button type="submit" variant="outlined" disabled={!read} sx={{ flexShrink: 0 }}>
+          Add
+        </Button>
+      </Box>
+      {read && (
+        <Box sx={{ color: role('inkMuted'), fontSize: '0.92rem' }} role="status">
+          {read.itemId ? (
+            <>
+              {sayItem(read.itemId)}
+              {read.kind === 'sweetener'
+                ? ', by taste'
+                : `, ${read.massG === null ? 'no amount yet' : grams(read.massG)}`}
+              {read.doubts.length > 0 && <> · {read.doubts.map((d) => say(`doubt.${d}`)).join(' ')}</>}
+              {read.falseFriend && <> {say(`friend.${read.falseFriend}`)}</>}
+            </>
+          ) : (
+            <>Nothing here is called “{read.unknownName}”: adding it asks what it is.</>
+          )}
+        </Box>
+      )}
+      {unknown !== null && (
+        <Alert severity="info" icon={false}>
+          <NewIngredient
+            name={unknown}
+            onMade={(facts: CustomFacts) => add(facts.id, 'solid', read?.massG ?? 0)}
+            onCancel={() => setUnknown(null)}
+          />
+        </Alert>
+      )}
+    </Box>
+  );
+}

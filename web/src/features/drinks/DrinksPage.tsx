@@ -1,0 +1,279 @@
+import { type DrinkOverview, FAMILY_ROWS, findByName, type Recipe } from '@big-ladle/core';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Chip from '@mui/material/Chip';
+import TextField from '@mui/material/TextField';
+import { useMemo, useState } from 'react';
+import { Link, Navigate, useSearchParams } from 'react-router';
+import { useBook } from '../../shared/book.ts';
+import { Choice } from '../../shared/Choice.tsx';
+import { useKitchen } from '../../shared/queries.ts';
+import { ErrorPanel, Loading, PageHead, Panel } from '../../shared/ui.tsx';
+import { heading, role } from '../../theme/theme.ts';
+import { sayDrink, sayItem } from '../../words/names.ts';
+import { duration, litres, say } from '../../words/say.ts';
+import { useJob } from '../../workers/useJob.ts';
+
+const FILTERS = [
+  { id: 'cold', text: 'cold' },
+  { id: 'hot', text: 'hot' },
+  { id: 'noSugar', text: 'no added sugar' },
+  { id: 'noAlcohol', text: 'no alcohol' },
+  { id: 'mild', text: 'mild for children' },
+] as const;
+type FilterId = (typeof FILTERS)[number]['id'];
+
+const TIMES = [
+  { value: 'any', text: 'any', minutes: Number.POSITIVE_INFINITY },
+  { value: '3', text: '3 h', minutes: 180 },
+  { value: '6', text: '6 h', minutes: 360 },
+  { value: 'day', text: 'a day', minutes: 1440 },
+] as const;
+const HANDS = [
+  { value: 'any', text: 'any', minutes: Number.POSITIVE_INFINITY },
+  { value: '60', text: '1 h', minutes: 60 },
+  { value: '90', text: '1 h 30', minutes: 90 },
+] as const;
+
+const familyName = (id: string): string => {
+  const first = FAMILY_ROWS.find((f) => f.id === id)?.forms[0]?.itemId;
+  return first ? sayItem(first).split(',')[0]! : id;
+};
+
+function fits(
+  recipe: Recipe,
+  o: DrinkOverview | undefined,
+  on: ReadonlySet<FilterId>,
+  time: number,
+  hands: number,
+) {
+  if (on.has('cold') && recipe.serve === 'hot') return false;
+  if (on.has('hot') && recipe.serve === 'cold') return false;
+  if (!o) return true;
+  if (on.has('noSugar') && !o.noAddedSugar) return false;
+  if (on.has('noAlcohol') && o.alcohol) return false;
+  if (on.has('mild') && !o.mild) return false;
+  return o.methods.length === 0 || o.methods.some((m) => m.totalMin <= time && m.handsOnMin <= hands);
+}
+
+/** A glass of it, in its expected colour. */
+const Glass = ({ colour }: { colour: string }) => (
+  <svg width="34" height="46" viewBox="0 0 34 46" aria-hidden="true">
+    <path d="M2 2 L32 2 L28 44 L6 44 Z" fill={role('enamel')} stroke={role('line')} strokeWidth="1.5" />
+    <path d="M3.2 12 L30.8 12 L27.4 42.6 L6.6 42.6 Z" fill={colour} />
+  </svg>
+);
+
+/** The book: find a drink by what is in the house, by time, by who will drink it, by a name in any tongue. */
+export function DrinksPage() {
+  const kitchen = useKitchen();
+  const { book, own, custom } = useBook();
+  const [search, setSearch] = useSearchParams();
+  const [name, setName] = useState('');
+  const job = useMemo(
+    () => (kitchen.data ? { kind: 'overview' as const, kitchen: kitchen.data.kitchen } : null),
+    [kitchen.data],
+  );
+  const { result } = useJob(job, own, custom);
+  if (kitchen.isPending) return <Loading />;
+  if (kitchen.isError) return <ErrorPanel error={kitchen.error} again={() => void kitchen.refetch()} />;
+  if (kitchen.data.kitchen.pots.length === 0) return <Navigate to="/" replace />;
+
+  const held = (search.get('held') ?? '').split(',').filter(Boolean);
+  const on = new Set((search.get('only') ?? '').split(',').filter(Boolean) as FilterId[]);
+  const time = TIMES.find((t) => t.value === search.get('time')) ?? TIMES[0];
+  const hands = HANDS.find((t) => t.value === search.get('hands')) ?? HANDS[0];
+  const put = (key: string, value: string) => {
+    if (value && value !== 'any') search.set(key, value);
+    else search.delete(key);
+    setSearch(search, { replace: true });
+  };
+  const overview = new Map(result?.drinks.map((d) => [d.recipeId, d]));
+  const found = findByName(name);
+  const wanted = name.trim().toLowerCase();
+  const shown = book
+    .map((recipe) => {
+      const o = overview.get(recipe.id);
+      const has = held.filter((f) => o?.families.includes(f)).length;
+      const called = sayDrink(recipe.id, recipe.name).toLowerCase().includes(wanted);
+      const made = found.some((f) => o?.families.includes(f.row.family));
+      return { recipe, o, has, byName: wanted.length < 2 || called || made };
+    })
+    .filter(
+      (r) =>
+        r.byName && (held.length === 0 || r.has > 0) && fits(r.recipe, r.o, on, time.minutes, hands.minutes),
+    )
+    .sort((a, b) => b.has - a.has);
+
+  return (
+    <>
+      <PageHead title="Drinks" beside={`${shown.length} of ${book.length} in the book`}>
+        <Button variant="outlined" component={Link} to="/drinks/write">
+          Write one
+        </Button>
+        <Button variant="outlined" component={Link} to="/drinks/paste">
+          Paste one
+        </Button>
+        <Button variant="outlined" component={Link} to="/drinks/capture">
+          Watch and write down
+        </Button>
+      </PageHead>
+      <Panel sx={{ mb: 1.75 }}>
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'flex-end' }}>
+          <TextField
+            label="A drink, a plant, in any tongue"
+            value={name}
+            onChange={(e) => setName(e.target.value)}
+            sx={{ width: 280 }}
+            slotProps={{ htmlInput: { 'data-testid': 'find-name' } }}
+          />
+          <Choice label="Ready within" value={time.value} options={TIMES} onChange={(v) => put('time', v)} />
+          <Choice
+            label="Of your hands, at most"
+            value={hands.value}
+            options={HANDS}
+            onChange={(v) => put('hands', v)}
+          />
+        </Box>
+        {found.length > 0 && (
+          <Box sx={{ mt: 1 }} data-testid="found">
+            {found.slice(0, 4).map(({ row }) => (
+              <Box key={row.family} sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap' }}>
+                <span>
+                  <strong>{row.text}</strong> is {familyName(row.family).toLowerCase()}.
+                </span>
+                {row.falseFriend && (
+                  <Box component="span" sx={{ color: role('caution') }}>
+                    {say(`friend.${row.falseFriend}`)}
+                  </Box>
+                )}
+                {!held.includes(row.family) && (
+                  <Button size="small" onClick={() => put('held', [...held, row.family].join(','))}>
+                    I have it
+                  </Button>
+                )}
+                <Button size="small" component={Link} to={`/drinks/facts/${row.family}`}>
+                  Facts
+                </Button>
+              </Box>
+            ))}
+          </Box>
+        )}
+        <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mt: 1.5, alignItems: 'center' }}>
+          {FILTERS.map((f) => (
+            <Chip
+              key={f.id}
+              label={f.text}
+              component="button"
+              aria-pressed={on.has(f.id)}
+              color={on.has(f.id) ? 'primary' : 'default'}
+              variant={on.has(f.id) ? 'filled' : 'outlined'}
+              onClick={() => {
+                const next = new Set(on);
+                if (!next.delete(f.id)) next.add(f.id);
+                put('only', [...next].join(','));
+              }}
+              sx={{ minHeight: 36 }}
+            />
+          ))}
+          {held.map((f) => (
+            <Chip
+              key={f}
+              label={`I have ${familyName(f).toLowerCase()} ✕`}
+              component="button"
+              onClick={() => put('held', held.filter((h) => h !== f).join(','))}
+              color="primary"
+              sx={{ minHeight: 36 }}
+            />
+          ))}
+        </Box>
+      </Panel>
+      {shown.length === 0 && (
+        <Panel title="Nothing fits all of that">
+          Take a filter away, or write the drink you have in mind.
+        </Panel>
+      )}
+      <Box
+        component="ul"
+        sx={{
+          listStyle: 'none',
+          m: 0,
+          p: 0,
+          display: 'grid',
+          gridTemplateColumns: 'repeat(auto-fill, minmax(min(100%, 330px), 1fr))',
+          gap: 1.75,
+        }}
+      >
+        {shown.map(({ recipe, o, has }) => {
+          const quick = o?.methods.reduce((a, b) => (b.totalMin < a.totalMin ? b : a), o.methods[0]!);
+          return (
+            <Box component="li" key={recipe.id} data-testid="drink" sx={{ minWidth: 0 }}>
+              <Panel sx={{ height: '100%', position: 'relative' }}>
+                {o?.glass && (
+                  <Box sx={{ position: 'absolute', right: 16, top: 16 }}>
+                    <Glass colour={o.glass} />
+                  </Box>
+                )}
+                <Box
+                  component={Link}
+                  to={`/drinks/${recipe.id}`}
+                  sx={{
+                    ...heading,
+                    fontSize: '1.15rem',
+                    color: role('ink'),
+                    display: 'inline-block',
+                    py: 0.5,
+                    pr: 6,
+                  }}
+                >
+                  {sayDrink(recipe.id, recipe.name)}
+                </Box>
+                <Box sx={{ pr: 6 }}>
+                  {recipe.name ? (recipe.about ?? '') : say(`drink.${recipe.id}.about`)}
+                </Box>
+                <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem', mt: 0.75 }}>
+                  {say(`family.${recipe.family}`)} · written for {litres(recipe.basisL)}
+                  {quick && (
+                    <>
+                      {' '}
+                      · from {duration(quick.totalMin)}, {duration(quick.handsOnMin)} of hands
+                    </>
+                  )}
+                  {held.length > 0 && ` · you have ${has} of ${held.length}`}
+                </Box>
+                <Box sx={{ display: 'flex', gap: 1, mt: 1, flexWrap: 'wrap' }}>
+                  <Button
+                    variant="contained"
+                    component={Link}
+                    to={`/new/${recipe.id}`}
+                    aria-label={`Make ${sayDrink(recipe.id, recipe.name)}`}
+                  >
+                    Make it
+                  </Button>
+                  <Button
+                    component={Link}
+                    to={`/drinks/${recipe.id}`}
+                    aria-label={`Read ${sayDrink(recipe.id, recipe.name)}`}
+                  >
+                    Read
+                  </Button>
+                </Box>
+              </Panel>
+            </Box>
+          );
+        })}
+      </Box>
+      <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mt: 2 }}>
+        <Button component={Link} to="/drinks/two">
+          Compare two recipes
+        </Button>
+        <Button component={Link} to="/drinks/facts/hibiscus">
+          Ingredient facts
+        </Button>
+        <Button component={Link} to="/shopping">
+          Shopping list
+        </Button>
+      </Box>
+    </>
+  );
+}

@@ -1,0 +1,771 @@
+import {
+  amountSlip,
+  asHandMeasures,
+  checkRecipe,
+  type Kitchen,
+  measuringKit,
+  OWN_STEP_KINDS,
+  type OwnStepKind,
+  type Recipe,
+  type RecipeLine,
+  type RecipeProblem,
+  type RecipeStep,
+  recipeSchema,
+  type Slip,
+  type Tables,
+  timeSlip,
+  timetableFrom,
+} from '@big-ladle/core';
+import {
+  closestCenter,
+  DndContext,
+  type DragEndEvent,
+  KeyboardSensor,
+  PointerSensor,
+  useDraggable,
+  useDroppable,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core';
+import {
+  arrayMove,
+  SortableContext,
+  sortableKeyboardCoordinates,
+  useSortable,
+  verticalListSortingStrategy,
+} from '@dnd-kit/sortable';
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { type ReactNode, useState } from 'react';
+import { Navigate, useNavigate, useParams } from 'react-router';
+import { v7 as uuid } from 'uuid';
+import * as v from 'valibot';
+import { ApiError, call } from '../../shared/api.ts';
+import { refreshBook, useBook } from '../../shared/book.ts';
+import { QuantityField } from '../../shared/QuantityField.tsx';
+import { useKitchen } from '../../shared/queries.ts';
+import { ErrorPanel, Figure, Loading, PageHead, Panel } from '../../shared/ui.tsx';
+import { heading, role } from '../../theme/theme.ts';
+import { sayField } from '../../words/fields.ts';
+import { sayDrink, sayItem } from '../../words/names.ts';
+import { duration, grams, handText, litres, num, say } from '../../words/say.ts';
+import { AddLine } from './AddLine.tsx';
+import { newRecipe, type RecipeDraft, stepsOf, useRecipeDrafts, variantOf } from './recipeDraft.ts';
+import { useMade } from './useMade.ts';
+
+/** A recipe written from nothing, changed, or varied from another. */
+export function EditorPage({ way }: { way: 'write' | 'edit' | 'vary' }) {
+  const { id = '' } = useParams();
+  const kitchen = useKitchen();
+  const { book, own, tables, isPending } = useBook();
+  const { drafts, put } = useRecipeDrafts();
+  const source = book.find((r) => r.id === id);
+  if (kitchen.isPending || (way !== 'write' && !source && isPending)) return <Loading />;
+  if (kitchen.isError) return <ErrorPanel error={kitchen.error} />;
+  if (way !== 'write' && !source) return <Navigate to="/drinks" replace />;
+  if (way === 'edit' && !own.some((r) => r.id === id)) return <Navigate to={`/drinks/${id}/vary`} replace />;
+  const key = way === 'write' ? 'new' : `${way}:${id}`;
+  const fresh = (): RecipeDraft => ({
+    recipe:
+      way === 'write'
+        ? newRecipe()
+        : way === 'edit'
+          ? source!
+          : variantOf(source!, `${sayDrink(source!.id, source!.name)}, my way`),
+    openedAt: way === 'edit' ? source!.version : 0,
+    meant: [],
+  });
+  const draft = drafts[key];
+  if (!draft) {
+    return <Opening open={() => put(key, fresh())} />;
+  }
+  return <Editor key={key} draftKey={key} draft={draft} kitchen={kitchen.data.kitchen} tables={tables} />;
+}
+
+/** Lays the first draft down once. */
+function Opening({ open }: { open: () => void }) {
+  useState(() => queueMicrotask(open));
+  return <Loading />;
+}
+
+function Editor(props: { draftKey: string; draft: RecipeDraft; kitchen: Kitchen; tables: Tables }) {
+  const { draftKey, draft, kitchen, tables } = props;
+  const { put, drop } = useRecipeDrafts();
+  const navigate = useNavigate();
+  const [problem, setProblem] = useState<string | null>(null);
+  const { recipe } = draft;
+  const change = (next: Partial<Recipe>) => put(draftKey, { ...draft, recipe: { ...recipe, ...next } });
+  const made = useMade(recipe, kitchen, tables);
+  const problems = checkRecipe(recipe, tables);
+  const slips = slipsOf(recipe).filter((s) => !draft.meant.includes(s.key));
+
+  const save = async () => {
+    setProblem(null);
+    const named = { ...recipe, name: recipe.name?.trim() ?? '' };
+    const read = v.safeParse(recipeSchema, named, { abortPipeEarly: true });
+    if (!read.success) {
+      const issue = read.issues[0];
+      const where = issue.path?.[0]?.key;
+      setProblem(
+        where === 'name' ? 'Give the drink a name.' : (sayField(issue.message) ?? say('field.other')),
+      );
+      return;
+    }
+    try {
+      const stored =
+        draft.openedAt > 0
+          ? await call<Recipe>('PUT', `/recipes/${recipe.id}`, { version: draft.openedAt, recipe: named })
+          : await call<Recipe>('POST', '/recipes', { recipe: named });
+      drop(draftKey);
+      await refreshBook();
+      navigate(`/drinks/${stored.id}`);
+    } catch (error) {
+      if (error instanceof ApiError && error.code === 'changedElsewhere') {
+        const stored = error.body.stored as Recipe;
+        setProblem(
+          `This recipe was changed in another window meanwhile (it is now version ${stored.version}). Nothing was overwritten: save again to keep yours as the next version.`,
+        );
+        put(draftKey, { ...draft, openedAt: stored.version });
+      } else
+        setProblem(
+          error instanceof ApiError
+            ? error.detail
+            : 'The kitchen server does not answer. What you wrote is kept here.',
+        );
+    }
+  };
+
+  const end = made?.sim.trace.at(-1);
+  return (
+    <>
+      <PageHead
+        title={recipe.name?.trim() || 'A new drink'}
+        beside={recipe.base ? 'a variant' : 'written by you'}
+      >
+        <Button
+          onClick={() => {
+            drop(draftKey);
+            navigate('/drinks');
+          }}
+        >
+          Throw away
+        </Button>
+        <Button variant="contained" onClick={() => void save()}>
+          Keep it
+        </Button>
+      </PageHead>
+      {problem && (
+        <Alert severity="error" sx={{ mb: 1.5 }} data-testid="editor-problem">
+          {problem}
+        </Alert>
+      )}
+      <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap', mb: 1.5 }} data-testid="editor-figures">
+        {(
+          [
+            ['in bottles', end ? num(end.now.volumeL, 1) : '–', 'L'],
+            ['water', made ? num(waterOf(made.program), 1) : '–', 'L'],
+            ['from start to bottles', made ? duration(made.sim.endMin) : '–', ''],
+            ['of your hands', made ? duration(timetableFrom(made.program, made.sim, 0).handsOnMin) : '–', ''],
+            ['all that is dissolved', end ? num(end.now.brix, 1) : '–', '°Bx'],
+            ['sour, as citric', end ? num(Math.max(0, end.now.sournessGPerL), 1) : '–', 'g/L'],
+          ] as const
+        ).map(([label, value, unit]) => (
+          <Box key={label}>
+            <Figure value={value} unit={unit} />
+            <Box sx={{ color: role('inkMuted'), fontSize: '0.85rem' }}>{label}</Box>
+          </Box>
+        ))}
+      </Box>
+      <Box
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: { xs: 'minmax(0,1fr)', md: 'minmax(0,5fr) minmax(0,7fr)' },
+          gap: 1.75,
+          alignItems: 'start',
+        }}
+      >
+        <Box sx={{ display: 'grid', gap: 1.75, minWidth: 0 }}>
+          <Panel title="The drink">
+            <Box sx={{ display: 'grid', gap: 1.5 }}>
+              <TextField
+                label="Its name"
+                value={recipe.name ?? ''}
+                onChange={(e) => change({ name: e.target.value })}
+                slotProps={{ htmlInput: { maxLength: 80 } }}
+              />
+              <TextField
+                label="A line about it"
+                value={recipe.about ?? ''}
+                onChange={(e) => change({ about: e.target.value })}
+                multiline
+              />
+              <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap' }}>
+                <QuantityField
+                  label="It makes"
+                  value={recipe.basisL}
+                  min={0.1}
+                  max={400}
+                  unit="L"
+                  onCommit={(basisL) => change({ basisL })}
+                />
+                <QuantityField
+                  label="Sweetness aimed at"
+                  value={recipe.targetSweetnessPct}
+                  min={0}
+                  max={40}
+                  unit="g/100 g"
+                  width={190}
+                  onCommit={(targetSweetnessPct) => change({ targetSweetnessPct })}
+                />
+              </Box>
+            </Box>
+          </Panel>
+          <Panel title="What goes in">
+            {recipe.lines.map((line) => (
+              <LineRow
+                key={line.id}
+                line={line}
+                kitchen={kitchen}
+                tables={tables}
+                problems={problems.filter((p) => p.lineId === line.id)}
+                onMass={(massG) =>
+                  change({ lines: recipe.lines.map((l) => (l.id === line.id ? { ...l, massG } : l)) })
+                }
+                onRemove={() =>
+                  change({
+                    lines: recipe.lines.filter((l) => l.id !== line.id),
+                    ...(recipe.steps
+                      ? {
+                          steps: recipe.steps.map((s) => ({
+                            ...s,
+                            lineIds: s.lineIds.filter((x) => x !== line.id),
+                          })),
+                        }
+                      : {}),
+                  })
+                }
+              />
+            ))}
+            <Box sx={{ mt: 1.5 }}>
+              <AddLine
+                kitchen={kitchen}
+                tables={tables}
+                onAdd={(line) => change({ lines: [...recipe.lines, line], ...withLine(recipe, line) })}
+              />
+            </Box>
+          </Panel>
+          {slips.length > 0 && (
+            <Panel title="Is that right?">
+              {slips.map((s) => (
+                <Box
+                  key={s.key}
+                  sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap' }}
+                  data-testid="slip"
+                >
+                  <Box sx={{ flex: 1, minWidth: 200 }}>
+                    <strong>{s.name}</strong>: {sayRecipeSlip(s.slip, recipe.basisL)}
+                  </Box>
+                  <Button
+                    size="small"
+                    onClick={() => put(draftKey, { ...draft, meant: [...draft.meant, s.key] })}
+                  >
+                    Yes, I mean it
+                  </Button>
+                </Box>
+              ))}
+            </Panel>
+          )}
+        </Box>
+        <Panel title="Steps" aside={recipe.steps ? 'drag into order, or lift with the space bar' : undefined}>
+          {recipe.steps && recipe.methods.includes('own') ? (
+            <Steps recipe={recipe} problems={problems} onChange={(steps) => change({ steps })} />
+          ) : (
+            <Box>
+              <Box sx={{ mb: 1.5 }}>
+                It is made by {recipe.methods.map((m) => say(`method.${m}`)).join(', ')}. Write the steps
+                yourself to change them.
+              </Box>
+              <Button
+                variant="outlined"
+                disabled={!made}
+                onClick={() => {
+                  if (!made) return;
+                  change({
+                    steps: stepsOf(made.program, made.sim),
+                    methods: ['own', ...recipe.methods.filter((m) => m !== 'own')],
+                  });
+                }}
+              >
+                Write the steps myself
+              </Button>
+            </Box>
+          )}
+          {problems
+            .filter((p) => !p.lineId && !p.stepId)
+            .map((p) => (
+              <ProblemLine key={p.code} problem={p} />
+            ))}
+        </Panel>
+      </Box>
+    </>
+  );
+}
+
+const waterOf = (program: { lines: readonly { itemId: string; massG: number }[] }): number =>
+  program.lines.reduce((sum, l) => sum + (l.itemId === 'water' ? l.massG : 0), 0) / 998.2;
+
+/** A new line stands in the first step that takes such things, so that it is used from the start. */
+function withLine(recipe: Recipe, line: RecipeLine): Partial<Recipe> {
+  if (!recipe.steps) return {};
+  const wanted: OwnStepKind[] =
+    line.kind === 'sweetener'
+      ? ['sweeten']
+      : line.kind === 'liquid'
+        ? ['mix', 'combine']
+        : ['combine', 'blend'];
+  const home = wanted.flatMap((kind) => recipe.steps!.filter((s) => s.kind === kind))[0];
+  if (home)
+    return { steps: recipe.steps.map((s) => (s === home ? { ...s, lineIds: [...s.lineIds, line.id] } : s)) };
+  if (line.kind === 'solid') return {};
+  // Something to stir in, and no step for it yet: one before the bottles.
+  const at = recipe.steps.findIndex((s) => s.kind === 'bottle');
+  const added: RecipeStep = {
+    id: uuid(),
+    kind: wanted[0]!,
+    lineIds: [line.id],
+    minutes: line.kind === 'sweetener' ? 15 : 5,
+  };
+  const steps = [...recipe.steps];
+  steps.splice(at < 0 ? steps.length : at, 0, added);
+  return { steps };
+}
+
+interface KeyedSlip {
+  key: string;
+  name: string;
+  slip: Slip;
+}
+
+function slipsOf(recipe: Recipe): KeyedSlip[] {
+  return [
+    ...recipe.lines.flatMap((l): KeyedSlip[] => {
+      const slip = l.kind === 'solid' ? amountSlip(l.itemId, l.massG, recipe.basisL) : null;
+      return slip ? [{ key: `${l.id}:${Math.round(l.massG)}`, name: sayItem(l.itemId), slip }] : [];
+    }),
+    ...(recipe.steps ?? []).flatMap((s): KeyedSlip[] => {
+      const slip = timeSlip(s.kind, s.minutes);
+      return slip ? [{ key: `${s.id}:${s.minutes}`, name: say(`step.${s.kind}`), slip }] : [];
+    }),
+  ];
+}
+
+function sayRecipeSlip(slip: Slip, basisL: number): string {
+  switch (slip.kind) {
+    case 'much':
+    case 'little':
+      return say(`slip.${slip.kind}`, {
+        amount: grams(slip.massG),
+        litres: litres(basisL),
+        low: grams(slip.lowG),
+        high: grams(slip.highG),
+      });
+    case 'long':
+    case 'short':
+      return say(`slip.${slip.kind}`, {
+        minutes: duration(slip.minutes),
+        low: duration(slip.lowMin),
+        high: duration(slip.highMin),
+      });
+    case 'lossUnexplained':
+      return say('slip.lossUnexplained', { lost: litres(slip.lostL), most: litres(slip.mostL) });
+  }
+}
+
+function ProblemLine({ problem }: { problem: RecipeProblem }) {
+  return (
+    <Box
+      data-testid="recipe-problem"
+      sx={{ color: role(problem.severity === 'error' ? 'danger' : 'caution'), fontSize: '0.92rem' }}
+    >
+      {problem.severity === 'error' ? 'Wrong: ' : 'Look: '}
+      {say(`recipe.${problem.code}`)}
+    </Box>
+  );
+}
+
+function LineRow(props: {
+  line: RecipeLine;
+  kitchen: Kitchen;
+  tables: Tables;
+  problems: readonly RecipeProblem[];
+  onMass: (massG: number) => void;
+  onRemove: () => void;
+}) {
+  const { line, kitchen, tables } = props;
+  const solid = tables.ingredients.get(line.itemId);
+  const liquid = tables.liquids.get(line.itemId);
+  const free =
+    line.rule.kind === 'toVolume' ||
+    line.rule.kind === 'toTarget' ||
+    line.rule.kind === 'byResult' ||
+    line.rule.kind === 'cover';
+  const name = sayItem(line.itemId);
+  return (
+    <Box sx={{ borderBottom: `1px solid ${role('hairline')}`, py: 1 }}>
+      <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap' }}>
+        <Box sx={{ flex: '1 1 130px', minWidth: 0 }}>
+          {name}
+          <Box sx={{ color: role('inkMuted'), fontSize: '0.88rem' }}>
+            {line.rule.kind === 'toVolume'
+              ? 'fills up to the litres'
+              : line.rule.kind === 'toTarget'
+                ? 'by taste, to the sweetness aimed at'
+                : solid && line.massG > 0
+                  ? handText(
+                      asHandMeasures(line.massG, solid, measuringKit(kitchen)),
+                      kitchen.measures,
+                      line.itemId,
+                    )
+                  : ''}
+          </Box>
+        </Box>
+        {!free && (
+          <QuantityField
+            label={liquid ? `${name}, mL` : `${name}, g`}
+            value={liquid ? line.massG / liquid.densityGPerMl : line.massG}
+            min={0}
+            max={200_000}
+            decimals={1}
+            unit={liquid ? 'mL' : 'g'}
+            width={150}
+            onCommit={(value) => props.onMass(liquid ? value * liquid.densityGPerMl : value)}
+          />
+        )}
+        <Button size="small" onClick={props.onRemove} aria-label={`Remove ${name}`}>
+          Remove
+        </Button>
+      </Box>
+      {props.problems.map((p) => (
+        <ProblemLine key={p.code} problem={p} />
+      ))}
+    </Box>
+  );
+}
+
+const MINUTES: ReadonlySet<OwnStepKind> = new Set(OWN_STEP_KINDS.filter((k) => k !== 'heat'));
+const LEVELS = ['rolling', 'medium', 'gentle', 'simmer'] as const;
+
+/** Steps in their order; each holds the lines that go in with it. */
+function Steps(props: {
+  recipe: Recipe;
+  problems: readonly RecipeProblem[];
+  onChange: (steps: RecipeStep[]) => void;
+}) {
+  const { recipe, problems, onChange } = props;
+  const steps = [...(recipe.steps ?? [])];
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  const stepOf = (id: string): string | null =>
+    id.startsWith('step:') ? id.slice(5) : id.startsWith('into:') ? id.slice(5) : null;
+  const put = (lineId: string, stepId: string | null) =>
+    onChange(
+      steps.map((s) => ({
+        ...s,
+        lineIds:
+          s.id === stepId
+            ? [...s.lineIds.filter((x) => x !== lineId), lineId]
+            : s.lineIds.filter((x) => x !== lineId || isCleaning(s.kind)),
+      })),
+    );
+  const dropped = ({ active, over }: DragEndEvent) => {
+    if (!over) return;
+    const from = String(active.id);
+    const target = stepOf(String(over.id));
+    if (!target) return;
+    if (from.startsWith('line:')) put(from.slice(5).split('@')[0]!, target);
+    else {
+      const a = steps.findIndex((s) => s.id === stepOf(from));
+      const b = steps.findIndex((s) => s.id === target);
+      if (a >= 0 && b >= 0 && a !== b) onChange(arrayMove(steps, a, b));
+    }
+  };
+  const used = new Set(steps.filter((s) => !isCleaning(s.kind)).flatMap((s) => s.lineIds));
+  const unused = recipe.lines.filter((l) => !used.has(l.id));
+  return (
+    <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={dropped}>
+      {unused.length > 0 && (
+        <Box sx={{ mb: 1.5, p: 1, bgcolor: role('cautionGround'), borderRadius: 2 }} data-testid="unused">
+          Not in any step yet:{' '}
+          <Box component="span" sx={{ display: 'inline-flex', gap: 0.75, flexWrap: 'wrap' }}>
+            {unused.map((l) => (
+              <LineChip
+                key={l.id}
+                line={l}
+                where="none"
+                steps={steps}
+                onPut={(stepId) => put(l.id, stepId)}
+              />
+            ))}
+          </Box>
+        </Box>
+      )}
+      <SortableContext items={steps.map((s) => `step:${s.id}`)} strategy={verticalListSortingStrategy}>
+        <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0, display: 'grid', gap: 1 }}>
+          {steps.map((step, index) => (
+            <StepCard
+              key={step.id}
+              step={step}
+              number={index + 1}
+              problems={problems.filter((p) => p.stepId === step.id)}
+              onChange={(next) => onChange(steps.map((s) => (s.id === step.id ? next : s)))}
+              onRemove={() => onChange(steps.filter((s) => s.id !== step.id))}
+            >
+              {step.lineIds.flatMap((id) => {
+                const line = recipe.lines.find((l) => l.id === id);
+                return line
+                  ? [
+                      <LineChip
+                        key={id}
+                        line={line}
+                        where={step.id}
+                        steps={steps}
+                        onPut={(stepId) => put(id, stepId)}
+                      />,
+                    ]
+                  : [];
+              })}
+            </StepCard>
+          ))}
+        </Box>
+      </SortableContext>
+      <TextField
+        select
+        label="Add a step"
+        value=""
+        onChange={(e) => {
+          const kind = e.target.value as OwnStepKind;
+          const at = steps.findIndex((s) => s.kind === 'bottle');
+          const next = [...steps];
+          next.splice(at < 0 ? steps.length : at, 0, {
+            id: uuid(),
+            kind,
+            lineIds: [],
+            minutes: kind === 'heat' || kind === 'cool' ? 0 : 10,
+          });
+          onChange(next);
+        }}
+        sx={{ mt: 1.5, minWidth: 200 }}
+      >
+        {OWN_STEP_KINDS.map((kind) => (
+          <MenuItem key={kind} value={kind}>
+            {say(`step.${kind}`)}
+          </MenuItem>
+        ))}
+      </TextField>
+    </DndContext>
+  );
+}
+
+/** Washing and cutting only name what is washed and cut: it goes in elsewhere. */
+const isCleaning = (kind: OwnStepKind): boolean => kind === 'wash' || kind === 'prep' || kind === 'pick';
+
+function LineChip(props: {
+  line: RecipeLine;
+  where: string;
+  steps: readonly RecipeStep[];
+  onPut: (stepId: string) => void;
+}) {
+  const { line, where, steps, onPut } = props;
+  const { setNodeRef, listeners, attributes, transform, isDragging } = useDraggable({
+    id: `line:${line.id}@${where}`,
+  });
+  const name = sayItem(line.itemId);
+  return (
+    <Box
+      component="span"
+      ref={setNodeRef}
+      data-testid={`chip-${line.itemId}`}
+      sx={{
+        display: 'inline-flex',
+        alignItems: 'center',
+        gap: 0.5,
+        border: `1.5px solid ${role('line')}`,
+        borderRadius: 2,
+        bgcolor: role('enamel'),
+        pl: 1,
+        position: 'relative',
+        zIndex: isDragging ? 10 : undefined,
+        transform: transform ? `translate(${transform.x}px, ${transform.y}px)` : undefined,
+      }}
+    >
+      <Box
+        component="span"
+        {...listeners}
+        {...attributes}
+        aria-roledescription="ingredient to be moved"
+        sx={{ cursor: 'grab', py: 0.5, touchAction: 'none' }}
+      >
+        {name}
+      </Box>
+      <Box
+        component="select"
+        aria-label={`${name}: goes in with step`}
+        value={where}
+        onChange={(e: React.ChangeEvent<HTMLSelectElement>) => onPut(e.target.value)}
+        sx={{
+          border: 0,
+          bgcolor: 'transparent',
+          color: role('inkMuted'),
+          font: 'inherit',
+          fontSize: '0.8rem',
+          minHeight: 32,
+          maxWidth: 62,
+        }}
+      >
+        {where === 'none' && <option value="none">step…</option>}
+        {steps.map((s, i) => (
+          <option key={s.id} value={s.id}>
+            {i + 1}. {say(`step.${s.kind}`)}
+          </option>
+        ))}
+      </Box>
+    </Box>
+  );
+}
+
+function StepCard(props: {
+  step: RecipeStep;
+  number: number;
+  problems: readonly RecipeProblem[];
+  onChange: (step: RecipeStep) => void;
+  onRemove: () => void;
+  children: ReactNode;
+}) {
+  const { step, number, problems, onChange } = props;
+  const { setNodeRef, listeners, attributes, transform, transition, isDragging } = useSortable({
+    id: `step:${step.id}`,
+  });
+  const drop = useDroppable({ id: `into:${step.id}` });
+  const name = say(`step.${step.kind}`);
+  const choose = (
+    label: string,
+    value: string,
+    options: readonly (readonly [string, string])[],
+    set: (v: string) => void,
+  ) => (
+    <TextField
+      select
+      label={label}
+      value={value}
+      onChange={(e) => set(e.target.value)}
+      sx={{ minWidth: 120 }}
+    >
+      {options.map(([id, text]) => (
+        <MenuItem key={id} value={id}>
+          {text}
+        </MenuItem>
+      ))}
+    </TextField>
+  );
+  return (
+    <Box
+      component="li"
+      ref={setNodeRef}
+      data-testid={`step-${step.kind}`}
+      sx={{
+        border: `1.5px solid ${drop.isOver ? role('rim') : role('hairline')}`,
+        borderRadius: 2,
+        p: 1,
+        bgcolor: role('enamel'),
+        position: 'relative',
+        zIndex: isDragging ? 5 : undefined,
+        transform: transform ? `translate(${transform.x}px, ${transform.y}px)` : undefined,
+        transition: transition ?? undefined,
+      }}
+    >
+      <Box ref={drop.setNodeRef} sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center' }}>
+        <Box
+          component="button"
+          type="button"
+          {...listeners}
+          {...attributes}
+          aria-label={`Step ${number}, ${name}: move`}
+          sx={{
+            all: 'unset',
+            cursor: 'grab',
+            touchAction: 'none',
+            px: 1,
+            minHeight: 40,
+            display: 'flex',
+            alignItems: 'center',
+            '&:focus-visible': { outline: `3px solid ${role('rim')}` },
+          }}
+        >
+          ⠿
+        </Box>
+        <Box sx={{ ...heading, minWidth: 120 }}>
+          {number}. {name}
+        </Box>
+        {MINUTES.has(step.kind) && (
+          <QuantityField
+            label={`${name}, minutes`}
+            value={step.minutes}
+            min={0}
+            max={86_400}
+            decimals={0}
+            unit="min"
+            width={120}
+            onCommit={(minutes) => onChange({ ...step, minutes })}
+          />
+        )}
+        {step.kind === 'boil' &&
+          choose(
+            'Boil',
+            step.level ?? 'gentle',
+            LEVELS.map((l) => [l, l] as const),
+            (level) => onChange({ ...step, level: level as 'gentle' }),
+          )}
+        {(step.kind === 'steep' || step.kind === 'soak' || step.kind === 'cool') &&
+          choose(
+            'Where',
+            step.place ?? 'counter',
+            [
+              ['counter', 'counter'],
+              ['fridge', 'fridge'],
+              ...(step.kind === 'cool' ? ([['iceBath', 'ice water']] as const) : []),
+            ],
+            (place) => onChange({ ...step, place: place as 'fridge' }),
+          )}
+        {step.kind === 'strain' &&
+          choose(
+            'Solids are',
+            step.press ?? 'press',
+            [
+              ['drain', 'drained'],
+              ['press', 'pressed'],
+              ['wring', 'wrung'],
+            ],
+            (press) => onChange({ ...step, press: press as 'press' }),
+          )}
+        <Button
+          size="small"
+          sx={{ ml: 'auto' }}
+          onClick={props.onRemove}
+          aria-label={`Remove step ${number}, ${name}`}
+        >
+          Remove
+        </Button>
+      </Box>
+      <Box sx={{ display: 'flex', gap: 0.75, flexWrap: 'wrap', mt: 0.75 }}>{props.children}</Box>
+      {step.text && <Box sx={{ color: role('inkMuted'), fontSize: '0.88rem', mt: 0.5 }}>“{step.text}”</Box>}
+      {problems.map((p) => (
+        <ProblemLine key={p.code + p.lineId} problem={p} />
+      ))}
+    </Box>
+  );
+}

@@ -1,0 +1,247 @@
+import {
+  ALIAS_ROWS,
+  asHandMeasures,
+  FAMILY_ROWS,
+  FRUIT_ROWS,
+  fruitForJuice,
+  juicePerKg,
+  measuringKit,
+  SUBSTITUTE_ROWS,
+  TOOL_ROWS,
+} from '@big-ladle/core';
+import Box from '@mui/material/Box';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import { useBook } from '../../shared/book.ts';
+import { Choice } from '../../shared/Choice.tsx';
+import { QuantityField } from '../../shared/QuantityField.tsx';
+import { useKitchen } from '../../shared/queries.ts';
+import { ErrorPanel, Loading, PageHead, Panel, Row } from '../../shared/ui.tsx';
+import { role } from '../../theme/theme.ts';
+import { sayItem } from '../../words/names.ts';
+import { grams, handText, num, say, volume } from '../../words/say.ts';
+
+/** How pale or pungent a root is, against the middling one of the tables. */
+const ROOTS = [
+  { value: 'weak', text: 'young and mild', factor: 1.35 },
+  { value: 'usual', text: 'usual', factor: 1 },
+  { value: 'strong', text: 'old and sharp', factor: 0.75 },
+] as const;
+
+/** Everything a cook asks of one plant: its forms against each other, pieces, juice, names, what stands in for it. */
+export function FactsPage() {
+  const { id = 'hibiscus' } = useParams();
+  const navigate = useNavigate();
+  const kitchen = useKitchen();
+  const { tables } = useBook();
+  const [massG, setMassG] = useState(100);
+  const [juiceMl, setJuiceMl] = useState(500);
+  const [root, setRoot] = useState<string>('usual');
+  if (kitchen.isPending) return <Loading />;
+  if (kitchen.isError) return <ErrorPanel error={kitchen.error} />;
+  const k = kitchen.data.kitchen;
+  const family =
+    FAMILY_ROWS.find((f) => f.id === id) ??
+    FAMILY_ROWS.find((f) => f.forms.some((form) => form.itemId === id)) ??
+    FAMILY_ROWS[0]!;
+  const forms = family.forms.flatMap((f) => {
+    const row = tables.ingredients.get(f.itemId);
+    return row ? [row] : [];
+  });
+  const [from] = family.forms.some((f) => f.itemId === id) ? forms.filter((f) => f.id === id) : forms;
+  const kit = measuringKit(k);
+  const fruit = FRUIT_ROWS.find((f) =>
+    f.parts.some((p) => family.forms.some((form) => form.itemId === p.itemId)),
+  );
+  const juiceRow = family.juice
+    ? tables.ingredients.get(family.juice.from)
+    : forms.find((f) => juicePerKg(f, 'juicer') !== null);
+  const subs = SUBSTITUTE_ROWS.filter((s) => family.forms.some((f) => f.itemId === s.itemId));
+  const names = ALIAS_ROWS.filter((a) => a.family === family.id);
+  const rootFactor = ROOTS.find((r) => r.value === root)?.factor ?? 1;
+  const isRoot = family.id === 'ginger' || family.id === 'turmeric';
+  const name = sayItem(family.forms[0]!.itemId).split(',')[0]!;
+  return (
+    <>
+      <PageHead
+        title={`${name}: facts`}
+        beside="Starting values; weigh your own cup and it counts from then on."
+      >
+        <TextField
+          select
+          label="Of"
+          value={family.id}
+          onChange={(e) => navigate(`/drinks/facts/${e.target.value}`)}
+          sx={{ minWidth: 200 }}
+        >
+          {FAMILY_ROWS.map((f) => (
+            <MenuItem key={f.id} value={f.id}>
+              {sayItem(f.forms[0]!.itemId).split(',')[0]}
+            </MenuItem>
+          ))}
+        </TextField>
+      </PageHead>
+      <Box
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: { xs: 'minmax(0,1fr)', md: 'minmax(0,1fr) minmax(0,1fr)' },
+          gap: 1.75,
+          alignItems: 'start',
+        }}
+      >
+        {from && (
+          <Panel title="One form for another" aside="as strong as each other">
+            <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'flex-end', mb: 1 }}>
+              <QuantityField
+                label={sayItem(from.id)}
+                value={massG}
+                min={0.1}
+                max={20_000}
+                unit="g"
+                onCommit={setMassG}
+                width={220}
+              />
+              {isRoot && <Choice label="The root is" value={root} options={ROOTS} onChange={setRoot} />}
+            </Box>
+            {forms.map((row) => {
+              const grams1 = ((massG * from.potency) / row.potency) * (row.waterPct > 50 ? rootFactor : 1);
+              const range = row.id === from.id ? 1 : 1.25;
+              return (
+                <Row
+                  key={row.id}
+                  dense
+                  label={sayItem(row.id)}
+                  note={range === 1 ? '' : `${grams(grams1 / range)}–${grams(grams1 * range)}`}
+                >
+                  {handText(asHandMeasures(grams1, row, kit), k.measures, row.id)} · {grams(grams1)}
+                </Row>
+              );
+            })}
+            <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem', mt: 1 }}>
+              A cup, spoon or piece is worth its weight here:{' '}
+              <Link to="/kitchen?weigh=1">weigh your own cup</Link>.
+              {isRoot && ' A pale, mild root wants a third more; an old one a quarter less.'}
+            </Box>
+          </Panel>
+        )}
+        {juiceRow && (
+          <Panel title="From fruit to juice">
+            <QuantityField
+              label="Juice wanted"
+              value={juiceMl}
+              min={10}
+              max={20_000}
+              decimals={0}
+              unit="mL"
+              onCommit={setJuiceMl}
+            />
+            {(['hand', 'blender', 'juicer'] as const).map((tool) => {
+              const need =
+                juiceRow.juiceMlPerKg[tool] === null ? null : fruitForJuice(juiceRow, juiceMl, tool);
+              return need ? (
+                <Row
+                  key={tool}
+                  dense
+                  label={
+                    tool === 'hand' ? 'squeezed by hand' : tool === 'blender' ? 'blender and cloth' : 'juicer'
+                  }
+                  note={grams(need.massG)}
+                >
+                  {need.pieces === null
+                    ? grams(need.massG)
+                    : `${num(Math.ceil(need.pieces - 0.05))} × ${sayItem(juiceRow.id).toLowerCase()}`}
+                </Row>
+              ) : null;
+            })}
+            <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem', mt: 1 }}>
+              Fruit gives a third more or less. Measure after the sieve: what stays as pulp is not in the
+              drink.
+            </Box>
+          </Panel>
+        )}
+        {fruit && (
+          <Panel title="Where each part goes" aside={`a whole one weighs about ${grams(fruit.wholeG)}`}>
+            {fruit.parts.map((p) => {
+              const row = tables.ingredients.get(p.itemId);
+              return (
+                <Row key={p.itemId} dense label={sayItem(p.itemId)}>
+                  {row?.piece
+                    ? grams(row.piece.massG)
+                    : p.share === 'juice' && juiceRow?.piece
+                      ? volume(((juiceRow.piece.massG / 1000) * (juicePerKg(juiceRow, 'hand') ?? 0)) / 1000)
+                      : '–'}
+                </Row>
+              );
+            })}
+            {fruit.bitter.map((b) => (
+              <Box key={b.part} sx={{ color: role('caution'), fontSize: '0.92rem', mt: 0.5 }}>
+                {b.part} cooked over {num(b.afterMin)} min turns it bitter: take it out, or cook it shorter.
+              </Box>
+            ))}
+            <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem', mt: 1 }}>
+              Flesh, juice and whole fruit come out of the same inside: the shopping list counts each fruit
+              once.
+            </Box>
+          </Panel>
+        )}
+        {subs.length > 0 && (
+          <Panel title="When it is missing">
+            {subs.map((s) => (
+              <Row
+                key={`${s.itemId}${s.insteadId}`}
+                dense
+                label={`100 g ${sayItem(s.itemId).toLowerCase()}`}
+                note={say(`moment.${s.moment}`)}
+              >
+                {grams(100 * s.ratio)} {sayItem(s.insteadId).toLowerCase()}
+                <Box sx={{ color: role('inkMuted'), fontSize: '0.88rem', fontWeight: 400 }}>
+                  {say(s.note)}
+                </Box>
+              </Row>
+            ))}
+          </Panel>
+        )}
+        <Panel title="Its names">
+          <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+            {names.map((a) => (
+              <Box
+                key={`${a.lang}${a.text}`}
+                component="span"
+                lang={a.lang === 'und' ? undefined : a.lang}
+                sx={{ border: `1px solid ${role('line')}`, borderRadius: 2, px: 1, py: 0.25 }}
+              >
+                {a.text}{' '}
+                <Box component="span" sx={{ color: role('inkMuted'), fontSize: '0.8rem' }}>
+                  {a.lang}
+                </Box>
+              </Box>
+            ))}
+          </Box>
+          {names
+            .filter((a) => a.falseFriend)
+            .map((a) => (
+              <Box key={a.text} sx={{ color: role('caution'), fontSize: '0.92rem', mt: 0.5 }}>
+                <strong>{a.text}</strong>: {say(`friend.${a.falseFriend}`)}
+              </Box>
+            ))}
+        </Panel>
+        <Panel title="When a tool is missing">
+          {TOOL_ROWS.map((t) => (
+            <Row
+              key={t.missing + t.instead}
+              dense
+              label={`${say(`missing.${t.missing}`)}: ${say(t.instead)}`}
+              note={`${num(t.timeFactor, 1)} × the time`}
+            >
+              <Box component="span" sx={{ fontWeight: 400, fontSize: '0.92rem' }}>
+                {say(`foam.${t.foam}`)}, {say(`clarity.${t.clarity}`)}
+              </Box>
+            </Row>
+          ))}
+        </Panel>
+      </Box>
+    </>
+  );
+}

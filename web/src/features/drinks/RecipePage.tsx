@@ -1,0 +1,298 @@
+import { type MethodId, type Recipe, timetableFrom, toRecipeLd } from '@big-ladle/core';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import { call } from '../../shared/api.ts';
+import { stepName } from '../../shared/batch/stepWords.ts';
+import { refreshBook, useBook } from '../../shared/book.ts';
+import { notify } from '../../shared/notices.ts';
+import { useKitchen } from '../../shared/queries.ts';
+import { amountText, lineGrams, recipeText, stepSentences } from '../../shared/recipeText.ts';
+import { ErrorPanel, Loading, PageHead, Panel, Row } from '../../shared/ui.tsx';
+import { role } from '../../theme/theme.ts';
+import { sayDrink, sayItem } from '../../words/names.ts';
+import { duration, litres, num, say } from '../../words/say.ts';
+import { LineFacts } from './LineFacts.tsx';
+import { saveText } from './saveText.ts';
+import { useMade } from './useMade.ts';
+
+interface VersionDoc {
+  versions: { version: number; parent: number | null; createdMs: number; recipe: Recipe }[];
+}
+
+/** A drink in the book: read it, make it, vary it, take it elsewhere. */
+export function RecipePage() {
+  const { id = '' } = useParams();
+  const kitchen = useKitchen();
+  const { book, own, facts, tables, isPending } = useBook();
+  const recipe = book.find((r) => r.id === id);
+  const mine = own.some((r) => r.id === id);
+  const [methodId, setMethodId] = useState<MethodId | null>(null);
+  const [open, setOpen] = useState<string | null>(null);
+  const navigate = useNavigate();
+  const method = methodId && recipe?.methods.includes(methodId) ? methodId : recipe?.methods[0];
+  const made = useMade(recipe, kitchen.data?.kitchen, tables, method);
+  const versions = useQuery({
+    queryKey: ['recipe-versions', id],
+    queryFn: () => call<VersionDoc>('GET', `/recipes/${id}/versions`),
+    enabled: mine,
+  });
+  if (kitchen.isPending || (!recipe && isPending)) return <Loading />;
+  if (kitchen.isError) return <ErrorPanel error={kitchen.error} />;
+  if (!recipe || !method)
+    return (
+      <PageHead
+        title="Not in the book"
+        beside="This drink is not here any more. Choose another under Drinks."
+      />
+    );
+  const k = kitchen.data.kitchen;
+  const name = sayDrink(recipe.id, recipe.name);
+  const about = recipe.name ? (recipe.about ?? '') : say(`drink.${recipe.id}.about`);
+  const base = recipe.base ? book.find((r) => r.id === recipe.base!.id) : undefined;
+  const text = made ? recipeText({ recipe, ...made, kitchen: k, tables }) : '';
+
+  const takeOut = async () => {
+    await call('DELETE', `/recipes/${id}?version=${recipe.version}`);
+    await refreshBook();
+    navigate('/drinks');
+  };
+
+  return (
+    <>
+      <PageHead title={name} beside={about}>
+        <Button variant="contained" component={Link} to={`/new/${recipe.id}?method=${method}`}>
+          Make it
+        </Button>
+        {recipe.methods.length > 1 && (
+          <Button variant="outlined" component={Link} to={`/drinks/${recipe.id}/compare`}>
+            Compare methods
+          </Button>
+        )}
+        <Button
+          variant="outlined"
+          component={Link}
+          to={mine ? `/drinks/${recipe.id}/edit` : `/drinks/${recipe.id}/vary`}
+        >
+          {mine ? 'Change it' : 'Vary it'}
+        </Button>
+      </PageHead>
+      <Box
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: { xs: 'minmax(0,1fr)', md: 'minmax(0,1fr) minmax(0,1fr)' },
+          gap: 1.75,
+          alignItems: 'start',
+        }}
+      >
+        <Panel title="What goes in" aside={`for ${litres(recipe.basisL)} in bottles`}>
+          {made ? (
+            made.program.lines.map((line) => {
+              const massG = lineGrams(made, line.id);
+              const changed = base ? differenceOf(base, recipe, line.id) : null;
+              return (
+                <Box key={line.id}>
+                  <Row
+                    dense
+                    testId={`recipe-line-${line.id}`}
+                    label={
+                      <Box
+                        component="button"
+                        type="button"
+                        aria-expanded={open === line.id}
+                        onClick={() => setOpen(open === line.id ? null : line.id)}
+                        sx={{
+                          all: 'unset',
+                          cursor: 'pointer',
+                          minHeight: 28,
+                          '&:hover': { textDecoration: 'underline' },
+                          '&:focus-visible': { outline: `3px solid ${role('rim')}` },
+                        }}
+                      >
+                        {sayItem(line.itemId)}
+                        {line.share && `, ${say(`share.${line.share}`)}`}
+                        {changed && (
+                          <Box component="span" sx={{ color: role('cold'), ml: 1 }}>
+                            {changed}
+                          </Box>
+                        )}
+                      </Box>
+                    }
+                  >
+                    {massG > 0 ? amountText(line.itemId, massG, k, tables) : 'by taste'}
+                  </Row>
+                  {open === line.id && (
+                    <LineFacts
+                      itemId={line.itemId}
+                      massG={massG}
+                      litres={recipe.basisL}
+                      kitchen={k}
+                      tables={tables}
+                    />
+                  )}
+                </Box>
+              );
+            })
+          ) : (
+            <Typography>It does not work out in this kitchen yet: see it under “Make it”.</Typography>
+          )}
+          {base && (
+            <Box sx={{ mt: 1, color: role('inkMuted') }}>
+              A variant of <Link to={`/drinks/${base.id}`}>{sayDrink(base.id, base.name)}</Link>. What differs
+              is marked.
+            </Box>
+          )}
+        </Panel>
+        <Panel
+          title="What to do"
+          aside={
+            made &&
+            `${duration(made.sim.endMin)} in all, ${duration(timetableFrom(made.program, made.sim, 0).handsOnMin)} of your hands`
+          }
+        >
+          <Box sx={{ display: 'flex', gap: 0.75, flexWrap: 'wrap', mb: 1 }}>
+            {recipe.methods.map((m) => (
+              <Button
+                key={m}
+                size="small"
+                variant={m === method ? 'contained' : 'outlined'}
+                aria-pressed={m === method}
+                onClick={() => setMethodId(m)}
+              >
+                {say(`method.${m}`)}
+              </Button>
+            ))}
+          </Box>
+          <Box sx={{ color: role('inkMuted'), mb: 1 }}>{say(`method.${method}.why`)}</Box>
+          {made && (
+            <Box component="ol" sx={{ m: 0, pl: 3, display: 'grid', gap: 0.5 }}>
+              {made.program.steps.map((step, i) => (
+                <li key={step.id}>
+                  <strong>{stepName(step, made.program)}</strong>
+                  {stepSentences(made)[i]!.slice(stepName(step, made.program).length)}
+                </li>
+              ))}
+            </Box>
+          )}
+        </Panel>
+        <Panel title="Take it with you">
+          <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+            <Button
+              variant="outlined"
+              disabled={!made}
+              onClick={() =>
+                void navigator.clipboard
+                  .writeText(text)
+                  .then(() => notify('success', 'The recipe is copied as text.'))
+                  .catch(() =>
+                    notify('error', 'This browser does not let the page copy. Save it as text instead.'),
+                  )
+              }
+            >
+              Copy as text
+            </Button>
+            <Button
+              variant="outlined"
+              disabled={!made}
+              onClick={() => saveText(`${recipe.id}.txt`, text, 'text/plain')}
+            >
+              Save as text
+            </Button>
+            <Button variant="outlined" disabled={!made} onClick={() => window.print()}>
+              Print
+            </Button>
+            <Button
+              variant="outlined"
+              disabled={!made}
+              onClick={() => {
+                if (!made) return;
+                const { handsOnMin, totalMin } = timetableFrom(made.program, made.sim, 0);
+                const solvedG = Object.fromEntries(
+                  made.program.lines.map((l) => [l.id, lineGrams(made, l.id)]),
+                );
+                const ld = toRecipeLd(
+                  recipe,
+                  {
+                    name,
+                    about,
+                    steps: stepSentences(made),
+                    solvedG,
+                    customNames: Object.fromEntries(facts.map((f) => [f.id, f.name])),
+                  },
+                  tables,
+                  { handsOnMin, totalMin },
+                );
+                saveText(`${recipe.id}.recipe.json`, JSON.stringify(ld, null, 2), 'application/ld+json');
+              }}
+            >
+              Save as recipe JSON-LD
+            </Button>
+          </Box>
+          {made && (
+            <Box
+              component="pre"
+              data-testid="recipe-text"
+              sx={{
+                whiteSpace: 'pre-wrap',
+                fontFamily: 'inherit',
+                fontSize: '0.9rem',
+                color: role('inkMuted'),
+                maxHeight: 220,
+                overflow: 'auto',
+                mt: 1.5,
+                mb: 0,
+              }}
+              tabIndex={0}
+              aria-label="The recipe as text"
+            >
+              {text}
+            </Box>
+          )}
+        </Panel>
+        {mine && (
+          <Panel title="Versions" aside={`now version ${num(recipe.version)}`}>
+            {[...(versions.data?.versions ?? [])].reverse().map((v) => (
+              <Row
+                key={v.version}
+                label={`Version ${v.version}`}
+                note={new Date(v.createdMs).toLocaleDateString()}
+              >
+                {v.version === recipe.version
+                  ? 'in the book'
+                  : `${v.recipe.lines.length} lines, ${litres(v.recipe.basisL)}`}
+              </Row>
+            ))}
+            <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem', mt: 1 }}>
+              Batches keep the version they were made from.
+            </Box>
+            <Button
+              color="error"
+              sx={{ mt: 1 }}
+              onClick={() =>
+                void takeOut().catch(() =>
+                  notify('error', 'It was changed in another window. Nothing was done.'),
+                )
+              }
+            >
+              Take it out of the book
+            </Button>
+          </Panel>
+        )}
+      </Box>
+    </>
+  );
+}
+
+/** How a line of a variant differs from the recipe it was made from. */
+function differenceOf(base: Recipe, recipe: Recipe, lineId: string): string | null {
+  const now = recipe.lines.find((l) => l.id === lineId);
+  const before = base.lines.find((l) => l.id === lineId);
+  if (!now) return null;
+  if (!before) return 'new';
+  if (before.itemId !== now.itemId) return `instead of ${sayItem(before.itemId).toLowerCase()}`;
+  const ratio = before.massG > 0 ? now.massG / recipe.basisL / (before.massG / base.basisL) : 1;
+  return Math.abs(ratio - 1) > 0.01 ? `${ratio > 1 ? '+' : '−'}${num(Math.abs(ratio - 1) * 100)} %` : null;
+}

@@ -1,0 +1,171 @@
+import type { Recipe } from '@big-ladle/core';
+import Box from '@mui/material/Box';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { useSearchParams } from 'react-router';
+import { useBook } from '../../shared/book.ts';
+import { useKitchen } from '../../shared/queries.ts';
+import { lineGrams } from '../../shared/recipeText.ts';
+import { ErrorPanel, Loading, PageHead, Panel } from '../../shared/ui.tsx';
+import { heading, role } from '../../theme/theme.ts';
+import { sayDrink, sayItem } from '../../words/names.ts';
+import { duration, grams, num, say } from '../../words/say.ts';
+import { formsOf } from './forms.ts';
+import { type Made, useMade } from './useMade.ts';
+
+/** Grams of every plant for a finished litre: forms of one plant together. */
+function perLitre(made: Made | null): Map<string, { itemId: string; gPerL: number }> {
+  const out = new Map<string, { itemId: string; gPerL: number }>();
+  if (!made) return out;
+  const litres = made.sim.trace.at(-1)?.now.volumeL ?? 1;
+  for (const line of made.program.lines) {
+    const key = formsOf(line.itemId)[0] ?? line.itemId;
+    const grams1 = lineGrams(made, line.id) / litres;
+    const before = out.get(key);
+    out.set(key, { itemId: before?.itemId ?? line.itemId, gPerL: (before?.gPerL ?? 0) + grams1 });
+  }
+  return out;
+}
+
+/** Two recipes fairly: by weight, for a finished litre. */
+export function TwoPage() {
+  const [search, setSearch] = useSearchParams();
+  const kitchen = useKitchen();
+  const { book, tables } = useBook();
+  const a = book.find((r) => r.id === search.get('a')) ?? book[0];
+  const b = book.find((r) => r.id === search.get('b')) ?? book[1];
+  const madeA = useMade(a, kitchen.data?.kitchen, tables);
+  const madeB = useMade(b, kitchen.data?.kitchen, tables);
+  if (kitchen.isPending) return <Loading />;
+  if (kitchen.isError) return <ErrorPanel error={kitchen.error} />;
+  const pick = (key: 'a' | 'b', recipe: Recipe | undefined) => (
+    <TextField
+      select
+      label={key === 'a' ? 'One' : 'The other'}
+      value={recipe?.id ?? ''}
+      onChange={(e) => {
+        search.set(key, e.target.value);
+        setSearch(search, { replace: true });
+      }}
+      sx={{ minWidth: 240 }}
+    >
+      {book.map((r) => (
+        <MenuItem key={r.id} value={r.id}>
+          {sayDrink(r.id, r.name)}
+        </MenuItem>
+      ))}
+    </TextField>
+  );
+  return (
+    <>
+      <PageHead
+        title="Two recipes, litre for litre"
+        beside="By weight, in this kitchen, by each one's first method."
+      />
+      <Panel>
+        <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', mb: 1.5 }}>
+          {pick('a', a)}
+          {pick('b', b)}
+        </Box>
+        <TwoTable a={a} b={b} madeA={madeA} madeB={madeB} />
+      </Panel>
+    </>
+  );
+}
+
+function TwoTable(props: {
+  a: Recipe | undefined;
+  b: Recipe | undefined;
+  madeA: Made | null;
+  madeB: Made | null;
+}) {
+  const { a, b, madeA, madeB } = props;
+  const left = perLitre(madeA);
+  const right = perLitre(madeB);
+  const keys = [...new Set([...left.keys(), ...right.keys()])].sort(
+    (x, y) =>
+      (right.get(y)?.gPerL ?? 0) +
+      (left.get(y)?.gPerL ?? 0) -
+      ((right.get(x)?.gPerL ?? 0) + (left.get(x)?.gPerL ?? 0)),
+  );
+  const cell = { p: 0.75, textAlign: 'left', borderBottom: `1px solid ${role('hairline')}` } as const;
+  const figure = (made: Made | null, show: (made: Made) => string) => (made ? show(made) : '–');
+  const rows: [string, (made: Made) => string][] = [
+    ['°Bx', (m) => num(m.sim.trace.at(-1)?.now.brix ?? 0, 1)],
+    ['sour as citric, g/L', (m) => num(Math.max(0, m.sim.trace.at(-1)?.now.sournessGPerL ?? 0), 1)],
+    ['from start to bottles', (m) => duration(m.sim.endMin)],
+  ];
+  return (
+    <Box sx={{ overflowX: 'auto' }} tabIndex={0} role="region" aria-label="Two recipes in figures">
+      <Box
+        component="table"
+        sx={{ borderCollapse: 'collapse', width: '100%', minWidth: 420 }}
+        data-testid="two-table"
+      >
+        <thead>
+          <tr>
+            <Box component="th" scope="col" sx={{ ...cell, fontWeight: 400, color: role('inkMuted') }}>
+              for a litre
+            </Box>
+            <Box component="th" scope="col" sx={{ ...cell, ...heading }}>
+              {a ? sayDrink(a.id, a.name) : '–'}
+            </Box>
+            <Box component="th" scope="col" sx={{ ...cell, ...heading }}>
+              {b ? sayDrink(b.id, b.name) : '–'}
+            </Box>
+          </tr>
+        </thead>
+        <tbody>
+          {keys.map((key) => {
+            const l = left.get(key);
+            const r = right.get(key);
+            return (
+              <tr key={key}>
+                <Box component="th" scope="row" sx={{ ...cell, fontWeight: 400 }}>
+                  {sayItem((l ?? r)!.itemId)}
+                </Box>
+                <Box
+                  component="td"
+                  sx={{ ...cell, fontWeight: (l?.gPerL ?? 0) > (r?.gPerL ?? 0) * 1.05 ? 700 : 400 }}
+                >
+                  {l ? grams(l.gPerL) : '–'}
+                </Box>
+                <Box
+                  component="td"
+                  sx={{ ...cell, fontWeight: (r?.gPerL ?? 0) > (l?.gPerL ?? 0) * 1.05 ? 700 : 400 }}
+                >
+                  {r
+                    ? `${grams(r.gPerL)}${l && r.itemId !== l.itemId ? ` (${sayItem(r.itemId).toLowerCase()})` : ''}`
+                    : '–'}
+                </Box>
+              </tr>
+            );
+          })}
+          {rows.map(([label, show]) => (
+            <tr key={label}>
+              <Box component="th" scope="row" sx={{ ...cell, fontWeight: 400, color: role('inkMuted') }}>
+                {label}
+              </Box>
+              <Box component="td" sx={cell}>
+                {figure(madeA, show)}
+              </Box>
+              <Box component="td" sx={cell}>
+                {figure(madeB, show)}
+              </Box>
+            </tr>
+          ))}
+          <tr>
+            <Box component="th" scope="row" sx={{ ...cell, fontWeight: 400, color: role('inkMuted') }}>
+              by
+            </Box>
+            {[madeA, madeB].map((m, i) => (
+              <Box component="td" key={i === 0 ? 'a' : 'b'} sx={cell}>
+                {m ? say(`method.${m.program.methodId}`) : '–'}
+              </Box>
+            ))}
+          </tr>
+        </tbody>
+      </Box>
+    </Box>
+  );
+}

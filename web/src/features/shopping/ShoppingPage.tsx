@@ -1,0 +1,265 @@
+import { type ShoppingRow, type StockRow, shoppingList, simulateBatch, solvePlanDoc } from '@big-ladle/core';
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import { ApiError, call } from '../../shared/api.ts';
+import { stockKey, useBook, useStock } from '../../shared/book.ts';
+import { QuantityField } from '../../shared/QuantityField.tsx';
+import { queryClient, useBatches, useKitchen } from '../../shared/queries.ts';
+import { useNow } from '../../shared/time.ts';
+import { ErrorPanel, Figure, Loading, PageHead, Panel } from '../../shared/ui.tsx';
+import { heading, role } from '../../theme/theme.ts';
+import { sayDrink, sayItem } from '../../words/names.ts';
+import { grams, litres, num, say } from '../../words/say.ts';
+import { csvOf } from './csv.ts';
+
+const MINUTE = 60_000;
+
+export const rowName = (row: Pick<ShoppingRow, 'id' | 'what'>): string =>
+  row.what === 'fruit' ? say(`fruit.${row.id}`) : sayItem(row.id);
+
+/** What to buy, in the words of a shop. */
+export function buyText(row: ShoppingRow): string {
+  if (row.buyG <= 0) return 'nothing, it is in the house';
+  if (row.packs) return `${num(row.packs.count)} × ${grams(row.packs.sizeG)}`;
+  if (row.pieces)
+    return `${num(row.pieces.count)} × ${say(`piece.${row.pieces.pieceId}`).split('|')[row.pieces.count === 1 ? 0 : 1]}`;
+  return grams(row.buyG);
+}
+
+/** What to buy for the plans that are chosen. */
+export function ShoppingPage() {
+  const kitchen = useKitchen();
+  const batches = useBatches();
+  const stock = useStock();
+  const { book, tables } = useBook();
+  const nowMs = useNow(MINUTE);
+  const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
+  const [open, setOpen] = useState<string | null>(null);
+  const planned = useMemo(() => {
+    if (!kitchen.data || !batches.data) return [];
+    const k = kitchen.data.kitchen;
+    return batches.data.batches
+      .filter((b) => b.batch.status === 'planned')
+      .map(({ batch }) => {
+        const solved = solvePlanDoc(batch.plan, book, k, tables);
+        if (!solved.ok) return { batch, made: null };
+        const sim = simulateBatch(solved.value.program, k, tables);
+        const dosedG: Record<string, number> = Object.assign({}, ...sim.trace.map((t) => t.dosedG));
+        return { batch, made: { program: solved.value.program, dosedG, litres: solved.value.litres } };
+      });
+  }, [kitchen.data, batches.data, book, tables]);
+  if (kitchen.isPending || batches.isPending || stock.isPending) return <Loading />;
+  const error = kitchen.error ?? batches.error ?? stock.error;
+  if (error || !stock.data || !kitchen.data) return <ErrorPanel error={error} />;
+  const chosen = planned.filter((p) => p.made && !left.has(p.batch.id));
+  const month = new Date(nowMs).getMonth() + 1;
+  const list = shoppingList(
+    chosen.map((p) => p.made!),
+    stock.data.stock,
+    tables,
+    month,
+  );
+  const shops = [...new Set(list.rows.map((r) => r.shop))];
+  const { servingMl } = kitchen.data.kitchen;
+  return (
+    <>
+      <PageHead
+        title="Shopping"
+        beside={
+          chosen.length > 0
+            ? `for ${litres(list.litres)} of ${num(chosen.length)} ${chosen.length === 1 ? 'plan' : 'plans'}`
+            : ''
+        }
+      >
+        <Button variant="outlined" disabled={list.rows.length === 0} onClick={() => window.print()}>
+          Print
+        </Button>
+        <Button
+          variant="outlined"
+          disabled={list.rows.length === 0}
+          onClick={() => {
+            const url = URL.createObjectURL(new Blob([csvOf(list)], { type: 'text/csv' }));
+            const link = document.createElement('a');
+            link.href = url;
+            link.download = 'shopping.csv';
+            link.click();
+            URL.revokeObjectURL(url);
+          }}
+        >
+          Save as CSV
+        </Button>
+      </PageHead>
+      <Box
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: { xs: 'minmax(0,1fr)', md: 'minmax(0,1fr) minmax(0,2fr)' },
+          gap: 1.75,
+          alignItems: 'start',
+        }}
+      >
+        <Panel title="For these plans">
+          {planned.length === 0 && (
+            <Box>
+              No plans yet. Choose a <Link to="/drinks">drink</Link>, size it, and keep the plan: it can be
+              bought for here.
+            </Box>
+          )}
+          {planned.map(({ batch, made }) => (
+            <FormControlLabel
+              key={batch.id}
+              disabled={!made}
+              control={
+                <Checkbox
+                  checked={made !== null && !left.has(batch.id)}
+                  onChange={(e) => {
+                    const next = new Set(left);
+                    if (e.target.checked) next.delete(batch.id);
+                    else next.add(batch.id);
+                    setLeft(next);
+                  }}
+                />
+              }
+              label={`${sayDrink(batch.plan.recipeId)}${made ? `, ${litres(made.litres)}` : ': wants a look'}`}
+              sx={{ display: 'flex', minHeight: 44 }}
+            />
+          ))}
+          {list.rows.length > 0 && (
+            <Box sx={{ mt: 2 }}>
+              <Figure
+                value={list.cost > 0 ? num(list.cost, 2) : '–'}
+                unit={list.unpriced > 0 ? `without ${num(list.unpriced)} unpriced` : 'in all'}
+              />
+              {list.cost > 0 && list.litres > 0 && (
+                <Box sx={{ color: role('inkMuted') }}>
+                  {num(list.cost / list.litres, 2)} a litre,{' '}
+                  {num((list.cost / list.litres) * (servingMl / 1000), 2)} a glass
+                </Box>
+              )}
+              <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem' }}>
+                In your own money. Prices are set on each row.
+              </Box>
+            </Box>
+          )}
+        </Panel>
+        <Box sx={{ display: 'grid', gap: 1.75 }}>
+          {shops.map((shop) => (
+            <Panel key={shop} title={say(`shop.${shop}`)}>
+              {list.rows
+                .filter((r) => r.shop === shop)
+                .map((row) => (
+                  <ShopRow
+                    key={row.id}
+                    row={row}
+                    stock={stock.data.stock.find((s) => s.itemId === row.id)}
+                    open={open === row.id}
+                    onOpen={() => setOpen(open === row.id ? null : row.id)}
+                  />
+                ))}
+            </Panel>
+          ))}
+        </Box>
+      </Box>
+    </>
+  );
+}
+
+function ShopRow(props: {
+  row: ShoppingRow;
+  stock: StockRow | undefined;
+  open: boolean;
+  onOpen: () => void;
+}) {
+  const { row, stock, open } = props;
+  const [problem, setProblem] = useState<string | null>(null);
+  const save = async (change: Partial<StockRow>) => {
+    setProblem(null);
+    const { itemId: _, ...before } = stock ?? { itemId: row.id, inHouseG: 0, packG: null, price: null };
+    try {
+      const answer = await call<{ stock: StockRow[] }>('PUT', `/stock/${row.id}`, { ...before, ...change });
+      queryClient.setQueryData(stockKey, answer);
+    } catch (error) {
+      setProblem(
+        error instanceof ApiError ? error.detail : 'The kitchen server does not answer. It was not stored.',
+      );
+    }
+  };
+  return (
+    <Box sx={{ borderBottom: `1px solid ${role('hairline')}`, py: 0.75 }} data-testid={`buy-${row.id}`}>
+      <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'baseline', flexWrap: 'wrap' }}>
+        <Box
+          component="button"
+          type="button"
+          aria-expanded={open}
+          onClick={props.onOpen}
+          sx={{
+            all: 'unset',
+            cursor: 'pointer',
+            flex: '1 1 150px',
+            minHeight: 28,
+            '&:hover': { textDecoration: 'underline' },
+            '&:focus-visible': { outline: `3px solid ${role('rim')}` },
+          }}
+        >
+          {rowName(row)}
+        </Box>
+        <Box sx={{ ...heading }}>{buyText(row)}</Box>
+        <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem', minWidth: 130, textAlign: 'right' }}>
+          need {grams(row.needG)}
+          {row.leftG > 1 && row.buyG > 0 && <>, {grams(row.leftG)} left over</>}
+        </Box>
+      </Box>
+      {row.parts.length > 1 && (
+        <Box sx={{ color: role('inkMuted'), fontSize: '0.88rem' }}>
+          for {row.parts.map((p) => `${grams(p.massG)} ${sayItem(p.itemId).toLowerCase()}`).join(', ')}: each
+          fruit once
+        </Box>
+      )}
+      {row.offSeason && (
+        <Box sx={{ color: role('caution'), fontSize: '0.9rem' }}>
+          Out of season now
+          {row.offSeason.dried
+            ? `: ${sayItem(row.offSeason.dried).toLowerCase()} is to be had all year`
+            : ': dearer, and from far'}
+          .
+        </Box>
+      )}
+      {open && (
+        <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', py: 1 }}>
+          <QuantityField
+            label="In the house"
+            value={stock?.inHouseG ?? 0}
+            min={0}
+            max={500_000}
+            decimals={0}
+            unit="g"
+            onCommit={(inHouseG) => void save({ inHouseG })}
+          />
+          {row.what === 'item' && (
+            <QuantityField
+              label="A pack holds"
+              value={stock?.packG ?? row.packs?.sizeG ?? null}
+              min={0.1}
+              max={500_000}
+              unit="g"
+              onCommit={(packG) => void save({ packG })}
+            />
+          )}
+          <QuantityField
+            label={row.what === 'fruit' ? 'One costs' : 'A pack costs'}
+            value={stock?.price ?? null}
+            min={0}
+            max={100_000}
+            decimals={2}
+            onCommit={(price) => void save({ price })}
+          />
+          {problem && <Alert severity="error">{problem}</Alert>}
+        </Box>
+      )}
+    </Box>
+  );
+}

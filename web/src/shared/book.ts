@@ -1,0 +1,68 @@
+import {
+  BOOK,
+  type CustomFacts,
+  customRow,
+  type IngredientRow,
+  type Recipe,
+  SHIPPED_TABLES,
+  type StockRow,
+  type Tables,
+  withCustom,
+} from '@big-ladle/core';
+import { useQuery } from '@tanstack/react-query';
+import { useMemo } from 'react';
+import { knowNames } from '../words/names.ts';
+import { call } from './api.ts';
+import type { Pins } from './apiTypes.ts';
+import { queryClient } from './queries.ts';
+
+export const bookKey = ['recipes'] as const;
+export const stockKey = ['stock'] as const;
+
+interface OwnBook {
+  recipes: Recipe[];
+  ingredients: CustomFacts[];
+}
+
+export interface WholeBook {
+  /** Shipped drinks and the cook's own. */
+  book: readonly Recipe[];
+  own: readonly Recipe[];
+  facts: readonly CustomFacts[];
+  /** The cook's own ingredients, as rows. */
+  custom: readonly IngredientRow[];
+  tables: Tables;
+}
+
+const SHIPPED: WholeBook = { book: BOOK, own: [], facts: [], custom: [], tables: SHIPPED_TABLES };
+
+function bookOf(doc: OwnBook): WholeBook {
+  knowNames(
+    doc.recipes.map((r) => [r.id, r.name ?? r.id] as const),
+    doc.ingredients.map((f) => [f.id, f.name] as const),
+  );
+  const custom = doc.ingredients.map(customRow);
+  return {
+    book: [...BOOK, ...doc.recipes],
+    own: doc.recipes,
+    facts: doc.ingredients,
+    custom,
+    tables: withCustom(SHIPPED_TABLES, custom),
+  };
+}
+
+/** The whole book of this kitchen. While the cook's own part is on its way, the shipped one stands in. */
+export function useBook(): WholeBook & { isPending: boolean; error: unknown } {
+  const query = useQuery({ queryKey: bookKey, queryFn: () => call<OwnBook>('GET', '/recipes') });
+  const whole = useMemo(() => (query.data ? bookOf(query.data) : SHIPPED), [query.data]);
+  return { ...whole, isPending: query.isPending, error: query.error };
+}
+
+export const refreshBook = (): Promise<void> => queryClient.invalidateQueries({ queryKey: bookKey });
+
+export const useStock = () =>
+  useQuery({ queryKey: stockKey, queryFn: () => call<{ stock: StockRow[] }>('GET', '/stock') });
+
+/** The tables as a batch pinned them. */
+export const tablesOf = (pins: Pick<Pins, 'ingredients'>): Tables =>
+  withCustom(SHIPPED_TABLES, pins.ingredients ?? []);

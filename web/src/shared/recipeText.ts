@@ -1,0 +1,90 @@
+import {
+  asHandMeasures,
+  type Kitchen,
+  measuringKit,
+  type Program,
+  type Recipe,
+  type Simulation,
+  type Tables,
+} from '@big-ladle/core';
+import { sayDrink, sayItem } from '../words/names.ts';
+import { duration, grams, handText, litres, num, say, volume } from '../words/say.ts';
+import { stepHow, stepName } from './batch/stepWords.ts';
+
+export interface TextInput {
+  recipe: Recipe;
+  program: Program;
+  sim: Simulation;
+  kitchen: Kitchen;
+  tables: Tables;
+  /** What was really stirred in, by line, for a batch that is done. */
+  addedG?: Readonly<Record<string, number>>;
+}
+
+/** Grams of a line, with what was solved or dosed for it. */
+export const lineGrams = (
+  { program, sim, addedG }: Pick<TextInput, 'program' | 'sim' | 'addedG'>,
+  lineId: string,
+): number => {
+  const dosed: Record<string, number> = Object.assign({}, ...sim.trace.map((t) => t.dosedG));
+  const line = program.lines.find((l) => l.id === lineId);
+  return (addedG?.[lineId] ?? 0) || (line?.massG ?? 0) || (dosed[lineId] ?? 0);
+};
+
+/** An amount as a hand measures it and as a scale reads it: "2 thumbs (60 g)". */
+export function amountText(itemId: string, massG: number, kitchen: Kitchen, tables: Tables): string {
+  const liquid = tables.liquids.get(itemId);
+  if (liquid) return `${volume(massG / liquid.densityGPerMl / 1000)} (${grams(massG)})`;
+  const solid = tables.ingredients.get(itemId);
+  const sweet = tables.sweeteners.get(itemId);
+  const item = solid ?? (sweet ? { id: sweet.id, bulkGPerMl: sweet.bulkGPerMl, piece: null } : null);
+  if (!item) return grams(massG);
+  const kit = measuringKit(kitchen);
+  return `${handText(asHandMeasures(massG, item, sweet ? { ...kit, preferredMeasureId: undefined } : kit), kitchen.measures, itemId)} (${grams(massG)})`;
+}
+
+/** Steps in sentences, each with its time. */
+export function stepSentences({ program, sim }: Pick<TextInput, 'program' | 'sim'>): string[] {
+  return program.steps.map((step) => {
+    const entry = sim.trace.find((t) => t.stepId === step.id);
+    const minutes = entry ? entry.endMin - entry.startMin : 0;
+    const list = step.lines.map((id) =>
+      sayItem(program.lines.find((l) => l.id === id)?.itemId ?? id).toLowerCase(),
+    );
+    const how = stepHow(step, program);
+    const named =
+      list.length > 0 && !list.every((name) => how.toLowerCase().includes(name))
+        ? ` (${list.join(', ')})`
+        : '';
+    const place = 'place' in step ? (step.place === 'fridge' ? ', in the fridge' : '') : '';
+    return `${stepName(step, program)}${named}${place}${minutes >= 1 ? `, ${duration(minutes)}` : ''}. ${how}`.trim();
+  });
+}
+
+/** A recipe, or a batch as it was made, as complete plain text: measures, weights, steps, times. */
+export function recipeText(input: TextInput): string {
+  const { recipe, program, sim, kitchen, tables } = input;
+  const end = sim.trace.at(-1);
+  const name = sayDrink(recipe.id, recipe.name);
+  return [
+    name,
+    '='.repeat(name.length),
+    `${litres(end?.now.volumeL ?? 0)} in bottles, by ${say(`method.${program.methodId}`)}. ${duration(sim.endMin)} from start to bottles.`,
+    '',
+    'What goes in',
+    ...program.lines.flatMap((line) => {
+      const massG = lineGrams(input, line.id);
+      const share = line.share ? `, ${say(`share.${line.share}`)}` : '';
+      return massG > 0
+        ? [
+            `- ${amountText(line.itemId, massG, kitchen, tables)} ${sayItem(line.itemId).toLowerCase()}${share}`,
+          ]
+        : [];
+    }),
+    '',
+    'What to do',
+    ...stepSentences(input).map((s, i) => `${i + 1}. ${s}`),
+    '',
+    end ? `Ends at ${num(end.now.brix, 1)} °Bx, ${num(end.now.sournessGPerL, 1)} g/L sour as citric.` : '',
+  ].join('\n');
+}

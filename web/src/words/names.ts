@@ -1,0 +1,31 @@
+import { SHIPPED_TABLES } from '@big-ladle/core';
+import { has, say } from './say.ts';
+
+/** Names that a cook has given: of her own drinks and ingredients, by id. */
+const own = { drinks: new Map<string, string>(), items: new Map<string, string>() };
+
+/** Takes over the names of this kitchen, for screens that only know an id. */
+export function knowNames(
+  drinks: Iterable<readonly [string, string]>,
+  items: Iterable<readonly [string, string]>,
+): void {
+  for (const [id, name] of drinks) own.drinks.set(id, name);
+  for (const [id, name] of items) own.items.set(id, name);
+}
+
+/** An ingredient by its kitchen name, the cook's own, or its table name and form. */
+export function sayItem(id: string): string {
+  if (has(`item.${id}`)) return say(`item.${id}`);
+  const given = own.items.get(id);
+  if (given) return given;
+  const row = SHIPPED_TABLES.ingredients.get(id);
+  return row ? `${row.name}, ${row.form}` : id;
+}
+
+/** A drink by the name in the book, or by the cook's own. */
+export function sayDrink(id: string, name?: string): string {
+  if (name) return name;
+  return has(`drink.${id}`)
+    ? say(`drink.${id}`)
+    : (own.drinks.get(id) ?? 'A drink that is no longer in the book');
+}
