@@ -92,7 +92,7 @@ export const GUIDANCE_ROWS: readonly GuidanceRow[] = [
   { code: 'prep.knife', severity: 'caution', at: ['prep'], when: ['peel', 'ginger'] },
   { code: 'prep.pith', severity: 'check', at: ['prep'], when: ['orange-peel'] },
   { code: 'stain', severity: 'caution', at: ['wash', 'strain'], when: ['calyx', 'turmeric'] },
-  { code: 'chilli.gloves', severity: 'caution', at: ['prep'], when: ['chilli'] },
+  { code: 'chilli.gloves', severity: 'caution', at: ['prep', 'combine', 'blend'], when: ['chilli'] },
   {
     code: 'pot.reactive',
     severity: 'danger',

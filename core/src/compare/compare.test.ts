@@ -1,0 +1,359 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { volumeMl } from '../liquor/composition.ts';
+import { drawnAfter } from '../physics/extraction.ts';
+import { rangesOf } from '../plan/ranges.ts';
+import { solvePlan } from '../plan/solve.ts';
+import { BOOK } from '../program/book.ts';
+import { guidanceFor } from '../program/guidance.ts';
+import { BOTTLES } from '../program/making.ts';
+import { type Choices, defaultChoices, type MethodId } from '../program/recipe.ts';
+import { simulateBatch } from '../program/simulate.ts';
+import { GUIDANCE_ROWS } from '../tables/guidance.ts';
+import { INGREDIENT_ROWS } from '../tables/ingredients.ts';
+import { FRUIT_ROWS, SHOP_ROWS, SUBSTITUTE_ROWS, TOOL_ROWS, USUAL_ROWS } from '../tables/kitchenFacts.ts';
+import { SPREAD_ROWS } from '../tables/spreads.ts';
+import { BURNERS, KITCHEN, POTS, programOf, TABLES } from '../testKitchen.ts';
+import { unwrap } from '../units/result.ts';
+import { compareMethods, drawsOf } from './methods.ts';
+import { overviewOf } from './overview.ts';
+import { shoppingList } from './shopping.ts';
+import { amountSlip, lossSlip, timeSlip } from './slips.ts';
+import { toolCounts } from './toolCounts.ts';
+
+const calyx = BOOK[0]!;
+function made(id: string, methodId: MethodId, change: Partial<Choices> = {}, litres = 6) {
+  const recipe = BOOK.find((r) => r.id === id)!;
+  const { program } = unwrap(
+    solvePlan({
+      recipe,
+      choices: { ...defaultChoices(recipe, methodId), ...change },
+      kitchen: KITCHEN,
+      tables: TABLES,
+      pot: POTS[0]!,
+      burner: BURNERS[0]!,
+      wish: { question: { kind: 'litres', litres }, fills: 1 },
+    }),
+  );
+  return { program, sim: simulateBatch(program, KITCHEN, TABLES) };
+}
+
+describe('what the schools cost and give', () => {
+  it('a double draw takes more out of the same solids than one draw', () => {
+    const got = (m: MethodId) => made('deep-calyx-ginger', m).sim.vessels[BOTTLES]!.liquor.markerG.calyx!;
+    expect(got('doubleDraw')).toBeGreaterThan(got('straightBoil') * 1.02);
+  });
+  it('the second draw is never above what the first left', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.15, max: 0.55, noNaN: true }),
+        fc.constantFrom<Choices['press']>('drain', 'press', 'wring'),
+        fc.integer({ min: 2, max: 40 }),
+        (secondShare, press, boilMin) => {
+          const { program, sim } = made('deep-calyx-ginger', 'doubleDraw', { secondShare, press, boilMin });
+          const draws = drawsOf(program, sim, 'calyx')!;
+          const all = program.lines.find((l) => l.id === 'calyx')!.massG;
+          expect(draws.second.markerG).toBeLessThanOrEqual(all - draws.first.markerG + 1e-9);
+          expect(draws.second.gPerL).toBeLessThan(draws.first.gPerL);
+        },
+      ),
+      { numRuns: 25 },
+    );
+  });
+  it('splitting a boil in two halves changes nothing', () => {
+    const boil = (minutes: number) => ({
+      kind: 'boil' as const,
+      level: 'gentle' as const,
+      lid: 'ajar' as const,
+      burnerId: 'gas',
+      until: { kind: 'duration' as const, minutes },
+    });
+    const lines = [
+      { id: 'water', kind: 'liquid' as const, itemId: 'water', massG: 6000 },
+      { id: 'ginger', itemId: 'ginger-bruised', massG: 150 },
+    ];
+    const start = { kind: 'combine' as const, lines: ['water', 'ginger'] };
+    const end = (steps: readonly object[]) =>
+      simulateBatch(programOf(lines, [start, ...steps] as never), KITCHEN, TABLES).vessels.pot!;
+    const whole = end([boil(30)]);
+    const halves = end([boil(15), boil(15)]);
+    expect(halves.liquor.markerG.ginger).toBeCloseTo(whole.liquor.markerG.ginger!, 6);
+    // The pot stands a little lower in the second half: the losses of its side are a hair smaller.
+    expect(volumeMl(halves.liquor) / volumeMl(whole.liquor)).toBeCloseTo(1, 4);
+  });
+  it('a finer form never draws slower; cold is slower than hot', () => {
+    for (const forms of [
+      ['ginger-sliced', 'ginger-bruised', 'ginger-grated', 'ginger-blended'],
+      ['hibiscus-dried', 'hibiscus-siftings'],
+      ['clove-whole', 'clove-crushed'],
+      ['cinnamon-stick', 'cinnamon-ground'],
+    ]) {
+      const rows = forms.map((id) => TABLES.ingredients.get(id)!);
+      for (let i = 1; i < rows.length; i++)
+        expect(rows[i]!.rate100PerMin!, forms[i]).toBeGreaterThanOrEqual(rows[i - 1]!.rate100PerMin!);
+    }
+    for (const row of INGREDIENT_ROWS) {
+      if (row.rate100PerMin === null) continue;
+      const cold = drawnAfter(0, row.rate100PerMin, row.activationKJ, 4, 60);
+      const hot = drawnAfter(0, row.rate100PerMin, row.activationKJ, 95, 60);
+      expect(cold, row.id).toBeLessThanOrEqual(hot);
+    }
+  });
+  it('more press never yields less', () => {
+    for (const id of ['deep-calyx-ginger', 'calyx-apple-mint', 'lemon-garlic']) {
+      const out = (press: Choices['press']) => {
+        const { program } = made(id, 'straightBoil', { press: 'press' });
+        const steps = program.steps.map((s) => (s.kind === 'strain' ? { ...s, press } : s));
+        return volumeMl(simulateBatch({ ...program, steps }, KITCHEN, TABLES).vessels[BOTTLES]!.liquor);
+      };
+      expect(out('press')).toBeGreaterThanOrEqual(out('drain'));
+      expect(out('wring')).toBeGreaterThanOrEqual(out('press'));
+    }
+  });
+  it('methods side by side: each meets the wish, and says what it costs', () => {
+    const plan = {
+      recipeId: calyx.id,
+      choices: defaultChoices(calyx, 'straightBoil'),
+      potId: 'wide',
+      burnerId: 'gas',
+      question: { kind: 'litres' as const, litres: 8 },
+      fills: 1 as const,
+      readyAtMs: null,
+    };
+    const seen: number[] = [];
+    const answers = compareMethods(
+      plan,
+      ['straightBoil', 'shortBoilLongSteep', 'doubleDraw'],
+      BOOK,
+      KITCHEN,
+      TABLES,
+      {
+        cancelled: () => false,
+        onProgress: (share) => seen.push(share),
+      },
+    )!;
+    expect(seen).toEqual([1 / 3, 2 / 3, 1]);
+    const rows = answers.map((a) => {
+      if (!a.ok) throw new Error(a.methodId);
+      return a.row;
+    });
+    const [straight, steep, double] = rows as [(typeof rows)[0], (typeof rows)[0], (typeof rows)[0]];
+    for (const row of rows) {
+      expect(row.litres).toBeCloseTo(8, 1);
+      expect(row.handsOnMin).toBeLessThan(row.totalMin);
+      // The curve is read from the trace: it starts weak, ends at what is in the bottles, and time runs forward.
+      expect(row.curve.at(-1)!.gPerL.calyx).toBeCloseTo(row.gPerL.calyx!, 6);
+      expect(row.curve[0]!.gPerL.calyx ?? 0).toBeLessThan(row.gPerL.calyx!);
+      for (let i = 1; i < row.curve.length; i++)
+        expect(row.curve[i]!.atMin).toBeGreaterThanOrEqual(row.curve[i - 1]!.atMin - 1e-9);
+    }
+    expect(steep.totalMin).toBeGreaterThan(straight.totalMin * 2);
+    expect(steep.redLeft!).toBeGreaterThan(straight.redLeft!);
+    expect(double.secondDraw!.litres).toBeGreaterThan(1);
+    expect(straight.secondDraw).toBeNull();
+    const stopped = compareMethods(plan, ['straightBoil'], BOOK, KITCHEN, TABLES, {
+      cancelled: () => true,
+      onProgress: () => undefined,
+    });
+    expect(stopped).toBeNull();
+  });
+});
+
+describe('spans', () => {
+  const { program } = made('calyx-pineapple', 'straightBoil', { fruit: 'raw' });
+  const spans = (change: Partial<Parameters<typeof rangesOf>[3]> = {}) =>
+    rangesOf(program, KITCHEN, TABLES, { runs: 400, seed: 11, ...change })!;
+  it('every spread has a source, and each constant has a row', () => {
+    for (const row of SPREAD_ROWS) {
+      expect(row.source.length).toBeGreaterThan(10);
+      expect(row.drives.length).toBeGreaterThan(0);
+    }
+    expect(new Set(SPREAD_ROWS.map((r) => r.id)).size).toBe(SPREAD_ROWS.length);
+  });
+  it('the same seed gives the same spans, another one nearly the same', () => {
+    expect(spans()).toEqual(spans());
+    const other = spans({ seed: 12 });
+    expect(other).not.toEqual(spans());
+    expect(other.litres.mid / spans().litres.mid).toBeCloseTo(1, 1);
+  });
+  it('hold the plan between their ends', () => {
+    const { litres, failed } = spans();
+    expect(failed).toBe(0);
+    expect(litres.low).toBeLessThan(6);
+    expect(litres.high).toBeGreaterThan(6);
+  });
+  it.each(SPREAD_ROWS.map((r) => [r.id, r] as const))(
+    'without the spread of %s what it drives is narrower',
+    (id, row) => {
+      const only = SPREAD_ROWS.map((r) => (r.id === id ? r : { ...r, sigma: 0 }));
+      const none = SPREAD_ROWS.map((r) => ({ ...r, sigma: 0 }));
+      // Two plans, so that every constant finds something to drive.
+      const width = (spreads: typeof only) => {
+        const r = rangesOf(program, KITCHEN, TABLES, { runs: 60, seed: 3, spreads })!;
+        const of = (s: { low: number; high: number }) => s.high - s.low;
+        const strength = Object.values(r.gPerL).reduce((sum, s) => sum + of(s!), 0);
+        return { litres: of(r.litres), time: of(r.minutes), strength };
+      };
+      const alone = width(only);
+      const still = width(none);
+      for (const driven of row.drives) expect(alone[driven], driven).toBeGreaterThan(still[driven] + 1e-6);
+      expect(still.litres).toBeCloseTo(0, 9);
+    },
+  );
+  it('can be stopped', () => {
+    expect(rangesOf(program, KITCHEN, TABLES, { runs: 1000, seed: 1, cancelled: () => true })).toBeNull();
+  });
+});
+
+describe('guidance', () => {
+  /** Rows that a drink of the book must bring to its step. */
+  const WANTED = [
+    'pair.vinegar',
+    'fruit.taste',
+    'wash.label',
+    'wash.colour',
+    'wash.insects',
+    'wash.skins',
+    'wash.stickers',
+    'pot.sound',
+    'juice.sieved',
+    'water.drinkable',
+    'soak.place',
+    'boil.long',
+    'herb.offHeat',
+    'strain.sequence',
+    'strain.wait',
+    'strain.slowCloth',
+    'strain.metal',
+    'strain.cloth',
+    'juice.cold',
+    'mix.coolFirst',
+    'mix.curdle',
+    'sweeten.moment',
+    'citrus.late',
+    'blend.load',
+    'blend.foam',
+    'spice.open',
+    'ginger.form',
+    'citrus.seeds',
+    'shake.daily',
+    'garlic.warm',
+    'chilli.gloves',
+  ];
+  it('each row stands at a step of a shipped drink', () => {
+    const seen = new Set<string>();
+    for (const recipe of BOOK) {
+      for (const methodId of recipe.methods) {
+        for (const fruit of ['cooked', 'raw'] as const) {
+          const { program, sim } = made(recipe.id, methodId, { fruit }, Math.min(5, recipe.basisL));
+          for (const step of program.steps) {
+            const entry = sim.trace.find((t) => t.stepId === step.id);
+            for (const g of guidanceFor(program, step, entry, KITCHEN, TABLES)) seen.add(g.code);
+          }
+        }
+      }
+    }
+    expect(WANTED.filter((code) => !seen.has(code))).toEqual([]);
+    for (const code of WANTED)
+      expect(
+        GUIDANCE_ROWS.some((r) => r.code === code),
+        code,
+      ).toBe(true);
+  });
+});
+
+describe('tools, overviews and slips', () => {
+  it('counts loads and lots by the sizes of the kitchen', () => {
+    const { program, sim } = made('raw-ginger-spice', 'rawBlend', {}, 5);
+    const blend = sim.trace.find((t) => t.kind === 'blend')!;
+    const small = { ...KITCHEN, tools: { ...KITCHEN.tools, blenderMl: 1000 } };
+    const counts = toolCounts(program, sim, small, TABLES);
+    // A jar of a litre takes 660 mL of it.
+    expect(counts.blenderLoads).toBeGreaterThanOrEqual(Math.ceil(volumeMl(blend.after.liquor) / 660));
+    expect(counts.blenderLoads).toBeLessThanOrEqual(Math.ceil(volumeMl(blend.after.liquor) / 660) + 1);
+    const wash = made('deep-calyx-ginger', 'straightBoil', {}, 9);
+    // 300 g of calyx at 0.15 g/mL is 2 L, with roots and peel 2.6 L: in a 2 L bowl filled to 40 % four lots.
+    const bowl = { ...KITCHEN, tools: { ...KITCHEN.tools, bowlMl: 2000 } };
+    expect(toolCounts(wash.program, wash.sim, bowl, TABLES).washLots).toBe(4);
+    const short = { ...KITCHEN, tools: { ...KITCHEN.tools, receiverMl: 5000 } };
+    expect(toolCounts(wash.program, wash.sim, short, TABLES).receiverShortL).toBeGreaterThan(3);
+  });
+  it('tells who a drink is for', () => {
+    const of = (id: string) => overviewOf(BOOK.find((r) => r.id === id)!, KITCHEN, TABLES);
+    expect(of('basil-thyme').mild).toBe(true);
+    expect(of('root-lemon-shots').mild).toBe(false);
+    expect(of('lemon-garlic').mild).toBe(false);
+    expect(of('deep-calyx-ginger').noAddedSugar).toBe(false);
+    expect(of('deep-calyx-ginger').families).toContain('hibiscus');
+    expect(BOOK.every((r) => !overviewOf(r, KITCHEN, TABLES).alcohol)).toBe(true);
+  });
+  it('asks about amounts and times far from the usual, and only then', () => {
+    // A spoon for a cup: 300 g of cayenne in 5 L, where 0.02 to 1 g/L is usual.
+    expect(amountSlip('cayenne-ground', 30, 5)).toMatchObject({ kind: 'much' });
+    expect(amountSlip('cayenne-ground', 2, 5)).toBeNull();
+    expect(amountSlip('hibiscus-dried', 5, 9)).toMatchObject({ kind: 'little' });
+    // Three times what the recipe has.
+    expect(amountSlip('lemongrass', 400, 5, 100)).toMatchObject({ kind: 'much' });
+    expect(amountSlip('lemongrass', 200, 5, 100)).toBeNull();
+    expect(timeSlip('boil', 600)).toMatchObject({ kind: 'long' });
+    expect(timeSlip('steep', 1)).toMatchObject({ kind: 'short' });
+    expect(timeSlip('boil', 20)).toBeNull();
+    // 3 L gone in half an hour over a 30 cm pot: 72 · 0.0707 · 0.5 + 0.3 = 2.8 L at the very most.
+    expect(lossSlip(3, 30, 0.0707)).toMatchObject({ kind: 'lossUnexplained' });
+    expect(lossSlip(1, 30, 0.0707)).toBeNull();
+  });
+});
+
+describe('shopping', () => {
+  const plan = (id: string, methodId: MethodId, litres: number) => {
+    const { program, sim } = made(id, methodId, {}, litres);
+    return { program, dosedG: Object.assign({}, ...sim.trace.map((t) => t.dosedG)), litres };
+  };
+  it('buys each fruit once for all its parts, and rounds packs up with what is left', () => {
+    const list = shoppingList([plan('calyx-pineapple', 'straightBoil', 9)], [], TABLES, 11);
+    const pineapple = list.rows.find((r) => r.id === 'pineapple')!;
+    // Peel 700 of 350 each, core 180 of 90, flesh 1700 of 850: two fruit, not six.
+    expect(pineapple.pieces).toEqual({ count: 2, pieceId: 'pineapple' });
+    expect(pineapple.parts).toHaveLength(3);
+    const dried = list.rows.find((r) => r.id === 'hibiscus-dried')!;
+    // 190 g from packs of 250 g: one, 60 g left.
+    expect(dried.packs).toEqual({ count: 1, sizeG: 250 });
+    expect(dried.leftG).toBeCloseTo(60, 6);
+  });
+  it('takes off what is in the house, and prices by the pack', () => {
+    const stock = [
+      { itemId: 'hibiscus-dried', inHouseG: 100, packG: 50, price: 2 },
+      { itemId: 'ginger-bruised', inHouseG: 1000, packG: null, price: null },
+    ];
+    const list = shoppingList([plan('deep-calyx-ginger', 'straightBoil', 9)], stock, TABLES, 11);
+    const dried = list.rows.find((r) => r.id === 'hibiscus-dried')!;
+    // 300 − 100 = 200 g in packs of 50: four, at 2 each.
+    expect(dried.packs).toEqual({ count: 4, sizeG: 50 });
+    expect(dried.cost).toBe(8);
+    expect(list.cost).toBe(8);
+    expect(list.rows.find((r) => r.id === 'ginger-bruised')!.buyG).toBe(0);
+    expect(list.unpriced).toBeGreaterThan(0);
+  });
+  it('says what is out of season, with what is to be had all year', () => {
+    const list = shoppingList([plan('fresh-calyx-ginger', 'straightBoil', 5)], [], TABLES, 7);
+    expect(list.rows.find((r) => r.id === 'hibiscus-fresh')!.offSeason).toEqual({ dried: 'hibiscus-dried' });
+    const winter = shoppingList([plan('fresh-calyx-ginger', 'straightBoil', 5)], [], TABLES, 12);
+    expect(winter.rows.find((r) => r.id === 'hibiscus-fresh')!.offSeason).toBeNull();
+  });
+});
+
+describe('facts', () => {
+  it('name only what the tables have, each with a source', () => {
+    const known = (id: string) =>
+      TABLES.ingredients.has(id) || TABLES.liquids.has(id) || TABLES.sweeteners.has(id);
+    for (const row of SUBSTITUTE_ROWS) {
+      expect(known(row.itemId) && known(row.insteadId), `${row.itemId} ${row.insteadId}`).toBe(true);
+      expect(row.range).toBeGreaterThanOrEqual(1);
+    }
+    for (const row of [...USUAL_ROWS, ...SHOP_ROWS]) expect(known(row.itemId), row.itemId).toBe(true);
+    for (const row of USUAL_ROWS) expect(row.lowGPerL).toBeLessThan(row.highGPerL);
+    for (const row of FRUIT_ROWS) for (const p of row.parts) expect(known(p.itemId), p.itemId).toBe(true);
+    for (const row of [...SUBSTITUTE_ROWS, ...TOOL_ROWS, ...FRUIT_ROWS, ...USUAL_ROWS, ...SHOP_ROWS])
+      expect(row.source.length).toBeGreaterThan(5);
+  });
+});
