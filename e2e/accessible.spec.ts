@@ -27,7 +27,51 @@ async function expectClean(page: Page, what: string): Promise<void> {
 /** Every screen of the demo, and what makes each ready to be looked at. */
 const SCREENS: { name: string; path: string; open?: (page: Page) => Promise<void> }[] = [
   { name: 'stove', path: '/' },
-  { name: 'choose', path: '/new' },
+  { name: 'drinks', path: '/drinks' },
+  { name: 'drinks found', path: '/drinks?only=mild&held=ginger' },
+  { name: 'a recipe', path: '/drinks/calyx-pineapple' },
+  {
+    name: 'methods compared',
+    path: '/drinks/deep-calyx-ginger/compare',
+    open: async (page) => {
+      await page.getByTestId('method-table').getByRole('button', { name: 'Red that is left' }).click();
+    },
+  },
+  { name: 'two recipes', path: '/drinks/two?a=deep-calyx-ginger&b=calyx-pineapple' },
+  {
+    name: 'a recipe being written',
+    path: '/drinks/write',
+    open: async (page) => {
+      for (const text of ['200 g dried hibiscus', '3 thumbs of ginger, sliced']) {
+        await page.getByTestId('add-line').fill(text);
+        await page.getByRole('button', { name: 'Add', exact: true }).click();
+        await expect(page.getByTestId('add-line')).toHaveValue('');
+      }
+      await page.getByLabel('Boil gently, minutes').fill('200');
+      await expect(page.getByTestId('slip')).toBeVisible();
+    },
+  },
+  { name: 'a variant', path: '/drinks/deep-calyx-ginger/vary' },
+  {
+    name: 'a pasted recipe',
+    path: '/drinks/paste',
+    open: async (page) => {
+      await page
+        .getByTestId('paste-text')
+        .fill('2 cups dried sorrel\n3 cups moon berries\n10 cups water\n\nBoil 20 minutes. Strain.');
+      await page.getByRole('button', { name: 'Say what it is' }).click();
+      await expect(page.getByTestId('new-ingredient')).toBeVisible();
+    },
+  },
+  { name: 'written down while they cook', path: '/drinks/capture' },
+  { name: 'facts', path: '/drinks/facts/ginger' },
+  {
+    name: 'shopping',
+    path: '/shopping',
+    open: async (page) => {
+      await page.locator('[data-testid^="buy-"]').first().getByRole('button').click();
+    },
+  },
   ...['size', 'wash', 'draw', 'strain', 'balance', 'bottle', 'keep'].map((stage) => ({
     name: `plan ${stage}`,
     path: `/new/deep-calyx-ginger?stage=${stage}`,
@@ -80,7 +124,7 @@ test.describe('with demo data', () => {
   for (const scheme of SCHEMES) {
     for (const width of WIDTHS) {
       test(`no violations at ${width} px, ${scheme}`, async ({ page, server }) => {
-        test.setTimeout(180_000);
+        test.setTimeout(300_000);
         await page.emulateMedia({ colorScheme: scheme, reducedMotion: 'reduce' });
         await page.setViewportSize({ width, height: width === 1280 ? 800 : 844 });
         for (const screen of SCREENS) {
@@ -99,7 +143,7 @@ for (const scheme of SCHEMES) {
     await page.emulateMedia({ colorScheme: scheme });
     for (const width of WIDTHS) {
       await page.setViewportSize({ width, height: 800 });
-      for (const path of ['/', '/shelf', '/new', '/kitchen', '/nowhere']) {
+      for (const path of ['/', '/shelf', '/drinks', '/shopping', '/kitchen', '/nowhere']) {
         await page.goto(`${server.url}${path}`);
         await expect(page.locator('[data-page-title]')).toBeVisible();
         await expectClean(page, `empty ${path}`);

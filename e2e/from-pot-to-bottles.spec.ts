@@ -13,12 +13,12 @@ test('from an empty kitchen to dated bottles, with the mouse', async ({ page, se
   await page.getByRole('button', { name: 'That is my pot' }).click();
 
   // Choose and size.
-  await page
-    .getByRole('link', { name: /straight boil/ })
-    .first()
-    .click();
+  await page.getByRole('link', { name: 'Make Deep calyx & ginger' }).click();
   await expect(page.getByRole('heading', { name: 'Deep calyx & ginger' })).toBeVisible();
   await expect(page.getByTestId('wish-now')).toHaveText('9.0 L in bottles');
+  await page.getByRole('tab', { name: /Draw/ }).click();
+  await page.getByRole('button', { name: 'straight boil' }).click();
+  await page.getByRole('tab', { name: /Size/ }).click();
   await page.getByTestId('wish-litres').fill('6');
   await expect(page.getByTestId('wish-now')).toHaveText('6.0 L in bottles');
   await expect(page.getByTestId('line-calyx')).toContainText('200 g');

@@ -22,7 +22,7 @@ export {
   shoppingList,
   wholeFruit,
 } from './compare/shopping.ts';
-export { amountSlip, lossSlip, type Slip, timeSlip } from './compare/slips.ts';
+export { amountSlip, measuredLossSlip, type Slip, timeSlip } from './compare/slips.ts';
 export { type ToolCounts, toolCounts } from './compare/toolCounts.ts';
 // exchange
 export { amountsIn, lengthIn } from './exchange/amounts.ts';
@@ -33,6 +33,7 @@ export {
   type PastedLine,
   type PastedRecipe,
   parsePasted,
+  readAs,
   recipeFromPasted,
 } from './exchange/paste.ts';
 export type { PastedStep } from './exchange/pastedSteps.ts';

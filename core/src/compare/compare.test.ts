@@ -18,7 +18,7 @@ import { unwrap } from '../units/result.ts';
 import { compareMethods, drawsOf } from './methods.ts';
 import { overviewOf } from './overview.ts';
 import { shoppingList } from './shopping.ts';
-import { amountSlip, lossSlip, timeSlip } from './slips.ts';
+import { amountSlip, lossSlip, measuredLossSlip, timeSlip } from './slips.ts';
 import { toolCounts } from './toolCounts.ts';
 
 const calyx = BOOK[0]!;
@@ -301,6 +301,17 @@ describe('tools, overviews and slips', () => {
     // 3 L gone in half an hour over a 30 cm pot: 72 · 0.0707 · 0.5 + 0.3 = 2.8 L at the very most.
     expect(lossSlip(3, 30, 0.0707)).toMatchObject({ kind: 'lossUnexplained' });
     expect(lossSlip(1, 30, 0.0707)).toBeNull();
+  });
+  it('asks about a measure that flame and solids cannot explain, and about no honest one', () => {
+    const { sim } = made('deep-calyx-ginger', 'straightBoil');
+    const strain = sim.trace.findIndex((t) => t.kind === 'strain');
+    const before = sim.trace.slice(0, strain);
+    const boiled = before.at(-1)!.now.volumeL;
+    const expected = sim.trace[strain]!.now.volumeL;
+    expect(measuredLossSlip(before, expected, boiled - expected, 0.0707)).toBeNull();
+    expect(measuredLossSlip(before, expected - 4, boiled - expected, 0.0707)).toMatchObject({
+      kind: 'lossUnexplained',
+    });
   });
 });
 

@@ -1,4 +1,5 @@
 import type { OwnStepKind } from '../program/recipe.ts';
+import type { TraceEntry } from '../program/types.ts';
 import { USUAL_ROWS } from '../tables/kitchenFacts.ts';
 
 /** An amount or a time far outside what is usual: asked about once, with the usual beside it. */
@@ -55,4 +56,21 @@ const MOST_LOSS_L_PER_H_M2 = 72;
 export function lossSlip(lostL: number, heatedMin: number, surfaceM2: number): Slip | null {
   const mostL = (MOST_LOSS_L_PER_H_M2 * surfaceM2 * heatedMin) / 60 + 0.3;
   return lostL > mostL ? { kind: 'lossUnexplained', lostL, mostL } : null;
+}
+
+/**
+ * The same for litres just measured, against what was in the vessel when it stood fullest before.
+ * @param trace what has happened so far; only what boils loses litres.
+ * @param heldL litres that solids hold back at this step.
+ */
+export function measuredLossSlip(
+  trace: readonly TraceEntry[],
+  measuredL: number,
+  heldL: number,
+  surfaceM2: number,
+): Slip | null {
+  const hadL = Math.max(0, ...trace.map((t) => t.now.volumeL));
+  const boiledMin = trace.filter((t) => t.kind === 'boil').reduce((sum, t) => sum + t.endMin - t.startMin, 0);
+  // What solids hold and a pot boils off is known to a tenth of what stood in it: less is no slip.
+  return hadL > 0 ? lossSlip(0.9 * hadL - measuredL - heldL, boiledMin, surfaceM2) : null;
 }

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { measuringKit } from '../program/kitchen.ts';
 import { KITCHEN, TABLES } from '../testKitchen.ts';
-import { parsePasted } from './paste.ts';
+import { VAGUE_G } from './amounts.ts';
+import { parsePasted, readAs } from './paste.ts';
 import { HELD_OUT, PASTED, type Pasted } from './pasted.fixtures.ts';
 
 interface Score {
@@ -71,4 +72,22 @@ describe('five more, put down before there was a parser', () => {
       expect(score.right / score.of, score.missed.join('; ')).toBeGreaterThanOrEqual(0.9);
     },
   );
+});
+
+describe('a line told to be another thing than was read', () => {
+  const kit = { ...measuringKit(KITCHEN), system: 'metric' as const };
+  it('is weighed anew as that thing', () => {
+    const line = parsePasted('2 handfuls of moon berries', TABLES, kit).lines[0]!;
+    expect(line.itemId).toBeNull();
+    expect(line.massG).toBeNull();
+    const told = readAs(line, 'hibiscus-dried', TABLES, kit);
+    expect(told.itemId).toBe('hibiscus-dried');
+    expect(told.massG).toBeCloseTo(2 * VAGUE_G.handful!, 9);
+  });
+  it('by its own bulk, where it was a cup', () => {
+    const line = parsePasted('2 cups ginger, grated', TABLES, kit).lines[0]!;
+    const sliced = readAs(line, 'ginger-sliced', TABLES, kit);
+    const bulk = TABLES.ingredients.get('ginger-sliced')!.bulkGPerMl;
+    expect(sliced.massG).toBeCloseTo(2 * 250 * bulk, 6);
+  });
 });

@@ -1,4 +1,5 @@
 import type { OwnStepKind, Recipe, RecipeLine, RecipeStep } from '../program/recipe.ts';
+import { FAMILY_ROWS } from '../tables/families.ts';
 import type { Tables } from '../tables/types.ts';
 import type { MeasuringKit } from '../units/measures.ts';
 import type { UnitSystem } from '../units/units.ts';
@@ -248,6 +249,14 @@ function readThing(
     doubts,
     sure: doubts.length === 0 || (doubts.length === 1 && doubts[0] === 'range'),
   };
+}
+
+/** A line that was told to be another thing than was read: its amount is weighed anew as that thing. */
+export function readAs(line: PastedLine, itemId: string, tables: Tables, kit: MeasuringKit): PastedLine {
+  const facts = itemFacts(itemId, tables);
+  const family = FAMILY_ROWS.find((f) => f.forms.some((form) => form.itemId === itemId));
+  const grams = line.amount ? gramsOfAmount(line.amount, itemId, family, tables, kit) : null;
+  return { ...line, itemId, kind: facts?.kind ?? 'solid', massG: grams?.massG ?? line.massG };
 }
 
 /** Families whose forms differ so much that a guess must be shown. */

@@ -115,9 +115,9 @@ export function itemFacts(itemId: string, tables: Tables): ItemFacts | null {
  * @returns `sure` is false for handfuls and the like; null where nothing can be said.
  */
 export function gramsOfAmount(
-  amount: Amount,
+  amount: Pick<Amount, 'value' | 'max' | 'unit'>,
   itemId: string,
-  family: FamilyRow,
+  family: FamilyRow | undefined,
   tables: Tables,
   kit: MeasuringKit,
 ): { massG: number; sure: boolean } | null {
@@ -131,7 +131,7 @@ export function gramsOfAmount(
     if (grams !== null) return { massG: grams, sure: true };
   }
   // So many of the thing itself: by the piece, the fruit it is a part of, or the fruit its juice comes from.
-  if (family.juice?.itemId === itemId) {
+  if (family?.juice?.itemId === itemId) {
     const fruit = tables.ingredients.get(family.juice.from);
     const perKg = fruit ? juicePerKg(fruit, 'hand') : null;
     if (fruit?.piece && perKg !== null)

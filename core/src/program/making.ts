@@ -43,7 +43,7 @@ export interface Making extends BuildInput {
   onStove: 'on' | 'ajar' | 'off';
   covered: 'on' | 'off';
   /** Lines as the method takes them: ids by where they come in. */
-  pot_: LineId[];
+  potLines: LineId[];
   late: RecipeLine[];
   offHeat: RecipeLine[];
   rawFruit: RecipeLine[];

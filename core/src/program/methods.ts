@@ -120,7 +120,7 @@ export function buildProgram(input: BuildInput): Program {
     hands: 'handsOn',
     onStove: pot.lid ? choices.lid : 'off',
     covered: pot.lid ? 'on' : 'off',
-    pot_: pourFirst(inPot.filter((l) => !isWater(l))),
+    potLines: pourFirst(inPot.filter((l) => !isWater(l))),
     late: recipe.lines.filter((l) => l.stream === 'late'),
     offHeat: recipe.lines.filter((l) => l.stream === 'offHeat'),
     rawFruit: cookFruit ? [] : recipe.lines.filter((l) => l.stream === 'fruit'),
@@ -511,7 +511,7 @@ function draw(m: Making): void {
 
 function drawFill(m: Making, fill: number): void {
   const { choices } = m;
-  const all = [...m.waterLines.first, ...m.pot_];
+  const all = [...m.waterLines.first, ...m.potLines];
   const jars = jarsInto(m, 'pot');
   switch (choices.methodId) {
     case 'straightBoil':
@@ -551,7 +551,7 @@ function drawFill(m: Making, fill: number): void {
     case 'pourOver':
       fillPot(m, fill, m.waterLines.first, jars);
       heatUp(m, fill);
-      fillPot(m, fill, [...m.pot_, ...m.late.map((l) => l.id), ...m.offHeat.map((l) => l.id)]);
+      fillPot(m, fill, [...m.potLines, ...m.late.map((l) => l.id), ...m.offHeat.map((l) => l.id)]);
       m.b.add('steep', {
         from: [POT],
         to: [POT],
@@ -594,7 +594,7 @@ function drawFill(m: Making, fill: number): void {
 /** Blended with most of the water, strained; the cloth rinsed with the rest. */
 function blendRaw(m: Making): void {
   const { b, hands, litres, recipe } = m;
-  const solids = [...m.pot_, ...m.late.map((l) => l.id), ...m.offHeat.map((l) => l.id)];
+  const solids = [...m.potLines, ...m.late.map((l) => l.id), ...m.offHeat.map((l) => l.id)];
   const strain = (keepSolids: boolean) =>
     b.add('strain', {
       from: [BLENDER],
@@ -632,7 +632,7 @@ function steepInVinegar(m: Making): void {
   const after = recipe.lines.filter((l) => l.stream === 'after').map((l) => l.id);
   b.add('mix', { from: [TUB], to: [TUB], lines: after, until: minutes(6), attention: hands });
   const solids = [
-    ...m.pot_,
+    ...m.potLines,
     ...m.waterLines.first,
     ...m.late.map((l) => l.id),
     ...m.offHeat.map((l) => l.id),

@@ -115,6 +115,10 @@ export const theme = createTheme({
         a: { color: role('rim') },
         ':focus-visible': { outline: `3px solid ${role('rim')}`, outlineOffset: 2 },
         '.Mui-focusVisible': { outline: `3px solid ${role('rim')}`, outlineOffset: 2 },
+        // On paper only what is to be read or bought: no places to go, nothing to press.
+        '@media print': {
+          'nav, .MuiButton-root, .MuiToggleButtonGroup-root': { display: 'none !important' },
+        },
         '@media (prefers-reduced-motion: reduce)': {
           '*': { animation: 'none !important', transition: 'none !important' },
         },

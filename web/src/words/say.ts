@@ -168,6 +168,7 @@ export function sayNote(note: Said): string {
   const out: Record<string, string> = {};
   if (p.minutes !== undefined) out.minutes = duration(Number(p.minutes));
   if (p.percent !== undefined) out.percent = `${p.percent} %`;
+  if (p.loads !== undefined) out.loads = num(Number(p.loads));
   if (p.iceKg !== undefined) out.iceKg = `${num(Number(p.iceKg), 1)} kg`;
   return say(`note.${note.code}`, out);
 }

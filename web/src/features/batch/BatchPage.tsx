@@ -7,7 +7,9 @@ import { useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { stepName } from '../../shared/batch/stepWords.ts';
 import { VesselDrawing } from '../../shared/drawings/VesselDrawing.tsx';
+import { recipeText } from '../../shared/recipeText.ts';
 import { STAGE_IDS, type StageId, StageLine } from '../../shared/StageLine.tsx';
+import { TextOut } from '../../shared/TextOut.tsx';
 import { ErrorPanel, Loading, PageHead, Panel, Row } from '../../shared/ui.tsx';
 import { sayDrink } from '../../words/names.ts';
 import { celsius, centimetres, litres, moment, say, sayStepProblem } from '../../words/say.ts';
@@ -148,6 +150,12 @@ function BatchTable({ live }: { live: LiveBatch }) {
                   <LedgerPanel
                     {...input}
                     {...(now.log.endedMs === null ? { finishedWord: 'expected in bottles' } : {})}
+                  />
+                  <TextOut
+                    title="In words"
+                    what="The batch"
+                    fileName={`${batch.id}.txt`}
+                    text={recipeText({ ...input, recipe: live.recipe })}
                   />
                 </>
               )}

@@ -3,8 +3,10 @@ import {
   coldVolume,
   type Deed,
   entryProblem,
+  measuredLossSlip,
   POT,
   type Reading,
+  type Slip,
   type StepProblem,
   TUB,
 } from '@big-ladle/core';
@@ -16,7 +18,7 @@ import { Choice } from '../../shared/Choice.tsx';
 import { Counter } from '../../shared/Counter.tsx';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { role } from '../../theme/theme.ts';
-import { litres, num, sayStepProblem } from '../../words/say.ts';
+import { litres, num, say, sayStepProblem } from '../../words/say.ts';
 import { FootDeed } from './FootDeed.tsx';
 import { readingText } from './logWords.ts';
 import type { LiveBatch } from './useBatchNow.ts';
@@ -61,6 +63,8 @@ export function MeasureForm(props: {
   const [withVessel, setWithVessel] = useState(true);
   const [by, setBy] = useState<'meter' | 'strip'>('meter');
   const [problem, setProblem] = useState<string | null>(null);
+  /** The litres that were asked about: entered again, they are meant. */
+  const [asked, setAsked] = useState<number | null>(null);
   const { step } = live;
   if (!step) return null;
   const momentEntry = live.now.moment?.trace.at(-1);
@@ -88,8 +92,24 @@ export function MeasureForm(props: {
   const ready = reading();
 
   const inWords = (inner: StepProblem) => sayStepProblem(inner, { vessel: inPot ? live.pot.name : 'bowl' });
+  const expectedNowL = step.kind === 'strain' ? expectedL(live) : (momentEntry?.now.volumeL ?? 0);
+  const coldL = coldVolume(totalL, atC);
+  const loss =
+    kind === 'jug' && totalL > 0 && momentEntry
+      ? measuredLossSlip(
+          live.now.moment?.trace ?? [],
+          coldL,
+          Math.max(0, momentEntry.now.volumeL - expectedNowL),
+          (Math.PI / 4) * (live.pot.diameterCm / 100) ** 2,
+        )
+      : null;
+  const asking = loss !== null && asked === totalL;
   const enter = async (after: readonly Deed[] = []) => {
     setProblem(null);
+    if (loss && asked !== totalL) {
+      setAsked(totalL);
+      return;
+    }
     const measured: Deed[] = ready
       ? [{ kind: 'measured', body: { stepId: step.id, vesselId, reading: ready } }]
       : [];
@@ -174,11 +194,10 @@ export function MeasureForm(props: {
           {totalL > 0 && (
             <Box>
               {litres(totalL, 2)}
-              {hot && <> hot, {litres(coldVolume(totalL, atC), 2)} when cold</>}
+              {hot && <> hot, {litres(coldL, 2)} when cold</>}
               {momentEntry && (
                 <Box component="span" sx={{ color: role('inkMuted') }}>
-                  ; the model expected{' '}
-                  {litres(step.kind === 'strain' ? expectedL(live) : momentEntry.now.volumeL, 2)} cold
+                  ; the model expected {litres(expectedNowL, 2)} cold
                 </Box>
               )}
             </Box>
@@ -278,6 +297,11 @@ export function MeasureForm(props: {
         </>
       )}
       {problem && <Alert severity="error">{problem}</Alert>}
+      {asking && (
+        <Alert severity="warning" data-testid="loss-slip">
+          {sayLoss(loss)}
+        </Alert>
+      )}
       <Button
         variant={closing ? 'outlined' : 'contained'}
         color={closing ? 'inherit' : 'primary'}
@@ -285,7 +309,7 @@ export function MeasureForm(props: {
         onClick={() => void enter()}
         sx={{ minHeight: 56 }}
       >
-        Enter it
+        {asking ? 'It is so, enter it' : 'Enter it'}
       </Button>
       {closing && (
         <FootDeed testId="done" onClick={() => void enter([closing.deed])}>
@@ -299,3 +323,8 @@ export function MeasureForm(props: {
 /** What the straining should give: its own entry in the forecast. */
 const expectedL = (live: LiveBatch): number =>
   live.now.forecast.trace.find((t) => t.stepId === live.step?.id)?.now.volumeL ?? 0;
+
+const sayLoss = (slip: Slip): string =>
+  slip.kind === 'lossUnexplained'
+    ? say('slip.lossUnexplained', { lost: litres(slip.lostL), most: litres(slip.mostL) })
+    : '';

@@ -17,13 +17,14 @@ import {
   timetableFrom,
 } from '@big-ladle/core';
 import {
+  type Announcements,
   closestCenter,
   DndContext,
   type DragEndEvent,
   KeyboardSensor,
   PointerSensor,
+  type UniqueIdentifier,
   useDraggable,
-  useDroppable,
   useSensor,
   useSensors,
 } from '@dnd-kit/core';
@@ -61,7 +62,7 @@ export function EditorPage({ way }: { way: 'write' | 'edit' | 'vary' }) {
   const { id = '' } = useParams();
   const kitchen = useKitchen();
   const { book, own, tables, isPending } = useBook();
-  const { drafts, put } = useRecipeDrafts();
+  const { drafts } = useRecipeDrafts();
   const source = book.find((r) => r.id === id);
   if (kitchen.isPending || (way !== 'write' && !source && isPending)) return <Loading />;
   if (kitchen.isError) return <ErrorPanel error={kitchen.error} />;
@@ -78,21 +79,29 @@ export function EditorPage({ way }: { way: 'write' | 'edit' | 'vary' }) {
     openedAt: way === 'edit' ? source!.version : 0,
     meant: [],
   });
-  const draft = drafts[key];
-  if (!draft) {
-    return <Opening open={() => put(key, fresh())} />;
-  }
-  return <Editor key={key} draftKey={key} draft={draft} kitchen={kitchen.data.kitchen} tables={tables} />;
+  return (
+    <Editor
+      key={`${key}@${source?.version ?? 0}`}
+      draftKey={key}
+      kept={drafts[key]}
+      fresh={fresh}
+      kitchen={kitchen.data.kitchen}
+      tables={tables}
+    />
+  );
 }
 
-/** Lays the first draft down once. */
-function Opening({ open }: { open: () => void }) {
-  useState(() => queueMicrotask(open));
-  return <Loading />;
-}
-
-function Editor(props: { draftKey: string; draft: RecipeDraft; kitchen: Kitchen; tables: Tables }) {
-  const { draftKey, draft, kitchen, tables } = props;
+function Editor(props: {
+  draftKey: string;
+  /** The draft as far as it was written; until the first change there is none, and a fresh one stands in. */
+  kept: RecipeDraft | undefined;
+  fresh: () => RecipeDraft;
+  kitchen: Kitchen;
+  tables: Tables;
+}) {
+  const { draftKey, kitchen, tables } = props;
+  const [first] = useState(props.fresh);
+  const draft = props.kept ?? first;
   const { put, drop } = useRecipeDrafts();
   const navigate = useNavigate();
   const [problem, setProblem] = useState<string | null>(null);
@@ -119,9 +128,9 @@ function Editor(props: { draftKey: string; draft: RecipeDraft; kitchen: Kitchen;
         draft.openedAt > 0
           ? await call<Recipe>('PUT', `/recipes/${recipe.id}`, { version: draft.openedAt, recipe: named })
           : await call<Recipe>('POST', '/recipes', { recipe: named });
-      drop(draftKey);
       await refreshBook();
       navigate(`/drinks/${stored.id}`);
+      drop(draftKey);
     } catch (error) {
       if (error instanceof ApiError && error.code === 'changedElsewhere') {
         const stored = error.body.stored as Recipe;
@@ -458,6 +467,11 @@ function LineRow(props: {
 const MINUTES: ReadonlySet<OwnStepKind> = new Set(OWN_STEP_KINDS.filter((k) => k !== 'heat'));
 const LEVELS = ['rolling', 'medium', 'gentle', 'simmer'] as const;
 
+const DRAG_HELP = {
+  draggable:
+    'Press space to lift it, the arrow keys to move it, space to put it down, escape to put it back.',
+};
+
 /** Steps in their order; each holds the lines that go in with it. */
 function Steps(props: {
   recipe: Recipe;
@@ -470,8 +484,7 @@ function Steps(props: {
     useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
-  const stepOf = (id: string): string | null =>
-    id.startsWith('step:') ? id.slice(5) : id.startsWith('into:') ? id.slice(5) : null;
+  const stepOf = (id: string): string | null => (id.startsWith('step:') ? id.slice(5) : null);
   const put = (lineId: string, stepId: string | null) =>
     onChange(
       steps.map((s) => ({
@@ -494,10 +507,32 @@ function Steps(props: {
       if (a >= 0 && b >= 0 && a !== b) onChange(arrayMove(steps, a, b));
     }
   };
+  /** A step or an ingredient as it is read aloud while it is moved. */
+  const spoken = ({ id }: { id: UniqueIdentifier }): string => {
+    const text = String(id);
+    if (text.startsWith('line:')) {
+      const line = recipe.lines.find((l) => l.id === text.slice(5).split('@')[0]);
+      return line ? sayItem(line.itemId) : '';
+    }
+    const index = steps.findIndex((s) => s.id === stepOf(text));
+    return index < 0 ? '' : `${say(`step.${steps[index]!.kind}`)}, step ${index + 1} of ${steps.length}`;
+  };
+  const announcements: Announcements = {
+    onDragStart: ({ active }) => `Lifted: ${spoken(active)}.`,
+    onDragOver: ({ active, over }) => (over && over.id !== active.id ? `Now at ${spoken(over)}.` : undefined),
+    onDragEnd: ({ active, over }) =>
+      over ? `Put down: ${spoken(active)}, at ${spoken(over)}.` : `Put back: ${spoken(active)}.`,
+    onDragCancel: ({ active }) => `Put back: ${spoken(active)}.`,
+  };
   const used = new Set(steps.filter((s) => !isCleaning(s.kind)).flatMap((s) => s.lineIds));
   const unused = recipe.lines.filter((l) => !used.has(l.id));
   return (
-    <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={dropped}>
+    <DndContext
+      sensors={sensors}
+      collisionDetection={closestCenter}
+      onDragEnd={dropped}
+      accessibility={{ announcements, screenReaderInstructions: DRAG_HELP }}
+    >
       {unused.length > 0 && (
         <Box sx={{ mb: 1.5, p: 1, bgcolor: role('cautionGround'), borderRadius: 2 }} data-testid="unused">
           Not in any step yet:{' '}
@@ -647,10 +682,9 @@ function StepCard(props: {
   children: ReactNode;
 }) {
   const { step, number, problems, onChange } = props;
-  const { setNodeRef, listeners, attributes, transform, transition, isDragging } = useSortable({
+  const { setNodeRef, listeners, attributes, transform, transition, isDragging, isOver } = useSortable({
     id: `step:${step.id}`,
   });
-  const drop = useDroppable({ id: `into:${step.id}` });
   const name = say(`step.${step.kind}`);
   const choose = (
     label: string,
@@ -678,7 +712,7 @@ function StepCard(props: {
       ref={setNodeRef}
       data-testid={`step-${step.kind}`}
       sx={{
-        border: `1.5px solid ${drop.isOver ? role('rim') : role('hairline')}`,
+        border: `1.5px solid ${isOver ? role('rim') : role('hairline')}`,
         borderRadius: 2,
         p: 1,
         bgcolor: role('enamel'),
@@ -688,7 +722,7 @@ function StepCard(props: {
         transition: transition ?? undefined,
       }}
     >
-      <Box ref={drop.setNodeRef} sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center' }}>
+      <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center' }}>
         <Box
           component="button"
           type="button"

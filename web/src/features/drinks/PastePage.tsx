@@ -5,6 +5,7 @@ import {
   type PastedRecipe,
   parsePasted,
   type Recipe,
+  readAs,
   readRecipeLd,
   recipeFromPasted,
   type Tables,
@@ -128,10 +129,8 @@ function Read(props: { text: string; kitchen: Kitchen; tables: Tables; system: '
   const settled = pasted.lines.map((line, i): PastedLine => {
     const f = fixes[i];
     if (!f) return line;
-    const itemId = f.itemId ?? line.itemId;
-    const row = itemId ? tables : null;
-    const kind = row?.liquids.has(itemId!) ? 'liquid' : row?.sweeteners.has(itemId!) ? 'sweetener' : 'solid';
-    return { ...line, itemId, kind, massG: f.massG ?? line.massG, sure: f.good ?? line.sure };
+    const said = f.itemId ? readAs(line, f.itemId, tables, measuringKit(kitchen)) : line;
+    return { ...said, massG: f.massG ?? said.massG, sure: f.good ?? said.sure };
   });
   const kept = { ...pasted, lines: settled.filter((_, i) => !fixes[i]?.left) };
   const unknown = settled.filter((l, i) => !l.itemId && !fixes[i]?.left).length;

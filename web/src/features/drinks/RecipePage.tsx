@@ -11,12 +11,13 @@ import { refreshBook, useBook } from '../../shared/book.ts';
 import { notify } from '../../shared/notices.ts';
 import { useKitchen } from '../../shared/queries.ts';
 import { amountText, lineGrams, recipeText, stepSentences } from '../../shared/recipeText.ts';
+import { saveText } from '../../shared/saveText.ts';
+import { TextOut } from '../../shared/TextOut.tsx';
 import { ErrorPanel, Loading, PageHead, Panel, Row } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
 import { sayDrink, sayItem } from '../../words/names.ts';
 import { duration, litres, num, say } from '../../words/say.ts';
 import { LineFacts } from './LineFacts.tsx';
-import { saveText } from './saveText.ts';
 import { useMade } from './useMade.ts';
 
 interface VersionDoc {
@@ -53,7 +54,7 @@ export function RecipePage() {
   const name = sayDrink(recipe.id, recipe.name);
   const about = recipe.name ? (recipe.about ?? '') : say(`drink.${recipe.id}.about`);
   const base = recipe.base ? book.find((r) => r.id === recipe.base!.id) : undefined;
-  const text = made ? recipeText({ recipe, ...made, kitchen: k, tables }) : '';
+  const text = made ? recipeText({ recipe, ...made, kitchen: k, tables }) : null;
 
   const takeOut = async () => {
     await call('DELETE', `/recipes/${id}?version=${recipe.version}`);
@@ -178,80 +179,34 @@ export function RecipePage() {
             </Box>
           )}
         </Panel>
-        <Panel title="Take it with you">
-          <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
-            <Button
-              variant="outlined"
-              disabled={!made}
-              onClick={() =>
-                void navigator.clipboard
-                  .writeText(text)
-                  .then(() => notify('success', 'The recipe is copied as text.'))
-                  .catch(() =>
-                    notify('error', 'This browser does not let the page copy. Save it as text instead.'),
-                  )
-              }
-            >
-              Copy as text
-            </Button>
-            <Button
-              variant="outlined"
-              disabled={!made}
-              onClick={() => saveText(`${recipe.id}.txt`, text, 'text/plain')}
-            >
-              Save as text
-            </Button>
-            <Button variant="outlined" disabled={!made} onClick={() => window.print()}>
-              Print
-            </Button>
-            <Button
-              variant="outlined"
-              disabled={!made}
-              onClick={() => {
-                if (!made) return;
-                const { handsOnMin, totalMin } = timetableFrom(made.program, made.sim, 0);
-                const solvedG = Object.fromEntries(
-                  made.program.lines.map((l) => [l.id, lineGrams(made, l.id)]),
-                );
-                const ld = toRecipeLd(
-                  recipe,
-                  {
-                    name,
-                    about,
-                    steps: stepSentences(made),
-                    solvedG,
-                    customNames: Object.fromEntries(facts.map((f) => [f.id, f.name])),
-                  },
-                  tables,
-                  { handsOnMin, totalMin },
-                );
-                saveText(`${recipe.id}.recipe.json`, JSON.stringify(ld, null, 2), 'application/ld+json');
-              }}
-            >
-              Save as recipe JSON-LD
-            </Button>
-          </Box>
-          {made && (
-            <Box
-              component="pre"
-              data-testid="recipe-text"
-              sx={{
-                whiteSpace: 'pre-wrap',
-                fontFamily: 'inherit',
-                fontSize: '0.9rem',
-                color: role('inkMuted'),
-                maxHeight: 220,
-                overflow: 'auto',
-                mt: 1.5,
-                mb: 0,
-              }}
-              tabIndex={0}
-              aria-label="The recipe as text"
-            >
-              {text}
-            </Box>
-          )}
-        </Panel>
+        <TextOut title="Take it with you" what="The recipe" fileName={`${recipe.id}.txt`} text={text}>
+          <Button
+            variant="outlined"
+            disabled={!made}
+            onClick={() => {
+              if (!made) return;
+              const { handsOnMin, totalMin } = timetableFrom(made.program, made.sim, 0);
+              const solvedG = Object.fromEntries(
+                made.program.lines.map((l) => [l.id, lineGrams(made, l.id)]),
+              );
+              const ld = toRecipeLd(
+                recipe,
+                {
+                  name,
+                  about,
+                  steps: stepSentences(made),
+                  solvedG,
+                  customNames: Object.fromEntries(facts.map((f) => [f.id, f.name])),
+                },
+                tables,
+                { handsOnMin, totalMin },
+              );
+              saveText(`${recipe.id}.recipe.json`, JSON.stringify(ld, null, 2), 'application/ld+json');
+            }}
+          >
+            Save as recipe JSON-LD
+          </Button>
+        </TextOut>
         {mine && (
           <Panel title="Versions" aside={`now version ${num(recipe.version)}`}>
             {[...(versions.data?.versions ?? [])].reverse().map((v) => (

@@ -5,12 +5,10 @@ import Button from '@mui/material/Button';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Switch from '@mui/material/Switch';
 import { useState } from 'react';
-import { ApiError, call } from '../../shared/api.ts';
 import { QuantityField } from '../../shared/QuantityField.tsx';
-import { queryClient } from '../../shared/queries.ts';
+import { TakeArchive, type Taken } from '../../shared/TakeArchive.tsx';
 import { Panel } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
-import { num } from '../../words/say.ts';
 
 /** Tools whose size decides in how many loads the work goes. */
 export function ToolsPanel({
@@ -58,46 +56,9 @@ export function ToolsPanel({
   );
 }
 
-interface ImportReport {
-  recipes: number;
-  ingredients: number;
-  batches: number;
-  events: number;
-  kept: number;
-  kitchen: boolean;
-}
-
 /** Everything of this kitchen in one file, out and in. */
 export function ArchivePanel() {
-  const [report, setReport] = useState<string | null>(null);
-  const [problem, setProblem] = useState<string | null>(null);
-  const take = async (file: File | undefined) => {
-    if (!file) return;
-    setReport(null);
-    setProblem(null);
-    let value: unknown;
-    try {
-      value = JSON.parse(await file.text());
-    } catch (error) {
-      setProblem(
-        `${file.name} is no JSON file: ${error instanceof Error ? error.message : 'it cannot be read'}. Nothing was taken in.`,
-      );
-      return;
-    }
-    try {
-      const r = await call<ImportReport>('POST', '/archive', value);
-      await queryClient.invalidateQueries();
-      setReport(
-        `Taken in: ${num(r.recipes)} recipes, ${num(r.ingredients)} ingredients, ${num(r.batches)} batches with ${num(r.events)} entries${r.kitchen ? ', and the kitchen' : ''}. ${r.kept > 0 ? `${num(r.kept)} were here already and stayed as they are.` : ''}`,
-      );
-    } catch (error) {
-      setProblem(
-        error instanceof ApiError
-          ? error.detail
-          : 'The kitchen server does not answer. Nothing was taken in.',
-      );
-    }
-  };
+  const [taken, setTaken] = useState<Taken | null>(null);
   return (
     <Panel title="Everything in one file">
       <Box sx={{ color: role('inkMuted'), mb: 1.5 }}>
@@ -108,28 +69,11 @@ export function ArchivePanel() {
         <Button variant="outlined" component="a" href="/api/archive" download="big-ladle.json">
           Write it down
         </Button>
-        <Button component="label" variant="outlined">
-          Take one in
-          <input
-            type="file"
-            accept=".json,application/json"
-            hidden
-            data-testid="archive-file"
-            onChange={(e) => {
-              void take(e.target.files?.[0]);
-              e.target.value = '';
-            }}
-          />
-        </Button>
+        <TakeArchive label="Take one in" onTaken={setTaken} />
       </Box>
-      {report && (
-        <Alert severity="success" sx={{ mt: 1.5 }}>
-          {report}
-        </Alert>
-      )}
-      {problem && (
-        <Alert severity="error" sx={{ mt: 1.5 }}>
-          {problem}
+      {taken && (
+        <Alert severity={taken.ok ? 'success' : 'error'} sx={{ mt: 1.5 }}>
+          {taken.said}
         </Alert>
       )}
     </Panel>

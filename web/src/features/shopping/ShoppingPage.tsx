@@ -10,26 +10,15 @@ import { ApiError, call } from '../../shared/api.ts';
 import { stockKey, useBook, useStock } from '../../shared/book.ts';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { queryClient, useBatches, useKitchen } from '../../shared/queries.ts';
+import { saveText } from '../../shared/saveText.ts';
 import { useNow } from '../../shared/time.ts';
 import { ErrorPanel, Figure, Loading, PageHead, Panel } from '../../shared/ui.tsx';
 import { heading, role } from '../../theme/theme.ts';
 import { sayDrink, sayItem } from '../../words/names.ts';
 import { grams, litres, num, say } from '../../words/say.ts';
-import { csvOf } from './csv.ts';
+import { buyText, csvOf, rowName } from './listWords.ts';
 
 const MINUTE = 60_000;
-
-export const rowName = (row: Pick<ShoppingRow, 'id' | 'what'>): string =>
-  row.what === 'fruit' ? say(`fruit.${row.id}`) : sayItem(row.id);
-
-/** What to buy, in the words of a shop. */
-export function buyText(row: ShoppingRow): string {
-  if (row.buyG <= 0) return 'nothing, it is in the house';
-  if (row.packs) return `${num(row.packs.count)} × ${grams(row.packs.sizeG)}`;
-  if (row.pieces)
-    return `${num(row.pieces.count)} × ${say(`piece.${row.pieces.pieceId}`).split('|')[row.pieces.count === 1 ? 0 : 1]}`;
-  return grams(row.buyG);
-}
 
 /** What to buy for the plans that are chosen. */
 export function ShoppingPage() {
@@ -82,14 +71,7 @@ export function ShoppingPage() {
         <Button
           variant="outlined"
           disabled={list.rows.length === 0}
-          onClick={() => {
-            const url = URL.createObjectURL(new Blob([csvOf(list)], { type: 'text/csv' }));
-            const link = document.createElement('a');
-            link.href = url;
-            link.download = 'shopping.csv';
-            link.click();
-            URL.revokeObjectURL(url);
-          }}
+          onClick={() => saveText('shopping.csv', csvOf(list), 'text/csv')}
         >
           Save as CSV
         </Button>

@@ -22,6 +22,7 @@ import { ApiError, call } from '../../shared/api.ts';
 import type { KitchenDoc } from '../../shared/apiTypes.ts';
 import { VesselDrawing } from '../../shared/drawings/VesselDrawing.tsx';
 import { keys, queryClient } from '../../shared/queries.ts';
+import { TakeArchive } from '../../shared/TakeArchive.tsx';
 import { PageHead, Panel } from '../../shared/ui.tsx';
 import { sayField } from '../../words/fields.ts';
 import { litres, say } from '../../words/say.ts';
@@ -96,7 +97,12 @@ export function FirstPot({ doc }: { doc: KitchenDoc }) {
   });
   return (
     <>
-      <PageHead title="First, your pot" beside="Everything is sized to it. More pots later, in Kitchen." />
+      <PageHead title="First, your pot" beside="Everything is sized to it. More pots later, in Kitchen.">
+        <TakeArchive
+          label="Take in a kitchen from a file"
+          onTaken={(taken) => setProblem(taken && !taken.ok ? taken.said : null)}
+        />
+      </PageHead>
       <Box
         sx={{
           display: 'grid',

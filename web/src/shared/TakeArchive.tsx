@@ -1,0 +1,66 @@
+import Button from '@mui/material/Button';
+import { num } from '../words/say.ts';
+import { ApiError, call } from './api.ts';
+import { queryClient } from './queries.ts';
+
+interface ImportReport {
+  recipes: number;
+  ingredients: number;
+  batches: number;
+  events: number;
+  kept: number;
+  kitchen: boolean;
+}
+
+export type Taken = { ok: true; said: string } | { ok: false; said: string };
+
+/** Takes a kitchen in from a file, adding what is not here; says what came in, or what is wrong with the file. */
+async function takeArchive(file: File): Promise<Taken> {
+  let value: unknown;
+  try {
+    value = JSON.parse(await file.text());
+  } catch (error) {
+    return {
+      ok: false,
+      said: `${file.name} is no JSON file: ${error instanceof Error ? error.message : 'it cannot be read'}. Nothing was taken in.`,
+    };
+  }
+  try {
+    const r = await call<ImportReport>('POST', '/archive', value);
+    await queryClient.invalidateQueries();
+    return {
+      ok: true,
+      said: `Taken in: ${num(r.recipes)} recipes, ${num(r.ingredients)} ingredients, ${num(r.batches)} batches with ${num(r.events)} entries${r.kitchen ? ', and the kitchen' : ''}. ${r.kept > 0 ? `${num(r.kept)} were here already and stayed as they are.` : ''}`,
+    };
+  } catch (error) {
+    return {
+      ok: false,
+      said:
+        error instanceof ApiError
+          ? error.detail
+          : 'The kitchen server does not answer. Nothing was taken in.',
+    };
+  }
+}
+
+/** The button that asks for the file. */
+export function TakeArchive({ label, onTaken }: { label: string; onTaken: (taken: Taken | null) => void }) {
+  return (
+    <Button component="label" variant="outlined">
+      {label}
+      <input
+        type="file"
+        accept=".json,application/json"
+        hidden
+        data-testid="archive-file"
+        onChange={(e) => {
+          const file = e.target.files?.[0];
+          e.target.value = '';
+          if (!file) return;
+          onTaken(null);
+          void takeArchive(file).then(onTaken);
+        }}
+      />
+    </Button>
+  );
+}

@@ -1,0 +1,66 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import type { ReactNode } from 'react';
+import { role } from '../theme/theme.ts';
+import { notify } from './notices.ts';
+import { saveText } from './saveText.ts';
+import { Panel } from './ui.tsx';
+
+/** A recipe or a batch as plain text: shown, and to copy, save or print. Further ways out stand beside them. */
+export function TextOut(props: {
+  title: string;
+  /** What it is called in a sentence: "The recipe". */
+  what: string;
+  fileName: string;
+  text: string | null;
+  children?: ReactNode;
+}) {
+  const { title, what, fileName, text } = props;
+  const copy = () =>
+    void navigator.clipboard
+      .writeText(text ?? '')
+      .then(() => notify('success', `${what} is copied as text.`))
+      .catch(() => notify('error', 'This browser does not let the page copy. Save it as text instead.'));
+  return (
+    <Panel title={title}>
+      <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+        <Button variant="outlined" disabled={!text} onClick={copy}>
+          Copy as text
+        </Button>
+        <Button
+          variant="outlined"
+          disabled={!text}
+          onClick={() => saveText(fileName, text ?? '', 'text/plain')}
+        >
+          Save as text
+        </Button>
+        <Button variant="outlined" disabled={!text} onClick={() => window.print()}>
+          Print
+        </Button>
+        {props.children}
+      </Box>
+      {text && (
+        <Box
+          component="pre"
+          data-testid="recipe-text"
+          sx={{
+            whiteSpace: 'pre-wrap',
+            fontFamily: 'inherit',
+            fontSize: '0.9rem',
+            color: role('inkMuted'),
+            maxHeight: 220,
+            overflow: 'auto',
+            mt: 1.5,
+            mb: 0,
+            '@media print': { maxHeight: 'none' },
+          }}
+          tabIndex={0}
+          role="region"
+          aria-label={`${what} as text`}
+        >
+          {text}
+        </Box>
+      )}
+    </Panel>
+  );
+}
