@@ -5,10 +5,12 @@ import { expect, test } from './kitchenServer.ts';
 const WIDTHS = [1280, 390, 320];
 const SCHEMES = ['light', 'dark'] as const;
 
-async function expectClean(page: Page, what: string): Promise<void> {
-  const { violations } = await new AxeBuilder({ page })
-    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
-    .analyze();
+async function expectClean(page: Page, what: string, onlyColours = false): Promise<void> {
+  const axe = new AxeBuilder({ page }).options({ resultTypes: ['violations'] });
+  const { violations } = await (onlyColours
+    ? axe.withRules(['color-contrast', 'link-in-text-block'])
+    : axe.withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
+  ).analyze();
   expect(
     violations.map(
       (v) =>
@@ -119,43 +121,41 @@ const SCREENS: { name: string; path: string; open?: (page: Page) => Promise<void
   },
 ];
 
-test.describe('with demo data', () => {
-  test.use({ demo: true });
-  for (const scheme of SCHEMES) {
-    for (const width of WIDTHS) {
-      test(`no violations at ${width} px, ${scheme}`, async ({ page, server }) => {
-        test.setTimeout(300_000);
-        await page.emulateMedia({ colorScheme: scheme, reducedMotion: 'reduce' });
-        await page.setViewportSize({ width, height: width === 1280 ? 800 : 844 });
-        for (const screen of SCREENS) {
-          await page.goto(`${server.url}${screen.path}`);
-          await expect(page.locator('[data-page-title]')).toBeVisible();
-          await screen.open?.(page);
-          await expectClean(page, screen.name);
-        }
-      });
+/** The page as it stands, at every width, by day and by night. */
+async function expectCleanEverywhere(page: Page, what: string): Promise<void> {
+  for (const width of WIDTHS) {
+    await page.setViewportSize({ width, height: width === 1280 ? 800 : 844 });
+    for (const colorScheme of SCHEMES) {
+      await page.emulateMedia({ colorScheme, reducedMotion: 'reduce' });
+      // The night differs from the day by its colours alone.
+      await expectClean(page, `${what}, ${width} px, ${colorScheme}`, colorScheme === 'dark');
     }
   }
+  await page.setViewportSize({ width: 1280, height: 800 });
+}
+
+test.describe('with demo data', () => {
+  test.use({ demo: true });
+  for (const screen of SCREENS)
+    test(`no violations: ${screen.name}`, async ({ page, server }) => {
+      await page.goto(`${server.url}${screen.path}`);
+      await expect(page.locator('[data-page-title]')).toBeVisible();
+      await screen.open?.(page);
+      await expectCleanEverywhere(page, screen.name);
+    });
 });
 
-for (const scheme of SCHEMES) {
-  test(`no violations in the empty kitchen, ${scheme}`, async ({ page, server }) => {
-    await page.emulateMedia({ colorScheme: scheme });
-    for (const width of WIDTHS) {
-      await page.setViewportSize({ width, height: 800 });
-      for (const path of ['/', '/shelf', '/drinks', '/shopping', '/kitchen', '/nowhere']) {
-        await page.goto(`${server.url}${path}`);
-        await expect(page.locator('[data-page-title]')).toBeVisible();
-        await expectClean(page, `empty ${path}`);
-      }
-      await page.goto(server.url);
-      await page.getByLabel('Width inside, cm').fill('');
-      await page.getByRole('button', { name: 'That is my pot' }).click();
-      await expect(page.getByText('Between 8 and 80.')).toBeVisible();
-      await expectClean(page, 'first pot in error');
-    }
+for (const path of ['/', '/shelf', '/drinks', '/shopping', '/kitchen', '/nowhere'])
+  test(`no violations in the empty kitchen: ${path}`, async ({ page, server }) => {
+    await page.goto(`${server.url}${path}`);
+    await expect(page.locator('[data-page-title]')).toBeVisible();
+    await expectCleanEverywhere(page, `empty ${path}`);
+    if (path !== '/') return;
+    await page.getByLabel('Width inside, cm').fill('');
+    await page.getByRole('button', { name: 'That is my pot' }).click();
+    await expect(page.getByText('Between 8 and 80.')).toBeVisible();
+    await expectCleanEverywhere(page, 'first pot in error');
   });
-}
 
 test.describe('what is read out', () => {
   test.use({ demo: true });

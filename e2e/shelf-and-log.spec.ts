@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { expect, test } from './kitchenServer.ts';
 
 test.use({ demo: true });
@@ -59,4 +60,17 @@ test('an address that leads nowhere says so, and an unknown batch too', async ({
   await expect(page.getByRole('heading', { name: 'Nothing here' })).toBeVisible();
   await page.goto(`${server.url}/batches/none`);
   await expect(page.getByText('There is no batch with the id none.')).toBeVisible();
+});
+
+test('a finished batch is there as plain text, with what really went in', async ({ page, server }) => {
+  await page.goto(`${server.url}/batches/demo-shelf?stage=size`);
+  const text = page.getByTestId('recipe-text');
+  await expect(text).toContainText('What goes in');
+  await expect(text).toContainText(/g\) raw cane sugar/);
+  await expect(text).toContainText(/1\. /);
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save as text' }).click(),
+  ]);
+  expect(readFileSync(await download.path(), 'utf8')).toBe(await text.textContent());
 });

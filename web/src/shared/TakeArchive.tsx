@@ -1,6 +1,6 @@
-import Button from '@mui/material/Button';
 import { num } from '../words/say.ts';
 import { ApiError, call } from './api.ts';
+import { FileButton } from './FileButton.tsx';
 import { queryClient } from './queries.ts';
 
 interface ImportReport {
@@ -46,21 +46,14 @@ async function takeArchive(file: File): Promise<Taken> {
 /** The button that asks for the file. */
 export function TakeArchive({ label, onTaken }: { label: string; onTaken: (taken: Taken | null) => void }) {
   return (
-    <Button component="label" variant="outlined">
-      {label}
-      <input
-        type="file"
-        accept=".json,application/json"
-        hidden
-        data-testid="archive-file"
-        onChange={(e) => {
-          const file = e.target.files?.[0];
-          e.target.value = '';
-          if (!file) return;
-          onTaken(null);
-          void takeArchive(file).then(onTaken);
-        }}
-      />
-    </Button>
+    <FileButton
+      label={label}
+      accept=".json,application/json"
+      testId="archive-file"
+      onFile={(file) => {
+        onTaken(null);
+        void takeArchive(file).then(onTaken);
+      }}
+    />
   );
 }

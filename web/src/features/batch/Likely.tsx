@@ -48,7 +48,7 @@ export function Likely({ program, kitchen }: { program: Program; kitchen: Kitche
       data-ready={ranges !== undefined && !stale && progress === null}
     >
       {ranges && (
-        <Box sx={{ opacity: stale || progress !== null ? 0.5 : 1 }}>
+        <Box sx={{ color: stale || progress !== null ? role('inkMuted') : undefined }}>
           Likely{' '}
           <strong>
             {num(ranges.litres.low, 1)} to {num(ranges.litres.high, 1)} L

@@ -20,6 +20,7 @@ import { useNavigate } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { useBook } from '../../shared/book.ts';
 import { Choice } from '../../shared/Choice.tsx';
+import { FileButton } from '../../shared/FileButton.tsx';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { useKitchen } from '../../shared/queries.ts';
 import { ErrorPanel, Loading, PageHead, Panel } from '../../shared/ui.tsx';
@@ -83,15 +84,12 @@ export function PastePage() {
               ]}
               onChange={(v) => setSystem(v as 'us')}
             />
-            <Button component="label" variant="outlined">
-              From a file
-              <input
-                type="file"
-                accept=".json,.jsonld,.html,.htm,.txt"
-                hidden
-                onChange={(e) => void e.target.files?.[0]?.text().then(setText)}
-              />
-            </Button>
+            <FileButton
+              label="From a file"
+              accept=".json,.jsonld,.html,.htm,.txt"
+              testId="paste-file"
+              onFile={(file) => void file.text().then(setText)}
+            />
           </Box>
         </Panel>
         {text.trim() && (
