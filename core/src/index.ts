@@ -208,6 +208,7 @@ export {
   TUB,
 } from './program/making.ts';
 export { buildProgram } from './program/methods.ts';
+export { type CustomFacts, customRow, withCustom } from './program/ownIngredient.ts';
 export {
   type Choices,
   COLD_METHODS,
@@ -232,15 +233,7 @@ export {
   USUAL_TIMES,
   type Wash,
 } from './program/recipe.ts';
-export {
-  asRecipe,
-  type CustomFacts,
-  customFactsSchema,
-  customRow,
-  parseRecipe,
-  recipeSchema,
-  withCustom,
-} from './program/recipeSchema.ts';
+export { asRecipe, customFactsSchema, parseRecipe, recipeSchema } from './program/recipeSchema.ts';
 export { simulateBatch, vesselNow, vesselOfStep } from './program/simulate.ts';
 export { type SweetTaste, targetAfterTastes } from './program/taste.ts';
 export type {
@@ -318,6 +311,7 @@ export {
   STRAIN_LOSS_ML,
 } from './tables/constants.ts';
 export { FAMILY_ROWS, type FamilyRow } from './tables/families.ts';
+export { FRUIT_ROWS } from './tables/fruits.ts';
 export type { GuidanceKind } from './tables/guidance.ts';
 export { GUIDANCE_ROWS, type GuidanceRow, type Severity } from './tables/guidance.ts';
 export { SHIPPED_TABLES } from './tables/index.ts';
@@ -330,7 +324,6 @@ export {
   PRESERVING_ROWS,
 } from './tables/keeping.ts';
 export {
-  FRUIT_ROWS,
   SHOP_ROWS,
   SUBSTITUTE_ROWS,
   type SubstituteRow,

@@ -1,6 +1,7 @@
 import { juicePerKg } from '../physics/juice.ts';
 import type { Program } from '../program/types.ts';
-import { FRUIT_ROWS, type FruitRow, SHOP_ROWS, type ShopRow } from '../tables/kitchenFacts.ts';
+import { FRUIT_ROWS, type FruitRow } from '../tables/fruits.ts';
+import { SHOP_ROWS, type ShopRow } from '../tables/kitchenFacts.ts';
 import type { Tables } from '../tables/types.ts';
 
 /** What is in the house of an item, and how it is bought here. */

@@ -1,8 +1,8 @@
 import { createTheme } from '@mui/material/styles';
 import { DAY, NIGHT, type Tokens } from './tokens.ts';
 
-const HEADING = '"Bricolage Grotesque Variable", system-ui, sans-serif';
-const TEXT = '"Atkinson Hyperlegible Next Variable", system-ui, sans-serif';
+const HEADING = '"Bricolage Grotesque", system-ui, sans-serif';
+const TEXT = '"Atkinson Hyperlegible Next", system-ui, sans-serif';
 
 declare module '@mui/material/styles' {
   interface Palette {
@@ -30,7 +30,7 @@ export const role = (name: keyof Tokens): string => `var(--mui-palette-role-${na
 
 export const heading = {
   fontFamily: HEADING,
-  fontWeight: 650,
+  fontWeight: 600,
   fontFeatureSettings: '"tnum"',
   letterSpacing: '-0.01em',
 };

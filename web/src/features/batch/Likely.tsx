@@ -9,10 +9,10 @@ import { duration, num, say } from '../../words/say.ts';
 import { useJob } from '../../workers/useJob.ts';
 
 /** Enough runs for spans that stand still to a tenth of a litre. */
-const RUNS = 2000;
+const RUNS = 5000;
 /** The same plan shows the same span. */
 const SEED = 7;
-/** A plan that is still being dragged is not worth two thousand runs. */
+/** A plan that is still being dragged is not worth five thousand runs. */
 const SETTLE_MS = 500;
 
 /** Where it is likely to end: eight times in ten, with every constant of the model as unsure as it is. Worked out beside the screen. */
