@@ -18,7 +18,48 @@ const PHONE = { width: 390, height: 844 };
 
 const VIEWS = [
   { name: 'stove', path: '/', size: TABLE },
-  { name: 'choose-a-drink', path: '/new', size: TABLE },
+  { name: 'drinks', path: '/drinks', size: TABLE },
+  { name: 'recipe', path: '/drinks/calyx-pineapple', size: TABLE },
+  {
+    name: 'compare-methods',
+    path: '/drinks/deep-calyx-ginger/compare',
+    size: { width: 1280, height: 1100 },
+    prepare: async (page) => {
+      await page.getByRole('button', { name: 'double draw' }).click();
+      await page.getByRole('img', { name: /Strength in calyx/ }).waitFor();
+    },
+  },
+  {
+    name: 'editor',
+    path: '/drinks/write',
+    size: { width: 1280, height: 1100 },
+    prepare: async (page) => {
+      await page.getByLabel('Its name').fill('Porch red');
+      for (const text of ['200 g dried hibiscus', '3 thumbs of ginger, sliced', 'honey', '2 limes, juiced']) {
+        await page.getByTestId('add-line').fill(text);
+        await page.getByRole('button', { name: 'Add', exact: true }).click();
+      }
+    },
+  },
+  {
+    name: 'paste',
+    path: '/drinks/paste',
+    size: TABLE,
+    prepare: async (page) => {
+      await page
+        .getByTestId('paste-text')
+        .fill(
+          'Red drink for a full table\n\n2 cups dried sorrel\n3 thumbs of ginger, grated\n10 cups water\n1 1/2 cups brown sugar\n\nBring to a boil and simmer 20 minutes. Strain. Stir in the sugar. Bottle.',
+        );
+      await page.getByTestId('pasted-line').first().waitFor();
+    },
+  },
+  {
+    name: 'several-vessels',
+    path: '/new/pineapple-ginger?stage=draw',
+    size: { width: 1280, height: 1100 },
+  },
+  { name: 'shopping', path: '/shopping', size: TABLE },
   { name: 'new-batch-size', path: '/new/deep-calyx-ginger?method=shortBoilLongSteep', size: TABLE },
   {
     name: 'new-batch-draw',
@@ -78,9 +119,10 @@ await ensureInstalled();
 const executablePath = await ensureChromium();
 await buildAll();
 const out = path.join(ROOT, 'docs/screenshots');
-mkdirSync(out, { recursive: true });
 const dataDir = path.join(ROOT, '.cache/screenshot-data');
 rmSync(dataDir, { recursive: true, force: true });
+rmSync(out, { recursive: true, force: true });
+mkdirSync(out, { recursive: true });
 process.env.TZ = 'UTC';
 process.env.LADLE_DEMO_NOW = String(NOON);
 const { child, url } = await startServer({ dataDir, port: await freePort(), demo: true, test: true });

@@ -332,6 +332,13 @@ describe('shopping', () => {
     expect(dried.packs).toEqual({ count: 1, sizeG: 250 });
     expect(dried.leftG).toBeCloseTo(60, 6);
   });
+  it('leaves nothing of a fruit that was squeezed but the fruit that was not cut', () => {
+    const list = shoppingList([plan('peel-core-infusion', 'straightBoil', 6)], [], TABLES, 11);
+    const lime = list.rows.find((r) => r.id === 'lime')!;
+    expect(lime.parts.map((p) => p.itemId)).toEqual(['lime-juice']);
+    expect(lime.pieces!.count).toBeGreaterThan(1);
+    expect(lime.leftG).toBeLessThan(67);
+  });
   it('takes off what is in the house, and prices by the pack', () => {
     const stock = [
       { itemId: 'hibiscus-dried', inHouseG: 100, packG: 50, price: 2 },

@@ -59,14 +59,14 @@ function needsOf(
 }
 
 /**
- * How many whole fruit give all the parts that are wanted. Flesh, juice and the whole fruit come out of the same
+ * How many whole fruit give all the parts that are wanted, whole and as a fraction that is used. Flesh, juice and the whole fruit come out of the same
  * inside, so they add up; the peel of those fruit is free for whatever asks for peel.
  */
 export function wholeFruit(
   fruit: FruitRow,
   needs: ReadonlyMap<string, number>,
   tables: Tables,
-): { count: number; parts: { itemId: string; massG: number }[] } {
+): { count: number; used: number; parts: { itemId: string; massG: number }[] } {
   let inside = 0;
   let outside = 0;
   const parts: { itemId: string; massG: number }[] = [];
@@ -87,7 +87,8 @@ export function wholeFruit(
     if (share === 'peel' || share === 'core') outside = Math.max(outside, massG / each);
     else inside += massG / each;
   }
-  return { count: Math.ceil(Math.max(inside, outside) - 0.05), parts };
+  const used = Math.max(inside, outside);
+  return { count: Math.ceil(used - 0.05), used, parts };
 }
 
 /** What to buy for plans: whole fruit and packs rounded up, what is in the house taken off, with what will be left. */
@@ -114,7 +115,7 @@ export function shoppingList(
         needs.has(itemId) && (share !== 'juice' || SHOP_ROWS.find((r) => r.itemId === itemId)?.pack === null),
     );
     if (!bought) continue;
-    const { count, parts } = wholeFruit(fruit, needs, tables);
+    const { count, used, parts } = wholeFruit(fruit, needs, tables);
     if (count <= 0) continue;
     for (const { itemId } of parts) needs.delete(itemId);
     const shop = SHOP_ROWS.find((r) => r.itemId === parts[0]!.itemId);
@@ -130,7 +131,13 @@ export function shoppingList(
       buyG: (count - have) * fruit.wholeG,
       packs: null,
       pieces: { count: count - have, pieceId: fruit.id },
-      leftG: Math.max(0, count * fruit.wholeG - needG),
+      // What was squeezed is spent, skin and all: only fruit that was not cut is left of it.
+      leftG: Math.max(
+        0,
+        parts.some((p) => fruit.parts.find((f) => f.itemId === p.itemId)?.share === 'juice')
+          ? (count - used) * fruit.wholeG
+          : count * fruit.wholeG - needG,
+      ),
       cost: own?.price != null ? own.price * (count - have) : null,
       offSeason: seasonOf(shop),
       parts,

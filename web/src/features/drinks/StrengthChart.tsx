@@ -15,6 +15,8 @@ import { useEffect, useRef } from 'react';
 import { num, say } from '../../words/say.ts';
 
 Chart.register(LineController, LineElement, PointElement, LinearScale, CategoryScale, Tooltip, Legend);
+Chart.defaults.font.family = '"Atkinson Hyperlegible Next", system-ui, sans-serif';
+Chart.defaults.font.size = 13;
 
 /** Lines are told apart by dash and shape as well as by colour. */
 const STYLES = [

@@ -112,10 +112,14 @@ export function ShoppingPage() {
           ))}
           {list.rows.length > 0 && (
             <Box sx={{ mt: 2 }}>
-              <Figure
-                value={list.cost > 0 ? num(list.cost, 2) : '–'}
-                unit={list.unpriced > 0 ? `without ${num(list.unpriced)} unpriced` : 'in all'}
-              />
+              {list.cost > 0 ? (
+                <Figure
+                  value={num(list.cost, 2)}
+                  unit={list.unpriced > 0 ? `and ${num(list.unpriced)} without a price` : 'in all'}
+                />
+              ) : (
+                <Box sx={{ ...heading }}>No prices yet</Box>
+              )}
               {list.cost > 0 && list.litres > 0 && (
                 <Box sx={{ color: role('inkMuted') }}>
                   {num(list.cost / list.litres, 2)} a litre,{' '}
