@@ -1,84 +1,13 @@
 import { mkdtempSync, rmSync } from 'node:fs';
-import type { Server } from 'node:http';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import {
-  BOOK,
-  type Deed,
-  defaultChoices,
-  EMPTY_KITCHEN,
-  type Kitchen,
-  type LogEvent,
-  type Recipe,
-} from '@big-ladle/core';
+import { BOOK, type Deed, defaultChoices, type LogEvent, type Recipe } from '@big-ladle/core';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { buildApp } from './app.ts';
-import { AdjustableClock } from './clock.ts';
 import { MIGRATIONS } from './db/migrations.ts';
-import { type Db, openDb } from './db/open.ts';
+import { openDb } from './db/open.ts';
 import { seedDemo } from './demo/seed.ts';
-import { StreamHub } from './stream.ts';
+import { NOW, ONE_POT, TestServer } from './testServer.ts';
 
-const NOW = 1_795_500_000_000;
-
-/** A server over a data file of its own. */
-class Kitchenette {
-  readonly dir = mkdtempSync(path.join(tmpdir(), 'big-ladle-book-'));
-  readonly clock = new AdjustableClock(() => NOW);
-  readonly hub = new StreamHub(this.clock);
-  db!: Db;
-  private server!: Server;
-  private base = '';
-  async open(): Promise<this> {
-    this.db = await openDb(this.dir);
-    const app = buildApp({
-      db: this.db,
-      clock: this.clock,
-      hub: this.hub,
-      version: 'test',
-      test: true,
-      webDir: null,
-      devOrigin: null,
-      report: (e) => {
-        throw e;
-      },
-    });
-    this.server = await new Promise((resolve) => {
-      const s = app.listen(0, '127.0.0.1', () => resolve(s));
-    });
-    const address = this.server.address();
-    this.base = `http://127.0.0.1:${typeof address === 'object' && address ? address.port : 0}/api`;
-    return this;
-  }
-  async close(): Promise<void> {
-    this.hub.close();
-    await new Promise((resolve) => this.server.close(resolve));
-    await this.db.destroy();
-    rmSync(this.dir, { recursive: true, force: true });
-  }
-  // biome-ignore lint/suspicious/noExplicitAny: answers of many shapes are looked into here
-  async api(method: string, url: string, body?: unknown): Promise<{ status: number; body: any }> {
-    const response = await fetch(this.base + url, {
-      method,
-      ...(body === undefined
-        ? {}
-        : {
-            headers: { 'Content-Type': 'application/json' },
-            body: typeof body === 'string' ? body : JSON.stringify(body),
-          }),
-    });
-    const text = await response.text();
-    return { status: response.status, body: text ? JSON.parse(text) : null };
-  }
-}
-
-const KITCHEN: Kitchen = {
-  ...EMPTY_KITCHEN,
-  pots: [
-    { id: 'pot', name: 'Pot', diameterCm: 30, heightCm: 24, material: 'enamel', lid: true, massG: 2900 },
-  ],
-  burners: [{ id: 'ring', name: 'Ring', kind: 'gas', powerW: 3000 }],
-};
 /** The deep calyx drink with more ginger, as a cook's own. */
 const mine = (change: Partial<Recipe> = {}): Recipe => ({
   ...BOOK[0]!,
@@ -98,11 +27,11 @@ const planOf = (recipeId: string) => ({
   readyAtMs: null,
 });
 
-let k: Kitchenette;
+let k: TestServer;
 beforeEach(async () => {
-  k = await new Kitchenette().open();
+  k = await new TestServer().open();
 });
-afterEach(() => k.close());
+afterEach(() => k.dispose());
 
 describe('recipes of the cook’s own', () => {
   it('are kept, and the same again is the same', async () => {
@@ -135,7 +64,7 @@ describe('recipes of the cook’s own', () => {
     expect(versions[0].recipe.name).toBe('My red');
   });
   it('a batch remembers the version it was made from, also when the book goes on without it', async () => {
-    await k.api('PUT', '/kitchen', { version: 0, kitchen: KITCHEN });
+    await k.api('PUT', '/kitchen', { version: 0, kitchen: ONE_POT });
     await k.api('POST', '/recipes', { recipe: mine() });
     await k.api('POST', '/batches', { id: 'b', plan: planOf('mine') });
     const event: LogEvent = {
@@ -190,7 +119,7 @@ describe('ingredients and stock of the kitchen', () => {
   const facts = { id: 'own-moon', name: 'Moon berries', role: 'fruit', dried: true };
   it('an own ingredient can be used in a recipe, and is pinned with a batch', async () => {
     expect((await k.api('PUT', '/ingredients/own-moon', facts)).status).toBe(200);
-    await k.api('PUT', '/kitchen', { version: 0, kitchen: KITCHEN });
+    await k.api('PUT', '/kitchen', { version: 0, kitchen: ONE_POT });
     const lines = [...mine().lines, { ...BOOK[0]!.lines[0]!, id: 'moon', itemId: 'own-moon', massG: 50 }];
     expect((await k.api('POST', '/recipes', { recipe: mine({ lines }) })).status).toBe(201);
     await k.api('POST', '/batches', { id: 'b', plan: planOf('mine') });
@@ -239,7 +168,7 @@ describe('the archive', () => {
     const archive = (await k.api('GET', '/archive')).body;
     expect(archive).toMatchObject({ format: 'big-ladle-archive', v: 1 });
 
-    const other = await new Kitchenette().open();
+    const other = await new TestServer().open();
     try {
       const report = await other.api('POST', '/archive', archive);
       expect(report).toMatchObject({ status: 200, body: { recipes: 2, batches: 3, kept: 0, kitchen: true } });
@@ -257,7 +186,7 @@ describe('the archive', () => {
       expect(again.body).toMatchObject({ recipes: 0, batches: 0, events: 0, kitchen: false });
       expect(again.body.kept).toBeGreaterThan(10);
     } finally {
-      await other.close();
+      await other.dispose();
     }
   });
   it.each([

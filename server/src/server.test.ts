@@ -1,5 +1,5 @@
 import { mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
-import { request, type Server } from 'node:http';
+import { request } from 'node:http';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import {
@@ -12,89 +12,28 @@ import {
   type PlanDoc,
 } from '@big-ladle/core';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { buildApp } from './app.ts';
-import { AdjustableClock } from './clock.ts';
 import { configFrom } from './config.ts';
 import { MIGRATIONS } from './db/migrations.ts';
 import { DataFileError, type Db, openDb } from './db/open.ts';
 import { seedDemo } from './demo/seed.ts';
 import { rebuildAll } from './services/projections.ts';
-import { StreamHub } from './stream.ts';
+import { type Answer, NOW, ONE_POT, TestServer } from './testServer.ts';
 
-const NOW = 1_795_500_000_000;
-let dir: string;
-let db: Db;
-let server: Server;
-let base: string;
-let hub: StreamHub;
-let clock: AdjustableClock;
-const reports: unknown[] = [];
-
-async function listen(): Promise<void> {
-  hub = new StreamHub(clock);
-  const app = buildApp({
-    db,
-    clock,
-    hub,
-    version: 'test',
-    test: true,
-    webDir: null,
-    devOrigin: null,
-    report: (e) => reports.push(e),
-  });
-  server = await new Promise((resolve) => {
-    const s = app.listen(0, '127.0.0.1', () => resolve(s));
-  });
-  const address = server.address();
-  base = `http://127.0.0.1:${typeof address === 'object' && address ? address.port : 0}`;
-}
-
+let k: TestServer;
 beforeEach(async () => {
-  dir = mkdtempSync(path.join(tmpdir(), 'big-ladle-'));
-  clock = new AdjustableClock(() => NOW);
-  db = await openDb(dir);
-  reports.length = 0;
-  await listen();
+  k = await new TestServer().open();
 });
-afterEach(async () => {
-  hub.close();
-  await new Promise((resolve) => server.close(resolve));
-  await db.destroy();
-  rmSync(dir, { recursive: true, force: true });
-});
+afterEach(() => k.dispose());
 
-interface Answer {
-  status: number;
-  // biome-ignore lint/suspicious/noExplicitAny: answers of many shapes are looked into here
-  body: any;
-  type: string;
-}
-
-async function api(
+const api = (
   method: string,
   url: string,
   body?: unknown,
-  headers: Record<string, string> = {},
-): Promise<Answer> {
-  const response = await fetch(`${base}/api${url}`, {
-    method,
-    headers: { ...(body === undefined ? {} : { 'Content-Type': 'application/json' }), ...headers },
-    ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
-  });
-  const text = await response.text();
-  return {
-    status: response.status,
-    body: text ? JSON.parse(text) : null,
-    type: response.headers.get('content-type') ?? '',
-  };
-}
+  headers?: Record<string, string>,
+): Promise<Answer> => k.api(method, url, body, headers);
 
 const KITCHEN: Kitchen = {
-  ...EMPTY_KITCHEN,
-  pots: [
-    { id: 'pot', name: 'Pot', diameterCm: 30, heightCm: 24, material: 'enamel', lid: true, massG: 2900 },
-  ],
-  burners: [{ id: 'ring', name: 'Ring', kind: 'gas', powerW: 3000 }],
+  ...ONE_POT,
   bottles: [{ id: 'b', name: 'Bottle', volumeMl: 750, diameterCm: 8, material: 'glass', count: 12 }],
 };
 const recipe = BOOK[0]!;
@@ -151,16 +90,16 @@ async function bottled(): Promise<void> {
           await send(
             event(
               { kind: 'bottled', body: { stepId, hygiene: 'sterilised', bottles } },
-              { atMs: clock.nowMs() },
+              { atMs: k.clock.nowMs() },
             ),
           )
         ).status,
       ).toBe(200);
     }
-    clock.set(clock.nowMs() + 20 * 60_000, true);
-    expect((await send(event({ kind: 'stepEnded', body: { stepId } }, { atMs: clock.nowMs() }))).status).toBe(
-      200,
-    );
+    k.clock.set(k.clock.nowMs() + 20 * 60_000, true);
+    expect(
+      (await send(event({ kind: 'stepEnded', body: { stepId } }, { atMs: k.clock.nowMs() }))).status,
+    ).toBe(200);
   }
 }
 
@@ -181,7 +120,7 @@ describe('health and safety of the edge', () => {
   it('only its own host and page may talk to it', async () => {
     const other = (host: string) =>
       new Promise<number>((resolve, reject) => {
-        const { port } = new URL(base);
+        const { port } = new URL(k.base);
         request({ host: '127.0.0.1', port, path: '/api/health', headers: { Host: host } }, (res) => {
           res.resume();
           resolve(res.statusCode ?? 0);
@@ -192,21 +131,21 @@ describe('health and safety of the edge', () => {
     expect(await other('evil.example:80')).toBe(421);
     expect(await other('localhost:99')).toBe(200);
     expect((await api('GET', '/health', undefined, { Origin: 'http://evil.example' })).status).toBe(403);
-    expect((await api('GET', '/health', undefined, { Origin: base })).status).toBe(200);
+    expect((await api('GET', '/health', undefined, { Origin: k.base })).status).toBe(200);
   });
   it('carries a content security policy of its own page only', async () => {
-    const response = await fetch(`${base}/api/health`);
+    const response = await fetch(`${k.base}/api/health`);
     const policy = response.headers.get('content-security-policy') ?? '';
     expect(policy).toContain("default-src 'self'");
     expect(policy).not.toContain('unsafe');
     expect(response.headers.get('x-powered-by')).toBeNull();
   });
   it('a broken data file is a storage or server problem, reported here and not told there', async () => {
-    await db.schema.dropTable('item_now');
+    await k.db.schema.dropTable('item_now');
     const answer = await api('GET', '/items');
     expect(answer.status).toBe(500);
     expect(answer.body.detail).not.toContain('item_now');
-    expect(reports).toHaveLength(1);
+    expect(k.reports).toHaveLength(1);
   });
   it('takes its port and folder from the surroundings and refuses nonsense', () => {
     expect(configFrom({ LADLE_PORT: '5001', LADLE_DATA: '/tmp/x' }, '/root')).toMatchObject({
@@ -336,7 +275,7 @@ describe('plans', () => {
   });
   it('lists page by page', async () => {
     for (let i = 0; i < 53; i++) {
-      clock.set(NOW + i, true);
+      k.clock.set(NOW + i, true);
       await api('POST', '/batches', { id: `p${i}`, plan: PLAN });
     }
     const first = (await api('GET', '/batches?status=planned')).body;
@@ -421,25 +360,25 @@ describe('events', () => {
       event({ kind: 'finished', body: {} }, { stream, id: 'drunk' }),
     );
     expect((await api('GET', '/items')).body.items).toHaveLength(5);
-    await send(event({ kind: 'undone', body: { target: 'drunk' } }, { stream, atMs: clock.nowMs() }));
+    await send(event({ kind: 'undone', body: { target: 'drunk' } }, { stream, atMs: k.clock.nowMs() }));
     expect((await api('GET', '/items')).body.items).toHaveLength(6);
     const filling = (await api('GET', '/batches/b1')).body.events.find(
       (e: LogEvent) => e.kind === 'bottled',
     ).id;
-    await send(event({ kind: 'undone', body: { target: filling } }, { atMs: clock.nowMs() }));
+    await send(event({ kind: 'undone', body: { target: filling } }, { atMs: k.clock.nowMs() }));
     expect((await api('GET', '/items')).body.items).toHaveLength(0);
   });
   it('rebuilding folds every log again to the same rows exactly', async () => {
-    await seedDemo(db, NOW);
+    await seedDemo(k.db, NOW);
     const read = async () => ({
-      batches: await db('batch_now').orderBy('batch_id'),
-      items: await db('item_now').orderBy('item_id'),
-      tasks: await db('task_now').orderBy('batch_id'),
+      batches: await k.db('batch_now').orderBy('batch_id'),
+      items: await k.db('item_now').orderBy('item_id'),
+      tasks: await k.db('task_now').orderBy('batch_id'),
     });
     const before = await read();
     expect(before.items).toHaveLength(8);
     expect(before.tasks).toHaveLength(1);
-    await rebuildAll(db);
+    await rebuildAll(k.db);
     expect(await read()).toEqual(before);
   });
 });
@@ -451,7 +390,7 @@ describe('the event stream', () => {
     enough: (text: string) => boolean,
   ): Promise<string> {
     const stop = new AbortController();
-    const response = await fetch(`${base}/api/stream`, { headers, signal: stop.signal });
+    const response = await fetch(`${k.base}/api/stream`, { headers, signal: stop.signal });
     let text = '';
     const decoder = new TextDecoder();
     for await (const chunk of response.body!) {
@@ -464,7 +403,7 @@ describe('the event stream', () => {
   it('tells the time at once, events as they are stored, and resumes after the last seen', async () => {
     const [first] = await started();
     const heard = listenFor({}, (t) => t.includes('stepEnded'));
-    await expect.poll(() => (hub as unknown as { windows: Set<unknown> }).windows.size).toBe(1);
+    await expect.poll(() => (k.hub as unknown as { windows: Set<unknown> }).windows.size).toBe(1);
     await send(event({ kind: 'stepEnded', body: { stepId: first! } }));
     const text = await heard;
     expect(text).toContain(`event: time\ndata: {"nowMs":${NOW}}`);
@@ -479,17 +418,14 @@ describe('the event stream', () => {
 describe('the data file', () => {
   it('keeps everything across a restart', async () => {
     await started();
-    hub.close();
-    await new Promise((resolve) => server.close(resolve));
-    await db.destroy();
-    db = await openDb(dir);
-    await listen();
+    await k.stop();
+    await k.open();
     expect((await api('GET', '/batches/b1')).body.events).toHaveLength(1);
   });
   it('is written safely: WAL, foreign keys, full sync', async () => {
-    expect(await db.raw('PRAGMA journal_mode')).toEqual([{ journal_mode: 'wal' }]);
-    expect(await db.raw('PRAGMA foreign_keys')).toEqual([{ foreign_keys: 1 }]);
-    expect(await db.raw('PRAGMA synchronous')).toEqual([{ synchronous: 2 }]);
+    expect(await k.db.raw('PRAGMA journal_mode')).toEqual([{ journal_mode: 'wal' }]);
+    expect(await k.db.raw('PRAGMA foreign_keys')).toEqual([{ foreign_keys: 1 }]);
+    expect(await k.db.raw('PRAGMA synchronous')).toEqual([{ synchronous: 2 }]);
   });
   it('a newer schema is refused with a clear message and left alone', async () => {
     const other = mkdtempSync(path.join(tmpdir(), 'big-ladle-'));

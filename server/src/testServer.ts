@@ -1,0 +1,92 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import type { Server } from 'node:http';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { EMPTY_KITCHEN, type Kitchen } from '@big-ladle/core';
+import { buildApp } from './app.ts';
+import { AdjustableClock } from './clock.ts';
+import { type Db, openDb } from './db/open.ts';
+import { StreamHub } from './stream.ts';
+
+export const NOW = 1_795_500_000_000;
+
+/** A kitchen with one pot and one ring. */
+export const ONE_POT: Kitchen = {
+  ...EMPTY_KITCHEN,
+  pots: [
+    { id: 'pot', name: 'Pot', diameterCm: 30, heightCm: 24, material: 'enamel', lid: true, massG: 2900 },
+  ],
+  burners: [{ id: 'ring', name: 'Ring', kind: 'gas', powerW: 3000 }],
+};
+
+export interface Answer {
+  status: number;
+  // biome-ignore lint/suspicious/noExplicitAny: answers of many shapes are looked into here
+  body: any;
+  type: string;
+}
+
+/** For tests: the real application over a data file of its own, at a clock that can be set. */
+export class TestServer {
+  readonly dir = mkdtempSync(path.join(tmpdir(), 'big-ladle-'));
+  readonly clock = new AdjustableClock(() => NOW);
+  /** What the application reported as its own faults. */
+  readonly reports: unknown[] = [];
+  hub!: StreamHub;
+  db!: Db;
+  /** Where it listens, without a path. */
+  base = '';
+  private server!: Server;
+
+  async open(): Promise<this> {
+    this.db = await openDb(this.dir);
+    this.hub = new StreamHub(this.clock);
+    const app = buildApp({
+      db: this.db,
+      clock: this.clock,
+      hub: this.hub,
+      version: 'test',
+      test: true,
+      webDir: null,
+      devOrigin: null,
+      report: (e) => this.reports.push(e),
+    });
+    this.server = await new Promise((resolve) => {
+      const s = app.listen(0, '127.0.0.1', () => resolve(s));
+    });
+    const address = this.server.address();
+    this.base = `http://127.0.0.1:${typeof address === 'object' && address ? address.port : 0}`;
+    return this;
+  }
+
+  /** Stops it; its data stays, so that it can be opened again. */
+  async stop(): Promise<void> {
+    this.hub.close();
+    await new Promise((resolve) => this.server.close(resolve));
+    await this.db.destroy();
+  }
+
+  async dispose(): Promise<void> {
+    await this.stop();
+    rmSync(this.dir, { recursive: true, force: true });
+  }
+
+  async api(
+    method: string,
+    url: string,
+    body?: unknown,
+    headers: Record<string, string> = {},
+  ): Promise<Answer> {
+    const response = await fetch(`${this.base}/api${url}`, {
+      method,
+      headers: { ...(body === undefined ? {} : { 'Content-Type': 'application/json' }), ...headers },
+      ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
+    });
+    const text = await response.text();
+    return {
+      status: response.status,
+      body: text ? JSON.parse(text) : null,
+      type: response.headers.get('content-type') ?? '',
+    };
+  }
+}
