@@ -195,7 +195,7 @@ export {
   measureSchema,
   potSchema,
 } from './program/kitchenSchema.ts';
-export { type Ledger, type LedgerRow, ledgerOf } from './program/ledger.ts';
+export { dosedGOf, type Ledger, type LedgerRow, ledgerOf } from './program/ledger.ts';
 export {
   BLENDER,
   BOTTLES,

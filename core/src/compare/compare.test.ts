@@ -6,6 +6,7 @@ import { rangesOf } from '../plan/ranges.ts';
 import { solvePlan } from '../plan/solve.ts';
 import { BOOK } from '../program/book.ts';
 import { guidanceFor } from '../program/guidance.ts';
+import { dosedGOf } from '../program/ledger.ts';
 import { BOTTLES } from '../program/making.ts';
 import { type Choices, defaultChoices, type MethodId } from '../program/recipe.ts';
 import { simulateBatch } from '../program/simulate.ts';
@@ -319,7 +320,7 @@ describe('tools, overviews and slips', () => {
 describe('shopping', () => {
   const plan = (id: string, methodId: MethodId, litres: number) => {
     const { program, sim } = made(id, methodId, {}, litres);
-    return { program, dosedG: Object.assign({}, ...sim.trace.map((t) => t.dosedG)), litres };
+    return { program, dosedG: dosedGOf(sim), litres };
   };
   it('buys each fruit once for all its parts, and rounds packs up with what is left', () => {
     const list = shoppingList([plan('calyx-pineapple', 'straightBoil', 9)], [], TABLES, 11);

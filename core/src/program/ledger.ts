@@ -1,5 +1,5 @@
 import { volumeMl } from '../liquor/composition.ts';
-import type { Flow, FlowCode, LineId, Simulation, VesselId } from './types.ts';
+import type { Flow, FlowCode, LineId, Simulation, TraceEntry, VesselId } from './types.ts';
 
 /** One ribbon of the ledger: litres at 20 °C, positive, with what it is made of. */
 export interface LedgerRow {
@@ -58,3 +58,7 @@ export function ledgerOf(sim: Pick<Simulation, 'flows' | 'vessels'>): Ledger {
     ledger.finishedL += volumeMl(sim.vessels[id]!.liquor) / 1000;
   return ledger;
 }
+
+/** Grams of sweetener that reach the target, by line: what the sweetening steps of a trace dosed. */
+export const dosedGOf = (sim: { trace: readonly Pick<TraceEntry, 'dosedG'>[] }): Record<LineId, number> =>
+  Object.assign({}, ...sim.trace.map((t) => t.dosedG));

@@ -1,5 +1,6 @@
 import {
   asHandMeasures,
+  dosedGOf,
   type Kitchen,
   measuringKit,
   type Program,
@@ -26,7 +27,7 @@ export const lineGrams = (
   { program, sim, addedG }: Pick<TextInput, 'program' | 'sim' | 'addedG'>,
   lineId: string,
 ): number => {
-  const dosed: Record<string, number> = Object.assign({}, ...sim.trace.map((t) => t.dosedG));
+  const dosed = dosedGOf(sim);
   const line = program.lines.find((l) => l.id === lineId);
   return (addedG?.[lineId] ?? 0) || (line?.massG ?? 0) || (dosed[lineId] ?? 0);
 };

@@ -1,12 +1,15 @@
 import type { Job, JobBook, JobResult } from '@big-ladle/core';
 
+/** The worker's script did not come: the server is out of reach and the browser does not have it yet. */
+export class WorkerNotLoaded extends Error {}
+
 type Answer = { id: number; progress?: number; result?: JobResult; error?: string };
 
 let nextId = 1;
 
 /**
  * Runs a job beside the screen, with the cook's own recipes and ingredients beside the shipped ones. Each job has a worker of its own, so that cancelling is ending it.
- * @throws DOMException AbortError when the signal fires, Error when the job fails.
+ * @throws DOMException AbortError when the signal fires, WorkerNotLoaded without its script, Error when the job fails.
  */
 export function run<K extends Job['kind']>(
   job: Extract<Job, { kind: K }>,
@@ -40,7 +43,8 @@ export function run<K extends Job['kind']>(
     });
     worker.addEventListener('error', (event) => {
       end();
-      reject(new Error(event.message));
+      // A script that could not be fetched says nothing; one that failed tells what.
+      reject(event.message ? new Error(event.message) : new WorkerNotLoaded());
     });
     worker.postMessage({ id, job, own });
   });

@@ -1,6 +1,6 @@
 import type { IngredientRow, Job, JobResult, Recipe } from '@big-ladle/core';
 import { useEffect, useState } from 'react';
-import { run } from './run.ts';
+import { run, WorkerNotLoaded } from './run.ts';
 
 /**
  * The result of a job that runs beside the screen; a new job stops the one before. While a new one runs, the last
@@ -12,11 +12,15 @@ export function useJob<K extends Job['kind']>(
   ingredients: readonly IngredientRow[],
 ): {
   result: Extract<JobResult, { kind: K }> | null;
+  /** The result answers the job as it is now, not one before it. */
+  current: boolean;
   progress: number | null;
   stop: () => void;
   failed: boolean;
 } {
-  const [result, setResult] = useState<Extract<JobResult, { kind: K }> | null>(null);
+  const [answered, setAnswered] = useState<{ job: Job; result: Extract<JobResult, { kind: K }> } | null>(
+    null,
+  );
   const [progress, setProgress] = useState<number | null>(null);
   const [failed, setFailed] = useState(false);
   const [stop, setStop] = useState<() => void>(() => () => undefined);
@@ -32,16 +36,22 @@ export function useJob<K extends Job['kind']>(
     setFailed(false);
     run(job, { recipes, ingredients }, { signal: controller.signal, onProgress: setProgress })
       .then((answer) => {
-        setResult(answer as Extract<JobResult, { kind: K }>);
+        setAnswered({ job, result: answer });
         setProgress(null);
       })
       .catch((error: unknown) => {
         if (controller.signal.aborted) return;
         setProgress(null);
         setFailed(true);
-        if (error instanceof Error) reportError(error);
+        if (!(error instanceof WorkerNotLoaded)) reportError(error);
       });
     return () => controller.abort();
   }, [job, recipes, ingredients]);
-  return { result, progress, stop, failed };
+  return {
+    result: answered?.result ?? null,
+    current: answered !== null && answered.job === job,
+    progress,
+    stop,
+    failed,
+  };
 }

@@ -32,9 +32,9 @@ export function Likely({ program, kitchen }: { program: Program; kitchen: Kitche
     );
     return () => clearTimeout(later);
   }, [program, kitchen]);
-  const { result, progress, stop } = useJob(job, own, custom);
+  const { result, current, progress, stop, failed } = useJob(job, own, custom);
   const ranges = result?.ranges;
-  const stale = job?.program !== program;
+  const ready = current && job?.program === program;
   const strengths = ranges
     ? (Object.entries(ranges.gPerL) as [MarkerId, { low: number; high: number; mid: number }][])
         .filter(([id, s]) => id !== 'red' && s.mid > 0.5)
@@ -42,13 +42,9 @@ export function Likely({ program, kitchen }: { program: Program; kitchen: Kitche
         .slice(0, 3)
     : [];
   return (
-    <Box
-      sx={{ mt: 1.5, minHeight: 46 }}
-      data-testid="likely"
-      data-ready={ranges !== undefined && !stale && progress === null}
-    >
+    <Box sx={{ mt: 1.5, minHeight: 46 }} data-testid="likely" data-ready={ready}>
       {ranges && (
-        <Box sx={{ color: stale || progress !== null ? role('inkMuted') : undefined }}>
+        <Box sx={{ color: ready ? undefined : role('inkMuted') }}>
           Likely{' '}
           <strong>
             {num(ranges.litres.low, 1)} to {num(ranges.litres.high, 1)} L
@@ -67,6 +63,9 @@ export function Likely({ program, kitchen }: { program: Program; kitchen: Kitche
             : eight times in ten, before anything is measured.
           </Box>
         </Box>
+      )}
+      {failed && (
+        <Box sx={{ color: role('inkMuted') }}>How sure this is could not be worked out just now.</Box>
       )}
       {progress !== null && (
         <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center' }}>

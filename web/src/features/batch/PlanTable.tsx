@@ -1,4 +1,5 @@
 import {
+  completeChoices,
   type Kitchen,
   type PlanDoc,
   simulateBatch,
@@ -7,7 +8,7 @@ import {
   timetableFrom,
 } from '@big-ladle/core';
 import Box from '@mui/material/Box';
-import { type ReactNode, useMemo } from 'react';
+import { type ReactNode, useCallback, useDeferredValue, useMemo } from 'react';
 import { useSearchParams } from 'react-router';
 import { useBook } from '../../shared/book.ts';
 import { STAGE_IDS, type StageId, StageLine } from '../../shared/StageLine.tsx';
@@ -65,12 +66,24 @@ export function PlanTable({ plan, kitchen, nowMs, onChange, deeds }: PlanTablePr
   const [search, setSearch] = useSearchParams();
   const asked = search.get('stage');
   const stage: StageId = STAGE_IDS.find((s) => s === asked) ?? 'size';
-  const openStage = (id: StageId) => {
-    search.set('stage', id);
-    setSearch(search, { replace: true });
-  };
+  const openStage = useCallback(
+    (id: StageId) =>
+      setSearch(
+        (before) => {
+          before.set('stage', id);
+          return before;
+        },
+        { replace: true },
+      ),
+    [setSearch],
+  );
 
-  const solved = useMemo(() => solvePlanDoc(plan, book, kitchen, tables), [plan, kitchen, book, tables]);
+  // The control under the finger answers first; what follows from it may come a frame later.
+  const thought = useDeferredValue(plan);
+  const solved = useMemo(
+    () => solvePlanDoc(thought, book, kitchen, tables),
+    [thought, kitchen, book, tables],
+  );
   // A pot too small still shows the batch as it would be in more fills, under the message that says so.
   const tooSmall = !solved.ok && solved.problem.kind === 'potTooSmall' ? solved.problem : null;
   const shown = useMemo(
@@ -78,9 +91,9 @@ export function PlanTable({ plan, kitchen, nowMs, onChange, deeds }: PlanTablePr
       solved.ok
         ? solved
         : tooSmall
-          ? solvePlanDoc({ ...plan, fills: 'asNeeded' }, book, kitchen, tables)
+          ? solvePlanDoc({ ...thought, fills: 'asNeeded' }, book, kitchen, tables)
           : solved,
-    [solved, tooSmall, plan, kitchen, book, tables],
+    [solved, tooSmall, thought, kitchen, book, tables],
   );
   const sim = useMemo(
     () => (shown.ok ? simulateBatch(shown.value.program, kitchen, tables) : null),
@@ -88,13 +101,57 @@ export function PlanTable({ plan, kitchen, nowMs, onChange, deeds }: PlanTablePr
   );
 
   const recipe = book.find((r) => r.id === plan.recipeId);
-  const pot = kitchen.pots.find((p) => p.id === plan.potId);
-  const timetable =
-    shown.ok && sim
-      ? plan.readyAtMs !== null
-        ? startBy(shown.value.program, sim, plan.readyAtMs)
-        : timetableFrom(shown.value.program, sim, nowMs)
-      : null;
+  const pot = kitchen.pots.find((p) => p.id === thought.potId);
+  const timetable = useMemo(
+    () =>
+      shown.ok && sim
+        ? thought.readyAtMs !== null
+          ? startBy(shown.value.program, sim, thought.readyAtMs)
+          : timetableFrom(shown.value.program, sim, nowMs)
+        : null,
+    [shown, sim, thought.readyAtMs, nowMs],
+  );
+  const made = useMemo(
+    () =>
+      shown.ok && sim && pot && timetable
+        ? {
+            ...shown.value,
+            timetable,
+            input: {
+              program: shown.value.program,
+              sim,
+              kitchen,
+              tables,
+              pot,
+              startMs: timetable.startMs,
+              nowMs,
+            },
+          }
+        : null,
+    [shown, sim, kitchen, tables, pot, timetable, nowMs],
+  );
+  /** What only follows from the plan: it stays as it is while the finger moves. */
+  const following = useMemo(() => {
+    if (!made) return null;
+    const { input } = made;
+    return {
+      line: (
+        <StageLine
+          stages={stagesOf({ ...input, doneUntil: null })}
+          open={stage}
+          onOpen={openStage}
+          panelId={PANEL_ID}
+        />
+      ),
+      beside: (
+        <>
+          <PotPanel {...input} />
+          <TimePanel program={input.program} timetable={made.timetable} kitchen={kitchen} nowMs={nowMs} />
+        </>
+      ),
+      ledger: <LedgerPanel {...input} likely={<Likely program={input.program} kitchen={kitchen} />} />,
+    };
+  }, [made, stage, openStage, kitchen, nowMs]);
   const late = timetable !== null && plan.readyAtMs !== null && timetable.startMs < nowMs;
 
   if (!recipe) return <Loading />;
@@ -183,28 +240,13 @@ export function PlanTable({ plan, kitchen, nowMs, onChange, deeds }: PlanTablePr
         )}
       </Box>
 
-      {shown.ok && sim && pot && timetable && (
-        <StageLine
-          stages={stagesOf({
-            program: shown.value.program,
-            sim,
-            kitchen,
-            pot,
-            startMs: timetable.startMs,
-            nowMs,
-            doneUntil: null,
-          })}
-          open={stage}
-          onOpen={openStage}
-          panelId={PANEL_ID}
-        />
-      )}
+      {following?.line}
 
       {!solved.ok && (
         <ProblemPanel plan={plan} problem={solved.problem} kitchen={kitchen} onChange={onChange} />
       )}
 
-      {!(shown.ok && sim && pot && timetable) ? (
+      {!(made && following) ? (
         <Panel title="The wish">
           <WishControls
             plan={plan}
@@ -216,30 +258,22 @@ export function PlanTable({ plan, kitchen, nowMs, onChange, deeds }: PlanTablePr
         </Panel>
       ) : (
         (() => {
-          const input = {
-            program: shown.value.program,
-            sim,
-            kitchen,
-            tables,
-            pot,
-            startMs: timetable.startMs,
-            nowMs,
-          };
-          const choosing = { plan, recipe, choices: shown.value.choices, onChange };
+          const { input } = made;
+          const choosing = { plan, recipe, choices: completeChoices(recipe, plan.choices), onChange };
           const chosen = <StageChoices stage={stage} {...choosing} />;
           const wish = (
             <WishControls
               plan={plan}
               recipe={recipe}
               kitchen={kitchen}
-              litresNow={shown.value.litres}
+              litresNow={made.litres}
               onChange={onChange}
             />
           );
           const limit = (
             <span data-testid="limit">
-              {say(`limit.${shown.value.limit}`, { litres: litres(kitchen.fridgeFreeL) })}
-              {shown.value.fills > 1 && ` ${num(shown.value.fills)} fills of the pot.`}{' '}
+              {say(`limit.${made.limit}`, { litres: litres(kitchen.fridgeFreeL) })}
+              {made.fills > 1 && ` ${num(made.fills)} fills of the pot.`}{' '}
             </span>
           );
           return (
@@ -247,24 +281,14 @@ export function PlanTable({ plan, kitchen, nowMs, onChange, deeds }: PlanTablePr
               {stage === 'size' && (
                 <TwoColumns
                   rightFirst
-                  left={
-                    <>
-                      <PotPanel {...input} />
-                      <TimePanel
-                        program={input.program}
-                        timetable={timetable}
-                        kitchen={kitchen}
-                        nowMs={nowMs}
-                      />
-                    </>
-                  }
+                  left={following.beside}
                   right={
                     <>
                       <ListPanel {...input} note={limit}>
                         {wish}
                         <PresetChoices {...choosing} />
                       </ListPanel>
-                      <LedgerPanel {...input} likely={<Likely program={input.program} kitchen={kitchen} />} />
+                      {following.ledger}
                     </>
                   }
                 />

@@ -4,6 +4,7 @@ import {
   BOTTLES,
   type BottleSize,
   bottlePlan,
+  dosedGOf,
   drawsOf,
   fillMl,
   glassFacts,
@@ -26,7 +27,7 @@ import {
 } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import type { ReactNode } from 'react';
+import { memo, type ReactNode } from 'react';
 import { colours, itemIdOf } from '../../shared/batch/looks.ts';
 import { stepName } from '../../shared/batch/stepWords.ts';
 import { LedgerDrawing } from '../../shared/drawings/LedgerDrawing.tsx';
@@ -134,80 +135,18 @@ export function PotPanel({ program, sim, pot, kitchen }: PanelInput) {
 
 /** What goes in: as a hand measures it, with the weight beside. */
 export function ListPanel({
-  program,
-  sim,
-  kitchen,
-  tables,
-  addedG,
   title,
   note,
   children,
+  ...input
 }: PanelInput & { title?: string; note?: ReactNode; children?: ReactNode }) {
-  const kit = measuringKit(kitchen);
-  const dosed = Object.assign({}, ...sim.trace.map((t) => t.dosedG)) as Record<string, number>;
-  const combine = sim.trace.find((t) => t.kind === 'combine' && t.vesselId === POT);
+  const { program, sim, kitchen, tables, addedG } = input;
   const own = kitchen.cupWeights.filter((w) => program.lines.some((l) => l.itemId === w.ingredientId));
   const power = program.lines.filter((l) => l.rule.kind === 'power');
   return (
     <Panel title={title}>
       {children}
-      <Box data-testid="ingredient-list">
-        {program.lines.map((line) => {
-          const solid = tables.ingredients.get(line.itemId);
-          const liquid = tables.liquids.get(line.itemId);
-          const sweet = tables.sweeteners.get(line.itemId);
-          const massG = line.massG || (dosed[line.id] ?? 0) + (addedG?.[line.id] ?? 0);
-          if (massG <= 0 && line.rule.kind !== 'toTarget') return null;
-          const isWater = line.itemId === 'water';
-          const label = (
-            <>
-              {sayItem(line.itemId)}
-              {line.share && `, ${say(`share.${line.share}`)}`}
-              {line.rule.kind === 'toTarget' && ', by taste'}
-              {line.rule.kind === 'byResult' && ', as much as there is juice'}
-              {solid && solid.rate100PerMin === null && (
-                <Box component="span" sx={{ color: role('caution') }}>
-                  {' '}
-                  (what it gives is not modelled)
-                </Box>
-              )}
-            </>
-          );
-          if (liquid) {
-            const litresEach = massG / liquid.densityGPerMl / 1000;
-            return (
-              <Row
-                key={line.id}
-                dense
-                testId={`line-${line.id}`}
-                label={label}
-                note={
-                  isWater && line.share !== 'second' && line.share !== 'rinse' && combine?.now.levelCm != null
-                    ? `to ${num(combine.now.levelCm, 1)} cm`
-                    : grams(massG)
-                }
-              >
-                <span data-mass-g={massG}>{volume(litresEach)}</span>
-              </Row>
-            );
-          }
-          const item = solid ?? (sweet ? { id: sweet.id, bulkGPerMl: sweet.bulkGPerMl, piece: null } : null);
-          if (!item || massG <= 0) return null;
-          const amount = asHandMeasures(massG, item, sweet ? { ...kit, preferredMeasureId: undefined } : kit);
-          return (
-            <Row
-              key={line.id}
-              dense
-              testId={`line-${line.id}`}
-              label={label}
-              note={<span data-mass-g={massG}>{grams(massG)}</span>}
-            >
-              {line.rule.kind === 'toTarget' && dosed[line.id] ? 'about ' : ''}
-              {handText(amount, kitchen.measures, line.itemId)}
-            </Row>
-          );
-        })}
-      </Box>
+      <Lines program={program} sim={sim} kitchen={kitchen} tables={tables} {...(addedG ? { addedG } : {})} />
       <Box sx={{ color: role('inkMuted'), fontSize: '0.875rem', mt: 1 }}>
         {note}
         {own.map((w) => (
@@ -222,6 +161,78 @@ export function ListPanel({
     </Panel>
   );
 }
+
+/** Every line with its amount; it stays as it is while only the wish above it moves. */
+const Lines = memo(function Lines({
+  program,
+  sim,
+  kitchen,
+  tables,
+  addedG,
+}: Pick<PanelInput, 'program' | 'sim' | 'kitchen' | 'tables' | 'addedG'>) {
+  const kit = measuringKit(kitchen);
+  const dosed = dosedGOf(sim);
+  const combine = sim.trace.find((t) => t.kind === 'combine' && t.vesselId === POT);
+  return (
+    <Box data-testid="ingredient-list">
+      {program.lines.map((line) => {
+        const solid = tables.ingredients.get(line.itemId);
+        const liquid = tables.liquids.get(line.itemId);
+        const sweet = tables.sweeteners.get(line.itemId);
+        const massG = line.massG || (dosed[line.id] ?? 0) + (addedG?.[line.id] ?? 0);
+        if (massG <= 0 && line.rule.kind !== 'toTarget') return null;
+        const isWater = line.itemId === 'water';
+        const label = (
+          <>
+            {sayItem(line.itemId)}
+            {line.share && `, ${say(`share.${line.share}`)}`}
+            {line.rule.kind === 'toTarget' && ', by taste'}
+            {line.rule.kind === 'byResult' && ', as much as there is juice'}
+            {solid && solid.rate100PerMin === null && (
+              <Box component="span" sx={{ color: role('caution') }}>
+                {' '}
+                (what it gives is not modelled)
+              </Box>
+            )}
+          </>
+        );
+        if (liquid) {
+          const litresEach = massG / liquid.densityGPerMl / 1000;
+          return (
+            <Row
+              key={line.id}
+              dense
+              testId={`line-${line.id}`}
+              label={label}
+              note={
+                isWater && line.share !== 'second' && line.share !== 'rinse' && combine?.now.levelCm != null
+                  ? `to ${num(combine.now.levelCm, 1)} cm`
+                  : grams(massG)
+              }
+            >
+              <span data-mass-g={massG}>{volume(litresEach)}</span>
+            </Row>
+          );
+        }
+        const item = solid ?? (sweet ? { id: sweet.id, bulkGPerMl: sweet.bulkGPerMl, piece: null } : null);
+        if (!item || massG <= 0) return null;
+        const amount = asHandMeasures(massG, item, sweet ? { ...kit, preferredMeasureId: undefined } : kit);
+        return (
+          <Row
+            key={line.id}
+            dense
+            testId={`line-${line.id}`}
+            label={label}
+            note={<span data-mass-g={massG}>{grams(massG)}</span>}
+          >
+            {line.rule.kind === 'toTarget' && dosed[line.id] ? 'about ' : ''}
+            {handText(amount, kitchen.measures, line.itemId)}
+          </Row>
+        );
+      })}
+    </Box>
+  );
+});
 
 export function LedgerPanel({
   program,

@@ -1,4 +1,11 @@
-import { type ShoppingRow, type StockRow, shoppingList, simulateBatch, solvePlanDoc } from '@big-ladle/core';
+import {
+  dosedGOf,
+  type ShoppingRow,
+  type StockRow,
+  shoppingList,
+  simulateBatch,
+  solvePlanDoc,
+} from '@big-ladle/core';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -38,8 +45,10 @@ export function ShoppingPage() {
         const solved = solvePlanDoc(batch.plan, book, k, tables);
         if (!solved.ok) return { batch, made: null };
         const sim = simulateBatch(solved.value.program, k, tables);
-        const dosedG: Record<string, number> = Object.assign({}, ...sim.trace.map((t) => t.dosedG));
-        return { batch, made: { program: solved.value.program, dosedG, litres: solved.value.litres } };
+        return {
+          batch,
+          made: { program: solved.value.program, dosedG: dosedGOf(sim), litres: solved.value.litres },
+        };
       });
   }, [kitchen.data, batches.data, book, tables]);
   if (kitchen.isPending || batches.isPending || stock.isPending) return <Loading />;
