@@ -155,7 +155,15 @@ export {
   questionSchema,
   solvePlanDoc,
 } from './plan/planDoc.ts';
-export { type RangeOptions, type Ranges, rangesOf, type Span } from './plan/ranges.ts';
+export {
+  drawRuns,
+  joinSamples,
+  type RangeOptions,
+  type RangeSamples,
+  type Ranges,
+  type Span,
+  spansOf,
+} from './plan/ranges.ts';
 // plan
 export { lineMassG, scaleForMass } from './plan/scaling.ts';
 export {

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { volumeMl } from '../liquor/composition.ts';
 import { drawnAfter } from '../physics/extraction.ts';
-import { rangesOf } from '../plan/ranges.ts';
+import { drawRuns, joinSamples, type RangeOptions, spansOf } from '../plan/ranges.ts';
 import { solvePlan } from '../plan/solve.ts';
 import { BOOK } from '../program/book.ts';
 import { guidanceFor } from '../program/guidance.ts';
@@ -163,8 +163,9 @@ describe('what the schools cost and give', () => {
 
 describe('spans', () => {
   const { program } = made('calyx-pineapple', 'straightBoil', { fruit: 'raw' });
-  const spans = (change: Partial<Parameters<typeof rangesOf>[3]> = {}) =>
-    rangesOf(program, KITCHEN, TABLES, { runs: 400, seed: 11, ...change })!;
+  const drawn = (change: Partial<RangeOptions> = {}) =>
+    drawRuns(program, KITCHEN, TABLES, { runs: 400, seed: 11, ...change })!;
+  const spans = (change: Partial<RangeOptions> = {}) => spansOf(drawn(change));
   it('every spread has a source, and each constant has a row', () => {
     for (const row of SPREAD_ROWS) {
       expect(row.source.length).toBeGreaterThan(10);
@@ -177,6 +178,24 @@ describe('spans', () => {
     const other = spans({ seed: 12 });
     expect(other).not.toEqual(spans());
     expect(other.litres.mid / spans().litres.mid).toBeCloseTo(1, 1);
+  });
+  it('are the same wherever the runs are drawn, in whatever pieces', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 59 }), fc.integer({ min: 0, max: 1000 }), (cut, seed) => {
+        const pieces = [drawn({ seed, runs: cut }), drawn({ seed, from: cut, runs: 60 - cut })];
+        expect(joinSamples(pieces)).toEqual(drawn({ seed, runs: 60 }));
+      }),
+      { numRuns: 12 },
+    );
+  });
+  it('draw every run from a stream of its own', () => {
+    const { litres } = drawn({ runs: 200 });
+    expect(new Set(litres).size).toBe(200);
+    // Streams that ran along with each other would make neighbours alike: here they are not.
+    const mean = litres.reduce((a, b) => a + b, 0) / litres.length;
+    const variance = litres.reduce((a, x) => a + (x - mean) ** 2, 0);
+    const lagged = litres.slice(1).reduce((a, x, i) => a + (x - mean) * (litres[i]! - mean), 0);
+    expect(Math.abs(lagged / variance)).toBeLessThan(0.2);
   });
   it('hold the plan between their ends', () => {
     const { litres, failed } = spans();
@@ -191,7 +210,7 @@ describe('spans', () => {
       const none = SPREAD_ROWS.map((r) => ({ ...r, sigma: 0 }));
       // Two plans, so that every constant finds something to drive.
       const width = (spreads: typeof only) => {
-        const r = rangesOf(program, KITCHEN, TABLES, { runs: 60, seed: 3, spreads })!;
+        const r = spans({ runs: 60, seed: 3, spreads });
         const of = (s: { low: number; high: number }) => s.high - s.low;
         const strength = Object.values(r.gPerL).reduce((sum, s) => sum + of(s!), 0);
         return { litres: of(r.litres), time: of(r.minutes), strength };
@@ -203,7 +222,7 @@ describe('spans', () => {
     },
   );
   it('can be stopped', () => {
-    expect(rangesOf(program, KITCHEN, TABLES, { runs: 1000, seed: 1, cancelled: () => true })).toBeNull();
+    expect(drawn({ runs: 1000, cancelled: () => true })).toBeNull();
   });
 });
 

@@ -1,7 +1,7 @@
 import { compareMethods, type MethodAnswer } from '../compare/methods.ts';
 import { type DrinkOverview, overviewOf } from '../compare/overview.ts';
 import { type PlanDoc, type PlanProblem, solvePlanDoc } from '../plan/planDoc.ts';
-import { type Ranges, rangesOf } from '../plan/ranges.ts';
+import { drawRuns, type RangeSamples } from '../plan/ranges.ts';
 import type { Solution } from '../plan/solve.ts';
 import type { Kitchen } from '../program/kitchen.ts';
 import type { MethodId, Recipe } from '../program/recipe.ts';
@@ -15,7 +15,7 @@ export type Job =
   | { kind: 'solve'; plan: PlanDoc; kitchen: Kitchen }
   | { kind: 'compareFills'; plan: PlanDoc; kitchen: Kitchen; fills: readonly number[] }
   | { kind: 'compareMethods'; plan: PlanDoc; kitchen: Kitchen; methodIds: readonly MethodId[] }
-  | { kind: 'ranges'; program: Program; kitchen: Kitchen; runs: number; seed: number }
+  | { kind: 'ranges'; program: Program; kitchen: Kitchen; runs: number; from: number; seed: number }
   | { kind: 'overview'; kitchen: Kitchen };
 
 /** The recipes and custom ingredients of a kitchen that are not shipped: sent along with a job. */
@@ -32,7 +32,7 @@ export type JobResult =
   | { kind: 'solve'; result: Result<SolvedJob, PlanProblem> }
   | { kind: 'compareFills'; results: readonly { fills: number; result: Result<SolvedJob, PlanProblem> }[] }
   | { kind: 'compareMethods'; answers: readonly MethodAnswer[] }
-  | { kind: 'ranges'; ranges: Ranges }
+  | { kind: 'ranges'; samples: RangeSamples }
   | { kind: 'overview'; drinks: readonly DrinkOverview[] };
 
 export interface JobControl {
@@ -85,14 +85,15 @@ export function runJob(job: Job, book: readonly Recipe[], tables: Tables, contro
       return { kind: 'overview', drinks };
     }
     case 'ranges': {
-      const ranges = rangesOf(job.program, job.kitchen, tables, {
+      const samples = drawRuns(job.program, job.kitchen, tables, {
         runs: job.runs,
+        from: job.from,
         seed: job.seed,
         cancelled: control.cancelled,
         onProgress: control.onProgress,
       });
-      if (!ranges) throw new JobCancelled();
-      return { kind: 'ranges', ranges };
+      if (!samples) throw new JobCancelled();
+      return { kind: 'ranges', samples };
     }
   }
 }

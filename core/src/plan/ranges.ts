@@ -24,9 +24,21 @@ export interface Ranges {
   failed: number;
 }
 
+/** What single runs gave, before anything is sorted: parts of one question may be drawn in different workers. */
+export interface RangeSamples {
+  litres: readonly number[];
+  minutes: readonly number[];
+  /** g/L in each run that ended, in the order of `litres`. */
+  gPerL: Readonly<Partial<Record<MarkerId, readonly number[]>>>;
+  runs: number;
+  failed: number;
+}
+
 export interface RangeOptions {
   runs: number;
   seed: number;
+  /** The first run to draw: each has a seed of its own, so it does not matter who draws it. */
+  from?: number;
   spreads?: readonly SpreadRow[];
   /** Asked after every piece of work; true stops it. */
   cancelled?: () => boolean;
@@ -38,7 +50,7 @@ const TAIL = 0.1;
 const PIECE = 100;
 
 function spanOf(values: readonly number[]): Span {
-  const sorted = [...values].sort((a, b) => a - b);
+  const sorted = Float64Array.from(values).sort();
   const at = (share: number) => sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))] ?? 0;
   return { low: at(TAIL), mid: at(0.5), high: at(1 - TAIL) };
 }
@@ -81,32 +93,42 @@ function drawnRow(row: IngredientRow, draw: Draw): IngredientRow {
 }
 
 /**
- * The likely span of what a plan gives: the same program run many times, each time with every constant of the model
- * drawn from its spread. The same seed gives the same spans.
+ * A seed in 0..1 for each run. Neighbouring runs must not share a stream, so the bits are mixed.
+ * Source: the usual 32-bit finaliser, two multiplications and three shifts.
+ */
+function seedOfRun(seed: number, run: number): number {
+  let h = Math.imul(seed + 1, 0x9e3779b1) ^ run;
+  h = Math.imul(h ^ (h >>> 16), 0x85ebca6b);
+  h = Math.imul(h ^ (h >>> 13), 0xc2b2ae35);
+  return ((h ^ (h >>> 16)) >>> 0) / 2 ** 32;
+}
+
+/**
+ * The same program run many times, each time with every constant of the model drawn from its spread.
+ * The same seed and the same runs give the same figures, wherever they are drawn.
  * @returns null when it was stopped.
  */
-export function rangesOf(
+export function drawRuns(
   program: Program,
   kitchen: Kitchen,
   tables: Tables,
   options: RangeOptions,
-): Ranges | null {
+): RangeSamples | null {
   const sigmas = new Map((options.spreads ?? SPREAD_ROWS).map((r) => [r.id, r.sigma]));
-  const normal = randomNormal.source(randomLcg(options.seed))(0, 1);
   const used = program.lines.flatMap((l) => {
     const row = tables.ingredients.get(l.itemId);
     return row ? [row] : [];
   });
   const litres: number[] = [];
   const minutes: number[] = [];
-  const strengths = new Map<MarkerId, number[]>();
-  let failed = 0;
+  const gPerL: Partial<Record<MarkerId, number[]>> = {};
+  const from = options.from ?? 0;
   for (let run = 0; run < options.runs; run++) {
     if (run % PIECE === 0 && run > 0) {
       options.onProgress?.(run / options.runs);
       if (options.cancelled?.()) return null;
     }
-    const draw = new Draw(normal, sigmas);
+    const draw = new Draw(randomNormal.source(randomLcg(seedOfRun(options.seed, from + run)))(0, 1), sigmas);
     const factors: Factors = {
       boilOff: draw.of('boilOff'),
       power: draw.of('power'),
@@ -116,23 +138,37 @@ export function rangesOf(
     const ingredients = new Map(used.map((row) => [row.id, drawnRow(row, draw)]));
     const sim = simulateBatch(program, kitchen, { ...tables, ingredients }, { detail: 'lean', factors });
     const end = sim.vessels[BOTTLES];
-    if (sim.problem || !end) {
-      failed++;
-      continue;
-    }
+    if (sim.problem || !end) continue;
     litres.push(volumeMl(end.liquor) / 1000);
     minutes.push(sim.endMin);
     for (const id of Object.keys(end.liquor.markerG) as MarkerId[]) {
-      const list = strengths.get(id) ?? [];
-      list.push(markerGPerL(end.liquor, id));
-      strengths.set(id, list);
+      gPerL[id] ??= [];
+      gPerL[id].push(markerGPerL(end.liquor, id));
     }
   }
+  return { litres, minutes, gPerL, runs: options.runs, failed: options.runs - litres.length };
+}
+
+/** Parts of one question that were drawn apart, in the order of their runs. */
+export function joinSamples(parts: readonly RangeSamples[]): RangeSamples {
+  const markers = new Set(parts.flatMap((p) => Object.keys(p.gPerL) as MarkerId[]));
+  const sum = (of: (p: RangeSamples) => number) => parts.reduce((total, p) => total + of(p), 0);
   return {
-    litres: spanOf(litres),
-    minutes: spanOf(minutes),
-    gPerL: Object.fromEntries([...strengths].map(([id, values]) => [id, spanOf(values)])),
-    runs: options.runs,
-    failed,
+    litres: parts.flatMap((p) => p.litres),
+    minutes: parts.flatMap((p) => p.minutes),
+    gPerL: Object.fromEntries([...markers].map((id) => [id, parts.flatMap((p) => p.gPerL[id] ?? [])])),
+    runs: sum((p) => p.runs),
+    failed: sum((p) => p.failed),
   };
 }
+
+/** The likely spans of what was drawn. */
+export const spansOf = (samples: RangeSamples): Ranges => ({
+  litres: spanOf(samples.litres),
+  minutes: spanOf(samples.minutes),
+  gPerL: Object.fromEntries(
+    Object.entries(samples.gPerL).map(([id, values]) => [id, spanOf(values)]),
+  ) as Ranges['gPerL'],
+  runs: samples.runs,
+  failed: samples.failed,
+});

@@ -14,6 +14,7 @@ import {
   liquorOf,
   StepStop,
   setVessel,
+  solidOf,
   type Work,
   widthM,
 } from './state.ts';
@@ -26,6 +27,8 @@ const TRAY_DEPTH_M = 0.04;
 /** From here up a minute counts as heating. */
 const HEATED_C = 85;
 const FULL_HEATING_MIN = 5;
+/** From this share on what is left in a solid is beyond any scale. */
+const ALL_DRAWN = 1 - 1e-9;
 
 export function ambientC(work: Work, place: Place): number {
   switch (place) {
@@ -52,12 +55,17 @@ export function minutesBetween(stretch: Stretch, lowC: number, highC: number): n
 /** What a vessel lives through in a stretch of time, gathered for the trace. */
 export interface Lived {
   warmMin: number;
-  curve: CurvePoint[];
+  /** Null when only the outcome is wanted. */
+  curve: CurvePoint[] | null;
   /** Keep the strength along the curve too. */
   strength: boolean;
 }
 
-export const noLife = (strength = false): Lived => ({ warmMin: 0, curve: [], strength });
+export const noLife = (keepCurve: boolean, strength = false): Lived => ({
+  warmMin: 0,
+  curve: keepCurve ? [] : null,
+  strength,
+});
 
 /** Where a vessel's heat comes from and goes to. */
 export interface Surroundings {
@@ -118,7 +126,7 @@ function olderOrigins(
     const heatedMin = o.heatedMin + hotMin;
     const below60Min =
       fellAtMin !== null && heatedMin >= FULL_HEATING_MIN ? fellAtMin : hotMin > 0 ? null : o.below60Min;
-    return { ...o, heatedMin, below60Min };
+    return { lineId: o.lineId, kind: o.kind, sinceMin: o.sinceMin, heatedMin, below60Min };
   });
 }
 
@@ -188,6 +196,7 @@ export function live(
   const before = vessel.liquor;
   const rows: IngredientRow[] = vessel.solids.map((s) => ingredientOf(work, stepId, s.ingredientId));
   const drawn = vessel.solids.map((s) => s.extracted);
+  const isCalyx = rows.map((r) => r.marker === 'calyx');
   const wet = volumeMl(before) > 0;
   let redG = before.markerG.red ?? 0;
   let redDrawnG = 0;
@@ -197,9 +206,11 @@ export function live(
     const middleC = (s.fromC + s.toC) / 2;
     if (wet) {
       for (let i = 0; i < rows.length; i++) {
+        // What is drawn already stays drawn: near the end there is nothing left to work out.
+        if (drawn[i]! > ALL_DRAWN) continue;
         const row = rows[i]!;
         const next = drawnAfter(drawn[i]!, row.rate100PerMin, row.activationKJ, middleC, s.minutes);
-        if (row.marker === 'calyx') {
+        if (isCalyx[i]) {
           const fresh = vessel.solids[i]!.massG * row.potency * (next - drawn[i]!);
           redG += fresh;
           redDrawnG += fresh;
@@ -211,7 +222,7 @@ export function live(
     steamL += s.steamL;
     atMin += s.minutes;
     if (lived) {
-      lived.curve.push(
+      lived.curve?.push(
         lived.strength
           ? { atMin, tempC: s.toC, gPerL: strengthOf(vessel, rows, drawn, steamL) }
           : { atMin, tempC: s.toC },
@@ -279,7 +290,7 @@ export function live(
       olderCooling(before.cooling, stretches, before.origins),
       before.read,
     ),
-    solids: vessel.solids.map((s, i) => (drawn[i] === s.extracted ? s : { ...s, extracted: drawn[i]! })),
+    solids: vessel.solids.map((s, i) => (drawn[i] === s.extracted ? s : solidOf(s, drawn[i]!, s.held))),
   };
 }
 

@@ -19,6 +19,7 @@ import {
   partOfSolid,
   remainingMassG,
   setVessel,
+  solidOf,
   solidsInfo,
   type Work,
 } from './state.ts';
@@ -50,7 +51,7 @@ export function takeSolids(work: Work, step: Step, lineId: string): Solid {
     });
     return partOfSolid(ready, share);
   }
-  return { lineId, ingredientId: line.itemId, massG: wanted, held: EMPTY, extracted: 0 };
+  return { lineId, ingredientId: line.itemId, massG: wanted, held: EMPTY, extracted: 0, wet: false };
 }
 
 /** Lays a line's whole amount in a bowl, if it does not lie there yet. */
@@ -64,7 +65,7 @@ export function layOut(work: Work, step: Step, lineId: string, bowlId: VesselId)
     ...bowl,
     solids: [
       ...bowl.solids,
-      { lineId, ingredientId: line.itemId, massG: line.massG, held: EMPTY, extracted: 0 },
+      { lineId, ingredientId: line.itemId, massG: line.massG, held: EMPTY, extracted: 0, wet: false },
     ],
   });
 }
@@ -117,7 +118,7 @@ export function addSolids(work: Work, step: Step, vessel: Vessel, solids: readon
   setVessel(work, {
     ...vessel,
     liquor,
-    solids: [...vessel.solids, ...fresh.map((s) => ({ ...s, held: EMPTY, wet: true }))],
+    solids: [...vessel.solids, ...fresh.map((s) => solidOf(s, s.extracted, EMPTY, true))],
   });
 }
 

@@ -173,7 +173,7 @@ function added(work: Work, step: Step, a: Extract<Adjustment, { kind: 'added' }>
   if (a.lineKind === 'solid') {
     const row = ingredientOf(work, step.id, a.itemId);
     addSolids(work, step, vessel, [
-      { lineId: a.lineId, ingredientId: row.id, massG: a.massG, held: EMPTY, extracted: 0 },
+      { lineId: a.lineId, ingredientId: row.id, massG: a.massG, held: EMPTY, extracted: 0, wet: false },
     ]);
     return;
   }

@@ -158,7 +158,7 @@ export function simulateBatch(
         actual,
         actualMin: actual?.endMin !== undefined ? Math.max(0, actual.endMin - startMin) : null,
         stopAfterMin: stop ? Math.max(0, stop.atMin - startMin) : null,
-        lived: noLife(options.strength),
+        lived: noLife(full, options.strength),
         notes: [],
         dosedG: {},
       };
@@ -177,7 +177,7 @@ export function simulateBatch(
           now: vesselNow(work, after),
           room: noteRoom(work, after, step.kind === 'heat' || step.kind === 'boil'),
           drawn: Object.fromEntries(after.solids.map((s) => [s.lineId, s.extracted])),
-          curve: run.lived.curve,
+          curve: run.lived.curve ?? [],
           notes: run.notes,
           warmMin: run.lived.warmMin,
           dosedG: run.dosedG,

@@ -130,12 +130,16 @@ export function drawableOf(row: IngredientRow, grams: number): Composition {
   const markerG: Partial<Record<MarkerId, number>> = { [row.marker]: grams * row.potency };
   if (row.marker === 'calyx') markerG.red = grams * row.potency;
   return {
-    ...EMPTY,
+    waterG: 0,
     sugarG,
+    freeSugarG: 0,
     sweetG: sugarG,
     otherSolublesG: (grams * Math.max(0, row.solublePct - row.sugarPct)) / 100,
     acidG: (grams * row.acidPct) / 100,
     alkaliMeq: (grams * row.alkaliMeqPerKg) / 1000,
+    ethanolG: 0,
+    aceticG: 0,
+    excessMl: 0,
     markerG,
   };
 }
@@ -235,6 +239,16 @@ export const liquorOf = (
   origins,
   cooling,
   read,
+});
+
+/** A solid after something happened to it, field by field for the same reason. */
+export const solidOf = (s: Solid, extracted: number, held: Composition, wet = s.wet): Solid => ({
+  lineId: s.lineId,
+  ingredientId: s.ingredientId,
+  massG: s.massG,
+  held,
+  extracted,
+  wet,
 });
 
 /** Replaces a vessel's composition, keeping its temperature and history. */

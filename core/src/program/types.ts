@@ -51,7 +51,7 @@ export interface Solid {
   held: Composition;
   extracted: number;
   /** Its own water has joined a liquor already: taken out and put back it brings only what clings to it. */
-  wet?: boolean;
+  wet: boolean;
 }
 
 export type VesselKind = 'pot' | 'spicePot' | 'bowl' | 'tub' | 'bottles' | 'jar' | 'blender' | 'spent';

@@ -1,51 +1,122 @@
-import type { Job, JobBook, JobResult } from '@big-ladle/core';
+import { type Job, type JobBook, type JobResult, joinSamples, type RangeSamples } from '@big-ladle/core';
 
 /** The worker's script did not come: the server is out of reach and the browser does not have it yet. */
 export class WorkerNotLoaded extends Error {}
 
 type Answer = { id: number; progress?: number; result?: JobResult; error?: string };
 
+interface RunOptions {
+  signal?: AbortSignal;
+  onProgress?: (share: number) => void;
+}
+
 let nextId = 1;
 
+/** Workers that have nothing to do. One that has run before answers in half the time, so a few are kept. */
+const idle: Worker[] = [];
+const LANES = Math.min(2, navigator.hardwareConcurrency || 1);
+
 /**
- * Runs a job beside the screen, with the cook's own recipes and ingredients beside the shipped ones. Each job has a worker of its own, so that cancelling is ending it.
+ * Runs a job beside the screen, with the cook's own recipes and ingredients beside the shipped ones.
  * @throws DOMException AbortError when the signal fires, WorkerNotLoaded without its script, Error when the job fails.
  */
 export function run<K extends Job['kind']>(
   job: Extract<Job, { kind: K }>,
   own: JobBook,
-  { signal, onProgress }: { signal?: AbortSignal; onProgress?: (share: number) => void } = {},
+  options: RunOptions = {},
 ): Promise<Extract<JobResult, { kind: K }>> {
+  const asked: Job = job;
+  return (asked.kind === 'ranges' ? inLanes(asked, own, options) : inWorker(asked, own, options)) as Promise<
+    Extract<JobResult, { kind: K }>
+  >;
+}
+
+const aborted = () => new DOMException('cancelled', 'AbortError');
+
+/** One job in one worker; cancelling ends the worker. */
+function inWorker(job: Job, own: JobBook, { signal, onProgress }: RunOptions): Promise<JobResult> {
   return new Promise((resolve, reject) => {
-    const worker = new Worker(new URL('./core.worker.ts', import.meta.url), { type: 'module' });
+    const worker = idle.pop() ?? new Worker(new URL('./core.worker.ts', import.meta.url), { type: 'module' });
     const id = nextId++;
-    const end = () => {
-      worker.terminate();
-      signal?.removeEventListener('abort', abort);
+    const listening = new AbortController();
+    const end = (how: 'keep' | 'drop') => {
+      listening.abort();
+      if (how === 'keep' && idle.length < LANES) idle.push(worker);
+      else worker.terminate();
     };
-    const abort = () => {
-      end();
-      reject(new DOMException('cancelled', 'AbortError'));
-    };
-    signal?.addEventListener('abort', abort);
-    worker.addEventListener('message', (message: MessageEvent<Answer>) => {
-      const answer = message.data;
-      if (answer.id !== id) return;
-      if (answer.progress !== undefined) onProgress?.(answer.progress);
-      if (answer.result) {
-        end();
-        resolve(answer.result as Extract<JobResult, { kind: K }>);
-      }
-      if (answer.error) {
-        end();
-        reject(new Error(answer.error));
-      }
-    });
-    worker.addEventListener('error', (event) => {
-      end();
-      // A script that could not be fetched says nothing; one that failed tells what.
-      reject(event.message ? new Error(event.message) : new WorkerNotLoaded());
-    });
+    signal?.addEventListener(
+      'abort',
+      () => {
+        end('drop');
+        reject(aborted());
+      },
+      { signal: listening.signal },
+    );
+    worker.addEventListener(
+      'message',
+      (message: MessageEvent<Answer>) => {
+        const answer = message.data;
+        if (answer.id !== id) return;
+        if (answer.progress !== undefined) onProgress?.(answer.progress);
+        if (answer.result) {
+          end('keep');
+          resolve(answer.result);
+        }
+        if (answer.error) {
+          end('keep');
+          reject(new Error(answer.error));
+        }
+      },
+      { signal: listening.signal },
+    );
+    worker.addEventListener(
+      'error',
+      (event) => {
+        end('drop');
+        // A script that could not be fetched says nothing; one that failed tells what.
+        reject(event.message ? new Error(event.message) : new WorkerNotLoaded());
+      },
+      { signal: listening.signal },
+    );
     worker.postMessage({ id, job, own });
   });
+}
+
+/** Runs in one message: short enough that a question no longer asked keeps no worker busy for long. */
+const RUNS_A_PIECE = 500;
+
+/** Many runs in pieces, over as many workers as there are cores to spare; cancelling asks for no more pieces. */
+async function inLanes(
+  job: Extract<Job, { kind: 'ranges' }>,
+  own: JobBook,
+  { signal, onProgress }: RunOptions,
+): Promise<JobResult> {
+  const pieces = Array.from({ length: Math.ceil(job.runs / RUNS_A_PIECE) }, (_, i) => ({
+    ...job,
+    from: job.from + i * RUNS_A_PIECE,
+    runs: Math.min(RUNS_A_PIECE, job.runs - i * RUNS_A_PIECE),
+  }));
+  const samples: RangeSamples[] = [];
+  let next = 0;
+  let done = 0;
+  const failed = new AbortController();
+  const asked = signal ? AbortSignal.any([signal, failed.signal]) : failed.signal;
+  const lane = async () => {
+    while (next < pieces.length && !asked.aborted) {
+      const index = next++;
+      const result = await inWorker(pieces[index]!, own, {});
+      if (asked.aborted) return;
+      if (result.kind === 'ranges') samples[index] = result.samples;
+      done++;
+      onProgress?.(done / pieces.length);
+    }
+  };
+  try {
+    await Promise.all(Array.from({ length: LANES }, lane));
+  } catch (error) {
+    failed.abort();
+    throw error;
+  }
+  if (signal?.aborted) throw aborted();
+  return { kind: 'ranges', samples: joinSamples(samples) };
 }

@@ -11,6 +11,7 @@ import {
   noteRoom,
   StepStop,
   setVessel,
+  solidOf,
   solidsInfo,
   vesselOf,
   type Work,
@@ -63,7 +64,7 @@ function freeLiquor(
     comp: scaled(from.liquor, how.lossMl / hasMl),
     from: from.id,
   }));
-  const spent = from.solids.map((s, i) => ({ ...s, held: scaled(from.liquor, holds[i]! / hasMl) }));
+  const spent = from.solids.map((s, i) => solidOf(s, s.extracted, scaled(from.liquor, holds[i]! / hasMl)));
   const through = withComposition(from.liquor, scaled(from.liquor, leftMl / hasMl));
   const joined = mixLiquors(work, to.liquor, massG(to.liquor), through, massG(through));
   moved(work, step, from, to, through, (volumeMl(joined) - volumeMl(to.liquor)) / 1000);
@@ -124,7 +125,7 @@ function breakOpen(work: Work, step: Step, vessel: Vessel, share: number): Vesse
       to: vessel.id,
     }));
     liquor = withComposition(liquor, after);
-    return { ...solid, extracted: share };
+    return solidOf(solid, share, solid.held);
   });
   return { ...vessel, liquor, solids };
 }

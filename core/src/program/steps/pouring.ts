@@ -9,6 +9,7 @@ import {
   mixLiquors,
   StepStop,
   setVessel,
+  solidOf,
   solidsInfo,
   vesselOf,
   type Work,
@@ -53,7 +54,7 @@ export function rejoinHeld(work: Work, step: Step, vessel: Vessel): Vessel {
     }));
     liquor = withComposition(liquor, after);
   }
-  const joined = { ...vessel, liquor, solids: vessel.solids.map((s) => ({ ...s, held: EMPTY })) };
+  const joined = { ...vessel, liquor, solids: vessel.solids.map((s) => solidOf(s, s.extracted, EMPTY)) };
   setVessel(work, joined);
   return joined;
 }

@@ -1,8 +1,8 @@
-import type { Kitchen, MarkerId, Program } from '@big-ladle/core';
+import { type Job, type Kitchen, type MarkerId, type Program, spansOf } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { useBook } from '../../shared/book.ts';
 import { role } from '../../theme/theme.ts';
 import { duration, num, say } from '../../words/say.ts';
@@ -18,22 +18,16 @@ const SETTLE_MS = 500;
 /** Where it is likely to end: eight times in ten, with every constant of the model as unsure as it is. Worked out beside the screen. */
 export function Likely({ program, kitchen }: { program: Program; kitchen: Kitchen }) {
   const { own, custom } = useBook();
-  const [job, setJob] = useState<{
-    kind: 'ranges';
-    program: Program;
-    kitchen: Kitchen;
-    runs: number;
-    seed: number;
-  } | null>(null);
+  const [job, setJob] = useState<Extract<Job, { kind: 'ranges' }> | null>(null);
   useEffect(() => {
     const later = setTimeout(
-      () => setJob({ kind: 'ranges', program, kitchen, runs: RUNS, seed: SEED }),
+      () => setJob({ kind: 'ranges', program, kitchen, runs: RUNS, from: 0, seed: SEED }),
       SETTLE_MS,
     );
     return () => clearTimeout(later);
   }, [program, kitchen]);
   const { result, current, progress, stop, failed } = useJob(job, own, custom);
-  const ranges = result?.ranges;
+  const ranges = useMemo(() => (result ? spansOf(result.samples) : null), [result]);
   const ready = current && job?.program === program;
   const strengths = ranges
     ? (Object.entries(ranges.gPerL) as [MarkerId, { low: number; high: number; mid: number }][])
