@@ -361,3 +361,48 @@ test('two recipes litre for litre', async ({ page, server }) => {
   await expect(table.getByRole('row', { name: /Dried calyx/ })).toContainText('33 g');
   await expect(table.getByRole('row', { name: /Dried calyx/ })).toContainText('21 g');
 });
+
+test('water to cover, and what runs ahead in a big pot, are said at the line', async ({ page, server }) => {
+  await page.goto(`${server.url}/drinks/write`);
+  await page.getByLabel('Its name').fill('Covered red');
+  const add = page.getByTestId('add-line');
+  for (const text of ['200 g dried hibiscus', '4 g whole cloves']) {
+    await add.fill(text);
+    await page.getByRole('button', { name: 'Add', exact: true }).click();
+    await expect(add).toHaveValue('');
+  }
+  const water = page.getByTestId('line-of-water');
+  await water.getByRole('combobox', { name: 'Amount' }).click();
+  await page.getByRole('option', { name: 'covers what is in the pot' }).click();
+  await water.getByLabel('Above what it covers').fill('6');
+  await page.getByTestId('line-of-clove-whole').getByRole('combobox', { name: 'Amount' }).click();
+  await page.getByRole('option', { name: 'grows less than the litres' }).click();
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByRole('heading', { name: 'Covered red' })).toBeVisible();
+  const { recipes } = (await server.api('GET', '/recipes')) as {
+    recipes: { name: string; lines: { itemId: string; rule: object }[] }[];
+  };
+  const kept = recipes.find((r) => r.name === 'Covered red')!;
+  const ruleOf = (itemId: string) => kept.lines.find((l) => l.itemId === itemId)!.rule;
+  expect(ruleOf('water')).toEqual({ kind: 'cover', plusCm: 6 });
+  expect(ruleOf('clove-whole')).toEqual({ kind: 'power', exponent: 0.85 });
+});
+
+test('a part that stands ready on the shelf is poured in instead of made', async ({ page, server }) => {
+  await page.goto(`${server.url}/new/pineapple-ginger?stage=draw`);
+  await page
+    .getByRole('group', { name: 'Spice liquor' })
+    .getByRole('button', { name: 'ready on the shelf' })
+    .click();
+  await expect(page.getByText('as raw as that')).toBeVisible();
+  await page.getByRole('tab', { name: /Size/ }).click();
+  await expect(page.getByTestId('shelf-jar-spice-liquor')).toContainText('Spice liquor, from the shelf');
+  await expect(page.getByTestId('line-cinnamon')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Begin now' }).click();
+  await expect(page.getByRole('heading', { name: 'Scrub the skins' })).toBeVisible();
+  for (const next of ['Cut and bruise', 'Fill the pot']) {
+    await page.getByTestId('done').click();
+    await expect(page.getByRole('heading', { name: next })).toBeVisible();
+  }
+  await expect(page.getByText(/Pour in the spice liquor from the shelf, [\d.]+ m?L/)).toBeVisible();
+});

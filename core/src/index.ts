@@ -211,6 +211,7 @@ export {
   JUG,
   jarOf,
   POT,
+  partOfJar,
   SPENT,
   SPICE_POT,
   TUB,

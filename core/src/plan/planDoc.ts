@@ -41,6 +41,7 @@ export const choicesSchema = v.strictObject({
   strength: v.optional(v.picklist(['light', 'full', 'dark'])),
   heat: v.optional(v.picklist(['mild', 'medium', 'hot'])),
   fruit: v.optional(v.picklist(['cooked', 'raw'])),
+  shelfParts: v.optional(v.pipe(v.array(id), v.maxLength(8, 'between:0:8'))),
 });
 
 /** What a cook has settled of a batch before it starts: the wish and the choices. Everything else follows from it. */

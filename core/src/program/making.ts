@@ -16,6 +16,7 @@ export const BLENDER = 'blender';
 export const JUG = 'jug';
 /** Where a part made aside waits. */
 export const jarOf = (partId: string): string => `jar-${partId}`;
+export const partOfJar = (vesselId: string): string => vesselId.replace(/^jar-/, '');
 
 export const minutes = (value: number, range?: { min: number; max: number }): Until =>
   range

@@ -6,6 +6,7 @@ import { BURNERS, KITCHEN, POTS, TABLES } from '../testKitchen.ts';
 import { unwrap } from '../units/result.ts';
 import { BOOK } from './book.ts';
 import { ledgerOf } from './ledger.ts';
+import { jarOf } from './making.ts';
 import { type Choices, defaultChoices } from './recipe.ts';
 import { simulateBatch } from './simulate.ts';
 import type { Program, Step } from './types.ts';
@@ -99,6 +100,44 @@ describe('methods as programs', () => {
     // 200 g for 6 L, a third in each
     for (const grams of solids) expect(grams).toBeCloseTo(200 / 3, 6);
     expect(volumeMl(sim.vessels.bottles!.liquor) / 1000).toBeCloseTo(6, 1);
+  });
+});
+
+describe('a part that stands ready on the shelf', () => {
+  const withParts = BOOK.flatMap((recipe) =>
+    (recipe.parts ?? []).map((part) => [recipe.id, part.id, recipe, part] as const),
+  );
+  it.each(withParts)('%s with its %s ready: the same drink with less work', (_, partId, recipe) => {
+    const options = { recipe, litres: 5 };
+    const methodId = recipe.methods[0]!;
+    const all = made({ methodId }, options);
+    const ready = made({ methodId, shelfParts: [partId] }, options);
+    const own = recipe.lines.filter((l) => l.stream === 'part' && l.partId === partId).map((l) => l.id);
+    expect(own.length).toBeGreaterThan(0);
+    for (const id of own) expect(ready.program.lines.map((l) => l.id)).not.toContain(id);
+    expect(ready.program.steps.flatMap((s) => s.lines).filter((id) => own.includes(id))).toEqual([]);
+    expect(ready.litres).toBeCloseTo(5, 2);
+    expect(ready.sim.endMin).toBeLessThan(all.sim.endMin);
+    // What came from the shelf is counted as flowing in, and the jar is emptied into the drink.
+    const shelf = ready.program.vessels.find((v) => v.id === jarOf(partId))!.holds!;
+    const flowed = ready.sim.flows.filter((f) => f.code === 'onHand').reduce((sum, f) => sum + f.volumeL, 0);
+    expect(flowed).toBeCloseTo(volumeMl(shelf) / 1000, 9);
+    expect(volumeMl(ready.sim.vessels[jarOf(partId)]!.liquor)).toBeLessThan(1);
+    // The same strength in the bottle: only what the heat draws on the way may differ a little.
+    const per = (sim: typeof all.sim) => {
+      const { liquor } = sim.vessels.bottles!;
+      return Object.fromEntries(
+        Object.entries(liquor.markerG).map(([id, g]) => [id, (1000 * g) / volumeMl(liquor)]),
+      );
+    };
+    const [a, b] = [per(all.sim), per(ready.sim)];
+    for (const [id, strength] of Object.entries(a))
+      expect(Math.abs((b[id] ?? 0) - strength), id).toBeLessThan(0.03 * strength + 0.01);
+  });
+  it('is asked for by name only: another id changes nothing', () => {
+    const recipe = drink('melon-calyx');
+    const plain = made({}, { recipe });
+    expect(made({ shelfParts: ['no-such-part'] }, { recipe }).program).toEqual(plain.program);
   });
 });
 

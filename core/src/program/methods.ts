@@ -1,4 +1,4 @@
-import { WATER_20_G_PER_ML } from '../liquor/composition.ts';
+import { type Composition, scaled, WATER_20_G_PER_ML } from '../liquor/composition.ts';
 import { estimatePh } from '../liquor/ph.ts';
 import { coverWaterMl } from '../physics/room.ts';
 import { areaM2 } from '../physics/vesselShape.ts';
@@ -19,6 +19,7 @@ import {
 } from './making.ts';
 import { ownSteps } from './ownSteps.ts';
 import { type Choices, COLD_METHODS, type RecipeLine, type RecipePart } from './recipe.ts';
+import { simulateBatch } from './simulate.ts';
 import { stepBuilder } from './stepBuilder.ts';
 import type { JuiceTool, LineId, Program, ProgramLine, VesselSpec } from './types.ts';
 
@@ -107,13 +108,30 @@ function programLines(input: BuildInput): { lines: ProgramLine[]; second: Map<Li
  * unrolled steps, each taking its equal part, all strained into one tub.
  * @param input `litres` finished litres aimed at, for handling times only.
  */
-export function buildProgram(input: BuildInput): Program {
-  const { recipe, choices, pot, burner, fills } = input;
+export function buildProgram(whole: BuildInput): Program {
+  const { input, taken } = withoutShelfParts(whole);
+  const { recipe, choices } = input;
   const { lines, second } = programLines(input);
+  const m = makingOf(input, second);
+  if (choices.methodId === 'own') ownSteps(m);
+  else {
+    wash(m);
+    cut(m);
+    for (const part of recipe.parts ?? []) if (!taken.has(part.id)) makePart(m, part);
+    draw(m);
+    juiceFruit(m);
+    finish(m);
+  }
+  return { ...shellOf(input), lines, steps: m.b.steps, vessels: vesselsOf(m, taken) };
+}
+
+/** Lines as a method takes them, before any step is written. */
+function makingOf(input: BuildInput, second: ReadonlyMap<LineId, LineId>): Making {
+  const { recipe, choices, pot, fills } = input;
   const cookFruit =
     choices.fruit === 'cooked' && !COLD_METHODS.has(choices.methodId) && choices.methodId !== 'pourOver';
   const inPot = recipe.lines.filter((l) => l.stream === 'pot' || (l.stream === 'fruit' && cookFruit));
-  const m: Making = {
+  return {
     ...input,
     b: stepBuilder(),
     perFillL: input.litres / fills,
@@ -129,29 +147,52 @@ export function buildProgram(input: BuildInput): Program {
       second: [...second.values()],
     },
   };
-  if (choices.methodId === 'own') ownSteps(m);
-  else {
-    wash(m);
-    cut(m);
-    for (const part of recipe.parts ?? []) makePart(m, part);
-    draw(m);
-    juiceFruit(m);
-    finish(m);
+}
+
+/**
+ * Parts that stand ready on the shelf: what the recipe would have made of their lines, in a jar; their lines and steps
+ * fall away. A part that could not be made stays in the program, which then says what is wrong with it.
+ */
+function withoutShelfParts(input: BuildInput): { input: BuildInput; taken: Map<string, Composition> } {
+  const taken = new Map<string, Composition>();
+  for (const part of input.recipe.parts ?? []) {
+    if (!input.choices.shelfParts.includes(part.id)) continue;
+    const m = makingOf(input, new Map());
+    makePart(m, part);
+    const program = {
+      ...shellOf(input),
+      lines: input.lines,
+      steps: m.b.steps,
+      vessels: vesselsOf(m, new Map()),
+    };
+    const sim = simulateBatch(program, input.kitchen, input.tables, { detail: 'lean' });
+    const jar = sim.vessels[jarOf(part.id)];
+    if (!sim.problem && jar) taken.set(part.id, scaled(jar.liquor, 1));
   }
+  if (taken.size === 0) return { input, taken };
+  const stays = input.recipe.lines.filter((l) => !(l.stream === 'part' && taken.has(l.partId ?? '')));
+  const ids = new Set(stays.map((l) => l.id));
   return {
-    recipeId: recipe.id,
-    recipeVersion: recipe.version,
-    methodId: choices.methodId,
-    lines,
-    steps: m.b.steps,
-    vessels: vesselsOf(m),
-    potId: pot.id,
-    burnerId: burner.id,
-    fills,
+    input: {
+      ...input,
+      recipe: { ...input.recipe, lines: stays },
+      lines: input.lines.filter((l) => ids.has(l.id)),
+    },
+    taken,
   };
 }
 
-function vesselsOf(m: Making): VesselSpec[] {
+/** What a program says of where it comes from. */
+const shellOf = ({ recipe, choices, pot, burner, fills }: BuildInput) => ({
+  recipeId: recipe.id,
+  recipeVersion: recipe.version,
+  methodId: choices.methodId,
+  potId: pot.id,
+  burnerId: burner.id,
+  fills,
+});
+
+function vesselsOf(m: Making, taken: ReadonlyMap<string, Composition>): VesselSpec[] {
   const { pot, kitchen, recipe, choices } = m;
   // The smallest other pot of the kitchen serves for spices and syrups; without one, a small pan as every kitchen has.
   const small = kitchen.pots
@@ -169,7 +210,10 @@ function vesselsOf(m: Making): VesselSpec[] {
     },
     bare(BLENDER, 'blender'),
     bare(JUG, 'jar'),
-    ...(recipe.parts ?? []).map((p) => bare(jarOf(p.id), 'jar')),
+    ...(recipe.parts ?? []).map((p): VesselSpec => {
+      const holds = taken.get(p.id);
+      return holds ? { ...bare(jarOf(p.id), 'jar'), holds } : bare(jarOf(p.id), 'jar');
+    }),
   ];
   // Where nothing is heated the pot serves as the mixing bowl: it is what must hold it all.
   const cold = COLD_METHODS.has(choices.methodId);

@@ -209,6 +209,8 @@ export interface Choices {
   strength: StrengthId;
   heat: HeatId;
   fruit: 'cooked' | 'raw';
+  /** Parts that were made before, as the recipe says, and are taken from the shelf. */
+  shelfParts: readonly string[];
 }
 
 /** Steeps longer than this stand cold by default. */
@@ -250,6 +252,7 @@ export function defaultChoices(recipe: Recipe, methodId: MethodId): Choices {
     strength: 'full',
     heat: 'medium',
     fruit: recipe.fruit ?? 'cooked',
+    shelfParts: [],
   };
 }
 

@@ -10,7 +10,7 @@ import {
 } from '@big-ladle/core';
 import { sayDrink, sayItem } from '../words/names.ts';
 import { duration, grams, handText, litres, num, say, volume } from '../words/say.ts';
-import { stepHow, stepName } from './batch/stepWords.ts';
+import { partsOnShelf, stepHow, stepName } from './batch/stepWords.ts';
 
 export interface TextInput {
   recipe: Recipe;
@@ -82,6 +82,9 @@ export function recipeText(input: TextInput): string {
           ]
         : [];
     }),
+    ...partsOnShelf(program).map(
+      (p) => `- ${volume(p.litres)} (${grams(p.massG)}) ${p.name.toLowerCase()}, made ahead`,
+    ),
     '',
     'What to do',
     ...stepSentences(input).map((s, i) => `${i + 1}. ${s}`),

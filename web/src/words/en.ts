@@ -91,6 +91,7 @@ export const EN: Readonly<Record<string, string>> = {
   'how.boil.simmer': 'Turn down to a simmer: bubbles at the rim only.',
   'how.steep.mature': 'Covered, in the fridge. Shake it each day.',
   'how.steep.short': 'Flame off, lid on.',
+  'how.fromShelf': 'Pour in the {part} from the shelf, {volume}.',
   'how.mix.pour': 'Pour it together and stir.',
   'how.combine': 'Into the pot: {list}.',
   'how.heat': 'Full flame, lid on. Tap when it really boils: the time counts from there.',
@@ -303,6 +304,8 @@ export const EN: Readonly<Record<string, string>> = {
   'guide.cool.slow':
     'A big covered pot takes most of a day to cool. Within 2 h below 21 °C is the aim; the ice bath does it.',
   'guide.cool.fridge': 'A warm pot warms the whole fridge: cool it in ice first.',
+  'guide.part.shelf':
+    'Counted as made the way this recipe makes it, and as raw as that: smell it, look at it, and use it within its own days.',
   'guide.steep.counter':
     'Hours on the counter cost days of keeping, and are safe only while the drink is shown to be acid. Cold is the safer way.',
   'guide.steep.covered': 'Keep it covered, away from heat.',

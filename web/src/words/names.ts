@@ -22,6 +22,10 @@ export function sayItem(id: string): string {
   return row ? `${row.name}, ${row.form}` : id;
 }
 
+/** A part made aside, by its name in the book or as its id reads. */
+export const sayPart = (id: string): string =>
+  has(`part.${id}`) ? say(`part.${id}`) : id.replaceAll('-', ' ');
+
 /** A drink by the name in the book, or by the cook's own. */
 export function sayDrink(id: string, name?: string): string {
   if (name) return name;

@@ -16,6 +16,7 @@ import { QuantityField } from '../../shared/QuantityField.tsx';
 import type { StageId } from '../../shared/StageLine.tsx';
 import { Panel } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
+import { sayPart } from '../../words/names.ts';
 import { num, percent, say } from '../../words/say.ts';
 
 export interface ChoosingProps {
@@ -199,7 +200,17 @@ function DrawChoices({
           options={recipe.methods.map((m) => ({ value: m, text: say(`method.${m}`) }))}
           onChange={(v) => {
             const next = defaultChoices(recipe, v as MethodId);
-            const { press, lid, coolBy, hygiene, targetSweetnessPct, strength, heat, fruit: way } = choices;
+            const {
+              press,
+              lid,
+              coolBy,
+              hygiene,
+              targetSweetnessPct,
+              strength,
+              heat,
+              fruit: way,
+              shelfParts,
+            } = choices;
             onChange({
               ...plan,
               choices: {
@@ -212,6 +223,7 @@ function DrawChoices({
                 strength,
                 heat,
                 fruit: way,
+                shelfParts,
               },
             });
           }}
@@ -237,6 +249,28 @@ function DrawChoices({
             ]}
             onChange={(v) => choose({ fruit: v as 'raw' })}
           />
+        )}
+        {(recipe.parts ?? []).map((part) => (
+          <Choice
+            key={part.id}
+            label={sayPart(part.id)}
+            value={choices.shelfParts.includes(part.id) ? 'shelf' : 'made'}
+            options={[
+              { value: 'made', text: 'made with it' },
+              { value: 'shelf', text: 'ready on the shelf' },
+            ]}
+            onChange={(v) =>
+              choose({
+                shelfParts:
+                  v === 'shelf'
+                    ? [...choices.shelfParts, part.id]
+                    : choices.shelfParts.filter((id) => id !== part.id),
+              })
+            }
+          />
+        ))}
+        {choices.shelfParts.length > 0 && (
+          <Box sx={{ color: role('inkMuted') }}>{say('guide.part.shelf')}</Box>
         )}
         {methodId === 'overnightSoak' && (
           <>

@@ -29,7 +29,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { memo, type ReactNode } from 'react';
 import { colours, itemIdOf } from '../../shared/batch/looks.ts';
-import { stepName } from '../../shared/batch/stepWords.ts';
+import { partsOnShelf, stepName } from '../../shared/batch/stepWords.ts';
 import { LedgerDrawing } from '../../shared/drawings/LedgerDrawing.tsx';
 import { Spoon } from '../../shared/drawings/Spoon.tsx';
 import { VesselDrawing } from '../../shared/drawings/VesselDrawing.tsx';
@@ -230,6 +230,17 @@ const Lines = memo(function Lines({
           </Row>
         );
       })}
+      {partsOnShelf(program).map((part) => (
+        <Row
+          key={part.vesselId}
+          dense
+          testId={`shelf-${part.vesselId}`}
+          label={`${part.name}, from the shelf`}
+          note={grams(part.massG)}
+        >
+          {volume(part.litres)}
+        </Row>
+      ))}
     </Box>
   );
 });

@@ -1,9 +1,7 @@
 import {
   amountSlip,
-  asHandMeasures,
   checkRecipe,
   type Kitchen,
-  measuringKit,
   OWN_STEP_KINDS,
   type OwnStepKind,
   type Recipe,
@@ -52,8 +50,9 @@ import { ErrorPanel, Figure, Loading, PageHead, Panel } from '../../shared/ui.ts
 import { heading, role } from '../../theme/theme.ts';
 import { sayField } from '../../words/fields.ts';
 import { sayDrink, sayItem } from '../../words/names.ts';
-import { duration, grams, handText, litres, num, say } from '../../words/say.ts';
+import { duration, grams, litres, num, say } from '../../words/say.ts';
 import { AddLine } from './AddLine.tsx';
+import { EditorLine, ProblemLine } from './EditorLine.tsx';
 import { newRecipe, type RecipeDraft, stepsOf, useRecipeDrafts, variantOf } from './recipeDraft.ts';
 import { useMade } from './useMade.ts';
 
@@ -234,14 +233,14 @@ function Editor(props: {
           </Panel>
           <Panel title="What goes in">
             {recipe.lines.map((line) => (
-              <LineRow
+              <EditorLine
                 key={line.id}
                 line={line}
                 kitchen={kitchen}
                 tables={tables}
                 problems={problems.filter((p) => p.lineId === line.id)}
-                onMass={(massG) =>
-                  change({ lines: recipe.lines.map((l) => (l.id === line.id ? { ...l, massG } : l)) })
+                onChange={(next) =>
+                  change({ lines: recipe.lines.map((l) => (l.id === line.id ? { ...l, ...next } : l)) })
                 }
                 onRemove={() =>
                   change({
@@ -391,77 +390,6 @@ function sayRecipeSlip(slip: Slip, basisL: number): string {
     case 'lossUnexplained':
       return say('slip.lossUnexplained', { lost: litres(slip.lostL), most: litres(slip.mostL) });
   }
-}
-
-function ProblemLine({ problem }: { problem: RecipeProblem }) {
-  return (
-    <Box
-      data-testid="recipe-problem"
-      sx={{ color: role(problem.severity === 'error' ? 'danger' : 'caution'), fontSize: '0.92rem' }}
-    >
-      {problem.severity === 'error' ? 'Wrong: ' : 'Look: '}
-      {say(`recipe.${problem.code}`)}
-    </Box>
-  );
-}
-
-function LineRow(props: {
-  line: RecipeLine;
-  kitchen: Kitchen;
-  tables: Tables;
-  problems: readonly RecipeProblem[];
-  onMass: (massG: number) => void;
-  onRemove: () => void;
-}) {
-  const { line, kitchen, tables } = props;
-  const solid = tables.ingredients.get(line.itemId);
-  const liquid = tables.liquids.get(line.itemId);
-  const free =
-    line.rule.kind === 'toVolume' ||
-    line.rule.kind === 'toTarget' ||
-    line.rule.kind === 'byResult' ||
-    line.rule.kind === 'cover';
-  const name = sayItem(line.itemId);
-  return (
-    <Box sx={{ borderBottom: `1px solid ${role('hairline')}`, py: 1 }}>
-      <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap' }}>
-        <Box sx={{ flex: '1 1 130px', minWidth: 0 }}>
-          {name}
-          <Box sx={{ color: role('inkMuted'), fontSize: '0.88rem' }}>
-            {line.rule.kind === 'toVolume'
-              ? 'fills up to the litres'
-              : line.rule.kind === 'toTarget'
-                ? 'by taste, to the sweetness aimed at'
-                : solid && line.massG > 0
-                  ? handText(
-                      asHandMeasures(line.massG, solid, measuringKit(kitchen)),
-                      kitchen.measures,
-                      line.itemId,
-                    )
-                  : ''}
-          </Box>
-        </Box>
-        {!free && (
-          <QuantityField
-            label={liquid ? `${name}, mL` : `${name}, g`}
-            value={liquid ? line.massG / liquid.densityGPerMl : line.massG}
-            min={0}
-            max={200_000}
-            decimals={1}
-            unit={liquid ? 'mL' : 'g'}
-            width={150}
-            onCommit={(value) => props.onMass(liquid ? value * liquid.densityGPerMl : value)}
-          />
-        )}
-        <Button size="small" onClick={props.onRemove} aria-label={`Remove ${name}`}>
-          Remove
-        </Button>
-      </Box>
-      {props.problems.map((p) => (
-        <ProblemLine key={p.code} problem={p} />
-      ))}
-    </Box>
-  );
 }
 
 const MINUTES: ReadonlySet<OwnStepKind> = new Set(OWN_STEP_KINDS.filter((k) => k !== 'heat'));

@@ -2,14 +2,17 @@ import {
   BLENDER,
   COLD_METHODS,
   type Kitchen,
+  massG,
   POT,
   type Program,
+  partOfJar,
   SPICE_POT,
   type Step,
   TUB,
+  volumeMl,
 } from '@big-ladle/core';
-import { sayItem } from '../../words/names.ts';
-import { celsius, has, say } from '../../words/say.ts';
+import { sayItem, sayPart } from '../../words/names.ts';
+import { celsius, has, say, volume } from '../../words/say.ts';
 import { itemIdOf } from './looks.ts';
 
 /** Herbs stand no longer than this; anything longer is a steep. */
@@ -86,10 +89,33 @@ export function stepHow(step: Step, program: Program): string {
       return say(`how.juice.${step.tool}`, { list });
     default: {
       const code = worded('how', step, program);
-      return code ? say(code, { list }) : '';
+      return [code ? say(code, { list }) : '', ...shelfPartsIn(step, program)].filter(Boolean).join(' ');
     }
   }
 }
+
+/** What a step pours in that was made ahead. */
+const shelfPartsIn = (step: Step, program: Program): string[] =>
+  partsOnShelf(program)
+    .filter((p) => step.from.includes(p.vesselId))
+    .map((p) => say('how.fromShelf', { part: p.name.toLowerCase(), volume: volume(p.litres) }));
+
+/** Parts that a program takes from the shelf, by name, with how much of each it wants. */
+export const partsOnShelf = (
+  program: Program,
+): { vesselId: string; name: string; litres: number; massG: number }[] =>
+  program.vessels.flatMap((v) =>
+    v.holds
+      ? [
+          {
+            vesselId: v.id,
+            name: sayPart(partOfJar(v.id)),
+            litres: volumeMl(v.holds) / 1000,
+            massG: massG(v.holds),
+          },
+        ]
+      : [],
+  );
 
 /** The pot's or bowl's name for a step. */
 export function placeName(program: Program, kitchen: Kitchen, step: Step): string {

@@ -1,0 +1,156 @@
+import {
+  asHandMeasures,
+  type Kitchen,
+  measuringKit,
+  type RecipeLine,
+  type RecipeProblem,
+  type ScaleRule,
+  type Tables,
+} from '@big-ladle/core';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { QuantityField } from '../../shared/QuantityField.tsx';
+import { role } from '../../theme/theme.ts';
+import { sayItem } from '../../words/names.ts';
+import { handText, say } from '../../words/say.ts';
+
+/** What is wrong with a line or a step, where it stands. */
+export function ProblemLine({ problem }: { problem: RecipeProblem }) {
+  return (
+    <Box
+      data-testid="recipe-problem"
+      sx={{ color: role(problem.severity === 'error' ? 'danger' : 'caution'), fontSize: '0.92rem' }}
+    >
+      {problem.severity === 'error' ? 'Wrong: ' : 'Look: '}
+      {say(`recipe.${problem.code}`)}
+    </Box>
+  );
+}
+
+type RuleKind = ScaleRule['kind'];
+/** Rules under which the amount is worked out, not entered. */
+const WORKED_OUT: ReadonlySet<RuleKind> = new Set(['toVolume', 'toTarget', 'byResult', 'cover']);
+
+/** How a line may grow with the batch, by what it is. */
+function rulesFor(line: RecipeLine): readonly RuleKind[] {
+  if (line.itemId === 'water') return ['toVolume', 'cover', 'linear'];
+  switch (line.kind) {
+    case 'solid':
+      return ['linear', 'power', 'perPot'];
+    case 'liquid':
+      return ['linear', 'byResult'];
+    case 'sweetener':
+      return ['toTarget', 'linear', 'byResult'];
+  }
+}
+
+/** A rule as it starts: whole spices run ahead in a big pot, water stands two fingers over what it covers. */
+function freshRule(kind: RuleKind): ScaleRule {
+  switch (kind) {
+    case 'power':
+      return { kind, exponent: 0.85 };
+    case 'cover':
+      return { kind, plusCm: 4 };
+    case 'byResult':
+      return { kind, lineId: 'juice', ratio: 1 };
+    case 'linear':
+    case 'perPot':
+    case 'toTarget':
+    case 'toVolume':
+      return { kind };
+  }
+}
+
+/** A line of the recipe that is being written: how much, and how that grows with the batch. */
+export function EditorLine(props: {
+  line: RecipeLine;
+  kitchen: Kitchen;
+  tables: Tables;
+  problems: readonly RecipeProblem[];
+  onChange: (change: Partial<RecipeLine>) => void;
+  onRemove: () => void;
+}) {
+  const { line, kitchen, tables, onChange } = props;
+  const { rule } = line;
+  const solid = tables.ingredients.get(line.itemId);
+  const liquid = tables.liquids.get(line.itemId);
+  const name = sayItem(line.itemId);
+  const rules = rulesFor(line);
+  return (
+    <Box sx={{ borderBottom: `1px solid ${role('hairline')}`, py: 1 }} data-testid={`line-of-${line.itemId}`}>
+      <Box sx={{ display: 'flex', gap: 1, alignItems: 'center' }}>
+        <Box sx={{ flex: 1, minWidth: 0 }}>
+          {name}
+          {solid && line.massG > 0 && (
+            <Box sx={{ color: role('inkMuted'), fontSize: '0.88rem' }}>
+              {handText(
+                asHandMeasures(line.massG, solid, measuringKit(kitchen)),
+                kitchen.measures,
+                line.itemId,
+              )}
+            </Box>
+          )}
+        </Box>
+        <Button size="small" onClick={props.onRemove} aria-label={`Remove ${name}`}>
+          Remove
+        </Button>
+      </Box>
+      <Box sx={{ display: 'flex', gap: 1, mt: 0.75, alignItems: 'start' }}>
+        <TextField
+          select
+          label="Amount"
+          value={rule.kind}
+          onChange={(e) => onChange({ rule: freshRule(e.target.value as RuleKind) })}
+          sx={{ flex: 1, minWidth: 0 }}
+          slotProps={{ select: { SelectDisplayProps: { 'aria-label': `${name}: amount` } } }}
+        >
+          {(rules.includes(rule.kind) ? rules : [rule.kind, ...rules]).map((kind) => (
+            <MenuItem key={kind} value={kind}>
+              {say(`rule.${kind}`)}
+            </MenuItem>
+          ))}
+        </TextField>
+        {!WORKED_OUT.has(rule.kind) && (
+          <QuantityField
+            label={liquid ? `${name}, mL` : `${name}, g`}
+            value={liquid ? line.massG / liquid.densityGPerMl : line.massG}
+            min={0}
+            max={200_000}
+            decimals={1}
+            unit={liquid ? 'mL' : 'g'}
+            width={150}
+            onCommit={(value) => onChange({ massG: liquid ? value * liquid.densityGPerMl : value })}
+          />
+        )}
+        {rule.kind === 'cover' && (
+          <QuantityField
+            label="Above what it covers"
+            value={rule.plusCm}
+            min={0}
+            max={30}
+            decimals={1}
+            unit="cm"
+            width={150}
+            onCommit={(plusCm) => onChange({ rule: { kind: 'cover', plusCm } })}
+          />
+        )}
+        {rule.kind === 'byResult' && (
+          <QuantityField
+            label={`${name}, parts to one of juice`}
+            value={rule.ratio}
+            min={0.05}
+            max={20}
+            decimals={2}
+            width={150}
+            onCommit={(ratio) => onChange({ rule: { ...rule, ratio } })}
+          />
+        )}
+      </Box>
+      {props.problems.map((p) => (
+        <ProblemLine key={p.code} problem={p} />
+      ))}
+    </Box>
+  );
+}
