@@ -4,6 +4,7 @@ import { KITCHEN, TABLES } from '../testKitchen.ts';
 import { VAGUE_G } from './amounts.ts';
 import { parsePasted, readAs } from './paste.ts';
 import { HELD_OUT, PASTED, type Pasted } from './pasted.fixtures.ts';
+import { UNREAD } from './unread.fixtures.ts';
 
 interface Score {
   right: number;
@@ -54,6 +55,17 @@ function scoreOf(pasted: Pasted): Score {
 
 describe('recipes as people write them', () => {
   it.each(PASTED.map((p) => [p.manner, p] as const))(
+    '%s: nine in ten right, no miss unmarked',
+    (_, pasted) => {
+      const score = scoreOf(pasted);
+      expect(score.silent, score.missed.join('; ')).toEqual([]);
+      expect(score.right / score.of, score.missed.join('; ')).toBeGreaterThanOrEqual(0.9);
+    },
+  );
+});
+
+describe('five more, by someone who had not read the parser', () => {
+  it.each(UNREAD.map((p) => [p.manner, p] as const))(
     '%s: nine in ten right, no miss unmarked',
     (_, pasted) => {
       const score = scoreOf(pasted);
