@@ -25,16 +25,6 @@ const FRACTIONS: Readonly<Record<string, string>> = {
   '⅞': '7/8',
 };
 
-/** Fractions as "1 1/2", dashes and spaces of one kind. */
-export const plainFigures = (text: string): string =>
-  text
-    .replace(/(\d)?([½⅓⅔¼¾⅛⅜⅝⅞])/g, (_, whole: string | undefined, f: string) =>
-      whole ? `${whole} ${FRACTIONS[f]}` : FRACTIONS[f]!,
-    )
-    .replace(/[‒–—]/g, '-')
-    .replace(/[\u00a0\t|]/g, ' ')
-    .replace(/(\d),(\d{3})\b/g, '$1$2');
-
 const WORD_NUMBERS: Readonly<Record<string, number>> = {
   a: 1,
   an: 1,
@@ -134,6 +124,40 @@ const figureOf = (text: string): number => {
   }, 0);
 };
 
+const wordOrFigure = (t: string): number => WORD_NUMBERS[t.toLowerCase()] ?? figureOf(t);
+
+/** Fractions in words become figures: "three quarters of an hour" is 3/4 hour, "a litre and a half" 1 1/2 litre. */
+const FRACTION_WORDS: readonly [RegExp, (...groups: string[]) => string][] = [
+  [/\bthree[ -]quarters of (?:an? )?/gi, () => '3/4 '],
+  [/\b(?:an? |one )?quarter of (?:an? )/gi, () => '1/4 '],
+  [/\bhalf an? /gi, () => '1/2 '],
+  [
+    new RegExp(String.raw`\b(\d+|${WORDS}) (\w+) and a (half|quarter)\b`, 'gi'),
+    (n, unit, part) => `${wordOrFigure(n!)} ${partOf(part!)} ${unit}`,
+  ],
+  [
+    new RegExp(String.raw`\b(\d+|${WORDS}) and a (half|quarter)\b`, 'gi'),
+    (n, part) => `${wordOrFigure(n!)} ${partOf(part!)}`,
+  ],
+];
+const partOf = (word: string): string => (word.toLowerCase() === 'half' ? '1/2' : '1/4');
+
+const inFigures = (text: string): string =>
+  FRACTION_WORDS.reduce(
+    (said, [pattern, write]) => said.replace(pattern, (_, ...groups: string[]) => write(...groups)),
+    text,
+  );
+
+/** Fractions, in signs or in words, as "1 1/2", dashes and spaces of one kind. */
+export const plainFigures = (text: string): string =>
+  inFigures(text)
+    .replace(/(\d)?([½⅓⅔¼¾⅛⅜⅝⅞])/g, (_, whole: string | undefined, f: string) =>
+      whole ? `${whole} ${FRACTIONS[f]}` : FRACTIONS[f]!,
+    )
+    .replace(/[‒–—]/g, '-')
+    .replace(/[\u00a0\t|]/g, ' ')
+    .replace(/(\d),(\d{3})\b/g, '$1$2');
+
 /** All amounts of a text, in their order. Lengths of time and temperatures are none. */
 export function amountsIn(text: string, system: UnitSystem): Amount[] {
   const found: Amount[] = [];
@@ -159,7 +183,7 @@ export function amountsIn(text: string, system: UnitSystem): Amount[] {
   return found;
 }
 
-/** Minutes that a text speaks of: "25 to 30 minutes", "overnight". */
+/** Minutes that a text in plain figures speaks of: "25 to 30 minutes", "overnight". */
 export interface Length {
   minutes: number;
   max?: number;
@@ -170,22 +194,24 @@ export interface Length {
 const OVERNIGHT_MIN = 480;
 const PER: Readonly<Record<string, number>> = { s: 1 / 60, m: 1, h: 60, d: 1440 };
 
+const SPAN = String.raw`(?<n1>${NUMBER}|${WORDS})(?:\s*(?:-|to|or)\s*(?<n2>${NUMBER}|${WORDS}))?(?:\s+more)?\s*-?\s*(?<unit>minutes?|mins?|hours?|hrs?|h\b|days?|nights?|seconds?|secs?)\b`;
+/** "1 hour 20 minutes": the second figure belongs to the first. */
+const AND_MINUTES = new RegExp(
+  String.raw`^\.?,?\s*(?:and\s+)?(?<n>${NUMBER}|${WORDS})\s*-?\s*(?:minutes?|mins?)\b`,
+  'i',
+);
+
 export function lengthIn(text: string): Length | null {
-  const pattern = new RegExp(
-    String.raw`(?<n1>${NUMBER}|${WORDS})(?:\s*(?:-|to|or)\s*(?<n2>${NUMBER}|${WORDS}))?(?:\s+more)?\s*-?\s*(?<unit>minutes?|mins?|hours?|hrs?|h\b|days?|nights?|seconds?|secs?)\b`,
-    'i',
-  );
-  const match = pattern.exec(text);
+  const match = new RegExp(SPAN, 'i').exec(text);
   if (!match) return /\bover\s?night\b/i.test(text) ? { minutes: OVERNIGHT_MIN, vague: true } : null;
   const { n1, n2, unit } = match.groups ?? {};
-  const read = (t: string) => WORD_NUMBERS[t.toLowerCase()] ?? figureOf(t);
   const letter = unit![0]!.toLowerCase();
   const per = letter === 'n' ? OVERNIGHT_MIN : (PER[letter] ?? 1);
-  // "half an hour" reads as the word and its unit; the article between them is no number.
-  const first = /half an? $/i.test(text.slice(0, match.index + n1!.length + 1)) ? 0.5 : read(n1!);
+  const rest =
+    letter === 'h' && n2 === undefined ? AND_MINUTES.exec(text.slice(match.index + match[0].length)) : null;
   return {
-    minutes: first * per,
-    ...(n2 !== undefined ? { max: read(n2) * per } : {}),
+    minutes: wordOrFigure(n1!) * per + (rest ? wordOrFigure(rest.groups!.n!) : 0),
+    ...(n2 !== undefined ? { max: wordOrFigure(n2) * per } : {}),
     vague: false,
   };
 }

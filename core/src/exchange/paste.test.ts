@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { measuringKit } from '../program/kitchen.ts';
 import { KITCHEN, TABLES } from '../testKitchen.ts';
-import { VAGUE_G } from './amounts.ts';
+import { lengthIn, plainFigures, VAGUE_G } from './amounts.ts';
 import { parsePasted, readAs } from './paste.ts';
 import { HELD_OUT, PASTED, type Pasted } from './pasted.fixtures.ts';
 import { UNREAD } from './unread.fixtures.ts';
@@ -101,5 +101,44 @@ describe('a line told to be another thing than was read', () => {
     const sliced = readAs(line, 'ginger-sliced', TABLES, kit);
     const bulk = TABLES.ingredients.get('ginger-sliced')!.bulkGPerMl;
     expect(sliced.massG).toBeCloseTo(2 * 250 * bulk, 6);
+  });
+});
+
+describe('lengths as they are said', () => {
+  it.each([
+    ['for three quarters of an hour', 45],
+    ['a quarter of an hour', 15],
+    ['half an hour', 30],
+    ['an hour and a half', 90],
+    ['two and a half hours', 150],
+    ['1 hour 20 minutes', 80],
+    ['1 hr and 15 min', 75],
+    ['2 days', 2880],
+    ['90 seconds', 1.5],
+    ['leave overnight', 480],
+  ])('%s', (text, minutes) => {
+    expect(lengthIn(plainFigures(text))?.minutes).toBeCloseTo(minutes, 9);
+  });
+  it('keeps the far end of a range', () => {
+    expect(lengthIn('20 to 30 minutes')).toEqual({ minutes: 20, max: 30, vague: false });
+    expect(lengthIn('1-2 hours')).toEqual({ minutes: 60, max: 120, vague: false });
+  });
+  it('says nothing where nothing is said', () => {
+    expect(lengthIn('until it is dark')).toBeNull();
+  });
+});
+
+describe('amounts with a fraction in words', () => {
+  it.each([
+    ['two and a half cups of water', 2.5 * 250 * 0.9982],
+    ['half a litre of water', 499.1],
+    ['a litre and a half of water', 1497.3],
+    ['a quarter of a litre of water', 249.6],
+    ['three quarters of a cup of water', 0.75 * 250 * 0.9982],
+  ])('%s is right, or marked as unsure', (text, massG) => {
+    const kit = { ...measuringKit(KITCHEN), system: 'metric' as const };
+    const line = parsePasted(`Ingredients\n${text}`, TABLES, kit).lines.find((l) => l.itemId === 'water')!;
+    if (line.sure) expect(line.massG).toBeCloseTo(massG, 0);
+    else expect(line.doubts.length).toBeGreaterThan(0);
   });
 });
