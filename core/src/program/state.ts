@@ -50,6 +50,8 @@ export interface Work {
   /** Null when only the outcome is wanted. */
   flows: Flow[] | null;
   peak: Map<VesselId, Room>;
+  /** Share of a burner's power that its pot has shown to take up, by burner; it holds for the rest of the batch. */
+  pace: Map<string, number>;
 }
 
 export function startWork(
@@ -70,6 +72,7 @@ export function startWork(
     nowMin: 0,
     flows: keepFlows ? [] : null,
     peak: new Map(),
+    pace: new Map(),
   };
   for (const spec of program.vessels) {
     const held = spec.holds;

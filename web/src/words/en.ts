@@ -189,6 +189,7 @@ export const EN: Readonly<Record<string, string>> = {
   'problem.unknownVessel': 'This vessel is not part of the batch.',
 
   // notes of the trace
+  'note.heat.pace': 'Your readings show {percent} % of the heat that the kitchen counts with: corrected.',
   'note.heat.takes': 'About {minutes} to the boil.',
   'note.boil.turnUp': 'Turn up to about {percent}: this pot loses more heat than a low flame gives.',
   'note.boil.tooWeak': 'This ring is too weak to hold a boil in this pot.',

@@ -1,5 +1,6 @@
 import { scaled, volumeMl } from '../../liquor/composition.ts';
 import { boilingPointC, type Stretch } from '../../physics/heat.ts';
+import { paceOf } from '../../physics/pace.ts';
 import { FUSION_J_PER_G } from '../../tables/constants.ts';
 import { said } from '../../units/result.ts';
 import { atPace, boilPath, live, pathOf } from '../evolve.ts';
@@ -87,7 +88,7 @@ function powerFor(work: Work, step: HeatStep | BoilStep, vessel: Vessel): number
   const potId = spec?.potId ?? (spec?.kind === 'spicePot' ? null : work.program.potId);
   const pot = potId === null ? NOMINAL_SMALL_POT : work.kitchen.pots.find((p) => p.id === potId);
   if (!pot) throw new StepStop({ kind: 'unknownVessel', stepId: step.id, vesselId: vessel.id });
-  return powerIntoPotW(burner, pot) * work.factors.power;
+  return powerIntoPotW(burner, pot) * work.factors.power * (work.pace.get(burner.id) ?? 1);
 }
 
 const evenly = (fromC: number, toC: number, minutes: number): Stretch[] => {
@@ -100,6 +101,43 @@ const evenly = (fromC: number, toC: number, minutes: number): Stretch[] => {
   }));
 };
 
+/** What temperatures read while it heats say of the flame: the rest of this batch is predicted at that pace. */
+function learnPace(work: Work, step: HeatStep, start: Vessel, run: StepRun): void {
+  const happened = run.actual?.adjustments ?? [];
+  // What was thrown in or taken out makes another pot of it: readings count up to there.
+  const until = Math.min(...happened.filter((a) => a.kind !== 'measured').map((a) => a.atMin));
+  const readings = happened.flatMap((a) =>
+    a.kind === 'measured' && a.vesselId === start.id && a.reading.what === 'temperature' && a.atMin < until
+      ? [{ atMin: a.atMin - work.nowMin, tempC: a.reading.tempC }]
+      : [],
+  );
+  if (readings.length === 0) return;
+  const believedW = powerFor(work, step, start);
+  const minutes = Math.max(...readings.map((r) => r.atMin));
+  const share = paceOf(
+    (part) => {
+      const around = { place: 'stove' as const, lid: step.lid, powerW: believedW * part };
+      return along(pathOf(work, start, around, { minutes }).stretches, start.liquor.tempC);
+    },
+    readings.sort((a, b) => a.atMin - b.atMin),
+  );
+  if (share === 1) return;
+  work.pace.set(step.burnerId, (work.pace.get(step.burnerId) ?? 1) * share);
+  run.notes.push(said('heat.pace', { percent: Math.round(share * 100) }));
+}
+
+/** The temperature at a minute of a path. */
+const along =
+  (stretches: readonly Stretch[], startC: number) =>
+  (minutes: number): number => {
+    let from = 0;
+    for (const s of stretches) {
+      if (minutes <= from + s.minutes) return s.fromC + ((s.toC - s.fromC) * (minutes - from)) / s.minutes;
+      from += s.minutes;
+    }
+    return stretches.at(-1)?.toC ?? startC;
+  };
+
 /** Heating to a temperature. Where the cook has said when it boiled, the pot's own pace replaces the predicted one. */
 export function heatStep(work: Work, step: HeatStep, run: StepRun): void {
   const start = wetVessel(work, step);
@@ -107,6 +145,7 @@ export function heatStep(work: Work, step: HeatStep, run: StepRun): void {
     step.until.kind === 'temp' && step.until.targetC !== null
       ? step.until.targetC
       : boilingPointC(work.kitchen.altitudeM);
+  learnPace(work, step, start, run);
   const around = { place: 'stove' as const, lid: step.lid, powerW: powerFor(work, step, start) };
   setVessel(work, { ...start, place: 'stove', lid: step.lid });
   noteRoom(work, vesselOf(work, step.id, start.id), true);
