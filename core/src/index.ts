@@ -47,6 +47,26 @@ export {
   readRecipeLd,
   toRecipeLd,
 } from './exchange/schemaOrg.ts';
+// instruments
+export {
+  type CookInput,
+  cookNext,
+  hiddenFactors,
+  REHEARSAL_SPEEDS,
+  type RehearsalClock,
+  type RehearsalSpeed,
+  rehearsalNow,
+} from './instruments/rehearsal.ts';
+export {
+  fridgeAirC,
+  type InstrumentReading,
+  isLost,
+  type ReadingFault,
+  simulatedReading,
+  type Truth,
+  type TruthAt,
+} from './instruments/simulated.ts';
+export { type BatchTruth, truthOf } from './instruments/truth.ts';
 // jobs
 export {
   type Job,
@@ -324,6 +344,12 @@ export { FRUIT_ROWS } from './tables/fruits.ts';
 export type { GuidanceKind } from './tables/guidance.ts';
 export { GUIDANCE_ROWS, type GuidanceRow, type Severity } from './tables/guidance.ts';
 export { SHIPPED_TABLES } from './tables/index.ts';
+export {
+  INSTRUMENT_KINDS,
+  INSTRUMENT_ROWS,
+  type InstrumentKind,
+  type InstrumentRow,
+} from './tables/instruments.ts';
 export {
   BASE_ROWS,
   KEEPING,

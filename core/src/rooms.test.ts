@@ -14,6 +14,7 @@ const FLOORS = [
   'log',
   'plan',
   'balance',
+  'instruments',
   'keeping',
   'compare',
   'exchange',

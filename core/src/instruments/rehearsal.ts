@@ -1,0 +1,183 @@
+import { randomLcg } from 'd3-random';
+import { gramsToSweetness } from '../balance/served.ts';
+import { volumeMl } from '../liquor/composition.ts';
+import { activeEvents, type Deed, type LogEvent } from '../log/events.ts';
+import { foldBatch, MINUTE_MS } from '../log/foldBatch.ts';
+import { fillMl, suggestBottles } from '../plan/bottles.ts';
+import type { Kitchen } from '../program/kitchen.ts';
+import { BOTTLES, TUB } from '../program/making.ts';
+import type { Factors, Program, Step, TraceEntry } from '../program/types.ts';
+import type { Tables } from '../tables/types.ts';
+import type { BatchTruth } from './truth.ts';
+
+/** How fast a rehearsal may run. */
+export const REHEARSAL_SPEEDS = [10, 60, 600] as const;
+export type RehearsalSpeed = (typeof REHEARSAL_SPEEDS)[number];
+
+/** A clock of its own: from a moment on, so many times as fast as the kitchen's. */
+export interface RehearsalClock {
+  speed: number;
+  /** The kitchen's time when this speed was set, and the rehearsal's own then. */
+  realMs: number;
+  atMs: number;
+}
+export const rehearsalNow = (clock: RehearsalClock, realNowMs: number): number =>
+  clock.atMs + Math.max(0, realNowMs - clock.realMs) * clock.speed;
+
+/** What is different in this rehearsal from what the kitchen counts with: a flame, a draught, a cloth of its own. */
+export function hiddenFactors(seed: number): Factors {
+  const next = randomLcg(((seed * 0.61803398875) % 1) + 0.001);
+  const between = (low: number, high: number) => low + (high - low) * next();
+  return {
+    power: between(0.72, 1.05),
+    boilOff: between(0.8, 1.25),
+    heatLoss: between(0.85, 1.2),
+    strainLoss: between(0.7, 1.6),
+  };
+}
+
+export interface CookInput {
+  program: Program;
+  kitchen: Kitchen;
+  tables: Tables;
+  events: readonly LogEvent[];
+  truth: BatchTruth;
+  /** What the probe showed at a moment, where there is one that shows anything. */
+  probeAt: (atMs: number) => number | null;
+  newId: () => string;
+}
+
+/** Minutes after the pot was put on at which the simulated cook holds the probe in. */
+const PROBED_AT_MIN = [3, 5, 8] as const;
+
+/**
+ * What a simulated cook does next, and when: ends each step when it is really over, measures what came out, sweetens as
+ * planned and fills the bottles. Null when the batch is done.
+ */
+export function cookNext(input: CookInput): { atMs: number; deeds: Deed[] } | null {
+  const { program, events, truth } = input;
+  const log = foldBatch(program, events);
+  const step = program.steps.find((s) => s.id === log.currentStepId);
+  const startMs = step ? log.steps[step.id]?.startMs : null;
+  const entry = truth.forecast.trace.find((t) => t.stepId === step?.id);
+  if (!step || startMs == null || !entry) return null;
+  const endMs = startMs + Math.max(entry.endMin - entry.startMin, 0.2) * MINUTE_MS;
+  if (step.kind === 'heat') {
+    const taken = activeEvents(events).filter(
+      (e) => e.kind === 'measured' && e.body.stepId === step.id,
+    ).length;
+    const minute = PROBED_AT_MIN[taken];
+    const atMs = startMs + (minute ?? 0) * MINUTE_MS;
+    const tempC = minute !== undefined && atMs < endMs ? input.probeAt(atMs) : null;
+    if (tempC !== null)
+      return {
+        atMs,
+        deeds: [
+          {
+            kind: 'measured',
+            body: { stepId: step.id, vesselId: entry.vesselId, reading: { what: 'temperature', tempC } },
+          },
+        ],
+      };
+  }
+  return {
+    atMs: endMs,
+    deeds: [...beforeTheEnd(input, step, entry), { kind: 'stepEnded', body: { stepId: step.id } }],
+  };
+}
+
+function beforeTheEnd(input: CookInput, step: Step, entry: TraceEntry): Deed[] {
+  const { program, tables, truth } = input;
+  switch (step.kind) {
+    case 'strain': {
+      if (entry.now.hotVolumeL < 0.1) return [];
+      const volumeL = Math.round(entry.now.hotVolumeL * 20) / 20;
+      return [
+        {
+          kind: 'measured',
+          body: {
+            stepId: step.id,
+            vesselId: entry.vesselId,
+            reading: { what: 'volume', volumeL, atC: Math.round(entry.now.tempC) },
+          },
+        },
+      ];
+    }
+    case 'sweeten': {
+      const line = program.lines.find((l) => l.id === step.lines[0]);
+      const sweetener = line ? tables.sweeteners.get(line.itemId) : undefined;
+      if (!line || !sweetener) return [];
+      const massG =
+        gramsToSweetness(entry.before.liquor, step.targetSweetnessPct, sweetener.relativeSweetness) ?? 0;
+      return [
+        {
+          kind: 'added',
+          body: {
+            stepId: step.id,
+            vesselId: step.to[0] ?? TUB,
+            lineKind: 'sweetener',
+            itemId: sweetener.id,
+            lineId: line.id,
+            massG: Math.round(massG),
+          },
+        },
+        {
+          kind: 'tasted',
+          body: { stepId: step.id, axes: { sweet: 0 }, atSweetnessPct: step.targetSweetnessPct },
+        },
+      ];
+    }
+    case 'bottle':
+      return [
+        {
+          kind: 'bottled',
+          body: {
+            stepId: step.id,
+            hygiene: step.hygiene,
+            bottles: filled(input, bottledMl(truth)),
+          },
+        },
+      ];
+    default:
+      return [];
+  }
+}
+
+const bottledMl = (truth: BatchTruth): number => {
+  const end = truth.forecast.vessels[BOTTLES];
+  return end ? volumeMl(end.liquor) : 0;
+};
+
+/** The bottles of the kitchen, each to its fill line; the rest in a jug. */
+function filled(
+  { kitchen, newId }: CookInput,
+  ml: number,
+): Extract<Deed, { kind: 'bottled' }>['body']['bottles'] {
+  const counts = suggestBottles(ml, kitchen.bottles);
+  let left = ml;
+  const bottles = kitchen.bottles.flatMap((size) =>
+    Array.from({ length: counts[size.id] ?? 0 }, () => {
+      const volume = Math.min(fillMl(size.volumeMl), left);
+      left -= volume;
+      return {
+        itemId: newId(),
+        sizeId: size.id,
+        name: size.name,
+        sizeMl: size.volumeMl,
+        volumeMl: Math.round(volume),
+        diameterCm: size.diameterCm,
+      };
+    }),
+  );
+  const jugMl = Math.min(30_000, Math.round(left));
+  if (jugMl >= 10 && (bottles.length === 0 || jugMl > 50))
+    bottles.push({
+      itemId: newId(),
+      sizeId: 'jug',
+      name: 'Jug',
+      sizeMl: jugMl,
+      volumeMl: jugMl,
+      diameterCm: 12,
+    });
+  return bottles;
+}

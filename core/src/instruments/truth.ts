@@ -1,0 +1,78 @@
+import { abvPct } from '../liquor/composition.ts';
+import type { LogEvent } from '../log/events.ts';
+import { foldBatch, MINUTE_MS } from '../log/foldBatch.ts';
+import type { Kitchen } from '../program/kitchen.ts';
+import { simulateBatch } from '../program/simulate.ts';
+import type { Factors, Program, Simulation, StepActual, TraceEntry } from '../program/types.ts';
+import type { Tables } from '../tables/types.ts';
+import type { Truth, TruthAt } from './simulated.ts';
+
+const NOTHING: Truth = { tempC: null, massKg: null, brix: null, pH: null, abvPct: 0 };
+
+export interface BatchTruth {
+  /** What stands in the vessel of the step that was on at a moment. */
+  at: TruthAt;
+  /** How it will go on, by the physics as it really is. */
+  forecast: Simulation;
+}
+
+/**
+ * A batch as it really is, for simulated instruments: the deeds of its log, without its readings, by constants that may
+ * differ from those that the kitchen counts with.
+ */
+export function truthOf(
+  program: Program,
+  kitchen: Kitchen,
+  tables: Tables,
+  events: readonly LogEvent[],
+  nowMs: number,
+  hidden: Factors,
+): BatchTruth {
+  const log = foldBatch(program, events);
+  const actuals: Record<string, StepActual> = {};
+  for (const [id, actual] of Object.entries(log.actuals))
+    actuals[id] = { ...actual, adjustments: actual.adjustments.filter((a) => a.kind !== 'measured') };
+  const forecast = simulateBatch(program, kitchen, tables, { actuals, factors: hidden });
+  const { startedMs, currentStepId } = log;
+  if (startedMs === null) return { at: () => NOTHING, forecast };
+  const nowMin = (nowMs - startedMs) / MINUTE_MS;
+  const moment = currentStepId
+    ? simulateBatch(program, kitchen, tables, {
+        actuals,
+        factors: hidden,
+        stopAt: { stepId: currentStepId, atMin: nowMin },
+      })
+    : forecast;
+  const massOf = new Map(program.vessels.map((v) => [v.id, v.massG]));
+  return {
+    forecast,
+    at: (atMs) => {
+      const minute = (atMs - startedMs) / MINUTE_MS;
+      const entry =
+        moment.trace.find((t) => minute >= t.startMin && minute <= t.endMin) ??
+        (minute > 0 ? moment.trace.at(-1) : undefined);
+      if (!entry || entry.now.volumeL < 0.02) return NOTHING;
+      const { now } = entry;
+      return {
+        tempC: tempAt(entry, minute),
+        massKg: (now.massG + (massOf.get(entry.vesselId) ?? 0)) / 1000,
+        brix: now.brix,
+        pH: now.ph.kind === 'estimate' ? now.ph.pH : null,
+        abvPct: abvPct(entry.after.liquor),
+      };
+    },
+  };
+}
+
+/** The temperature within a step, along its curve. */
+function tempAt(entry: TraceEntry, minute: number): number {
+  const first = { atMin: entry.startMin, tempC: entry.before.liquor.tempC };
+  const points = entry.curve.length ? [first, ...entry.curve] : [{ ...first, tempC: entry.now.tempC }];
+  const after = points.findIndex((p) => p.atMin >= minute);
+  if (after < 0) return points.at(-1)!.tempC;
+  if (after === 0) return points[0]!.tempC;
+  const [a, b] = [points[after - 1]!, points[after]!];
+  return b.atMin > a.atMin
+    ? a.tempC + ((b.tempC - a.tempC) * (minute - a.atMin)) / (b.atMin - a.atMin)
+    : b.tempC;
+}
