@@ -1,4 +1,3 @@
-import { randomLcg } from 'd3-random';
 import { gramsToSweetness } from '../balance/served.ts';
 import { volumeMl } from '../liquor/composition.ts';
 import { activeEvents, type Deed, type LogEvent } from '../log/events.ts';
@@ -8,6 +7,7 @@ import type { Kitchen } from '../program/kitchen.ts';
 import { BOTTLES, TUB } from '../program/making.ts';
 import type { Factors, Program, Step, TraceEntry } from '../program/types.ts';
 import type { Tables } from '../tables/types.ts';
+import { chance } from './simulated.ts';
 import type { BatchTruth } from './truth.ts';
 
 /** How fast a rehearsal may run. */
@@ -26,8 +26,8 @@ export const rehearsalNow = (clock: RehearsalClock, realNowMs: number): number =
 
 /** What is different in this rehearsal from what the kitchen counts with: a flame, a draught, a cloth of its own. */
 export function hiddenFactors(seed: number): Factors {
-  const next = randomLcg(((seed * 0.61803398875) % 1) + 0.001);
-  const between = (low: number, high: number) => low + (high - low) * next();
+  let drawn = 0;
+  const between = (low: number, high: number) => low + (high - low) * chance(seed, ++drawn);
   return {
     power: between(0.72, 1.05),
     boilOff: between(0.8, 1.25),

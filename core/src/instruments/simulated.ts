@@ -22,7 +22,7 @@ const MINUTE_MS = 60_000;
 const DAY_MIN = 24 * 60;
 
 /** A number in 0..1 that belongs to a seed and a place in time: the same question, the same answer. */
-function chance(seed: number, place: number): number {
+export function chance(seed: number, place: number): number {
   let h = Math.imul(seed + 1, 0x9e3779b1) ^ Math.imul(place | 0, 0x85ebca6b);
   h = Math.imul(h ^ (h >>> 15), 0xc2b2ae35);
   return ((h ^ (h >>> 16)) >>> 0) / 2 ** 32;
