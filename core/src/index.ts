@@ -47,7 +47,6 @@ export {
   readRecipeLd,
   toRecipeLd,
 } from './exchange/schemaOrg.ts';
-// instruments
 export {
   type CookInput,
   cookNext,
@@ -264,6 +263,7 @@ export {
 } from './program/recipe.ts';
 export { asRecipe, customFactsSchema, parseRecipe, recipeSchema } from './program/recipeSchema.ts';
 export { simulateBatch, vesselNow, vesselOfStep } from './program/simulate.ts';
+export { NO_FACTORS } from './program/state.ts';
 export { type SweetTaste, targetAfterTastes } from './program/taste.ts';
 export type {
   Adjustment,

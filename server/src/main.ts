@@ -5,6 +5,7 @@ import { AdjustableClock } from './clock.ts';
 import { configFrom } from './config.ts';
 import { DataFileError, openDb } from './db/open.ts';
 import { seedDemo } from './demo/seed.ts';
+import { InstrumentWatch } from './instruments/watch.ts';
 import { rebuildAll } from './services/projections.ts';
 import { StreamHub } from './stream.ts';
 
@@ -32,6 +33,10 @@ async function main(): Promise<void> {
   if (process.argv.includes('--demo')) await seedDemo(db, config.demoNowMs ?? clock.nowMs());
 
   const hub = new StreamHub(clock);
+  const report = (error: unknown): void => {
+    process.stderr.write(`${error instanceof Error ? error.stack : String(error)}\n`);
+  };
+  const watch = new InstrumentWatch(db, clock, hub, report);
   const app = buildApp({
     db,
     clock,
@@ -40,8 +45,9 @@ async function main(): Promise<void> {
     test: config.test,
     webDir: config.webDir,
     devOrigin: config.devOrigin,
-    report: (error) => process.stderr.write(`${error instanceof Error ? error.stack : String(error)}\n`),
+    report,
   });
+  watch.start();
   const server = app.listen(config.port, config.host);
   server.on('listening', () => {
     const address = server.address();
@@ -62,6 +68,7 @@ async function main(): Promise<void> {
   const close = (): void => {
     if (closing) return;
     closing = true;
+    watch.stop();
     hub.close();
     server.close(async () => {
       await db.destroy();

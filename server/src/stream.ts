@@ -1,4 +1,4 @@
-import type { LogEvent } from '@big-ladle/core';
+import type { InstrumentReading, LogEvent } from '@big-ladle/core';
 import type { Response } from 'express';
 import type { Clock } from './clock.ts';
 
@@ -9,7 +9,7 @@ export interface StoredEvent {
 
 /** A document that changed; windows fetch it again. */
 export interface DocChange {
-  doc: 'kitchen' | 'batch' | 'recipe';
+  doc: 'kitchen' | 'batch' | 'recipe' | 'instrument';
   id: string;
   version: number;
 }
@@ -54,6 +54,15 @@ export class StreamHub {
 
   changed(change: DocChange): void {
     this.all(`event: doc\ndata: ${JSON.stringify(change)}\n\n`);
+  }
+
+  /** What an instrument has just shown. Kept readings are fetched; these are only for windows that look. */
+  reading(message: {
+    instrumentId: string;
+    batchId: string | null;
+    readings: readonly InstrumentReading[];
+  }): void {
+    this.all(`event: reading\ndata: ${JSON.stringify(message)}\n\n`);
   }
 
   timeChanged(): void {

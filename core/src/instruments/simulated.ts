@@ -70,7 +70,9 @@ export interface ReadInput {
  */
 export function simulatedReading({ row, seed, atMs, truth, tareKg = 0 }: ReadInput): InstrumentReading {
   const none = (fault: ReadingFault): InstrumentReading => ({ atMs, value: null, fault });
-  const then = truth(atMs - row.lagS * 1000);
+  const past = truth(atMs - row.lagS * 1000);
+  // Held into a pot that has just been filled, it shows what stands there now.
+  const then = past[row.reads] === null ? truth(atMs) : past;
   const real = then[row.reads];
   if (real === null) return none('nothingThere');
   if (row.reads === 'brix' && then.abvPct > 0.5) return none('alcohol');

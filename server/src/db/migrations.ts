@@ -120,4 +120,33 @@ export const MIGRATIONS: readonly Migration[] = [
       });
     },
   },
+  {
+    name: '003-live',
+    async up(knex) {
+      // A rehearsal is a batch with a clock of its own; null for one that is real.
+      await knex.schema.alterTable('batch', (t) => {
+        t.text('rehearsal');
+      });
+      await knex.schema.createTable('instrument', (t) => {
+        t.string('id').primary();
+        t.integer('position').notNullable();
+        t.string('kind').notNullable();
+        t.string('name').notNullable();
+        t.integer('seed').notNullable();
+        /** The batch it is held into; null while it lies in the drawer. */
+        t.string('batch_id').references('id').inTable('batch').onDelete('SET NULL');
+        t.boolean('lost').notNullable();
+        t.double('tare_kg').notNullable();
+      });
+      await knex.schema.createTable('reading_chunk', (t) => {
+        t.increments('id');
+        t.string('instrument_id').notNullable().references('id').inTable('instrument').onDelete('CASCADE');
+        t.string('batch_id').references('id').inTable('batch').onDelete('CASCADE');
+        t.double('from_ms').notNullable();
+        t.double('to_ms').notNullable();
+        t.text('readings').notNullable();
+        t.index(['instrument_id', 'batch_id', 'from_ms']);
+      });
+    },
+  },
 ];

@@ -6,6 +6,7 @@ import {
   type PlanDoc,
   type Program,
   type Recipe,
+  type RehearsalClock,
 } from '@big-ladle/core';
 import type { Db } from './open.ts';
 
@@ -29,6 +30,15 @@ export interface Batch {
   pins: Pins | null;
   createdMs: number;
   updatedMs: number;
+  /** Only in a rehearsal: its own clock, and what is different in it. */
+  rehearsal?: Rehearsal;
+}
+
+/** A batch that is only practised: on simulated instruments, at a speed of its own. */
+export interface Rehearsal extends RehearsalClock {
+  seed: number;
+  /** Stays among the batches, marked, when it is over. */
+  kept: boolean;
 }
 
 interface BatchRow {
@@ -39,6 +49,7 @@ interface BatchRow {
   pins: string | null;
   created_ms: number;
   updated_ms: number;
+  rehearsal?: string | null;
 }
 
 /** Pins as stored; what an older kitchen was not asked for takes its usual value. */
@@ -55,6 +66,7 @@ export const batchFromRow = (row: BatchRow): Batch => ({
   pins: row.pins === null ? null : pinsFrom(row.pins),
   createdMs: row.created_ms,
   updatedMs: row.updated_ms,
+  ...(row.rehearsal ? { rehearsal: JSON.parse(row.rehearsal) as Rehearsal } : {}),
 });
 
 export const batchToRow = (batch: Batch): BatchRow => ({
@@ -65,6 +77,7 @@ export const batchToRow = (batch: Batch): BatchRow => ({
   pins: batch.pins === null ? null : JSON.stringify(batch.pins),
   created_ms: batch.createdMs,
   updated_ms: batch.updatedMs,
+  rehearsal: batch.rehearsal ? JSON.stringify(batch.rehearsal) : null,
 });
 
 export const eventToRow = (event: LogEvent, receivedMs: number) => ({

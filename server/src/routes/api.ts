@@ -2,9 +2,11 @@ import {
   customFactsSchema,
   eventSchema,
   foldItem,
+  INSTRUMENT_KINDS,
   kitchenSchema,
   type PlanDoc,
   planSchema,
+  REHEARSAL_SPEEDS,
   recipeSchema,
   SHIPPED_TABLES,
 } from '@big-ladle/core';
@@ -17,8 +19,11 @@ import { HttpProblem } from '../problems.ts';
 import { exportArchive, importArchive } from '../services/archive.ts';
 import {
   batchWithEvents,
+  changeRehearsal,
   createBatch,
+  createRehearsal,
   deletePlan,
+  forgetRehearsal,
   listBatches,
   startBatch,
   updatePlan,
@@ -35,6 +40,7 @@ import {
   versionsOf,
 } from '../services/book.ts';
 import { eventsAfter, storeEvents } from '../services/events.ts';
+import { dropInstrument, putInstrument, readInstruments, readingsOf } from '../services/instruments.ts';
 import { eventsOf, type ItemFacts } from '../services/projections.ts';
 import type { StreamHub } from '../stream.ts';
 import { idSchema, parse, route, versionSchema } from './parse.ts';
@@ -49,10 +55,8 @@ export interface ApiParts {
 
 const newBatchSchema = v.strictObject({ id: idSchema, plan: planSchema });
 const planEditSchema = v.strictObject({ version: versionSchema, plan: planSchema });
-const startSchema = v.strictObject({
-  version: versionSchema,
-  events: v.pipe(v.array(eventSchema), v.minLength(1), v.maxLength(10)),
-});
+const firstEvents = v.pipe(v.array(eventSchema), v.minLength(1), v.maxLength(10));
+const startSchema = v.strictObject({ version: versionSchema, events: firstEvents });
 const eventsSchema = v.strictObject({
   events: v.pipe(v.array(eventSchema), v.minLength(1), v.maxLength(500)),
 });
@@ -76,8 +80,29 @@ const clockSchema = v.strictObject({
 });
 const listSchema = v.object({
   status: v.optional(v.picklist(['planned', 'on', 'done'])),
+  rehearsals: v.optional(v.literal('1')),
   before: v.optional(v.pipe(v.string(), v.transform(Number), v.finite())),
 });
+const speedSchema = v.picklist(REHEARSAL_SPEEDS);
+const newRehearsalSchema = v.strictObject({
+  id: idSchema,
+  plan: planSchema,
+  speed: speedSchema,
+  seed: v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(1_000_000)),
+  events: firstEvents,
+});
+const rehearsalEditSchema = v.strictObject({
+  speed: v.optional(speedSchema),
+  kept: v.optional(v.boolean()),
+});
+const instrumentSchema = v.strictObject({
+  kind: v.picklist(INSTRUMENT_KINDS),
+  name: v.pipe(v.string('name'), v.trim(), v.minLength(1, 'name'), v.maxLength(40, 'name')),
+  batchId: v.nullable(idSchema),
+  lost: v.boolean(),
+  tareKg: v.pipe(v.number(), v.minValue(0), v.maxValue(30)),
+});
+const readingsSchema = v.object({ batchId: v.optional(idSchema) });
 const deleteSchema = v.object({ version: v.pipe(v.string(), v.transform(Number), v.integer()) });
 
 /** More missed events than this and a window is told to load everything anew. */
@@ -139,7 +164,13 @@ export function apiRouter({ db, clock, hub, version, test }: ApiParts): Router {
     '/batches',
     route(async (req, res) => {
       const query = parse(listSchema, req.query);
-      res.json(await listBatches(db, { status: query.status ?? null, before: query.before ?? null }));
+      res.json(
+        await listBatches(db, {
+          status: query.status ?? null,
+          before: query.before ?? null,
+          rehearsals: query.rehearsals === '1',
+        }),
+      );
     }),
   );
   api.post(
@@ -189,6 +220,77 @@ export function apiRouter({ db, clock, hub, version, test }: ApiParts): Router {
       hub.changed({ doc: 'batch', id, version: batch.version });
       hub.events(stored);
       res.json(batch);
+    }),
+  );
+
+  api.post(
+    '/rehearsals',
+    route(async (req, res) => {
+      const sent = parse(newRehearsalSchema, req.body);
+      if (sent.events.some((e) => e.stream.kind !== 'rehearsal' || e.stream.id !== sent.id))
+        throw new HttpProblem(
+          422,
+          'otherStream',
+          'The first events of a rehearsal belong to its own stream.',
+        );
+      const { batch, stored } = await createRehearsal(
+        db,
+        { ...sent, plan: sent.plan as PlanDoc },
+        clock.nowMs(),
+      );
+      hub.changed({ doc: 'batch', id: sent.id, version: batch.version });
+      hub.events(stored);
+      res.status(201).location(`/api/batches/${sent.id}`).json(batch);
+    }),
+  );
+  api.put(
+    '/rehearsals/:id',
+    route(async (req, res) => {
+      const id = parse(idSchema, req.params.id);
+      const batch = await changeRehearsal(db, id, parse(rehearsalEditSchema, req.body), clock.nowMs());
+      hub.changed({ doc: 'batch', id, version: batch.version });
+      res.json(batch);
+    }),
+  );
+  api.delete(
+    '/rehearsals/:id',
+    route(async (req, res) => {
+      const id = parse(idSchema, req.params.id);
+      await forgetRehearsal(db, id);
+      hub.changed({ doc: 'batch', id, version: 0 });
+      res.status(204).end();
+    }),
+  );
+
+  api.get(
+    '/instruments',
+    route(async (_req, res) => {
+      res.json({ instruments: await readInstruments(db) });
+    }),
+  );
+  api.put(
+    '/instruments/:id',
+    route(async (req, res) => {
+      const id = parse(idSchema, req.params.id);
+      const instrument = await putInstrument(db, { id, ...parse(instrumentSchema, req.body) });
+      hub.changed({ doc: 'instrument', id, version: 0 });
+      res.json(instrument);
+    }),
+  );
+  api.delete(
+    '/instruments/:id',
+    route(async (req, res) => {
+      const id = parse(idSchema, req.params.id);
+      await dropInstrument(db, id);
+      hub.changed({ doc: 'instrument', id, version: 0 });
+      res.status(204).end();
+    }),
+  );
+  api.get(
+    '/instruments/:id/readings',
+    route(async (req, res) => {
+      const { batchId } = parse(readingsSchema, req.query);
+      res.json({ readings: await readingsOf(db, parse(idSchema, req.params.id), batchId ?? null) });
     }),
   );
 

@@ -62,8 +62,12 @@ export async function exportArchive(db: Db, nowMs: number) {
     body: string;
     created_ms: number;
   }[];
-  const batches = (await db('batch').orderBy('id')).map(batchFromRow);
-  const events = (await db('event').orderBy('seq').select('body', 'received_ms')) as {
+  // What was only rehearsed is no part of the kitchen's memory.
+  const batches = (await db('batch').whereNull('rehearsal').orderBy('id')).map(batchFromRow);
+  const events = (await db('event')
+    .whereNot({ stream_kind: 'rehearsal' })
+    .orderBy('seq')
+    .select('body', 'received_ms')) as {
     body: string;
     received_ms: number;
   }[];

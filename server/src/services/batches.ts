@@ -2,17 +2,26 @@ import {
   type IngredientRow,
   type LogEvent,
   type PlanDoc,
+  rehearsalNow,
   SHIPPED_TABLES,
   solvePlanDoc,
   withCustom,
 } from '@big-ladle/core';
 import type { Db } from '../db/open.ts';
-import { type Batch, type BatchStatus, batchFromRow, batchToRow, readKitchen } from '../db/rows.ts';
+import {
+  type Batch,
+  type BatchStatus,
+  batchFromRow,
+  batchToRow,
+  type Pins,
+  type Rehearsal,
+  readKitchen,
+} from '../db/rows.ts';
 import { HttpProblem, notFound } from '../problems.ts';
 import type { StoredEvent } from '../stream.ts';
 import { ownIngredients, wholeBook } from './book.ts';
 import { storeEvents } from './events.ts';
-import { type BatchNowState, batchOf, eventsOf } from './projections.ts';
+import { type BatchNowState, batchOf, eventsOf, streamKindOf } from './projections.ts';
 
 export async function requireBatch(db: Db, id: string): Promise<Batch> {
   const batch = await batchOf(db, id);
@@ -31,13 +40,15 @@ const PAGE = 50;
 /** Newest first; `before` is the creation time of the last one of the page before. */
 export async function listBatches(
   db: Db,
-  query: { status: BatchStatus | null; before: number | null },
+  query: { status: BatchStatus | null; before: number | null; rehearsals: boolean },
 ): Promise<{ batches: BatchListEntry[]; next: number | null }> {
   const find = db('batch')
     .leftJoin('batch_now', 'batch.id', 'batch_now.batch_id')
     .orderBy('batch.created_ms', 'desc')
     .limit(PAGE + 1)
     .select('batch.*', 'batch_now.state');
+  if (query.rehearsals) find.whereNotNull('batch.rehearsal');
+  else find.whereNull('batch.rehearsal');
   if (query.status) find.where('batch.status', query.status);
   if (query.before !== null) find.where('batch.created_ms', '<', query.before);
   const rows = await find;
@@ -159,6 +170,25 @@ function usedOf(
   return used.length ? { ingredients: used } : {};
 }
 
+/** Solves a plan once more and fixes all that it stands on. */
+async function pinsFor(trx: Db, plan: PlanDoc): Promise<Pins> {
+  const { kitchen } = await readKitchen(trx);
+  const custom = await ownIngredients(trx);
+  const solved = solvePlanDoc(plan, await wholeBook(trx), kitchen, withCustom(SHIPPED_TABLES, custom));
+  if (!solved.ok) {
+    throw new HttpProblem(422, 'cannotStart', 'This plan does not work out in this kitchen yet.', {
+      problem: solved.problem,
+    });
+  }
+  return {
+    recipe: solved.value.recipe,
+    program: solved.value.program,
+    kitchen,
+    tablesVersion: SHIPPED_TABLES.version,
+    ...usedOf(custom, solved.value.program.lines),
+  };
+}
+
 /** Starts a batch: solves its plan once more, pins recipe, program, kitchen and tables, and writes its first events. */
 export async function startBatch(
   db: Db,
@@ -171,32 +201,8 @@ export async function startBatch(
     const batch = await requireBatch(trx, id);
     if (batch.status !== 'planned') return { batch, stored: [] };
     requireVersion(batch, version, null);
-    const { kitchen } = await readKitchen(trx);
-    const custom = await ownIngredients(trx);
-    const solved = solvePlanDoc(
-      batch.plan,
-      await wholeBook(trx),
-      kitchen,
-      withCustom(SHIPPED_TABLES, custom),
-    );
-    if (!solved.ok) {
-      throw new HttpProblem(422, 'cannotStart', 'This plan does not work out in this kitchen yet.', {
-        problem: solved.problem,
-      });
-    }
-    const started: Batch = {
-      ...batch,
-      status: 'on',
-      version: version + 1,
-      updatedMs: nowMs,
-      pins: {
-        recipe: solved.value.recipe,
-        program: solved.value.program,
-        kitchen,
-        tablesVersion: SHIPPED_TABLES.version,
-        ...usedOf(custom, solved.value.program.lines),
-      },
-    };
+    const pins = await pinsFor(trx, batch.plan);
+    const started: Batch = { ...batch, status: 'on', version: version + 1, updatedMs: nowMs, pins };
     await trx('batch').where({ id }).update(batchToRow(started));
     const stored = await storeEvents(trx, first, nowMs);
     return { batch: await requireBatch(trx, id), stored };
@@ -205,5 +211,76 @@ export async function startBatch(
 
 export async function batchWithEvents(db: Db, id: string): Promise<{ batch: Batch; events: LogEvent[] }> {
   const batch = await requireBatch(db, id);
-  return { batch, events: await eventsOf(db, 'batch', id) };
+  return { batch, events: await eventsOf(db, streamKindOf(batch), id) };
+}
+
+/** A plan practised: pinned like a batch, with a clock of its own, in a stream of its own. */
+export async function createRehearsal(
+  db: Db,
+  sent: { id: string; plan: PlanDoc; speed: number; seed: number; events: readonly LogEvent[] },
+  nowMs: number,
+): Promise<{ batch: Batch; stored: StoredEvent[] }> {
+  return db.transaction(async (trx) => {
+    const before = await batchOf(trx, sent.id);
+    if (before?.rehearsal) return { batch: before, stored: [] };
+    if (before)
+      throw new HttpProblem(409, 'alreadyThere', 'Another batch is stored under this id.', {
+        stored: before,
+      });
+    await checkPlan(trx, sent.plan);
+    const batch: Batch = {
+      id: sent.id,
+      status: 'on',
+      plan: sent.plan,
+      version: 1,
+      pins: await pinsFor(trx, sent.plan),
+      createdMs: nowMs,
+      updatedMs: nowMs,
+      rehearsal: { speed: sent.speed, seed: sent.seed, realMs: nowMs, atMs: nowMs, kept: false },
+    };
+    await trx('batch').insert(batchToRow(batch));
+    const stored = await storeEvents(trx, sent.events, nowMs);
+    return { batch: await requireBatch(trx, sent.id), stored };
+  });
+}
+
+async function requireRehearsal(db: Db, id: string): Promise<Batch & { rehearsal: Rehearsal }> {
+  const batch = await requireBatch(db, id);
+  if (!batch.rehearsal) throw notFound('rehearsal', id);
+  return { ...batch, rehearsal: batch.rehearsal };
+}
+
+/** From now on at another speed, or to be kept: the time it has come to stays. */
+export async function changeRehearsal(
+  db: Db,
+  id: string,
+  change: { speed?: number | undefined; kept?: boolean | undefined },
+  nowMs: number,
+): Promise<Batch> {
+  return db.transaction(async (trx) => {
+    const batch = await requireRehearsal(trx, id);
+    const next: Batch = {
+      ...batch,
+      version: batch.version + 1,
+      updatedMs: nowMs,
+      rehearsal: {
+        ...batch.rehearsal,
+        speed: change.speed ?? batch.rehearsal.speed,
+        kept: change.kept ?? batch.rehearsal.kept,
+        realMs: nowMs,
+        atMs: rehearsalNow(batch.rehearsal, nowMs),
+      },
+    };
+    await trx('batch').where({ id }).update(batchToRow(next));
+    return next;
+  });
+}
+
+/** A rehearsal that is over leaves nothing behind. */
+export async function forgetRehearsal(db: Db, id: string): Promise<void> {
+  await db.transaction(async (trx) => {
+    await requireRehearsal(trx, id);
+    await trx('event').where({ stream_kind: 'rehearsal', stream_id: id }).del();
+    await trx('batch').where({ id }).del();
+  });
 }

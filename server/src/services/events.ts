@@ -1,4 +1,4 @@
-import { isEntryProblem, type LogEvent } from '@big-ladle/core';
+import { isEntryProblem, type LogEvent, rehearsalNow } from '@big-ladle/core';
 import type { Db } from '../db/open.ts';
 import { eventToRow } from '../db/rows.ts';
 import { HttpProblem, notFound } from '../problems.ts';
@@ -20,9 +20,12 @@ function checkTime(event: LogEvent, nowMs: number): void {
   }
 }
 
-async function checkBatchEvent(db: Db, event: LogEvent): Promise<void> {
+/** A rehearsal has its own stream, and its own time. */
+async function checkBatchEvent(db: Db, event: LogEvent, nowMs: number): Promise<void> {
   const batch = await batchOf(db, event.stream.id);
-  if (!batch) throw notFound('batch', event.stream.id);
+  if (!batch || (batch.rehearsal !== undefined) !== (event.stream.kind === 'rehearsal'))
+    throw notFound(event.stream.kind, event.stream.id);
+  checkTime(event, batch.rehearsal ? rehearsalNow(batch.rehearsal, nowMs) : nowMs);
   if (!batch.pins)
     throw new HttpProblem(409, 'notStarted', 'This batch has not started yet.', { eventId: event.id });
   const stepId = 'stepId' in event.body ? event.body.stepId : undefined;
@@ -51,20 +54,18 @@ export async function storeEvents(
         eventId: event.id,
       });
     }
-    checkTime(event, nowMs);
-    if (event.stream.kind === 'batch') await checkBatchEvent(db, event);
+    if (event.stream.kind === 'batch' || event.stream.kind === 'rehearsal')
+      await checkBatchEvent(db, event, nowMs);
+    else checkTime(event, nowMs);
     if (event.stream.kind === 'item' && !(await db('item_now').where({ item_id: event.stream.id }).first())) {
       throw notFound('bottle', event.stream.id);
-    }
-    if (event.stream.kind === 'rehearsal') {
-      throw new HttpProblem(422, 'notYet', 'Rehearsals are not part of this version.', { eventId: event.id });
     }
     const [seq] = await db('event').insert(eventToRow(event, nowMs));
     stored.push({ seq: seq as number, event });
     touched.set(`${event.stream.kind}:${event.stream.id}`, { ...event.stream, last: event.id });
   }
   for (const { kind, id, last } of touched.values()) {
-    if (kind === 'batch') {
+    if (kind === 'batch' || kind === 'rehearsal') {
       const batch = await batchOf(db, id);
       const problem = batch ? await projectBatch(db, batch) : null;
       if (problem && isEntryProblem(problem)) {

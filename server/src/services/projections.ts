@@ -48,6 +48,10 @@ export async function eventsOf(db: Db, kind: string, id: string): Promise<LogEve
   return rows.map((r) => JSON.parse(r.body) as LogEvent);
 }
 
+/** The stream that a batch's deeds stand in. */
+export const streamKindOf = (batch: Batch): 'batch' | 'rehearsal' =>
+  batch.rehearsal ? 'rehearsal' : 'batch';
+
 export async function batchOf(db: Db, id: string): Promise<Batch | null> {
   const row = await db('batch').where({ id }).first();
   return row ? batchFromRow(row) : null;
@@ -68,7 +72,7 @@ export async function projectBatch(db: Db, batch: Batch): Promise<StepProblem | 
     return null;
   }
   const { program, kitchen } = batch.pins;
-  const events = await eventsOf(db, 'batch', batch.id);
+  const events = await eventsOf(db, streamKindOf(batch), batch.id);
   // As of the last thing that happened, so that a rebuild gives the same rows whenever it runs.
   const atMs = events.reduce((latest, e) => Math.max(latest, e.atMs), 0);
   const now = batchAt(program, kitchen, tablesOf(batch.pins), events, atMs);
@@ -94,7 +98,8 @@ export async function projectBatch(db: Db, batch: Batch): Promise<StepProblem | 
   }
 
   const wanted = new Map<string, ItemFacts>();
-  if (finished && now.log.startedMs !== null) {
+  // Bottles of a rehearsal stand on no shelf.
+  if (finished && now.log.startedMs !== null && !batch.rehearsal) {
     const startedMs = now.log.startedMs;
     for (const filling of now.log.bottled) {
       const liquor =

@@ -2,12 +2,14 @@ import type {
   BottleFacts,
   GlassFacts,
   IngredientRow,
+  InstrumentKind,
   ItemLog,
   Kitchen,
   LogEvent,
   PlanDoc,
   Program,
   Recipe,
+  RehearsalClock,
 } from '@big-ladle/core';
 
 export interface FieldProblem {
@@ -46,6 +48,19 @@ export interface Batch {
   pins: Pins | null;
   createdMs: number;
   updatedMs: number;
+  /** Only where it is practised and not made. */
+  rehearsal?: RehearsalClock & { seed: number; kept: boolean };
+}
+
+/** An instrument of the kitchen; all are simulated in this version. */
+export interface Instrument {
+  id: string;
+  kind: InstrumentKind;
+  name: string;
+  seed: number;
+  batchId: string | null;
+  lost: boolean;
+  tareKg: number;
 }
 
 export interface BatchDoc {

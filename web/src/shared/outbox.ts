@@ -55,8 +55,8 @@ export async function record(
   stream: LogEvent['stream'],
   deeds: readonly Deed[],
   answer: { onStored?: () => void; onRefused?: (error: ApiError) => void } = {},
+  atMs = serverNow(),
 ): Promise<void> {
-  const atMs = serverNow();
   const events: LogEvent[] = [];
   // One millisecond apart, so that what was said first stays first.
   for (const [i, deed] of deeds.entries()) events.push(await eventFor(stream, deed, atMs + i));

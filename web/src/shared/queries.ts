@@ -2,7 +2,7 @@ import type { LogEvent } from '@big-ladle/core';
 import { QueryClient, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { call } from './api.ts';
-import type { BatchDoc, BatchList, KitchenDoc, ShelfItem } from './apiTypes.ts';
+import type { BatchDoc, BatchList, Instrument, KitchenDoc, ShelfItem } from './apiTypes.ts';
 import { useOutbox } from './outboxStore.ts';
 
 export const queryClient = new QueryClient({
@@ -23,6 +23,9 @@ export const keys = {
   batches: ['batches'] as const,
   batch: (id: string) => ['batch', id] as const,
   items: ['items'] as const,
+  rehearsals: ['rehearsals'] as const,
+  instruments: ['instruments'] as const,
+  readings: (instrumentId: string, batchId: string) => ['readings', instrumentId, batchId] as const,
 };
 
 export const useKitchen = () =>
@@ -30,6 +33,19 @@ export const useKitchen = () =>
 
 export const useBatches = () =>
   useQuery({ queryKey: keys.batches, queryFn: () => call<BatchList>('GET', '/batches') });
+
+export const useRehearsals = () =>
+  useQuery({ queryKey: keys.rehearsals, queryFn: () => call<BatchList>('GET', '/batches?rehearsals=1') });
+
+export const useInstruments = () =>
+  useQuery({
+    queryKey: keys.instruments,
+    queryFn: () => call<{ instruments: Instrument[] }>('GET', '/instruments'),
+  });
+
+/** Streams in which the deeds of a batch stand: its own, or that of its rehearsal. */
+const isBatchStream = (stream: LogEvent['stream']): boolean =>
+  stream.kind === 'batch' || stream.kind === 'rehearsal';
 
 /**
  * A batch with its log from the server. The log only grows: what this window has heard already stays, also when an
@@ -52,9 +68,7 @@ export function useBatch(id: string) {
   const events = useMemo(() => {
     const stored = query.data?.events ?? [];
     const known = new Set(stored.map((e) => e.id));
-    const waiting = pending.filter(
-      (e) => e.stream.kind === 'batch' && e.stream.id === id && !known.has(e.id),
-    );
+    const waiting = pending.filter((e) => isBatchStream(e.stream) && e.stream.id === id && !known.has(e.id));
     return waiting.length ? [...stored, ...waiting] : stored;
   }, [query.data, pending, id]);
   return { ...query, batch: query.data?.batch, events };
@@ -66,7 +80,7 @@ export const useItems = () =>
 /** Takes events that the server has stored into what is shown, each once. */
 export function takeEvents(events: readonly LogEvent[]): void {
   for (const event of events) {
-    if (event.stream.kind === 'batch') {
+    if (isBatchStream(event.stream)) {
       queryClient.setQueryData<BatchDoc>(keys.batch(event.stream.id), (doc) =>
         !doc || doc.events.some((e) => e.id === event.id) ? doc : { ...doc, events: [...doc.events, event] },
       );
@@ -79,7 +93,7 @@ export function takeEvents(events: readonly LogEvent[]): void {
     )
   ) {
     void queryClient.invalidateQueries({ queryKey: keys.batches });
-    for (const id of new Set(events.filter((e) => e.stream.kind === 'batch').map((e) => e.stream.id))) {
+    for (const id of new Set(events.filter((e) => isBatchStream(e.stream)).map((e) => e.stream.id))) {
       void queryClient.invalidateQueries({ queryKey: keys.batch(id) });
     }
   }

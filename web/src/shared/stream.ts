@@ -3,6 +3,7 @@ import { bookKey } from './book.ts';
 import { flush } from './outbox.ts';
 import { useOutbox } from './outboxStore.ts';
 import { keys, queryClient, takeEvents } from './queries.ts';
+import { takeReadings } from './readings.ts';
 import { serverTimeIs } from './time.ts';
 
 /** A stream that the browser has given up is opened anew after this. */
@@ -34,16 +35,21 @@ export function startStream(comesBack = false): void {
   source.addEventListener('log', (message) => {
     takeEvents([JSON.parse((message as MessageEvent<string>).data) as LogEvent]);
   });
+  source.addEventListener('reading', (message) => {
+    takeReadings(JSON.parse((message as MessageEvent<string>).data));
+  });
   source.addEventListener('doc', (message) => {
     const change = JSON.parse((message as MessageEvent<string>).data) as {
-      doc: 'kitchen' | 'batch' | 'recipe';
+      doc: 'kitchen' | 'batch' | 'recipe' | 'instrument';
       id: string;
     };
     if (change.doc === 'recipe') void queryClient.invalidateQueries({ queryKey: bookKey });
+    else if (change.doc === 'instrument') void queryClient.invalidateQueries({ queryKey: keys.instruments });
     else if (change.doc === 'kitchen') void queryClient.invalidateQueries({ queryKey: keys.kitchen });
     else {
       void queryClient.invalidateQueries({ queryKey: keys.batch(change.id) });
       void queryClient.invalidateQueries({ queryKey: keys.batches });
+      void queryClient.invalidateQueries({ queryKey: keys.rehearsals });
     }
   });
 }

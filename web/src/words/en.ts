@@ -52,6 +52,15 @@ export const EN: Readonly<Record<string, string>> = {
   'step.chill': 'Chill',
   'step.freeze': 'Freeze',
 
+  'instrument.probe': 'Probe thermometer',
+  'instrument.scale': 'Kitchen scale',
+  'instrument.fridgeLogger': 'Fridge logger',
+  'instrument.refractometer': 'Refractometer',
+  'instrument.phStrip': 'pH strips',
+  'fault.lost': 'out of reach: look for it, or go on by hand',
+  'fault.nothingThere': 'nothing to read there yet',
+  'fault.outOfRange': 'outside of what it can read',
+  'fault.alcohol': 'there is alcohol in it: a refractometer cannot tell',
   'deed.pick': 'Everything is picked over',
   'deed.wash': 'Washed',
   'deed.prep': 'All cut',
@@ -189,7 +198,8 @@ export const EN: Readonly<Record<string, string>> = {
   'problem.unknownVessel': 'This vessel is not part of the batch.',
 
   // notes of the trace
-  'note.heat.pace': 'Your readings show {percent} % of the heat that the kitchen counts with: corrected.',
+  'note.heat.pace':
+    'Your readings show {percent} of the heat that the kitchen counts with: the boil is expected anew.',
   'note.heat.takes': 'About {minutes} to the boil.',
   'note.boil.turnUp': 'Turn up to about {percent}: this pot loses more heat than a low flame gives.',
   'note.boil.tooWeak': 'This ring is too weak to hold a boil in this pot.',

@@ -2,6 +2,7 @@ import {
   FRUIT_ROWS,
   type Fraction,
   type HandAmount,
+  type InstrumentKind,
   type KitchenMeasure,
   type Said,
   type StepProblem,
@@ -163,6 +164,21 @@ export function sayReason(reason: Said): string {
 }
 
 /** A note of the trace, its figures in words. */
+/** What an instrument shows, with its unit. */
+export function sayReading(kind: InstrumentKind, value: number): string {
+  switch (kind) {
+    case 'probe':
+    case 'fridgeLogger':
+      return `${num(value, 1)} °C`;
+    case 'scale':
+      return `${num(value, 3)} kg`;
+    case 'refractometer':
+      return `${num(value, 1)} °Bx`;
+    case 'phStrip':
+      return `pH ${num(value, 1)}`;
+  }
+}
+
 export function sayNote(note: Said): string {
   const p = note.params;
   const out: Record<string, string> = {};

@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { Navigate, useNavigate, useParams, useSearchParams } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { ApiError, call } from '../../shared/api.ts';
-import type { Batch } from '../../shared/apiTypes.ts';
+import type { Batch, Instrument } from '../../shared/apiTypes.ts';
 import { firstPlan } from '../../shared/batch/firstPlan.ts';
 import { useBook } from '../../shared/book.ts';
 import { notify } from '../../shared/notices.ts';
@@ -27,6 +27,34 @@ async function start(batch: Batch, firstStepId: string): Promise<void> {
   await queryClient.invalidateQueries();
 }
 
+/** Practises a plan: the same steps on simulated instruments, sixty times as fast. */
+async function rehearse(plan: PlanDoc, firstStepId: string): Promise<string> {
+  const id = uuid();
+  const event = await eventFor(
+    { kind: 'rehearsal', id },
+    { kind: 'stepStarted', body: { stepId: firstStepId } },
+  );
+  await call('POST', '/rehearsals', {
+    id,
+    plan,
+    speed: 60,
+    seed: Math.floor(Math.random() * 100_000),
+    events: [event],
+  });
+  // To practise with, there is always a probe: one that lies free, else one of its own.
+  const { instruments } = await call<{ instruments: Instrument[] }>('GET', '/instruments');
+  const free = instruments.find((i) => i.kind === 'probe' && i.batchId === null);
+  await call('PUT', `/instruments/${free?.id ?? uuid()}`, {
+    kind: 'probe',
+    name: free?.name ?? 'Practice probe',
+    batchId: id,
+    lost: false,
+    tareKg: 0,
+  });
+  await queryClient.invalidateQueries({ queryKey: keys.rehearsals });
+  return id;
+}
+
 const failed = (error: unknown): void =>
   notify(
     'error',
@@ -34,6 +62,23 @@ const failed = (error: unknown): void =>
       ? error.detail
       : 'The kitchen server does not answer. Your plan is kept here; try again in a moment.',
   );
+
+function Rehearse({ plan, firstStepId }: { plan: PlanDoc; firstStepId: string | null }) {
+  const navigate = useNavigate();
+  return (
+    <Button
+      disabled={firstStepId === null}
+      onClick={() =>
+        firstStepId !== null &&
+        void rehearse(plan, firstStepId)
+          .then((id) => navigate(`/batches/${id}/stove`))
+          .catch(failed)
+      }
+    >
+      Rehearse it
+    </Button>
+  );
+}
 
 /** A batch that is being thought up. */
 export function NewPlanPage() {
@@ -82,6 +127,7 @@ export function NewPlanPage() {
       onChange={(next) => drafts.put(key, next)}
       deeds={(firstStepId) => (
         <>
+          <Rehearse plan={plan} firstStepId={firstStepId} />
           <Button
             variant="outlined"
             disabled={firstStepId === null || busy}
@@ -203,6 +249,7 @@ export function KeptPlan({ batch }: { batch: Batch }) {
             >
               Drop this plan
             </Button>
+            <Rehearse plan={plan} firstStepId={firstStepId} />
             {changed && (
               <Button
                 variant="outlined"

@@ -33,8 +33,10 @@ import {
 } from '../../words/say.ts';
 import { BottleForm } from './BottleForm.tsx';
 import { FootSlot } from './FootDeed.tsx';
+import { InstrumentStrip } from './InstrumentStrip.tsx';
 import { deedText, readingText } from './logWords.ts';
 import { MeasureForm } from './MeasureForm.tsx';
+import { Rehearsing } from './Rehearsing.tsx';
 import { SweetenForm } from './SweetenForm.tsx';
 import { type LiveBatch, useLiveBatch } from './useBatchNow.ts';
 
@@ -89,7 +91,8 @@ function Posture({ live }: { live: LiveBatch }) {
     (s) => `${live.pot.name}, ${stepName(s, program).toLowerCase()}`,
   );
   const others = on
-    .filter((o) => o.batch.id !== batch.id)
+    // A rehearsal has a time of its own: what is really on does not call in it.
+    .filter((o) => !batch.rehearsal && o.batch.id !== batch.id)
     .flatMap((o) =>
       clocksOf(
         o,
@@ -227,6 +230,7 @@ function Posture({ live }: { live: LiveBatch }) {
             <span aria-live="polite">{main ? announcement(main.label, main.endMs, nowMs) : ''}</span>
           </Hidden>
 
+          <Rehearsing live={live} />
           {step && entry && ['heat', 'boil', 'steep', 'soak', 'cool'].includes(step.kind) && (
             <Box sx={{ color: role('inkMuted') }} data-testid="vessel-now">
               The model has {litres(entry.now.volumeL, 2)} at {celsius(entry.now.tempC)} now
@@ -256,7 +260,9 @@ function Posture({ live }: { live: LiveBatch }) {
             </Box>
           )}
           {step?.kind === 'sweeten' && <SweetenForm live={live} onEnough={() => end()} />}
-          {step?.kind === 'bottle' && <BottleForm live={live} onBottled={() => navigate('/shelf')} />}
+          {step?.kind === 'bottle' && (
+            <BottleForm live={live} onBottled={() => (batch.rehearsal ? undefined : navigate('/shelf'))} />
+          )}
           {step && (step.kind === 'steep' || step.kind === 'boil') && (
             <Spoon {...look} label="Dip a white spoon: about this colour now. In a glass, darker." />
           )}
@@ -269,6 +275,7 @@ function Posture({ live }: { live: LiveBatch }) {
             </Box>
           ))}
 
+          <InstrumentStrip live={live} />
           {step && (
             <Box sx={{ display: 'grid', gap: 1 }} data-testid="guidance">
               {guidanceFor(program, step, entry ?? forecast, kitchen, live.tables).map((g) => (
@@ -283,12 +290,14 @@ function Posture({ live }: { live: LiveBatch }) {
           )}
           {!step && (
             <Box>
-              {num(now.log.bottled.reduce((sum, b) => sum + b.bottles.length, 0))} bottles stand on the cold
-              shelf.
+              {num(now.log.bottled.reduce((sum, b) => sum + b.bottles.length, 0))} bottles{' '}
+              {batch.rehearsal ? 'would stand on the cold shelf.' : 'stand on the cold shelf.'}
               <Box sx={{ mt: 2, display: 'flex', gap: 1 }}>
-                <Button variant="contained" sx={BIG} component={Link} to="/shelf">
-                  Cold shelf
-                </Button>
+                {!batch.rehearsal && (
+                  <Button variant="contained" sx={BIG} component={Link} to="/shelf">
+                    Cold shelf
+                  </Button>
+                )}
                 <Button variant="outlined" sx={BIG} component={Link} to={`/batches/${batch.id}`}>
                   The batch
                 </Button>

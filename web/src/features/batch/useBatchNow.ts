@@ -7,6 +7,7 @@ import {
   type Pot,
   type Program,
   type Recipe,
+  rehearsalNow,
   type Step,
   type Tables,
 } from '@big-ladle/core';
@@ -15,7 +16,7 @@ import type { Batch } from '../../shared/apiTypes.ts';
 import { tablesOf } from '../../shared/book.ts';
 import { record } from '../../shared/outbox.ts';
 import { useBatch } from '../../shared/queries.ts';
-import { useNow } from '../../shared/time.ts';
+import { serverNow, useNow } from '../../shared/time.ts';
 
 /** Everything a screen needs of a batch that is on or done, as of now. */
 export interface LiveBatch {
@@ -30,12 +31,14 @@ export interface LiveBatch {
   now: BatchNow;
   step: Step | null;
   nowMs: number;
-  /** Says that something happened; resolves when this browser has kept it. */
-  say: (deeds: readonly Deed[], answer?: Parameters<typeof record>[2]) => Promise<void>;
+  /** Says that something happened, now or at a moment of the batch's own time; resolves when this browser has kept it. */
+  say: (deeds: readonly Deed[], answer?: Parameters<typeof record>[2], atMs?: number) => Promise<void>;
 }
 
 /** How often the physics is looked at again; clocks tick by themselves. */
 const LOOK_AGAIN_MS = 5000;
+/** A rehearsal runs ahead of the clock on the wall: it is looked at more often. */
+const REHEARSED_TICK_MS = 250;
 
 export function useLiveBatch(id: string): {
   live: LiveBatch | null;
@@ -45,8 +48,10 @@ export function useLiveBatch(id: string): {
   refetch: () => void;
 } {
   const query = useBatch(id);
-  const nowMs = useNow(1000);
   const { batch, events } = query;
+  const rehearsal = batch?.rehearsal;
+  const realMs = useNow(rehearsal ? REHEARSED_TICK_MS : 1000);
+  const nowMs = rehearsal ? rehearsalNow(rehearsal, realMs) : realMs;
   const coarseMs = Math.floor(nowMs / LOOK_AGAIN_MS) * LOOK_AGAIN_MS;
   const now = useMemo(
     () =>
@@ -79,7 +84,13 @@ export function useLiveBatch(id: string): {
           now,
           step: pins.program.steps.find((s) => s.id === now.log.currentStepId) ?? null,
           nowMs,
-          say: (deeds, answer) => record({ kind: 'batch', id }, deeds, answer),
+          say: (deeds, answer, atMs) =>
+            record(
+              { kind: rehearsal ? 'rehearsal' : 'batch', id },
+              deeds,
+              answer,
+              atMs ?? Math.round(rehearsal ? rehearsalNow(rehearsal, serverNow()) : serverNow()),
+            ),
         }
       : null;
   return { live, batch, isPending: query.isPending, error: query.error, refetch: () => void query.refetch() };

@@ -17,6 +17,7 @@ import { sayField } from '../../words/fields.ts';
 import { sayItem } from '../../words/names.ts';
 import { grams, litres, num, say } from '../../words/say.ts';
 import { BottleDialog, BurnerDialog, CupWeightDialog, MeasureDialog, PotDialog } from './dialogs.tsx';
+import { InstrumentsPanel } from './InstrumentsPanel.tsx';
 import { measureName } from './names.ts';
 import { ArchivePanel, ToolsPanel } from './ToolsAndArchive.tsx';
 
@@ -270,6 +271,7 @@ export function KitchenPage() {
             </Box>
           </Panel>
           <ToolsPanel kitchen={kitchen} save={save} />
+          <InstrumentsPanel />
           <ArchivePanel />
         </Box>
       </Box>

@@ -6,7 +6,7 @@ import { lazy, Suspense, useMemo } from 'react';
 import { Link } from 'react-router';
 import type { BatchList, ShelfItem } from '../../shared/apiTypes.ts';
 import { useBook } from '../../shared/book.ts';
-import { useBatches, useItems, useKitchen } from '../../shared/queries.ts';
+import { useBatches, useItems, useKitchen, useRehearsals } from '../../shared/queries.ts';
 import { useNow } from '../../shared/time.ts';
 import { ErrorPanel, Loading, PageHead, Panel } from '../../shared/ui.tsx';
 import { endOfTomorrow } from '../../shared/zone.ts';
@@ -94,6 +94,7 @@ function Board(props: {
       <Box sx={{ display: 'grid', gap: 1.75, minWidth: 0 }}>
         <WantsALook items={items} nowMs={nowMs} kitchen={kitchen} />
         <Planned plans={plans} nowMs={nowMs} zone={kitchen.zone} />
+        <Rehearsals />
       </Box>
     </Box>
   );
@@ -243,6 +244,22 @@ function Planned(props: { plans: readonly Plan[]; nowMs: number; zone: string })
               ready {moment(plan.readyAtMs, nowMs, zone)}
             </Box>
           )}
+        </Box>
+      ))}
+    </Panel>
+  );
+}
+
+/** What is only practised; it shows here until it is forgotten. */
+function Rehearsals() {
+  const rehearsals = useRehearsals().data?.batches ?? [];
+  if (rehearsals.length === 0) return null;
+  return (
+    <Panel title="Rehearsals">
+      {rehearsals.map(({ batch }) => (
+        <Box key={batch.id} sx={{ py: 0.5 }}>
+          <Link to={`/batches/${batch.id}/stove`}>{sayDrink(batch.plan.recipeId)}</Link>
+          {batch.rehearsal?.kept ? ', kept' : ''}
         </Box>
       ))}
     </Panel>

@@ -1,0 +1,114 @@
+import { expect, KITCHEN, test } from './kitchenServer.ts';
+
+interface StoredReading {
+  atMs: number;
+  value: number | null;
+  fault: string | null;
+}
+
+test('a double draw rehearsed from the start to bottles, by a simulated cook, at 600 times the speed', async ({
+  page,
+  server,
+}) => {
+  test.setTimeout(180_000);
+  await server.api('PUT', '/kitchen', { version: 0, kitchen: KITCHEN });
+  await page.goto(`${server.url}/new/deep-calyx-ginger?method=doubleDraw`);
+  await page.getByRole('button', { name: 'Rehearse it' }).click();
+  const rehearsal = page.getByTestId('rehearsal');
+  await expect(rehearsal).toContainText('60 times as fast, nothing of it stays');
+  // The probe at hand shows the pot, and says that it is simulated.
+  await expect(page.getByTestId('shown-probe')).toContainText('Practice probe, simulated');
+  await rehearsal.getByRole('button', { name: '600 ×' }).click();
+  await expect(rehearsal).toContainText('600 times as fast');
+  await rehearsal.getByRole('button', { name: 'Let a simulated cook do it' }).click();
+  await expect(page.getByRole('heading', { name: 'Bring to the boil' })).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByTestId('shown-probe')).toContainText('°C');
+  // In the middle it is out of reach for a while; what it shows then is why.
+  await expect(page.getByTestId('shown-probe')).toContainText('out of reach', { timeout: 60_000 });
+  await expect(page.getByTestId('shown-probe')).not.toContainText('out of reach', { timeout: 60_000 });
+  await expect(page.getByRole('heading', { name: 'In bottles' })).toBeVisible({ timeout: 90_000 });
+  await expect(page.getByText('bottles would stand on the cold shelf')).toBeVisible();
+  await expect(
+    page.getByRole('img', { name: /planned, expected now and measured\. Measured last/ }),
+  ).toBeVisible();
+
+  const id = /batches\/([^/]+)\/stove/.exec(page.url())![1]!;
+  const { batch, events } = await server.api<{
+    batch: { status: string };
+    events: {
+      kind: string;
+      stream: { kind: string };
+      atMs: number;
+      body: { bottles?: { volumeMl: number }[] };
+    }[];
+  }>('GET', `/batches/${id}`);
+  expect(batch.status).toBe('done');
+  expect(new Set(events.map((e) => e.stream.kind))).toEqual(new Set(['rehearsal']));
+  const bottledMl = events.flatMap((e) => e.body.bottles ?? []).reduce((sum, b) => sum + b.volumeMl, 0);
+  expect(bottledMl).toBeGreaterThan(7000);
+  expect(bottledMl).toBeLessThan(11_000);
+  expect(events.filter((e) => e.kind === 'measured').length).toBeGreaterThan(3);
+
+  // What the probe read was kept, one a minute at most: trembling, gone for a while, and back.
+  const { instruments } = await server.api<{ instruments: { id: string }[] }>('GET', '/instruments');
+  const { readings } = await server.api<{ readings: StoredReading[] }>(
+    'GET',
+    `/instruments/${instruments[0]!.id}/readings?batchId=${id}`,
+  );
+  const lost = readings.findIndex((r) => r.fault === 'lost');
+  expect(lost).toBeGreaterThan(0);
+  expect(readings.slice(0, lost).some((r) => r.value !== null)).toBe(true);
+  expect(readings.slice(lost).some((r) => r.value !== null)).toBe(true);
+  for (let i = 1; i < readings.length; i++)
+    expect(readings[i]!.atMs - readings[i - 1]!.atMs).toBeGreaterThanOrEqual(60_000);
+  const boiling = readings.flatMap((r) => (r.value !== null && r.value > 99 ? [r.value] : []));
+  expect(new Set(boiling).size).toBeGreaterThan(2);
+
+  // Nothing of it stays.
+  expect((await server.api<{ items: unknown[] }>('GET', '/items')).items).toEqual([]);
+  await rehearsal.getByRole('button', { name: 'End and forget it' }).click();
+  await expect(page.getByRole('heading', { name: 'On the stove' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Rehearsals' })).toHaveCount(0);
+});
+
+test('an instrument is paired, used at the stove, lost and found; a reading is taken with a tap', async ({
+  page,
+  server,
+}) => {
+  await server.api('PUT', '/kitchen', { version: 0, kitchen: KITCHEN });
+  await page.goto(`${server.url}/kitchen`);
+  const panel = page.getByRole('region', { name: 'Instruments' });
+  await panel.getByLabel('Its name').fill('Long red probe');
+  await panel.getByRole('button', { name: 'Pair it' }).click();
+  await expect(panel.getByTestId('paired-probe')).toHaveText('in the drawer');
+  await panel.getByRole('combobox', { name: 'Kind' }).click();
+  await page.getByRole('option', { name: 'Fridge logger' }).click();
+  await panel.getByRole('button', { name: 'Pair it' }).click();
+  await expect(panel.getByTestId('paired-fridgeLogger')).toContainText('°C');
+
+  await page.goto(`${server.url}/new/deep-calyx-ginger?method=straightBoil`);
+  await page.getByRole('button', { name: 'Begin now' }).click();
+  for (const next of [
+    'Wash until clear',
+    'Scrub the skins',
+    'Cut and bruise',
+    'Fill the pot',
+    'Bring to the boil',
+  ]) {
+    await page.getByTestId('done').click();
+    await expect(page.getByRole('heading', { name: next })).toBeVisible();
+  }
+  await page.getByRole('button', { name: 'Use Long red probe here' }).click();
+  const probe = page.getByTestId('shown-probe');
+  await expect(probe).toContainText('°C');
+  await probe.getByRole('button', { name: 'Take it' }).click();
+  await page.getByRole('button', { name: 'Measure', exact: true }).click();
+  await expect(page.getByTestId('measured')).toContainText('Entered:');
+  await probe.getByRole('button', { name: 'Lost it' }).click();
+  await expect(probe).toContainText('out of reach');
+  await expect(probe.getByRole('button', { name: 'Take it' })).toBeDisabled();
+  await probe.getByRole('button', { name: 'Found again' }).click();
+  await expect(probe.getByRole('button', { name: 'Take it' })).toBeEnabled();
+  await probe.getByRole('button', { name: 'Put away' }).click();
+  await expect(page.getByRole('button', { name: 'Use Long red probe here' })).toBeVisible();
+});

@@ -1,0 +1,200 @@
+import { INSTRUMENT_ROWS, type InstrumentReading, MINUTE_MS, type Reading } from '@big-ladle/core';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useQuery } from '@tanstack/react-query';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { call } from '../../shared/api.ts';
+import type { Instrument } from '../../shared/apiTypes.ts';
+import { notify } from '../../shared/notices.ts';
+import { keys, queryClient, useInstruments } from '../../shared/queries.ts';
+import { useReadings } from '../../shared/readings.ts';
+import { heading, role } from '../../theme/theme.ts';
+import { say, sayReading } from '../../words/say.ts';
+import { vesselNowId } from './MeasureForm.tsx';
+import type { LiveBatch } from './useBatchNow.ts';
+
+const BIG = { minHeight: 56, fontSize: '1.1rem' };
+/** Steps in which a temperature tells something of what is to come. */
+const WARMED: ReadonlySet<string> = new Set(['heat', 'cool', 'steep', 'soak']);
+
+/** Changes a paired instrument; everything else of it stays. */
+export async function changeInstrument(one: Instrument, change: Partial<Instrument>): Promise<void> {
+  const { kind, name, batchId, lost, tareKg } = { ...one, ...change };
+  try {
+    await call('PUT', `/instruments/${one.id}`, { kind, name, batchId, lost, tareKg });
+    await queryClient.invalidateQueries({ queryKey: keys.instruments });
+  } catch {
+    notify('error', 'The instrument could not be changed: the kitchen server does not answer.');
+  }
+}
+
+/** What an instrument shows, as an entry of the log. */
+function entryOf(one: Instrument, value: number): Reading {
+  const row = INSTRUMENT_ROWS.find((r) => r.kind === one.kind)!;
+  switch (row.reads) {
+    case 'tempC':
+      return { what: 'temperature', tempC: value };
+    case 'massKg':
+      return { what: 'mass', massKg: value, withVessel: one.tareKg === 0 };
+    case 'brix':
+      return { what: 'brix', brix: value };
+    case 'pH':
+      return { what: 'pH', pH: value, by: 'strip' };
+  }
+}
+
+/** All that the probe of a batch has read: what the server kept, and what came since. */
+export function useProbeReadings(live: LiveBatch | null) {
+  const { data } = useInstruments();
+  const batchId = live?.batch.id ?? '';
+  const probe = data?.instruments.find((i) => i.kind === 'probe' && i.batchId === batchId);
+  const kept = useQuery({
+    queryKey: keys.readings(probe?.id ?? '', batchId),
+    queryFn: () =>
+      call<{ readings: InstrumentReading[] }>('GET', `/instruments/${probe!.id}/readings?batchId=${batchId}`),
+    enabled: probe !== undefined,
+    staleTime: Number.POSITIVE_INFINITY,
+  });
+  const fresh = useReadings(probe?.id, batchId);
+  const readings = useMemo(() => {
+    const from = fresh[0]?.atMs ?? Number.POSITIVE_INFINITY;
+    return [...(kept.data?.readings ?? []).filter((r) => r.atMs < from), ...fresh];
+  }, [kept.data, fresh]);
+  return { probe, readings };
+}
+
+/** The instruments at this pot: what each shows now, taken over with a tap. */
+export function InstrumentStrip({ live }: { live: LiveBatch }) {
+  const { data } = useInstruments();
+  const all = (data?.instruments ?? []).filter((i) => i.kind !== 'fridgeLogger');
+  if (all.length === 0 || !live.step) return null;
+  const here = all.filter((i) => i.batchId === live.batch.id);
+  const free = all.filter((i) => i.batchId !== live.batch.id);
+  return (
+    <Box sx={{ display: 'grid', gap: 1 }} data-testid="instruments">
+      {here.map((one) => (
+        <Shown key={one.id} one={one} live={live} />
+      ))}
+      {free.length > 0 && (
+        <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+          {free.map((one) => (
+            <Button
+              key={one.id}
+              variant="outlined"
+              color="inherit"
+              sx={BIG}
+              onClick={() => void changeInstrument(one, { batchId: live.batch.id })}
+            >
+              Use {one.name} here
+            </Button>
+          ))}
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+function Shown({ one, live }: { one: Instrument; live: LiveBatch }) {
+  const readings = useReadings(one.id, live.batch.id);
+  const last = readings.at(-1);
+  const [follows, setFollows] = useState(false);
+  const { step } = live;
+  const takenMs = useRef(0);
+  const value = last?.value ?? null;
+  const enter = (shown: number, atMs: number) =>
+    step &&
+    live.say(
+      [
+        {
+          kind: 'measured',
+          body: { stepId: step.id, vesselId: vesselNowId(live), reading: entryOf(one, shown) },
+        },
+      ],
+      { onRefused: (error) => notify('error', `Not taken: ${error.detail}`) },
+      Math.round(atMs),
+    );
+  const warmed = one.kind === 'probe' && step !== null && WARMED.has(step.kind);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: one entry a minute of the batch, when a reading comes
+  useEffect(() => {
+    if (!follows || !warmed || !last || last.value === null) return;
+    if (last.atMs - takenMs.current < MINUTE_MS) return;
+    takenMs.current = last.atMs;
+    void enter(last.value, last.atMs);
+  }, [last, follows, warmed]);
+  return (
+    <Box
+      data-testid={`shown-${one.kind}`}
+      sx={{
+        border: `1.5px solid ${role('line')}`,
+        borderRadius: 2,
+        p: 1.25,
+        display: 'flex',
+        gap: 1.5,
+        alignItems: 'center',
+        flexWrap: 'wrap',
+      }}
+    >
+      <Box sx={{ flex: '1 1 150px' }}>
+        <Box sx={{ ...heading, fontSize: '1.8rem' }} data-value={value ?? ''}>
+          {value === null ? '–' : sayReading(one.kind, value)}
+        </Box>
+        <Box sx={{ color: role('inkMuted'), fontSize: '1rem' }}>
+          {one.name}, simulated
+          {last?.fault && <Box sx={{ color: role('caution') }}>{say(`fault.${last.fault}`)}</Box>}
+          {!last && <Box>waiting for its first reading</Box>}
+        </Box>
+      </Box>
+      <Button
+        variant="contained"
+        sx={BIG}
+        disabled={value === null}
+        onClick={() => value !== null && last && void enter(value, last.atMs)}
+      >
+        Take it
+      </Button>
+      {warmed && (
+        <Button
+          variant="outlined"
+          color="inherit"
+          sx={BIG}
+          aria-pressed={follows}
+          onClick={() => setFollows(!follows)}
+        >
+          {follows ? 'Following' : 'Let it follow'}
+        </Button>
+      )}
+      {one.kind === 'scale' && (
+        <Button
+          variant="outlined"
+          color="inherit"
+          sx={BIG}
+          disabled={value === null}
+          onClick={() =>
+            void changeInstrument(one, {
+              tareKg: one.tareKg > 0 ? 0 : Math.max(0, (value ?? 0) + one.tareKg),
+            })
+          }
+        >
+          {one.tareKg > 0 ? 'Tare off' : 'Tare'}
+        </Button>
+      )}
+      <Button
+        variant="outlined"
+        color="inherit"
+        sx={BIG}
+        aria-pressed={one.lost}
+        onClick={() => void changeInstrument(one, { lost: !one.lost })}
+      >
+        {one.lost ? 'Found again' : 'Lost it'}
+      </Button>
+      <Button
+        variant="outlined"
+        color="inherit"
+        sx={BIG}
+        onClick={() => void changeInstrument(one, { batchId: null })}
+      >
+        Put away
+      </Button>
+    </Box>
+  );
+}

@@ -1,0 +1,112 @@
+import { INSTRUMENT_KINDS, type InstrumentKind } from '@big-ladle/core';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { useState } from 'react';
+import { v7 as uuid } from 'uuid';
+import { ApiError, call } from '../../shared/api.ts';
+import type { Instrument } from '../../shared/apiTypes.ts';
+import { keys, queryClient, useInstruments } from '../../shared/queries.ts';
+import { useReadings } from '../../shared/readings.ts';
+import { Panel, Row } from '../../shared/ui.tsx';
+import { role } from '../../theme/theme.ts';
+import { say, sayReading } from '../../words/say.ts';
+
+/** Instruments that are paired with this kitchen, each with what it shows. */
+export function InstrumentsPanel() {
+  const { data } = useInstruments();
+  const [kind, setKind] = useState<InstrumentKind>('probe');
+  const [name, setName] = useState('');
+  const [problem, setProblem] = useState<string | null>(null);
+  const instruments = data?.instruments ?? [];
+  const send = async (work: () => Promise<unknown>): Promise<boolean> => {
+    try {
+      await work();
+      setProblem(null);
+      await queryClient.invalidateQueries({ queryKey: keys.instruments });
+      return true;
+    } catch (error) {
+      setProblem(error instanceof ApiError ? error.detail : 'The kitchen server does not answer.');
+      return false;
+    }
+  };
+  const pair = () =>
+    send(() =>
+      call('PUT', `/instruments/${uuid()}`, {
+        kind,
+        name: name.trim() || say(`instrument.${kind}`),
+        batchId: null,
+        lost: false,
+        tareKg: 0,
+      }),
+    ).then((done) => done && setName(''));
+  return (
+    <Panel title="Instruments" aside="all simulated in this version">
+      {instruments.map((one) => (
+        <Paired
+          key={one.id}
+          one={one}
+          onDrop={() => void send(() => call('DELETE', `/instruments/${one.id}`))}
+        />
+      ))}
+      {instruments.length === 0 && (
+        <Box sx={{ color: role('inkMuted') }}>
+          Pair a probe, a scale, a fridge logger, a refractometer or strips: they follow the batch that is on,
+          so that you can practise with them.
+        </Box>
+      )}
+      <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mt: 1.5, alignItems: 'center' }}>
+        <TextField
+          select
+          label="Kind"
+          value={kind}
+          onChange={(e) => setKind(e.target.value as InstrumentKind)}
+          sx={{ minWidth: 190 }}
+        >
+          {INSTRUMENT_KINDS.map((k) => (
+            <MenuItem key={k} value={k}>
+              {say(`instrument.${k}`)}
+            </MenuItem>
+          ))}
+        </TextField>
+        <TextField
+          label="Its name"
+          placeholder={say(`instrument.${kind}`)}
+          value={name}
+          onChange={(e) => setName(e.target.value)}
+          slotProps={{ htmlInput: { maxLength: 40 } }}
+          error={problem !== null}
+          helperText={problem ?? undefined}
+        />
+        <Button variant="outlined" onClick={() => void pair()}>
+          Pair it
+        </Button>
+      </Box>
+    </Panel>
+  );
+}
+
+function Paired({ one, onDrop }: { one: Instrument; onDrop: () => void }) {
+  const last = useReadings(one.id, one.batchId).at(-1);
+  const shown =
+    one.kind !== 'fridgeLogger' && one.batchId === null
+      ? 'in the drawer'
+      : last?.value != null
+        ? sayReading(one.kind, last.value)
+        : last?.fault
+          ? say(`fault.${last.fault}`)
+          : 'waiting';
+  return (
+    <Row
+      label={one.name}
+      note={
+        <Button size="small" onClick={onDrop} aria-label={`Unpair ${one.name}`}>
+          Unpair
+        </Button>
+      }
+    >
+      <span data-testid={`paired-${one.kind}`}>{shown}</span>
+    </Row>
+  );
+}
