@@ -13,6 +13,8 @@ export default defineConfig({
   outputDir: '../test-results',
   use: {
     actionTimeout: 8_000,
+    // Paths that need the kept page allow it themselves: elsewhere every request goes to the server.
+    serviceWorkers: 'block',
     viewport: { width: 1280, height: 800 },
     locale: 'en-GB',
     timezoneId: 'UTC',

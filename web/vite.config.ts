@@ -1,11 +1,75 @@
+import { createHash } from 'node:crypto';
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
+import { type ManifestTransform, VitePWA } from 'vite-plugin-pwa';
 
 const api = `http://127.0.0.1:${process.env.LADLE_PORT ?? 4817}`;
 
+/** The page itself is made by the server, with its nonce: kept under its address, anew whenever an asset changes. */
+const withPage: ManifestTransform = (entries) => ({
+  manifest: [
+    ...entries,
+    {
+      url: '/',
+      size: 0,
+      revision: createHash('sha256')
+        .update(entries.map((e) => `${e.url}${e.revision ?? ''}`).join())
+        .digest('hex')
+        .slice(0, 16),
+    },
+  ],
+  warnings: [],
+});
+
+/** What the stove asks the server for: the last answer serves while there is none. */
+const STOVE_ANSWERS = /\/api\/(?:kitchen|batches|items|recipes|stock|instruments)(?:[/?]|$)/;
+
 export default defineConfig({
   root: import.meta.dirname,
-  plugins: [react()],
+  plugins: [
+    react(),
+    VitePWA({
+      filename: 'sw.js',
+      injectRegister: false,
+      manifest: {
+        name: 'Big Ladle',
+        short_name: 'Big Ladle',
+        description: 'Measure, time, balance and date large batches of herbal drinks',
+        display: 'standalone',
+        start_url: '/',
+        background_color: '#e3ebee',
+        theme_color: '#20409a',
+        icons: [{ src: '/ladle.svg', sizes: 'any', type: 'image/svg+xml' }],
+      },
+      workbox: {
+        globPatterns: ['assets/**/*.{js,css,woff2}', 'ladle.svg'],
+        manifestTransforms: [withPage],
+        maximumFileSizeToCacheInBytes: 4_000_000,
+        navigateFallback: null,
+        cleanupOutdatedCaches: true,
+        clientsClaim: true,
+        skipWaiting: true,
+        runtimeCaching: [
+          {
+            urlPattern: ({ request }) => request.mode === 'navigate',
+            handler: 'NetworkFirst',
+            options: {
+              cacheName: 'pages',
+              networkTimeoutSeconds: 4,
+              expiration: { maxEntries: 40 },
+              precacheFallback: { fallbackURL: '/' },
+            },
+          },
+          {
+            urlPattern: STOVE_ANSWERS,
+            method: 'GET',
+            handler: 'NetworkFirst',
+            options: { cacheName: 'answers', expiration: { maxEntries: 200 }, networkTimeoutSeconds: 4 },
+          },
+        ],
+      },
+    }),
+  ],
   build: { target: 'es2023', chunkSizeWarningLimit: 900, manifest: true },
   worker: { format: 'es' },
   server: { host: '127.0.0.1', port: 5173, proxy: { '/api': { target: api, changeOrigin: true } } },

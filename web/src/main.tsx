@@ -77,6 +77,10 @@ const KitchenPage = later(() =>
   import('./features/kitchen/KitchenPage.tsx').then((m) => ({ default: m.KitchenPage })),
 );
 
+// Once the page stands, what it is made of is kept: the stove goes on without the server.
+if (import.meta.env.PROD && 'serviceWorker' in navigator)
+  window.addEventListener('load', () => void navigator.serviceWorker.register('/sw.js'));
+
 void startOutbox();
 startStream();
 

@@ -54,6 +54,8 @@ export interface BatchLog {
   notes: readonly EventOf<'noted'>[];
   /** Cues the cook has seen at a step, rinses among them (`rinse`). */
   cues: readonly { stepId: StepId; cue: string; atMs: number }[];
+  /** Ends of steps that had ended already, as another device had said: the earlier counts. */
+  doubled: readonly string[];
   /** Kinds that this version keeps but does not act on yet. */
   notYet: readonly LogEvent[];
 }
@@ -76,6 +78,7 @@ export function foldBatch(program: Program, events: readonly LogEvent[]): BatchL
   const bottled: Bottled[] = [];
   const notes: EventOf<'noted'>[] = [];
   const cues: { stepId: StepId; cue: string; atMs: number }[] = [];
+  const doubled: string[] = [];
   const notYet: LogEvent[] = [];
 
   for (const event of active) {
@@ -84,9 +87,9 @@ export function foldBatch(program: Program, events: readonly LogEvent[]): BatchL
         if (known.has(event.body.stepId)) started.set(event.body.stepId, { atMs: event.atMs, by: event.id });
         break;
       case 'stepEnded':
-        if (known.has(event.body.stepId)) {
-          ended.set(event.body.stepId, { atMs: event.atMs, by: event.id, rinses: event.body.rinses });
-        }
+        if (!known.has(event.body.stepId)) break;
+        if (ended.has(event.body.stepId)) doubled.push(event.id);
+        else ended.set(event.body.stepId, { atMs: event.atMs, by: event.id, rinses: event.body.rinses });
         break;
       case 'skipped':
         if (known.has(event.body.stepId)) skipped.set(event.body.stepId, { atMs: event.atMs, by: event.id });
@@ -240,6 +243,7 @@ export function foldBatch(program: Program, events: readonly LogEvent[]): BatchL
     bottled,
     notes,
     cues,
+    doubled,
     notYet,
   };
 }

@@ -302,3 +302,28 @@ describe('a bottle from its log', () => {
     expect(log.places.map((p) => p.place)).toEqual(['fridge', 'counter']);
   });
 });
+
+describe('two devices on one batch', () => {
+  it('a step that both have ended ended when the first of them said so, in whatever order they arrive', () => {
+    const first = at(100, { kind: 'stepEnded', body: { stepId: 'boil-1' } }, 'first');
+    const second = at(103, { kind: 'stepEnded', body: { stepId: 'boil-1' } }, 'second');
+    for (const events of [
+      [...toTheBoil(), first, second],
+      [second, first, ...toTheBoil()],
+    ]) {
+      const log = foldBatch(program, events);
+      expect(log.steps['boil-1']!.endMs).toBe(START + 100 * MINUTE_MS);
+      expect(log.doubled).toEqual(['second']);
+    }
+  });
+  it('when the first is taken back the second counts', () => {
+    const log = foldBatch(program, [
+      ...toTheBoil(),
+      at(100, { kind: 'stepEnded', body: { stepId: 'boil-1' } }, 'one'),
+      at(103, { kind: 'stepEnded', body: { stepId: 'boil-1' } }, 'two'),
+      at(104, { kind: 'undone', body: { target: 'one' } }),
+    ]);
+    expect(log.steps['boil-1']!.endMs).toBe(START + 103 * MINUTE_MS);
+    expect(log.doubled).toEqual([]);
+  });
+});

@@ -13,12 +13,14 @@ export function Panel(props: {
   children: ReactNode;
   sx?: object;
   id?: string;
+  testId?: string;
   flush?: boolean;
 }) {
   return (
     <Box
       component="section"
       id={props.id}
+      data-testid={props.testId}
       aria-label={typeof props.title === 'string' ? props.title : undefined}
       sx={{
         bgcolor: role('enamel'),

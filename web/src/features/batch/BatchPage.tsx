@@ -211,11 +211,15 @@ function LogPanel({ live }: { live: LiveBatch }) {
     .sort((a, b) => b.atMs - a.atMs || (a.id < b.id ? 1 : -1));
   const last = lastUndoable(live.events);
   return (
-    <Panel title="Log">
+    <Panel title="Log" testId="log">
       {(all ? shown : shown.slice(0, 8)).map((event) => (
         <Row
           key={event.id}
-          label={deedText(event, live)}
+          label={
+            live.now.log.doubled.includes(event.id)
+              ? `${deedText(event, live)}: said on another device as well, the earlier counts`
+              : deedText(event, live)
+          }
           note={moment(event.atMs, live.nowMs, live.kitchen.zone)}
         >
           {event.id === last?.id && (
