@@ -167,6 +167,13 @@ export { coverWaterMl, foamOf, hotFillMl, type Room, roomIn, solidVolumeMl } fro
 export { areaM2, bowlDiameterM, capacityMl, levelM, mlAtLevel, type Shape } from './physics/vesselShape.ts';
 export { type BottlePlan, bottlePlan, fillMl, HEADSPACE_SHARE, suggestBottles } from './plan/bottles.ts';
 export {
+  COOLING_WAYS,
+  type CoolingInput,
+  type CoolingWay,
+  type CoolingWayId,
+  coolingWays,
+} from './plan/cooling.ts';
+export {
   choicesSchema,
   type PlanDoc,
   type PlanProblem,

@@ -3,7 +3,7 @@ import { boilOff } from '../physics/boilOff.ts';
 import { drawnAfter, redLeft } from '../physics/extraction.ts';
 import { lossWPerK, type PathEnd, type Place, type Stretch, temperaturePath } from '../physics/heat.ts';
 import { areaM2 } from '../physics/vesselShape.ts';
-import type { BoilLevel, Lid } from '../tables/constants.ts';
+import { type BoilLevel, ICE_BATH, type Lid } from '../tables/constants.ts';
 import type { IngredientRow, MarkerId } from '../tables/types.ts';
 import {
   addFlow,
@@ -20,8 +20,6 @@ import {
 } from './state.ts';
 import type { CoolingTally, CurvePoint, Origin, Vessel } from './types.ts';
 
-/** Ice water is taken at 2 °C. */
-const ICE_BATH_C = 2;
 /** Liquor in trays is 4 cm deep. */
 const TRAY_DEPTH_M = 0.04;
 /** From here up a minute counts as heating. */
@@ -35,7 +33,7 @@ export function ambientC(work: Work, place: Place): number {
     case 'fridge':
       return work.kitchen.fridgeC;
     case 'iceBath':
-      return ICE_BATH_C;
+      return ICE_BATH.tempC;
     case 'stove':
     case 'counter':
     case 'trays':

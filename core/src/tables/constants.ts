@@ -83,3 +83,6 @@ export const DAILY_FREE_SUGAR_G = { ceiling: 50, aim: 25 } as const;
 
 /** Share of ice that has melted when a glass is drunk. */
 export const ICE_MELTED_SHARE = 0.35;
+
+/** An ice bath: its water, and how much less a pot gives off where nobody stirs. Source: water with ice in it; still water inside and out moves about two fifths of the heat. */
+export const ICE_BATH = Object.freeze({ tempC: 2, stillShare: 0.4 });

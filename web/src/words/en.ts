@@ -52,6 +52,13 @@ export const EN: Readonly<Record<string, string>> = {
   'step.chill': 'Chill',
   'step.freeze': 'Freeze',
 
+  'cooling.counterCovered': 'On the counter, covered',
+  'cooling.counterOpen': 'On the counter, open',
+  'cooling.fridge': 'In the fridge',
+  'cooling.twoPots': 'In two pots, open',
+  'cooling.trays': 'In wide trays, 4 cm deep',
+  'cooling.iceStill': 'In ice water, left alone',
+  'cooling.iceStirred': 'In ice water, stirred',
   'instrument.probe': 'Probe thermometer',
   'instrument.scale': 'Kitchen scale',
   'instrument.fridgeLogger': 'Fridge logger',

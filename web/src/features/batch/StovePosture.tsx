@@ -32,6 +32,7 @@ import {
   volume,
 } from '../../words/say.ts';
 import { BottleForm } from './BottleForm.tsx';
+import { CoolingWatch } from './CoolingWatch.tsx';
 import { FootSlot } from './FootDeed.tsx';
 import { InstrumentStrip } from './InstrumentStrip.tsx';
 import { deedText, readingText } from './logWords.ts';
@@ -275,6 +276,7 @@ function Posture({ live }: { live: LiveBatch }) {
             </Box>
           ))}
 
+          <CoolingWatch live={live} />
           <InstrumentStrip live={live} />
           {step && (
             <Box sx={{ display: 'grid', gap: 1 }} data-testid="guidance">

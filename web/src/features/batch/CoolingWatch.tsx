@@ -1,0 +1,167 @@
+import { type CoolingWay, coolingWays, KEEPING, POT } from '@big-ladle/core';
+import Box from '@mui/material/Box';
+import { useMemo } from 'react';
+import { heading, role } from '../../theme/theme.ts';
+import { celsius, duration, moment, num, say } from '../../words/say.ts';
+import { useProbeReadings } from './InstrumentStrip.tsx';
+import { TempChart } from './TempChart.tsx';
+import type { LiveBatch } from './useBatchNow.ts';
+
+/** Cold enough for glass that is cold, and for the table. */
+const BOTTLE_C = 25;
+const SERVE_C = 8;
+
+/** Both stages of cooling with their limits, how it goes on, and what would shorten it by how much. */
+export function CoolingWatch({ live }: { live: LiveBatch }) {
+  const { step, now, kitchen, program, nowMs, pot } = live;
+  const { readings } = useProbeReadings(live);
+  const entry = now.moment?.trace.at(-1);
+  const forecast = now.forecast.trace.find((t) => t.stepId === step?.id);
+  const liquor = entry?.after.liquor;
+  const ways = useMemo(() => {
+    if (!entry || !liquor) return [];
+    const spec = program.vessels.find((v) => v.id === entry.vesselId);
+    return coolingWays({
+      massG: entry.now.massG,
+      solidsG: 0,
+      contentsMl: (entry.now.volumeL + entry.now.solidsL) * 1000,
+      tempC: entry.now.tempC,
+      coldC: SERVE_C,
+      diameterM: spec?.shape?.diameterM ?? pot.diameterCm / 100,
+      vesselG: entry.vesselId === POT ? (spec?.massG ?? 0) : 0,
+      roomC: kitchen.roomC,
+      fridgeC: kitchen.fridgeC,
+    });
+  }, [entry, liquor, program, kitchen, pot]);
+  if (step?.kind !== 'cool' || !entry || !liquor) return null;
+  const limits = KEEPING.stagesH;
+  const startMs = now.log.startedMs ?? nowMs;
+  const whenAt = (targetC: number): number | null => {
+    if (entry.now.tempC <= targetC) return nowMs;
+    const point = forecast?.curve.find((p) => p.tempC <= targetC);
+    return point ? startMs + point.atMin * 60_000 : null;
+  };
+  const current: CoolingWay['id'] =
+    step.place === 'iceBath'
+      ? 'iceStirred'
+      : step.place === 'fridge'
+        ? 'fridge'
+        : step.place === 'trays'
+          ? 'trays'
+          : 'counterOpen';
+  const own = ways.find((w) => w.id === current);
+  return (
+    <Box
+      component="section"
+      aria-label="Cooling watch"
+      data-testid="cooling"
+      sx={{ display: 'grid', gap: 1.5 }}
+    >
+      <Stage
+        name="60 to 21 °C"
+        minutes={liquor.cooling.from60To21Min}
+        limitMin={limits.first * 60}
+        on={entry.now.tempC > 21}
+      />
+      <Stage
+        name="21 to 5 °C"
+        minutes={liquor.cooling.from21To5Min}
+        limitMin={limits.second * 60}
+        on={entry.now.tempC <= 21}
+      />
+      <Box data-testid="warm-zone">
+        {duration(liquor.cooling.warmMin)} between 60 and 5 °C so far.{' '}
+        <Cold name="to bottle" targetC={BOTTLE_C} atMs={whenAt(BOTTLE_C)} live={live} />{' '}
+        <Cold name="to serve" targetC={SERVE_C} atMs={whenAt(SERVE_C)} live={live} />
+      </Box>
+      <TempChart live={live} readings={readings} />
+      <Box>
+        <Box component="h2" sx={{ ...heading, fontSize: '1.2rem', m: 0, mb: 0.5 }}>
+          From now, another way
+        </Box>
+        <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }} data-testid="cooling-ways">
+          {ways.map((w) => (
+            <Box
+              component="li"
+              key={w.id}
+              sx={{
+                display: 'flex',
+                gap: 1,
+                flexWrap: 'wrap',
+                justifyContent: 'space-between',
+                py: 0.75,
+                borderBottom: `1px solid ${role('hairline')}`,
+                fontWeight: w.id === current ? 700 : undefined,
+              }}
+            >
+              <span>
+                {say(`cooling.${w.id}`)}
+                {w.id === current ? ', as now' : ''}
+              </span>
+              <span>{wayText(w, own)}</span>
+            </Box>
+          ))}
+        </Box>
+      </Box>
+    </Box>
+  );
+}
+
+/** "to 21 °C in 25 min, 1 h 10 sooner; 6.4 kg of ice". */
+function wayText(way: CoolingWay, own: CoolingWay | undefined): string {
+  const first = way.to21Min;
+  const parts = [
+    first === null
+      ? 'never gets to 21 °C'
+      : first > 0
+        ? `21 °C in ${duration(first)}`
+        : way.toColdMin === null
+          ? 'never gets to 8 °C'
+          : `8 °C in ${duration(way.toColdMin)}`,
+  ];
+  const mine = first !== null && first > 0 ? own?.to21Min : own?.toColdMin;
+  const its = first !== null && first > 0 ? first : way.toColdMin;
+  if (mine != null && its != null && mine - its > 1) parts.push(`${duration(mine - its)} sooner`);
+  if (way.iceKg !== null && way.iceKg > 0.05) parts.push(`${num(way.iceKg, 1)} kg of ice`);
+  return parts.join(', ');
+}
+
+function Cold(props: { name: string; targetC: number; atMs: number | null; live: LiveBatch }) {
+  const { name, targetC, atMs, live } = props;
+  const text =
+    atMs === null
+      ? `does not get there as it stands`
+      : atMs <= live.nowMs
+        ? 'now'
+        : moment(atMs, live.nowMs, live.kitchen.zone);
+  return (
+    <span>
+      Cold enough {name} ({celsius(targetC)}): {text}.
+    </span>
+  );
+}
+
+/** Minutes used of a stage's limit: a bar, a word and a figure. */
+function Stage(props: { name: string; minutes: number; limitMin: number; on: boolean }) {
+  const { name, minutes, limitMin, on } = props;
+  const share = Math.min(1, minutes / limitMin);
+  const tone = minutes > limitMin ? 'danger' : share > 0.75 ? 'caution' : 'cold';
+  return (
+    <Box sx={{ opacity: on || minutes > 0 ? 1 : 0.7 }}>
+      <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 1 }}>
+        <span>{name}</span>
+        <span>
+          <strong>{duration(minutes)}</strong> of {duration(limitMin)}
+          {minutes > limitMin ? ': missed' : on ? ': running' : minutes > 0 ? ': kept' : ''}
+        </span>
+      </Box>
+      <Box
+        role="img"
+        aria-label={`${name}: ${duration(minutes)} of ${duration(limitMin)}`}
+        sx={{ height: 12, borderRadius: 6, bgcolor: role('hairline'), overflow: 'hidden' }}
+      >
+        <Box sx={{ width: `${share * 100}%`, height: '100%', bgcolor: role(tone) }} />
+      </Box>
+    </Box>
+  );
+}
