@@ -205,7 +205,7 @@ export {
 export { type Call, startBy, type Timetable, timetableFrom } from './plan/startBy.ts';
 export { BOOK, recipeById } from './program/book.ts';
 export { checkRecipe, type RecipeProblem } from './program/checkRecipe.ts';
-export { type Guidance, guidanceFor } from './program/guidance.ts';
+export { cuesFor, type Guidance, guidanceFor } from './program/guidance.ts';
 // program
 export {
   type BottleSize,

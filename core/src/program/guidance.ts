@@ -1,5 +1,6 @@
 import { massG } from '../liquor/composition.ts';
 import { POT_MATERIALS } from '../tables/constants.ts';
+import { CUE_ROWS } from '../tables/cues.ts';
 import { GUIDANCE_ROWS, type GuidanceKind, type GuidanceRow, type Severity } from '../tables/guidance.ts';
 import type { Tables } from '../tables/types.ts';
 import type { Kitchen } from './kitchen.ts';
@@ -121,4 +122,16 @@ export function guidanceFor(
   )
     .map((row) => ({ code: row.code, severity: row.severity, kind: kindOf(row) }))
     .sort((a, b) => ORDER.indexOf(a.severity) - ORDER.indexOf(b.severity));
+}
+
+/** The cues by which a step may end, those that can be seen in this batch. */
+export function cuesFor(program: Program, step: Step, tables: Tables): string[] {
+  const tags = tagsOf(program, tables, step.kind === 'wash' ? step.lines : null);
+  const rim = step.kind === 'heat' && step.until.kind === 'temp' && step.until.targetC !== null;
+  return CUE_ROWS.filter(
+    (row) =>
+      row.at.includes(step.kind) &&
+      (row.when.length === 0 || row.when.some((tag) => tags.has(tag))) &&
+      (row.only === undefined || (row.only === 'rim') === rim),
+  ).map((row) => row.code);
 }

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { announcement } from './alarms.ts';
+import { type AlarmMoment, announcement, callingNow } from './alarms.ts';
 import { parseFigure } from './QuantityField.tsx';
 
 const END = 10_000_000;
@@ -27,5 +27,34 @@ describe('a figure that is typed', () => {
   it('reads commas and points alike, and says when it is none', () => {
     expect([parseFigure('8,5'), parseFigure(' 8.5 '), parseFigure('1 200')]).toEqual([8.5, 8.5, 1200]);
     expect([parseFigure(''), parseFigure('a lot'), parseFigure('3-4')].every(Number.isNaN)).toBe(true);
+  });
+});
+
+describe('what calls, and in which order', () => {
+  const moment = (clock: string, atMs: number, urgency: AlarmMoment['urgency']): AlarmMoment => ({
+    key: `${clock}:${atMs}`,
+    clock,
+    atMs,
+    text: clock,
+    urgency,
+  });
+  const moments = [
+    moment('steep', 100, 'soft'),
+    moment('boil', 300, 'due'),
+    moment('boil', 500, 'late'),
+    moment('spice', 200, 'due'),
+    moment('soak', 900, 'due'),
+  ];
+  const calling = (nowMs: number, heard: string[] = []) =>
+    callingNow(moments, nowMs, heard).map((m) => m.key);
+  it('nothing before its time', () => expect(calling(99)).toEqual([]));
+  it('the more urgent first, of the same urgency the one that calls longest', () => {
+    expect(calling(400)).toEqual(['spice:200', 'boil:300', 'steep:100']);
+  });
+  it('the latest moment of a clock speaks for those before it', () => {
+    expect(calling(600)).toEqual(['boil:500', 'spice:200', 'steep:100']);
+  });
+  it('what was put off is silent, and what it spoke for stays silent too', () => {
+    expect(calling(600, ['boil:500'])).toEqual(['spice:200', 'steep:100']);
   });
 });

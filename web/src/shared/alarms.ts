@@ -5,6 +5,8 @@ import { createJSONStorage, persist } from 'zustand/middleware';
 /** A moment of a clock at which something is due. */
 export interface AlarmMoment {
   key: string;
+  /** The clock it belongs to: its latest moment speaks for those before. */
+  clock: string;
   atMs: number;
   text: string;
   urgency: 'soft' | 'due' | 'late';
@@ -63,13 +65,30 @@ function sound(urgency: AlarmMoment['urgency']): void {
 const STALE_MS = 10 * 60_000;
 const REPEAT_MS = 8000;
 
-/** The alarms that are due and not put off, the newest first; they sound, and show in the tab's title. */
+/** Of each clock the moment that came last, unless it has been put off; in the order of their queue. */
+export function callingNow(
+  moments: readonly AlarmMoment[],
+  nowMs: number,
+  heard: readonly string[],
+): AlarmMoment[] {
+  const latest = new Map<string, AlarmMoment>();
+  for (const m of moments) {
+    const before = latest.get(m.clock);
+    if (m.atMs <= nowMs && (!before || m.atMs >= before.atMs)) latest.set(m.clock, m);
+  }
+  return [...latest.values()].filter((m) => !heard.includes(m.key)).sort(inQueue);
+}
+
+const URGENCY: readonly AlarmMoment['urgency'][] = ['late', 'due', 'soft'];
+/** The most urgent first; of the same urgency, the one that has called longest. */
+export const inQueue = (a: AlarmMoment, b: AlarmMoment): number =>
+  URGENCY.indexOf(a.urgency) - URGENCY.indexOf(b.urgency) || a.atMs - b.atMs;
+
+/** The alarms that are due and not put off, in the order of their queue; they sound, and show in the tab's title. */
 export function useAlarms(moments: readonly AlarmMoment[], nowMs: number, title: string): AlarmMoment[] {
   const { heard, sound: on } = useAlarmState();
   const rung = useRef(new Map<string, number>());
-  const due = moments
-    .filter((m) => m.atMs <= nowMs && !heard.includes(m.key))
-    .sort((a, b) => b.atMs - a.atMs);
+  const due = callingNow(moments, nowMs, heard);
   const first = due[0];
   useEffect(() => {
     document.title = first ? `(!) ${first.text}` : title;

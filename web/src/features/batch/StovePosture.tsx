@@ -1,21 +1,18 @@
-import { guidanceFor, lastUndoable, POT, type Step } from '@big-ladle/core';
+import { cuesFor, guidanceFor, lastUndoable, POT, type Step } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { Link, Navigate, useNavigate, useParams } from 'react-router';
 import { v7 as uuid } from 'uuid';
-import {
-  type AlarmMoment,
-  announcement,
-  unlockSound,
-  useAlarmState,
-  useAlarms,
-} from '../../shared/alarms.ts';
+import { AlarmQueue } from '../../shared/AlarmQueue.tsx';
+import { announcement, unlockSound, useAlarmState, useAlarms } from '../../shared/alarms.ts';
 import { colours, tintShare } from '../../shared/batch/looks.ts';
+import { momentsOf } from '../../shared/batch/moments.ts';
 import { clocksOf, type RunningClock, useOnBatches } from '../../shared/batch/onBatches.ts';
 import { placeName, stepDeed, stepHow, stepName } from '../../shared/batch/stepWords.ts';
 import { Spoon } from '../../shared/drawings/Spoon.tsx';
 import { QuantityField } from '../../shared/QuantityField.tsx';
+import { useAwake, useCalls, useStoveKeys } from '../../shared/signals.ts';
 import { Caution, ErrorPanel, Hidden, Loading } from '../../shared/ui.tsx';
 import { heading, role } from '../../theme/theme.ts';
 import { sayDrink, sayItem } from '../../words/names.ts';
@@ -32,12 +29,15 @@ import {
   volume,
 } from '../../words/say.ts';
 import { BottleForm } from './BottleForm.tsx';
+import { Changed } from './Changed.tsx';
 import { CoolingWatch } from './CoolingWatch.tsx';
 import { FootSlot } from './FootDeed.tsx';
 import { InstrumentStrip } from './InstrumentStrip.tsx';
 import { deedText, readingText } from './logWords.ts';
 import { MeasureForm } from './MeasureForm.tsx';
 import { Rehearsing } from './Rehearsing.tsx';
+import { SignalsPanel } from './SignalsPanel.tsx';
+import { SomethingElse } from './SomethingElse.tsx';
 import { SweetenForm } from './SweetenForm.tsx';
 import { type LiveBatch, useLiveBatch } from './useBatchNow.ts';
 
@@ -46,6 +46,8 @@ const TAKES: ReadonlySet<string> = new Set(['combine', 'mix', 'blend', 'juice', 
 /** Steps whose form holds the one wide button: what it says follows from what was entered. */
 const OWN_DEED: ReadonlySet<string> = new Set(['strain', 'sweeten', 'bottle']);
 
+/** The clock that one key starts. */
+const QUICK_CLOCK_MIN = 10;
 const BIG = { minHeight: 56, fontSize: '1.1rem' };
 
 /** One thing to do, very large, the running clocks always in sight. */
@@ -58,33 +60,13 @@ export function StovePage() {
   return batch ? <Navigate to={`/batches/${id}`} replace /> : <ErrorPanel error={error} again={refetch} />;
 }
 
-/** The moments of a clock at which it calls. */
-function momentsOf(clock: RunningClock): AlarmMoment[] {
-  const moments: AlarmMoment[] = [];
-  const stand = (name: string, atMs: number | null, text: string, urgency: AlarmMoment['urgency']) => {
-    if (atMs !== null)
-      moments.push({ key: `${clock.key}:${name}:${atMs}`, atMs, text: `${clock.label}: ${text}`, urgency });
-  };
-  if (clock.kind === 'expected') {
-    // A prediction calls before it is due: that is when the pot wants an eye.
-    if (clock.stepKind === 'heat') stand('soon', clock.endMs - 5 * 60_000, 'stay by the pot', 'soft');
-    else stand('due', clock.endMs, 'should be there', 'due');
-    return moments;
-  }
-  if (clock.stepKind === 'steep' || clock.stepKind === 'soak')
-    stand('least', clock.minMs, 'long enough to strain', 'soft');
-  stand('due', clock.endMs, clock.stepKind === 'steep' ? 'at its best now' : 'time is up', 'due');
-  if (clock.stepKind !== 'own') stand('latest', clock.maxMs, 'latest: go on now', 'late');
-  return moments;
-}
-
 function Posture({ live }: { live: LiveBatch }) {
   const { step, program, kitchen, now, nowMs, batch } = live;
   const navigate = useNavigate();
-  const [tool, setTool] = useState<'measure' | 'retime' | 'clock' | null>(null);
+  const [tool, setTool] = useState<'measure' | 'else' | 'retime' | 'clock' | 'signals' | null>(null);
   const [foot, setFoot] = useState<HTMLElement | null>(null);
   const { on } = useOnBatches(nowMs);
-  const { sound, setSound, hear } = useAlarmState();
+  const { sound, hear } = useAlarmState();
   const { zone } = kitchen;
   const drink = sayDrink(program.recipeId, live.recipe.name);
   const mine = clocksOf(
@@ -122,6 +104,31 @@ function Posture({ live }: { live: LiveBatch }) {
   const tint = `color-mix(in srgb, ${look.glass} ${tintShare(look.glass) * 100}%, ${role('ground')})`;
   const last = lastUndoable(live.events);
   const undo = () => last && void live.say([{ kind: 'undone', body: { target: last.id } }]);
+  const wet = (entry?.now.volumeL ?? 0) > 0.05;
+  const toolButton = (name: NonNullable<typeof tool>, text: string) => (
+    <Button
+      variant="outlined"
+      color="inherit"
+      sx={BIG}
+      aria-expanded={tool === name}
+      onClick={() => setTool(tool === name ? null : name)}
+    >
+      {text}
+    </Button>
+  );
+  useCalls(due, step ? stepName(step, program) : '');
+  useAwake();
+  useStoveKeys({
+    next: () => document.querySelector<HTMLButtonElement>('[data-testid="done"]')?.click(),
+    back: undo,
+    start: () => {
+      const clockId = uuid();
+      void live.say([
+        { kind: 'clockStarted', body: { clockId, label: say('clock.quick'), minutes: QUICK_CLOCK_MIN } },
+      ]);
+    },
+    quiet: () => due[0] && hear(due[0].key),
+  });
   const end = () => {
     setTool(null);
     if (step) void live.say([{ kind: 'stepEnded', body: { stepId: step.id } }]);
@@ -146,7 +153,7 @@ function Posture({ live }: { live: LiveBatch }) {
           flexDirection: 'column',
           fontSize: '1.15rem',
           // Read from two metres, tapped with wet thumbs.
-          '& .MuiToggleButton-root': { minHeight: 56, fontSize: '1.1rem' },
+          '& .MuiToggleButton-root': { minHeight: 56, minWidth: 56, fontSize: '1.1rem' },
           '& .MuiInputBase-root': { minHeight: 56 },
           '& .MuiInputBase-input': { fontSize: '1.25rem' },
         }}
@@ -177,27 +184,7 @@ function Posture({ live }: { live: LiveBatch }) {
             </Box>
           </Box>
 
-          {due.map((alarm) => (
-            <Box
-              key={alarm.key}
-              role="alert"
-              data-testid="alarm"
-              sx={{
-                display: 'flex',
-                alignItems: 'center',
-                gap: 1.5,
-                bgcolor: role('cautionGround'),
-                border: `2px solid ${role('caution')}`,
-                borderRadius: 2,
-                p: 1.25,
-              }}
-            >
-              <Box sx={{ flex: 1, fontWeight: 700 }}>{alarm.text}</Box>
-              <Button variant="outlined" color="inherit" sx={BIG} onClick={() => hear(alarm.key)}>
-                Heard
-              </Button>
-            </Box>
-          ))}
+          <AlarmQueue due={due} />
 
           {now.forecast.problem && (
             <Caution
@@ -276,6 +263,8 @@ function Posture({ live }: { live: LiveBatch }) {
             </Box>
           ))}
 
+          {step && <Cues live={live} step={step} />}
+          <Changed live={live} />
           <CoolingWatch live={live} />
           <InstrumentStrip live={live} />
           {step && (
@@ -310,49 +299,11 @@ function Posture({ live }: { live: LiveBatch }) {
           {step && (
             <Box sx={{ display: 'grid', gap: 1.5 }}>
               <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
-                {step.kind !== 'strain' && (entry?.now.volumeL ?? 0) > 0.05 && (
-                  <Button
-                    variant="outlined"
-                    color="inherit"
-                    sx={BIG}
-                    aria-expanded={tool === 'measure'}
-                    onClick={() => setTool(tool === 'measure' ? null : 'measure')}
-                  >
-                    Measure
-                  </Button>
-                )}
-                {program.steps.indexOf(step) > 0 && (
-                  <Button
-                    variant="outlined"
-                    color="inherit"
-                    sx={BIG}
-                    aria-expanded={tool === 'retime'}
-                    onClick={() => setTool(tool === 'retime' ? null : 'retime')}
-                  >
-                    It began earlier
-                  </Button>
-                )}
-                <Button
-                  variant="outlined"
-                  color="inherit"
-                  sx={BIG}
-                  aria-expanded={tool === 'clock'}
-                  onClick={() => setTool(tool === 'clock' ? null : 'clock')}
-                >
-                  Another clock
-                </Button>
-                <Button
-                  variant="outlined"
-                  color="inherit"
-                  sx={BIG}
-                  aria-pressed={sound}
-                  onClick={() => {
-                    unlockSound();
-                    setSound(!sound);
-                  }}
-                >
-                  Sound {sound ? 'on' : 'off'}
-                </Button>
+                {step.kind !== 'strain' && wet && toolButton('measure', 'Measure')}
+                {toolButton('else', 'Something else')}
+                {program.steps.indexOf(step) > 0 && toolButton('retime', 'It began earlier')}
+                {toolButton('clock', 'Another clock')}
+                {toolButton('signals', 'Signals')}
                 <Button
                   variant="outlined"
                   color="inherit"
@@ -363,11 +314,10 @@ function Posture({ live }: { live: LiveBatch }) {
                   Skip this
                 </Button>
               </Box>
-              {sound && (
-                <Box sx={{ color: role('inkMuted') }}>Alarms sound only while this page is open.</Box>
-              )}
               {tool === 'measure' && <MeasureForm live={live} onDone={() => setTool(null)} />}
               {tool === 'measure' && <Measured live={live} />}
+              {tool === 'else' && <SomethingElse live={live} onDone={() => setTool(null)} />}
+              {tool === 'signals' && <SignalsPanel />}
               {tool === 'retime' && <Retime live={live} onDone={() => setTool(null)} />}
               {tool === 'clock' && <OwnClock live={live} onDone={() => setTool(null)} />}
             </Box>
@@ -459,6 +409,58 @@ function Posture({ live }: { live: LiveBatch }) {
         </Box>
       </Box>
     </FootSlot.Provider>
+  );
+}
+
+/** What a cook sees, hears or tastes: a tap keeps it with its minute and ends the step; and how the colour is. */
+function Cues({ live, step }: { live: LiveBatch; step: Step }) {
+  const cues = cuesFor(live.program, step, live.tables);
+  const verdict = live.now.log.cues.findLast((c) => c.stepId === step.id && c.cue.startsWith('spoon.'))?.cue;
+  const spoon = step.kind === 'steep' || step.kind === 'boil';
+  return (
+    <>
+      {spoon && (
+        <Box
+          sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center' }}
+          data-testid="spoon-verdict"
+        >
+          <span>Your spoon is</span>
+          {['spoon.paler', 'spoon.same', 'spoon.darker'].map((cue) => (
+            <Button
+              key={cue}
+              variant={verdict === cue ? 'contained' : 'outlined'}
+              color={verdict === cue ? 'primary' : 'inherit'}
+              sx={BIG}
+              aria-pressed={verdict === cue}
+              onClick={() => void live.say([{ kind: 'cueSeen', body: { stepId: step.id, cue } }])}
+            >
+              {say(`cue.${cue}`)}
+            </Button>
+          ))}
+        </Box>
+      )}
+      {cues.length > 0 && (
+        <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center' }} data-testid="cues">
+          <span>Over when you see it:</span>
+          {cues.map((cue) => (
+            <Button
+              key={cue}
+              variant="outlined"
+              color="inherit"
+              sx={BIG}
+              onClick={() =>
+                void live.say([
+                  { kind: 'cueSeen', body: { stepId: step.id, cue } },
+                  { kind: 'stepEnded', body: { stepId: step.id } },
+                ])
+              }
+            >
+              {say(`cue.${cue}`)}
+            </Button>
+          ))}
+        </Box>
+      )}
+    </>
   );
 }
 

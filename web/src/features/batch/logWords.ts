@@ -1,7 +1,7 @@
 import type { LogEvent } from '@big-ladle/core';
 import { stepDeed, stepName } from '../../shared/batch/stepWords.ts';
 import { sayItem } from '../../words/names.ts';
-import { celsius, duration, grams, litres, num } from '../../words/say.ts';
+import { celsius, duration, grams, litres, num, say } from '../../words/say.ts';
 import type { LiveBatch } from './useBatchNow.ts';
 
 /** A reading in words. */
@@ -41,7 +41,7 @@ export function deedText(event: LogEvent, live: Pick<LiveBatch, 'program'>): str
         ? 'rinsed once'
         : event.body.clockId
           ? 'stopped a clock'
-          : `saw: ${event.body.cue}`;
+          : `saw: ${say(`cue.${event.body.cue}`)}`;
     case 'clockStarted':
       return `clock: ${event.body.label}, ${duration(event.body.minutes)}`;
     case 'measured':

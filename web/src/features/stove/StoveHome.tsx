@@ -4,15 +4,19 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { lazy, Suspense, useMemo } from 'react';
 import { Link } from 'react-router';
+import { AlarmQueue } from '../../shared/AlarmQueue.tsx';
+import { useAlarms } from '../../shared/alarms.ts';
 import type { BatchList, ShelfItem } from '../../shared/apiTypes.ts';
+import { momentsOf } from '../../shared/batch/moments.ts';
+import type { RunningClock } from '../../shared/batch/onBatches.ts';
 import { useBook } from '../../shared/book.ts';
 import { useBatches, useItems, useKitchen, useRehearsals } from '../../shared/queries.ts';
 import { useNow } from '../../shared/time.ts';
-import { ErrorPanel, Loading, PageHead, Panel } from '../../shared/ui.tsx';
+import { ErrorPanel, Loading, PageHead, Panel, Row } from '../../shared/ui.tsx';
 import { endOfTomorrow } from '../../shared/zone.ts';
 import { heading, role } from '../../theme/theme.ts';
 import { sayDrink } from '../../words/names.ts';
-import { longDay, moment, num, timeOfDay } from '../../words/say.ts';
+import { clockFace, longDay, moment, num, timeOfDay } from '../../words/say.ts';
 import { type BoardEntry, useOnBoard } from './board.ts';
 import { OnTheStove } from './OnTheStove.tsx';
 
@@ -64,7 +68,8 @@ function Board(props: {
   kitchen: KitchenNow;
 }) {
   const { planned, items, nowMs, kitchen } = props;
-  const board = useOnBoard(nowMs);
+  const { entries: board, clocks } = useOnBoard(nowMs);
+  const due = useAlarms(clocks.flatMap(momentsOf), nowMs, 'Big Ladle');
   const plans = usePlans(planned, kitchen);
   return (
     <Box
@@ -76,6 +81,7 @@ function Board(props: {
       }}
     >
       <Box sx={{ display: 'grid', gap: 1.75, minWidth: 0 }}>
+        <AlarmQueue due={due} />
         {board.length > 0 ? (
           <OnTheStove board={board} nowMs={nowMs} />
         ) : (
@@ -89,6 +95,7 @@ function Board(props: {
             </Button>
           </Panel>
         )}
+        {clocks.length > board.length && <Clocks clocks={clocks} nowMs={nowMs} />}
         <Next board={board} plans={plans} nowMs={nowMs} zone={kitchen.zone} />
       </Box>
       <Box sx={{ display: 'grid', gap: 1.75, minWidth: 0 }}>
@@ -97,6 +104,23 @@ function Board(props: {
         <Rehearsals />
       </Box>
     </Box>
+  );
+}
+
+/** Every clock that runs, each named after pot and deed, the next to end first. */
+function Clocks({ clocks, nowMs }: { clocks: readonly RunningClock[]; nowMs: number }) {
+  return (
+    <Panel title="Clocks">
+      {clocks.map((clock) => (
+        <Row
+          key={clock.key}
+          testId="clock-row"
+          label={<Link to={`/batches/${clock.batchId}/stove`}>{clock.label}</Link>}
+        >
+          {clock.endMs > nowMs ? clockFace(clock.endMs - nowMs).face : 'now'}
+        </Row>
+      ))}
+    </Panel>
   );
 }
 

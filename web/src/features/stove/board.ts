@@ -1,6 +1,6 @@
 import { MINUTE_MS, type Pot } from '@big-ladle/core';
 import { colours } from '../../shared/batch/looks.ts';
-import { clocksOf, useOnBatches } from '../../shared/batch/onBatches.ts';
+import { clocksOf, type RunningClock, useOnBatches } from '../../shared/batch/onBatches.ts';
 import { stepName } from '../../shared/batch/stepWords.ts';
 import { say } from '../../words/say.ts';
 
@@ -39,8 +39,8 @@ const CLOCK_WORD: Record<string, string> = {
 /** How often the physics is looked at again; clocks tick by themselves. */
 const LOOK_AGAIN_MS = 15_000;
 
-/** What is on, ordered by what comes next. */
-export function useOnBoard(nowMs: number): BoardEntry[] {
+/** What is on, ordered by what comes next, and every clock that runs. */
+export function useOnBoard(nowMs: number): { entries: BoardEntry[]; clocks: RunningClock[] } {
   const { on } = useOnBatches(Math.floor(nowMs / LOOK_AGAIN_MS) * LOOK_AGAIN_MS);
   const entries = on.flatMap((batch): BoardEntry[] => {
     const { program, kitchen } = batch.batch.pins!;
@@ -87,5 +87,13 @@ export function useOnBoard(nowMs: number): BoardEntry[] {
       },
     ];
   });
-  return entries.sort((a, b) => (a.clock?.endMs ?? 0) - (b.clock?.endMs ?? 0));
+  const clocks = on.flatMap((batch) => {
+    const { program, kitchen } = batch.batch.pins!;
+    const potName = kitchen.pots.find((p) => p.id === program.potId)?.name ?? '';
+    return clocksOf(batch, (s) => `${potName}, ${stepName(s, program).toLowerCase()}`);
+  });
+  return {
+    entries: entries.sort((a, b) => (a.clock?.endMs ?? 0) - (b.clock?.endMs ?? 0)),
+    clocks: clocks.sort((a, b) => a.endMs - b.endMs),
+  };
 }

@@ -16,12 +16,20 @@ export interface RunningClock {
   minMs: number | null;
   maxMs: number | null;
   clockId: string | null;
+  /** What is to be done when it is over. */
+  next: Step | null;
 }
 
 export interface OnBatch {
   batch: Batch;
   now: BatchNow;
   step: Step | null;
+}
+
+/** The step after the one that is on. */
+function nextOf({ batch, step }: OnBatch): Step | null {
+  const steps = batch.pins?.program.steps ?? [];
+  return steps[steps.findIndex((s) => s.id === step?.id) + 1] ?? null;
 }
 
 /** The clocks of a batch: that of its step, and the cook's own. */
@@ -38,6 +46,7 @@ export function clocksOf(on: OnBatch, label: (step: Step) => string): RunningClo
     minMs: null,
     maxMs: null,
     clockId: c.id,
+    next: null,
   }));
   const timed = step && ['heat', 'boil', 'steep', 'soak', 'cool'].includes(step.kind);
   if (now.clock && step && timed) {
@@ -47,6 +56,7 @@ export function clocksOf(on: OnBatch, label: (step: Step) => string): RunningClo
       label: label(step),
       stepKind: step.kind,
       clockId: null,
+      next: nextOf(on),
       ...now.clock,
     });
   }

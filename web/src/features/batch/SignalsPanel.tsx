@@ -1,0 +1,141 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useState } from 'react';
+import { unlockSound, useAlarmState } from '../../shared/alarms.ts';
+import { KEY_DEEDS, type KeyDeed, OFFERS, speak, useSignals, useVoices } from '../../shared/signals.ts';
+import { role } from '../../theme/theme.ts';
+import { say } from '../../words/say.ts';
+
+const BIG = { minHeight: 56, fontSize: '1.1rem' };
+
+/** How this device calls: sound, voice, shaking, notices, a lit screen, and four keys. */
+export function SignalsPanel() {
+  const { sound, setSound } = useAlarmState();
+  const signals = useSignals();
+  const { set } = signals;
+  const voices = useVoices();
+  const langs = [...new Set([signals.lang, ...voices.map((v) => v.lang)])].sort();
+  const toggle = (label: string, on: boolean, offered: boolean, change: () => void, why = '') => (
+    <Button
+      variant={on && offered ? 'contained' : 'outlined'}
+      color={on && offered ? 'primary' : 'inherit'}
+      sx={BIG}
+      aria-pressed={on && offered}
+      disabled={!offered}
+      onClick={change}
+    >
+      {label}
+      {offered ? (on ? ': on' : ': off') : `: ${why || 'not in this browser'}`}
+    </Button>
+  );
+  const picked = {
+    font: 'inherit',
+    minHeight: 56,
+    px: 1.5,
+    borderRadius: 2,
+    border: `1.5px solid ${role('line')}`,
+    bgcolor: role('enamel'),
+    color: role('ink'),
+    maxWidth: '100%',
+  };
+  const unsafe = window.isSecureContext ? '' : 'only over a safe connection';
+  return (
+    <Box component="section" aria-label="Signals" data-testid="signals" sx={{ display: 'grid', gap: 1.25 }}>
+      <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+        {toggle('Sound', sound, true, () => {
+          unlockSound();
+          setSound(!sound);
+        })}
+        {toggle('Spoken', signals.speech, OFFERS.speech, () => {
+          set({ speech: !signals.speech });
+          speak(say('signals.hello'));
+        })}
+        {toggle('Shaking', signals.vibrate, OFFERS.vibrate, () => set({ vibrate: !signals.vibrate }))}
+        {toggle(
+          'Notices',
+          signals.notify,
+          OFFERS.notify,
+          () => {
+            if (signals.notify) set({ notify: false });
+            else
+              void Notification.requestPermission().then((answer) => set({ notify: answer === 'granted' }));
+          },
+          unsafe,
+        )}
+        {toggle('Screen kept on', signals.awake, OFFERS.awake, () => set({ awake: !signals.awake }), unsafe)}
+        {toggle('Four keys', signals.keysOn, true, () => set({ keysOn: !signals.keysOn }))}
+      </Box>
+      <Box sx={{ color: role('inkMuted') }}>
+        Alarms show here and, where it is on, sound only while this page is open.
+        {!OFFERS.offline &&
+          ' Without a safe connection this browser does not keep the page: it needs the server.'}
+      </Box>
+      {signals.speech && OFFERS.speech && (
+        <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+          <Box
+            component="select"
+            aria-label="Language it speaks"
+            value={signals.lang}
+            onChange={(e: React.ChangeEvent<HTMLSelectElement>) => set({ lang: e.target.value, voice: null })}
+            sx={picked}
+          >
+            {langs.map((l) => (
+              <option key={l}>{l}</option>
+            ))}
+          </Box>
+          <Box
+            component="select"
+            aria-label="Voice"
+            value={signals.voice ?? ''}
+            onChange={(e: React.ChangeEvent<HTMLSelectElement>) => set({ voice: e.target.value || null })}
+            sx={picked}
+          >
+            <option value="">The browser's own</option>
+            {voices
+              .filter((v) => v.lang === signals.lang)
+              .map((v) => (
+                <option key={v.name}>{v.name}</option>
+              ))}
+          </Box>
+        </Box>
+      )}
+      {signals.keysOn && (
+        <Box sx={{ display: 'grid', gap: 1 }}>
+          {KEY_DEEDS.map((deed) => (
+            <KeyChoice key={deed} deed={deed} />
+          ))}
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+/** "Press the key for it": the next key that goes down is taken. */
+function KeyChoice({ deed }: { deed: KeyDeed }) {
+  const { keys, set } = useSignals();
+  const [asking, setAsking] = useState(false);
+  return (
+    <Button
+      variant="outlined"
+      color="inherit"
+      sx={{ ...BIG, justifyContent: 'space-between' }}
+      onClick={() => setAsking(true)}
+      onBlur={() => setAsking(false)}
+      onKeyDown={(event) => {
+        if (!asking || event.key === 'Tab' || event.key === 'Escape') {
+          setAsking(false);
+          return;
+        }
+        event.preventDefault();
+        event.stopPropagation();
+        const other = KEY_DEEDS.find((d) => d !== deed && keys[d] === event.key);
+        // Two deeds on one key would be one too many: they change places.
+        set({ keys: { ...keys, [deed]: event.key, ...(other ? { [other]: keys[deed] } : {}) } });
+        setAsking(false);
+      }}
+    >
+      <span>{say(`key.${deed}`)}</span>
+      <strong>{asking ? 'press a key' : keys[deed] === ' ' ? 'Space' : keys[deed]}</strong>
+    </Button>
+  );
+}

@@ -1,0 +1,46 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { heading, role } from '../theme/theme.ts';
+import { type AlarmMoment, useAlarmState } from './alarms.ts';
+
+/** What calls now, the most urgent first; each says what to do, and is put off with a tap. */
+export function AlarmQueue({ due }: { due: readonly AlarmMoment[] }) {
+  const hear = useAlarmState((s) => s.hear);
+  return (
+    <>
+      {due.map((alarm, i) => (
+        <Box
+          key={alarm.key}
+          role="alert"
+          data-testid="alarm"
+          sx={{
+            display: 'flex',
+            alignItems: 'center',
+            gap: 1.5,
+            bgcolor: role('cautionGround'),
+            border: `${i === 0 ? 3 : 1.5}px solid ${role(alarm.urgency === 'late' ? 'danger' : 'caution')}`,
+            borderRadius: 2,
+            p: i === 0 ? 1.5 : 0.75,
+          }}
+        >
+          <Box sx={{ flex: 1, ...(i === 0 ? { ...heading, fontSize: '1.35rem' } : {}) }}>
+            {due.length > 1 && (
+              <Box component="span" sx={{ color: role('inkMuted'), mr: 1 }}>
+                {i + 1} of {due.length}
+              </Box>
+            )}
+            {alarm.text}
+          </Box>
+          <Button
+            variant="outlined"
+            color="inherit"
+            sx={{ minHeight: 56, fontSize: '1.1rem' }}
+            onClick={() => hear(alarm.key)}
+          >
+            Heard
+          </Button>
+        </Box>
+      ))}
+    </>
+  );
+}

@@ -1,0 +1,48 @@
+import type { Step } from '@big-ladle/core';
+import { has, say } from '../../words/say.ts';
+import type { AlarmMoment } from '../alarms.ts';
+import type { RunningClock } from './onBatches.ts';
+
+/** A prediction of the boil calls so long before: the first minute is when it boils over. */
+const BEFORE_THE_BOIL_MS = 5 * 60_000;
+
+/** What is to be done now, said with the alarm: "turn the flame down". */
+function thenDo(next: Step | null): string {
+  if (!next) return '';
+  const exact = next.kind === 'boil' ? `then.boil.${next.level}` : `then.${next.kind}`;
+  const code = has(exact) ? exact : `then.${next.kind}`;
+  return has(code) ? `, ${say(code)}` : '';
+}
+
+/** The moments of a clock at which it calls, each with what to do. */
+export function momentsOf(clock: RunningClock): AlarmMoment[] {
+  const moments: AlarmMoment[] = [];
+  const stand = (name: string, atMs: number | null, text: string, urgency: AlarmMoment['urgency']) => {
+    if (atMs !== null)
+      moments.push({
+        key: `${clock.key}:${name}:${atMs}`,
+        clock: clock.key,
+        atMs,
+        text: `${clock.label}: ${text}`,
+        urgency,
+      });
+  };
+  const then = thenDo(clock.next);
+  if (clock.kind === 'expected') {
+    // A prediction calls before it is due: that is when the pot wants an eye.
+    if (clock.stepKind === 'heat')
+      stand(
+        'soon',
+        clock.endMs - BEFORE_THE_BOIL_MS,
+        'stay by the pot, it may boil over in its first minute',
+        'soft',
+      );
+    else stand('due', clock.endMs, `should be there${then}`, 'due');
+    return moments;
+  }
+  const stands = clock.stepKind === 'steep' || clock.stepKind === 'soak';
+  if (stands) stand('least', clock.minMs, 'long enough to strain', 'soft');
+  stand('due', clock.endMs, `${clock.stepKind === 'steep' ? 'at its best now' : 'time is up'}${then}`, 'due');
+  if (clock.stepKind !== 'own') stand('latest', clock.maxMs, `latest: go on now${then}`, 'late');
+  return moments;
+}
