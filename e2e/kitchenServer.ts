@@ -34,6 +34,9 @@ export class KitchenServer {
     return `http://127.0.0.1:${this.port}`;
   }
 
+  /** Further surroundings of the server. */
+  env: Record<string, string> = {};
+
   async start(demo = false): Promise<void> {
     this.port ||= await freePort();
     const child = spawn(
@@ -47,6 +50,7 @@ export class KitchenServer {
           LADLE_DATA: this.dataDir,
           LADLE_TEST: '1',
           TZ: 'UTC',
+          ...this.env,
         },
         stdio: ['ignore', 'pipe', 'pipe'],
       },

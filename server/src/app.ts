@@ -2,33 +2,21 @@ import { randomBytes } from 'node:crypto';
 import { existsSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import compression from 'compression';
-import express, { type Express, type RequestHandler } from 'express';
+import express, { type Express } from 'express';
 import helmet from 'helmet';
-import { HttpProblem, problemHandler } from './problems.ts';
+import { type Openness, onlyOwnNames, onlyPaired } from './access.ts';
+import { problemHandler } from './problems.ts';
+import { accessRouter, pairingRouter } from './routes/access.ts';
 import { type ApiParts, apiRouter } from './routes/api.ts';
+import { PairingCode } from './services/devices.ts';
 
 export interface AppParts extends ApiParts {
   webDir: string | null;
+  openness: Openness;
+  /** Where it is reached in the home network. */
+  addresses: () => string[];
   devOrigin: string | null;
   report: (error: unknown) => void;
-}
-
-/** Names under which this machine may be called: other names are somebody's page reaching in by DNS. */
-const LOCAL_NAMES = new Set(['127.0.0.1', 'localhost', '[::1]']);
-
-const nameOf = (host: string | undefined): string => (host ?? '').replace(/:\d+$/, '');
-
-function onlyLocal(devOrigin: string | null): RequestHandler {
-  return (req, _res, next) => {
-    if (!LOCAL_NAMES.has(nameOf(req.get('host')))) {
-      throw new HttpProblem(421, 'wrongHost', 'This server answers only under its own address.');
-    }
-    const origin = req.get('origin');
-    if (origin !== undefined && origin !== devOrigin && origin !== `http://${req.get('host')}`) {
-      throw new HttpProblem(403, 'wrongOrigin', 'Only the page of this server may talk to it.');
-    }
-    next();
-  };
 }
 
 /** Place for the style nonce in the built page. */
@@ -37,7 +25,8 @@ const NONCE = '__NONCE__';
 export function buildApp(parts: AppParts): Express {
   const app = express();
   app.disable('x-powered-by');
-  app.use(onlyLocal(parts.devOrigin));
+  const { openness } = parts;
+  app.use(onlyOwnNames(openness, parts.devOrigin));
   app.use((_req, res, next) => {
     res.locals.nonce = randomBytes(16).toString('base64');
     next();
@@ -69,6 +58,10 @@ export function buildApp(parts: AppParts): Express {
       filter: (req, res) => !req.originalUrl.startsWith('/api/stream') && compression.filter(req, res),
     }),
   );
+  const pairing = new PairingCode(parts.clock);
+  app.use('/api/pairing', pairingRouter({ ...parts, pairing }));
+  app.use('/api', onlyPaired(parts.db, parts.clock));
+  app.use('/api/access', accessRouter({ ...parts, pairing }));
   app.use('/api', apiRouter(parts));
 
   const { webDir } = parts;

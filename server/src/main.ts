@@ -1,3 +1,6 @@
+import { readFileSync } from 'node:fs';
+import { createServer as createSafeServer } from 'node:https';
+import { networkInterfaces } from 'node:os';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { buildApp } from './app.ts';
@@ -9,6 +12,7 @@ import { InstrumentWatch } from './instruments/watch.ts';
 import { rebuildAll } from './services/projections.ts';
 import { StreamHub } from './stream.ts';
 
+const LOOPBACK = new Set(['127.0.0.1', '::1', 'localhost']);
 const VERSION = '0.1.0';
 /** How long requests that are on may take to end when the server is asked to stop. */
 const LAST_WORDS_MS = 1500;
@@ -18,6 +22,15 @@ const ROOT = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '../..')
 function leave(message: string): never {
   process.stderr.write(`${message}\n`);
   process.exit(1);
+}
+
+/** The two files of a safe connection. */
+function safely({ certFile, keyFile }: { certFile: string; keyFile: string }): { cert: Buffer; key: Buffer } {
+  try {
+    return { cert: readFileSync(certFile), key: readFileSync(keyFile) };
+  } catch (error) {
+    return leave(`The certificate or its key could not be read: ${(error as Error).message}`);
+  }
 }
 
 async function main(): Promise<void> {
@@ -37,8 +50,17 @@ async function main(): Promise<void> {
     process.stderr.write(`${error instanceof Error ? error.stack : String(error)}\n`);
   };
   const watch = new InstrumentWatch(db, clock, hub, report);
+  const open = !LOOPBACK.has(config.host);
+  const scheme = config.tls ? 'https' : 'http';
+  const homeAddresses = (): string[] =>
+    Object.values(networkInterfaces())
+      .flatMap((list) => list ?? [])
+      .filter((i) => i.family === 'IPv4' && !i.internal)
+      .map((i) => `${scheme}://${i.address}:${config.port}`);
   const app = buildApp({
     db,
+    openness: { open, publicUrl: config.publicUrl, tls: config.tls !== null },
+    addresses: homeAddresses,
     clock,
     hub,
     version: VERSION,
@@ -48,11 +70,18 @@ async function main(): Promise<void> {
     report,
   });
   watch.start();
-  const server = app.listen(config.port, config.host);
+  const server = config.tls
+    ? createSafeServer(safely(config.tls), app).listen(config.port, config.host)
+    : app.listen(config.port, config.host);
   server.on('listening', () => {
     const address = server.address();
     const port = typeof address === 'object' && address ? address.port : config.port;
-    process.stdout.write(`Big Ladle is at http://${config.host}:${port}\n`);
+    const own = open ? '127.0.0.1' : config.host;
+    process.stdout.write(`Big Ladle is at ${scheme}://${own}:${port}\n`);
+    if (open)
+      process.stdout.write(
+        `Open to the home network at ${[config.publicUrl, ...homeAddresses()].filter(Boolean).join(', ')}: other devices need the code shown in Kitchen on this machine.\n`,
+      );
   });
   server.on('error', async (error: NodeJS.ErrnoException) => {
     await db.destroy();

@@ -3,6 +3,7 @@ import type { Server } from 'node:http';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { EMPTY_KITCHEN, type Kitchen } from '@big-ladle/core';
+import type { Openness } from './access.ts';
 import { buildApp } from './app.ts';
 import { AdjustableClock } from './clock.ts';
 import { type Db, openDb } from './db/open.ts';
@@ -38,6 +39,9 @@ export class TestServer {
   base = '';
   private server!: Server;
 
+  /** @param openness how it may be reached besides from its own machine. */
+  constructor(private readonly openness: Openness = { open: false, publicUrl: null, tls: false }) {}
+
   async open(): Promise<this> {
     this.db = await openDb(this.dir);
     this.hub = new StreamHub(this.clock);
@@ -48,11 +52,13 @@ export class TestServer {
       version: 'test',
       test: true,
       webDir: null,
+      openness: this.openness,
+      addresses: () => ['http://192.168.7.20:4817'],
       devOrigin: null,
       report: (e) => this.reports.push(e),
     });
     this.server = await new Promise((resolve) => {
-      const s = app.listen(0, '127.0.0.1', () => resolve(s));
+      const s = app.listen(0, this.openness.open ? '0.0.0.0' : '127.0.0.1', () => resolve(s));
     });
     const address = this.server.address();
     this.base = `http://127.0.0.1:${typeof address === 'object' && address ? address.port : 0}`;

@@ -14,6 +14,7 @@ import { Frame } from './shared/Frame.tsx';
 import { Guard } from './shared/Guard.tsx';
 import { Notices } from './shared/Notices.tsx';
 import { startOutbox } from './shared/outbox.ts';
+import { PairingGate } from './shared/Pairing.tsx';
 import { queryClient } from './shared/queries.ts';
 import { startStream } from './shared/stream.ts';
 import { Loading, PageHead } from './shared/ui.tsx';
@@ -93,37 +94,39 @@ createRoot(document.getElementById('root')!).render(
           <Notices />
           <BrowserRouter>
             <Guard>
-              <Routes>
-                <Route path="/batches/:id/stove" element={StovePage} />
-                <Route element={<Frame />}>
-                  <Route path="/" element={<StoveHome />} />
-                  <Route path="/new" element={<Navigate to="/drinks" replace />} />
-                  <Route path="/drinks" element={DrinksPage} />
-                  <Route path="/drinks/write" element={WritePage} />
-                  <Route path="/drinks/paste" element={PastePage} />
-                  <Route path="/drinks/capture" element={CapturePage} />
-                  <Route path="/drinks/two" element={TwoPage} />
-                  <Route path="/drinks/facts/:id" element={FactsPage} />
-                  <Route path="/drinks/:id" element={RecipePage} />
-                  <Route path="/drinks/:id/compare" element={ComparePage} />
-                  <Route path="/drinks/:id/edit" element={EditPage} />
-                  <Route path="/drinks/:id/vary" element={VaryPage} />
-                  <Route path="/shopping" element={ShoppingPage} />
-                  <Route path="/new/:recipeId" element={NewPlanPage} />
-                  <Route path="/batches/:id" element={BatchPage} />
-                  <Route path="/shelf" element={ShelfPage} />
-                  <Route path="/kitchen" element={KitchenPage} />
-                  <Route
-                    path="*"
-                    element={
-                      <PageHead
-                        title="Nothing here"
-                        beside="This address leads nowhere. Choose a place at the side."
-                      />
-                    }
-                  />
-                </Route>
-              </Routes>
+              <PairingGate>
+                <Routes>
+                  <Route path="/batches/:id/stove" element={StovePage} />
+                  <Route element={<Frame />}>
+                    <Route path="/" element={<StoveHome />} />
+                    <Route path="/new" element={<Navigate to="/drinks" replace />} />
+                    <Route path="/drinks" element={DrinksPage} />
+                    <Route path="/drinks/write" element={WritePage} />
+                    <Route path="/drinks/paste" element={PastePage} />
+                    <Route path="/drinks/capture" element={CapturePage} />
+                    <Route path="/drinks/two" element={TwoPage} />
+                    <Route path="/drinks/facts/:id" element={FactsPage} />
+                    <Route path="/drinks/:id" element={RecipePage} />
+                    <Route path="/drinks/:id/compare" element={ComparePage} />
+                    <Route path="/drinks/:id/edit" element={EditPage} />
+                    <Route path="/drinks/:id/vary" element={VaryPage} />
+                    <Route path="/shopping" element={ShoppingPage} />
+                    <Route path="/new/:recipeId" element={NewPlanPage} />
+                    <Route path="/batches/:id" element={BatchPage} />
+                    <Route path="/shelf" element={ShelfPage} />
+                    <Route path="/kitchen" element={KitchenPage} />
+                    <Route
+                      path="*"
+                      element={
+                        <PageHead
+                          title="Nothing here"
+                          beside="This address leads nowhere. Choose a place at the side."
+                        />
+                      }
+                    />
+                  </Route>
+                </Routes>
+              </PairingGate>
             </Guard>
           </BrowserRouter>
         </QueryClientProvider>

@@ -127,6 +127,13 @@ export const MIGRATIONS: readonly Migration[] = [
       await knex.schema.alterTable('batch', (t) => {
         t.text('rehearsal');
       });
+      await knex.schema.createTable('device', (t) => {
+        t.string('id').primary();
+        t.string('name').notNullable();
+        t.string('token_hash').notNullable().unique();
+        t.double('created_ms').notNullable();
+        t.double('seen_ms').notNullable();
+      });
       await knex.schema.createTable('instrument', (t) => {
         t.string('id').primary();
         t.integer('position').notNullable();

@@ -84,7 +84,8 @@ async function sendAll(events: LogEvent[]): Promise<void> {
     await forget(events.map((e) => e.id));
     for (const event of events) waiting.get(event.id)?.onStored?.();
   } catch (error) {
-    if (!(error instanceof ApiError) || error.status >= 500) throw error;
+    // Not let in, or asked to wait: what waits here goes on waiting.
+    if (!(error instanceof ApiError) || error.status >= 500 || [401, 429].includes(error.status)) throw error;
     if (events.length > 1) {
       // One of them is refused: the others must not wait for it.
       for (const event of events) await sendAll([event]);

@@ -1,7 +1,7 @@
 import type { LogEvent } from '@big-ladle/core';
 import { QueryClient, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
-import { call } from './api.ts';
+import { ApiError, call } from './api.ts';
 import type { BatchDoc, BatchList, Instrument, KitchenDoc, ShelfItem } from './apiTypes.ts';
 import { useOutbox } from './outboxStore.ts';
 
@@ -9,7 +9,8 @@ export const queryClient = new QueryClient({
   defaultOptions: {
     queries: {
       staleTime: 30_000,
-      retry: 2,
+      // A device that was not let in is not let in at the third try either.
+      retry: (failures, error) => failures < 2 && !(error instanceof ApiError && error.status === 401),
       retryDelay: 800,
       refetchOnWindowFocus: true,
       networkMode: 'always',

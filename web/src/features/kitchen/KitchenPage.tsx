@@ -16,6 +16,7 @@ import { role } from '../../theme/theme.ts';
 import { sayField } from '../../words/fields.ts';
 import { sayItem } from '../../words/names.ts';
 import { grams, litres, num, say } from '../../words/say.ts';
+import { DevicesPanel } from './DevicesPanel.tsx';
 import { BottleDialog, BurnerDialog, CupWeightDialog, MeasureDialog, PotDialog } from './dialogs.tsx';
 import { InstrumentsPanel } from './InstrumentsPanel.tsx';
 import { measureName } from './names.ts';
@@ -272,6 +273,7 @@ export function KitchenPage() {
           </Panel>
           <ToolsPanel kitchen={kitchen} save={save} />
           <InstrumentsPanel />
+          <DevicesPanel zone={kitchen.zone} />
           <ArchivePanel />
         </Box>
       </Box>
