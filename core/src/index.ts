@@ -193,6 +193,16 @@ export {
 // plan
 export { lineMassG, scaleForMass } from './plan/scaling.ts';
 export {
+  type AwayWindow,
+  awayWindows,
+  earliestReady,
+  latestStart,
+  longestStep,
+  type Placed,
+  type Schedule,
+  scheduleFrom,
+} from './plan/schedule.ts';
+export {
   type Limit,
   type Question,
   SOLVER,
@@ -203,11 +213,13 @@ export {
   type Wish,
 } from './plan/solve.ts';
 export { type Call, startBy, type Timetable, timetableFrom } from './plan/startBy.ts';
+export { type WayOut, waysOut } from './plan/waysOut.ts';
 export { BOOK, recipeById } from './program/book.ts';
 export { checkRecipe, type RecipeProblem } from './program/checkRecipe.ts';
 export { cuesFor, type Guidance, guidanceFor } from './program/guidance.ts';
 // program
 export {
+  type AwayHours,
   type BottleSize,
   type Burner,
   EMPTY_KITCHEN,

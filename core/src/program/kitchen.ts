@@ -46,6 +46,16 @@ export interface KitchenTools {
 }
 
 /** Everything about this kitchen that the model asks for. */
+/** Hours that come again every week; past midnight when they end before they begin. */
+export interface AwayHours {
+  kind: 'asleep' | 'away';
+  /** Days on which they begin, 0 for Sunday. */
+  days: readonly number[];
+  /** Minutes after midnight. */
+  fromMin: number;
+  toMin: number;
+}
+
 export interface Kitchen {
   pots: Pot[];
   burners: Burner[];
@@ -68,6 +78,8 @@ export interface Kitchen {
   /** A glass, mL. */
   servingMl: number;
   tools: KitchenTools;
+  /** When nobody stands at the stove: asleep, at work. */
+  away: readonly AwayHours[];
 }
 
 export const EMPTY_KITCHEN: Kitchen = {
@@ -87,6 +99,7 @@ export const EMPTY_KITCHEN: Kitchen = {
   zone: 'UTC',
   servingMl: 250,
   tools: { blenderMl: 1500, bowlMl: 5000, receiverMl: 15_000, juicer: false },
+  away: [],
 };
 
 /** The best way to juice in a kitchen. */

@@ -77,6 +77,23 @@ export const kitchenSchema = v.strictObject({
   hardnessMeqPerL: between(0, 15),
   zone,
   servingMl: between(20, 1000),
+  away: v.optional(
+    v.pipe(
+      v.array(
+        v.strictObject({
+          kind: v.picklist(['asleep', 'away']),
+          days: v.pipe(
+            v.array(v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(6))),
+            v.maxLength(7),
+          ),
+          fromMin: v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(1439)),
+          toMin: v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(1439)),
+        }),
+      ),
+      v.maxLength(12),
+    ),
+    () => [],
+  ),
   tools: v.optional(
     v.strictObject({
       blenderMl: between(0, 10_000),

@@ -105,6 +105,7 @@ const SETTINGS = [
   'zone',
   'servingMl',
   'tools',
+  'away',
 ] as const satisfies readonly (keyof Kitchen)[];
 
 interface VesselRow {

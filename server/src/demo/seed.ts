@@ -70,6 +70,7 @@ const demoKitchen = (zone: string): Kitchen => ({
   cupWeights: [{ ingredientId: 'hibiscus-dried', measureId: 'blue-mug', massG: 44 }],
   preferredMeasureId: 'blue-mug',
   servingMl: 200,
+  away: [{ kind: 'asleep', days: [0, 1, 2, 3, 4, 5, 6], fromMin: 22 * 60 + 30, toMin: 6 * 60 + 30 }],
 });
 
 const HOUR_MS = 60 * MINUTE_MS;

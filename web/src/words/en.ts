@@ -52,6 +52,13 @@ export const EN: Readonly<Record<string, string>> = {
   'step.chill': 'Chill',
   'step.freeze': 'Freeze',
 
+  'away.asleep': 'Asleep',
+  'away.away': 'Away',
+  'away.add.asleep': 'I sleep',
+  'away.add.away': 'I am out',
+  'way.fasterMethod': 'A faster method, {method}',
+  'way.splitPots': 'In two pots at once',
+  'way.laterServing': 'Served later',
   'cue.waterClear': 'the water is clear',
   'cue.rimBubbles': 'bubbles at the rim',
   'cue.rolling': 'it rolls',

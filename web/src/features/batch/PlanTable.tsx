@@ -1,7 +1,11 @@
 import {
+  awayWindows,
   completeChoices,
+  earliestReady,
   type Kitchen,
+  latestStart,
   type PlanDoc,
+  type Schedule,
   simulateBatch,
   solvePlanDoc,
   startBy,
@@ -34,9 +38,12 @@ import {
   WashPanel,
 } from './panels.tsx';
 import { PresetChoices, StageChoices } from './StageChoices.tsx';
+import { TooLate } from './TooLate.tsx';
 import { WishControls } from './WishControls.tsx';
 
 const PANEL_ID = 'stage-panel';
+/** Hours away are looked at so far ahead. */
+const AHEAD_MS = 8 * 24 * 3_600_000;
 
 export interface PlanTableProps {
   plan: PlanDoc;
@@ -102,15 +109,30 @@ export function PlanTable({ plan, kitchen, nowMs, onChange, deeds }: PlanTablePr
 
   const recipe = book.find((r) => r.id === plan.recipeId);
   const pot = kitchen.pots.find((p) => p.id === thought.potId);
-  const timetable = useMemo(
+  const { readyAtMs } = thought;
+  const away = useMemo(
+    () => awayWindows(kitchen.away, kitchen.zone, nowMs, Math.max(nowMs, readyAtMs ?? nowMs) + AHEAD_MS),
+    [kitchen, nowMs, readyAtMs],
+  );
+  const placed = useMemo(
     () =>
       shown.ok && sim
-        ? thought.readyAtMs !== null
-          ? startBy(shown.value.program, sim, thought.readyAtMs)
-          : timetableFrom(shown.value.program, sim, nowMs)
+        ? readyAtMs !== null
+          ? latestStart(shown.value.program, sim, readyAtMs, away)
+          : earliestReady(shown.value.program, sim, nowMs, away)
         : null,
-    [shown, sim, thought.readyAtMs, nowMs],
+    [shown, sim, readyAtMs, nowMs, away],
   );
+  // Where the hours away leave no place, the plain chain shows what it would take.
+  const timetable = useMemo((): Schedule | null => {
+    if (!shown.ok || !sim || !placed) return null;
+    if (placed.ok) return placed.schedule;
+    const plain =
+      readyAtMs !== null
+        ? startBy(shown.value.program, sim, readyAtMs)
+        : timetableFrom(shown.value.program, sim, nowMs);
+    return { ...plain, stretched: [] };
+  }, [shown, sim, placed, readyAtMs, nowMs]);
   const made = useMemo(
     () =>
       shown.ok && sim && pot && timetable
@@ -152,7 +174,8 @@ export function PlanTable({ plan, kitchen, nowMs, onChange, deeds }: PlanTablePr
       ledger: <LedgerPanel {...input} likely={<Likely program={input.program} kitchen={kitchen} />} />,
     };
   }, [made, stage, openStage, kitchen, nowMs]);
-  const late = timetable !== null && plan.readyAtMs !== null && timetable.startMs < nowMs;
+  const late =
+    timetable !== null && plan.readyAtMs !== null && (timetable.startMs < nowMs || placed?.ok === false);
 
   if (!recipe) return <Loading />;
   return (
@@ -232,10 +255,14 @@ export function PlanTable({ plan, kitchen, nowMs, onChange, deeds }: PlanTablePr
             sx={{ color: late ? role('danger') : role('inkMuted') }}
           >
             {plan.readyAtMs === null
-              ? `begun now it is in bottles ${moment(timetable.readyMs, nowMs, kitchen.zone)}`
-              : late
-                ? `too late by ${duration((nowMs - timetable.startMs) / 60_000)}: begun now it is ready ${moment(nowMs + timetable.totalMin * 60_000, nowMs, kitchen.zone)}`
-                : `start by ${moment(timetable.startMs, nowMs, kitchen.zone)}`}
+              ? timetable.startMs > nowMs + 60_000
+                ? `begun ${moment(timetable.startMs, nowMs, kitchen.zone)}, when you are there, it is in bottles ${moment(timetable.readyMs, nowMs, kitchen.zone)}`
+                : `begun now it is in bottles ${moment(timetable.readyMs, nowMs, kitchen.zone)}`
+              : late && timetable.startMs >= nowMs
+                ? 'not with your hours away'
+                : late
+                  ? `too late by ${duration((nowMs - timetable.startMs) / 60_000)}: begun now it is ready ${moment(nowMs + timetable.totalMin * 60_000, nowMs, kitchen.zone)}`
+                  : `start by ${moment(timetable.startMs, nowMs, kitchen.zone)}`}
           </Box>
         )}
       </Box>
@@ -244,6 +271,20 @@ export function PlanTable({ plan, kitchen, nowMs, onChange, deeds }: PlanTablePr
 
       {!solved.ok && (
         <ProblemPanel plan={plan} problem={solved.problem} kitchen={kitchen} onChange={onChange} />
+      )}
+
+      {late && made && sim && plan.readyAtMs !== null && (
+        <TooLate
+          plan={{ ...plan, readyAtMs: plan.readyAtMs }}
+          recipe={recipe}
+          program={made.program}
+          sim={sim}
+          kitchen={kitchen}
+          away={away}
+          bindingStepId={placed && !placed.ok ? placed.bindingStepId : null}
+          nowMs={nowMs}
+          onChange={onChange}
+        />
       )}
 
       {!(made && following) ? (

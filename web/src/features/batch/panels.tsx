@@ -17,6 +17,7 @@ import {
   type Pot,
   type Program,
   potCapacityMl,
+  type Schedule,
   type Simulation,
   suggestBottles,
   type Tables,
@@ -35,7 +36,7 @@ import { Spoon } from '../../shared/drawings/Spoon.tsx';
 import { VesselDrawing } from '../../shared/drawings/VesselDrawing.tsx';
 import { Figure, Panel, Row } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
-import { sayItem } from '../../words/names.ts';
+import { sayDrink, sayItem } from '../../words/names.ts';
 import {
   celsius,
   centimetres,
@@ -54,6 +55,7 @@ import {
   volume,
 } from '../../words/say.ts';
 import { deadlineOf, entryOf, keepingFor, lengthText, potView, stageOf } from './figures.ts';
+import { TimetableOut } from './TimetableOut.tsx';
 
 export interface PanelInput {
   program: Program;
@@ -559,7 +561,7 @@ export function KeepPanel({ program, sim, kitchen, startMs, nowMs, hygiene }: Pa
 /** When to begin, and when the cook is needed. */
 export function TimePanel(props: {
   program: Program;
-  timetable: Timetable;
+  timetable: Timetable & { stretched?: Schedule['stretched'] };
   kitchen: Kitchen;
   nowMs: number;
 }) {
@@ -587,6 +589,21 @@ export function TimePanel(props: {
         </Row>
       ))}
       <Row label="in bottles">{moment(timetable.readyMs, nowMs, zone)}</Row>
+      {(timetable.stretched ?? []).map((s) => {
+        const step = program.steps.find((p) => p.id === s.beforeStepId);
+        return (
+          <Box key={s.beforeStepId} sx={{ color: role('inkMuted'), mt: 1 }} data-testid="stretched">
+            It waits {duration(s.byMin)} longer before “{step ? stepName(step, program).toLowerCase() : ''}”,
+            so that nothing calls you in your hours away.
+          </Box>
+        );
+      })}
+      <TimetableOut
+        title={sayDrink(program.recipeId)}
+        program={program}
+        timetable={timetable}
+        fileName={`timetable-${program.recipeId}`}
+      />
     </Panel>
   );
 }

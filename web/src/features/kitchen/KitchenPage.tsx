@@ -16,6 +16,7 @@ import { role } from '../../theme/theme.ts';
 import { sayField } from '../../words/fields.ts';
 import { sayItem } from '../../words/names.ts';
 import { grams, litres, num, say } from '../../words/say.ts';
+import { AwayPanel } from './AwayPanel.tsx';
 import { DevicesPanel } from './DevicesPanel.tsx';
 import { BottleDialog, BurnerDialog, CupWeightDialog, MeasureDialog, PotDialog } from './dialogs.tsx';
 import { InstrumentsPanel } from './InstrumentsPanel.tsx';
@@ -271,6 +272,7 @@ export function KitchenPage() {
               />
             </Box>
           </Panel>
+          <AwayPanel kitchen={kitchen} save={save} />
           <ToolsPanel kitchen={kitchen} save={save} />
           <InstrumentsPanel />
           <DevicesPanel zone={kitchen.zone} />

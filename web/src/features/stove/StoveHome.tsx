@@ -1,4 +1,15 @@
-import { lifeOf, MINUTE_MS, simulateBatch, solvePlanDoc, startBy } from '@big-ladle/core';
+import {
+  type AwayWindow,
+  awayWindows,
+  latestStart,
+  lifeOf,
+  MINUTE_MS,
+  type Program,
+  type Simulation,
+  simulateBatch,
+  solvePlanDoc,
+  startBy,
+} from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -133,6 +144,14 @@ interface Plan {
   startMs: number | null;
 }
 
+/** Hours away are looked at so far back from when it is to be ready. */
+const AHEAD_MS = 8 * 24 * 3_600_000;
+/** When it must begin, outside of the hours away where that goes. */
+function startOf(program: Program, sim: Simulation, readyAtMs: number, away: readonly AwayWindow[]): number {
+  const placed = latestStart(program, sim, readyAtMs, away);
+  return placed.ok ? placed.schedule.startMs : startBy(program, sim, readyAtMs).startMs;
+}
+
 /** Plans with what they make and when they must begin, the first to begin first. */
 function usePlans(planned: BatchList['batches'], kitchen: KitchenNow): Plan[] {
   const { book, tables } = useBook();
@@ -147,7 +166,12 @@ function usePlans(planned: BatchList['batches'], kitchen: KitchenNow): Plan[] {
           const startMs =
             readyAtMs === null
               ? null
-              : startBy(program, simulateBatch(program, kitchen, tables), readyAtMs).startMs;
+              : startOf(
+                  program,
+                  simulateBatch(program, kitchen, tables),
+                  readyAtMs,
+                  awayWindows(kitchen.away, kitchen.zone, readyAtMs - AHEAD_MS, readyAtMs),
+                );
           return { id: batch.id, recipeId, readyAtMs, litres, startMs };
         })
         .sort((a, b) => (a.startMs ?? Number.POSITIVE_INFINITY) - (b.startMs ?? Number.POSITIVE_INFINITY)),

@@ -1,0 +1,165 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { BOOK } from '../program/book.ts';
+import type { AwayHours } from '../program/kitchen.ts';
+import { defaultChoices, type MethodId } from '../program/recipe.ts';
+import { simulateBatch } from '../program/simulate.ts';
+import { KITCHEN, TABLES } from '../testKitchen.ts';
+import { unwrap } from '../units/result.ts';
+import { type PlanDoc, solvePlanDoc } from './planDoc.ts';
+import { type AwayWindow, awayWindows, earliestReady, latestStart, scheduleFrom } from './schedule.ts';
+import { startBy } from './startBy.ts';
+import { waysOut } from './waysOut.ts';
+
+const H = 3_600_000;
+const planOf = (methodId: MethodId, drinkId = 'deep-calyx-ginger'): PlanDoc => {
+  const recipe = BOOK.find((r) => r.id === drinkId)!;
+  return {
+    recipeId: drinkId,
+    choices: defaultChoices(recipe, methodId),
+    potId: 'blue',
+    burnerId: 'gas',
+    question: { kind: 'litres', litres: 8 },
+    fills: 1,
+    readyAtMs: null,
+  };
+};
+const madeBy = (methodId: MethodId) => {
+  const { program } = unwrap(solvePlanDoc(planOf(methodId), BOOK, KITCHEN, TABLES));
+  return { program, sim: simulateBatch(program, KITCHEN, TABLES) };
+};
+const overlaps = (a: { startMs: number; endMs: number }, w: AwayWindow) =>
+  a.startMs < w.toMs - 1 && a.endMs > w.fromMs + 1;
+
+describe('hours away', () => {
+  const asleep: AwayHours = {
+    kind: 'asleep',
+    days: [0, 1, 2, 3, 4, 5, 6],
+    fromMin: 22 * 60 + 30,
+    toMin: 6 * 60,
+  };
+  it('a night runs past midnight, in the kitchen’s zone', () => {
+    // Tuesday 24 Nov 2026, noon UTC; in Oslo, an hour ahead, bed at 22:30 is 21:30 UTC.
+    const noon = Date.UTC(2026, 10, 24, 12);
+    const [first] = awayWindows([asleep], 'Europe/Oslo', noon, noon + 24 * H);
+    expect(first).toEqual({ fromMs: Date.UTC(2026, 10, 24, 21, 30), toMs: Date.UTC(2026, 10, 25, 5) });
+  });
+  it('the night in which clocks go back is an hour longer', () => {
+    // 25 Oct 2026, 03:00 summer time becomes 02:00.
+    const [night] = awayWindows(
+      [asleep],
+      'Europe/Oslo',
+      Date.UTC(2026, 9, 24, 12),
+      Date.UTC(2026, 9, 25, 12),
+    );
+    expect((night!.toMs - night!.fromMs) / H).toBe(8.5);
+    const [usual] = awayWindows(
+      [asleep],
+      'Europe/Oslo',
+      Date.UTC(2026, 9, 20, 12),
+      Date.UTC(2026, 9, 21, 12),
+    );
+    expect((usual!.toMs - usual!.fromMs) / H).toBe(7.5);
+  });
+  it('work hours count on their days only', () => {
+    const work: AwayHours = { kind: 'away', days: [1, 2, 3, 4, 5], fromMin: 8 * 60, toMin: 17 * 60 };
+    // Saturday and Sunday, 28 and 29 Nov 2026
+    const from = Date.UTC(2026, 10, 28);
+    expect(awayWindows([work], 'UTC', from, from + 48 * H)).toEqual([]);
+    expect(awayWindows([work], 'UTC', from, from + 72 * H)).toHaveLength(1);
+  });
+});
+
+describe('start by, with hours away', () => {
+  const { program, sim } = madeBy('shortBoilLongSteep');
+  const ready = Date.UTC(2026, 10, 28, 17);
+  it('with nobody away it is the plain chain', () => {
+    const placed = latestStart(program, sim, ready, []);
+    expect(placed.ok && placed.schedule.startMs).toBeCloseTo(startBy(program, sim, ready).startMs, 0);
+    expect(placed.ok && placed.schedule.stretched).toEqual([]);
+  });
+  it('a steep of twelve hours spans the night, and grows so that the cook may sleep', () => {
+    const night = { fromMs: Date.UTC(2026, 10, 27, 22), toMs: Date.UTC(2026, 10, 28, 7) };
+    const placed = latestStart(program, sim, Date.UTC(2026, 10, 28, 9), [night]);
+    if (!placed.ok) throw new Error('should be placed');
+    for (const call of placed.schedule.calls) expect(overlaps(call, night), call.stepId).toBe(false);
+    expect(placed.schedule.readyMs).toBeLessThanOrEqual(Date.UTC(2026, 10, 28, 9));
+    expect(placed.schedule.startMs).toBeLessThan(night.fromMs);
+  });
+  it('whatever the hours: nobody is called while away, and it is ready in time, or it says what binds', () => {
+    fc.assert(
+      fc.property(
+        fc.array(
+          fc.record({ startH: fc.integer({ min: 0, max: 90 }), lengthH: fc.integer({ min: 1, max: 10 }) }),
+          { maxLength: 6 },
+        ),
+        fc.constantFrom<MethodId>('shortBoilLongSteep', 'straightBoil', 'overnightSoak', 'doubleDraw'),
+        (hours, methodId) => {
+          const made = madeBy(methodId);
+          const away = hours
+            .map(({ startH, lengthH }) => ({
+              fromMs: ready - startH * H,
+              toMs: ready - startH * H + lengthH * H,
+            }))
+            .sort((a, b) => a.fromMs - b.fromMs);
+          const placed = latestStart(made.program, made.sim, ready, away);
+          if (!placed.ok) {
+            expect(made.program.steps.map((s) => s.id)).toContain(placed.bindingStepId);
+            return;
+          }
+          expect(placed.schedule.readyMs).toBeLessThanOrEqual(ready + 1);
+          for (const call of placed.schedule.calls)
+            for (const w of away) expect(overlaps(call, w)).toBe(false);
+          for (let i = 1; i < placed.schedule.calls.length; i++)
+            expect(placed.schedule.calls[i]!.startMs).toBeGreaterThanOrEqual(
+              placed.schedule.calls[i - 1]!.endMs - 1,
+            );
+        },
+      ),
+      { numRuns: 60 },
+    );
+  });
+  it('a steep does not grow beyond its latest', () => {
+    const step = program.steps.find((s) => s.kind === 'steep')!;
+    const most = step.until.kind === 'duration' ? step.until.maxMinutes! - step.until.minutes : 0;
+    const entry = sim.trace.find((t) => t.kind === 'steep')!;
+    const start = Date.UTC(2026, 10, 25, 6);
+    const best = start + entry.endMin * 60_000;
+    const until = (min: number) =>
+      scheduleFrom(program, sim, start, [{ fromMs: best - 1000, toMs: best + min * 60_000 }]);
+    expect(until(most - 5).ok).toBe(true);
+    expect(until(most + 30)).toMatchObject({ ok: false });
+  });
+});
+
+describe('where it cannot be ready in time', () => {
+  const now = Date.UTC(2026, 10, 28, 9);
+  it('three ways out, each with its price', () => {
+    const plan = planOf('shortBoilLongSteep');
+    const ways = waysOut(plan, now + 6 * H, now, [], BOOK, KITCHEN, TABLES);
+    expect(ways.map((w) => w.kind)).toEqual(['fasterMethod', 'splitPots', 'laterServing']);
+    const [faster, split, later] = ways;
+    expect(faster!.meets).toBe(true);
+    expect(faster!.methodId).not.toBe('shortBoilLongSteep');
+    expect(later!.meets).toBe(false);
+    expect(split!.readyMs).toBeLessThan(later!.readyMs);
+    expect(later!.strength).toBeCloseTo(1, 9);
+    expect(faster!.strength).toBeGreaterThan(0.8);
+  });
+  it('a second pot that is not there is said to be wanting', () => {
+    const one = { ...KITCHEN, pots: KITCHEN.pots.filter((p) => p.id === 'blue') };
+    const ways = waysOut(planOf('straightBoil'), now + 2 * H, now, [], BOOK, one, TABLES);
+    expect(ways.find((w) => w.kind === 'splitPots')!.wantsPot).toBe(true);
+    expect(
+      waysOut(planOf('straightBoil'), now + 2 * H, now, [], BOOK, KITCHEN, TABLES).find(
+        (w) => w.kind === 'splitPots',
+      )!.wantsPot,
+    ).toBe(false);
+  });
+  it('the earliest hour keeps out of the night too', () => {
+    const { program, sim } = madeBy('straightBoil');
+    const night = { fromMs: now, toMs: now + 8 * H };
+    const placed = earliestReady(program, sim, now, [night]);
+    expect(placed.ok && placed.schedule.startMs).toBeGreaterThanOrEqual(night.toMs);
+  });
+});

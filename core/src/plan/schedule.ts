@@ -1,0 +1,219 @@
+import { TZDate } from '@date-fns/tz';
+import { MINUTE_MS } from '../log/foldBatch.ts';
+import type { AwayHours } from '../program/kitchen.ts';
+import type { Program, Simulation, Step, StepId, TraceEntry } from '../program/types.ts';
+import { type Timetable, timetableFrom } from './startBy.ts';
+
+/** A stretch of time in which nobody stands at the stove. */
+export interface AwayWindow {
+  fromMs: number;
+  toMs: number;
+}
+
+const DAY_MS = 24 * 60 * MINUTE_MS;
+
+/** The cook's sleeping and away hours between two moments, in the kitchen's zone, over a change of the clocks too. */
+export function awayWindows(
+  away: readonly AwayHours[],
+  zone: string,
+  fromMs: number,
+  toMs: number,
+): AwayWindow[] {
+  const first = new TZDate(fromMs - DAY_MS, zone);
+  const windows: AwayWindow[] = [];
+  const days = Math.ceil((toMs - fromMs) / DAY_MS) + 2;
+  for (let d = 0; d <= days; d++) {
+    const at = (minutes: number): number =>
+      new TZDate(first.getFullYear(), first.getMonth(), first.getDate() + d, 0, minutes, zone).getTime();
+    const weekday = new TZDate(first.getFullYear(), first.getMonth(), first.getDate() + d, 12, zone).getDay();
+    for (const hours of away) {
+      if (!hours.days.includes(weekday) || hours.fromMin === hours.toMin) continue;
+      // Past midnight: until that minute of the next day.
+      const until = hours.toMin > hours.fromMin ? hours.toMin : hours.toMin + 24 * 60;
+      const window = { fromMs: at(hours.fromMin), toMs: at(until) };
+      if (window.toMs > fromMs && window.fromMs < toMs) windows.push(window);
+    }
+  }
+  return windows.sort((a, b) => a.fromMs - b.fromMs);
+}
+
+/** What is cold may wait in the fridge for so long before it goes on. */
+const COLD_WAIT_MIN = 12 * 60;
+const COLD_C = 8;
+
+/** By how much an unattended step may grow without harm, minutes. */
+function slackOf(step: Step): number {
+  if (step.kind !== 'soak' && step.kind !== 'steep') return 0;
+  const { until } = step;
+  return until.kind === 'duration' ? Math.max(0, (until.maxMinutes ?? until.minutes) - until.minutes) : 0;
+}
+
+/** Strained and cold it may wait; with its solids in it would go on drawing. */
+const waitsCold = (step: Step, entry: TraceEntry): boolean =>
+  entry.after.solids.length === 0 &&
+  step.kind === 'cool' &&
+  step.until.kind === 'temp' &&
+  step.until.targetC !== null &&
+  step.until.targetC <= COLD_C;
+
+/** Steps that follow on directly and want the cook, with what may lie before them. */
+interface Sitting {
+  entries: readonly TraceEntry[];
+  minutes: number;
+  /** Minutes of unattended steps before it, and by how much they may grow. */
+  beforeMin: number;
+  slackMin: number;
+}
+
+function sittingsOf(
+  program: Program,
+  trace: readonly TraceEntry[],
+): { sittings: Sitting[]; tailMin: number } {
+  const steps = new Map(program.steps.map((s) => [s.id, s]));
+  const sittings: Sitting[] = [];
+  let open: TraceEntry[] = [];
+  let beforeMin = 0;
+  let slackMin = 0;
+  const close = () => {
+    if (open.length === 0) return;
+    const minutes = open.reduce((sum, e) => sum + e.endMin - e.startMin, 0);
+    sittings.push({ entries: open, minutes, beforeMin, slackMin });
+    open = [];
+    beforeMin = 0;
+    slackMin = 0;
+  };
+  for (const entry of trace) {
+    const step = steps.get(entry.stepId);
+    if (!step) continue;
+    if (step.attention === 'unattended') {
+      close();
+      beforeMin += entry.endMin - entry.startMin;
+      slackMin += slackOf(step) + (waitsCold(step, entry) ? COLD_WAIT_MIN : 0);
+      continue;
+    }
+    open.push(entry);
+    if (waitsCold(step, entry)) {
+      close();
+      slackMin += COLD_WAIT_MIN;
+    }
+  }
+  close();
+  return { sittings, tailMin: beforeMin };
+}
+
+/** The first moment from `earliestMs` on at which the cook is there for so long; null beyond `latestMs`. */
+function freeFrom(
+  earliestMs: number,
+  latestMs: number,
+  minutes: number,
+  away: readonly AwayWindow[],
+): number | null {
+  let startMs = earliestMs;
+  for (let again = true; again; ) {
+    again = false;
+    for (const w of away) {
+      if (startMs < w.toMs && startMs + minutes * MINUTE_MS > w.fromMs) {
+        startMs = w.toMs;
+        again = true;
+      }
+    }
+  }
+  return startMs <= latestMs + 1 ? startMs : null;
+}
+
+export interface Schedule extends Timetable {
+  /** Unattended steps that take longer than usual, so that the cook may be away. */
+  stretched: readonly { beforeStepId: StepId; byMin: number }[];
+}
+
+export type Placed = { ok: true; schedule: Schedule } | { ok: false; bindingStepId: StepId };
+
+/**
+ * The batch begun at a moment, with every step that wants the cook outside of the hours in which she is away. Soaks and
+ * steeps may grow within their range, and what is cold may wait in the fridge.
+ */
+export function scheduleFrom(
+  program: Program,
+  sim: Pick<Simulation, 'trace' | 'endMin'>,
+  startMs: number,
+  away: readonly AwayWindow[],
+): Placed {
+  const { sittings, tailMin } = sittingsOf(program, sim.trace);
+  const plain = timetableFrom(program, sim, startMs);
+  const shifted = new Map<StepId, number>();
+  const stretched: { beforeStepId: StepId; byMin: number }[] = [];
+  let atMs = startMs;
+  for (const [index, sitting] of sittings.entries()) {
+    const earliestMs = atMs + sitting.beforeMin * MINUTE_MS;
+    const slackMs = (index === 0 ? 0 : sitting.slackMin) * MINUTE_MS;
+    const beginMs = freeFrom(earliestMs, earliestMs + slackMs, sitting.minutes, away);
+    const first = sitting.entries[0]!;
+    if (beginMs === null) return { ok: false, bindingStepId: first.stepId };
+    if (beginMs - earliestMs >= MINUTE_MS)
+      stretched.push({ beforeStepId: first.stepId, byMin: (beginMs - earliestMs) / MINUTE_MS });
+    const shiftMs = beginMs - (startMs + first.startMin * MINUTE_MS);
+    for (const entry of sitting.entries) shifted.set(entry.stepId, shiftMs);
+    atMs = beginMs + sitting.minutes * MINUTE_MS;
+  }
+  const readyMs = atMs + tailMin * MINUTE_MS;
+  return {
+    ok: true,
+    schedule: {
+      startMs,
+      readyMs,
+      calls: plain.calls.map((c) => ({
+        ...c,
+        startMs: c.startMs + (shifted.get(c.stepId) ?? 0),
+        endMs: c.endMs + (shifted.get(c.stepId) ?? 0),
+      })),
+      handsOnMin: plain.handsOnMin,
+      totalMin: (readyMs - startMs) / MINUTE_MS,
+      stretched,
+    },
+  };
+}
+
+/** Starts are tried a quarter of an hour apart, over so many days. */
+const TRY_MS = 15 * MINUTE_MS;
+const TRY_DAYS = 7;
+
+/** The latest start from which the bottles are filled by `readyAtMs`; where there is none, the step that stands in the way. */
+export function latestStart(
+  program: Program,
+  sim: Pick<Simulation, 'trace' | 'endMin'>,
+  readyAtMs: number,
+  away: readonly AwayWindow[],
+): Placed {
+  const lastMs = readyAtMs - sim.endMin * MINUTE_MS;
+  const blocked = new Map<StepId, number>();
+  for (let startMs = lastMs; startMs > lastMs - TRY_DAYS * DAY_MS; startMs -= TRY_MS) {
+    const placed = scheduleFrom(program, sim, startMs, away);
+    if (placed.ok && placed.schedule.readyMs <= readyAtMs + 1) return placed;
+    if (!placed.ok) blocked.set(placed.bindingStepId, (blocked.get(placed.bindingStepId) ?? 0) + 1);
+  }
+  const most = [...blocked].sort((a, b) => b[1] - a[1])[0];
+  return { ok: false, bindingStepId: most?.[0] ?? longestStep(sim.trace) };
+}
+
+/** The earliest that it can be ready when it is begun from `nowMs` on. */
+export function earliestReady(
+  program: Program,
+  sim: Pick<Simulation, 'trace' | 'endMin'>,
+  nowMs: number,
+  away: readonly AwayWindow[],
+): Placed {
+  let blocked: StepId | null = null;
+  for (let startMs = nowMs; startMs < nowMs + TRY_DAYS * DAY_MS; startMs += TRY_MS) {
+    const placed = scheduleFrom(program, sim, startMs, away);
+    if (placed.ok) return placed;
+    blocked ??= placed.bindingStepId;
+  }
+  return { ok: false, bindingStepId: blocked ?? longestStep(sim.trace) };
+}
+
+/** The step that takes longest: where time is short, it is the one that binds. */
+export const longestStep = (trace: readonly TraceEntry[]): StepId =>
+  trace.reduce<TraceEntry | null>(
+    (longest, t) => (!longest || t.endMin - t.startMin > longest.endMin - longest.startMin ? t : longest),
+    null,
+  )?.stepId ?? '';

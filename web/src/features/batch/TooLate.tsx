@@ -1,0 +1,123 @@
+import {
+  type AwayWindow,
+  defaultChoices,
+  type Kitchen,
+  longestStep,
+  type PlanDoc,
+  type Program,
+  type Recipe,
+  type Simulation,
+  type WayOut,
+  waysOut,
+} from '@big-ladle/core';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useMemo } from 'react';
+import { stepName } from '../../shared/batch/stepWords.ts';
+import { useBook } from '../../shared/book.ts';
+import { Panel } from '../../shared/ui.tsx';
+import { role } from '../../theme/theme.ts';
+import { duration, moment, percent, say } from '../../words/say.ts';
+
+/** "Ready by" cannot be met: the step that binds, and three ways out, each with its price. */
+export function TooLate(props: {
+  plan: PlanDoc & { readyAtMs: number };
+  recipe: Recipe;
+  program: Program;
+  sim: Simulation;
+  kitchen: Kitchen;
+  away: readonly AwayWindow[];
+  /** The step that the hours away stand against; null: there is simply too little time. */
+  bindingStepId: string | null;
+  nowMs: number;
+  onChange: (plan: PlanDoc) => void;
+}) {
+  const { plan, recipe, program, sim, kitchen, away, nowMs, onChange } = props;
+  const { book, tables } = useBook();
+  const ways = useMemo(
+    () => waysOut(plan, plan.readyAtMs, nowMs, away, book, kitchen, tables),
+    [plan, nowMs, away, book, kitchen, tables],
+  );
+  const binding = program.steps.find((s) => s.id === (props.bindingStepId ?? longestStep(sim.trace)));
+  const take = (way: WayOut): PlanDoc => {
+    switch (way.kind) {
+      case 'fasterMethod': {
+        const { strength, heat, fruit, press, targetSweetnessPct } = {
+          ...defaultChoices(recipe, plan.choices.methodId),
+          ...plan.choices,
+        };
+        return {
+          ...plan,
+          choices: {
+            ...defaultChoices(recipe, way.methodId),
+            ...{ strength, heat, fruit, press, targetSweetnessPct },
+          },
+        };
+      }
+      case 'splitPots':
+        return plan;
+      case 'laterServing':
+        return { ...plan, readyAtMs: Math.ceil(way.readyMs / 900_000) * 900_000 };
+    }
+  };
+  return (
+    <Panel title="Not ready by then" sx={{ mb: 1.75, borderTopColor: role('danger') }}>
+      <Box data-testid="too-late">
+        {binding && (
+          <>
+            What binds is “{stepName(binding, program).toLowerCase()}”
+            {props.bindingStepId ? ', which falls into your hours away.' : ', the longest of its steps.'}{' '}
+            Three ways out:
+          </>
+        )}
+        <Box component="ul" sx={{ listStyle: 'none', m: 0, mt: 1, p: 0 }}>
+          {ways.map((way) => (
+            <Box
+              component="li"
+              key={way.kind}
+              data-testid={`way-${way.kind}`}
+              sx={{
+                display: 'flex',
+                gap: 1.5,
+                alignItems: 'center',
+                flexWrap: 'wrap',
+                py: 0.75,
+                borderBottom: `1px solid ${role('hairline')}`,
+              }}
+            >
+              <Box sx={{ flex: '1 1 260px' }}>
+                <strong>{say(`way.${way.kind}`, { method: say(`method.${way.methodId}`) })}</strong>, ready{' '}
+                {moment(way.readyMs, nowMs, kitchen.zone)}
+                {way.meets ? ': in time' : ''}
+                <Box sx={{ color: role('inkMuted') }}>{price(way)}</Box>
+              </Box>
+              {way.kind !== 'splitPots' && (
+                <Button variant="outlined" onClick={() => onChange(take(way))}>
+                  {way.kind === 'fasterMethod' ? 'Take it' : 'Serve then'}
+                </Button>
+              )}
+            </Box>
+          ))}
+        </Box>
+      </Box>
+    </Panel>
+  );
+}
+
+/** What a way out costs, in a line. */
+function price(way: WayOut): string {
+  const change = way.strength - 1;
+  const strength =
+    Math.abs(change) < 0.005
+      ? 'as strong as planned'
+      : `${percent(Math.abs(change))} ${change < 0 ? 'weaker' : 'stronger'}`;
+  const hands = `${duration(way.handsOnMin)} of your hands`;
+  switch (way.kind) {
+    case 'fasterMethod':
+      return `${strength}, ${hands}.`;
+    case 'splitPots':
+      return `Half in each pot on two rings; twice the washing-up${way.wantsPot ? ', and you have one pot only' : ''}.`;
+    case 'laterServing':
+      return `The plan as it is, ${hands}.`;
+  }
+}

@@ -1,0 +1,113 @@
+import type { AwayHours, Kitchen } from '@big-ladle/core';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import { Panel } from '../../shared/ui.tsx';
+import { role } from '../../theme/theme.ts';
+import { say } from '../../words/say.ts';
+
+/** Monday first, as a week is read in most kitchens. */
+const WEEK = [1, 2, 3, 4, 5, 6, 0];
+const FRESH: Record<AwayHours['kind'], AwayHours> = {
+  asleep: { kind: 'asleep', days: WEEK, fromMin: 22 * 60 + 30, toMin: 6 * 60 + 30 },
+  away: { kind: 'away', days: [1, 2, 3, 4, 5], fromMin: 8 * 60, toMin: 17 * 60 },
+};
+
+const clock = (minutes: number): string =>
+  `${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`;
+const minutesOf = (text: string): number | null => {
+  const match = /^(\d{2}):(\d{2})$/.exec(text);
+  return match ? Number(match[1]) * 60 + Number(match[2]) : null;
+};
+/** The name of a weekday in the reader's tongue; 7 January 2024 was a Sunday. */
+const dayName = (day: number): string =>
+  new Intl.DateTimeFormat(undefined, { weekday: 'short', timeZone: 'UTC' }).format(
+    Date.UTC(2024, 0, 7 + day),
+  );
+
+/** When nobody stands at the stove: a plan calls the cook outside of these hours only. */
+export function AwayPanel({
+  kitchen,
+  save,
+}: {
+  kitchen: Kitchen;
+  save: (change: Partial<Kitchen>) => Promise<boolean>;
+}) {
+  const { away } = kitchen;
+  const put = (index: number, change: Partial<AwayHours>) =>
+    void save({ away: away.map((a, i) => (i === index ? { ...a, ...change } : a)) });
+  const time = (label: string, value: number, set: (minutes: number) => void) => (
+    <Box
+      component="input"
+      type="time"
+      aria-label={label}
+      defaultValue={clock(value)}
+      onBlur={(e: React.FocusEvent<HTMLInputElement>) => {
+        const minutes = minutesOf(e.target.value);
+        if (minutes !== null && minutes !== value) set(minutes);
+      }}
+      sx={{
+        font: 'inherit',
+        minHeight: 44,
+        px: 1,
+        borderRadius: 1.5,
+        border: `1px solid ${role('line')}`,
+        bgcolor: role('enamel'),
+        color: role('ink'),
+      }}
+    />
+  );
+  return (
+    <Panel title="Your hours" aside="a plan keeps out of these">
+      {away.map((hours, index) => {
+        const name = say(`away.${hours.kind}`);
+        return (
+          <Box
+            // biome-ignore lint/suspicious/noArrayIndexKey: hours have no name of their own
+            key={index}
+            data-testid="away-hours"
+            sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap', py: 0.75 }}
+          >
+            <Box sx={{ minWidth: 64 }}>{name}</Box>
+            {time(`${name} from`, hours.fromMin, (fromMin) => put(index, { fromMin }))}
+            <span>to</span>
+            {time(`${name} to`, hours.toMin, (toMin) => put(index, { toMin }))}
+            <ToggleButtonGroup
+              size="small"
+              value={[...hours.days]}
+              onChange={(_, days: number[]) => put(index, { days })}
+              aria-label={`${name} on`}
+            >
+              {WEEK.map((day) => (
+                <ToggleButton key={day} value={day} sx={{ minWidth: 40, px: 0.75 }}>
+                  {dayName(day)}
+                </ToggleButton>
+              ))}
+            </ToggleButtonGroup>
+            <Button
+              size="small"
+              aria-label={`Remove ${name}`}
+              onClick={() => void save({ away: away.filter((_, i) => i !== index) })}
+            >
+              Remove
+            </Button>
+          </Box>
+        );
+      })}
+      {away.length === 0 && (
+        <Box sx={{ color: role('inkMuted') }}>
+          Say when you sleep and when you are out: soaks and steeps may fall into those hours, what wants you
+          does not.
+        </Box>
+      )}
+      <Box sx={{ display: 'flex', gap: 1, mt: 1 }}>
+        {(['asleep', 'away'] as const).map((kind) => (
+          <Button key={kind} variant="outlined" onClick={() => void save({ away: [...away, FRESH[kind]] })}>
+            {say(`away.add.${kind}`)}
+          </Button>
+        ))}
+      </Box>
+    </Panel>
+  );
+}
