@@ -202,6 +202,7 @@ export {
   type Schedule,
   scheduleFrom,
 } from './plan/schedule.ts';
+export { type SecondBoil, secondBoil } from './plan/secondBoil.ts';
 export {
   type Limit,
   type Question,

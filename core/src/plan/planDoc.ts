@@ -53,6 +53,8 @@ export const planSchema = v.strictObject({
   question: questionSchema,
   fills: v.union([v.literal('asNeeded'), whole(1, 6)]),
   readyAtMs: v.nullable(between(0, 8.64e15)),
+  /** The batch that is made again: its notes come back at their steps. */
+  again: v.optional(id),
 });
 export type PlanDoc = Omit<v.InferOutput<typeof planSchema>, 'choices'> & {
   choices: Partial<Choices> & Pick<Choices, 'methodId'>;

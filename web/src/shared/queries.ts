@@ -63,8 +63,8 @@ export const batchQuery = (id: string) => ({
 });
 
 /** A batch with its log, and what waits in the outbox laid on top. */
-export function useBatch(id: string) {
-  const query = useQuery(batchQuery(id));
+export function useBatch(id: string, enabled = true) {
+  const query = useQuery({ ...batchQuery(id), enabled });
   const pending = useOutbox((s) => s.pending);
   const events = useMemo(() => {
     const stored = query.data?.events ?? [];

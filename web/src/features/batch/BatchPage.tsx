@@ -1,10 +1,13 @@
-import { lastUndoable, MINUTE_MS, timetableFrom } from '@big-ladle/core';
+import { lastUndoable, MINUTE_MS, type PlanDoc, timetableFrom } from '@big-ladle/core';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
-import { Link, useParams, useSearchParams } from 'react-router';
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
+import { v7 as uuid } from 'uuid';
+import { call } from '../../shared/api.ts';
+import type { Batch } from '../../shared/apiTypes.ts';
 import { stepName } from '../../shared/batch/stepWords.ts';
 import { VesselDrawing } from '../../shared/drawings/VesselDrawing.tsx';
 import { recipeText } from '../../shared/recipeText.ts';
@@ -17,7 +20,7 @@ import { BottleForm } from './BottleForm.tsx';
 import { momentView, stageOf, stagesOf } from './figures.ts';
 import { deedText } from './logWords.ts';
 import { MeasureForm } from './MeasureForm.tsx';
-import { KeptPlan } from './PlanPage.tsx';
+import { begin, KeptPlan, tellFailed } from './PlanPage.tsx';
 import {
   BalancePanel,
   BottlesPanel,
@@ -89,10 +92,12 @@ function BatchTable({ live }: { live: LiveBatch }) {
           </>
         }
       >
-        {step && (
+        {step ? (
           <Button variant="contained" component={Link} to={`/batches/${batch.id}/stove`}>
             At the stove
           </Button>
+        ) : (
+          !batch.rehearsal && <MakeAgain live={live} />
         )}
       </PageHead>
       <StageLine
@@ -202,6 +207,22 @@ function BatchTable({ live }: { live: LiveBatch }) {
 }
 
 /** What happened, the newest first; the newest can be taken back, and a note can be left. */
+/** A batch that is over begun anew: the same plan, with what was noted at its steps. */
+function MakeAgain({ live }: { live: LiveBatch }) {
+  const navigate = useNavigate();
+  const again = async () => {
+    const plan: PlanDoc = { ...live.batch.plan, readyAtMs: null, again: live.batch.id };
+    const batch = await call<Batch>('POST', '/batches', { id: uuid(), plan });
+    await begin(batch, live.program.steps[0]!.id);
+    navigate(`/batches/${batch.id}/stove`);
+  };
+  return (
+    <Button variant="contained" onClick={() => void again().catch(tellFailed)}>
+      Make it again
+    </Button>
+  );
+}
+
 function LogPanel({ live }: { live: LiveBatch }) {
   const [text, setText] = useState('');
   const [all, setAll] = useState(false);

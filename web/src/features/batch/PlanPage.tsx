@@ -14,13 +14,14 @@ import { keys, queryClient, useKitchen } from '../../shared/queries.ts';
 import { useNow } from '../../shared/time.ts';
 import { ErrorPanel, Loading } from '../../shared/ui.tsx';
 import { say } from '../../words/say.ts';
+import { AlreadyOn } from './AlreadyOn.tsx';
 import { PlanTable } from './PlanTable.tsx';
 import { usePlanDrafts } from './planDraft.ts';
 
 const MINUTE = 60_000;
 
 /** Starts a kept plan: pins it, and writes that its first step has begun. */
-async function start(batch: Batch, firstStepId: string): Promise<void> {
+export async function begin(batch: Batch, firstStepId: string): Promise<void> {
   const stream = { kind: 'batch' as const, id: batch.id };
   const event = await eventFor(stream, { kind: 'stepStarted', body: { stepId: firstStepId } });
   await call('POST', `/batches/${batch.id}/start`, { version: batch.version, events: [event] });
@@ -55,7 +56,7 @@ async function rehearse(plan: PlanDoc, firstStepId: string): Promise<string> {
   return id;
 }
 
-const failed = (error: unknown): void =>
+export const tellFailed = (error: unknown): void =>
   notify(
     'error',
     error instanceof ApiError
@@ -72,7 +73,7 @@ function Rehearse({ plan, firstStepId }: { plan: PlanDoc; firstStepId: string | 
         firstStepId !== null &&
         void rehearse(plan, firstStepId)
           .then((id) => navigate(`/batches/${id}/stove`))
-          .catch(failed)
+          .catch(tellFailed)
       }
     >
       Rehearse it
@@ -89,6 +90,7 @@ export function NewPlanPage() {
   const navigate = useNavigate();
   const drafts = usePlanDrafts();
   const [busy, setBusy] = useState(false);
+  const [joining, setJoining] = useState(false);
   const book = useBook();
   const recipe = book.book.find((r) => r.id === recipeId);
   if (kitchen.isPending || (!recipe && book.isPending)) return <Loading />;
@@ -108,12 +110,12 @@ export function NewPlanPage() {
     setBusy(true);
     try {
       const batch = await call<Batch>('POST', '/batches', { id: uuid(), plan });
-      if (andStart && firstStepId) await start(batch, firstStepId);
+      if (andStart && firstStepId) await begin(batch, firstStepId);
       else await queryClient.invalidateQueries({ queryKey: keys.batches });
       drafts.drop(key);
       navigate(andStart ? `/batches/${batch.id}/stove` : `/batches/${batch.id}`);
     } catch (error) {
-      failed(error);
+      tellFailed(error);
     } finally {
       setBusy(false);
     }
@@ -128,6 +130,12 @@ export function NewPlanPage() {
       deeds={(firstStepId) => (
         <>
           <Rehearse plan={plan} firstStepId={firstStepId} />
+          <Button disabled={firstStepId === null} onClick={() => setJoining(true)}>
+            It is on already
+          </Button>
+          {joining && (
+            <AlreadyOn plan={plan} kitchen={k} onClose={() => setJoining(false)} onFailed={tellFailed} />
+          )}
           <Button
             variant="outlined"
             disabled={firstStepId === null || busy}
@@ -175,7 +183,7 @@ export function KeptPlan({ batch }: { batch: Batch }) {
     } catch (error) {
       if (error instanceof ApiError && error.code === 'changedElsewhere')
         setTheirs(error.body.stored as Batch);
-      else failed(error);
+      else tellFailed(error);
       return null;
     }
   };
@@ -184,7 +192,7 @@ export function KeptPlan({ batch }: { batch: Batch }) {
     try {
       await work();
     } catch (error) {
-      failed(error);
+      tellFailed(error);
     } finally {
       setBusy(false);
     }
@@ -266,7 +274,7 @@ export function KeptPlan({ batch }: { batch: Batch }) {
                 void busily(async () => {
                   const saved = await save();
                   if (!saved || firstStepId === null) return;
-                  await start(saved, firstStepId);
+                  await begin(saved, firstStepId);
                   navigate(`/batches/${batch.id}/stove`);
                 })
               }

@@ -261,7 +261,7 @@ export function PlanTable({ plan, kitchen, nowMs, onChange, deeds }: PlanTablePr
               : late && timetable.startMs >= nowMs
                 ? 'not with your hours away'
                 : late
-                  ? `too late by ${duration((nowMs - timetable.startMs) / 60_000)}: begun now it is ready ${moment(nowMs + timetable.totalMin * 60_000, nowMs, kitchen.zone)}`
+                  ? `too late by ${duration((nowMs - timetable.startMs) / 60_000)}`
                   : `start by ${moment(timetable.startMs, nowMs, kitchen.zone)}`}
           </Box>
         )}

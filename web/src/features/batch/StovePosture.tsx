@@ -1,4 +1,4 @@
-import { cuesFor, guidanceFor, lastUndoable, POT, type Step } from '@big-ladle/core';
+import { activeEvents, cuesFor, guidanceFor, lastUndoable, POT, type Step } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
@@ -12,6 +12,7 @@ import { clocksOf, type RunningClock, useOnBatches } from '../../shared/batch/on
 import { placeName, stepDeed, stepHow, stepName } from '../../shared/batch/stepWords.ts';
 import { Spoon } from '../../shared/drawings/Spoon.tsx';
 import { QuantityField } from '../../shared/QuantityField.tsx';
+import { useBatch } from '../../shared/queries.ts';
 import { useAwake, useCalls, useStoveKeys } from '../../shared/signals.ts';
 import { Caution, ErrorPanel, Hidden, Loading } from '../../shared/ui.tsx';
 import { heading, role } from '../../theme/theme.ts';
@@ -32,6 +33,7 @@ import { BottleForm } from './BottleForm.tsx';
 import { Changed } from './Changed.tsx';
 import { CoolingWatch } from './CoolingWatch.tsx';
 import { FootSlot } from './FootDeed.tsx';
+import { GuestsAreHere } from './GuestsAreHere.tsx';
 import { InstrumentStrip } from './InstrumentStrip.tsx';
 import { deedText, readingText } from './logWords.ts';
 import { MeasureForm } from './MeasureForm.tsx';
@@ -43,6 +45,8 @@ import { type LiveBatch, useLiveBatch } from './useBatchNow.ts';
 
 /** Steps into which lines go: each is told with its amount. */
 const TAKES: ReadonlySet<string> = new Set(['combine', 'mix', 'blend', 'juice', 'sour', 'fortify']);
+/** Steps in which the pot is drawing: it may be strained before its time. */
+const DRAWS: ReadonlySet<string> = new Set(['boil', 'steep', 'soak']);
 /** Steps whose form holds the one wide button: what it says follows from what was entered. */
 const OWN_DEED: ReadonlySet<string> = new Set(['strain', 'sweeten', 'bottle']);
 
@@ -63,7 +67,9 @@ export function StovePage() {
 function Posture({ live }: { live: LiveBatch }) {
   const { step, program, kitchen, now, nowMs, batch } = live;
   const navigate = useNavigate();
-  const [tool, setTool] = useState<'measure' | 'else' | 'retime' | 'clock' | 'signals' | null>(null);
+  const [tool, setTool] = useState<'measure' | 'guests' | 'else' | 'retime' | 'clock' | 'signals' | null>(
+    null,
+  );
   const [foot, setFoot] = useState<HTMLElement | null>(null);
   const { on } = useOnBatches(nowMs);
   const { sound, hear } = useAlarmState();
@@ -264,6 +270,7 @@ function Posture({ live }: { live: LiveBatch }) {
           ))}
 
           {step && <Cues live={live} step={step} />}
+          {step && <LastTime live={live} step={step} />}
           <Changed live={live} />
           <CoolingWatch live={live} />
           <InstrumentStrip live={live} />
@@ -300,6 +307,7 @@ function Posture({ live }: { live: LiveBatch }) {
             <Box sx={{ display: 'grid', gap: 1.5 }}>
               <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
                 {step.kind !== 'strain' && wet && toolButton('measure', 'Measure')}
+                {DRAWS.has(step.kind) && wet && toolButton('guests', 'Guests are here')}
                 {toolButton('else', 'Something else')}
                 {program.steps.indexOf(step) > 0 && toolButton('retime', 'It began earlier')}
                 {toolButton('clock', 'Another clock')}
@@ -316,6 +324,7 @@ function Posture({ live }: { live: LiveBatch }) {
               </Box>
               {tool === 'measure' && <MeasureForm live={live} onDone={() => setTool(null)} />}
               {tool === 'measure' && <Measured live={live} />}
+              {tool === 'guests' && <GuestsAreHere live={live} />}
               {tool === 'else' && <SomethingElse live={live} onDone={() => setTool(null)} />}
               {tool === 'signals' && <SignalsPanel />}
               {tool === 'retime' && <Retime live={live} onDone={() => setTool(null)} />}
@@ -409,6 +418,24 @@ function Posture({ live }: { live: LiveBatch }) {
         </Box>
       </Box>
     </FootSlot.Provider>
+  );
+}
+
+/** What was noted at this step when it was made last. */
+function LastTime({ live, step }: { live: LiveBatch; step: Step }) {
+  const { again } = live.batch.plan;
+  const { events } = useBatch(again ?? '', again !== undefined);
+  const first = live.program.steps[0]?.id === step.id;
+  const notes = activeEvents(events).flatMap((e) =>
+    e.kind === 'noted' && (e.body.stepId === step.id || (first && e.body.stepId === undefined))
+      ? [e.body.text]
+      : [],
+  );
+  if (notes.length === 0) return null;
+  return (
+    <Box data-testid="last-time" sx={{ borderLeft: `4px solid ${role('ready')}`, pl: 1.5 }}>
+      <strong>Last time:</strong> {notes.join('; ')}
+    </Box>
   );
 }
 

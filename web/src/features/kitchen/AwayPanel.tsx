@@ -6,6 +6,7 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { Panel } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
 import { say } from '../../words/say.ts';
+import type { SaveKitchen } from './KitchenPage.tsx';
 
 /** Monday first, as a week is read in most kitchens. */
 const WEEK = [1, 2, 3, 4, 5, 6, 0];
@@ -27,16 +28,10 @@ const dayName = (day: number): string =>
   );
 
 /** When nobody stands at the stove: a plan calls the cook outside of these hours only. */
-export function AwayPanel({
-  kitchen,
-  save,
-}: {
-  kitchen: Kitchen;
-  save: (change: Partial<Kitchen>) => Promise<boolean>;
-}) {
+export function AwayPanel({ kitchen, save }: { kitchen: Kitchen; save: SaveKitchen }) {
   const { away } = kitchen;
   const put = (index: number, change: Partial<AwayHours>) =>
-    void save({ away: away.map((a, i) => (i === index ? { ...a, ...change } : a)) });
+    void save((k) => ({ away: k.away.map((a, i) => (i === index ? { ...a, ...change } : a)) }));
   const time = (label: string, value: number, set: (minutes: number) => void) => (
     <Box
       component="input"
@@ -88,7 +83,7 @@ export function AwayPanel({
             <Button
               size="small"
               aria-label={`Remove ${name}`}
-              onClick={() => void save({ away: away.filter((_, i) => i !== index) })}
+              onClick={() => void save((k) => ({ away: k.away.filter((_, i) => i !== index) }))}
             >
               Remove
             </Button>
@@ -103,7 +98,11 @@ export function AwayPanel({
       )}
       <Box sx={{ display: 'flex', gap: 1, mt: 1 }}>
         {(['asleep', 'away'] as const).map((kind) => (
-          <Button key={kind} variant="outlined" onClick={() => void save({ away: [...away, FRESH[kind]] })}>
+          <Button
+            key={kind}
+            variant="outlined"
+            onClick={() => void save((k) => ({ away: [...k.away, FRESH[kind]] }))}
+          >
             {say(`away.add.${kind}`)}
           </Button>
         ))}

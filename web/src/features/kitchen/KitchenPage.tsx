@@ -3,7 +3,7 @@ import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { Navigate, useSearchParams } from 'react-router';
 import * as v from 'valibot';
 import { ApiError, call } from '../../shared/api.ts';
@@ -30,6 +30,11 @@ type Editing =
   | { what: 'measure'; id: string | null }
   | { what: 'cupWeight'; ingredientId: string | null };
 
+/** Stores a change of the kitchen; true when it is stored. A function is given the kitchen as it stands then. */
+export type SaveKitchen = (
+  change: Partial<Kitchen> | ((kitchen: Kitchen) => Partial<Kitchen>),
+) => Promise<boolean>;
+
 /** The kitchen that everything is calculated for. */
 export function KitchenPage() {
   const query = useKitchen();
@@ -38,14 +43,22 @@ export function KitchenPage() {
     search.get('weigh') ? { what: 'cupWeight', ingredientId: null } : null,
   );
   const [problem, setProblem] = useState<string | null>(null);
+  const saving = useRef<Promise<boolean>>(Promise.resolve(true));
   if (query.isPending) return <Loading />;
   if (query.isError) return <ErrorPanel error={query.error} again={() => void query.refetch()} />;
-  const { kitchen, version } = query.data;
+  const { kitchen } = query.data;
   if (kitchen.pots.length === 0) return <Navigate to="/" replace />;
 
-  const save = async (change: Partial<Kitchen>): Promise<boolean> => {
+  // One after the other: two changes in one breath are two changes, not a quarrel with another window.
+  const save: SaveKitchen = (change) => {
+    const turn = saving.current.then(() => saveNow(change));
+    saving.current = turn;
+    return turn;
+  };
+  const saveNow: SaveKitchen = async (change) => {
     setProblem(null);
-    const next = { ...kitchen, ...change };
+    const { kitchen: stands, version } = queryClient.getQueryData<KitchenDoc>(keys.kitchen) ?? query.data;
+    const next = { ...stands, ...(typeof change === 'function' ? change(stands) : change) };
     const checked = v.safeParse(kitchenSchema, next);
     if (!checked.success) {
       setProblem(sayField(checked.issues[0]?.message) ?? say('field.other'));
@@ -184,6 +197,9 @@ export function KitchenPage() {
               Add a bottle size
             </Button>
           </Panel>
+          <AwayPanel kitchen={kitchen} save={save} />
+          <InstrumentsPanel />
+          <DevicesPanel zone={kitchen.zone} />
         </Box>
         <Box sx={{ display: 'grid', gap: 1.75, minWidth: 0 }}>
           <Panel title="Measures and cup weights">
@@ -272,10 +288,7 @@ export function KitchenPage() {
               />
             </Box>
           </Panel>
-          <AwayPanel kitchen={kitchen} save={save} />
           <ToolsPanel kitchen={kitchen} save={save} />
-          <InstrumentsPanel />
-          <DevicesPanel zone={kitchen.zone} />
           <ArchivePanel />
         </Box>
       </Box>

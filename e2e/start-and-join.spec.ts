@@ -1,0 +1,107 @@
+import { readFileSync } from 'node:fs';
+import { begun, expect, KITCHEN, planFor, test } from './kitchenServer.ts';
+
+test('made again with a tap: last time’s lesson stands at its step', async ({ page, server }) => {
+  await begun(server, 'bottle');
+  await page.goto(`${server.url}/batches/batch/stove`);
+  await page.getByRole('button', { name: 'Something else' }).click();
+  await page.getByRole('button', { name: 'not as planned' }).click();
+  await page.getByRole('button', { name: 'The flame went out' }).click();
+  await page.getByRole('button', { name: 'Bottled, onto the cold shelf' }).click();
+  await page.goto(`${server.url}/batches/batch`);
+  await page.getByLabel('A note').fill('less clove');
+  await page.getByRole('button', { name: 'Note it' }).click();
+  await page.getByRole('button', { name: 'Make it again' }).click();
+  await expect(page.getByRole('heading', { name: 'Pick over' })).toBeVisible();
+  await expect(page.getByTestId('last-time')).toContainText('less clove');
+  const { batches } = await server.api<{ batches: { batch: { status: string } }[] }>('GET', '/batches');
+  expect(batches.map((b) => b.batch.status).sort()).toEqual(['done', 'on']);
+});
+
+test('a pot that is on without a plan is joined where it stands', async ({ page, server }) => {
+  await server.api('PUT', '/kitchen', { version: 0, kitchen: KITCHEN });
+  await page.goto(`${server.url}/new/deep-calyx-ginger?method=straightBoil`);
+  await page.getByRole('button', { name: 'It is on already' }).click();
+  await page.getByLabel('It is at').selectOption({ label: 'Boil gently' });
+  await page.getByLabel('Since').fill('9');
+  await page.getByRole('button', { name: 'Go on from there' }).click();
+  await expect(page.getByRole('heading', { name: 'Boil gently' })).toBeVisible();
+  const left = Number(await page.getByTestId('clock').getAttribute('data-end-ms')) - (await server.nowMs());
+  // The boil of this drink takes 25 minutes; nine are gone.
+  expect(left / 60_000).toBeGreaterThan(15);
+  expect(left / 60_000).toBeLessThan(16.5);
+  await page.getByTestId('done').click();
+  await expect(page.getByRole('heading', { name: 'Strain' })).toBeVisible();
+});
+
+test('guests are here: what it is now, what it would be, and a second boil', async ({ page, server }) => {
+  await begun(server, 'steep', 'shortBoilLongSteep');
+  await page.goto(`${server.url}/batches/batch/stove`);
+  await page.getByRole('button', { name: 'Guests are here' }).click();
+  const guests = page.getByTestId('guests');
+  await expect(guests).toContainText('Strained now');
+  await expect(guests).toContainText('g/L');
+  await expect(guests).toContainText('A second boil gives');
+  await guests.getByRole('button', { name: '3 L' }).click();
+  await expect(guests).toContainText('3.0 L');
+});
+
+test('start by keeps out of the night; too late says what binds and offers three ways out', async ({
+  page,
+  server,
+}) => {
+  // Tuesday 24 November 2026, 18:00: bed at 22:30, up at 06:30.
+  await server.api('POST', '/test/clock', { nowMs: Date.UTC(2026, 10, 24, 18), stopped: true });
+  await server.api('PUT', '/kitchen', {
+    version: 0,
+    kitchen: {
+      ...KITCHEN,
+      away: [{ kind: 'asleep', days: [0, 1, 2, 3, 4, 5, 6], fromMin: 22 * 60 + 30, toMin: 6 * 60 + 30 }],
+    },
+  });
+  await page.clock.setFixedTime(Date.UTC(2026, 10, 24, 18));
+  await page.goto(`${server.url}/new/deep-calyx-ginger?method=shortBoilLongSteep`);
+  await page.getByLabel('Ready by').fill('2026-11-25T12:00');
+  await expect(page.getByTestId('start-by')).toContainText('start by');
+  const calls = await page.getByRole('region', { name: 'When you are needed' }).innerText();
+  // Nothing calls between half past ten and half past six.
+  const hours = [...calls.matchAll(/(\d{2}):(\d{2})/g)].map((m) => Number(m[1]) * 60 + Number(m[2]));
+  expect(hours.length).toBeGreaterThan(3);
+  for (const minute of hours) expect(minute > 22 * 60 + 30 || minute < 6 * 60 + 29).toBe(false);
+
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Into the calendar' }).click();
+  const file = readFileSync(await (await download).path(), 'utf8');
+  expect(file).toContain('BEGIN:VCALENDAR');
+  expect(file).toMatch(/SUMMARY:Bottle \(Deep calyx/);
+  expect(file.match(/BEGIN:VEVENT/g)!.length).toBeGreaterThan(5);
+
+  await page.getByLabel('Ready by').fill('2026-11-24T22:00');
+  await expect(page.getByTestId('start-by')).toContainText('too late by');
+  await expect(page.getByTestId('too-late')).toContainText('What binds is “steep”');
+  await expect(page.getByTestId('way-fasterMethod')).toContainText('in time');
+  await expect(page.getByTestId('way-splitPots')).toContainText('twice the washing-up');
+  await expect(page.getByTestId('way-laterServing')).toContainText('ready Wed');
+  await page.getByTestId('way-fasterMethod').getByRole('button', { name: 'Take it' }).click();
+  await expect(page.getByTestId('too-late')).toHaveCount(0);
+  await expect(page.getByTestId('start-by')).toContainText('start by');
+});
+
+test('hours away are set in the kitchen', async ({ page, server }) => {
+  await server.api('PUT', '/kitchen', { version: 0, kitchen: KITCHEN });
+  await server.api('POST', '/batches', { id: 'plan', plan: planFor(6) });
+  await page.goto(`${server.url}/kitchen`);
+  const panel = page.getByRole('region', { name: 'Your hours' });
+  await panel.getByRole('button', { name: 'I sleep' }).click();
+  await expect(panel.getByTestId('away-hours')).toHaveCount(1);
+  await panel.getByLabel('Asleep from').fill('23:15');
+  await panel.getByLabel('Asleep to').focus();
+  await panel.getByRole('button', { name: 'I am out' }).click();
+  await expect(panel.getByTestId('away-hours')).toHaveCount(2);
+  await expect
+    .poll(
+      async () =>
+        (await server.api<{ kitchen: { away: { fromMin: number }[] } }>('GET', '/kitchen')).kitchen.away,
+    )
+    .toMatchObject([{ fromMin: 23 * 60 + 15 }, { fromMin: 480 }]);
+});
