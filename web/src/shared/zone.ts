@@ -1,9 +1,8 @@
 import { TZDate } from '@date-fns/tz';
-import { format } from 'date-fns';
 
-/** A moment as a local date-time field of the kitchen's zone shows it. */
+/** A moment as a local date-time field of the kitchen's zone shows it: the date and the minutes of its ISO form. */
 export const toLocalField = (ms: number, zone: string): string =>
-  format(new TZDate(ms, zone), "yyyy-MM-dd'T'HH:mm");
+  new TZDate(ms, zone).toISOString().slice(0, 16);
 
 /** What stands in such a field as a moment; null when it is not a whole date and time. */
 export function fromLocalField(text: string, zone: string): number | null {

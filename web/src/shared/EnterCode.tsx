@@ -1,0 +1,64 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import { useState } from 'react';
+import { ApiError, call } from './api.ts';
+import { flush } from './outbox.ts';
+import { usePairing } from './Pairing.tsx';
+import { queryClient } from './queries.ts';
+import { PageHead, Panel } from './ui.tsx';
+
+/** Asks for the code of the first screen, and for a name. */
+export function EnterCode() {
+  const [code, setCode] = useState('');
+  const [name, setName] = useState('');
+  const [problem, setProblem] = useState<string | null>(null);
+  const letIn = async () => {
+    try {
+      await call('POST', '/pairing', { code, name: name.trim() || 'A device' });
+      usePairing.setState({ wanted: false });
+      await queryClient.resetQueries();
+      await flush();
+    } catch (error) {
+      setProblem(error instanceof ApiError ? error.detail : 'The kitchen server does not answer.');
+    }
+  };
+  return (
+    <Box component="main" sx={{ p: 3, maxWidth: 460, mx: 'auto' }}>
+      <PageHead title="Come into the kitchen" />
+      <Panel>
+        <Box
+          component="form"
+          sx={{ display: 'grid', gap: 2 }}
+          onSubmit={(event: React.FormEvent) => {
+            event.preventDefault();
+            void letIn();
+          }}
+        >
+          <Box>
+            On the machine that Big Ladle runs on, open Kitchen: the code stands under Other devices. What you
+            have said here meanwhile is kept.
+          </Box>
+          <TextField
+            label="Code of six figures"
+            value={code}
+            onChange={(e) => setCode(e.target.value.replace(/\D/g, '').slice(0, 6))}
+            slotProps={{ htmlInput: { inputMode: 'numeric', autoComplete: 'one-time-code' } }}
+            error={problem !== null}
+            helperText={problem ?? undefined}
+          />
+          <TextField
+            label="What to call this device"
+            placeholder="Phone on the tiles"
+            value={name}
+            onChange={(e) => setName(e.target.value)}
+            slotProps={{ htmlInput: { maxLength: 40 } }}
+          />
+          <Button type="submit" variant="contained" disabled={code.length !== 6} sx={{ minHeight: 56 }}>
+            Let me in
+          </Button>
+        </Box>
+      </Panel>
+    </Box>
+  );
+}
