@@ -17,7 +17,17 @@ const TABLE = { width: 1280, height: 800 };
 const PHONE = { width: 390, height: 844 };
 
 const VIEWS = [
-  { name: 'stove', path: '/', size: TABLE },
+  {
+    name: 'stove',
+    path: '/',
+    size: TABLE,
+    before: async (url) => {
+      await tell(url, 'demo-steeping', [
+        { kind: 'clockStarted', body: { clockId: 'peel', label: 'Peel soak', minutes: 20 } },
+        { kind: 'clockStarted', body: { clockId: 'glass', label: 'Bottles in hot water', minutes: 35 } },
+      ]);
+    },
+  },
   { name: 'drinks', path: '/drinks', size: TABLE },
   { name: 'recipe', path: '/drinks/calyx-pineapple', size: TABLE },
   {
@@ -61,16 +71,6 @@ const VIEWS = [
   },
   { name: 'shopping', path: '/shopping', size: TABLE },
   { name: 'new-batch-size', path: '/new/deep-calyx-ginger?method=shortBoilLongSteep', size: TABLE },
-  {
-    name: 'new-batch-draw',
-    path: '/new/deep-calyx-ginger?method=shortBoilLongSteep&stage=draw',
-    size: TABLE,
-  },
-  {
-    name: 'new-batch-balance',
-    path: '/new/deep-calyx-ginger?method=shortBoilLongSteep&stage=balance',
-    size: TABLE,
-  },
   { name: 'batch', path: '/batches/demo-steeping', size: TABLE },
   { name: 'at-the-stove-phone', path: '/batches/demo-steeping/stove', size: PHONE },
   {
@@ -84,36 +84,60 @@ const VIEWS = [
     },
   },
   {
-    name: 'sweeten-phone',
-    path: '/batches/demo-steeping/stove',
-    size: PHONE,
+    name: 'cooling-watch-phone',
+    path: '/new/deep-calyx-ginger?method=straightBoil',
+    size: { width: 390, height: 1180 },
     prepare: async (page) => {
-      await page.getByTestId('done').click();
-      await page.getByTestId('sweeten-form').waitFor();
-      await page.getByTestId('dose').click();
+      await page.getByRole('button', { name: 'It is on already' }).click();
+      await page.getByLabel('It is at').selectOption({ label: 'Cool' });
+      await page.getByLabel('Since').fill('6');
+      await page.getByRole('button', { name: 'Go on from there' }).click();
+      await page.getByTestId('cooling').waitFor();
     },
   },
   {
-    name: 'bottle-phone',
-    path: '/batches/demo-steeping/stove',
-    size: PHONE,
+    name: 'rehearsal',
+    path: '/new/deep-calyx-ginger?method=doubleDraw',
+    size: { width: 1280, height: 1000 },
+    running: true,
     prepare: async (page) => {
-      await page.getByTestId('done').click();
-      await page.getByTestId('bottle-form').waitFor();
+      await page.getByRole('button', { name: 'Rehearse it' }).click();
+      await page.getByTestId('rehearsal').waitFor();
+      await page.getByRole('button', { name: '600 ×' }).click();
+      await page.getByRole('button', { name: /simulated cook/ }).click();
+      await page.getByRole('heading', { name: 'Sweeten by taste' }).waitFor({ timeout: 90_000 });
+    },
+  },
+  {
+    name: 'too-late',
+    path: '/new/deep-calyx-ginger?method=shortBoilLongSteep',
+    size: { width: 1280, height: 1000 },
+    prepare: async (page) => {
+      await page.getByLabel('Ready by').fill('2026-11-25T08:00');
+      await page.getByTestId('too-late').waitFor();
     },
   },
   { name: 'cold-shelf', path: '/shelf', size: TABLE },
-  {
-    name: 'bottle-reasons',
-    path: '/shelf',
-    size: TABLE,
-    prepare: async (page) => {
-      await page.getByTestId('bottle').nth(1).getByRole('button').click();
-      await page.getByRole('dialog').waitFor();
-    },
-  },
   { name: 'kitchen', path: '/kitchen', size: TABLE },
 ];
+
+/** Says deeds to a batch of the demo, as a device would. */
+async function tell(url, batchId, deeds) {
+  const events = deeds.map((deed, i) => ({
+    id: `shot-${batchId}-${i}`,
+    stream: { kind: 'batch', id: batchId },
+    v: 1,
+    atMs: NOON - 60_000 + i,
+    deviceId: 'shots',
+    deviceSeq: i,
+    ...deed,
+  }));
+  await fetch(`${url}/api/events`, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify({ events }),
+  });
+}
 
 await ensureInstalled();
 const executablePath = await ensureChromium();
@@ -126,11 +150,13 @@ mkdirSync(out, { recursive: true });
 process.env.TZ = 'UTC';
 process.env.LADLE_DEMO_NOW = String(NOON);
 const { child, url } = await startServer({ dataDir, port: await freePort(), demo: true, test: true });
-await fetch(`${url}/api/test/clock`, {
-  method: 'POST',
-  headers: { 'Content-Type': 'application/json' },
-  body: JSON.stringify({ nowMs: NOON, stopped: true }),
-});
+const setClock = (stopped) =>
+  fetch(`${url}/api/test/clock`, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify({ nowMs: NOON, stopped }),
+  });
+await setClock(true);
 const { chromium } = await import('@playwright/test');
 const browser = await chromium.launch({ executablePath, args: CHROMIUM_FLAGS });
 for (const view of VIEWS) {
@@ -139,15 +165,20 @@ for (const view of VIEWS) {
     locale: 'en-GB',
     timezoneId: 'UTC',
     reducedMotion: 'reduce',
+    serviceWorkers: 'block',
   });
   const page = await context.newPage();
-  await page.clock.setFixedTime(NOON);
+  // What has to run runs; everything else stands still, so that pictures can be compared.
+  if (!view.running) await page.clock.setFixedTime(NOON);
+  if (view.running) await setClock(false);
+  await view.before?.(url);
   await page.goto(`${url}${view.path}`);
   await page.locator('[data-page-title]').waitFor();
   await view.prepare?.(page);
   await page.evaluate(() => document.fonts.ready);
   await page.mouse.move(0, 0);
   await page.screenshot({ path: path.join(out, `${view.name}.png`) });
+  if (view.running) await setClock(true);
   say(`docs/screenshots/${view.name}.png`);
   await context.close();
 }

@@ -61,13 +61,13 @@ export function CoolingWatch({ live }: { live: LiveBatch }) {
         name="60 to 21 °C"
         minutes={liquor.cooling.from60To21Min}
         limitMin={limits.first * 60}
-        on={entry.now.tempC > 21}
+        state={entry.now.tempC > 60 ? 'later' : entry.now.tempC > 21 ? 'running' : 'over'}
       />
       <Stage
         name="21 to 5 °C"
         minutes={liquor.cooling.from21To5Min}
         limitMin={limits.second * 60}
-        on={entry.now.tempC <= 21}
+        state={entry.now.tempC > 21 ? 'later' : entry.now.tempC > 5 ? 'running' : 'over'}
       />
       <Box data-testid="warm-zone">
         {duration(liquor.cooling.warmMin)} between 60 and 5 °C so far.{' '}
@@ -142,17 +142,24 @@ function Cold(props: { name: string; targetC: number; atMs: number | null; live:
 }
 
 /** Minutes used of a stage's limit: a bar, a word and a figure. */
-function Stage(props: { name: string; minutes: number; limitMin: number; on: boolean }) {
-  const { name, minutes, limitMin, on } = props;
+function Stage(props: {
+  name: string;
+  minutes: number;
+  limitMin: number;
+  state: 'later' | 'running' | 'over';
+}) {
+  const { name, minutes, limitMin, state } = props;
   const share = Math.min(1, minutes / limitMin);
   const tone = minutes > limitMin ? 'danger' : share > 0.75 ? 'caution' : 'cold';
   return (
-    <Box sx={{ opacity: on || minutes > 0 ? 1 : 0.7 }}>
+    <Box>
       <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 1 }}>
         <span>{name}</span>
         <span>
           <strong>{duration(minutes)}</strong> of {duration(limitMin)}
-          {minutes > limitMin ? ': missed' : on ? ': running' : minutes > 0 ? ': kept' : ''}
+          {minutes > limitMin
+            ? ': missed'
+            : { later: ', not yet', running: ': running', over: ': kept' }[state]}
         </span>
       </Box>
       <Box

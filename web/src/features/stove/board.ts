@@ -90,7 +90,11 @@ export function useOnBoard(nowMs: number): { entries: BoardEntry[]; clocks: Runn
   const clocks = on.flatMap((batch) => {
     const { program, kitchen } = batch.batch.pins!;
     const potName = kitchen.pots.find((p) => p.id === program.potId)?.name ?? '';
-    return clocksOf(batch, (s) => `${potName}, ${stepName(s, program).toLowerCase()}`);
+    return clocksOf(
+      batch,
+      (s) => `${potName}, ${stepName(s, program).toLowerCase()}`,
+      (label) => `${potName}, ${label.toLowerCase()}`,
+    );
   });
   return {
     entries: entries.sort((a, b) => (a.clock?.endMs ?? 0) - (b.clock?.endMs ?? 0)),

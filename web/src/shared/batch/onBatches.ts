@@ -33,12 +33,16 @@ function nextOf({ batch, step }: OnBatch): Step | null {
 }
 
 /** The clocks of a batch: that of its step, and the cook's own. */
-export function clocksOf(on: OnBatch, label: (step: Step) => string): RunningClock[] {
+export function clocksOf(
+  on: OnBatch,
+  label: (step: Step) => string,
+  own: (label: string) => string = (text) => text,
+): RunningClock[] {
   const { now, step, batch } = on;
   const clocks: RunningClock[] = now.log.clocks.map((c) => ({
     key: `${batch.id}:${c.id}`,
     batchId: batch.id,
-    label: c.label,
+    label: own(c.label),
     stepKind: 'own' as const,
     kind: 'timed' as const,
     startMs: c.startMs,
