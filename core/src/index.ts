@@ -165,7 +165,16 @@ export { fruitForJuice, juicePerKg } from './physics/juice.ts';
 export { coverWaterMl, foamOf, hotFillMl, type Room, roomIn, solidVolumeMl } from './physics/room.ts';
 // physics
 export { areaM2, bowlDiameterM, capacityMl, levelM, mlAtLevel, type Shape } from './physics/vesselShape.ts';
-export { type BottlePlan, bottlePlan, fillMl, HEADSPACE_SHARE, suggestBottles } from './plan/bottles.ts';
+export {
+  type BottlePlan,
+  bottlePlan,
+  type FilledBottle,
+  fillBottles,
+  fillMl,
+  HEADSPACE_SHARE,
+  jugOf,
+  suggestBottles,
+} from './plan/bottles.ts';
 export {
   COOLING_WAYS,
   type CoolingInput,

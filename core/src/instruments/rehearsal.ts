@@ -2,7 +2,7 @@ import { gramsToSweetness } from '../balance/served.ts';
 import { volumeMl } from '../liquor/composition.ts';
 import { activeEvents, type Deed, type LogEvent } from '../log/events.ts';
 import { foldBatch, MINUTE_MS } from '../log/foldBatch.ts';
-import { fillMl, suggestBottles } from '../plan/bottles.ts';
+import { type FilledBottle, fillBottles, jugOf, suggestBottles } from '../plan/bottles.ts';
 import type { Kitchen } from '../program/kitchen.ts';
 import { BOTTLES, TUB } from '../program/making.ts';
 import type { Factors, Program, Step, TraceEntry } from '../program/types.ts';
@@ -47,6 +47,8 @@ export interface CookInput {
   newId: () => string;
 }
 
+/** The log takes no larger vessel than this, mL. */
+const MOST_IN_A_JUG_ML = 30_000;
 /** Minutes after the pot was put on at which the simulated cook holds the probe in. */
 const PROBED_AT_MIN = [3, 5, 8] as const;
 
@@ -149,35 +151,8 @@ const bottledMl = (truth: BatchTruth): number => {
 };
 
 /** The bottles of the kitchen, each to its fill line; the rest in a jug. */
-function filled(
-  { kitchen, newId }: CookInput,
-  ml: number,
-): Extract<Deed, { kind: 'bottled' }>['body']['bottles'] {
-  const counts = suggestBottles(ml, kitchen.bottles);
-  let left = ml;
-  const bottles = kitchen.bottles.flatMap((size) =>
-    Array.from({ length: counts[size.id] ?? 0 }, () => {
-      const volume = Math.min(fillMl(size.volumeMl), left);
-      left -= volume;
-      return {
-        itemId: newId(),
-        sizeId: size.id,
-        name: size.name,
-        sizeMl: size.volumeMl,
-        volumeMl: Math.round(volume),
-        diameterCm: size.diameterCm,
-      };
-    }),
-  );
-  const jugMl = Math.min(30_000, Math.round(left));
-  if (jugMl >= 10 && (bottles.length === 0 || jugMl > 50))
-    bottles.push({
-      itemId: newId(),
-      sizeId: 'jug',
-      name: 'Jug',
-      sizeMl: jugMl,
-      volumeMl: jugMl,
-      diameterCm: 12,
-    });
-  return bottles;
+function filled({ kitchen, newId }: CookInput, ml: number): FilledBottle[] {
+  const { bottles, leftMl } = fillBottles(ml, kitchen.bottles, suggestBottles(ml, kitchen.bottles), newId);
+  const jugMl = Math.min(MOST_IN_A_JUG_ML, leftMl);
+  return jugMl >= 10 && (bottles.length === 0 || jugMl > 50) ? [...bottles, jugOf(jugMl, newId)] : bottles;
 }

@@ -62,3 +62,51 @@ export function suggestBottles(volumeMl: number, sizes: readonly BottleSize[]): 
   while (best > 0 && !Number.isFinite(fewest[best]!)) best--;
   return Object.fromEntries(usable.map((size, i) => [size.id, usedOf[i]![best] ?? 0]));
 }
+
+/** A bottle as it is written into the log. */
+export interface FilledBottle {
+  itemId: string;
+  sizeId: string;
+  name: string;
+  sizeMl: number;
+  volumeMl: number;
+  diameterCm: number;
+}
+
+/**
+ * So many bottles of each size, each to its fill line as far as it goes; the last may stay short.
+ * @returns the bottles with something in them, and what is left over, mL.
+ */
+export function fillBottles(
+  volumeMl: number,
+  sizes: readonly BottleSize[],
+  counts: Readonly<Record<string, number>>,
+  newId: () => string,
+): { bottles: FilledBottle[]; leftMl: number } {
+  let leftMl = volumeMl;
+  const bottles = sizes.flatMap((size) =>
+    Array.from({ length: counts[size.id] ?? 0 }, (): FilledBottle => {
+      const filled = Math.min(fillMl(size.volumeMl), leftMl);
+      leftMl -= filled;
+      return {
+        itemId: newId(),
+        sizeId: size.id,
+        name: size.name,
+        sizeMl: size.volumeMl,
+        volumeMl: Math.round(filled),
+        diameterCm: size.diameterCm,
+      };
+    }),
+  );
+  return { bottles: bottles.filter((b) => b.volumeMl >= 1), leftMl };
+}
+
+/** What is left over, in a jug of its own size. */
+export const jugOf = (volumeMl: number, newId: () => string): FilledBottle => ({
+  itemId: newId(),
+  sizeId: 'jug',
+  name: 'Jug',
+  sizeMl: Math.max(10, Math.round(volumeMl)),
+  volumeMl: Math.round(volumeMl),
+  diameterCm: 12,
+});

@@ -7,7 +7,7 @@ import { defaultChoices, type RecipeLine } from '../program/recipe.ts';
 import { simulateBatch } from '../program/simulate.ts';
 import { BURNERS, KITCHEN, POTS, TABLES } from '../testKitchen.ts';
 import { unwrap } from '../units/result.ts';
-import { bottlePlan, fillMl, suggestBottles } from './bottles.ts';
+import { bottlePlan, fillBottles, fillMl, jugOf, suggestBottles } from './bottles.ts';
 import { lineMassG, scaleForMass } from './scaling.ts';
 import { type Question, type SolveInput, solvePlan } from './solve.ts';
 import { startBy } from './startBy.ts';
@@ -248,6 +248,21 @@ describe('bottles', () => {
     diameterCm: 8,
     material: 'glass',
     count,
+  });
+  it('are filled to their line, the last one short, and what is over goes into a jug', () => {
+    let made = 0;
+    const id = () => `b${++made}`;
+    // 2.0 L: two of 750 take 720 each, 560 stay; a third takes them and stays 160 short.
+    const two = fillBottles(2000, [size('b750', 750, 9)], { b750: 2 }, id);
+    expect(two.bottles.map((b) => b.volumeMl)).toEqual([720, 720]);
+    expect(two.leftMl).toBeCloseTo(560, 9);
+    expect(jugOf(two.leftMl, id)).toMatchObject({ sizeId: 'jug', volumeMl: 560, sizeMl: 560 });
+    const three = fillBottles(2000, [size('b750', 750, 9)], { b750: 3 }, id);
+    expect(three.bottles.map((b) => b.volumeMl)).toEqual([720, 720, 560]);
+    expect(three.leftMl).toBeCloseTo(0, 9);
+    // A fourth would stay empty: it is none.
+    expect(fillBottles(2000, [size('b750', 750, 9)], { b750: 4 }, id).bottles).toHaveLength(3);
+    expect(new Set(three.bottles.map((b) => b.itemId)).size).toBe(3);
   });
   it('5.0 L into 750s and 500s: nothing over but 8 mL', () => {
     // Filled to 96 %: 720 and 480. 5·720 + 2·480 = 4560; 3·720 + 5·480 = 4560; best is 4·720 + 4·480 = 4800,

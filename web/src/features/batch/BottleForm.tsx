@@ -1,4 +1,13 @@
-import { BOTTLES, bottlePlan, type Deed, fillMl, suggestBottles, volumeMl } from '@big-ladle/core';
+import {
+  BOTTLES,
+  bottlePlan,
+  type Deed,
+  fillBottles,
+  fillMl,
+  jugOf,
+  suggestBottles,
+  volumeMl,
+} from '@big-ladle/core';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import { useState } from 'react';
@@ -32,32 +41,8 @@ export function BottleForm({ live, onBottled }: { live: LiveBatch; onBottled: ()
   const set = (id: string, count: number) => setCounts({ ...chosen, [id]: count });
 
   const finish = async () => {
-    let toFill = ml;
-    const bottles = sizes.flatMap((size) =>
-      Array.from({ length: chosen[size.id] ?? 0 }, () => {
-        const filled = Math.min(fillMl(size.volumeMl), toFill);
-        toFill -= filled;
-        return {
-          itemId: uuid(),
-          sizeId: size.id,
-          name: size.name,
-          sizeMl: size.volumeMl,
-          volumeMl: Math.round(filled),
-          diameterCm: size.diameterCm,
-        };
-      }),
-    );
-    const filled = bottles.filter((b) => b.volumeMl >= 1);
-    if (left === 'keep' && toFill >= 1) {
-      filled.push({
-        itemId: uuid(),
-        sizeId: 'jug',
-        name: 'Jug',
-        sizeMl: Math.max(10, Math.round(toFill)),
-        volumeMl: Math.round(toFill),
-        diameterCm: 12,
-      });
-    }
+    const { bottles, leftMl } = fillBottles(ml, sizes, chosen, uuid);
+    const filled = left === 'keep' && leftMl >= 1 ? [...bottles, jugOf(leftMl, uuid)] : bottles;
     const deeds: Deed[] = [
       { kind: 'bottled', body: { stepId: step.id, hygiene, bottles: filled } },
       { kind: 'stepEnded', body: { stepId: step.id } },
