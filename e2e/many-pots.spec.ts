@@ -174,3 +174,14 @@ test('the cooling watch: stages with their limits, and what would be sooner', as
   await expect(page.getByTestId('cooling-ways')).toContainText('In ice water, stirred, as now');
   await expect(watch.getByRole('img', { name: /Temperatures over the hours/ })).toBeVisible();
 });
+
+test('while the pot looks after itself: side jobs, done when it is', async ({ page, server }) => {
+  await begun(server, 'boil');
+  await page.goto(`${server.url}/batches/batch/stove`);
+  const waits = page.getByTestId('while-it-waits');
+  await expect(waits).toContainText('wash the bottles and heat them');
+  await expect(waits).toContainText('20 min, from');
+  await waits.getByRole('button', { name: 'Begin it' }).first().click();
+  await expect(page.getByTestId('small-clocks')).toContainText('wash the bottles and heat them');
+  await expect(waits).not.toContainText('wash the bottles');
+});

@@ -134,3 +134,19 @@ test('counted jugs end the straining in one tap, also with the server away; a sl
     )
     .toEqual(['measured', 'stepEnded']);
 });
+
+test('a temperature by taps alone, from where the model expects it', async ({ page, server }) => {
+  await begun(server, 'cool');
+  await page.goto(`${server.url}/batches/batch/stove`);
+  await page.getByRole('button', { name: 'Measure', exact: true }).click();
+  const form = page.getByTestId('measure-form');
+  await form.getByRole('button', { name: 'temperature', exact: true }).click();
+  await form.getByRole('button', { name: /^as expected, / }).click();
+  const expected = Number(await page.getByTestId('measure-value').inputValue());
+  expect(expected).toBeGreaterThan(30);
+  await form.getByRole('button', { name: 'temperature 5 less' }).click();
+  await form.getByRole('button', { name: 'temperature 1 less' }).click();
+  await expect(page.getByTestId('measure-value')).toHaveValue(String(expected - 6));
+  await form.getByRole('button', { name: 'Enter it' }).click();
+  await expect(page.getByRole('button', { name: /^Undo: measured/ })).toBeVisible();
+});

@@ -182,6 +182,7 @@ export {
   type CoolingWayId,
   coolingWays,
 } from './plan/cooling.ts';
+export { type IdleJob, idleJobs, type PlacedJob, placeJobs } from './plan/idleJobs.ts';
 export {
   choicesSchema,
   type PlanDoc,

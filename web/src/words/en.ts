@@ -52,6 +52,10 @@ export const EN: Readonly<Record<string, string>> = {
   'step.chill': 'Chill',
   'step.freeze': 'Freeze',
 
+  'job.bottlesHot': 'wash the bottles and heat them',
+  'job.bottlesClean': 'wash the bottles',
+  'job.squeeze': 'squeeze: {list}',
+  'job.ice': 'fetch the ice',
   'away.asleep': 'Asleep',
   'away.away': 'Away',
   'away.add.asleep': 'I sleep',

@@ -16,6 +16,7 @@ import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { Choice } from '../../shared/Choice.tsx';
 import { Counter } from '../../shared/Counter.tsx';
+import { Dial } from '../../shared/Dial.tsx';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { role } from '../../theme/theme.ts';
 import { litres, num, say, sayStepProblem } from '../../words/say.ts';
@@ -38,6 +39,38 @@ export const vesselNowId = ({ step }: LiveBatch): string => {
   const id = step?.kind === 'strain' || step?.kind === 'juice' ? step.to[0] : (step?.from[0] ?? step?.to[0]);
   return id && id !== BOWL ? id : TUB;
 };
+
+/** The steps of a figure that is dialled, and where it begins: what the model has there now. Jugs are counted. */
+function dialOf(kind: Kind, live: LiveBatch, withVessel: boolean) {
+  const now = live.now.moment?.trace.at(-1)?.now;
+  if (!now) return null;
+  switch (kind) {
+    case 'jug':
+      return null;
+    case 'level':
+      return now.levelCm === null
+        ? null
+        : { start: now.levelCm, small: 0.5, large: 2, min: 0.5, max: live.pot.heightCm, decimals: 1 };
+    case 'mass': {
+      const vessel = live.program.vessels.find((v) => v.id === vesselNowId(live));
+      const vesselKg = withVessel ? (vessel?.massG ?? 0) / 1000 : 0;
+      return { start: now.massG / 1000 + vesselKg, small: 0.1, large: 1, min: 0.1, max: 200, decimals: 1 };
+    }
+    case 'temperature':
+      return { start: now.tempC, small: 1, large: 5, min: -5, max: 105, decimals: 0 };
+    case 'brix':
+      return { start: now.brix, small: 0.2, large: 1, min: 0, max: 85, decimals: 1 };
+    case 'pH':
+      return {
+        start: now.ph.kind === 'estimate' ? now.ph.pH : 3.5,
+        small: 0.1,
+        large: 0.5,
+        min: 0.5,
+        max: 13,
+        decimals: 1,
+      };
+  }
+}
 
 /** From here up what is counted in jugs is taken to be hot until the cook says otherwise, °C. */
 const HOT_C = 45;
@@ -133,6 +166,7 @@ export function MeasureForm(props: {
     });
   };
 
+  const dial = dialOf(kind, live, withVessel);
   const kinds: Kind[] = inPot
     ? ['jug', 'level', 'mass', 'temperature', 'brix', 'pH']
     : ['jug', 'mass', 'temperature', 'brix', 'pH'];
@@ -296,6 +330,7 @@ export function MeasureForm(props: {
           />
         </>
       )}
+      {dial && <Dial name={WORDS[kind]} value={value} onChange={setValue} {...dial} />}
       {problem && <Alert severity="error">{problem}</Alert>}
       {asking && (
         <Alert severity="warning" data-testid="loss-slip">

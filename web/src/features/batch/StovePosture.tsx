@@ -42,6 +42,7 @@ import { SignalsPanel } from './SignalsPanel.tsx';
 import { SomethingElse } from './SomethingElse.tsx';
 import { SweetenForm } from './SweetenForm.tsx';
 import { type LiveBatch, useLiveBatch } from './useBatchNow.ts';
+import { WhileItWaits } from './WhileItWaits.tsx';
 
 /** Steps into which lines go: each is told with its amount. */
 const TAKES: ReadonlySet<string> = new Set(['combine', 'mix', 'blend', 'juice', 'sour', 'fortify']);
@@ -270,6 +271,7 @@ function Posture({ live }: { live: LiveBatch }) {
           ))}
 
           {step && <Cues live={live} step={step} />}
+          <WhileItWaits live={live} clock={main} />
           {step && <LastTime live={live} step={step} />}
           <Changed live={live} />
           <CoolingWatch live={live} />

@@ -1,0 +1,51 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { num } from '../words/say.ts';
+
+/** A figure by taps, for wet thumbs: small and large steps from where the model expects it. */
+export function Dial(props: {
+  name: string;
+  value: number | null;
+  /** Where it begins: what the model expects. */
+  start: number;
+  small: number;
+  large: number;
+  min: number;
+  max: number;
+  decimals: number;
+  onChange: (value: number) => void;
+}) {
+  const { name, value, start, small, large, min, max, decimals, onChange } = props;
+  const at = value ?? Number(start.toFixed(decimals));
+  const move = (step: number) => {
+    const next = Math.min(max, Math.max(min, at + step));
+    onChange(Number(next.toFixed(decimals)));
+  };
+  return (
+    <Box role="group" aria-label={`${name}, by taps`} sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+      {[-large, -small, small, large].map((step) => (
+        <Button
+          key={step}
+          variant="outlined"
+          color="inherit"
+          sx={{ minWidth: 64, minHeight: 56, fontSize: '1.2rem' }}
+          aria-label={`${name} ${num(Math.abs(step), decimals)} ${step < 0 ? 'less' : 'more'}`}
+          onClick={() => move(step)}
+        >
+          {step < 0 ? '−' : '+'}
+          {num(Math.abs(step), Math.abs(step) < 1 ? 1 : 0)}
+        </Button>
+      ))}
+      {value === null && (
+        <Button
+          variant="outlined"
+          color="inherit"
+          sx={{ minHeight: 56, fontSize: '1.1rem' }}
+          onClick={() => onChange(at)}
+        >
+          as expected, {num(at, decimals)}
+        </Button>
+      )}
+    </Box>
+  );
+}
