@@ -103,7 +103,8 @@ export function LineChart(props: {
     return () => chart.destroy();
   }, [series, xTitle, yTitle, unit, fromZero, mode, systemMode]);
   return (
-    <Box sx={{ height, position: 'relative' }}>
+    // A chart follows its column; it never holds it open.
+    <Box sx={{ height, position: 'relative', minWidth: 0, overflow: 'hidden' }}>
       <canvas ref={canvas} role="img" aria-label={said} />
     </Box>
   );

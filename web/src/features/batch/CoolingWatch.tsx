@@ -55,7 +55,7 @@ export function CoolingWatch({ live }: { live: LiveBatch }) {
       component="section"
       aria-label="Cooling watch"
       data-testid="cooling"
-      sx={{ display: 'grid', gap: 1.5 }}
+      sx={{ display: 'grid', gridTemplateColumns: 'minmax(0,1fr)', gap: 1.5 }}
     >
       <Stage
         name="60 to 21 °C"

@@ -77,7 +77,14 @@ export function Rehearsing({ live }: { live: LiveBatch }) {
       component="section"
       aria-label="Rehearsal"
       data-testid="rehearsal"
-      sx={{ border: `2px dashed ${role('caution')}`, borderRadius: 2, p: 1.5, display: 'grid', gap: 1.25 }}
+      sx={{
+        border: `2px dashed ${role('caution')}`,
+        borderRadius: 2,
+        p: 1.5,
+        display: 'grid',
+        gridTemplateColumns: 'minmax(0,1fr)',
+        gap: 1.25,
+      }}
     >
       <Box sx={{ ...heading, fontSize: '1.2rem' }}>
         Rehearsal: {speed} times as fast{kept ? ', kept' : ', nothing of it stays'}

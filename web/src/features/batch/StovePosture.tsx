@@ -165,7 +165,18 @@ function Posture({ live }: { live: LiveBatch }) {
           '& .MuiInputBase-input': { fontSize: '1.25rem' },
         }}
       >
-        <Box sx={{ width: '100%', maxWidth: 760, mx: 'auto', p: 2.25, pb: 22, display: 'grid', gap: 2 }}>
+        <Box
+          sx={{
+            width: '100%',
+            maxWidth: 760,
+            mx: 'auto',
+            p: 2.25,
+            pb: 22,
+            display: 'grid',
+            gridTemplateColumns: 'minmax(0,1fr)',
+            gap: 2,
+          }}
+        >
           <Box
             sx={{
               display: 'flex',
