@@ -157,6 +157,15 @@ test('four keys lead through the stove, and can be others', async ({ page, serve
   await expect(page.getByRole('heading', { name: 'Strain' })).toBeVisible();
   await page.keyboard.press('ArrowLeft');
   await expect(page.getByRole('heading', { name: 'Boil gently' })).toBeVisible();
+  // Through a form of its own too: strained, then the wide button of the straining.
+  await page.keyboard.press('n');
+  await expect(page.getByRole('heading', { name: 'Strain' })).toBeVisible();
+  await page.keyboard.press('n');
+  await expect(page.getByRole('heading', { name: 'Cool' })).toBeVisible();
+  await page.keyboard.press('ArrowLeft');
+  await expect(page.getByRole('heading', { name: 'Strain' })).toBeVisible();
+  await page.keyboard.press('ArrowLeft');
+  await expect(page.getByRole('heading', { name: 'Boil gently' })).toBeVisible();
   await server.pass(40);
   await expect(page.getByTestId('alarm')).toHaveCount(2);
   await page.keyboard.press('ArrowDown');

@@ -22,6 +22,7 @@ export function FootDeed(props: {
       disabled={props.disabled ?? false}
       onClick={props.onClick}
       data-testid={props.testId}
+      data-next
       sx={slot ? { flex: 1, minHeight: 72, fontSize: '1.3rem' } : { minHeight: 56, fontSize: '1.1rem' }}
     >
       {props.children}

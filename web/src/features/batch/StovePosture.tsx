@@ -126,7 +126,8 @@ function Posture({ live }: { live: LiveBatch }) {
   useCalls(due, step ? stepName(step, program) : '');
   useAwake();
   useStoveKeys({
-    next: () => document.querySelector<HTMLButtonElement>('[data-testid="done"]')?.click(),
+    // Whichever form has put the one wide button there.
+    next: () => document.querySelector<HTMLButtonElement>('[data-next]:not(:disabled)')?.click(),
     back: undo,
     start: () => {
       const clockId = uuid();
@@ -419,6 +420,7 @@ function Posture({ live }: { live: LiveBatch }) {
                   variant="contained"
                   sx={{ flex: 1, minHeight: 72, fontSize: '1.35rem' }}
                   data-testid="done"
+                  data-next
                   onClick={() => end()}
                 >
                   {step.kind === 'steep' && main && nowMs < main.endMs
