@@ -72,9 +72,11 @@ const VIEWS = [
   { name: 'shopping', path: '/shopping', size: TABLE },
   { name: 'new-batch-size', path: '/new/deep-calyx-ginger?method=shortBoilLongSteep', size: TABLE },
   { name: 'batch', path: '/batches/demo-steeping', size: TABLE },
-  { name: 'at-the-stove-phone', path: '/batches/demo-steeping/stove', size: PHONE },
+  { name: 'at-the-stove-phone', path: '/batches/demo-steeping/stove', size: PHONE, night: true },
+  { name: 'at-the-stove-day-phone', path: '/batches/demo-steeping/stove', size: PHONE },
   {
     name: 'strain-and-measure-phone',
+    night: true,
     path: '/batches/demo-steeping/stove',
     size: PHONE,
     prepare: async (page) => {
@@ -97,6 +99,7 @@ const VIEWS = [
   },
   {
     name: 'rehearsal',
+    night: true,
     path: '/new/deep-calyx-ginger?method=doubleDraw',
     size: { width: 1280, height: 1000 },
     running: true,
@@ -166,6 +169,7 @@ for (const view of VIEWS) {
     timezoneId: 'UTC',
     reducedMotion: 'reduce',
     serviceWorkers: 'block',
+    colorScheme: view.night ? 'dark' : 'light',
   });
   const page = await context.newPage();
   // What has to run runs; everything else stands still, so that pictures can be compared.

@@ -1,9 +1,9 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { useColorScheme } from '@mui/material/styles';
 import { useEffect } from 'react';
 import { NavLink, Outlet, useLocation } from 'react-router';
 import { heading, role } from '../theme/theme.ts';
+import { useScheme } from './scheme.ts';
 
 /** Only places that work stand here. */
 const PLACES = [
@@ -14,17 +14,13 @@ const PLACES = [
   { to: '/kitchen', label: 'Kitchen', end: false },
 ];
 
-const NEXT_SCHEME = { system: 'light', light: 'dark', dark: 'system' } as const;
-const SCHEME_WORD = { system: 'Light: as the device', light: 'Light: day', dark: 'Light: night' } as const;
-
 function SchemeButton() {
-  const { mode, setMode } = useColorScheme();
-  const now = mode ?? 'system';
+  const { word, next } = useScheme();
   return (
     <Button
       size="small"
       color="inherit"
-      onClick={() => setMode(NEXT_SCHEME[now])}
+      onClick={next}
       sx={{
         color: role('inkMuted'),
         fontWeight: 400,
@@ -33,7 +29,7 @@ function SchemeButton() {
         justifyContent: 'flex-start',
       }}
     >
-      {SCHEME_WORD[now]}
+      {word}
     </Button>
   );
 }

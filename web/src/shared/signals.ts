@@ -89,7 +89,8 @@ export function useCalls(due: readonly AlarmMoment[], stepText: string): void {
       if (called.current.has(alarm.key)) continue;
       called.current.add(alarm.key);
       speak(alarm.text);
-      if (vibrate && OFFERS.vibrate) navigator.vibrate(SHAKES[alarm.urgency]);
+      if (vibrate && OFFERS.vibrate && navigator.userActivation.hasBeenActive)
+        navigator.vibrate(SHAKES[alarm.urgency]);
       if (notify && OFFERS.notify && Notification.permission === 'granted' && document.hidden)
         new Notification('Big Ladle', { body: alarm.text, tag: alarm.key });
     }

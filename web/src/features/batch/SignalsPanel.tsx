@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { unlockSound, useAlarmState } from '../../shared/alarms.ts';
+import { useScheme } from '../../shared/scheme.ts';
 import { KEY_DEEDS, type KeyDeed, OFFERS, speak, useSignals, useVoices } from '../../shared/signals.ts';
 import { role } from '../../theme/theme.ts';
 import { say } from '../../words/say.ts';
@@ -12,6 +13,7 @@ const BIG = { minHeight: 56, fontSize: '1.1rem' };
 export function SignalsPanel() {
   const { sound, setSound } = useAlarmState();
   const signals = useSignals();
+  const { word: schemeWord, next: nextScheme } = useScheme();
   const { set } = signals;
   const voices = useVoices();
   const langs = [...new Set([signals.lang, ...voices.map((v) => v.lang)])].sort();
@@ -63,6 +65,9 @@ export function SignalsPanel() {
           unsafe,
         )}
         {toggle('Screen kept on', signals.awake, OFFERS.awake, () => set({ awake: !signals.awake }), unsafe)}
+        <Button variant="outlined" color="inherit" sx={BIG} onClick={nextScheme}>
+          {schemeWord}
+        </Button>
         {toggle('Four keys', signals.keysOn, true, () => set({ keysOn: !signals.keysOn }))}
       </Box>
       <Box sx={{ color: role('inkMuted') }}>

@@ -13,6 +13,7 @@ import { placeName, stepDeed, stepHow, stepName } from '../../shared/batch/stepW
 import { Spoon } from '../../shared/drawings/Spoon.tsx';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { useBatch } from '../../shared/queries.ts';
+import { useScheme } from '../../shared/scheme.ts';
 import { useAwake, useCalls, useStoveKeys } from '../../shared/signals.ts';
 import { Caution, ErrorPanel, Hidden, Loading } from '../../shared/ui.tsx';
 import { heading, role } from '../../theme/theme.ts';
@@ -74,6 +75,7 @@ function Posture({ live }: { live: LiveBatch }) {
   const [foot, setFoot] = useState<HTMLElement | null>(null);
   const { on } = useOnBatches(nowMs);
   const { sound, hear } = useAlarmState();
+  const { night } = useScheme();
   const { zone } = kitchen;
   const drink = sayDrink(program.recipeId, live.recipe.name);
   const mine = clocksOf(
@@ -145,14 +147,14 @@ function Posture({ live }: { live: LiveBatch }) {
   return (
     <FootSlot.Provider value={foot}>
       <Box
-        data-scheme="dark"
         component="main"
         onPointerDown={() => sound && unlockSound()}
         sx={{
           minHeight: '100vh',
           color: role('ink'),
           bgcolor: role('ground'),
-          backgroundImage: `linear-gradient(transparent, ${tint} 64px)`,
+          // By night the drink's colour rises behind the words; by day it is a band along the foot.
+          ...(night ? { backgroundImage: `linear-gradient(transparent, ${tint} 64px)` } : {}),
           backgroundRepeat: 'no-repeat',
           backgroundPosition: 'bottom',
           backgroundSize: `100% ${Math.round(12 + 70 * share)}%`,
@@ -358,6 +360,12 @@ function Posture({ live }: { live: LiveBatch }) {
             zIndex: 5,
           }}
         >
+          {!night && (
+            <Box
+              sx={{ height: 10, width: `${Math.round(12 + 88 * share)}%`, bgcolor: look.glass }}
+              data-testid="band"
+            />
+          )}
           <Box sx={{ maxWidth: 760, mx: 'auto', p: 1.5, display: 'grid', gap: 1.25 }}>
             {small.length > 0 && (
               <Box sx={{ display: 'flex', gap: 1, overflowX: 'auto' }} data-testid="small-clocks">
