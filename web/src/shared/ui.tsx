@@ -4,6 +4,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
 import { heading, role } from '../theme/theme.ts';
+import { clockFace } from '../words/say.ts';
 import { ApiError } from './api.ts';
 
 /** Enamel with a cobalt rim along its upper edge. */
@@ -85,6 +86,13 @@ export function Figure(props: { value: ReactNode; unit?: ReactNode; size?: strin
       )}
     </Box>
   );
+}
+
+/** What is left on a clock, with its unit: 6:42 may be hours or minutes. */
+export function Left({ endMs, nowMs }: { endMs: number; nowMs: number }) {
+  if (endMs <= nowMs) return <>now</>;
+  const { face, unit } = clockFace(endMs - nowMs);
+  return <Figure value={face} unit={unit} size="inherit" />;
 }
 
 /** A row: what, and how much. */

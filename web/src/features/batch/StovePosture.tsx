@@ -15,7 +15,7 @@ import { QuantityField } from '../../shared/QuantityField.tsx';
 import { useBatch } from '../../shared/queries.ts';
 import { useScheme } from '../../shared/scheme.ts';
 import { useAwake, useCalls, useStoveKeys } from '../../shared/signals.ts';
-import { Caution, ErrorPanel, Hidden, Loading } from '../../shared/ui.tsx';
+import { Caution, ErrorPanel, Hidden, Left, Loading } from '../../shared/ui.tsx';
 import { heading, role } from '../../theme/theme.ts';
 import { sayDrink, sayItem } from '../../words/names.ts';
 import {
@@ -386,7 +386,7 @@ function Posture({ live }: { live: LiveBatch }) {
                   >
                     <Box sx={{ flex: 1 }}>
                       <Box sx={{ ...heading, fontSize: '1.5rem' }}>
-                        {clock.endMs > nowMs ? clockFace(clock.endMs - nowMs).face : 'now'}
+                        <Left endMs={clock.endMs} nowMs={nowMs} />
                       </Box>
                       <Box sx={{ fontSize: '1rem', color: role('inkMuted') }}>{clock.label}</Box>
                     </Box>

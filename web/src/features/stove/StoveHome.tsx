@@ -23,11 +23,11 @@ import type { RunningClock } from '../../shared/batch/onBatches.ts';
 import { useBook } from '../../shared/book.ts';
 import { useBatches, useItems, useKitchen, useRehearsals } from '../../shared/queries.ts';
 import { useNow } from '../../shared/time.ts';
-import { ErrorPanel, Loading, PageHead, Panel, Row } from '../../shared/ui.tsx';
+import { ErrorPanel, Left, Loading, PageHead, Panel, Row } from '../../shared/ui.tsx';
 import { endOfTomorrow } from '../../shared/zone.ts';
 import { heading, role } from '../../theme/theme.ts';
 import { sayDrink } from '../../words/names.ts';
-import { clockFace, longDay, moment, num, timeOfDay } from '../../words/say.ts';
+import { longDay, moment, num, timeOfDay } from '../../words/say.ts';
 import { type BoardEntry, useOnBoard } from './board.ts';
 import { OnTheStove } from './OnTheStove.tsx';
 
@@ -128,7 +128,7 @@ function Clocks({ clocks, nowMs }: { clocks: readonly RunningClock[]; nowMs: num
           testId="clock-row"
           label={<Link to={`/batches/${clock.batchId}/stove`}>{clock.label}</Link>}
         >
-          {clock.endMs > nowMs ? clockFace(clock.endMs - nowMs).face : 'now'}
+          <Left endMs={clock.endMs} nowMs={nowMs} />
         </Row>
       ))}
     </Panel>
