@@ -48,15 +48,20 @@ const otherDevice = async (context: BrowserContext, url: string): Promise<Page> 
   return page;
 };
 
+/** A steep that is on, this device behind a wire that can be cut, and another one beside the server. */
+async function twoDevices(page: Page, server: KitchenServer, context: BrowserContext) {
+  await begun(server, 'steep', 'shortBoilLongSteep');
+  const wire = await new Wire(() => server.port).lay();
+  await kept(page, wire.url);
+  return { wire, other: await otherDevice(context, server.url) };
+}
+
 test('cut off in the middle of a step: five deeds, a reload without the server, all of them once and in order on both devices', async ({
   page,
   server,
   context,
 }) => {
-  await begun(server, 'steep', 'shortBoilLongSteep');
-  const wire = await new Wire(() => server.port).lay();
-  await kept(page, wire.url);
-  const other = await otherDevice(context, server.url);
+  const { wire, other } = await twoDevices(page, server, context);
 
   await wire.cut();
   await expect(page.getByText('The kitchen server does not answer')).toBeVisible();
@@ -134,10 +139,7 @@ test('two devices end the same step: the earlier holds, the other shows in the l
   server,
   context,
 }) => {
-  await begun(server, 'steep', 'shortBoilLongSteep');
-  const wire = await new Wire(() => server.port).lay();
-  await kept(page, wire.url);
-  const other = await otherDevice(context, server.url);
+  const { wire, other } = await twoDevices(page, server, context);
   await wire.cut();
   // This one says it first, without the server; the other one later, with it.
   await page.getByTestId('done').click();

@@ -270,6 +270,7 @@ export { type CustomFacts, customRow, withCustom } from './program/ownIngredient
 export {
   type Choices,
   COLD_METHODS,
+  choicesUnder,
   completeChoices,
   defaultChoices,
   type FamilyId,

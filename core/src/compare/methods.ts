@@ -4,7 +4,7 @@ import { type PlanDoc, type PlanProblem, solvePlanDoc } from '../plan/planDoc.ts
 import { timetableFrom } from '../plan/startBy.ts';
 import type { Kitchen } from '../program/kitchen.ts';
 import { BOTTLES, POT, TUB } from '../program/making.ts';
-import { defaultChoices, type MethodId, type Recipe } from '../program/recipe.ts';
+import { choicesUnder, type MethodId, type Recipe } from '../program/recipe.ts';
 import { simulateBatch } from '../program/simulate.ts';
 import type { Program, Simulation, TraceEntry } from '../program/types.ts';
 import type { MarkerId, Tables } from '../tables/types.ts';
@@ -187,11 +187,7 @@ export function compareMethods(
   for (const [index, methodId] of methodIds.entries()) {
     if (control.cancelled()) return null;
     const own = methodId === plan.choices.methodId;
-    const usual = recipe ? defaultChoices(recipe, methodId) : plan.choices;
-    const { press, lid, coolBy, hygiene, targetSweetnessPct, strength, heat, fruit } = plan.choices;
-    const choices = own
-      ? plan.choices
-      : { ...usual, press, lid, coolBy, hygiene, targetSweetnessPct, strength, heat, fruit };
+    const choices = own || !recipe ? plan.choices : choicesUnder(recipe, methodId, plan.choices);
     const solved = solvePlanDoc({ ...plan, choices, fills: 'asNeeded' }, book, kitchen, tables);
     if (solved.ok) {
       const sim = simulateBatch(solved.value.program, kitchen, tables, { strength: true });

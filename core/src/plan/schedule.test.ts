@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { BOOK } from '../program/book.ts';
 import type { AwayHours } from '../program/kitchen.ts';
-import { defaultChoices, type MethodId } from '../program/recipe.ts';
+import { choicesUnder, defaultChoices, type MethodId } from '../program/recipe.ts';
 import { simulateBatch } from '../program/simulate.ts';
 import { KITCHEN, TABLES } from '../testKitchen.ts';
 import { unwrap } from '../units/result.ts';
@@ -145,6 +145,28 @@ describe('where it cannot be ready in time', () => {
     expect(split!.readyMs).toBeLessThan(later!.readyMs);
     expect(later!.strength).toBeCloseTo(1, 9);
     expect(faster!.strength).toBeGreaterThan(0.8);
+  });
+  it('what holds under any method goes along to the other one, its lengths do not', () => {
+    const recipe = BOOK.find((r) => r.id === 'deep-calyx-ginger')!;
+    const from = {
+      ...defaultChoices(recipe, 'shortBoilLongSteep'),
+      hygiene: 'clean' as const,
+      coolBy: 'counter' as const,
+      strength: 'dark' as const,
+      boilMin: 99,
+    };
+    const to = choicesUnder(recipe, 'straightBoil', from);
+    expect(to).toMatchObject({
+      methodId: 'straightBoil',
+      hygiene: 'clean',
+      coolBy: 'counter',
+      strength: 'dark',
+    });
+    expect(to.boilMin).toBe(defaultChoices(recipe, 'straightBoil').boilMin);
+    // A plan from before a choice was asked for: the drink's usual.
+    expect(choicesUnder(recipe, 'doubleDraw', { methodId: 'straightBoil' })).toEqual(
+      defaultChoices(recipe, 'doubleDraw'),
+    );
   });
   it('a second pot that is not there is said to be wanting', () => {
     const one = { ...KITCHEN, pots: KITCHEN.pots.filter((p) => p.id === 'blue') };

@@ -1,7 +1,7 @@
 import { markerGPerL } from '../liquor/composition.ts';
 import type { Kitchen } from '../program/kitchen.ts';
 import { BOTTLES } from '../program/making.ts';
-import { defaultChoices, type MethodId, type Recipe } from '../program/recipe.ts';
+import { choicesUnder, type MethodId, type Recipe } from '../program/recipe.ts';
 import { simulateBatch } from '../program/simulate.ts';
 import type { Simulation } from '../program/types.ts';
 import type { MarkerId, Tables } from '../tables/types.ts';
@@ -43,8 +43,7 @@ export function waysOut(
   tables: Tables,
 ): WayOut[] {
   const recipe = book.find((r) => r.id === plan.recipeId);
-  const asIs = solvePlanDoc(plan, book, kitchen, tables);
-  if (!recipe || !asIs.ok) return [];
+  if (!recipe) return [];
   const simOf = (p: PlanDoc) => {
     const solved = solvePlanDoc(p, book, kitchen, tables);
     return solved.ok
@@ -79,17 +78,11 @@ export function waysOut(
       wantsPot,
     };
   };
-  const { methodId, strength, heat, fruit, press, targetSweetnessPct } = {
-    ...defaultChoices(recipe, plan.choices.methodId),
-    ...plan.choices,
-  };
+  const { methodId } = plan.choices;
   const faster = recipe.methods
     .filter((m) => m !== methodId)
     .flatMap((m) => {
-      const made = simOf({
-        ...plan,
-        choices: { ...defaultChoices(recipe, m), strength, heat, fruit, press, targetSweetnessPct },
-      });
+      const made = simOf({ ...plan, choices: choicesUnder(recipe, m, plan.choices) });
       return made ? [way('fasterMethod', m, made)] : [];
     })
     .filter((w) => w !== null)

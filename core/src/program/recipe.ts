@@ -264,3 +264,30 @@ export const completeChoices = (
   ...defaultChoices(recipe, stored.methodId),
   ...stored,
 });
+
+/** What a cook has chosen that holds under any method; lengths and places are each method's own. */
+const METHOD_FREE = [
+  'press',
+  'lid',
+  'coolBy',
+  'hygiene',
+  'targetSweetnessPct',
+  'strength',
+  'heat',
+  'fruit',
+  'shelfParts',
+] as const satisfies readonly (keyof Choices)[];
+
+/** A cook's choices taken over to another method. */
+export function choicesUnder(
+  recipe: Recipe,
+  methodId: MethodId,
+  stored: Partial<Choices> & Pick<Choices, 'methodId'>,
+): Choices {
+  const from = completeChoices(recipe, stored);
+  const kept = Object.fromEntries(METHOD_FREE.map((key) => [key, from[key]])) as Pick<
+    Choices,
+    (typeof METHOD_FREE)[number]
+  >;
+  return { ...defaultChoices(recipe, methodId), ...kept };
+}

@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { heading, role } from '../theme/theme.ts';
+import { heading, role, thumb } from '../theme/theme.ts';
 import { type AlarmMoment, useAlarmState } from './alarms.ts';
 
 /** What calls now, the most urgent first; each says what to do, and is put off with a tap. */
@@ -31,12 +31,7 @@ export function AlarmQueue({ due }: { due: readonly AlarmMoment[] }) {
             )}
             {alarm.text}
           </Box>
-          <Button
-            variant="outlined"
-            color="inherit"
-            sx={{ minHeight: 56, fontSize: '1.1rem' }}
-            onClick={() => hear(alarm.key)}
-          >
+          <Button variant="outlined" color="inherit" sx={thumb} onClick={() => hear(alarm.key)}>
             Heard
           </Button>
         </Box>

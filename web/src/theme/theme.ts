@@ -126,3 +126,6 @@ export const theme = createTheme({
     },
   },
 });
+
+/** A button for a wet thumb: 56 px at least, read from two metres. */
+export const thumb = { minHeight: 56, fontSize: '1.1rem' } as const;

@@ -8,12 +8,11 @@ import type { Instrument } from '../../shared/apiTypes.ts';
 import { notify } from '../../shared/notices.ts';
 import { keys, queryClient, useInstruments } from '../../shared/queries.ts';
 import { useReadings } from '../../shared/readings.ts';
-import { heading, role } from '../../theme/theme.ts';
+import { heading, role, thumb } from '../../theme/theme.ts';
 import { say, sayReading } from '../../words/say.ts';
 import { vesselNowId } from './MeasureForm.tsx';
 import type { LiveBatch } from './useBatchNow.ts';
 
-const BIG = { minHeight: 56, fontSize: '1.1rem' };
 /** Steps in which a temperature tells something of what is to come. */
 const WARMED: ReadonlySet<string> = new Set(['heat', 'cool', 'steep', 'soak']);
 
@@ -82,7 +81,7 @@ export function InstrumentStrip({ live }: { live: LiveBatch }) {
               key={one.id}
               variant="outlined"
               color="inherit"
-              sx={BIG}
+              sx={thumb}
               onClick={() => void changeInstrument(one, { batchId: live.batch.id })}
             >
               Use {one.name} here
@@ -146,7 +145,7 @@ function Shown({ one, live }: { one: Instrument; live: LiveBatch }) {
       </Box>
       <Button
         variant="contained"
-        sx={BIG}
+        sx={thumb}
         disabled={value === null}
         onClick={() => value !== null && last && void enter(value, last.atMs)}
       >
@@ -156,7 +155,7 @@ function Shown({ one, live }: { one: Instrument; live: LiveBatch }) {
         <Button
           variant="outlined"
           color="inherit"
-          sx={BIG}
+          sx={thumb}
           aria-pressed={follows}
           onClick={() => setFollows(!follows)}
         >
@@ -167,7 +166,7 @@ function Shown({ one, live }: { one: Instrument; live: LiveBatch }) {
         <Button
           variant="outlined"
           color="inherit"
-          sx={BIG}
+          sx={thumb}
           disabled={value === null}
           onClick={() =>
             void changeInstrument(one, {
@@ -181,7 +180,7 @@ function Shown({ one, live }: { one: Instrument; live: LiveBatch }) {
       <Button
         variant="outlined"
         color="inherit"
-        sx={BIG}
+        sx={thumb}
         aria-pressed={one.lost}
         onClick={() => void changeInstrument(one, { lost: !one.lost })}
       >
@@ -190,7 +189,7 @@ function Shown({ one, live }: { one: Instrument; live: LiveBatch }) {
       <Button
         variant="outlined"
         color="inherit"
-        sx={BIG}
+        sx={thumb}
         onClick={() => void changeInstrument(one, { batchId: null })}
       >
         Put away

@@ -9,12 +9,10 @@ import { Choice } from '../../shared/Choice.tsx';
 import { notify } from '../../shared/notices.ts';
 import { keys, queryClient } from '../../shared/queries.ts';
 import { readingAt } from '../../shared/readings.ts';
-import { heading, role } from '../../theme/theme.ts';
+import { heading, role, thumb } from '../../theme/theme.ts';
 import { useProbeReadings } from './InstrumentStrip.tsx';
 import { TempChart } from './TempChart.tsx';
 import type { LiveBatch } from './useBatchNow.ts';
-
-const BIG = { minHeight: 56, fontSize: '1.1rem' };
 
 /** A simulated cook at this pot: says each deed when it is due by the rehearsal's own clock. */
 function useSimulatedCook(live: LiveBatch, on: boolean, probeId: string | undefined): void {
@@ -99,7 +97,7 @@ export function Rehearsing({ live }: { live: LiveBatch }) {
         <Button
           variant={cooking ? 'contained' : 'outlined'}
           color={cooking ? 'primary' : 'inherit'}
-          sx={BIG}
+          sx={thumb}
           aria-pressed={cooking}
           onClick={() => setCooking(!cooking)}
         >
@@ -108,13 +106,13 @@ export function Rehearsing({ live }: { live: LiveBatch }) {
         <Button
           variant="outlined"
           color="inherit"
-          sx={BIG}
+          sx={thumb}
           aria-pressed={kept}
           onClick={() => void change({ kept: !kept }).catch(failed)}
         >
           {kept ? 'Do not keep it' : 'Keep it'}
         </Button>
-        <Button variant="outlined" color="inherit" sx={BIG} onClick={() => void forget().catch(failed)}>
+        <Button variant="outlined" color="inherit" sx={thumb} onClick={() => void forget().catch(failed)}>
           End and forget it
         </Button>
       </Box>

@@ -4,10 +4,8 @@ import { useState } from 'react';
 import { unlockSound, useAlarmState } from '../../shared/alarms.ts';
 import { useScheme } from '../../shared/scheme.ts';
 import { KEY_DEEDS, type KeyDeed, OFFERS, speak, useSignals, useVoices } from '../../shared/signals.ts';
-import { role } from '../../theme/theme.ts';
+import { role, thumb } from '../../theme/theme.ts';
 import { say } from '../../words/say.ts';
-
-const BIG = { minHeight: 56, fontSize: '1.1rem' };
 
 /** How this device calls: sound, voice, shaking, notices, a lit screen, and four keys. */
 export function SignalsPanel() {
@@ -21,7 +19,7 @@ export function SignalsPanel() {
     <Button
       variant={on && offered ? 'contained' : 'outlined'}
       color={on && offered ? 'primary' : 'inherit'}
-      sx={BIG}
+      sx={thumb}
       aria-pressed={on && offered}
       disabled={!offered}
       onClick={change}
@@ -65,7 +63,7 @@ export function SignalsPanel() {
           unsafe,
         )}
         {toggle('Screen kept on', signals.awake, OFFERS.awake, () => set({ awake: !signals.awake }), unsafe)}
-        <Button variant="outlined" color="inherit" sx={BIG} onClick={nextScheme}>
+        <Button variant="outlined" color="inherit" sx={thumb} onClick={nextScheme}>
           {schemeWord}
         </Button>
         {toggle('Four keys', signals.keysOn, true, () => set({ keysOn: !signals.keysOn }))}
@@ -123,7 +121,7 @@ function KeyChoice({ deed }: { deed: KeyDeed }) {
     <Button
       variant="outlined"
       color="inherit"
-      sx={{ ...BIG, justifyContent: 'space-between' }}
+      sx={{ ...thumb, justifyContent: 'space-between' }}
       onClick={() => setAsking(true)}
       onBlur={() => setAsking(false)}
       onKeyDown={(event) => {

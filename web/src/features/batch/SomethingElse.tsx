@@ -6,13 +6,12 @@ import { v7 as uuid } from 'uuid';
 import { Choice } from '../../shared/Choice.tsx';
 import { notify } from '../../shared/notices.ts';
 import { QuantityField } from '../../shared/QuantityField.tsx';
-import { role } from '../../theme/theme.ts';
+import { role, thumb } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
 import { volume } from '../../words/say.ts';
 import { vesselNowId } from './MeasureForm.tsx';
 import type { LiveBatch } from './useBatchNow.ts';
 
-const BIG = { minHeight: 56, fontSize: '1.1rem' };
 const SPLASHES_ML = [100, 250, 500, 1000];
 const SPILLS_ML = [50, 100, 250, 500];
 /** What was not as planned and changes no figure: it stands in the log, for next time. */
@@ -38,7 +37,7 @@ export function SomethingElse({ live, onDone }: { live: LiveBatch; onDone: () =>
       body: { stepId: step.id, vesselId, lineKind, itemId, lineId: `extra-${uuid().slice(-12)}`, massG },
     });
   const tap = (label: string, act: () => void) => (
-    <Button key={label} variant="outlined" color="inherit" sx={BIG} onClick={act}>
+    <Button key={label} variant="outlined" color="inherit" sx={thumb} onClick={act}>
       {label}
     </Button>
   );
@@ -82,7 +81,7 @@ export function SomethingElse({ live, onDone }: { live: LiveBatch; onDone: () =>
                 key={line.id}
                 variant={line.id === lineId ? 'contained' : 'outlined'}
                 color={line.id === lineId ? 'primary' : 'inherit'}
-                sx={BIG}
+                sx={thumb}
                 aria-pressed={line.id === lineId}
                 onClick={() => setLineId(line.id)}
               >
@@ -101,7 +100,7 @@ export function SomethingElse({ live, onDone }: { live: LiveBatch; onDone: () =>
             />
             <Button
               variant="contained"
-              sx={BIG}
+              sx={thumb}
               onClick={() => {
                 const line = solids.find((l) => l.id === lineId);
                 if (line) added('solid', line.itemId, grams);

@@ -1,7 +1,7 @@
 import {
   type Choices,
   COLD_METHODS,
-  defaultChoices,
+  choicesUnder,
   type MethodId,
   type PlanDoc,
   type Recipe,
@@ -198,35 +198,7 @@ function DrawChoices({
           label="Method"
           value={methodId}
           options={recipe.methods.map((m) => ({ value: m, text: say(`method.${m}`) }))}
-          onChange={(v) => {
-            const next = defaultChoices(recipe, v as MethodId);
-            const {
-              press,
-              lid,
-              coolBy,
-              hygiene,
-              targetSweetnessPct,
-              strength,
-              heat,
-              fruit: way,
-              shelfParts,
-            } = choices;
-            onChange({
-              ...plan,
-              choices: {
-                ...next,
-                press,
-                lid,
-                coolBy,
-                hygiene,
-                targetSweetnessPct,
-                strength,
-                heat,
-                fruit: way,
-                shelfParts,
-              },
-            });
-          }}
+          onChange={(v) => onChange({ ...plan, choices: choicesUnder(recipe, v as MethodId, choices) })}
         />
         <Box sx={{ color: role('inkMuted') }}>{say(`method.${methodId}.why`)}</Box>
         {recipe.methods.length > 1 && (

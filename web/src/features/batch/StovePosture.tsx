@@ -16,7 +16,7 @@ import { useBatch } from '../../shared/queries.ts';
 import { useScheme } from '../../shared/scheme.ts';
 import { useAwake, useCalls, useStoveKeys } from '../../shared/signals.ts';
 import { Caution, ErrorPanel, Hidden, Left, Loading } from '../../shared/ui.tsx';
-import { heading, role } from '../../theme/theme.ts';
+import { heading, role, thumb } from '../../theme/theme.ts';
 import { sayDrink, sayItem } from '../../words/names.ts';
 import {
   celsius,
@@ -54,7 +54,6 @@ const OWN_DEED: ReadonlySet<string> = new Set(['strain', 'sweeten', 'bottle']);
 
 /** The clock that one key starts. */
 const QUICK_CLOCK_MIN = 10;
-const BIG = { minHeight: 56, fontSize: '1.1rem' };
 
 /** One thing to do, very large, the running clocks always in sight. */
 export function StovePage() {
@@ -118,7 +117,7 @@ function Posture({ live }: { live: LiveBatch }) {
     <Button
       variant="outlined"
       color="inherit"
-      sx={BIG}
+      sx={thumb}
       aria-expanded={tool === name}
       onClick={() => setTool(tool === name ? null : name)}
     >
@@ -308,11 +307,11 @@ function Posture({ live }: { live: LiveBatch }) {
               {batch.rehearsal ? 'would stand on the cold shelf.' : 'stand on the cold shelf.'}
               <Box sx={{ mt: 2, display: 'flex', gap: 1 }}>
                 {!batch.rehearsal && (
-                  <Button variant="contained" sx={BIG} component={Link} to="/shelf">
+                  <Button variant="contained" sx={thumb} component={Link} to="/shelf">
                     Cold shelf
                   </Button>
                 )}
-                <Button variant="outlined" sx={BIG} component={Link} to={`/batches/${batch.id}`}>
+                <Button variant="outlined" sx={thumb} component={Link} to={`/batches/${batch.id}`}>
                   The batch
                 </Button>
               </Box>
@@ -331,7 +330,7 @@ function Posture({ live }: { live: LiveBatch }) {
                 <Button
                   variant="outlined"
                   color="inherit"
-                  sx={BIG}
+                  sx={thumb}
                   onClick={() => void live.say([{ kind: 'skipped', body: { stepId: step.id } }])}
                   disabled={['combine', 'strain', 'bottle', 'boil'].includes(step.kind)}
                 >
@@ -480,7 +479,7 @@ function Cues({ live, step }: { live: LiveBatch; step: Step }) {
               key={cue}
               variant={verdict === cue ? 'contained' : 'outlined'}
               color={verdict === cue ? 'primary' : 'inherit'}
-              sx={BIG}
+              sx={thumb}
               aria-pressed={verdict === cue}
               onClick={() => void live.say([{ kind: 'cueSeen', body: { stepId: step.id, cue } }])}
             >
@@ -497,7 +496,7 @@ function Cues({ live, step }: { live: LiveBatch; step: Step }) {
               key={cue}
               variant="outlined"
               color="inherit"
-              sx={BIG}
+              sx={thumb}
               onClick={() =>
                 void live.say([
                   { kind: 'cueSeen', body: { stepId: step.id, cue } },
@@ -643,7 +642,7 @@ function Retime({ live, onDone }: { live: LiveBatch; onDone: () => void }) {
       />
       <Button
         variant="contained"
-        sx={BIG}
+        sx={thumb}
         disabled={minutes > most}
         onClick={() => {
           void live.say([
@@ -682,7 +681,7 @@ function OwnClock({ live, onDone }: { live: LiveBatch; onDone: () => void }) {
           key={label}
           variant="outlined"
           color="inherit"
-          sx={BIG}
+          sx={thumb}
           onClick={() => {
             void live.say([{ kind: 'clockStarted', body: { clockId: uuid(), label, minutes } }]);
             onDone();

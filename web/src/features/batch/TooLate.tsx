@@ -1,6 +1,6 @@
 import {
   type AwayWindow,
-  defaultChoices,
+  choicesUnder,
   type Kitchen,
   longestStep,
   type PlanDoc,
@@ -41,19 +41,8 @@ export function TooLate(props: {
   const binding = program.steps.find((s) => s.id === (props.bindingStepId ?? longestStep(sim.trace)));
   const take = (way: WayOut): PlanDoc => {
     switch (way.kind) {
-      case 'fasterMethod': {
-        const { strength, heat, fruit, press, targetSweetnessPct } = {
-          ...defaultChoices(recipe, plan.choices.methodId),
-          ...plan.choices,
-        };
-        return {
-          ...plan,
-          choices: {
-            ...defaultChoices(recipe, way.methodId),
-            ...{ strength, heat, fruit, press, targetSweetnessPct },
-          },
-        };
-      }
+      case 'fasterMethod':
+        return { ...plan, choices: choicesUnder(recipe, way.methodId, plan.choices) };
       case 'splitPots':
         return plan;
       case 'laterServing':

@@ -3,7 +3,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { v7 as uuid } from 'uuid';
 import type { RunningClock } from '../../shared/batch/onBatches.ts';
-import { role } from '../../theme/theme.ts';
+import { role, thumb } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
 import { duration, moment, say } from '../../words/say.ts';
 import type { LiveBatch } from './useBatchNow.ts';
@@ -38,7 +38,7 @@ export function WhileItWaits({ live, clock }: { live: LiveBatch; clock: RunningC
           <Button
             variant="outlined"
             color="inherit"
-            sx={{ minHeight: 56, fontSize: '1.1rem' }}
+            sx={thumb}
             onClick={() =>
               void live.say([
                 {
