@@ -122,6 +122,7 @@ export {
 export { estimatePh, type PhEstimate, phOf, withPh } from './liquor/ph.ts';
 export { coldVolume, expansion, saturationKPa, waterDensityGPerMl } from './liquor/water.ts';
 // log
+export { asMade, nextStraining } from './log/asMade.ts';
 export {
   activeEvents,
   type Deed,
@@ -161,7 +162,7 @@ export {
   type ThermalSetting,
   temperaturePath,
 } from './physics/heat.ts';
-export { fruitForJuice, juicePerKg } from './physics/juice.ts';
+export { fruitForJuice, fruitToCome, juicePerKg } from './physics/juice.ts';
 export { coverWaterMl, foamOf, hotFillMl, type Room, roomIn, solidVolumeMl } from './physics/room.ts';
 // physics
 export { areaM2, bowlDiameterM, capacityMl, levelM, mlAtLevel, type Shape } from './physics/vesselShape.ts';
@@ -182,7 +183,14 @@ export {
   type CoolingWayId,
   coolingWays,
 } from './plan/cooling.ts';
-export { type IdleJob, idleJobs, type PlacedJob, placeJobs } from './plan/idleJobs.ts';
+export {
+  type IdleJob,
+  idleJobs,
+  type JobOfWait,
+  type PlacedJob,
+  placeJobs,
+  type Wait,
+} from './plan/idleJobs.ts';
 export {
   choicesSchema,
   type PlanDoc,

@@ -57,8 +57,9 @@ const PROBED_AT_MIN = [3, 5, 8] as const;
  * planned and fills the bottles. Null when the batch is done.
  */
 export function cookNext(input: CookInput): { atMs: number; deeds: Deed[] } | null {
-  const { program, events, truth } = input;
-  const log = foldBatch(program, events);
+  const { events, truth } = input;
+  const log = foldBatch(input.program, events);
+  const { program } = log;
   const step = program.steps.find((s) => s.id === log.currentStepId);
   const startMs = step ? log.steps[step.id]?.startMs : null;
   const entry = truth.forecast.trace.find((t) => t.stepId === step?.id);
@@ -84,12 +85,12 @@ export function cookNext(input: CookInput): { atMs: number; deeds: Deed[] } | nu
   }
   return {
     atMs: endMs,
-    deeds: [...beforeTheEnd(input, step, entry), { kind: 'stepEnded', body: { stepId: step.id } }],
+    deeds: [...beforeTheEnd(input, program, step, entry), { kind: 'stepEnded', body: { stepId: step.id } }],
   };
 }
 
-function beforeTheEnd(input: CookInput, step: Step, entry: TraceEntry): Deed[] {
-  const { program, tables, truth } = input;
+function beforeTheEnd(input: CookInput, program: Program, step: Step, entry: TraceEntry): Deed[] {
+  const { tables, truth } = input;
   switch (step.kind) {
     case 'strain': {
       if (entry.now.hotVolumeL < 0.1) return [];

@@ -21,14 +21,15 @@ export interface BatchTruth {
  * differ from those that the kitchen counts with.
  */
 export function truthOf(
-  program: Program,
+  planned: Program,
   kitchen: Kitchen,
   tables: Tables,
   events: readonly LogEvent[],
   nowMs: number,
   hidden: Factors,
 ): BatchTruth {
-  const log = foldBatch(program, events);
+  const log = foldBatch(planned, events);
+  const { program } = log;
   const actuals: Record<string, StepActual> = {};
   for (const [id, actual] of Object.entries(log.actuals))
     actuals[id] = { ...actual, adjustments: actual.adjustments.filter((a) => a.kind !== 'measured') };

@@ -45,6 +45,13 @@ const BODIES = {
     why: v.picklist(['spill', 'taste', 'other']),
   }),
   skipped: v.strictObject({ stepId: id }),
+  flame: v.strictObject({ stepId: id, on: v.boolean() }),
+  strainedEarly: v.strictObject({
+    stepId: id,
+    /** Water for a second boil of what is left in the cloth, L; 0: none. */
+    waterL: between(0, 100),
+    boilMin: between(1, 180),
+  }),
   swapped: v.strictObject({ lineId: id, itemId: id, massG: between(0, 200_000) }),
   tasted: v.strictObject({
     stepId: id,
@@ -110,6 +117,8 @@ export const eventSchema = v.variant('kind', [
   eventOf('added'),
   eventOf('removed'),
   eventOf('skipped'),
+  eventOf('flame'),
+  eventOf('strainedEarly'),
   eventOf('swapped'),
   eventOf('tasted'),
   eventOf('split'),

@@ -11,6 +11,7 @@ import type {
   StepProblem,
 } from '../program/types.ts';
 import type { Tables } from '../tables/types.ts';
+import { asMade, nextStraining } from './asMade.ts';
 import { activeEvents, type Deed, type EventOf, type LogEvent } from './events.ts';
 
 export const MINUTE_MS = 60_000;
@@ -40,6 +41,8 @@ export interface Bottled {
 
 /** What the log says of a batch, before any physics. */
 export interface BatchLog {
+  /** As it is really made: with what was swapped, and with what follows from straining early. */
+  program: Program;
   startedMs: number | null;
   endedMs: number | null;
   currentStepId: StepId | null;
@@ -64,8 +67,9 @@ export interface BatchLog {
  * Folds the events of a batch over its program. Pure and total: events that name steps the program does not have
  * are passed over, so that a log can never be unreadable.
  */
-export function foldBatch(program: Program, events: readonly LogEvent[]): BatchLog {
+export function foldBatch(planned: Program, events: readonly LogEvent[]): BatchLog {
   const active = activeEvents(events);
+  const program = asMade(planned, active);
   const known = new Set(program.steps.map((s) => s.id));
   const started = new Map<StepId, { atMs: number; by: string }>();
   const ended = new Map<StepId, { atMs: number; by: string; rinses: number | undefined }>();
@@ -75,6 +79,7 @@ export function foldBatch(program: Program, events: readonly LogEvent[]): BatchL
   const added: EventOf<'added'>[] = [];
   const measured: EventOf<'measured'>[] = [];
   const removed: EventOf<'removed'>[] = [];
+  const flames: EventOf<'flame'>[] = [];
   const bottled: Bottled[] = [];
   const notes: EventOf<'noted'>[] = [];
   const cues: { stepId: StepId; cue: string; atMs: number }[] = [];
@@ -93,6 +98,17 @@ export function foldBatch(program: Program, events: readonly LogEvent[]): BatchL
         break;
       case 'skipped':
         if (known.has(event.body.stepId)) skipped.set(event.body.stepId, { atMs: event.atMs, by: event.id });
+        break;
+      case 'strainedEarly': {
+        const { stepId } = event.body;
+        if (!known.has(stepId)) break;
+        if (!ended.has(stepId)) ended.set(stepId, { atMs: event.atMs, by: event.id, rinses: undefined });
+        for (const left of nextStraining(program, stepId)?.between ?? [])
+          skipped.set(left.id, { atMs: event.atMs, by: event.id });
+        break;
+      }
+      case 'flame':
+        flames.push(event);
         break;
       case 'clockStarted':
         clocks.set(event.body.clockId, {
@@ -132,10 +148,11 @@ export function foldBatch(program: Program, events: readonly LogEvent[]): BatchL
       case 'noted':
         notes.push(event);
         break;
-      case 'swapped':
       case 'split':
         notYet.push(event);
         break;
+      // Acted upon before the fold: the program has it.
+      case 'swapped':
       case 'planned':
       case 'moved':
       case 'opened':
@@ -209,6 +226,11 @@ export function foldBatch(program: Program, events: readonly LogEvent[]): BatchL
           }),
         ),
     ];
+    adjustments.push(
+      ...flames
+        .filter((e) => e.body.stepId === step.id)
+        .map((e): Adjustment => ({ kind: 'flame', atMin: minuteOf(e.atMs), on: e.body.on })),
+    );
     const counted =
       step.kind === 'wash' ? cues.filter((c) => c.stepId === step.id && c.cue === 'rinse').length : 0;
     const rinses = ended.get(step.id)?.rinses ?? (counted > 0 && times.endMs !== null ? counted : undefined);
@@ -231,6 +253,7 @@ export function foldBatch(program: Program, events: readonly LogEvent[]): BatchL
 
   const last = program.steps.at(-1);
   return {
+    program,
     startedMs,
     endedMs: last && startedMs !== null && currentStepId === null ? (steps[last.id]?.endMs ?? null) : null,
     currentStepId,
@@ -265,14 +288,39 @@ export interface BatchNow {
   forecast: Simulation;
   /** The state of things at this moment; null before the start. */
   moment: Simulation | null;
+  /** None while the flame is out: then it stands still. */
   clock: StepClock | null;
+  /** Since when nothing heats the pot of the step that is on, and how long the step takes once it is back. */
+  flameOut: { sinceMs: number; leftMin: number } | null;
+}
+
+/** When the flame of a step that is on went out, in minutes of the batch; null while it burns. */
+function flameOutSince(actual: StepActual | undefined): number | null {
+  let since: number | null = null;
+  for (const a of [...(actual?.adjustments ?? [])].sort((x, y) => x.atMin - y.atMin)) {
+    if (a.kind !== 'flame') continue;
+    since = a.on ? null : (since ?? a.atMin);
+  }
+  return since;
 }
 
 /** When a step that is on is due, by its own length or by the model. */
-function clockOf(step: Step, times: StepTimes, forecast: Simulation, overrun: boolean): StepClock | null {
+function clockOf(
+  step: Step,
+  times: StepTimes,
+  forecast: Simulation,
+  overrun: boolean,
+  lostFlame: boolean,
+): StepClock | null {
   if (times.startMs === null) return null;
   const startMs = times.startMs;
-  const at = (minutes: number) => startMs + minutes * MINUTE_MS;
+  const entry = forecast.trace.find((t) => t.stepId === step.id);
+  // What a power cut has cost is put to every moment of the clock.
+  const cut =
+    entry && step.until.kind === 'duration' && lostFlame
+      ? entry.endMin - entry.startMin - step.until.minutes
+      : 0;
+  const at = (minutes: number) => startMs + (minutes + cut) * MINUTE_MS;
   if (step.until.kind === 'duration') {
     return {
       stepId: step.id,
@@ -283,7 +331,6 @@ function clockOf(step: Step, times: StepTimes, forecast: Simulation, overrun: bo
       maxMs: step.until.maxMinutes === undefined ? null : at(step.until.maxMinutes),
     };
   }
-  const entry = forecast.trace.find((t) => t.stepId === step.id);
   if (!entry && !overrun) return null;
   const minutes = entry ? entry.endMin - entry.startMin : 0;
   return { stepId: step.id, kind: 'expected', startMs, endMs: at(minutes), minMs: null, maxMs: null };
@@ -294,31 +341,61 @@ function clockOf(step: Step, times: StepTimes, forecast: Simulation, overrun: bo
  * the clock that runs. Clocks are computed from stored times, never counted.
  */
 export function batchAt(
-  program: Program,
+  planned: Program,
   kitchen: Kitchen,
   tables: Tables,
   events: readonly LogEvent[],
   nowMs: number,
 ): BatchNow {
-  const log = foldBatch(program, events);
+  const log = foldBatch(planned, events);
+  const { program } = log;
   const step = program.steps.find((s) => s.id === log.currentStepId);
-  const clean = simulateBatch(program, kitchen, tables, { actuals: log.actuals });
-  if (!step || log.startedMs === null) return { log, forecast: clean, moment: null, clock: null };
-  const nowMin = (nowMs - log.startedMs) / MINUTE_MS;
-  const current = log.actuals[step.id]!;
+  const nowMin = log.startedMs === null ? 0 : (nowMs - log.startedMs) / MINUTE_MS;
+  const outSinceMin = step ? flameOutSince(log.actuals[step.id]) : null;
+  // What is to come counts on the flame from now on; how it stands does not.
+  const hoped =
+    step && outSinceMin !== null
+      ? {
+          ...log.actuals,
+          [step.id]: {
+            ...log.actuals[step.id]!,
+            adjustments: [
+              ...log.actuals[step.id]!.adjustments,
+              { kind: 'flame' as const, atMin: Math.max(nowMin, outSinceMin), on: true },
+            ],
+          },
+        }
+      : log.actuals;
+  const clean = simulateBatch(program, kitchen, tables, { actuals: hoped });
+  if (!step || log.startedMs === null)
+    return { log, forecast: clean, moment: null, clock: null, flameOut: null };
+  const current = hoped[step.id]!;
   const startMin = current.startMin ?? 0;
-  const planned = clean.trace.find((t) => t.stepId === step.id);
-  const overrun = planned !== undefined && nowMin > planned.endMin;
+  const entry = clean.trace.find((t) => t.stepId === step.id);
+  const overrun = entry !== undefined && nowMin > entry.endMin;
   const forecast = overrun
     ? simulateBatch(program, kitchen, tables, {
-        actuals: { ...log.actuals, [step.id]: { ...current, atLeastMin: nowMin - startMin } },
+        actuals: { ...hoped, [step.id]: { ...current, atLeastMin: nowMin - startMin } },
       })
     : clean;
   const moment = simulateBatch(program, kitchen, tables, {
     actuals: log.actuals,
     stopAt: { stepId: step.id, atMin: Math.max(nowMin, startMin) },
   });
-  return { log, forecast, moment, clock: clockOf(step, log.steps[step.id]!, clean, overrun) };
+  const lostFlame = current.adjustments.some((a) => a.kind === 'flame');
+  return {
+    log,
+    forecast,
+    moment,
+    clock: outSinceMin === null ? clockOf(step, log.steps[step.id]!, clean, overrun, lostFlame) : null,
+    flameOut:
+      outSinceMin === null
+        ? null
+        : {
+            sinceMs: log.startedMs + outSinceMin * MINUTE_MS,
+            leftMin: Math.max(0, (entry?.endMin ?? nowMin) - nowMin),
+          },
+  };
 }
 
 /** Problems that an entry itself makes; the others are the plan's and may stand in a log. */

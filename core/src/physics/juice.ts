@@ -29,3 +29,17 @@ export function fruitForJuice(
   const massG = (juiceMl / perKg) * 1000;
   return { massG, pieces: row.piece ? massG / row.piece.massG : null };
 }
+
+/**
+ * How many more fruit like those squeezed so far give the juice that is wanted.
+ * @returns null as long as nothing has been squeezed.
+ */
+export function fruitToCome(
+  wantedMl: number,
+  gotMl: number,
+  pieces: number,
+): { perPieceMl: number; more: number } | null {
+  if (!(pieces > 0) || !(gotMl > 0)) return null;
+  const perPieceMl = gotMl / pieces;
+  return { perPieceMl, more: Math.max(0, Math.ceil((wantedMl - gotMl) / perPieceMl - 1e-9)) };
+}

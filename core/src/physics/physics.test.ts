@@ -12,6 +12,7 @@ import {
   type ThermalSetting,
   temperaturePath,
 } from './heat.ts';
+import { fruitToCome } from './juice.ts';
 import { coverWaterMl, hotFillMl, roomIn, solidVolumeMl } from './room.ts';
 import { areaM2, capacityMl, levelM, mlAtLevel } from './vesselShape.ts';
 
@@ -205,5 +206,17 @@ describe('room in the pot', () => {
     // 1 kg of peel: bed 1000/0.55 = 1818 mL, takes 940; 0.0707 m² · 2 cm = 1414 mL → 2292 mL
     const solids = [{ row: TABLES.ingredients.get('pineapple-peel')!, massG: 1000 }];
     expect(coverWaterMl(areaM2(0.3), 2, solids)).toBeCloseTo(2292, 0);
+  });
+});
+
+describe('fruit to come', () => {
+  it('so much a fruit so far, so many more like them', () => {
+    // 5 limes gave 130 mL: 26 each. 250 are wanted: 120 more are 4.6 limes, so 5.
+    expect(fruitToCome(250, 130, 5)).toEqual({ perPieceMl: 26, more: 5 });
+    // Exactly enough with four more: 104 of 104.
+    expect(fruitToCome(234, 130, 5)).toEqual({ perPieceMl: 26, more: 4 });
+    expect(fruitToCome(100, 130, 5)!.more).toBe(0);
+    expect(fruitToCome(100, 0, 5)).toBeNull();
+    expect(fruitToCome(100, 50, 0)).toBeNull();
   });
 });

@@ -38,20 +38,82 @@ describe('side jobs for idle minutes', () => {
     expect(idleJobs(p, at(p, 'cool'), TABLES).map((j) => j.code)).not.toContain('ice');
     expect(idleJobs(p, at(p, 'bottle'), TABLES)).toEqual([]);
   });
-  it('with one pair of hands none overlaps, and all are done when the pot is, where there is time', () => {
+  const job = (minutes: number) => ({ code: 'ice' as const, itemIds: [], minutes });
+  it('two pots: what is due first comes first, and hands are not wanted twice', () => {
+    // Pot A is done in 60 min and wants 20 + 5; pot B in 50 min and wants 10. From the end back: A's 5 from 55, its 20
+    // from 35, and B's 10, due by 50, must be out of the way: from 25.
+    const placed = placeJobs(
+      [
+        { id: 'A', endMs: 60 * 60_000, jobs: [job(20), job(5)] },
+        { id: 'B', endMs: 50 * 60_000, jobs: [job(10)] },
+      ],
+      0,
+    );
+    expect(placed.map((p) => [p.waitId, p.beginMs / 60_000, p.endMs / 60_000, p.late])).toEqual([
+      ['B', 25, 35, false],
+      ['A', 35, 55, false],
+      ['A', 55, 60, false],
+    ]);
+    // Hands wanted from 40 to 50: A's 20 min must be over before, from 20; B's before that.
+    const around = placeJobs(
+      [
+        { id: 'A', endMs: 60 * 60_000, jobs: [job(20), job(5)] },
+        { id: 'B', endMs: 50 * 60_000, jobs: [job(10)] },
+      ],
+      0,
+      [{ fromMs: 40 * 60_000, toMs: 50 * 60_000 }],
+    );
+    expect(around.map((p) => p.beginMs / 60_000)).toEqual([10, 20, 55]);
+  });
+  const waits = fc.array(
+    fc.record({
+      endMin: fc.integer({ min: 1, max: 300 }),
+      lengths: fc.array(fc.integer({ min: 1, max: 40 }), { minLength: 1, maxLength: 4 }),
+    }),
+    { minLength: 1, maxLength: 4 },
+  );
+  it('none overlaps another or a busy stretch, none begins before now, and late is said only where it is', () => {
     fc.assert(
       fc.property(
-        fc.array(fc.integer({ min: 1, max: 40 }), { minLength: 1, maxLength: 5 }),
-        fc.integer({ min: 1, max: 200 }),
-        (lengths, waitMin) => {
-          const jobs = lengths.map((minutes) => ({ code: 'ice' as const, itemIds: [], minutes }));
-          const placed = placeJobs(jobs, 0, waitMin * 60_000);
-          for (let i = 1; i < placed.length; i++) expect(placed[i]!.beginMs).toBe(placed[i - 1]!.endMs);
-          expect(placed[0]!.beginMs).toBeGreaterThanOrEqual(0);
-          const total = lengths.reduce((a, b) => a + b, 0);
-          expect(placed.at(-1)!.endMs).toBe(Math.max(waitMin, total) * 60_000);
+        waits,
+        fc.array(fc.tuple(fc.integer({ min: 0, max: 300 }), fc.integer({ min: 1, max: 30 })), {
+          maxLength: 3,
+        }),
+        (pots, stretches) => {
+          const busy = stretches.map(([from, length]) => ({
+            fromMs: from * 60_000,
+            toMs: (from + length) * 60_000,
+          }));
+          const placed = placeJobs(
+            pots.map((p, i) => ({ id: String(i), endMs: p.endMin * 60_000, jobs: p.lengths.map(job) })),
+            0,
+            busy,
+          );
+          expect(placed).toHaveLength(pots.reduce((n, p) => n + p.lengths.length, 0));
+          for (const [i, p] of placed.entries()) {
+            expect(p.beginMs).toBeGreaterThanOrEqual(i === 0 ? 0 : placed[i - 1]!.endMs);
+            for (const b of busy) expect(p.endMs <= b.fromMs || p.beginMs >= b.toMs).toBe(true);
+            expect(p.late).toBe(p.endMs > pots[Number(p.waitId)]!.endMin * 60_000);
+          }
         },
       ),
+    );
+  });
+  it('with free hands nothing is late where any order could be in time', () => {
+    // One machine, all there from the start: by due date is late only where every order is.
+    fc.assert(
+      fc.property(waits, (pots) => {
+        const jobs = pots.flatMap((p) => p.lengths.map((minutes) => ({ minutes, dueMin: p.endMin })));
+        const dues = [...new Set(jobs.map((j) => j.dueMin))];
+        const feasible = dues.every(
+          (due) => jobs.filter((j) => j.dueMin <= due).reduce((sum, j) => sum + j.minutes, 0) <= due,
+        );
+        const placed = placeJobs(
+          pots.map((p, i) => ({ id: String(i), endMs: p.endMin * 60_000, jobs: p.lengths.map(job) })),
+          0,
+        );
+        expect(placed.some((p) => p.late)).toBe(!feasible);
+      }),
     );
   });
 });

@@ -53,13 +53,53 @@ export function idleJobs(program: Program, stepId: StepId, tables: Tables): Idle
   return jobs.sort((a, b) => b.minutes - a.minutes);
 }
 
-/** One after the other, so that the last is done when the pot is; not before now. */
-export function placeJobs(jobs: readonly IdleJob[], nowMs: number, endMs: number): PlacedJob[] {
-  const total = jobs.reduce((sum, j) => sum + j.minutes, 0) * 60_000;
-  let atMs = Math.max(nowMs, endMs - total);
-  return jobs.map((job) => {
-    const beginMs = atMs;
-    atMs += job.minutes * 60_000;
-    return { ...job, beginMs, endMs: atMs };
+/** A pot that looks after itself until a moment, with what its batch wants done by then. */
+export interface Wait {
+  id: string;
+  endMs: number;
+  jobs: readonly IdleJob[];
+}
+
+export interface JobOfWait extends PlacedJob {
+  waitId: string;
+  /** There is not time for it before its pot is done. */
+  late: boolean;
+}
+
+/**
+ * The side jobs of every pot for one pair of hands: as late as its own pot allows, never two at once, none while hands are
+ * wanted elsewhere, what is due first first. Where there is not time for all of it, they follow each other from now on
+ * and what ends after its pot is marked.
+ * @param busy stretches in which the cook stands at a pot.
+ */
+export function placeJobs(
+  waits: readonly Wait[],
+  nowMs: number,
+  busy: readonly { fromMs: number; toMs: number }[] = [],
+): JobOfWait[] {
+  const all = waits
+    .flatMap((w) => w.jobs.map((job) => ({ job, waitId: w.id, dueMs: w.endMs })))
+    .sort((a, b) => a.dueMs - b.dueMs);
+  const inTheWay = (fromMs: number, toMs: number) => busy.find((b) => fromMs < b.toMs && toMs > b.fromMs);
+  // The latest that each may begin so that all that follow are still in time.
+  const latest = new Array<number>(all.length);
+  let endMs = Number.POSITIVE_INFINITY;
+  for (let i = all.length - 1; i >= 0; i--) {
+    const { job, dueMs } = all[i]!;
+    const lengthMs = job.minutes * 60_000;
+    endMs = Math.min(endMs, dueMs);
+    for (let b = inTheWay(endMs - lengthMs, endMs); b; b = inTheWay(endMs - lengthMs, endMs))
+      endMs = b.fromMs;
+    endMs -= lengthMs;
+    latest[i] = endMs;
+  }
+  let freeMs = nowMs;
+  return all.map(({ job, waitId, dueMs }, i) => {
+    const lengthMs = job.minutes * 60_000;
+    let beginMs = Math.max(freeMs, latest[i]!);
+    for (let b = inTheWay(beginMs, beginMs + lengthMs); b; b = inTheWay(beginMs, beginMs + lengthMs))
+      beginMs = b.toMs;
+    freeMs = beginMs + lengthMs;
+    return { ...job, waitId, beginMs, endMs: freeMs, late: freeMs > dueMs };
   });
 }

@@ -37,7 +37,7 @@ import type { Adjustment, Liquor, Step, Vessel } from './types.ts';
 type Blame = 'steam' | 'held' | 'spill';
 
 const blameFor = (step: Step, vessel: Vessel): Blame =>
-  step.kind === 'strain' ? 'held' : vessel.solids.length > 0 ? 'steam' : 'spill';
+  step.kind === 'strain' || step.kind === 'juice' ? 'held' : vessel.solids.length > 0 ? 'steam' : 'spill';
 
 function booked(work: Work, step: Step, vessel: Vessel, next: Composition): void {
   const before = vessel.liquor;
@@ -246,7 +246,7 @@ function removed(work: Work, step: Step, a: Extract<Adjustment, { kind: 'removed
   setVessel(work, { ...vessel, liquor: withComposition(vessel.liquor, minus(vessel.liquor, gone)) });
 }
 
-export function adjust(work: Work, step: Step, adjustment: Adjustment): void {
+export function adjust(work: Work, step: Step, adjustment: Exclude<Adjustment, { kind: 'flame' }>): void {
   switch (adjustment.kind) {
     case 'measured':
       measured(work, step, adjustment);

@@ -159,6 +159,7 @@ export function simulateBatch(
         actualMin: actual?.endMin !== undefined ? Math.max(0, actual.endMin - startMin) : null,
         stopAfterMin: stop ? Math.max(0, stop.atMin - startMin) : null,
         lived: noLife(full, options.strength),
+        flameOut: false,
         notes: [],
         dosedG: {},
       };

@@ -287,7 +287,9 @@ export type Adjustment =
       lineId: LineId;
       massG: number;
     }
-  | { kind: 'removed'; atMin: number; vesselId: VesselId; volumeL: number };
+  | { kind: 'removed'; atMin: number; vesselId: VesselId; volumeL: number }
+  /** The flame went out, or is back. */
+  | { kind: 'flame'; atMin: number; on: boolean };
 
 /** What really happened in a step; anything missing is taken from the plan. */
 export interface StepActual {

@@ -1,9 +1,16 @@
-import { isEntryProblem, type LogEvent, rehearsalNow } from '@big-ladle/core';
+import {
+  activeEvents,
+  asMade,
+  isEntryProblem,
+  type LogEvent,
+  type Program,
+  rehearsalNow,
+} from '@big-ladle/core';
 import type { Db } from '../db/open.ts';
-import { eventToRow } from '../db/rows.ts';
+import { type Batch, eventToRow } from '../db/rows.ts';
 import { HttpProblem, notFound } from '../problems.ts';
 import type { StoredEvent } from '../stream.ts';
-import { batchOf, projectBatch, projectItem } from './projections.ts';
+import { batchOf, eventsOf, projectBatch, projectItem, streamKindOf } from './projections.ts';
 
 /** A clock may run ahead by this much before what it dates is refused. */
 const FUTURE_MS = 10 * 60_000;
@@ -20,6 +27,14 @@ function checkTime(event: LogEvent, nowMs: number): void {
   }
 }
 
+/** Steps of the plan, and those that the log has added to it. */
+async function hasStep(db: Db, batch: Batch, planned: Program, stepId: string): Promise<boolean> {
+  const has = (program: Program) => program.steps.some((s) => s.id === stepId);
+  if (has(planned)) return true;
+  const events = await eventsOf(db, streamKindOf(batch), batch.id);
+  return has(asMade(planned, activeEvents(events)));
+}
+
 /** A rehearsal has its own stream, and its own time. */
 async function checkBatchEvent(db: Db, event: LogEvent, nowMs: number): Promise<void> {
   const batch = await batchOf(db, event.stream.id);
@@ -29,7 +44,7 @@ async function checkBatchEvent(db: Db, event: LogEvent, nowMs: number): Promise<
   if (!batch.pins)
     throw new HttpProblem(409, 'notStarted', 'This batch has not started yet.', { eventId: event.id });
   const stepId = 'stepId' in event.body ? event.body.stepId : undefined;
-  if (stepId !== undefined && !batch.pins.program.steps.some((s) => s.id === stepId)) {
+  if (stepId !== undefined && !(await hasStep(db, batch, batch.pins.program, stepId))) {
     throw new HttpProblem(422, 'unknownStep', `This batch has no step ${stepId}.`, { eventId: event.id });
   }
 }

@@ -87,7 +87,7 @@ export async function projectBatch(db: Db, batch: Batch): Promise<StepProblem | 
   await db('batch_now').insert({ batch_id: batch.id, state: JSON.stringify(state) });
   const status = now.log.endedMs !== null ? 'done' : 'on';
   if (status !== batch.status) await db('batch').where({ id: batch.id }).update({ status });
-  const step = program.steps.find((s) => s.id === now.log.currentStepId);
+  const step = now.log.program.steps.find((s) => s.id === now.log.currentStepId);
   if (step) {
     await db('task_now').insert({
       batch_id: batch.id,

@@ -1,5 +1,9 @@
 import type { InstrumentReading } from '@big-ladle/core';
+import { useQuery } from '@tanstack/react-query';
+import { useMemo } from 'react';
 import { create } from 'zustand';
+import { call } from './api.ts';
+import { keys } from './queries.ts';
 
 /** As many as a chart shows; older ones are with the server. */
 const KEPT = 600;
@@ -28,6 +32,28 @@ export function takeReadings(message: {
 const NONE: readonly InstrumentReading[] = [];
 export const useReadings = (instrumentId: string | undefined, batchId: string | null) =>
   useStore((s) => (instrumentId ? (s.byKey[keyOf(instrumentId, batchId)] ?? NONE) : NONE));
+
+/** All that an instrument has read, at a batch or by itself: what the server kept, and what came since. */
+export function useAllReadings(
+  instrumentId: string | undefined,
+  batchId: string | null,
+): readonly InstrumentReading[] {
+  const kept = useQuery({
+    queryKey: keys.readings(instrumentId ?? '', batchId ?? ''),
+    queryFn: () =>
+      call<{ readings: InstrumentReading[] }>(
+        'GET',
+        `/instruments/${instrumentId}/readings${batchId === null ? '' : `?batchId=${batchId}`}`,
+      ),
+    enabled: instrumentId !== undefined,
+    staleTime: Number.POSITIVE_INFINITY,
+  });
+  const fresh = useReadings(instrumentId, batchId);
+  return useMemo(() => {
+    const from = fresh[0]?.atMs ?? Number.POSITIVE_INFINITY;
+    return [...(kept.data?.readings ?? []).filter((r) => r.atMs < from), ...fresh];
+  }, [kept.data, fresh]);
+}
 
 /** The value at a moment: of the reading next to it that shows one, within a minute and a half. */
 export function readingAt(instrumentId: string, batchId: string, atMs: number): number | null {

@@ -116,7 +116,10 @@ export const theme = createTheme({
         ':focus-visible': { outline: `3px solid ${role('rim')}`, outlineOffset: 2 },
         '.Mui-focusVisible': { outline: `3px solid ${role('rim')}`, outlineOffset: 2 },
         // On paper only what is to be read or bought: no places to go, nothing to press.
+        '.sheet': { display: 'none' },
         '@media print': {
+          '.sheet': { display: 'block' },
+          'body:has(.sheet) #root': { display: 'none' },
           'nav, .MuiButton-root, .MuiToggleButtonGroup-root': { display: 'none !important' },
         },
         '@media (prefers-reduced-motion: reduce)': {

@@ -27,7 +27,7 @@ import type {
   Step,
   Vessel,
 } from '../types.ts';
-import { handWork, inPieces, ofPlan, type StepRun, wetVessel } from './clockwork.ts';
+import { flameOutAheadMin, handWork, inPieces, ofPlan, type StepRun, wetVessel } from './clockwork.ts';
 
 /** Standing somewhere for a time: soaking cold, steeping hot or cold. */
 export function standStep(work: Work, step: SoakStep | SteepStep, run: StepRun): void {
@@ -154,13 +154,18 @@ export function heatStep(work: Work, step: HeatStep, run: StepRun): void {
     throw new StepStop({ kind: 'neverBoils', stepId: step.id, vesselId: start.id, reachesC: first.endC });
   }
   run.notes.push(said('heat.takes', { minutes: Math.round(run.actualMin ?? first.minutes) }));
+  const startMin = work.nowMin;
   const toTarget = () => pathOf(work, vesselOf(work, step.id, start.id), around, { targetC }).minutes;
   inPieces(work, step, run, new Set([start.id]), toTarget, (minutes, goneMin) => {
     const vessel = vesselOf(work, step.id, start.id);
     const path = pathOf(work, vessel, around, { targetC });
-    const leftMin = Math.max(minutes, (run.actualMin ?? Number.POSITIVE_INFINITY) - goneMin);
+    const heatedMin =
+      (run.actualMin ?? Number.POSITIVE_INFINITY) - goneMin - flameOutAheadMin(run, startMin, goneMin);
+    const leftMin = Math.max(minutes, heatedMin);
     let stretches: Stretch[];
-    if (Number.isFinite(leftMin)) {
+    if (run.flameOut) {
+      stretches = pathOf(work, vessel, { ...around, powerW: 0 }, { minutes }).stretches;
+    } else if (Number.isFinite(leftMin)) {
       // The rest of the path in the time that it really took.
       stretches =
         path.end === 'reached' && path.minutes > 0
@@ -206,15 +211,30 @@ export function boilStep(work: Work, step: BoilStep, run: StepRun): void {
   if (atStart.rate.tooWeak) run.notes.push(said('boil.tooWeak'));
   else if (atStart.rate.turnUp)
     run.notes.push(said('boil.turnUp', { percent: Math.round(atStart.rate.setting * 100) }));
-  inPieces(work, step, run, new Set([start.id]), ofPlan(step), (minutes) => {
-    const vessel = vesselOf(work, step.id, start.id);
+  const around = { place: 'stove' as const, lid: step.lid, powerW };
+  const here = () => vesselOf(work, step.id, start.id);
+  /** Minutes in which it did not boil: without a flame, and on the way back to the boil. */
+  let stillMin = 0;
+  const backToBoil = () => (stillMin > 0 ? pathOf(work, here(), around, { targetC: boilC }) : null);
+  const remaining = (goneMin: number) => ofPlan(step)(goneMin) + stillMin + (backToBoil()?.minutes ?? 0);
+  inPieces(work, step, run, new Set([start.id]), remaining, (minutes) => {
+    if (run.flameOut) {
+      const { stretches } = pathOf(work, here(), { ...around, powerW: 0 }, { minutes });
+      setVessel(work, live(work, step.id, here(), stretches, 'stove', run.lived));
+      stillMin += minutes;
+      return;
+    }
+    const back = backToBoil();
+    const backMin = Math.min(minutes, back?.minutes ?? 0);
+    const warmed = back ? cutAfter(back.stretches, backMin) : [];
+    stillMin += backMin;
     const { stretches } = boilPath(
       work,
-      vessel,
+      here(),
       { level: step.level, lid: step.lid, powerW, boilC },
-      minutes,
+      minutes - backMin,
     );
-    setVessel(work, live(work, step.id, vessel, stretches, 'stove', run.lived));
+    setVessel(work, live(work, step.id, here(), [...warmed, ...stretches], 'stove', run.lived));
   });
 }
 

@@ -13,6 +13,8 @@ export interface StepRun {
   /** Stop after so many minutes: the moment that is asked about lies inside this step. */
   stopAfterMin: number | null;
   lived: Lived;
+  /** The power is off, or the gas: nothing heats until it is back. */
+  flameOut: boolean;
   notes: Said[];
   dosedG: Record<string, number>;
 }
@@ -46,7 +48,8 @@ export function inPieces(
   const stopped = run.stopAfterMin !== null;
   let goneMin = 0;
   // Asked again after everything that happened: a temperature read in between moves the end.
-  const wholeMin = () => lengthOf(run, goneMin + remainingMin(goneMin));
+  const wholeMin = () =>
+    lengthOf(run, run.flameOut ? Number.POSITIVE_INFINITY : goneMin + remainingMin(goneMin));
   const move = (toMin: number) => {
     const length = toMin - goneMin;
     if (length <= 0) return;
@@ -60,9 +63,28 @@ export function inPieces(
     const endMin = wholeMin();
     if (stopped && dueMin > endMin) break;
     move(Math.min(Math.max(dueMin, goneMin), endMin));
-    adjust(work, step, a);
+    if (a.kind === 'flame') run.flameOut = !a.on;
+    else adjust(work, step, a);
   }
+  // As far as anybody knows it comes back now.
+  if (!stopped) run.flameOut = false;
   move(wholeMin());
+}
+
+/** Minutes without a flame that a step still has before it, from a minute of it on. */
+export function flameOutAheadMin(run: StepRun, startMin: number, fromMin: number): number {
+  let outSince: number | null = run.flameOut ? fromMin : null;
+  let out = 0;
+  for (const a of inOrder(run.actual?.adjustments)) {
+    const atMin = a.atMin - startMin;
+    if (a.kind !== 'flame' || atMin < fromMin) continue;
+    if (!a.on) outSince ??= atMin;
+    else if (outSince !== null) {
+      out += atMin - outSince;
+      outSince = null;
+    }
+  }
+  return out;
 }
 
 /** A planned length, less what has gone by. */

@@ -5,6 +5,9 @@ import { role } from '../../theme/theme.ts';
 import { duration, grams, litres, num } from '../../words/say.ts';
 import type { LiveBatch } from './useBatchNow.ts';
 
+/** Entries, besides readings and additions, that change what is to come. */
+const CHANGES: ReadonlySet<string> = new Set(['removed', 'swapped', 'strainedEarly']);
+
 interface Outcome {
   litres: number;
   sweetG: number;
@@ -29,7 +32,7 @@ export function Changed({ live }: { live: LiveBatch }) {
   const { log, forecast } = live.now;
   // Only what the cook enters changes the rest at once; time passing does so by itself, and is not told.
   const entered =
-    log.measured.length + log.added.length + live.events.filter((e) => e.kind === 'removed').length;
+    log.measured.length + log.added.length + live.events.filter((e) => CHANGES.has(e.kind)).length;
   const before = useRef<{ entered: number; outcome: Outcome } | null>(null);
   const [text, setText] = useState('');
   // biome-ignore lint/correctness/useExhaustiveDependencies: told once for each entry

@@ -1,22 +1,28 @@
 import {
   BOTTLES,
+  type Deed,
   foldBatch,
+  type LogEvent,
   type MarkerId,
   markerGPerL,
+  nextStraining,
   type Simulation,
+  SPENT,
   secondBoil,
   simulateBatch,
   volumeMl,
 } from '@big-ladle/core';
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import { useMemo, useState } from 'react';
 import { Choice } from '../../shared/Choice.tsx';
 import { Row } from '../../shared/ui.tsx';
-import { role } from '../../theme/theme.ts';
+import { role, thumb } from '../../theme/theme.ts';
 import { litres, num, say } from '../../words/say.ts';
 import type { LiveBatch } from './useBatchNow.ts';
 
 const SECOND_BOIL_MIN = 15;
+const WATERS_L = [1, 2, 3, 4];
 
 /** The strongest of what a drink has drawn. */
 function mainMarker(sim: Simulation): MarkerId | null {
@@ -35,31 +41,43 @@ const inBottles = (sim: Simulation, marker: MarkerId | null): string => {
 };
 
 /** Strained now against strained at its best; and what a second boil of the rest would give. */
-export function GuestsAreHere({ live }: { live: LiveBatch }) {
-  const { step, now, program, kitchen, tables, events, nowMs } = live;
+export function GuestsAreHere({ live, onDone }: { live: LiveBatch; onDone: () => void }) {
+  const { step, now, program, kitchen, tables, events, nowMs, batch } = live;
   const [waterL, setWaterL] = useState('2');
   const minute = Math.floor(nowMs / 60_000);
+  const deed = (water: number): Deed => ({
+    kind: 'strainedEarly',
+    body: { stepId: step?.id ?? '', waterL: water, boilMin: SECOND_BOIL_MIN },
+  });
   // biome-ignore lint/correctness/useExhaustiveDependencies: looked at again every minute
-  const early = useMemo(() => {
-    if (!step) return null;
-    const { actuals, startedMs } = foldBatch(program, events);
-    const nowMin = (nowMs - (startedMs ?? nowMs)) / 60_000;
-    const current = actuals[step.id];
-    return current
-      ? simulateBatch(program, kitchen, tables, {
-          actuals: { ...actuals, [step.id]: { ...current, endMin: nowMin } },
-        })
-      : null;
-  }, [program, kitchen, tables, events, step, minute]);
-  if (!step || !early) return null;
+  const ways = useMemo(() => {
+    if (!step || !nextStraining(program, step.id)) return null;
+    const after = (water: number): Simulation => {
+      const trial = {
+        id: 'trial-early',
+        stream: { kind: 'batch', id: batch.id },
+        v: 1,
+        atMs: nowMs,
+        deviceId: 'trial',
+        deviceSeq: 0,
+        ...deed(water),
+      } as LogEvent;
+      const log = foldBatch(program, [...events, trial]);
+      return simulateBatch(log.program, kitchen, tables, { actuals: log.actuals });
+    };
+    return { once: after(0), twice: after(Number(waterL)) };
+  }, [program, kitchen, tables, events, step, minute, waterL]);
+  if (!step || !ways) return null;
   const marker = mainMarker(now.forecast);
-  const solids = Object.values(early.vessels)
-    .filter((v) => v.id === 'spent')
-    .flatMap((v) => v.solids);
-  const second = secondBoil(solids, tables, Number(waterL), {
+  const spent = ways.once.vessels[SPENT]?.solids ?? [];
+  const second = secondBoil(spent, tables, Number(waterL), {
     minutes: SECOND_BOIL_MIN,
     boilC: 100 - kitchen.altitudeM / 300,
   });
+  const strain = (water: number) => {
+    void live.say([deed(water)]);
+    onDone();
+  };
   return (
     <Box
       component="section"
@@ -67,24 +85,32 @@ export function GuestsAreHere({ live }: { live: LiveBatch }) {
       data-testid="guests"
       sx={{ display: 'grid', gap: 1 }}
     >
-      <Row label="Strained now">{inBottles(early, marker)}</Row>
+      <Row label="Strained now">{inBottles(ways.once, marker)}</Row>
       <Row label="At its best">{inBottles(now.forecast, marker)}</Row>
-      {solids.length > 0 && (
+      <Button variant="outlined" color="inherit" sx={thumb} onClick={() => strain(0)}>
+        Strain now
+      </Button>
+      {spent.length > 0 && (
         <>
           <Choice
-            label="Then the solids once more, boiled fifteen minutes in"
+            label={`Then the solids once more, boiled ${SECOND_BOIL_MIN} minutes in`}
             value={waterL}
-            options={['1', '2', '3', '4'].map((v) => ({ value: v, text: `${v} L` }))}
+            options={WATERS_L.map((v) => ({ value: String(v), text: `${v} L` }))}
             onChange={setWaterL}
           />
-          <Row label="A second boil gives">
+          <Row label="The second boil by itself">
             {litres(second.litres)}
             {marker ? `, ${say(`marker.${marker}`)} ${num(second.gPerL[marker] ?? 0, 1)} g/L` : ''}
           </Row>
+          <Row label="Both together">{inBottles(ways.twice, marker)}</Row>
+          <Button variant="outlined" color="inherit" sx={thumb} onClick={() => strain(Number(waterL))}>
+            Strain now, then boil the rest again
+          </Button>
         </>
       )}
       <Box sx={{ color: role('inkMuted') }}>
-        To serve now, tap the wide button: it is strained as it is. Keep the solids for the second boil.
+        What lies between is left out; what was to cool in the pot cools strained. What your guests drink is
+        told under Something else.
       </Box>
     </Box>
   );

@@ -1,13 +1,12 @@
-import { INSTRUMENT_ROWS, type InstrumentReading, MINUTE_MS, type Reading } from '@big-ladle/core';
+import { INSTRUMENT_ROWS, MINUTE_MS, type Reading } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { useQuery } from '@tanstack/react-query';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { call } from '../../shared/api.ts';
 import type { Instrument } from '../../shared/apiTypes.ts';
 import { notify } from '../../shared/notices.ts';
 import { keys, queryClient, useInstruments } from '../../shared/queries.ts';
-import { useReadings } from '../../shared/readings.ts';
+import { useAllReadings, useReadings } from '../../shared/readings.ts';
 import { heading, role, thumb } from '../../theme/theme.ts';
 import { say, sayReading } from '../../words/say.ts';
 import { vesselNowId } from './MeasureForm.tsx';
@@ -47,18 +46,7 @@ export function useProbeReadings(live: LiveBatch | null) {
   const { data } = useInstruments();
   const batchId = live?.batch.id ?? '';
   const probe = data?.instruments.find((i) => i.kind === 'probe' && i.batchId === batchId);
-  const kept = useQuery({
-    queryKey: keys.readings(probe?.id ?? '', batchId),
-    queryFn: () =>
-      call<{ readings: InstrumentReading[] }>('GET', `/instruments/${probe!.id}/readings?batchId=${batchId}`),
-    enabled: probe !== undefined,
-    staleTime: Number.POSITIVE_INFINITY,
-  });
-  const fresh = useReadings(probe?.id, batchId);
-  const readings = useMemo(() => {
-    const from = fresh[0]?.atMs ?? Number.POSITIVE_INFINITY;
-    return [...(kept.data?.readings ?? []).filter((r) => r.atMs < from), ...fresh];
-  }, [kept.data, fresh]);
+  const readings = useAllReadings(probe?.id, batchId);
   return { probe, readings };
 }
 

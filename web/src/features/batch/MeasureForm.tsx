@@ -216,6 +216,17 @@ export function MeasureForm(props: {
               testId="measure-rest"
             />
           </Box>
+          <Dial
+            name="a part of a jug"
+            value={rest}
+            start={0}
+            small={0.05}
+            large={0.25}
+            min={0}
+            max={20}
+            decimals={2}
+            onChange={setRest}
+          />
           <Choice
             label="It is"
             value={hot ? 'hot' : 'cold'}

@@ -10,37 +10,57 @@ import { role, thumb } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
 import { volume } from '../../words/say.ts';
 import { vesselNowId } from './MeasureForm.tsx';
+import { SwapLine } from './SwapLine.tsx';
 import type { LiveBatch } from './useBatchNow.ts';
 
 const SPLASHES_ML = [100, 250, 500, 1000];
 const SPILLS_ML = [50, 100, 250, 500];
 /** What was not as planned and changes no figure: it stands in the log, for next time. */
-const NOTED = ['It burnt a little', 'The power was off', 'The flame went out', 'It boiled over'];
+const NOTED = ['It burnt a little', 'It boiled over'];
+/** The flame is missed at once, or only after a while. */
+const OUT_SINCE_MIN = [0, 5, 15, 30];
+/** What guests drink while it is still being made. */
+const SERVED_ML = [250, 500, 1000, 2000];
 
 /** Quick adds and what was not as planned: a tap each, all of it undone with a tap. */
 export function SomethingElse({ live, onDone }: { live: LiveBatch; onDone: () => void }) {
   const { step, program, tables, now } = live;
-  const [what, setWhat] = useState<'water' | 'more' | 'spill' | 'other'>('water');
+  const [what, setWhat] = useState<'water' | 'more' | 'spill' | 'served' | 'swapped' | 'other'>('water');
   const solids = program.lines.filter((l) => l.kind === 'solid' && tables.ingredients.has(l.itemId));
   const [lineId, setLineId] = useState(solids[0]?.id ?? '');
   const [grams, setGrams] = useState(5);
   if (!step) return null;
   const vesselId = vesselNowId(live);
   const hereL = now.moment?.vessels[vesselId] ? (now.moment.trace.at(-1)?.now.volumeL ?? 0) : 0;
-  const tell = (deed: Parameters<LiveBatch['say']>[0][number]) => {
-    void live.say([deed], { onRefused: (error) => notify('error', `Not stored: ${error.detail}`) });
+  const tell = (deed: Parameters<LiveBatch['say']>[0][number], atMs?: number) => {
+    void live.say([deed], { onRefused: (error) => notify('error', `Not stored: ${error.detail}`) }, atMs);
     onDone();
   };
-  const added = (lineKind: 'solid' | 'liquid', itemId: string, massG: number) =>
-    tell({
-      kind: 'added',
-      body: { stepId: step.id, vesselId, lineKind, itemId, lineId: `extra-${uuid().slice(-12)}`, massG },
-    });
   const tap = (label: string, act: () => void) => (
     <Button key={label} variant="outlined" color="inherit" sx={thumb} onClick={act}>
       {label}
     </Button>
   );
+  const startMs = now.log.steps[step.id]?.startMs ?? live.nowMs;
+  const flameOut = (minutesAgo: number) =>
+    tell(
+      { kind: 'flame', body: { stepId: step.id, on: false } },
+      // Not before this step began, nor ahead of what was said last.
+      minutesAgo === 0 ? undefined : Math.round(Math.max(startMs + 1, live.nowMs - minutesAgo * 60_000)),
+    );
+  const takenOut = (amountsMl: readonly number[], why: 'spill' | 'other') =>
+    amountsMl
+      .filter((ml) => ml / 1000 < hereL)
+      .map((ml) =>
+        tap(volume(ml / 1000), () =>
+          tell({ kind: 'removed', body: { stepId: step.id, vesselId, volumeL: ml / 1000, why } }),
+        ),
+      );
+  const added = (lineKind: 'solid' | 'liquid', itemId: string, massG: number) =>
+    tell({
+      kind: 'added',
+      body: { stepId: step.id, vesselId, lineKind, itemId, lineId: `extra-${uuid().slice(-12)}`, massG },
+    });
   return (
     <Box
       component="section"
@@ -55,6 +75,8 @@ export function SomethingElse({ live, onDone }: { live: LiveBatch; onDone: () =>
           { value: 'water', text: 'a splash of water' },
           { value: 'more', text: 'more of something' },
           { value: 'spill', text: 'spilt' },
+          { value: 'served', text: 'served' },
+          { value: 'swapped', text: 'swapped, or less of it' },
           { value: 'other', text: 'not as planned' },
         ]}
         onChange={(v) => setWhat(v as 'water')}
@@ -62,16 +84,18 @@ export function SomethingElse({ live, onDone }: { live: LiveBatch; onDone: () =>
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center' }}>
         {what === 'water' &&
           SPLASHES_ML.map((ml) => tap(volume(ml / 1000), () => added('liquid', 'water', ml * 0.9982)))}
-        {what === 'spill' &&
-          SPILLS_ML.filter((ml) => ml / 1000 < hereL).map((ml) =>
-            tap(volume(ml / 1000), () =>
-              tell({
-                kind: 'removed',
-                body: { stepId: step.id, vesselId, volumeL: ml / 1000, why: 'spill' },
-              }),
-            ),
-          )}
-        {what === 'spill' && hereL < 0.06 && <Box>There is nothing here to spill.</Box>}
+        {what === 'spill' && takenOut(SPILLS_ML, 'spill')}
+        {what === 'served' && takenOut(SERVED_ML, 'other')}
+        {(what === 'spill' || what === 'served') && hereL < 0.06 && <Box>There is nothing here yet.</Box>}
+        {what === 'swapped' && <SwapLine live={live} onSwap={(body) => tell({ kind: 'swapped', body })} />}
+        {what === 'other' && (step.kind === 'heat' || step.kind === 'boil') && !now.flameOut && (
+          <>
+            <span>The flame is out, or the power off,</span>
+            {OUT_SINCE_MIN.filter((m) => m === 0 || live.nowMs - startMs > m * 60_000).map((m) =>
+              tap(m === 0 ? 'since now' : `since ${m} min`, () => flameOut(m)),
+            )}
+          </>
+        )}
         {what === 'other' &&
           NOTED.map((text) => tap(text, () => tell({ kind: 'noted', body: { stepId: step.id, text } })))}
         {what === 'more' && (
@@ -113,8 +137,12 @@ export function SomethingElse({ live, onDone }: { live: LiveBatch; onDone: () =>
       </Box>
       {what !== 'other' && (
         <Box sx={{ color: role('inkMuted') }}>
-          {vesselId === POT ? 'Counted into the pot' : 'Counted where the drink stands now'}; strength,
-          sweetener and bottles follow.
+          {what === 'swapped'
+            ? 'Counted from where it went in'
+            : vesselId === POT
+              ? 'Counted into the pot'
+              : 'Counted where the drink stands now'}
+          ; strength, sweetener and bottles follow.
         </Box>
       )}
     </Box>

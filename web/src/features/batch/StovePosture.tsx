@@ -9,6 +9,7 @@ import { announcement, unlockSound, useAlarmState, useAlarms } from '../../share
 import { colours, tintShare } from '../../shared/batch/looks.ts';
 import { momentsOf } from '../../shared/batch/moments.ts';
 import { clocksOf, type RunningClock, useOnBatches } from '../../shared/batch/onBatches.ts';
+import { SideJobs } from '../../shared/batch/SideJobs.tsx';
 import { placeName, stepDeed, stepHow, stepName } from '../../shared/batch/stepWords.ts';
 import { Spoon } from '../../shared/drawings/Spoon.tsx';
 import { QuantityField } from '../../shared/QuantityField.tsx';
@@ -33,6 +34,7 @@ import {
 import { BottleForm } from './BottleForm.tsx';
 import { Changed } from './Changed.tsx';
 import { CoolingWatch } from './CoolingWatch.tsx';
+import { FlameOut } from './FlameOut.tsx';
 import { FootSlot } from './FootDeed.tsx';
 import { GuestsAreHere } from './GuestsAreHere.tsx';
 import { InstrumentStrip } from './InstrumentStrip.tsx';
@@ -41,9 +43,9 @@ import { MeasureForm } from './MeasureForm.tsx';
 import { Rehearsing } from './Rehearsing.tsx';
 import { SignalsPanel } from './SignalsPanel.tsx';
 import { SomethingElse } from './SomethingElse.tsx';
+import { Squeeze } from './Squeeze.tsx';
 import { SweetenForm } from './SweetenForm.tsx';
 import { type LiveBatch, useLiveBatch } from './useBatchNow.ts';
-import { WhileItWaits } from './WhileItWaits.tsx';
 
 /** Steps into which lines go: each is told with its amount. */
 const TAKES: ReadonlySet<string> = new Set(['combine', 'mix', 'blend', 'juice', 'sour', 'fortify']);
@@ -234,6 +236,7 @@ function Posture({ live }: { live: LiveBatch }) {
           </Box>
 
           {main && <BigClock clock={main} nowMs={nowMs} />}
+          <FlameOut live={live} />
           <Hidden>
             <span aria-live="polite">{main ? announcement(main.label, main.endMs, nowMs) : ''}</span>
           </Hidden>
@@ -253,6 +256,7 @@ function Posture({ live }: { live: LiveBatch }) {
               levelCm={forecast?.now.levelCm ?? null}
             />
           )}
+          <Squeeze live={live} />
           {step?.kind === 'wash' && step.rinses > 2 && <Rinses live={live} />}
           {step?.kind === 'strain' && (
             <Box sx={{ display: 'grid', gap: 1 }}>
@@ -272,7 +276,7 @@ function Posture({ live }: { live: LiveBatch }) {
             <BottleForm live={live} onBottled={() => (batch.rehearsal ? undefined : navigate('/shelf'))} />
           )}
           {step && (step.kind === 'steep' || step.kind === 'boil') && (
-            <Spoon {...look} label="Dip a white spoon: about this colour now. In a glass, darker." />
+            <SpoonNowAndThen now={look} then={colours(forecast)} />
           )}
           {forecast?.notes.map((note) => (
             <Box
@@ -284,7 +288,15 @@ function Posture({ live }: { live: LiveBatch }) {
           ))}
 
           {step && <Cues live={live} step={step} />}
-          <WhileItWaits live={live} clock={main} />
+          <SideJobs
+            on={
+              batch.rehearsal
+                ? [{ batch, now, step }]
+                : [{ batch, now, step }, ...on.filter((o) => o.batch.id !== batch.id)]
+            }
+            nowMs={nowMs}
+            zone={zone}
+          />
           {step && <LastTime live={live} step={step} />}
           <Changed live={live} />
           <CoolingWatch live={live} />
@@ -339,7 +351,7 @@ function Posture({ live }: { live: LiveBatch }) {
               </Box>
               {tool === 'measure' && <MeasureForm live={live} onDone={() => setTool(null)} />}
               {tool === 'measure' && <Measured live={live} />}
-              {tool === 'guests' && <GuestsAreHere live={live} />}
+              {tool === 'guests' && <GuestsAreHere live={live} onDone={() => setTool(null)} />}
               {tool === 'else' && <SomethingElse live={live} onDone={() => setTool(null)} />}
               {tool === 'signals' && <SignalsPanel />}
               {tool === 'retime' && <Retime live={live} onDone={() => setTool(null)} />}
@@ -422,7 +434,17 @@ function Posture({ live }: { live: LiveBatch }) {
                 ref={setFoot}
                 sx={{ flex: 1, display: OWN_DEED.has(step?.kind ?? '') ? 'flex' : 'none' }}
               />
-              {step && !OWN_DEED.has(step.kind) && (
+              {step && now.flameOut && (
+                <Button
+                  variant="contained"
+                  sx={{ flex: 1, minHeight: 72, fontSize: '1.35rem' }}
+                  data-next
+                  onClick={() => void live.say([{ kind: 'flame', body: { stepId: step.id, on: true } }])}
+                >
+                  The flame is back
+                </Button>
+              )}
+              {step && !now.flameOut && !OWN_DEED.has(step.kind) && (
                 <Button
                   variant="contained"
                   sx={{ flex: 1, minHeight: 72, fontSize: '1.35rem' }}
@@ -440,6 +462,16 @@ function Posture({ live }: { live: LiveBatch }) {
         </Box>
       </Box>
     </FootSlot.Provider>
+  );
+}
+
+/** Held against a white spoon: as it should be now, and as it will be when this step is over. */
+function SpoonNowAndThen(props: Record<'now' | 'then', { spoon: string; glass: string }>) {
+  return (
+    <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap' }} data-testid="spoons">
+      <Spoon {...props.now} label="Dip a white spoon: about this colour now. In a glass, darker." />
+      <Spoon {...props.then} label="And about this at the end of this step." />
+    </Box>
   );
 }
 

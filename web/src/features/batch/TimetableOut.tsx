@@ -1,17 +1,28 @@
 import type { Program, Timetable } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import { useState } from 'react';
+import { flushSync } from 'react-dom';
 import { stepHow, stepName } from '../../shared/batch/stepWords.ts';
 import { saveText } from '../../shared/saveText.ts';
+import { TimetableSheet } from './TimetableSheet.tsx';
+import type { LiveBatch } from './useBatchNow.ts';
 
 /** The timetable as a calendar file, and to print. */
 export function TimetableOut(props: {
   title: string;
   program: Program;
+  kitchen: LiveBatch['kitchen'];
   timetable: Timetable;
   fileName: string;
 }) {
-  const { title, program, timetable, fileName } = props;
+  const { title, program, kitchen, timetable, fileName } = props;
+  const [printing, setPrinting] = useState(false);
+  const print = () => {
+    window.addEventListener('afterprint', () => setPrinting(false), { once: true });
+    flushSync(() => setPrinting(true));
+    window.print();
+  };
   const save = async () => {
     // Asked for now and then: not part of the page.
     const { default: ical } = await import('ical-generator');
@@ -34,9 +45,10 @@ export function TimetableOut(props: {
       <Button variant="outlined" onClick={() => void save()}>
         Into the calendar
       </Button>
-      <Button variant="outlined" onClick={() => window.print()}>
+      <Button variant="outlined" onClick={print}>
         Print
       </Button>
+      {printing && <TimetableSheet title={title} program={program} kitchen={kitchen} timetable={timetable} />}
     </Box>
   );
 }

@@ -36,6 +36,16 @@ export function deedText(event: LogEvent, live: Pick<LiveBatch, 'program'>): str
       return step ? stepDeed(step, live.program) : 'step over';
     case 'skipped':
       return `skipped: ${name}`;
+    case 'flame':
+      return event.body.on ? 'the flame is back' : 'the flame went out';
+    case 'strainedEarly':
+      return event.body.waterL > 0
+        ? `strained early, once more with ${litres(event.body.waterL)}`
+        : 'strained early';
+    case 'swapped': {
+      const line = live.program.lines.find((l) => l.id === event.body.lineId);
+      return `really went in: ${event.body.massG > 0 ? `${grams(event.body.massG)} ` : ''}${sayItem(event.body.itemId).toLowerCase()}${line ? '' : ' (not in this batch)'}`;
+    }
     case 'cueSeen':
       return event.body.cue === 'rinse'
         ? 'rinsed once'
@@ -49,7 +59,7 @@ export function deedText(event: LogEvent, live: Pick<LiveBatch, 'program'>): str
     case 'added':
       return `added ${grams(event.body.massG)} ${sayItem(event.body.itemId).toLowerCase()}`;
     case 'removed':
-      return `${event.body.why}: ${litres(event.body.volumeL, 2)} less`;
+      return `${event.body.why === 'spill' ? 'spilt' : event.body.why === 'taste' ? 'tasted' : 'served'}: ${litres(event.body.volumeL, 2)} less`;
     case 'tasted':
       return event.body.axes.sweet === 0
         ? 'tasted: about right'

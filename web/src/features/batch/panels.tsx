@@ -601,6 +601,7 @@ export function TimePanel(props: {
       <TimetableOut
         title={sayDrink(program.recipeId)}
         program={program}
+        kitchen={kitchen}
         timetable={timetable}
         fileName={`timetable-${program.recipeId}`}
       />

@@ -75,14 +75,14 @@ export function useLiveBatch(id: string): {
     batch && pins && now && pot
       ? {
           batch,
-          program: pins.program,
+          program: now.log.program,
           kitchen: pins.kitchen,
           tables: tablesOf(pins),
           recipe: pins.recipe,
           pot,
           events,
           now,
-          step: pins.program.steps.find((s) => s.id === now.log.currentStepId) ?? null,
+          step: now.log.program.steps.find((s) => s.id === now.log.currentStepId) ?? null,
           nowMs,
           say: (deeds, answer, atMs) =>
             record(

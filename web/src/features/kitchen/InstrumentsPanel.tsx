@@ -3,7 +3,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { ApiError, call } from '../../shared/api.ts';
 import type { Instrument } from '../../shared/apiTypes.ts';
@@ -13,8 +13,11 @@ import { Panel, Row } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
 import { say, sayReading } from '../../words/say.ts';
 
+/** A chart is large: it comes when there is something to draw. */
+const FridgeChart = lazy(() => import('./FridgeChart.tsx').then((m) => ({ default: m.FridgeChart })));
+
 /** Instruments that are paired with this kitchen, each with what it shows. */
-export function InstrumentsPanel() {
+export function InstrumentsPanel({ fridgeC }: { fridgeC: number }) {
   const { data } = useInstruments();
   const [kind, setKind] = useState<InstrumentKind>('probe');
   const [name, setName] = useState('');
@@ -50,6 +53,13 @@ export function InstrumentsPanel() {
           onDrop={() => void send(() => call('DELETE', `/instruments/${one.id}`))}
         />
       ))}
+      {instruments
+        .filter((one) => one.kind === 'fridgeLogger')
+        .map((one) => (
+          <Suspense key={one.id}>
+            <FridgeChart instrumentId={one.id} name={one.name} fridgeC={fridgeC} />
+          </Suspense>
+        ))}
       {instruments.length === 0 && (
         <Box sx={{ color: role('inkMuted') }}>
           Pair a probe, a scale, a fridge logger, a refractometer or strips: they follow the batch that is on,

@@ -198,7 +198,7 @@ export function KitchenPage() {
             </Button>
           </Panel>
           <AwayPanel kitchen={kitchen} save={save} />
-          <InstrumentsPanel />
+          <InstrumentsPanel fridgeC={kitchen.fridgeC} />
           <DevicesPanel zone={kitchen.zone} />
         </Box>
         <Box sx={{ display: 'grid', gap: 1.75, minWidth: 0 }}>

@@ -32,6 +32,7 @@ import { type BoardEntry, useOnBoard } from './board.ts';
 import { OnTheStove } from './OnTheStove.tsx';
 
 /** Asked for once in the life of a kitchen: not part of the first page. */
+const SideJobs = lazy(() => import('../../shared/batch/SideJobs.tsx').then((m) => ({ default: m.SideJobs })));
 const FirstPot = lazy(() => import('./FirstPot.tsx').then((m) => ({ default: m.FirstPot })));
 
 /** What is on, what comes next, what wants a look, and one button to begin. */
@@ -79,7 +80,7 @@ function Board(props: {
   kitchen: KitchenNow;
 }) {
   const { planned, items, nowMs, kitchen } = props;
-  const { entries: board, clocks } = useOnBoard(nowMs);
+  const { entries: board, clocks, on } = useOnBoard(nowMs);
   const due = useAlarms(clocks.flatMap(momentsOf), nowMs, 'Big Ladle');
   const plans = usePlans(planned, kitchen);
   return (
@@ -107,6 +108,11 @@ function Board(props: {
           </Panel>
         )}
         {clocks.length > board.length && <Clocks clocks={clocks} nowMs={nowMs} />}
+        {on.length > 0 && (
+          <Suspense>
+            <SideJobs on={on} nowMs={nowMs} zone={kitchen.zone} />
+          </Suspense>
+        )}
         <Next board={board} plans={plans} nowMs={nowMs} zone={kitchen.zone} />
       </Box>
       <Box sx={{ display: 'grid', gap: 1.75, minWidth: 0 }}>

@@ -1,6 +1,6 @@
 import { MINUTE_MS, type Pot } from '@big-ladle/core';
 import { colours } from '../../shared/batch/looks.ts';
-import { clocksOf, type RunningClock, useOnBatches } from '../../shared/batch/onBatches.ts';
+import { clocksOf, type OnBatch, type RunningClock, useOnBatches } from '../../shared/batch/onBatches.ts';
 import { stepName } from '../../shared/batch/stepWords.ts';
 import { say } from '../../words/say.ts';
 
@@ -40,10 +40,15 @@ const CLOCK_WORD: Record<string, string> = {
 const LOOK_AGAIN_MS = 15_000;
 
 /** What is on, ordered by what comes next, and every clock that runs. */
-export function useOnBoard(nowMs: number): { entries: BoardEntry[]; clocks: RunningClock[] } {
+export function useOnBoard(nowMs: number): {
+  entries: BoardEntry[];
+  clocks: RunningClock[];
+  on: readonly OnBatch[];
+} {
   const { on } = useOnBatches(Math.floor(nowMs / LOOK_AGAIN_MS) * LOOK_AGAIN_MS);
   const entries = on.flatMap((batch): BoardEntry[] => {
-    const { program, kitchen } = batch.batch.pins!;
+    const { kitchen } = batch.batch.pins!;
+    const { program } = batch.now.log;
     const pot = kitchen.pots.find((p) => p.id === program.potId);
     if (!pot) return [];
     const { forecast, log } = batch.now;
@@ -88,7 +93,8 @@ export function useOnBoard(nowMs: number): { entries: BoardEntry[]; clocks: Runn
     ];
   });
   const clocks = on.flatMap((batch) => {
-    const { program, kitchen } = batch.batch.pins!;
+    const { kitchen } = batch.batch.pins!;
+    const { program } = batch.now.log;
     const potName = kitchen.pots.find((p) => p.id === program.potId)?.name ?? '';
     return clocksOf(
       batch,
@@ -99,5 +105,6 @@ export function useOnBoard(nowMs: number): { entries: BoardEntry[]; clocks: Runn
   return {
     entries: entries.sort((a, b) => (a.clock?.endMs ?? 0) - (b.clock?.endMs ?? 0)),
     clocks: clocks.sort((a, b) => a.endMs - b.endMs),
+    on,
   };
 }

@@ -27,8 +27,8 @@ export interface OnBatch {
 }
 
 /** The step after the one that is on. */
-function nextOf({ batch, step }: OnBatch): Step | null {
-  const steps = batch.pins?.program.steps ?? [];
+function nextOf({ now, step }: OnBatch): Step | null {
+  const { steps } = now.log.program;
   return steps[steps.findIndex((s) => s.id === step?.id) + 1] ?? null;
 }
 
@@ -82,7 +82,7 @@ export function useOnBatches(nowMs: number): { on: OnBatch[]; isPending: boolean
     on.push({
       batch: data.batch,
       now,
-      step: pins.program.steps.find((s) => s.id === now.log.currentStepId) ?? null,
+      step: now.log.program.steps.find((s) => s.id === now.log.currentStepId) ?? null,
     });
   }
   return {

@@ -1,0 +1,262 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { massG, volumeMl } from '../liquor/composition.ts';
+import { solvePlan } from '../plan/solve.ts';
+import { BOOK } from '../program/book.ts';
+import { ledgerOf } from '../program/ledger.ts';
+import { BOTTLES, SPENT } from '../program/making.ts';
+import { defaultChoices, type MethodId } from '../program/recipe.ts';
+import { simulateBatch } from '../program/simulate.ts';
+import type { Program } from '../program/types.ts';
+import { BURNERS, KITCHEN, POTS, TABLES } from '../testKitchen.ts';
+import { unwrap } from '../units/result.ts';
+import { asMade, nextStraining } from './asMade.ts';
+import { activeEvents, type Deed, type LogEvent } from './events.ts';
+import { batchAt, entryProblem, foldBatch, MINUTE_MS } from './foldBatch.ts';
+
+const START = 1_800_000_000_000;
+let seq = 0;
+const at = (minute: number, deed: Deed): LogEvent =>
+  ({
+    id: `m${String(++seq).padStart(7, '0')}`,
+    stream: { kind: 'batch', id: 'b' },
+    v: 1,
+    atMs: START + minute * MINUTE_MS,
+    deviceId: 'd',
+    deviceSeq: seq,
+    ...deed,
+  }) as LogEvent;
+
+function planned(methodId: MethodId, id = 'deep-calyx-ginger'): Program {
+  const recipe = BOOK.find((r) => r.id === id)!;
+  return unwrap(
+    solvePlan({
+      recipe,
+      choices: defaultChoices(recipe, methodId),
+      kitchen: KITCHEN,
+      tables: TABLES,
+      pot: POTS[1]!,
+      burner: BURNERS[0]!,
+      wish: { question: { kind: 'litres', litres: 8 }, fills: 1 },
+    }),
+  ).program;
+}
+
+/** Begun, and every step before the first of a kind ended, the last `lastMin` after the start. */
+function upTo(program: Program, kind: string, lastMin = 90): LogEvent[] {
+  const index = program.steps.findIndex((s) => s.kind === kind);
+  return [
+    at(0, { kind: 'stepStarted', body: { stepId: program.steps[0]!.id } }),
+    ...program.steps
+      .slice(0, index)
+      .map((s, i) => at(((i + 1) * lastMin) / index, { kind: 'stepEnded', body: { stepId: s.id } })),
+  ];
+}
+const idOf = (program: Program, kind: string) => program.steps.find((s) => s.kind === kind)!.id;
+const now = (program: Program, events: LogEvent[], minute: number) =>
+  batchAt(program, KITCHEN, TABLES, events, START + minute * MINUTE_MS);
+
+describe('swapped', () => {
+  it('what really went in counts from where it went in', () => {
+    const program = planned('straightBoil');
+    const ginger = program.lines.find((l) => l.itemId.startsWith('ginger'))!;
+    const events = [
+      ...upTo(program, 'boil'),
+      at(95, {
+        kind: 'swapped',
+        body: { lineId: ginger.id, itemId: ginger.itemId, massG: ginger.massG / 2 },
+      }),
+    ];
+    const before = simulateBatch(program, KITCHEN, TABLES).vessels[BOTTLES]!.liquor;
+    const after = now(program, events, 96).forecast.vessels[BOTTLES]!.liquor;
+    // Half the ginger draws to the same share: about half of its marker, in nearly the same litres.
+    expect(after.markerG.ginger! / before.markerG.ginger!).toBeCloseTo(0.5, 1);
+    expect(now(program, events, 96).log.program.lines.find((l) => l.id === ginger.id)!.massG).toBe(
+      ginger.massG / 2,
+    );
+  });
+  it('a sweetener by taste is swapped without an amount, and the dose follows its sweetness', () => {
+    const program = planned('straightBoil');
+    const sweet = program.lines.find((l) => l.rule.kind === 'toTarget')!;
+    const events = [
+      ...upTo(program, 'boil'),
+      at(95, { kind: 'swapped', body: { lineId: sweet.id, itemId: 'honey', massG: 500 } }),
+    ];
+    const { forecast, log } = now(program, events, 96);
+    expect(log.program.lines.find((l) => l.id === sweet.id)).toMatchObject({ itemId: 'honey', massG: 0 });
+    const dosed = forecast.trace.find((t) => t.kind === 'sweeten')!;
+    const step = program.steps.find((s) => s.kind === 'sweeten')!;
+    expect(dosed.now.sweetnessPct).toBeCloseTo(
+      step.kind === 'sweeten' ? step.targetSweetnessPct : Number.NaN,
+      6,
+    );
+  });
+  it('is refused where the thing is not known as that kind', () => {
+    const program = planned('straightBoil');
+    const events = upTo(program, 'boil');
+    const ginger = program.lines.find((l) => l.itemId.startsWith('ginger'))!;
+    const wrong = entryProblem(
+      program,
+      KITCHEN,
+      TABLES,
+      events,
+      [{ kind: 'swapped', body: { lineId: ginger.id, itemId: 'lime-juice', massG: 50 } }],
+      START + 95 * MINUTE_MS,
+    );
+    expect(wrong).toMatchObject({ kind: 'unknownItem', itemId: 'lime-juice' });
+  });
+});
+
+describe('strained early', () => {
+  it('ends the step, leaves out what lies between, and cools what was to cool in the pot', () => {
+    const program = planned('shortBoilLongSteep');
+    const boil = idOf(program, 'boil');
+    const next = nextStraining(program, boil)!;
+    expect(next.between.map((s) => s.kind)).toEqual(expect.arrayContaining(['cool', 'steep']));
+    const events = [
+      ...upTo(program, 'boil'),
+      at(95, { kind: 'strainedEarly', body: { stepId: boil, waterL: 0, boilMin: 15 } }),
+    ];
+    const log = foldBatch(program, events);
+    expect(log.currentStepId).toBe(next.strain.id);
+    expect(log.steps[boil]!.status).toBe('done');
+    for (const left of next.between) expect(log.steps[left.id]!.status).toBe('skipped');
+    const kinds = log.program.steps.map((s) => s.kind);
+    expect(kinds.slice(kinds.indexOf('strain'))).toEqual(['strain', 'cool', 'sweeten', 'bottle']);
+    // Taken back, everything is as it was.
+    const undone = [...events, at(96, { kind: 'undone', body: { target: events.at(-1)!.id } })];
+    expect(foldBatch(program, undone).program).toEqual(program);
+    expect(foldBatch(program, undone).currentStepId).toBe(boil);
+  });
+
+  it('with a second boil both together are more and the solids are drawn further', () => {
+    const program = planned('straightBoil');
+    const boil = idOf(program, 'boil');
+    const early = (waterL: number) => {
+      const events = [
+        ...upTo(program, 'boil'),
+        at(95, { kind: 'strainedEarly', body: { stepId: boil, waterL, boilMin: 15 } }),
+      ];
+      return now(program, events, 95).forecast;
+    };
+    const once = early(0);
+    const twice = early(3);
+    expect(once.problem).toBeNull();
+    expect(twice.problem).toBeNull();
+    const litres = (s: typeof once) => volumeMl(s.vessels[BOTTLES]!.liquor) / 1000;
+    // Three litres go in; steam of a quarter of an hour and the sieve take some of them.
+    expect(litres(twice) - litres(once)).toBeGreaterThan(1.8);
+    expect(litres(twice) - litres(once)).toBeLessThan(3.05);
+    const share = (s: typeof once) =>
+      s.vessels[SPENT]!.solids.find((x) => x.ingredientId.includes('ginger'))!;
+    expect(share(twice).extracted).toBeGreaterThan(share(once).extracted);
+    const ledger = ledgerOf(twice);
+    expect(ledger.inL - ledger.outL).toBeCloseTo(ledger.finishedL, 6);
+    expect(ledger.in.find((r) => r.lineId?.startsWith('again-'))!.litres).toBeCloseTo(3, 2);
+  });
+
+  it('said twice over makes the same program: a made program may be made again', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom<MethodId>('straightBoil', 'shortBoilLongSteep', 'overnightSoak', 'longSimmer'),
+        fc.constantFrom(0, 1, 2.5),
+        (methodId, waterL) => {
+          const program = planned(methodId);
+          const events = activeEvents([
+            ...upTo(program, 'boil'),
+            at(95, {
+              kind: 'strainedEarly',
+              body: { stepId: idOf(program, 'boil'), waterL, boilMin: 10 },
+            }),
+          ]);
+          const made = asMade(program, events);
+          expect(asMade(made, events)).toEqual(made);
+          expect(new Set(made.steps.map((s) => s.id)).size).toBe(made.steps.length);
+        },
+      ),
+      { numRuns: 12 },
+    );
+  });
+});
+
+describe('the flame goes out', () => {
+  const program = planned('straightBoil');
+  const heat = idOf(program, 'heat');
+  const boil = idOf(program, 'boil');
+
+  it('while it heats: the pot cools, and the boil is later by the pause and by what was lost', () => {
+    const base = upTo(program, 'heat', 40);
+    const plain = now(program, base, 50);
+    const events = [
+      ...base,
+      at(50, { kind: 'flame', body: { stepId: heat, on: false } }),
+      at(70, { kind: 'flame', body: { stepId: heat, on: true } }),
+    ];
+    const cut = now(program, events, 75);
+    const endOf = (n: typeof plain) => n.forecast.trace.find((t) => t.stepId === heat)!.endMin;
+    expect(endOf(cut)).toBeGreaterThan(endOf(plain) + 20);
+    expect(endOf(cut)).toBeLessThan(endOf(plain) + 30);
+    const during = now(program, events.slice(0, -1), 69);
+    expect(during.clock).toBeNull();
+    expect(during.flameOut!.sinceMs).toBe(START + 50 * MINUTE_MS);
+    const warm = (n: typeof plain) => n.moment!.trace.at(-1)!.now.tempC;
+    expect(warm(during)).toBeLessThan(warm(now(program, base, 50)));
+    expect(warm(cut)).toBeGreaterThan(warm(now(program, events, 70)));
+    // Once it burns the clock runs again.
+    expect(cut.clock!.endMs).toBeCloseTo(START + endOf(cut) * MINUTE_MS, -3);
+  });
+
+  it('while it boils: its minutes count only at the boil', () => {
+    const step = program.steps.find((s) => s.id === boil)!;
+    const length = step.until.kind === 'duration' ? step.until.minutes : Number.NaN;
+    const base = upTo(program, 'boil', 90);
+    const events = [
+      ...base,
+      at(95, { kind: 'flame', body: { stepId: boil, on: false } }),
+      at(105, { kind: 'flame', body: { stepId: boil, on: true } }),
+    ];
+    const { clock, forecast } = now(program, events, 106);
+    const entry = forecast.trace.find((t) => t.stepId === boil)!;
+    // Five minutes boiled, ten without a flame, then back to the boil and the rest of its minutes.
+    const backMin = entry.endMin - 90 - length - 10;
+    expect(backMin).toBeGreaterThan(0.2);
+    expect(backMin).toBeLessThan(12);
+    expect((clock!.endMs - START) / MINUTE_MS).toBeCloseTo(entry.endMin, 6);
+    expect((clock!.maxMs! - clock!.endMs) / MINUTE_MS).toBeCloseTo(
+      step.until.kind === 'duration' ? step.until.maxMinutes! - length : Number.NaN,
+      6,
+    );
+    // No steam without a flame to speak of: no more is lost than by the same minutes at the boil.
+    const steam = (n: ReturnType<typeof now>) =>
+      n.forecast.flows
+        .filter((f) => f.stepId === boil && f.code === 'steam')
+        .reduce((sum, f) => sum + f.volumeL, 0);
+    const plain = now(program, base, 91);
+    expect(steam(now(program, events, 106))).toBeLessThan(steam(plain) * 1.25);
+    expect(steam(now(program, events, 106))).toBeGreaterThan(steam(plain) * 0.99);
+  });
+
+  it('the longer it is out the later it is over, and nothing is lost from the ledger', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 20 }),
+        fc.integer({ min: 1, max: 120 }),
+        fc.integer({ min: 1, max: 60 }),
+        (after, out, more) => {
+          const events = (minutes: number) => [
+            ...upTo(program, 'boil', 90),
+            at(90 + after, { kind: 'flame', body: { stepId: boil, on: false } }),
+            at(90 + after + minutes, { kind: 'flame', body: { stepId: boil, on: true } }),
+          ];
+          const short = now(program, events(out), 90 + after + out).forecast;
+          const long = now(program, events(out + more), 90 + after + out + more).forecast;
+          expect(long.endMin).toBeGreaterThanOrEqual(short.endMin + more - 1e-6);
+          const ledger = ledgerOf(long);
+          expect(ledger.inL - ledger.outL).toBeCloseTo(ledger.finishedL, 6);
+          expect(massG(long.vessels[BOTTLES]!.liquor)).toBeGreaterThan(0);
+        },
+      ),
+      { numRuns: 20 },
+    );
+  });
+});

@@ -1,0 +1,130 @@
+import { WATER_20_G_PER_ML } from '../liquor/composition.ts';
+import { BOWL, minutes } from '../program/making.ts';
+import type { Program, ProgramLine, Step, StepId, StrainStep } from '../program/types.ts';
+import type { EventOf, LogEvent } from './events.ts';
+
+/** Liquor that was to be cold when it was strained is brought to this before it goes on, °C. */
+const COLD_C = 5;
+const FILL_MIN = 4;
+
+/** The straining that comes next after a step, and what lies between and is left out. */
+export function nextStraining(
+  program: Pick<Program, 'steps'>,
+  stepId: StepId,
+): { strain: StrainStep; between: readonly Step[] } | null {
+  const at = program.steps.findIndex((s) => s.id === stepId);
+  if (at < 0) return null;
+  const rest = program.steps.slice(at + 1);
+  const to = rest.findIndex((s) => s.kind === 'strain');
+  const strain = rest[to];
+  return strain?.kind === 'strain' ? { strain, between: rest.slice(0, to) } : null;
+}
+
+function swappedLine(lines: readonly ProgramLine[], body: EventOf<'swapped'>['body']): ProgramLine[] {
+  return lines.map((line) => {
+    if (line.id !== body.lineId) return line;
+    const { entered, ...kept } = line;
+    // What is added up to a target has no amount of its own.
+    return { ...kept, itemId: body.itemId, massG: line.rule.kind === 'toTarget' ? 0 : body.massG };
+  });
+}
+
+/** Strained before its time: the solids may be boiled once more, and what is hot is cooled before it goes on. */
+function withEarlyStraining(program: Program, event: EventOf<'strainedEarly'>): Program {
+  const { stepId, waterL, boilMin } = event.body;
+  const next = nextStraining(program, stepId);
+  if (!next) return program;
+  const { strain, between } = next;
+  const pot = strain.from[0];
+  const tub = strain.to[0];
+  if (pot === undefined || tub === undefined) return program;
+  const again = waterL > 0;
+  const tag = `again-${event.id.slice(-6)}`;
+  // A program that has it already stays as it is: screens hand on what was made.
+  if (program.steps.some((s) => s.id.endsWith(tag))) return program;
+  const at = program.steps.indexOf(strain);
+  const later = program.steps.slice(at + 1);
+  const cools = later.some((s) => s.kind === 'cool' && s.from[0] === tub);
+  const extra: Step[] = [];
+  const base = { fill: 0, lines: [], attention: 'handsOn' as const };
+  if (again) {
+    const onPot = { ...base, from: [pot], to: [pot], burnerId: program.burnerId };
+    extra.push(
+      {
+        ...base,
+        id: `combine-${tag}`,
+        kind: 'combine',
+        from: [BOWL],
+        to: [pot],
+        lines: [tag],
+        until: minutes(FILL_MIN),
+      },
+      {
+        ...onPot,
+        id: `heat-${tag}`,
+        kind: 'heat',
+        lid: 'on',
+        until: { kind: 'temp', targetC: null },
+        attention: 'watched',
+      },
+      {
+        ...onPot,
+        id: `boil-${tag}`,
+        kind: 'boil',
+        level: 'gentle',
+        lid: 'ajar',
+        until: minutes(boilMin),
+        attention: 'watched',
+      },
+      { ...strain, id: `strain-${tag}`, fill: 0, keepSolids: strain.keepSolids },
+    );
+  }
+  if (!cools && (again || between.some((s) => s.kind === 'cool')))
+    extra.push({
+      ...base,
+      id: `cool-${tag}`,
+      kind: 'cool',
+      from: [tub],
+      to: [tub],
+      place: 'iceBath',
+      lid: 'off',
+      until: { kind: 'temp', targetC: COLD_C },
+      attention: 'watched',
+    });
+  return {
+    ...program,
+    lines: again
+      ? [
+          ...program.lines,
+          {
+            id: tag,
+            kind: 'liquid',
+            itemId: 'water',
+            rule: { kind: 'linear' },
+            massG: waterL * 1000 * WATER_20_G_PER_ML,
+            share: 'second',
+          },
+        ]
+      : program.lines,
+    steps: [
+      ...program.steps.slice(0, at),
+      again ? { ...strain, keepSolids: true } : strain,
+      ...extra,
+      ...later,
+    ],
+  };
+}
+
+/**
+ * A program as it is really made: what was swapped is in it, and what was strained before its time may be drawn again.
+ * Pure: the program that was planned stays as it was.
+ * @param events those that count, in order (`activeEvents`).
+ */
+export function asMade(program: Program, events: readonly LogEvent[]): Program {
+  let made = program;
+  for (const event of events) {
+    if (event.kind === 'swapped') made = { ...made, lines: swappedLine(made.lines, event.body) };
+    else if (event.kind === 'strainedEarly') made = withEarlyStraining(made, event);
+  }
+  return made;
+}

@@ -1,0 +1,164 @@
+import { type Deed, fruitToCome, type LineId, massG, type ProgramLine, volumeMl } from '@big-ladle/core';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useState } from 'react';
+import { Counter } from '../../shared/Counter.tsx';
+import { Dial } from '../../shared/Dial.tsx';
+import { notify } from '../../shared/notices.ts';
+import { QuantityField } from '../../shared/QuantityField.tsx';
+import { role, thumb } from '../../theme/theme.ts';
+import { sayItem } from '../../words/names.ts';
+import { num } from '../../words/say.ts';
+import type { LiveBatch } from './useBatchNow.ts';
+
+/** What a line wants in juice, and what is said once it is squeezed. */
+interface Wanted {
+  line: ProgramLine;
+  ml: number;
+  /** Weight of one fruit as the tables have it; null where they have none. */
+  pieceG: number | null;
+  deeds: (gotMl: number, pieces: number) => Deed[];
+}
+
+/** Juice that this step wants: poured raw from a line of its own, or pressed from the fruit of the step. */
+function wantedOf(live: LiveBatch): Wanted[] {
+  const { step, program, tables, now } = live;
+  if (!step) return [];
+  const line = (id: LineId) => program.lines.find((l) => l.id === id);
+  if (step.kind === 'juice') {
+    const [id] = step.lines;
+    const fruit = id ? line(id) : undefined;
+    const row = fruit ? tables.ingredients.get(fruit.itemId) : undefined;
+    const entry = now.forecast.trace.find((t) => t.stepId === step.id);
+    // Several fruits in one jug cannot be told apart by what is in it.
+    if (!fruit || !row || !entry || step.lines.length !== 1) return [];
+    const beforeMl = massG(entry.before.liquor) > 0 ? volumeMl(entry.before.liquor) : 0;
+    const pieceG = row.piece?.massG ?? null;
+    return [
+      {
+        line: fruit,
+        ml: volumeMl(entry.after.liquor) - beforeMl,
+        pieceG,
+        deeds: (gotMl, pieces) => [
+          ...(pieceG === null
+            ? []
+            : [
+                {
+                  kind: 'swapped' as const,
+                  body: { lineId: fruit.id, itemId: fruit.itemId, massG: Math.round(pieces * pieceG) },
+                },
+              ]),
+          {
+            kind: 'measured',
+            body: {
+              stepId: step.id,
+              vesselId: entry.vesselId,
+              reading: { what: 'volume', volumeL: (beforeMl + gotMl) / 1000, atC: 20 },
+            },
+          },
+        ],
+      },
+    ];
+  }
+  return step.lines.flatMap((id) => {
+    const juice = line(id);
+    const row = juice?.kind === 'liquid' ? tables.liquids.get(juice.itemId) : undefined;
+    if (!juice || row?.treatment !== 'rawJuice' || juice.massG <= 0) return [];
+    return [
+      {
+        line: juice,
+        ml: juice.massG / row.densityGPerMl,
+        pieceG: null,
+        deeds: (gotMl) => [
+          {
+            kind: 'swapped',
+            body: {
+              lineId: juice.id,
+              itemId: juice.itemId,
+              massG: Math.round(gotMl * row.densityGPerMl * 10) / 10,
+            },
+          },
+        ],
+      },
+    ];
+  });
+}
+
+/** Juice by the fruit: so much from each so far, so many more to squeeze; what there is takes the place of the plan. */
+export function Squeeze({ live }: { live: LiveBatch }) {
+  return wantedOf(live).map((wanted) => <OneJuice key={wanted.line.id} live={live} wanted={wanted} />);
+}
+
+function OneJuice({ live, wanted }: { live: LiveBatch; wanted: Wanted }) {
+  const [pieces, setPieces] = useState(0);
+  const [gotMl, setGotMl] = useState<number | null>(null);
+  const [entered, setEntered] = useState(false);
+  const { line, ml } = wanted;
+  const name = sayItem(line.itemId).toLowerCase();
+  const come = fruitToCome(ml, gotMl ?? 0, pieces);
+  const enter = () =>
+    void live.say(wanted.deeds(gotMl ?? 0, pieces), {
+      onStored: () => setEntered(true),
+      onRefused: (error) => notify('error', `Not stored: ${error.detail}`),
+    });
+  return (
+    <Box
+      component="section"
+      aria-label={`Juice, ${name}`}
+      data-testid="squeeze"
+      sx={{ display: 'grid', gap: 1.25, gridTemplateColumns: 'minmax(0,1fr)' }}
+    >
+      <Box>
+        {entered ? 'Counted on with: ' : 'Wanted: '}
+        <strong>{num(ml)} mL</strong> {name}. Squeezed so far:
+      </Box>
+      <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap' }}>
+        <Counter
+          count={pieces}
+          text={`${num(pieces)} fruit`}
+          fewer="One fruit fewer"
+          more="One fruit more"
+          onChange={setPieces}
+        />
+        <QuantityField
+          label="Juice so far"
+          value={gotMl}
+          min={0}
+          max={20_000}
+          decimals={0}
+          unit="mL"
+          width={160}
+          onCommit={setGotMl}
+          testId="juice-ml"
+        />
+      </Box>
+      <Dial
+        name="juice so far"
+        value={gotMl}
+        start={ml}
+        small={10}
+        large={50}
+        min={0}
+        max={20_000}
+        decimals={0}
+        onChange={setGotMl}
+      />
+      {come && (
+        <Box role="status" data-testid="how-many-more">
+          {num(come.perPieceMl)} mL a fruit:{' '}
+          <strong>{come.more === 0 ? 'that is enough' : `${num(come.more)} more like them`}</strong>.
+        </Box>
+      )}
+      <Button
+        variant="outlined"
+        color="inherit"
+        sx={thumb}
+        disabled={gotMl === null || gotMl <= 0 || (wanted.pieceG !== null && pieces === 0)}
+        onClick={enter}
+      >
+        Go on with what there is
+      </Button>
+      <Box sx={{ color: role('inkMuted') }}>Sourness, litres and sweetener follow what really came out.</Box>
+    </Box>
+  );
+}

@@ -1,0 +1,93 @@
+import type { LineKind, ProgramLine, Tables } from '@big-ladle/core';
+import Autocomplete from '@mui/material/Autocomplete';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import { useState } from 'react';
+import { QuantityField } from '../../shared/QuantityField.tsx';
+import { role, thumb } from '../../theme/theme.ts';
+import { sayItem } from '../../words/names.ts';
+import { grams } from '../../words/say.ts';
+import type { LiveBatch } from './useBatchNow.ts';
+
+const itemsOf = (tables: Tables, kind: LineKind): string[] => [
+  ...(kind === 'solid' ? tables.ingredients : kind === 'liquid' ? tables.liquids : tables.sweeteners).keys(),
+];
+
+/** Something else went in, or not so much of it: the line takes what really went in. */
+export function SwapLine(props: {
+  live: LiveBatch;
+  onSwap: (body: { lineId: string; itemId: string; massG: number }) => void;
+}) {
+  const { program, tables } = props.live;
+  const [lineId, setLineId] = useState<string | null>(null);
+  const line = program.lines.find((l) => l.id === lineId);
+  return (
+    <Box sx={{ display: 'grid', gap: 1.25, gridTemplateColumns: 'minmax(0,1fr)' }}>
+      <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+        {program.lines.map((l) => (
+          <Button
+            key={l.id}
+            variant={l.id === lineId ? 'contained' : 'outlined'}
+            color={l.id === lineId ? 'primary' : 'inherit'}
+            sx={thumb}
+            aria-pressed={l.id === lineId}
+            onClick={() => setLineId(l.id)}
+          >
+            {sayItem(l.itemId)}
+            {l.massG > 0 && `, ${grams(l.massG)}`}
+          </Button>
+        ))}
+      </Box>
+      {line && <Instead key={line.id} line={line} tables={tables} onSwap={props.onSwap} />}
+    </Box>
+  );
+}
+
+function Instead(props: {
+  line: ProgramLine;
+  tables: Tables;
+  onSwap: (body: { lineId: string; itemId: string; massG: number }) => void;
+}) {
+  const { line, tables, onSwap } = props;
+  const [itemId, setItemId] = useState(line.itemId);
+  const [massG, setMassG] = useState(line.massG);
+  const toTaste = line.rule.kind === 'toTarget';
+  const same = itemId === line.itemId && (toTaste || massG === line.massG);
+  return (
+    <Box sx={{ display: 'flex', gap: 1.25, flexWrap: 'wrap', alignItems: 'center' }}>
+      <Autocomplete
+        options={itemsOf(tables, line.kind)}
+        value={itemId}
+        disableClearable
+        getOptionLabel={sayItem}
+        onChange={(_, id) => setItemId(id)}
+        sx={{ flex: '1 1 240px', '& .MuiAutocomplete-endAdornment button': { minWidth: 44, minHeight: 44 } }}
+        renderInput={(params) => <TextField {...params} label="What went in" />}
+      />
+      {toTaste ? (
+        <Box sx={{ color: role('inkMuted') }}>by taste, as before</Box>
+      ) : (
+        <QuantityField
+          label="How much"
+          value={massG}
+          min={0}
+          max={100_000}
+          decimals={1}
+          unit="g"
+          width={150}
+          onCommit={setMassG}
+          testId="swap-grams"
+        />
+      )}
+      <Button
+        variant="contained"
+        sx={thumb}
+        disabled={same}
+        onClick={() => onSwap({ lineId: line.id, itemId, massG })}
+      >
+        That went in
+      </Button>
+    </Box>
+  );
+}

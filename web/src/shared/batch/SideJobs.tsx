@@ -1,0 +1,100 @@
+import { idleJobs, type JobOfWait, MINUTE_MS, placeJobs } from '@big-ladle/core';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { v7 as uuid } from 'uuid';
+import { role, thumb } from '../../theme/theme.ts';
+import { sayItem } from '../../words/names.ts';
+import { duration, moment, say } from '../../words/say.ts';
+import { tablesOf } from '../book.ts';
+import { record } from '../outbox.ts';
+import type { OnBatch } from './onBatches.ts';
+
+/** Fewer minutes than this are no time to begin something else. */
+const WORTH_MS = 8 * MINUTE_MS;
+
+type Job = JobOfWait & { text: string; potName: string; streamKind: 'batch' | 'rehearsal' };
+
+const wordsOf = (job: { code: string; itemIds: readonly string[] }): string =>
+  say(`job.${job.code}`, { list: job.itemIds.map((id) => sayItem(id).toLowerCase()).join(', ') });
+
+/** What the hands can do while pots look after themselves: all pots, one pair of hands. */
+export function jobsOf(on: readonly OnBatch[], nowMs: number): Job[] {
+  const waits = on.flatMap(({ batch, now, step }) => {
+    const pins = batch.pins;
+    if (!pins || !step || !now.clock || step.attention === 'handsOn') return [];
+    if (now.clock.endMs - nowMs < WORTH_MS) return [];
+    const running = new Set(now.log.clocks.map((c) => c.label));
+    const jobs = idleJobs(now.log.program, step.id, tablesOf(pins)).filter((j) => !running.has(wordsOf(j)));
+    return [{ id: batch.id, endMs: now.clock.endMs, jobs }];
+  });
+  // Hands that stir, strain and bottle at one pot are not free for another.
+  const busy = on.flatMap(({ now, step }) => {
+    const startedMs = now.log.startedMs ?? nowMs;
+    return now.log.program.steps.flatMap((s) => {
+      const entry = now.forecast.trace.find((t) => t.stepId === s.id);
+      return s.attention === 'handsOn' && entry && now.log.steps[s.id]?.status !== 'done' && s.id !== step?.id
+        ? [{ fromMs: startedMs + entry.startMin * MINUTE_MS, toMs: startedMs + entry.endMin * MINUTE_MS }]
+        : [];
+    });
+  });
+  return placeJobs(waits, nowMs, busy).map((job) => {
+    const { batch, now } = on.find((o) => o.batch.id === job.waitId)!;
+    return {
+      ...job,
+      text: wordsOf(job),
+      potName: batch.pins?.kitchen.pots.find((p) => p.id === now.log.program.potId)?.name ?? '',
+      streamKind: batch.rehearsal ? 'rehearsal' : 'batch',
+    };
+  });
+}
+
+/** Side jobs in the order in which to do them, each begun with a tap. */
+export function SideJobs(props: { on: readonly OnBatch[]; nowMs: number; zone: string }) {
+  const { on, nowMs, zone } = props;
+  const jobs = jobsOf(on, nowMs);
+  if (jobs.length === 0) return null;
+  const named = on.length > 1;
+  return (
+    <Box data-testid="while-it-waits" sx={{ display: 'grid', gap: 1 }}>
+      <span>{named ? 'While the pots look after themselves:' : 'While it looks after itself:'}</span>
+      {jobs.map((job) => (
+        <Box
+          key={`${job.waitId}${job.code}`}
+          data-testid="side-job"
+          sx={{ display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap' }}
+        >
+          <Box sx={{ flex: '1 1 180px' }}>
+            {job.text}
+            {named && <>, for the {job.potName}</>}
+            <Box sx={{ color: role(job.late ? 'caution' : 'inkMuted') }}>
+              {duration(job.minutes)}, from {job.beginMs <= nowMs ? 'now' : moment(job.beginMs, nowMs, zone)}
+              {job.late && ': not done before the pot is'}
+            </Box>
+          </Box>
+          <Button
+            variant="outlined"
+            color="inherit"
+            sx={thumb}
+            aria-label={`Begin it: ${job.text}${named ? `, for the ${job.potName}` : ''}`}
+            onClick={() =>
+              void record(
+                { kind: job.streamKind, id: job.waitId },
+                [
+                  {
+                    kind: 'clockStarted',
+                    body: { clockId: uuid(), label: job.text.slice(0, 60), minutes: job.minutes },
+                  },
+                ],
+                {},
+                // A rehearsal has a time of its own.
+                job.streamKind === 'rehearsal' ? Math.round(nowMs) : undefined,
+              )
+            }
+          >
+            Begin it
+          </Button>
+        </Box>
+      ))}
+    </Box>
+  );
+}
