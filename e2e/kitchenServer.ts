@@ -10,6 +10,9 @@ import {
   type Kitchen,
   type MethodId,
   type PlanDoc,
+  SHIPPED_TABLES,
+  solvePlanDoc,
+  unwrap,
 } from '@big-ladle/core';
 import { test as base, expect, type Page } from '@playwright/test';
 
@@ -121,8 +124,7 @@ export const KITCHEN: Kitchen = {
   bottles: [{ id: 'b750', name: 'Tall bottle', volumeMl: 750, diameterCm: 8, material: 'glass', count: 14 }],
 };
 
-export function planFor(litres: number, methodId: MethodId = 'straightBoil'): PlanDoc {
-  const recipe = BOOK[0]!;
+export function planFor(litres: number, methodId: MethodId = 'straightBoil', recipe = BOOK[0]!): PlanDoc {
   return {
     recipeId: recipe.id,
     choices: defaultChoices(recipe, methodId),
@@ -145,9 +147,12 @@ export async function begun(
   server: KitchenServer,
   until: string,
   methodId: MethodId = 'straightBoil',
+  recipe = BOOK[0]!,
 ): Promise<void> {
   await server.api('PUT', '/kitchen', { version: 0, kitchen: KITCHEN });
-  await server.api('POST', '/batches', { id: 'batch', plan: planFor(9, methodId) });
+  const plan = planFor(9, methodId, recipe);
+  await server.api('POST', '/batches', { id: 'batch', plan });
+  const { program } = unwrap(solvePlanDoc(plan, BOOK, KITCHEN, SHIPPED_TABLES));
   let seq = 0;
   const event = (kind: string, body: object, atMs: number) => ({
     id: `setup-${++seq}`,
@@ -162,7 +167,7 @@ export async function begun(
   const nowMs = await server.nowMs();
   // Heating and cooling have no planned minutes: fifty each.
   const lengthMs = (step: PinnedStep) => (step.until.minutes ?? 50) * 60_000;
-  const first = event('stepStarted', { stepId: 'pick' }, nowMs - 24 * 3_600_000);
+  const first = event('stepStarted', { stepId: program.steps[0]!.id }, nowMs - 24 * 3_600_000);
   const batch = await server.api<{ pins: { program: { steps: PinnedStep[] } } }>(
     'POST',
     '/batches/batch/start',

@@ -112,3 +112,63 @@ test('an instrument is paired, used at the stove, lost and found; a reading is t
   await probe.getByRole('button', { name: 'Put away' }).click();
   await expect(page.getByRole('button', { name: 'Use Long red probe here' })).toBeVisible();
 });
+
+test('scale, refractometer and strips at a rehearsed pot: what they show is taken into the step', async ({
+  page,
+  server,
+}) => {
+  test.setTimeout(120_000);
+  await server.api('PUT', '/kitchen', { version: 0, kitchen: KITCHEN });
+  await page.goto(`${server.url}/kitchen`);
+  const panel = page.getByRole('region', { name: 'Instruments' });
+  for (const [kind, name] of [
+    ['Scale', 'Shelf scale'],
+    ['Refractometer', 'Sugar glass'],
+    ['pH strips', 'Strip reader'],
+    ['Fridge logger', 'Cold eye'],
+  ] as const) {
+    await panel.getByRole('combobox', { name: 'Kind' }).click();
+    await page.getByRole('option', { name: kind }).click();
+    await panel.getByLabel('Its name').fill(name);
+    await panel.getByRole('button', { name: 'Pair it' }).click();
+    await expect(panel.getByText(name, { exact: true })).toBeVisible();
+  }
+  // Of the fridge a line is drawn as soon as there is more than one reading.
+  await expect(panel.getByTestId('paired-fridgeLogger')).toContainText('°C');
+  await server.pass(3);
+  await expect(panel.getByRole('img', { name: /Cold eye over the last/ })).toBeVisible();
+
+  await page.goto(`${server.url}/new/deep-calyx-ginger?method=straightBoil`);
+  await page.getByRole('button', { name: 'Rehearse it' }).click();
+  await page.getByTestId('rehearsal').getByRole('button', { name: '600 ×' }).click();
+  await page.getByTestId('rehearsal').getByRole('button', { name: 'Let a simulated cook do it' }).click();
+  await expect(page.getByRole('heading', { name: 'Boil gently' })).toBeVisible({ timeout: 40_000 });
+  await page.getByTestId('rehearsal').getByRole('button', { name: 'The simulated cook is at work' }).click();
+  await page.getByTestId('rehearsal').getByRole('button', { name: '10 ×', exact: true }).click();
+  for (const name of ['Shelf scale', 'Sugar glass', 'Strip reader'])
+    await page.getByRole('button', { name: `Use ${name} here` }).click();
+  for (const [kind, unit] of [
+    ['scale', 'kg'],
+    ['refractometer', '°Bx'],
+    ['phStrip', 'pH'],
+  ] as const) {
+    const shown = page.getByTestId(`shown-${kind}`);
+    await expect(shown).toContainText(unit);
+    await expect(shown).toContainText('simulated');
+    await shown.getByRole('button', { name: 'Take it' }).click();
+  }
+  const id = /batches\/([^/]+)\/stove/.exec(page.url())![1]!;
+  const taken = async () =>
+    (
+      await server.api<{ events: { kind: string; body: { reading?: { what: string } } }[] }>(
+        'GET',
+        `/batches/${id}`,
+      )
+    ).events.flatMap((e) => (e.kind === 'measured' ? [e.body.reading!.what] : []));
+  await expect.poll(taken).toEqual(expect.arrayContaining(['mass', 'brix', 'pH']));
+  // With the empty pot tared away it weighs the drink alone.
+  const scale = page.getByTestId('shown-scale');
+  await scale.getByRole('button', { name: 'Tare', exact: true }).click();
+  await expect(scale.getByRole('button', { name: 'Tare off' })).toBeVisible();
+  await expect(scale).toContainText(/[−-]?0\.\d+ kg/);
+});

@@ -468,7 +468,15 @@ function Posture({ live }: { live: LiveBatch }) {
 /** Held against a white spoon: as it should be now, and as it will be when this step is over. */
 function SpoonNowAndThen(props: Record<'now' | 'then', { spoon: string; glass: string }>) {
   return (
-    <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap' }} data-testid="spoons">
+    <Box
+      sx={{
+        display: 'grid',
+        gap: 1,
+        gridTemplateColumns: 'repeat(auto-fit, minmax(168px, 1fr))',
+        alignItems: 'start',
+      }}
+      data-testid="spoons"
+    >
       <Spoon {...props.now} label="Dip a white spoon: about this colour now. In a glass, darker." />
       <Spoon {...props.then} label="And about this at the end of this step." />
     </Box>

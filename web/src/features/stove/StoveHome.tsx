@@ -108,12 +108,12 @@ function Board(props: {
           </Panel>
         )}
         {clocks.length > board.length && <Clocks clocks={clocks} nowMs={nowMs} />}
+        <Next board={board} plans={plans} nowMs={nowMs} zone={kitchen.zone} />
         {on.length > 0 && (
           <Suspense>
-            <SideJobs on={on} nowMs={nowMs} zone={kitchen.zone} />
+            <SideJobs framed on={on} nowMs={nowMs} zone={kitchen.zone} />
           </Suspense>
         )}
-        <Next board={board} plans={plans} nowMs={nowMs} zone={kitchen.zone} />
       </Box>
       <Box sx={{ display: 'grid', gap: 1.75, minWidth: 0 }}>
         <WantsALook items={items} nowMs={nowMs} kitchen={kitchen} />

@@ -7,6 +7,7 @@ import { sayItem } from '../../words/names.ts';
 import { duration, moment, say } from '../../words/say.ts';
 import { tablesOf } from '../book.ts';
 import { record } from '../outbox.ts';
+import { Panel } from '../ui.tsx';
 import type { OnBatch } from './onBatches.ts';
 
 /** Fewer minutes than this are no time to begin something else. */
@@ -49,12 +50,18 @@ export function jobsOf(on: readonly OnBatch[], nowMs: number): Job[] {
 }
 
 /** Side jobs in the order in which to do them, each begun with a tap. */
-export function SideJobs(props: { on: readonly OnBatch[]; nowMs: number; zone: string }) {
+export function SideJobs(props: {
+  on: readonly OnBatch[];
+  nowMs: number;
+  zone: string;
+  /** In a panel of its own, where panels stand. */
+  framed?: boolean;
+}) {
   const { on, nowMs, zone } = props;
   const jobs = jobsOf(on, nowMs);
   if (jobs.length === 0) return null;
   const named = on.length > 1;
-  return (
+  const list = (
     <Box data-testid="while-it-waits" sx={{ display: 'grid', gap: 1 }}>
       <span>{named ? 'While the pots look after themselves:' : 'While it looks after itself:'}</span>
       {jobs.map((job) => (
@@ -97,4 +104,5 @@ export function SideJobs(props: { on: readonly OnBatch[]; nowMs: number; zone: s
       ))}
     </Box>
   );
+  return props.framed ? <Panel title="Meanwhile">{list}</Panel> : list;
 }
