@@ -106,7 +106,7 @@ const SCREENS: { name: string; path: string; open?: (page: Page) => Promise<void
     path: '/batches/demo-steeping/stove',
     open: async (page) => {
       await page.getByRole('button', { name: 'Guests are here' }).click();
-      await expect(page.getByTestId('guests')).toContainText('A second boil');
+      await expect(page.getByTestId('guests')).toContainText('The second boil by itself');
       await page.getByRole('button', { name: 'Something else' }).click();
       await page.getByRole('button', { name: 'more of something' }).click();
     },

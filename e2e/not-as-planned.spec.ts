@@ -53,6 +53,8 @@ test('guests are here: strained now, the rest boiled again, and what they drink 
   await page.goto(`${server.url}/batches/batch/stove`);
   await page.getByRole('button', { name: 'Guests are here' }).click();
   const guests = page.getByTestId('guests');
+  await expect(guests).toContainText('Strained now');
+  await expect(guests).toContainText('g/L');
   await expect(guests).toContainText('The second boil by itself');
   await guests.getByRole('button', { name: '3 L' }).click();
   await guests.getByRole('button', { name: 'Strain now, then boil the rest again' }).click();

@@ -10,6 +10,8 @@ export interface Composition {
   sugarG: number;
   /** Of those, what counts as free sugars in daily guidance. */
   freeSugarG: number;
+  /** Of those, what came in as a sweetener or in a bought sweetened liquid: with any of it a drink is not "without added sugar". */
+  addedSugarG: number;
   /** Sweetness in grams of sucrose that would taste the same. */
   sweetG: number;
   /** All else that is dissolved; `acidG` is a part of it, not on top. */
@@ -34,6 +36,7 @@ export const EMPTY: Composition = Object.freeze({
   waterG: 0,
   sugarG: 0,
   freeSugarG: 0,
+  addedSugarG: 0,
   sweetG: 0,
   otherSolublesG: 0,
   acidG: 0,
@@ -49,6 +52,7 @@ export const CONSERVED = [
   'waterG',
   'sugarG',
   'freeSugarG',
+  'addedSugarG',
   'sweetG',
   'otherSolublesG',
   'acidG',
@@ -69,6 +73,7 @@ export function plus(a: Composition, b: Composition, factor = 1): Composition {
     waterG: a.waterG + factor * b.waterG,
     sugarG: a.sugarG + factor * b.sugarG,
     freeSugarG: a.freeSugarG + factor * b.freeSugarG,
+    addedSugarG: a.addedSugarG + factor * b.addedSugarG,
     sweetG: a.sweetG + factor * b.sweetG,
     otherSolublesG: a.otherSolublesG + factor * b.otherSolublesG,
     acidG: a.acidG + factor * b.acidG,
@@ -175,6 +180,7 @@ export function ofLiquid(row: LiquidRow, ml: number, hardnessMeqPerL?: number): 
     waterG: total - dissolved - ethanolG - aceticG,
     sugarG,
     freeSugarG: sugarG,
+    addedSugarG: row.treatment === 'bought' ? sugarG : 0,
     sweetG: sugarG,
     otherSolublesG: dissolved - sugarG,
     acidG: (row.taGPerL * ml) / 1000,
@@ -194,6 +200,7 @@ export function ofSweetener(row: SweetenerRow, grams: number): Composition {
     waterG,
     sugarG,
     freeSugarG: row.freeSugars ? sugarG : 0,
+    addedSugarG: sugarG,
     sweetG: grams * row.relativeSweetness,
     otherSolublesG: Math.max(0, grams - sugarG - waterG),
     acidG: (row.taGPerKg * grams) / 1000,
@@ -231,6 +238,7 @@ export function withBrix(c: Composition, degBx: number): Composition {
     waterG: c.waterG - (dissolved - solublesG(c)),
     sugarG,
     freeSugarG: Math.max(0, c.freeSugarG + deltaG),
+    addedSugarG: Math.min(c.addedSugarG, sugarG),
     sweetG: Math.max(0, c.sweetG + deltaG),
     otherSolublesG,
   };

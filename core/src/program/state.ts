@@ -75,7 +75,8 @@ export function startWork(
     pace: new Map(),
   };
   for (const spec of program.vessels) {
-    const held = spec.holds;
+    // A part that an older version kept may lack a figure.
+    const held = spec.holds ? { ...EMPTY, ...spec.holds } : undefined;
     if (held) {
       addFlow(work, () => ({
         stepId: '',
@@ -136,6 +137,7 @@ export function drawableOf(row: IngredientRow, grams: number): Composition {
     waterG: 0,
     sugarG,
     freeSugarG: 0,
+    addedSugarG: 0,
     sweetG: sugarG,
     otherSolublesG: (grams * Math.max(0, row.solublePct - row.sugarPct)) / 100,
     acidG: (grams * row.acidPct) / 100,
@@ -230,6 +232,7 @@ export const liquorOf = (
   waterG: c.waterG,
   sugarG: c.sugarG,
   freeSugarG: c.freeSugarG,
+  addedSugarG: c.addedSugarG,
   sweetG: c.sweetG,
   otherSolublesG: c.otherSolublesG,
   acidG: c.acidG,

@@ -1,0 +1,423 @@
+import { type Constraint, solve } from 'yalps';
+import {
+  type Composition,
+  massG,
+  plus,
+  sournessGPerL,
+  sweetnessPct,
+  volumeMl,
+} from '../liquor/composition.ts';
+import type { Candidate } from './candidates.ts';
+
+/** Where a drink is wanted on the plane. */
+export interface BalanceWish {
+  /** Sugar-equivalent g in 100 g. */
+  sweetPct: number;
+  /** Titratable acidity as it is shown, g/L as citric; null: sourness may go where it goes. */
+  sourGPerL: number | null;
+}
+
+export interface BalanceLimits {
+  /** What the vessel may hold in all, mL; infinite where nothing bounds it. */
+  roomMl: number;
+  /** Free sugars in a glass, g; null: no limit. */
+  freeSugarGPerGlass: number | null;
+  servingMl: number;
+  /** What must be left of the strength that there is, 0..1; 0: thin it as you like. */
+  leastStrength: number;
+}
+
+export const NO_LIMITS: BalanceLimits = {
+  roomMl: Number.POSITIVE_INFINITY,
+  freeSugarGPerGlass: null,
+  servingMl: 250,
+  leastStrength: 0,
+};
+
+/** `leastAdded`: as little as possible goes in; `leastSugar`: as little sugar. */
+export type BalanceAim = 'leastAdded' | 'leastSugar';
+
+export type BalanceBinding =
+  | { kind: 'room' }
+  | { kind: 'sugar' }
+  | { kind: 'strength' }
+  /** Whole fruit only: a part of one would be needed. */
+  | { kind: 'whole' }
+  /** There is no more of it. */
+  | { kind: 'onHand'; id: string }
+  /** More of it turns bitter, thick or crystallises. */
+  | { kind: 'cap'; id: string }
+  /** Nothing that is allowed moves it there. */
+  | { kind: 'nothing'; lacks: 'sweeter' | 'lessSweet' | 'sourer' | 'lessSour' };
+
+export interface AddedPart {
+  id: string;
+  kind: Candidate['kind'];
+  massG: number;
+  volumeMl: number;
+  /** Whole fruit. */
+  pieces: number | null;
+}
+
+export interface BalanceAnswer {
+  parts: AddedPart[];
+  result: Composition;
+  /** Within 1 % of the wish (5 % of the sourness where whole fruit went in). */
+  met: boolean;
+  missSweetPct: number;
+  missSourGPerL: number;
+  /** What keeps it from the wish; null where it is met. */
+  binding: BalanceBinding | null;
+}
+
+/** A demand on one answer beyond the wish: at least so much of something, or as sweet from one as from another. */
+export type Demand =
+  | { atLeast: { id: string; units: number } }
+  | { sameSweetness: readonly [string, string] };
+
+const TOLERANCE = { share: 0.01, wholeFruit: 0.05, sweetPct: 0.02, sourGPerL: 0.02 };
+/** The density of the result, and what a share of miss weighs, are found again until they stand still. */
+const ROUNDS = 8;
+const SETTLED = 1e-6;
+/** The second aim counts for so much of the first. */
+const SECOND = 1e-4;
+type Relax = 'room' | 'sugar' | 'strength' | 'whole' | `onHand:${string}` | `cap:${string}`;
+
+interface Problem {
+  current: Composition;
+  wish: BalanceWish;
+  candidates: readonly Candidate[];
+  limits: BalanceLimits;
+  demands: readonly Demand[];
+}
+
+const sourG = (c: Composition): number => c.acidG + 1.066 * c.aceticG;
+
+/**
+ * One linear programme in masses, with the density of the result taken as known: sweet and sour missed by as little as
+ * possible, weighted each by its wish; then the aim. What a reader sees is the miss as a share of what there is in the
+ * end, which is a quotient: it is made smallest by taking `missShare`, as found the last time, off for every gram that
+ * is added, until it stands still (the parametric method for linear quotients).
+ * @returns units of each candidate and the miss as a share; null where not even the demands can be met.
+ */
+function solveAt(
+  p: Problem,
+  densityGPerMl: number,
+  missShare: number,
+  relaxed: ReadonlySet<Relax>,
+  aim: BalanceAim,
+): { units: Map<string, number>; miss: number } | null {
+  const { current, wish, candidates, limits } = p;
+  const baseG = massG(current);
+  const t = wish.sweetPct / 100;
+  const perMl = wish.sourGPerL === null ? 0 : wish.sourGPerL / 1000;
+  /** A unit of a candidate that comes by weight is a hundredth of the batch. */
+  const scale = (c: Candidate) => (c.whole ? 1 : baseG / 100);
+  const of = (c: Candidate, grams: number) => (grams * scale(c)) / baseG;
+  const sweetWeight = 1 / Math.max(t, 0.005);
+  const sourWeight = densityGPerMl / Math.max(perMl, 0.0002);
+
+  const constraints = new Map<string, Constraint>([['sweet', { equal: t - current.sweetG / baseG }]]);
+  if (wish.sourGPerL !== null)
+    constraints.set('sour', { equal: perMl / densityGPerMl - sourG(current) / baseG });
+  const volume0 = volumeMl(current);
+  // Volume is mass over the density of the result.
+  const room = (ml: number) => (ml * densityGPerMl) / baseG - 1;
+  if (!relaxed.has('room') && Number.isFinite(limits.roomMl))
+    constraints.set('room', { max: room(Math.max(limits.roomMl, volume0)) });
+  if (!relaxed.has('strength') && limits.leastStrength > 0)
+    constraints.set('strength', { max: room(volume0 / limits.leastStrength) });
+  if (!relaxed.has('sugar') && limits.freeSugarGPerGlass !== null) {
+    const share = limits.freeSugarGPerGlass / limits.servingMl / densityGPerMl;
+    constraints.set('sugar', { max: Math.max(0, share - current.freeSugarG / baseG) });
+  }
+  const variables = new Map<string, Map<string, number>>();
+  const integers = new Set<string>();
+  for (const c of candidates) {
+    const u = c.unit;
+    const g = massG(u);
+    const coefficients = new Map<string, number>([
+      ['sweet', of(c, u.sweetG - t * g)],
+      ['sour', of(c, sourG(u) - (perMl * g) / densityGPerMl)],
+      ['room', of(c, g)],
+      ['strength', of(c, g)],
+      // Sugar in a glass: its grams, less the limit for the glasses that it adds.
+      [
+        'sugar',
+        of(
+          c,
+          u.freeSugarG -
+            (limits.freeSugarGPerGlass === null
+              ? 0
+              : (limits.freeSugarGPerGlass / limits.servingMl / densityGPerMl) * g),
+        ),
+      ],
+      // Less water is nothing that is added.
+      ['added', of(c, c.kind === 'lessWater' ? 0.2 * Math.abs(g) : g)],
+      ['sugarAdded', of(c, u.freeSugarG)],
+      ['miss', -missShare * of(c, g)],
+    ]);
+    if (Number.isFinite(c.most) && !relaxed.has(`onHand:${c.id}`)) {
+      coefficients.set(`most:${c.id}`, 1);
+      constraints.set(`most:${c.id}`, { max: c.most / scale(c) });
+    }
+    if (c.whole && !relaxed.has('whole')) integers.add(c.id);
+    variables.set(c.id, coefficients);
+  }
+  for (const c of candidates) {
+    if (!c.cap || relaxed.has(`cap:${c.id}`)) continue;
+    const name = `cap:${c.id}`;
+    for (const other of candidates) {
+      const mine = other === c ? massG(c.unit) : 0;
+      const row = variables.get(other.id)!;
+      if (c.cap.kind === 'gPerL')
+        row.set(name, of(other, mine - (c.cap.value / 1000 / densityGPerMl) * massG(other.unit)));
+      else row.set(name, of(other, (other === c ? other.unit.sweetG : 0) - c.cap.value * other.unit.sweetG));
+    }
+    constraints.set(name, {
+      max:
+        c.cap.kind === 'gPerL' ? c.cap.value / 1000 / densityGPerMl : (c.cap.value * current.sweetG) / baseG,
+    });
+  }
+  for (const [i, demand] of p.demands.entries()) {
+    const name = `demand:${i}`;
+    if ('atLeast' in demand) {
+      const c = candidates.find((x) => x.id === demand.atLeast.id);
+      if (!c) return null;
+      variables.get(c.id)!.set(name, 1);
+      constraints.set(name, { min: demand.atLeast.units / scale(c) });
+    } else {
+      const [a, b] = demand.sameSweetness.map((id) => candidates.find((x) => x.id === id));
+      if (!a || !b) return null;
+      variables.get(a.id)!.set(name, of(a, a.unit.sweetG));
+      variables.get(b.id)!.set(name, -of(b, b.unit.sweetG));
+      constraints.set(name, { equal: 0 });
+    }
+  }
+  for (const [name, sign, weight] of [
+    ['sweet', 1, sweetWeight],
+    ['sweet', -1, sweetWeight],
+    ...(wish.sourGPerL === null
+      ? []
+      : ([
+          ['sour', 1, sourWeight],
+          ['sour', -1, sourWeight],
+        ] as const)),
+  ] as const)
+    variables.set(
+      `slack:${name}:${sign}`,
+      new Map([
+        [name, sign],
+        ['miss', weight],
+      ]),
+    );
+  const run = (objective: string) =>
+    solve(
+      { direction: 'minimize', objective, constraints, variables, integers },
+      { includeZeroVariables: true, tolerance: 0, maxIterations: 4000 },
+    );
+  const first = run('miss');
+  if (first.status !== 'optimal') return null;
+  constraints.set('miss', { max: first.result + 1e-7 });
+  const [main, other] = aim === 'leastSugar' ? ['sugarAdded', 'added'] : ['added', 'sugarAdded'];
+  for (const c of candidates) {
+    const row = variables.get(c.id)!;
+    row.set('aim', (row.get(main!) ?? 0) + SECOND * (row.get(other!) ?? 0));
+  }
+  const second = run('aim');
+  const chosen = second.status === 'optimal' ? second : first;
+  const units = new Map<string, number>();
+  let missed = 0;
+  let grown = 1;
+  for (const [id, value] of chosen.variables) {
+    const c = candidates.find((x) => x.id === id);
+    if (c) {
+      units.set(id, c.whole && !relaxed.has('whole') ? Math.round(value) : value * scale(c));
+      grown += of(c, massG(c.unit)) * value;
+    } else missed += value * (id.startsWith('slack:sweet') ? sweetWeight : sourWeight);
+  }
+  return { units, miss: missed / grown };
+}
+
+const resultOf = (
+  current: Composition,
+  candidates: readonly Candidate[],
+  units: ReadonlyMap<string, number>,
+): Composition => candidates.reduce((sum, c) => plus(sum, c.unit, units.get(c.id) ?? 0), current);
+
+function solveRelaxed(p: Problem, aim: BalanceAim, relaxed: ReadonlySet<Relax>) {
+  let density = massG(p.current) / volumeMl(p.current);
+  let found: ReturnType<typeof solveAt> = null;
+  let missShare = 0;
+  for (let round = 0; round < ROUNDS; round++) {
+    found = solveAt(p, density, missShare, relaxed, aim);
+    if (!found) return null;
+    const result = resultOf(p.current, p.candidates, found.units);
+    const next = massG(result) / volumeMl(result);
+    const still = Math.abs(next - density) < SETTLED && Math.abs(found.miss - missShare) < SETTLED;
+    density = next;
+    missShare = found.miss;
+    if (still) break;
+  }
+  return found;
+}
+
+/** Grams of a part that nobody could weigh. */
+const NOTHING_G = 0.05;
+
+/**
+ * What to add so that a drink comes to a wish, by a linear programme with whole fruit, room, sugar and strength limits. The
+ * answer is the one that misses least; where it misses, the limit is named whose lifting would bring it nearest.
+ * @returns null where the demands cannot be met at all, or there is nothing to begin with.
+ */
+export function balanceAnswer(
+  current: Composition,
+  wish: BalanceWish,
+  candidates: readonly Candidate[],
+  limits: BalanceLimits,
+  aim: BalanceAim,
+  demands: readonly Demand[] = [],
+): BalanceAnswer | null {
+  if (!(massG(current) > 0)) return null;
+  const problem = { current, wish, candidates, limits, demands };
+  const found = solveRelaxed(problem, aim, new Set());
+  if (!found) return null;
+  const result = resultOf(current, candidates, found.units);
+  const parts = candidates.flatMap((c): AddedPart[] => {
+    const units = found.units.get(c.id) ?? 0;
+    const grams = units * Math.abs(c.unitG);
+    if (grams < NOTHING_G) return [];
+    return [
+      {
+        id: c.id,
+        kind: c.kind,
+        massG: grams,
+        volumeMl: Math.abs(volumeMl(c.unit)) * units,
+        pieces: c.whole ? units : null,
+      },
+    ];
+  });
+  const missSweetPct = sweetnessPct(result) - wish.sweetPct;
+  const missSourGPerL = wish.sourGPerL === null ? 0 : sournessGPerL(result) - wish.sourGPerL;
+  const whole = parts.some((part) => part.pieces !== null);
+  const near = (miss: number, target: number, share: number, least: number) =>
+    Math.abs(miss) <= Math.max(share * target, least);
+  const met =
+    near(missSweetPct, wish.sweetPct, TOLERANCE.share, TOLERANCE.sweetPct) &&
+    near(
+      missSourGPerL,
+      wish.sourGPerL ?? 0,
+      whole ? TOLERANCE.wholeFruit : TOLERANCE.share,
+      TOLERANCE.sourGPerL,
+    );
+  return {
+    parts,
+    result,
+    met,
+    missSweetPct,
+    missSourGPerL,
+    binding: met ? null : bindingOf(problem, aim, found.miss, { missSweetPct, missSourGPerL }),
+  };
+}
+
+/** The limit whose lifting brings the drink nearest to the wish. */
+function bindingOf(
+  p: Problem,
+  aim: BalanceAim,
+  miss: number,
+  by: { missSweetPct: number; missSourGPerL: number },
+): BalanceBinding {
+  const tries: { relax: Relax; binding: BalanceBinding }[] = [
+    { relax: 'room', binding: { kind: 'room' } },
+    { relax: 'sugar', binding: { kind: 'sugar' } },
+    { relax: 'strength', binding: { kind: 'strength' } },
+    ...p.candidates.flatMap((c) => [
+      ...(Number.isFinite(c.most)
+        ? [{ relax: `onHand:${c.id}` as const, binding: { kind: 'onHand' as const, id: c.id } }]
+        : []),
+      ...(c.cap ? [{ relax: `cap:${c.id}` as const, binding: { kind: 'cap' as const, id: c.id } }] : []),
+    ]),
+    ...(p.candidates.some((c) => c.whole)
+      ? [{ relax: 'whole' as const, binding: { kind: 'whole' as const } }]
+      : []),
+  ];
+  let best: { binding: BalanceBinding; miss: number } | null = null;
+  for (const { relax, binding } of tries) {
+    const without = solveRelaxed(p, aim, new Set([relax]));
+    if (without && without.miss < Math.min(miss * 0.98, best?.miss ?? Number.POSITIVE_INFINITY) - 1e-9)
+      best = { binding, miss: without.miss };
+  }
+  if (best) return best.binding;
+  // Two limits at once, or none: what is lacking then is something that moves it the other way.
+  const sweetShare = Math.abs(by.missSweetPct) / Math.max(p.wish.sweetPct, 0.5);
+  const sourShare = Math.abs(by.missSourGPerL) / Math.max(p.wish.sourGPerL ?? 1, 0.2);
+  if (sweetShare >= sourShare)
+    return { kind: 'nothing', lacks: by.missSweetPct < 0 ? 'sweeter' : 'lessSweet' };
+  return { kind: 'nothing', lacks: by.missSourGPerL < 0 ? 'sourer' : 'lessSour' };
+}
+
+/** What an answer is made with, as a word code with the items it names. */
+export interface BalanceWay {
+  code: 'all' | 'half' | 'with' | 'noAdded' | 'lessWater';
+  ids: readonly string[];
+}
+export interface Suggestion extends BalanceAnswer {
+  way: BalanceWay;
+}
+
+/** A juice that is "with pineapple" and not a splash: this share of the drink. */
+const WITH_SHARE = 0.1;
+/** A liquid is sweet from so much sugar on, g in 100 g. */
+const SWEET_LIQUID_PCT = 5;
+
+const isSweet = (c: Candidate): boolean =>
+  (100 * c.unit.sweetG) / Math.max(1e-9, massG(c.unit)) >= SWEET_LIQUID_PCT;
+
+/**
+ * Several answers to one wish, each with a character of its own: all by one sweetener, half by another, with a sweet juice,
+ * with no sugar added, with less water. Those that meet the wish come first; the same parts are offered once.
+ * @param candidates what the cook allows, the preferred sweetener first.
+ */
+export function suggestAdditions(
+  current: Composition,
+  wish: BalanceWish,
+  candidates: readonly Candidate[],
+  limits: BalanceLimits,
+  aim: BalanceAim,
+): Suggestion[] {
+  const sweeteners = candidates.filter((c) => c.kind === 'sweetener');
+  const juices = candidates.filter((c) => (c.kind === 'liquid' || c.kind === 'fruit') && isSweet(c));
+  const rest = candidates.filter((c) => !sweeteners.includes(c) && !juices.includes(c));
+  const plain = rest.filter((c) => c.kind !== 'lessWater');
+  const lessWater = rest.filter((c) => c.kind === 'lessWater');
+  const first = sweeteners[0];
+  const answers: Suggestion[] = [];
+  const offer = (way: BalanceWay, allowed: readonly Candidate[], demands: readonly Demand[] = []) => {
+    const answer = balanceAnswer(current, wish, allowed, limits, aim, demands);
+    if (!answer || (answer.parts.length === 0 && answers.length > 0)) return;
+    const key = (a: BalanceAnswer) => a.parts.map((p) => `${p.id}:${Math.round(p.massG)}`).join();
+    if (answers.some((a) => key(a) === key(answer))) return;
+    answers.push({ ...answer, way });
+  };
+  for (const s of sweeteners) offer({ code: 'all', ids: [s.id] }, [s, ...plain]);
+  if (first)
+    for (const other of sweeteners.slice(1))
+      offer(
+        { code: 'half', ids: [other.id, first.id] },
+        [first, other, ...plain],
+        [{ sameSweetness: [first.id, other.id] }],
+      );
+  for (const juice of juices) {
+    const ml = volumeMl(current) * WITH_SHARE;
+    const units = juice.whole ? Math.ceil(ml / volumeMl(juice.unit)) : ml / volumeMl(juice.unit);
+    offer(
+      { code: 'with', ids: [juice.id] },
+      [...(first ? [first] : []), juice, ...plain],
+      [{ atLeast: { id: juice.id, units: Math.min(units, juice.most) } }],
+    );
+  }
+  if (juices.length) offer({ code: 'noAdded', ids: juices.map((j) => j.id) }, [...juices, ...plain]);
+  if (first && lessWater.length)
+    offer({ code: 'lessWater', ids: [first.id] }, [first, ...plain, ...lessWater]);
+  return answers.sort((a, b) => Number(b.met) - Number(a.met));
+}
