@@ -1,8 +1,62 @@
 /** The one door to the core. Everything here is pure: time, seed and tables come in as arguments. */
 
-export { type GlassFacts, glassFacts, gramsToSweetness, overIce } from './balance/served.ts';
 // balance
+export {
+  type AddedPart,
+  type BalanceAim,
+  type BalanceAnswer,
+  type BalanceBinding,
+  type BalanceLimits,
+  type BalanceWay,
+  type BalanceWish,
+  balanceAnswer,
+  NO_LIMITS,
+  type Suggestion,
+  suggestAdditions,
+} from './balance/additions.ts';
+export { type Candidate, type CandidateKind, candidateOf, LESS_WATER } from './balance/candidates.ts';
+export { type LikedPoint, type LikedRegion, likedRegion } from './balance/liked.ts';
+export {
+  type Audience,
+  audienceOf,
+  type LotMark,
+  MARK_AUDIENCE,
+  marksOf,
+  type ScaledTrial,
+  scaleTrial,
+  type TrialAddition,
+} from './balance/lots.ts';
+export {
+  type LegAmount,
+  type Measured,
+  type RatioLeg,
+  ratioFrom,
+  type TrueRatio,
+  trueRatio,
+} from './balance/ratio.ts';
+export {
+  type GlassFacts,
+  glassDoseG,
+  glassFacts,
+  gramsToSweetness,
+  overIce,
+  type ServedFacts,
+  type Serving,
+  servedFacts,
+  smallServings,
+} from './balance/served.ts';
 export { type Dose, dosesToCome, FIRST_SHARE, nextDose } from './balance/stepPlan.ts';
+export {
+  type FruitSweetening,
+  type Keeps,
+  type SourSwap,
+  type SweetenerSwap,
+  swappedInDrink,
+  swapSour,
+  swapSweetener,
+  sweetenWithFruit,
+} from './balance/swaps.ts';
+export { type WayBack, waysBack } from './balance/waysBack.ts';
 // comparing and counting
 export {
   compareMethods,
@@ -143,6 +197,7 @@ export {
   entryProblem,
   foldBatch,
   isEntryProblem,
+  type Lot,
   MINUTE_MS,
   type SideClock,
   type StepClock,
@@ -261,6 +316,7 @@ export {
   potSchema,
 } from './program/kitchenSchema.ts';
 export { dosedGOf, type Ledger, type LedgerRow, ledgerOf } from './program/ledger.ts';
+export { LOT_KINDS, type LotKind, lotBottles, lotOf, lotVessel } from './program/lots.ts';
 export {
   BLENDER,
   BOTTLES,
@@ -303,7 +359,13 @@ export {
 export { asRecipe, customFactsSchema, parseRecipe, recipeSchema } from './program/recipeSchema.ts';
 export { simulateBatch, vesselNow, vesselOfStep } from './program/simulate.ts';
 export { NO_FACTORS } from './program/state.ts';
-export { type SweetTaste, targetAfterTastes } from './program/taste.ts';
+export {
+  type SweetTaste,
+  type Taste,
+  type TasteWish,
+  targetAfterTastes,
+  wishAfterTastes,
+} from './program/taste.ts';
 export type {
   Adjustment,
   Attention,
@@ -351,6 +413,7 @@ export type {
   VesselSpec,
   WashStep,
 } from './program/types.ts';
+export { ALCOHOL_UNIT_ROWS, type AlcoholUnitRow } from './tables/alcoholUnits.ts';
 export { ALIAS_ROWS, type AliasRow, type Found, findByName } from './tables/aliases.ts';
 export {
   BOIL_LEVELS,
@@ -406,6 +469,12 @@ export {
   USUAL_ROWS,
 } from './tables/kitchenFacts.ts';
 export { SPREAD_ROWS, type SpreadId, type SpreadRow } from './tables/spreads.ts';
+export {
+  DISSOLVES_FROM_C,
+  factsOfSweetener,
+  SWEETENER_FACTS,
+  type SweetenerFacts,
+} from './tables/sweetenerFacts.ts';
 // tables
 export type {
   Confidence,

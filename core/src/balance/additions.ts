@@ -76,9 +76,9 @@ export type Demand =
   | { sameSweetness: readonly [string, string] };
 
 const TOLERANCE = { share: 0.01, wholeFruit: 0.05, sweetPct: 0.02, sourGPerL: 0.02 };
-/** The density of the result, and what a share of miss weighs, are found again until they stand still. */
+/** How volumes add up near the result, and what a share of miss weighs, are found again until they stand still. */
 const ROUNDS = 8;
-const SETTLED = 1e-6;
+const SETTLED = 1e-5;
 /** The second aim counts for so much of the first. */
 const SECOND = 1e-4;
 type Relax = 'room' | 'sugar' | 'strength' | 'whole' | `onHand:${string}` | `cap:${string}`;
@@ -94,7 +94,7 @@ interface Problem {
 const sourG = (c: Composition): number => c.acidG + 1.066 * c.aceticG;
 
 /**
- * One linear programme in masses, with the density of the result taken as known: sweet and sour missed by as little as
+ * One linear programme in masses, with volumes taken as they add up near the last result: sweet and sour missed by as little as
  * possible, weighted each by its wish; then the aim. What a reader sees is the miss as a share of what there is in the
  * end, which is a quotient: it is made smallest by taking `missShare`, as found the last time, off for every gram that
  * is added, until it stands still (the parametric method for linear quotients).
@@ -102,7 +102,7 @@ const sourG = (c: Composition): number => c.acidG + 1.066 * c.aceticG;
  */
 function solveAt(
   p: Problem,
-  densityGPerMl: number,
+  volumes: Volumes,
   missShare: number,
   relaxed: ReadonlySet<Relax>,
   aim: BalanceAim,
@@ -114,22 +114,22 @@ function solveAt(
   /** A unit of a candidate that comes by weight is a hundredth of the batch. */
   const scale = (c: Candidate) => (c.whole ? 1 : baseG / 100);
   const of = (c: Candidate, grams: number) => (grams * scale(c)) / baseG;
+  const baseMl = volumes.baseMl / baseG;
+  const ml = (c: Candidate) => volumes.perUnit.get(c.id) ?? 0;
   const sweetWeight = 1 / Math.max(t, 0.005);
-  const sourWeight = densityGPerMl / Math.max(perMl, 0.0002);
+  const sourWeight = 1 / (Math.max(perMl, 0.0002) * baseMl);
 
   const constraints = new Map<string, Constraint>([['sweet', { equal: t - current.sweetG / baseG }]]);
-  if (wish.sourGPerL !== null)
-    constraints.set('sour', { equal: perMl / densityGPerMl - sourG(current) / baseG });
+  if (wish.sourGPerL !== null) constraints.set('sour', { equal: perMl * baseMl - sourG(current) / baseG });
   const volume0 = volumeMl(current);
-  // Volume is mass over the density of the result.
-  const room = (ml: number) => (ml * densityGPerMl) / baseG - 1;
+  const room = (most: number) => (most - volumes.baseMl) / baseG;
   if (!relaxed.has('room') && Number.isFinite(limits.roomMl))
     constraints.set('room', { max: room(Math.max(limits.roomMl, volume0)) });
   if (!relaxed.has('strength') && limits.leastStrength > 0)
     constraints.set('strength', { max: room(volume0 / limits.leastStrength) });
   if (!relaxed.has('sugar') && limits.freeSugarGPerGlass !== null) {
-    const share = limits.freeSugarGPerGlass / limits.servingMl / densityGPerMl;
-    constraints.set('sugar', { max: Math.max(0, share - current.freeSugarG / baseG) });
+    const most = (limits.freeSugarGPerGlass / limits.servingMl) * baseMl;
+    constraints.set('sugar', { max: Math.max(0, most - current.freeSugarG / baseG) });
   }
   const variables = new Map<string, Map<string, number>>();
   const integers = new Set<string>();
@@ -138,18 +138,16 @@ function solveAt(
     const g = massG(u);
     const coefficients = new Map<string, number>([
       ['sweet', of(c, u.sweetG - t * g)],
-      ['sour', of(c, sourG(u) - (perMl * g) / densityGPerMl)],
-      ['room', of(c, g)],
-      ['strength', of(c, g)],
+      ['sour', of(c, sourG(u) - perMl * ml(c))],
+      ['room', of(c, ml(c))],
+      ['strength', of(c, ml(c))],
       // Sugar in a glass: its grams, less the limit for the glasses that it adds.
       [
         'sugar',
         of(
           c,
           u.freeSugarG -
-            (limits.freeSugarGPerGlass === null
-              ? 0
-              : (limits.freeSugarGPerGlass / limits.servingMl / densityGPerMl) * g),
+            (limits.freeSugarGPerGlass === null ? 0 : (limits.freeSugarGPerGlass / limits.servingMl) * ml(c)),
         ),
       ],
       // Less water is nothing that is added.
@@ -170,13 +168,11 @@ function solveAt(
     for (const other of candidates) {
       const mine = other === c ? massG(c.unit) : 0;
       const row = variables.get(other.id)!;
-      if (c.cap.kind === 'gPerL')
-        row.set(name, of(other, mine - (c.cap.value / 1000 / densityGPerMl) * massG(other.unit)));
+      if (c.cap.kind === 'gPerL') row.set(name, of(other, mine - (c.cap.value / 1000) * ml(other)));
       else row.set(name, of(other, (other === c ? other.unit.sweetG : 0) - c.cap.value * other.unit.sweetG));
     }
     constraints.set(name, {
-      max:
-        c.cap.kind === 'gPerL' ? c.cap.value / 1000 / densityGPerMl : (c.cap.value * current.sweetG) / baseG,
+      max: c.cap.kind === 'gPerL' ? (c.cap.value / 1000) * baseMl : (c.cap.value * current.sweetG) / baseG,
     });
   }
   for (const [i, demand] of p.demands.entries()) {
@@ -245,17 +241,32 @@ const resultOf = (
   units: ReadonlyMap<string, number>,
 ): Composition => candidates.reduce((sum, c) => plus(sum, c.unit, units.get(c.id) ?? 0), current);
 
+/** How volumes add up near a result: each unit as it would grow it there, and what is left for the drink itself. */
+interface Volumes {
+  baseMl: number;
+  perUnit: ReadonlyMap<string, number>;
+}
+
+function volumesAt(result: Composition, p: Problem, units: ReadonlyMap<string, number>): Volumes {
+  const ml = volumeMl(result);
+  const perUnit = new Map(p.candidates.map((c) => [c.id, volumeMl(plus(result, c.unit)) - ml]));
+  return {
+    baseMl: p.candidates.reduce((rest, c) => rest - (units.get(c.id) ?? 0) * perUnit.get(c.id)!, ml),
+    perUnit,
+  };
+}
+
 function solveRelaxed(p: Problem, aim: BalanceAim, relaxed: ReadonlySet<Relax>) {
-  let density = massG(p.current) / volumeMl(p.current);
+  let volumes = volumesAt(p.current, p, new Map());
   let found: ReturnType<typeof solveAt> = null;
   let missShare = 0;
   for (let round = 0; round < ROUNDS; round++) {
-    found = solveAt(p, density, missShare, relaxed, aim);
+    found = solveAt(p, volumes, missShare, relaxed, aim);
     if (!found) return null;
-    const result = resultOf(p.current, p.candidates, found.units);
-    const next = massG(result) / volumeMl(result);
-    const still = Math.abs(next - density) < SETTLED && Math.abs(found.miss - missShare) < SETTLED;
-    density = next;
+    const next = volumesAt(resultOf(p.current, p.candidates, found.units), p, found.units);
+    const still =
+      Math.abs(next.baseMl / volumes.baseMl - 1) < SETTLED && Math.abs(found.miss - missShare) < SETTLED;
+    volumes = next;
     missShare = found.miss;
     if (still) break;
   }

@@ -10,7 +10,7 @@ export interface Composition {
   sugarG: number;
   /** Of those, what counts as free sugars in daily guidance. */
   freeSugarG: number;
-  /** Of those, what came in as a sweetener or in a bought sweetened liquid: with any of it a drink is not "without added sugar". */
+  /** Of those, what came in as a sweetener or in a liquid sold sweetened: with any of it a drink is not "without added sugar". */
   addedSugarG: number;
   /** Sweetness in grams of sucrose that would taste the same. */
   sweetG: number;
@@ -180,7 +180,7 @@ export function ofLiquid(row: LiquidRow, ml: number, hardnessMeqPerL?: number): 
     waterG: total - dissolved - ethanolG - aceticG,
     sugarG,
     freeSugarG: sugarG,
-    addedSugarG: row.treatment === 'bought' ? sugarG : 0,
+    addedSugarG: row.sweetened ? sugarG : 0,
     sweetG: sugarG,
     otherSolublesG: dissolved - sugarG,
     acidG: (row.taGPerL * ml) / 1000,

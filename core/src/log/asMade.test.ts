@@ -260,3 +260,121 @@ describe('the flame goes out', () => {
     );
   });
 });
+
+describe('a batch in lots', () => {
+  const program = planned('straightBoil');
+  const sweeten = idOf(program, 'sweeten');
+  const lot = (lotId: string, kind: 'plain' | 'sweet' | 'spirits' | 'children', volumeL: number) => ({
+    lotId,
+    kind,
+    name: kind,
+    volumeL,
+  });
+  const splitAt = (restL: number, ...lots: ReturnType<typeof lot>[]) => [
+    ...upTo(program, 'sweeten', 180),
+    at(181, { kind: 'split', body: { stepId: sweeten, restL, lots } }),
+  ];
+  /** The end of every vessel that holds bottles. */
+  const ends = (n: ReturnType<typeof now>) =>
+    Object.values(n.forecast.vessels).filter((v) => v.id.startsWith('bottles'));
+
+  it('each lot has a vessel and bottles of its own, and the parent’s ledger still adds up', () => {
+    const whole = now(program, upTo(program, 'sweeten', 180), 181).forecast;
+    const { forecast, log } = now(program, splitAt(4, lot('a', 'plain', 2), lot('b', 'sweet', 2)), 182);
+    expect(forecast.problem).toBeNull();
+    expect(log.lots.map((l) => l.lotId)).toEqual(['a', 'b']);
+    const kinds = log.program.steps.slice(program.steps.findIndex((s) => s.id === sweeten)).map((s) => s.id);
+    expect(kinds).toEqual([
+      'split-a',
+      'split-b',
+      'sweeten',
+      'bottle',
+      'mix-a',
+      'bottle-a',
+      'sweeten-b',
+      'bottle-b',
+    ]);
+    const ledger = ledgerOf(forecast);
+    expect(ledger.inL - ledger.outL).toBeCloseTo(ledger.finishedL, 6);
+    const plain = forecast.vessels['bottles-a']!.liquor;
+    const sweet = forecast.vessels['bottles-b']!.liquor;
+    // A few millilitres go as steam while it stands open.
+    expect(volumeMl(plain) / 1000).toBeCloseTo(2, 1);
+    expect(plain.addedSugarG).toBe(0);
+    expect(sweet.addedSugarG).toBeGreaterThan(50);
+    // Sweetened by the plan's own target, as the rest is.
+    const asSweet = (c: typeof sweet) => c.sweetG / massG(c);
+    expect(asSweet(sweet)).toBeCloseTo(asSweet(forecast.vessels[BOTTLES]!.liquor), 3);
+    // Everything but the sweetener of the plain lot is there.
+    const acid = (s: typeof forecast) =>
+      Object.values(s.vessels).reduce((sum, v) => sum + (v.id.startsWith('bottles') ? v.liquor.acidG : 0), 0);
+    expect(acid(forecast)).toBeCloseTo(acid(whole), 1);
+  });
+  it('whatever the lots, water, acid and every marker are those of the parent', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.double({ min: 0.2, max: 2.5, noNaN: true }), { minLength: 1, maxLength: 3 }),
+        (volumes) => {
+          const parent = now(program, upTo(program, 'sweeten', 180), 181).moment!.vessels.tub!.liquor;
+          const restL = volumeMl(parent) / 1000 - volumes.reduce((a, b) => a + b, 0);
+          const events = splitAt(Math.max(0, restL), ...volumes.map((v, i) => lot(`l${i}`, 'plain', v)));
+          const n = now(program, events, 182);
+          const lots = ends(n).filter((v) => v.id !== BOTTLES);
+          const rest = n.forecast.trace.find((t) => t.stepId === 'sweeten')?.before.liquor;
+          const steamG = n.forecast.flows
+            .filter((f) => f.code === 'steam' && n.log.steps[f.stepId]?.status !== 'done')
+            .reduce((sum, f) => sum + f.comp.waterG, 0);
+          const waterG = lots.reduce((s, v) => s + v.liquor.waterG, rest?.waterG ?? 0);
+          expect(Math.abs(parent.waterG - waterG)).toBeLessThanOrEqual(steamG + 2);
+          for (const key of ['acidG', 'sugarG', 'otherSolublesG'] as const) {
+            const sum = lots.reduce((s, v) => s + v.liquor[key], 0) + (rest?.[key] ?? 0);
+            expect(sum).toBeCloseTo(parent[key], 4);
+          }
+          for (const marker of Object.keys(parent.markerG) as (keyof typeof parent.markerG)[]) {
+            const sum =
+              lots.reduce((s, v) => s + (v.liquor.markerG[marker] ?? 0), 0) + (rest?.markerG[marker] ?? 0);
+            // A little of the red fades while it stands.
+            expect(sum / parent.markerG[marker]!).toBeCloseTo(1, marker === 'red' ? 2 : 6);
+          }
+        },
+      ),
+      { numRuns: 25 },
+    );
+  });
+  it('spirits stirred into one lot stay in it: its alcohol by hand, none in the rest', () => {
+    const spirit = TABLES.liquids.get('spirit-40')!;
+    const events = [
+      ...splitAt(6, lot('s', 'spirits', 2)),
+      at(184, { kind: 'stepEnded', body: { stepId: 'split-s' } }),
+      at(190, { kind: 'stepEnded', body: { stepId: 'sweeten' } }),
+      at(200, { kind: 'stepEnded', body: { stepId: 'bottle' } }),
+      at(202, {
+        kind: 'added',
+        body: {
+          stepId: 'mix-s',
+          vesselId: 'lot-s',
+          lineKind: 'liquid',
+          itemId: spirit.id,
+          lineId: 'x',
+          massG: 200 * spirit.densityGPerMl,
+        },
+      }),
+    ];
+    const { forecast } = now(program, events, 203);
+    const lotEnd = forecast.vessels['bottles-s']!.liquor;
+    // 200 mL of 40 %: 80 mL of alcohol in 2.2 L.
+    expect(lotEnd.ethanolG / 0.7893).toBeCloseTo(80, 1);
+    expect((100 * lotEnd.ethanolG) / 0.7893 / volumeMl(lotEnd)).toBeCloseTo(3.64, 1);
+    expect(forecast.vessels[BOTTLES]!.liquor.ethanolG).toBe(0);
+  });
+  it('all of it in lots leaves nothing under the old plan; said twice it is the same', () => {
+    const whole =
+      volumeMl(now(program, upTo(program, 'sweeten', 180), 181).moment!.vessels.tub!.liquor) / 1000;
+    const events = splitAt(0, lot('a', 'children', whole / 2), lot('b', 'sweet', whole / 2));
+    const { log, forecast } = now(program, events, 182);
+    expect(forecast.problem).toBeNull();
+    expect(log.program.steps.some((s) => s.id === 'bottle')).toBe(false);
+    const made = asMade(program, activeEvents(events));
+    expect(asMade(made, activeEvents(events))).toEqual(made);
+  });
+});

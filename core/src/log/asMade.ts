@@ -1,4 +1,5 @@
 import { WATER_20_G_PER_ML } from '../liquor/composition.ts';
+import { lotBottles, lotVessel } from '../program/lots.ts';
 import { BOWL, minutes } from '../program/making.ts';
 import type { Program, ProgramLine, Step, StepId, StrainStep } from '../program/types.ts';
 import type { EventOf, LogEvent } from './events.ts';
@@ -115,8 +116,62 @@ function withEarlyStraining(program: Program, event: EventOf<'strainedEarly'>): 
   };
 }
 
+/** Nothing that a jug would show. */
+const NO_REST_L = 0.03;
+const SPLIT_MIN = 2;
+const STIR_MIN = 5;
+
 /**
- * A program as it is really made: what was swapped is in it, and what was strained before its time may be drawn again.
+ * A batch in lots: each is poured into a vessel of its own before the step that was on, and finished by itself after the
+ * rest: a sweet lot is sweetened as the plan would have, any other is left for what the cook stirs in; then its bottles.
+ */
+function withLots(program: Program, { body }: EventOf<'split'>): Program {
+  const at = program.steps.findIndex((s) => s.id === body.stepId);
+  const on = program.steps[at];
+  const from = on?.from[0] ?? on?.to[0];
+  const bottle = program.steps.find((s) => s.kind === 'bottle');
+  const known = new Set(program.vessels.map((vessel) => vessel.id));
+  const lots = body.lots.filter((lot) => !known.has(lotVessel(lot.lotId)));
+  if (!on || from === undefined || bottle?.kind !== 'bottle' || lots.length === 0) return program;
+  const sweeten = program.steps.find((s) => s.kind === 'sweeten');
+  const before = program.steps.slice(0, at);
+  const after = program.steps.slice(at);
+  const split: Step[] = lots.map((lot) => ({
+    id: `split-${lot.lotId}`,
+    kind: 'split',
+    from: [from],
+    to: [lotVessel(lot.lotId)],
+    lines: [],
+    fill: 0,
+    share: 0,
+    volumeMl: lot.volumeL * 1000,
+    until: minutes(SPLIT_MIN),
+    attention: 'handsOn',
+  }));
+  const finish = lots.flatMap((lot): Step[] => {
+    const vessel = lotVessel(lot.lotId);
+    const base = { from: [vessel], to: [vessel], fill: 0, attention: 'handsOn' as const };
+    return [
+      lot.kind === 'sweet' && sweeten?.kind === 'sweeten'
+        ? { ...sweeten, ...base, id: `sweeten-${lot.lotId}` }
+        : { ...base, id: `mix-${lot.lotId}`, kind: 'mix', lines: [], until: minutes(STIR_MIN) },
+      { ...bottle, id: `bottle-${lot.lotId}`, from: [vessel], to: [lotBottles(lot.lotId)] },
+    ];
+  });
+  const own = (id: string, kind: 'tub' | 'bottles') => ({ id, kind, shape: null, massG: 0 });
+  return {
+    ...program,
+    vessels: [
+      ...program.vessels,
+      ...lots.flatMap((lot) => [own(lotVessel(lot.lotId), 'tub'), own(lotBottles(lot.lotId), 'bottles')]),
+    ],
+    steps: [...before, ...split, ...(body.restL > NO_REST_L ? after : []), ...finish],
+  };
+}
+
+/**
+ * A program as it is really made: what was swapped is in it, what was strained before its time may be drawn
+ * again, and what was split is finished lot by lot.
  * Pure: the program that was planned stays as it was.
  * @param events those that count, in order (`activeEvents`).
  */
@@ -125,6 +180,7 @@ export function asMade(program: Program, events: readonly LogEvent[]): Program {
   for (const event of events) {
     if (event.kind === 'swapped') made = { ...made, lines: swappedLine(made.lines, event.body) };
     else if (event.kind === 'strainedEarly') made = withEarlyStraining(made, event);
+    else if (event.kind === 'split') made = withLots(made, event);
   }
   return made;
 }

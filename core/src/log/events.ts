@@ -1,4 +1,5 @@
 import * as v from 'valibot';
+import { LOT_KINDS } from '../program/lots.ts';
 import { METHOD_IDS } from '../program/recipe.ts';
 
 /** Ids are made by the client (UUID v7): the same id again is the same event. */
@@ -62,8 +63,26 @@ const BODIES = {
       hot: v.optional(axis),
     }),
     atSweetnessPct: between(0, 100),
+    /** Older entries do not say. */
+    atSourGPerL: v.optional(between(-5, 200)),
   }),
-  split: v.strictObject({ lots: v.array(v.strictObject({ lotId: id, volumeL: between(0, 400) })) }),
+  split: v.strictObject({
+    stepId: id,
+    /** What stays under the plan as it was, L; next to nothing: all of it is in lots. */
+    restL: between(0, 400),
+    lots: v.pipe(
+      v.array(
+        v.strictObject({
+          lotId: id,
+          kind: v.picklist(LOT_KINDS),
+          name: text(60),
+          volumeL: between(0.05, 400),
+        }),
+      ),
+      v.minLength(1),
+      v.maxLength(12),
+    ),
+  }),
   bottled: v.strictObject({
     stepId: id,
     hygiene: v.picklist(['clean', 'sterilised']),

@@ -1,6 +1,6 @@
 import type { Kitchen } from '../program/kitchen.ts';
 import { simulateBatch } from '../program/simulate.ts';
-import { type SweetTaste, targetAfterTastes } from '../program/taste.ts';
+import { type Taste, targetAfterTastes } from '../program/taste.ts';
 import type {
   Adjustment,
   Program,
@@ -39,6 +39,8 @@ export interface Bottled {
   bottles: EventOf<'bottled'>['body']['bottles'];
 }
 
+export type Lot = EventOf<'split'>['body']['lots'][number];
+
 /** What the log says of a batch, before any physics. */
 export interface BatchLog {
   /** As it is really made: with what was swapped, and with what follows from straining early. */
@@ -50,7 +52,7 @@ export interface BatchLog {
   /** Minutes since the start, as the interpreter wants them. */
   actuals: Readonly<Record<StepId, StepActual>>;
   clocks: readonly SideClock[];
-  tastes: readonly (SweetTaste & { stepId: StepId; eventId: string })[];
+  tastes: readonly (Taste & { stepId: StepId; eventId: string })[];
   added: readonly EventOf<'added'>[];
   measured: readonly EventOf<'measured'>[];
   bottled: readonly Bottled[];
@@ -59,8 +61,8 @@ export interface BatchLog {
   cues: readonly { stepId: StepId; cue: string; atMs: number }[];
   /** Ends of steps that had ended already, as another device had said: the earlier counts. */
   doubled: readonly string[];
-  /** Kinds that this version keeps but does not act on yet. */
-  notYet: readonly LogEvent[];
+  /** Lots that the batch was split into. */
+  lots: readonly Lot[];
 }
 
 /**
@@ -75,7 +77,7 @@ export function foldBatch(planned: Program, events: readonly LogEvent[]): BatchL
   const ended = new Map<StepId, { atMs: number; by: string; rinses: number | undefined }>();
   const skipped = new Map<StepId, { atMs: number; by: string }>();
   const clocks = new Map<string, SideClock>();
-  const tastes: (SweetTaste & { stepId: StepId; eventId: string })[] = [];
+  const tastes: (Taste & { stepId: StepId; eventId: string })[] = [];
   const added: EventOf<'added'>[] = [];
   const measured: EventOf<'measured'>[] = [];
   const removed: EventOf<'removed'>[] = [];
@@ -84,7 +86,7 @@ export function foldBatch(planned: Program, events: readonly LogEvent[]): BatchL
   const notes: EventOf<'noted'>[] = [];
   const cues: { stepId: StepId; cue: string; atMs: number }[] = [];
   const doubled: string[] = [];
-  const notYet: LogEvent[] = [];
+  const lots: Lot[] = [];
 
   for (const event of active) {
     switch (event.kind) {
@@ -124,14 +126,13 @@ export function foldBatch(planned: Program, events: readonly LogEvent[]): BatchL
           cues.push({ stepId: event.body.stepId, cue: event.body.cue, atMs: event.atMs });
         break;
       case 'tasted':
-        if (event.body.axes.sweet !== undefined) {
-          tastes.push({
-            stepId: event.body.stepId,
-            eventId: event.id,
-            sweet: event.body.axes.sweet,
-            atSweetnessPct: event.body.atSweetnessPct,
-          });
-        }
+        tastes.push({
+          stepId: event.body.stepId,
+          eventId: event.id,
+          ...event.body.axes,
+          atSweetnessPct: event.body.atSweetnessPct,
+          atSourGPerL: event.body.atSourGPerL,
+        });
         break;
       case 'added':
         added.push(event);
@@ -149,7 +150,8 @@ export function foldBatch(planned: Program, events: readonly LogEvent[]): BatchL
         notes.push(event);
         break;
       case 'split':
-        notYet.push(event);
+        if (known.has(event.body.stepId))
+          lots.push(...event.body.lots.filter((lot) => lots.every((other) => other.lotId !== lot.lotId)));
         break;
       // Acted upon before the fold: the program has it.
       case 'swapped':
@@ -238,7 +240,11 @@ export function foldBatch(planned: Program, events: readonly LogEvent[]): BatchL
       step.kind === 'sweeten'
         ? targetAfterTastes(
             step.targetSweetnessPct,
-            tastes.filter((t) => t.stepId === step.id),
+            tastes.flatMap((t) =>
+              t.stepId === step.id && t.sweet !== undefined
+                ? [{ sweet: t.sweet, atSweetnessPct: t.atSweetnessPct }]
+                : [],
+            ),
           )
         : null;
     actuals[step.id] = {
@@ -267,7 +273,7 @@ export function foldBatch(planned: Program, events: readonly LogEvent[]): BatchL
     notes,
     cues,
     doubled,
-    notYet,
+    lots,
   };
 }
 

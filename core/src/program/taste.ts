@@ -20,3 +20,47 @@ export function targetAfterTastes(targetPct: number, tastes: readonly SweetTaste
       : Math.max(target, taste.atSweetnessPct * MORE);
   }, targetPct);
 }
+
+/** A verdict in words on several axes: −1 too little, 0 right, +1 too much; with where it stood then. */
+export interface Taste {
+  sweet?: number | undefined;
+  sour?: number | undefined;
+  strong?: number | undefined;
+  hot?: number | undefined;
+  atSweetnessPct: number;
+  atSourGPerL?: number | undefined;
+}
+
+export interface TasteWish {
+  sweetPct: number;
+  /** Null: nobody has asked for a sourness yet. */
+  sourGPerL: number | null;
+  /** Of what there is now: 0.94 wants water, 1 leaves it. More cannot be had by adding. */
+  strengthShare: number;
+}
+
+/**
+ * Where a drink is to go after some tastes. Sweetness moves as ever; "too tart" aims a little below what was tasted, "not
+ * tart enough" a little above; "too strong" and "too hot" ask for a little water.
+ */
+export function wishAfterTastes(wish: TasteWish, tastes: readonly Taste[]): TasteWish {
+  const sweetPct = targetAfterTastes(
+    wish.sweetPct,
+    tastes.flatMap((t) =>
+      t.sweet === undefined ? [] : [{ sweet: t.sweet, atSweetnessPct: t.atSweetnessPct }],
+    ),
+  );
+  let { sourGPerL, strengthShare } = wish;
+  for (const t of tastes) {
+    const at = t.atSourGPerL;
+    if (t.sour !== undefined && at !== undefined) {
+      if (t.sour === 0) sourGPerL = at;
+      else if (t.sour > 0) sourGPerL = Math.min(sourGPerL ?? at, at * LESS);
+      else sourGPerL = Math.max(sourGPerL ?? at, at * MORE);
+    }
+    if ((t.strong ?? 0) > 0 || (t.hot ?? 0) > 0) strengthShare *= LESS;
+    // "Just right" on strength after some water stops there.
+    if (t.strong === 0) strengthShare = 1;
+  }
+  return { sweetPct, sourGPerL, strengthShare };
+}

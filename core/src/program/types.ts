@@ -196,6 +196,8 @@ export interface FortifyStep extends StepBase {
 export interface SplitStep extends StepBase {
   kind: 'split';
   share: number;
+  /** Instead of a share: so many millilitres, or all there is. */
+  volumeMl?: number;
 }
 export interface ChillStep extends StepBase {
   kind: 'chill';

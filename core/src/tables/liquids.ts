@@ -4,6 +4,8 @@ const SOURCE = {
   water:
     'An average tap of 2 meq/L hardness: its bicarbonate as alkali and as negative acidity, 0.064 g citric per meq; set per kitchen',
   juice: 'Food-composition tables for fresh juices, rounded; alkali from their potassium',
+  bottled: 'Bottled juice from concentrate, pasteurised: about a seventh weaker than fresh; check the label',
+  soda: 'Water with carbonic acid, which goes with its bubbles and is not counted',
   vinegar: 'Label strength of common vinegars; alkali from their potassium',
   spirit: 'Density of ethanol and water mixtures at 20 °C; label strength',
 };
@@ -25,6 +27,16 @@ export const LIQUID_ROWS: readonly LiquidRow[] = [
     id: 'lime-juice', name: 'Lime juice', densityGPerMl: 1.03, brix: 8.2, sugarGPer100g: 1.7,
     taGPerL: 58, alkaliMeqPerL: 26, abvPct: 0, aceticPct: 0,
     treatment: 'rawJuice', confidence: 'h', source: SOURCE.juice,
+  },
+  {
+    id: 'lemon-juice-bottled', name: 'Lemon juice, bottled', densityGPerMl: 1.03, brix: 7.5, sugarGPer100g: 2.3,
+    taGPerL: 48, alkaliMeqPerL: 24, abvPct: 0, aceticPct: 0,
+    treatment: 'bought', confidence: 'm', source: SOURCE.bottled,
+  },
+  {
+    id: 'lime-juice-bottled', name: 'Lime juice, bottled', densityGPerMl: 1.03, brix: 7.5, sugarGPer100g: 1.5,
+    taGPerL: 50, alkaliMeqPerL: 22, abvPct: 0, aceticPct: 0,
+    treatment: 'bought', confidence: 'm', source: SOURCE.bottled,
   },
   {
     id: 'orange-juice', name: 'Orange juice', densityGPerMl: 1.045, brix: 11.5, sugarGPer100g: 9,
@@ -89,6 +101,11 @@ export const LIQUID_ROWS: readonly LiquidRow[] = [
   {
     id: 'ginger-beer', name: 'Ginger beer (bottled)', densityGPerMl: 1.04, brix: 10, sugarGPer100g: 9.8,
     taGPerL: 1.5, alkaliMeqPerL: 2, abvPct: 0, aceticPct: 0,
-    treatment: 'bought', confidence: 'm', source: SOURCE.juice,
+    treatment: 'bought', sweetened: true, confidence: 'm', source: SOURCE.juice,
+  },
+  {
+    id: 'soda-water', name: 'Soda water', densityGPerMl: 0.9982, brix: 0, sugarGPer100g: 0,
+    taGPerL: 0, alkaliMeqPerL: 2, abvPct: 0, aceticPct: 0,
+    treatment: 'bought', confidence: 'h', source: SOURCE.soda,
   },
 ];

@@ -87,6 +87,8 @@ export interface LiquidRow {
   /** Acetic acid, g per 100 mL. */
   aceticPct: number;
   treatment: 'water' | 'rawJuice' | 'rawMilk' | 'vinegar' | 'spirit' | 'bought';
+  /** Sold with sugar in it that is not its fruit's own. */
+  sweetened?: true;
   confidence: Confidence;
   source: string;
 }

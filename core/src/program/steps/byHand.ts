@@ -197,7 +197,8 @@ export function fortifyStep(work: Work, step: FortifyStep, run: StepRun): void {
 
 export function splitStep(work: Work, step: SplitStep, run: StepRun): void {
   const from = wetVessel(work, step);
-  pourOver(work, step, from, vesselOf(work, step.id, firstOf(step.to)), Math.min(1, Math.max(0, step.share)));
+  const share = step.volumeMl === undefined ? step.share : step.volumeMl / volumeMl(from.liquor);
+  pourOver(work, step, from, vesselOf(work, step.id, firstOf(step.to)), Math.min(1, Math.max(0, share)));
   handWork(work, step, run);
 }
 

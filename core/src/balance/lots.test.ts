@@ -1,0 +1,72 @@
+import { describe, expect, it } from 'vitest';
+import { EMPTY, ofLiquid, ofSweetener, plus } from '../liquor/composition.ts';
+import { NO_COOLING } from '../program/state.ts';
+import type { Liquor, Origin } from '../program/types.ts';
+import { TABLES } from '../testKitchen.ts';
+import { audienceOf, marksOf, scaleTrial } from './lots.ts';
+
+const origin = (kind: Origin['kind'], heatedMin = 0): Origin => ({
+  lineId: kind,
+  kind,
+  sinceMin: 0,
+  heatedMin,
+  below60Min: null,
+});
+const liquor = (change: Partial<Liquor> = {}): Liquor => ({
+  ...EMPTY,
+  waterG: 1000,
+  tempC: 4,
+  origins: [origin('water', 20), origin('solid', 20)],
+  cooling: NO_COOLING,
+  read: null,
+  ...change,
+});
+
+describe('marks of a lot', () => {
+  it('a heated plain lot: without added sugar, and nothing else', () => {
+    expect(marksOf(liquor(), new Set(['hibiscus-dried']))).toEqual(['noAddedSugar']);
+  });
+  it('a splash of spirit is said as well as a measure', () => {
+    const spirit = TABLES.liquids.get('spirit-40')!;
+    // 20 mL in a litre: 0.8 %; 100 mL: 3.6 %.
+    expect(marksOf(liquor(plus(liquor(), ofLiquid(spirit, 20))), new Set())).toContain('littleAlcohol');
+    const strong = marksOf(liquor(plus(liquor(), ofLiquid(spirit, 100))), new Set());
+    expect(strong).toContain('alcohol');
+    expect(audienceOf(strong)).toEqual(expect.arrayContaining(['children', 'pregnancy', 'noAlcohol']));
+  });
+  it('honey is not for infants, raw juice not in pregnancy, grapefruit not with many medicines', () => {
+    const honeyed = liquor(plus(liquor(), ofSweetener(TABLES.sweeteners.get('honey')!, 80)));
+    const marks = marksOf(
+      { ...honeyed, origins: [...honeyed.origins, origin('rawJuice')] },
+      new Set(['honey', 'grapefruit-juice']),
+    );
+    expect(marks).toEqual(['honey', 'raw', 'grapefruit']);
+    expect(audienceOf(marks).sort()).toEqual(['medicine', 'pregnancy', 'underOne']);
+  });
+  it('hot by its ginger; bought sweetened mixers end "no added sugar"', () => {
+    expect(marksOf(liquor({ markerG: { ginger: 60 } }), new Set())).toContain('hot');
+    expect(marksOf(liquor(ofLiquid(TABLES.liquids.get('ginger-beer')!, 500)), new Set())).not.toContain(
+      'noAddedSugar',
+    );
+  });
+});
+
+describe('a trial on a cup', () => {
+  it('5 mL on 250 mL is 160 mL on 8 L', () => {
+    const trial = scaleTrial(250, [{ itemId: 'lime-juice', massG: 5.15 }], 8000, liquor())!;
+    expect(trial.factor).toBe(32);
+    expect(trial.additions[0]!.massG).toBeCloseTo(164.8, 9);
+    expect(trial.cautions).toEqual(['tasteAgain']);
+    expect(scaleTrial(0, [], 8000, liquor())).toBeNull();
+  });
+  it('coconut in a sour drink curdles, clove grows faster than the pot', () => {
+    const sour = liquor({ acidG: 6 });
+    expect(scaleTrial(250, [{ itemId: 'coconut-milk-fresh', massG: 30 }], 1000, sour)!.cautions).toEqual([
+      'curdles',
+    ]);
+    expect(scaleTrial(250, [{ itemId: 'clove-whole', massG: 1 }], 4000, liquor())!.cautions).toEqual([
+      'spiceGrows',
+      'tasteAgain',
+    ]);
+  });
+});
