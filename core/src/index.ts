@@ -297,6 +297,7 @@ export {
   type BottleSize,
   type Burner,
   EMPTY_KITCHEN,
+  type House,
   juiceToolOf,
   type Kitchen,
   type KitchenTools,
@@ -340,6 +341,7 @@ export {
   type FamilyId,
   HEATS,
   type HeatId,
+  type Instead,
   METHOD_IDS,
   type MethodId,
   OWN_STEP_KINDS,
@@ -355,6 +357,7 @@ export {
   type StrengthId,
   USUAL_TIMES,
   type Wash,
+  withInstead,
 } from './program/recipe.ts';
 export { asRecipe, customFactsSchema, parseRecipe, recipeSchema } from './program/recipeSchema.ts';
 export { simulateBatch, vesselNow, vesselOfStep } from './program/simulate.ts';

@@ -71,6 +71,9 @@ const NewPlanPage = later(() =>
 const BatchPage = later(() =>
   import('./features/batch/BatchPage.tsx').then((m) => ({ default: m.BatchPage })),
 );
+const BalancePage = later(() =>
+  import('./features/batch/balance/BalancePage.tsx').then((m) => ({ default: m.BalancePage })),
+);
 const ShelfPage = later(() =>
   import('./features/shelf/ShelfPage.tsx').then((m) => ({ default: m.ShelfPage })),
 );
@@ -113,6 +116,7 @@ createRoot(document.getElementById('root')!).render(
                     <Route path="/shopping" element={ShoppingPage} />
                     <Route path="/new/:recipeId" element={NewPlanPage} />
                     <Route path="/batches/:id" element={BatchPage} />
+                    <Route path="/batches/:id/balance" element={BalancePage} />
                     <Route path="/shelf" element={ShelfPage} />
                     <Route path="/kitchen" element={KitchenPage} />
                     <Route

@@ -411,8 +411,10 @@ export function suggestAdditions(
     answers.push({ ...answer, way });
   };
   for (const s of sweeteners) offer({ code: 'all', ids: [s.id] }, [s, ...plain]);
+  // Half and half is a taste of its own only where one of the two is a syrup or honey.
+  const syrupy = (c: Candidate) => c.unit.waterG > 0.05 * massG(c.unit);
   if (first)
-    for (const other of sweeteners.slice(1))
+    for (const other of sweeteners.slice(1).filter((o) => syrupy(o) || syrupy(first)))
       offer(
         { code: 'half', ids: [other.id, first.id] },
         [first, other, ...plain],

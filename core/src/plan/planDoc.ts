@@ -42,6 +42,12 @@ export const choicesSchema = v.strictObject({
   heat: v.optional(v.picklist(['mild', 'medium', 'hot'])),
   fruit: v.optional(v.picklist(['cooked', 'raw'])),
   shelfParts: v.optional(v.pipe(v.array(id), v.maxLength(8, 'between:0:8'))),
+  instead: v.optional(
+    v.pipe(
+      v.array(v.strictObject({ lineId: id, itemId: id, ratio: between(0.001, 1000) })),
+      v.maxLength(40, 'between:0:40'),
+    ),
+  ),
 });
 
 /** What a cook has settled of a batch before it starts: the wish and the choices. Everything else follows from it. */

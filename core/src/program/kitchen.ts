@@ -45,7 +45,6 @@ export interface KitchenTools {
   juicer: boolean;
 }
 
-/** Everything about this kitchen that the model asks for. */
 /** Hours that come again every week; past midnight when they end before they begin. */
 export interface AwayHours {
   kind: 'asleep' | 'away';
@@ -56,6 +55,19 @@ export interface AwayHours {
   toMin: number;
 }
 
+/** What this house has settled about its drinks. */
+export interface House {
+  /** More free sugars than this in a glass are pointed out, g; null: nothing settled. */
+  freeSugarGPerGlass: number | null;
+  /** More citrus juice than this is pointed out, mL in a litre, for sensitive stomachs. */
+  citrusMlPerL: number | null;
+  /** Row of the table of alcohol units. */
+  alcoholUnitId: string;
+  /** What may be added to move a balance, the preferred sweetener first: item and fruit ids. */
+  allows: readonly string[];
+}
+
+/** Everything about this kitchen that the model asks for. */
 export interface Kitchen {
   pots: Pot[];
   burners: Burner[];
@@ -80,6 +92,7 @@ export interface Kitchen {
   tools: KitchenTools;
   /** When nobody stands at the stove: asleep, at work. */
   away: readonly AwayHours[];
+  house: House;
 }
 
 export const EMPTY_KITCHEN: Kitchen = {
@@ -100,6 +113,12 @@ export const EMPTY_KITCHEN: Kitchen = {
   servingMl: 250,
   tools: { blenderMl: 1500, bowlMl: 5000, receiverMl: 15_000, juicer: false },
   away: [],
+  house: {
+    freeSugarGPerGlass: null,
+    citrusMlPerL: null,
+    alcoholUnitId: 'g10',
+    allows: ['sugar-white', 'honey', 'lime', 'lemon-juice', 'pineapple-juice', 'water'],
+  },
 };
 
 /** The best way to juice in a kitchen. */

@@ -1,4 +1,5 @@
 import * as v from 'valibot';
+import { ALCOHOL_UNIT_ROWS } from '../tables/alcoholUnits.ts';
 import { EMPTY_KITCHEN, type Kitchen } from './kitchen.ts';
 
 const id = v.pipe(v.string(), v.regex(/^[A-Za-z0-9][A-Za-z0-9_.:-]{0,79}$/, 'id'));
@@ -93,6 +94,15 @@ export const kitchenSchema = v.strictObject({
       v.maxLength(12),
     ),
     () => [],
+  ),
+  house: v.optional(
+    v.strictObject({
+      freeSugarGPerGlass: v.nullable(between(1, 200)),
+      citrusMlPerL: v.nullable(between(1, 500)),
+      alcoholUnitId: v.picklist(ALCOHOL_UNIT_ROWS.map((row) => row.id)),
+      allows: v.pipe(v.array(id), v.maxLength(40)),
+    }),
+    () => ({ ...EMPTY_KITCHEN.house }),
   ),
   tools: v.optional(
     v.strictObject({

@@ -211,6 +211,26 @@ export interface Choices {
   fruit: 'cooked' | 'raw';
   /** Parts that were made before, as the recipe says, and are taken from the shelf. */
   shelfParts: readonly string[];
+  /** What goes in instead of a line's own, so many grams for each gram. */
+  instead: readonly Instead[];
+}
+
+export interface Instead {
+  lineId: LineId;
+  itemId: string;
+  ratio: number;
+}
+
+/** A recipe with what the cook takes instead; each line keeps its place and its rule. */
+export function withInstead(recipe: Recipe, instead: readonly Instead[]): Recipe {
+  if (instead.length === 0) return recipe;
+  return {
+    ...recipe,
+    lines: recipe.lines.map((line) => {
+      const other = instead.find((i) => i.lineId === line.id);
+      return other ? { ...line, itemId: other.itemId, massG: line.massG * other.ratio } : line;
+    }),
+  };
 }
 
 /** Steeps longer than this stand cold by default. */
@@ -253,6 +273,7 @@ export function defaultChoices(recipe: Recipe, methodId: MethodId): Choices {
     heat: 'medium',
     fruit: recipe.fruit ?? 'cooked',
     shelfParts: [],
+    instead: [],
   };
 }
 
@@ -276,6 +297,7 @@ const METHOD_FREE = [
   'heat',
   'fruit',
   'shelfParts',
+  'instead',
 ] as const satisfies readonly (keyof Choices)[];
 
 /** A cook's choices taken over to another method. */

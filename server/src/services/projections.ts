@@ -1,16 +1,27 @@
 import {
+  type BatchLog,
   BOTTLES,
   type BottleFacts,
   batchAt,
+  type Composition,
   colourOf,
   foldItem,
   GLASS_PATH_CM,
   glassFacts,
   keepingOf,
+  type LikedPoint,
+  type Liquor,
   type LogEvent,
+  type LotKind,
+  type LotMark,
+  lotOf,
   MINUTE_MS,
+  marksOf,
+  massG,
   SHIPPED_TABLES,
   type StepProblem,
+  sournessGPerL,
+  sweetnessPct,
   type Tables,
   withCustom,
 } from '@big-ladle/core';
@@ -23,6 +34,15 @@ export interface BatchNowState {
   endedMs: number | null;
   currentStepId: string | null;
   litres: number;
+  /** Where the drink stood on the plane, once the last word on its sweetness was "about right". */
+  liked?: LikedPoint;
+}
+
+/** What a verdict says of what this household likes: only a batch that is over, and only its last word. */
+function likedOf(log: BatchLog, liquor: Composition | undefined): LikedPoint | null {
+  const last = log.tastes.findLast((t) => t.sweet !== undefined);
+  if (log.endedMs === null || last?.sweet !== 0 || !liquor || !(massG(liquor) > 0)) return null;
+  return { sweetPct: sweetnessPct(liquor), sourGPerL: sournessGPerL(liquor) };
 }
 
 /** A bottle as it was filled; what happened to it since stands in its own stream. */
@@ -36,8 +56,18 @@ export interface ItemFacts {
   sizeMl: number;
   colour: string;
   brix: number;
+  /** What is said of it wherever it is shown; older rows do not have it. */
+  marks?: LotMark[];
+  lot?: { id: string; kind: LotKind; name: string };
   glass: ReturnType<typeof glassFacts>;
   bottle: BottleFacts;
+}
+
+/** Everything that is in a liquor, by item: its origins name lines of the program, or what was stirred in. */
+function itemsIn(log: BatchLog, liquor: Liquor): Set<string> {
+  const items = new Map(log.program.lines.map((l) => [l.id, l.itemId]));
+  for (const { body } of log.added) items.set(body.lineId, body.itemId);
+  return new Set(liquor.origins.flatMap((o) => items.get(o.lineId) ?? []));
 }
 
 export async function eventsOf(db: Db, kind: string, id: string): Promise<LogEvent[]> {
@@ -84,6 +114,8 @@ export async function projectBatch(db: Db, batch: Batch): Promise<StepProblem | 
     currentStepId: now.log.currentStepId,
     litres,
   };
+  const liked = batch.rehearsal ? null : likedOf(now.log, finished?.liquor);
+  if (liked) state.liked = liked;
   await db('batch_now').insert({ batch_id: batch.id, state: JSON.stringify(state) });
   const status = now.log.endedMs !== null ? 'done' : 'on';
   if (status !== batch.status) await db('batch').where({ id: batch.id }).update({ status });
@@ -102,11 +134,12 @@ export async function projectBatch(db: Db, batch: Batch): Promise<StepProblem | 
   if (finished && now.log.startedMs !== null && !batch.rehearsal) {
     const startedMs = now.log.startedMs;
     for (const filling of now.log.bottled) {
-      const liquor =
-        finished.liquor.waterG > 0
-          ? finished.liquor
-          : now.forecast.trace.find((t) => t.stepId === filling.stepId)?.after.liquor;
-      if (!liquor) continue;
+      // A lot has bottles of its own: each filling is what its own step left in them.
+      const entry = now.forecast.trace.find((t) => t.stepId === filling.stepId);
+      const liquor = entry?.after.liquor;
+      if (!entry || !liquor) continue;
+      const lotId = lotOf(entry.vesselId);
+      const lot = now.log.lots.find((l) => l.lotId === lotId);
       const keeping = keepingOf({ liquor, trace: now.forecast.trace, hygiene: filling.hygiene });
       for (const b of filling.bottles) {
         wanted.set(b.itemId, {
@@ -117,7 +150,9 @@ export async function projectBatch(db: Db, batch: Batch): Promise<StepProblem | 
           sizeName: b.name,
           sizeMl: b.sizeMl,
           colour: colourOf(liquor, GLASS_PATH_CM),
-          brix: now.forecast.trace.at(-1)?.now.brix ?? 0,
+          brix: entry.now.brix,
+          marks: marksOf(liquor, itemsIn(now.log, liquor)),
+          ...(lot ? { lot: { id: lot.lotId, kind: lot.kind, name: lot.name } } : {}),
           glass: glassFacts(liquor, kitchen.servingMl),
           bottle: {
             filledMs: filling.atMs,

@@ -5,7 +5,10 @@ import type {
   InstrumentKind,
   ItemLog,
   Kitchen,
+  LikedPoint,
   LogEvent,
+  LotKind,
+  LotMark,
   PlanDoc,
   Program,
   Recipe,
@@ -76,6 +79,8 @@ export interface BatchList {
       endedMs: number | null;
       currentStepId: string | null;
       litres: number;
+      /** Where it stood on the plane when it was called about right. */
+      liked?: LikedPoint;
     } | null;
   }[];
   next: number | null;
@@ -91,6 +96,9 @@ export interface ShelfItem {
     sizeMl: number;
     colour: string;
     brix: number;
+    /** What is said of it wherever it is shown; older rows do not have it. */
+    marks?: LotMark[];
+    lot?: { id: string; kind: LotKind; name: string };
     glass: GlassFacts;
     bottle: BottleFacts;
   };

@@ -19,7 +19,8 @@ export function sayItem(id: string): string {
   const given = own.items.get(id);
   if (given) return given;
   const row = SHIPPED_TABLES.ingredients.get(id);
-  return row ? `${row.name}, ${row.form}` : id;
+  if (row) return `${row.name}, ${row.form}`;
+  return SHIPPED_TABLES.liquids.get(id)?.name ?? SHIPPED_TABLES.sweeteners.get(id)?.name ?? id;
 }
 
 /** A part made aside, by its name in the book or as its id reads. */

@@ -11,6 +11,7 @@ import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { Figure } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
@@ -26,7 +27,7 @@ const TASTES = [
 
 /** Sweetening in steps: some, stir, taste, some more. Each taste moves the target, and the remainder follows. */
 export function SweetenForm({ live, onEnough }: { live: LiveBatch; onEnough?: () => void }) {
-  const { step, now, kitchen } = live;
+  const { step, now, kitchen, batch } = live;
   const [other, setOther] = useState<number | null>(null);
   if (step?.kind !== 'sweeten') return null;
   const entry = now.moment?.trace.at(-1);
@@ -63,7 +64,9 @@ export function SweetenForm({ live, onEnough }: { live: LiveBatch; onEnough?: ()
         },
       },
     ]);
-  const verdicts = now.log.tastes.filter((t) => t.stepId === step.id);
+  const verdicts = now.log.tastes.flatMap((t) =>
+    t.stepId === step.id && t.sweet !== undefined ? [{ ...t, sweet: t.sweet }] : [],
+  );
   const last = verdicts.at(-1);
 
   return (
@@ -188,6 +191,15 @@ export function SweetenForm({ live, onEnough }: { live: LiveBatch; onEnough?: ()
           </Box>
         )}
       </Box>
+      <Button
+        component={Link}
+        to={`/batches/${batch.id}/balance`}
+        variant="outlined"
+        color="inherit"
+        sx={{ minHeight: 56 }}
+      >
+        Sweet, sour and strong on one plane
+      </Button>
       <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap' }}>
         <QuantityField
           label="Another amount"

@@ -1,0 +1,296 @@
+import {
+  ALCOHOL_UNIT_ROWS,
+  type BalanceWish,
+  brix,
+  type Candidate,
+  type Composition,
+  candidateOf,
+  glassFacts,
+  type Kitchen,
+  likedRegion,
+  markerGPerL,
+  phOf,
+  type Suggestion,
+  servedFacts,
+  sournessGPerL,
+  suggestAdditions,
+  sweetnessPct,
+  type Tables,
+  volumeMl,
+} from '@big-ladle/core';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { type ReactNode, useDeferredValue, useMemo, useState } from 'react';
+import { Choice } from '../../../shared/Choice.tsx';
+import { useBatches } from '../../../shared/queries.ts';
+import { Figure, Panel } from '../../../shared/ui.tsx';
+import { role } from '../../../theme/theme.ts';
+import { litres, num, percent } from '../../../words/say.ts';
+import { pointOf, withUnits } from './arrows.ts';
+import { Plane } from './Plane.tsx';
+import { houseOf, limitsOf } from './place.ts';
+import { amountWords, candidateName, Ways } from './Ways.tsx';
+
+/** Ice in a glass, g: none, some, a full glass. */
+const ICE_G = { none: 0, some: 60, much: 120 } as const;
+/** More arrows than this are a thicket. */
+const MOST_ARROWS = 5;
+
+/** Which way a candidate moves a drink: one arrow of each is enough to begin with. */
+function directionKind(c: Candidate): string {
+  if (c.kind === 'sweetener' || c.kind === 'lessWater') return c.kind;
+  const sour = sournessGPerL(c.unit);
+  return sour > 20 ? 'sour' : sweetnessPct(c.unit) > 4 ? 'sweetJuice' : 'thin';
+}
+
+function firstArrows(candidates: readonly Candidate[]): Candidate[] {
+  const seen = new Set<string>();
+  return candidates.filter((c) => {
+    const kind = directionKind(c);
+    if (seen.has(kind)) return false;
+    seen.add(kind);
+    return true;
+  });
+}
+
+export interface BoardProps {
+  liquor: Composition;
+  kitchen: Kitchen;
+  tables: Tables;
+  wish: BalanceWish;
+  onWish: (wish: BalanceWish) => void;
+  /** What may be added, the preferred first, where this drink has a say in it besides the house. */
+  prefers?: readonly string[];
+  /** Further candidates of a plan: less water. */
+  extra?: readonly Candidate[];
+  /** Shown below the plane: what is done with a way. */
+  taking?: (suggestion: Suggestion) => ReactNode;
+  children?: ReactNode;
+}
+
+/** What may be added here, as candidates, with those that this drink prefers in front. */
+export function allowedOf(props: Pick<BoardProps, 'kitchen' | 'tables' | 'prefers' | 'extra'>): Candidate[] {
+  const { kitchen, tables, prefers = [], extra = [] } = props;
+  const ids = [...new Set([...prefers, ...houseOf(kitchen).allows])];
+  return [
+    ...ids.flatMap((id) => {
+      const candidate = candidateOf(id, tables, kitchen);
+      return candidate ? [candidate] : [];
+    }),
+    ...extra,
+  ];
+}
+
+/** The plane with its figures and the ways to the target. */
+export function BalanceBoard(props: BoardProps) {
+  const { liquor, kitchen, tables, wish, onWish, prefers, extra, taking, children } = props;
+  const candidates = useMemo(
+    () => allowedOf({ kitchen, tables, prefers: prefers ?? [], extra: extra ?? [] }),
+    [kitchen, tables, prefers, extra],
+  );
+  const [shown, setShown] = useState<readonly string[] | null>(null);
+  const [units, setUnits] = useState<Readonly<Record<string, number>>>({});
+  const [ice, setIce] = useState<keyof typeof ICE_G>('none');
+  const onPlane = useMemo(() => {
+    return shown ? candidates.filter((c) => shown.includes(c.id)) : firstArrows(candidates);
+  }, [candidates, shown]);
+  const { data } = useBatches();
+  const liked = useMemo(
+    () => likedRegion((data?.batches ?? []).flatMap(({ now }) => (now?.liked ? [now.liked] : []))),
+    [data],
+  );
+  const together = withUnits(liquor, onPlane, units);
+  const iceG = ICE_G[ice];
+  const served = servedFacts(together, {
+    drinkMl: kitchen.servingMl,
+    iceG: (iceG * kitchen.servingMl) / 250,
+    mixer: null,
+  });
+  const settled = useDeferredValue(wish);
+  const suggestions = useMemo(
+    () => suggestAdditions(liquor, settled, candidates, limitsOf(kitchen), 'leastAdded'),
+    [liquor, settled, candidates, kitchen],
+  );
+  const target = {
+    sweet: wish.sweetPct,
+    // Without a wish for sourness the target stands where the drink will be, sweetened.
+    sour: wish.sourGPerL ?? pointOf(suggestions[0]?.result ?? liquor).sour,
+  };
+  const show = (suggestion: Suggestion) => {
+    const ids = suggestion.parts.map((p) => p.id);
+    setShown([...new Set([...ids, ...onPlane.map((c) => c.id)])].slice(0, Math.max(MOST_ARROWS, ids.length)));
+    setUnits(
+      Object.fromEntries(
+        suggestion.parts.map((p) => [p.id, p.pieces ?? p.massG / Math.abs(unitOf(candidates, p.id))]),
+      ),
+    );
+  };
+  return (
+    <Box
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: { xs: 'minmax(0,1fr)', lg: 'minmax(0,2fr) minmax(0,1fr)' },
+        gap: 1.75,
+        alignItems: 'start',
+      }}
+    >
+      <Panel>
+        <Plane
+          drink={liquor}
+          arrows={onPlane.map((candidate) => ({
+            candidate,
+            name: candidateName(candidate.id),
+            amount: amountWords(candidate, units[candidate.id] ?? 0, kitchen, tables),
+          }))}
+          units={units}
+          onUnits={(id, value) => setUnits((u) => ({ ...u, [id]: value }))}
+          target={target}
+          onTarget={(t) => onWish({ sweetPct: t.sweet, sourGPerL: t.sour })}
+          together={pointOf(together)}
+          iced={iceG > 0 ? { sour: Math.max(0, served.sourGPerL), sweet: served.sweetPct } : null}
+          liked={liked}
+        />
+        <Box
+          sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mt: 1 }}
+          role="group"
+          aria-label="Arrows on the plane"
+        >
+          {candidates.map((c) => {
+            const on = onPlane.includes(c);
+            return (
+              <Button
+                key={c.id}
+                size="small"
+                variant={on ? 'contained' : 'outlined'}
+                color={on ? 'primary' : 'inherit'}
+                aria-pressed={on}
+                onClick={() => {
+                  setShown(
+                    on
+                      ? onPlane.filter((o) => o !== c).map((o) => o.id)
+                      : [...onPlane.map((o) => o.id), c.id],
+                  );
+                  setUnits((u) => ({ ...u, [c.id]: 0 }));
+                }}
+              >
+                {candidateName(c.id)}
+              </Button>
+            );
+          })}
+        </Box>
+        <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem', mt: 1 }}>
+          Drag an arrow by its handle to see what it does; drag the ring to where you want the drink.
+          Everything moves by the arrow keys as well. What may be added is settled in the kitchen.
+        </Box>
+      </Panel>
+      <Box sx={{ display: 'grid', gap: 1.75, minWidth: 0 }}>
+        <Panel title="With these" testId="figures">
+          <Figures drink={together} start={liquor} kitchen={kitchen} />
+          <Box sx={{ mt: 1.5 }}>
+            <Choice
+              label="Served over ice"
+              value={ice}
+              options={[
+                { value: 'none', text: 'none' },
+                { value: 'some', text: 'some' },
+                { value: 'much', text: 'a full glass' },
+              ]}
+              onChange={(v) => setIce(v as 'some')}
+            />
+            {iceG > 0 && (
+              <Box sx={{ mt: 0.5 }} data-testid="served">
+                In the glass {num(served.sweetPct, 1)} g in 100 g, {num(served.brix, 1)} °Bx, at{' '}
+                {percent(served.strengthShare)} of its strength.
+              </Box>
+            )}
+          </Box>
+        </Panel>
+        {children}
+        <Ways
+          suggestions={suggestions}
+          kitchen={kitchen}
+          tables={tables}
+          onShow={show}
+          {...(taking ? { taking } : {})}
+        />
+      </Box>
+    </Box>
+  );
+}
+
+const unitOf = (candidates: readonly Candidate[], id: string): number =>
+  candidates.find((c) => c.id === id)?.unitG ?? 1;
+
+/** What the drink is with everything that is shown, beside what it is now. */
+function Figures({ drink, start, kitchen }: { drink: Composition; start: Composition; kitchen: Kitchen }) {
+  const ph = phOf(drink);
+  const glass = glassFacts(drink, kitchen.servingMl);
+  const house = houseOf(kitchen);
+  const unit = ALCOHOL_UNIT_ROWS.find((row) => row.id === house.alcoholUnitId);
+  const over = house.freeSugarGPerGlass !== null && glass.freeSugarG > house.freeSugarGPerGlass + 0.5;
+  const sour = sournessGPerL(drink);
+  const cell = (value: string, unit: string, label: string, testId: string) => (
+    <Box>
+      <Figure value={value} unit={unit} testId={testId} />
+      <Box sx={{ color: role('inkMuted'), fontSize: '0.85rem' }}>{label}</Box>
+    </Box>
+  );
+  return (
+    <>
+      <Box
+        sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(104px, 1fr))', gap: 1.5 }}
+        aria-live="off"
+      >
+        {cell(num(sweetnessPct(drink), 1), 'g/100 g', 'sweetness', 'plane-sweet')}
+        {cell(num(brix(drink), 1), '°Bx', 'dissolved', 'plane-brix')}
+        {cell(num(Math.max(0, sour), 1), 'g/L', 'sourness', 'plane-sour')}
+        {cell(ph.kind === 'estimate' ? num(ph.pH, 1) : '–', 'pH', 'estimate', 'plane-ph')}
+        {cell(
+          sour > 0.2 ? num((10 * sweetnessPct(drink)) / sour) : '–',
+          ': 1',
+          'sweet to sour',
+          'plane-ratio',
+        )}
+        {cell(litres(volumeMl(drink) / 1000).replace(' L', ''), 'L', 'in all', 'plane-litres')}
+      </Box>
+      <Box sx={{ mt: 1.5, color: over ? role('caution') : undefined, fontWeight: over ? 700 : undefined }}>
+        <span data-testid="plane-glass">{num(glass.freeSugarG)} g</span> of free sugars in a glass of{' '}
+        {num(kitchen.servingMl)} mL, {percent(glass.shareOfCeiling)} of the 50 g a day of common guidance,{' '}
+        {percent(glass.shareOfAim)} of the stricter 25 g; {num(glass.addedSugarG)} g of it added,{' '}
+        {num(glass.kcal)} kcal.
+        {over && ` More than the ${num(house.freeSugarGPerGlass ?? 0)} g of your house.`}
+      </Box>
+      {glass.ethanolG > 0.05 && unit && (
+        <Box sx={{ mt: 0.5, fontWeight: 700 }}>
+          With alcohol: {num(glass.ethanolG / unit.ethanolG, 1)} units a glass ({unit.name}).
+        </Box>
+      )}
+      <Bar
+        label="strength, of what it is now"
+        value={volumeMl(start) / volumeMl(drink)}
+        words={percent(volumeMl(start) / volumeMl(drink))}
+      />
+      <Bar
+        label="heat, ginger and chilli as fresh root"
+        value={(markerGPerL(drink, 'ginger') + 60 * markerGPerL(drink, 'chilli')) / 60}
+        words={`${num(markerGPerL(drink, 'ginger'), 1)} g/L`}
+      />
+    </>
+  );
+}
+
+/** A small scale: how much of the whole. */
+function Bar({ label, value, words }: { label: string; value: number; words: string }) {
+  const share = Math.min(1, Math.max(0, value));
+  return (
+    <Box sx={{ mt: 1.25 }}>
+      <Box sx={{ display: 'flex', fontSize: '0.9rem' }}>
+        <Box sx={{ color: role('inkMuted'), flex: 1 }}>{label}</Box>
+        <Box>{words}</Box>
+      </Box>
+      <Box sx={{ height: 8, borderRadius: 4, bgcolor: role('hairline') }}>
+        <Box sx={{ height: 8, borderRadius: 4, width: `${share * 100}%`, bgcolor: role('rim') }} />
+      </Box>
+    </Box>
+  );
+}

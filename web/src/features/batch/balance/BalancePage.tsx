@@ -1,0 +1,146 @@
+import {
+  type BalanceWish,
+  type Candidate,
+  type Suggestion,
+  sournessGPerL,
+  sweetnessPct,
+  type Taste,
+  wishAfterTastes,
+} from '@big-ladle/core';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useMemo, useState } from 'react';
+import { Link, Navigate, useParams } from 'react-router';
+import { notify } from '../../../shared/notices.ts';
+import { ErrorPanel, Loading, PageHead, Panel } from '../../../shared/ui.tsx';
+import { role } from '../../../theme/theme.ts';
+import { sayDrink } from '../../../words/names.ts';
+import { litres } from '../../../words/say.ts';
+import { type LiveBatch, useLiveBatch } from '../useBatchNow.ts';
+import { litresOf } from './arrows.ts';
+import { allowedOf, BalanceBoard } from './BalanceBoard.tsx';
+import { balancedNow } from './place.ts';
+import { deedsOf, StepsByTaste } from './StepsByTaste.tsx';
+
+/** The balance of a batch that is on: seen before it is poured, and taken step by step where it can be. */
+export function BalancePage() {
+  const { id = '' } = useParams();
+  const { live, batch, isPending, error, refetch } = useLiveBatch(id);
+  if (isPending) return <Loading />;
+  if (live) return <OnBalance key={id} live={live} />;
+  // A plan has its balance among its own stages.
+  if (batch) return <Navigate to={`/batches/${id}?stage=balance`} replace />;
+  return <ErrorPanel error={error} again={refetch} />;
+}
+
+const NOBODY: readonly string[] = [];
+
+function OnBalance({ live }: { live: LiveBatch }) {
+  const { program, kitchen, tables, now, step, batch } = live;
+  const sweeten = program.steps.find((s) => s.kind === 'sweeten');
+  const planned = sweeten?.kind === 'sweeten' ? sweeten.targetSweetnessPct : 8;
+  /** The target as it was set, and how many verdicts had been said by then: later ones move it. */
+  const [asked, setAsked] = useState<{ wish: BalanceWish; since: number }>({
+    wish: { sweetPct: planned, sourGPerL: null },
+    since: 0,
+  });
+  const [way, setWay] = useState<readonly string[] | null>(null);
+  const balanced = useMemo(() => balancedNow(live), [live]);
+  const prefers = useMemo(
+    () =>
+      sweeten
+        ? sweeten.lines.flatMap((lineId) => program.lines.find((l) => l.id === lineId)?.itemId ?? [])
+        : NOBODY,
+    [sweeten, program],
+  );
+  const tastes: Taste[] = now.log.tastes.filter((t) => t.stepId === step?.id);
+  const moved = wishAfterTastes({ ...asked.wish, strengthShare: 1 }, tastes.slice(asked.since));
+  const wish: BalanceWish = { sweetPct: moved.sweetPct, sourGPerL: moved.sourGPerL };
+  if (!balanced) {
+    return (
+      <>
+        <PageHead title="Balance" beside={sayDrink(program.recipeId, live.recipe.name)} />
+        <Panel>There is no drink yet whose balance could be looked at.</Panel>
+      </>
+    );
+  }
+  const { liquor, into } = balanced;
+  const candidates = allowedOf({ kitchen, tables, prefers });
+  const made: Candidate[] = way ? candidates.filter((c) => way.includes(c.id)) : [];
+  const addedG = now.log.added
+    .filter((e) => e.body.stepId === step?.id)
+    .reduce((sum, e) => sum + e.body.massG, 0);
+  const lineFor = (itemId: string): string =>
+    program.lines.find((l) => l.itemId === itemId && sweeten?.lines.includes(l.id))?.id ??
+    `balance-${itemId}`;
+  const refused = {
+    onRefused: (error: { detail: string }) => notify('error', `Not stored: ${error.detail}`),
+  };
+  const taking = (s: Suggestion) =>
+    into && (
+      <Button
+        variant="contained"
+        onClick={() => {
+          setAsked({ wish, since: tastes.length });
+          setWay(s.parts.map((p) => p.id));
+        }}
+      >
+        Take it step by step
+      </Button>
+    );
+  return (
+    <>
+      <PageHead
+        title="Balance"
+        beside={`${sayDrink(program.recipeId, live.recipe.name)}, ${litres(litresOf(liquor))}${into ? '' : ', as it will stand when it is strained'}`}
+      >
+        <Button component={Link} to={`/batches/${batch.id}/stove`} variant="outlined">
+          At the stove
+        </Button>
+      </PageHead>
+      <BalanceBoard
+        liquor={liquor}
+        kitchen={kitchen}
+        tables={tables}
+        wish={wish}
+        onWish={(next) => setAsked({ wish: next, since: tastes.length })}
+        prefers={prefers}
+        {...(into ? { taking } : {})}
+      >
+        {into && way && (
+          <StepsByTaste
+            liquor={liquor}
+            wish={wish}
+            candidates={made}
+            kitchen={kitchen}
+            tables={tables}
+            addedG={addedG}
+            tastes={tastes}
+            onDose={(parts) => void live.say(deedsOf(parts, candidates, into, lineFor), refused)}
+            onTaste={(axis, verdict) =>
+              void live.say(
+                [
+                  {
+                    kind: 'tasted',
+                    body: {
+                      stepId: into.stepId,
+                      axes: { [axis]: verdict },
+                      atSweetnessPct: Math.round(sweetnessPct(liquor) * 1000) / 1000,
+                      atSourGPerL: Math.round(sournessGPerL(liquor) * 1000) / 1000,
+                    },
+                  },
+                ],
+                refused,
+              )
+            }
+          />
+        )}
+      </BalanceBoard>
+      {!into && (
+        <Box sx={{ mt: 1.5, color: role('inkMuted') }}>
+          Nothing can go in before it is strained: this shows what will be wanted then.
+        </Box>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,423 @@
+import type { Candidate, Composition, LikedRegion } from '@big-ladle/core';
+import Box from '@mui/material/Box';
+import { type KeyboardEvent, type PointerEvent, useMemo, useRef } from 'react';
+import { heading, role } from '../../../theme/theme.ts';
+import { num } from '../../../words/say.ts';
+import { keyStep, mostUnits, type PlanePoint, pointOf, type Scale, unitsAt, withUnits } from './arrows.ts';
+
+const W = 640;
+const H = 560;
+const EDGE = { left: 58, right: 18, top: 16, bottom: 54 };
+
+/** Lines of equal proportion, sweet g/L to sour g/L. */
+const RATIOS = [
+  { ratio: 26, word: 'soft' },
+  { ratio: 14, word: 'even' },
+  { ratio: 6, word: 'sharp' },
+];
+/** Arrows are told apart by dash and by the word at their tip, not by colour. */
+const DASHES = ['', '9 5', '3 5', '14 4 3 4', '6 3 1 3', '2 3'];
+/** A handle begins so far from the dot, so that it can be taken hold of where nothing is added yet. */
+const STUB = 60;
+/** A little room below the axis, for a drink that is not sweet at all, g in 100 g. */
+const BELOW = 1.6;
+
+export interface Arrow {
+  candidate: Candidate;
+  name: string;
+  /** The amount in words: "860 g", "2". */
+  amount: string;
+}
+
+/** A tidy step between figures on an axis. */
+const tickStep = (most: number): number => (most > 24 ? 8 : most > 12 ? 4 : most > 6 ? 2 : 1);
+const ticks = (most: number): number[] => {
+  const step = tickStep(most);
+  return Array.from({ length: Math.floor(most / step) }, (_, i) => (i + 1) * step);
+};
+
+const KEYS: Readonly<Record<string, number>> = {
+  ArrowUp: 1,
+  ArrowRight: 1,
+  ArrowDown: -1,
+  ArrowLeft: -1,
+  PageUp: 10,
+  PageDown: -10,
+};
+
+/**
+ * The balance plane: sour across, sweet up. The drink is a dot, what may be added are arrows whose length is dragged, the
+ * target is a ring that is dragged. Everything that is dragged is moved by the arrow keys as well.
+ */
+export function Plane(props: {
+  drink: Composition;
+  arrows: readonly Arrow[];
+  units: Readonly<Record<string, number>>;
+  onUnits: (id: string, units: number) => void;
+  target: PlanePoint;
+  onTarget: (target: PlanePoint) => void;
+  /** With everything that is shown added; served over ice. */
+  together: PlanePoint;
+  iced: PlanePoint | null;
+  liked: LikedRegion | null;
+}) {
+  const { drink, arrows, units, onUnits, target, onTarget, together, iced, liked } = props;
+  const svg = useRef<SVGSVGElement>(null);
+  const held = useRef<string | null>(null);
+  const now = pointOf(drink);
+  // The axes stand still while something is dragged: they follow the drink and the target in whole steps.
+  const most = {
+    sour: Math.max(8, Math.ceil((Math.max(now.sour, target.sour) * 1.45) / 2) * 2),
+    sweet: Math.max(16, Math.ceil((Math.max(now.sweet, target.sweet) * 1.4) / 4) * 4),
+  };
+  const scale = useMemo((): Scale => {
+    const w = W - EDGE.left - EDGE.right;
+    const h = H - EDGE.top - EDGE.bottom;
+    return {
+      x: (sour) => EDGE.left + (sour / most.sour) * w,
+      y: (sweet) => H - EDGE.bottom - ((sweet + BELOW) / (most.sweet + BELOW)) * h,
+      sourOf: (x) => ((x - EDGE.left) / w) * most.sour,
+      sweetOf: (y) => ((H - EDGE.bottom - y) / h) * (most.sweet + BELOW) - BELOW,
+    };
+  }, [most.sour, most.sweet]);
+  const dot = { x: scale.x(now.sour), y: scale.y(now.sweet) };
+  const pointer = (event: PointerEvent) => {
+    const box = svg.current!.getBoundingClientRect();
+    return {
+      x: ((event.clientX - box.left) / box.width) * W,
+      y: ((event.clientY - box.top) / box.height) * H,
+    };
+  };
+  const hold = (id: string) => (event: PointerEvent<SVGGElement>) => {
+    held.current = id;
+    event.currentTarget.setPointerCapture(event.pointerId);
+  };
+  const drag = (event: PointerEvent) => {
+    const id = held.current;
+    if (id === null) return;
+    const at = pointer(event);
+    if (id === 'target') {
+      onTarget({
+        sour: Math.min(most.sour, Math.max(0, scale.sourOf(at.x))),
+        sweet: Math.min(most.sweet, Math.max(0, scale.sweetOf(at.y))),
+      });
+      return;
+    }
+    const arrow = arrows.find((a) => a.candidate.id === id);
+    if (!arrow) return;
+    const way = directionOf(arrow.candidate, drink, scale);
+    onUnits(id, unitsAt(arrow.candidate, drink, scale, { x: at.x - way.x * STUB, y: at.y - way.y * STUB }));
+  };
+  const letGo = () => {
+    held.current = null;
+  };
+  const byKey = (c: Candidate) => (event: KeyboardEvent) => {
+    const step = KEYS[event.key];
+    const home = event.key === 'Home' ? 0 : event.key === 'End' ? mostUnits(c, drink) : null;
+    if (step === undefined && home === null) return;
+    event.preventDefault();
+    const next = home ?? (units[c.id] ?? 0) + (step ?? 0) * keyStep(c, drink);
+    onUnits(c.id, Math.min(mostUnits(c, drink), Math.max(0, next)));
+  };
+  const targetByKey = (event: KeyboardEvent) => {
+    const by: Record<string, PlanePoint> = {
+      ArrowUp: { sour: 0, sweet: 0.2 },
+      ArrowDown: { sour: 0, sweet: -0.2 },
+      ArrowRight: { sour: 0.1, sweet: 0 },
+      ArrowLeft: { sour: -0.1, sweet: 0 },
+    };
+    const move = by[event.key];
+    if (!move) return;
+    event.preventDefault();
+    onTarget({
+      sour: Math.max(0, target.sour + move.sour),
+      sweet: Math.max(0, target.sweet + move.sweet),
+    });
+  };
+  const drawn = layOut(arrows, drink, units, scale, dot);
+  return (
+    <Box
+      component="svg"
+      ref={svg}
+      viewBox={`0 0 ${W} ${H}`}
+      role="group"
+      aria-label={`Balance: sweetness ${num(now.sweet, 1)} g in 100 g, sourness ${num(now.sour, 1)} g/L`}
+      data-testid="plane"
+      onPointerMove={drag}
+      onPointerUp={letGo}
+      onPointerCancel={letGo}
+      sx={{
+        width: '100%',
+        height: 'auto',
+        display: 'block',
+        touchAction: 'none',
+        userSelect: 'none',
+        '& text': { fontFamily: 'inherit', fill: role('ink') },
+        '& .quiet': { fill: role('inkMuted'), fontSize: 13 },
+        '& [role="slider"]': { cursor: 'grab', outline: 'none' },
+        '& [role="slider"]:focus-visible .ring': { stroke: role('rim'), strokeWidth: 4 },
+      }}
+    >
+      {ticks(most.sour).map((t) => (
+        <g key={`x${t}`}>
+          <line
+            x1={scale.x(t)}
+            x2={scale.x(t)}
+            y1={H - EDGE.bottom}
+            y2={scale.y(most.sweet)}
+            stroke={role('hairline')}
+          />
+          <text className="quiet" x={scale.x(t)} y={H - EDGE.bottom + 18} textAnchor="middle">
+            {t}
+          </text>
+        </g>
+      ))}
+      {ticks(most.sweet).map((t) => (
+        <g key={`y${t}`}>
+          <line
+            x1={scale.x(0)}
+            x2={scale.x(most.sour)}
+            y1={scale.y(t)}
+            y2={scale.y(t)}
+            stroke={role('hairline')}
+          />
+          <text className="quiet" x={scale.x(0) - 8} y={scale.y(t) + 4} textAnchor="end">
+            {t}
+          </text>
+        </g>
+      ))}
+      {RATIOS.map(({ ratio, word }) => {
+        // Sweet g/L is ten times g in 100 g, near enough at a drink's density.
+        const endSour = Math.min(most.sour, (most.sweet * 10) / ratio);
+        const endSweet = (endSour * ratio) / 10;
+        return (
+          <g key={word}>
+            <line
+              x1={scale.x(0)}
+              y1={scale.y(0)}
+              x2={scale.x(endSour)}
+              y2={scale.y(endSweet)}
+              stroke={role('rimSoft')}
+              strokeWidth={1.5}
+            />
+            <text className="quiet" x={scale.x(endSour) - 6} y={scale.y(endSweet) + 16} textAnchor="end">
+              {word}
+            </text>
+          </g>
+        );
+      })}
+      {liked && (
+        <g>
+          <ellipse
+            cx={scale.x(liked.sourGPerL)}
+            cy={scale.y(liked.sweetPct)}
+            rx={scale.x(liked.sourSpread) - scale.x(0)}
+            ry={scale.y(0) - scale.y(liked.sweetSpread)}
+            fill={role('ready')}
+            fillOpacity={0.12}
+            stroke={role('ready')}
+            strokeWidth={2}
+            strokeDasharray="5 4"
+          />
+          <text
+            x={scale.x(liked.sourGPerL)}
+            y={scale.y(liked.sweetPct + liked.sweetSpread) - 8}
+            textAnchor="middle"
+            fontSize={14}
+          >
+            what this house likes, from {num(liked.batches)}
+          </text>
+        </g>
+      )}
+      <path
+        d={`M ${scale.x(0)} ${scale.y(most.sweet)} V ${scale.y(0)} H ${scale.x(most.sour)}`}
+        fill="none"
+        stroke={role('rim')}
+        strokeWidth={2.5}
+      />
+      <text className="quiet" x={(W + EDGE.left) / 2} y={H - 8} textAnchor="middle">
+        sour, g/L as citric acid
+      </text>
+      <text className="quiet" transform={`translate(15 ${H / 2}) rotate(-90)`} textAnchor="middle">
+        sweet, g of sugar in 100 g
+      </text>
+
+      {drawn.map((a) => (
+        <g key={a.id}>
+          {a.moved && (
+            <line
+              x1={dot.x}
+              y1={dot.y}
+              x2={a.tip.x}
+              y2={a.tip.y}
+              stroke={role('ink')}
+              strokeWidth={4}
+              strokeDasharray={a.dash}
+            />
+          )}
+          <line
+            x1={a.tip.x}
+            y1={a.tip.y}
+            x2={a.handle.x}
+            y2={a.handle.y}
+            stroke={role('ink')}
+            strokeWidth={1.5}
+            strokeDasharray="2 3"
+          />
+          <g
+            role="slider"
+            tabIndex={0}
+            aria-label={a.name}
+            aria-valuemin={0}
+            aria-valuemax={Math.round(a.most)}
+            aria-valuenow={Math.round(a.units)}
+            aria-valuetext={a.amount}
+            data-testid={`arrow-${a.id}`}
+            onPointerDown={hold(a.id)}
+            onKeyDown={byKey(a.candidate)}
+          >
+            <circle cx={a.handle.x} cy={a.handle.y} r={24} fill="transparent" />
+            <circle
+              className="ring"
+              cx={a.handle.x}
+              cy={a.handle.y}
+              r={10}
+              fill={role('enamel')}
+              stroke={role('ink')}
+              strokeWidth={2.5}
+            />
+            <path
+              d="M -4 4 L 0 -5 L 4 4"
+              fill="none"
+              stroke={role('ink')}
+              strokeWidth={2.2}
+              transform={`translate(${a.handle.x} ${a.handle.y}) rotate(${a.angle})`}
+            />
+          </g>
+          <text
+            x={a.label.x}
+            y={a.label.y}
+            textAnchor={a.label.anchor}
+            style={{ ...heading, fontSize: 15, pointerEvents: 'none' }}
+          >
+            {a.name} {a.units > 0 ? a.amount : ''}
+          </text>
+        </g>
+      ))}
+
+      {iced && (
+        <g>
+          <circle
+            cx={scale.x(iced.sour)}
+            cy={scale.y(iced.sweet)}
+            r={7}
+            fill={role('enamel')}
+            stroke={role('rim')}
+            strokeWidth={2}
+          />
+          <text className="quiet" x={scale.x(iced.sour) - 12} y={scale.y(iced.sweet) + 4} textAnchor="end">
+            over ice
+          </text>
+        </g>
+      )}
+      <circle
+        cx={scale.x(together.sour)}
+        cy={scale.y(together.sweet)}
+        r={6}
+        fill={role('rim')}
+        data-testid="together"
+      />
+      <circle cx={dot.x} cy={dot.y} r={12} fill={role('ink')} />
+      <text x={dot.x} y={dot.y + 30} textAnchor="middle" style={{ ...heading, fontSize: 15 }}>
+        now
+      </text>
+      <g
+        role="slider"
+        tabIndex={0}
+        aria-label="Target"
+        aria-valuemin={0}
+        aria-valuemax={most.sweet}
+        aria-valuenow={Math.round(target.sweet * 10) / 10}
+        aria-valuetext={`sweetness ${num(target.sweet, 1)}, sourness ${num(target.sour, 1)}`}
+        data-testid="target"
+        onPointerDown={hold('target')}
+        onKeyDown={targetByKey}
+      >
+        <circle cx={scale.x(target.sour)} cy={scale.y(target.sweet)} r={24} fill="transparent" />
+        <circle
+          className="ring"
+          cx={scale.x(target.sour)}
+          cy={scale.y(target.sweet)}
+          r={13}
+          fill="none"
+          stroke={role('ink')}
+          strokeWidth={3}
+          strokeDasharray="4 3"
+        />
+        <text
+          x={scale.x(target.sour) - 20}
+          y={scale.y(target.sweet) - 12}
+          textAnchor="end"
+          style={{ ...heading, fontSize: 15, pointerEvents: 'none' }}
+        >
+          target
+        </text>
+      </g>
+    </Box>
+  );
+}
+
+/** Where an arrow points, as a unit of pixels. */
+function directionOf(c: Candidate, drink: Composition, scale: Scale): { x: number; y: number } {
+  const from = pointOf(drink);
+  const to = pointOf(withUnits(drink, [c], { [c.id]: Math.max(1, mostUnits(c, drink) / 20) }));
+  const x = scale.x(to.sour) - scale.x(from.sour);
+  const y = scale.y(to.sweet) - scale.y(from.sweet);
+  const length = Math.hypot(x, y) || 1;
+  return { x: x / length, y: y / length };
+}
+
+/** Tips, handles and words of the arrows; words that would lie on one another stand below. */
+function layOut(
+  arrows: readonly Arrow[],
+  drink: Composition,
+  units: Readonly<Record<string, number>>,
+  scale: Scale,
+  dot: { x: number; y: number },
+) {
+  const taken: { x: number; y: number }[] = [];
+  return arrows.map(({ candidate, name, amount }, i) => {
+    const amountUnits = units[candidate.id] ?? 0;
+    const p = pointOf(withUnits(drink, [candidate], units));
+    const way = directionOf(candidate, drink, scale);
+    const tip = { x: scale.x(p.sour), y: scale.y(p.sweet) };
+    // Arrows that point the same way stand beside one another.
+    const beside = taken.filter((t) => Math.abs(t.x - way.x) + Math.abs(t.y - way.y) < 0.35).length;
+    taken.push(way);
+    const reach = STUB + beside * 4;
+    const handle = {
+      x: tip.x + way.x * reach - way.y * 26 * beside,
+      y: tip.y + way.y * reach + way.x * 26 * beside,
+    };
+    const left = way.x < -0.25 || (way.x < 0.15 && beside % 2 === 1);
+    return {
+      id: candidate.id,
+      candidate,
+      name,
+      amount,
+      units: amountUnits,
+      most: mostUnits(candidate, drink),
+      dash: DASHES[i % DASHES.length]!,
+      moved: Math.hypot(tip.x - dot.x, tip.y - dot.y) > 2,
+      tip,
+      handle,
+      angle: (Math.atan2(way.y, way.x) * 180) / Math.PI + 90,
+      label: {
+        x: handle.x + (left ? -16 : 16),
+        // Below what points up, beside what points aside.
+        y: handle.y + 5 + beside * 18,
+        anchor: left ? ('end' as const) : ('start' as const),
+      },
+    };
+  });
+}

@@ -1,0 +1,180 @@
+import {
+  type BalanceAnswer,
+  type BalanceWish,
+  balanceAnswer,
+  type Candidate,
+  type Composition,
+  type Deed,
+  dosesToCome,
+  type Kitchen,
+  nextDose,
+  sournessGPerL,
+  sweetnessPct,
+  type Tables,
+  type Taste,
+  waysBack,
+} from '@big-ladle/core';
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { Panel, Row } from '../../../shared/ui.tsx';
+import { role, thumb } from '../../../theme/theme.ts';
+import { sayItem } from '../../../words/names.ts';
+import { grams, litres, num, percent, say, volume } from '../../../words/say.ts';
+import { limitsOf } from './place.ts';
+import { amountOf, bindingWords, candidateName } from './Ways.tsx';
+
+const AXES = ['sweet', 'sour', 'strong', 'hot'] as const;
+type Axis = (typeof AXES)[number];
+
+/** A part of an answer for one dose: whole fruit stay whole. */
+function doseOf(answer: BalanceAnswer, share: number): BalanceAnswer['parts'] {
+  return answer.parts.map((p) => {
+    if (p.pieces === null) return { ...p, massG: p.massG * share, volumeMl: p.volumeMl * share };
+    const pieces = Math.min(p.pieces, Math.max(1, Math.round(p.pieces * share)));
+    return {
+      ...p,
+      pieces,
+      massG: (p.massG * pieces) / p.pieces,
+      volumeMl: (p.volumeMl * pieces) / p.pieces,
+    };
+  });
+}
+
+/** What is booked when a dose is in: fruit by the juice it gives. */
+export function deedsOf(
+  parts: BalanceAnswer['parts'],
+  candidates: readonly Candidate[],
+  into: { stepId: string; vesselId: string },
+  lineOf: (itemId: string) => string,
+): Deed[] {
+  return parts.map((p): Deed => {
+    const juice = candidates.find((c) => c.id === p.id)?.juice;
+    const itemId = juice?.itemId ?? p.id;
+    return {
+      kind: 'added',
+      body: {
+        ...into,
+        lineKind: p.kind === 'sweetener' ? 'sweetener' : 'liquid',
+        itemId,
+        lineId: lineOf(itemId),
+        massG: Math.round(p.massG * 10) / 10,
+      },
+    };
+  });
+}
+
+/**
+ * A way taken by taste: never all at once. Three fifths of what it wants, stirred, tasted with a clean spoon; then
+ * quarters of the rest. Every verdict moves the target, and what is still to come follows.
+ */
+export function StepsByTaste(props: {
+  liquor: Composition;
+  wish: BalanceWish;
+  /** What this way is made with. */
+  candidates: readonly Candidate[];
+  kitchen: Kitchen;
+  tables: Tables;
+  /** Grams of these that went in at this step already. */
+  addedG: number;
+  tastes: readonly Taste[];
+  onDose: (parts: BalanceAnswer['parts']) => void;
+  onTaste: (axis: Axis, verdict: number) => void;
+}) {
+  const { liquor, wish, candidates, kitchen, tables, addedG, tastes, onDose, onTaste } = props;
+  const limits = limitsOf(kitchen);
+  const answer = balanceAnswer(liquor, wish, candidates, limits, 'leastAdded');
+  const remainingG = answer?.parts.reduce((sum, p) => sum + p.massG, 0) ?? 0;
+  const dose = nextDose(addedG, remainingG);
+  const parts = answer && dose ? doseOf(answer, Math.min(1, dose.grams / remainingG)) : [];
+  const last = tastes.at(-1);
+  const back = waysBack(liquor, wish.sweetPct, limits.roomMl, 'lime-juice', tables);
+  return (
+    <Panel title="By taste" testId="by-taste">
+      {dose && parts.length > 0 ? (
+        <>
+          <Box component="ul" sx={{ m: 0, mb: 1, pl: 2.5 }}>
+            {parts.map((p) => (
+              <li key={p.id}>
+                <strong>{amountOf(p, kitchen, tables)}</strong> {candidateName(p.id).toLowerCase()}
+              </li>
+            ))}
+          </Box>
+          <Button variant="contained" sx={{ ...thumb, width: '100%' }} onClick={() => onDose(parts)}>
+            It is in, stirred until it is gone
+          </Button>
+          <Box sx={{ color: role('inkMuted'), fontSize: '0.92rem', mt: 0.75 }}>
+            {addedG > 0 && <>{grams(addedG)} so far. </>}
+            {dosesToCome(addedG, remainingG).length > 1
+              ? `Then, tasting each time, ${num(dosesToCome(addedG, remainingG).length - 1)} smaller doses.`
+              : 'Then it is where you want it.'}
+          </Box>
+        </>
+      ) : (
+        <Alert severity="success">
+          It is where you want it{addedG > 0 && <>, with {grams(addedG)}</>}. Taste it cold before you stop.
+        </Alert>
+      )}
+      {answer?.binding && (
+        <Box sx={{ color: role('caution'), mt: 1 }}>
+          {say('balance.nearest')} {bindingWords(answer.binding)}
+        </Box>
+      )}
+      <Box sx={{ mt: 2 }}>Taste with a clean spoon, a fresh one each time. It is</Box>
+      {AXES.map((axis) => (
+        <Box key={axis} sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mt: 0.75 }}>
+          {[-1, 0, 1].map((verdict) => (
+            <Button
+              key={verdict}
+              variant={last?.[axis] === verdict ? 'contained' : 'outlined'}
+              color={last?.[axis] === verdict ? 'primary' : 'inherit'}
+              sx={{ ...thumb, flex: '1 1 96px' }}
+              aria-pressed={last?.[axis] === verdict}
+              onClick={() => onTaste(axis, verdict)}
+            >
+              {say(`taste.${axis}.${verdict < 0 ? 'less' : verdict > 0 ? 'more' : 'right'}`)}
+            </Button>
+          ))}
+        </Box>
+      ))}
+      {last && (
+        <Box data-testid="now-aiming" role="status" sx={{ mt: 1, color: role('inkMuted') }}>
+          Tasted at {num(last.atSweetnessPct, 1)} g in 100 g: now aiming at {num(wish.sweetPct, 1)}
+          {wish.sourGPerL !== null && <>, sourness {num(wish.sourGPerL, 1)} g/L</>}. It stands at{' '}
+          {num(sweetnessPct(liquor), 1)} and {num(Math.max(0, sournessGPerL(liquor)), 1)}.
+        </Box>
+      )}
+      {back.length > 0 && sweetnessPct(liquor) > wish.sweetPct * 1.02 && (
+        <Box sx={{ mt: 1.5 }} data-testid="ways-back">
+          <strong>Too far. Ways back:</strong>
+          {back.map((way) => {
+            switch (way.kind) {
+              case 'dilute':
+                return (
+                  <Row key={way.kind} label={`${volume(way.waterMl / 1000)} of water`}>
+                    {litres(way.litres)}, {percent(way.strengthShare)} as strong
+                    {!way.fits && ', more than there is room for'}
+                  </Row>
+                );
+              case 'sour':
+                return (
+                  <Row
+                    key={way.kind}
+                    label={`${volume(way.volumeMl / 1000)} of ${sayItem(way.itemId).toLowerCase()}`}
+                  >
+                    sourness {num(way.sourGPerL, 1)} g/L, raw juice shortens its life
+                  </Row>
+                );
+              default:
+                return (
+                  <Row key={way.kind} label={`take out ${volume(way.takenMl / 1000)}, fill up with water`}>
+                    the litres stay; what is out is a base for later
+                  </Row>
+                );
+            }
+          })}
+        </Box>
+      )}
+    </Panel>
+  );
+}

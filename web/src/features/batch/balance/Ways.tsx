@@ -1,0 +1,140 @@
+import {
+  asHandMeasures,
+  type BalanceBinding,
+  brix,
+  type Candidate,
+  type CandidateKind,
+  glassFacts,
+  type Kitchen,
+  LESS_WATER,
+  measuringKit,
+  type Suggestion,
+  type Tables,
+  volumeMl,
+} from '@big-ladle/core';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { Fragment, type ReactNode } from 'react';
+import { Panel } from '../../../shared/ui.tsx';
+import { heading, role } from '../../../theme/theme.ts';
+import { sayItem } from '../../../words/names.ts';
+import { grams, handText, has, litres, num, say, volume } from '../../../words/say.ts';
+
+/** A candidate by its name: an item, or a whole fruit. */
+export const candidateName = (id: string): string =>
+  id === LESS_WATER ? say('balance.lessWater') : has(`fruit.${id}`) ? say(`fruit.${id}`) : sayItem(id);
+
+/** An amount as a cook measures it: whole fruit, a volume, spoons and grams. */
+export function amountOf(
+  part: { id: string; kind: CandidateKind; massG: number; volumeMl: number; pieces: number | null },
+  kitchen: Kitchen,
+  tables: Tables,
+): string {
+  if (part.pieces !== null) return num(part.pieces);
+  if (part.kind === 'liquid' || part.kind === 'lessWater') return volume(part.volumeMl / 1000);
+  const row = tables.sweeteners.get(part.id);
+  if (!row || part.massG < 1) return grams(part.massG);
+  const kit = { ...measuringKit(kitchen), preferredMeasureId: undefined };
+  const hand = handText(
+    asHandMeasures(part.massG, { id: row.id, bulkGPerMl: row.bulkGPerMl, piece: null }, kit),
+    kitchen.measures,
+  );
+  return `${grams(part.massG)}, ${hand}`;
+}
+
+export const amountWords = (c: Candidate, units: number, kitchen: Kitchen, tables: Tables): string =>
+  amountOf(
+    {
+      id: c.id,
+      kind: c.kind,
+      massG: Math.abs(c.unitG) * units,
+      volumeMl: Math.abs(volumeMl(c.unit)) * units,
+      pieces: c.whole ? units : null,
+    },
+    kitchen,
+    tables,
+  );
+
+/** What keeps a way from the target, in words. */
+export function bindingWords(binding: BalanceBinding): string {
+  switch (binding.kind) {
+    case 'onHand':
+    case 'cap':
+      return say(`balance.binds.${binding.kind}`, { what: candidateName(binding.id).toLowerCase() });
+    case 'nothing':
+      return say(`balance.lacks.${binding.lacks}`);
+    default:
+      return say(`balance.binds.${binding.kind}`);
+  }
+}
+
+function wayTitle({ way }: Suggestion): string {
+  const [a, b] = way.ids.map((id) => candidateName(id).toLowerCase());
+  return say(`balance.way.${way.code}`, { a: a ?? '', b: b ?? '' });
+}
+
+/** The answers to the target, each one tap to show, and to take where that can be done. */
+export function Ways(props: {
+  suggestions: readonly Suggestion[];
+  kitchen: Kitchen;
+  tables: Tables;
+  onShow: (suggestion: Suggestion) => void;
+  taking?: (suggestion: Suggestion) => ReactNode;
+}) {
+  const { suggestions, kitchen, tables, onShow, taking } = props;
+  return (
+    <Panel title="Ways to get there" testId="ways">
+      {suggestions.length === 0 && (
+        <Box sx={{ color: role('inkMuted') }}>Nothing may be added yet: the kitchen says what may.</Box>
+      )}
+      {suggestions.map((s) => {
+        const glass = glassFacts(s.result, kitchen.servingMl);
+        const raw = s.parts.some(
+          (p) => p.kind === 'fruit' || tables.liquids.get(p.id)?.treatment === 'rawJuice',
+        );
+        const honey = s.parts.some((p) => p.id === 'honey');
+        return (
+          <Box
+            key={`${s.way.code}${s.way.ids.join()}`}
+            data-testid="way"
+            sx={{ py: 1.25, borderBottom: `1px solid ${role('hairline')}` }}
+          >
+            <Box sx={{ ...heading, fontSize: '1.1rem', color: s.met ? undefined : role('inkMuted') }}>
+              {wayTitle(s)}
+            </Box>
+            <Box sx={{ mt: 0.25 }}>
+              {s.parts.length === 0
+                ? say('balance.nothingToAdd')
+                : s.parts.map((p, i) => (
+                    <Fragment key={p.id}>
+                      {i > 0 && '; '}
+                      {candidateName(p.id)} <strong>{amountOf(p, kitchen, tables)}</strong>
+                    </Fragment>
+                  ))}
+            </Box>
+            <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem', mt: 0.25 }}>
+              {num(glass.freeSugarG)} g of free sugars a glass · {litres(volumeMl(s.result) / 1000)} ·{' '}
+              {num(brix(s.result), 1)} °Bx
+              {glass.noAddedSugar && ` · ${say('balance.noAddedSugar')}`}
+              {raw && ` · ${say('balance.rawJuice')}`}
+              {honey && ` · ${say('balance.honey')}`}
+            </Box>
+            {s.binding && (
+              <Box sx={{ color: role('caution'), fontSize: '0.9rem', mt: 0.25 }} data-testid="binding">
+                {say('balance.nearest')} {bindingWords(s.binding)}
+              </Box>
+            )}
+            {s.parts.length > 0 && (
+              <Box sx={{ display: 'flex', gap: 1, mt: 1, flexWrap: 'wrap' }}>
+                <Button variant="outlined" onClick={() => onShow(s)}>
+                  Show it
+                </Button>
+                {taking?.(s)}
+              </Box>
+            )}
+          </Box>
+        );
+      })}
+    </Panel>
+  );
+}
