@@ -169,7 +169,13 @@ function BatchTable({ live }: { live: LiveBatch }) {
               {stage === 'strain' && <StrainPanel {...input} />}
               {stage === 'balance' && (
                 <BalancePanel {...input}>
-                  <SweetenForm live={live} />
+                  {step?.kind === 'sweeten' ? (
+                    <SweetenForm live={live} />
+                  ) : (
+                    <Button component={Link} to={`/batches/${batch.id}/balance`} variant="outlined">
+                      Sweet, sour and strong on one plane
+                    </Button>
+                  )}
                 </BalancePanel>
               )}
               {stage === 'bottle' &&

@@ -1,6 +1,7 @@
 import {
   awayWindows,
   completeChoices,
+  dosedGOf,
   earliestReady,
   type Kitchen,
   latestStart,
@@ -12,7 +13,7 @@ import {
   timetableFrom,
 } from '@big-ladle/core';
 import Box from '@mui/material/Box';
-import { type ReactNode, useCallback, useDeferredValue, useMemo } from 'react';
+import { lazy, type ReactNode, Suspense, useCallback, useDeferredValue, useMemo } from 'react';
 import { useSearchParams } from 'react-router';
 import { useBook } from '../../shared/book.ts';
 import { STAGE_IDS, type StageId, StageLine } from '../../shared/StageLine.tsx';
@@ -21,6 +22,7 @@ import { fromLocalField, toLocalField } from '../../shared/zone.ts';
 import { heading, role } from '../../theme/theme.ts';
 import { sayDrink } from '../../words/names.ts';
 import { duration, litres, moment, num, say } from '../../words/say.ts';
+import { SwapChoices } from './balance/SwapChoices.tsx';
 import { stagesOf } from './figures.ts';
 import { Likely } from './Likely.tsx';
 import { ProblemPanel } from './PlanProblem.tsx';
@@ -40,6 +42,11 @@ import {
 import { PresetChoices, StageChoices } from './StageChoices.tsx';
 import { TooLate } from './TooLate.tsx';
 import { WishControls } from './WishControls.tsx';
+
+/** The plane with its programme: it comes when its stage is opened. */
+const PlannedBalance = lazy(() =>
+  import('./balance/PlannedBalance.tsx').then((m) => ({ default: m.PlannedBalance })),
+);
 
 const PANEL_ID = 'stage-panel';
 /** Hours away are looked at so far ahead. */
@@ -337,7 +344,44 @@ export function PlanTable({ plan, kitchen, nowMs, onChange, deeds }: PlanTablePr
               {stage === 'wash' && <TwoColumns left={chosen} right={<WashPanel {...input} />} />}
               {stage === 'draw' && <TwoColumns left={chosen} right={<DrawPanel {...input} />} />}
               {stage === 'strain' && <TwoColumns left={chosen} right={<StrainPanel {...input} />} />}
-              {stage === 'balance' && <TwoColumns left={chosen} right={<BalancePanel {...input} />} />}
+              {stage === 'balance' && (
+                <>
+                  <TwoColumns
+                    left={
+                      <>
+                        {chosen}
+                        <SwapChoices
+                          plan={plan}
+                          recipe={recipe}
+                          tables={tables}
+                          massOf={(lineId) =>
+                            input.program.lines.find((l) => l.id === lineId)?.massG ||
+                            (dosedGOf(input.sim)[lineId] ?? 0)
+                          }
+                          finishedMl={made.litres * 1000}
+                          onChange={onChange}
+                        />
+                      </>
+                    }
+                    right={<BalancePanel {...input} />}
+                  />
+                  <Box sx={{ mt: 1.75 }}>
+                    <Suspense>
+                      <PlannedBalance
+                        plan={plan}
+                        recipe={recipe}
+                        program={input.program}
+                        sim={input.sim}
+                        kitchen={kitchen}
+                        tables={tables}
+                        target={choosing.choices.targetSweetnessPct}
+                        instead={choosing.choices.instead}
+                        onChange={onChange}
+                      />
+                    </Suspense>
+                  </Box>
+                </>
+              )}
               {stage === 'bottle' && <TwoColumns left={chosen} right={<BottlesPanel {...input} />} />}
               {stage === 'keep' && <KeepPanel {...input} />}
             </Box>

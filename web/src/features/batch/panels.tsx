@@ -6,7 +6,9 @@ import {
   bottlePlan,
   dosedGOf,
   drawsOf,
+  EMPTY_KITCHEN,
   fillMl,
+  type GlassFacts,
   glassFacts,
   type Kitchen,
   ledgerOf,
@@ -440,7 +442,13 @@ function DrawsWorth({ draws, marker }: { draws: NonNullable<ReturnType<typeof dr
 const figureBox = { display: 'grid', gap: 0.25 };
 
 /** Sweet, sour, and what a glass of it holds. */
-export function BalancePanel({ sim, kitchen, children }: PanelInput & { children?: ReactNode }) {
+export function BalancePanel({
+  program,
+  sim,
+  kitchen,
+  tables,
+  children,
+}: PanelInput & { children?: ReactNode }) {
   const entry = entryOf(sim, 'bottle') ?? sim.trace.at(-1);
   if (!entry) return null;
   const { now } = entry;
@@ -485,11 +493,52 @@ export function BalancePanel({ sim, kitchen, children }: PanelInput & { children
         <span data-testid="figure-glass-share">{percent(glass.shareOfCeiling)}</span>
       </Row>
       <Row label="and of the 25 g it aims at">{percent(glass.shareOfAim)}</Row>
+      <Row label={glass.noAddedSugar ? 'No added sugar' : 'Added sugar'}>
+        {glass.noAddedSugar ? 'only that of the fruit' : grams(glass.addedSugarG)}
+      </Row>
+      <HouseLimits program={program} kitchen={kitchen} tables={tables} litresL={now.volumeL} glass={glass} />
       <Box sx={{ mt: 1.5 }}>
         <Spoon {...colours(entry)} label="Expected colour of the finished drink." />
       </Box>
     </Panel>
   );
+}
+
+const CITRUS: ReadonlySet<string> = new Set([
+  'lemon-juice',
+  'lime-juice',
+  'lemon-juice-bottled',
+  'lime-juice-bottled',
+]);
+
+/** Where a drink passes what the house has settled. */
+function HouseLimits(props: {
+  program: PanelInput['program'];
+  kitchen: PanelInput['kitchen'];
+  tables: PanelInput['tables'];
+  litresL: number;
+  glass: GlassFacts;
+}) {
+  const { program, kitchen, tables, litresL, glass } = props;
+  const { freeSugarGPerGlass, citrusMlPerL } = kitchen.house ?? EMPTY_KITCHEN.house;
+  const citrusMl = program.lines.reduce((sum, l) => {
+    const row = CITRUS.has(l.itemId) ? tables.liquids.get(l.itemId) : undefined;
+    return row ? sum + l.massG / row.densityGPerMl : sum;
+  }, 0);
+  const perL = litresL > 0 ? citrusMl / litresL : 0;
+  const passed = [
+    ...(freeSugarGPerGlass !== null && glass.freeSugarG > freeSugarGPerGlass + 0.5
+      ? [say('house.sugar', { is: num(glass.freeSugarG), most: num(freeSugarGPerGlass) })]
+      : []),
+    ...(citrusMlPerL !== null && perL > citrusMlPerL + 0.5
+      ? [say('house.citrus', { is: num(perL), most: num(citrusMlPerL) })]
+      : []),
+  ];
+  return passed.map((text) => (
+    <Box key={text} data-testid="house-limit" sx={{ mt: 1, color: role('caution'), fontWeight: 700 }}>
+      {text}
+    </Box>
+  ));
 }
 
 /** Bottles that fit what comes out. */

@@ -19,6 +19,7 @@ import { grams, litres, num, say } from '../../words/say.ts';
 import { AwayPanel } from './AwayPanel.tsx';
 import { DevicesPanel } from './DevicesPanel.tsx';
 import { BottleDialog, BurnerDialog, CupWeightDialog, MeasureDialog, PotDialog } from './dialogs.tsx';
+import { HousePanel } from './HousePanel.tsx';
 import { InstrumentsPanel } from './InstrumentsPanel.tsx';
 import { measureName } from './names.ts';
 import { ArchivePanel, ToolsPanel } from './ToolsAndArchive.tsx';
@@ -197,6 +198,7 @@ export function KitchenPage() {
               Add a bottle size
             </Button>
           </Panel>
+          <HousePanel kitchen={kitchen} save={save} />
           <AwayPanel kitchen={kitchen} save={save} />
           <InstrumentsPanel fridgeC={kitchen.fridgeC} />
           <DevicesPanel zone={kitchen.zone} />

@@ -399,7 +399,7 @@ function layOut(
       x: tip.x + way.x * reach - way.y * 26 * beside,
       y: tip.y + way.y * reach + way.x * 26 * beside,
     };
-    const left = way.x < -0.25 || (way.x < 0.15 && beside % 2 === 1);
+    const left = way.x < -0.25;
     return {
       id: candidate.id,
       candidate,

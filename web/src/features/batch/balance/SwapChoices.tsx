@@ -1,0 +1,206 @@
+import {
+  completeChoices,
+  type Instead,
+  type LiquidRow,
+  ofLiquid,
+  type PlanDoc,
+  type Recipe,
+  type RecipeLine,
+  sournessGPerL,
+  swapSour,
+  swapSweetener,
+  type Tables,
+} from '@big-ladle/core';
+import Autocomplete from '@mui/material/Autocomplete';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import { Panel } from '../../../shared/ui.tsx';
+import { role } from '../../../theme/theme.ts';
+import { sayItem } from '../../../words/names.ts';
+import { celsius, grams, num, say, volume } from '../../../words/say.ts';
+
+/** Sour enough to take the place of lemon, g/L as citric. */
+const SOUR_GPERL = 15;
+
+const isSour = (row: LiquidRow): boolean => sournessGPerL(ofLiquid(row, 1000)) > SOUR_GPERL;
+
+export interface SwapProps {
+  plan: PlanDoc;
+  recipe: Recipe;
+  tables: Tables;
+  /** Grams that the plan takes of each line now, by line. */
+  massOf: (lineId: string) => number;
+  /** Finished millilitres. */
+  finishedMl: number;
+  onChange: (plan: PlanDoc) => void;
+}
+
+/** What may go in instead: a sweetener for a sweetener, something sour for something sour, with what that moves. */
+export function SwapChoices(props: SwapProps) {
+  const { plan, recipe, tables, onChange } = props;
+  const { instead, targetSweetnessPct } = completeChoices(recipe, plan.choices);
+  const put = (lineId: string, other: Instead | null, target = targetSweetnessPct) =>
+    onChange({
+      ...plan,
+      choices: {
+        ...plan.choices,
+        targetSweetnessPct: target,
+        instead: [...instead.filter((i) => i.lineId !== lineId), ...(other ? [other] : [])],
+      },
+    });
+  const sweet = recipe.lines.filter((l) => l.kind === 'sweetener');
+  const sour = recipe.lines.filter((l) => {
+    const row = l.kind === 'liquid' ? tables.liquids.get(l.itemId) : undefined;
+    return row !== undefined && isSour(row);
+  });
+  if (sweet.length + sour.length === 0) return null;
+  return (
+    <Panel title="Something else instead" testId="swaps">
+      {sweet.map((line) => (
+        <SweetSwap
+          key={line.id}
+          {...props}
+          line={line}
+          instead={instead}
+          put={put}
+          target={targetSweetnessPct}
+        />
+      ))}
+      {sour.map((line) => (
+        <SourSwapChoice key={line.id} {...props} line={line} instead={instead} put={put} />
+      ))}
+    </Panel>
+  );
+}
+
+interface LineProps extends SwapProps {
+  line: RecipeLine;
+  instead: readonly Instead[];
+  put: (lineId: string, other: Instead | null, target?: number) => void;
+}
+
+const nowOf = ({ line, instead }: LineProps): string =>
+  instead.find((i) => i.lineId === line.id)?.itemId ?? line.itemId;
+
+function Pick(props: { label: string; ids: readonly string[]; value: string; onPick: (id: string) => void }) {
+  return (
+    <Autocomplete
+      options={[...props.ids]}
+      value={props.value}
+      disableClearable
+      getOptionLabel={sayItem}
+      onChange={(_, id) => props.onPick(id)}
+      renderInput={(params) => <TextField {...params} label={props.label} />}
+      sx={{ mt: 1 }}
+    />
+  );
+}
+
+function SweetSwap(props: LineProps & { target: number }) {
+  const { line, tables, put, massOf, finishedMl, target } = props;
+  const itemId = nowOf(props);
+  const own = tables.sweeteners.get(line.itemId);
+  const row = tables.sweeteners.get(itemId);
+  if (!own || !row) return null;
+  const pick = (id: string) => {
+    const other = tables.sweeteners.get(id);
+    if (!other || id === line.itemId) put(line.id, null);
+    // By taste the amount follows from the target; a line with an amount keeps its sweetness.
+    else
+      put(line.id, {
+        lineId: line.id,
+        itemId: id,
+        ratio:
+          line.rule.kind === 'toTarget'
+            ? 1
+            : Math.max(0.001, own.relativeSweetness / other.relativeSweetness),
+      });
+  };
+  const massG = massOf(line.id);
+  const back = swapSweetener(row, massG, own, 'sweetness', finishedMl);
+  const swap = back ? swapSweetener(own, back.massG, row, 'sweetness', finishedMl) : null;
+  // As much sugar as before is less or more sweet: the target that keeps the sugar.
+  const sameSugar =
+    row.sugarPct > 0 && own.sugarPct > 0
+      ? (target * (row.relativeSweetness / row.sugarPct)) / (own.relativeSweetness / own.sugarPct)
+      : null;
+  return (
+    <Box>
+      <Pick
+        label={`Sweetened with (the recipe: ${sayItem(line.itemId).toLowerCase()})`}
+        ids={[...tables.sweeteners.keys()]}
+        value={itemId}
+        onPick={pick}
+      />
+      {itemId !== line.itemId && swap && back && (
+        <Box sx={{ mt: 1 }} data-testid="swap-facts">
+          As sweet as {grams(back.massG)} of {sayItem(line.itemId).toLowerCase()}:{' '}
+          <strong>{grams(massG)}</strong>, {volume(swap.bulkMl / 1000)}
+          {swap.waterG > 1 && <>, with {volume(swap.waterG / 1000)} of water in it, which is poured less</>}.{' '}
+          {Math.abs(swap.sugarMoreG) >= 1 &&
+            `${grams(Math.abs(swap.sugarMoreG))} ${swap.sugarMoreG < 0 ? 'less' : 'more'} sugar, `}
+          {num(Math.abs(swap.kcalMore))} kcal {swap.kcalMore < 0 ? 'fewer' : 'more'}.{' '}
+          {say('swap.dissolves', { temp: celsius(swap.dissolvesFromC) })}
+          {swap.mostC !== null && ` ${say('swap.mostC', { temp: celsius(swap.mostC) })}`}
+          {swap.colour && ` ${say(`swap.colour.${swap.colour}`)}`}
+          {itemId === 'honey' && ` ${say('swap.honey')}`}
+          {swap.overCap && (
+            <Box sx={{ color: role('caution'), fontWeight: 700 }}>
+              {say('balance.binds.cap', { what: sayItem(itemId).toLowerCase() })}
+            </Box>
+          )}
+          {sameSugar !== null && Math.abs(sameSugar - target) > 0.05 && sameSugar <= 40 && (
+            <Button
+              size="small"
+              onClick={() => {
+                const current = props.instead.find((i) => i.lineId === line.id);
+                if (current) put(line.id, current, Math.round(sameSugar * 10) / 10);
+              }}
+            >
+              As much sugar instead: aim at {num(sameSugar, 1)}
+            </Button>
+          )}
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+function SourSwapChoice(props: LineProps) {
+  const { line, tables, put, massOf } = props;
+  const itemId = nowOf(props);
+  const own = tables.liquids.get(line.itemId);
+  if (!own) return null;
+  const ids = [...tables.liquids.values()].filter((r) => isSour(r)).map((r) => r.id);
+  const pick = (id: string) => {
+    const swap = swapSour(line.itemId, 1000, id, tables);
+    if (!swap || id === line.itemId) put(line.id, null);
+    else
+      put(line.id, {
+        lineId: line.id,
+        itemId: id,
+        ratio: Math.round((swap.massG / (1000 * own.densityGPerMl)) * 1000) / 1000,
+      });
+  };
+  const row = tables.liquids.get(itemId);
+  const ml = row ? massOf(line.id) / row.densityGPerMl : 0;
+  const swap = itemId === line.itemId ? null : swapSour(itemId, ml, itemId, tables);
+  return (
+    <Box sx={{ mt: 1 }}>
+      <Pick
+        label={`Soured with (the recipe: ${sayItem(line.itemId).toLowerCase()})`}
+        ids={ids}
+        value={itemId}
+        onPick={pick}
+      />
+      {swap && (
+        <Box sx={{ mt: 1 }} data-testid="sour-facts">
+          As sour, by acid: <strong>{volume(ml / 1000)}</strong>
+          {swap.fruit && <>, {num(swap.fruit.pieces)} fruit</>}.{' '}
+          {swap.acetic ? say('swap.acetic') : swap.raw ? say('swap.raw') : say('swap.bottled')}
+        </Box>
+      )}
+    </Box>
+  );
+}
