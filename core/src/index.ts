@@ -197,6 +197,7 @@ export {
   entryProblem,
   foldBatch,
   isEntryProblem,
+  itemsOf,
   type Lot,
   MINUTE_MS,
   type SideClock,

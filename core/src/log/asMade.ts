@@ -158,12 +158,21 @@ function withLots(program: Program, { body }: EventOf<'split'>): Program {
       { ...bottle, id: `bottle-${lot.lotId}`, from: [vessel], to: [lotBottles(lot.lotId)] },
     ];
   });
-  const own = (id: string, kind: 'tub' | 'bottles') => ({ id, kind, shape: null, massG: 0 });
+  const own = (id: string, kind: 'tub' | 'bottles', name: string) => ({
+    id,
+    kind,
+    shape: null,
+    massG: 0,
+    name,
+  });
   return {
     ...program,
     vessels: [
       ...program.vessels,
-      ...lots.flatMap((lot) => [own(lotVessel(lot.lotId), 'tub'), own(lotBottles(lot.lotId), 'bottles')]),
+      ...lots.flatMap((lot) => [
+        own(lotVessel(lot.lotId), 'tub', lot.name),
+        own(lotBottles(lot.lotId), 'bottles', lot.name),
+      ]),
     ],
     steps: [...before, ...split, ...(body.restL > NO_REST_L ? after : []), ...finish],
   };

@@ -3,6 +3,7 @@ import { simulateBatch } from '../program/simulate.ts';
 import { type Taste, targetAfterTastes } from '../program/taste.ts';
 import type {
   Adjustment,
+  Liquor,
   Program,
   Simulation,
   Step,
@@ -402,6 +403,13 @@ export function batchAt(
             leftMin: Math.max(0, (entry?.endMin ?? nowMin) - nowMin),
           },
   };
+}
+
+/** Everything that is in a liquor, by item: its origins name lines of the program, or what was stirred in. */
+export function itemsOf(log: Pick<BatchLog, 'program' | 'added'>, liquor: Liquor): Set<string> {
+  const items = new Map(log.program.lines.map((l) => [l.id, l.itemId]));
+  for (const { body } of log.added) items.set(body.lineId, body.itemId);
+  return new Set(liquor.origins.flatMap((o) => items.get(o.lineId) ?? []));
 }
 
 /** Problems that an entry itself makes; the others are the plan's and may stand in a log. */

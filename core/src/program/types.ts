@@ -67,6 +67,8 @@ export interface VesselSpec {
   massG: number;
   /** Which pot of the kitchen it is, where it is heated. */
   potId?: string;
+  /** What the cook calls it, where it is a lot's. */
+  name?: string;
   /** What it holds before the first step: a part taken from the shelf. */
   holds?: Composition;
 }

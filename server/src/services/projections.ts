@@ -8,9 +8,9 @@ import {
   foldItem,
   GLASS_PATH_CM,
   glassFacts,
+  itemsOf,
   keepingOf,
   type LikedPoint,
-  type Liquor,
   type LogEvent,
   type LotKind,
   type LotMark,
@@ -61,13 +61,6 @@ export interface ItemFacts {
   lot?: { id: string; kind: LotKind; name: string };
   glass: ReturnType<typeof glassFacts>;
   bottle: BottleFacts;
-}
-
-/** Everything that is in a liquor, by item: its origins name lines of the program, or what was stirred in. */
-function itemsIn(log: BatchLog, liquor: Liquor): Set<string> {
-  const items = new Map(log.program.lines.map((l) => [l.id, l.itemId]));
-  for (const { body } of log.added) items.set(body.lineId, body.itemId);
-  return new Set(liquor.origins.flatMap((o) => items.get(o.lineId) ?? []));
 }
 
 export async function eventsOf(db: Db, kind: string, id: string): Promise<LogEvent[]> {
@@ -151,7 +144,7 @@ export async function projectBatch(db: Db, batch: Batch): Promise<StepProblem | 
           sizeMl: b.sizeMl,
           colour: colourOf(liquor, GLASS_PATH_CM),
           brix: entry.now.brix,
-          marks: marksOf(liquor, itemsIn(now.log, liquor)),
+          marks: marksOf(liquor, itemsOf(now.log, liquor)),
           ...(lot ? { lot: { id: lot.lotId, kind: lot.kind, name: lot.name } } : {}),
           glass: glassFacts(liquor, kitchen.servingMl),
           bottle: {

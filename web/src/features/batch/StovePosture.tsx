@@ -38,6 +38,8 @@ import { FlameOut } from './FlameOut.tsx';
 import { FootSlot } from './FootDeed.tsx';
 import { GuestsAreHere } from './GuestsAreHere.tsx';
 import { InstrumentStrip } from './InstrumentStrip.tsx';
+import { LotStir } from './LotStir.tsx';
+import { LotsForm, SPLITTABLE } from './LotsForm.tsx';
 import { deedText, readingText } from './logWords.ts';
 import { MeasureForm } from './MeasureForm.tsx';
 import { Rehearsing } from './Rehearsing.tsx';
@@ -70,9 +72,9 @@ export function StovePage() {
 function Posture({ live }: { live: LiveBatch }) {
   const { step, program, kitchen, now, nowMs, batch } = live;
   const navigate = useNavigate();
-  const [tool, setTool] = useState<'measure' | 'guests' | 'else' | 'retime' | 'clock' | 'signals' | null>(
-    null,
-  );
+  const [tool, setTool] = useState<
+    'measure' | 'guests' | 'lots' | 'else' | 'retime' | 'clock' | 'signals' | null
+  >(null);
   const [foot, setFoot] = useState<HTMLElement | null>(null);
   const { on } = useOnBatches(nowMs);
   const { sound, hear } = useAlarmState();
@@ -257,6 +259,7 @@ function Posture({ live }: { live: LiveBatch }) {
             />
           )}
           <Squeeze live={live} />
+          <LotStir key={step?.id} live={live} />
           {step?.kind === 'wash' && step.rinses > 2 && <Rinses live={live} />}
           {step?.kind === 'strain' && (
             <Box sx={{ display: 'grid', gap: 1 }}>
@@ -271,9 +274,16 @@ function Posture({ live }: { live: LiveBatch }) {
               <Measured live={live} />
             </Box>
           )}
-          {step?.kind === 'sweeten' && <SweetenForm live={live} onEnough={() => end()} />}
+          {step?.kind === 'sweeten' && <SweetenForm key={step.id} live={live} onEnough={() => end()} />}
           {step?.kind === 'bottle' && (
-            <BottleForm live={live} onBottled={() => (batch.rehearsal ? undefined : navigate('/shelf'))} />
+            <BottleForm
+              key={step.id}
+              live={live}
+              onBottled={() => {
+                // The last bottles of it: the shelf is what comes next.
+                if (!batch.rehearsal && program.steps.at(-1) === step) navigate('/shelf');
+              }}
+            />
           )}
           {step && (step.kind === 'steep' || step.kind === 'boil') && (
             <SpoonNowAndThen now={look} then={colours(forecast)} />
@@ -335,6 +345,7 @@ function Posture({ live }: { live: LiveBatch }) {
               <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
                 {step.kind !== 'strain' && wet && toolButton('measure', 'Measure')}
                 {DRAWS.has(step.kind) && wet && toolButton('guests', 'Guests are here')}
+                {SPLITTABLE.has(step.kind) && wet && toolButton('lots', 'Split it into lots')}
                 {toolButton('else', 'Something else')}
                 {program.steps.indexOf(step) > 0 && toolButton('retime', 'It began earlier')}
                 {toolButton('clock', 'Another clock')}
@@ -352,6 +363,7 @@ function Posture({ live }: { live: LiveBatch }) {
               {tool === 'measure' && <MeasureForm live={live} onDone={() => setTool(null)} />}
               {tool === 'measure' && <Measured live={live} />}
               {tool === 'guests' && <GuestsAreHere live={live} onDone={() => setTool(null)} />}
+              {tool === 'lots' && <LotsForm live={live} onDone={() => setTool(null)} />}
               {tool === 'else' && <SomethingElse live={live} onDone={() => setTool(null)} />}
               {tool === 'signals' && <SignalsPanel />}
               {tool === 'retime' && <Retime live={live} onDone={() => setTool(null)} />}

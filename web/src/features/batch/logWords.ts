@@ -46,6 +46,8 @@ export function deedText(event: LogEvent, live: Pick<LiveBatch, 'program'>): str
       const line = live.program.lines.find((l) => l.id === event.body.lineId);
       return `really went in: ${event.body.massG > 0 ? `${grams(event.body.massG)} ` : ''}${sayItem(event.body.itemId).toLowerCase()}${line ? '' : ' (not in this batch)'}`;
     }
+    case 'split':
+      return `split: ${event.body.lots.map((l) => `${l.name.toLowerCase()} ${litres(l.volumeL)}`).join(', ')}`;
     case 'cueSeen':
       return event.body.cue === 'rinse'
         ? 'rinsed once'

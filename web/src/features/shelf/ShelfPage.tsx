@@ -9,6 +9,7 @@ import Typography from '@mui/material/Typography';
 import { Link, useSearchParams } from 'react-router';
 import type { ShelfItem } from '../../shared/apiTypes.ts';
 import { BottleDrawing } from '../../shared/drawings/BottleDrawing.tsx';
+import { LotMarks } from '../../shared/LotMarks.tsx';
 import { record } from '../../shared/outbox.ts';
 import { useItems, useKitchen } from '../../shared/queries.ts';
 import { useNow } from '../../shared/time.ts';
@@ -159,7 +160,13 @@ export function ShelfPage() {
                     </Box>
                     <Box sx={{ fontSize: '0.9rem' }}>
                       {sayDrink(item.facts.recipeId, item.facts.drinkName)}
+                      {item.facts.lot && `, ${item.facts.lot.name.toLowerCase()}`}
                     </Box>
+                    {item.facts.marks?.some((m) => m === 'alcohol' || m === 'littleAlcohol') && (
+                      <Box sx={{ fontSize: '0.9rem', fontWeight: 700, color: role('caution') }}>
+                        {say('mark.alcohol')}
+                      </Box>
+                    )}
                     <Box sx={{ fontSize: '0.85rem', color: role('inkMuted') }}>
                       {[
                         item.log.openedMs !== null
@@ -231,7 +238,8 @@ function BottleDialog(props: { living: Living; kitchen: Kitchen; nowMs: number; 
   return (
     <Dialog open onClose={onClose} aria-labelledby="bottle-title" fullWidth maxWidth="sm">
       <DialogTitle id="bottle-title" sx={{ ...heading }}>
-        {sayDrink(facts.recipeId, facts.drinkName)}, {facts.sizeName.toLowerCase()}
+        {sayDrink(facts.recipeId, facts.drinkName)}, {facts.lot && `${facts.lot.name.toLowerCase()}, `}
+        {facts.sizeName.toLowerCase()}
       </DialogTitle>
       <DialogContent sx={{ display: 'grid', gap: 1.5 }}>
         <Box>
@@ -256,6 +264,7 @@ function BottleDialog(props: { living: Living; kitchen: Kitchen; nowMs: number; 
             <li key={reason.code}>{sayReason(reason)}</li>
           ))}
         </Box>
+        {facts.marks && <LotMarks marks={facts.marks} />}
         <Box sx={{ color: role('inkMuted') }}>
           {volume(leftMl / 1000)} left · {num(facts.brix, 1)} °Bx · {grams(facts.glass.freeSugarG)} sugar a
           glass, {percent(facts.glass.shareOfCeiling)} of 50 g a day

@@ -2,6 +2,7 @@ import {
   BLENDER,
   COLD_METHODS,
   type Kitchen,
+  lotOf,
   massG,
   POT,
   type Program,
@@ -46,7 +47,8 @@ function mannerOf(step: Step, program: Program): string | null {
       return minutes <= SHORT_STEEP_MIN && program.methodId !== 'pourOver' ? 'short' : null;
     }
     case 'mix':
-      return step.lines.length === 0 ? 'pour' : null;
+      if (step.lines.length > 0) return null;
+      return lotNameOf(step, program) ? 'lot' : 'pour';
     default:
       return null;
   }
@@ -59,9 +61,18 @@ function worded(stem: string, step: Step, program: Program): string | null {
   return has(`${stem}.${step.kind}`) ? `${stem}.${step.kind}` : null;
 }
 
+/** The lot that a step is about; null for the batch's own. */
+function lotNameOf(step: Step, program: Program): string | null {
+  const id = [...step.to, ...step.from].find((v) => lotOf(v) !== null);
+  return (id ? program.vessels.find((v) => v.id === id)?.name : undefined) ?? null;
+}
+
 /** What a step is called, e.g. "Scrub the skins". */
 export function stepName(step: Step, program: Program): string {
-  const name = say(worded('step', step, program) ?? `step.${step.kind}`);
+  const own = say(worded('step', step, program) ?? `step.${step.kind}`);
+  // The steps of a lot say whose they are.
+  const lot = lotNameOf(step, program);
+  const name = lot ? `${own}: ${lot.toLowerCase()}` : own;
   return step.fill > 0 && program.fills > 1 ? `${name}, fill ${step.fill}` : name;
 }
 

@@ -1,0 +1,226 @@
+import type { Page } from '@playwright/test';
+import { begun, expect, figure, KITCHEN, type KitchenServer, planFor, test } from './kitchenServer.ts';
+
+interface Stored {
+  kind: string;
+  body: Record<string, unknown>;
+}
+const eventsOf = async (server: KitchenServer): Promise<Stored[]> =>
+  (await server.api<{ events: Stored[] }>('GET', '/batches/batch')).events;
+const addedG = async (server: KitchenServer): Promise<number> =>
+  (await eventsOf(server)).reduce((sum, e) => sum + (e.kind === 'added' ? Number(e.body.massG) : 0), 0);
+
+test('sweetened by taste to a verdict, with two changes of mind', async ({ page, server }) => {
+  await begun(server, 'sweeten');
+  await page.goto(`${server.url}/batches/batch/balance`);
+  const ways = page.getByTestId('ways');
+  await expect(ways.getByTestId('way').first()).toContainText('All by');
+  // Shown on the plane the figures follow, before anything is in the pot.
+  await ways.getByTestId('way').first().getByRole('button', { name: 'Show it' }).click();
+  const target = await figure(page, 'plane-sweet');
+  expect(target).toBeGreaterThan(8);
+  expect(await addedG(server)).toBe(0);
+
+  await ways.getByTestId('way').first().getByRole('button', { name: 'Take it step by step' }).click();
+  const taste = page.getByTestId('by-taste');
+  const dose = taste.getByRole('button', { name: 'It is in, stirred until it is gone' });
+  await dose.click();
+  await expect(taste).toContainText('so far');
+  const first = await addedG(server);
+  // Too sweet: the target comes down, there is nothing more to stir in. Then it was not, after all.
+  await taste.getByRole('button', { name: 'too sweet' }).click();
+  await expect(page.getByTestId('now-aiming')).toContainText('now aiming at');
+  await expect(page.getByTestId('ways-back')).toContainText('of water');
+  await expect(dose).toHaveCount(0);
+  await taste.getByRole('button', { name: 'not sweet enough' }).click();
+  await expect(dose).toBeVisible();
+  await dose.click();
+  await expect.poll(() => addedG(server)).toBeGreaterThan(first);
+  await taste.getByRole('button', { name: 'too tart' }).click();
+  await expect(page.getByTestId('now-aiming')).toContainText('sourness');
+  await taste.getByRole('button', { name: 'sweetness right' }).click();
+  await taste.getByRole('button', { name: 'tartness right' }).click();
+  await expect(taste).toContainText('It is where you want it');
+  const tasted = (await eventsOf(server)).filter((e) => e.kind === 'tasted');
+  expect(tasted.map((e) => JSON.stringify(e.body.axes))).toEqual([
+    '{"sweet":1}',
+    '{"sweet":-1}',
+    '{"sour":1}',
+    '{"sweet":0}',
+    '{"sour":0}',
+  ]);
+  expect(typeof tasted[0]!.body.atSourGPerL).toBe('number');
+});
+
+test('an arrow is dragged: figures follow, and the ways follow the target', async ({ page, server }) => {
+  await begun(server, 'sweeten');
+  await page.goto(`${server.url}/batches/batch/balance`);
+  const water = page.getByTestId('arrow-water');
+  const before = await figure(page, 'plane-litres');
+  const box = (await water.boundingBox())!;
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x - 60, box.y + box.height / 2, { steps: 8 });
+  await page.mouse.up();
+  expect(await figure(page, 'plane-litres')).toBeGreaterThan(before + 0.5);
+  await expect(water).toHaveAttribute('aria-valuetext', /L/);
+  // The target by its ring.
+  const sweet = async () =>
+    Number(/sweetness ([\d.]+)/.exec((await page.getByTestId('target').getAttribute('aria-valuetext'))!)![1]);
+  const was = await sweet();
+  const ring = (await page.getByTestId('target').boundingBox())!;
+  await page.mouse.move(ring.x + ring.width / 2, ring.y + ring.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(ring.x + ring.width / 2, ring.y + ring.height / 2 + 60, { steps: 6 });
+  await page.mouse.up();
+  expect(await sweet()).toBeLessThan(was - 0.5);
+  await page.getByRole('button', { name: 'some', exact: true }).click();
+  await expect(page.getByTestId('served')).toContainText('of its strength');
+});
+
+test('sugar for honey in a plan: list, litres of water, bottles and keeping move with it', async ({
+  page,
+  server,
+}) => {
+  await server.api('PUT', '/kitchen', { version: 0, kitchen: KITCHEN });
+  await server.api('POST', '/batches', { id: 'batch', plan: planFor(9) });
+  await page.goto(`${server.url}/batches/batch?stage=size`);
+  await expect(page.getByText('Raw cane sugar').first()).toBeVisible();
+  const wished = await figure(page, 'wish-now');
+  await page.goto(`${server.url}/batches/batch?stage=balance`);
+  const pick = page.getByRole('combobox', { name: /Sweetened with/ });
+  await pick.fill('Honey');
+  await page.getByRole('option', { name: 'Honey', exact: true }).click();
+  const facts = page.getByTestId('swap-facts');
+  await expect(facts).toContainText('As sweet as');
+  await expect(facts).toContainText('of water in it, which is poured less');
+  await expect(facts).toContainText('Above 60 °C its aroma goes');
+  await expect(facts).toContainText('Never for a child under one year');
+  await page.getByRole('button', { name: 'Save changes' }).click();
+  await expect(page.getByRole('button', { name: 'Save changes' })).toHaveCount(0);
+  await page.goto(`${server.url}/batches/batch?stage=size`);
+  await expect(page.getByText('Honey').first()).toBeVisible();
+  await expect(page.getByText('Raw cane sugar')).toHaveCount(0);
+  expect(await figure(page, 'wish-now')).toBeCloseTo(wished, 1);
+  // Lemon for lime goes by acid, and says that it is raw.
+  await page.goto(`${server.url}/new/lemongrass-ginger-mint?method=straightBoil&stage=balance`);
+  await page.getByRole('combobox', { name: /Soured with/ }).fill('Lime juice, bottled');
+  await page.getByRole('option', { name: 'Lime juice, bottled' }).click();
+  await expect(page.getByTestId('sour-facts')).toContainText('As sour, by acid');
+  await expect(page.getByTestId('sour-facts')).toContainText('pasteurised');
+  await page.goto(`${server.url}/new/lemongrass-ginger-mint?method=straightBoil&stage=keep`);
+  const bottled = await page.getByTestId('drink-by').innerText();
+  await page.goto(`${server.url}/new/lemongrass-ginger-mint?method=straightBoil&stage=balance`);
+  await page.getByRole('combobox', { name: /Soured with/ }).fill('Lime juice, fresh');
+  await page.getByRole('option', { name: 'Lime juice, fresh' }).click();
+  await page.goto(`${server.url}/new/lemongrass-ginger-mint?method=straightBoil&stage=keep`);
+  await expect(page.getByTestId('drink-by')).not.toHaveText(bottled);
+});
+
+const split = async (page: Page, kinds: readonly [string, string][]) => {
+  await page.getByRole('button', { name: 'Split it into lots' }).click();
+  const form = page.getByTestId('lots-form');
+  for (const [i, [kind, litres]] of kinds.entries()) {
+    if (i > 0) await form.getByRole('button', { name: 'One more lot' }).click();
+    await form.getByRole('combobox', { name: `Lot ${i + 1}` }).click();
+    await page.getByRole('option', { name: kind }).click();
+    await form.getByTestId(`lot-litres-${i}`).fill(litres);
+  }
+  return form;
+};
+
+test('three lots, one with spirits: each with its marks, its bottles and its date', async ({
+  page,
+  server,
+}) => {
+  await begun(server, 'sweeten');
+  await page.goto(`${server.url}/batches/batch/stove`);
+  const form = await split(page, [
+    ['Left plain', '2'],
+    ['With spirits', '3'],
+  ]);
+  await expect(form.getByTestId('lots-rest')).toContainText('go on as planned');
+  await form.getByTestId('lot-litres-1').fill('30');
+  await expect(form.getByTestId('lots-rest')).toContainText('more than there is');
+  await expect(form.getByRole('button', { name: 'Split it', exact: true })).toBeDisabled();
+  await form.getByTestId('lot-litres-1').fill('3');
+  await form.getByRole('button', { name: 'Split it', exact: true }).click();
+
+  await expect(page.getByRole('heading', { name: 'Split: left plain' })).toBeVisible();
+  await page.getByTestId('done').click();
+  await expect(page.getByRole('heading', { name: 'Split: with spirits' })).toBeVisible();
+  await page.getByTestId('done').click();
+  // The rest goes on as planned: sweetened, bottled.
+  await expect(page.getByRole('heading', { name: 'Sweeten by taste' })).toBeVisible();
+  await page.getByTestId('dose').click();
+  await page.getByRole('button', { name: 'about right' }).click();
+  await page.getByTestId('done').click();
+  await page.getByRole('button', { name: 'Bottled, onto the cold shelf' }).click();
+  await expect(page.getByRole('heading', { name: 'Stir in: left plain' })).toBeVisible();
+  await expect(page.getByTestId('marks')).toContainText('no added sugar');
+  await page.getByTestId('done').click();
+  await page.getByRole('button', { name: 'Bottled, onto the cold shelf' }).click();
+  await expect(page.getByRole('heading', { name: 'Stir in: with spirits' })).toBeVisible();
+  await expect(page.getByTestId('lot-alcohol')).toHaveCount(0);
+  await page.getByTestId('lot-ml').fill('300');
+  // 300 mL of 40 % in 3.3 L: 120 mL of alcohol, 3.6 %.
+  await expect(page.getByTestId('lot-alcohol')).toContainText('Then 3.6 % alcohol');
+  await expect(page.getByTestId('lot-alcohol')).toContainText('Below 10 % alcohol keeps nothing');
+  await page.getByRole('button', { name: 'It is in' }).click();
+  await expect(page.getByTestId('lot-alcohol')).toContainText('Now 3.6 % alcohol');
+  await expect(page.getByTestId('marks')).toContainText('not for children');
+  await page.getByTestId('done').click();
+  await page.getByRole('button', { name: 'Bottled, onto the cold shelf' }).click();
+
+  await expect(page).toHaveURL(/shelf/);
+  const { items } = await server.api<{
+    items: { facts: { lot?: { kind: string }; marks: string[]; glass: { addedSugarG: number } } }[];
+  }>('GET', '/items');
+  const byKind = (kind: string | undefined) => items.filter((i) => i.facts.lot?.kind === kind);
+  expect(byKind('plain').length).toBeGreaterThan(0);
+  expect(byKind('spirits').length).toBeGreaterThan(0);
+  expect(byKind(undefined).length).toBeGreaterThan(0);
+  for (const item of byKind('spirits')) expect(item.facts.marks).toContain('alcohol');
+  for (const item of byKind('plain')) {
+    expect(item.facts.marks).not.toContain('alcohol');
+    expect(item.facts.glass.addedSugarG).toBe(0);
+  }
+  for (const item of byKind(undefined)) expect(item.facts.glass.addedSugarG).toBeGreaterThan(5);
+  await expect(page.getByText('with alcohol').first()).toBeVisible();
+});
+
+test('the plane and a way taken, all by keyboard', async ({ page, server }) => {
+  await begun(server, 'sweeten');
+  await page.goto(`${server.url}/batches/batch/balance`);
+  await expect(page.getByTestId('plane')).toBeVisible();
+  const reach = async (name: RegExp | string, role: 'button' | 'slider', presses = 60) => {
+    const goal = page.getByRole(role, { name }).first();
+    for (let i = 0; i < presses; i++) {
+      if (await goal.evaluate((e) => e === document.activeElement)) return;
+      await page.keyboard.press('Tab');
+    }
+    throw new Error(`not reached by keyboard: ${name}`);
+  };
+  await reach('Raw cane sugar', 'slider');
+  const before = await figure(page, 'plane-sweet');
+  for (let i = 0; i < 5; i++) await page.keyboard.press('PageUp');
+  expect(await figure(page, 'plane-sweet')).toBeGreaterThan(before + 1);
+  await page.keyboard.press('Home');
+  await expect.poll(() => figure(page, 'plane-sweet')).toBe(before);
+  await reach('Target', 'slider');
+  const target = page.getByTestId('target');
+  const was = await target.getAttribute('aria-valuetext');
+  await page.keyboard.press('ArrowUp');
+  await expect(target).not.toHaveAttribute('aria-valuetext', was!);
+  await reach('Take it step by step', 'button');
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('by-taste')).toBeVisible();
+  await page.keyboard.press('Shift+Tab');
+  const dose = page.getByRole('button', { name: 'It is in, stirred until it is gone' });
+  await dose.focus();
+  await page.keyboard.press('Enter');
+  await expect.poll(() => addedG(server)).toBeGreaterThan(100);
+  await reach('sweetness right', 'button');
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('now-aiming')).toContainText('Tasted at');
+});

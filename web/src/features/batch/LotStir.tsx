@@ -1,0 +1,129 @@
+import {
+  ALCOHOL_UNIT_ROWS,
+  abvPct,
+  EMPTY_KITCHEN,
+  glassFacts,
+  itemsOf,
+  type Liquor,
+  lotOf,
+  marksOf,
+  massG,
+  ofLiquid,
+  plus,
+  volumeMl,
+} from '@big-ladle/core';
+import Autocomplete from '@mui/material/Autocomplete';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { v7 as uuid } from 'uuid';
+import { Dial } from '../../shared/Dial.tsx';
+import { LotMarks } from '../../shared/LotMarks.tsx';
+import { notify } from '../../shared/notices.ts';
+import { QuantityField } from '../../shared/QuantityField.tsx';
+import { role, thumb } from '../../theme/theme.ts';
+import { sayItem } from '../../words/names.ts';
+import { num, say, volume } from '../../words/say.ts';
+import type { LiveBatch } from './useBatchNow.ts';
+
+/** Below this alcohol keeps nothing, % by volume. */
+const KEEPS_FROM_PCT = 10;
+
+/** What is stirred into one lot, with its marks; spirits by steps, each with what the glass then holds. */
+export function LotStir({ live }: { live: LiveBatch }) {
+  const { step, now, tables, kitchen, batch } = live;
+  const vesselId = step?.from[0] ?? '';
+  const lot = now.log.lots.find((l) => l.lotId === lotOf(vesselId));
+  const spirits = lot?.kind === 'spirits';
+  const [itemId, setItemId] = useState(spirits ? 'spirit-40' : 'lime-juice');
+  const [ml, setMl] = useState<number | null>(null);
+  const liquor = now.moment?.vessels[vesselId]?.liquor;
+  if (step?.kind !== 'mix' || !lot || !liquor || massG(liquor) <= 0) return null;
+  const row = tables.liquids.get(itemId);
+  const marks = marksOf(liquor, itemsOf(now.log, liquor));
+  const next: Liquor = row && ml ? { ...liquor, ...plus(liquor, ofLiquid(row, ml)) } : liquor;
+  const unit = ALCOHOL_UNIT_ROWS.find((u) => u.id === (kitchen.house ?? EMPTY_KITCHEN.house).alcoholUnitId);
+  const glass = glassFacts(next, kitchen.servingMl);
+  const abv = abvPct(next);
+  const add = () => {
+    if (!row || !ml) return;
+    void live.say(
+      [
+        {
+          kind: 'added',
+          body: {
+            stepId: step.id,
+            vesselId,
+            lineKind: 'liquid',
+            itemId,
+            lineId: `lot-${uuid().slice(-10)}`,
+            massG: Math.round(ml * row.densityGPerMl * 10) / 10,
+          },
+        },
+      ],
+      { onRefused: (error) => notify('error', `Not stored: ${error.detail}`) },
+    );
+    setMl(null);
+  };
+  return (
+    <Box data-testid="lot-stir" sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: 'minmax(0,1fr)' }}>
+      <Box>
+        {lot.name}, {volume(volumeMl(liquor) / 1000)}. {say(`lot.${lot.kind}.about`)}
+      </Box>
+      <Autocomplete
+        options={[...tables.liquids.keys()]}
+        value={itemId}
+        disableClearable
+        getOptionLabel={sayItem}
+        onChange={(_, id) => setItemId(id)}
+        sx={{ '& .MuiAutocomplete-endAdornment button': { minWidth: 44, minHeight: 44 } }}
+        renderInput={(params) => <TextField {...params} label="Stir in" />}
+      />
+      <QuantityField
+        label="How much"
+        value={ml}
+        min={0}
+        max={20_000}
+        decimals={0}
+        unit="mL"
+        width={170}
+        onCommit={setMl}
+        testId="lot-ml"
+      />
+      <Dial
+        name="how much"
+        value={ml}
+        start={spirits ? Math.round(volumeMl(liquor) / 200) * 10 : 20}
+        small={10}
+        large={50}
+        min={0}
+        max={20_000}
+        decimals={0}
+        onChange={setMl}
+      />
+      {abv > 0.05 && unit && (
+        <Box data-testid="lot-alcohol" sx={{ fontWeight: 700 }}>
+          {ml ? 'Then' : 'Now'} {num(abv, 1)} % alcohol, {num(glass.ethanolG / unit.ethanolG, 1)} units a
+          glass of {num(kitchen.servingMl)} mL ({unit.name}).
+          {abv < KEEPS_FROM_PCT && ` ${say('lot.keepsNothing')}`}
+        </Box>
+      )}
+      <Button variant="contained" sx={thumb} disabled={!ml || !row} onClick={add}>
+        It is in
+      </Button>
+      <LotMarks marks={marks} />
+      <Button
+        component={Link}
+        to={`/batches/${batch.id}/balance`}
+        variant="outlined"
+        color="inherit"
+        sx={thumb}
+      >
+        This lot on the plane
+      </Button>
+      <Box sx={{ color: role('inkMuted') }}>Nothing to stir in? Then go on with the wide button.</Box>
+    </Box>
+  );
+}

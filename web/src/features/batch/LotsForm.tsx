@@ -1,0 +1,155 @@
+import { type Deed, LOT_KINDS, type LotKind, volumeMl } from '@big-ladle/core';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { useState } from 'react';
+import { v7 as uuid } from 'uuid';
+import { notify } from '../../shared/notices.ts';
+import { QuantityField } from '../../shared/QuantityField.tsx';
+import { role, thumb } from '../../theme/theme.ts';
+import { litres, num, say } from '../../words/say.ts';
+import { vesselNowId } from './MeasureForm.tsx';
+import type { LiveBatch } from './useBatchNow.ts';
+
+/** Steps before whose end a batch may be parted: the solids are out, nothing is bottled yet. */
+export const SPLITTABLE: ReadonlySet<string> = new Set(['cool', 'mix', 'sweeten', 'bottle']);
+
+interface Row {
+  id: string;
+  kind: LotKind;
+  volumeL: number;
+}
+
+const row = (kind: LotKind, volumeL: number): Row => ({ id: uuid().slice(-8), kind, volumeL });
+
+/** What a lot is called: its kind, and a number where there are several of one. */
+const nameOf = (rows: readonly Row[], at: Row): string => {
+  const same = rows.filter((r) => r.kind === at.kind);
+  const name = say(`lot.${at.kind}`);
+  return same.length > 1 ? `${name} ${num(same.indexOf(at) + 1)}` : name;
+};
+
+/** One batch in several: each lot gets a vessel, additions and bottles of its own; what is not in a lot goes on as planned. */
+export function LotsForm({ live, onDone }: { live: LiveBatch; onDone: () => void }) {
+  const { step, now, program } = live;
+  const vessel = now.moment?.vessels[vesselNowId(live)];
+  const hereL = vessel ? volumeMl(vessel.liquor) / 1000 : 0;
+  const [rows, setRows] = useState<readonly Row[]>(() => [row('plain', Math.round(hereL * 5) / 20)]);
+  if (!step || hereL < 0.2) return null;
+  const inLots = rows.reduce((sum, r) => sum + r.volumeL, 0);
+  const restL = hereL - inLots;
+  const change = (id: string, part: Partial<Row>) =>
+    setRows(rows.map((r) => (r.id === id ? { ...r, ...part } : r)));
+  const split = () => {
+    // What was stirred in already is in every lot: then the parting comes after this step.
+    const stirred = now.log.added.some((e) => e.body.stepId === step.id);
+    const next = program.steps[program.steps.indexOf(step) + 1];
+    const at = stirred && next ? next : step;
+    const deeds: Deed[] = [
+      ...(at === step ? [] : [{ kind: 'stepEnded' as const, body: { stepId: step.id } }]),
+      {
+        kind: 'split',
+        body: {
+          stepId: at.id,
+          restL: Math.max(0, Math.round(restL * 1000) / 1000),
+          lots: rows.map((r) => ({
+            lotId: r.id,
+            kind: r.kind,
+            name: nameOf(rows, r),
+            volumeL: Math.round(r.volumeL * 1000) / 1000,
+          })),
+        },
+      },
+    ];
+    void live.say(deeds, { onRefused: (error) => notify('error', `Not stored: ${error.detail}`) });
+    onDone();
+  };
+  return (
+    <Box
+      component="section"
+      aria-label="Split it into lots"
+      data-testid="lots-form"
+      sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: 'minmax(0,1fr)' }}
+    >
+      <Box>{litres(hereL, 2)} here. Each lot is finished by itself, with marks and a date of its own.</Box>
+      {rows.map((r, i) => (
+        <Box key={r.id} sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center' }}>
+          <TextField
+            select
+            label={`Lot ${i + 1}`}
+            value={r.kind}
+            onChange={(e) => change(r.id, { kind: e.target.value as LotKind })}
+            sx={{ flex: '1 1 170px' }}
+          >
+            {LOT_KINDS.map((kind) => (
+              <MenuItem key={kind} value={kind} sx={{ minHeight: 56 }}>
+                {say(`lot.${kind}`)}
+              </MenuItem>
+            ))}
+          </TextField>
+          <QuantityField
+            label="Litres"
+            value={r.volumeL}
+            min={0.05}
+            max={400}
+            decimals={2}
+            unit="L"
+            width={130}
+            onCommit={(v) => change(r.id, { volumeL: v })}
+            testId={`lot-litres-${i}`}
+          />
+          <Button
+            variant="outlined"
+            color="inherit"
+            sx={thumb}
+            aria-label={`Leave out lot ${i + 1}`}
+            disabled={rows.length === 1}
+            onClick={() => setRows(rows.filter((o) => o.id !== r.id))}
+          >
+            Leave out
+          </Button>
+          <Box sx={{ color: role('inkMuted'), width: '100%' }}>{say(`lot.${r.kind}.about`)}</Box>
+        </Box>
+      ))}
+      <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+        <Button
+          variant="outlined"
+          color="inherit"
+          sx={thumb}
+          disabled={rows.length >= 12}
+          onClick={() =>
+            setRows([
+              ...rows,
+              row(rows.length === 1 ? 'sweet' : 'children', Math.max(0.1, Math.round(restL * 10) / 20)),
+            ])
+          }
+        >
+          One more lot
+        </Button>
+        <Button
+          variant="outlined"
+          color="inherit"
+          sx={thumb}
+          disabled={restL <= 0.01}
+          onClick={() => {
+            const last = rows.at(-1);
+            if (last) change(last.id, { volumeL: Math.round((last.volumeL + restL) * 1000) / 1000 });
+          }}
+        >
+          All the rest into the last
+        </Button>
+      </Box>
+      <Box data-testid="lots-rest" sx={{ color: restL < -0.005 ? role('danger') : undefined }}>
+        {restL < -0.005
+          ? `${litres(-restL, 2)} more than there is.`
+          : restL < 0.03
+            ? 'All of it is in lots.'
+            : `${litres(restL, 2)} go on as planned.`}
+      </Box>
+      <Button variant="contained" sx={thumb} disabled={restL < -0.005} onClick={split}>
+        Split it
+      </Button>
+    </Box>
+  );
+}
