@@ -224,3 +224,27 @@ test('the plane and a way taken, all by keyboard', async ({ page, server }) => {
   await page.keyboard.press('Enter');
   await expect(page.getByTestId('now-aiming')).toContainText('Tasted at');
 });
+
+test('a drink in parts: from one leg, and from a jar that ran short', async ({ page, server }) => {
+  await server.api('PUT', '/kitchen', { version: 0, kitchen: KITCHEN });
+  await page.goto(`${server.url}/drinks`);
+  await page.getByRole('link', { name: 'In parts' }).click();
+  const answer = page.getByTestId('parts-answer');
+  // 400 mL of juice: as much honey and vinegar, 568 g of the honey.
+  await expect(answer).toContainText('568 g');
+  await expect(answer).toContainText('404 g');
+  // The honey jar held only 426 g: with 500 mL of the others it is 1 : 0.6 : 1.
+  await page.getByTestId('leg-amount-0').fill('500');
+  await page.getByTestId('leg-amount-1').fill('426');
+  await page.getByTestId('leg-amount-2').fill('500');
+  await expect(page.getByTestId('true-ratio')).toHaveText('1 : 0.6 : 1');
+  await expect(answer).toContainText('1 : 0.81 : 0.96 by weight');
+  await expect(page.getByTestId('top-up')).toContainText('200 mL (284 g) of honey');
+  const keep = page.getByTestId('parts-keep');
+  await page.getByTestId('parts-ph').fill('3.2');
+  await expect(page.getByTestId('parts-days')).toContainText('60 days');
+  await page.getByTestId('leg-amount-2').fill('60');
+  await expect(page.getByTestId('parts-days')).not.toContainText('60 days');
+  await expect(keep).toContainText('never for a child under one year');
+  await expect(page.getByTestId('maturing')).toContainText('shake it');
+});

@@ -139,6 +139,7 @@ export {
   keepingOf,
 } from './keeping/class.ts';
 export { type BottleFacts, type BottleLife, DAY_MS, lifeOf, lifeRate } from './keeping/clock.ts';
+export { keepingOfMix } from './keeping/mix.ts';
 export {
   COLOUR_ROWS,
   colourOf,

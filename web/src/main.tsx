@@ -52,6 +52,9 @@ const PastePage = later(() =>
 const CapturePage = later(() =>
   import('./features/drinks/CapturePage.tsx').then((m) => ({ default: m.CapturePage })),
 );
+const PartsPage = later(() =>
+  import('./features/drinks/PartsPage.tsx').then((m) => ({ default: m.PartsPage })),
+);
 const FactsPage = later(() =>
   import('./features/drinks/FactsPage.tsx').then((m) => ({ default: m.FactsPage })),
 );
@@ -108,6 +111,7 @@ createRoot(document.getElementById('root')!).render(
                     <Route path="/drinks/paste" element={PastePage} />
                     <Route path="/drinks/capture" element={CapturePage} />
                     <Route path="/drinks/two" element={TwoPage} />
+                    <Route path="/drinks/parts" element={PartsPage} />
                     <Route path="/drinks/facts/:id" element={FactsPage} />
                     <Route path="/drinks/:id" element={RecipePage} />
                     <Route path="/drinks/:id/compare" element={ComparePage} />

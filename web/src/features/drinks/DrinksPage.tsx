@@ -114,6 +114,9 @@ export function DrinksPage() {
         <Button variant="outlined" component={Link} to="/drinks/paste">
           Paste one
         </Button>
+        <Button variant="outlined" component={Link} to="/drinks/parts">
+          In parts
+        </Button>
         <Button variant="outlined" component={Link} to="/drinks/capture">
           Watch and write down
         </Button>

@@ -35,7 +35,7 @@ export function HousePanel({ kitchen, save }: { kitchen: Kitchen; save: SaveKitc
             max={200}
             decimals={0}
             unit="g"
-            width={240}
+            width={290}
             onCommit={(v) => v !== house.freeSugarGPerGlass && put({ freeSugarGPerGlass: v })}
             testId="house-sugar"
           />
@@ -51,7 +51,7 @@ export function HousePanel({ kitchen, save }: { kitchen: Kitchen; save: SaveKitc
             max={500}
             decimals={0}
             unit="mL"
-            width={240}
+            width={290}
             helper="For sensitive stomachs"
             onCommit={(v) => v !== house.citrusMlPerL && put({ citrusMlPerL: v })}
           />

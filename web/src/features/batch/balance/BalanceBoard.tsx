@@ -11,7 +11,6 @@ import {
   markerGPerL,
   phOf,
   type Suggestion,
-  servedFacts,
   sournessGPerL,
   suggestAdditions,
   sweetnessPct,
@@ -20,8 +19,7 @@ import {
 } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { type ReactNode, useDeferredValue, useMemo, useState } from 'react';
-import { Choice } from '../../../shared/Choice.tsx';
+import { type ReactNode, useDeferredValue, useMemo, useRef, useState } from 'react';
 import { useBatches } from '../../../shared/queries.ts';
 import { Figure, Panel } from '../../../shared/ui.tsx';
 import { role } from '../../../theme/theme.ts';
@@ -29,10 +27,9 @@ import { litres, num, percent } from '../../../words/say.ts';
 import { pointOf, withUnits } from './arrows.ts';
 import { Plane } from './Plane.tsx';
 import { houseOf, limitsOf } from './place.ts';
+import { PLAINLY, Served, type ServingWish, servedAs } from './Served.tsx';
 import { amountWords, candidateName, Ways } from './Ways.tsx';
 
-/** Ice in a glass, g: none, some, a full glass. */
-const ICE_G = { none: 0, some: 60, much: 120 } as const;
 /** More arrows than this are a thicket. */
 const MOST_ARROWS = 5;
 
@@ -90,7 +87,7 @@ export function BalanceBoard(props: BoardProps) {
   );
   const [shown, setShown] = useState<readonly string[] | null>(null);
   const [units, setUnits] = useState<Readonly<Record<string, number>>>({});
-  const [ice, setIce] = useState<keyof typeof ICE_G>('none');
+  const [serving, setServing] = useState<ServingWish>(PLAINLY);
   const onPlane = useMemo(() => {
     return shown ? candidates.filter((c) => shown.includes(c.id)) : firstArrows(candidates);
   }, [candidates, shown]);
@@ -100,12 +97,8 @@ export function BalanceBoard(props: BoardProps) {
     [data],
   );
   const together = withUnits(liquor, onPlane, units);
-  const iceG = ICE_G[ice];
-  const served = servedFacts(together, {
-    drinkMl: kitchen.servingMl,
-    iceG: (iceG * kitchen.servingMl) / 250,
-    mixer: null,
-  });
+  const served = servedAs(together, serving, kitchen.servingMl, tables);
+  const asItIs = serving.ice === 'none' && serving.mixerShare === 0;
   const settled = useDeferredValue(wish);
   const suggestions = useMemo(
     () => suggestAdditions(liquor, settled, candidates, limitsOf(kitchen), 'leastAdded'),
@@ -116,7 +109,10 @@ export function BalanceBoard(props: BoardProps) {
     // Without a wish for sourness the target stands where the drink will be, sweetened.
     sour: wish.sourGPerL ?? pointOf(suggestions[0]?.result ?? liquor).sour,
   };
+  const plane = useRef<HTMLDivElement>(null);
   const show = (suggestion: Suggestion) => {
+    // On a phone the plane lies above the ways.
+    plane.current?.scrollIntoView({ block: 'nearest' });
     const ids = suggestion.parts.map((p) => p.id);
     setShown([...new Set([...ids, ...onPlane.map((c) => c.id)])].slice(0, Math.max(MOST_ARROWS, ids.length)));
     setUnits(
@@ -134,76 +130,60 @@ export function BalanceBoard(props: BoardProps) {
         alignItems: 'start',
       }}
     >
-      <Panel>
-        <Plane
-          drink={liquor}
-          arrows={onPlane.map((candidate) => ({
-            candidate,
-            name: candidateName(candidate.id),
-            amount: amountWords(candidate, units[candidate.id] ?? 0, kitchen, tables),
-          }))}
-          units={units}
-          onUnits={(id, value) => setUnits((u) => ({ ...u, [id]: value }))}
-          target={target}
-          onTarget={(t) => onWish({ sweetPct: t.sweet, sourGPerL: t.sour })}
-          together={pointOf(together)}
-          iced={iceG > 0 ? { sour: Math.max(0, served.sourGPerL), sweet: served.sweetPct } : null}
-          liked={liked}
-        />
-        <Box
-          sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mt: 1 }}
-          role="group"
-          aria-label="Arrows on the plane"
-        >
-          {candidates.map((c) => {
-            const on = onPlane.includes(c);
-            return (
-              <Button
-                key={c.id}
-                size="small"
-                variant={on ? 'contained' : 'outlined'}
-                color={on ? 'primary' : 'inherit'}
-                aria-pressed={on}
-                onClick={() => {
-                  setShown(
-                    on
-                      ? onPlane.filter((o) => o !== c).map((o) => o.id)
-                      : [...onPlane.map((o) => o.id), c.id],
-                  );
-                  setUnits((u) => ({ ...u, [c.id]: 0 }));
-                }}
-              >
-                {candidateName(c.id)}
-              </Button>
-            );
-          })}
-        </Box>
-        <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem', mt: 1 }}>
-          Drag an arrow by its handle to see what it does; drag the ring to where you want the drink.
-          Everything moves by the arrow keys as well. What may be added is settled in the kitchen.
-        </Box>
-      </Panel>
+      <Box ref={plane} sx={{ scrollMarginTop: 8 }}>
+        <Panel>
+          <Plane
+            drink={liquor}
+            arrows={onPlane.map((candidate) => ({
+              candidate,
+              name: candidateName(candidate.id),
+              amount: amountWords(candidate, units[candidate.id] ?? 0, kitchen, tables),
+            }))}
+            units={units}
+            onUnits={(id, value) => setUnits((u) => ({ ...u, [id]: value }))}
+            target={target}
+            onTarget={(t) => onWish({ sweetPct: t.sweet, sourGPerL: t.sour })}
+            together={pointOf(together)}
+            iced={asItIs ? null : { sour: Math.max(0, served.sourGPerL), sweet: served.sweetPct }}
+            liked={liked}
+          />
+          <Box
+            sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mt: 1 }}
+            role="group"
+            aria-label="Arrows on the plane"
+          >
+            {candidates.map((c) => {
+              const on = onPlane.includes(c);
+              return (
+                <Button
+                  key={c.id}
+                  size="small"
+                  variant={on ? 'contained' : 'outlined'}
+                  color={on ? 'primary' : 'inherit'}
+                  aria-pressed={on}
+                  onClick={() => {
+                    setShown(
+                      on
+                        ? onPlane.filter((o) => o !== c).map((o) => o.id)
+                        : [...onPlane.map((o) => o.id), c.id],
+                    );
+                    setUnits((u) => ({ ...u, [c.id]: 0 }));
+                  }}
+                >
+                  {candidateName(c.id)}
+                </Button>
+              );
+            })}
+          </Box>
+          <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem', mt: 1 }}>
+            Drag an arrow by its handle to see what it does; drag the ring to where you want the drink.
+            Everything moves by the arrow keys as well. What may be added is settled in the kitchen.
+          </Box>
+        </Panel>
+      </Box>
       <Box sx={{ display: 'grid', gap: 1.75, minWidth: 0 }}>
         <Panel title="With these" testId="figures">
           <Figures drink={together} start={liquor} kitchen={kitchen} />
-          <Box sx={{ mt: 1.5 }}>
-            <Choice
-              label="Served over ice"
-              value={ice}
-              options={[
-                { value: 'none', text: 'none' },
-                { value: 'some', text: 'some' },
-                { value: 'much', text: 'a full glass' },
-              ]}
-              onChange={(v) => setIce(v as 'some')}
-            />
-            {iceG > 0 && (
-              <Box sx={{ mt: 0.5 }} data-testid="served">
-                In the glass {num(served.sweetPct, 1)} g in 100 g, {num(served.brix, 1)} °Bx, at{' '}
-                {percent(served.strengthShare)} of its strength.
-              </Box>
-            )}
-          </Box>
         </Panel>
         {children}
         <Ways
@@ -213,6 +193,7 @@ export function BalanceBoard(props: BoardProps) {
           onShow={show}
           {...(taking ? { taking } : {})}
         />
+        <Served drink={together} wish={serving} onWish={setServing} kitchen={kitchen} tables={tables} />
       </Box>
     </Box>
   );

@@ -1,13 +1,14 @@
 import type { Candidate, Composition, LikedRegion } from '@big-ladle/core';
 import Box from '@mui/material/Box';
+import useMediaQuery from '@mui/material/useMediaQuery';
 import { type KeyboardEvent, type PointerEvent, useMemo, useRef } from 'react';
 import { heading, role } from '../../../theme/theme.ts';
 import { num } from '../../../words/say.ts';
 import { keyStep, mostUnits, type PlanePoint, pointOf, type Scale, unitsAt, withUnits } from './arrows.ts';
 
-const W = 640;
-const H = 560;
-const EDGE = { left: 58, right: 18, top: 16, bottom: 54 };
+/** Drawn wide at the table, narrow in the hand: words keep their size. */
+const SIZES = { wide: { W: 640, H: 560 }, narrow: { W: 370, H: 440 } };
+const EDGE = { left: 50, right: 16, top: 16, bottom: 54 };
 
 /** Lines of equal proportion, sweet g/L to sour g/L. */
 const RATIOS = [
@@ -62,6 +63,8 @@ export function Plane(props: {
   liked: LikedRegion | null;
 }) {
   const { drink, arrows, units, onUnits, target, onTarget, together, iced, liked } = props;
+  const narrow = useMediaQuery('(max-width: 600px)');
+  const { W, H } = narrow ? SIZES.narrow : SIZES.wide;
   const svg = useRef<SVGSVGElement>(null);
   const held = useRef<string | null>(null);
   const now = pointOf(drink);
@@ -79,7 +82,7 @@ export function Plane(props: {
       sourOf: (x) => ((x - EDGE.left) / w) * most.sour,
       sweetOf: (y) => ((H - EDGE.bottom - y) / h) * (most.sweet + BELOW) - BELOW,
     };
-  }, [most.sour, most.sweet]);
+  }, [most.sour, most.sweet, W, H]);
   const dot = { x: scale.x(now.sour), y: scale.y(now.sweet) };
   const pointer = (event: PointerEvent) => {
     const box = svg.current!.getBoundingClientRect();
@@ -316,7 +319,7 @@ export function Plane(props: {
             strokeWidth={2}
           />
           <text className="quiet" x={scale.x(iced.sour) - 12} y={scale.y(iced.sweet) + 4} textAnchor="end">
-            over ice
+            in the glass
           </text>
         </g>
       )}

@@ -1,0 +1,148 @@
+import {
+  ALCOHOL_UNIT_ROWS,
+  type Composition,
+  type Kitchen,
+  servedFacts,
+  smallServings,
+  type Tables,
+  volumeMl,
+} from '@big-ladle/core';
+import Box from '@mui/material/Box';
+import MenuItem from '@mui/material/MenuItem';
+import Slider from '@mui/material/Slider';
+import TextField from '@mui/material/TextField';
+import { useState } from 'react';
+import { Choice } from '../../../shared/Choice.tsx';
+import { QuantityField } from '../../../shared/QuantityField.tsx';
+import { Panel, Row } from '../../../shared/ui.tsx';
+import { role } from '../../../theme/theme.ts';
+import { sayItem } from '../../../words/names.ts';
+import { grams, num, percent } from '../../../words/say.ts';
+import { houseOf } from './place.ts';
+
+/** Ice in a glass of 250 mL, g: none, some, a full glass. */
+const ICE_G = { none: 0, some: 60, much: 120 } as const;
+const JUG_ML = 1500;
+/** What is poured to a drink in the glass; fizzy ones belong there and nowhere else. */
+const MIXERS = ['water', 'soda-water', 'ginger-beer', 'pineapple-juice', 'orange-juice', 'apple-juice'];
+
+export interface ServingWish {
+  ice: keyof typeof ICE_G;
+  mixerId: string;
+  /** Share of the glass that is mixer, before the ice. */
+  mixerShare: number;
+}
+export const PLAINLY: ServingWish = { ice: 'none', mixerId: 'water', mixerShare: 0 };
+
+/** A drink in the glass or the jug, as it is wished to be served. */
+export function servedAs(drink: Composition, wish: ServingWish, glassMl: number, tables: Tables) {
+  const row = tables.liquids.get(wish.mixerId);
+  return servedFacts(drink, {
+    drinkMl: glassMl * (1 - wish.mixerShare),
+    iceG: (ICE_G[wish.ice] * glassMl) / 250,
+    mixer: row && wish.mixerShare > 0 ? { row, ml: glassMl * wish.mixerShare } : null,
+  });
+}
+
+/** Over ice, thinned with water, soda or juice; a glass and a jug of it; or by small glasses, and how long that lasts. */
+export function Served(props: {
+  drink: Composition;
+  wish: ServingWish;
+  onWish: (wish: ServingWish) => void;
+  kitchen: Kitchen;
+  tables: Tables;
+}) {
+  const { drink, wish, onWish, kitchen, tables } = props;
+  const [smallMl, setSmallMl] = useState(30);
+  const [aDay, setADay] = useState(1);
+  const unit = ALCOHOL_UNIT_ROWS.find((row) => row.id === houseOf(kitchen).alcoholUnitId);
+  const facts = (ml: number) => servedAs(drink, wish, ml, tables);
+  const glass = facts(kitchen.servingMl);
+  const small = smallServings(volumeMl(drink), smallMl, aDay);
+  const line = (name: string, ml: number) => {
+    const f = facts(ml);
+    return (
+      <Row label={`${name} of ${num(ml)} mL`} note={`${num(f.kcal)} kcal`}>
+        {grams(f.sugarG)} sugar
+        {f.ethanolG > 0.05 && unit && `, ${num(f.ethanolG / unit.ethanolG, 1)} units`}
+      </Row>
+    );
+  };
+  return (
+    <Panel title="Served">
+      <Box sx={{ display: 'grid', gap: 1.5 }}>
+        <Choice
+          label="Over ice"
+          value={wish.ice}
+          options={[
+            { value: 'none', text: 'none' },
+            { value: 'some', text: 'some' },
+            { value: 'much', text: 'a full glass' },
+          ]}
+          onChange={(v) => onWish({ ...wish, ice: v as 'some' })}
+        />
+        <TextField
+          select
+          label="Thinned with"
+          value={wish.mixerId}
+          onChange={(e) => onWish({ ...wish, mixerId: e.target.value })}
+        >
+          {MIXERS.filter((id) => tables.liquids.has(id)).map((id) => (
+            <MenuItem key={id} value={id}>
+              {sayItem(id)}
+            </MenuItem>
+          ))}
+        </TextField>
+        <Box sx={{ px: 1.5 }}>
+          <Box sx={{ color: role('inkMuted'), ml: -1.5 }}>
+            {sayItem(wish.mixerId)}: {percent(wish.mixerShare)} of the glass
+          </Box>
+          <Slider
+            aria-label="Share of the glass that is poured to it"
+            value={wish.mixerShare}
+            min={0}
+            max={0.8}
+            step={0.05}
+            onChange={(_, v) => onWish({ ...wish, mixerShare: v as number })}
+          />
+        </Box>
+        <Box data-testid="served">
+          In the glass {num(glass.sweetPct, 1)} g in 100 g, {num(glass.brix, 1)} °Bx, sourness{' '}
+          {num(Math.max(0, glass.sourGPerL), 1)} g/L, at {percent(glass.strengthShare)} of its strength
+          {glass.abvPct > 0.05 && `, ${num(glass.abvPct, 1)} % alcohol`}.
+        </Box>
+        <Box>
+          {line('A glass', kitchen.servingMl)}
+          {line('A jug', JUG_ML)}
+        </Box>
+        <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center' }}>
+          <QuantityField
+            label="By small glasses of"
+            value={smallMl}
+            min={5}
+            max={250}
+            decimals={0}
+            unit="mL"
+            width={150}
+            onCommit={setSmallMl}
+          />
+          <QuantityField
+            label="A day"
+            value={aDay}
+            min={1}
+            max={20}
+            decimals={0}
+            width={90}
+            onCommit={setADay}
+          />
+        </Box>
+        {small && (
+          <Box data-testid="small-servings">
+            {num(small.servings)} small glasses, enough for {num(small.days)}{' '}
+            {small.days === 1 ? 'day' : 'days'}. The date on the bottle comes first.
+          </Box>
+        )}
+      </Box>
+    </Panel>
+  );
+}

@@ -1,0 +1,257 @@
+import { keepingOfMix, type LegAmount, type RatioLeg, ratioFrom, trueRatio, volumeMl } from '@big-ladle/core';
+import Autocomplete from '@mui/material/Autocomplete';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import { useState } from 'react';
+import { useBook } from '../../shared/book.ts';
+import { Choice } from '../../shared/Choice.tsx';
+import { QuantityField } from '../../shared/QuantityField.tsx';
+import { useKitchen } from '../../shared/queries.ts';
+import { saveText } from '../../shared/saveText.ts';
+import { useNow } from '../../shared/time.ts';
+import { Caution, Figure, Loading, PageHead, Panel, Row } from '../../shared/ui.tsx';
+import { role } from '../../theme/theme.ts';
+import { sayItem } from '../../words/names.ts';
+import { days, grams, moment, num, say, sayReason, volume } from '../../words/say.ts';
+
+interface Leg {
+  id: string;
+  parts: number;
+  /** What was measured of it; null: not yet. */
+  amount: number | null;
+  unit: 'mL' | 'g';
+}
+
+const START: readonly Leg[] = [
+  { id: 'pineapple-juice', parts: 1, amount: 400, unit: 'mL' },
+  { id: 'honey', parts: 1, amount: null, unit: 'g' },
+  { id: 'cider-vinegar', parts: 1, amount: null, unit: 'mL' },
+];
+/** A jar is shaken some hours after it was closed, then once a day. */
+const SHAKE_AFTER_H = [2, 8];
+const DAY_MS = 24 * 3_600_000;
+
+/** Parts as they are said: 1, 0.6, 0.81. */
+const part = (value: number): string => num(value, value % 1 === 0 ? 0 : (value * 10) % 1 === 0 ? 1 : 2);
+
+/** Drinks in parts: from whatever was measured, or what it really is when a jar ran short. */
+export function PartsPage() {
+  const { tables } = useBook();
+  const kitchen = useKitchen();
+  const nowMs = useNow(60_000);
+  const [legs, setLegs] = useState(START);
+  const [matureDays, setMatureDays] = useState(4);
+  const [pH, setPh] = useState<number | null>(null);
+  if (!kitchen.data) return <Loading />;
+  const { zone } = kitchen.data.kitchen;
+  const put = (index: number, change: Partial<Leg>) =>
+    setLegs(legs.map((l, i) => (i === index ? { ...l, ...change } : l)));
+  const measured = legs.filter((l) => l.amount !== null && l.amount > 0);
+  const wanted: RatioLeg[] = legs.map(({ id, parts }) => ({ id, parts }));
+  const asMeasured = (l: Leg) =>
+    l.unit === 'mL' ? { id: l.id, volumeMl: l.amount ?? 0 } : { id: l.id, massG: l.amount ?? 0 };
+  const first = measured[0];
+  const from = measured.length === 1 && first ? ratioFrom(wanted, asMeasured(first), tables) : null;
+  const truth = measured.length === legs.length ? trueRatio(wanted, legs.map(asMeasured), tables) : null;
+  const amounts: readonly LegAmount[] | null = from ?? truth?.legs ?? null;
+  const mix = amounts
+    ? keepingOfMix(amounts, tables, 'sterilised', pH === null ? null : { pH, by: 'meter' })
+    : null;
+  const options = [...tables.liquids.keys(), ...tables.sweeteners.keys()];
+  return (
+    <>
+      <PageHead title="A drink in parts" beside="1 : 1 : 1 and its kin, from whatever was measured" />
+      <Box
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: { xs: 'minmax(0,1fr)', lg: 'minmax(0,1fr) minmax(0,1fr)' },
+          gap: 1.75,
+          alignItems: 'start',
+        }}
+      >
+        <Panel title="The legs" aside={legs.map((l) => part(l.parts)).join(' : ')}>
+          {legs.map((leg, i) => (
+            <Box
+              // biome-ignore lint/suspicious/noArrayIndexKey: three legs, each in its place
+              key={i}
+              data-testid={`leg-${i}`}
+              sx={{
+                display: 'grid',
+                gap: 1.25,
+                py: 1.5,
+                borderBottom: `1px solid ${role('hairline')}`,
+                gridTemplateColumns: 'minmax(0,1fr)',
+              }}
+            >
+              <Autocomplete
+                options={options}
+                value={leg.id}
+                disableClearable
+                getOptionLabel={sayItem}
+                onChange={(_, id) => put(i, { id, unit: tables.sweeteners.has(id) ? 'g' : 'mL' })}
+                renderInput={(params) => <TextField {...params} label={`Leg ${i + 1}`} />}
+              />
+              <Box sx={{ display: 'flex', gap: 1.25, flexWrap: 'wrap', alignItems: 'center' }}>
+                <QuantityField
+                  label="Parts"
+                  value={leg.parts}
+                  min={0.1}
+                  max={20}
+                  width={90}
+                  onCommit={(v) => put(i, { parts: v })}
+                />
+                <QuantityField
+                  label="Measured"
+                  value={leg.amount}
+                  min={0}
+                  max={100_000}
+                  decimals={0}
+                  unit={leg.unit}
+                  width={150}
+                  onCommit={(v) => put(i, { amount: v })}
+                  testId={`leg-amount-${i}`}
+                />
+                <Choice
+                  label=""
+                  value={leg.unit}
+                  options={[
+                    { value: 'mL', text: 'mL' },
+                    { value: 'g', text: 'g' },
+                  ]}
+                  onChange={(v) => put(i, { unit: v as 'mL' })}
+                />
+                {leg.amount !== null && (
+                  <Button onClick={() => put(i, { amount: null })} aria-label={`Leg ${i + 1} not measured`}>
+                    Not measured
+                  </Button>
+                )}
+              </Box>
+            </Box>
+          ))}
+          <Box sx={{ color: role('inkMuted'), mt: 1 }}>
+            Measure one, and the others follow. Measure all, and you see what it really is.
+          </Box>
+        </Panel>
+        <Box sx={{ display: 'grid', gap: 1.75, minWidth: 0 }}>
+          <Panel title={truth ? 'What it really is' : 'What goes in'} testId="parts-answer">
+            {!amounts && (
+              <Box sx={{ color: role('inkMuted') }}>
+                {measured.length === 0 ? 'Measure one of the legs.' : 'Measure just one, or all of them.'}
+              </Box>
+            )}
+            {truth && (
+              <Box sx={{ mb: 1 }}>
+                <Figure value={truth.legs.map((l) => part(l.parts)).join(' : ')} testId="true-ratio" /> by
+                volume, {truth.legs.map((l) => part(l.massParts)).join(' : ')} by weight.
+              </Box>
+            )}
+            {amounts?.map((a) => (
+              <Row key={a.id} label={sayItem(a.id)} note={grams(a.massG)}>
+                {volume(a.volumeMl / 1000)}
+              </Row>
+            ))}
+            {truth && truth.toTopUp.length > 0 && (
+              <Box sx={{ mt: 1 }} data-testid="top-up">
+                To make it whole, pour to it{' '}
+                {truth.toTopUp
+                  .map(
+                    (t) =>
+                      `${volume(t.volumeMl / 1000)} (${grams(t.massG)}) of ${sayItem(t.id).toLowerCase()}`,
+                  )
+                  .join(', ')}
+                ; or take only{' '}
+                {truth.asShortest
+                  .map((t) => `${volume(t.volumeMl / 1000)} of ${sayItem(t.id).toLowerCase()}`)
+                  .join(', ')}
+                .
+              </Box>
+            )}
+            {mix && (
+              <Box sx={{ mt: 1, color: role('inkMuted') }}>
+                {volume(volumeMl(mix.liquor) / 1000)} in all,{' '}
+                {num((100 * mix.liquor.aceticG) / Math.max(1, volumeMl(mix.liquor)), 1)} g of acetic acid in
+                100 mL.
+              </Box>
+            )}
+          </Panel>
+          {mix && (
+            <Panel title="Does it keep?" testId="parts-keep">
+              <Figure value={days(mix.keeping.sealedDays)} unit="sealed, cold" testId="parts-days" />
+              <Box sx={{ mt: 1.5, display: 'flex', gap: 1, alignItems: 'center' }}>
+                <QuantityField
+                  label="pH, by a meter"
+                  value={pH}
+                  min={1}
+                  max={9}
+                  width={150}
+                  onCommit={setPh}
+                  testId="parts-ph"
+                />
+                {pH !== null && <Button onClick={() => setPh(null)}>Not read</Button>}
+              </Box>
+              <Box component="ul" sx={{ m: 0, mt: 1, pl: 2.5 }}>
+                {mix.keeping.reasons.map((r) => (
+                  <li key={r.code}>{sayReason(r)}</li>
+                ))}
+              </Box>
+              {amounts?.some((a) => a.id === 'honey') && (
+                <Box sx={{ mt: 1 }}>
+                  <Caution severity="caution" word={say('severity.caution')} text={say('balance.honey')} />
+                </Box>
+              )}
+            </Panel>
+          )}
+          {mix && <Maturing startMs={nowMs} days={matureDays} onDays={setMatureDays} zone={zone} />}
+        </Box>
+      </Box>
+    </>
+  );
+}
+
+/** When to shake the jar and when it is ready, with a calendar file. */
+function Maturing(props: { startMs: number; days: number; onDays: (days: number) => void; zone: string }) {
+  const { startMs, onDays, zone } = props;
+  const readyMs = startMs + props.days * DAY_MS;
+  const shakes = [
+    ...SHAKE_AFTER_H.map((h) => startMs + h * 3_600_000),
+    ...Array.from({ length: Math.max(0, props.days - 1) }, (_, i) => startMs + (i + 1) * DAY_MS),
+  ].filter((ms) => ms < readyMs);
+  const save = async () => {
+    const { default: ical } = await import('ical-generator');
+    const calendar = ical({ name: 'Maturing', prodId: { company: 'Big Ladle', product: 'maturing' } });
+    for (const [i, ms] of [...shakes, readyMs].entries())
+      calendar.createEvent({
+        id: `maturing-${startMs}-${i}`,
+        start: new Date(ms),
+        end: new Date(ms + 5 * 60_000),
+        summary: ms === readyMs ? 'The cordial is ready: strain it' : 'Shake the cordial',
+      });
+    saveText('maturing.ics', calendar.toString(), 'text/calendar');
+  };
+  return (
+    <Panel title="Maturing" testId="maturing">
+      <QuantityField
+        label="It matures for"
+        value={props.days}
+        min={1}
+        max={60}
+        decimals={0}
+        unit="days"
+        width={170}
+        onCommit={onDays}
+      />
+      <Box sx={{ mt: 1 }}>
+        Put by now, in the fridge: shake it{' '}
+        {shakes
+          .slice(0, 3)
+          .map((ms) => moment(ms, startMs, zone))
+          .join(', ')}
+        {shakes.length > 3 && ' and then every day'}. Ready <strong>{moment(readyMs, startMs, zone)}</strong>.
+      </Box>
+      <Button variant="outlined" sx={{ mt: 1 }} onClick={() => void save()}>
+        Into the calendar
+      </Button>
+    </Panel>
+  );
+}
