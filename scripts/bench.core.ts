@@ -1,14 +1,18 @@
 import {
   BOOK,
   type Burner,
+  candidateOf,
   defaultChoices,
+  EMPTY,
   EMPTY_KITCHEN,
   type Kitchen,
+  NO_LIMITS,
   type Pot,
   SHIPPED_TABLES,
   type SolveInput,
   simulateBatch,
   solvePlan,
+  suggestAdditions,
   unwrap,
 } from '@big-ladle/core';
 
@@ -94,3 +98,31 @@ const AIMS: Record<string, string> = {
 };
 process.stdout.write(`slowest of ${pairs} drinks by method:\n`);
 for (const [name, { ms, where }] of slowest) row(`${name.padEnd(11)} ${where}`, ms, AIMS[name] ?? '');
+
+/** A balance with eight things that may be added, whole fruit among them. */
+const brew = { ...EMPTY, waterG: 7880, otherSolublesG: 120, acidG: 40, alkaliMeq: 60 };
+const candidates = [
+  'sugar-white',
+  'honey',
+  'pineapple-juice',
+  'lime',
+  'lemon',
+  'orange',
+  'water',
+  'cider-vinegar',
+].flatMap((id) => candidateOf(id, SHIPPED_TABLES, EMPTY_KITCHEN) ?? []);
+row(
+  `suggest, ${candidates.length} candidates with whole fruit`,
+  perCallMs(
+    () =>
+      void suggestAdditions(
+        brew,
+        { sweetPct: 8, sourGPerL: 6 },
+        candidates,
+        { ...NO_LIMITS, roomMl: 12_000, freeSugarGPerGlass: 30 },
+        'leastAdded',
+      ),
+    5,
+  ),
+  'under 50',
+);

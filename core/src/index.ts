@@ -473,6 +473,7 @@ export {
   type ToolRow,
   USUAL_ROWS,
 } from './tables/kitchenFacts.ts';
+export { type Label, withLabels } from './tables/labels.ts';
 export { SPREAD_ROWS, type SpreadId, type SpreadRow } from './tables/spreads.ts';
 export {
   DISSOLVES_FROM_C,

@@ -7,6 +7,7 @@ import type { Kitchen } from '../program/kitchen.ts';
 import type { MethodId, Recipe } from '../program/recipe.ts';
 import { simulateBatch } from '../program/simulate.ts';
 import type { Program, Simulation } from '../program/types.ts';
+import { withLabels } from '../tables/labels.ts';
 import type { IngredientRow, Tables } from '../tables/types.ts';
 import type { Result } from '../units/result.ts';
 
@@ -57,7 +58,8 @@ function solve(
 }
 
 /** The one door for workers: a job in, its result out. */
-export function runJob(job: Job, book: readonly Recipe[], tables: Tables, control: JobControl): JobResult {
+export function runJob(job: Job, book: readonly Recipe[], shipped: Tables, control: JobControl): JobResult {
+  const tables = withLabels(shipped, job.kitchen.labels);
   switch (job.kind) {
     case 'solve':
       return { kind: 'solve', result: solve(job.plan, book, job.kitchen, tables) };

@@ -1,5 +1,6 @@
 import { areaM2, capacityMl, type Shape } from '../physics/vesselShape.ts';
 import { type BurnerKind, burnerEfficiency, POT_MATERIALS, type PotMaterial } from '../tables/constants.ts';
+import type { Label } from '../tables/labels.ts';
 import type { CupWeight, KitchenMeasure, MeasuringKit } from '../units/measures.ts';
 import type { UnitSystem } from '../units/units.ts';
 import type { JuiceTool } from './types.ts';
@@ -93,6 +94,8 @@ export interface Kitchen {
   /** When nobody stands at the stove: asleep, at work. */
   away: readonly AwayHours[];
   house: House;
+  /** Liquids and sweeteners as their packets have them. */
+  labels: readonly Label[];
 }
 
 export const EMPTY_KITCHEN: Kitchen = {
@@ -119,6 +122,7 @@ export const EMPTY_KITCHEN: Kitchen = {
     alcoholUnitId: 'g10',
     allows: ['sugar-white', 'honey', 'lime', 'lemon-juice', 'pineapple-juice', 'water'],
   },
+  labels: [],
 };
 
 /** The best way to juice in a kitchen. */

@@ -104,6 +104,24 @@ export const kitchenSchema = v.strictObject({
     }),
     () => ({ ...EMPTY_KITCHEN.house }),
   ),
+  labels: v.optional(
+    v.pipe(
+      v.array(
+        v.strictObject({
+          id,
+          name: v.pipe(v.string(), v.trim(), v.minLength(1), v.maxLength(60)),
+          like: id,
+          sugarPer100: v.nullable(between(0, 100)),
+          brix: v.nullable(between(0, 85)),
+          taGPerL: v.nullable(between(-1, 150)),
+          abvPct: v.nullable(between(0, 96)),
+          sweetened: v.boolean(),
+        }),
+      ),
+      v.maxLength(100),
+    ),
+    () => [],
+  ),
   tools: v.optional(
     v.strictObject({
       blenderMl: between(0, 10_000),

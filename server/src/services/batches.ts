@@ -6,6 +6,7 @@ import {
   SHIPPED_TABLES,
   solvePlanDoc,
   withCustom,
+  withLabels,
 } from '@big-ladle/core';
 import type { Db } from '../db/open.ts';
 import {
@@ -174,7 +175,8 @@ function usedOf(
 async function pinsFor(trx: Db, plan: PlanDoc): Promise<Pins> {
   const { kitchen } = await readKitchen(trx);
   const custom = await ownIngredients(trx);
-  const solved = solvePlanDoc(plan, await wholeBook(trx), kitchen, withCustom(SHIPPED_TABLES, custom));
+  const tables = withLabels(withCustom(SHIPPED_TABLES, custom), kitchen.labels);
+  const solved = solvePlanDoc(plan, await wholeBook(trx), kitchen, tables);
   if (!solved.ok) {
     throw new HttpProblem(422, 'cannotStart', 'This plan does not work out in this kitchen yet.', {
       problem: solved.problem,

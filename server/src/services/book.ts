@@ -11,9 +11,11 @@ import {
   type StockRow,
   type Tables,
   withCustom,
+  withLabels,
 } from '@big-ladle/core';
 import type * as v from 'valibot';
 import type { Db } from '../db/open.ts';
+import { readKitchen } from '../db/rows.ts';
 import { HttpProblem, notFound } from '../problems.ts';
 
 export type SentRecipe = v.InferOutput<typeof recipeSchema>;
@@ -191,7 +193,7 @@ export async function putIngredient(db: Db, facts: CustomFacts): Promise<CustomF
 
 /** The shipped tables with this kitchen's own ingredients. */
 export const tablesOfKitchen = async (db: Db): Promise<Tables> =>
-  withCustom(SHIPPED_TABLES, await ownIngredients(db));
+  withLabels(withCustom(SHIPPED_TABLES, await ownIngredients(db)), (await readKitchen(db)).kitchen.labels);
 
 /** Shipped drinks and the cook's own. */
 export const wholeBook = async (db: Db): Promise<Recipe[]> => [...BOOK, ...(await ownRecipes(db))];

@@ -24,6 +24,7 @@ import {
   sweetnessPct,
   type Tables,
   withCustom,
+  withLabels,
 } from '@big-ladle/core';
 import type { Db } from '../db/open.ts';
 import { type Batch, batchFromRow, type Pins } from '../db/rows.ts';
@@ -81,7 +82,8 @@ export async function batchOf(db: Db, id: string): Promise<Batch | null> {
 }
 
 /** The tables as a batch pinned them. */
-export const tablesOf = (pins: Pins): Tables => withCustom(SHIPPED_TABLES, pins.ingredients ?? []);
+export const tablesOf = (pins: Pins): Tables =>
+  withLabels(withCustom(SHIPPED_TABLES, pins.ingredients ?? []), pins.kitchen.labels);
 
 /**
  * Folds a batch's log again and rewrites its projections, in the caller's transaction.

@@ -8,13 +8,14 @@ import {
   type StockRow,
   type Tables,
   withCustom,
+  withLabels,
 } from '@big-ladle/core';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { knowNames } from '../words/names.ts';
 import { call } from './api.ts';
 import type { Pins } from './apiTypes.ts';
-import { queryClient } from './queries.ts';
+import { queryClient, useKitchen } from './queries.ts';
 
 export const bookKey = ['recipes'] as const;
 export const stockKey = ['stock'] as const;
@@ -54,7 +55,17 @@ function bookOf(doc: OwnBook): WholeBook {
 /** The whole book of this kitchen. While the cook's own part is on its way, the shipped one stands in. */
 export function useBook(): WholeBook & { isPending: boolean; error: unknown } {
   const query = useQuery({ queryKey: bookKey, queryFn: () => call<OwnBook>('GET', '/recipes') });
-  const whole = useMemo(() => (query.data ? bookOf(query.data) : SHIPPED), [query.data]);
+  const kitchen = useKitchen();
+  const labels = kitchen.data?.kitchen.labels;
+  const whole = useMemo(() => {
+    const book = query.data ? bookOf(query.data) : SHIPPED;
+    // What a label names goes by that name; a corrected row keeps its own.
+    knowNames(
+      [],
+      (labels ?? []).flatMap((l) => (l.id === l.like ? [] : [[l.id, l.name] as const])),
+    );
+    return { ...book, tables: withLabels(book.tables, labels) };
+  }, [query.data, labels]);
   return { ...whole, isPending: query.isPending, error: query.error };
 }
 
@@ -64,5 +75,5 @@ export const useStock = () =>
   useQuery({ queryKey: stockKey, queryFn: () => call<{ stock: StockRow[] }>('GET', '/stock') });
 
 /** The tables as a batch pinned them. */
-export const tablesOf = (pins: Pick<Pins, 'ingredients'>): Tables =>
-  withCustom(SHIPPED_TABLES, pins.ingredients ?? []);
+export const tablesOf = (pins: Pick<Pins, 'ingredients' | 'kitchen'>): Tables =>
+  withLabels(withCustom(SHIPPED_TABLES, pins.ingredients ?? []), pins.kitchen.labels);

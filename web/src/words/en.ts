@@ -37,6 +37,9 @@ export const EN: Readonly<Record<string, string>> = {
   'balance.lacks.lessSweet': 'nothing that may be added makes it less sweet.',
   'balance.lacks.sourer': 'nothing that may be added is sour enough.',
   'balance.lacks.lessSour': 'nothing that may be added makes it less sour.',
+  'trial.curdles': 'Coconut and milk curdle in what is sour: try a spoon of it first, or leave the sour out.',
+  'trial.spiceGrows': 'Spice and heat grow faster than the pot: begin with two thirds of it.',
+  'trial.tasteAgain': 'So much larger than a cup: stir in half, taste, then the rest.',
   // lots
   'lot.plain': 'Left plain',
   'lot.sweet': 'Sweetened',

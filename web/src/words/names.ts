@@ -15,9 +15,9 @@ export function knowNames(
 
 /** An ingredient by its kitchen name, the cook's own, or its table name and form. */
 export function sayItem(id: string): string {
-  if (has(`item.${id}`)) return say(`item.${id}`);
   const given = own.items.get(id);
   if (given) return given;
+  if (has(`item.${id}`)) return say(`item.${id}`);
   const row = SHIPPED_TABLES.ingredients.get(id);
   if (row) return `${row.name}, ${row.form}`;
   return SHIPPED_TABLES.liquids.get(id)?.name ?? SHIPPED_TABLES.sweeteners.get(id)?.name ?? id;

@@ -21,6 +21,7 @@ import { DevicesPanel } from './DevicesPanel.tsx';
 import { BottleDialog, BurnerDialog, CupWeightDialog, MeasureDialog, PotDialog } from './dialogs.tsx';
 import { HousePanel } from './HousePanel.tsx';
 import { InstrumentsPanel } from './InstrumentsPanel.tsx';
+import { LabelsPanel } from './LabelsPanel.tsx';
 import { measureName } from './names.ts';
 import { ArchivePanel, ToolsPanel } from './ToolsAndArchive.tsx';
 
@@ -199,6 +200,7 @@ export function KitchenPage() {
             </Button>
           </Panel>
           <HousePanel kitchen={kitchen} save={save} />
+          <LabelsPanel kitchen={kitchen} save={save} />
           <AwayPanel kitchen={kitchen} save={save} />
           <InstrumentsPanel fridgeC={kitchen.fridgeC} />
           <DevicesPanel zone={kitchen.zone} />

@@ -19,7 +19,7 @@ import {
 } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { type ReactNode, useDeferredValue, useMemo, useRef, useState } from 'react';
+import { memo, type ReactNode, useCallback, useDeferredValue, useMemo, useRef, useState } from 'react';
 import { useBatches } from '../../../shared/queries.ts';
 import { Figure, Panel } from '../../../shared/ui.tsx';
 import { role } from '../../../theme/theme.ts';
@@ -49,6 +49,9 @@ function firstArrows(candidates: readonly Candidate[]): Candidate[] {
     return true;
   });
 }
+
+/** An arrow that is dragged leaves the ways to the target as they are. */
+const QuietWays = memo(Ways);
 
 export interface BoardProps {
   liquor: Composition;
@@ -110,17 +113,30 @@ export function BalanceBoard(props: BoardProps) {
     sour: wish.sourGPerL ?? pointOf(suggestions[0]?.result ?? liquor).sour,
   };
   const plane = useRef<HTMLDivElement>(null);
-  const show = (suggestion: Suggestion) => {
-    // On a phone the plane lies above the ways.
-    plane.current?.scrollIntoView({ block: 'nearest' });
-    const ids = suggestion.parts.map((p) => p.id);
-    setShown([...new Set([...ids, ...onPlane.map((c) => c.id)])].slice(0, Math.max(MOST_ARROWS, ids.length)));
-    setUnits(
-      Object.fromEntries(
-        suggestion.parts.map((p) => [p.id, p.pieces ?? p.massG / Math.abs(unitOf(candidates, p.id))]),
-      ),
-    );
-  };
+  const show = useCallback(
+    (suggestion: Suggestion) => {
+      // On a phone the plane lies above the ways.
+      plane.current?.scrollIntoView({ block: 'nearest' });
+      const ids = suggestion.parts.map((p) => p.id);
+      setShown(
+        [...new Set([...ids, ...onPlane.map((c) => c.id)])].slice(0, Math.max(MOST_ARROWS, ids.length)),
+      );
+      setUnits(
+        Object.fromEntries(
+          suggestion.parts.map((p) => [p.id, p.pieces ?? p.massG / Math.abs(unitOf(candidates, p.id))]),
+        ),
+      );
+    },
+    [candidates, onPlane],
+  );
+  const toggle = useCallback(
+    (c: Candidate) => {
+      const ids = onPlane.map((o) => o.id);
+      setShown(ids.includes(c.id) ? ids.filter((id) => id !== c.id) : [...ids, c.id]);
+      setUnits((u) => ({ ...u, [c.id]: 0 }));
+    },
+    [onPlane],
+  );
   return (
     <Box
       sx={{
@@ -147,34 +163,7 @@ export function BalanceBoard(props: BoardProps) {
             iced={asItIs ? null : { sour: Math.max(0, served.sourGPerL), sweet: served.sweetPct }}
             liked={liked}
           />
-          <Box
-            sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mt: 1 }}
-            role="group"
-            aria-label="Arrows on the plane"
-          >
-            {candidates.map((c) => {
-              const on = onPlane.includes(c);
-              return (
-                <Button
-                  key={c.id}
-                  size="small"
-                  variant={on ? 'contained' : 'outlined'}
-                  color={on ? 'primary' : 'inherit'}
-                  aria-pressed={on}
-                  onClick={() => {
-                    setShown(
-                      on
-                        ? onPlane.filter((o) => o !== c).map((o) => o.id)
-                        : [...onPlane.map((o) => o.id), c.id],
-                    );
-                    setUnits((u) => ({ ...u, [c.id]: 0 }));
-                  }}
-                >
-                  {candidateName(c.id)}
-                </Button>
-              );
-            })}
-          </Box>
+          <ArrowChoice candidates={candidates} shown={onPlane} onToggle={toggle} />
           <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem', mt: 1 }}>
             Drag an arrow by its handle to see what it does; drag the ring to where you want the drink.
             Everything moves by the arrow keys as well. What may be added is settled in the kitchen.
@@ -182,11 +171,11 @@ export function BalanceBoard(props: BoardProps) {
         </Panel>
       </Box>
       <Box sx={{ display: 'grid', gap: 1.75, minWidth: 0 }}>
-        <Panel title="With these" testId="figures">
+        <Panel title="With these" testId="figures" sx={{ contain: 'layout paint style' }}>
           <Figures drink={together} start={liquor} kitchen={kitchen} />
         </Panel>
         {children}
-        <Ways
+        <QuietWays
           suggestions={suggestions}
           kitchen={kitchen}
           tables={tables}
@@ -199,8 +188,49 @@ export function BalanceBoard(props: BoardProps) {
   );
 }
 
+/** Which of what may be added has an arrow. */
+const ArrowChoice = memo(function ArrowChoice(props: {
+  candidates: readonly Candidate[];
+  shown: readonly Candidate[];
+  onToggle: (candidate: Candidate) => void;
+}) {
+  return (
+    <Box
+      sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mt: 1 }}
+      role="group"
+      aria-label="Arrows on the plane"
+    >
+      {props.candidates.map((c) => {
+        const on = props.shown.includes(c);
+        return (
+          <Button
+            key={c.id}
+            size="small"
+            variant={on ? 'contained' : 'outlined'}
+            color={on ? 'primary' : 'inherit'}
+            aria-pressed={on}
+            onClick={() => props.onToggle(c)}
+          >
+            {candidateName(c.id)}
+          </Button>
+        );
+      })}
+    </Box>
+  );
+});
+
 const unitOf = (candidates: readonly Candidate[], id: string): number =>
   candidates.find((c) => c.id === id)?.unitG ?? 1;
+
+/** A figure with its name: drawn again only when what it shows is another. */
+const Cell = memo(function Cell(props: { value: string; unit: string; label: string; testId: string }) {
+  return (
+    <Box>
+      <Figure value={props.value} unit={props.unit} testId={props.testId} />
+      <Box sx={{ color: role('inkMuted'), fontSize: '0.85rem' }}>{props.label}</Box>
+    </Box>
+  );
+});
 
 /** What the drink is with everything that is shown, beside what it is now. */
 function Figures({ drink, start, kitchen }: { drink: Composition; start: Composition; kitchen: Kitchen }) {
@@ -211,10 +241,7 @@ function Figures({ drink, start, kitchen }: { drink: Composition; start: Composi
   const over = house.freeSugarGPerGlass !== null && glass.freeSugarG > house.freeSugarGPerGlass + 0.5;
   const sour = sournessGPerL(drink);
   const cell = (value: string, unit: string, label: string, testId: string) => (
-    <Box>
-      <Figure value={value} unit={unit} testId={testId} />
-      <Box sx={{ color: role('inkMuted'), fontSize: '0.85rem' }}>{label}</Box>
-    </Box>
+    <Cell value={value} unit={unit} label={label} testId={testId} />
   );
   return (
     <>
@@ -261,8 +288,8 @@ function Figures({ drink, start, kitchen }: { drink: Composition; start: Composi
 }
 
 /** A small scale: how much of the whole. */
-function Bar({ label, value, words }: { label: string; value: number; words: string }) {
-  const share = Math.min(1, Math.max(0, value));
+const Bar = memo(function Bar({ label, value, words }: { label: string; value: number; words: string }) {
+  const share = Math.round(Math.min(1, Math.max(0, value)) * 200) / 200;
   return (
     <Box sx={{ mt: 1.25 }}>
       <Box sx={{ display: 'flex', fontSize: '0.9rem' }}>
@@ -270,8 +297,8 @@ function Bar({ label, value, words }: { label: string; value: number; words: str
         <Box>{words}</Box>
       </Box>
       <Box sx={{ height: 8, borderRadius: 4, bgcolor: role('hairline') }}>
-        <Box sx={{ height: 8, borderRadius: 4, width: `${share * 100}%`, bgcolor: role('rim') }} />
+        <Box sx={{ height: 8, borderRadius: 4, bgcolor: role('rim') }} style={{ width: `${share * 100}%` }} />
       </Box>
     </Box>
   );
-}
+});

@@ -19,6 +19,7 @@ import { litres } from '../../../words/say.ts';
 import { type LiveBatch, useLiveBatch } from '../useBatchNow.ts';
 import { litresOf } from './arrows.ts';
 import { allowedOf, BalanceBoard } from './BalanceBoard.tsx';
+import { CupTrial } from './CupTrial.tsx';
 import { balancedNow } from './place.ts';
 import { deedsOf, StepsByTaste } from './StepsByTaste.tsx';
 
@@ -136,6 +137,14 @@ function OnBalance({ live }: { live: LiveBatch }) {
           />
         )}
       </BalanceBoard>
+      <Box sx={{ mt: 1.75, maxWidth: 640 }}>
+        <CupTrial
+          drink={liquor}
+          tables={tables}
+          into={into}
+          onAdd={(deed) => void live.say([deed], refused)}
+        />
+      </Box>
       {!into && (
         <Box sx={{ mt: 1.5, color: role('inkMuted') }}>
           Nothing can go in before it is strained: this shows what will be wanted then.

@@ -1,7 +1,7 @@
 import type { Candidate, Composition, LikedRegion } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import useMediaQuery from '@mui/material/useMediaQuery';
-import { type KeyboardEvent, type PointerEvent, useMemo, useRef } from 'react';
+import { type KeyboardEvent, memo, type PointerEvent, useMemo, useRef } from 'react';
 import { heading, role } from '../../../theme/theme.ts';
 import { num } from '../../../words/say.ts';
 import { keyStep, mostUnits, type PlanePoint, pointOf, type Scale, unitsAt, withUnits } from './arrows.ts';
@@ -66,13 +66,13 @@ export function Plane(props: {
   const narrow = useMediaQuery('(max-width: 600px)');
   const { W, H } = narrow ? SIZES.narrow : SIZES.wide;
   const svg = useRef<SVGSVGElement>(null);
-  const held = useRef<string | null>(null);
+  /** What is held, and where the drawing lay when it was taken hold of: asking again would lay the page out each time. */
+  const held = useRef<{ id: string; box: DOMRect } | null>(null);
   const now = pointOf(drink);
   // The axes stand still while something is dragged: they follow the drink and the target in whole steps.
-  const most = {
-    sour: Math.max(8, Math.ceil((Math.max(now.sour, target.sour) * 1.45) / 2) * 2),
-    sweet: Math.max(16, Math.ceil((Math.max(now.sweet, target.sweet) * 1.4) / 4) * 4),
-  };
+  const mostSour = Math.max(8, Math.ceil((Math.max(now.sour, target.sour) * 1.45) / 2) * 2);
+  const mostSweet = Math.max(16, Math.ceil((Math.max(now.sweet, target.sweet) * 1.4) / 4) * 4);
+  const most = useMemo(() => ({ sour: mostSour, sweet: mostSweet }), [mostSour, mostSweet]);
   const scale = useMemo((): Scale => {
     const w = W - EDGE.left - EDGE.right;
     const h = H - EDGE.top - EDGE.bottom;
@@ -82,23 +82,22 @@ export function Plane(props: {
       sourOf: (x) => ((x - EDGE.left) / w) * most.sour,
       sweetOf: (y) => ((H - EDGE.bottom - y) / h) * (most.sweet + BELOW) - BELOW,
     };
-  }, [most.sour, most.sweet, W, H]);
+  }, [most, W, H]);
   const dot = { x: scale.x(now.sour), y: scale.y(now.sweet) };
-  const pointer = (event: PointerEvent) => {
-    const box = svg.current!.getBoundingClientRect();
+  const pointer = (event: PointerEvent, box: DOMRect) => {
     return {
       x: ((event.clientX - box.left) / box.width) * W,
       y: ((event.clientY - box.top) / box.height) * H,
     };
   };
   const hold = (id: string) => (event: PointerEvent<SVGGElement>) => {
-    held.current = id;
+    held.current = { id, box: svg.current!.getBoundingClientRect() };
     event.currentTarget.setPointerCapture(event.pointerId);
   };
   const drag = (event: PointerEvent) => {
-    const id = held.current;
-    if (id === null) return;
-    const at = pointer(event);
+    if (!held.current) return;
+    const { id, box } = held.current;
+    const at = pointer(event, box);
     if (id === 'target') {
       onTarget({
         sour: Math.min(most.sour, Math.max(0, scale.sourOf(at.x))),
@@ -137,7 +136,15 @@ export function Plane(props: {
       sweet: Math.max(0, target.sweet + move.sweet),
     });
   };
-  const drawn = layOut(arrows, drink, units, scale, dot);
+  const shown = arrows.map((a) => a.candidate);
+  const ids = shown.map((c) => c.id).join();
+  // Which way each points follows from the drink, not from how much is added.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the same arrows by their ids
+  const directions = useMemo(
+    () => new Map(shown.map((c) => [c.id, directionOf(c, drink, scale)])),
+    [ids, drink, scale],
+  );
+  const drawn = layOut(arrows, drink, units, scale, dot, directions);
   return (
     <Box
       component="svg"
@@ -153,6 +160,8 @@ export function Plane(props: {
         width: '100%',
         height: 'auto',
         display: 'block',
+        // What moves in it moves nothing else of the page.
+        contain: 'layout paint style',
         touchAction: 'none',
         userSelect: 'none',
         '& text': { fontFamily: 'inherit', fill: role('ink') },
@@ -161,90 +170,7 @@ export function Plane(props: {
         '& [role="slider"]:focus-visible .ring': { stroke: role('rim'), strokeWidth: 4 },
       }}
     >
-      {ticks(most.sour).map((t) => (
-        <g key={`x${t}`}>
-          <line
-            x1={scale.x(t)}
-            x2={scale.x(t)}
-            y1={H - EDGE.bottom}
-            y2={scale.y(most.sweet)}
-            stroke={role('hairline')}
-          />
-          <text className="quiet" x={scale.x(t)} y={H - EDGE.bottom + 18} textAnchor="middle">
-            {t}
-          </text>
-        </g>
-      ))}
-      {ticks(most.sweet).map((t) => (
-        <g key={`y${t}`}>
-          <line
-            x1={scale.x(0)}
-            x2={scale.x(most.sour)}
-            y1={scale.y(t)}
-            y2={scale.y(t)}
-            stroke={role('hairline')}
-          />
-          <text className="quiet" x={scale.x(0) - 8} y={scale.y(t) + 4} textAnchor="end">
-            {t}
-          </text>
-        </g>
-      ))}
-      {RATIOS.map(({ ratio, word }) => {
-        // Sweet g/L is ten times g in 100 g, near enough at a drink's density.
-        const endSour = Math.min(most.sour, (most.sweet * 10) / ratio);
-        const endSweet = (endSour * ratio) / 10;
-        return (
-          <g key={word}>
-            <line
-              x1={scale.x(0)}
-              y1={scale.y(0)}
-              x2={scale.x(endSour)}
-              y2={scale.y(endSweet)}
-              stroke={role('rimSoft')}
-              strokeWidth={1.5}
-            />
-            <text className="quiet" x={scale.x(endSour) - 6} y={scale.y(endSweet) + 16} textAnchor="end">
-              {word}
-            </text>
-          </g>
-        );
-      })}
-      {liked && (
-        <g>
-          <ellipse
-            cx={scale.x(liked.sourGPerL)}
-            cy={scale.y(liked.sweetPct)}
-            rx={scale.x(liked.sourSpread) - scale.x(0)}
-            ry={scale.y(0) - scale.y(liked.sweetSpread)}
-            fill={role('ready')}
-            fillOpacity={0.12}
-            stroke={role('ready')}
-            strokeWidth={2}
-            strokeDasharray="5 4"
-          />
-          <text
-            x={scale.x(liked.sourGPerL)}
-            y={scale.y(liked.sweetPct + liked.sweetSpread) - 8}
-            textAnchor="middle"
-            fontSize={14}
-          >
-            what this house likes, from {num(liked.batches)}
-          </text>
-        </g>
-      )}
-      <path
-        d={`M ${scale.x(0)} ${scale.y(most.sweet)} V ${scale.y(0)} H ${scale.x(most.sour)}`}
-        fill="none"
-        stroke={role('rim')}
-        strokeWidth={2.5}
-      />
-      <text className="quiet" x={(W + EDGE.left) / 2} y={H - 8} textAnchor="middle">
-        sour, g/L as citric acid
-      </text>
-      <text className="quiet" transform={`translate(15 ${H / 2}) rotate(-90)`} textAnchor="middle">
-        sweet, g of sugar in 100 g
-      </text>
-
+      <Grid scale={scale} most={most} W={W} H={H} liked={liked} />
       {drawn.map((a) => (
         <g key={a.id}>
           {a.moved && (
@@ -370,6 +296,104 @@ export function Plane(props: {
   );
 }
 
+/** What stands still while something is dragged: axes, proportions, what the house likes. */
+const Grid = memo(function Grid(props: {
+  scale: Scale;
+  most: { sour: number; sweet: number };
+  W: number;
+  H: number;
+  liked: LikedRegion | null;
+}) {
+  const { scale, most, W, H, liked } = props;
+  return (
+    <>
+      {ticks(most.sour).map((t) => (
+        <g key={`x${t}`}>
+          <line
+            x1={scale.x(t)}
+            x2={scale.x(t)}
+            y1={H - EDGE.bottom}
+            y2={scale.y(most.sweet)}
+            stroke={role('hairline')}
+          />
+          <text className="quiet" x={scale.x(t)} y={H - EDGE.bottom + 18} textAnchor="middle">
+            {t}
+          </text>
+        </g>
+      ))}
+      {ticks(most.sweet).map((t) => (
+        <g key={`y${t}`}>
+          <line
+            x1={scale.x(0)}
+            x2={scale.x(most.sour)}
+            y1={scale.y(t)}
+            y2={scale.y(t)}
+            stroke={role('hairline')}
+          />
+          <text className="quiet" x={scale.x(0) - 8} y={scale.y(t) + 4} textAnchor="end">
+            {t}
+          </text>
+        </g>
+      ))}
+      {RATIOS.map(({ ratio, word }) => {
+        // Sweet g/L is ten times g in 100 g, near enough at a drink's density.
+        const endSour = Math.min(most.sour, (most.sweet * 10) / ratio);
+        const endSweet = (endSour * ratio) / 10;
+        return (
+          <g key={word}>
+            <line
+              x1={scale.x(0)}
+              y1={scale.y(0)}
+              x2={scale.x(endSour)}
+              y2={scale.y(endSweet)}
+              stroke={role('rimSoft')}
+              strokeWidth={1.5}
+            />
+            <text className="quiet" x={scale.x(endSour) - 6} y={scale.y(endSweet) + 16} textAnchor="end">
+              {word}
+            </text>
+          </g>
+        );
+      })}
+      {liked && (
+        <g>
+          <ellipse
+            cx={scale.x(liked.sourGPerL)}
+            cy={scale.y(liked.sweetPct)}
+            rx={scale.x(liked.sourSpread) - scale.x(0)}
+            ry={scale.y(0) - scale.y(liked.sweetSpread)}
+            fill={role('ready')}
+            fillOpacity={0.12}
+            stroke={role('ready')}
+            strokeWidth={2}
+            strokeDasharray="5 4"
+          />
+          <text
+            x={scale.x(liked.sourGPerL)}
+            y={scale.y(liked.sweetPct + liked.sweetSpread) - 8}
+            textAnchor="middle"
+            fontSize={14}
+          >
+            what this house likes, from {num(liked.batches)}
+          </text>
+        </g>
+      )}
+      <path
+        d={`M ${scale.x(0)} ${scale.y(most.sweet)} V ${scale.y(0)} H ${scale.x(most.sour)}`}
+        fill="none"
+        stroke={role('rim')}
+        strokeWidth={2.5}
+      />
+      <text className="quiet" x={(W + EDGE.left) / 2} y={H - 8} textAnchor="middle">
+        sour, g/L as citric acid
+      </text>
+      <text className="quiet" transform={`translate(15 ${H / 2}) rotate(-90)`} textAnchor="middle">
+        sweet, g of sugar in 100 g
+      </text>
+    </>
+  );
+});
+
 /** Where an arrow points, as a unit of pixels. */
 function directionOf(c: Candidate, drink: Composition, scale: Scale): { x: number; y: number } {
   const from = pointOf(drink);
@@ -387,12 +411,13 @@ function layOut(
   units: Readonly<Record<string, number>>,
   scale: Scale,
   dot: { x: number; y: number },
+  directions: ReadonlyMap<string, { x: number; y: number }>,
 ) {
   const taken: { x: number; y: number }[] = [];
   return arrows.map(({ candidate, name, amount }, i) => {
     const amountUnits = units[candidate.id] ?? 0;
     const p = pointOf(withUnits(drink, [candidate], units));
-    const way = directionOf(candidate, drink, scale);
+    const way = directions.get(candidate.id) ?? { x: 0, y: -1 };
     const tip = { x: scale.x(p.sour), y: scale.y(p.sweet) };
     // Arrows that point the same way stand beside one another.
     const beside = taken.filter((t) => Math.abs(t.x - way.x) + Math.abs(t.y - way.y) < 0.35).length;

@@ -11,7 +11,7 @@ import Box from '@mui/material/Box';
 import MenuItem from '@mui/material/MenuItem';
 import Slider from '@mui/material/Slider';
 import TextField from '@mui/material/TextField';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { Choice } from '../../../shared/Choice.tsx';
 import { QuantityField } from '../../../shared/QuantityField.tsx';
 import { Panel, Row } from '../../../shared/ui.tsx';
@@ -44,6 +44,86 @@ export function servedAs(drink: Composition, wish: ServingWish, glassMl: number,
   });
 }
 
+/** How a drink is served: chosen here; what it then is stands beside it, and may change with every frame. */
+const Wishes = memo(function Wishes(props: {
+  wish: ServingWish;
+  onWish: (wish: ServingWish) => void;
+  tables: Tables;
+}) {
+  const { wish, onWish, tables } = props;
+  return (
+    <>
+      <Choice
+        label="Over ice"
+        value={wish.ice}
+        options={[
+          { value: 'none', text: 'none' },
+          { value: 'some', text: 'some' },
+          { value: 'much', text: 'a full glass' },
+        ]}
+        onChange={(v) => onWish({ ...wish, ice: v as 'some' })}
+      />
+      <TextField
+        select
+        label="Thinned with"
+        value={wish.mixerId}
+        onChange={(e) => onWish({ ...wish, mixerId: e.target.value })}
+      >
+        {MIXERS.filter((id) => tables.liquids.has(id)).map((id) => (
+          <MenuItem key={id} value={id}>
+            {sayItem(id)}
+          </MenuItem>
+        ))}
+      </TextField>
+      <Box sx={{ px: 1.5 }}>
+        <Box sx={{ color: role('inkMuted'), ml: -1.5 }}>
+          {sayItem(wish.mixerId)}: {percent(wish.mixerShare)} of the glass
+        </Box>
+        <Slider
+          aria-label="Share of the glass that is poured to it"
+          value={wish.mixerShare}
+          min={0}
+          max={0.8}
+          step={0.05}
+          onChange={(_, v) => onWish({ ...wish, mixerShare: v as number })}
+        />
+      </Box>
+    </>
+  );
+});
+
+/** By small glasses, so many a day. */
+const Small = memo(function Small(props: {
+  ml: number;
+  aDay: number;
+  onMl: (ml: number) => void;
+  onADay: (aDay: number) => void;
+}) {
+  return (
+    <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center' }}>
+      <QuantityField
+        label="By small glasses of"
+        value={props.ml}
+        min={5}
+        max={250}
+        decimals={0}
+        unit="mL"
+        width={150}
+        onCommit={props.onMl}
+      />
+      <QuantityField
+        label="A day"
+        value={props.aDay}
+        min={1}
+        max={20}
+        decimals={0}
+        width={90}
+        onCommit={props.onADay}
+      />
+    </Box>
+  );
+});
+
 /** Over ice, thinned with water, soda or juice; a glass and a jug of it; or by small glasses, and how long that lasts. */
 export function Served(props: {
   drink: Composition;
@@ -69,43 +149,9 @@ export function Served(props: {
     );
   };
   return (
-    <Panel title="Served">
+    <Panel title="Served" sx={{ contain: 'layout paint style' }}>
       <Box sx={{ display: 'grid', gap: 1.5 }}>
-        <Choice
-          label="Over ice"
-          value={wish.ice}
-          options={[
-            { value: 'none', text: 'none' },
-            { value: 'some', text: 'some' },
-            { value: 'much', text: 'a full glass' },
-          ]}
-          onChange={(v) => onWish({ ...wish, ice: v as 'some' })}
-        />
-        <TextField
-          select
-          label="Thinned with"
-          value={wish.mixerId}
-          onChange={(e) => onWish({ ...wish, mixerId: e.target.value })}
-        >
-          {MIXERS.filter((id) => tables.liquids.has(id)).map((id) => (
-            <MenuItem key={id} value={id}>
-              {sayItem(id)}
-            </MenuItem>
-          ))}
-        </TextField>
-        <Box sx={{ px: 1.5 }}>
-          <Box sx={{ color: role('inkMuted'), ml: -1.5 }}>
-            {sayItem(wish.mixerId)}: {percent(wish.mixerShare)} of the glass
-          </Box>
-          <Slider
-            aria-label="Share of the glass that is poured to it"
-            value={wish.mixerShare}
-            min={0}
-            max={0.8}
-            step={0.05}
-            onChange={(_, v) => onWish({ ...wish, mixerShare: v as number })}
-          />
-        </Box>
+        <Wishes wish={wish} onWish={onWish} tables={tables} />
         <Box data-testid="served">
           In the glass {num(glass.sweetPct, 1)} g in 100 g, {num(glass.brix, 1)} °Bx, sourness{' '}
           {num(Math.max(0, glass.sourGPerL), 1)} g/L, at {percent(glass.strengthShare)} of its strength
@@ -115,27 +161,7 @@ export function Served(props: {
           {line('A glass', kitchen.servingMl)}
           {line('A jug', JUG_ML)}
         </Box>
-        <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center' }}>
-          <QuantityField
-            label="By small glasses of"
-            value={smallMl}
-            min={5}
-            max={250}
-            decimals={0}
-            unit="mL"
-            width={150}
-            onCommit={setSmallMl}
-          />
-          <QuantityField
-            label="A day"
-            value={aDay}
-            min={1}
-            max={20}
-            decimals={0}
-            width={90}
-            onCommit={setADay}
-          />
-        </Box>
+        <Small ml={smallMl} aDay={aDay} onMl={setSmallMl} onADay={setADay} />
         {small && (
           <Box data-testid="small-servings">
             {num(small.servings)} small glasses, enough for {num(small.days)}{' '}

@@ -1,0 +1,113 @@
+import { type Composition, type Deed, scaleTrial, type Tables, volumeMl } from '@big-ladle/core';
+import Autocomplete from '@mui/material/Autocomplete';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import { useState } from 'react';
+import { QuantityField } from '../../../shared/QuantityField.tsx';
+import { Caution, Panel } from '../../../shared/ui.tsx';
+import { role, thumb } from '../../../theme/theme.ts';
+import { sayItem } from '../../../words/names.ts';
+import { grams, num, say, volume } from '../../../words/say.ts';
+
+/** What was tried on a cup, as much of it as the whole drink wants, with what does not scale. */
+export function CupTrial(props: {
+  drink: Composition;
+  tables: Tables;
+  into: { stepId: string; vesselId: string } | null;
+  onAdd: (deed: Deed) => void;
+}) {
+  const { drink, tables, into, onAdd } = props;
+  const [cupMl, setCupMl] = useState(200);
+  const [itemId, setItemId] = useState('lime-juice');
+  const [amount, setAmount] = useState<number | null>(null);
+  const liquid = tables.liquids.get(itemId);
+  const sweetener = tables.sweeteners.get(itemId);
+  const perMl = liquid?.densityGPerMl ?? 1;
+  const scaled =
+    amount && amount > 0
+      ? scaleTrial(cupMl, [{ itemId, massG: amount * perMl }], volumeMl(drink), drink)
+      : null;
+  const massG = scaled?.additions[0]?.massG ?? 0;
+  return (
+    <Panel title="Tried on a cup" testId="cup-trial">
+      <Box sx={{ display: 'grid', gap: 1.25, gridTemplateColumns: 'minmax(0,1fr)', mt: 1 }}>
+        <Autocomplete
+          options={[...tables.liquids.keys(), ...tables.sweeteners.keys(), ...tables.ingredients.keys()]}
+          value={itemId}
+          disableClearable
+          getOptionLabel={sayItem}
+          onChange={(_, id) => setItemId(id)}
+          renderInput={(params) => <TextField {...params} label="What went into the cup" />}
+        />
+        <Box sx={{ display: 'flex', gap: 1.25, flexWrap: 'wrap' }}>
+          <QuantityField
+            label="Into a cup of"
+            value={cupMl}
+            min={20}
+            max={1000}
+            decimals={0}
+            unit="mL"
+            width={140}
+            onCommit={setCupMl}
+          />
+          <QuantityField
+            label="So much"
+            value={amount}
+            min={0.1}
+            max={500}
+            decimals={1}
+            unit={liquid ? 'mL' : 'g'}
+            width={130}
+            onCommit={setAmount}
+            testId="trial-amount"
+          />
+        </Box>
+        {scaled && (
+          <>
+            <Box data-testid="trial-answer">
+              For all of it, {num(scaled.factor, 1)} times as much:{' '}
+              <strong>{liquid ? volume(massG / perMl / 1000) : grams(massG)}</strong>{' '}
+              {sayItem(itemId).toLowerCase()}.
+            </Box>
+            {scaled.cautions.map((c) => (
+              <Caution
+                key={c}
+                severity={c === 'curdles' ? 'caution' : 'check'}
+                word={say(`severity.${c === 'curdles' ? 'caution' : 'check'}`)}
+                text={say(`trial.${c}`)}
+              />
+            ))}
+            {into && (
+              <Button
+                variant="outlined"
+                color="inherit"
+                sx={thumb}
+                onClick={() => {
+                  onAdd({
+                    kind: 'added',
+                    body: {
+                      ...into,
+                      lineKind: liquid ? 'liquid' : sweetener ? 'sweetener' : 'solid',
+                      itemId,
+                      lineId: `trial-${itemId}`,
+                      massG: Math.round(massG * 10) / 10,
+                    },
+                  });
+                  setAmount(null);
+                }}
+              >
+                It is in, all of it
+              </Button>
+            )}
+          </>
+        )}
+        {!scaled && (
+          <Box sx={{ color: role('inkMuted') }}>
+            Try something on a cup before it goes into the pot: this says what the pot wants.
+          </Box>
+        )}
+      </Box>
+    </Panel>
+  );
+}

@@ -1,0 +1,180 @@
+import { type Kitchen, type Label, SHIPPED_TABLES } from '@big-ladle/core';
+import Autocomplete from '@mui/material/Autocomplete';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import Switch from '@mui/material/Switch';
+import TextField from '@mui/material/TextField';
+import { useState } from 'react';
+import { v7 as uuid } from 'uuid';
+import { QuantityField } from '../../shared/QuantityField.tsx';
+import { Panel, Row } from '../../shared/ui.tsx';
+import { role } from '../../theme/theme.ts';
+import { sayItem } from '../../words/names.ts';
+import { num } from '../../words/say.ts';
+import type { SaveKitchen } from './KitchenPage.tsx';
+
+const KNOWN = [...SHIPPED_TABLES.liquids.keys(), ...SHIPPED_TABLES.sweeteners.keys()];
+const isSweetener = (id: string): boolean => SHIPPED_TABLES.sweeteners.has(id);
+
+/** What a row of the tables says of itself, to compare a packet with. */
+function tableSays(id: string): string {
+  const liquid = SHIPPED_TABLES.liquids.get(id);
+  if (liquid)
+    return `The table: ${num(liquid.sugarGPer100g * liquid.densityGPerMl, 1)} g of sugar in 100 mL, ${num(liquid.brix, 1)} °Bx, sourness ${num(liquid.taGPerL, 1)} g/L.`;
+  const sweetener = SHIPPED_TABLES.sweeteners.get(id);
+  return sweetener
+    ? `The table: ${num(sweetener.sugarPct)} g of sugar in 100 g, ${num(sweetener.waterPct)} g of water, ${num(sweetener.relativeSweetness, 2)} times as sweet as sugar.`
+    : '';
+}
+
+const saidOf = (l: Label): string =>
+  [
+    l.sugarPer100 === null
+      ? ''
+      : `${num(l.sugarPer100, 1)} g of sugar in 100 ${isSweetener(l.like) ? 'g' : 'mL'}`,
+    l.brix === null ? '' : `${num(l.brix, 1)} °Bx`,
+    l.taGPerL === null ? '' : `sourness ${num(l.taGPerL, 1)} g/L`,
+    l.abvPct === null ? '' : `${num(l.abvPct, 1)} %`,
+    l.sweetened ? 'sweetened' : '',
+  ]
+    .filter(Boolean)
+    .join(', ');
+
+/** Liquids and sweeteners read, corrected from a packet or a refractometer, or added beside the tables. */
+export function LabelsPanel({ kitchen, save }: { kitchen: Kitchen; save: SaveKitchen }) {
+  const labels = kitchen.labels ?? [];
+  const [like, setLike] = useState('apple-juice');
+  const [name, setName] = useState('');
+  const [sugar, setSugar] = useState<number | null>(null);
+  const [brix, setBrix] = useState<number | null>(null);
+  const [sour, setSour] = useState<number | null>(null);
+  const [abv, setAbv] = useState<number | null>(null);
+  const [sweetened, setSweetened] = useState(false);
+  const liquid = !isSweetener(like);
+  const nothing = sugar === null && brix === null && sour === null && abv === null;
+  const put = async () => {
+    const own = name.trim();
+    const label: Label = {
+      id: own ? `own-${uuid().slice(-10)}` : like,
+      name: own || sayItem(like),
+      like,
+      sugarPer100: sugar,
+      brix: liquid ? brix : null,
+      taGPerL: liquid ? sour : null,
+      abvPct: liquid ? abv : null,
+      sweetened: liquid && sweetened,
+    };
+    if (await save((k) => ({ labels: [...(k.labels ?? []).filter((l) => l.id !== label.id), label] }))) {
+      setName('');
+      setSugar(null);
+      setBrix(null);
+      setSour(null);
+      setAbv(null);
+      setSweetened(false);
+    }
+  };
+  return (
+    <Panel title="From the label" aside="juices, syrups, sweeteners">
+      {labels.map((l) => (
+        <Row
+          key={l.id}
+          testId="label-row"
+          label={
+            l.id === l.like ? `${l.name}, corrected` : `${l.name}, like ${sayItem(l.like).toLowerCase()}`
+          }
+          note={
+            <Button
+              size="small"
+              aria-label={`Take back ${l.name}`}
+              onClick={() => void save((k) => ({ labels: (k.labels ?? []).filter((o) => o.id !== l.id) }))}
+            >
+              Take back
+            </Button>
+          }
+        >
+          {saidOf(l)}
+        </Row>
+      ))}
+      <Box sx={{ display: 'grid', gap: 1.5, mt: 1.5, gridTemplateColumns: 'minmax(0,1fr)' }}>
+        <Autocomplete
+          options={KNOWN}
+          value={like}
+          disableClearable
+          getOptionLabel={sayItem}
+          onChange={(_, id) => setLike(id)}
+          renderInput={(params) => <TextField {...params} label="It is, or is like" />}
+        />
+        <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem' }} data-testid="table-says">
+          {tableSays(like)}
+        </Box>
+        <TextField
+          label="A name of its own, if it is another thing"
+          value={name}
+          onChange={(e) => setName(e.target.value)}
+          slotProps={{ htmlInput: { maxLength: 60 } }}
+        />
+        <Box sx={{ display: 'flex', gap: 1.25, flexWrap: 'wrap' }}>
+          <QuantityField
+            label={`Sugar in 100 ${liquid ? 'mL' : 'g'}`}
+            value={sugar}
+            min={0}
+            max={100}
+            unit="g"
+            width={150}
+            onCommit={setSugar}
+            testId="label-sugar"
+          />
+          {liquid && (
+            <>
+              <QuantityField
+                label="Refractometer"
+                value={brix}
+                min={0}
+                max={85}
+                unit="°Bx"
+                width={150}
+                onCommit={setBrix}
+              />
+              <QuantityField
+                label="Sourness"
+                value={sour}
+                min={0}
+                max={150}
+                unit="g/L"
+                width={130}
+                onCommit={setSour}
+              />
+              <QuantityField
+                label="Alcohol"
+                value={abv}
+                min={0}
+                max={96}
+                unit="%"
+                width={120}
+                onCommit={setAbv}
+              />
+            </>
+          )}
+        </Box>
+        {liquid && (
+          <FormControlLabel
+            control={<Switch checked={sweetened} onChange={(e) => setSweetened(e.target.checked)} />}
+            label="Sugar was added to it"
+          />
+        )}
+        <Button
+          variant="outlined"
+          sx={{ justifySelf: 'start' }}
+          disabled={nothing}
+          onClick={() => void put()}
+        >
+          {name.trim() ? 'Add it' : 'Correct it'}
+        </Button>
+        <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem' }}>
+          Batches that are begun from now on count with it; those that are on keep what they began with.
+        </Box>
+      </Box>
+    </Panel>
+  );
+}
