@@ -41,15 +41,11 @@ test('sweetened by taste to a verdict, with two changes of mind', async ({ page,
   await taste.getByRole('button', { name: 'sweetness right' }).click();
   await taste.getByRole('button', { name: 'tartness right' }).click();
   await expect(taste).toContainText('It is where you want it');
-  const tasted = (await eventsOf(server)).filter((e) => e.kind === 'tasted');
-  expect(tasted.map((e) => JSON.stringify(e.body.axes))).toEqual([
-    '{"sweet":1}',
-    '{"sweet":-1}',
-    '{"sour":1}',
-    '{"sweet":0}',
-    '{"sour":0}',
-  ]);
-  expect(typeof tasted[0]!.body.atSourGPerL).toBe('number');
+  const tasted = async () => (await eventsOf(server)).filter((e) => e.kind === 'tasted');
+  await expect
+    .poll(async () => (await tasted()).map((e) => JSON.stringify(e.body.axes)))
+    .toEqual(['{"sweet":1}', '{"sweet":-1}', '{"sour":1}', '{"sweet":0}', '{"sour":0}']);
+  expect(typeof (await tasted())[0]!.body.atSourGPerL).toBe('number');
 });
 
 test('an arrow is dragged: figures follow, and the ways follow the target', async ({ page, server }) => {
@@ -247,4 +243,67 @@ test('a drink in parts: from one leg, and from a jar that ran short', async ({ p
   await expect(page.getByTestId('parts-days')).not.toContainText('60 days');
   await expect(keep).toContainText('never for a child under one year');
   await expect(page.getByTestId('maturing')).toContainText('shake it');
+});
+
+test('a label corrects a juice, a limit of the house is pointed out, fruit may take the place of sugar', async ({
+  page,
+  server,
+}) => {
+  await server.api('PUT', '/kitchen', { version: 0, kitchen: KITCHEN });
+  await page.goto(`${server.url}/kitchen`);
+  const labels = page.getByRole('region', { name: 'From the label' });
+  await expect(labels.getByTestId('table-says')).toContainText('g of sugar in 100 mL');
+  await labels.getByTestId('label-sugar').fill('11');
+  await labels.getByRole('button', { name: 'Correct it' }).click();
+  await expect(labels.getByTestId('label-row')).toContainText('11.0 g of sugar in 100 mL');
+  await labels.getByLabel('A name of its own').fill('Corner shop nectar');
+  await labels.getByTestId('label-sugar').fill('13.5');
+  await labels.getByText('Sugar was added to it').click();
+  await labels.getByRole('button', { name: 'Add it' }).click();
+  await expect(labels.getByTestId('label-row')).toHaveCount(2);
+  const house = page.getByRole('region', { name: 'This house' });
+  await house.getByTestId('house-sugar').fill('6');
+  await expect
+    .poll(async () => {
+      const { kitchen } = await server.api<{
+        kitchen: { house: { freeSugarGPerGlass: number | null }; labels: { name: string }[] };
+      }>('GET', '/kitchen');
+      return [kitchen.house.freeSugarGPerGlass, kitchen.labels.map((l) => l.name).sort()];
+    })
+    .toEqual([6, ['Apple juice', 'Corner shop nectar']]);
+  await page.goto(`${server.url}/new/deep-calyx-ginger?stage=balance`);
+  await expect(page.getByTestId('house-limit')).toContainText('more than the 6 g of this house');
+  // No way goes beyond what the house has settled: the nearest says so.
+  await expect(page.getByTestId('binding').first()).toContainText('limit of sugar in a glass');
+  await page.getByText('With fruit instead of a sweetener').click();
+  await expect(page.getByTestId('fruit-instead')).toContainText('thicker');
+});
+
+test('tried on a cup for the pot; scored, it stands in the notebook', async ({ page, server }) => {
+  await begun(server, 'sweeten');
+  await page.goto(`${server.url}/batches/batch/balance`);
+  const trial = page.getByTestId('cup-trial');
+  await trial.getByTestId('trial-amount').fill('2');
+  await expect(trial.getByTestId('trial-answer')).toContainText('times as much');
+  await expect(trial).toContainText('stir in half');
+  await trial.getByRole('combobox', { name: 'What went into the cup' }).fill('Coconut milk');
+  await page.getByRole('option').first().click();
+  await expect(trial).toContainText('curdle');
+  await trial.getByRole('combobox', { name: 'What went into the cup' }).fill('Lime juice, fresh');
+  await page.getByRole('option', { name: 'Lime juice, fresh' }).click();
+  await trial.getByRole('button', { name: 'It is in, all of it' }).click();
+  await expect.poll(() => addedG(server)).toBeGreaterThan(50);
+  await page.goto(`${server.url}/batches/batch/stove`);
+  await expect(page.getByTestId('syrup')).toContainText('Or as a syrup');
+  await page.getByTestId('done').click();
+  await page.getByRole('button', { name: 'Bottled, onto the cold shelf' }).click();
+  await expect(page).toHaveURL(/shelf/);
+  await page.goto(`${server.url}/batches/batch`);
+  await page.getByLabel('In a few words').fill('more lime');
+  await page.getByTestId('how-was-it').getByRole('button', { name: '4' }).click();
+  await expect(page.getByTestId('log')).toContainText('4 of 5: more lime');
+  await page.goto(`${server.url}/drinks/deep-calyx-ginger`);
+  await expect(page.getByTestId('notebook')).toContainText('4 of 5');
+  await expect(page.getByTestId('notebook')).toContainText('more lime');
+  await expect(page.getByTestId('notebook')).toContainText('To try on a cup');
 });

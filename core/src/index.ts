@@ -474,6 +474,7 @@ export {
   USUAL_ROWS,
 } from './tables/kitchenFacts.ts';
 export { type Label, withLabels } from './tables/labels.ts';
+export { PAIR_ROWS, type PairRow } from './tables/pairs.ts';
 export { SPREAD_ROWS, type SpreadId, type SpreadRow } from './tables/spreads.ts';
 export {
   DISSOLVES_FROM_C,

@@ -106,6 +106,10 @@ const BODIES = {
   poured: v.strictObject({ volumeMl: between(0, 30_000) }),
   finished: v.strictObject({}),
   discarded: v.strictObject({ why: text(120) }),
+  scored: v.strictObject({
+    score: v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(5)),
+    words: v.optional(text(200)),
+  }),
   noted: v.strictObject({ text: text(2000), stepId: v.optional(id) }),
   retimed: v.strictObject({ target: id, toMs: between(0, 8.64e15) }),
   undone: v.strictObject({ target: id }),
@@ -147,6 +151,7 @@ export const eventSchema = v.variant('kind', [
   eventOf('poured'),
   eventOf('finished'),
   eventOf('discarded'),
+  eventOf('scored'),
   eventOf('noted'),
   eventOf('retimed'),
   eventOf('undone'),

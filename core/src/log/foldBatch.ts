@@ -64,6 +64,8 @@ export interface BatchLog {
   doubled: readonly string[];
   /** Lots that the batch was split into. */
   lots: readonly Lot[];
+  /** What the cook thought of it, said last. */
+  score: EventOf<'scored'>['body'] | null;
 }
 
 /**
@@ -88,6 +90,7 @@ export function foldBatch(planned: Program, events: readonly LogEvent[]): BatchL
   const cues: { stepId: StepId; cue: string; atMs: number }[] = [];
   const doubled: string[] = [];
   const lots: Lot[] = [];
+  let score: EventOf<'scored'>['body'] | null = null;
 
   for (const event of active) {
     switch (event.kind) {
@@ -149,6 +152,9 @@ export function foldBatch(planned: Program, events: readonly LogEvent[]): BatchL
         break;
       case 'noted':
         notes.push(event);
+        break;
+      case 'scored':
+        score = event.body;
         break;
       case 'split':
         if (known.has(event.body.stepId))
@@ -275,6 +281,7 @@ export function foldBatch(planned: Program, events: readonly LogEvent[]): BatchL
     cues,
     doubled,
     lots,
+    score,
   };
 }
 

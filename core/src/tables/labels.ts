@@ -46,6 +46,8 @@ function labelledLiquid(base: LiquidRow, label: Label): LiquidRow {
     sugarGPer100g: Math.min(sugar, brix),
     taGPerL: label.taGPerL ?? base.taGPerL,
     abvPct: label.abvPct ?? base.abvPct,
+    // What comes with a label is bought; plain water has no more to say.
+    treatment: base.treatment === 'water' ? 'bought' : base.treatment,
     ...(label.sweetened ? { sweetened: true as const } : {}),
     confidence: 'h',
     source: SOURCE,

@@ -8,6 +8,7 @@ import { SHIPPED_TABLES } from './index.ts';
 import { INGREDIENT_ROWS } from './ingredients.ts';
 import { BASE_ROWS } from './keeping.ts';
 import { LIQUID_ROWS } from './liquids.ts';
+import { PAIR_ROWS } from './pairs.ts';
 import { SWEETENER_ROWS } from './sweeteners.ts';
 
 describe('tables', () => {
@@ -28,6 +29,13 @@ describe('tables', () => {
       expect(row.source.length).toBeGreaterThan(5);
     }
     expect(new Set(GUIDANCE_ROWS.map((r) => r.code)).size).toBe(GUIDANCE_ROWS.length);
+  });
+  it('pair only what they have', () => {
+    const known = (id: string) =>
+      SHIPPED_TABLES.ingredients.has(id) ||
+      SHIPPED_TABLES.liquids.has(id) ||
+      SHIPPED_TABLES.sweeteners.has(id);
+    for (const row of PAIR_ROWS) for (const id of [row.itemId, ...row.with]) expect(known(id), id).toBe(true);
   });
   it('hold ingredients that can be: parts of a whole, held liquor falling with the press', () => {
     for (const row of INGREDIENT_ROWS) {

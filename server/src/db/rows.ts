@@ -92,21 +92,26 @@ export const eventToRow = (event: LogEvent, receivedMs: number) => ({
   received_ms: receivedMs,
 });
 
-/** Settings of the kitchen that are single values. */
-const SETTINGS = [
-  'preferredMeasureId',
-  'units',
-  'fridgeC',
-  'fridgeFreeL',
-  'roomC',
-  'tapC',
-  'altitudeM',
-  'hardnessMeqPerL',
-  'zone',
-  'servingMl',
-  'tools',
-  'away',
-] as const satisfies readonly (keyof Kitchen)[];
+/** What of a kitchen has a table of its own. */
+type Tabled = 'pots' | 'burners' | 'bottles' | 'measures' | 'cupWeights';
+
+/** Settings of the kitchen that are single values; one that is forgotten here fails to compile. */
+const SETTINGS = Object.keys({
+  preferredMeasureId: true,
+  units: true,
+  fridgeC: true,
+  fridgeFreeL: true,
+  roomC: true,
+  tapC: true,
+  altitudeM: true,
+  hardnessMeqPerL: true,
+  zone: true,
+  servingMl: true,
+  tools: true,
+  away: true,
+  house: true,
+  labels: true,
+} satisfies Record<Exclude<keyof Kitchen, Tabled>, true>) as Exclude<keyof Kitchen, Tabled>[];
 
 interface VesselRow {
   id: string;

@@ -37,6 +37,9 @@ export interface BatchNowState {
   litres: number;
   /** Where the drink stood on the plane, once the last word on its sweetness was "about right". */
   liked?: LikedPoint;
+  /** Of five, with a word, as the cook said. */
+  score?: number;
+  words?: string;
 }
 
 /** What a verdict says of what this household likes: only a batch that is over, and only its last word. */
@@ -111,6 +114,10 @@ export async function projectBatch(db: Db, batch: Batch): Promise<StepProblem | 
   };
   const liked = batch.rehearsal ? null : likedOf(now.log, finished?.liquor);
   if (liked) state.liked = liked;
+  if (now.log.score) {
+    state.score = now.log.score.score;
+    if (now.log.score.words) state.words = now.log.score.words;
+  }
   await db('batch_now').insert({ batch_id: batch.id, state: JSON.stringify(state) });
   const status = now.log.endedMs !== null ? 'done' : 'on';
   if (status !== batch.status) await db('batch').where({ id: batch.id }).update({ status });

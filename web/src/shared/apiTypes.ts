@@ -81,6 +81,8 @@ export interface BatchList {
       litres: number;
       /** Where it stood on the plane when it was called about right. */
       liked?: LikedPoint;
+      score?: number;
+      words?: string;
     } | null;
   }[];
   next: number | null;

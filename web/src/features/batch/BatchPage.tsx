@@ -18,6 +18,7 @@ import { sayDrink } from '../../words/names.ts';
 import { celsius, centimetres, litres, moment, say, sayStepProblem } from '../../words/say.ts';
 import { BottleForm } from './BottleForm.tsx';
 import { momentView, stageOf, stagesOf } from './figures.ts';
+import { HowWasIt } from './HowWasIt.tsx';
 import { deedText } from './logWords.ts';
 import { MeasureForm } from './MeasureForm.tsx';
 import { begin, KeptPlan, tellFailed } from './PlanPage.tsx';
@@ -144,6 +145,7 @@ function BatchTable({ live }: { live: LiveBatch }) {
               ) : (
                 <PotPanel {...input} />
               )}
+              {!step && !batch.rehearsal && <HowWasIt live={live} />}
               <LogPanel live={live} />
             </>
           }

@@ -1,13 +1,16 @@
 import {
   ALCOHOL_UNIT_ROWS,
   abvPct,
+  asHandMeasures,
   EMPTY_KITCHEN,
+  glassDoseG,
   glassFacts,
   itemsOf,
   type Liquor,
   lotOf,
   marksOf,
   massG,
+  measuringKit,
   ofLiquid,
   plus,
   volumeMl,
@@ -25,7 +28,7 @@ import { notify } from '../../shared/notices.ts';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { role, thumb } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
-import { num, say, volume } from '../../words/say.ts';
+import { grams, handText, num, say, volume } from '../../words/say.ts';
 import type { LiveBatch } from './useBatchNow.ts';
 
 /** Below this alcohol keeps nothing, % by volume. */
@@ -72,6 +75,7 @@ export function LotStir({ live }: { live: LiveBatch }) {
       <Box>
         {lot.name}, {volume(volumeMl(liquor) / 1000)}. {say(`lot.${lot.kind}.about`)}
       </Box>
+      {(lot.kind === 'plain' || lot.kind === 'children') && <EachGlass live={live} liquor={liquor} />}
       <Autocomplete
         options={[...tables.liquids.keys()]}
         value={itemId}
@@ -124,6 +128,34 @@ export function LotStir({ live }: { live: LiveBatch }) {
         This lot on the plane
       </Button>
       <Box sx={{ color: role('inkMuted') }}>Nothing to stir in? Then go on with the wide button.</Box>
+    </Box>
+  );
+}
+
+/** What a glass of a lot that is left plain wants, to be as sweet as the plan has it. */
+function EachGlass({ live, liquor }: { live: LiveBatch; liquor: Liquor }) {
+  const { program, kitchen, tables } = live;
+  const sweeten = program.steps.find((s) => s.kind === 'sweeten');
+  const target = sweeten?.kind === 'sweeten' ? sweeten.targetSweetnessPct : null;
+  const ids = program.lines.flatMap((l) => (l.kind === 'sweetener' ? [l.itemId] : []));
+  if (target === null) return null;
+  const kit = { ...measuringKit(kitchen), preferredMeasureId: undefined };
+  return (
+    <Box data-testid="each-glass">
+      To sweeten it in the glass, {num(kitchen.servingMl)} mL want{' '}
+      {[...new Set([...ids, 'honey'])]
+        .flatMap((id) => {
+          const row = tables.sweeteners.get(id);
+          const dose = row ? glassDoseG(liquor, kitchen.servingMl, target, row.relativeSweetness) : null;
+          if (!row || !dose) return [];
+          const hand = handText(
+            asHandMeasures(dose, { id: row.id, bulkGPerMl: row.bulkGPerMl, piece: null }, kit),
+            kitchen.measures,
+          );
+          return [`${grams(dose)} of ${sayItem(id).toLowerCase()} (${hand})`];
+        })
+        .join(' or ')}
+      .
     </Box>
   );
 }

@@ -22,6 +22,7 @@ import { fromLocalField, toLocalField } from '../../shared/zone.ts';
 import { heading, role } from '../../theme/theme.ts';
 import { sayDrink } from '../../words/names.ts';
 import { duration, litres, moment, num, say } from '../../words/say.ts';
+import { plannedBase } from './balance/place.ts';
 import { SwapChoices } from './balance/SwapChoices.tsx';
 import { stagesOf } from './figures.ts';
 import { Likely } from './Likely.tsx';
@@ -358,6 +359,7 @@ export function PlanTable({ plan, kitchen, nowMs, onChange, deeds }: PlanTablePr
                             input.program.lines.find((l) => l.id === lineId)?.massG ||
                             (dosedGOf(input.sim)[lineId] ?? 0)
                           }
+                          base={plannedBase(input.sim)}
                           finishedMl={made.litres * 1000}
                           onChange={onChange}
                         />

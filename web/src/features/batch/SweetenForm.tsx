@@ -1,5 +1,6 @@
 import {
   asHandMeasures,
+  DISSOLVES_FROM_C,
   dosesToCome,
   glassFacts,
   gramsToSweetness,
@@ -15,7 +16,7 @@ import { Link } from 'react-router';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { Figure } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
-import { grams, handText, num, percent, say } from '../../words/say.ts';
+import { celsius, grams, handText, num, percent, say, volume } from '../../words/say.ts';
 import { FootDeed } from './FootDeed.tsx';
 import type { LiveBatch } from './useBatchNow.ts';
 
@@ -125,6 +126,13 @@ export function SweetenForm({ live, onEnough }: { live: LiveBatch; onEnough?: ()
           <FootDeed testId="dose" onClick={() => void add(dose.grams)}>
             {grams(dose.grams)} is in
           </FootDeed>
+          {entry.now.tempC < DISSOLVES_FROM_C[sweetener.dissolves] && (
+            <Box data-testid="syrup">
+              At {celsius(entry.now.tempC)} it dissolves slowly. Or as a syrup: warm{' '}
+              {volume(dose.grams / 1000)} of the drink with the {grams(dose.grams)} until it is clear, cool
+              it, and pour it back.
+            </Box>
+          )}
           <Box sx={{ color: role('inkMuted'), fontSize: '0.92em' }}>
             {addedG > 0 && <>{grams(addedG)} so far. </>}
             Then, tasting each time:{' '}

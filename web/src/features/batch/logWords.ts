@@ -70,6 +70,8 @@ export function deedText(event: LogEvent, live: Pick<LiveBatch, 'program'>): str
           : 'tasted: not sweet enough';
     case 'bottled':
       return `filled ${num(event.body.bottles.length)} bottles`;
+    case 'scored':
+      return `${num(event.body.score)} of 5${event.body.words ? `: ${event.body.words}` : ''}`;
     case 'noted':
       return event.body.text;
     case 'retimed':

@@ -18,6 +18,7 @@ import { role } from '../../theme/theme.ts';
 import { sayDrink, sayItem } from '../../words/names.ts';
 import { duration, litres, num, say } from '../../words/say.ts';
 import { LineFacts } from './LineFacts.tsx';
+import { Notebook } from './Notebook.tsx';
 import { useMade } from './useMade.ts';
 
 interface VersionDoc {
@@ -207,6 +208,7 @@ export function RecipePage() {
             Save as recipe JSON-LD
           </Button>
         </TextOut>
+        <Notebook recipe={recipe} book={book} />
         {mine && (
           <Panel title="Versions" aside={`now version ${num(recipe.version)}`}>
             {[...(versions.data?.versions ?? [])].reverse().map((v) => (

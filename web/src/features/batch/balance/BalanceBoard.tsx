@@ -1,5 +1,6 @@
 import {
   ALCOHOL_UNIT_ROWS,
+  type BalanceAim,
   type BalanceWish,
   brix,
   type Candidate,
@@ -102,10 +103,11 @@ export function BalanceBoard(props: BoardProps) {
   const together = withUnits(liquor, onPlane, units);
   const served = servedAs(together, serving, kitchen.servingMl, tables);
   const asItIs = serving.ice === 'none' && serving.mixerShare === 0;
+  const [aim, setAim] = useState<BalanceAim>('leastAdded');
   const settled = useDeferredValue(wish);
   const suggestions = useMemo(
-    () => suggestAdditions(liquor, settled, candidates, limitsOf(kitchen), 'leastAdded'),
-    [liquor, settled, candidates, kitchen],
+    () => suggestAdditions(liquor, settled, candidates, limitsOf(kitchen), aim),
+    [liquor, settled, candidates, kitchen, aim],
   );
   const target = {
     sweet: wish.sweetPct,
@@ -180,6 +182,8 @@ export function BalanceBoard(props: BoardProps) {
           kitchen={kitchen}
           tables={tables}
           onShow={show}
+          aim={aim}
+          onAim={setAim}
           {...(taking ? { taking } : {})}
         />
         <Served drink={together} wish={serving} onWish={setServing} kitchen={kitchen} tables={tables} />

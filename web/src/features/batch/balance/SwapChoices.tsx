@@ -1,4 +1,5 @@
 import {
+  type Composition,
   completeChoices,
   type Instead,
   type LiquidRow,
@@ -9,13 +10,15 @@ import {
   sournessGPerL,
   swapSour,
   swapSweetener,
+  sweetenWithFruit,
   type Tables,
 } from '@big-ladle/core';
 import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
-import { Panel } from '../../../shared/ui.tsx';
+import { useStock } from '../../../shared/book.ts';
+import { Panel, Row } from '../../../shared/ui.tsx';
 import { role } from '../../../theme/theme.ts';
 import { sayItem } from '../../../words/names.ts';
 import { celsius, grams, num, say, volume } from '../../../words/say.ts';
@@ -31,6 +34,8 @@ export interface SwapProps {
   tables: Tables;
   /** Grams that the plan takes of each line now, by line. */
   massOf: (lineId: string) => number;
+  /** The drink before it is sweetened. */
+  base: Composition | null;
   /** Finished millilitres. */
   finishedMl: number;
   onChange: (plan: PlanDoc) => void;
@@ -67,6 +72,9 @@ export function SwapChoices(props: SwapProps) {
           target={targetSweetnessPct}
         />
       ))}
+      {sweet.length > 0 && props.base && (
+        <FruitInstead base={props.base} target={targetSweetnessPct} tables={tables} />
+      )}
       {sour.map((line) => (
         <SourSwapChoice key={line.id} {...props} line={line} instead={instead} put={put} />
       ))}
@@ -97,8 +105,42 @@ function Pick(props: { label: string; ids: readonly string[]; value: string; onP
   );
 }
 
+/** Fruit that may sweeten in the place of sugar. */
+const SWEET_FRUIT = ['date-paste', 'pineapple-juice', 'apple-juice', 'orange-juice'];
+
+/** How much fruit it would take, and what that does to litres, body and keeping. */
+function FruitInstead(props: { base: Composition; target: number; tables: Tables }) {
+  const { base, target, tables } = props;
+  const ways = SWEET_FRUIT.map((id) => ({ id, way: sweetenWithFruit(base, target, id, tables) }));
+  return (
+    <Box component="details" sx={{ mt: 1 }} data-testid="fruit-instead">
+      <Box component="summary" sx={{ cursor: 'pointer', minHeight: 32 }}>
+        With fruit instead of a sweetener
+      </Box>
+      {ways.map(({ id, way }) => (
+        <Row
+          key={id}
+          dense
+          label={sayItem(id)}
+          note={
+            way
+              ? `${num(way.litresMore, 1)} L more, ${way.body}${way.raw ? ', raw: keeps for less long' : ''}`
+              : 'not sweet enough for this'
+          }
+        >
+          {way && `${volume(way.volumeMl / 1000)}${way.fruit ? `, ${num(way.fruit.pieces)} fruit` : ''}`}
+        </Row>
+      ))}
+      <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem' }}>
+        The sugar of fruit juice and of blended dates counts as free sugar too.
+      </Box>
+    </Box>
+  );
+}
+
 function SweetSwap(props: LineProps & { target: number }) {
   const { line, tables, put, massOf, finishedMl, target } = props;
+  const stock = useStock().data?.stock.find((s) => s.itemId === nowOf(props));
   const itemId = nowOf(props);
   const own = tables.sweeteners.get(line.itemId);
   const row = tables.sweeteners.get(itemId);
@@ -133,6 +175,18 @@ function SweetSwap(props: LineProps & { target: number }) {
         value={itemId}
         onPick={pick}
       />
+      {stock && massG > 0 && (
+        <Box
+          sx={{ mt: 0.5, color: stock.inHouseG < massG ? role('caution') : role('inkMuted') }}
+          data-testid="in-house"
+        >
+          {grams(stock.inHouseG)} in the house, {grams(massG)} wanted
+          {stock.packG !== null &&
+            stock.packG > 0 &&
+            `: ${num(stock.inHouseG / stock.packG, 1)} of ${num(massG / stock.packG, 1)} jars or packs of ${grams(stock.packG)}`}
+          .
+        </Box>
+      )}
       {itemId !== line.itemId && swap && back && (
         <Box sx={{ mt: 1 }} data-testid="swap-facts">
           As sweet as {grams(back.massG)} of {sayItem(line.itemId).toLowerCase()}:{' '}

@@ -1,5 +1,6 @@
 import {
   asHandMeasures,
+  type BalanceAim,
   type BalanceBinding,
   brix,
   type Candidate,
@@ -15,6 +16,7 @@ import {
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { Fragment, type ReactNode } from 'react';
+import { Choice } from '../../../shared/Choice.tsx';
 import { Panel } from '../../../shared/ui.tsx';
 import { heading, role } from '../../../theme/theme.ts';
 import { sayItem } from '../../../words/names.ts';
@@ -79,11 +81,22 @@ export function Ways(props: {
   kitchen: Kitchen;
   tables: Tables;
   onShow: (suggestion: Suggestion) => void;
+  aim: BalanceAim;
+  onAim: (aim: BalanceAim) => void;
   taking?: (suggestion: Suggestion) => ReactNode;
 }) {
-  const { suggestions, kitchen, tables, onShow, taking } = props;
+  const { suggestions, kitchen, tables, onShow, aim, onAim, taking } = props;
   return (
     <Panel title="Ways to get there" testId="ways">
+      <Choice
+        label="With as little as can be of"
+        value={aim}
+        options={[
+          { value: 'leastAdded', text: 'everything' },
+          { value: 'leastSugar', text: 'sugar' },
+        ]}
+        onChange={(v) => onAim(v as BalanceAim)}
+      />
       {suggestions.length === 0 && (
         <Box sx={{ color: role('inkMuted') }}>Nothing may be added yet: the kitchen says what may.</Box>
       )}

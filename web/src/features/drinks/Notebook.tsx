@@ -1,0 +1,66 @@
+import { PAIR_ROWS, type Recipe } from '@big-ladle/core';
+import Box from '@mui/material/Box';
+import { Link } from 'react-router';
+import { useBatches } from '../../shared/queries.ts';
+import { Panel, Row } from '../../shared/ui.tsx';
+import { role } from '../../theme/theme.ts';
+import { sayDrink, sayItem } from '../../words/names.ts';
+import { num } from '../../words/say.ts';
+
+/** How often a drink and its variants were made, what they scored, and what goes with it to try next. */
+export function Notebook({ recipe, book }: { recipe: Recipe; book: readonly Recipe[] }) {
+  const { data } = useBatches();
+  const family = new Set([
+    recipe.id,
+    ...(recipe.base ? [recipe.base.id] : []),
+    ...book
+      .filter((r) => r.base && (r.base.id === recipe.id || r.base.id === recipe.base?.id))
+      .map((r) => r.id),
+  ]);
+  const made = (data?.batches ?? [])
+    .filter((b) => family.has(b.batch.plan.recipeId) && b.now?.endedMs != null)
+    .sort(
+      (a, b) => (b.now?.score ?? 0) - (a.now?.score ?? 0) || (b.now?.endedMs ?? 0) - (a.now?.endedMs ?? 0),
+    );
+  const has = new Set(recipe.lines.map((l) => l.itemId));
+  const pairs = recipe.lines
+    .flatMap((l) =>
+      (PAIR_ROWS.find((p) => p.itemId === l.itemId)?.with ?? [])
+        .filter((id) => !has.has(id))
+        .map((id) => ({ id, to: l.itemId })),
+    )
+    .filter((p, i, all) => all.findIndex((o) => o.id === p.id) === i)
+    .slice(0, 6);
+  return (
+    <Panel title="Notebook" testId="notebook">
+      {made.length === 0 && (
+        <Box sx={{ color: role('inkMuted') }}>Not made yet. What you think of it stands here then.</Box>
+      )}
+      {made.map(({ batch, now }) => (
+        <Row
+          key={batch.id}
+          label={
+            <Link to={`/batches/${batch.id}`}>
+              {sayDrink(batch.plan.recipeId)}
+              {now?.endedMs != null && `, ${new Date(now.endedMs).toLocaleDateString()}`}
+            </Link>
+          }
+          note={now?.score === undefined ? 'no score' : `${num(now.score)} of 5`}
+        >
+          {[
+            now?.liked && `liked at ${num(now.liked.sweetPct, 1)} sweet, ${num(now.liked.sourGPerL, 1)} sour`,
+            now?.words,
+          ]
+            .filter(Boolean)
+            .join('; ')}
+        </Row>
+      ))}
+      {pairs.length > 0 && (
+        <Box sx={{ mt: 1 }}>
+          To try on a cup:{' '}
+          {pairs.map((p) => `${sayItem(p.id).toLowerCase()} with ${sayItem(p.to).toLowerCase()}`).join('; ')}.
+        </Box>
+      )}
+    </Panel>
+  );
+}
