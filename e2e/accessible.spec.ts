@@ -138,6 +138,32 @@ const SCREENS: { name: string; path: string; open?: (page: Page) => Promise<void
       await expect(page.getByTestId('too-late')).toBeVisible();
     },
   },
+  {
+    name: 'balance of a batch that is on',
+    path: '/batches/demo-steeping/balance',
+    open: async (page) => {
+      await page.getByTestId('way').first().getByRole('button', { name: 'Show it' }).click();
+      await page.getByRole('button', { name: 'some', exact: true }).click();
+    },
+  },
+  {
+    name: 'balance by taste, lots and a trial',
+    path: '/batches/demo-steeping/stove',
+    open: async (page) => {
+      await page.getByTestId('done').click();
+      await expect(page.getByRole('heading', { name: 'Strain' })).toBeVisible();
+      await page.getByTestId('done').click();
+      await expect(page.getByRole('heading', { name: 'Sweeten by taste' })).toBeVisible();
+      await page.getByRole('button', { name: 'Split it into lots' }).click();
+      await page.getByRole('button', { name: 'One more lot' }).click();
+      await expectCleanEverywhere(page, 'lots');
+      await page.getByRole('link', { name: 'Sweet, sour and strong on one plane' }).click();
+      await page.getByTestId('way').first().getByRole('button', { name: 'Take it step by step' }).click();
+      await page.getByTestId('trial-amount').fill('2');
+      await expect(page.getByTestId('trial-answer')).toBeVisible();
+    },
+  },
+  { name: 'a drink in parts', path: '/drinks/parts' },
   { name: 'shelf', path: '/shelf' },
   {
     name: 'bottle dialog',

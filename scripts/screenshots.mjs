@@ -64,11 +64,6 @@ const VIEWS = [
       await page.getByTestId('pasted-line').first().waitFor();
     },
   },
-  {
-    name: 'several-vessels',
-    path: '/new/pineapple-ginger?stage=draw',
-    size: { width: 1280, height: 1100 },
-  },
   { name: 'shopping', path: '/shopping', size: TABLE },
   { name: 'new-batch-size', path: '/new/deep-calyx-ginger?method=shortBoilLongSteep', size: TABLE },
   { name: 'batch', path: '/batches/demo-steeping', size: TABLE },
@@ -118,6 +113,17 @@ const VIEWS = [
     prepare: async (page) => {
       await page.getByLabel('Ready by').fill('2026-11-25T08:00');
       await page.getByTestId('too-late').waitFor();
+    },
+  },
+  { name: 'drink-in-parts', path: '/drinks/parts', size: TABLE },
+  {
+    name: 'balance',
+    path: '/batches/demo-steeping/balance',
+    size: { width: 1280, height: 1000 },
+    prepare: async (page) => {
+      await page.getByTestId('way').nth(2).getByRole('button', { name: 'Show it' }).click();
+      await page.getByRole('button', { name: 'some', exact: true }).click();
+      await page.evaluate(() => window.scrollTo(0, 0));
     },
   },
   { name: 'cold-shelf', path: '/shelf', size: TABLE },

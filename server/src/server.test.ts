@@ -167,6 +167,19 @@ describe('the kitchen', () => {
       preferredMeasureId: 'mug',
       altitudeM: 600,
       zone: 'UTC',
+      house: { ...KITCHEN.house, freeSugarGPerGlass: 14, allows: ['honey', 'lime'] },
+      labels: [
+        {
+          id: 'own-nectar',
+          name: 'Nectar',
+          like: 'apple-juice',
+          sugarPer100: 13,
+          brix: null,
+          taGPerL: null,
+          abvPct: null,
+          sweetened: true,
+        },
+      ],
     };
     expect((await api('PUT', '/kitchen', { version: 0, kitchen: full })).status).toBe(200);
     expect((await api('GET', '/kitchen')).body).toEqual({ version: 1, kitchen: full });
