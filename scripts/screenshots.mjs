@@ -27,6 +27,7 @@ const VIEWS = [
         { kind: 'clockStarted', body: { clockId: 'glass', label: 'Bottles in hot water', minutes: 35 } },
       ]);
     },
+    prepare: (page) => page.getByTestId('on-pot').first().waitFor(),
   },
   { name: 'drinks', path: '/drinks', size: TABLE },
   { name: 'recipe', path: '/drinks/calyx-pineapple', size: TABLE },

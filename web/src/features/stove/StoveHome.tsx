@@ -80,7 +80,7 @@ function Board(props: {
   kitchen: KitchenNow;
 }) {
   const { planned, items, nowMs, kitchen } = props;
-  const { entries: board, clocks, on } = useOnBoard(nowMs);
+  const { entries: board, clocks, on, isPending } = useOnBoard(nowMs);
   const due = useAlarms(clocks.flatMap(momentsOf), nowMs, 'Big Ladle');
   const plans = usePlans(planned, kitchen);
   return (
@@ -96,6 +96,8 @@ function Board(props: {
         <AlarmQueue due={due} />
         {board.length > 0 ? (
           <OnTheStove board={board} nowMs={nowMs} />
+        ) : isPending ? (
+          <Loading />
         ) : (
           <Panel title="Nothing is on">
             <Typography>

@@ -44,8 +44,9 @@ export function useOnBoard(nowMs: number): {
   entries: BoardEntry[];
   clocks: RunningClock[];
   on: readonly OnBatch[];
+  isPending: boolean;
 } {
-  const { on } = useOnBatches(Math.floor(nowMs / LOOK_AGAIN_MS) * LOOK_AGAIN_MS);
+  const { on, isPending } = useOnBatches(Math.floor(nowMs / LOOK_AGAIN_MS) * LOOK_AGAIN_MS);
   const entries = on.flatMap((batch): BoardEntry[] => {
     const { kitchen } = batch.batch.pins!;
     const { program } = batch.now.log;
@@ -106,5 +107,6 @@ export function useOnBoard(nowMs: number): {
     entries: entries.sort((a, b) => (a.clock?.endMs ?? 0) - (b.clock?.endMs ?? 0)),
     clocks: clocks.sort((a, b) => a.endMs - b.endMs),
     on,
+    isPending,
   };
 }

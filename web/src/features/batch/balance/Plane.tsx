@@ -404,6 +404,10 @@ function directionOf(c: Candidate, drink: Composition, scale: Scale): { x: numbe
   return { x: x / length, y: y / length };
 }
 
+/** Whether two arrows point nearly the same way. */
+const near = (a: { x: number; y: number }, b: { x: number; y: number }): boolean =>
+  Math.abs(a.x - b.x) + Math.abs(a.y - b.y) < 0.35;
+
 /** Tips, handles and words of the arrows; words that would lie on one another stand below. */
 function layOut(
   arrows: readonly Arrow[],
@@ -420,14 +424,16 @@ function layOut(
     const way = directions.get(candidate.id) ?? { x: 0, y: -1 };
     const tip = { x: scale.x(p.sour), y: scale.y(p.sweet) };
     // Arrows that point the same way stand beside one another.
-    const beside = taken.filter((t) => Math.abs(t.x - way.x) + Math.abs(t.y - way.y) < 0.35).length;
+    const beside = taken.filter((t) => near(t, way)).length;
     taken.push(way);
     const reach = STUB + beside * 4;
     const handle = {
       x: tip.x + way.x * reach - way.y * 26 * beside,
       y: tip.y + way.y * reach + way.x * 26 * beside,
     };
-    const left = way.x < -0.25;
+    // Of several that point the same way the first has its word on the left, out of the way of the others.
+    const alone = ![...directions].some(([id, d]) => id !== candidate.id && near(d, way));
+    const left = way.x < -0.25 || (beside === 0 && !alone && Math.abs(way.x) < 0.35);
     return {
       id: candidate.id,
       candidate,
