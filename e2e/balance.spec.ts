@@ -103,6 +103,7 @@ test('sugar for honey in a plan: list, litres of water, bottles and keeping move
   await page.getByRole('combobox', { name: /Soured with/ }).fill('Lime juice, bottled');
   await page.getByRole('option', { name: 'Lime juice, bottled' }).click();
   await expect(page.getByTestId('sour-facts')).toContainText('As sour, by acid');
+  await expect(page.getByTestId('as-sour')).toContainText('of tamarind');
   await expect(page.getByTestId('sour-facts')).toContainText('pasteurised');
   await page.goto(`${server.url}/new/lemongrass-ginger-mint?method=straightBoil&stage=keep`);
   const bottled = await page.getByTestId('drink-by').innerText();
@@ -164,6 +165,7 @@ test('three lots, one with spirits: each with its marks, its bottles and its dat
   await expect(page.getByTestId('lot-alcohol')).toContainText('Below 10 % alcohol keeps nothing');
   await page.getByRole('button', { name: 'It is in' }).click();
   await expect(page.getByTestId('lot-alcohol')).toContainText('Now 3.6 % alcohol');
+  await expect(page.getByTestId('with-alcohol')).toContainText('with alcohol, 3.6 %');
   await expect(page.getByTestId('marks')).toContainText('not for children');
   await page.getByTestId('done').click();
   await page.getByRole('button', { name: 'Bottled, onto the cold shelf' }).click();

@@ -1,5 +1,5 @@
 import { type Composition, massG, ofLiquid, ofSweetener, scaled, water } from '../liquor/composition.ts';
-import { juicePerKg } from '../physics/juice.ts';
+import { juicePerKg, pressedOf } from '../physics/juice.ts';
 import type { Kitchen } from '../program/kitchen.ts';
 import { juiceToolOf } from '../program/kitchen.ts';
 import type { Origin } from '../program/types.ts';
@@ -68,16 +68,12 @@ export function candidateOf(
       origin: liquid.treatment,
     };
   const fruit = FRUIT_ROWS.find((f) => f.id === id);
-  const juice = fruit?.parts.find((p) => p.share === 'juice');
-  const row = fruit?.parts
-    .filter((p) => p.share === 'whole' || p.share === 'flesh')
-    .map((p) => tables.ingredients.get(p.itemId))
-    .find((r) => r !== undefined);
-  const juiceRow = juice ? tables.liquids.get(juice.itemId) : undefined;
-  if (!fruit || !juiceRow || !row) return null;
+  const pressed = fruit ? pressedOf(fruit, tables) : null;
+  if (!fruit || !pressed) return null;
+  const { row, juice: juiceRow } = pressed;
   // Of a fruit that is bought whole only the flesh is juiced.
   const juicedG = row.piece?.massG ?? fruit.wholeG;
-  const perKg = juicePerKg(row, row.role === 'citrus' ? 'hand' : juiceToolOf(kitchen as Kitchen));
+  const perKg = juicePerKg(row, row.role === 'citrus' ? 'hand' : juiceToolOf(kitchen));
   if (perKg === null) return null;
   const ml = (juicedG / 1000) * perKg;
   const unit = ofLiquid(juiceRow, ml);

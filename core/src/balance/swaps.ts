@@ -6,9 +6,10 @@ import {
   ofSweetener,
   plus,
   volumeMl,
+  WATER_20_G_PER_ML,
   withWaterFor,
 } from '../liquor/composition.ts';
-import { fruitForJuice } from '../physics/juice.ts';
+import { fruitForJuice, pressedOf } from '../physics/juice.ts';
 import type { JuiceTool } from '../program/types.ts';
 import { FRUIT_ROWS } from '../tables/fruits.ts';
 import { DISSOLVES_FROM_C, factsOfSweetener, type SweetenerFacts } from '../tables/sweetenerFacts.ts';
@@ -96,7 +97,7 @@ export function swappedInDrink(
   const swapped = plus(minus(drink, from), to);
   const same = withWaterFor(swapped, volumeMl(drink));
   if (!same) return null;
-  return { drink: same, waterLessMl: (swapped.waterG - same.waterG) / 0.9982 };
+  return { drink: same, waterLessMl: (swapped.waterG - same.waterG) / WATER_20_G_PER_ML };
 }
 
 /** Something sour that may take the place of something sour: a liquid by the millilitre, or a solid by the gram. */
@@ -120,11 +121,8 @@ const sourPerMl = (row: LiquidRow): number => row.taGPerL / 1000 + (1.066 * row.
 /** Fruit of which a juice is pressed, with the ingredient row that says how much. */
 function fruitOf(liquidId: string, tables: Tables): { id: string; row: IngredientRow } | null {
   const fruit = FRUIT_ROWS.find((f) => f.parts.some((p) => p.share === 'juice' && p.itemId === liquidId));
-  const row = fruit?.parts
-    .filter((p) => p.share === 'whole' || p.share === 'flesh')
-    .map((p) => tables.ingredients.get(p.itemId))
-    .find((r) => r !== undefined);
-  return fruit && row ? { id: fruit.id, row } : null;
+  const pressed = fruit ? pressedOf(fruit, tables) : null;
+  return fruit && pressed ? { id: fruit.id, row: pressed.row } : null;
 }
 
 /**
@@ -187,15 +185,12 @@ export interface FruitSweetening {
   fruit: { id: string; pieces: number; massG: number } | null;
   /** What it adds to the litres, beyond what the sweetener would have. */
   litresMore: number;
-  /** The drink's litres once as sweet as before. */
+  /** Sugar that comes with it, g. */
   sugarG: number;
   raw: boolean;
   /** Date pulp thickens, juice thins. */
   body: 'thicker' | 'thinner';
 }
-
-/** Millilitres of drink that a millilitre brings, as volumes of mixtures go: near enough its own. */
-const mlOf = (c: Composition): number => volumeMl(c);
 
 /**
  * How much of a sweet juice or of blended dates sweetens a drink to a sweetness.
@@ -235,7 +230,7 @@ export function sweetenWithFruit(
       fruit && squeezed?.pieces != null
         ? { id: fruit.id, pieces: Math.ceil(squeezed.pieces - 1e-9), massG: squeezed.massG }
         : null,
-    litresMore: (mlOf(added) - mlOf(withSugar)) / 1000,
+    litresMore: (volumeMl(added) - volumeMl(withSugar)) / 1000,
     sugarG: unit.sugarG * grams,
     raw: liquid?.treatment === 'rawJuice',
     body: liquid ? 'thinner' : 'thicker',

@@ -1,4 +1,5 @@
-import type { IngredientRow } from '../tables/types.ts';
+import type { FruitRow } from '../tables/fruits.ts';
+import type { IngredientRow, LiquidRow, Tables } from '../tables/types.ts';
 
 const FALLBACK = {
   hand: ['hand', 'blender', 'juicer'],
@@ -16,6 +17,17 @@ export function juicePerKg(row: IngredientRow, tool: 'hand' | 'blender' | 'juice
     if (ml !== null) return ml;
   }
   return null;
+}
+
+/** What a fruit is pressed of, and the juice it gives; null where it has none. */
+export function pressedOf(fruit: FruitRow, tables: Tables): { row: IngredientRow; juice: LiquidRow } | null {
+  const part = fruit.parts.find((p) => p.share === 'juice');
+  const juice = part ? tables.liquids.get(part.itemId) : undefined;
+  const row = fruit.parts
+    .filter((p) => p.share === 'whole' || p.share === 'flesh')
+    .map((p) => tables.ingredients.get(p.itemId))
+    .find((r) => r !== undefined);
+  return juice && row ? { row, juice } : null;
 }
 
 /** How many pieces, and grams, give so many millilitres of juice. Null where nothing is known of its juice. */

@@ -1,7 +1,6 @@
 import {
   ALCOHOL_UNIT_ROWS,
   abvPct,
-  asHandMeasures,
   EMPTY_KITCHEN,
   glassDoseG,
   glassFacts,
@@ -10,25 +9,24 @@ import {
   lotOf,
   marksOf,
   massG,
-  measuringKit,
   ofLiquid,
   plus,
   volumeMl,
 } from '@big-ladle/core';
-import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { v7 as uuid } from 'uuid';
+import { byHand } from '../../shared/byHand.ts';
 import { Dial } from '../../shared/Dial.tsx';
 import { LotMarks } from '../../shared/LotMarks.tsx';
 import { notify } from '../../shared/notices.ts';
+import { PickItem } from '../../shared/PickItem.tsx';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { role, thumb } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
-import { grams, handText, num, say, volume } from '../../words/say.ts';
+import { grams, num, say, volume } from '../../words/say.ts';
 import type { LiveBatch } from './useBatchNow.ts';
 
 /** Below this alcohol keeps nothing, % by volume. */
@@ -76,15 +74,7 @@ export function LotStir({ live }: { live: LiveBatch }) {
         {lot.name}, {volume(volumeMl(liquor) / 1000)}. {say(`lot.${lot.kind}.about`)}
       </Box>
       {(lot.kind === 'plain' || lot.kind === 'children') && <EachGlass live={live} liquor={liquor} />}
-      <Autocomplete
-        options={[...tables.liquids.keys()]}
-        value={itemId}
-        disableClearable
-        getOptionLabel={sayItem}
-        onChange={(_, id) => setItemId(id)}
-        sx={{ '& .MuiAutocomplete-endAdornment button': { minWidth: 44, minHeight: 44 } }}
-        renderInput={(params) => <TextField {...params} label="Stir in" />}
-      />
+      <PickItem large label="Stir in" ids={[...tables.liquids.keys()]} value={itemId} onPick={setItemId} />
       <QuantityField
         label="How much"
         value={ml}
@@ -139,7 +129,6 @@ function EachGlass({ live, liquor }: { live: LiveBatch; liquor: Liquor }) {
   const target = sweeten?.kind === 'sweeten' ? sweeten.targetSweetnessPct : null;
   const ids = program.lines.flatMap((l) => (l.kind === 'sweetener' ? [l.itemId] : []));
   if (target === null) return null;
-  const kit = { ...measuringKit(kitchen), preferredMeasureId: undefined };
   return (
     <Box data-testid="each-glass">
       To sweeten it in the glass, {num(kitchen.servingMl)} mL want{' '}
@@ -148,11 +137,7 @@ function EachGlass({ live, liquor }: { live: LiveBatch; liquor: Liquor }) {
           const row = tables.sweeteners.get(id);
           const dose = row ? glassDoseG(liquor, kitchen.servingMl, target, row.relativeSweetness) : null;
           if (!row || !dose) return [];
-          const hand = handText(
-            asHandMeasures(dose, { id: row.id, bulkGPerMl: row.bulkGPerMl, piece: null }, kit),
-            kitchen.measures,
-          );
-          return [`${grams(dose)} of ${sayItem(id).toLowerCase()} (${hand})`];
+          return [`${grams(dose)} of ${sayItem(id).toLowerCase()} (${byHand(row, dose, kitchen)})`];
         })
         .join(' or ')}
       .

@@ -56,6 +56,9 @@ const DRAWS: ReadonlySet<string> = new Set(['boil', 'steep', 'soak']);
 /** Steps whose form holds the one wide button: what it says follows from what was entered. */
 const OWN_DEED: ReadonlySet<string> = new Set(['strain', 'sweeten', 'bottle']);
 
+/** From here on alcohol is said at every step, % by volume. */
+const ALCOHOL_SAID_PCT = 0.05;
+
 /** The clock that one key starts. */
 const QUICK_CLOCK_MIN = 10;
 
@@ -228,6 +231,11 @@ function Posture({ live }: { live: LiveBatch }) {
               {step ? stepName(step, program) : 'In bottles'}
             </Box>
             {step && <Box sx={{ mt: 1, fontSize: '1.2rem' }}>{stepHow(step, program)}</Box>}
+            {entry && entry.now.abvPct > ALCOHOL_SAID_PCT && (
+              <Box data-testid="with-alcohol" sx={{ mt: 1, fontWeight: 700, color: role('caution') }}>
+                {say('mark.alcohol')}, {num(entry.now.abvPct, 1)} %
+              </Box>
+            )}
             {step?.kind === 'steep' && main && (
               <Box sx={{ mt: 0.5, color: role('inkMuted') }}>
                 best strained {moment(main.endMs, nowMs, zone)}

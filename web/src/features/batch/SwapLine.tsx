@@ -1,9 +1,8 @@
 import type { LineKind, ProgramLine, Tables } from '@big-ladle/core';
-import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import { useState } from 'react';
+import { PickItem } from '../../shared/PickItem.tsx';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { role, thumb } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
@@ -56,14 +55,12 @@ function Instead(props: {
   const same = itemId === line.itemId && (toTaste || massG === line.massG);
   return (
     <Box sx={{ display: 'flex', gap: 1.25, flexWrap: 'wrap', alignItems: 'center' }}>
-      <Autocomplete
-        options={itemsOf(tables, line.kind)}
+      <PickItem
+        large
+        label="What went in"
+        ids={itemsOf(tables, line.kind)}
         value={itemId}
-        disableClearable
-        getOptionLabel={sayItem}
-        onChange={(_, id) => setItemId(id)}
-        sx={{ flex: '1 1 240px', '& .MuiAutocomplete-endAdornment button': { minWidth: 44, minHeight: 44 } }}
-        renderInput={(params) => <TextField {...params} label="What went in" />}
+        onPick={setItemId}
       />
       {toTaste ? (
         <Box sx={{ color: role('inkMuted') }}>by taste, as before</Box>

@@ -1,22 +1,14 @@
-import {
-  asHandMeasures,
-  DISSOLVES_FROM_C,
-  dosesToCome,
-  glassFacts,
-  gramsToSweetness,
-  measuringKit,
-  nextDose,
-  TUB,
-} from '@big-ladle/core';
+import { DISSOLVES_FROM_C, dosesToCome, glassFacts, gramsToSweetness, nextDose, TUB } from '@big-ladle/core';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { Link } from 'react-router';
+import { byHand } from '../../shared/byHand.ts';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { Figure } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
-import { celsius, grams, handText, num, percent, say, volume } from '../../words/say.ts';
+import { celsius, grams, num, percent, say, volume } from '../../words/say.ts';
 import { FootDeed } from './FootDeed.tsx';
 import type { LiveBatch } from './useBatchNow.ts';
 
@@ -45,12 +37,6 @@ export function SweetenForm({ live, onEnough }: { live: LiveBatch; onEnough?: ()
   const dose = nextDose(addedG, remainingG);
   const plan = dosesToCome(addedG, remainingG);
   const glass = glassFacts(liquor, kitchen.servingMl);
-  const kit = { ...measuringKit(kitchen), preferredMeasureId: undefined };
-  const hand = (g: number) =>
-    handText(
-      asHandMeasures(g, { id: sweetener.id, bulkGPerMl: sweetener.bulkGPerMl, piece: null }, kit),
-      kitchen.measures,
-    );
   const add = (massG: number) =>
     live.say([
       {
@@ -121,7 +107,8 @@ export function SweetenForm({ live, onEnough }: { live: LiveBatch; onEnough?: ()
       {dose ? (
         <Box sx={{ display: 'grid', gap: 1 }}>
           <Box sx={{ fontSize: '1.1rem' }}>
-            Stir in <strong>{hand(dose.grams)}</strong>, {grams(dose.grams)}, until it is gone.
+            Stir in <strong>{byHand(sweetener, dose.grams, kitchen)}</strong>, {grams(dose.grams)}, until it
+            is gone.
           </Box>
           <FootDeed testId="dose" onClick={() => void add(dose.grams)}>
             {grams(dose.grams)} is in

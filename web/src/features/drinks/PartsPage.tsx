@@ -1,11 +1,10 @@
 import { keepingOfMix, type LegAmount, type RatioLeg, ratioFrom, trueRatio, volumeMl } from '@big-ladle/core';
-import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { useBook } from '../../shared/book.ts';
 import { Choice } from '../../shared/Choice.tsx';
+import { PickItem } from '../../shared/PickItem.tsx';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { useKitchen } from '../../shared/queries.ts';
 import { saveText } from '../../shared/saveText.ts';
@@ -84,13 +83,11 @@ export function PartsPage() {
                 gridTemplateColumns: 'minmax(0,1fr)',
               }}
             >
-              <Autocomplete
-                options={options}
+              <PickItem
+                label={`Leg ${i + 1}`}
+                ids={options}
                 value={leg.id}
-                disableClearable
-                getOptionLabel={sayItem}
-                onChange={(_, id) => put(i, { id, unit: tables.sweeteners.has(id) ? 'g' : 'mL' })}
-                renderInput={(params) => <TextField {...params} label={`Leg ${i + 1}`} />}
+                onPick={(id) => put(i, { id, unit: tables.sweeteners.has(id) ? 'g' : 'mL' })}
               />
               <Box sx={{ display: 'flex', gap: 1.25, flexWrap: 'wrap', alignItems: 'center' }}>
                 <QuantityField

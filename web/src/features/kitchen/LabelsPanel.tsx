@@ -1,5 +1,4 @@
 import { type Kitchen, type Label, SHIPPED_TABLES } from '@big-ladle/core';
-import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import FormControlLabel from '@mui/material/FormControlLabel';
@@ -7,6 +6,7 @@ import Switch from '@mui/material/Switch';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
+import { PickItem } from '../../shared/PickItem.tsx';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { Panel, Row } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
@@ -97,14 +97,7 @@ export function LabelsPanel({ kitchen, save }: { kitchen: Kitchen; save: SaveKit
         </Row>
       ))}
       <Box sx={{ display: 'grid', gap: 1.5, mt: 1.5, gridTemplateColumns: 'minmax(0,1fr)' }}>
-        <Autocomplete
-          options={KNOWN}
-          value={like}
-          disableClearable
-          getOptionLabel={sayItem}
-          onChange={(_, id) => setLike(id)}
-          renderInput={(params) => <TextField {...params} label="It is, or is like" />}
-        />
+        <PickItem label="It is, or is like" ids={KNOWN} value={like} onPick={setLike} />
         <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem' }} data-testid="table-says">
           {tableSays(like)}
         </Box>

@@ -5,7 +5,7 @@ import { announcement } from '../../shared/alarms.ts';
 import { Hidden, Panel } from '../../shared/ui.tsx';
 import { heading, role } from '../../theme/theme.ts';
 import { sayDrink } from '../../words/names.ts';
-import { celsius, clockFace, litres } from '../../words/say.ts';
+import { celsius, clockFace, litres, say } from '../../words/say.ts';
 import type { BoardEntry } from './board.ts';
 
 const W = 272;
@@ -104,6 +104,7 @@ export function OnTheStove({ board, nowMs }: { board: readonly BoardEntry[]; now
                     <>
                       {' '}
                       · {litres(b.volumeL)} at {celsius(b.tempC)}
+                      {b.abvPct > 0.05 && `, ${say('mark.alcohol')}`}
                     </>
                   )}
                 </Box>

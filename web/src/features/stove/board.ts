@@ -24,6 +24,7 @@ export interface BoardEntry {
   colour: string;
   lidOn: boolean;
   hot: boolean;
+  abvPct: number;
   clock: { endMs: number; word: string } | null;
   next: NextDeed[];
 }
@@ -88,6 +89,7 @@ export function useOnBoard(nowMs: number): {
         colour: colours(here).glass,
         lidOn: pot.lid && (batch.step?.kind === 'steep' || batch.step?.kind === 'heat'),
         hot: (here?.now.tempC ?? 0) > 70 && (here?.now.volumeL ?? 0) > 0.05,
+        abvPct: here?.now.abvPct ?? 0,
         clock: clock ? { endMs: clock.endMs, word: CLOCK_WORD[clock.stepKind] ?? clock.label } : null,
         next,
       },

@@ -1,9 +1,8 @@
 import { type Composition, type Deed, scaleTrial, type Tables, volumeMl } from '@big-ladle/core';
-import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import { useState } from 'react';
+import { PickItem } from '../../../shared/PickItem.tsx';
 import { QuantityField } from '../../../shared/QuantityField.tsx';
 import { Caution, Panel } from '../../../shared/ui.tsx';
 import { role, thumb } from '../../../theme/theme.ts';
@@ -32,13 +31,11 @@ export function CupTrial(props: {
   return (
     <Panel title="Tried on a cup" testId="cup-trial">
       <Box sx={{ display: 'grid', gap: 1.25, gridTemplateColumns: 'minmax(0,1fr)', mt: 1 }}>
-        <Autocomplete
-          options={[...tables.liquids.keys(), ...tables.sweeteners.keys(), ...tables.ingredients.keys()]}
+        <PickItem
+          label="What went into the cup"
+          ids={[...tables.liquids.keys(), ...tables.sweeteners.keys(), ...tables.ingredients.keys()]}
           value={itemId}
-          disableClearable
-          getOptionLabel={sayItem}
-          onChange={(_, id) => setItemId(id)}
-          renderInput={(params) => <TextField {...params} label="What went into the cup" />}
+          onPick={setItemId}
         />
         <Box sx={{ display: 'flex', gap: 1.25, flexWrap: 'wrap' }}>
           <QuantityField

@@ -13,11 +13,10 @@ import {
   sweetenWithFruit,
   type Tables,
 } from '@big-ladle/core';
-import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import { useStock } from '../../../shared/book.ts';
+import { PickItem } from '../../../shared/PickItem.tsx';
 import { Panel, Row } from '../../../shared/ui.tsx';
 import { role } from '../../../theme/theme.ts';
 import { sayItem } from '../../../words/names.ts';
@@ -91,20 +90,6 @@ interface LineProps extends SwapProps {
 const nowOf = ({ line, instead }: LineProps): string =>
   instead.find((i) => i.lineId === line.id)?.itemId ?? line.itemId;
 
-function Pick(props: { label: string; ids: readonly string[]; value: string; onPick: (id: string) => void }) {
-  return (
-    <Autocomplete
-      options={[...props.ids]}
-      value={props.value}
-      disableClearable
-      getOptionLabel={sayItem}
-      onChange={(_, id) => props.onPick(id)}
-      renderInput={(params) => <TextField {...params} label={props.label} />}
-      sx={{ mt: 1 }}
-    />
-  );
-}
-
 /** Fruit that may sweeten in the place of sugar. */
 const SWEET_FRUIT = ['date-paste', 'pineapple-juice', 'apple-juice', 'orange-juice'];
 
@@ -168,8 +153,8 @@ function SweetSwap(props: LineProps & { target: number }) {
       ? (target * (row.relativeSweetness / row.sugarPct)) / (own.relativeSweetness / own.sugarPct)
       : null;
   return (
-    <Box>
-      <Pick
+    <Box sx={{ mt: 1 }}>
+      <PickItem
         label={`Sweetened with (the recipe: ${sayItem(line.itemId).toLowerCase()})`}
         ids={[...tables.sweeteners.keys()]}
         value={itemId}
@@ -221,6 +206,9 @@ function SweetSwap(props: LineProps & { target: number }) {
   );
 }
 
+/** What sours, each told beside the others: by acid, not by the count of fruit. */
+const AS_SOUR = ['lemon-juice', 'lime-juice', 'lemon-juice-bottled', 'tamarind-pulp', 'cider-vinegar'];
+
 function SourSwapChoice(props: LineProps) {
   const { line, tables, put, massOf } = props;
   const itemId = nowOf(props);
@@ -242,12 +230,24 @@ function SourSwapChoice(props: LineProps) {
   const swap = itemId === line.itemId ? null : swapSour(itemId, ml, itemId, tables);
   return (
     <Box sx={{ mt: 1 }}>
-      <Pick
+      <PickItem
         label={`Soured with (the recipe: ${sayItem(line.itemId).toLowerCase()})`}
         ids={ids}
         value={itemId}
         onPick={pick}
       />
+      <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem', mt: 0.5 }} data-testid="as-sour">
+        As sour as {volume(ml / 1000)}:{' '}
+        {AS_SOUR.filter((id) => id !== itemId)
+          .flatMap((id) => {
+            const same = swapSour(itemId, ml, id, tables);
+            if (!same) return [];
+            const amount = same.volumeMl === null ? grams(same.massG) : volume(same.volumeMl / 1000);
+            return [`${amount} of ${sayItem(id).toLowerCase()}`];
+          })
+          .join(', ')}
+        .
+      </Box>
       {swap && (
         <Box sx={{ mt: 1 }} data-testid="sour-facts">
           As sour, by acid: <strong>{volume(ml / 1000)}</strong>

@@ -1,5 +1,4 @@
 import {
-  asHandMeasures,
   type BalanceAim,
   type BalanceBinding,
   brix,
@@ -8,7 +7,6 @@ import {
   glassFacts,
   type Kitchen,
   LESS_WATER,
-  measuringKit,
   type Suggestion,
   type Tables,
   volumeMl,
@@ -16,11 +14,12 @@ import {
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { Fragment, type ReactNode } from 'react';
+import { byHand } from '../../../shared/byHand.ts';
 import { Choice } from '../../../shared/Choice.tsx';
 import { Panel } from '../../../shared/ui.tsx';
 import { heading, role } from '../../../theme/theme.ts';
 import { sayItem } from '../../../words/names.ts';
-import { grams, handText, has, litres, num, say, volume } from '../../../words/say.ts';
+import { grams, has, litres, num, say, volume } from '../../../words/say.ts';
 
 /** A candidate by its name: an item, or a whole fruit. */
 export const candidateName = (id: string): string =>
@@ -36,12 +35,7 @@ export function amountOf(
   if (part.kind === 'liquid' || part.kind === 'lessWater') return volume(part.volumeMl / 1000);
   const row = tables.sweeteners.get(part.id);
   if (!row || part.massG < 1) return grams(part.massG);
-  const kit = { ...measuringKit(kitchen), preferredMeasureId: undefined };
-  const hand = handText(
-    asHandMeasures(part.massG, { id: row.id, bulkGPerMl: row.bulkGPerMl, piece: null }, kit),
-    kitchen.measures,
-  );
-  return `${grams(part.massG)}, ${hand}`;
+  return `${grams(part.massG)}, ${byHand(row, part.massG, kitchen)}`;
 }
 
 export const amountWords = (c: Candidate, units: number, kitchen: Kitchen, tables: Tables): string =>
