@@ -75,6 +75,7 @@ export const EN: Readonly<Record<string, string>> = {
   'house.sugar': '{is} g of free sugars in a glass: more than the {most} g of this house.',
   'house.citrus': '{is} mL of citrus juice in a litre: more than the {most} mL of this house.',
   'swap.dissolves': 'Goes in easily from {temp} on.',
+  'swap.dissolvesAny': 'Goes in at any temperature.',
   'swap.mostC': 'Above {temp} its aroma goes.',
   'swap.colour.browns': 'It browns a red drink.',
   'swap.colour.clouds': 'It clouds a clear one.',

@@ -205,7 +205,7 @@ export function Plane(props: {
             onPointerDown={hold(a.id)}
             onKeyDown={byKey(a.candidate)}
           >
-            <circle cx={a.handle.x} cy={a.handle.y} r={24} fill="transparent" />
+            <circle cx={a.handle.x} cy={a.handle.y} r={27} fill="transparent" />
             <circle
               className="ring"
               cx={a.handle.x}
@@ -272,7 +272,7 @@ export function Plane(props: {
         onPointerDown={hold('target')}
         onKeyDown={targetByKey}
       >
-        <circle cx={scale.x(target.sour)} cy={scale.y(target.sweet)} r={24} fill="transparent" />
+        <circle cx={scale.x(target.sour)} cy={scale.y(target.sweet)} r={27} fill="transparent" />
         <circle
           className="ring"
           cx={scale.x(target.sour)}
@@ -404,6 +404,9 @@ function directionOf(c: Candidate, drink: Composition, scale: Scale): { x: numbe
   return { x: x / length, y: y / length };
 }
 
+/** Nearer to the edge than this a word on the left would be cut off. */
+const LEFT_EDGE = 120;
+
 /** Whether two arrows point nearly the same way. */
 const near = (a: { x: number; y: number }, b: { x: number; y: number }): boolean =>
   Math.abs(a.x - b.x) + Math.abs(a.y - b.y) < 0.35;
@@ -446,12 +449,15 @@ function layOut(
       tip,
       handle,
       angle: (Math.atan2(way.y, way.x) * 180) / Math.PI + 90,
-      label: {
-        x: handle.x + (left ? -16 : 16),
-        // Below what points up, beside what points aside.
-        y: handle.y + 5 + beside * 18,
-        anchor: left ? ('end' as const) : ('start' as const),
-      },
+      label:
+        left && handle.x < LEFT_EDGE
+          ? // No room beside it: below.
+            { x: handle.x - 12, y: handle.y + 30, anchor: 'start' as const }
+          : {
+              x: handle.x + (left ? -16 : 16),
+              y: handle.y + 5 + beside * 18,
+              anchor: left ? ('end' as const) : ('start' as const),
+            },
     };
   });
 }

@@ -88,7 +88,9 @@ export function StepsByTaste(props: {
   const dose = nextDose(addedG, remainingG);
   const parts = answer && dose ? doseOf(answer, Math.min(1, dose.grams / remainingG)) : [];
   const last = tastes.at(-1);
-  const back = waysBack(liquor, wish.sweetPct, limits.roomMl, 'lime-juice', tables);
+  // A hair above what is wanted nobody tastes.
+  const tooFar = sweetnessPct(liquor) > wish.sweetPct * 1.02;
+  const back = tooFar ? waysBack(liquor, wish.sweetPct, limits.roomMl, 'lime-juice', tables) : [];
   return (
     <Panel title="By taste" testId="by-taste">
       {dose && parts.length > 0 ? (
@@ -110,12 +112,14 @@ export function StepsByTaste(props: {
               : 'Then it is where you want it.'}
           </Box>
         </>
+      ) : tooFar ? (
+        <Alert severity="info">It is sweeter than you want it. What brings it back stands below.</Alert>
       ) : (
         <Alert severity="success">
           It is where you want it{addedG > 0 && <>, with {grams(addedG)}</>}. Taste it cold before you stop.
         </Alert>
       )}
-      {answer?.binding && (
+      {answer?.binding && !tooFar && (
         <Box sx={{ color: role('caution'), mt: 1 }}>
           {say('balance.nearest')} {bindingWords(answer.binding)}
         </Box>
@@ -144,7 +148,7 @@ export function StepsByTaste(props: {
           {num(sweetnessPct(liquor), 1)} and {num(Math.max(0, sournessGPerL(liquor)), 1)}.
         </Box>
       )}
-      {back.length > 0 && sweetnessPct(liquor) > wish.sweetPct * 1.02 && (
+      {back.length > 0 && (
         <Box sx={{ mt: 1.5 }} data-testid="ways-back">
           <strong>Too far. Ways back:</strong>
           {back.map((way) => {

@@ -180,7 +180,9 @@ function SweetSwap(props: LineProps & { target: number }) {
           {Math.abs(swap.sugarMoreG) >= 1 &&
             `${grams(Math.abs(swap.sugarMoreG))} ${swap.sugarMoreG < 0 ? 'less' : 'more'} sugar, `}
           {num(Math.abs(swap.kcalMore))} kcal {swap.kcalMore < 0 ? 'fewer' : 'more'}.{' '}
-          {say('swap.dissolves', { temp: celsius(swap.dissolvesFromC) })}
+          {swap.dissolvesFromC > 0
+            ? say('swap.dissolves', { temp: celsius(swap.dissolvesFromC) })
+            : say('swap.dissolvesAny')}
           {swap.mostC !== null && ` ${say('swap.mostC', { temp: celsius(swap.mostC) })}`}
           {swap.colour && ` ${say(`swap.colour.${swap.colour}`)}`}
           {itemId === 'honey' && ` ${say('swap.honey')}`}
