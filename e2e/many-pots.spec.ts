@@ -194,3 +194,33 @@ test('while the pot looks after itself: side jobs, done when it is', async ({ pa
   await expect(page.getByTestId('small-clocks')).toContainText('wash the bottles and heat them');
   await expect(waits).not.toContainText('wash the bottles');
 });
+
+test('two pots, one pair of hands: side jobs in one order; a part of a jug by taps; the spoon now and then', async ({
+  page,
+  server,
+}) => {
+  await begun(server, 'boil');
+  await secondBatch(server);
+  await page.goto(`${server.url}/batches/batch/stove`);
+  const jobs = page.getByTestId('side-job');
+  await expect(page.getByTestId('while-it-waits')).toContainText('While the pots look after themselves');
+  // Both want hot bottles and ice: for each it is said for which pot, what is due first comes first.
+  await expect(jobs).toHaveCount(4);
+  await expect(jobs.first()).toContainText('for the Blue pot');
+  await expect(page.getByTestId('spoons').getByRole('img')).toHaveCount(2);
+  await expect(page.getByTestId('spoons')).toContainText('at the end of this step');
+  await page.getByRole('button', { name: 'Measure', exact: true }).click();
+  const form = page.getByTestId('measure-form');
+  await form.getByRole('button', { name: 'One jug more' }).click();
+  await form.getByRole('button', { name: 'a part of a jug 0.25 more' }).click();
+  await form.getByRole('button', { name: 'a part of a jug 0.05 more' }).click();
+  await expect(form).toContainText('1.30 L');
+  // The board at home has the same jobs; begun with a tap one of them runs as a clock of its pot.
+  await page.goto(server.url);
+  await expect(page.getByTestId('side-job')).toHaveCount(4);
+  await page
+    .getByRole('button', { name: /^Begin it/ })
+    .first()
+    .click();
+  await expect(page.getByTestId('side-job')).toHaveCount(3);
+});
