@@ -213,6 +213,7 @@ test('two pots, one pair of hands: side jobs in one order; a part of a jug by ta
   const form = page.getByTestId('measure-form');
   await form.getByRole('button', { name: 'One jug more' }).click();
   await form.getByRole('button', { name: 'a part of a jug 0.25 more' }).click();
+  await expect(form.getByRole('button', { name: 'a part of a jug 0.05 more' })).toHaveText('+0.05');
   await form.getByRole('button', { name: 'a part of a jug 0.05 more' }).click();
   await expect(form).toContainText('1.30 L');
   // The board at home has the same jobs; begun with a tap one of them runs as a clock of its pot.

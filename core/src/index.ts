@@ -23,6 +23,7 @@ export {
   MARK_AUDIENCE,
   marksOf,
   type ScaledTrial,
+  saysAlcohol,
   scaleTrial,
   type TrialAddition,
 } from './balance/lots.ts';
@@ -164,6 +165,7 @@ export {
   plus,
   scaled,
   solublesG,
+  sourGPerLOf,
   sournessGPerL,
   specificGravity,
   sweetnessPct,

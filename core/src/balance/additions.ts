@@ -3,6 +3,7 @@ import {
   type Composition,
   massG,
   plus,
+  sourG,
   sournessGPerL,
   sweetnessPct,
   volumeMl,
@@ -90,8 +91,6 @@ interface Problem {
   limits: BalanceLimits;
   demands: readonly Demand[];
 }
-
-const sourG = (c: Composition): number => c.acidG + 1.066 * c.aceticG;
 
 /**
  * One linear programme in masses, with volumes taken as they add up near the last result: sweet and sour missed by as little as

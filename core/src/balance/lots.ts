@@ -41,6 +41,9 @@ export const MARK_AUDIENCE: Readonly<Record<LotMark, readonly Audience[]>> = {
 
 /** Below this a drink counts as without alcohol, % by volume; up to the next as with a little. Source: usual labelling. */
 const ALCOHOL_PCT = { trace: 0.05, little: 1.2 };
+/** Whether a drink is said to be with alcohol, however little. */
+export const saysAlcohol = (pct: number): boolean => pct > ALCOHOL_PCT.trace;
+
 /** From here on most people call a drink hot, g/L of fresh root or dried pod. */
 const HOT_G_PER_L = { ginger: 40, chilli: 0.3 };
 const NO_SUGAR_G = 0.5;
@@ -57,7 +60,7 @@ export function marksOf(liquor: Liquor, itemIds: ReadonlySet<string>): LotMark[]
   const marks: LotMark[] = [];
   const abv = abvPct(liquor);
   if (abv > ALCOHOL_PCT.little) marks.push('alcohol');
-  else if (abv > ALCOHOL_PCT.trace) marks.push('littleAlcohol');
+  else if (saysAlcohol(abv)) marks.push('littleAlcohol');
   if (itemIds.has('honey')) marks.push('honey');
   if (liquor.origins.some((o) => RAW.has(o.kind) && o.heatedMin < HEATED_MIN)) marks.push('raw');
   if ([...itemIds].some((id) => id.startsWith('coconut-m') || id.startsWith('coconut-f')))

@@ -5,6 +5,7 @@ import {
   ofLiquid,
   ofSweetener,
   plus,
+  sourGPerLOf,
   volumeMl,
   WATER_20_G_PER_ML,
   withWaterFor,
@@ -13,7 +14,7 @@ import { fruitForJuice, pressedOf } from '../physics/juice.ts';
 import type { JuiceTool } from '../program/types.ts';
 import { FRUIT_ROWS } from '../tables/fruits.ts';
 import { DISSOLVES_FROM_C, factsOfSweetener, type SweetenerFacts } from '../tables/sweetenerFacts.ts';
-import type { IngredientRow, LiquidRow, SweetenerRow, Tables } from '../tables/types.ts';
+import type { IngredientRow, SweetenerRow, Tables } from '../tables/types.ts';
 
 /** What a swap leaves as it is. */
 export type Keeps = 'sweetness' | 'sugar';
@@ -116,8 +117,6 @@ export interface SourSwap {
   acetic: boolean;
 }
 
-const sourPerMl = (row: LiquidRow): number => row.taGPerL / 1000 + (1.066 * row.aceticPct) / 100;
-
 /** Fruit of which a juice is pressed, with the ingredient row that says how much. */
 function fruitOf(liquidId: string, tables: Tables): { id: string; row: IngredientRow } | null {
   const fruit = FRUIT_ROWS.find((f) => f.parts.some((p) => p.share === 'juice' && p.itemId === liquidId));
@@ -140,12 +139,12 @@ export function swapSour(
 ): SourSwap | null {
   const liquid = tables.liquids.get(fromId);
   const solid = tables.ingredients.get(fromId);
-  const sourG = liquid ? amount * sourPerMl(liquid) : solid ? (amount * solid.acidPct) / 100 : 0;
+  const sourG = liquid ? (amount * sourGPerLOf(liquid)) / 1000 : solid ? (amount * solid.acidPct) / 100 : 0;
   if (!(sourG > 0)) return null;
   const sugarG = liquid ? ofLiquid(liquid, amount).sugarG : solid ? (amount * solid.sugarPct) / 100 : 0;
   const toLiquid = tables.liquids.get(toId);
   if (toLiquid) {
-    const per = sourPerMl(toLiquid);
+    const per = sourGPerLOf(toLiquid) / 1000;
     if (!(per > 0)) return null;
     const ml = sourG / per;
     const fruit = fruitOf(toId, tables);

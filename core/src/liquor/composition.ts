@@ -126,10 +126,20 @@ export function titratableGPerL(c: Composition): number {
   return ml > 0 ? (1000 * c.acidG) / ml : 0;
 }
 
-/** Sourness as it is shown: TA plus acetic at 1.066 g citric per g (64.04 / 60.05). */
+/** Acetic acid tastes as sour as so much citric, g for g: 64.04 / 60.05. */
+const ACETIC_AS_CITRIC = 1.066;
+
+/** All that is sour in it, g as citric: what titrates, and acetic. */
+export const sourG = (c: Composition): number => c.acidG + ACETIC_AS_CITRIC * c.aceticG;
+
+/** The same of a table liquid, g as citric in a litre. */
+export const sourGPerLOf = (row: Pick<LiquidRow, 'taGPerL' | 'aceticPct'>): number =>
+  row.taGPerL + ACETIC_AS_CITRIC * 10 * row.aceticPct;
+
+/** Sourness as it is shown, g/L as citric. */
 export function sournessGPerL(c: Composition): number {
   const ml = volumeMl(c);
-  return ml > 0 ? titratableGPerL(c) + (1.066 * 1000 * c.aceticG) / ml : 0;
+  return ml > 0 ? (1000 * sourG(c)) / ml : 0;
 }
 
 /** Sugar-equivalent grams in 100 g of liquor. */

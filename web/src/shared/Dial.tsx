@@ -2,6 +2,9 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { num } from '../words/say.ts';
 
+/** As many decimals as a step has: 1, 0.1, 0.05. */
+const decimalsOf = (step: number): number => [0, 1].find((d) => Number(step.toFixed(d)) === step) ?? 2;
+
 /** A figure by taps, for wet thumbs: small and large steps from where the model expects it. */
 export function Dial(props: {
   name: string;
@@ -33,7 +36,7 @@ export function Dial(props: {
           onClick={() => move(step)}
         >
           {step < 0 ? '−' : '+'}
-          {num(Math.abs(step), Math.abs(step) < 1 ? 1 : 0)}
+          {num(Math.abs(step), decimalsOf(step))}
         </Button>
       ))}
       {value === null && (

@@ -1,4 +1,4 @@
-import { massG, scaled, sournessGPerL, volumeMl } from '../../liquor/composition.ts';
+import { massG, scaled, sourGPerLOf, sournessGPerL, volumeMl } from '../../liquor/composition.ts';
 import { drawnAfter } from '../../physics/extraction.ts';
 import { RINSE_CARRIED_ML_PER_G } from '../../tables/constants.ts';
 import { layOut, rinseWater } from '../lines.ts';
@@ -176,9 +176,7 @@ export function sourStep(work: Work, step: SourStep, run: StepRun): void {
   });
   const target = step.targetTaGPerL;
   const litres = volumeMl(liquor) / 1000;
-  // Acetic counts as sour too: 1.066 g of citric for each gram.
-  const sourPerL =
-    rows.reduce((sum, { row }) => sum + row.taGPerL + 1.066 * 10 * row.aceticPct, 0) / rows.length;
+  const sourPerL = rows.reduce((sum, { row }) => sum + sourGPerLOf(row), 0) / rows.length;
   const hasG = sournessGPerL(liquor) * litres;
   if (hasG >= target * litres) return;
   if (sourPerL <= target) throw new StepStop({ kind: 'cannotSour', stepId: step.id, targetTaGPerL: target });

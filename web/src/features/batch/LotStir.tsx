@@ -1,7 +1,5 @@
 import {
-  ALCOHOL_UNIT_ROWS,
   abvPct,
-  EMPTY_KITCHEN,
   glassDoseG,
   glassFacts,
   itemsOf,
@@ -11,6 +9,7 @@ import {
   massG,
   ofLiquid,
   plus,
+  saysAlcohol,
   volumeMl,
 } from '@big-ladle/core';
 import Box from '@mui/material/Box';
@@ -20,6 +19,7 @@ import { Link } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { byHand } from '../../shared/byHand.ts';
 import { Dial } from '../../shared/Dial.tsx';
+import { alcoholUnitOf } from '../../shared/house.ts';
 import { LotMarks } from '../../shared/LotMarks.tsx';
 import { notify } from '../../shared/notices.ts';
 import { PickItem } from '../../shared/PickItem.tsx';
@@ -45,7 +45,7 @@ export function LotStir({ live }: { live: LiveBatch }) {
   const row = tables.liquids.get(itemId);
   const marks = marksOf(liquor, itemsOf(now.log, liquor));
   const next: Liquor = row && ml ? { ...liquor, ...plus(liquor, ofLiquid(row, ml)) } : liquor;
-  const unit = ALCOHOL_UNIT_ROWS.find((u) => u.id === (kitchen.house ?? EMPTY_KITCHEN.house).alcoholUnitId);
+  const unit = alcoholUnitOf(kitchen);
   const glass = glassFacts(next, kitchen.servingMl);
   const abv = abvPct(next);
   const add = () => {
@@ -97,7 +97,7 @@ export function LotStir({ live }: { live: LiveBatch }) {
         decimals={0}
         onChange={setMl}
       />
-      {abv > 0.05 && unit && (
+      {saysAlcohol(abv) && (
         <Box data-testid="lot-alcohol" sx={{ fontWeight: 700 }}>
           {ml ? 'Then' : 'Now'} {num(abv, 1)} % alcohol, {num(glass.ethanolG / unit.ethanolG, 1)} units a
           glass of {num(kitchen.servingMl)} mL ({unit.name}).

@@ -1,4 +1,12 @@
-import { activeEvents, cuesFor, guidanceFor, lastUndoable, POT, type Step } from '@big-ladle/core';
+import {
+  activeEvents,
+  cuesFor,
+  guidanceFor,
+  lastUndoable,
+  POT,
+  type Step,
+  saysAlcohol,
+} from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
@@ -55,9 +63,6 @@ const TAKES: ReadonlySet<string> = new Set(['combine', 'mix', 'blend', 'juice', 
 const DRAWS: ReadonlySet<string> = new Set(['boil', 'steep', 'soak']);
 /** Steps whose form holds the one wide button: what it says follows from what was entered. */
 const OWN_DEED: ReadonlySet<string> = new Set(['strain', 'sweeten', 'bottle']);
-
-/** From here on alcohol is said at every step, % by volume. */
-const ALCOHOL_SAID_PCT = 0.05;
 
 /** The clock that one key starts. */
 const QUICK_CLOCK_MIN = 10;
@@ -231,7 +236,7 @@ function Posture({ live }: { live: LiveBatch }) {
               {step ? stepName(step, program) : 'In bottles'}
             </Box>
             {step && <Box sx={{ mt: 1, fontSize: '1.2rem' }}>{stepHow(step, program)}</Box>}
-            {entry && entry.now.abvPct > ALCOHOL_SAID_PCT && (
+            {entry && saysAlcohol(entry.now.abvPct) && (
               <Box data-testid="with-alcohol" sx={{ mt: 1, fontWeight: 700, color: role('caution') }}>
                 {say('mark.alcohol')}, {num(entry.now.abvPct, 1)} %
               </Box>

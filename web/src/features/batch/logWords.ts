@@ -63,11 +63,9 @@ export function deedText(event: LogEvent, live: Pick<LiveBatch, 'program'>): str
     case 'removed':
       return `${event.body.why === 'spill' ? 'spilt' : event.body.why === 'taste' ? 'tasted' : 'served'}: ${litres(event.body.volumeL, 2)} less`;
     case 'tasted':
-      return event.body.axes.sweet === 0
-        ? 'tasted: about right'
-        : (event.body.axes.sweet ?? 0) > 0
-          ? 'tasted: too sweet'
-          : 'tasted: not sweet enough';
+      return `tasted: ${Object.entries(event.body.axes)
+        .map(([axis, v]) => say(`taste.${axis}.${v < 0 ? 'less' : v > 0 ? 'more' : 'right'}`))
+        .join(', ')}`;
     case 'bottled':
       return `filled ${num(event.body.bottles.length)} bottles`;
     case 'scored':

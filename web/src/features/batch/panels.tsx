@@ -1,12 +1,10 @@
 import {
-  abvPct,
   asHandMeasures,
   BOTTLES,
   type BottleSize,
   bottlePlan,
   dosedGOf,
   drawsOf,
-  EMPTY_KITCHEN,
   fillMl,
   type GlassFacts,
   glassFacts,
@@ -21,6 +19,7 @@ import {
   potCapacityMl,
   type Schedule,
   type Simulation,
+  saysAlcohol,
   suggestBottles,
   type Tables,
   type Timetable,
@@ -36,6 +35,7 @@ import { partsOnShelf, stepName } from '../../shared/batch/stepWords.ts';
 import { LedgerDrawing } from '../../shared/drawings/LedgerDrawing.tsx';
 import { Spoon } from '../../shared/drawings/Spoon.tsx';
 import { VesselDrawing } from '../../shared/drawings/VesselDrawing.tsx';
+import { houseOf } from '../../shared/house.ts';
 import { Figure, Panel, Row } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
 import { sayDrink, sayItem } from '../../words/names.ts';
@@ -483,7 +483,7 @@ export function BalancePanel({
             : 'too little acid to estimate',
           'figure-ph',
         )}
-        {abvPct(entry.after.liquor) > 0.05 && cell(num(now.abvPct, 1), '%', 'alcohol', 'figure-abv')}
+        {saysAlcohol(now.abvPct) && cell(num(now.abvPct, 1), '%', 'alcohol', 'figure-abv')}
       </Box>
       <Typography variant="h3">In a glass of {num(kitchen.servingMl)} mL</Typography>
       <Row label="Sugar" note={`${num(glass.kcal)} kcal`}>
@@ -520,7 +520,7 @@ function HouseLimits(props: {
   glass: GlassFacts;
 }) {
   const { program, kitchen, tables, litresL, glass } = props;
-  const { freeSugarGPerGlass, citrusMlPerL } = kitchen.house ?? EMPTY_KITCHEN.house;
+  const { freeSugarGPerGlass, citrusMlPerL } = houseOf(kitchen);
   const citrusMl = program.lines.reduce((sum, l) => {
     const row = CITRUS.has(l.itemId) ? tables.liquids.get(l.itemId) : undefined;
     return row ? sum + l.massG / row.densityGPerMl : sum;

@@ -1,9 +1,10 @@
-import { ALCOHOL_UNIT_ROWS, EMPTY_KITCHEN, type House, type Kitchen, SHIPPED_TABLES } from '@big-ladle/core';
+import { ALCOHOL_UNIT_ROWS, type House, type Kitchen, SHIPPED_TABLES } from '@big-ladle/core';
 import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
+import { houseOf } from '../../shared/house.ts';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { Panel } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
@@ -21,9 +22,8 @@ const nameOf = (id: string): string =>
 
 /** What this house has settled about its drinks: limits that are pointed out, and what may be added. */
 export function HousePanel({ kitchen, save }: { kitchen: Kitchen; save: SaveKitchen }) {
-  const house = kitchen.house ?? EMPTY_KITCHEN.house;
-  const put = (change: Partial<House>) =>
-    void save((k) => ({ house: { ...(k.house ?? EMPTY_KITCHEN.house), ...change } }));
+  const house = houseOf(kitchen);
+  const put = (change: Partial<House>) => void save((k) => ({ house: { ...houseOf(k), ...change } }));
   return (
     <Panel title="This house" aside="pointed out where it is passed">
       <Box sx={{ display: 'grid', gap: 2, mt: 1 }}>

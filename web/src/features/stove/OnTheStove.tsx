@@ -1,4 +1,4 @@
-import { areaM2 } from '@big-ladle/core';
+import { areaM2, saysAlcohol } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import { Link } from 'react-router';
 import { announcement } from '../../shared/alarms.ts';
@@ -104,7 +104,7 @@ export function OnTheStove({ board, nowMs }: { board: readonly BoardEntry[]; now
                     <>
                       {' '}
                       · {litres(b.volumeL)} at {celsius(b.tempC)}
-                      {b.abvPct > 0.05 && `, ${say('mark.alcohol')}`}
+                      {saysAlcohol(b.abvPct) && `, ${say('mark.alcohol')}`}
                     </>
                   )}
                 </Box>

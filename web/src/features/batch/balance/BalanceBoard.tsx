@@ -1,5 +1,5 @@
 import {
-  ALCOHOL_UNIT_ROWS,
+  abvPct,
   type BalanceAim,
   type BalanceWish,
   brix,
@@ -12,6 +12,7 @@ import {
   markerGPerL,
   phOf,
   type Suggestion,
+  saysAlcohol,
   sournessGPerL,
   suggestAdditions,
   sweetnessPct,
@@ -21,13 +22,14 @@ import {
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { memo, type ReactNode, useCallback, useDeferredValue, useMemo, useRef, useState } from 'react';
+import { alcoholUnitOf, houseOf } from '../../../shared/house.ts';
 import { useBatches } from '../../../shared/queries.ts';
 import { Figure, Panel } from '../../../shared/ui.tsx';
 import { role } from '../../../theme/theme.ts';
 import { litres, num, percent } from '../../../words/say.ts';
 import { pointOf, withUnits } from './arrows.ts';
 import { Plane } from './Plane.tsx';
-import { houseOf, limitsOf } from './place.ts';
+import { limitsOf } from './place.ts';
 import { PLAINLY, Served, type ServingWish, servedAs } from './Served.tsx';
 import { amountWords, candidateName, Ways } from './Ways.tsx';
 
@@ -241,7 +243,7 @@ function Figures({ drink, start, kitchen }: { drink: Composition; start: Composi
   const ph = phOf(drink);
   const glass = glassFacts(drink, kitchen.servingMl);
   const house = houseOf(kitchen);
-  const unit = ALCOHOL_UNIT_ROWS.find((row) => row.id === house.alcoholUnitId);
+  const unit = alcoholUnitOf(kitchen);
   const over = house.freeSugarGPerGlass !== null && glass.freeSugarG > house.freeSugarGPerGlass + 0.5;
   const sour = sournessGPerL(drink);
   const cell = (value: string, unit: string, label: string, testId: string) => (
@@ -272,7 +274,7 @@ function Figures({ drink, start, kitchen }: { drink: Composition; start: Composi
         {num(glass.kcal)} kcal.
         {over && ` More than the ${num(house.freeSugarGPerGlass ?? 0)} g of your house.`}
       </Box>
-      {glass.ethanolG > 0.05 && unit && (
+      {saysAlcohol(abvPct(drink)) && (
         <Box sx={{ mt: 0.5, fontWeight: 700 }}>
           With alcohol: {num(glass.ethanolG / unit.ethanolG, 1)} units a glass ({unit.name}).
         </Box>

@@ -46,7 +46,7 @@ function OnBalance({ live }: { live: LiveBatch }) {
     since: 0,
   });
   const [way, setWay] = useState<readonly string[] | null>(null);
-  const balanced = useMemo(() => balancedNow(live), [live]);
+  const balanced = balancedNow(live);
   const prefers = useMemo(
     () =>
       sweeten

@@ -1,7 +1,7 @@
 import {
-  ALCOHOL_UNIT_ROWS,
   type Composition,
   type Kitchen,
+  saysAlcohol,
   servedFacts,
   smallServings,
   type Tables,
@@ -13,12 +13,12 @@ import Slider from '@mui/material/Slider';
 import TextField from '@mui/material/TextField';
 import { memo, useState } from 'react';
 import { Choice } from '../../../shared/Choice.tsx';
+import { alcoholUnitOf } from '../../../shared/house.ts';
 import { QuantityField } from '../../../shared/QuantityField.tsx';
 import { Panel, Row } from '../../../shared/ui.tsx';
 import { role } from '../../../theme/theme.ts';
 import { sayItem } from '../../../words/names.ts';
 import { grams, num, percent } from '../../../words/say.ts';
-import { houseOf } from './place.ts';
 
 /** Ice in a glass of 250 mL, g: none, some, a full glass. */
 const ICE_G = { none: 0, some: 60, much: 120 } as const;
@@ -135,7 +135,7 @@ export function Served(props: {
   const { drink, wish, onWish, kitchen, tables } = props;
   const [smallMl, setSmallMl] = useState(30);
   const [aDay, setADay] = useState(1);
-  const unit = ALCOHOL_UNIT_ROWS.find((row) => row.id === houseOf(kitchen).alcoholUnitId);
+  const unit = alcoholUnitOf(kitchen);
   const facts = (ml: number) => servedAs(drink, wish, ml, tables);
   const glass = facts(kitchen.servingMl);
   const small = smallServings(volumeMl(drink), smallMl, aDay);
@@ -144,7 +144,7 @@ export function Served(props: {
     return (
       <Row label={`${name} of ${num(ml)} mL`} note={`${num(f.kcal)} kcal`}>
         {grams(f.sugarG)} sugar
-        {f.ethanolG > 0.05 && unit && `, ${num(f.ethanolG / unit.ethanolG, 1)} units`}
+        {saysAlcohol(f.abvPct) && `, ${num(f.ethanolG / unit.ethanolG, 1)} units`}
       </Row>
     );
   };
@@ -155,7 +155,7 @@ export function Served(props: {
         <Box data-testid="served">
           In the glass {num(glass.sweetPct, 1)} g in 100 g, {num(glass.brix, 1)} °Bx, sourness{' '}
           {num(Math.max(0, glass.sourGPerL), 1)} g/L, at {percent(glass.strengthShare)} of its strength
-          {glass.abvPct > 0.05 && `, ${num(glass.abvPct, 1)} % alcohol`}.
+          {saysAlcohol(glass.abvPct) && `, ${num(glass.abvPct, 1)} % alcohol`}.
         </Box>
         <Box>
           {line('A glass', kitchen.servingMl)}

@@ -2,7 +2,6 @@ import {
   type BalanceLimits,
   type Composition,
   capacityMl,
-  EMPTY_KITCHEN,
   type Kitchen,
   potShape,
   type Simulation,
@@ -10,6 +9,7 @@ import {
   TUB,
   volumeMl,
 } from '@big-ladle/core';
+import { houseOf } from '../../../shared/house.ts';
 import { vesselNowId } from '../MeasureForm.tsx';
 import type { LiveBatch } from '../useBatchNow.ts';
 
@@ -53,6 +53,3 @@ export function limitsOf(kitchen: Kitchen): BalanceLimits {
     leastStrength: 0,
   };
 }
-
-/** A kitchen kept by an older page may lack what the house has settled. */
-export const houseOf = (kitchen: Kitchen): Kitchen['house'] => kitchen.house ?? EMPTY_KITCHEN.house;
