@@ -114,6 +114,28 @@ test('sugar for honey in a plan: list, litres of water, bottles and keeping move
   await expect(page.getByTestId('drink-by')).not.toHaveText(bottled);
 });
 
+test('a way of the plane planned: with juice, with nothing but juice, and back to the recipe', async ({
+  page,
+  server,
+}) => {
+  await server.api('PUT', '/kitchen', { version: 0, kitchen: KITCHEN });
+  await page.goto(`${server.url}/new/lemongrass-ginger-mint?method=straightBoil&stage=balance`);
+  const way = (title: string) => page.getByTestId('way').filter({ hasText: title });
+  await way('With pineapple juice').getByRole('button', { name: 'Plan it so' }).click();
+  await expect(page.getByTestId('planned-way')).toContainText('pineapple juice');
+  await expect(page.getByTestId('planned-way')).toContainText('for each litre');
+  // What is planned stands among the lines as well, and what an earlier way pours stays.
+  await way('No sugar added').getByRole('button', { name: 'Plan it so' }).click();
+  await expect(page.getByTestId('planned-way')).toContainText('No sweetener; pineapple juice');
+  await page.getByRole('button', { name: 'Begin', exact: false }).first().waitFor();
+  await page.goto(`${server.url}/new/lemongrass-ginger-mint?method=straightBoil&stage=size`);
+  await expect(page.getByText('Pineapple juice').first()).toBeVisible();
+  await expect(page.getByText('Honey', { exact: true })).toHaveCount(0);
+  await page.goto(`${server.url}/new/lemongrass-ginger-mint?method=straightBoil&stage=balance`);
+  await page.getByRole('button', { name: 'As the recipe has it' }).click();
+  await expect(page.getByTestId('planned-way')).toHaveCount(0);
+});
+
 const split = async (page: Page, kinds: readonly [string, string][]) => {
   await page.getByRole('button', { name: 'Split it into lots' }).click();
   const form = page.getByTestId('lots-form');

@@ -96,6 +96,7 @@ test('less ginger went in: the line takes what really did, and a tap takes it ba
     .click();
   await page.getByTestId('swap-grams').fill('20');
   await page.getByRole('button', { name: 'That went in' }).click();
+  await expect.poll(async () => (await eventsOf(server)).some((e) => e.kind === 'swapped')).toBe(true);
   await page.goto(`${server.url}/batches/batch?stage=size`);
   await expect(page.getByText(/20 g/).first()).toBeVisible();
   await expect(page.getByTestId('log')).toContainText('really went in: 20 g');

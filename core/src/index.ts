@@ -40,13 +40,20 @@ export {
   glassDoseG,
   glassFacts,
   gramsToSweetness,
+  HOT_C,
   overIce,
   type ServedFacts,
   type Serving,
   servedFacts,
   smallServings,
 } from './balance/served.ts';
-export { type Dose, dosesToCome, FIRST_SHARE, nextDose } from './balance/stepPlan.ts';
+export {
+  type Dose,
+  dosesToCome,
+  FIRST_SHARE,
+  FIRST_SOUR_SHARE,
+  nextDose,
+} from './balance/stepPlan.ts';
 export {
   type FruitSweetening,
   type Keeps,
@@ -140,7 +147,7 @@ export {
   keepingOf,
 } from './keeping/class.ts';
 export { type BottleFacts, type BottleLife, DAY_MS, lifeOf, lifeRate } from './keeping/clock.ts';
-export { keepingOfMix } from './keeping/mix.ts';
+export { keepingOfMix, withPoured } from './keeping/mix.ts';
 export {
   COLOUR_ROWS,
   colourOf,
@@ -191,6 +198,7 @@ export {
   type LogEvent,
   lastUndoable,
   readingSchema,
+  saidTogether,
 } from './log/events.ts';
 export {
   type BatchLog,
@@ -227,7 +235,9 @@ export { coverWaterMl, foamOf, hotFillMl, type Room, roomIn, solidVolumeMl } fro
 export { areaM2, bowlDiameterM, capacityMl, levelM, mlAtLevel, type Shape } from './physics/vesselShape.ts';
 export {
   type BottlePlan,
+  bottledMl,
   bottlePlan,
+  bottlesFor,
   type FilledBottle,
   fillBottles,
   fillMl,
@@ -350,6 +360,7 @@ export {
   type MethodId,
   OWN_STEP_KINDS,
   type OwnStepKind,
+  type PlannedWay,
   type Recipe,
   type RecipeLine,
   type RecipePart,
@@ -359,9 +370,11 @@ export {
   STRENGTHS,
   type Stream,
   type StrengthId,
+  takesWays,
   USUAL_TIMES,
   type Wash,
   withInstead,
+  withWay,
 } from './program/recipe.ts';
 export { asRecipe, customFactsSchema, parseRecipe, recipeSchema } from './program/recipeSchema.ts';
 export { simulateBatch, vesselNow, vesselOfStep } from './program/simulate.ts';

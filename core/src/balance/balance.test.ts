@@ -11,12 +11,16 @@ import { targetAfterTastes } from '../program/taste.ts';
 import { BURNERS, KITCHEN, POTS, TABLES } from '../testKitchen.ts';
 import { unwrap } from '../units/result.ts';
 import { glassFacts, gramsToSweetness, overIce } from './served.ts';
-import { dosesToCome, nextDose } from './stepPlan.ts';
+import { dosesToCome, FIRST_SOUR_SHARE, nextDose } from './stepPlan.ts';
 
 describe('sweetening in steps', () => {
   it('60 % first, then quarters of the rest: 900 g goes in as 540 and four times 90', () => {
     expect(dosesToCome(0, 900).map((d) => Math.round(d.grams))).toEqual([540, 90, 90, 90, 90]);
     expect(dosesToCome(540, 360).map((d) => Math.round(d.grams))).toEqual([90, 90, 90, 90]);
+    // What sours begins with 30 %: of 200 g first 60, then quarters of the 140 that are left.
+    expect(dosesToCome(0, 200, FIRST_SOUR_SHARE).map((d) => Math.round(d.grams))).toEqual([
+      60, 35, 35, 35, 35,
+    ]);
   });
   it('stops at the target and never passes it', () => {
     fc.assert(

@@ -5,7 +5,7 @@ import { wishAfterTastes } from '../program/taste.ts';
 import { ALCOHOL_UNIT_ROWS } from '../tables/alcoholUnits.ts';
 import { TABLES } from '../testKitchen.ts';
 import { likedRegion } from './liked.ts';
-import { glassDoseG, glassFacts, servedFacts, smallServings } from './served.ts';
+import { glassDoseG, glassFacts, HOT_C, servedFacts, smallServings } from './served.ts';
 
 const liquid = (id: string, ml: number) => ofLiquid(TABLES.liquids.get(id)!, ml);
 const syrup = (brixPct: number, grams: number) => ({
@@ -22,6 +22,13 @@ describe('served', () => {
     expect(served.brix).toBeCloseTo(12.1, 1);
     expect(served.brix).toBeCloseTo(brix(served.comp), 9);
     expect(served.strengthShare).toBeCloseTo(250 / (250 + 42), 2);
+  });
+  it('hot, a glass holds less: water at 70 °C is 0.9778 against 0.9982 g/mL, 2.05 % less of it', () => {
+    const drink = syrup(14, 5000);
+    const cold = servedFacts(drink, { drinkMl: 250, iceG: 0, mixer: null });
+    const hot = servedFacts(drink, { drinkMl: 250, iceG: 0, mixer: null, tempC: HOT_C });
+    expect(hot.sugarG / cold.sugarG).toBeCloseTo(0.9778 / 0.9982, 3);
+    expect(hot.brix).toBeCloseTo(cold.brix, 9);
   });
   it('5 L and 250 mL of a 40 % spirit: 1.90 % alcohol, and units of a glass by hand', () => {
     const punch = plus(water(5000 * 0.9982), liquid('spirit-40', 250));

@@ -12,6 +12,7 @@ import {
   volumeMl,
   water,
 } from '../liquor/composition.ts';
+import { expansion } from '../liquor/water.ts';
 import { DAILY_FREE_SUGAR_G, ICE_MELTED_SHARE } from '../tables/constants.ts';
 import type { LiquidRow } from '../tables/types.ts';
 
@@ -56,7 +57,12 @@ export interface Serving {
   drinkMl: number;
   iceG: number;
   mixer: { row: LiquidRow; ml: number } | null;
+  /** What is in the glass is this warm: hot, it takes more room, and a glass of it holds less. Without: cold. */
+  tempC?: number;
 }
+
+/** A drink that is served hot, °C. */
+export const HOT_C = 70;
 
 export interface ServedFacts {
   volumeMl: number;
@@ -76,8 +82,9 @@ export interface ServedFacts {
 /** A drink as it is in the glass: per glass with `drinkMl` of a glass, per jug with that of a jug. */
 export function servedFacts(c: Composition, serving: Serving): ServedFacts {
   const ml = volumeMl(c);
-  const poured = ml > 0 ? scaled(c, serving.drinkMl / ml) : c;
-  const mixed = serving.mixer ? plus(poured, ofLiquid(serving.mixer.row, serving.mixer.ml)) : poured;
+  const grown = serving.tempC === undefined ? 1 : expansion(serving.tempC);
+  const poured = ml > 0 ? scaled(c, serving.drinkMl / grown / ml) : c;
+  const mixed = serving.mixer ? plus(poured, ofLiquid(serving.mixer.row, serving.mixer.ml / grown)) : poured;
   const comp = overIce(mixed, serving.iceG);
   const total = volumeMl(comp);
   return {
@@ -90,7 +97,7 @@ export function servedFacts(c: Composition, serving: Serving): ServedFacts {
     freeSugarG: comp.freeSugarG,
     kcal: kcalOf(comp),
     ethanolG: comp.ethanolG,
-    strengthShare: total > 0 ? serving.drinkMl / total : 0,
+    strengthShare: total > 0 ? serving.drinkMl / grown / total : 0,
     comp,
   };
 }

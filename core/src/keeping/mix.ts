@@ -1,7 +1,7 @@
 import { EMPTY, ofLiquid, ofSweetener, plus } from '../liquor/composition.ts';
 import { NO_COOLING } from '../program/state.ts';
 import type { Liquor } from '../program/types.ts';
-import type { Tables } from '../tables/types.ts';
+import type { LiquidRow, Tables } from '../tables/types.ts';
 import { type Keeping, keepingOf } from './class.ts';
 
 /** A cold mixture's temperature when it is put by, °C. */
@@ -48,4 +48,17 @@ export function keepingOfMix(
   }
   liquor = { ...liquor, read };
   return { liquor, keeping: keepingOf({ liquor, trace: [], hygiene }) };
+}
+
+/** A drink with so much of a liquid poured to it at a minute of its batch: a reading of before no longer holds. */
+export function withPoured(liquor: Liquor, row: LiquidRow, volumeMl: number, atMin: number): Liquor {
+  return {
+    ...liquor,
+    ...plus(liquor, ofLiquid(row, volumeMl)),
+    origins: [
+      ...liquor.origins,
+      { lineId: row.id, kind: row.treatment, sinceMin: atMin, heatedMin: 0, below60Min: null },
+    ],
+    read: null,
+  };
 }

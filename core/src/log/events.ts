@@ -204,3 +204,23 @@ export function lastUndoable(events: readonly LogEvent[]): LogEvent | null {
   }
   return null;
 }
+
+/**
+ * Everything that was said with the same tap as a deed, in order: one tap back takes all of it back. A window numbers
+ * its deeds and puts those of one tap a millisecond apart.
+ */
+export function saidTogether(events: readonly LogEvent[], deed: LogEvent): LogEvent[] {
+  const mine = new Map(
+    events
+      .filter((e) => e.deviceId === deed.deviceId && e.kind !== 'undone')
+      .map((e) => [e.deviceSeq, e] as const),
+  );
+  const together = [deed];
+  for (
+    let e = mine.get(deed.deviceSeq - 1);
+    e && e.atMs === together[0]!.atMs - 1;
+    e = mine.get(e.deviceSeq - 1)
+  )
+    together.unshift(e);
+  return together;
+}

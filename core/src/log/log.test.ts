@@ -7,7 +7,15 @@ import { defaultChoices } from '../program/recipe.ts';
 import { simulateBatch } from '../program/simulate.ts';
 import { BURNERS, KITCHEN, POTS, TABLES } from '../testKitchen.ts';
 import { unwrap } from '../units/result.ts';
-import { activeEvents, type Deed, EVENT_KINDS, eventSchema, type LogEvent, lastUndoable } from './events.ts';
+import {
+  activeEvents,
+  type Deed,
+  EVENT_KINDS,
+  eventSchema,
+  type LogEvent,
+  lastUndoable,
+  saidTogether,
+} from './events.ts';
 import { batchAt, foldBatch, MINUTE_MS } from './foldBatch.ts';
 import { foldItem } from './foldItem.ts';
 
@@ -325,5 +333,28 @@ describe('two devices on one batch', () => {
     ]);
     expect(log.steps['boil-1']!.endMs).toBe(START + 103 * MINUTE_MS);
     expect(log.doubled).toEqual([]);
+  });
+});
+
+describe('what was said with one tap', () => {
+  const tap = (id: string, ms: number, deviceSeq: number, deviceId = 'd'): LogEvent =>
+    ({
+      ...at(0, { kind: 'noted', body: { text: id } }, id),
+      atMs: START + ms,
+      deviceSeq,
+      deviceId,
+    }) as LogEvent;
+  it('is taken back with one tap: numbered on, a millisecond apart, on the same device', () => {
+    const events = [
+      tap('before', 0, 10),
+      tap('a', 5000, 11),
+      tap('b', 5001, 12),
+      tap('c', 5002, 13),
+      tap('other', 5001, 12, 'phone'),
+    ];
+    const ids = (id: string) => saidTogether(events, events.find((e) => e.id === id)!).map((e) => e.id);
+    expect(ids('c')).toEqual(['a', 'b', 'c']);
+    expect(ids('a')).toEqual(['a']);
+    expect(ids('other')).toEqual(['other']);
   });
 });

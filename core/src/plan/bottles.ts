@@ -1,4 +1,8 @@
+import { volumeMl } from '../liquor/composition.ts';
 import type { BottleSize } from '../program/kitchen.ts';
+import { lotBottles } from '../program/lots.ts';
+import { BOTTLES } from '../program/making.ts';
+import type { Simulation } from '../program/types.ts';
 
 /** Left free in a bottle for shaking and for the cork, as a share of its volume. */
 export const HEADSPACE_SHARE = 0.04;
@@ -12,6 +16,12 @@ export interface BottlePlan {
   filledMl: number;
   leftMl: number;
 }
+
+/** What ends up in bottles, mL: the batch's own and each lot's, which never share a bottle. */
+export const bottledMl = (sim: Pick<Simulation, 'vessels'>): number[] =>
+  Object.values(sim.vessels).flatMap(({ id, liquor }) =>
+    id === BOTTLES || id.startsWith(lotBottles('')) ? [volumeMl(liquor)] : [],
+  );
 
 /** What a choice of bottles takes, and what is left over. */
 export function bottlePlan(
@@ -61,6 +71,25 @@ export function suggestBottles(volumeMl: number, sizes: readonly BottleSize[]): 
   let best = grains;
   while (best > 0 && !Number.isFinite(fewest[best]!)) best--;
   return Object.fromEntries(usable.map((size, i) => [size.id, usedOf[i]![best] ?? 0]));
+}
+
+/** Full bottles for several amounts that are not to be mixed, from the sizes at hand: what one takes the next lacks. */
+export function bottlesFor(
+  mls: readonly number[],
+  sizes: readonly BottleSize[],
+): { plans: BottlePlan[]; bottles: number; leftMl: number } {
+  let left = sizes;
+  const plans = mls.map((ml) => {
+    const counts = suggestBottles(ml, left);
+    const plan = bottlePlan(ml, left, counts);
+    left = left.map((s) => ({ ...s, count: s.count - (counts[s.id] ?? 0) }));
+    return plan;
+  });
+  return {
+    plans,
+    bottles: plans.reduce((sum, p) => sum + p.bottles, 0),
+    leftMl: plans.reduce((sum, p) => sum + p.leftMl, 0),
+  };
 }
 
 /** A bottle as it is written into the log. */

@@ -3,7 +3,14 @@ import { massG, volumeMl } from '../liquor/composition.ts';
 import { BOOK } from '../program/book.ts';
 import { dosedGOf } from '../program/ledger.ts';
 import { BOTTLES } from '../program/making.ts';
-import { choicesUnder, defaultChoices, type Instead, withInstead } from '../program/recipe.ts';
+import {
+  choicesUnder,
+  defaultChoices,
+  type Instead,
+  type PlannedWay,
+  withInstead,
+  withWay,
+} from '../program/recipe.ts';
 import { simulateBatch } from '../program/simulate.ts';
 import { BURNERS, KITCHEN, POTS, TABLES } from '../testKitchen.ts';
 import { unwrap } from '../units/result.ts';
@@ -13,11 +20,11 @@ const recipe = BOOK.find((r) => r.id === 'lemongrass-ginger-mint')!;
 const sweet = recipe.lines.find((l) => l.kind === 'sweetener')!;
 const lime = recipe.lines.find((l) => l.itemId === 'lime-juice')!;
 
-const made = (instead: readonly Instead[]) => {
+const made = (instead: readonly Instead[], way: PlannedWay | null = null) => {
   const solved = unwrap(
     solvePlan({
       recipe,
-      choices: { ...defaultChoices(recipe, 'straightBoil'), instead },
+      choices: { ...defaultChoices(recipe, 'straightBoil'), instead, way },
       kitchen: KITCHEN,
       tables: TABLES,
       pot: POTS[1]!,
@@ -76,5 +83,48 @@ describe('something else instead, in a plan', () => {
       wish: { question: { kind: 'litres', litres: 6 }, fills: 1 },
     });
     expect(refused).toMatchObject({ ok: false, problem: { kind: 'step', problem: { kind: 'unknownItem' } } });
+  });
+});
+
+describe('a way of the plane taken in a plan', () => {
+  const sweetOf = (m: ReturnType<typeof made>) => (100 * m.end.sweetG) / massG(m.end);
+  const none = { sweeteners: ['sugar-white'], with: [], litresShare: 1 };
+  it('half and half: each brings as much of the sweetness, and the target stands', () => {
+    const half = made([], { ...none, sweeteners: ['honey', 'sugar-white'] });
+    const dosed = dosedGOf(half.sim);
+    const [honey, sugar] = [dosed[sweet.id]!, dosed['way-sugar-white']!];
+    expect(honey * TABLES.sweeteners.get('honey')!.relativeSweetness).toBeCloseTo(
+      sugar * TABLES.sweeteners.get('sugar-white')!.relativeSweetness,
+      6,
+    );
+    expect(sweetOf(half)).toBeCloseTo(recipe.targetSweetnessPct, 2);
+    expect(half.litres).toBeCloseTo(6, 2);
+  });
+  it('with juice: so many grams for each litre, less sweetener for what it brings', () => {
+    const plain = made([], none);
+    const juicy = made([], { ...none, with: [{ itemId: 'apple-juice', gPerL: 200 }] });
+    // 200 g/L in 6 L: 1200 g.
+    expect(juicy.program.lines.find((l) => l.id === 'way-apple-juice')!.massG).toBeCloseTo(1200, 6);
+    const grams = (m: typeof plain) => dosedGOf(m.sim)[sweet.id]!;
+    expect(grams(juicy)).toBeLessThan(grams(plain) - 60);
+    expect(sweetOf(juicy)).toBeCloseTo(recipe.targetSweetnessPct, 2);
+  });
+  it('nothing but fruit: no sweetener is dosed, and none is said to be', () => {
+    const fruit = made([], { sweeteners: [], with: [{ itemId: 'apple-juice', gPerL: 500 }], litresShare: 1 });
+    expect(dosedGOf(fruit.sim)).toEqual({});
+    expect(fruit.end.addedSugarG).toBe(0);
+  });
+  it('less water: the same of everything for fewer litres', () => {
+    const plain = made([], none);
+    const less = made([], { ...none, litresShare: 0.75 });
+    const of = (m: typeof plain, id: string) => m.program.lines.find((l) => l.id === id)!.massG;
+    expect(of(less, lime.id) / of(plain, lime.id)).toBeCloseTo(1 / 0.75, 6);
+    expect(less.litres).toBeCloseTo(6, 2);
+  });
+  it("a cordial and a cook's own steps have no place for it", () => {
+    const way = { ...none, with: [{ itemId: 'apple-juice', gPerL: 200 }] };
+    expect(withWay(recipe, way, 'cordial')).toBe(recipe);
+    expect(withWay(recipe, way, 'own')).toBe(recipe);
+    expect(withWay(recipe, null, 'straightBoil')).toBe(recipe);
   });
 });

@@ -1,13 +1,13 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { volumeMl } from '../liquor/composition.ts';
+import { volumeMl, water } from '../liquor/composition.ts';
 import { BOOK } from '../program/book.ts';
 import type { BottleSize } from '../program/kitchen.ts';
 import { defaultChoices, type RecipeLine } from '../program/recipe.ts';
 import { simulateBatch } from '../program/simulate.ts';
 import { BURNERS, KITCHEN, POTS, TABLES } from '../testKitchen.ts';
 import { unwrap } from '../units/result.ts';
-import { bottlePlan, fillBottles, fillMl, jugOf, suggestBottles } from './bottles.ts';
+import { bottledMl, bottlePlan, bottlesFor, fillBottles, fillMl, jugOf, suggestBottles } from './bottles.ts';
 import { lineMassG, scaleForMass } from './scaling.ts';
 import { type Question, type SolveInput, solvePlan } from './solve.ts';
 import { startBy } from './startBy.ts';
@@ -263,6 +263,22 @@ describe('bottles', () => {
     // A fourth would stay empty: it is none.
     expect(fillBottles(2000, [size('b750', 750, 9)], { b750: 4 }, id).bottles).toHaveLength(3);
     expect(new Set(three.bottles.map((b) => b.itemId)).size).toBe(3);
+  });
+  it('lots never share a bottle, nor use one twice', () => {
+    const sizes = [
+      { id: 'l', name: 'L', volumeMl: 1000, diameterCm: 9, material: 'glass' as const, count: 2 },
+      { id: 's', name: 'S', volumeMl: 500, diameterCm: 7, material: 'glass' as const, count: 1 },
+    ];
+    // 960 mL each: two lots of 1.5 L. The first takes 960 + 480 and leaves 60; the second 960 and leaves 540.
+    const { plans, bottles, leftMl } = bottlesFor([1500, 1500], sizes);
+    expect(plans.map((p) => p.bottles)).toEqual([2, 1]);
+    expect(bottles).toBe(3);
+    expect(leftMl).toBeCloseTo(60 + 540, 6);
+    const vessel = (id: string, ml: number) => ({ id, liquor: water(ml * 0.9982) });
+    const vessels = Object.fromEntries(
+      [vessel('bottles', 1000), vessel('bottles-a', 500), vessel('lot-a', 300)].map((v) => [v.id, v]),
+    );
+    expect(bottledMl({ vessels } as never).map(Math.round)).toEqual([1000, 500]);
   });
   it('5.0 L into 750s and 500s: nothing over but 8 mL', () => {
     // Filled to 96 %: 720 and 480. 5·720 + 2·480 = 4560; 3·720 + 5·480 = 4560; best is 4·720 + 4·480 = 4800,

@@ -48,6 +48,18 @@ export const choicesSchema = v.strictObject({
       v.maxLength(40, 'between:0:40'),
     ),
   ),
+  way: v.optional(
+    v.nullable(
+      v.strictObject({
+        sweeteners: v.pipe(v.array(id), v.maxLength(8, 'between:0:8')),
+        with: v.pipe(
+          v.array(v.strictObject({ itemId: id, gPerL: between(0, 2000) })),
+          v.maxLength(12, 'between:0:12'),
+        ),
+        litresShare: between(0.2, 1),
+      }),
+    ),
+  ),
 });
 
 /** What a cook has settled of a batch before it starts: the wish and the choices. Everything else follows from it. */

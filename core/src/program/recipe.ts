@@ -213,6 +213,51 @@ export interface Choices {
   shelfParts: readonly string[];
   /** What goes in instead of a line's own, so many grams for each gram. */
   instead: readonly Instead[];
+  /** A way to the target that was taken from the plane; null: as the recipe has it. */
+  way: PlannedWay | null;
+}
+
+/** A balance of a plan that its recipe does not have: other sweeteners, juice with it, less water. */
+export interface PlannedWay {
+  /** What sweetens, each with as much of the sweetness; none: nothing but what is in it. */
+  sweeteners: readonly string[];
+  /** Liquids stirred in when it is cool, g for each finished litre. */
+  with: readonly { itemId: string; gPerL: number }[];
+  /** The same of everything for this share of the litres. */
+  litresShare: number;
+}
+
+/** Methods that say themselves what is stirred in at the end have no place for more. */
+export const takesWays = (methodId: MethodId): boolean => methodId !== 'cordial' && methodId !== 'own';
+
+/** A recipe with a way taken: the first sweetener keeps the place of the recipe's own. */
+export function withWay(recipe: Recipe, way: PlannedWay | null, methodId: MethodId): Recipe {
+  if (!way || !takesWays(methodId)) return recipe;
+  const own = recipe.lines.find((l) => l.stream === 'sweet' && l.rule.kind === 'toTarget');
+  const blank = { massG: 0, wash: 'none', prep: null } as const;
+  const sweet = way.sweeteners.map(
+    (itemId, i): RecipeLine => ({
+      ...blank,
+      id: i === 0 && own ? own.id : `way-${itemId}`,
+      kind: 'sweetener',
+      itemId,
+      rule: { kind: 'toTarget' },
+      stream: 'sweet',
+    }),
+  );
+  const basisL = recipe.basisL * way.litresShare;
+  const poured = way.with.map(
+    ({ itemId, gPerL }): RecipeLine => ({
+      ...blank,
+      id: `way-${itemId}`,
+      kind: 'liquid',
+      itemId,
+      massG: gPerL * basisL,
+      rule: { kind: 'linear' },
+      stream: 'after',
+    }),
+  );
+  return { ...recipe, basisL, lines: [...recipe.lines.filter((l) => l !== own), ...poured, ...sweet] };
 }
 
 export interface Instead {
@@ -274,6 +319,7 @@ export function defaultChoices(recipe: Recipe, methodId: MethodId): Choices {
     fruit: recipe.fruit ?? 'cooked',
     shelfParts: [],
     instead: [],
+    way: null,
   };
 }
 
@@ -298,6 +344,7 @@ const METHOD_FREE = [
   'fruit',
   'shelfParts',
   'instead',
+  'way',
 ] as const satisfies readonly (keyof Choices)[];
 
 /** A cook's choices taken over to another method. */

@@ -143,21 +143,16 @@ export function sweetenStep(work: Work, step: SweetenStep, run: StepRun): void {
     if (!row) throw new StepStop({ kind: 'unknownItem', stepId: step.id, itemId: line.itemId });
     return { line, row };
   });
-  const sweetPerG = rows.reduce((sum, r) => sum + r.row.relativeSweetness, 0) / rows.length;
-  // sweetG + s·g = t·(m + g)
-  const grams =
-    sweetPerG > target ? Math.max(0, (target * massG(liquor) - liquor.sweetG) / (sweetPerG - target)) : 0;
-  for (const { line } of rows) {
-    run.dosedG[line.id] = grams / rows.length;
-    pourIn(
-      work,
-      step,
-      vesselOf(work, step.id, vesselId),
-      'sweetener',
-      line.itemId,
-      line.id,
-      grams / rows.length,
-    );
+  // Each of n brings as much sweetness s/n, in s/(n·rᵢ) grams: sweetG + s = t·(m + s·w), w = mean of 1/rᵢ.
+  const gramsPerSweet = rows.reduce((sum, r) => sum + 1 / r.row.relativeSweetness, 0) / rows.length;
+  const sweetG =
+    target * gramsPerSweet < 1
+      ? Math.max(0, (target * massG(liquor) - liquor.sweetG) / (1 - target * gramsPerSweet))
+      : 0;
+  for (const { line, row } of rows) {
+    const grams = sweetG / rows.length / row.relativeSweetness;
+    run.dosedG[line.id] = grams;
+    pourIn(work, step, vesselOf(work, step.id, vesselId), 'sweetener', line.itemId, line.id, grams);
   }
 }
 

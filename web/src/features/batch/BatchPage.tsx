@@ -1,4 +1,4 @@
-import { lastUndoable, MINUTE_MS, type PlanDoc, timetableFrom } from '@big-ladle/core';
+import { MINUTE_MS, type PlanDoc, timetableFrom } from '@big-ladle/core';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -36,6 +36,7 @@ import {
   WashPanel,
 } from './panels.tsx';
 import { SweetenForm } from './SweetenForm.tsx';
+import { undoOf } from './undo.ts';
 import { type LiveBatch, useLiveBatch } from './useBatchNow.ts';
 
 /** A batch: the plan while it is one, then the table of what is on or done. */
@@ -238,7 +239,7 @@ function LogPanel({ live }: { live: LiveBatch }) {
   const shown = [...live.events]
     .filter((e) => e.kind !== 'undone' && !undone.has(e.id))
     .sort((a, b) => b.atMs - a.atMs || (a.id < b.id ? 1 : -1));
-  const last = lastUndoable(live.events);
+  const back = undoOf(live.events);
   return (
     <Panel title="Log" testId="log">
       {(all ? shown : shown.slice(0, 8)).map((event) => (
@@ -251,10 +252,10 @@ function LogPanel({ live }: { live: LiveBatch }) {
           }
           note={moment(event.atMs, live.nowMs, live.kitchen.zone)}
         >
-          {event.id === last?.id && (
+          {event.id === back?.told.id && (
             <Button
               size="small"
-              onClick={() => void live.say([{ kind: 'undone', body: { target: event.id } }])}
+              onClick={() => void live.say(back.deeds)}
               aria-label={`Undo: ${deedText(event, live)}`}
             >
               Undo

@@ -1,4 +1,4 @@
-import { BOTTLES, dosedGOf, type Simulation, volumeMl } from '@big-ladle/core';
+import { bottledMl, dosedGOf, fillMl, type Simulation } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import { useEffect, useRef, useState } from 'react';
 import { role } from '../../theme/theme.ts';
@@ -16,14 +16,14 @@ interface Outcome {
 }
 
 function outcomeOf(sim: Simulation, live: LiveBatch): Outcome {
-  const end = sim.vessels[BOTTLES];
-  const ml = end ? volumeMl(end.liquor) : 0;
+  const mls = bottledMl(sim);
+  const ml = mls.reduce((sum, each) => sum + each, 0);
   const largest = Math.max(0, ...live.kitchen.bottles.map((b) => b.volumeMl));
   return {
     litres: ml / 1000,
     sweetG: Object.values(dosedGOf(sim)).reduce((sum, g) => sum + g, 0),
     endMin: sim.endMin,
-    bottles: largest > 0 ? Math.floor(ml / (largest * 0.96)) : 0,
+    bottles: largest > 0 ? mls.reduce((sum, each) => sum + Math.floor(each / fillMl(largest)), 0) : 0,
   };
 }
 

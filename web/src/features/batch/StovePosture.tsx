@@ -1,12 +1,4 @@
-import {
-  activeEvents,
-  cuesFor,
-  guidanceFor,
-  lastUndoable,
-  POT,
-  type Step,
-  saysAlcohol,
-} from '@big-ladle/core';
+import { activeEvents, cuesFor, guidanceFor, POT, type Step, saysAlcohol } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
@@ -55,6 +47,7 @@ import { SignalsPanel } from './SignalsPanel.tsx';
 import { SomethingElse } from './SomethingElse.tsx';
 import { Squeeze } from './Squeeze.tsx';
 import { SweetenForm } from './SweetenForm.tsx';
+import { undoOf } from './undo.ts';
 import { type LiveBatch, useLiveBatch } from './useBatchNow.ts';
 
 /** Steps into which lines go: each is told with its amount. */
@@ -122,8 +115,8 @@ function Posture({ live }: { live: LiveBatch }) {
     entry && entry.now.volumeL > 0.05 ? entry : now.forecast.trace.findLast((t) => t.now.volumeL > 0.05),
   );
   const tint = `color-mix(in srgb, ${look.glass} ${tintShare(look.glass) * 100}%, ${role('ground')})`;
-  const last = lastUndoable(live.events);
-  const undo = () => last && void live.say([{ kind: 'undone', body: { target: last.id } }]);
+  const back = undoOf(live.events);
+  const undo = () => back && void live.say(back.deeds);
   const wet = (entry?.now.volumeL ?? 0) > 0.05;
   const toolButton = (name: NonNullable<typeof tool>, text: string) => (
     <Button
@@ -449,9 +442,9 @@ function Posture({ live }: { live: LiveBatch }) {
                 variant="outlined"
                 color="inherit"
                 sx={{ minHeight: 72, px: 2.5 }}
-                disabled={!last}
+                disabled={!back}
                 onClick={undo}
-                aria-label={last ? `Undo: ${deedText(last, live)}` : 'Undo'}
+                aria-label={back ? `Undo: ${deedText(back.told, live)}` : 'Undo'}
               >
                 Undo
               </Button>

@@ -1,5 +1,7 @@
 import {
   BOTTLES,
+  bottledMl,
+  bottlesFor,
   type Keeping,
   type Kitchen,
   keepingOf,
@@ -12,7 +14,6 @@ import {
   roomIn,
   type Simulation,
   type Step,
-  suggestBottles,
   type TraceEntry,
   TUB,
   volumeMl,
@@ -197,11 +198,10 @@ export function stagesOf(input: {
   const drawMin = stageMinutes(program, sim, 'draw');
   const strained =
     sim.trace.findLast((t) => t.kind === 'strain' && t.vesselId === TUB) ?? entryOf(sim, 'bottle');
-  const end = sim.vessels[BOTTLES];
-  const endL = end ? volumeMl(end.liquor) / 1000 : 0;
+  const mls = bottledMl(sim);
+  const endL = mls.reduce((sum, ml) => sum + ml, 0) / 1000;
   const bottled = entryOf(sim, 'bottle');
-  const counts = suggestBottles(endL * 1000, kitchen.bottles);
-  const bottles = input.filled || Object.values(counts).reduce((a, b) => a + b, 0);
+  const bottles = input.filled || bottlesFor(mls, kitchen.bottles).bottles;
   const keeping = keepingFor(sim, program, input.hygiene);
   const face = clockFace(drawMin * MINUTE_MS);
   return [

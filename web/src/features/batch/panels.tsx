@@ -1,8 +1,8 @@
 import {
   asHandMeasures,
   BOTTLES,
-  type BottleSize,
-  bottlePlan,
+  bottledMl,
+  bottlesFor,
   dosedGOf,
   drawsOf,
   fillMl,
@@ -20,12 +20,10 @@ import {
   type Schedule,
   type Simulation,
   saysAlcohol,
-  suggestBottles,
   type Tables,
   type Timetable,
   TUB,
   toolCounts,
-  volumeMl,
 } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
@@ -541,34 +539,37 @@ function HouseLimits(props: {
   ));
 }
 
-/** Bottles that fit what comes out. */
+/** Bottles that fit what comes out, each lot in its own. */
 export function BottlesPanel({ sim, kitchen, children }: PanelInput & { children?: ReactNode }) {
-  const ml = sim.vessels[BOTTLES] ? volumeMl(sim.vessels[BOTTLES].liquor) : 0;
-  const counts = suggestBottles(ml, kitchen.bottles);
-  const plan = bottlePlan(ml, kitchen.bottles, counts);
+  const mls = bottledMl(sim);
+  const { plans, bottles, leftMl } = bottlesFor(mls, kitchen.bottles);
+  const total = mls.reduce((sum, ml) => sum + ml, 0);
   return (
-    <Panel title="Bottle" aside={`${litres(ml / 1000, 2)} to fill`}>
+    <Panel title="Bottle" aside={`${litres(total / 1000, 2)} to fill`}>
       {children}
-      {plan.counts.map((row) => {
-        const size = kitchen.bottles.find((b) => b.id === row.sizeId) as BottleSize;
+      {kitchen.bottles.map((size) => {
+        const count = plans.reduce(
+          (sum, plan) => sum + (plan.counts.find((row) => row.sizeId === size.id)?.count ?? 0),
+          0,
+        );
         return (
-          <Row
-            key={row.sizeId}
-            label={`${size.name}, ${num(size.volumeMl)} mL`}
-            note={`${num(fillMl(size.volumeMl))} mL each`}
-          >
-            {num(row.count)}
-          </Row>
+          count > 0 && (
+            <Row
+              key={size.id}
+              label={`${size.name}, ${num(size.volumeMl)} mL`}
+              note={`${num(fillMl(size.volumeMl))} mL each`}
+            >
+              {num(count)}
+            </Row>
+          )
         );
       })}
       <Row
         label={
-          plan.bottles > 0
-            ? 'Left over, a glass for the cook'
-            : 'No bottles in your kitchen yet: all left over'
+          bottles > 0 ? 'Left over, a glass for the cook' : 'No bottles in your kitchen yet: all left over'
         }
       >
-        {volume(plan.leftMl / 1000)}
+        {volume(leftMl / 1000)}
       </Row>
     </Panel>
   );

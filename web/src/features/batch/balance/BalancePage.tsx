@@ -1,11 +1,13 @@
 import {
   type BalanceWish,
   type Candidate,
+  keepingOf,
   type Suggestion,
   sournessGPerL,
   sweetnessPct,
   type Taste,
   wishAfterTastes,
+  withPoured,
 } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -68,9 +70,21 @@ function OnBalance({ live }: { live: LiveBatch }) {
   const { liquor, into } = balanced;
   const candidates = allowedOf({ kitchen, tables, prefers });
   const made: Candidate[] = way ? candidates.filter((c) => way.includes(c.id)) : [];
-  const addedG = now.log.added
-    .filter((e) => e.body.stepId === step?.id)
-    .reduce((sum, e) => sum + e.body.massG, 0);
+  const addedOf = (itemId: string): number =>
+    now.log.added
+      .filter((e) => e.body.stepId === step?.id && e.body.itemId === itemId)
+      .reduce((sum, e) => sum + e.body.massG, 0);
+  const trace = now.moment?.trace ?? [];
+  const bottle = program.steps.find((s) => s.kind === 'bottle');
+  const hygiene = bottle?.kind === 'bottle' ? bottle.hygiene : 'clean';
+  const keptWith = (poured: { itemId: string; volumeMl: number } | null) => {
+    const here = into ? now.moment?.vessels[into.vesselId]?.liquor : undefined;
+    const row = poured ? tables.liquids.get(poured.itemId) : undefined;
+    if (!here || (poured && !row)) return null;
+    const atMin = trace.at(-1)?.endMin ?? 0;
+    const mixed = poured && row ? withPoured(here, row, poured.volumeMl, atMin) : here;
+    return keepingOf({ liquor: mixed, trace, hygiene });
+  };
   const lineFor = (itemId: string): string =>
     program.lines.find((l) => l.itemId === itemId && sweeten?.lines.includes(l.id))?.id ??
     `balance-${itemId}`;
@@ -115,7 +129,8 @@ function OnBalance({ live }: { live: LiveBatch }) {
             candidates={made}
             kitchen={kitchen}
             tables={tables}
-            addedG={addedG}
+            addedOf={addedOf}
+            keptWith={keptWith}
             tastes={tastes}
             onDose={(parts) => void live.say(deedsOf(parts, candidates, into, lineFor), refused)}
             onTaste={(axis, verdict) =>

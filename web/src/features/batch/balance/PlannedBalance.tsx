@@ -1,22 +1,46 @@
 import {
+  type Composition,
   candidateOf,
   type Instead,
   type Kitchen,
   LESS_WATER,
   type PlanDoc,
+  type PlannedWay,
   type Program,
   type Recipe,
   type Simulation,
   type Suggestion,
   type Tables,
+  takesWays,
+  volumeMl,
 } from '@big-ladle/core';
+import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useMemo } from 'react';
+import { Panel } from '../../../shared/ui.tsx';
+import { sayItem } from '../../../words/names.ts';
+import { grams, percent } from '../../../words/say.ts';
 import { BalanceBoard } from './BalanceBoard.tsx';
 import { plannedBase } from './place.ts';
 
 /** Of the water of a plan so much may be left out. */
 const WATER_TO_SPARE = 0.4;
+
+/** Liquids of a way by the finished litre, the same one only once. */
+function pouredWith(
+  parts: readonly { itemId: string; massG: number }[],
+  finishedL: number,
+): PlannedWay['with'] {
+  const massOf = new Map<string, number>();
+  for (const p of parts) massOf.set(p.itemId, (massOf.get(p.itemId) ?? 0) + p.massG);
+  return [...massOf].map(([itemId, grams]) => ({ itemId, gPerL: Math.round((10 * grams) / finishedL) / 10 }));
+}
+
+/** What is left of the litres where a way leaves water out, 0..1. */
+function lessWaterShare(s: Suggestion, base: Composition): number {
+  const outMl = s.parts.reduce((sum, p) => sum + (p.kind === 'lessWater' ? p.volumeMl : 0), 0);
+  return Math.round(1000 * (1 - outMl / volumeMl(base))) / 1000;
+}
 
 /** The balance of a plan: where the drink will stand, and which sweetener takes it there. */
 export function PlannedBalance(props: {
@@ -43,18 +67,48 @@ export function PlannedBalance(props: {
   if (!base) return null;
   const choose = (change: Partial<PlanDoc['choices']>) =>
     onChange({ ...plan, choices: { ...plan.choices, ...change } });
+  const { methodId } = plan.choices;
+  const way = plan.choices.way ?? null;
   const taking = (s: Suggestion) => {
-    const [only] = s.parts;
-    if (!sweet || s.parts.length !== 1 || only?.kind !== 'sweetener' || only.id === nowId) return null;
+    if (!takesWays(methodId)) return null;
+    const finishedL = volumeMl(s.result) / 1000;
+    const litresShare = lessWaterShare(s, base);
+    const taken: PlannedWay = {
+      sweeteners: s.parts.flatMap((p) => (p.kind === 'sweetener' ? [p.id] : [])),
+      with: pouredWith(
+        [
+          // What an earlier way pours is in the base already.
+          ...(way?.with ?? []).map((w) => ({ ...w, massG: (w.gPerL * volumeMl(base)) / 1000 })),
+          ...s.parts.flatMap((p) =>
+            p.kind === 'liquid' || p.kind === 'fruit'
+              ? [{ itemId: candidateOf(p.id, tables, kitchen)?.juice?.itemId ?? p.id, massG: p.massG }]
+              : [],
+          ),
+        ],
+        finishedL,
+      ),
+      litresShare: Math.max(0.2, (way?.litresShare ?? 1) * litresShare),
+    };
     return (
       <Button
         variant="contained"
         onClick={() =>
-          choose({
-            instead: [
-              ...instead.filter((i) => i.lineId !== sweet.id),
-              ...(only.id === sweet.itemId ? [] : [{ lineId: sweet.id, itemId: only.id, ratio: 1 }]),
-            ],
+          onChange({
+            ...plan,
+            ...(plan.question.kind === 'litres'
+              ? {
+                  question: {
+                    ...plan.question,
+                    litres: Math.round(plan.question.litres * litresShare * 10) / 10,
+                  },
+                }
+              : {}),
+            choices: {
+              ...plan.choices,
+              way: taken,
+              // Another sweetener that was chosen before gives way to this one.
+              instead: instead.filter((i) => i.lineId !== sweet?.id),
+            },
           })
         }
       >
@@ -72,6 +126,26 @@ export function PlannedBalance(props: {
       prefers={prefers}
       extra={extra}
       taking={taking}
-    />
+    >
+      {way && takesWays(methodId) && (
+        <Panel title="Planned so" testId="planned-way">
+          {[
+            way.sweeteners.length === 0
+              ? 'No sweetener'
+              : way.sweeteners.map((id) => sayItem(id).toLowerCase()).join(' and '),
+            ...way.with.map((w) => `${sayItem(w.itemId).toLowerCase()}, ${grams(w.gPerL)} for each litre`),
+            ...(way.litresShare < 1
+              ? [`as much of everything for ${percent(way.litresShare)} of the litres`]
+              : []),
+          ].join('; ')}
+          .
+          <Box sx={{ mt: 1 }}>
+            <Button variant="outlined" onClick={() => choose({ way: null })}>
+              As the recipe has it
+            </Button>
+          </Box>
+        </Panel>
+      )}
+    </BalanceBoard>
   );
 }

@@ -1,5 +1,7 @@
 import {
   type Composition,
+  expansion,
+  HOT_C,
   type Kitchen,
   saysAlcohol,
   servedFacts,
@@ -20,8 +22,8 @@ import { role } from '../../../theme/theme.ts';
 import { sayItem } from '../../../words/names.ts';
 import { grams, num, percent } from '../../../words/say.ts';
 
-/** Ice in a glass of 250 mL, g: none, some, a full glass. */
-const ICE_G = { none: 0, some: 60, much: 120 } as const;
+/** Ice in a glass of 250 mL, g: none, some, a full glass; and what is served hot has none. */
+const ICE_G = { none: 0, some: 60, much: 120, hot: 0 } as const;
 const JUG_ML = 1500;
 /** What is poured to a drink in the glass; fizzy ones belong there and nowhere else. */
 const MIXERS = ['water', 'soda-water', 'ginger-beer', 'pineapple-juice', 'orange-juice', 'apple-juice'];
@@ -41,6 +43,7 @@ export function servedAs(drink: Composition, wish: ServingWish, glassMl: number,
     drinkMl: glassMl * (1 - wish.mixerShare),
     iceG: (ICE_G[wish.ice] * glassMl) / 250,
     mixer: row && wish.mixerShare > 0 ? { row, ml: glassMl * wish.mixerShare } : null,
+    ...(wish.ice === 'hot' ? { tempC: HOT_C } : {}),
   });
 }
 
@@ -60,6 +63,7 @@ const Wishes = memo(function Wishes(props: {
           { value: 'none', text: 'none' },
           { value: 'some', text: 'some' },
           { value: 'much', text: 'a full glass' },
+          { value: 'hot', text: 'no, hot' },
         ]}
         onChange={(v) => onWish({ ...wish, ice: v as 'some' })}
       />
@@ -156,6 +160,8 @@ export function Served(props: {
           In the glass {num(glass.sweetPct, 1)} g in 100 g, {num(glass.brix, 1)} °Bx, sourness{' '}
           {num(Math.max(0, glass.sourGPerL), 1)} g/L, at {percent(glass.strengthShare)} of its strength
           {saysAlcohol(glass.abvPct) && `, ${num(glass.abvPct, 1)} % alcohol`}.
+          {wish.ice === 'hot' &&
+            ` At ${num(HOT_C)} °C a glass holds ${percent(1 - 1 / expansion(HOT_C))} less of it. Hot, it tastes sweeter and sharper than cold: taste it as it will be drunk. Warm only what is poured, once.`}
         </Box>
         <Box>
           {line('A glass', kitchen.servingMl)}

@@ -6,12 +6,16 @@ import {
   type Composition,
   type Deed,
   dosesToCome,
+  FIRST_SHARE,
+  FIRST_SOUR_SHARE,
+  type Keeping,
   type Kitchen,
   nextDose,
   sournessGPerL,
   sweetnessPct,
   type Tables,
   type Taste,
+  volumeMl,
   waysBack,
 } from '@big-ladle/core';
 import Alert from '@mui/material/Alert';
@@ -20,24 +24,47 @@ import Button from '@mui/material/Button';
 import { Panel, Row } from '../../../shared/ui.tsx';
 import { role, thumb } from '../../../theme/theme.ts';
 import { sayItem } from '../../../words/names.ts';
-import { grams, litres, num, percent, say, volume } from '../../../words/say.ts';
+import { days, grams, litres, num, percent, say, volume } from '../../../words/say.ts';
 import { limitsOf } from './place.ts';
 import { amountOf, bindingWords, candidateName } from './Ways.tsx';
 
 const AXES = ['sweet', 'sour', 'strong', 'hot'] as const;
 type Axis = (typeof AXES)[number];
 
-/** A part of an answer for one dose: whole fruit stay whole. */
-function doseOf(answer: BalanceAnswer, share: number): BalanceAnswer['parts'] {
-  return answer.parts.map((p) => {
-    if (p.pieces === null) return { ...p, massG: p.massG * share, volumeMl: p.volumeMl * share };
-    const pieces = Math.min(p.pieces, Math.max(1, Math.round(p.pieces * share)));
-    return {
-      ...p,
-      pieces,
-      massG: (p.massG * pieces) / p.pieces,
-      volumeMl: (p.volumeMl * pieces) / p.pieces,
-    };
+/** From so much acid on a part is dosed as what sours, g/L. */
+const SOUR_G_PER_L = 20;
+
+interface DosedPart {
+  part: BalanceAnswer['parts'][number];
+  /** Further doses after this one. */
+  after: number;
+}
+
+/** Each part of an answer as the next dose takes it: what sours begins lower; whole fruit stay whole. */
+export function nextParts(
+  answer: BalanceAnswer,
+  candidates: readonly Candidate[],
+  addedG: (part: { id: string }) => number,
+): DosedPart[] {
+  return answer.parts.flatMap((p): DosedPart[] => {
+    const candidate = candidates.find((c) => c.id === p.id);
+    const sour = candidate !== undefined && sournessGPerL(candidate.unit) > SOUR_G_PER_L;
+    const firstShare = sour ? FIRST_SOUR_SHARE : FIRST_SHARE;
+    const dose = nextDose(addedG(p), p.massG, firstShare);
+    if (!dose) return [];
+    const after = dosesToCome(addedG(p), p.massG, firstShare).length - 1;
+    const pieces =
+      p.pieces === null
+        ? null
+        : Math.min(p.pieces, Math.max(1, Math.round((p.pieces * dose.grams) / p.massG)));
+    const share =
+      p.pieces === null || pieces === null ? Math.min(1, dose.grams / p.massG) : pieces / p.pieces;
+    return [
+      {
+        part: { ...p, pieces, massG: p.massG * share, volumeMl: p.volumeMl * share },
+        after: share < 1 ? after : 0,
+      },
+    ];
   });
 }
 
@@ -65,8 +92,8 @@ export function deedsOf(
 }
 
 /**
- * A way taken by taste: never all at once. Three fifths of what it wants, stirred, tasted with a clean spoon; then
- * quarters of the rest. Every verdict moves the target, and what is still to come follows.
+ * A way taken by taste: never all at once. Three fifths of what it wants (less than a third of what sours), stirred,
+ * tasted with a clean spoon; then quarters of the rest. Every verdict moves the target, and what is still to come follows.
  */
 export function StepsByTaste(props: {
   liquor: Composition;
@@ -75,30 +102,37 @@ export function StepsByTaste(props: {
   candidates: readonly Candidate[];
   kitchen: Kitchen;
   tables: Tables;
-  /** Grams of these that went in at this step already. */
-  addedG: number;
+  /** Grams of an item that went in at this step already. */
+  addedOf: (itemId: string) => number;
   tastes: readonly Taste[];
+  /** How long it keeps as it is, and with so much more of a liquid. */
+  keptWith?: (poured: { itemId: string; volumeMl: number } | null) => Keeping | null;
   onDose: (parts: BalanceAnswer['parts']) => void;
   onTaste: (axis: Axis, verdict: number) => void;
 }) {
-  const { liquor, wish, candidates, kitchen, tables, addedG, tastes, onDose, onTaste } = props;
+  const { liquor, wish, candidates, kitchen, tables, addedOf, tastes, keptWith, onDose, onTaste } = props;
   const limits = limitsOf(kitchen);
   const answer = balanceAnswer(liquor, wish, candidates, limits, 'leastAdded');
-  const remainingG = answer?.parts.reduce((sum, p) => sum + p.massG, 0) ?? 0;
-  const dose = nextDose(addedG, remainingG);
-  const parts = answer && dose ? doseOf(answer, Math.min(1, dose.grams / remainingG)) : [];
+  const itemOf = (id: string) => candidates.find((c) => c.id === id)?.juice?.itemId ?? id;
+  const dosed = answer ? nextParts(answer, candidates, (p) => addedOf(itemOf(p.id))) : [];
+  const parts = dosed.map((d) => d.part);
+  const after = Math.max(0, ...dosed.map((d) => d.after));
+  const addedG = [...new Set(candidates.map((c) => itemOf(c.id)))].reduce((sum, id) => sum + addedOf(id), 0);
+  const perL = (p: DosedPart['part']) => p.volumeMl / (volumeMl(liquor) / 1000);
   const last = tastes.at(-1);
   // A hair above what is wanted nobody tastes.
   const tooFar = sweetnessPct(liquor) > wish.sweetPct * 1.02;
   const back = tooFar ? waysBack(liquor, wish.sweetPct, limits.roomMl, 'lime-juice', tables) : [];
+  const keptDays = keptWith ? keptWith(null)?.sealedDays : undefined;
   return (
     <Panel title="By taste" testId="by-taste">
-      {dose && parts.length > 0 ? (
+      {parts.length > 0 ? (
         <>
           <Box component="ul" sx={{ m: 0, mb: 1, pl: 2.5 }}>
             {parts.map((p) => (
               <li key={p.id}>
                 <strong>{amountOf(p, kitchen, tables)}</strong> {candidateName(p.id).toLowerCase()}
+                {p.kind !== 'sweetener' && `, ${num(perL(p), 1)} mL for each litre`}
               </li>
             ))}
           </Box>
@@ -107,8 +141,8 @@ export function StepsByTaste(props: {
           </Button>
           <Box sx={{ color: role('inkMuted'), fontSize: '0.92rem', mt: 0.75 }}>
             {addedG > 0 && <>{grams(addedG)} so far. </>}
-            {dosesToCome(addedG, remainingG).length > 1
-              ? `Then, tasting each time, ${num(dosesToCome(addedG, remainingG).length - 1)} smaller doses.`
+            {after > 0
+              ? `Then, tasting each time, ${num(after)} smaller ${after === 1 ? 'dose' : 'doses'}.`
               : 'Then it is where you want it.'}
           </Box>
         </>
@@ -157,6 +191,7 @@ export function StepsByTaste(props: {
                 return (
                   <Row key={way.kind} label={`${volume(way.waterMl / 1000)} of water`}>
                     {litres(way.litres)}, {percent(way.strengthShare)} as strong
+                    {costInDays(keptDays, keptWith?.({ itemId: 'water', volumeMl: way.waterMl })?.sealedDays)}
                     {!way.fits && ', more than there is room for'}
                   </Row>
                 );
@@ -166,13 +201,16 @@ export function StepsByTaste(props: {
                     key={way.kind}
                     label={`${volume(way.volumeMl / 1000)} of ${sayItem(way.itemId).toLowerCase()}`}
                   >
-                    sourness {num(way.sourGPerL, 1)} g/L, raw juice shortens its life
+                    {litres(way.litres)}, sourness {num(way.sourGPerL, 1)} g/L
+                    {costInDays(keptDays, keptWith?.(way)?.sealedDays)}
+                    {!way.fits && ', more than there is room for'}
                   </Row>
                 );
               default:
                 return (
                   <Row key={way.kind} label={`take out ${volume(way.takenMl / 1000)}, fill up with water`}>
                     the litres stay; what is out is a base for later
+                    {costInDays(keptDays, keptWith?.({ itemId: 'water', volumeMl: way.waterMl })?.sealedDays)}
                   </Row>
                 );
             }
@@ -181,4 +219,12 @@ export function StepsByTaste(props: {
       )}
     </Panel>
   );
+}
+
+/** "keeps 4 days instead of 7": what a way back costs in days. */
+function costInDays(before: number | undefined, after: number | undefined): string {
+  if (before === undefined || after === undefined) return '';
+  return after === before
+    ? `, keeps ${days(after)} as before`
+    : `, keeps ${days(after)} instead of ${days(before)}`;
 }

@@ -43,7 +43,7 @@ export interface SwapProps {
 /** What may go in instead: a sweetener for a sweetener, something sour for something sour, with what that moves. */
 export function SwapChoices(props: SwapProps) {
   const { plan, recipe, tables, onChange } = props;
-  const { instead, targetSweetnessPct } = completeChoices(recipe, plan.choices);
+  const { instead, targetSweetnessPct, way } = completeChoices(recipe, plan.choices);
   const put = (lineId: string, other: Instead | null, target = targetSweetnessPct) =>
     onChange({
       ...plan,
@@ -53,7 +53,8 @@ export function SwapChoices(props: SwapProps) {
         instead: [...instead.filter((i) => i.lineId !== lineId), ...(other ? [other] : [])],
       },
     });
-  const sweet = recipe.lines.filter((l) => l.kind === 'sweetener');
+  // A way that was taken says what sweetens.
+  const sweet = way ? [] : recipe.lines.filter((l) => l.kind === 'sweetener');
   const sour = recipe.lines.filter((l) => {
     const row = l.kind === 'liquid' ? tables.liquids.get(l.itemId) : undefined;
     return row !== undefined && isSour(row);

@@ -25,8 +25,10 @@ const OPEN_TO_ADD: ReadonlySet<Step['kind']> = new Set(['cool', 'mix', 'sweeten'
 
 /** The drink before its sweetening in a plan: what the plane begins with. */
 export function plannedBase(sim: Simulation): Composition | null {
-  const sweeten = sim.trace.find((t) => t.kind === 'sweeten') ?? sim.trace.find((t) => t.kind === 'bottle');
-  const liquor = sweeten?.before.liquor;
+  // A drink that nothing sweetens is what goes into the bottles.
+  const liquor =
+    sim.trace.find((t) => t.kind === 'sweeten')?.before.liquor ??
+    sim.trace.find((t) => t.kind === 'bottle')?.after.liquor;
   return liquor && volumeMl(liquor) > 50 ? liquor : null;
 }
 

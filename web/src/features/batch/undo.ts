@@ -1,0 +1,21 @@
+import { type Deed, type LogEvent, lastUndoable, saidTogether } from '@big-ladle/core';
+
+/** What one tap back takes back: all that was said with the last tap, told by what it was about. */
+export interface Undo {
+  /** What the button names. */
+  told: LogEvent;
+  deeds: Deed[];
+}
+
+/** @returns null where there is nothing to take back. */
+export function undoOf(events: readonly LogEvent[]): Undo | null {
+  const last = lastUndoable(events);
+  if (!last) return null;
+  const together = saidTogether(events, last);
+  return {
+    // "The step is over" is what follows from the rest of a tap.
+    told: together.find((e) => e.kind !== 'stepEnded') ?? last,
+    // The newest first, so that the log can be read back at every point.
+    deeds: together.toReversed().map((e): Deed => ({ kind: 'undone', body: { target: e.id } })),
+  };
+}
