@@ -22,7 +22,7 @@ const withPage: ManifestTransform = (entries) => ({
 });
 
 /** What the stove asks the server for: the last answer serves while there is none. */
-const STOVE_ANSWERS = /\/api\/(?:kitchen|batches|items|recipes|stock|instruments)(?:[/?]|$)/;
+const STOVE_ANSWERS = /\/api\/(?:kitchen|batches|items|recipes|stock|instruments|fridge|gifts)(?:[/?]|$)/;
 
 export default defineConfig({
   root: import.meta.dirname,

@@ -15,12 +15,10 @@ export {
   suggestAdditions,
 } from './balance/additions.ts';
 export { type Candidate, type CandidateKind, candidateOf, LESS_WATER } from './balance/candidates.ts';
+export { audienceOf, cautionsOf, cautionTags } from './balance/cautions.ts';
 export { type LikedPoint, type LikedRegion, likedRegion } from './balance/liked.ts';
 export {
-  type Audience,
-  audienceOf,
   type LotMark,
-  MARK_AUDIENCE,
   marksOf,
   type ScaledTrial,
   saysAlcohol,
@@ -119,6 +117,8 @@ export {
   rehearsalNow,
 } from './instruments/rehearsal.ts';
 export {
+  FAILING_KINDS,
+  type Failing,
   fridgeAirC,
   type InstrumentReading,
   isLost,
@@ -138,6 +138,9 @@ export {
   runJob,
   type SolvedJob,
 } from './jobs/run.ts';
+export { type Standing, type Surroundings, standingAt, surroundingsOf } from './keeping/around.ts';
+export { checkKindOf, meaningOf, nextLookMs, signsFor } from './keeping/check.ts';
+export { claimsOf } from './keeping/claims.ts';
 // keeping
 export {
   type AcidEvidence,
@@ -146,8 +149,58 @@ export {
   type KeepingInput,
   keepingOf,
 } from './keeping/class.ts';
-export { type BottleFacts, type BottleLife, DAY_MS, lifeOf, lifeRate } from './keeping/clock.ts';
+export {
+  type BottleFacts,
+  type BottleLife,
+  DAY_MS,
+  type LifeAsk,
+  type LifePoint,
+  lifeCurve,
+  lifeOf,
+  lifeRate,
+  spellCostMin,
+} from './keeping/clock.ts';
+export { containerCautions, containerUses } from './keeping/containers.ts';
+export type { BottleItem, LeftoverItem } from './keeping/items.ts';
+export {
+  boiledLinesOf,
+  type LeftoverFacts,
+  type LeftoverLife,
+  leftoverKindOf,
+  leftoverLife,
+  leftoverRow,
+  portionStrength,
+  type Residue,
+  residueOf,
+  screenOf,
+  usesOf,
+} from './keeping/leftovers.ts';
+export { wouldKeepLonger } from './keeping/longer.ts';
 export { keepingOfMix, withPoured } from './keeping/mix.ts';
+export {
+  giftReminder,
+  type Message,
+  messagesOf,
+  morningFrom,
+  morningOf,
+  pressureAlarm,
+  type Reminded,
+  type Reminder,
+  remindersOf,
+  THAWED_DAYS,
+} from './keeping/reminders.ts';
+export { type Footprint, hasSpace, makeSpace, type Space, type Standee, spaceIn } from './keeping/space.ts';
+export {
+  CELL_MS,
+  type FridgeRecord,
+  type FridgeTrack,
+  recordOf,
+  trackAt,
+  trackOf,
+  type WarmSpell,
+  warmSpells,
+} from './keeping/track.ts';
+export { type RateOfUse, rateOfUse, USE_WINDOW_DAYS } from './keeping/use.ts';
 export {
   COLOUR_ROWS,
   colourOf,
@@ -215,7 +268,7 @@ export {
   type StepClock,
   type StepTimes,
 } from './log/foldBatch.ts';
-export { foldItem, type ItemLog, type ShelfPlace } from './log/foldItem.ts';
+export { FIRST_PLACE, foldItem, freshItem, type ItemLog, isGone, itemAfter } from './log/foldItem.ts';
 export { type BoilInput, type BoilRate, boilOff } from './physics/boilOff.ts';
 export { arrhenius, drawnAfter, redLeft } from './physics/extraction.ts';
 export {
@@ -240,8 +293,8 @@ export {
   bottlesFor,
   type FilledBottle,
   fillBottles,
+  fillingOrder,
   fillMl,
-  HEADSPACE_SHARE,
   jugOf,
   suggestBottles,
 } from './plan/bottles.ts';
@@ -315,12 +368,19 @@ export {
   juiceToolOf,
   type Kitchen,
   type KitchenTools,
+  MESSAGE_KINDS,
+  type MessageKind,
+  type MessageTo,
   measuringKit,
+  type OwnRule,
   type Pot,
   potCapacityMl,
   potMassG,
   potShape,
   powerIntoPotW,
+  type ShelfPlace,
+  USUAL_PLACES,
+  usualPlace,
 } from './program/kitchen.ts';
 export {
   bottleSchema,
@@ -328,6 +388,7 @@ export {
   cupWeightSchema,
   kitchenSchema,
   measureSchema,
+  placeSchema,
   potSchema,
 } from './program/kitchenSchema.ts';
 export { dosedGOf, type Ledger, type LedgerRow, ledgerOf } from './program/ledger.ts';
@@ -435,6 +496,9 @@ export type {
 } from './program/types.ts';
 export { ALCOHOL_UNIT_ROWS, type AlcoholUnitRow } from './tables/alcoholUnits.ts';
 export { ALIAS_ROWS, type AliasRow, type Found, findByName } from './tables/aliases.ts';
+export { AUDIENCES, type Audience, CAUTION_ROWS, type CautionRow } from './tables/audience.ts';
+export { CHECK_KINDS, type CheckKind, SIGN_ROWS, SIGNS, type Sign } from './tables/checks.ts';
+export { CLAIM_ROWS, type ClaimRow } from './tables/claims.ts';
 export {
   BOIL_LEVELS,
   type BoilLevel,
@@ -461,6 +525,17 @@ export {
   STEEL_HEAT_SHARE,
   STRAIN_LOSS_ML,
 } from './tables/constants.ts';
+export {
+  CLOSURES,
+  type Closure,
+  CONTAINER_CAUTION_ROWS,
+  CONTAINER_FORMS,
+  CONTAINER_MATERIALS,
+  type ContainerForm,
+  type ContainerMaterial,
+  type ContainerUse,
+  HEADSPACE,
+} from './tables/containers.ts';
 export { FAMILY_ROWS, type FamilyRow } from './tables/families.ts';
 export { FRUIT_ROWS } from './tables/fruits.ts';
 export type { GuidanceKind } from './tables/guidance.ts';
@@ -489,7 +564,16 @@ export {
   USUAL_ROWS,
 } from './tables/kitchenFacts.ts';
 export { type Label, withLabels } from './tables/labels.ts';
+export {
+  LEFTOVER_KINDS,
+  LEFTOVER_ROWS,
+  type LeftoverKind,
+  type LeftoverUse,
+  SCREEN_CODES,
+  type ScreenCode,
+} from './tables/leftovers.ts';
 export { PAIR_ROWS, type PairRow } from './tables/pairs.ts';
+export { PLACE_KIND_ROWS, PLACE_KINDS, type PlaceKind, placeKindRow } from './tables/places.ts';
 export { SPREAD_ROWS, type SpreadId, type SpreadRow } from './tables/spreads.ts';
 export {
   DISSOLVES_FROM_C,

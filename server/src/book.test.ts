@@ -171,7 +171,7 @@ describe('the archive', () => {
     const other = await new TestServer().open();
     try {
       const report = await other.api('POST', '/archive', archive);
-      expect(report).toMatchObject({ status: 200, body: { recipes: 2, batches: 3, kept: 0, kitchen: true } });
+      expect(report).toMatchObject({ status: 200, body: { recipes: 2, batches: 4, kept: 0, kitchen: true } });
       expect((await other.api('GET', '/kitchen')).body.kitchen).toEqual(
         (await k.api('GET', '/kitchen')).body.kitchen,
       );

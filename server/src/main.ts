@@ -9,11 +9,11 @@ import { configFrom } from './config.ts';
 import { DataFileError, openDb } from './db/open.ts';
 import { seedDemo } from './demo/seed.ts';
 import { InstrumentWatch } from './instruments/watch.ts';
-import { rebuildAll } from './services/projections.ts';
+import { rebuildAll, refreshProjections } from './services/projections.ts';
 import { StreamHub } from './stream.ts';
 
 const LOOPBACK = new Set(['127.0.0.1', '::1', 'localhost']);
-const VERSION = '0.3.0';
+const VERSION = '0.5.0';
 /** How long requests that are on may take to end when the server is asked to stop. */
 const LAST_WORDS_MS = 1500;
 /** From server/dist or server/src up to the project. */
@@ -43,6 +43,7 @@ async function main(): Promise<void> {
     process.stdout.write(`Folded the logs of ${batches} batches again.\n`);
     return;
   }
+  await refreshProjections(db);
   if (process.argv.includes('--demo')) await seedDemo(db, config.demoNowMs ?? clock.nowMs());
 
   const hub = new StreamHub(clock);

@@ -80,6 +80,12 @@ const BalancePage = later(() =>
 const ShelfPage = later(() =>
   import('./features/shelf/ShelfPage.tsx').then((m) => ({ default: m.ShelfPage })),
 );
+const ThingPage = later(() =>
+  import('./features/shelf/BottlePage.tsx').then((m) => ({ default: m.ThingPage })),
+);
+const LabelsPage = later(() =>
+  import('./features/shelf/labels/LabelsPage.tsx').then((m) => ({ default: m.LabelsPage })),
+);
 const KitchenPage = later(() =>
   import('./features/kitchen/KitchenPage.tsx').then((m) => ({ default: m.KitchenPage })),
 );
@@ -122,6 +128,8 @@ createRoot(document.getElementById('root')!).render(
                     <Route path="/batches/:id" element={BatchPage} />
                     <Route path="/batches/:id/balance" element={BalancePage} />
                     <Route path="/shelf" element={ShelfPage} />
+                    <Route path="/shelf/labels" element={LabelsPage} />
+                    <Route path="/shelf/:id" element={ThingPage} />
                     <Route path="/kitchen" element={KitchenPage} />
                     <Route
                       path="*"

@@ -3,7 +3,11 @@ import { EMPTY, ofLiquid, ofSweetener, plus } from '../liquor/composition.ts';
 import { NO_COOLING } from '../program/state.ts';
 import type { Liquor, Origin } from '../program/types.ts';
 import { TABLES } from '../testKitchen.ts';
-import { audienceOf, marksOf, scaleTrial } from './lots.ts';
+import { audienceOf, cautionsOf, cautionTags } from './cautions.ts';
+import { type LotMark, marksOf, scaleTrial } from './lots.ts';
+
+const told = (marks: readonly LotMark[], itemIds: readonly string[] = [], sourGPerL = 0) =>
+  audienceOf(cautionsOf(cautionTags({ marks, itemIds, sourGPerL, tables: TABLES })));
 
 const origin = (kind: Origin['kind'], heatedMin = 0): Origin => ({
   lineId: kind,
@@ -32,7 +36,7 @@ describe('marks of a lot', () => {
     expect(marksOf(liquor(plus(liquor(), ofLiquid(spirit, 20))), new Set())).toContain('littleAlcohol');
     const strong = marksOf(liquor(plus(liquor(), ofLiquid(spirit, 100))), new Set());
     expect(strong).toContain('alcohol');
-    expect(audienceOf(strong)).toEqual(expect.arrayContaining(['children', 'pregnancy', 'noAlcohol']));
+    expect(told(strong)).toEqual(expect.arrayContaining(['children', 'pregnancy', 'noAlcohol']));
   });
   it('honey is not for infants, raw juice not in pregnancy, grapefruit not with many medicines', () => {
     const honeyed = liquor(plus(liquor(), ofSweetener(TABLES.sweeteners.get('honey')!, 80)));
@@ -41,13 +45,46 @@ describe('marks of a lot', () => {
       new Set(['honey', 'grapefruit-juice']),
     );
     expect(marks).toEqual(['honey', 'raw', 'grapefruit']);
-    expect(audienceOf(marks).sort()).toEqual(['medicine', 'pregnancy', 'underOne']);
+    expect(told(marks)).toEqual(expect.arrayContaining(['medicine', 'pregnancy', 'underOne', 'weakened']));
   });
   it('hot by its ginger; bought sweetened mixers end "no added sugar"', () => {
     expect(marksOf(liquor({ markerG: { ginger: 60 } }), new Set())).toContain('hot');
     expect(marksOf(liquor(ofLiquid(TABLES.liquids.get('ginger-beer')!, 500)), new Set())).not.toContain(
       'noAddedSugar',
     );
+  });
+});
+
+describe('cautions by person', () => {
+  const plain: LotMark[] = ['noAddedSugar'];
+  it.each([
+    [['hibiscus-dried'], ['medicine', 'pregnancy', 'kidney', 'stomach']],
+    [['turmeric-grated'], ['bloodThinner', 'gallstones', 'diabetes', 'kidney']],
+    [['cranberry-juice'], ['bloodThinner']],
+    [['grapefruit-juice'], ['medicine']],
+    [['cinnamon-stick'], ['medicine']],
+    [['erythritol'], ['stomach']],
+  ])('%j: %j', (itemIds, who) => {
+    expect(told(plain, itemIds)).toEqual(expect.arrayContaining(who));
+  });
+  it('sugar is told to who counts it, acid to a tender stomach, a live drink to the weakened', () => {
+    expect(told([])).toContain('diabetes');
+    expect(told(plain)).not.toContain('diabetes');
+    expect(told(plain, [], 7)).toContain('stomach');
+    expect(told(['live', 'noAddedSugar'])).toEqual(
+      expect.arrayContaining(['weakened', 'pregnancy', 'children']),
+    );
+  });
+  it('a label carries few of them: what harms by one glass', () => {
+    const rows = cautionsOf(
+      cautionTags({ marks: ['alcohol', 'honey'], itemIds: ['hibiscus-dried'], tables: TABLES }),
+    );
+    expect(audienceOf(rows.filter((r) => r.onLabel))).toEqual([
+      'underOne',
+      'children',
+      'pregnancy',
+      'drivers',
+    ]);
   });
 });
 

@@ -13,31 +13,9 @@ export type LotMark =
   | 'garlic'
   | 'hot'
   | 'noAddedSugar'
-  | 'sugarFreeSweetener';
-
-/** People who may want to know before they drink. */
-export type Audience =
-  | 'children'
-  | 'underOne'
-  | 'pregnancy'
-  | 'noAlcohol'
-  | 'medicine'
-  | 'allergy'
-  | 'mildOnly';
-
-/** Which audience each mark concerns. Usual cautions; not medical advice. */
-export const MARK_AUDIENCE: Readonly<Record<LotMark, readonly Audience[]>> = {
-  alcohol: ['children', 'pregnancy', 'noAlcohol', 'medicine'],
-  littleAlcohol: ['children', 'pregnancy', 'noAlcohol'],
-  honey: ['underOne'],
-  raw: ['pregnancy', 'underOne'],
-  coconut: ['allergy'],
-  grapefruit: ['medicine'],
-  garlic: [],
-  hot: ['mildOnly', 'children'],
-  noAddedSugar: [],
-  sugarFreeSweetener: [],
-};
+  | 'sugarFreeSweetener'
+  /** A starter was added on purpose. */
+  | 'live';
 
 /** Below this a drink counts as without alcohol, % by volume; up to the next as with a little. Source: usual labelling. */
 const ALCOHOL_PCT = { trace: 0.05, little: 1.2 };
@@ -73,14 +51,10 @@ export function marksOf(liquor: Liquor, itemIds: ReadonlySet<string>): LotMark[]
   )
     marks.push('hot');
   if (liquor.addedSugarG < NO_SUGAR_G) marks.push('noAddedSugar');
+  if (liquor.origins.some((o) => o.kind === 'live')) marks.push('live');
   if (itemIds.has('erythritol') || itemIds.has('stevia-pure')) marks.push('sugarFreeSweetener');
   return marks;
 }
-
-/** Who is to be told before a glass of it is poured. */
-export const audienceOf = (marks: readonly LotMark[]): Audience[] => [
-  ...new Set(marks.flatMap((mark) => MARK_AUDIENCE[mark])),
-];
 
 export interface TrialAddition {
   itemId: string;

@@ -36,8 +36,24 @@ export function isLost(seed: number, sinceMin: number): boolean {
   return sinceMin >= from && sinceMin < from + LOSS.forMin;
 }
 
-/** The air in a fridge at a moment: its setting, its door and its bad days. */
-export function fridgeAirC(seed: number, atMs: number, fridgeC: number, roomC: number): number {
+/** A simulated fault that a cook switches on, to see what it does: the door stands open, or the power is out. */
+export const FAILING_KINDS = ['doorOpen', 'noPower'] as const;
+export interface Failing {
+  kind: (typeof FAILING_KINDS)[number];
+  sinceMs: number;
+}
+
+/** The air comes so near to the room's in this time, by a factor e; minutes. */
+const FAILING_TAU_MIN: Readonly<Record<Failing['kind'], number>> = { doorOpen: 45, noPower: 360 };
+
+/** The air in a fridge at a moment: its setting, its door and its bad days, and a fault that is on. */
+export function fridgeAirC(
+  seed: number,
+  atMs: number,
+  fridgeC: number,
+  roomC: number,
+  failing: Failing | null = null,
+): number {
   const minute = atMs / MINUTE_MS;
   let airC = fridgeC;
   const slot = Math.floor(minute / FRIDGE_LIFE.everyMin);
@@ -52,7 +68,10 @@ export function fridgeAirC(seed: number, atMs: number, fridgeC: number, roomC: n
     const back = Math.max(0, since - FRIDGE_LIFE.failingMin);
     airC += warmed * Math.exp(-back / 60);
   }
-  return Math.min(roomC, airC);
+  const own = Math.min(roomC, airC);
+  if (!failing || atMs <= failing.sinceMs) return own;
+  const sinceMin = (atMs - failing.sinceMs) / MINUTE_MS;
+  return roomC - (roomC - own) * Math.exp(-sinceMin / FAILING_TAU_MIN[failing.kind]);
 }
 
 export interface ReadInput {

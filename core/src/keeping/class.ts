@@ -38,6 +38,8 @@ export interface Keeping {
   /** Minute of the batch at which the clock began; null: with the bottling. */
   clockStartMin: number | null;
   verdict: 'keep' | 'drinkToday' | 'throwOut';
+  /** A starter was added on purpose: it fizzes, and is let off. Older rows do not say. */
+  live?: boolean;
   /** One line each, in the order decided, naming the figure. */
   reasons: readonly Said[];
 }
@@ -73,6 +75,7 @@ export function keepingOf({ liquor, trace, hygiene }: KeepingInput): Keeping {
   const acid = acidEvidence(liquor);
   const { keepClass, raw } = classOf(liquor.origins, acid.shown);
   const clockStartMin = clockStart(liquor.origins, raw);
+  const live = liquor.origins.some((o) => o.kind === 'live');
   const thrown = (reason: Said): Keeping => ({
     keepClass,
     acid,
@@ -80,6 +83,7 @@ export function keepingOf({ liquor, trace, hygiene }: KeepingInput): Keeping {
     openDays: 0,
     clockStartMin,
     verdict: 'throwOut',
+    live,
     reasons: [reason],
   });
 
@@ -115,7 +119,7 @@ export function keepingOf({ liquor, trace, hygiene }: KeepingInput): Keeping {
   const garlic = liquor.origins.some((o) => o.kind === 'garlic' && !isHeated(o));
   const milk = liquor.origins.some((o) => o.kind === 'rawMilk') || (liquor.markerG.coconut ?? 0) > 0;
   let preserved = false;
-  if (!garlic && !milk) {
+  if (!garlic && !milk && !live) {
     const abv = abvPct(liquor);
     const aceticPer100Ml = volumeMl(liquor) > 0 ? (100 * liquor.aceticG) / volumeMl(liquor) : 0;
     const { vinegarAndSugar, strongSpirit, mildSpirit } = PRESERVING_ROWS;
@@ -141,6 +145,7 @@ export function keepingOf({ liquor, trace, hygiene }: KeepingInput): Keeping {
   if (garlic)
     limit(acid.shown ? LIMIT_ROWS.rawGarlic.shownAcid : LIMIT_ROWS.rawGarlic.notShown, 'keep.limit.garlic');
   if (milk) limit(LIMIT_ROWS.milk, 'keep.limit.milk');
+  if (live) limit(acid.shown ? LIMIT_ROWS.live.shownAcid : LIMIT_ROWS.live.notShown, 'keep.limit.live');
   if (hygiene === 'clean' && !preserved && days.sealed > KEEPING.cleanOnlyDays) {
     limit({ sealed: KEEPING.cleanOnlyDays, open: days.open }, 'keep.cap.clean');
   }
@@ -158,6 +163,7 @@ export function keepingOf({ liquor, trace, hygiene }: KeepingInput): Keeping {
     openDays: Math.min(days.open, Math.max(0, sealedDays)),
     clockStartMin,
     verdict: sealedDays <= 0 ? 'drinkToday' : 'keep',
+    live,
     reasons,
   };
 }

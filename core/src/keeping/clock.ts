@@ -6,7 +6,10 @@ import { levelM } from '../physics/vesselShape.ts';
 import { HEAT_CAPACITY_J } from '../tables/constants.ts';
 import { KEEPING } from '../tables/keeping.ts';
 import { type Said, said } from '../units/result.ts';
+import { type Standing, type Surroundings, standingAt } from './around.ts';
+import { checkKindOf, meaningOf } from './check.ts';
 import type { Keeping } from './class.ts';
+import { CELL_MS, type FridgeTrack, trackAt, type WarmSpell } from './track.ts';
 
 export const DAY_MS = 24 * 60 * MINUTE_MS;
 const HOUR_MS = 60 * MINUTE_MS;
@@ -33,111 +36,310 @@ export interface BottleLife {
   leftDays: number;
   verdict: 'good' | 'drinkToday' | 'past' | 'throwOut';
   reasons: readonly Said[];
-  /** Life spent beyond the clock, by warm hours, days. */
-  warmCostDays: number;
+  /** Life spent beyond the clock by hours out of the cold, days. */
+  tableCostDays: number;
+  /** The same by a fridge that was too warm, days. */
+  fridgeCostDays: number;
+  /** Hours taken as warm because nobody read them. */
+  guessedH: number;
+  frozen: boolean;
+  /** The cook's own rule counts: shorter, or longer than the tool would give, with what that would be. */
+  own: { days: number; longer: boolean; toolDeadlineMs: number } | null;
 }
 
-/** How finely the temperature of a bottle is followed. */
-const SLICE_MS = 10 * MINUTE_MS;
+/** How finely the temperature of a bottle is followed where no logger says more. */
+const SLICE_MS = CELL_MS;
 /** Inside this a bottle counts as having the temperature of its place, °C. */
 const CLOSE_C = 0.3;
 
+/** What a stretch of time did to a bottle. */
+interface Spent {
+  /** Of its life, ms. */
+  lifeMs: number;
+  /** Beyond rate 1, out of the cold and in it. */
+  tableMs: number;
+  fridgeMs: number;
+  /** Counted towards the hours on the table. */
+  warmMs: number;
+  hotMs: number;
+  guessedMs: number;
+  frozenMs: number;
+  /** Frozen after its first opening. */
+  frozenOpenMs: number;
+  /** Life left when it was thawed last may be no more than three days from then. */
+  thawCapMs: number;
+}
+
+/** Heat of a full bottle over what its wall lets through: the time it takes to follow its place, ms. */
+function lagMs(bottle: BottleFacts): number {
+  const diameterM = bottle.diameterCm / 100;
+  return (
+    (((bottle.volumeMl / 1000) * WATER_20_G_PER_ML * HEAT_CAPACITY_J) /
+      bottleLossWPerK(diameterM, levelM(bottle.volumeMl, diameterM))) *
+    1000
+  );
+}
+
 /**
- * What is left of a bottle at `nowMs`. Life runs at rate 1 up to the filling and then by the bottle's own
- * temperature, which moves towards that of its place: T' = −UA·(T − place)/(m·c).
- * @param soonMs deadlines before this moment are told as "drink today": the end of tomorrow, where today is the last
- *   whole day left.
+ * Follows a bottle from its filling to `endMs`: T' = −(T − place)/τ, in slices, by the place it stands in and what the
+ * fridge's logger has read.
+ * @param visit told after every slice.
+ */
+function follow(
+  bottle: BottleFacts,
+  log: ItemLog,
+  around: Surroundings,
+  budgetMs: number,
+  endMs: number,
+  visit?: (atMs: number, spent: Spent, placeC: number, rate: number) => void,
+): Spent {
+  const tauMs = lagMs(bottle);
+  const half = Math.exp(-SLICE_MS / 2 / tauMs);
+  const full = Math.exp(-SLICE_MS / tauMs);
+  const spent: Spent = {
+    lifeMs: Math.max(0, bottle.filledMs - bottle.clockStartMs),
+    tableMs: 0,
+    fridgeMs: 0,
+    warmMs: 0,
+    hotMs: 0,
+    guessedMs: 0,
+    frozenMs: 0,
+    frozenOpenMs: 0,
+    thawCapMs: Number.POSITIVE_INFINITY,
+  };
+  let tempC = bottle.filledC;
+  let wasCold = tempC <= KEEPING.warmFromC;
+  const openedMs = log.openedMs ?? Number.POSITIVE_INFINITY;
+
+  const slice = (atMs: number, lengthMs: number, placeC: number, standing: Standing, settled: boolean) => {
+    const whole = lengthMs === SLICE_MS;
+    const middleC = settled
+      ? placeC
+      : placeC + (tempC - placeC) * (whole ? half : Math.exp(-lengthMs / 2 / tauMs));
+    const rate = lifeRate(middleC);
+    spent.lifeMs += rate * lengthMs;
+    const inFridge = standing.trackedBy !== null;
+    if (wasCold || !inFridge) {
+      if (inFridge) spent.fridgeMs += (rate - 1) * lengthMs;
+      else spent.tableMs += (rate - 1) * lengthMs;
+      if (middleC > (inFridge ? KEEPING.warmFridgeC : KEEPING.warmFromC)) spent.warmMs += lengthMs;
+      if (middleC > KEEPING.hotC) spent.hotMs += lengthMs;
+    }
+    tempC = settled ? placeC : placeC + (tempC - placeC) * (whole ? full : Math.exp(-lengthMs / tauMs));
+    if (tempC <= KEEPING.warmFromC) wasCold = true;
+    visit?.(atMs + lengthMs, spent, placeC, rate);
+  };
+
+  for (const [index, stay] of log.places.entries()) {
+    const standing = standingAt(around, stay.place);
+    const untilMs = Math.min(endMs, log.places[index + 1]?.fromMs ?? endMs);
+    let atMs = Math.max(stay.fromMs, bottle.filledMs);
+    if (atMs >= untilMs) continue;
+    if (standing.frozen) {
+      // The clock stands; what is taken out again has three days at most.
+      const lengthMs = untilMs - atMs;
+      spent.frozenMs += lengthMs;
+      if (untilMs > openedMs) spent.frozenOpenMs += untilMs - Math.max(atMs, openedMs);
+      tempC = standing.tempC;
+      wasCold = true;
+      visit?.(untilMs, spent, standing.tempC, 0);
+      const next = log.places[index + 1];
+      if (next && next.fromMs <= endMs && !standingAt(around, next.place).frozen) {
+        const leftMs = Math.min(budgetMs, spent.thawCapMs) - spent.lifeMs;
+        spent.thawCapMs = spent.lifeMs + Math.min(leftMs, KEEPING.thawedDays * DAY_MS);
+      }
+      continue;
+    }
+    const track = standing.trackedBy === null ? null : around.track;
+    if (track) {
+      atMs = followTrack(track, standing, atMs, untilMs, slice, (ms) => {
+        spent.guessedMs += ms;
+      });
+      continue;
+    }
+    while (atMs < untilMs) {
+      // Once it has settled, the rest of the stay is one slice, unless each is to be seen.
+      const settled = Math.abs(tempC - standing.tempC) < CLOSE_C;
+      const lengthMs =
+        settled && !visit ? untilMs - atMs : Math.min(SLICE_MS - (atMs % SLICE_MS), untilMs - atMs);
+      slice(atMs, lengthMs, standing.tempC, standing, settled);
+      atMs += lengthMs;
+    }
+  }
+  return spent;
+}
+
+/** A stay in the logged fridge, cell by cell. @returns where it ended. */
+function followTrack(
+  track: FridgeTrack,
+  standing: Standing,
+  fromMs: number,
+  untilMs: number,
+  slice: (atMs: number, lengthMs: number, placeC: number, standing: Standing, settled: boolean) => void,
+  guessed: (ms: number) => void,
+): number {
+  const warmerC = standing.trackedBy ?? 0;
+  let atMs = fromMs;
+  while (atMs < untilMs) {
+    const lengthMs = Math.min(CELL_MS - (atMs % CELL_MS), untilMs - atMs);
+    const cell = Math.floor((atMs - track.fromMs) / CELL_MS);
+    const placeC =
+      cell < 0 ? track.enteredC : cell < track.tempC.length ? track.tempC[cell]! : track.expectedC;
+    if (cell >= 0 && track.guessed[cell] === 1) guessed(lengthMs);
+    slice(atMs, lengthMs, placeC + warmerC, standing, false);
+    atMs += lengthMs;
+  }
+  return atMs;
+}
+
+/** How warm it is to be where a bottle stands now, °C. */
+const expectedAt = (standing: Standing, around: Surroundings): number =>
+  standing.trackedBy !== null && around.track ? around.track.expectedC + standing.trackedBy : standing.tempC;
+
+const tenth = (value: number): number => Math.round(value * 10) / 10;
+
+/** How a bottle is asked about. */
+export interface LifeAsk {
+  /** Deadlines before this moment are told as "drink today": the end of tomorrow, where today is the last whole day. */
+  soonMs?: number;
+  /** The cook's own rule for this drink, days sealed. */
+  ownDays?: number | null;
+}
+
+/**
+ * What is left of a bottle at `nowMs`. Life runs at rate 1 up to the filling and then by the bottle's own temperature,
+ * which moves towards that of its place; frozen it stands.
  */
 export function lifeOf(
   bottle: BottleFacts,
   log: ItemLog,
-  places: { fridgeC: number; roomC: number },
+  around: Surroundings,
   nowMs: number,
-  soonMs = nowMs + DAY_MS,
+  ask: LifeAsk = {},
 ): BottleLife {
   const { keeping } = bottle;
+  const soonMs = ask.soonMs ?? nowMs + DAY_MS;
   const reasons: Said[] = [...keeping.reasons];
-  const diameterM = bottle.diameterCm / 100;
-  const tauMs =
-    (((bottle.volumeMl / 1000) * WATER_20_G_PER_ML * HEAT_CAPACITY_J) /
-      bottleLossWPerK(diameterM, levelM(bottle.volumeMl, diameterM))) *
-    1000;
-  const budgetMs = keeping.sealedDays * DAY_MS;
-  let spentMs = Math.max(0, bottle.filledMs - bottle.clockStartMs);
-  const atFilling = Math.max(1, budgetMs - spentMs);
-  let tempC = bottle.filledC;
-  let wasCold = tempC <= 5.5;
-  let warmMs = 0;
-  let hotMs = 0;
-  let warmCostMs = 0;
+  const toolMs = keeping.sealedDays * DAY_MS;
+  const ownMs = keeping.verdict === 'throwOut' ? null : ask.ownDays == null ? null : ask.ownDays * DAY_MS;
+  const budgetMs = ownMs ?? toolMs;
   const endMs = Math.max(nowMs, bottle.filledMs);
-  for (const [index, stay] of log.places.entries()) {
-    const placeC = stay.place === 'fridge' ? places.fridgeC : places.roomC;
-    const untilMs = Math.min(endMs, log.places[index + 1]?.fromMs ?? endMs);
-    let atMs = Math.max(stay.fromMs, bottle.filledMs);
-    while (atMs < untilMs) {
-      // Once it has settled, the rest of the stay is one slice.
-      const settled = Math.abs(tempC - placeC) < CLOSE_C;
-      const slice = settled ? untilMs - atMs : Math.min(SLICE_MS, untilMs - atMs);
-      const middleC = settled ? placeC : placeC + (tempC - placeC) * Math.exp(-slice / 2 / tauMs);
-      const rate = lifeRate(middleC);
-      spentMs += rate * slice;
-      if (wasCold || stay.place === 'counter') {
-        warmCostMs += (rate - 1) * slice;
-        if (middleC > 5.5) warmMs += slice;
-        if (middleC > 40) hotMs += slice;
-      }
-      tempC = settled ? placeC : placeC + (tempC - placeC) * Math.exp(-slice / tauMs);
-      if (tempC <= 5.5) wasCold = true;
-      atMs += slice;
-    }
-  }
+  const spent = follow(bottle, log, around, budgetMs, endMs);
+  const atFilling = Math.max(1, budgetMs - Math.max(0, bottle.filledMs - bottle.clockStartMs));
+  const standing = standingAt(around, log.places.at(-1)!.place);
+  const rateNow = lifeRate(expectedAt(standing, around));
 
-  const stands = log.places.at(-1)!.place;
-  const rateNow = lifeRate(stands === 'fridge' ? places.fridgeC : places.roomC);
-  let deadlineMs = endMs + (budgetMs - spentMs) / rateNow;
-  if (warmCostMs > HOUR_MS / 2)
-    reasons.push(said('keep.life.warm', { days: Math.round((warmCostMs / DAY_MS) * 10) / 10 }));
+  /** When a budget is spent. */
+  const endOf = (budget: number): number => {
+    const leftMs = Math.min(budget, spent.thawCapMs) - spent.lifeMs;
+    return standing.frozen
+      ? // Its own time stands: what runs is the freezer's, and nothing that was spent already comes back.
+        leftMs <= 0
+        ? endMs
+        : endMs + KEEPING.frozenDays * DAY_MS - spent.frozenMs
+      : endMs + leftMs / rateNow;
+  };
+  let deadlineMs = endOf(budgetMs);
+  let toolDeadlineMs = endOf(toolMs);
+  if (spent.tableMs > HOUR_MS / 2)
+    reasons.push(said('keep.life.warm', { days: tenth(spent.tableMs / DAY_MS) }));
+  if (spent.fridgeMs > HOUR_MS / 2)
+    reasons.push(said('keep.life.fridge', { days: tenth(spent.fridgeMs / DAY_MS) }));
+  if (spent.guessedMs > HOUR_MS / 2)
+    reasons.push(said('keep.life.gap', { hours: tenth(spent.guessedMs / HOUR_MS), tempC: KEEPING.gapC }));
+  if (standing.frozen) reasons.push(said('keep.life.frozen', { days: KEEPING.frozenDays }));
+  else if (Number.isFinite(spent.thawCapMs))
+    reasons.push(said('keep.life.thawed', { days: KEEPING.thawedDays }));
+  // Frozen for too long it has no time left once it is thawed either.
+  if (!standing.frozen && spent.frozenMs > KEEPING.frozenDays * DAY_MS)
+    deadlineMs = Math.min(deadlineMs, endMs);
   if (log.openedMs !== null) {
-    const openUntil = log.openedMs + keeping.openDays * DAY_MS;
-    if (openUntil < deadlineMs) {
+    const openUntil = log.openedMs + keeping.openDays * DAY_MS + spent.frozenOpenMs;
+    if (openUntil < deadlineMs && !standing.frozen) {
       deadlineMs = openUntil;
       reasons.push(said('keep.life.opened', { days: keeping.openDays }));
     }
+    if (!standing.frozen) toolDeadlineMs = Math.min(toolDeadlineMs, openUntil);
   }
+  const longer = ownMs !== null && deadlineMs > toolDeadlineMs + MINUTE_MS;
+  if (ownMs !== null && ask.ownDays != null)
+    reasons.push(said(longer ? 'keep.own.longer' : 'keep.own.shorter', { days: ask.ownDays }));
 
-  const limits = places.roomC > KEEPING.hotRoomC ? KEEPING.hotTableH : KEEPING.tableH;
+  const limits = around.roomC > KEEPING.hotRoomC ? KEEPING.hotTableH : KEEPING.tableH;
+  const hours = tenth(spent.warmMs / HOUR_MS);
   let verdict: BottleLife['verdict'] = 'good';
+  const signs = meaningOf(checkKindOf(bottle.keeping), log.looks.at(-1)?.signs ?? []);
   if (keeping.verdict === 'throwOut') verdict = 'throwOut';
-  else if (hotMs > HOUR_MS) {
+  else if (signs.verdict === 'throwOut') {
+    verdict = 'throwOut';
+    reasons.push(said('keep.life.signs'));
+  } else if (spent.hotMs > KEEPING.hotH * HOUR_MS) {
     verdict = 'throwOut';
     reasons.push(said('keep.life.hot'));
-  } else if (!keeping.acid.shown && warmMs > limits.drinkNow * HOUR_MS) {
+  } else if (!keeping.acid.shown && spent.warmMs > limits.drinkNow * HOUR_MS) {
     verdict = 'throwOut';
-    reasons.push(
-      said('keep.life.table', { hours: Math.round((warmMs / HOUR_MS) * 10) / 10, limitH: limits.drinkNow }),
-    );
-  } else if (!keeping.acid.shown && warmMs > limits.back * HOUR_MS) {
+    reasons.push(said('keep.life.table', { hours, limitH: limits.drinkNow }));
+  } else if (nowMs >= deadlineMs) verdict = 'past';
+  else if (!keeping.acid.shown && spent.warmMs > limits.back * HOUR_MS) {
     verdict = 'drinkToday';
-    deadlineMs = Math.min(deadlineMs, endMs + limits.back * HOUR_MS);
-    reasons.push(said('keep.life.tableNow', { hours: Math.round((warmMs / HOUR_MS) * 10) / 10 }));
-  }
-  if (keeping.verdict === 'drinkToday') {
-    verdict = 'drinkToday';
-    deadlineMs = bottle.filledMs + DAY_MS / 2;
-  }
-  const leftMs = deadlineMs - nowMs;
-  if (verdict !== 'throwOut') {
-    if (leftMs <= 0) verdict = 'past';
-    else if (deadlineMs < soonMs) verdict = 'drinkToday';
-  }
-  const gone = verdict === 'throwOut' || verdict === 'past';
+    reasons.push(said('keep.life.tableNow', { hours }));
+  } else if (deadlineMs < soonMs) verdict = 'drinkToday';
+  const leftMs = Math.max(0, deadlineMs - nowMs);
   return {
-    deadlineMs,
-    leftShare: gone ? 0 : Math.min(1, Math.max(0, leftMs / atFilling)),
+    deadlineMs: verdict === 'throwOut' ? Math.min(deadlineMs, nowMs) : deadlineMs,
+    leftShare: verdict === 'throwOut' ? 0 : Math.min(1, leftMs / atFilling),
     leftDays: leftMs / DAY_MS,
     verdict,
     reasons,
-    warmCostDays: warmCostMs / DAY_MS,
+    tableCostDays: spent.tableMs / DAY_MS,
+    fridgeCostDays: spent.fridgeMs / DAY_MS,
+    guessedH: spent.guessedMs / HOUR_MS,
+    frozen: standing.frozen,
+    own: ownMs !== null && ask.ownDays != null ? { days: ask.ownDays, longer, toolDeadlineMs } : null,
   };
+}
+
+export interface LifePoint {
+  atMs: number;
+  /** Of its life, days, as it was spent up to then. */
+  leftDays: number;
+  /** Of the place it stood in, °C. */
+  placeC: number;
+}
+
+/** How a bottle's life was spent from its filling up to now, in about so many points. */
+export function lifeCurve(
+  bottle: BottleFacts,
+  log: ItemLog,
+  around: Surroundings,
+  nowMs: number,
+  ownDays: number | null = null,
+  about = 160,
+): LifePoint[] {
+  const budgetMs = (ownDays ?? bottle.keeping.sealedDays) * DAY_MS;
+  const endMs = Math.max(nowMs, bottle.filledMs + 1);
+  const gapMs = (endMs - bottle.filledMs) / about;
+  const left = (lifeMs: number) => Math.max(0, (budgetMs - lifeMs) / DAY_MS);
+  const points: LifePoint[] = [];
+  let nextMs = bottle.filledMs;
+  let last: LifePoint | null = null;
+  follow(bottle, log, around, budgetMs, endMs, (atMs, spent, placeC) => {
+    last = { atMs, leftDays: left(Math.max(spent.lifeMs, 0)), placeC };
+    if (atMs < nextMs) return;
+    points.push(last);
+    nextMs = atMs + gapMs;
+  });
+  if (last && points.at(-1) !== last) points.push(last);
+  return points;
+}
+
+/**
+ * What a warm spell cost a bottle that stood in the fridge all through it, minutes of its life: by the fridge's air, so
+ * a little more than a full bottle felt.
+ */
+export function spellCostMin(track: FridgeTrack, spell: WarmSpell): number {
+  let cost = 0;
+  for (let ms = spell.fromMs; ms < spell.toMs; ms += CELL_MS)
+    cost += (lifeRate(trackAt(track, ms)) - 1) * CELL_MS;
+  return cost / MINUTE_MS;
 }

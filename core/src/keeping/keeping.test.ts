@@ -1,34 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { EMPTY } from '../liquor/composition.ts';
-import type { ItemLog } from '../log/foldItem.ts';
-import type { Liquor, Origin } from '../program/types.ts';
-import { type KeepingInput, keepingOf } from './class.ts';
-import { type BottleFacts, DAY_MS, lifeOf, lifeRate } from './clock.ts';
+import type { Liquor } from '../program/types.ts';
+import type { keepingOf } from './class.ts';
+import { DAY_MS, lifeOf, lifeRate } from './clock.ts';
+import { around, bottle, FILLED_MS, itemLog, keep, liquor, mild, origin } from './fixtures.ts';
 
-const origin = (change: Partial<Origin> = {}): Origin => ({
-  lineId: 'x',
-  kind: 'solid',
-  sinceMin: 0,
-  heatedMin: 20,
-  below60Min: 100,
-  ...change,
-});
-const liquor = (change: Partial<Liquor> = {}): Liquor => ({
-  ...EMPTY,
-  waterG: 9000,
-  acidG: 60,
-  alkaliMeq: 80,
-  tempC: 8,
-  origins: [origin({ kind: 'water' }), origin()],
-  cooling: { from60To21Min: 30, from21To5Min: 60, warmMin: 90 },
-  read: null,
-  ...change,
-});
-/** Little acid and plenty of alkali: an estimate near pH 5. */
-const mild = { acidG: 8, alkaliMeq: 120 };
-const keep = (l: Partial<Liquor>, change: Partial<KeepingInput> = {}) =>
-  keepingOf({ liquor: liquor(l), trace: [], hygiene: 'sterilised', ...change });
 const codes = (k: ReturnType<typeof keepingOf>) => k.reasons.map((r) => r.code);
 
 describe('the class table', () => {
@@ -136,25 +112,9 @@ describe('throwing out', () => {
 });
 
 describe('the clock of a bottle', () => {
-  const places = { fridgeC: 4, roomC: 22 };
-  const filledMs = 1_800_000_000_000;
-  const bottle = (change: Partial<BottleFacts> = {}): BottleFacts => ({
-    filledMs,
-    clockStartMs: filledMs - 0.5 * DAY_MS,
-    filledC: 4,
-    volumeMl: 720,
-    diameterCm: 8,
-    keeping: keep({}),
-    ...change,
-  });
-  const log = (change: Partial<ItemLog> = {}): ItemLog => ({
-    openedMs: null,
-    pouredMl: 0,
-    finishedMs: null,
-    discarded: null,
-    places: [{ place: 'fridge', fromMs: filledMs }],
-    ...change,
-  });
+  const places = around();
+  const filledMs = FILLED_MS;
+  const log = itemLog;
 
   it('life spent per day at 8 °C 1.55 days, per hour at 22 °C 7.2 h', () => {
     // 3^((8−4)/10) = 3^0.4 = 1.552; 3^1.8 = 7.22
@@ -171,7 +131,7 @@ describe('the clock of a bottle', () => {
     );
   });
   it('a fridge at 8 °C spends it 1.55 times as fast', () => {
-    const life = lifeOf(bottle({ filledC: 8 }), log(), { fridgeC: 8, roomC: 22 }, filledMs);
+    const life = lifeOf(bottle({ filledC: 8 }), log(), around({ fridgeC: 8 }), filledMs);
     expect((life.deadlineMs - filledMs) / DAY_MS).toBeCloseTo(6.5 / 1.552, 2);
   });
   it('ten hours on the table cost nearly 10 · 6.2 h, less while it warms, and some more while it cools', () => {
@@ -181,8 +141,8 @@ describe('the clock of a bottle', () => {
       { place: 'fridge' as const, fromMs: filledMs + DAY_MS + 10 * 3_600_000 },
     ];
     const life = lifeOf(bottle(), log({ places: out }), places, filledMs + 2 * DAY_MS);
-    expect(life.warmCostDays).toBeGreaterThan(1.7);
-    expect(life.warmCostDays).toBeLessThan(2.6);
+    expect(life.tableCostDays).toBeGreaterThan(1.7);
+    expect(life.tableCostDays).toBeLessThan(2.6);
     expect(life.reasons.map((r) => r.code)).toContain('keep.life.warm');
   });
   it('opened: the earlier of what is left and five days from then', () => {

@@ -1,6 +1,9 @@
 import * as v from 'valibot';
 import { LOT_KINDS } from '../program/lots.ts';
 import { METHOD_IDS } from '../program/recipe.ts';
+import { SIGNS } from '../tables/checks.ts';
+import { CLOSURES, CONTAINER_FORMS, CONTAINER_MATERIALS } from '../tables/containers.ts';
+import { LEFTOVER_KINDS, LEFTOVER_USES } from '../tables/leftovers.ts';
 
 /** Ids are made by the client (UUID v7): the same id again is the same event. */
 const id = v.pipe(v.string(), v.regex(/^[A-Za-z0-9][A-Za-z0-9_.:-]{0,79}$/, 'id'));
@@ -95,13 +98,55 @@ const BODIES = {
           sizeMl: between(10, 30_000),
           volumeMl: between(1, 30_000),
           diameterCm: between(1, 60),
+          /** Older entries do not say: glass, onto the first shelf of the fridge. */
+          material: v.optional(v.picklist(CONTAINER_MATERIALS)),
+          form: v.optional(v.picklist(CONTAINER_FORMS)),
+          closure: v.optional(v.picklist(CLOSURES)),
+          placeId: v.optional(id),
+          /** Meant for somebody. */
+          forWhom: v.optional(text(60)),
         }),
       ),
       v.minLength(1),
       v.maxLength(400),
     ),
   }),
-  moved: v.strictObject({ place: v.picklist(['fridge', 'counter']) }),
+  setAside: v.strictObject({
+    stepId: v.optional(id),
+    leftovers: v.pipe(
+      v.array(
+        v.strictObject({
+          itemId: id,
+          kind: v.picklist(LEFTOVER_KINDS),
+          /** What it comes from, by the tables' ids. */
+          ingredientIds: v.pipe(v.array(id), v.maxLength(20)),
+          massG: between(1, 100_000),
+          portions: v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(100)),
+          placeId: id,
+        }),
+      ),
+      v.minLength(1),
+      v.maxLength(20),
+    ),
+  }),
+  gifts: v.strictObject({
+    occasion: text(60),
+    remindNextYear: v.boolean(),
+    rows: v.pipe(
+      v.array(
+        v.strictObject({
+          to: text(60),
+          count: v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(400)),
+        }),
+      ),
+      v.maxLength(60),
+    ),
+  }),
+  moved: v.strictObject({ place: id }),
+  vented: v.strictObject({}),
+  looked: v.strictObject({ signs: v.pipe(v.array(v.picklist(SIGNS)), v.maxLength(SIGNS.length)) }),
+  gaveAway: v.strictObject({ to: text(60) }),
+  used: v.strictObject({ massG: between(0, 100_000), use: v.picklist(LEFTOVER_USES) }),
   opened: v.strictObject({}),
   poured: v.strictObject({ volumeMl: between(0, 30_000) }),
   finished: v.strictObject({}),
@@ -146,7 +191,13 @@ export const eventSchema = v.variant('kind', [
   eventOf('tasted'),
   eventOf('split'),
   eventOf('bottled'),
+  eventOf('setAside'),
+  eventOf('gifts'),
   eventOf('moved'),
+  eventOf('vented'),
+  eventOf('looked'),
+  eventOf('gaveAway'),
+  eventOf('used'),
   eventOf('opened'),
   eventOf('poured'),
   eventOf('finished'),

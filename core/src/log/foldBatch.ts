@@ -66,6 +66,10 @@ export interface BatchLog {
   lots: readonly Lot[];
   /** What the cook thought of it, said last. */
   score: EventOf<'scored'>['body'] | null;
+  /** Leftovers that were kept. */
+  setAside: readonly EventOf<'setAside'>[];
+  /** Whom it is for, said last. */
+  gifts: EventOf<'gifts'>['body'] | null;
 }
 
 /**
@@ -91,6 +95,8 @@ export function foldBatch(planned: Program, events: readonly LogEvent[]): BatchL
   const doubled: string[] = [];
   const lots: Lot[] = [];
   let score: EventOf<'scored'>['body'] | null = null;
+  const setAside: EventOf<'setAside'>[] = [];
+  let gifts: EventOf<'gifts'>['body'] | null = null;
 
   for (const event of active) {
     switch (event.kind) {
@@ -155,6 +161,12 @@ export function foldBatch(planned: Program, events: readonly LogEvent[]): BatchL
         break;
       case 'scored':
         score = event.body;
+        break;
+      case 'setAside':
+        setAside.push(event);
+        break;
+      case 'gifts':
+        gifts = event.body;
         break;
       case 'split':
         if (known.has(event.body.stepId))
@@ -282,6 +294,8 @@ export function foldBatch(planned: Program, events: readonly LogEvent[]): BatchL
     doubled,
     lots,
     score,
+    setAside,
+    gifts,
   };
 }
 

@@ -3,11 +3,11 @@ import type { BottleSize } from '../program/kitchen.ts';
 import { lotBottles } from '../program/lots.ts';
 import { BOTTLES } from '../program/making.ts';
 import type { Simulation } from '../program/types.ts';
+import { HEADSPACE } from '../tables/containers.ts';
 
-/** Left free in a bottle for shaking and for the cork, as a share of its volume. */
-export const HEADSPACE_SHARE = 0.04;
-
-export const fillMl = (sizeMl: number): number => sizeMl * (1 - HEADSPACE_SHARE);
+/** How far a container is filled: shaking and the cork want some room, freezing more. */
+export const fillMl = (sizeMl: number, headspace: number = HEADSPACE.usual): number =>
+  sizeMl * (1 - headspace);
 
 export interface BottlePlan {
   /** How many of each size. */
@@ -28,6 +28,7 @@ export function bottlePlan(
   volumeMl: number,
   sizes: readonly BottleSize[],
   counts: Readonly<Record<string, number>>,
+  headspace: number = HEADSPACE.usual,
 ): BottlePlan {
   let capacity = 0;
   let bottles = 0;
@@ -37,7 +38,7 @@ export function bottlePlan(
     if (count <= 0) continue;
     rows.push({ sizeId: size.id, count });
     bottles += count;
-    capacity += count * fillMl(size.volumeMl);
+    capacity += count * fillMl(size.volumeMl, headspace);
   }
   const filledMl = Math.min(volumeMl, capacity);
   return { counts: rows, bottles, filledMl, leftMl: volumeMl - filledMl };
@@ -50,7 +51,11 @@ const GRAIN_ML = 10;
  * Full bottles of the sizes at hand with least left over, then with fewest bottles: a bounded knapsack over 10 mL
  * grains. @returns counts by size id.
  */
-export function suggestBottles(volumeMl: number, sizes: readonly BottleSize[]): Record<string, number> {
+export function suggestBottles(
+  volumeMl: number,
+  sizes: readonly BottleSize[],
+  headspace: number = HEADSPACE.usual,
+): Record<string, number> {
   const usable = sizes.filter((s) => s.count > 0 && s.volumeMl > 0);
   const grains = Math.floor(volumeMl / GRAIN_ML + 1e-9);
   // fewest[g]: least bottles that fill exactly g grains; how[g]: the size of the last of them.
@@ -60,7 +65,7 @@ export function suggestBottles(volumeMl: number, sizes: readonly BottleSize[]): 
   fewest[0] = 0;
   for (let g = 1; g <= grains; g++) {
     for (const [i, size] of usable.entries()) {
-      const before = g - Math.ceil(fillMl(size.volumeMl) / GRAIN_ML - 1e-9);
+      const before = g - Math.ceil(fillMl(size.volumeMl, headspace) / GRAIN_ML - 1e-9);
       if (before < 0 || fewest[before]! + 1 >= fewest[g]!) continue;
       if (usedOf[i]![before]! >= size.count) continue;
       fewest[g] = fewest[before]! + 1;
@@ -100,7 +105,18 @@ export interface FilledBottle {
   sizeMl: number;
   volumeMl: number;
   diameterCm: number;
+  material?: BottleSize['material'];
+  form?: NonNullable<BottleSize['form']>;
+  closure?: NonNullable<BottleSize['closure']>;
+  placeId?: string;
+  forWhom?: string;
 }
+
+/** The order in which to fill: the largest first, so that what is left finds a size it fills. */
+export const fillingOrder = (
+  sizes: readonly BottleSize[],
+  counts: Readonly<Record<string, number>>,
+): BottleSize[] => sizes.filter((s) => (counts[s.id] ?? 0) > 0).toSorted((a, b) => b.volumeMl - a.volumeMl);
 
 /**
  * So many bottles of each size, each to its fill line as far as it goes; the last may stay short.
@@ -111,11 +127,12 @@ export function fillBottles(
   sizes: readonly BottleSize[],
   counts: Readonly<Record<string, number>>,
   newId: () => string,
+  headspace: number = HEADSPACE.usual,
 ): { bottles: FilledBottle[]; leftMl: number } {
   let leftMl = volumeMl;
-  const bottles = sizes.flatMap((size) =>
+  const bottles = fillingOrder(sizes, counts).flatMap((size) =>
     Array.from({ length: counts[size.id] ?? 0 }, (): FilledBottle => {
-      const filled = Math.min(fillMl(size.volumeMl), leftMl);
+      const filled = Math.min(fillMl(size.volumeMl, headspace), leftMl);
       leftMl -= filled;
       return {
         itemId: newId(),
@@ -124,6 +141,9 @@ export function fillBottles(
         sizeMl: size.volumeMl,
         volumeMl: Math.round(filled),
         diameterCm: size.diameterCm,
+        material: size.material,
+        ...(size.form ? { form: size.form } : {}),
+        ...(size.closure ? { closure: size.closure } : {}),
       };
     }),
   );

@@ -1,6 +1,8 @@
 import { areaM2, capacityMl, type Shape } from '../physics/vesselShape.ts';
 import { type BurnerKind, burnerEfficiency, POT_MATERIALS, type PotMaterial } from '../tables/constants.ts';
+import type { Closure, ContainerForm, ContainerMaterial } from '../tables/containers.ts';
 import type { Label } from '../tables/labels.ts';
+import { type PlaceKind, placeKindRow } from '../tables/places.ts';
 import type { CupWeight, KitchenMeasure, MeasuringKit } from '../units/measures.ts';
 import type { UnitSystem } from '../units/units.ts';
 import type { JuiceTool } from './types.ts';
@@ -30,10 +32,43 @@ export interface BottleSize {
   name: string;
   volumeMl: number;
   diameterCm: number;
-  material: 'glass' | 'plastic';
+  material: ContainerMaterial;
+  /** Left out: a bottle with a metal lid. */
+  form?: ContainerForm;
+  closure?: Closure;
   /** How many the kitchen has. */
   count: number;
 }
+
+/** A place where bottles, jars and bags stand. */
+export interface ShelfPlace {
+  id: string;
+  name: string;
+  kind: PlaceKind;
+  /** Only of a freezer or a cellar: others follow the fridge or the room. */
+  tempC: number | null;
+  /** What may stand there in all, L. */
+  litres: number;
+  /** The floor that bottles stand on, and the height under what is above, cm. */
+  widthCm: number;
+  depthCm: number;
+  heightCm: number;
+}
+
+/** The cook's own rule for a drink, days sealed: a shorter one counts at once, a longer one is shown as such. */
+export interface OwnRule {
+  recipeId: string;
+  sealedDays: number;
+}
+
+/** Someone who would get the messages of the simulated outbox. */
+export interface MessageTo {
+  id: string;
+  name: string;
+  kinds: readonly MessageKind[];
+}
+export const MESSAGE_KINDS = ['due', 'look', 'vent', 'defrost', 'warm', 'gift'] as const;
+export type MessageKind = (typeof MESSAGE_KINDS)[number];
 
 /** Tools whose size or lack decides how the work goes. */
 export interface KitchenTools {
@@ -96,7 +131,24 @@ export interface Kitchen {
   house: House;
   /** Liquids and sweeteners as their packets have them. */
   labels: readonly Label[];
+  places: readonly ShelfPlace[];
+  ownRules: readonly OwnRule[];
+  messageTo: readonly MessageTo[];
 }
+
+/** A place of a kind with its usual measures. */
+export function usualPlace(kind: PlaceKind, id: string, name: string): ShelfPlace {
+  const row = placeKindRow(kind);
+  return { id, name, kind, tempC: row.follows === 'own' ? row.usualC : null, ...row.usual };
+}
+
+/** What every kitchen begins with. The ids of the fridge and the table are those of older logs. */
+export const USUAL_PLACES: readonly ShelfPlace[] = [
+  usualPlace('fridge', 'fridge', 'Fridge shelf'),
+  usualPlace('door', 'door', 'Fridge door'),
+  usualPlace('freezer', 'freezer', 'Freezer'),
+  usualPlace('counter', 'counter', 'Table'),
+];
 
 export const EMPTY_KITCHEN: Kitchen = {
   pots: [],
@@ -123,6 +175,9 @@ export const EMPTY_KITCHEN: Kitchen = {
     allows: ['sugar-white', 'honey', 'lime', 'lemon-juice', 'pineapple-juice', 'water'],
   },
   labels: [],
+  places: USUAL_PLACES,
+  ownRules: [],
+  messageTo: [],
 };
 
 /** The best way to juice in a kitchen. */

@@ -1,6 +1,8 @@
 import * as v from 'valibot';
 import { ALCOHOL_UNIT_ROWS } from '../tables/alcoholUnits.ts';
-import { EMPTY_KITCHEN, type Kitchen } from './kitchen.ts';
+import { CLOSURES, CONTAINER_FORMS, CONTAINER_MATERIALS } from '../tables/containers.ts';
+import { PLACE_KINDS } from '../tables/places.ts';
+import { EMPTY_KITCHEN, type Kitchen, MESSAGE_KINDS, USUAL_PLACES } from './kitchen.ts';
 
 const id = v.pipe(v.string(), v.regex(/^[A-Za-z0-9][A-Za-z0-9_.:-]{0,79}$/, 'id'));
 const name = v.pipe(v.string('name'), v.trim(), v.minLength(1, 'name'), v.maxLength(60, 'name'));
@@ -30,8 +32,20 @@ export const bottleSchema = v.strictObject({
   name,
   volumeMl: between(20, 30_000),
   diameterCm: between(2, 40),
-  material: v.picklist(['glass', 'plastic']),
+  material: v.picklist(CONTAINER_MATERIALS),
+  form: v.optional(v.picklist(CONTAINER_FORMS)),
+  closure: v.optional(v.picklist(CLOSURES)),
   count: v.pipe(between(0, 500), v.integer('whole')),
+});
+export const placeSchema = v.strictObject({
+  id,
+  name,
+  kind: v.picklist(PLACE_KINDS),
+  tempC: v.nullable(between(-40, 40)),
+  litres: between(0.5, 2000),
+  widthCm: between(3, 500),
+  depthCm: between(3, 200),
+  heightCm: between(3, 300),
 });
 export const measureSchema = v.strictObject({ id, name, volumeMl: between(1, 10_000) });
 export const cupWeightSchema = v.strictObject({
@@ -119,6 +133,32 @@ export const kitchenSchema = v.strictObject({
         }),
       ),
       v.maxLength(100),
+    ),
+    () => [],
+  ),
+  places: v.optional(
+    v.pipe(
+      unique(placeSchema, 30),
+      v.check((rows) => rows.some((r) => r.kind === 'fridge'), 'aFridge'),
+      v.check((rows) => rows.some((r) => r.kind === 'counter'), 'aTable'),
+    ),
+    () => [...USUAL_PLACES],
+  ),
+  ownRules: v.optional(
+    v.pipe(
+      v.array(v.strictObject({ recipeId: id, sealedDays: v.pipe(between(0, 365), v.integer('whole')) })),
+      v.maxLength(200),
+    ),
+    () => [],
+  ),
+  messageTo: v.optional(
+    unique(
+      v.strictObject({
+        id,
+        name,
+        kinds: v.pipe(v.array(v.picklist(MESSAGE_KINDS)), v.maxLength(MESSAGE_KINDS.length)),
+      }),
+      20,
     ),
     () => [],
   ),

@@ -15,7 +15,17 @@ export type VesselId = string;
 /** Where a part of the liquor comes from and what it has been through. Times are minutes since the batch began. */
 export interface Origin {
   lineId: LineId;
-  kind: 'water' | 'solid' | 'rawJuice' | 'rawMilk' | 'sweetener' | 'vinegar' | 'spirit' | 'bought' | 'garlic';
+  kind:
+    | 'water'
+    | 'solid'
+    | 'rawJuice'
+    | 'rawMilk'
+    | 'sweetener'
+    | 'vinegar'
+    | 'spirit'
+    | 'bought'
+    | 'garlic'
+    | 'live';
   /** When it was wetted, cut, juiced or poured. */
   sinceMin: number;
   /** Minutes at or above 85 °C. */

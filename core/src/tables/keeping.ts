@@ -25,6 +25,8 @@ export const PRESERVING_ROWS = {
 export const LIMIT_ROWS = {
   rawGarlic: { shownAcid: { sealed: 3, open: 3 }, notShown: { sealed: 2, open: 2 }, source: SOURCE },
   milk: { sealed: 2, open: 2, source: SOURCE },
+  /** A starter was added on purpose. */
+  live: { shownAcid: { sealed: 5, open: 3 }, notShown: { sealed: 2, open: 2 }, source: SOURCE },
 } as const;
 
 export const KEEPING = Object.freeze({
@@ -44,4 +46,18 @@ export const KEEPING = Object.freeze({
   /** The same above this room temperature. */
   hotRoomC: 32,
   hotTableH: { back: 1, drinkNow: 2 },
+  /** In a fridge hours count as warm from here on: a little above 5 °C its life runs faster, but it is not "out". */
+  warmFridgeC: 8,
+  /** Out of the fridge hours count as warm from here on; half a degree for a bottle that has just been taken out. */
+  warmFromC: 5.5,
+  /** Above this for an hour anything is thrown out. */
+  hotC: 40,
+  hotH: 1,
+  /** Frozen at or below this the clock stands, and so many days run instead; thawed it has so many at most. */
+  frozenC: -15,
+  frozenDays: 90,
+  thawedDays: 3,
+  /** A logger that is silent for longer: the warmer neighbour, at least so warm. */
+  gapH: 2,
+  gapC: 8,
 });

@@ -7,6 +7,7 @@ const SOURCE = {
   bottled: 'Bottled juice from concentrate, pasteurised: about a seventh weaker than fresh; check the label',
   soda: 'Water with carbonic acid, which goes with its bubbles and is not counted',
   vinegar: 'Label strength of common vinegars; alkali from their potassium',
+  starter: 'A sweet, sour root starter or strained whey; they differ: read the drink itself',
   spirit: 'Density of ethanol and water mixtures at 20 °C; label strength',
 };
 
@@ -107,5 +108,10 @@ export const LIQUID_ROWS: readonly LiquidRow[] = [
     id: 'soda-water', name: 'Soda water', densityGPerMl: 0.9982, brix: 0, sugarGPer100g: 0,
     taGPerL: 0, alkaliMeqPerL: 2, abvPct: 0, aceticPct: 0,
     treatment: 'bought', confidence: 'h', source: SOURCE.soda,
+  },
+  {
+    id: 'live-starter', name: 'Live starter', densityGPerMl: 1.01, brix: 4, sugarGPer100g: 3.5,
+    taGPerL: 4, alkaliMeqPerL: 8, abvPct: 0, aceticPct: 0.1,
+    treatment: 'live', confidence: 'l', source: SOURCE.starter,
   },
 ];

@@ -86,7 +86,7 @@ export interface LiquidRow {
   abvPct: number;
   /** Acetic acid, g per 100 mL. */
   aceticPct: number;
-  treatment: 'water' | 'rawJuice' | 'rawMilk' | 'vinegar' | 'spirit' | 'bought';
+  treatment: 'water' | 'rawJuice' | 'rawMilk' | 'vinegar' | 'spirit' | 'bought' | 'live';
   /** Sold with sugar in it that is not its fruit's own. */
   sweetened?: true;
   confidence: Confidence;

@@ -156,4 +156,47 @@ export const MIGRATIONS: readonly Migration[] = [
       });
     },
   },
+  {
+    name: '004-cold-shelf',
+    async up(knex) {
+      await knex.schema.alterTable('vessel', (t) => {
+        t.string('form');
+        t.string('closure');
+      });
+      // What stands on the shelf is read with its log, and without its batch.
+      await knex.schema.alterTable('item_now', (t) => {
+        t.string('kind').notNullable().defaultTo('bottle');
+        t.string('recipe_id').notNullable().defaultTo('');
+        t.double('made_ms').notNullable().defaultTo(0);
+        /** When it left the shelf; null while it stands there. */
+        t.double('gone_ms');
+        t.text('log').notNullable().defaultTo('{}');
+        t.index(['gone', 'kind']);
+        t.index(['gone', 'gone_ms']);
+        t.index(['batch_id']);
+      });
+      await knex.schema.alterTable('batch_now', (t) => {
+        /** When a batch with people it is meant for was bottled; null: nobody was named. */
+        t.double('gift_ms');
+        t.index(['gift_ms']);
+      });
+      await knex.schema.alterTable('event', (t) => {
+        t.index(['stream_kind', 'kind', 'at_ms']);
+      });
+      await knex.schema.alterTable('batch', (t) => {
+        t.index(['created_ms']);
+      });
+      await knex.schema.alterTable('reading_chunk', (t) => {
+        t.index(['instrument_id', 'to_ms']);
+      });
+      await knex.schema.alterTable('instrument', (t) => {
+        /** A simulated failure that is on, as JSON; null: it works. */
+        t.text('failing');
+      });
+      await knex.schema.createTable('meta', (t) => {
+        t.string('key').primary();
+        t.text('value').notNullable();
+      });
+    },
+  },
 ];

@@ -1,4 +1,7 @@
 import {
+  type Closure,
+  type ContainerForm,
+  type ContainerMaterial,
   EMPTY_KITCHEN,
   type IngredientRow,
   type Kitchen,
@@ -111,6 +114,9 @@ const SETTINGS = Object.keys({
   away: true,
   house: true,
   labels: true,
+  places: true,
+  ownRules: true,
+  messageTo: true,
 } satisfies Record<Exclude<keyof Kitchen, Tabled>, true>) as Exclude<keyof Kitchen, Tabled>[];
 
 interface VesselRow {
@@ -125,6 +131,8 @@ interface VesselRow {
   lid: number;
   mass_g: number | null;
   count: number | null;
+  form: string | null;
+  closure: string | null;
 }
 
 /** The kitchen with its version, put together from its tables; an empty one before the first save. */
@@ -176,7 +184,9 @@ export async function readKitchen(db: Db): Promise<{ version: number; kitchen: K
           name: r.name,
           volumeMl: r.volume_ml ?? 0,
           diameterCm: r.diameter_cm,
-          material: r.material as 'glass' | 'plastic',
+          material: r.material as ContainerMaterial,
+          ...(r.form ? { form: r.form as ContainerForm } : {}),
+          ...(r.closure ? { closure: r.closure as Closure } : {}),
           count: r.count ?? 0,
         })),
       burners: burners.map((r) => ({ id: r.id, name: r.name, kind: r.kind, powerW: r.power_w })),
@@ -207,6 +217,8 @@ export async function writeKitchen(db: Db, version: number, kitchen: Kitchen): P
         lid: p.lid ? 1 : 0,
         mass_g: p.massG,
         count: null,
+        form: null,
+        closure: null,
       }),
     ),
     ...kitchen.bottles.map(
@@ -222,6 +234,8 @@ export async function writeKitchen(db: Db, version: number, kitchen: Kitchen): P
         lid: 0,
         mass_g: null,
         count: b.count,
+        form: b.form ?? null,
+        closure: b.closure ?? null,
       }),
     ),
   ];

@@ -7,6 +7,8 @@ import {
   dosesToCome,
   EMPTY_KITCHEN,
   fillMl,
+  fridgeAirC,
+  type InstrumentReading,
   type Kitchen,
   type LogEvent,
   type MethodId,
@@ -22,6 +24,7 @@ import type { Db } from '../db/open.ts';
 import { writeKitchen } from '../db/rows.ts';
 import { createBatch, requireBatch, startBatch } from '../services/batches.ts';
 import { storeEvents } from '../services/events.ts';
+import { putInstrument, storeReadings } from '../services/instruments.ts';
 
 /**
  * The made-up kitchen of the demo: a street of terraced houses holds a lantern supper on Saturday. All times are
@@ -70,6 +73,7 @@ const demoKitchen = (zone: string): Kitchen => ({
   cupWeights: [{ ingredientId: 'hibiscus-dried', measureId: 'blue-mug', massG: 44 }],
   preferredMeasureId: 'blue-mug',
   servingMl: 200,
+  messageTo: [{ id: 'demo-neighbour', name: 'The neighbour at No. 9', kinds: ['due', 'vent', 'warm'] }],
   away: [{ kind: 'asleep', days: [0, 1, 2, 3, 4, 5, 6], fromMin: 22 * 60 + 30, toMin: 6 * 60 + 30 }],
 });
 
@@ -190,18 +194,40 @@ async function steepingNow(db: Db, nowMs: number): Promise<void> {
   await db.transaction((trx) => storeEvents(trx, events, nowMs));
 }
 
-/** Six litres, bottled five days ago: one bottle opened, one stood out an evening, one a whole night. */
-async function onTheShelf(db: Db, nowMs: number): Promise<void> {
-  const id = 'demo-shelf';
-  const plan = planOf('deep-calyx-ginger', 'straightBoil', 'blue-pot', { kind: 'litres', litres: 6 }, null);
-  const bottledMs = nowMs - 5 * DAY_MS;
+/** A bottle as it goes into the log of the demo. */
+type Filled = Extract<Deed, { kind: 'bottled' }>['body']['bottles'][number];
+const filledOf = (size: Kitchen['bottles'][number], itemId: string, more: Partial<Filled> = {}): Filled => ({
+  itemId,
+  sizeId: size.id,
+  name: size.name,
+  sizeMl: size.volumeMl,
+  volumeMl: Math.round(fillMl(size.volumeMl)),
+  diameterCm: size.diameterCm,
+  material: size.material,
+  ...(size.form ? { form: size.form } : {}),
+  ...(size.closure ? { closure: size.closure } : {}),
+  ...more,
+});
+
+interface Bottling {
+  id: string;
+  plan: PlanDoc;
+  bottledMs: number;
+  bottles: (sizes: Kitchen['bottles']) => Filled[];
+  /** Said after the last step. */
+  after?: readonly Deed[];
+}
+
+/** A batch that went as planned and was bottled some days ago. */
+async function bottledBatch(db: Db, batch: Bottling, nowMs: number): Promise<void> {
+  const { id, plan, bottledMs } = batch;
   const { scribe, program, kitchen, startMs } = await begun(db, id, plan, (p, k) => {
     const sim = simulateBatch(p, k, SHIPPED_TABLES);
     return bottledMs - sim.endMin * MINUTE_MS;
   });
   const sim = simulateBatch(program, kitchen, SHIPPED_TABLES);
   const events = [scribe.event({ kind: 'stepStarted', body: { stepId: program.steps[0]!.id } }, startMs)];
-  const size = kitchen.bottles[0]!;
+  let endedMs = startMs;
   for (const entry of sim.trace) {
     const endMs = startMs + entry.endMin * MINUTE_MS;
     if (entry.kind === 'strain') {
@@ -256,14 +282,7 @@ async function onTheShelf(db: Db, nowMs: number): Promise<void> {
             body: {
               stepId: entry.stepId,
               hygiene: 'sterilised',
-              bottles: Array.from({ length: 8 }, (_, i) => ({
-                itemId: `demo-bottle-${i + 1}`,
-                sizeId: size.id,
-                name: size.name,
-                sizeMl: size.volumeMl,
-                volumeMl: Math.round(fillMl(size.volumeMl)),
-                diameterCm: size.diameterCm,
-              })),
+              bottles: batch.bottles(kitchen.bottles),
             },
           },
           endMs - MINUTE_MS,
@@ -271,13 +290,94 @@ async function onTheShelf(db: Db, nowMs: number): Promise<void> {
       );
     }
     events.push(scribe.event({ kind: 'stepEnded', body: { stepId: entry.stepId } }, endMs));
+    endedMs = endMs;
   }
+  for (const [i, deed] of (batch.after ?? []).entries()) events.push(scribe.event(deed, endedMs + i + 1));
   await db.transaction((trx) => storeEvents(trx, events, nowMs));
+}
+
+/** The cold shelf five days before the supper: deep calyx in several hands, a raw punch, a cordial, leftovers. */
+async function onTheShelf(db: Db, nowMs: number): Promise<void> {
+  const litres = (n: number): Question => ({ kind: 'litres', litres: n });
+  await bottledBatch(
+    db,
+    {
+      id: 'demo-shelf',
+      plan: planOf('deep-calyx-ginger', 'straightBoil', 'blue-pot', litres(6), null),
+      bottledMs: nowMs - 5 * DAY_MS,
+      bottles: ([tall]) =>
+        Array.from({ length: 8 }, (_, i) =>
+          filledOf(tall!, `demo-bottle-${i + 1}`, i === 7 ? { forWhom: 'No. 14' } : {}),
+        ),
+      after: [
+        {
+          kind: 'gifts',
+          body: { occasion: 'Lantern supper', remindNextYear: true, rows: [{ to: 'No. 14', count: 1 }] },
+        },
+        {
+          kind: 'setAside',
+          body: {
+            leftovers: [
+              {
+                itemId: 'demo-calyx',
+                kind: 'calyx',
+                ingredientIds: ['hibiscus-dried'],
+                massG: 750,
+                portions: 3,
+                placeId: 'freezer',
+              },
+              {
+                itemId: 'demo-roots',
+                kind: 'root',
+                ingredientIds: ['ginger-bruised'],
+                massG: 120,
+                portions: 2,
+                placeId: 'freezer',
+              },
+            ],
+          },
+        },
+      ],
+    },
+    nowMs,
+  );
+  await bottledBatch(
+    db,
+    {
+      id: 'demo-raw',
+      plan: planOf('calyx-pineapple', 'straightBoil', 'tall-pot', litres(3), null, { fruit: 'raw' }),
+      bottledMs: nowMs - 1.6 * DAY_MS,
+      bottles: ([, , small]) =>
+        Array.from({ length: 7 }, (_, i) =>
+          filledOf(small!, `demo-raw-${i + 1}`, i > 4 ? { placeId: 'door' } : {}),
+        ),
+      after: [
+        {
+          kind: 'setAside',
+          body: {
+            leftovers: [
+              {
+                itemId: 'demo-peel',
+                kind: 'peel',
+                ingredientIds: ['pineapple-peel-core'],
+                massG: 420,
+                portions: 1,
+                placeId: 'fridge',
+              },
+            ],
+          },
+        },
+      ],
+    },
+    nowMs,
+  );
+  await fridgeRead(db, nowMs);
 
   const bottle = (n: number) => new Scribe({ kind: 'item', id: `demo-bottle-${n}` });
   const opened = bottle(1);
   const evening = bottle(2);
   const night = bottle(3);
+  const frozen = bottle(7);
   await db.transaction((trx) =>
     storeEvents(
       trx,
@@ -288,8 +388,46 @@ async function onTheShelf(db: Db, nowMs: number): Promise<void> {
         evening.event({ kind: 'moved', body: { place: 'fridge' } }, nowMs - 2 * DAY_MS + 7 * HOUR_MS),
         night.event({ kind: 'moved', body: { place: 'counter' } }, nowMs - 2 * DAY_MS),
         night.event({ kind: 'moved', body: { place: 'fridge' } }, nowMs - 2 * DAY_MS + 15 * HOUR_MS),
+        opened.event({ kind: 'looked', body: { signs: [] } }, nowMs - DAY_MS),
+        frozen.event({ kind: 'moved', body: { place: 'freezer' } }, nowMs - 4 * DAY_MS),
       ],
       nowMs,
     ),
   );
+}
+
+/** Minutes between the readings that the demo's logger has left behind. */
+const READ_EVERY_MIN = 5;
+
+/** A logger in the fridge, with a night in which its door stood ajar. */
+async function fridgeRead(db: Db, nowMs: number): Promise<void> {
+  await putInstrument(db, {
+    id: 'demo-fridge',
+    kind: 'fridgeLogger',
+    name: 'Fridge logger',
+    batchId: null,
+    lost: false,
+    tareKg: 0,
+    failing: null,
+  });
+  const night = new Date(nowMs - 2 * DAY_MS);
+  night.setHours(22, 30, 0, 0);
+  const ajar = { kind: 'doorOpen', sinceMs: night.getTime() } as const;
+  const shutMs = ajar.sinceMs + 8 * HOUR_MS;
+  const readings: InstrumentReading[] = [];
+  for (let ms = nowMs - 6 * DAY_MS; ms < nowMs; ms += READ_EVERY_MIN * MINUTE_MS) {
+    // A seed of its own without a bad day of its own.
+    const own = Math.min(fridgeAirC(3, ms, 4, 21), 5.4);
+    const atShut = fridgeAirC(3, shutMs, 4, 14, ajar);
+    const value =
+      ms > ajar.sinceMs && ms <= shutMs
+        ? fridgeAirC(3, ms, 4, 14, ajar)
+        : ms > shutMs
+          ? own + Math.max(0, atShut - own) * Math.exp(-(ms - shutMs) / (70 * MINUTE_MS))
+          : own;
+    readings.push({ atMs: ms, value: Math.round(value * 10) / 10, fault: null });
+  }
+  const CHUNK = 60;
+  for (let i = 0; i < readings.length; i += CHUNK)
+    await storeReadings(db, 'demo-fridge', null, readings.slice(i, i + CHUNK));
 }

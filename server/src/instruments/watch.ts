@@ -114,7 +114,7 @@ export class InstrumentWatch {
           seed: instrument.seed,
           atMs,
           truth: (ms) => ({
-            tempC: fridgeAirC(instrument.seed, ms, kitchen.fridgeC, kitchen.roomC),
+            tempC: fridgeAirC(instrument.seed, ms, kitchen.fridgeC, kitchen.roomC, instrument.failing),
             massKg: null,
             brix: null,
             pH: null,

@@ -1,7 +1,7 @@
 import {
   customFactsSchema,
   eventSchema,
-  foldItem,
+  FAILING_KINDS,
   INSTRUMENT_KINDS,
   kitchenSchema,
   type PlanDoc,
@@ -41,7 +41,8 @@ import {
 } from '../services/book.ts';
 import { eventsAfter, storeEvents } from '../services/events.ts';
 import { dropInstrument, putInstrument, readInstruments, readingsOf } from '../services/instruments.ts';
-import { eventsOf, type ItemFacts } from '../services/projections.ts';
+import { eventsOf } from '../services/projections.ts';
+import { fridgeRecord, giftBatches, itemById, itemsGone, itemsThere, useOfLate } from '../services/shelf.ts';
 import type { StreamHub } from '../stream.ts';
 import { idSchema, parse, route, versionSchema } from './parse.ts';
 
@@ -101,8 +102,17 @@ const instrumentSchema = v.strictObject({
   batchId: v.nullable(idSchema),
   lost: v.boolean(),
   tareKg: v.pipe(v.number(), v.minValue(0), v.maxValue(30)),
+  failing: v.optional(
+    v.nullable(
+      v.strictObject({ kind: v.picklist(FAILING_KINDS), sinceMs: v.pipe(v.number(), v.minValue(0)) }),
+    ),
+    null,
+  ),
 });
 const readingsSchema = v.object({ batchId: v.optional(idSchema) });
+const goneSchema = v.object({
+  before: v.optional(v.pipe(v.string(), v.transform(Number), v.finite())),
+});
 const deleteSchema = v.object({ version: v.pipe(v.string(), v.transform(Number), v.integer()) });
 
 /** More missed events than this and a window is told to load everything anew. */
@@ -390,19 +400,38 @@ export function apiRouter({ db, clock, hub, version, test }: ApiParts): Router {
   api.get(
     '/items',
     route(async (_req, res) => {
-      const rows = (await db('item_now')
-        .where({ gone: 0 })
-        .orderBy('item_id')
-        .select('item_id', 'facts')) as {
-        item_id: string;
-        facts: string;
-      }[];
-      const items = [];
-      for (const row of rows) {
-        const facts = JSON.parse(row.facts) as ItemFacts;
-        items.push({ facts, log: foldItem(facts.bottle.filledMs, await eventsOf(db, 'item', row.item_id)) });
-      }
-      res.json({ items });
+      res.json(await itemsThere(db));
+    }),
+  );
+  api.get(
+    '/items/gone',
+    route(async (req, res) => {
+      const { before } = parse(goneSchema, req.query);
+      res.json(await itemsGone(db, before ?? null));
+    }),
+  );
+  api.get(
+    '/items/use',
+    route(async (_req, res) => {
+      res.json({ use: await useOfLate(db, clock.nowMs()) });
+    }),
+  );
+  api.get(
+    '/items/:id',
+    route(async (req, res) => {
+      res.json(await itemById(db, parse(idSchema, req.params.id)));
+    }),
+  );
+  api.get(
+    '/gifts',
+    route(async (_req, res) => {
+      res.json({ gifts: await giftBatches(db) });
+    }),
+  );
+  api.get(
+    '/fridge',
+    route(async (_req, res) => {
+      res.json({ record: await fridgeRecord(db, clock.nowMs()) });
     }),
   );
   api.get(

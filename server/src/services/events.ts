@@ -5,9 +5,10 @@ import {
   type LogEvent,
   type Program,
   rehearsalNow,
+  USUAL_PLACES,
 } from '@big-ladle/core';
 import type { Db } from '../db/open.ts';
-import { type Batch, eventToRow } from '../db/rows.ts';
+import { type Batch, eventToRow, readKitchen } from '../db/rows.ts';
 import { HttpProblem, notFound } from '../problems.ts';
 import type { StoredEvent } from '../stream.ts';
 import { batchOf, eventsOf, projectBatch, projectItem, streamKindOf } from './projections.ts';
@@ -25,6 +26,13 @@ function checkTime(event: LogEvent, nowMs: number): void {
       { eventId: event.id },
     );
   }
+}
+
+/** A place of this kitchen, or one that every kitchen begins with. */
+async function checkPlace(db: Db, placeId: string, eventId: string): Promise<void> {
+  const { kitchen } = await readKitchen(db);
+  if ([...kitchen.places, ...USUAL_PLACES].some((p) => p.id === placeId)) return;
+  throw new HttpProblem(422, 'unknownPlace', `This kitchen has no place ${placeId}.`, { eventId });
 }
 
 /** Steps of the plan, and those that the log has added to it. */
@@ -72,6 +80,7 @@ export async function storeEvents(
     if (event.stream.kind === 'batch' || event.stream.kind === 'rehearsal')
       await checkBatchEvent(db, event, nowMs);
     else checkTime(event, nowMs);
+    if (event.kind === 'moved') await checkPlace(db, event.body.place, event.id);
     if (event.stream.kind === 'item' && !(await db('item_now').where({ item_id: event.stream.id }).first())) {
       throw notFound('bottle', event.stream.id);
     }

@@ -1,4 +1,4 @@
-import type { InstrumentKind, InstrumentReading } from '@big-ladle/core';
+import type { Failing, InstrumentKind, InstrumentReading } from '@big-ladle/core';
 import type { Db } from '../db/open.ts';
 import { notFound } from '../problems.ts';
 
@@ -12,6 +12,8 @@ export interface Instrument {
   /** Out of reach, as the cook has said: a flat battery, a cable pulled. */
   lost: boolean;
   tareKg: number;
+  /** A simulated fault that is on: the fridge's door stands open, its power is out. */
+  failing: Failing | null;
 }
 
 interface InstrumentRow {
@@ -22,6 +24,7 @@ interface InstrumentRow {
   batch_id: string | null;
   lost: number;
   tare_kg: number;
+  failing: string | null;
 }
 
 const fromRow = (row: InstrumentRow): Instrument => ({
@@ -32,6 +35,7 @@ const fromRow = (row: InstrumentRow): Instrument => ({
   batchId: row.batch_id,
   lost: row.lost === 1,
   tareKg: row.tare_kg,
+  failing: row.failing ? (JSON.parse(row.failing) as Failing) : null,
 });
 
 export async function readInstruments(db: Db): Promise<Instrument[]> {
@@ -49,6 +53,7 @@ export async function putInstrument(db: Db, sent: Omit<Instrument, 'seed'>): Pro
       batch_id: sent.batchId,
       lost: sent.lost ? 1 : 0,
       tare_kg: sent.tareKg,
+      failing: sent.failing ? JSON.stringify(sent.failing) : null,
     };
     const before = await trx('instrument').where({ id: sent.id }).first();
     if (before) await trx('instrument').where({ id: sent.id }).update(row);

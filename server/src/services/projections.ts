@@ -1,30 +1,38 @@
 import {
+  abvPct,
   type BatchLog,
+  type BatchNow,
   BOTTLES,
-  type BottleFacts,
+  type BottleItem,
   batchAt,
+  boiledLinesOf,
   type Composition,
   colourOf,
+  FIRST_PLACE,
   foldItem,
   GLASS_PATH_CM,
   glassFacts,
+  type ItemLog,
+  isGone,
   itemsOf,
   keepingOf,
+  type LeftoverItem,
   type LikedPoint,
   type LogEvent,
-  type LotKind,
-  type LotMark,
   lotOf,
   MINUTE_MS,
   marksOf,
   massG,
+  residueOf,
   SHIPPED_TABLES,
   type StepProblem,
+  saysAlcohol,
   sournessGPerL,
   sweetnessPct,
   type Tables,
   withCustom,
   withLabels,
+  wouldKeepLonger,
 } from '@big-ladle/core';
 import type { Db } from '../db/open.ts';
 import { type Batch, batchFromRow, type Pins } from '../db/rows.ts';
@@ -40,6 +48,8 @@ export interface BatchNowState {
   /** Of five, with a word, as the cook said. */
   score?: number;
   words?: string;
+  /** Whom it is for. */
+  gifts?: BatchLog['gifts'];
 }
 
 /** What a verdict says of what this household likes: only a batch that is over, and only its last word. */
@@ -49,22 +59,12 @@ function likedOf(log: BatchLog, liquor: Composition | undefined): LikedPoint | n
   return { sweetPct: sweetnessPct(liquor), sourGPerL: sournessGPerL(liquor) };
 }
 
-/** A bottle as it was filled; what happened to it since stands in its own stream. */
-export interface ItemFacts {
-  itemId: string;
-  batchId: string;
-  recipeId: string;
-  /** A cook's own drink goes by its own name. */
-  drinkName?: string;
-  sizeName: string;
-  sizeMl: number;
-  colour: string;
-  brix: number;
-  /** What is said of it wherever it is shown; older rows do not have it. */
-  marks?: LotMark[];
-  lot?: { id: string; kind: LotKind; name: string };
-  glass: ReturnType<typeof glassFacts>;
-  bottle: BottleFacts;
+interface ItemRow {
+  item_id: string;
+  batch_id: string;
+  kind: 'bottle' | 'leftover';
+  facts: string;
+  log: string;
 }
 
 export async function eventsOf(db: Db, kind: string, id: string): Promise<LogEvent[]> {
@@ -118,7 +118,13 @@ export async function projectBatch(db: Db, batch: Batch): Promise<StepProblem | 
     state.score = now.log.score.score;
     if (now.log.score.words) state.words = now.log.score.words;
   }
-  await db('batch_now').insert({ batch_id: batch.id, state: JSON.stringify(state) });
+  if (now.log.gifts) state.gifts = now.log.gifts;
+  const giftMs = now.log.gifts?.remindNextYear ? (now.log.bottled.at(-1)?.atMs ?? null) : null;
+  await db('batch_now').insert({
+    batch_id: batch.id,
+    state: JSON.stringify(state),
+    gift_ms: batch.rehearsal ? null : giftMs,
+  });
   const status = now.log.endedMs !== null ? 'done' : 'on';
   if (status !== batch.status) await db('batch').where({ id: batch.id }).update({ status });
   const step = now.log.program.steps.find((s) => s.id === now.log.currentStepId);
@@ -131,68 +137,159 @@ export async function projectBatch(db: Db, batch: Batch): Promise<StepProblem | 
     });
   }
 
-  const wanted = new Map<string, ItemFacts>();
+  const wanted: Put[] = [];
   // Bottles of a rehearsal stand on no shelf.
-  if (finished && now.log.startedMs !== null && !batch.rehearsal) {
-    const startedMs = now.log.startedMs;
-    for (const filling of now.log.bottled) {
-      // A lot has bottles of its own: each filling is what its own step left in them.
-      const entry = now.forecast.trace.find((t) => t.stepId === filling.stepId);
-      const liquor = entry?.after.liquor;
-      if (!entry || !liquor) continue;
-      const lotId = lotOf(entry.vesselId);
-      const lot = now.log.lots.find((l) => l.lotId === lotId);
-      const keeping = keepingOf({ liquor, trace: now.forecast.trace, hygiene: filling.hygiene });
-      for (const b of filling.bottles) {
-        wanted.set(b.itemId, {
+  if (finished && now.log.startedMs !== null && !batch.rehearsal)
+    wanted.push(...bottlesOf(batch, batch.pins, now, now.log.startedMs));
+  if (!batch.rehearsal) wanted.push(...leftoversOf(batch, batch.pins, now));
+  const stored = (await db('item_now').where({ batch_id: batch.id }).select('item_id')) as {
+    item_id: string;
+  }[];
+  const kept = new Set(wanted.map((w) => w.facts.itemId));
+  for (const { item_id } of stored) if (!kept.has(item_id)) await db('item_now').where({ item_id }).del();
+  for (const put of wanted) await writeItem(db, put);
+  return now.forecast.problem ?? now.moment?.problem ?? null;
+}
+
+/** An item as its batch made it, and where it was put. */
+interface Put {
+  kind: 'bottle' | 'leftover';
+  facts: BottleItem | LeftoverItem;
+  madeMs: number;
+  placeId: string;
+}
+
+function bottlesOf(batch: Batch, pins: Pins, now: BatchNow, startedMs: number): Put[] {
+  const { kitchen, recipe } = pins;
+  const name = recipe.name ? { drinkName: recipe.name } : {};
+  return now.log.bottled.flatMap((filling) => {
+    // A lot has bottles of its own: each filling is what its own step left in them.
+    const entry = now.forecast.trace.find((t) => t.stepId === filling.stepId);
+    const liquor = entry?.after.liquor;
+    if (!entry || !liquor) return [];
+    const lotId = lotOf(entry.vesselId);
+    const lot = now.log.lots.find((l) => l.lotId === lotId);
+    const input = { liquor, trace: now.forecast.trace, hygiene: filling.hygiene };
+    const keeping = keepingOf(input);
+    const longer = wouldKeepLonger(input);
+    const itemIds = itemsOf(now.log, liquor);
+    const clockStartMs =
+      keeping.clockStartMin === null
+        ? filling.atMs
+        : Math.min(filling.atMs, startedMs + keeping.clockStartMin * MINUTE_MS);
+    return filling.bottles.map(
+      (b): Put => ({
+        kind: 'bottle',
+        madeMs: filling.atMs,
+        placeId: b.placeId ?? FIRST_PLACE,
+        facts: {
           itemId: b.itemId,
           batchId: batch.id,
-          recipeId: program.recipeId,
-          ...(batch.pins.recipe.name ? { drinkName: batch.pins.recipe.name } : {}),
+          recipeId: recipe.id,
+          ...name,
           sizeName: b.name,
           sizeMl: b.sizeMl,
+          material: b.material ?? 'glass',
+          form: b.form ?? 'bottle',
+          closure: b.closure ?? 'metalLid',
+          ...(b.forWhom ? { forWhom: b.forWhom } : {}),
           colour: colourOf(liquor, GLASS_PATH_CM),
           brix: entry.now.brix,
-          marks: marksOf(liquor, itemsOf(now.log, liquor)),
+          abvPct: abvPct(liquor),
+          sourGPerL: sournessGPerL(liquor),
+          marks: marksOf(liquor, itemIds),
+          itemIds: [...itemIds],
           ...(lot ? { lot: { id: lot.lotId, kind: lot.kind, name: lot.name } } : {}),
           glass: glassFacts(liquor, kitchen.servingMl),
+          longer,
           bottle: {
             filledMs: filling.atMs,
-            clockStartMs:
-              keeping.clockStartMin === null
-                ? filling.atMs
-                : Math.min(filling.atMs, startedMs + keeping.clockStartMin * MINUTE_MS),
+            clockStartMs,
             filledC: liquor.tempC,
             volumeMl: b.volumeMl,
             diameterCm: b.diameterCm,
             keeping,
           },
-        });
-      }
-    }
-  }
-  const stored = (await db('item_now').where({ batch_id: batch.id }).select('item_id')) as {
-    item_id: string;
-  }[];
-  for (const { item_id } of stored) if (!wanted.has(item_id)) await db('item_now').where({ item_id }).del();
-  for (const facts of wanted.values()) await writeItem(db, facts);
-  return now.forecast.problem ?? now.moment?.problem ?? null;
+        },
+      }),
+    );
+  });
 }
 
-async function writeItem(db: Db, facts: ItemFacts): Promise<void> {
-  const log = foldItem(facts.bottle.filledMs, await eventsOf(db, 'item', facts.itemId));
+/** What was set aside, as the trace has it: how wet it is, what is left of its strength. */
+function leftoversOf(batch: Batch, pins: Pins, now: BatchNow): Put[] {
+  if (now.log.setAside.length === 0) return [];
+  const tables = tablesOf(pins);
+  const residues = residueOf(now.forecast.vessels, boiledLinesOf(now.log.program, tables), tables);
+  const alcohol = saysAlcohol(Math.max(0, ...now.forecast.trace.map((t) => t.now.abvPct)));
+  return now.log.setAside.flatMap((event) =>
+    event.body.leftovers.map((l): Put => {
+      const residue = residues.find((r) => r.kind === l.kind);
+      const share = residue ? l.massG / residue.massG : 0;
+      return {
+        kind: 'leftover',
+        madeMs: event.atMs,
+        placeId: l.placeId,
+        facts: {
+          itemId: l.itemId,
+          batchId: batch.id,
+          recipeId: pins.recipe.id,
+          ...(pins.recipe.name ? { drinkName: pins.recipe.name } : {}),
+          leftover: {
+            kind: l.kind,
+            ingredientIds: l.ingredientIds,
+            massG: l.massG,
+            portions: l.portions,
+            madeMs: event.atMs,
+            heldMl: residue ? residue.heldMl * share : 0,
+            boiled: residue ? residue.boiled : l.kind === 'syrup' || l.kind === 'foam',
+            strengthShare: residue ? residue.strengthShare : 0,
+            sugarPct: residue ? (100 * residue.sugarG * share) / l.massG : 0,
+            alcohol,
+          },
+        },
+      };
+    }),
+  );
+}
+
+/** Of a leftover as good as nothing is left, g. */
+const USED_UP_G = 1;
+
+async function writeItem(db: Db, { kind, facts, madeMs, placeId }: Put): Promise<void> {
+  const log = foldItem(madeMs, await eventsOf(db, 'item', facts.itemId), placeId);
+  const usedUp =
+    'leftover' in facts && facts.leftover.massG - log.used.reduce((sum, u) => sum + u.massG, 0) < USED_UP_G;
+  const gone = isGone(log) || usedUp;
+  const goneMs = log.finishedMs ?? log.discarded?.atMs ?? log.given?.atMs ?? log.used.at(-1)?.atMs ?? null;
   const row = {
     item_id: facts.itemId,
     batch_id: facts.batchId,
-    gone: log.finishedMs !== null || log.discarded !== null ? 1 : 0,
+    recipe_id: facts.recipeId,
+    kind,
+    gone: gone ? 1 : 0,
+    made_ms: madeMs,
+    gone_ms: gone ? goneMs : null,
     facts: JSON.stringify(facts),
+    log: JSON.stringify(log),
   };
   await db('item_now').insert(row).onConflict('item_id').merge();
 }
 
+const madeMsOf = (facts: BottleItem | LeftoverItem): number =>
+  'leftover' in facts ? facts.leftover.madeMs : facts.bottle.filledMs;
+
 export async function projectItem(db: Db, itemId: string): Promise<void> {
-  const row = (await db('item_now').where({ item_id: itemId }).first()) as { facts: string } | undefined;
-  if (row) await writeItem(db, JSON.parse(row.facts) as ItemFacts);
+  const row = (await db('item_now').where({ item_id: itemId }).first()) as ItemRow | undefined;
+  if (!row) return;
+  const facts = JSON.parse(row.facts) as BottleItem | LeftoverItem;
+  const before = JSON.parse(row.log) as ItemLog;
+  await writeItem(db, {
+    kind: row.kind,
+    facts,
+    madeMs: madeMsOf(facts),
+    placeId: before.places?.[0]?.place ?? FIRST_PLACE,
+  });
 }
 
 /** Throws every projection away and folds all logs again. */
@@ -201,4 +298,17 @@ export async function rebuildAll(db: Db): Promise<number> {
   const rows = await db('batch').orderBy('id').select('*');
   for (const row of rows) await projectBatch(db, batchFromRow(row));
   return rows.length;
+}
+
+/** What the projections hold; raise it when that changes, and old files are folded again at their next start. */
+const PROJECTIONS = '2';
+
+/** Folds everything again where the file's projections are of another version. */
+export async function refreshProjections(db: Db): Promise<void> {
+  const stored = (await db('meta').where({ key: 'projections' }).first()) as { value: string } | undefined;
+  if (stored?.value === PROJECTIONS) return;
+  await db.transaction(async (trx) => {
+    await rebuildAll(trx);
+    await trx('meta').insert({ key: 'projections', value: PROJECTIONS }).onConflict('key').merge();
+  });
 }

@@ -42,9 +42,11 @@ export function LineChart(props: {
   said: string;
   height?: number;
   fromZero?: boolean;
+  /** What the way across is counted in. */
+  xUnit?: string;
 }) {
   const canvas = useRef<HTMLCanvasElement>(null);
-  const { series, xTitle, yTitle, unit, said, height = 260, fromZero = true } = props;
+  const { series, xTitle, yTitle, unit, said, height = 260, fromZero = true, xUnit = 'h' } = props;
   const { mode, systemMode } = useColorScheme();
   // biome-ignore lint/correctness/useExhaustiveDependencies: colours are read anew when day turns to night
   useEffect(() => {
@@ -93,7 +95,7 @@ export function LineChart(props: {
           legend: { labels: { color: colourOf('ink'), usePointStyle: true, boxWidth: 34 } },
           tooltip: {
             callbacks: {
-              title: (items) => `after ${num(items[0]?.parsed.x ?? 0, 1)} h`,
+              title: (items) => `after ${num(items[0]?.parsed.x ?? 0, 1)} ${xUnit}`,
               label: (item) => `${item.dataset.label}: ${num(item.parsed.y ?? 0, 1)} ${unit}`,
             },
           },
@@ -101,7 +103,7 @@ export function LineChart(props: {
       },
     });
     return () => chart.destroy();
-  }, [series, xTitle, yTitle, unit, fromZero, mode, systemMode]);
+  }, [series, xTitle, yTitle, unit, fromZero, xUnit, mode, systemMode]);
   return (
     // A chart follows its column; it never holds it open.
     <Box sx={{ height, position: 'relative', minWidth: 0, overflow: 'hidden' }}>

@@ -1,19 +1,22 @@
 import type {
-  BottleFacts,
-  GlassFacts,
+  BottleItem,
+  EventOf,
+  Failing,
   IngredientRow,
   InstrumentKind,
   ItemLog,
   Kitchen,
+  LeftoverItem,
   LikedPoint,
   LogEvent,
-  LotKind,
-  LotMark,
   PlanDoc,
   Program,
   Recipe,
   RehearsalClock,
 } from '@big-ladle/core';
+
+/** Whom a batch is meant for. */
+export type Gifts = EventOf<'gifts'>['body'];
 
 export interface FieldProblem {
   field: string;
@@ -64,6 +67,7 @@ export interface Instrument {
   batchId: string | null;
   lost: boolean;
   tareKg: number;
+  failing: Failing | null;
 }
 
 export interface BatchDoc {
@@ -83,26 +87,31 @@ export interface BatchList {
       liked?: LikedPoint;
       score?: number;
       words?: string;
+      gifts?: Gifts | null;
     } | null;
   }[];
   next: number | null;
 }
 
 export interface ShelfItem {
-  facts: {
-    itemId: string;
-    batchId: string;
-    recipeId: string;
-    drinkName?: string;
-    sizeName: string;
-    sizeMl: number;
-    colour: string;
-    brix: number;
-    /** What is said of it wherever it is shown; older rows do not have it. */
-    marks?: LotMark[];
-    lot?: { id: string; kind: LotKind; name: string };
-    glass: GlassFacts;
-    bottle: BottleFacts;
-  };
+  facts: BottleItem;
   log: ItemLog;
+}
+
+export interface ShelfLeftover {
+  facts: LeftoverItem;
+  log: ItemLog;
+}
+
+/** One thing of the shelf, there or gone. */
+export type ShelfThing =
+  | ({ kind: 'bottle'; goneMs: number | null } & ShelfItem)
+  | ({ kind: 'leftover'; goneMs: number | null } & ShelfLeftover);
+
+export interface GiftBatch {
+  batchId: string;
+  recipeId: string;
+  drinkName?: string;
+  atMs: number;
+  gifts: Gifts;
 }

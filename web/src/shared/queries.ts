@@ -1,8 +1,17 @@
-import type { LogEvent } from '@big-ladle/core';
+import type { FridgeRecord, LogEvent } from '@big-ladle/core';
 import { QueryClient, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { ApiError, call } from './api.ts';
-import type { BatchDoc, BatchList, Instrument, KitchenDoc, ShelfItem } from './apiTypes.ts';
+import type {
+  BatchDoc,
+  BatchList,
+  GiftBatch,
+  Instrument,
+  KitchenDoc,
+  ShelfItem,
+  ShelfLeftover,
+  ShelfThing,
+} from './apiTypes.ts';
 import { useOutbox } from './outboxStore.ts';
 
 export const queryClient = new QueryClient({
@@ -24,6 +33,9 @@ export const keys = {
   batches: ['batches'] as const,
   batch: (id: string) => ['batch', id] as const,
   items: ['items'] as const,
+  thing: (id: string) => ['items', 'thing', id] as const,
+  fridge: ['fridge'] as const,
+  gifts: ['gifts'] as const,
   rehearsals: ['rehearsals'] as const,
   instruments: ['instruments'] as const,
   readings: (instrumentId: string, batchId: string) => ['readings', instrumentId, batchId] as const,
@@ -76,7 +88,38 @@ export function useBatch(id: string, enabled = true) {
 }
 
 export const useItems = () =>
-  useQuery({ queryKey: keys.items, queryFn: () => call<{ items: ShelfItem[] }>('GET', '/items') });
+  useQuery({
+    queryKey: keys.items,
+    queryFn: () => call<{ items: ShelfItem[]; leftovers: ShelfLeftover[] }>('GET', '/items'),
+  });
+
+export const useThing = (id: string) =>
+  useQuery({ queryKey: keys.thing(id), queryFn: () => call<ShelfThing>('GET', `/items/${id}`) });
+
+/** What has happened to one thing, for its history and for undo. */
+export const useThingEvents = (id: string) =>
+  useQuery({
+    queryKey: [...keys.thing(id), 'events'],
+    queryFn: () => call<{ events: LogEvent[] }>('GET', `/items/${id}/events`),
+  });
+
+/** What the fridge's logger has read. It changes slowly; a look a minute is enough. */
+export const useFridge = () =>
+  useQuery({
+    queryKey: keys.fridge,
+    queryFn: () => call<{ record: FridgeRecord | null }>('GET', '/fridge'),
+    refetchInterval: 60_000,
+  });
+
+export const useUse = () =>
+  useQuery({
+    queryKey: [...keys.items, 'use'],
+    queryFn: () =>
+      call<{ use: { recipeId: string; pouredMl: number; sinceMs: number }[] }>('GET', '/items/use'),
+  });
+
+export const useGifts = () =>
+  useQuery({ queryKey: keys.gifts, queryFn: () => call<{ gifts: GiftBatch[] }>('GET', '/gifts') });
 
 /** Takes events that the server has stored into what is shown, each once. */
 export function takeEvents(events: readonly LogEvent[]): void {
@@ -101,9 +144,15 @@ export function takeEvents(events: readonly LogEvent[]): void {
   if (
     events.some(
       (e) =>
-        e.stream.kind === 'item' || e.kind === 'bottled' || e.kind === 'undone' || e.kind === 'stepEnded',
+        e.stream.kind === 'item' ||
+        e.kind === 'bottled' ||
+        e.kind === 'setAside' ||
+        e.kind === 'gifts' ||
+        e.kind === 'undone' ||
+        e.kind === 'stepEnded',
     )
   ) {
     void queryClient.invalidateQueries({ queryKey: keys.items });
+    void queryClient.invalidateQueries({ queryKey: keys.gifts });
   }
 }

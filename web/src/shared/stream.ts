@@ -44,8 +44,10 @@ export function startStream(comesBack = false): void {
       id: string;
     };
     if (change.doc === 'recipe') void queryClient.invalidateQueries({ queryKey: bookKey });
-    else if (change.doc === 'instrument') void queryClient.invalidateQueries({ queryKey: keys.instruments });
-    else if (change.doc === 'kitchen') void queryClient.invalidateQueries({ queryKey: keys.kitchen });
+    else if (change.doc === 'instrument') {
+      void queryClient.invalidateQueries({ queryKey: keys.instruments });
+      void queryClient.invalidateQueries({ queryKey: keys.fridge });
+    } else if (change.doc === 'kitchen') void queryClient.invalidateQueries({ queryKey: keys.kitchen });
     else {
       void queryClient.invalidateQueries({ queryKey: keys.batch(change.id) });
       void queryClient.invalidateQueries({ queryKey: keys.batches });

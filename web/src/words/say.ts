@@ -9,14 +9,20 @@ import {
 } from '@big-ladle/core';
 import { EN } from './en.ts';
 
+/** All sentences that this window knows; rooms that are entered later bring theirs along. */
+const words: Record<string, string> = { ...EN };
+export function teach(more: Readonly<Record<string, string>>): void {
+  Object.assign(words, more);
+}
+
 /** A code in words. An unknown code shows itself, so that a missing sentence is seen at once. */
 export function say(code: string, params: Readonly<Record<string, string | number>> = {}): string {
-  const text = EN[code];
+  const text = words[code];
   if (text === undefined) return code;
   return text.replace(/\{(\w+)\}/g, (_, name: string) => String(params[name] ?? `{${name}}`));
 }
 
-export const has = (code: string): boolean => code in EN;
+export const has = (code: string): boolean => code in words;
 
 const LOCALE = typeof navigator === 'undefined' ? 'en-GB' : (navigator.language ?? 'en-GB');
 const numbers = new Map<number, Intl.NumberFormat>();
@@ -157,6 +163,7 @@ export function sayReason(reason: Said): string {
   for (const [key, value] of Object.entries(p)) {
     if (key === 'days' || key === 'open') out[key] = days(Number(value));
     else if (key === 'hours' || key === 'limitH') out[key] = duration(Number(value) * 60);
+    else if (key === 'tempC') out[key] = celsius(Number(value));
     else if (key === 'pH') out[key] = num(Number(value), 1);
     else out[key] = String(value);
   }

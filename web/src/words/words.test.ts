@@ -1,10 +1,32 @@
 import { readdirSync, readFileSync, statSync } from 'node:fs';
 import path from 'node:path';
-import { BOIL_LEVELS, BOOK, GUIDANCE_ROWS, METHOD_IDS, SHIPPED_TABLES } from '@big-ladle/core';
+import {
+  AUDIENCES,
+  BOIL_LEVELS,
+  BOOK,
+  CHECK_KINDS,
+  CLAIM_ROWS,
+  CLOSURES,
+  CONTAINER_CAUTION_ROWS,
+  CONTAINER_FORMS,
+  CONTAINER_MATERIALS,
+  GUIDANCE_ROWS,
+  LEFTOVER_ROWS,
+  MESSAGE_KINDS,
+  METHOD_IDS,
+  PLACE_KINDS,
+  SCREEN_CODES,
+  SHIPPED_TABLES,
+  SIGNS,
+} from '@big-ladle/core';
 import { describe, expect, it } from 'vitest';
-import { EN } from './en.ts';
+import { EN as FIRST } from './en.ts';
+import { EN_SHELF } from './enShelf.ts';
 import { sayField } from './fields.ts';
 import { clockFace, duration, handText, num, say, sayReason } from './say.ts';
+
+/** All rooms' sentences together. */
+const EN: Readonly<Record<string, string>> = { ...FIRST, ...EN_SHELF };
 
 const SRC = path.resolve(import.meta.dirname, '..');
 const CORE = path.resolve(SRC, '../../core/src');
@@ -48,6 +70,35 @@ describe('words', () => {
       [...readFileSync(file, 'utf8').matchAll(/\bsay\('([^']+)'/g)].map((m) => m[1]!),
     );
     expect(codes.filter((code) => !(code in EN))).toEqual([]);
+  });
+  it('there are words for every row of the cold shelf', () => {
+    const wanted = [
+      ...SIGNS.map((s) => `sign.${s}`),
+      ...CHECK_KINDS.map((k) => `check.${k}`),
+      ...CLAIM_ROWS.flatMap((r) => [r.code, `${r.code}.why`]),
+      ...CONTAINER_CAUTION_ROWS.map((r) => r.code),
+      ...LEFTOVER_ROWS.flatMap((r) => [
+        `leftover.${r.kind}`,
+        ...r.uses.flatMap((u) => [`use.${u}`, `use.${u}.how`]),
+      ]),
+      ...SCREEN_CODES.map((c) => `screen.${c}`),
+      ...AUDIENCES.map((a) => `audience.${a}`),
+      ...MESSAGE_KINDS.flatMap((k) => [`remind.${k}`, `message.${k}`]),
+      ...PLACE_KINDS.map((k) => `place.${k}`),
+      ...CONTAINER_FORMS.map((f) => `form.${f}`),
+      ...CONTAINER_MATERIALS.map((m) => `material.${m}`),
+      ...CLOSURES.map((c) => `closure.${c}`),
+    ];
+    expect(wanted.filter((code) => !(code in EN))).toEqual([]);
+    const longer = [
+      ...readFileSync(path.join(CORE, 'keeping/longer.ts'), 'utf8').matchAll(/code: '(longer\.[^']+)'/g),
+    ].map((m) => m[1]!);
+    expect(longer.length).toBeGreaterThan(6);
+    expect(longer.filter((code) => !(code in EN))).toEqual([]);
+  });
+  it('a room brings its sentences along, and leaves those of others as they are', () => {
+    const clash = Object.keys(EN_SHELF).filter((code) => code in FIRST);
+    expect(clash).toEqual([]);
   });
   it('makes no health claims', () => {
     expect(

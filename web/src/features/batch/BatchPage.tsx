@@ -14,6 +14,7 @@ import { recipeText } from '../../shared/recipeText.ts';
 import { STAGE_IDS, type StageId, StageLine } from '../../shared/StageLine.tsx';
 import { TextOut } from '../../shared/TextOut.tsx';
 import { ErrorPanel, Loading, PageHead, Panel, Row } from '../../shared/ui.tsx';
+import { undoOf } from '../../shared/undo.ts';
 import { sayDrink } from '../../words/names.ts';
 import { celsius, centimetres, litres, moment, say, sayStepProblem } from '../../words/say.ts';
 import { BottleForm } from './BottleForm.tsx';
@@ -35,8 +36,8 @@ import {
   TwoColumns,
   WashPanel,
 } from './panels.tsx';
+import { SetAside } from './SetAside.tsx';
 import { SweetenForm } from './SweetenForm.tsx';
-import { undoOf } from './undo.ts';
 import { type LiveBatch, useLiveBatch } from './useBatchNow.ts';
 
 /** A batch: the plan while it is one, then the table of what is on or done. */
@@ -74,6 +75,7 @@ function BatchTable({ live }: { live: LiveBatch }) {
     ...(hygiene ? { hygiene } : {}),
   };
   const filled = now.log.bottled.reduce((sum, b) => sum + b.bottles.length, 0);
+  const strained = program.steps.some((s) => s.kind === 'strain' && now.log.steps[s.id]?.status === 'done');
   const rinses = Object.values(now.log.actuals).find((a) => a.rinses !== undefined)?.rinses;
   const entry = now.moment?.trace.at(-1);
   const inPot = entry?.vesselId === 'pot' && entry.now.volumeL > 0.05;
@@ -169,7 +171,19 @@ function BatchTable({ live }: { live: LiveBatch }) {
               )}
               {stage === 'wash' && <WashPanel {...input} />}
               {stage === 'draw' && <DrawPanel {...input} />}
-              {stage === 'strain' && <StrainPanel {...input} />}
+              {stage === 'strain' && (
+                <>
+                  <StrainPanel {...input} />
+                  {!batch.rehearsal && strained && (
+                    <Panel
+                      title="Left in the cloth"
+                      aside={<Link to="/shelf?view=leftovers">Leftovers</Link>}
+                    >
+                      <SetAside live={live} />
+                    </Panel>
+                  )}
+                </>
+              )}
               {stage === 'balance' && (
                 <BalancePanel {...input}>
                   {step?.kind === 'sweeten' ? (
@@ -187,7 +201,18 @@ function BatchTable({ live }: { live: LiveBatch }) {
                     <BottleForm live={live} onBottled={() => undefined} />
                   </Panel>
                 ) : (
-                  <BottlesPanel {...input} />
+                  <BottlesPanel {...input}>
+                    {filled > 0 && !batch.rehearsal && (
+                      <Button
+                        component={Link}
+                        to={`/shelf/labels?batch=${batch.id}`}
+                        variant="outlined"
+                        sx={{ mb: 1 }}
+                      >
+                        Labels for them
+                      </Button>
+                    )}
+                  </BottlesPanel>
                 ))}
               {stage === 'keep' && <KeepPanel {...input} />}
               {step && stage === current && entry && entry.now.volumeL > 0.05 && (

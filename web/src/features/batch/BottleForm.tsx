@@ -1,10 +1,19 @@
 import {
+  abvPct,
   BOTTLES,
+  type BottleSize,
   bottlePlan,
+  containerCautions,
+  containerUses,
   type Deed,
+  type FilledBottle,
   fillBottles,
+  fillingOrder,
   fillMl,
+  HEADSPACE,
   jugOf,
+  keepingOf,
+  makeSpace,
   suggestBottles,
   volumeMl,
 } from '@big-ladle/core';
@@ -12,19 +21,32 @@ import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
+import type { Gifts } from '../../shared/apiTypes.ts';
 import { Choice } from '../../shared/Choice.tsx';
 import { Counter } from '../../shared/Counter.tsx';
+import { placesOf } from '../../shared/house.ts';
 import { useKitchen } from '../../shared/queries.ts';
+import { useShelf } from '../../shared/shelf.ts';
+import { Caution } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
-import { litres, num, volume } from '../../words/say.ts';
+import { sayDrink } from '../../words/names.ts';
+import { dayOf, litres, num, percent, say, volume } from '../../words/say.ts';
+import '../../words/shelfWords.ts';
 import { FootDeed } from './FootDeed.tsx';
+import { ForWhom } from './ForWhom.tsx';
 import type { LiveBatch } from './useBatchNow.ts';
 
-/** Which bottles, how many, how full, and what is left over. */
+/** Bottles given out to the people they are meant for, in the order of filling. */
+export function withNames(bottles: readonly FilledBottle[], gifts: Gifts | null): FilledBottle[] {
+  const names = (gifts?.rows ?? []).flatMap((r) => Array.from({ length: r.count }, () => r.to));
+  return bottles.map((b, i) => (names[i] ? { ...b, forWhom: names[i] } : b));
+}
+
+/** Which bottles, how many, how full, where they go and for whom, and what is left over. */
 export function BottleForm({ live, onBottled }: { live: LiveBatch; onBottled: () => void }) {
-  const kitchen = useKitchen();
+  const kitchen = useKitchen().data?.kitchen ?? live.kitchen;
   const { step } = live;
-  const sizes = kitchen.data?.kitchen.bottles ?? live.kitchen.bottles;
+  const sizes = kitchen.bottles;
   const tub =
     (step?.from[0] ? live.now.moment?.vessels[step.from[0]] : undefined) ??
     live.now.forecast.vessels[BOTTLES];
@@ -34,17 +56,46 @@ export function BottleForm({ live, onBottled }: { live: LiveBatch; onBottled: ()
     step?.kind === 'bottle' ? step.hygiene : 'clean',
   );
   const [left, setLeft] = useState<'glass' | 'keep'>('glass');
-  if (step?.kind !== 'bottle') return null;
-  const chosen = counts ?? suggestBottles(ml, sizes);
-  const plan = bottlePlan(ml, sizes, chosen);
-  const room = sizes.reduce((sum, s) => sum + (chosen[s.id] ?? 0) * fillMl(s.volumeMl), 0);
+  const places = placesOf(kitchen);
+  const [placeId, setPlaceId] = useState(places.find((p) => p.kind === 'fridge')?.id ?? places[0]!.id);
+  const [gifts, setGifts] = useState<Gifts | null>(null);
+  if (step?.kind !== 'bottle' || !tub) return null;
+  const place = places.find((p) => p.id === placeId) ?? places[0]!;
+  const keeping = keepingOf({ liquor: tub.liquor, trace: live.now.forecast.trace, hygiene });
+  const frozen = place.kind === 'freezer';
+  const headspace = frozen ? HEADSPACE.freezing : keeping.live ? HEADSPACE.live : HEADSPACE.usual;
+  const chosen = counts ?? suggestBottles(ml, sizes, headspace);
+  const plan = bottlePlan(ml, sizes, chosen, headspace);
+  const room = sizes.reduce((sum, s) => sum + (chosen[s.id] ?? 0) * fillMl(s.volumeMl, headspace), 0);
   const set = (id: string, count: number) => setCounts({ ...chosen, [id]: count });
+  const uses = containerUses({
+    tempC: tub.liquor.tempC,
+    frozen,
+    live: keeping.live === true,
+    acid: keeping.acid.shown,
+    abvPct: abvPct(tub.liquor),
+  });
+  const order = fillingOrder(sizes, chosen);
+  const cautions = [
+    ...new Map(order.flatMap((s) => containerCautions(s, uses)).map((row) => [row.code, row])).values(),
+  ];
 
   const finish = async () => {
-    const { bottles, leftMl } = fillBottles(ml, sizes, chosen, uuid);
+    const { bottles, leftMl } = fillBottles(ml, sizes, chosen, uuid, headspace);
     const filled = left === 'keep' && leftMl >= 1 ? [...bottles, jugOf(leftMl, uuid)] : bottles;
     const deeds: Deed[] = [
-      { kind: 'bottled', body: { stepId: step.id, hygiene, bottles: filled } },
+      ...(gifts ? [{ kind: 'gifts' as const, body: gifts }] : []),
+      {
+        kind: 'bottled',
+        body: {
+          stepId: step.id,
+          hygiene,
+          bottles: withNames(
+            filled.map((b) => ({ ...b, placeId })),
+            gifts,
+          ),
+        },
+      },
       { kind: 'stepEnded', body: { stepId: step.id } },
     ];
     await live.say(deeds);
@@ -53,13 +104,22 @@ export function BottleForm({ live, onBottled }: { live: LiveBatch; onBottled: ()
 
   return (
     <Box sx={{ display: 'grid', gap: 1.5 }} data-testid="bottle-form">
-      <Box>{litres(ml / 1000, 2)} to fill, each bottle to 96 % of its size.</Box>
+      <Choice
+        label="They go to"
+        value={place.id}
+        options={places.map((p) => ({ value: p.id, text: p.name }))}
+        onChange={setPlaceId}
+      />
+      <Box>
+        {litres(ml / 1000, 2)} to fill, each to {percent(1 - headspace)} of its size
+        {frozen ? ', for what freezes grows' : ''}.
+      </Box>
       {sizes.map((size) => (
         <Box key={size.id} sx={{ display: 'flex', alignItems: 'center', gap: 1.5 }}>
           <Box sx={{ flex: 1 }}>
             {size.name}
             <Box sx={{ color: role('inkMuted'), fontSize: '0.92em' }}>
-              {num(fillMl(size.volumeMl))} of {num(size.volumeMl)} mL; you have {num(size.count)}
+              {num(fillMl(size.volumeMl, headspace))} of {num(size.volumeMl)} mL; you have {num(size.count)}
             </Box>
           </Box>
           <Counter
@@ -77,6 +137,16 @@ export function BottleForm({ live, onBottled }: { live: LiveBatch; onBottled: ()
         over.
         {room > ml + 1 && ` The last one stays ${volume((room - ml) / 1000)} short.`}
       </Box>
+      {order.length > 0 && <Order order={order} counts={chosen} leftMl={plan.leftMl} />}
+      <Fits live={live} placeId={place.id} order={order} counts={chosen} />
+      {cautions.map((row) => (
+        <Caution
+          key={row.code}
+          severity={row.severity}
+          word={row.severity === 'danger' ? 'Danger' : 'Mind'}
+          text={say(row.code)}
+        />
+      ))}
       {plan.leftMl >= 1 && (
         <Choice
           label="What is left over"
@@ -97,6 +167,7 @@ export function BottleForm({ live, onBottled }: { live: LiveBatch; onBottled: ()
         ]}
         onChange={(v) => setHygiene(v as 'clean')}
       />
+      <ForWhom bottles={plan.bottles} onGifts={setGifts} />
       {sizes.length === 0 && (
         <Alert severity="info">
           No bottles stand in your kitchen yet: add their sizes in Kitchen, or put it all in a jug.
@@ -106,5 +177,77 @@ export function BottleForm({ live, onBottled }: { live: LiveBatch; onBottled: ()
         Bottled, onto the cold shelf
       </FootDeed>
     </Box>
+  );
+}
+
+/** In which order they are filled, and what stands ready for what is over. */
+function Order(props: {
+  order: readonly BottleSize[];
+  counts: Readonly<Record<string, number>>;
+  leftMl: number;
+}) {
+  const { order, counts, leftMl } = props;
+  return (
+    <Box data-testid="filling-order" sx={{ color: role('inkMuted') }}>
+      A wide funnel, the bottles in the sink or on a tray. First{' '}
+      {order.map((s) => `${num(counts[s.id] ?? 0)} ${s.name.toLowerCase()}`).join(', then ')}
+      {leftMl >= 1
+        ? `; a jug stands ready for the ${volume(leftMl / 1000)} that are over.`
+        : '; a jug stands ready.'}
+    </Box>
+  );
+}
+
+/** Whether they fit where they are to go, and what must go first. */
+function Fits(props: {
+  live: LiveBatch;
+  placeId: string;
+  order: readonly BottleSize[];
+  counts: Readonly<Record<string, number>>;
+}) {
+  const { live, placeId, order, counts } = props;
+  const { shelf } = useShelf(live.nowMs);
+  if (!shelf || order.length === 0) return null;
+  const place = placesOf(shelf.kitchen).find((p) => p.id === placeId);
+  if (!place) return null;
+  const there = shelf.living.filter((l) => l.item.log.places.at(-1)?.place === placeId);
+  const coming = order.flatMap((s) =>
+    Array.from({ length: counts[s.id] ?? 0 }, () => ({ sizeMl: s.volumeMl, diameterCm: s.diameterCm })),
+  );
+  const { space, first } = makeSpace(
+    place,
+    there.map((l) => ({
+      itemId: l.item.facts.itemId,
+      deadlineMs: l.life.deadlineMs,
+      sizeMl: l.item.facts.sizeMl,
+      diameterCm: l.item.facts.bottle.diameterCm,
+    })),
+    coming,
+  );
+  const full = percent(Math.max(space.litresShare, space.floorShare));
+  if (first === null)
+    return (
+      <Alert severity="warning" data-testid="fits">
+        {place.name} would be {full} full: it does not hold them all, even empty. Choose another place for
+        some.
+      </Alert>
+    );
+  if (first.length === 0)
+    return (
+      <Box data-testid="fits" sx={{ color: role('inkMuted') }}>
+        They fit: {place.name.toLowerCase()} is then {full} full.
+      </Box>
+    );
+  return (
+    <Alert severity="warning" data-testid="fits">
+      {place.name} would be {full} full. First to go:{' '}
+      {first
+        .map((s) => {
+          const l = there.find((o) => o.item.facts.itemId === s.itemId)!;
+          return `${sayDrink(l.item.facts.recipeId, l.item.facts.drinkName)} (by ${dayOf(l.life.deadlineMs, shelf.kitchen.zone)})`;
+        })
+        .join(', ')}
+      .
+    </Alert>
   );
 }

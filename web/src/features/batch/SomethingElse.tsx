@@ -10,6 +10,7 @@ import { role, thumb } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
 import { volume } from '../../words/say.ts';
 import { vesselNowId } from './MeasureForm.tsx';
+import { SetAside } from './SetAside.tsx';
 import { SwapLine } from './SwapLine.tsx';
 import type { LiveBatch } from './useBatchNow.ts';
 
@@ -25,7 +26,9 @@ const SERVED_ML = [250, 500, 1000, 2000];
 /** Quick adds and what was not as planned: a tap each, all of it undone with a tap. */
 export function SomethingElse({ live, onDone }: { live: LiveBatch; onDone: () => void }) {
   const { step, program, tables, now } = live;
-  const [what, setWhat] = useState<'water' | 'more' | 'spill' | 'served' | 'swapped' | 'other'>('water');
+  const [what, setWhat] = useState<'water' | 'more' | 'spill' | 'served' | 'swapped' | 'aside' | 'other'>(
+    'water',
+  );
   const solids = program.lines.filter((l) => l.kind === 'solid' && tables.ingredients.has(l.itemId));
   const [lineId, setLineId] = useState(solids[0]?.id ?? '');
   const [grams, setGrams] = useState(5);
@@ -77,6 +80,7 @@ export function SomethingElse({ live, onDone }: { live: LiveBatch; onDone: () =>
           { value: 'spill', text: 'spilt' },
           { value: 'served', text: 'served' },
           { value: 'swapped', text: 'swapped, or less of it' },
+          { value: 'aside', text: 'left in the cloth' },
           { value: 'other', text: 'not as planned' },
         ]}
         onChange={(v) => setWhat(v as 'water')}
@@ -88,6 +92,7 @@ export function SomethingElse({ live, onDone }: { live: LiveBatch; onDone: () =>
         {what === 'served' && takenOut(SERVED_ML, 'other')}
         {(what === 'spill' || what === 'served') && hereL < 0.06 && <Box>There is nothing here yet.</Box>}
         {what === 'swapped' && <SwapLine live={live} onSwap={(body) => tell({ kind: 'swapped', body })} />}
+        {what === 'aside' && <SetAside live={live} onDone={onDone} />}
         {what === 'other' && (step.kind === 'heat' || step.kind === 'boil') && !now.flameOut && (
           <>
             <span>The flame is out, or the power off,</span>
@@ -135,7 +140,7 @@ export function SomethingElse({ live, onDone }: { live: LiveBatch; onDone: () =>
           </>
         )}
       </Box>
-      {what !== 'other' && (
+      {what !== 'other' && what !== 'aside' && (
         <Box sx={{ color: role('inkMuted') }}>
           {what === 'swapped'
             ? 'Counted from where it went in'

@@ -17,6 +17,7 @@ import { useBatch } from '../../shared/queries.ts';
 import { useScheme } from '../../shared/scheme.ts';
 import { useAwake, useCalls, useStoveKeys } from '../../shared/signals.ts';
 import { Caution, ErrorPanel, Hidden, Left, Loading } from '../../shared/ui.tsx';
+import { undoOf } from '../../shared/undo.ts';
 import { heading, role, thumb } from '../../theme/theme.ts';
 import { sayDrink, sayItem } from '../../words/names.ts';
 import {
@@ -47,7 +48,6 @@ import { SignalsPanel } from './SignalsPanel.tsx';
 import { SomethingElse } from './SomethingElse.tsx';
 import { Squeeze } from './Squeeze.tsx';
 import { SweetenForm } from './SweetenForm.tsx';
-import { undoOf } from './undo.ts';
 import { type LiveBatch, useLiveBatch } from './useBatchNow.ts';
 
 /** Steps into which lines go: each is told with its amount. */

@@ -86,6 +86,16 @@ const SAID: readonly (readonly [string, object, RegExp])[] = [
   ['bottled', { stepId: boil, hygiene: 'clean', bottles: [{}, {}] }, /^filled 2 bottles$/],
   ['scored', { score: 4, words: 'more lime' }, /^4 of 5: more lime$/],
   ['scored', { score: 2 }, /^2 of 5$/],
+  [
+    'setAside',
+    { leftovers: [{ kind: 'calyx', massG: 900 }, { kind: 'root', massG: 60 }] },
+    /^set aside: 900 g of spent calyx, 60 g of ginger and other root$/,
+  ],
+  [
+    'gifts',
+    { occasion: 'Lantern supper', rows: [{ to: 'No. 14', count: 2 }] },
+    /^for Lantern supper: 2 for No\. 14$/,
+  ],
   ['noted', { text: 'less clove' }, /^less clove$/],
   ['retimed', { target: 'e', toMs: 0 }, /^set an earlier time$/],
   ['undone', { target: 'e' }, /^took back$/],
@@ -97,7 +107,17 @@ describe('the log in words', () => {
   });
   it('says something of every kind that a batch may hold', () => {
     // Those of a bottle's own stream have the shelf's words.
-    const ofBottles = ['moved', 'opened', 'poured', 'finished', 'discarded'];
+    const ofBottles = [
+      'moved',
+      'opened',
+      'poured',
+      'finished',
+      'discarded',
+      'vented',
+      'looked',
+      'gaveAway',
+      'used',
+    ];
     const told = new Set(SAID.map(([kind]) => kind));
     expect(EVENT_KINDS.filter((k) => !told.has(k) && !ofBottles.includes(k))).toEqual([]);
   });

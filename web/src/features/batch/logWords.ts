@@ -1,6 +1,7 @@
 import type { LogEvent } from '@big-ladle/core';
 import { stepDeed, stepName } from '../../shared/batch/stepWords.ts';
 import { sayItem } from '../../words/names.ts';
+import '../../words/shelfWords.ts';
 import { celsius, duration, grams, litres, num, say } from '../../words/say.ts';
 import type { LiveBatch } from './useBatchNow.ts';
 
@@ -48,6 +49,10 @@ export function deedText(event: LogEvent, live: Pick<LiveBatch, 'program'>): str
     }
     case 'split':
       return `split: ${event.body.lots.map((l) => `${l.name.toLowerCase()} ${litres(l.volumeL)}`).join(', ')}`;
+    case 'setAside':
+      return `set aside: ${event.body.leftovers.map((l) => `${grams(l.massG)} of ${say(`leftover.${l.kind}`).toLowerCase()}`).join(', ')}`;
+    case 'gifts':
+      return `for ${event.body.occasion}: ${event.body.rows.map((r) => `${num(r.count)} for ${r.to}`).join(', ')}`;
     case 'cueSeen':
       return event.body.cue === 'rinse'
         ? 'rinsed once'

@@ -3,10 +3,10 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import type { SaveKitchen } from '../../shared/saveKitchen.ts';
 import { Panel } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
 import { say } from '../../words/say.ts';
-import type { SaveKitchen } from './KitchenPage.tsx';
 
 /** Monday first, as a week is read in most kitchens. */
 const WEEK = [1, 2, 3, 4, 5, 6, 0];

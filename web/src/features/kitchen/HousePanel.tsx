@@ -6,11 +6,11 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { houseOf } from '../../shared/house.ts';
 import { QuantityField } from '../../shared/QuantityField.tsx';
+import type { SaveKitchen } from '../../shared/saveKitchen.ts';
 import { Panel } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
 import { has, say } from '../../words/say.ts';
-import type { SaveKitchen } from './KitchenPage.tsx';
 
 /** Fruit that go in as the juice of whole ones. */
 const WHOLE = ['lime', 'lemon', 'orange', 'pineapple', 'apple', 'watermelon'];

@@ -1,4 +1,4 @@
-import { INSTRUMENT_KINDS, type InstrumentKind } from '@big-ladle/core';
+import { FAILING_KINDS, type Failing, INSTRUMENT_KINDS, type InstrumentKind } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
@@ -9,6 +9,7 @@ import { ApiError, call } from '../../shared/api.ts';
 import type { Instrument } from '../../shared/apiTypes.ts';
 import { keys, queryClient, useInstruments } from '../../shared/queries.ts';
 import { useReadings } from '../../shared/readings.ts';
+import { serverNow } from '../../shared/time.ts';
 import { Panel, Row } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
 import { say, sayReading } from '../../words/say.ts';
@@ -51,6 +52,10 @@ export function InstrumentsPanel({ fridgeC }: { fridgeC: number }) {
           key={one.id}
           one={one}
           onDrop={() => void send(() => call('DELETE', `/instruments/${one.id}`))}
+          onFailing={(failing) => {
+            const { id, seed: _, ...rest } = one;
+            void send(() => call('PUT', `/instruments/${id}`, { ...rest, failing }));
+          }}
         />
       ))}
       {instruments
@@ -97,7 +102,12 @@ export function InstrumentsPanel({ fridgeC }: { fridgeC: number }) {
   );
 }
 
-function Paired({ one, onDrop }: { one: Instrument; onDrop: () => void }) {
+function Paired(props: {
+  one: Instrument;
+  onDrop: () => void;
+  onFailing: (failing: Failing | null) => void;
+}) {
+  const { one, onDrop, onFailing } = props;
   const last = useReadings(one.id, one.batchId).at(-1);
   const shown =
     one.kind !== 'fridgeLogger' && one.batchId === null
@@ -117,6 +127,18 @@ function Paired({ one, onDrop }: { one: Instrument; onDrop: () => void }) {
       }
     >
       <span data-testid={`paired-${one.kind}`}>{shown}</span>
+      {one.kind === 'fridgeLogger' &&
+        (one.failing ? (
+          <Button size="small" onClick={() => onFailing(null)}>
+            {one.failing.kind === 'doorOpen' ? 'Close its door' : 'Its power is back'}
+          </Button>
+        ) : (
+          FAILING_KINDS.map((kind) => (
+            <Button key={kind} size="small" onClick={() => onFailing({ kind, sinceMs: serverNow() })}>
+              {kind === 'doorOpen' ? 'Leave its door open' : 'Cut its power'}
+            </Button>
+          ))
+        ))}
     </Row>
   );
 }

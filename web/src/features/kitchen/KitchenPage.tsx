@@ -1,27 +1,33 @@
-import { type Kitchen, kitchenSchema, potCapacityMl, unitOf } from '@big-ladle/core';
+import { type Kitchen, potCapacityMl, unitOf } from '@big-ladle/core';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { Navigate, useSearchParams } from 'react-router';
-import * as v from 'valibot';
-import { ApiError, call } from '../../shared/api.ts';
-import type { KitchenDoc } from '../../shared/apiTypes.ts';
 import { VesselDrawing } from '../../shared/drawings/VesselDrawing.tsx';
+import { placesOf } from '../../shared/house.ts';
 import { QuantityField } from '../../shared/QuantityField.tsx';
-import { keys, queryClient, useKitchen } from '../../shared/queries.ts';
+import { useKitchen } from '../../shared/queries.ts';
+import { saveKitchenWith } from '../../shared/saveKitchen.ts';
 import { ErrorPanel, Loading, PageHead, Panel, Row } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
-import { sayField } from '../../words/fields.ts';
 import { sayItem } from '../../words/names.ts';
-import { grams, litres, num, say } from '../../words/say.ts';
+import { celsius, grams, litres, num, say } from '../../words/say.ts';
 import { AwayPanel } from './AwayPanel.tsx';
 import { DevicesPanel } from './DevicesPanel.tsx';
-import { BottleDialog, BurnerDialog, CupWeightDialog, MeasureDialog, PotDialog } from './dialogs.tsx';
+import {
+  BottleDialog,
+  BurnerDialog,
+  CupWeightDialog,
+  MeasureDialog,
+  PlaceDialog,
+  PotDialog,
+} from './dialogs.tsx';
 import { HousePanel } from './HousePanel.tsx';
 import { InstrumentsPanel } from './InstrumentsPanel.tsx';
 import { LabelsPanel } from './LabelsPanel.tsx';
+import { MessagesPanel } from './MessagesPanel.tsx';
 import { measureName } from './names.ts';
 import { ArchivePanel, ToolsPanel } from './ToolsAndArchive.tsx';
 
@@ -29,13 +35,9 @@ type Editing =
   | { what: 'pot'; id: string | null }
   | { what: 'burner'; id: string | null }
   | { what: 'bottle'; id: string | null }
+  | { what: 'place'; id: string | null }
   | { what: 'measure'; id: string | null }
   | { what: 'cupWeight'; ingredientId: string | null };
-
-/** Stores a change of the kitchen; true when it is stored. A function is given the kitchen as it stands then. */
-export type SaveKitchen = (
-  change: Partial<Kitchen> | ((kitchen: Kitchen) => Partial<Kitchen>),
-) => Promise<boolean>;
 
 /** The kitchen that everything is calculated for. */
 export function KitchenPage() {
@@ -45,46 +47,12 @@ export function KitchenPage() {
     search.get('weigh') ? { what: 'cupWeight', ingredientId: null } : null,
   );
   const [problem, setProblem] = useState<string | null>(null);
-  const saving = useRef<Promise<boolean>>(Promise.resolve(true));
   if (query.isPending) return <Loading />;
   if (query.isError) return <ErrorPanel error={query.error} again={() => void query.refetch()} />;
   const { kitchen } = query.data;
   if (kitchen.pots.length === 0) return <Navigate to="/" replace />;
 
-  // One after the other: two changes in one breath are two changes, not a quarrel with another window.
-  const save: SaveKitchen = (change) => {
-    const turn = saving.current.then(() => saveNow(change));
-    saving.current = turn;
-    return turn;
-  };
-  const saveNow: SaveKitchen = async (change) => {
-    setProblem(null);
-    const { kitchen: stands, version } = queryClient.getQueryData<KitchenDoc>(keys.kitchen) ?? query.data;
-    const next = { ...stands, ...(typeof change === 'function' ? change(stands) : change) };
-    const checked = v.safeParse(kitchenSchema, next);
-    if (!checked.success) {
-      setProblem(sayField(checked.issues[0]?.message) ?? say('field.other'));
-      return false;
-    }
-    try {
-      const saved = await call<KitchenDoc>('PUT', '/kitchen', { version, kitchen: next });
-      queryClient.setQueryData(keys.kitchen, saved);
-      return true;
-    } catch (error) {
-      if (error instanceof ApiError && error.code === 'changedElsewhere') {
-        await queryClient.invalidateQueries({ queryKey: keys.kitchen });
-        setProblem(
-          'The kitchen was changed in another window just now. Here is how it stands; enter your change again.',
-        );
-      } else
-        setProblem(
-          error instanceof ApiError
-            ? error.detail
-            : 'The kitchen server does not answer. Your change was not stored: try again.',
-        );
-      return false;
-    }
-  };
+  const save = saveKitchenWith(setProblem);
 
   const scale = Math.min(8, 150 / Math.max(...kitchen.pots.map((p) => Math.max(p.heightCm, p.diameterCm))));
   const close = () => setEditing(null);
@@ -199,7 +167,27 @@ export function KitchenPage() {
               Add a bottle size
             </Button>
           </Panel>
+          <Panel title="Where things stand">
+            {placesOf(kitchen).map((p) => (
+              <Row
+                key={p.id}
+                label={`${p.name}, ${say(`place.${p.kind}`)}`}
+                note={edit(p.name, () => setEditing({ what: 'place', id: p.id }))}
+              >
+                {litres(p.litres, 0)}, {num(p.widthCm)} × {num(p.depthCm)} cm
+                {p.tempC !== null && `, ${celsius(p.tempC)}`}
+              </Row>
+            ))}
+            <Button
+              variant="outlined"
+              sx={{ mt: 1.5 }}
+              onClick={() => setEditing({ what: 'place', id: null })}
+            >
+              Add a place
+            </Button>
+          </Panel>
           <HousePanel kitchen={kitchen} save={save} />
+          <MessagesPanel kitchen={kitchen} save={save} />
           <LabelsPanel kitchen={kitchen} save={save} />
           <AwayPanel kitchen={kitchen} save={save} />
           <InstrumentsPanel fridgeC={kitchen.fridgeC} />
@@ -302,6 +290,9 @@ export function KitchenPage() {
       )}
       {editing?.what === 'bottle' && (
         <BottleDialog kitchen={kitchen} id={editing.id} save={save} onClose={close} />
+      )}
+      {editing?.what === 'place' && (
+        <PlaceDialog kitchen={kitchen} id={editing.id} save={save} onClose={close} />
       )}
       {editing?.what === 'measure' && (
         <MeasureDialog kitchen={kitchen} id={editing.id} save={save} onClose={close} />

@@ -8,11 +8,11 @@ import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { PickItem } from '../../shared/PickItem.tsx';
 import { QuantityField } from '../../shared/QuantityField.tsx';
+import type { SaveKitchen } from '../../shared/saveKitchen.ts';
 import { Panel, Row } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
 import { num } from '../../words/say.ts';
-import type { SaveKitchen } from './KitchenPage.tsx';
 
 const KNOWN = [...SHIPPED_TABLES.liquids.keys(), ...SHIPPED_TABLES.sweeteners.keys()];
 const isSweetener = (id: string): boolean => SHIPPED_TABLES.sweeteners.has(id);

@@ -1,14 +1,21 @@
 import {
   bottleSchema,
   burnerSchema,
+  CLOSURES,
+  CONTAINER_FORMS,
+  CONTAINER_MATERIALS,
   type CupWeight,
   cupWeightSchema,
   type Kitchen,
   measureSchema,
+  PLACE_KINDS,
   type Pot,
+  placeKindRow,
+  placeSchema,
   potCapacityMl,
   potSchema,
   SHIPPED_TABLES,
+  usualPlace,
 } from '@big-ladle/core';
 import { valibotResolver } from '@hookform/resolvers/valibot';
 import Box from '@mui/material/Box';
@@ -20,9 +27,10 @@ import DialogTitle from '@mui/material/DialogTitle';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Switch from '@mui/material/Switch';
 import TextField from '@mui/material/TextField';
-import { type ReactNode, useId } from 'react';
+import { type ReactNode, useEffect, useId } from 'react';
 import { Controller, type FieldValues, type Path, type UseFormReturn, useForm } from 'react-hook-form';
 import { v7 as uuid } from 'uuid';
+import { placesOf } from '../../shared/house.ts';
 import { heading } from '../../theme/theme.ts';
 import { sayField } from '../../words/fields.ts';
 import { sayItem } from '../../words/names.ts';
@@ -237,13 +245,17 @@ export function BottleDialog({ kitchen, id, save, onClose }: DialogInput & { id:
   const form = useForm({
     resolver: valibotResolver(bottleSchema),
     mode: 'onTouched',
-    defaultValues: bottle ?? {
-      id: uuid(),
-      name: '',
-      volumeMl: 750,
-      diameterCm: 8,
-      material: 'glass' as const,
-      count: 6,
+    defaultValues: {
+      form: 'bottle' as const,
+      closure: 'metalLid' as const,
+      ...(bottle ?? {
+        id: uuid(),
+        name: '',
+        volumeMl: 750,
+        diameterCm: 8,
+        material: 'glass' as const,
+        count: 6,
+      }),
     },
   });
   return (
@@ -276,9 +288,86 @@ export function BottleDialog({ kitchen, id, save, onClose }: DialogInput & { id:
         form={form}
         name="material"
         label="It is made of"
-        options={(['glass', 'plastic'] as const).map((value) => ({ value, text: say(`material.${value}`) }))}
+        options={CONTAINER_MATERIALS.map((value) => ({ value, text: say(`material.${value}`) }))}
+      />
+      <Field
+        form={form}
+        name="form"
+        label="It is a"
+        options={CONTAINER_FORMS.map((value) => ({ value, text: say(`form.${value}`) }))}
+      />
+      <Field
+        form={form}
+        name="closure"
+        label="It is closed by"
+        options={CLOSURES.map((value) => ({ value, text: say(`closure.${value}`) }))}
       />
       <Field form={form} name="count" label="How many you have" figure />
+    </FormDialog>
+  );
+}
+
+export function PlaceDialog({ kitchen, id, save, onClose }: DialogInput & { id: string | null }) {
+  const places = placesOf(kitchen);
+  const place = places.find((p) => p.id === id);
+  const form = useForm({
+    resolver: valibotResolver(placeSchema),
+    mode: 'onTouched',
+    defaultValues: place ?? usualPlace('cellar', uuid(), ''),
+  });
+  const kind = form.watch('kind');
+  const own = placeKindRow(kind).follows === 'own';
+  const isNew = place === undefined;
+  useEffect(() => {
+    if (isNew) form.setValue('tempC', placeKindRow(kind).usualC);
+  }, [kind, isNew, form]);
+  // A kitchen is never without a fridge and a table.
+  const needed =
+    (kind === 'fridge' || kind === 'counter') && places.filter((p) => p.kind === kind).length === 1;
+  return (
+    <FormDialog
+      title={place ? place.name : 'Another place'}
+      busy={form.formState.isSubmitting}
+      onClose={onClose}
+      onSubmit={() =>
+        void form.handleSubmit(async (row) =>
+          (await save({
+            places: withRow([...places], {
+              ...row,
+              tempC:
+                placeKindRow(row.kind).follows === 'own'
+                  ? (row.tempC ?? placeKindRow(row.kind).usualC)
+                  : null,
+            }),
+          }))
+            ? onClose()
+            : undefined,
+        )()
+      }
+      onRemove={
+        place && !needed
+          ? () => void save({ places: withoutRow([...places], place.id) }).then((good) => good && onClose())
+          : undefined
+      }
+    >
+      <Field form={form} name="name" label="What you call it" />
+      <Field
+        form={form}
+        name="kind"
+        label="It is a"
+        options={PLACE_KINDS.map((value) => ({ value, text: say(`place.${value}`) }))}
+      />
+      {own && <Field form={form} name="tempC" label="How cold, °C" figure />}
+      <Field
+        form={form}
+        name="litres"
+        label="It holds, L"
+        figure
+        helper="Bottles and all else that may stand there"
+      />
+      <Field form={form} name="widthCm" label="Width, cm" figure />
+      <Field form={form} name="depthCm" label="Depth, cm" figure />
+      <Field form={form} name="heightCm" label="Height under what is above, cm" figure />
     </FormDialog>
   );
 }

@@ -2,13 +2,14 @@ import {
   type AwayWindow,
   awayWindows,
   latestStart,
-  lifeOf,
   MINUTE_MS,
   type Program,
   type Simulation,
   simulateBatch,
   solvePlanDoc,
+  spellCostMin,
   startBy,
+  warmSpells,
 } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -17,17 +18,18 @@ import { lazy, Suspense, useMemo } from 'react';
 import { Link } from 'react-router';
 import { AlarmQueue } from '../../shared/AlarmQueue.tsx';
 import { useAlarms } from '../../shared/alarms.ts';
-import type { BatchList, ShelfItem } from '../../shared/apiTypes.ts';
+import type { BatchList } from '../../shared/apiTypes.ts';
 import { momentsOf } from '../../shared/batch/moments.ts';
 import type { RunningClock } from '../../shared/batch/onBatches.ts';
 import { useBook } from '../../shared/book.ts';
-import { useBatches, useItems, useKitchen, useRehearsals } from '../../shared/queries.ts';
+import { useBatches, useKitchen, useRehearsals } from '../../shared/queries.ts';
+import { useReminders } from '../../shared/reminders.ts';
+import { type Shelf, useShelf } from '../../shared/shelf.ts';
 import { useNow } from '../../shared/time.ts';
 import { ErrorPanel, Left, Loading, PageHead, Panel, Row } from '../../shared/ui.tsx';
-import { endOfTomorrow } from '../../shared/zone.ts';
 import { heading, role } from '../../theme/theme.ts';
 import { sayDrink } from '../../words/names.ts';
-import { longDay, moment, num, timeOfDay } from '../../words/say.ts';
+import { celsius, duration, longDay, moment, num, timeOfDay } from '../../words/say.ts';
 import { type BoardEntry, useOnBoard } from './board.ts';
 import { OnTheStove } from './OnTheStove.tsx';
 
@@ -39,16 +41,12 @@ const FirstPot = lazy(() => import('./FirstPot.tsx').then((m) => ({ default: m.F
 export function StoveHome() {
   const kitchen = useKitchen();
   const batches = useBatches();
-  const items = useItems();
   const nowMs = useNow(1000);
-  if (kitchen.isPending || batches.isPending || items.isPending) return <Loading />;
-  const error = kitchen.error ?? batches.error ?? items.error;
-  if (error || !kitchen.data || !batches.data || !items.data)
+  if (kitchen.isPending || batches.isPending) return <Loading />;
+  const error = kitchen.error ?? batches.error;
+  if (error || !kitchen.data || !batches.data)
     return (
-      <ErrorPanel
-        error={error}
-        again={() => void Promise.all([kitchen.refetch(), batches.refetch(), items.refetch()])}
-      />
+      <ErrorPanel error={error} again={() => void Promise.all([kitchen.refetch(), batches.refetch()])} />
     );
   const k = kitchen.data.kitchen;
   if (k.pots.length === 0) {
@@ -66,20 +64,15 @@ export function StoveHome() {
           Begin a batch
         </Button>
       </PageHead>
-      <Board planned={planned} items={items.data.items} nowMs={nowMs} kitchen={k} />
+      <Board planned={planned} nowMs={nowMs} kitchen={k} />
     </>
   );
 }
 
 type KitchenNow = NonNullable<ReturnType<typeof useKitchen>['data']>['kitchen'];
 
-function Board(props: {
-  planned: BatchList['batches'];
-  items: readonly ShelfItem[];
-  nowMs: number;
-  kitchen: KitchenNow;
-}) {
-  const { planned, items, nowMs, kitchen } = props;
+function Board(props: { planned: BatchList['batches']; nowMs: number; kitchen: KitchenNow }) {
+  const { planned, nowMs, kitchen } = props;
   const { entries: board, clocks, on, isPending } = useOnBoard(nowMs);
   const due = useAlarms(clocks.flatMap(momentsOf), nowMs, 'Big Ladle');
   const plans = usePlans(planned, kitchen);
@@ -118,7 +111,7 @@ function Board(props: {
         )}
       </Box>
       <Box sx={{ display: 'grid', gap: 1.75, minWidth: 0 }}>
-        <WantsALook items={items} nowMs={nowMs} kitchen={kitchen} />
+        <WantsALook nowMs={nowMs} />
         <Planned plans={plans} nowMs={nowMs} zone={kitchen.zone} />
         <Rehearsals />
       </Box>
@@ -186,6 +179,10 @@ function usePlans(planned: BatchList['batches'], kitchen: KitchenNow): Plan[] {
     [planned, kitchen, book, tables],
   );
 }
+
+/** A warm night is told of for so long, and only when it cost more than this. */
+const SPELL_NEWS_MS = 48 * 60 * MINUTE_MS;
+const SPELL_TOLD_MIN = 30;
 
 const planName = (plan: Plan): string =>
   `${sayDrink(plan.recipeId)}${plan.litres === null ? '' : `, ${num(plan.litres, 1)} L`}`;
@@ -322,54 +319,107 @@ function Rehearsals() {
   );
 }
 
-function WantsALook(props: { items: readonly ShelfItem[]; nowMs: number; kitchen: KitchenNow }) {
-  const { nowMs, kitchen } = props;
-  const coarse = Math.floor(nowMs / MINUTE_MS) * MINUTE_MS;
-  const lives = props.items.map((item) => ({
-    item,
-    life: lifeOf(item.facts.bottle, item.log, kitchen, coarse, endOfTomorrow(nowMs, kitchen.zone)),
-  }));
+/** What the cold shelf asks for now: dates, looks, gas, a fridge that was warm. */
+function WantsALook({ nowMs }: { nowMs: number }) {
+  const coarseMs = Math.floor(nowMs / MINUTE_MS) * MINUTE_MS;
+  const { shelf } = useShelf(coarseMs);
+  return (
+    <Panel title="Wants a look today" testId="wants-a-look">
+      {shelf ? <Wanted shelf={shelf} nowMs={coarseMs} /> : <Loading />}
+    </Panel>
+  );
+}
+
+function Wanted({ shelf, nowMs }: { shelf: Shelf; nowMs: number }) {
+  const { living, leftovers, track, kitchen } = shelf;
+  const reminders = useReminders(shelf, nowMs);
   const groups = [
     { verdict: 'throwOut', tone: 'danger', word: 'throw out' },
     { verdict: 'past', tone: 'danger', word: 'past its date: throw out' },
     { verdict: 'drinkToday', tone: 'caution', word: 'drink today' },
   ] as const;
   const wanted = groups.flatMap((group) => {
-    const byDrink = new Map<string, { count: number; name: string | undefined }>();
-    for (const { item, life } of lives) {
+    const byDrink = new Map<string, { ids: string[]; name: string | undefined }>();
+    for (const { item, life } of living) {
       if (life.verdict !== group.verdict) continue;
-      const { recipeId, drinkName } = item.facts;
-      byDrink.set(recipeId, { count: (byDrink.get(recipeId)?.count ?? 0) + 1, name: drinkName });
+      const { recipeId, drinkName, itemId } = item.facts;
+      byDrink.set(recipeId, { ids: [...(byDrink.get(recipeId)?.ids ?? []), itemId], name: drinkName });
     }
     return [...byDrink].map(([recipeId, found]) => ({ ...group, recipeId, ...found }));
   });
+  const spell = track ? warmSpells(track).findLast((s) => s.toMs > nowMs - SPELL_NEWS_MS) : undefined;
+  const costMin = spell && track ? spellCostMin(track, spell) : 0;
+  const shortened = living.filter((l) => l.life.fridgeCostDays > 1 / 24).length;
+  const asked = (['vent', 'look'] as const).flatMap((kind) => {
+    const ids = reminders.filter((r) => r.kind === kind && r.atMs <= nowMs).flatMap((r) => r.itemIds);
+    return ids.length > 0 ? [{ kind, count: ids.length }] : [];
+  });
+  const useToday = leftovers.filter((l) => l.life.verdict !== 'good').length;
+  const line = (key: string, to: string, what: string, word: string, tone: 'danger' | 'caution') => (
+    <Box key={key} sx={{ py: 1, borderBottom: `1px solid ${role('hairline')}` }}>
+      <Box component={Link} to={to} sx={{ ...heading, color: role('ink'), display: 'inline-block', py: 0.5 }}>
+        {what}
+      </Box>
+      <Box sx={{ color: role(tone), fontWeight: 700 }}>{word}</Box>
+    </Box>
+  );
+  const nothing = wanted.length + asked.length + useToday === 0 && costMin <= SPELL_TOLD_MIN;
   return (
-    <Panel title="Wants a look today">
-      {wanted.length === 0 && (
+    <>
+      {spell && costMin > SPELL_TOLD_MIN && (
+        <Box
+          data-testid="warm-night"
+          sx={{ bgcolor: role('cautionGround'), borderRadius: 2, p: 1.25, mb: 1 }}
+        >
+          <strong>
+            The fridge was warm, {moment(spell.fromMs, nowMs, kitchen.zone)} to{' '}
+            {moment(spell.toMs, nowMs, kitchen.zone)}, up to {celsius(spell.highestC)}.
+          </strong>{' '}
+          {shortened > 0
+            ? `It cost ${num(shortened)} ${shortened === 1 ? 'bottle' : 'bottles'} up to ${duration(costMin)} of their time: look at the dates again.`
+            : 'No bottle stood in it.'}
+          {spell.guessed && ' Part of it nobody read: it counts as warm.'}
+        </Box>
+      )}
+      {nothing && (
         <Typography sx={{ color: role('inkMuted') }}>
-          {lives.length > 0
+          {living.length > 0
             ? 'Every bottle on the shelf is good for more than a day.'
             : 'Bottles show here on the day they want drinking.'}
         </Typography>
       )}
-      {wanted.map((w) => (
-        <Box key={`${w.verdict}${w.recipeId}`} sx={{ py: 1, borderBottom: `1px solid ${role('hairline')}` }}>
-          <Box
-            component={Link}
-            to="/shelf"
-            sx={{ ...heading, color: role('ink'), display: 'inline-block', py: 0.5 }}
-          >
-            {sayDrink(w.recipeId, w.name)}, {w.count} {w.count === 1 ? 'bottle' : 'bottles'}
-          </Box>
-          <Box sx={{ color: role(w.tone), fontWeight: 700 }}>{w.word}</Box>
-        </Box>
-      ))}
-      {lives.length > 0 && (
+      {wanted.map((w) =>
+        line(
+          `${w.verdict}${w.recipeId}`,
+          w.ids.length === 1 ? `/shelf/${w.ids[0]}` : '/shelf',
+          `${sayDrink(w.recipeId, w.name)}, ${w.ids.length} ${w.ids.length === 1 ? 'bottle' : 'bottles'}`,
+          w.word,
+          w.tone,
+        ),
+      )}
+      {asked.map(({ kind, count }) =>
+        line(
+          kind,
+          '/shelf?view=reminders',
+          `${num(count)} ${count === 1 ? 'bottle' : 'bottles'}`,
+          kind === 'vent' ? 'let the gas off' : 'look at it and smell it',
+          'caution',
+        ),
+      )}
+      {useToday > 0 &&
+        line(
+          'leftovers',
+          '/shelf?view=leftovers',
+          `${num(useToday)} ${useToday === 1 ? 'leftover' : 'leftovers'}`,
+          'use or freeze today',
+          'caution',
+        )}
+      {living.length > 0 && (
         <Box sx={{ mt: 1.5, color: role('inkMuted') }}>
-          {lives.length} {lives.length === 1 ? 'bottle' : 'bottles'} on the{' '}
+          {num(living.length)} {living.length === 1 ? 'bottle' : 'bottles'} on the{' '}
           <Link to="/shelf">cold shelf</Link>.
         </Box>
       )}
-    </Panel>
+    </>
   );
 }

@@ -1,0 +1,45 @@
+import type { LotMark } from '../balance/lots.ts';
+import type { GlassFacts } from '../balance/served.ts';
+import type { LotKind } from '../program/lots.ts';
+import type { Closure, ContainerForm, ContainerMaterial } from '../tables/containers.ts';
+import type { Said } from '../units/result.ts';
+import type { BottleFacts } from './clock.ts';
+import type { LeftoverFacts } from './leftovers.ts';
+
+/** A bottle as it was filled; what happened to it since stands in its own stream. */
+export interface BottleItem {
+  itemId: string;
+  batchId: string;
+  recipeId: string;
+  /** A cook's own drink goes by its own name. */
+  drinkName?: string;
+  sizeName: string;
+  sizeMl: number;
+  material: ContainerMaterial;
+  form: ContainerForm;
+  closure: Closure;
+  /** Meant for somebody. */
+  forWhom?: string;
+  colour: string;
+  brix: number;
+  abvPct: number;
+  sourGPerL: number;
+  /** What is said of it wherever it is shown. */
+  marks: LotMark[];
+  /** Everything that went in, by the tables' ids. */
+  itemIds: string[];
+  lot?: { id: string; kind: LotKind; name: string };
+  glass: GlassFacts;
+  /** What would have made it keep longer. */
+  longer: Said[];
+  bottle: BottleFacts;
+}
+
+/** Something that was set aside. */
+export interface LeftoverItem {
+  itemId: string;
+  batchId: string;
+  recipeId: string;
+  drinkName?: string;
+  leftover: LeftoverFacts;
+}

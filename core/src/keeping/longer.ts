@@ -1,0 +1,79 @@
+import type { Liquor } from '../program/types.ts';
+import { KEEPING } from '../tables/keeping.ts';
+import { type Said, said } from '../units/result.ts';
+import { type KeepingInput, keepingOf } from './class.ts';
+
+/** A change, and the same drink as it would have been with it alone. */
+const CHANGES: readonly { code: string; changed: (input: KeepingInput) => KeepingInput | null }[] = [
+  {
+    code: 'longer.sterilised',
+    changed: (i) => (i.hygiene === 'clean' ? { ...i, hygiene: 'sterilised' } : null),
+  },
+  {
+    code: 'longer.readPh',
+    changed: (i) => ({ ...i, liquor: { ...i.liquor, read: { pH: KEEPING.acidPh.meter, by: 'meter' } } }),
+  },
+  {
+    code: 'longer.heatRaw',
+    changed: (i) => withOrigins(i, (o) => ({ ...o, heatedMin: Math.max(o.heatedMin, KEEPING.heatedMin) })),
+  },
+  {
+    code: 'longer.coolFast',
+    changed: (i) => ({
+      ...i,
+      liquor: { ...i.liquor, cooling: { ...i.liquor.cooling, from60To21Min: 0, from21To5Min: 0 } },
+    }),
+  },
+  {
+    code: 'longer.steepCold',
+    changed: (i) => ({ ...i, trace: i.trace.map((t) => ({ ...t, warmMin: 0 })) }),
+  },
+  {
+    code: 'longer.noGarlic',
+    changed: (i) =>
+      i.liquor.origins.some((o) => o.kind === 'garlic')
+        ? withoutOrigins(i, (kind) => kind === 'garlic')
+        : null,
+  },
+  {
+    code: 'longer.noCoconut',
+    changed: (i) =>
+      i.liquor.origins.some((o) => o.kind === 'rawMilk') || (i.liquor.markerG.coconut ?? 0) > 0
+        ? {
+            ...withoutOrigins(i, (kind) => kind === 'rawMilk'),
+            liquor: {
+              ...withoutOrigins(i, (kind) => kind === 'rawMilk').liquor,
+              markerG: { ...i.liquor.markerG, coconut: 0 },
+            },
+          }
+        : null,
+  },
+  {
+    code: 'longer.noStarter',
+    changed: (i) =>
+      i.liquor.origins.some((o) => o.kind === 'live') ? withoutOrigins(i, (kind) => kind === 'live') : null,
+  },
+];
+
+type Origin = Liquor['origins'][number];
+
+const withOrigins = (input: KeepingInput, change: (o: Origin) => Origin): KeepingInput => ({
+  ...input,
+  liquor: { ...input.liquor, origins: input.liquor.origins.map(change) },
+});
+const withoutOrigins = (input: KeepingInput, drop: (kind: Origin['kind']) => boolean): KeepingInput => ({
+  ...input,
+  liquor: { ...input.liquor, origins: input.liquor.origins.filter((o) => !drop(o.kind)) },
+});
+
+/** What would have made it keep longer: each change by itself, run again, the best first. Freezing comes with any. */
+export function wouldKeepLonger(input: KeepingInput): Said[] {
+  const now = keepingOf(input).sealedDays;
+  return CHANGES.flatMap(({ code, changed }) => {
+    const other = changed(input);
+    const days = other ? keepingOf(other).sealedDays : 0;
+    return days > now ? [{ code, days }] : [];
+  })
+    .sort((a, b) => b.days - a.days)
+    .map(({ code, days }) => said(code, { days }));
+}

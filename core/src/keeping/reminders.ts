@@ -1,0 +1,151 @@
+import { TZDate } from '@date-fns/tz';
+import type { ItemLog } from '../log/foldItem.ts';
+import type { MessageKind, MessageTo } from '../program/kitchen.ts';
+import { KEEPING } from '../tables/keeping.ts';
+import { checkKindOf, nextLookMs } from './check.ts';
+import { type BottleFacts, type BottleLife, DAY_MS } from './clock.ts';
+
+/** Something that wants doing on the cold shelf. */
+export interface Reminder {
+  /** The same for the same thing, however often it is worked out. */
+  key: string;
+  kind: MessageKind;
+  /** When it is told. */
+  atMs: number;
+  itemIds: readonly string[];
+  recipeId: string;
+  drinkName?: string;
+  /** What it is about in words: a lot, an occasion. */
+  about?: string;
+}
+
+/** Told in the morning, by the kitchen's own clock. */
+const MORNING_H = 9;
+/** Frozen things are told of so long before their time ends; gifts so long before the day comes round. */
+const DEFROST_DAYS = 3;
+const GIFT_DAYS = 21;
+
+/** Nine in the morning of a moment's local day. */
+export function morningOf(ms: number, zone: string): number {
+  const day = new TZDate(ms, zone);
+  day.setHours(MORNING_H, 0, 0, 0);
+  return day.getTime();
+}
+
+/** The first such morning not before a moment. */
+export function morningFrom(ms: number, zone: string): number {
+  const same = morningOf(ms, zone);
+  if (same >= ms) return same;
+  const next = new TZDate(same, zone);
+  next.setDate(next.getDate() + 1);
+  return next.getTime();
+}
+
+/** A bottle, jar or bag as reminders ask for it. */
+export interface Reminded {
+  itemId: string;
+  batchId: string;
+  recipeId: string;
+  drinkName?: string;
+  lotName?: string;
+  bottle: BottleFacts;
+  log: ItemLog;
+  life: BottleLife;
+}
+
+/**
+ * What the shelf asks for: bottles of one lot and one moment are told together.
+ * Past and thrown-out bottles are told at once, due ones on the morning of their last whole day, live ones every
+ * morning they were not let off, others when they want a look, frozen ones some days before their time ends.
+ */
+export function remindersOf(items: readonly Reminded[], zone: string, nowMs: number): Reminder[] {
+  const groups = new Map<string, Reminder & { itemIds: string[] }>();
+  const put = (item: Reminded, kind: MessageKind, atMs: number) => {
+    const key = `${kind}:${item.batchId}:${item.lotName ?? ''}:${atMs}`;
+    const group = groups.get(key);
+    if (group) group.itemIds.push(item.itemId);
+    else
+      groups.set(key, {
+        key,
+        kind,
+        atMs,
+        itemIds: [item.itemId],
+        recipeId: item.recipeId,
+        ...(item.drinkName ? { drinkName: item.drinkName } : {}),
+        ...(item.lotName ? { about: item.lotName } : {}),
+      });
+  };
+  for (const item of items) {
+    const { life, log, bottle } = item;
+    if (life.verdict === 'past' || life.verdict === 'throwOut') {
+      put(item, 'due', morningOf(Math.min(life.deadlineMs, nowMs), zone));
+      continue;
+    }
+    if (life.frozen) {
+      put(item, 'defrost', morningOf(life.deadlineMs - DEFROST_DAYS * DAY_MS, zone));
+      continue;
+    }
+    put(item, 'due', morningOf(life.deadlineMs - DAY_MS, zone));
+    const kind = checkKindOf(bottle.keeping);
+    if (kind === 'live') put(item, 'vent', morningFrom((log.ventedMs ?? bottle.filledMs) + DAY_MS / 2, zone));
+    const last = Math.max(bottle.filledMs, log.looks.at(-1)?.atMs ?? 0);
+    const lookMs = morningFrom(nextLookMs(kind, last), zone);
+    if (lookMs < life.deadlineMs) put(item, 'look', lookMs);
+  }
+  return [...groups.values()].sort((a, b) => a.atMs - b.atMs || (a.key < b.key ? -1 : 1));
+}
+
+/** An occasion comes round: told three weeks before a year is over. */
+export function giftReminder(
+  batch: { batchId: string; recipeId: string; drinkName?: string; occasion: string; atMs: number },
+  zone: string,
+): Reminder {
+  const day = new TZDate(batch.atMs, zone);
+  day.setFullYear(day.getFullYear() + 1);
+  const atMs = morningOf(day.getTime() - GIFT_DAYS * DAY_MS, zone);
+  return {
+    key: `gift:${batch.batchId}`,
+    kind: 'gift',
+    atMs,
+    itemIds: [],
+    recipeId: batch.recipeId,
+    ...(batch.drinkName ? { drinkName: batch.drinkName } : {}),
+    about: batch.occasion,
+  };
+}
+
+/** A message that would be sent: nothing leaves the machine. */
+export interface Message {
+  key: string;
+  atMs: number;
+  to: string;
+  reminder: Reminder;
+}
+
+/** What would be sent, when and to whom, of everything that is to be reminded of. */
+export const messagesOf = (reminders: readonly Reminder[], people: readonly MessageTo[]): Message[] =>
+  reminders.flatMap((reminder) =>
+    people
+      .filter((person) => person.kinds.includes(reminder.kind))
+      .map((person) => ({
+        key: `${reminder.key}>${person.id}`,
+        atMs: reminder.atMs,
+        to: person.name,
+        reminder,
+      })),
+  );
+
+/** A sealed thing that makes gas: pressure in glass, worse where it is warm. */
+export const pressureAlarm = (item: {
+  bottle: BottleFacts;
+  log: ItemLog;
+  material: string;
+  life: BottleLife;
+}): boolean => {
+  const lastGas = item.log.looks.at(-1)?.signs;
+  const gassy = item.bottle.keeping.live === true || lastGas?.includes('gas') || lastGas?.includes('bulge');
+  return Boolean(gassy) && item.material === 'glass' && item.log.openedMs === null;
+};
+
+/** How long a thawed thing keeps at most, for the words beside "take it out". */
+export const THAWED_DAYS = KEEPING.thawedDays;

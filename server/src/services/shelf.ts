@@ -1,0 +1,189 @@
+import {
+  activeEvents,
+  type BottleItem,
+  CELL_MS,
+  DAY_MS,
+  type FridgeRecord,
+  foldItem,
+  type InstrumentReading,
+  type ItemLog,
+  type LeftoverItem,
+  recordOf,
+  USE_WINDOW_DAYS,
+} from '@big-ladle/core';
+import type { Db } from '../db/open.ts';
+import { notFound } from '../problems.ts';
+import { readInstruments } from './instruments.ts';
+import { type BatchNowState, eventsOf } from './projections.ts';
+
+export interface StoredItem<T> {
+  facts: T;
+  log: ItemLog;
+}
+
+interface Row {
+  item_id: string;
+  kind: 'bottle' | 'leftover';
+  facts: string;
+  log: string;
+  gone_ms: number | null;
+}
+
+const fromRow = <T>(row: Pick<Row, 'facts' | 'log'>): StoredItem<T> => ({
+  facts: JSON.parse(row.facts) as T,
+  log: JSON.parse(row.log) as ItemLog,
+});
+
+/** Everything that stands somewhere in the house. */
+export async function itemsThere(
+  db: Db,
+): Promise<{ items: StoredItem<BottleItem>[]; leftovers: StoredItem<LeftoverItem>[] }> {
+  const rows = (await db('item_now')
+    .where({ gone: 0 })
+    .orderBy('item_id')
+    .select('item_id', 'kind', 'facts', 'log')) as Row[];
+  return {
+    items: rows.filter((r) => r.kind === 'bottle').map((r) => fromRow<BottleItem>(r)),
+    leftovers: rows.filter((r) => r.kind === 'leftover').map((r) => fromRow<LeftoverItem>(r)),
+  };
+}
+
+/** One of them, also when it is gone: a printed code leads to it for as long as anybody has the label. */
+export async function itemById(
+  db: Db,
+  id: string,
+): Promise<{ kind: Row['kind']; goneMs: number | null } & StoredItem<BottleItem | LeftoverItem>> {
+  const row = (await db('item_now').where({ item_id: id }).first()) as Row | undefined;
+  if (!row) throw notFound('bottle', id);
+  return { kind: row.kind, goneMs: row.gone_ms, ...fromRow<BottleItem | LeftoverItem>(row) };
+}
+
+const PAGE = 60;
+
+/** What has left the shelf, the last first; `before` is when the last of the page before left. */
+export async function itemsGone(
+  db: Db,
+  before: number | null,
+): Promise<{ items: (StoredItem<BottleItem> & { goneMs: number })[]; next: number | null }> {
+  const find = db('item_now')
+    .where({ gone: 1, kind: 'bottle' })
+    .orderBy('gone_ms', 'desc')
+    .limit(PAGE + 1)
+    .select('facts', 'log', 'gone_ms');
+  if (before !== null) find.where('gone_ms', '<', before);
+  const rows = (await find) as Row[];
+  const page = rows.slice(0, PAGE);
+  return {
+    items: page.map((r) => ({ ...fromRow<BottleItem>(r), goneMs: r.gone_ms ?? 0 })),
+    next: rows.length > PAGE ? (page.at(-1)!.gone_ms ?? null) : null,
+  };
+}
+
+/** How much of each drink was poured or finished of late, and since when it has been there. */
+export async function useOfLate(
+  db: Db,
+  nowMs: number,
+): Promise<{ recipeId: string; pouredMl: number; sinceMs: number }[]> {
+  const sinceMs = nowMs - USE_WINDOW_DAYS * DAY_MS;
+  const touched = (await db('event')
+    .where({ stream_kind: 'item' })
+    .whereIn('kind', ['poured', 'finished'])
+    .where('at_ms', '>=', sinceMs)
+    .distinct('stream_id')) as { stream_id: string }[];
+  const byRecipe = new Map<string, { pouredMl: number; sinceMs: number }>();
+  for (const { stream_id } of touched) {
+    const row = (await db('item_now').where({ item_id: stream_id, kind: 'bottle' }).first()) as
+      | Row
+      | undefined;
+    if (!row) continue;
+    const facts = JSON.parse(row.facts) as BottleItem;
+    const events = activeEvents(await eventsOf(db, 'item', stream_id));
+    const { filledMs, volumeMl } = facts.bottle;
+    const pouredUpTo = (ms: number): number => {
+      const log = foldItem(
+        filledMs,
+        events.filter((e) => e.atMs < ms),
+      );
+      return log.finishedMs !== null ? volumeMl : Math.min(volumeMl, log.pouredMl);
+    };
+    const at = byRecipe.get(facts.recipeId) ?? { pouredMl: 0, sinceMs: nowMs };
+    at.pouredMl += pouredUpTo(Number.POSITIVE_INFINITY) - pouredUpTo(sinceMs);
+    at.sinceMs = Math.min(at.sinceMs, Math.max(sinceMs, filledMs));
+    byRecipe.set(facts.recipeId, at);
+  }
+  return [...byRecipe].map(([recipeId, use]) => ({ recipeId, ...use }));
+}
+
+export interface GiftBatch {
+  batchId: string;
+  recipeId: string;
+  drinkName?: string;
+  atMs: number;
+  gifts: NonNullable<BatchNowState['gifts']>;
+}
+
+/** Batches that somebody is meant for and that are to be thought of next year. */
+export async function giftBatches(db: Db): Promise<GiftBatch[]> {
+  const rows = (await db('batch_now')
+    .join('batch', 'batch.id', 'batch_now.batch_id')
+    .whereNotNull('gift_ms')
+    .orderBy('gift_ms', 'desc')
+    .limit(200)
+    .select('batch.id', 'batch.plan', 'batch_now.state', 'batch_now.gift_ms')) as {
+    id: string;
+    plan: string;
+    state: string;
+    gift_ms: number;
+  }[];
+  return rows.flatMap((row) => {
+    const { gifts } = JSON.parse(row.state) as BatchNowState;
+    if (!gifts) return [];
+    const { recipeId } = JSON.parse(row.plan) as { recipeId: string };
+    return [{ batchId: row.id, recipeId, atMs: row.gift_ms, gifts }];
+  });
+}
+
+/** Looked back so far for warm nights, whatever stands on the shelf. */
+const LEAST_BACK_DAYS = 8;
+
+/** What the fridge's loggers have read since the oldest bottle that is still there, the warmest of them in each cell. */
+export async function fridgeRecord(db: Db, nowMs: number): Promise<FridgeRecord | null> {
+  const loggers = (await readInstruments(db)).filter((i) => i.kind === 'fridgeLogger');
+  if (loggers.length === 0) return null;
+  const oldest = (await db('item_now').where({ gone: 0 }).min({ ms: 'made_ms' }).first()) as
+    | { ms: number | null }
+    | undefined;
+  const fromMs = Math.min(oldest?.ms ?? nowMs, nowMs - LEAST_BACK_DAYS * DAY_MS);
+  const records: FridgeRecord[] = [];
+  for (const logger of loggers) {
+    const rows = (await db('reading_chunk')
+      .where({ instrument_id: logger.id })
+      .where('to_ms', '>=', fromMs)
+      .orderBy('from_ms')
+      .select('readings')) as { readings: string }[];
+    const record = recordOf(
+      rows.flatMap((r) => JSON.parse(r.readings) as InstrumentReading[]).filter((r) => r.atMs >= fromMs),
+    );
+    if (record) records.push(record);
+  }
+  return records.length ? warmest(records) : null;
+}
+
+function warmest(records: readonly FridgeRecord[]): FridgeRecord {
+  const [first] = records;
+  if (records.length === 1 && first) return rounded(first);
+
+  const fromMs = Math.min(...records.map((r) => r.fromMs));
+  const toMs = Math.max(...records.map((r) => r.fromMs + r.tempC.length * CELL_MS));
+  const tempC = Array.from({ length: Math.round((toMs - fromMs) / CELL_MS) }, (_, i) => {
+    const read = records.flatMap((r) => r.tempC[i + Math.round((fromMs - r.fromMs) / CELL_MS)] ?? []);
+    return read.length ? Math.max(...read) : null;
+  });
+  return rounded({ fromMs, tempC });
+}
+
+/** A logger does not know more than a tenth of a degree or so. */
+const rounded = (record: FridgeRecord): FridgeRecord => ({
+  ...record,
+  tempC: record.tempC.map((t) => (t === null ? null : Math.round(t * 100) / 100)),
+});

@@ -1,0 +1,280 @@
+import { containerCautions, containerUses, makeSpace, standingAt, THAWED_DAYS } from '@big-ladle/core';
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Slider from '@mui/material/Slider';
+import TextField from '@mui/material/TextField';
+import { useState } from 'react';
+import { Choice } from '../../shared/Choice.tsx';
+import { placesOf } from '../../shared/house.ts';
+import { type Living, useShelf } from '../../shared/shelf.ts';
+import { Caution, Panel } from '../../shared/ui.tsx';
+import { role, thumb } from '../../theme/theme.ts';
+import { sayDrink } from '../../words/names.ts';
+import { num, say, volume } from '../../words/say.ts';
+import { SECOND, type ThingInput } from './thing.ts';
+
+type Tool = 'level' | 'move' | 'give' | 'throw' | null;
+
+/** What can happen to a bottle, each one tap or two. */
+export function BottleDeeds(props: ThingInput & { living: Living }) {
+  const { living, kitchen, around, say: tell } = props;
+  const { item, leftMl, life } = living;
+  const { facts, log } = item;
+  const [tool, setTool] = useState<Tool>(null);
+  const here = log.places.at(-1)!.place;
+  const places = placesOf(kitchen);
+  const standing = standingAt(around, here);
+  const fridge = places.find((p) => p.kind === 'fridge');
+  const table = places.find((p) => p.kind === 'counter');
+  const freezer = places.find((p) => p.kind === 'freezer');
+  const button = (text: string, onClick: () => void, disabled = false) => (
+    <Button variant="outlined" color="inherit" sx={thumb} onClick={onClick} disabled={disabled}>
+      {text}
+    </Button>
+  );
+  const move = (place: string) => void tell([{ kind: 'moved', body: { place } }]);
+  const toggle = (name: Exclude<Tool, null>, text: string) => (
+    <Button
+      variant={tool === name ? 'contained' : 'outlined'}
+      color={tool === name ? 'primary' : 'inherit'}
+      sx={thumb}
+      aria-expanded={tool === name}
+      onClick={() => setTool(tool === name ? null : name)}
+    >
+      {text}
+    </Button>
+  );
+  const glassMl = Math.min(leftMl, kitchen.servingMl);
+  return (
+    <Panel title="What happens to it" testId="deeds" sx={SECOND}>
+      <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+        {log.openedMs === null &&
+          standing.kind !== 'freezer' &&
+          button('Opened now', () => void tell([{ kind: 'opened', body: {} }]))}
+        {standing.kind !== 'freezer' &&
+          button(
+            'A glass poured',
+            () => void tell([{ kind: 'poured', body: { volumeMl: glassMl } }]),
+            leftMl < 1,
+          )}
+        {standing.kind !== 'freezer' && toggle('level', 'Poured down to …')}
+        {standing.kind === 'counter'
+          ? fridge && button('Put back in the fridge', () => move(fridge.id))
+          : standing.kind !== 'freezer' && table && button('Taken out of the fridge', () => move(table.id))}
+        {standing.kind === 'freezer'
+          ? fridge && button('Into the fridge to thaw', () => move(fridge.id))
+          : freezer && button('Frozen', () => move(freezer.id))}
+        {toggle('move', 'Moved to …')}
+        {facts.bottle.keeping.live && button('Gas let off', () => void tell([{ kind: 'vented', body: {} }]))}
+        {button('Finished', () => void tell([{ kind: 'finished', body: {} }]))}
+        {toggle('give', 'Given away')}
+        {toggle('throw', 'Thrown out')}
+      </Box>
+      {tool === 'level' && (
+        <Level
+          leftMl={leftMl}
+          fullMl={facts.bottle.volumeMl}
+          onPoured={(volumeMl) => {
+            void tell([{ kind: 'poured', body: { volumeMl } }]);
+            setTool(null);
+          }}
+        />
+      )}
+      {tool === 'move' && (
+        <Move
+          {...props}
+          here={here}
+          onMove={(place) => {
+            move(place);
+            setTool(null);
+          }}
+        />
+      )}
+      {tool === 'give' && (
+        <Words
+          label="To whom"
+          start={facts.forWhom ?? ''}
+          deed="Given away"
+          note={`Tell them: ${[
+            ...facts.marks.map((m) => say(`mark.${m}`)),
+            'drink by the date on it, keep it cold',
+          ].join(', ')}.`}
+          onSaid={(to) => void tell([{ kind: 'gaveAway', body: { to } }])}
+        />
+      )}
+      {tool === 'throw' && (
+        <Words
+          label="Why"
+          start={
+            life.verdict === 'past' ? 'past its date' : life.verdict === 'throwOut' ? 'not to be drunk' : ''
+          }
+          choices={['past its date', 'fizz', 'mould', 'off smell', 'nobody drank it', 'spilt']}
+          deed="Thrown out"
+          onSaid={(why) => void tell([{ kind: 'discarded', body: { why } }])}
+        />
+      )}
+      {standing.kind === 'freezer' && (
+        <Box sx={{ color: role('inkMuted'), mt: 1 }}>
+          Thaw it in the fridge, overnight for a large one; then {num(THAWED_DAYS)} days at most. What was
+          thawed is not frozen again.
+        </Box>
+      )}
+    </Panel>
+  );
+}
+
+/** How far down it is, by a level. */
+function Level(props: { leftMl: number; fullMl: number; onPoured: (volumeMl: number) => void }) {
+  const { leftMl, fullMl, onPoured } = props;
+  const [level, setLevel] = useState(Math.round(leftMl));
+  const poured = Math.max(0, leftMl - level);
+  return (
+    <Box sx={{ mt: 1.5 }}>
+      <Box id="level-label">
+        Now there {level === 1 ? 'is' : 'are'} <strong>{volume(level / 1000)}</strong> in it:{' '}
+        {volume(poured / 1000)} poured.
+      </Box>
+      <Box sx={{ px: 1.5 }}>
+        <Slider
+          aria-labelledby="level-label"
+          getAriaValueText={(v) => `${num(v)} mL left`}
+          value={level}
+          min={0}
+          max={Math.round(fullMl)}
+          step={10}
+          onChange={(_, v) => setLevel(Math.min(Math.round(leftMl), v as number))}
+        />
+      </Box>
+      <Button
+        variant="contained"
+        sx={thumb}
+        disabled={poured < 1}
+        onClick={() => onPoured(Math.round(poured))}
+      >
+        Poured
+      </Button>
+    </Box>
+  );
+}
+
+/** Where to: what fits there, and what it does to the bottle. */
+function Move(props: ThingInput & { living: Living; here: string; onMove: (place: string) => void }) {
+  const { living, kitchen, around, nowMs, here, onMove } = props;
+  const { facts } = living.item;
+  const { shelf } = useShelf(nowMs);
+  const [to, setTo] = useState<string | null>(null);
+  const places = placesOf(kitchen).filter((p) => p.id !== here);
+  const place = places.find((p) => p.id === to);
+  const there = (shelf?.living ?? []).filter((l) => l.item.log.places.at(-1)?.place === to);
+  const room = place
+    ? makeSpace(
+        place,
+        there.map((l) => ({
+          itemId: l.item.facts.itemId,
+          deadlineMs: l.life.deadlineMs,
+          sizeMl: l.item.facts.sizeMl,
+          diameterCm: l.item.facts.bottle.diameterCm,
+        })),
+        [{ sizeMl: facts.sizeMl, diameterCm: facts.bottle.diameterCm }],
+      )
+    : null;
+  const cautions =
+    place &&
+    containerCautions(
+      facts,
+      containerUses({
+        tempC: 0,
+        frozen: place.kind === 'freezer',
+        live: facts.bottle.keeping.live === true && place.kind !== 'fridge',
+        acid: false,
+        abvPct: 0,
+      }),
+    );
+  const filledShare = living.leftMl / facts.sizeMl;
+  return (
+    <Box sx={{ mt: 1.5, display: 'grid', gap: 1 }}>
+      <Choice
+        label="Moved to"
+        value={to ?? ''}
+        options={places.map((p) => ({ value: p.id, text: p.name }))}
+        onChange={setTo}
+      />
+      {room && room.first === null && (
+        <Alert severity="warning">It does not fit there, not even when nothing else stands there.</Alert>
+      )}
+      {room?.first && room.first.length > 0 && (
+        <Alert severity="warning">
+          It is full there. First to go:{' '}
+          {room.first
+            .map((s) => {
+              const l = there.find((o) => o.item.facts.itemId === s.itemId)!;
+              return `${sayDrink(l.item.facts.recipeId, l.item.facts.drinkName)}, ${l.item.facts.sizeName.toLowerCase()}`;
+            })
+            .join('; ')}
+          .
+        </Alert>
+      )}
+      {cautions?.map((row) => (
+        <Caution key={row.code} severity={row.severity} word="The container" text={say(row.code)} />
+      ))}
+      {place?.kind === 'freezer' && filledShare > 0.9 && (
+        <Caution
+          severity="caution"
+          word="Room"
+          text={`It is ${num(filledShare * 100)} % full: pour off a little first, a tenth must stay free.`}
+        />
+      )}
+      {place && standingAt(around, place.id).tempC > 8 && (
+        <Box sx={{ color: role('caution') }}>
+          Warm there: its life runs faster, and the hours are counted.
+        </Box>
+      )}
+      <Button variant="contained" sx={thumb} disabled={to === null} onClick={() => to && onMove(to)}>
+        It stands there now
+      </Button>
+    </Box>
+  );
+}
+
+/** A few words said with a deed. */
+function Words(props: {
+  label: string;
+  start: string;
+  choices?: readonly string[];
+  deed: string;
+  note?: string;
+  onSaid: (text: string) => void;
+}) {
+  const { label, start, choices = [], deed, note, onSaid } = props;
+  const [text, setText] = useState(start);
+  return (
+    <Box
+      component="form"
+      sx={{ mt: 1.5, display: 'grid', gap: 1 }}
+      onSubmit={(event: React.FormEvent) => {
+        event.preventDefault();
+        if (text.trim()) onSaid(text.trim().slice(0, 60));
+      }}
+    >
+      {choices.length > 0 && (
+        <Choice
+          label={label}
+          value={choices.includes(text) ? text : ''}
+          options={choices.map((c) => ({ value: c, text: c }))}
+          onChange={setText}
+        />
+      )}
+      <TextField
+        label={choices.length ? 'Or in your words' : label}
+        value={text}
+        onChange={(e) => setText(e.target.value)}
+        slotProps={{ htmlInput: { maxLength: 60 } }}
+      />
+      {note && <Box sx={{ color: role('inkMuted') }}>{note}</Box>}
+      <Button type="submit" variant="contained" sx={thumb} disabled={!text.trim()}>
+        {deed}
+      </Button>
+    </Box>
+  );
+}

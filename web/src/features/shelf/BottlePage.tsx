@@ -1,0 +1,264 @@
+import {
+  type BottleItem,
+  claimsOf,
+  containerCautions,
+  containerUses,
+  type Deed,
+  type Kitchen,
+  lifeCurve,
+  pressureAlarm,
+  type Surroundings,
+  standingAt,
+} from '@big-ladle/core';
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { lazy, Suspense, useMemo } from 'react';
+import { Link, useParams } from 'react-router';
+import type { ShelfThing } from '../../shared/apiTypes.ts';
+import { BottleDrawing } from '../../shared/drawings/BottleDrawing.tsx';
+import { LotMarks } from '../../shared/LotMarks.tsx';
+import { notify } from '../../shared/notices.ts';
+import { record } from '../../shared/outbox.ts';
+import { useOutbox } from '../../shared/outboxStore.ts';
+import { useThing } from '../../shared/queries.ts';
+import { type Living, livingOf, ownDaysOf, useSurroundings, withWaiting } from '../../shared/shelf.ts';
+import { useNow } from '../../shared/time.ts';
+import { Caution, ErrorPanel, Figure, Loading, PageHead, Panel } from '../../shared/ui.tsx';
+import { role } from '../../theme/theme.ts';
+import { sayDrink } from '../../words/names.ts';
+import { days, grams, moment, num, percent, say, sayReason, volume } from '../../words/say.ts';
+import { BottleDeeds } from './BottleDeeds.tsx';
+import { History } from './History.tsx';
+import { LeftoverPage } from './LeftoverPage.tsx';
+import { Look } from './Look.tsx';
+import { deadlineWord, LifeBar, TONE } from './life.tsx';
+import { OwnRule } from './OwnRule.tsx';
+import { COLUMN, FIRST, goneWord, type ThingInput } from './thing.ts';
+import '../../words/shelfWords.ts';
+
+/** A chart is large: it comes when there is something to draw. */
+const LifeChart = lazy(() => import('./LifeChart.tsx').then((m) => ({ default: m.LifeChart })));
+
+/** One thing of the shelf, as its printed code opens it: there or gone. */
+export function ThingPage() {
+  const { id = '' } = useParams();
+  const thing = useThing(id);
+  const nowMs = useNow(15_000);
+  const { kitchen, around, coarseMs, query } = useSurroundings(nowMs);
+  const pending = useOutbox((s) => s.pending);
+  if (thing.isPending || query.isPending) return <Loading />;
+  if (!thing.data || !kitchen || !around)
+    return <ErrorPanel error={thing.error ?? query.error} again={() => void thing.refetch()} />;
+  const { data } = thing;
+  const say = (deeds: readonly Deed[]) =>
+    record({ kind: 'item', id }, deeds, {
+      onRefused: (error) => notify('error', `Not stored: ${error.detail}`),
+    });
+  const input = { kitchen, around, nowMs: coarseMs, say };
+  return data.kind === 'bottle' ? (
+    <OneBottle {...input} thing={{ ...data, log: withWaiting(data.log, pending, id) }} />
+  ) : (
+    <LeftoverPage {...input} thing={{ ...data, log: withWaiting(data.log, pending, id) }} />
+  );
+}
+
+function OneBottle(props: ThingInput & { thing: Extract<ShelfThing, { kind: 'bottle' }> }) {
+  const { thing, kitchen, around, nowMs, say: tell } = props;
+  const { facts, log } = thing;
+  const living = livingOf(thing, kitchen, around, nowMs);
+  const { life } = living;
+  const gone = goneWord(log, nowMs, kitchen.zone);
+  const standing = standingAt(around, log.places.at(-1)!.place);
+  const cautions = containerCautions(
+    facts,
+    containerUses({
+      tempC: 0,
+      frozen: standing.kind === 'freezer',
+      live: facts.bottle.keeping.live === true,
+      acid: facts.bottle.keeping.acid.shown,
+      abvPct: facts.abvPct,
+    }),
+  );
+  const pressure =
+    gone === null && pressureAlarm({ ...living, log, bottle: facts.bottle, material: facts.material });
+  const name = `${sayDrink(facts.recipeId, facts.drinkName)}${facts.lot ? `, ${facts.lot.name.toLowerCase()}` : ''}`;
+  return (
+    <>
+      <PageHead
+        title={name}
+        beside={`${facts.sizeName}, ${num(facts.sizeMl)} mL${facts.forWhom ? `, for ${facts.forWhom}` : ''}`}
+      >
+        <Button component={Link} to={`/shelf/labels?ids=${facts.itemId}`} variant="outlined">
+          Label
+        </Button>
+        <Button component={Link} to="/shelf" variant="outlined">
+          Cold shelf
+        </Button>
+      </PageHead>
+      {pressure && (
+        <Alert severity="error" sx={{ mb: 1.5 }} data-testid="pressure">
+          Pressure in closed glass: it may burst. Cover it with a cloth, let the gas off slowly over the sink,
+          away from the face, and put it into the fridge. Then look at it again.
+        </Alert>
+      )}
+      <Box
+        sx={{
+          display: 'grid',
+          gap: 1.75,
+          gridTemplateColumns: { xs: 'minmax(0,1fr)', lg: 'minmax(0,3fr) minmax(0,2fr)' },
+          alignItems: 'start',
+        }}
+      >
+        <Box sx={COLUMN}>
+          <Panel sx={FIRST} title="Drink by" aside={gone ?? undefined}>
+            <Box sx={{ display: 'flex', gap: 2.5, alignItems: 'flex-end', flexWrap: 'wrap' }}>
+              <BottleDrawing
+                sizeMl={facts.sizeMl}
+                share={(living.leftMl / facts.sizeMl) * 0.98}
+                colour={facts.colour}
+                height={150}
+              />
+              <Box sx={{ flex: '1 1 240px', minWidth: 0 }}>
+                <Figure
+                  value={deadlineWord(life, nowMs, kitchen.zone)}
+                  size="2rem"
+                  testId="bottle-deadline"
+                />
+                <Box sx={{ color: role(TONE[life.verdict]), fontWeight: 700, mb: 1 }}>
+                  {say(`verdict.${life.verdict}`)}
+                  {life.leftShare > 0 &&
+                    `, ${days(life.leftDays)} left: its time ends ${moment(life.deadlineMs, nowMs, kitchen.zone)}`}
+                </Box>
+                <LifeBar life={life} />
+              </Box>
+            </Box>
+            {(life.verdict === 'past' || life.verdict === 'throwOut') && gone === null && (
+              <Box sx={{ bgcolor: role('dangerGround'), p: 1.25, borderRadius: 2, mt: 1.5 }}>
+                Its time is over. Do not taste to find out: pour it away.
+              </Box>
+            )}
+            <Box component="h3" sx={{ fontSize: '1rem', mt: 2, mb: 0.5 }}>
+              Why
+            </Box>
+            <Box
+              component="ul"
+              sx={{ m: 0, pl: 2.5, display: 'grid', gap: 0.25 }}
+              data-testid="bottle-reasons"
+            >
+              <li>
+                Filled {moment(facts.bottle.filledMs, nowMs, kitchen.zone)}; its clock began{' '}
+                {moment(facts.bottle.clockStartMs, nowMs, kitchen.zone)}.
+              </li>
+              {life.reasons.map((reason) => (
+                <li key={reason.code}>{sayReason(reason)}</li>
+              ))}
+            </Box>
+            <Longer facts={facts} />
+          </Panel>
+          <Curve living={living} kitchen={kitchen} around={around} nowMs={nowMs} />
+          <Claims facts={facts} />
+          <OwnRule recipeId={facts.recipeId} life={life} toolDays={facts.bottle.keeping.sealedDays} />
+        </Box>
+        <Box sx={COLUMN}>
+          {gone === null && <BottleDeeds {...props} living={living} />}
+          {gone === null && (
+            <Look keeping={facts.bottle.keeping} log={log} nowMs={nowMs} zone={kitchen.zone} say={tell} />
+          )}
+          <Panel title="What is in it" testId="contains">
+            <LotMarks marks={facts.marks} itemIds={facts.itemIds} sourGPerL={facts.sourGPerL} />
+            {cautions.map((row) => (
+              <Box key={row.code} sx={{ mt: 0.75 }}>
+                <Caution severity={row.severity} word="The container" text={say(row.code)} />
+              </Box>
+            ))}
+            <Box sx={{ color: role('inkMuted'), mt: 1 }}>
+              {volume(living.leftMl / 1000)} left · {num(facts.brix, 1)} °Bx · {grams(facts.glass.freeSugarG)}{' '}
+              sugar a glass, {percent(facts.glass.shareOfCeiling)} of 50 g a day
+            </Box>
+            <Box sx={{ mt: 1 }}>
+              <Link to={`/batches/${facts.batchId}`}>The batch it comes from</Link>
+            </Box>
+          </Panel>
+          <History id={facts.itemId} kitchen={kitchen} nowMs={nowMs} say={tell} />
+        </Box>
+      </Box>
+    </>
+  );
+}
+
+/** What would have made it keep longer, each change by itself. */
+function Longer({ facts }: { facts: BottleItem }) {
+  return (
+    <>
+      <Box component="h3" sx={{ fontSize: '1rem', mt: 2, mb: 0.5 }}>
+        What would have made it longer
+      </Box>
+      {facts.longer.length === 0 ? (
+        <Box sx={{ color: role('inkMuted') }}>{say('longer.nothing')}</Box>
+      ) : (
+        <Box component="ul" sx={{ m: 0, pl: 2.5 }} data-testid="bottle-longer">
+          {facts.longer.map((reason) => (
+            <li key={reason.code}>{sayReason(reason)}</li>
+          ))}
+        </Box>
+      )}
+    </>
+  );
+}
+
+/** How its life was spent, and how warm it stood. */
+function Curve(props: { living: Living; kitchen: Kitchen; around: Surroundings; nowMs: number }) {
+  const { living, kitchen, around, nowMs } = props;
+  const { facts, log } = living.item;
+  const points = useMemo(
+    () => lifeCurve(facts.bottle, log, around, nowMs, ownDaysOf(kitchen, facts.recipeId)),
+    [facts, log, around, nowMs, kitchen],
+  );
+  if (points.length < 2) return null;
+  return (
+    <Panel title="How its life was spent" testId="curve">
+      <Suspense>
+        <LifeChart
+          points={points}
+          fromMs={facts.bottle.filledMs}
+          fullDays={facts.bottle.keeping.sealedDays}
+        />
+      </Suspense>
+      <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem', mt: 0.5 }}>
+        {around.track
+          ? 'By what the fridge was read at. A steeper line is a warmer hour.'
+          : 'Nobody reads this fridge: it counts as your kitchen says. A logger would tell of warm nights.'}
+      </Box>
+    </Panel>
+  );
+}
+
+/** What is commonly said of it, beside what this tool gives. */
+function Claims({ facts }: { facts: BottleItem }) {
+  const claims = claimsOf({
+    keeping: facts.bottle.keeping,
+    marks: facts.marks,
+    brix: facts.brix,
+    itemIds: new Set(facts.itemIds),
+  });
+  if (!claims) return null;
+  return (
+    <Panel title="What people say" aside="never counted with" testId="claims">
+      <Box>
+        Commonly said: <strong>{days(claims.fromDays)}</strong> to <strong>{days(claims.toDays)}</strong>.
+        This tool: <strong>{days(facts.bottle.keeping.sealedDays)}</strong>, on the careful side.
+      </Box>
+      <Box component="ul" sx={{ m: 0, mt: 1, pl: 2.5 }}>
+        {claims.rows.map((row) => (
+          <li key={row.code}>
+            {say(row.code, { from: days(row.fromDays), to: days(row.toDays) })}{' '}
+            <Box component="span" sx={{ color: role('inkMuted') }}>
+              {say(`${row.code}.why`)}
+            </Box>
+          </li>
+        ))}
+      </Box>
+    </Panel>
+  );
+}

@@ -1,0 +1,237 @@
+import Box from '@mui/material/Box';
+import { useWindowVirtualizer } from '@tanstack/react-virtual';
+import { memo, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { Link } from 'react-router';
+import { BottleDrawing } from '../../shared/drawings/BottleDrawing.tsx';
+import type { Living } from '../../shared/shelf.ts';
+import { heading, role } from '../../theme/theme.ts';
+import { sayDrink } from '../../words/names.ts';
+import { days, moment, say, volume } from '../../words/say.ts';
+import { deadlineWord, TONE } from './life.tsx';
+
+/** Bottles under one heading; without a heading they are all that there is. */
+export interface ShelfGroup {
+  key: string;
+  title: string | null;
+  /** Beside the heading. */
+  note?: string;
+  living: readonly Living[];
+}
+
+/** A bottle with what stands under it is so wide and about so high, px. */
+const CARD_W = 132;
+const CARD_H = 300;
+const HEAD_H = 52;
+/** Rows beyond the window that are kept ready. */
+const OVERSCAN = 2;
+
+type Line = { kind: 'head'; group: ShelfGroup } | { kind: 'bottles'; key: string; living: readonly Living[] };
+
+const STYLES = {
+  // The board runs on under an empty end of a row.
+  '& .row': {
+    display: 'grid',
+    listStyle: 'none',
+    margin: 0,
+    padding: 0,
+    background: `linear-gradient(${role('rimSoft')}, ${role('rimSoft')}) 0 178px / 100% 5px no-repeat`,
+  },
+  '& .row > li': { minWidth: 0 },
+  '& .card': {
+    all: 'unset',
+    boxSizing: 'border-box',
+    cursor: 'pointer',
+    display: 'block',
+    width: '100%',
+    color: role('ink'),
+  },
+  '& .card:focus-visible': { outline: `3px solid ${role('rim')}`, outlineOffset: 2, borderRadius: '6px' },
+  '& .stand': {
+    height: 178,
+    display: 'flex',
+    alignItems: 'flex-end',
+    paddingLeft: '12px',
+    marginBottom: '5px',
+  },
+  '& .under': { padding: '8px 8px 14px 12px' },
+  '& .bar': {
+    height: 8,
+    maxWidth: 84,
+    borderRadius: '4px',
+    overflow: 'hidden',
+    marginBottom: '4px',
+    background: role('hairline'),
+    border: `1px solid ${role('line')}`,
+    boxSizing: 'content-box',
+  },
+  '& .bar > i': { display: 'block', height: '100%' },
+  '& .until': heading,
+  '& .name': { fontSize: '0.9rem' },
+  '& .mark': { fontSize: '0.9rem', fontWeight: 700, color: role('caution') },
+  '& .more': { fontSize: '0.85rem', color: role('inkMuted') },
+  ...Object.fromEntries(
+    (['ready', 'caution', 'danger'] as const).flatMap((tone) => [
+      [`& .${tone} .until`, { color: role(tone) }],
+      [`& .${tone} .bar > i`, { background: role(tone) }],
+    ]),
+  ),
+} as const;
+
+/**
+ * Bottles on shelves, drawn to scale. Only the rows near the window are there, so that five years of bottles scroll as
+ * a handful does.
+ */
+export function BottleShelves(props: {
+  groups: readonly ShelfGroup[];
+  placeOf: (living: Living) => string | null;
+  nowMs: number;
+  zone: string;
+}) {
+  const { groups, placeOf, nowMs, zone } = props;
+  const box = useRef<HTMLDivElement>(null);
+  const [columns, setColumns] = useState(6);
+  const [top, setTop] = useState(0);
+  useLayoutEffect(() => {
+    const { current } = box;
+    if (!current) return;
+    const measure = () => {
+      setColumns(Math.max(1, Math.floor(current.clientWidth / CARD_W)));
+      setTop(current.getBoundingClientRect().top + window.scrollY);
+    };
+    measure();
+    const watch = new ResizeObserver(measure);
+    watch.observe(current);
+    return () => watch.disconnect();
+  }, []);
+  const lines = useMemo(
+    () =>
+      groups.flatMap((group): Line[] => [
+        ...(group.title === null ? [] : [{ kind: 'head' as const, group }]),
+        ...Array.from(
+          { length: Math.ceil(group.living.length / columns) },
+          (_, i): Line => ({
+            kind: 'bottles',
+            key: `${group.key}:${i}`,
+            living: group.living.slice(i * columns, (i + 1) * columns),
+          }),
+        ),
+      ]),
+    [groups, columns],
+  );
+  const rows = useWindowVirtualizer({
+    count: lines.length,
+    estimateSize: (i) => (lines[i]?.kind === 'head' ? HEAD_H : CARD_H),
+    overscan: OVERSCAN,
+    scrollMargin: top,
+    getItemKey: (i) => {
+      const line = lines[i]!;
+      return line.kind === 'head' ? `head:${line.group.key}` : line.key;
+    },
+  });
+  // biome-ignore lint/correctness/useExhaustiveDependencies: rows are measured anew when their width changes
+  useEffect(() => rows.measure(), [columns]);
+  return (
+    <Box ref={box} sx={{ position: 'relative', ...STYLES }} style={{ height: rows.getTotalSize() }}>
+      {rows.getVirtualItems().map((row) => {
+        const line = lines[row.index]!;
+        return (
+          <div
+            key={row.key}
+            ref={rows.measureElement}
+            data-index={row.index}
+            style={{
+              position: 'absolute',
+              top: 0,
+              left: 0,
+              width: '100%',
+              transform: `translateY(${row.start - rows.options.scrollMargin}px)`,
+            }}
+          >
+            {line.kind === 'head' ? (
+              <Head group={line.group} />
+            ) : (
+              <ul className="row" style={{ gridTemplateColumns: `repeat(${columns}, minmax(0, 1fr))` }}>
+                {line.living.map((living) => (
+                  <Card
+                    key={living.item.facts.itemId}
+                    living={living}
+                    place={placeOf(living)}
+                    nowMs={nowMs}
+                    zone={zone}
+                  />
+                ))}
+              </ul>
+            )}
+          </div>
+        );
+      })}
+    </Box>
+  );
+}
+
+function Head({ group }: { group: ShelfGroup }) {
+  return (
+    <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1.5, flexWrap: 'wrap', pt: 1, pb: 0.5 }}>
+      <Box component="h2" sx={{ ...heading, m: 0, fontSize: '1.1rem' }}>
+        {group.title}
+      </Box>
+      {group.note && <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem' }}>{group.note}</Box>}
+    </Box>
+  );
+}
+
+const Card = memo(function Card(props: {
+  living: Living;
+  place: string | null;
+  nowMs: number;
+  zone: string;
+}) {
+  const { living, place, nowMs, zone } = props;
+  const { item, life, leftMl } = living;
+  const { facts, log } = item;
+  const alcohol = facts.marks.some((m) => m === 'alcohol' || m === 'littleAlcohol');
+  return (
+    <li data-testid="bottle" className={TONE[life.verdict]}>
+      <Link className="card" to={`/shelf/${facts.itemId}`}>
+        <div className="stand">
+          <BottleDrawing
+            sizeMl={facts.sizeMl}
+            share={(leftMl / facts.sizeMl) * 0.98}
+            colour={facts.colour}
+            height={176}
+          />
+        </div>
+        <div className="under">
+          <div
+            className="bar"
+            role="img"
+            aria-label={life.leftShare > 0 ? `${days(life.leftDays)} left` : 'nothing left'}
+          >
+            <i style={{ width: `${Math.round(life.leftShare * 100)}%` }} />
+          </div>
+          <div className="until">{deadlineWord(life, nowMs, zone)}</div>
+          <div className="name">
+            {sayDrink(facts.recipeId, facts.drinkName)}
+            {facts.lot && `, ${facts.lot.name.toLowerCase()}`}
+          </div>
+          {alcohol && <div className="mark">{say('mark.alcohol')}</div>}
+          {life.own?.longer && <div className="mark">my own rule</div>}
+          <div className="more">
+            {[
+              life.frozen
+                ? 'frozen'
+                : log.openedMs !== null
+                  ? `opened ${moment(log.openedMs, nowMs, zone)}`
+                  : 'sealed',
+              place,
+              facts.forWhom ? `for ${facts.forWhom}` : null,
+              leftMl < facts.bottle.volumeMl ? `${volume(leftMl / 1000)} left` : null,
+            ]
+              .filter(Boolean)
+              .join(', ')}
+          </div>
+        </div>
+      </Link>
+    </li>
+  );
+});

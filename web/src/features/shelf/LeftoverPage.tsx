@@ -1,0 +1,160 @@
+import { type LeftoverUse, leftoverLife, leftoverRow } from '@big-ladle/core';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import type { ShelfThing } from '../../shared/apiTypes.ts';
+import { Choice } from '../../shared/Choice.tsx';
+import { placeName, placesOf } from '../../shared/house.ts';
+import { QuantityField } from '../../shared/QuantityField.tsx';
+import { Caution, Figure, PageHead, Panel } from '../../shared/ui.tsx';
+import { role, thumb } from '../../theme/theme.ts';
+import { sayDrink, sayItem } from '../../words/names.ts';
+import { days, grams, num, percent, say, volume } from '../../words/say.ts';
+import { History } from './History.tsx';
+import { LookAt } from './Look.tsx';
+import { useLeftoverFacts } from './leftoverFacts.ts';
+import { deadlineWord, TONE } from './life.tsx';
+import { goneWord, type ThingInput } from './thing.ts';
+
+/** A leftover: how long it keeps where, what it is good for, what went into what. */
+export function LeftoverPage(props: ThingInput & { thing: Extract<ShelfThing, { kind: 'leftover' }> }) {
+  const { thing, kitchen, around, nowMs, say: tell } = props;
+  const { facts, log } = thing;
+  const { leftover } = facts;
+  const life = leftoverLife(leftover, log, around, nowMs);
+  const { uses, screen, strength } = useLeftoverFacts(leftover);
+  const row = leftoverRow(leftover.kind);
+  const here = log.places.at(-1)!.place;
+  const gone = goneWord(log, nowMs, kitchen.zone) ?? (life.leftG < 1 ? 'all of it is used' : null);
+  const portionG = leftover.massG / leftover.portions;
+  const [amount, setAmount] = useState(Math.max(1, Math.round(Math.min(portionG, life.leftG))));
+  const fridgeDays = leftover.boiled ? row.fridgeDays.boiled : row.fridgeDays.raw;
+  const used = (use: LeftoverUse) =>
+    void tell([{ kind: 'used', body: { massG: Math.min(amount, Math.ceil(life.leftG)), use } }]);
+  return (
+    <>
+      <PageHead title={say(`leftover.${leftover.kind}`)} beside={sayDrink(facts.recipeId, facts.drinkName)}>
+        <Button component={Link} to={`/shelf/labels?ids=${facts.itemId}`} variant="outlined">
+          Label
+        </Button>
+        <Button component={Link} to="/shelf?view=leftovers" variant="outlined">
+          Leftovers
+        </Button>
+      </PageHead>
+      <Box
+        sx={{
+          display: 'grid',
+          gap: 1.75,
+          gridTemplateColumns: { xs: 'minmax(0,1fr)', lg: 'repeat(2, minmax(0,1fr))' },
+          alignItems: 'start',
+        }}
+      >
+        <Box sx={{ display: 'grid', gap: 1.75, minWidth: 0 }}>
+          <Panel title="Use by" aside={gone ?? undefined}>
+            <Figure value={deadlineWord(life, nowMs, kitchen.zone)} size="2rem" testId="leftover-deadline" />
+            <Box sx={{ color: role(TONE[life.verdict]), fontWeight: 700 }}>
+              {grams(life.leftG)} of {grams(leftover.massG)} left, {placeName(kitchen, here).toLowerCase()}
+            </Box>
+            <Box component="ul" sx={{ pl: 2.5, my: 1 }}>
+              <li>
+                {leftover.boiled ? 'Boiled' : 'Raw'}: {days(fridgeDays)} in the fridge,{' '}
+                {days(row.freezerDays)} in the freezer, two hours out of the cold at most.
+              </li>
+              {leftover.heldMl > 1 && <li>{volume(leftover.heldMl / 1000)} of liquor are in it still.</li>}
+              {leftover.ingredientIds.length > 0 && (
+                <li>
+                  {leftover.ingredientIds.map((id) => sayItem(id).toLowerCase()).join(', ')}:{' '}
+                  {percent(leftover.strengthShare)} of its strength is left, so it is{' '}
+                  {say(`portion.${strength}`)}.
+                </li>
+              )}
+              {leftover.portions > 1 && (
+                <li>
+                  {num(leftover.portions)} portions of {grams(portionG)}.
+                </li>
+              )}
+            </Box>
+            {gone === null && (
+              <Choice
+                label="It stands"
+                value={here}
+                options={placesOf(kitchen).map((p) => ({ value: p.id, text: p.name }))}
+                onChange={(place) => place !== here && void tell([{ kind: 'moved', body: { place } }])}
+              />
+            )}
+          </Panel>
+          {gone === null && <LookAt kind="leftover" log={log} nowMs={nowMs} zone={kitchen.zone} say={tell} />}
+        </Box>
+        <Box sx={{ display: 'grid', gap: 1.75, minWidth: 0 }}>
+          <Panel title="What it is good for" testId="uses">
+            {gone === null && (
+              <QuantityField
+                label="So much of it"
+                value={amount}
+                min={1}
+                max={Math.max(1, Math.ceil(life.leftG))}
+                decimals={0}
+                unit="g"
+                onCommit={setAmount}
+                testId="used-grams"
+              />
+            )}
+            {uses.map((use) => (
+              <Box
+                key={use}
+                sx={{
+                  display: 'flex',
+                  gap: 1.5,
+                  alignItems: 'center',
+                  py: 1,
+                  borderBottom: `1px solid ${role('hairline')}`,
+                }}
+              >
+                <Box sx={{ flex: 1, minWidth: 0 }}>
+                  <strong>{say(`use.${use}`)}</strong>
+                  <Box sx={{ color: role('inkMuted'), fontSize: '0.92rem' }}>{say(`use.${use}.how`)}</Box>
+                </Box>
+                {gone === null && (
+                  <Button
+                    variant="outlined"
+                    sx={thumb}
+                    onClick={() => used(use)}
+                    aria-label={`Used: ${say(`use.${use}`)}`}
+                  >
+                    Used
+                  </Button>
+                )}
+              </Box>
+            ))}
+            <Box sx={{ mt: 1.25 }} data-testid="screen">
+              {screen.length > 0 ? (
+                <Caution
+                  severity="caution"
+                  word="Not for animals"
+                  text={`${screen.map((code) => say(`screen.${code}`)).join(', ')}.`}
+                />
+              ) : (
+                <Box sx={{ color: role('inkMuted') }}>
+                  For hens or rabbits: fresh, without stones, never mouldy, a handful. Ask those who keep
+                  them.
+                </Box>
+              )}
+            </Box>
+            {gone === null && (
+              <Button
+                variant="outlined"
+                color="error"
+                sx={{ ...thumb, mt: 1.5 }}
+                onClick={() => void tell([{ kind: 'discarded', body: { why: 'thrown out' } }])}
+              >
+                Thrown out
+              </Button>
+            )}
+          </Panel>
+          <History id={facts.itemId} kitchen={kitchen} nowMs={nowMs} say={tell} />
+        </Box>
+      </Box>
+    </>
+  );
+}

@@ -1,0 +1,73 @@
+import type { BottleLife } from '@big-ladle/core';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useState } from 'react';
+import { QuantityField } from '../../shared/QuantityField.tsx';
+import { useKitchen } from '../../shared/queries.ts';
+import { saveKitchen } from '../../shared/saveKitchen.ts';
+import { Caution, Panel } from '../../shared/ui.tsx';
+import { role } from '../../theme/theme.ts';
+import { days } from '../../words/say.ts';
+
+/** The cook's own rule for a drink: a shorter one counts at once, a longer one is shown as such, its caution kept. */
+export function OwnRule(props: { recipeId: string; life: BottleLife; toolDays: number }) {
+  const { recipeId, life, toolDays } = props;
+  const { data } = useKitchen();
+  const rules = data?.kitchen.ownRules ?? [];
+  const rule = rules.find((r) => r.recipeId === recipeId);
+  const [value, setValue] = useState<number | null>(rule?.sealedDays ?? null);
+  if (!data) return null;
+  const others = rules.filter((r) => r.recipeId !== recipeId);
+  const put = (sealedDays: number | null) =>
+    void saveKitchen({ ownRules: sealedDays === null ? others : [...others, { recipeId, sealedDays }] });
+  return (
+    <Panel title="My own rule" testId="own-rule">
+      <Box sx={{ color: role('inkMuted') }}>
+        For every bottle of this drink, days sealed. Shorter counts at once. Longer is yours alone, and
+        marked.
+      </Box>
+      <Box sx={{ display: 'flex', gap: 1, mt: 1.25, flexWrap: 'wrap', alignItems: 'flex-start' }}>
+        <QuantityField
+          label="Days"
+          value={value}
+          min={0}
+          max={365}
+          decimals={0}
+          width={110}
+          onCommit={(v) => setValue(Math.round(v))}
+          testId="own-days"
+        />
+        <Button
+          variant="outlined"
+          disabled={value === null || value === rule?.sealedDays}
+          onClick={() => put(value)}
+        >
+          That is my rule
+        </Button>
+        {rule && (
+          <Button
+            color="inherit"
+            onClick={() => {
+              put(null);
+              setValue(null);
+            }}
+          >
+            No rule of my own
+          </Button>
+        )}
+      </Box>
+      {rule && rule.sealedDays > toolDays && (
+        <Box sx={{ mt: 1 }}>
+          <Caution
+            severity="danger"
+            word="Longer than this tool gives"
+            text={`${days(rule.sealedDays)} are your own rule; from what was done it would be ${days(toolDays)}. Nobody has shown that it keeps longer.`}
+          />
+        </Box>
+      )}
+      {rule && life.own && !life.own.longer && (
+        <Box sx={{ mt: 1 }}>Your rule counts: {days(rule.sealedDays)}.</Box>
+      )}
+    </Panel>
+  );
+}

@@ -1,0 +1,196 @@
+import { type Message, messagesOf, type Reminder } from '@big-ladle/core';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { Link } from 'react-router';
+import { useRates, useReminders } from '../../shared/reminders.ts';
+import { saveText } from '../../shared/saveText.ts';
+import type { Shelf } from '../../shared/shelf.ts';
+import { Panel, Row } from '../../shared/ui.tsx';
+import { role } from '../../theme/theme.ts';
+import { sayDrink } from '../../words/names.ts';
+import { celsius, dayOf, litres, moment, num, say, volume } from '../../words/say.ts';
+import '../../words/shelfWords.ts';
+
+/** What a reminder is about: a drink and its lot, a leftover, a warm fridge. */
+export function aboutWords(r: Reminder): string {
+  if (r.kind === 'warm') return 'The fridge';
+  const what = sayDrink(r.recipeId, r.drinkName);
+  if (r.about?.startsWith('leftover.')) return `${say(r.about)} (${what})`;
+  return r.about && r.kind !== 'gift' ? `${what}, ${r.about.toLowerCase()}` : what;
+}
+
+const countWords = (r: Reminder): string =>
+  r.about?.startsWith('leftover.')
+    ? 'left over'
+    : `${num(r.itemIds.length)} ${r.itemIds.length === 1 ? 'bottle' : 'bottles'}`;
+
+/** A message as it would be read on a phone. */
+export const messageWords = (r: Reminder): string =>
+  say(`message.${r.kind}`, {
+    what: aboutWords(r),
+    count: countWords(r),
+    about: r.about ?? '',
+    temp: celsius(Number(r.about ?? 0)),
+  });
+
+/** How far ahead reminders are shown. */
+const AHEAD_MS = 400 * 24 * 3_600_000;
+
+/** What wants doing and when; into a calendar; and what would be sent to whom. */
+export function Reminders({ shelf, nowMs }: { shelf: Shelf; nowMs: number }) {
+  const { kitchen } = shelf;
+  const reminders = useReminders(shelf, nowMs).filter((r) => r.atMs < nowMs + AHEAD_MS);
+  const due = reminders.filter((r) => r.atMs <= nowMs);
+  const later = reminders.filter((r) => r.atMs > nowMs);
+  const people = kitchen.messageTo ?? [];
+  const messages = messagesOf(reminders, people);
+  const save = async () => {
+    // Asked for now and then: not part of the page.
+    const { default: ical, ICalEventBusyStatus } = await import('ical-generator');
+    const calendar = ical({ name: 'Cold shelf', prodId: { company: 'Big Ladle', product: 'shelf' } });
+    for (const r of reminders) {
+      const event = calendar.createEvent({
+        id: r.key.replaceAll(/[^\w:.-]/g, '-'),
+        start: new Date(r.atMs),
+        end: new Date(r.atMs + 15 * 60_000),
+        summary: `${say(`remind.${r.kind}`)}: ${aboutWords(r)}`,
+        description: messageWords(r),
+        busystatus: ICalEventBusyStatus.FREE,
+      });
+      const [only] = r.itemIds;
+      if (r.itemIds.length === 1 && only) event.url(`${window.location.origin}/shelf/${only}`);
+    }
+    saveText('cold-shelf.ics', calendar.toString(), 'text/calendar');
+  };
+  return (
+    <Box
+      sx={{
+        display: 'grid',
+        gap: 1.75,
+        gridTemplateColumns: { xs: 'minmax(0,1fr)', lg: 'repeat(2, minmax(0,1fr))' },
+        alignItems: 'start',
+      }}
+    >
+      <Panel title="What wants doing" testId="reminders">
+        {reminders.length === 0 && <Box>Nothing: no bottle asks for anything.</Box>}
+        <List reminders={due} nowMs={nowMs} zone={kitchen.zone} due />
+        <List reminders={later} nowMs={nowMs} zone={kitchen.zone} />
+        {reminders.length > 0 && (
+          <Button variant="outlined" sx={{ mt: 1.5 }} onClick={() => void save()}>
+            Into the calendar
+          </Button>
+        )}
+      </Panel>
+      <Box sx={{ display: 'grid', gap: 1.75, minWidth: 0 }}>
+        <Rates shelf={shelf} nowMs={nowMs} />
+        <Outbox messages={messages} people={people.length} nowMs={nowMs} zone={kitchen.zone} />
+      </Box>
+    </Box>
+  );
+}
+
+function List(props: { reminders: readonly Reminder[]; nowMs: number; zone: string; due?: boolean }) {
+  const { reminders, nowMs, zone, due } = props;
+  return reminders.map((r) => {
+    const [only] = r.itemIds;
+    const to =
+      r.itemIds.length === 1 && only
+        ? `/shelf/${only}`
+        : r.kind === 'warm'
+          ? '/kitchen'
+          : '/shelf?view=drink';
+    return (
+      <Row
+        key={r.key}
+        testId="reminder"
+        label={
+          <>
+            <Link to={to}>{say(`remind.${r.kind}`)}</Link>: {aboutWords(r)}
+            {r.itemIds.length > 1 && `, ${countWords(r)}`}
+            {r.kind === 'gift' && r.about ? `, ${r.about}` : ''}
+            {r.kind === 'warm' && `, up to ${celsius(Number(r.about ?? 0))}`}
+          </>
+        }
+        note={
+          <Box
+            component="span"
+            sx={
+              due
+                ? { color: role('caution'), fontWeight: 700, whiteSpace: 'nowrap' }
+                : { whiteSpace: 'nowrap' }
+            }
+          >
+            {due ? 'now' : moment(r.atMs, nowMs, zone)}
+          </Box>
+        }
+      >
+        {null}
+      </Row>
+    );
+  });
+}
+
+/** How fast each drink goes and when to make the next. */
+function Rates({ shelf, nowMs }: { shelf: Shelf; nowMs: number }) {
+  const rates = useRates(shelf, nowMs);
+  const { zone } = shelf.kitchen;
+  if (rates.length === 0) return null;
+  return (
+    <Panel title="How fast it goes" testId="rates">
+      {rates.map(({ recipeId, drinkName, leftMl, rate }) => (
+        <Box key={recipeId} sx={{ py: 1, borderBottom: `1px solid ${role('hairline')}` }}>
+          <strong>{sayDrink(recipeId, drinkName)}</strong>, {litres(leftMl / 1000)} left
+          <Box sx={{ color: role('inkMuted') }}>
+            {rate.lastGlassMs === null
+              ? 'None was poured of late.'
+              : `${volume(rate.mlPerDay / 1000)} a day of late: the last glass goes ${dayOf(rate.lastGlassMs, zone)}; begin the next ${dayOf(rate.makeMs ?? nowMs, zone)}.`}
+            {rate.lastGlassMs !== null &&
+              rate.leftOverMl > 50 &&
+              ` ${volume(rate.leftOverMl / 1000)} would outlive their date: freeze or give away some.`}
+          </Box>
+        </Box>
+      ))}
+    </Panel>
+  );
+}
+
+/** So many of either are shown. */
+const SHOWN = 8;
+
+/** A stand-in for phone messages: what would be sent, when, to whom. Nothing leaves the machine. */
+function Outbox(props: { messages: readonly Message[]; people: number; nowMs: number; zone: string }) {
+  const { messages, people, nowMs, zone } = props;
+  const sent = messages.filter((m) => m.atMs <= nowMs).slice(-SHOWN);
+  const coming = messages.filter((m) => m.atMs > nowMs).slice(0, SHOWN);
+  const line = (m: Message) => (
+    <Box key={m.key} data-testid="message" sx={{ py: 1, borderBottom: `1px solid ${role('hairline')}` }}>
+      <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem' }}>
+        to {m.to}, {moment(m.atMs, nowMs, zone)}
+      </Box>
+      {messageWords(m.reminder)}
+    </Box>
+  );
+  return (
+    <Panel title="Messages" aside="simulated: nothing leaves this machine" testId="outbox">
+      {people === 0 ? (
+        <Box sx={{ color: role('inkMuted') }}>
+          Nobody is to be told. <Link to="/kitchen">Kitchen</Link> says who would get which.
+        </Box>
+      ) : (
+        <>
+          {sent.length > 0 && (
+            <Box component="h3" sx={{ fontSize: '1rem', m: 0 }}>
+              Would have gone out
+            </Box>
+          )}
+          {sent.map(line)}
+          <Box component="h3" sx={{ fontSize: '1rem', m: 0, mt: 1.5 }}>
+            To come
+          </Box>
+          {coming.length === 0 && <Box sx={{ color: role('inkMuted') }}>None for now.</Box>}
+          {coming.map(line)}
+        </>
+      )}
+    </Panel>
+  );
+}

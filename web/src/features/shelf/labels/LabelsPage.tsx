@@ -1,0 +1,423 @@
+import { portionStrength } from '@big-ladle/core';
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import GlobalStyles from '@mui/material/GlobalStyles';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { useEffect, useMemo, useState } from 'react';
+import { createPortal, flushSync } from 'react-dom';
+import { Link, useSearchParams } from 'react-router';
+import { useBook } from '../../../shared/book.ts';
+import { Choice } from '../../../shared/Choice.tsx';
+import { notify } from '../../../shared/notices.ts';
+import { QuantityField } from '../../../shared/QuantityField.tsx';
+import { saveBlob } from '../../../shared/saveText.ts';
+import { type Shelf, useShelf } from '../../../shared/shelf.ts';
+import { useNow } from '../../../shared/time.ts';
+import { ErrorPanel, Loading, PageHead, Panel } from '../../../shared/ui.tsx';
+import { role } from '../../../theme/theme.ts';
+import { num } from '../../../words/say.ts';
+import '../../../words/shelfWords.ts';
+import { codeOf } from './code.ts';
+import { type LabelPart, type LabelText, type Measure, setLabel } from './layout.ts';
+import type { SetPage } from './pdf.ts';
+import { placesOnSheet, SHEETS, type SheetFormat } from './sheets.ts';
+import { bottleLabel, byHandLine, leftoverLabel, type Printed, within } from './texts.ts';
+
+const FONT = '"Atkinson Hyperlegible Next", system-ui, sans-serif';
+
+/** Widths by the font that is shipped, which the PDF carries as well. */
+function measureWith(context: CanvasRenderingContext2D): Measure {
+  return (text, sizeMm, bold) => {
+    context.font = `${bold ? 700 : 400} 100px ${FONT}`;
+    return (context.measureText(text).width / 100) * sizeMm;
+  };
+}
+
+/** Waits for the font, so that the first preview is set as the last. */
+function useMeasure(): Measure | null {
+  const [measure, setMeasure] = useState<Measure | null>(null);
+  useEffect(() => {
+    const context = document.createElement('canvas').getContext('2d');
+    if (!context) return;
+    void Promise.all([document.fonts.load(`400 20px ${FONT}`), document.fonts.load(`700 20px ${FONT}`)])
+      .catch(() => undefined)
+      .then(() => setMeasure(() => measureWith(context)));
+  }, []);
+  return measure;
+}
+
+/** Labels for what stands on the shelf: on a sheet, on a roll, or by hand. */
+export function LabelsPage() {
+  const nowMs = useNow(60_000);
+  const { shelf, isPending, error, refetch } = useShelf(nowMs);
+  if (isPending) return <Loading />;
+  if (!shelf) return <ErrorPanel error={error} again={refetch} />;
+  return <Labels shelf={shelf} />;
+}
+
+interface Choosable {
+  id: string;
+  title: string;
+  note: string;
+  labels: readonly LabelText[];
+  /** Its time is over: no label unless it is asked for. */
+  over: boolean;
+}
+
+function useChoosable(shelf: Shelf): Choosable[] {
+  const { book, tables } = useBook();
+  return useMemo(() => {
+    const to: Printed = {
+      zone: shelf.kitchen.zone,
+      origin: window.location.origin,
+      tables,
+      smallMlOf: (recipeId) => book.find((r) => r.id === recipeId)?.servingMl ?? null,
+    };
+    return [
+      ...shelf.living.map(({ item, life }): Choosable => {
+        const label = bottleLabel(item.facts, life, to);
+        return {
+          id: item.facts.itemId,
+          title: label.name,
+          note: `${item.facts.sizeName.toLowerCase()}, ${within(label.until)}${item.facts.forWhom ? `, for ${item.facts.forWhom}` : ''}`,
+          labels: [label],
+          over: life.verdict === 'past' || life.verdict === 'throwOut',
+        };
+      }),
+      ...shelf.leftovers.map(({ item, life }): Choosable => {
+        const { leftover } = item.facts;
+        const label = leftoverLabel(item.facts, life, portionStrength(leftover, tables), to);
+        return {
+          id: item.facts.itemId,
+          title: label.name,
+          note: `${num(leftover.portions)} ${leftover.portions === 1 ? 'portion' : 'portions'}`,
+          labels: Array.from({ length: leftover.portions }, () => label),
+          over: life.verdict === 'past' || life.verdict === 'throwOut',
+        };
+      }),
+    ];
+  }, [shelf, book, tables]);
+}
+
+const HOSTS_OF_THIS_MACHINE = new Set(['localhost', '127.0.0.1', '[::1]']);
+
+function Labels({ shelf }: { shelf: Shelf }) {
+  const [search, setSearch] = useSearchParams();
+  const all = useChoosable(shelf);
+  const asked = search.get('ids')?.split(',') ?? null;
+  const batch = search.get('batch');
+  const first = useMemo(() => {
+    const leftovers = new Set(shelf.leftovers.map((l) => l.item.facts.itemId));
+    const ofBatch = new Set(
+      [...shelf.living, ...shelf.leftovers]
+        .filter((l) => l.item.facts.batchId === batch)
+        .map((l) => l.item.facts.itemId),
+    );
+    return all
+      .filter((c) =>
+        asked
+          ? asked.includes(c.id)
+          : batch
+            ? ofBatch.has(c.id)
+            : search.get('leftovers')
+              ? leftovers.has(c.id)
+              : !leftovers.has(c.id) && !c.over,
+      )
+      .map((c) => c.id);
+  }, [all, asked, batch, search, shelf]);
+  const [chosen, setChosen] = useState<readonly string[] | null>(null);
+  const ids = chosen ?? first;
+  const sheet = SHEETS.find((s) => s.id === search.get('sheet')) ?? SHEETS[0]!;
+  const [skip, setSkip] = useState(0);
+  const [trueSize, setTrueSize] = useState(false);
+  const measure = useMeasure();
+  const labels = useMemo(() => all.filter((c) => ids.includes(c.id)).flatMap((c) => c.labels), [all, ids]);
+  const pages = useMemo(
+    () => (measure ? pagesOf(labels, sheet, skip, measure) : []),
+    [labels, sheet, skip, measure],
+  );
+  const [printing, setPrinting] = useState(false);
+  const [busy, setBusy] = useState(false);
+  const perPage = sheet.columns * sheet.rows;
+  const print = () => {
+    window.addEventListener('afterprint', () => setPrinting(false), { once: true });
+    flushSync(() => setPrinting(true));
+    window.print();
+  };
+  const save = async () => {
+    setBusy(true);
+    try {
+      // Drawing a PDF is asked for now and then: not part of the page.
+      const { labelsPdf } = await import('./pdf.ts');
+      const bytes = await labelsPdf(sheet, pages);
+      saveBlob('labels.pdf', new Blob([bytes as BlobPart], { type: 'application/pdf' }));
+    } catch (error) {
+      notify(
+        'error',
+        `The PDF could not be made: ${error instanceof Error ? error.message : 'no reason given'}`,
+      );
+    } finally {
+      setBusy(false);
+    }
+  };
+  if (all.length === 0)
+    return (
+      <>
+        <PageHead title="Labels" />
+        <Panel>
+          Nothing stands on the <Link to="/shelf">cold shelf</Link>: labels come with bottles.
+        </Panel>
+      </>
+    );
+  return (
+    <>
+      <PageHead
+        title="Labels"
+        beside={`${num(labels.length)} on ${num(pages.length)} ${perPage === 1 ? 'pieces of the roll' : pages.length === 1 ? 'sheet' : 'sheets'}`}
+      >
+        <Button variant="contained" onClick={() => void save()} disabled={busy || pages.length === 0}>
+          {busy ? 'One moment …' : 'Save as PDF'}
+        </Button>
+        <Button variant="outlined" onClick={print} disabled={pages.length === 0}>
+          Print
+        </Button>
+      </PageHead>
+      <Box
+        sx={{
+          display: 'grid',
+          gap: 1.75,
+          gridTemplateColumns: { xs: 'minmax(0,1fr)', lg: 'minmax(0,2fr) minmax(0,3fr)' },
+          alignItems: 'start',
+        }}
+      >
+        <Box sx={{ display: 'grid', gap: 1.75, minWidth: 0 }}>
+          <Panel title="On what">
+            <Box sx={{ display: 'grid', gap: 1.5 }}>
+              <TextField
+                select
+                label="Sheet or roll"
+                value={sheet.id}
+                onChange={(e) => {
+                  search.set('sheet', e.target.value);
+                  setSearch(search, { replace: true });
+                }}
+              >
+                {SHEETS.map((s) => (
+                  <MenuItem key={s.id} value={s.id}>
+                    {s.name}
+                  </MenuItem>
+                ))}
+              </TextField>
+              {perPage > 1 && (
+                <QuantityField
+                  label="Places used already on the first sheet"
+                  value={skip}
+                  min={0}
+                  max={perPage - 1}
+                  decimals={0}
+                  width={300}
+                  onCommit={(v) => setSkip(Math.round(v))}
+                  testId="skip"
+                />
+              )}
+              {HOSTS_OF_THIS_MACHINE.has(window.location.hostname) && (
+                <Alert severity="info">
+                  The square codes lead to {window.location.host}: they open on this machine only. Open Big
+                  Ladle by its address in the home network before you print, and a phone finds the bottle too.
+                </Alert>
+              )}
+              <Box sx={{ color: role('inkMuted') }}>
+                Print at 100 %, without “fit to page”. The dates are as they stand now; a warm night moves
+                them.
+              </Box>
+            </Box>
+          </Panel>
+          <Choose all={all} ids={ids} onIds={setChosen} />
+          <Panel title="By hand" aside="a pen and a strip of tape" testId="by-hand">
+            {[...new Set(labels.map(byHandLine))].map((line) => (
+              <Box key={line} sx={{ py: 0.75, borderBottom: `1px solid ${role('hairline')}` }}>
+                {line}
+              </Box>
+            ))}
+          </Panel>
+        </Box>
+        <Panel
+          title="How it comes out"
+          aside={
+            <Choice
+              label=""
+              value={trueSize ? 'true' : 'fit'}
+              options={[
+                { value: 'fit', text: 'whole sheet' },
+                { value: 'true', text: 'true size' },
+              ]}
+              onChange={(v) => setTrueSize(v === 'true')}
+            />
+          }
+          testId="preview"
+        >
+          <Box sx={{ display: 'grid', gap: 1.5, overflow: 'auto', maxHeight: '80vh' }}>
+            {pages.slice(0, PREVIEWED).map((page, i) => (
+              // biome-ignore lint/suspicious/noArrayIndexKey: pages are only counted
+              <Page key={i} page={page} sheet={sheet} trueSize={trueSize} lines />
+            ))}
+            {pages.length > PREVIEWED && <Box>and {num(pages.length - PREVIEWED)} more</Box>}
+          </Box>
+        </Panel>
+      </Box>
+      {printing &&
+        createPortal(
+          <>
+            <GlobalStyles
+              styles={{
+                '@page': { size: `${sheet.pageW}mm ${sheet.pageH}mm`, margin: 0 },
+                '@media print': {
+                  'body > :not(.sheets)': { display: 'none !important' },
+                  'body, html': { background: '#fff !important', margin: 0 },
+                  '.sheets > svg': { breakAfter: 'page', display: 'block' },
+                },
+                '@media screen': { '.sheets': { display: 'none' } },
+              }}
+            />
+            <div className="sheets">
+              {pages.map((page, i) => (
+                // biome-ignore lint/suspicious/noArrayIndexKey: pages are only counted
+                <Page key={i} page={page} sheet={sheet} trueSize />
+              ))}
+            </div>
+          </>,
+          document.body,
+        )}
+    </>
+  );
+}
+
+/** More pages than this are counted, not shown. */
+const PREVIEWED = 6;
+
+function pagesOf(
+  labels: readonly LabelText[],
+  sheet: SheetFormat,
+  skip: number,
+  measure: Measure,
+): SetPage[] {
+  const places = placesOnSheet(sheet, labels.length, Math.min(skip, sheet.columns * sheet.rows - 1));
+  const pages: { x: number; y: number; parts: readonly LabelPart[] }[][] = [];
+  for (const [i, label] of labels.entries()) {
+    const { page, x, y } = places[i]!;
+    pages[page] ??= [];
+    pages[page].push({
+      x,
+      y,
+      parts: setLabel(label, sheet.labelW, sheet.labelH, codeOf(label.url), measure),
+    });
+  }
+  return pages.map((page) => ({ labels: page ?? [] }));
+}
+
+/** A page of labels drawn in millimetres: the preview, and what the browser prints. */
+function Page(props: { page: SetPage; sheet: SheetFormat; trueSize: boolean; lines?: boolean }) {
+  const { page, sheet, trueSize, lines } = props;
+  return (
+    <svg
+      data-testid="sheet"
+      role="img"
+      aria-label={`A sheet with ${page.labels.length} labels`}
+      viewBox={`0 0 ${sheet.pageW} ${sheet.pageH}`}
+      width={trueSize ? `${sheet.pageW}mm` : '100%'}
+      height={trueSize ? `${sheet.pageH}mm` : undefined}
+      style={{ background: '#fff', color: '#000', display: 'block', flexShrink: 0 }}
+    >
+      {page.labels.map(({ x, y, parts }) => (
+        <g key={`${x},${y}`} transform={`translate(${x} ${y})`}>
+          {lines && (
+            <rect
+              width={sheet.labelW}
+              height={sheet.labelH}
+              rx={1.5}
+              fill="none"
+              stroke="#9aa7c4"
+              strokeWidth={0.2}
+              strokeDasharray="1 1"
+            />
+          )}
+          {parts.map((part, i) =>
+            part.kind === 'text' ? (
+              <text
+                // biome-ignore lint/suspicious/noArrayIndexKey: parts of a label are only counted
+                key={i}
+                x={part.x}
+                y={part.y}
+                fontSize={part.sizeMm}
+                fontWeight={part.bold ? 700 : 400}
+                fontFamily={FONT}
+                fill="#000"
+              >
+                {part.text}
+              </text>
+            ) : (
+              <path
+                // biome-ignore lint/suspicious/noArrayIndexKey: parts of a label are only counted
+                key={i}
+                fill="#000"
+                d={part.runs
+                  .map(
+                    (run) =>
+                      `M${part.x + run.from * part.moduleMm} ${part.y + run.row * part.moduleMm}h${(run.to - run.from) * part.moduleMm}v${part.moduleMm * 1.01}h${-(run.to - run.from) * part.moduleMm}z`,
+                  )
+                  .join('')}
+              />
+            ),
+          )}
+        </g>
+      ))}
+    </svg>
+  );
+}
+
+/** Which of them get one. */
+function Choose(props: {
+  all: readonly Choosable[];
+  ids: readonly string[];
+  onIds: (ids: readonly string[]) => void;
+}) {
+  const { all, ids, onIds } = props;
+  return (
+    <Panel title="For which">
+      <Box sx={{ display: 'flex', gap: 1, mb: 0.5 }}>
+        <Button size="small" onClick={() => onIds(all.map((c) => c.id))}>
+          All
+        </Button>
+        <Button size="small" onClick={() => onIds([])}>
+          None
+        </Button>
+      </Box>
+      <Box sx={{ maxHeight: 320, overflow: 'auto', display: 'grid' }}>
+        {all.map((c) => (
+          <FormControlLabel
+            key={c.id}
+            control={
+              <Checkbox
+                checked={ids.includes(c.id)}
+                onChange={(_, on) => onIds(on ? [...ids, c.id] : ids.filter((id) => id !== c.id))}
+              />
+            }
+            label={
+              <>
+                {c.title}
+                <Box component="span" sx={{ color: role('inkMuted') }}>
+                  {' '}
+                  {c.note}
+                </Box>
+              </>
+            }
+          />
+        ))}
+      </Box>
+    </Panel>
+  );
+}

@@ -1,0 +1,195 @@
+/** What stands on one label. */
+export interface LabelText {
+  itemId: string;
+  name: string;
+  /** Sweetened or not, of whom, which lot. */
+  under: string;
+  made: string;
+  /** "Drink by Thu 3 Dec", or that it is to be thrown out. */
+  until: string;
+  onceOpen: string;
+  keepCold: string;
+  /** How it is taken where it is a concentrate: "30 mL a day until Thu 3 Dec". */
+  taken: string | null;
+  alcohol: string | null;
+  /** A few words each. */
+  cautions: readonly string[];
+  contains: string;
+  code: string;
+  /** What the square code opens. */
+  url: string;
+}
+
+export type LabelPart =
+  | { kind: 'text'; x: number; y: number; sizeMm: number; bold: boolean; text: string }
+  /** Dark modules of the square code, as runs along a row. */
+  | {
+      kind: 'code';
+      x: number;
+      y: number;
+      moduleMm: number;
+      runs: readonly { row: number; from: number; to: number }[];
+      side: number;
+    };
+
+/** How wide a text is at a size, mm. */
+export type Measure = (text: string, sizeMm: number, bold: boolean) => number;
+
+/** A square code as rows of dark and light. */
+export interface CodeMatrix {
+  size: number;
+  dark: (row: number, column: number) => boolean;
+}
+
+const PAD = 2.5;
+/** A module smaller than this no phone reads from a wet bottle, mm. */
+const LEAST_MODULE = 0.42;
+const QUIET_MODULES = 2;
+
+interface Line {
+  text: string;
+  bold: boolean;
+  /** What must stand, however small the label; the rest as far as there is room, in this order. */
+  must: boolean;
+  scale: number;
+}
+
+/** Breaks a text into lines that fit; the last one ends in an ellipsis where more would follow. */
+export function wrapped(
+  text: string,
+  widthMm: number,
+  most: number,
+  sizeMm: number,
+  bold: boolean,
+  measure: Measure,
+): string[] {
+  const lines: string[] = [];
+  let line = '';
+  const words = text.split(/\s+/).filter(Boolean);
+  for (const [i, word] of words.entries()) {
+    const longer = line ? `${line} ${word}` : word;
+    if (measure(longer, sizeMm, bold) <= widthMm || !line) {
+      line = longer;
+      continue;
+    }
+    if (lines.length === most - 1) {
+      let cut = `${line} ${words.slice(i).join(' ')}`;
+      while (cut.length > 1 && measure(`${cut}…`, sizeMm, bold) > widthMm) cut = cut.slice(0, -1).trimEnd();
+      return [...lines, `${cut}…`];
+    }
+    lines.push(line);
+    line = word;
+  }
+  return line ? [...lines, line] : lines;
+}
+
+/** Runs of dark modules along each row. */
+function runsOf(code: CodeMatrix): { row: number; from: number; to: number }[] {
+  const runs: { row: number; from: number; to: number }[] = [];
+  for (let row = 0; row < code.size; row++) {
+    let from = -1;
+    for (let column = 0; column <= code.size; column++) {
+      const dark = column < code.size && code.dark(row, column);
+      if (dark && from < 0) from = column;
+      if (!dark && from >= 0) {
+        runs.push({ row, from, to: column });
+        from = -1;
+      }
+    }
+  }
+  return runs;
+}
+
+/**
+ * Sets a label, in millimetres from its upper left corner; a text's y is its base line. The square code stands at the
+ * right, as large as it is readable; date, cold and cautions always find room, the rest as far as there is some.
+ */
+export function setLabel(
+  label: LabelText,
+  widthMm: number,
+  heightMm: number,
+  code: CodeMatrix,
+  measure: Measure,
+): LabelPart[] {
+  const side = Math.max(
+    Math.min(heightMm - 2 * PAD, widthMm * 0.34, 26),
+    (code.size + 2 * QUIET_MODULES) * LEAST_MODULE,
+  );
+  const moduleMm = side / (code.size + 2 * QUIET_MODULES);
+  const codeX = widthMm - PAD - side;
+  const textW = codeX - 2 * PAD;
+  const lines: Line[] = [
+    { text: label.until, bold: true, must: true, scale: 1.12 },
+    { text: `${label.onceOpen} · ${label.keepCold}`, bold: false, must: true, scale: 1 },
+    ...(label.alcohol ? [{ text: label.alcohol, bold: true, must: true, scale: 1 }] : []),
+    ...(label.taken ? [{ text: label.taken, bold: false, must: true, scale: 1 }] : []),
+    ...(label.cautions.length
+      ? [{ text: `${label.cautions.join(', ')}.`, bold: true, must: true, scale: 1 }]
+      : []),
+    { text: `Made ${label.made} · ${label.code}`, bold: false, must: true, scale: 1 },
+    { text: label.under, bold: false, must: false, scale: 1 },
+    { text: `Contains ${label.contains}.`, bold: false, must: false, scale: 1 },
+  ].filter((l) => l.text.trim() !== '');
+  const tries = [
+    // As large as it may be with something of everything; on a small label with what must stand alone.
+    ...sizes(Math.min(4.6, heightMm / 8), LEAST_FULL_MM).map((sizeMm) => ({ sizeMm, needs: lines })),
+    ...sizes(LEAST_FULL_MM, LEAST_MM).map((sizeMm) => ({ sizeMm, needs: lines.filter((l) => l.must) })),
+  ];
+  let parts: LabelPart[] = [];
+  for (const { sizeMm, needs } of tries) {
+    const set = setLines(label.name, lines, needs, sizeMm, textW, heightMm, measure);
+    parts = set.parts;
+    if (set.fits) break;
+  }
+  return [
+    ...parts,
+    {
+      kind: 'code',
+      x: codeX + QUIET_MODULES * moduleMm,
+      y: (heightMm - side) / 2 + QUIET_MODULES * moduleMm,
+      moduleMm,
+      runs: runsOf(code),
+      side: code.size * moduleMm,
+    },
+  ];
+}
+
+/** Smaller print nobody reads in a fridge; below the other nobody reads it at all, mm. */
+const LEAST_FULL_MM = 2.3;
+const LEAST_MM = 1.5;
+const sizes = (from: number, to: number): number[] =>
+  Array.from({ length: Math.max(1, Math.round((from - to) / 0.1) + 1) }, (_, i) => from - i * 0.1);
+
+const LEADING = 1.22;
+
+/** Lines under a name at one size. @returns whether those that are needed found room. */
+function setLines(
+  name: string,
+  lines: readonly Line[],
+  needs: readonly Line[],
+  sizeMm: number,
+  widthMm: number,
+  heightMm: number,
+  measure: Measure,
+): { parts: LabelPart[]; fits: boolean } {
+  const parts: LabelPart[] = [];
+  let fits = true;
+  let y = PAD;
+  const nameSize = sizeMm * 1.4;
+  for (const text of wrapped(name, widthMm, 2, nameSize, true, measure)) {
+    y += nameSize;
+    parts.push({ kind: 'text', x: PAD, y: y - nameSize * 0.18, sizeMm: nameSize, bold: true, text });
+  }
+  for (const line of lines) {
+    const size = sizeMm * line.scale;
+    const left = Math.floor((heightMm - PAD - y) / (size * LEADING) + 1e-9);
+    const all = wrapped(line.text, widthMm, 99, size, line.bold, measure);
+    if (needs.includes(line) && (line.must ? all.length : 1) > left) fits = false;
+    if (left < 1) continue;
+    for (const text of wrapped(line.text, widthMm, Math.min(left, all.length), size, line.bold, measure)) {
+      y += size * LEADING;
+      parts.push({ kind: 'text', x: PAD, y: y - size * 0.28, sizeMm: size, bold: line.bold, text });
+    }
+  }
+  return { parts, fits };
+}

@@ -1,0 +1,135 @@
+import {
+  audienceOf,
+  type BottleItem,
+  type BottleLife,
+  cautionsOf,
+  cautionTags,
+  DAY_MS,
+  type LeftoverItem,
+  type LeftoverLife,
+  saysAlcohol,
+  smallServings,
+  type Tables,
+} from '@big-ladle/core';
+import { sayDrink, sayItem } from '../../../words/names.ts';
+import { dayOf, days, grams, num, say } from '../../../words/say.ts';
+import type { LabelText } from './layout.ts';
+
+/** A short code for what came of one pot: its day, and three signs of its id. */
+export const batchCode = (batchId: string, madeMs: number, zone: string): string => {
+  const day = new Intl.DateTimeFormat('en-CA', { timeZone: zone, month: '2-digit', day: '2-digit' })
+    .format(madeMs)
+    .replace(/\D/g, '');
+  const tail = batchId
+    .replace(/[^a-zA-Z0-9]/g, '')
+    .slice(-3)
+    .toUpperCase();
+  return `${day}-${tail}`;
+};
+
+/** The last whole day of a life. */
+const lastDay = (deadlineMs: number, zone: string): string => dayOf(deadlineMs - DAY_MS, zone);
+
+/** What is in it, each by its plain name once, in the order in which it went in. */
+const containsOf = (itemIds: readonly string[], tables: Tables): string =>
+  [
+    ...new Set(
+      itemIds
+        .filter((id) => id !== 'water')
+        .map((id) => (tables.ingredients.get(id)?.name ?? sayItem(id)).toLowerCase()),
+    ),
+  ].join(', ') || 'water';
+
+export interface Printed {
+  zone: string;
+  origin: string;
+  tables: Tables;
+  /** A concentrated drink is taken by small glasses, mL; null: it is not. */
+  smallMlOf: (recipeId: string) => number | null;
+}
+
+/** What stands on a bottle's label. Folk sayings never do. */
+export function bottleLabel(facts: BottleItem, life: BottleLife, to: Printed): LabelText {
+  const { zone, origin, tables } = to;
+  const { bottle } = facts;
+  const rows = cautionsOf(
+    cautionTags({ marks: facts.marks, itemIds: facts.itemIds, sourGPerL: facts.sourGPerL, tables }),
+  ).filter((row) => row.onLabel);
+  const cautions = audienceOf(rows).map((a) => say(`audience.${a}`));
+  const small = to.smallMlOf(facts.recipeId);
+  const servings = small === null ? null : smallServings(bottle.volumeMl, small, 1);
+  const lastsMs = servings
+    ? Math.min(life.deadlineMs - DAY_MS, bottle.filledMs + servings.days * DAY_MS)
+    : null;
+  return {
+    itemId: facts.itemId,
+    name: `${sayDrink(facts.recipeId, facts.drinkName)}${facts.lot ? `, ${facts.lot.name.toLowerCase()}` : ''}`,
+    under: [
+      facts.marks.includes('noAddedSugar') ? 'no added sugar' : 'sweetened',
+      facts.forWhom ? `for ${facts.forWhom}` : null,
+      life.own?.longer ? 'date by the maker’s own rule' : null,
+    ]
+      .filter(Boolean)
+      .join(', '),
+    made: dayOf(bottle.filledMs, zone),
+    until:
+      life.verdict === 'throwOut' || life.verdict === 'past'
+        ? 'Throw it out'
+        : `Drink by ${lastDay(life.deadlineMs, zone)}`,
+    onceOpen: `Once open ${days(bottle.keeping.openDays)}`,
+    keepCold: life.frozen ? 'keep frozen, thawed 3 days' : 'keep cold, at most 5 °C',
+    taken:
+      small !== null && lastsMs !== null
+        ? `A small glass of ${num(small)} mL a day, until ${dayOf(lastsMs, zone)}`
+        : null,
+    alcohol: saysAlcohol(facts.abvPct) ? `Contains alcohol, ${num(facts.abvPct, 1)} %` : null,
+    cautions,
+    contains: containsOf(facts.itemIds, tables),
+    code: batchCode(facts.batchId, bottle.filledMs, zone),
+    url: `${origin}/shelf/${facts.itemId}`,
+  };
+}
+
+/** What stands on a leftover's bag: one label a portion. */
+export function leftoverLabel(
+  facts: LeftoverItem,
+  life: LeftoverLife,
+  strength: string,
+  to: Printed,
+): LabelText {
+  const { zone, origin } = to;
+  const { leftover } = facts;
+  return {
+    itemId: facts.itemId,
+    name: say(`leftover.${leftover.kind}`),
+    under: `${grams(leftover.massG / leftover.portions)} a portion, ${say(`portion.${strength}`)}`,
+    made: dayOf(leftover.madeMs, zone),
+    until:
+      life.verdict === 'past' || life.verdict === 'throwOut'
+        ? 'Throw it out'
+        : `Use by ${lastDay(life.deadlineMs, zone)}`,
+    onceOpen: sayDrink(facts.recipeId, facts.drinkName),
+    keepCold: life.frozen ? 'keep frozen' : 'keep cold, at most 5 °C',
+    taken: null,
+    alcohol: leftover.alcohol ? 'Contains alcohol' : null,
+    cautions: [],
+    contains: containsOf(leftover.ingredientIds, to.tables),
+    code: batchCode(facts.batchId, leftover.madeMs, zone),
+    url: `${origin}/shelf/${facts.itemId}`,
+  };
+}
+
+/** As it reads within a line. */
+export const within = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
+
+/** The few words for a pen and a strip of tape. */
+export const byHandLine = (label: LabelText): string =>
+  [
+    label.name,
+    label.until.toLowerCase(),
+    label.onceOpen.toLowerCase(),
+    label.alcohol?.toLowerCase(),
+    label.code,
+  ]
+    .filter(Boolean)
+    .join(' · ');

@@ -1,0 +1,23 @@
+import type { Deed, ItemLog, Kitchen, Surroundings } from '@big-ladle/core';
+import { moment } from '../../words/say.ts';
+
+/** On a phone the columns fall into one, what can be done right below the date. */
+export const COLUMN = { display: { xs: 'contents', lg: 'grid' }, gap: 1.75, minWidth: 0 } as const;
+export const FIRST = { order: { xs: -2, lg: 0 } } as const;
+export const SECOND = { order: { xs: -1, lg: 0 } } as const;
+
+/** What the page of a thing is handed. */
+export interface ThingInput {
+  kitchen: Kitchen;
+  around: Surroundings;
+  nowMs: number;
+  say: (deeds: readonly Deed[]) => Promise<void>;
+}
+
+/** Whether it left, in words; null while it is there. */
+export function goneWord(log: ItemLog, nowMs: number, zone: string): string | null {
+  if (log.discarded) return `thrown out ${moment(log.discarded.atMs, nowMs, zone)}: ${log.discarded.why}`;
+  if (log.given) return `given to ${log.given.to} ${moment(log.given.atMs, nowMs, zone)}`;
+  if (log.finishedMs !== null) return `finished ${moment(log.finishedMs, nowMs, zone)}`;
+  return null;
+}

@@ -1,0 +1,59 @@
+import { type Kitchen, kitchenSchema } from '@big-ladle/core';
+import * as v from 'valibot';
+import { sayField } from '../words/fields.ts';
+import { say } from '../words/say.ts';
+import { ApiError, call } from './api.ts';
+import type { KitchenDoc } from './apiTypes.ts';
+import { notify } from './notices.ts';
+import { keys, queryClient } from './queries.ts';
+
+/** Stores a change of the kitchen; true when it is stored. A function is given the kitchen as it stands then. */
+export type SaveKitchen = (
+  change: Partial<Kitchen> | ((kitchen: Kitchen) => Partial<Kitchen>),
+) => Promise<boolean>;
+
+/** One after the other: two changes in one breath are two changes, not a quarrel with another window. */
+let turn: Promise<boolean> = Promise.resolve(true);
+
+async function saveNow(
+  change: Parameters<SaveKitchen>[0],
+  problem: (text: string | null) => void,
+): Promise<boolean> {
+  problem(null);
+  const doc = queryClient.getQueryData<KitchenDoc>(keys.kitchen);
+  if (!doc) return false;
+  const next = { ...doc.kitchen, ...(typeof change === 'function' ? change(doc.kitchen) : change) };
+  const checked = v.safeParse(kitchenSchema, next);
+  if (!checked.success) {
+    problem(sayField(checked.issues[0]?.message) ?? say('field.other'));
+    return false;
+  }
+  try {
+    const saved = await call<KitchenDoc>('PUT', '/kitchen', { version: doc.version, kitchen: next });
+    queryClient.setQueryData(keys.kitchen, saved);
+    return true;
+  } catch (error) {
+    if (error instanceof ApiError && error.code === 'changedElsewhere') {
+      await queryClient.invalidateQueries({ queryKey: keys.kitchen });
+      problem(
+        'The kitchen was changed in another window just now. Here is how it stands; enter your change again.',
+      );
+    } else
+      problem(
+        error instanceof ApiError
+          ? error.detail
+          : 'The kitchen server does not answer. Your change was not stored: try again.',
+      );
+    return false;
+  }
+}
+
+/** @param problem where it is told that a change was not stored; without it the notices tell. */
+export const saveKitchenWith =
+  (problem: (text: string | null) => void): SaveKitchen =>
+  (change) => {
+    turn = turn.then(() => saveNow(change, problem));
+    return turn;
+  };
+
+export const saveKitchen: SaveKitchen = saveKitchenWith((text) => text && notify('error', text));

@@ -1,0 +1,122 @@
+import {
+  type BottleLife,
+  type FridgeTrack,
+  type ItemLog,
+  isGone,
+  itemAfter,
+  type Kitchen,
+  type LeftoverLife,
+  type LogEvent,
+  leftoverLife,
+  lifeOf,
+  MINUTE_MS,
+  type Surroundings,
+  surroundingsOf,
+  trackOf,
+} from '@big-ladle/core';
+import { useMemo } from 'react';
+import type { ShelfItem, ShelfLeftover } from './apiTypes.ts';
+import { placesOf } from './house.ts';
+import { useOutbox } from './outboxStore.ts';
+import { useFridge, useItems, useKitchen } from './queries.ts';
+import { endOfTomorrow } from './zone.ts';
+
+export interface Living {
+  item: ShelfItem;
+  life: BottleLife;
+  leftMl: number;
+}
+
+export interface LivingLeftover {
+  item: ShelfLeftover;
+  life: LeftoverLife;
+}
+
+export interface Shelf {
+  kitchen: Kitchen;
+  around: Surroundings;
+  track: FridgeTrack | null;
+  /** The first to be drunk first. */
+  living: readonly Living[];
+  leftovers: readonly LivingLeftover[];
+}
+
+/** What the outbox still holds of a thing, laid on top of what the server has. */
+export function withWaiting(log: ItemLog, pending: readonly LogEvent[], itemId: string): ItemLog {
+  const mine = pending.filter((e) => e.stream.kind === 'item' && e.stream.id === itemId);
+  const undone = new Set(mine.flatMap((e) => (e.kind === 'undone' ? [e.body.target] : [])));
+  return mine.filter((e) => !undone.has(e.id)).reduce(itemAfter, log);
+}
+
+/** Lives are looked at anew so often; nothing on a shelf changes faster. */
+const LOOK_AGAIN_MS = MINUTE_MS;
+
+/** The cook's own rule for a drink, days; null: none. */
+export const ownDaysOf = (kitchen: Kitchen, recipeId: string): number | null =>
+  (kitchen.ownRules ?? []).find((rule) => rule.recipeId === recipeId)?.sealedDays ?? null;
+
+export const livingOf = (item: ShelfItem, kitchen: Kitchen, around: Surroundings, nowMs: number): Living => ({
+  item,
+  life: lifeOf(item.facts.bottle, item.log, around, nowMs, {
+    soonMs: endOfTomorrow(nowMs, kitchen.zone),
+    ownDays: ownDaysOf(kitchen, item.facts.recipeId),
+  }),
+  leftMl: Math.max(0, item.facts.bottle.volumeMl - item.log.pouredMl),
+});
+
+/** Where bottles stand, and how warm it is and was there. */
+export function useSurroundings(nowMs: number) {
+  const kitchen = useKitchen();
+  const fridge = useFridge();
+  const coarseMs = Math.floor(nowMs / LOOK_AGAIN_MS) * LOOK_AGAIN_MS;
+  const k = kitchen.data?.kitchen;
+  const record = fridge.data?.record ?? null;
+  const around = useMemo(() => {
+    if (!k) return null;
+    return surroundingsOf({ ...k, places: placesOf(k) }, trackOf(record, k.fridgeC, coarseMs));
+  }, [k, record, coarseMs]);
+  return { kitchen: k, around, coarseMs, query: kitchen };
+}
+
+/** Everything that stands in the house, with what is left of it. */
+export function useShelf(nowMs: number): {
+  shelf: Shelf | null;
+  isPending: boolean;
+  error: unknown;
+  refetch: () => void;
+} {
+  const { kitchen, around, coarseMs, query } = useSurroundings(nowMs);
+  const items = useItems();
+  const pending = useOutbox((s) => s.pending);
+  const shelf = useMemo((): Shelf | null => {
+    if (!kitchen || !around || !items.data) return null;
+    const there = <T extends ShelfItem | ShelfLeftover>(rows: readonly T[]): T[] =>
+      rows
+        .map((row) => ({ ...row, log: withWaiting(row.log, pending, row.facts.itemId) }))
+        .filter((row) => !isGone(row.log));
+    return {
+      kitchen,
+      around,
+      track: around.track,
+      living: there(items.data.items)
+        .map((item) => livingOf(item, kitchen, around, coarseMs))
+        .sort(
+          (a, b) =>
+            a.life.deadlineMs - b.life.deadlineMs || (a.item.facts.itemId < b.item.facts.itemId ? -1 : 1),
+        ),
+      leftovers: there(items.data.leftovers ?? [])
+        .map((item) => ({
+          item,
+          life: leftoverLife(item.facts.leftover, item.log, around, coarseMs),
+        }))
+        .filter((l) => l.life.leftG >= 1)
+        .sort((a, b) => a.life.deadlineMs - b.life.deadlineMs),
+    };
+  }, [kitchen, around, items.data, pending, coarseMs]);
+  return {
+    shelf,
+    isPending: query.isPending || items.isPending,
+    error: query.error ?? items.error,
+    refetch: () => void Promise.all([query.refetch(), items.refetch()]),
+  };
+}
