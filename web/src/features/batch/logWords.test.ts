@@ -88,7 +88,12 @@ const SAID: readonly (readonly [string, object, RegExp])[] = [
   ['scored', { score: 2 }, /^2 of 5$/],
   [
     'setAside',
-    { leftovers: [{ kind: 'calyx', massG: 900 }, { kind: 'root', massG: 60 }] },
+    {
+      leftovers: [
+        { kind: 'calyx', massG: 900 },
+        { kind: 'root', massG: 60 },
+      ],
+    },
     /^set aside: 900 g of spent calyx, 60 g of ginger and other root$/,
   ],
   [

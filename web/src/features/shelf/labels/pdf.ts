@@ -1,7 +1,7 @@
+import fontkit from '@cantoo/fontkit';
 import { PDFDocument, rgb } from '@cantoo/pdf-lib';
-import regularUrl from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-400-normal.woff?url';
-import boldUrl from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-700-normal.woff?url';
-import fontkit from '@pdf-lib/fontkit';
+import regularUrl from '@expo-google-fonts/atkinson-hyperlegible-next/400Regular/AtkinsonHyperlegibleNext_400Regular.ttf?url';
+import boldUrl from '@expo-google-fonts/atkinson-hyperlegible-next/700Bold/AtkinsonHyperlegibleNext_700Bold.ttf?url';
 import type { LabelPart } from './layout.ts';
 import type { SheetFormat } from './sheets.ts';
 
