@@ -165,12 +165,23 @@ const SCREENS: { name: string; path: string; open?: (page: Page) => Promise<void
   },
   { name: 'a drink in parts', path: '/drinks/parts' },
   { name: 'shelf', path: '/shelf' },
+  { name: 'shelf by place', path: '/shelf?view=place' },
+  { name: 'leftovers', path: '/shelf?view=leftovers' },
+  { name: 'reminders', path: '/shelf?view=reminders' },
+  { name: 'labels', path: '/shelf/labels' },
+  { name: 'a leftover', path: '/shelf/demo-roots' },
   {
-    name: 'bottle dialog',
-    path: '/shelf',
+    name: 'a bottle with every tool',
+    path: '/shelf/demo-bottle-5',
     open: async (page) => {
-      await page.getByTestId('bottle').first().getByRole('button').click();
-      await expect(page.getByRole('dialog')).toBeVisible();
+      const deeds = page.getByTestId('deeds');
+      await page.getByRole('button', { name: 'Look at it now' }).click();
+      await page.getByRole('button', { name: 'mould' }).click();
+      await deeds.getByRole('button', { name: 'Poured down to …' }).click();
+      await expectCleanEverywhere(page, 'a level poured');
+      await deeds.getByRole('button', { name: 'Moved to …' }).click();
+      await deeds.getByRole('button', { name: 'Freezer' }).click();
+      await expect(deeds).toContainText('Glass bursts in the freezer');
     },
   },
   { name: 'kitchen', path: '/kitchen' },

@@ -95,7 +95,7 @@ test('from an empty kitchen to dated bottles, with the mouse', async ({ page, se
   await expect(page.getByTestId('bottle').first()).toBeVisible();
   const bottles = await page.getByTestId('bottle').count();
   expect(bottles).toBeGreaterThanOrEqual(6);
-  await page.getByTestId('bottle').first().getByRole('button').click();
+  await page.getByTestId('bottle').first().getByRole('link').click();
   await expect(page.getByTestId('bottle-reasons')).toContainText(
     'All of it was heated: 7 days sealed, 5 days once open.',
   );
@@ -103,11 +103,12 @@ test('from an empty kitchen to dated bottles, with the mouse', async ({ page, se
   await page.getByRole('button', { name: 'Opened now' }).click();
   await expect(page.getByTestId('bottle-reasons')).toContainText('Opened: 5 days from then.');
   await page.getByRole('button', { name: 'Finished' }).click();
-  await expect(page.getByTestId('bottle')).toHaveCount(bottles - 1);
+  await expect(page.getByText(/^finished /)).toBeVisible();
 
   // The table: the ledger has the measured difference and still adds up.
   await page.goto(`${server.url}/shelf`);
-  await page.getByTestId('bottle').first().getByRole('button').click();
+  await expect(page.getByTestId('bottle')).toHaveCount(bottles - 1);
+  await page.getByTestId('bottle').first().getByRole('link').click();
   await page.getByRole('link', { name: 'The batch it comes from' }).click();
   await page.getByRole('tab', { name: /Size/ }).click();
   await expect(page.getByTestId(/ledger-(in|out)-measured/)).toBeVisible();
@@ -118,11 +119,15 @@ test('a bottle that stands past its date is told plainly', async ({ page, server
   await server.stop();
   await server.start(true);
   await page.goto(`${server.url}/shelf`);
-  await expect(page.getByText('1 bottle is past its date.')).toBeVisible();
+  await expect(page.getByText('1 bottle is past its time.')).toBeVisible();
   await expect(page.getByText('Do not taste to find out')).toBeVisible();
-  await page.getByTestId('bottle').first().getByRole('button').click();
-  await expect(page.getByRole('dialog')).toContainText('past its date');
+  await page.getByTestId('bottle').first().getByRole('link').click();
+  await expect(page.getByText('past its date').first()).toBeVisible();
   await expect(page.getByTestId('bottle-reasons')).toContainText('Warm hours have cost');
-  await page.getByRole('button', { name: 'Thrown out' }).click();
-  await expect(page.getByTestId('bottle')).toHaveCount(7);
+  const deeds = page.getByTestId('deeds');
+  await deeds.getByRole('button', { name: 'Thrown out' }).click();
+  await expect(deeds.getByLabel('Or in your words')).toHaveValue('past its date');
+  await deeds.getByRole('button', { name: 'Thrown out' }).last().click();
+  await page.getByRole('link', { name: 'Cold shelf' }).last().click();
+  await expect(page.getByTestId('bottle')).toHaveCount(14);
 });

@@ -5,14 +5,20 @@ import {
   defaultChoices,
   EMPTY,
   EMPTY_KITCHEN,
+  foldItem,
   type Kitchen,
+  keepingOfMix,
+  lifeOf,
   NO_LIMITS,
   type Pot,
+  recordOf,
   SHIPPED_TABLES,
   type SolveInput,
   simulateBatch,
   solvePlan,
   suggestAdditions,
+  surroundingsOf,
+  trackOf,
   unwrap,
 } from '@big-ladle/core';
 
@@ -126,3 +132,43 @@ row(
   ),
   'under 50',
 );
+
+/** A month of a fridge that is read every minute, and two hundred bottles that stood in it all the while. */
+{
+  const fromMs = 1_800_000_000_000;
+  const minutes = 30 * 24 * 60;
+  const readings = Array.from({ length: minutes }, (_, i) => ({
+    atMs: fromMs + i * 60_000,
+    value: 4.2 + 1.4 * Math.sin(i / 37) + (i % 9000 < 400 ? 7 : 0),
+  }));
+  const untilMs = fromMs + minutes * 60_000;
+  const keeping = {
+    ...keepingOfMix(
+      [
+        { id: 'lemon-juice', volumeMl: 300 },
+        { id: 'honey', massG: 400 },
+        { id: 'cider-vinegar', volumeMl: 300 },
+      ],
+      SHIPPED_TABLES,
+      'sterilised',
+    ).keeping,
+    sealedDays: 60,
+  };
+  const bottles = Array.from({ length: 200 }, (_, i) => ({
+    filledMs: fromMs,
+    clockStartMs: fromMs,
+    filledC: 5,
+    volumeMl: 300 + i * 3,
+    diameterCm: 6 + (i % 4),
+    keeping,
+  }));
+  const log = foldItem(fromMs, []);
+  row(
+    'a month of readings, 200 bottles',
+    perCallMs(() => {
+      const around = surroundingsOf(kitchen, trackOf(recordOf(readings), kitchen.fridgeC, untilMs));
+      for (const bottle of bottles) lifeOf(bottle, log, around, untilMs);
+    }, 3),
+    'under 50',
+  );
+}

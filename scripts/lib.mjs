@@ -100,12 +100,16 @@ export function freePort() {
 }
 
 /** Starts the built server; resolves with its address once it answers. */
-export function startServer({ dataDir, port, demo = false, test = false }) {
+export function startServer({ dataDir, port, demo = false, test = false, history = false }) {
   mkdirSync(dataDir, { recursive: true });
   return new Promise((resolve, reject) => {
     const child = spawn(
       process.execPath,
-      [path.join(ROOT, 'server/dist/main.js'), ...(demo ? ['--demo'] : [])],
+      [
+        path.join(ROOT, 'server/dist/main.js'),
+        ...(demo ? ['--demo'] : []),
+        ...(history ? ['--history'] : []),
+      ],
       {
         cwd: ROOT,
         env: {

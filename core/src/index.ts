@@ -15,7 +15,7 @@ export {
   suggestAdditions,
 } from './balance/additions.ts';
 export { type Candidate, type CandidateKind, candidateOf, LESS_WATER } from './balance/candidates.ts';
-export { audienceOf, cautionsOf, cautionTags } from './balance/cautions.ts';
+export { audienceOf, cautionsOf, cautionTags, marksOfLines } from './balance/cautions.ts';
 export { type LikedPoint, type LikedRegion, likedRegion } from './balance/liked.ts';
 export {
   type LotMark,

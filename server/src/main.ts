@@ -7,6 +7,7 @@ import { buildApp } from './app.ts';
 import { AdjustableClock } from './clock.ts';
 import { configFrom } from './config.ts';
 import { DataFileError, openDb } from './db/open.ts';
+import { FIVE_YEARS, seedHistory } from './demo/history.ts';
 import { seedDemo } from './demo/seed.ts';
 import { InstrumentWatch } from './instruments/watch.ts';
 import { rebuildAll, refreshProjections } from './services/projections.ts';
@@ -45,6 +46,8 @@ async function main(): Promise<void> {
   }
   await refreshProjections(db);
   if (process.argv.includes('--demo')) await seedDemo(db, config.demoNowMs ?? clock.nowMs());
+  // Only for measuring: five years of it.
+  if (process.argv.includes('--history')) await seedHistory(db, clock.nowMs(), FIVE_YEARS);
 
   const hub = new StreamHub(clock);
   const report = (error: unknown): void => {

@@ -24,6 +24,34 @@ export function cautionTags(of: {
   return tags;
 }
 
+/** The marks that a recipe will have, from its lines alone: what is stirred in raw, and what has alcohol. */
+export function marksOfLines(
+  lines: readonly { kind: string; itemId: string; stream: string }[],
+  tables: Tables,
+): LotMark[] {
+  const marks = new Set<LotMark>();
+  let sweetened = false;
+  for (const line of lines) {
+    const liquid = line.kind === 'liquid' ? tables.liquids.get(line.itemId) : undefined;
+    const solid = line.kind === 'solid' ? tables.ingredients.get(line.itemId) : undefined;
+    if (line.kind === 'sweetener' || liquid?.sweetened) sweetened = true;
+    if (liquid && liquid.abvPct > 0) marks.add('alcohol');
+    if (liquid?.treatment === 'live') marks.add('live');
+    if (
+      liquid &&
+      (liquid.treatment === 'rawJuice' || liquid.treatment === 'rawMilk') &&
+      line.stream !== 'pot'
+    )
+      marks.add('raw');
+    if (line.itemId === 'honey') marks.add('honey');
+    if (solid?.marker === 'coconut' || line.itemId.startsWith('coconut-m')) marks.add('coconut');
+    if (solid?.marker === 'garlic') marks.add('garlic');
+    if (solid?.marker === 'chilli') marks.add('hot');
+  }
+  if (!sweetened) marks.add('noAddedSugar');
+  return [...marks];
+}
+
 /** Usual cautions by person, in the order of the table. Not medical advice. */
 export const cautionsOf = (tags: ReadonlySet<string>): CautionRow[] =>
   CAUTION_ROWS.filter((row) => row.when.some((tag) => tags.has(tag)));

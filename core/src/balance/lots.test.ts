@@ -3,7 +3,7 @@ import { EMPTY, ofLiquid, ofSweetener, plus } from '../liquor/composition.ts';
 import { NO_COOLING } from '../program/state.ts';
 import type { Liquor, Origin } from '../program/types.ts';
 import { TABLES } from '../testKitchen.ts';
-import { audienceOf, cautionsOf, cautionTags } from './cautions.ts';
+import { audienceOf, cautionsOf, cautionTags, marksOfLines } from './cautions.ts';
 import { type LotMark, marksOf, scaleTrial } from './lots.ts';
 
 const told = (marks: readonly LotMark[], itemIds: readonly string[] = [], sourGPerL = 0) =>
@@ -74,6 +74,20 @@ describe('cautions by person', () => {
     expect(told(['live', 'noAddedSugar'])).toEqual(
       expect.arrayContaining(['weakened', 'pregnancy', 'children']),
     );
+  });
+  it('a recipe is told by its lines: raw juice stirred in, spirit, honey, coconut', () => {
+    const line = (kind: string, itemId: string, stream = 'after') => ({ kind, itemId, stream });
+    expect(
+      marksOfLines([line('solid', 'hibiscus-dried', 'pot'), line('sweetener', 'honey')], TABLES),
+    ).toEqual(['honey']);
+    expect(marksOfLines([line('liquid', 'lime-juice'), line('liquid', 'spirit-40')], TABLES).sort()).toEqual([
+      'alcohol',
+      'noAddedSugar',
+      'raw',
+    ]);
+    // Boiled with the rest it is not raw.
+    expect(marksOfLines([line('liquid', 'lime-juice', 'pot')], TABLES)).toEqual(['noAddedSugar']);
+    expect(marksOfLines([line('liquid', 'live-starter')], TABLES)).toContain('live');
   });
   it('a label carries few of them: what harms by one glass', () => {
     const rows = cautionsOf(

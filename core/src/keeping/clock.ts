@@ -15,7 +15,9 @@ export const DAY_MS = 24 * 60 * MINUTE_MS;
 const HOUR_MS = 60 * MINUTE_MS;
 
 /** How fast life is spent at a temperature: 1 up to 5 °C, above that three times for each 10 °C over 4. */
-export const lifeRate = (tempC: number): number => (tempC <= 5 ? 1 : 3 ** ((tempC - 4) / 10));
+export const lifeRate = (tempC: number): number => (tempC <= 5 ? 1 : Math.exp(PER_C * (tempC - 4)));
+/** Three times for each 10 °C. */
+const PER_C = Math.log(3) / 10;
 
 /** A bottle as filled. */
 export interface BottleFacts {
@@ -119,15 +121,45 @@ function follow(
     const rate = lifeRate(middleC);
     spent.lifeMs += rate * lengthMs;
     const inFridge = standing.trackedBy !== null;
-    if (wasCold || !inFridge) {
-      if (inFridge) spent.fridgeMs += (rate - 1) * lengthMs;
-      else spent.tableMs += (rate - 1) * lengthMs;
+    // A warm fridge costs what it costs; a bottle that still cools in it spends its own warmth besides.
+    if (inFridge) spent.fridgeMs += ((wasCold ? rate : Math.min(rate, lifeRate(placeC))) - 1) * lengthMs;
+    else spent.tableMs += (rate - 1) * lengthMs;
+    if (wasCold || !inFridge || placeC > KEEPING.warmFridgeC) {
       if (middleC > (inFridge ? KEEPING.warmFridgeC : KEEPING.warmFromC)) spent.warmMs += lengthMs;
       if (middleC > KEEPING.hotC) spent.hotMs += lengthMs;
     }
     tempC = settled ? placeC : placeC + (tempC - placeC) * (whole ? full : Math.exp(-lengthMs / tauMs));
     if (tempC <= KEEPING.warmFromC) wasCold = true;
     visit?.(atMs + lengthMs, spent, placeC, rate);
+  };
+
+  /** Whole cells of a logged fridge, the same sums as `slice` makes. */
+  const cells = (track: FridgeTrack, from: number, count: number, warmerC: number) => {
+    let lifeMs = 0;
+    let fridgeMs = 0;
+    let warm = 0;
+    let hot = 0;
+    let unread = 0;
+    for (let i = from; i < from + count; i++) {
+      const placeC = track.tempC[i]! + warmerC;
+      const over = tempC - placeC;
+      const middleC = placeC + over * half;
+      tempC = placeC + over * full;
+      const rate = lifeRate(middleC);
+      lifeMs += rate;
+      fridgeMs += (wasCold ? rate : Math.min(rate, lifeRate(placeC))) - 1;
+      if (middleC > KEEPING.warmFridgeC && (wasCold || placeC > KEEPING.warmFridgeC)) {
+        warm++;
+        if (middleC > KEEPING.hotC) hot++;
+      }
+      unread += track.guessed[i]!;
+      if (tempC <= KEEPING.warmFromC) wasCold = true;
+    }
+    spent.lifeMs += lifeMs * CELL_MS;
+    spent.fridgeMs += fridgeMs * CELL_MS;
+    spent.warmMs += warm * CELL_MS;
+    spent.hotMs += hot * CELL_MS;
+    spent.guessedMs += unread * CELL_MS;
   };
 
   for (const [index, stay] of log.places.entries()) {
@@ -152,9 +184,22 @@ function follow(
     }
     const track = standing.trackedBy === null ? null : around.track;
     if (track) {
-      atMs = followTrack(track, standing, atMs, untilMs, slice, (ms) => {
-        spent.guessedMs += ms;
-      });
+      const warmerC = standing.trackedBy ?? 0;
+      while (atMs < untilMs) {
+        const cell = Math.floor((atMs - track.fromMs) / CELL_MS);
+        const onGrid = atMs % CELL_MS === 0 && untilMs - atMs >= CELL_MS;
+        if (onGrid && cell >= 0 && cell < track.tempC.length && !visit) {
+          // Whole cells in one run: nearly all of a bottle's life is spent here.
+          const whole = Math.min(track.tempC.length - cell, Math.floor((untilMs - atMs) / CELL_MS));
+          cells(track, cell, whole, warmerC);
+          atMs += whole * CELL_MS;
+          continue;
+        }
+        const lengthMs = Math.min(CELL_MS - (atMs % CELL_MS), untilMs - atMs);
+        if (cell >= 0 && track.guessed[cell] === 1) spent.guessedMs += lengthMs;
+        slice(atMs, lengthMs, trackAt(track, atMs) + warmerC, standing, false);
+        atMs += lengthMs;
+      }
       continue;
     }
     while (atMs < untilMs) {
@@ -167,29 +212,6 @@ function follow(
     }
   }
   return spent;
-}
-
-/** A stay in the logged fridge, cell by cell. @returns where it ended. */
-function followTrack(
-  track: FridgeTrack,
-  standing: Standing,
-  fromMs: number,
-  untilMs: number,
-  slice: (atMs: number, lengthMs: number, placeC: number, standing: Standing, settled: boolean) => void,
-  guessed: (ms: number) => void,
-): number {
-  const warmerC = standing.trackedBy ?? 0;
-  let atMs = fromMs;
-  while (atMs < untilMs) {
-    const lengthMs = Math.min(CELL_MS - (atMs % CELL_MS), untilMs - atMs);
-    const cell = Math.floor((atMs - track.fromMs) / CELL_MS);
-    const placeC =
-      cell < 0 ? track.enteredC : cell < track.tempC.length ? track.tempC[cell]! : track.expectedC;
-    if (cell >= 0 && track.guessed[cell] === 1) guessed(lengthMs);
-    slice(atMs, lengthMs, placeC + warmerC, standing, false);
-    atMs += lengthMs;
-  }
-  return atMs;
 }
 
 /** How warm it is to be where a bottle stands now, °C. */
@@ -223,7 +245,8 @@ export function lifeOf(
   const toolMs = keeping.sealedDays * DAY_MS;
   const ownMs = keeping.verdict === 'throwOut' ? null : ask.ownDays == null ? null : ask.ownDays * DAY_MS;
   const budgetMs = ownMs ?? toolMs;
-  const endMs = Math.max(nowMs, bottle.filledMs);
+  // What was said last has happened, also where the clock of the screen is a little behind it.
+  const endMs = Math.max(nowMs, bottle.filledMs, log.places.at(-1)!.fromMs);
   const spent = follow(bottle, log, around, budgetMs, endMs);
   const atFilling = Math.max(1, budgetMs - Math.max(0, bottle.filledMs - bottle.clockStartMs));
   const standing = standingAt(around, log.places.at(-1)!.place);

@@ -151,7 +151,7 @@ export function leftoverLife(
   const freezerMs = row.freezerDays * DAY_MS;
   let share = 0;
   let outMs = 0;
-  const endMs = Math.max(nowMs, facts.madeMs);
+  const endMs = Math.max(nowMs, facts.madeMs, log.places.at(-1)!.fromMs);
   for (const [i, stay] of log.places.entries()) {
     const standing = standingAt(around, stay.place);
     const lengthMs = Math.max(

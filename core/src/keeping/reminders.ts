@@ -24,6 +24,7 @@ const MORNING_H = 9;
 /** Frozen things are told of so long before their time ends; gifts so long before the day comes round. */
 const DEFROST_DAYS = 3;
 const GIFT_DAYS = 21;
+const QUARTER_MS = 15 * 60_000;
 
 /** Nine in the morning of a moment's local day. */
 export function morningOf(ms: number, zone: string): number {
@@ -59,6 +60,21 @@ export interface Reminded {
  * morning they were not let off, others when they want a look, frozen ones some days before their time ends.
  */
 export function remindersOf(items: readonly Reminded[], zone: string, nowMs: number): Reminder[] {
+  // A shelf has few mornings and many bottles; days begin at full quarters of an hour in every zone.
+  const known = new Map<number, number>();
+  const morning = (ms: number): number => {
+    const quarter = Math.floor(ms / QUARTER_MS);
+    const before = known.get(quarter);
+    if (before !== undefined) return before;
+    const at = morningOf(quarter * QUARTER_MS, zone);
+    known.set(quarter, at);
+    return at;
+  };
+  const next = (ms: number): number => {
+    const same = morning(ms);
+    // A day on, and into its morning: a day of 23 or 25 hours has one as well.
+    return same >= ms ? same : morning(same + 1.25 * DAY_MS);
+  };
   const groups = new Map<string, Reminder & { itemIds: string[] }>();
   const put = (item: Reminded, kind: MessageKind, atMs: number) => {
     const key = `${kind}:${item.batchId}:${item.lotName ?? ''}:${atMs}`;
@@ -78,18 +94,18 @@ export function remindersOf(items: readonly Reminded[], zone: string, nowMs: num
   for (const item of items) {
     const { life, log, bottle } = item;
     if (life.verdict === 'past' || life.verdict === 'throwOut') {
-      put(item, 'due', morningOf(Math.min(life.deadlineMs, nowMs), zone));
+      put(item, 'due', morning(Math.min(life.deadlineMs, nowMs)));
       continue;
     }
     if (life.frozen) {
-      put(item, 'defrost', morningOf(life.deadlineMs - DEFROST_DAYS * DAY_MS, zone));
+      put(item, 'defrost', morning(life.deadlineMs - DEFROST_DAYS * DAY_MS));
       continue;
     }
-    put(item, 'due', morningOf(life.deadlineMs - DAY_MS, zone));
+    put(item, 'due', morning(life.deadlineMs - DAY_MS));
     const kind = checkKindOf(bottle.keeping);
-    if (kind === 'live') put(item, 'vent', morningFrom((log.ventedMs ?? bottle.filledMs) + DAY_MS / 2, zone));
+    if (kind === 'live') put(item, 'vent', next((log.ventedMs ?? bottle.filledMs) + DAY_MS / 2));
     const last = Math.max(bottle.filledMs, log.looks.at(-1)?.atMs ?? 0);
-    const lookMs = morningFrom(nextLookMs(kind, last), zone);
+    const lookMs = next(nextLookMs(kind, last));
     if (lookMs < life.deadlineMs) put(item, 'look', lookMs);
   }
   return [...groups.values()].sort((a, b) => a.atMs - b.atMs || (a.key < b.key ? -1 : 1));

@@ -173,6 +173,8 @@ export interface Recipe {
   times: Partial<RecipeTimes>;
   /** How fruit goes in unless the cook says otherwise. */
   fruit?: 'cooked' | 'raw';
+  /** What people say of it: noted apart, checked by nobody, printed nowhere. */
+  folkUse?: string;
   /** The recipe that this one is a variant of. */
   base?: { id: string; version: number };
 }

@@ -103,6 +103,7 @@ export const recipeSchema = v.pipe(
       matureMin: minutes,
     }),
     fruit: v.optional(v.picklist(['cooked', 'raw'])),
+    folkUse: v.optional(v.pipe(v.string(), v.maxLength(500))),
     base: v.optional(v.strictObject({ id, version: v.pipe(v.number(), v.integer()) })),
   }),
   v.check((r) => new Set(r.lines.map((l) => l.id)).size === r.lines.length, 'unique'),

@@ -24,6 +24,9 @@ export interface HistoryWish {
   there: number;
 }
 
+/** What a full kitchen has behind it: three hundred bottles of it still stand there. */
+export const FIVE_YEARS: HistoryWish = { years: 5, batches: 1500, bottlesEach: 10, there: 300 };
+
 const RECIPES: readonly [recipeId: string, methodId: MethodId][] = [
   ['deep-calyx-ginger', 'straightBoil'],
   ['peel-core-infusion', 'straightBoil'],

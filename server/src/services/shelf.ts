@@ -8,13 +8,14 @@ import {
   type InstrumentReading,
   type ItemLog,
   type LeftoverItem,
+  type LogEvent,
   recordOf,
   USE_WINDOW_DAYS,
 } from '@big-ladle/core';
 import type { Db } from '../db/open.ts';
 import { notFound } from '../problems.ts';
 import { readInstruments } from './instruments.ts';
-import { type BatchNowState, eventsOf } from './projections.ts';
+import type { BatchNowState } from './projections.ts';
 
 export interface StoredItem<T> {
   facts: T;
@@ -85,19 +86,31 @@ export async function useOfLate(
   nowMs: number,
 ): Promise<{ recipeId: string; pouredMl: number; sinceMs: number }[]> {
   const sinceMs = nowMs - USE_WINDOW_DAYS * DAY_MS;
-  const touched = (await db('event')
+  const touched = db('event')
     .where({ stream_kind: 'item' })
     .whereIn('kind', ['poured', 'finished'])
     .where('at_ms', '>=', sinceMs)
-    .distinct('stream_id')) as { stream_id: string }[];
+    .distinct('stream_id');
+  const rows = (await db('item_now')
+    .where({ kind: 'bottle' })
+    .whereIn('item_id', touched.clone())
+    .select('item_id', 'recipe_id', 'facts')) as (Row & { recipe_id: string })[];
+  const eventsOfItem = new Map<string, LogEvent[]>();
+  const told = (await db('event')
+    .where({ stream_kind: 'item' })
+    .whereIn('stream_id', touched.clone())
+    .orderBy('seq')
+    .select('stream_id', 'body')) as { stream_id: string; body: string }[];
+  for (const { stream_id, body } of told) {
+    const event = JSON.parse(body) as LogEvent;
+    const list = eventsOfItem.get(stream_id);
+    if (list) list.push(event);
+    else eventsOfItem.set(stream_id, [event]);
+  }
   const byRecipe = new Map<string, { pouredMl: number; sinceMs: number }>();
-  for (const { stream_id } of touched) {
-    const row = (await db('item_now').where({ item_id: stream_id, kind: 'bottle' }).first()) as
-      | Row
-      | undefined;
-    if (!row) continue;
+  for (const row of rows) {
     const facts = JSON.parse(row.facts) as BottleItem;
-    const events = activeEvents(await eventsOf(db, 'item', stream_id));
+    const events = activeEvents(eventsOfItem.get(row.item_id) ?? []);
     const { filledMs, volumeMl } = facts.bottle;
     const pouredUpTo = (ms: number): number => {
       const log = foldItem(
@@ -106,10 +119,10 @@ export async function useOfLate(
       );
       return log.finishedMs !== null ? volumeMl : Math.min(volumeMl, log.pouredMl);
     };
-    const at = byRecipe.get(facts.recipeId) ?? { pouredMl: 0, sinceMs: nowMs };
+    const at = byRecipe.get(row.recipe_id) ?? { pouredMl: 0, sinceMs: nowMs };
     at.pouredMl += pouredUpTo(Number.POSITIVE_INFINITY) - pouredUpTo(sinceMs);
     at.sinceMs = Math.min(at.sinceMs, Math.max(sinceMs, filledMs));
-    byRecipe.set(facts.recipeId, at);
+    byRecipe.set(row.recipe_id, at);
   }
   return [...byRecipe].map(([recipeId, use]) => ({ recipeId, ...use }));
 }

@@ -55,10 +55,17 @@ const LOOK_AGAIN_MS = MINUTE_MS;
 export const ownDaysOf = (kitchen: Kitchen, recipeId: string): number | null =>
   (kitchen.ownRules ?? []).find((rule) => rule.recipeId === recipeId)?.sealedDays ?? null;
 
-export const livingOf = (item: ShelfItem, kitchen: Kitchen, around: Surroundings, nowMs: number): Living => ({
+/** @param soonMs when tomorrow ends in the kitchen's zone: asked once for a whole shelf. */
+export const livingOf = (
+  item: ShelfItem,
+  kitchen: Kitchen,
+  around: Surroundings,
+  nowMs: number,
+  soonMs = endOfTomorrow(nowMs, kitchen.zone),
+): Living => ({
   item,
   life: lifeOf(item.facts.bottle, item.log, around, nowMs, {
-    soonMs: endOfTomorrow(nowMs, kitchen.zone),
+    soonMs,
     ownDays: ownDaysOf(kitchen, item.facts.recipeId),
   }),
   leftMl: Math.max(0, item.facts.bottle.volumeMl - item.log.pouredMl),
@@ -94,12 +101,13 @@ export function useShelf(nowMs: number): {
       rows
         .map((row) => ({ ...row, log: withWaiting(row.log, pending, row.facts.itemId) }))
         .filter((row) => !isGone(row.log));
+    const soonMs = endOfTomorrow(coarseMs, kitchen.zone);
     return {
       kitchen,
       around,
       track: around.track,
       living: there(items.data.items)
-        .map((item) => livingOf(item, kitchen, around, coarseMs))
+        .map((item) => livingOf(item, kitchen, around, coarseMs, soonMs))
         .sort(
           (a, b) =>
             a.life.deadlineMs - b.life.deadlineMs || (a.item.facts.itemId < b.item.facts.itemId ? -1 : 1),

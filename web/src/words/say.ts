@@ -127,13 +127,21 @@ export const dayOf = (ms: number, zone: string): string =>
 export const weekday = (ms: number, zone: string): string => dated(ms, zone, { weekday: 'short' }, 'weekday');
 export const longDay = (ms: number, zone: string): string =>
   dated(ms, zone, { weekday: 'long', day: 'numeric', month: 'long' }, 'long');
-const isoDay = (ms: number, zone: string): string =>
-  new Intl.DateTimeFormat('en-CA', {
-    timeZone: zone,
-    year: 'numeric',
-    month: '2-digit',
-    day: '2-digit',
-  }).format(ms);
+/** Formats are dear to make: one for each zone. */
+const isoDays = new Map<string, Intl.DateTimeFormat>();
+function isoDay(ms: number, zone: string): string {
+  let format = isoDays.get(zone);
+  if (!format) {
+    format = new Intl.DateTimeFormat('en-CA', {
+      timeZone: zone,
+      year: 'numeric',
+      month: '2-digit',
+      day: '2-digit',
+    });
+    isoDays.set(zone, format);
+  }
+  return format.format(ms);
+}
 
 /** A moment as near as a cook needs it: "14:20" today, "Wed 03:54" within a week, else with the date. */
 export function moment(ms: number, nowMs: number, zone: string): string {

@@ -3,6 +3,7 @@ import {
   bottledMl,
   bottlesFor,
   type Keeping,
+  type KeepingInput,
   type Kitchen,
   keepingOf,
   levelM,
@@ -153,16 +154,25 @@ export function momentView(
   };
 }
 
-/** How long the finished drink keeps; `hygiene` is what the bottles really were, where the log has it. */
+/** What decides how long the finished drink keeps; `hygiene` is what the bottles really were, where the log has it. */
+export function keepingInput(
+  sim: Simulation,
+  program: Program,
+  hygiene?: 'clean' | 'sterilised',
+): KeepingInput | null {
+  const liquor = sim.vessels[BOTTLES]?.liquor;
+  const bottle = program.steps.find((s) => s.kind === 'bottle');
+  if (!liquor || volumeMl(liquor) < 1 || bottle?.kind !== 'bottle') return null;
+  return { liquor, trace: sim.trace, hygiene: hygiene ?? bottle.hygiene };
+}
+
 export function keepingFor(
   sim: Simulation,
   program: Program,
   hygiene?: 'clean' | 'sterilised',
 ): Keeping | null {
-  const liquor = sim.vessels[BOTTLES]?.liquor;
-  const bottle = program.steps.find((s) => s.kind === 'bottle');
-  if (!liquor || volumeMl(liquor) < 1 || bottle?.kind !== 'bottle') return null;
-  return keepingOf({ liquor, trace: sim.trace, hygiene: hygiene ?? bottle.hygiene });
+  const input = keepingInput(sim, program, hygiene);
+  return input && keepingOf(input);
 }
 
 /** The deadline that a bottle of this batch would have if it were filled when the plan says. */

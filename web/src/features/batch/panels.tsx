@@ -9,6 +9,7 @@ import {
   type GlassFacts,
   glassFacts,
   type Kitchen,
+  keepingOf,
   ledgerOf,
   type MarkerId,
   mainMarker,
@@ -24,6 +25,7 @@ import {
   type Timetable,
   TUB,
   toolCounts,
+  wouldKeepLonger,
 } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
@@ -54,7 +56,8 @@ import {
   timeOfDay,
   volume,
 } from '../../words/say.ts';
-import { deadlineOf, entryOf, keepingFor, lengthText, potView, stageOf } from './figures.ts';
+import '../../words/shelfWords.ts';
+import { deadlineOf, entryOf, keepingInput, lengthText, potView, stageOf } from './figures.ts';
 import { TimetableOut } from './TimetableOut.tsx';
 
 export interface PanelInput {
@@ -577,8 +580,10 @@ export function BottlesPanel({ sim, kitchen, children }: PanelInput & { children
 
 /** How long it will keep, reason by reason. */
 export function KeepPanel({ program, sim, kitchen, startMs, nowMs, hygiene }: PanelInput) {
-  const keeping = keepingFor(sim, program, hygiene);
-  if (!keeping) return null;
+  const input = keepingInput(sim, program, hygiene);
+  if (!input) return null;
+  const keeping = keepingOf(input);
+  const longer = wouldKeepLonger(input);
   return (
     <Panel title="Keep, drink by">
       <Box sx={{ mb: 1 }}>
@@ -601,6 +606,16 @@ export function KeepPanel({ program, sim, kitchen, startMs, nowMs, hygiene }: Pa
           poured.
         </li>
       </Box>
+      {longer.length > 0 && (
+        <Box sx={{ mt: 1.5 }}>
+          It would keep longer
+          <Box component="ul" sx={{ m: 0, pl: 2.5 }} data-testid="keep-longer">
+            {longer.map((reason) => (
+              <li key={reason.code}>{sayReason(reason)}</li>
+            ))}
+          </Box>
+        </Box>
+      )}
       <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem', mt: 1 }}>
         Cautious home rules; your local food rules come first. Kept cold, at {celsius(kitchen.fridgeC)}.
       </Box>

@@ -210,6 +210,15 @@ function Editor(props: {
                 onChange={(e) => change({ about: e.target.value })}
                 multiline
               />
+              <TextField
+                label="What people say of it"
+                value={recipe.folkUse ?? ''}
+                onChange={(e) => change({ folkUse: e.target.value })}
+                helperText="Noted apart: nobody has checked it, and it is printed nowhere"
+                slotProps={{ htmlInput: { maxLength: 500 } }}
+                fullWidth
+                multiline
+              />
               <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap' }}>
                 <QuantityField
                   label="It makes"

@@ -1,4 +1,4 @@
-import { type MethodId, type Recipe, timetableFrom, toRecipeLd } from '@big-ladle/core';
+import { type MethodId, marksOfLines, type Recipe, timetableFrom, toRecipeLd } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -8,6 +8,7 @@ import { Link, useNavigate, useParams } from 'react-router';
 import { call } from '../../shared/api.ts';
 import { stepName } from '../../shared/batch/stepWords.ts';
 import { refreshBook, useBook } from '../../shared/book.ts';
+import { LotMarks } from '../../shared/LotMarks.tsx';
 import { notify } from '../../shared/notices.ts';
 import { useKitchen } from '../../shared/queries.ts';
 import { amountText, lineGrams, recipeText, stepSentences } from '../../shared/recipeText.ts';
@@ -177,6 +178,18 @@ export function RecipePage() {
                   {stepSentences(made)[i]!.slice(stepName(step, made.program).length)}
                 </li>
               ))}
+            </Box>
+          )}
+        </Panel>
+        <Panel title="Who is to be told" testId="who">
+          <LotMarks
+            marks={marksOfLines(recipe.lines, tables)}
+            itemIds={recipe.lines.map((l) => l.itemId)}
+            tables={tables}
+          />
+          {recipe.folkUse && (
+            <Box sx={{ mt: 1.5, color: role('inkMuted') }} data-testid="folk-use">
+              What people say of it: “{recipe.folkUse}” Checked by nobody, and printed nowhere.
             </Box>
           )}
         </Panel>

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import { useWindowVirtualizer } from '@tanstack/react-virtual';
 import { memo, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
-import { Link } from 'react-router';
+import { useNavigate } from 'react-router';
 import { BottleDrawing } from '../../shared/drawings/BottleDrawing.tsx';
 import type { Living } from '../../shared/shelf.ts';
 import { heading, role } from '../../theme/theme.ts';
@@ -18,16 +18,24 @@ export interface ShelfGroup {
   living: readonly Living[];
 }
 
-/** A bottle with what stands under it is so wide and about so high, px. */
+/** A bottle with what stands under it is so wide and so high, px; a mark takes a line more. */
 const CARD_W = 132;
-const CARD_H = 300;
-const HEAD_H = 52;
+const CARD_H = 316;
+const MARK_H = 24;
+const HEAD_H = 56;
 /** Rows beyond the window that are kept ready. */
-const OVERSCAN = 2;
+const OVERSCAN = 3;
 
-type Line = { kind: 'head'; group: ShelfGroup } | { kind: 'bottles'; key: string; living: readonly Living[] };
+const hasAlcohol = ({ item }: Living): boolean =>
+  item.facts.marks.some((m) => m === 'alcohol' || m === 'littleAlcohol');
+const marksIn = (l: Living): number => Number(hasAlcohol(l)) + Number(l.life.own?.longer ?? false);
+
+type Line =
+  | { kind: 'head'; key: string; height: number; group: ShelfGroup }
+  | { kind: 'bottles'; key: string; height: number; living: readonly Living[] };
 
 const STYLES = {
+  '& .line': { position: 'absolute', top: 0, left: 0, width: '100%', contain: 'strict' },
   // The board runs on under an empty end of a row.
   '& .row': {
     display: 'grid',
@@ -65,7 +73,13 @@ const STYLES = {
     boxSizing: 'content-box',
   },
   '& .bar > i': { display: 'block', height: '100%' },
-  '& .until': heading,
+  '& .until': { ...heading, whiteSpace: 'nowrap', overflow: 'hidden', textOverflow: 'ellipsis' },
+  '& .name, & .more': {
+    display: '-webkit-box',
+    WebkitBoxOrient: 'vertical',
+    WebkitLineClamp: 2,
+    overflow: 'hidden',
+  },
   '& .name': { fontSize: '0.9rem' },
   '& .mark': { fontSize: '0.9rem', fontWeight: 700, color: role('caution') },
   '& .more': { fontSize: '0.85rem', color: role('inkMuted') },
@@ -89,6 +103,15 @@ export function BottleShelves(props: {
 }) {
   const { groups, placeOf, nowMs, zone } = props;
   const box = useRef<HTMLDivElement>(null);
+  const navigate = useNavigate();
+  // One for all of them: a link of the router's own for each bottle costs a frame when a row comes in.
+  const follow = (event: React.MouseEvent) => {
+    const link = (event.target as Element).closest<HTMLAnchorElement>('a.card');
+    if (!link || event.button !== 0 || event.metaKey || event.ctrlKey || event.shiftKey || event.altKey)
+      return;
+    event.preventDefault();
+    void navigate(new URL(link.href).pathname);
+  };
   const [columns, setColumns] = useState(6);
   const [top, setTop] = useState(0);
   useLayoutEffect(() => {
@@ -106,68 +129,85 @@ export function BottleShelves(props: {
   const lines = useMemo(
     () =>
       groups.flatMap((group): Line[] => [
-        ...(group.title === null ? [] : [{ kind: 'head' as const, group }]),
-        ...Array.from(
-          { length: Math.ceil(group.living.length / columns) },
-          (_, i): Line => ({
+        ...(group.title === null
+          ? []
+          : [{ kind: 'head' as const, key: `head:${group.key}`, height: HEAD_H, group }]),
+        ...Array.from({ length: Math.ceil(group.living.length / columns) }, (_, i): Line => {
+          const living = group.living.slice(i * columns, (i + 1) * columns);
+          return {
             kind: 'bottles',
             key: `${group.key}:${i}`,
-            living: group.living.slice(i * columns, (i + 1) * columns),
-          }),
-        ),
+            height: CARD_H + MARK_H * Math.max(...living.map(marksIn)),
+            living,
+          };
+        }),
       ]),
     [groups, columns],
   );
   const rows = useWindowVirtualizer({
     count: lines.length,
-    estimateSize: (i) => (lines[i]?.kind === 'head' ? HEAD_H : CARD_H),
+    estimateSize: (i) => lines[i]!.height,
     overscan: OVERSCAN,
     scrollMargin: top,
-    getItemKey: (i) => {
-      const line = lines[i]!;
-      return line.kind === 'head' ? `head:${line.group.key}` : line.key;
-    },
+    getItemKey: (i) => lines[i]!.key,
+    // A row a frame late is ready all the same: there are some beyond the window.
+    useFlushSync: false,
   });
-  // biome-ignore lint/correctness/useExhaustiveDependencies: rows are measured anew when their width changes
-  useEffect(() => rows.measure(), [columns]);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: heights are asked for anew when the rows are others
+  useEffect(() => rows.measure(), [lines]);
   return (
-    <Box ref={box} sx={{ position: 'relative', ...STYLES }} style={{ height: rows.getTotalSize() }}>
-      {rows.getVirtualItems().map((row) => {
-        const line = lines[row.index]!;
-        return (
-          <div
-            key={row.key}
-            ref={rows.measureElement}
-            data-index={row.index}
-            style={{
-              position: 'absolute',
-              top: 0,
-              left: 0,
-              width: '100%',
-              transform: `translateY(${row.start - rows.options.scrollMargin}px)`,
-            }}
-          >
-            {line.kind === 'head' ? (
-              <Head group={line.group} />
-            ) : (
-              <ul className="row" style={{ gridTemplateColumns: `repeat(${columns}, minmax(0, 1fr))` }}>
-                {line.living.map((living) => (
-                  <Card
-                    key={living.item.facts.itemId}
-                    living={living}
-                    place={placeOf(living)}
-                    nowMs={nowMs}
-                    zone={zone}
-                  />
-                ))}
-              </ul>
-            )}
-          </div>
-        );
-      })}
+    <Box
+      ref={box}
+      onClick={follow}
+      sx={{ position: 'relative', ...STYLES }}
+      style={{ height: rows.getTotalSize() }}
+    >
+      {rows.getVirtualItems().map((row) => (
+        <Row
+          key={row.key}
+          line={lines[row.index]!}
+          at={row.start - rows.options.scrollMargin}
+          columns={columns}
+          placeOf={placeOf}
+          nowMs={nowMs}
+          zone={zone}
+        />
+      ))}
     </Box>
   );
 }
+
+/** A board of the shelf, or the heading above one. */
+const Row = memo(function Row(props: {
+  line: Line;
+  /** From the top of the list, px. */
+  at: number;
+  columns: number;
+  placeOf: (living: Living) => string | null;
+  nowMs: number;
+  zone: string;
+}) {
+  const { line, at, columns, placeOf, nowMs, zone } = props;
+  return (
+    <div className="line" style={{ height: line.height, transform: `translateY(${at}px)` }}>
+      {line.kind === 'head' ? (
+        <Head group={line.group} />
+      ) : (
+        <ul className="row" style={{ gridTemplateColumns: `repeat(${columns}, minmax(0, 1fr))` }}>
+          {line.living.map((living) => (
+            <Card
+              key={living.item.facts.itemId}
+              living={living}
+              place={placeOf(living)}
+              nowMs={nowMs}
+              zone={zone}
+            />
+          ))}
+        </ul>
+      )}
+    </div>
+  );
+});
 
 function Head({ group }: { group: ShelfGroup }) {
   return (
@@ -189,10 +229,9 @@ const Card = memo(function Card(props: {
   const { living, place, nowMs, zone } = props;
   const { item, life, leftMl } = living;
   const { facts, log } = item;
-  const alcohol = facts.marks.some((m) => m === 'alcohol' || m === 'littleAlcohol');
   return (
     <li data-testid="bottle" className={TONE[life.verdict]}>
-      <Link className="card" to={`/shelf/${facts.itemId}`}>
+      <a className="card" href={`/shelf/${facts.itemId}`}>
         <div className="stand">
           <BottleDrawing
             sizeMl={facts.sizeMl}
@@ -214,7 +253,7 @@ const Card = memo(function Card(props: {
             {sayDrink(facts.recipeId, facts.drinkName)}
             {facts.lot && `, ${facts.lot.name.toLowerCase()}`}
           </div>
-          {alcohol && <div className="mark">{say('mark.alcohol')}</div>}
+          {hasAlcohol(living) && <div className="mark">{say('mark.alcohol')}</div>}
           {life.own?.longer && <div className="mark">my own rule</div>}
           <div className="more">
             {[
@@ -231,7 +270,7 @@ const Card = memo(function Card(props: {
               .join(', ')}
           </div>
         </div>
-      </Link>
+      </a>
     </li>
   );
 });

@@ -22,7 +22,7 @@ export function deadlineWord(
     case 'throwOut':
       return say('verdict.throwOut');
     case 'past':
-      return `past since ${dayFrom(life.deadlineMs, nowMs, zone)}`;
+      return `past ${dayFrom(life.deadlineMs, nowMs, zone)}`;
     case 'drinkToday':
       return say('verdict.drinkToday');
     case 'useToday':

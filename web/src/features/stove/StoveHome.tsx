@@ -2,14 +2,11 @@ import {
   type AwayWindow,
   awayWindows,
   latestStart,
-  MINUTE_MS,
   type Program,
   type Simulation,
   simulateBatch,
   solvePlanDoc,
-  spellCostMin,
   startBy,
-  warmSpells,
 } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -23,18 +20,18 @@ import { momentsOf } from '../../shared/batch/moments.ts';
 import type { RunningClock } from '../../shared/batch/onBatches.ts';
 import { useBook } from '../../shared/book.ts';
 import { useBatches, useKitchen, useRehearsals } from '../../shared/queries.ts';
-import { useReminders } from '../../shared/reminders.ts';
-import { type Shelf, useShelf } from '../../shared/shelf.ts';
 import { useNow } from '../../shared/time.ts';
 import { ErrorPanel, Left, Loading, PageHead, Panel, Row } from '../../shared/ui.tsx';
 import { heading, role } from '../../theme/theme.ts';
 import { sayDrink } from '../../words/names.ts';
-import { celsius, duration, longDay, moment, num, timeOfDay } from '../../words/say.ts';
+import { longDay, moment, num, timeOfDay } from '../../words/say.ts';
 import { type BoardEntry, useOnBoard } from './board.ts';
 import { OnTheStove } from './OnTheStove.tsx';
 
 /** Asked for once in the life of a kitchen: not part of the first page. */
 const SideJobs = lazy(() => import('../../shared/batch/SideJobs.tsx').then((m) => ({ default: m.SideJobs })));
+/** Its figures come a moment after the stove's. */
+const WantsALook = lazy(() => import('./WantsALook.tsx').then((m) => ({ default: m.WantsALook })));
 const FirstPot = lazy(() => import('./FirstPot.tsx').then((m) => ({ default: m.FirstPot })));
 
 /** What is on, what comes next, what wants a look, and one button to begin. */
@@ -111,7 +108,9 @@ function Board(props: { planned: BatchList['batches']; nowMs: number; kitchen: K
         )}
       </Box>
       <Box sx={{ display: 'grid', gap: 1.75, minWidth: 0 }}>
-        <WantsALook nowMs={nowMs} />
+        <Suspense fallback={<Loading />}>
+          <WantsALook nowMs={nowMs} />
+        </Suspense>
         <Planned plans={plans} nowMs={nowMs} zone={kitchen.zone} />
         <Rehearsals />
       </Box>
@@ -179,10 +178,6 @@ function usePlans(planned: BatchList['batches'], kitchen: KitchenNow): Plan[] {
     [planned, kitchen, book, tables],
   );
 }
-
-/** A warm night is told of for so long, and only when it cost more than this. */
-const SPELL_NEWS_MS = 48 * 60 * MINUTE_MS;
-const SPELL_TOLD_MIN = 30;
 
 const planName = (plan: Plan): string =>
   `${sayDrink(plan.recipeId)}${plan.litres === null ? '' : `, ${num(plan.litres, 1)} L`}`;
@@ -316,110 +311,5 @@ function Rehearsals() {
         </Box>
       ))}
     </Panel>
-  );
-}
-
-/** What the cold shelf asks for now: dates, looks, gas, a fridge that was warm. */
-function WantsALook({ nowMs }: { nowMs: number }) {
-  const coarseMs = Math.floor(nowMs / MINUTE_MS) * MINUTE_MS;
-  const { shelf } = useShelf(coarseMs);
-  return (
-    <Panel title="Wants a look today" testId="wants-a-look">
-      {shelf ? <Wanted shelf={shelf} nowMs={coarseMs} /> : <Loading />}
-    </Panel>
-  );
-}
-
-function Wanted({ shelf, nowMs }: { shelf: Shelf; nowMs: number }) {
-  const { living, leftovers, track, kitchen } = shelf;
-  const reminders = useReminders(shelf, nowMs);
-  const groups = [
-    { verdict: 'throwOut', tone: 'danger', word: 'throw out' },
-    { verdict: 'past', tone: 'danger', word: 'past its date: throw out' },
-    { verdict: 'drinkToday', tone: 'caution', word: 'drink today' },
-  ] as const;
-  const wanted = groups.flatMap((group) => {
-    const byDrink = new Map<string, { ids: string[]; name: string | undefined }>();
-    for (const { item, life } of living) {
-      if (life.verdict !== group.verdict) continue;
-      const { recipeId, drinkName, itemId } = item.facts;
-      byDrink.set(recipeId, { ids: [...(byDrink.get(recipeId)?.ids ?? []), itemId], name: drinkName });
-    }
-    return [...byDrink].map(([recipeId, found]) => ({ ...group, recipeId, ...found }));
-  });
-  const spell = track ? warmSpells(track).findLast((s) => s.toMs > nowMs - SPELL_NEWS_MS) : undefined;
-  const costMin = spell && track ? spellCostMin(track, spell) : 0;
-  const shortened = living.filter((l) => l.life.fridgeCostDays > 1 / 24).length;
-  const asked = (['vent', 'look'] as const).flatMap((kind) => {
-    const ids = reminders.filter((r) => r.kind === kind && r.atMs <= nowMs).flatMap((r) => r.itemIds);
-    return ids.length > 0 ? [{ kind, count: ids.length }] : [];
-  });
-  const useToday = leftovers.filter((l) => l.life.verdict !== 'good').length;
-  const line = (key: string, to: string, what: string, word: string, tone: 'danger' | 'caution') => (
-    <Box key={key} sx={{ py: 1, borderBottom: `1px solid ${role('hairline')}` }}>
-      <Box component={Link} to={to} sx={{ ...heading, color: role('ink'), display: 'inline-block', py: 0.5 }}>
-        {what}
-      </Box>
-      <Box sx={{ color: role(tone), fontWeight: 700 }}>{word}</Box>
-    </Box>
-  );
-  const nothing = wanted.length + asked.length + useToday === 0 && costMin <= SPELL_TOLD_MIN;
-  return (
-    <>
-      {spell && costMin > SPELL_TOLD_MIN && (
-        <Box
-          data-testid="warm-night"
-          sx={{ bgcolor: role('cautionGround'), borderRadius: 2, p: 1.25, mb: 1 }}
-        >
-          <strong>
-            The fridge was warm, {moment(spell.fromMs, nowMs, kitchen.zone)} to{' '}
-            {moment(spell.toMs, nowMs, kitchen.zone)}, up to {celsius(spell.highestC)}.
-          </strong>{' '}
-          {shortened > 0
-            ? `It cost ${num(shortened)} ${shortened === 1 ? 'bottle' : 'bottles'} up to ${duration(costMin)} of their time: look at the dates again.`
-            : 'No bottle stood in it.'}
-          {spell.guessed && ' Part of it nobody read: it counts as warm.'}
-        </Box>
-      )}
-      {nothing && (
-        <Typography sx={{ color: role('inkMuted') }}>
-          {living.length > 0
-            ? 'Every bottle on the shelf is good for more than a day.'
-            : 'Bottles show here on the day they want drinking.'}
-        </Typography>
-      )}
-      {wanted.map((w) =>
-        line(
-          `${w.verdict}${w.recipeId}`,
-          w.ids.length === 1 ? `/shelf/${w.ids[0]}` : '/shelf',
-          `${sayDrink(w.recipeId, w.name)}, ${w.ids.length} ${w.ids.length === 1 ? 'bottle' : 'bottles'}`,
-          w.word,
-          w.tone,
-        ),
-      )}
-      {asked.map(({ kind, count }) =>
-        line(
-          kind,
-          '/shelf?view=reminders',
-          `${num(count)} ${count === 1 ? 'bottle' : 'bottles'}`,
-          kind === 'vent' ? 'let the gas off' : 'look at it and smell it',
-          'caution',
-        ),
-      )}
-      {useToday > 0 &&
-        line(
-          'leftovers',
-          '/shelf?view=leftovers',
-          `${num(useToday)} ${useToday === 1 ? 'leftover' : 'leftovers'}`,
-          'use or freeze today',
-          'caution',
-        )}
-      {living.length > 0 && (
-        <Box sx={{ mt: 1.5, color: role('inkMuted') }}>
-          {num(living.length)} {living.length === 1 ? 'bottle' : 'bottles'} on the{' '}
-          <Link to="/shelf">cold shelf</Link>.
-        </Box>
-      )}
-    </>
   );
 }

@@ -1,0 +1,131 @@
+import { MINUTE_MS, pressureAlarm, spellCostMin, warmSpells } from '@big-ladle/core';
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { Link } from 'react-router';
+import { useReminders } from '../../shared/reminders.ts';
+import { type Shelf, useShelf } from '../../shared/shelf.ts';
+import { Loading, Panel } from '../../shared/ui.tsx';
+import { heading, role } from '../../theme/theme.ts';
+import { sayDrink } from '../../words/names.ts';
+import { celsius, duration, moment, num } from '../../words/say.ts';
+
+/** A warm night is told of for so long, and only when it cost more than this. */
+const SPELL_NEWS_MS = 48 * 60 * MINUTE_MS;
+const SPELL_TOLD_MIN = 30;
+
+/** What the cold shelf asks for now: dates, looks, gas, a fridge that was warm. */
+export function WantsALook({ nowMs }: { nowMs: number }) {
+  const coarseMs = Math.floor(nowMs / MINUTE_MS) * MINUTE_MS;
+  const { shelf } = useShelf(coarseMs);
+  return (
+    <Panel title="Wants a look today" testId="wants-a-look">
+      {shelf ? <Wanted shelf={shelf} nowMs={coarseMs} /> : <Loading />}
+    </Panel>
+  );
+}
+
+function Wanted({ shelf, nowMs }: { shelf: Shelf; nowMs: number }) {
+  const { living, leftovers, track, kitchen } = shelf;
+  const reminders = useReminders(shelf, nowMs);
+  const groups = [
+    { verdict: 'throwOut', tone: 'danger', word: 'throw out' },
+    { verdict: 'past', tone: 'danger', word: 'past its date: throw out' },
+    { verdict: 'drinkToday', tone: 'caution', word: 'drink today' },
+  ] as const;
+  const wanted = groups.flatMap((group) => {
+    const byDrink = new Map<string, { ids: string[]; name: string | undefined }>();
+    for (const { item, life } of living) {
+      if (life.verdict !== group.verdict) continue;
+      const { recipeId, drinkName, itemId } = item.facts;
+      byDrink.set(recipeId, { ids: [...(byDrink.get(recipeId)?.ids ?? []), itemId], name: drinkName });
+    }
+    return [...byDrink].map(([recipeId, found]) => ({ ...group, recipeId, ...found }));
+  });
+  const spell = track ? warmSpells(track).findLast((s) => s.toMs > nowMs - SPELL_NEWS_MS) : undefined;
+  const costMin = spell && track ? spellCostMin(track, spell) : 0;
+  const shortened = living.filter((l) => l.life.fridgeCostDays > 1 / 24).length;
+  const asked = (['vent', 'look'] as const).flatMap((kind) => {
+    const ids = reminders.filter((r) => r.kind === kind && r.atMs <= nowMs).flatMap((r) => r.itemIds);
+    return ids.length > 0 ? [{ kind, count: ids.length }] : [];
+  });
+  const useToday = leftovers.filter((l) => l.life.verdict !== 'good').length;
+  const line = (key: string, to: string, what: string, word: string, tone: 'danger' | 'caution') => (
+    <Box key={key} sx={{ py: 1, borderBottom: `1px solid ${role('hairline')}` }}>
+      <Box component={Link} to={to} sx={{ ...heading, color: role('ink'), display: 'inline-block', py: 0.5 }}>
+        {what}
+      </Box>
+      <Box sx={{ color: role(tone), fontWeight: 700 }}>{word}</Box>
+    </Box>
+  );
+  const pressed = living.filter(({ item, life }) =>
+    pressureAlarm({ bottle: item.facts.bottle, log: item.log, material: item.facts.material, life }),
+  );
+  const nothing = wanted.length + asked.length + useToday + pressed.length === 0 && costMin <= SPELL_TOLD_MIN;
+  return (
+    <>
+      {spell && costMin > SPELL_TOLD_MIN && (
+        <Box
+          data-testid="warm-night"
+          sx={{ bgcolor: role('cautionGround'), borderRadius: 2, p: 1.25, mb: 1 }}
+        >
+          <strong>
+            The fridge was warm, {moment(spell.fromMs, nowMs, kitchen.zone)} to{' '}
+            {moment(spell.toMs, nowMs, kitchen.zone)}, up to {celsius(spell.highestC)}.
+          </strong>{' '}
+          {shortened > 0
+            ? `It cost ${num(shortened)} ${shortened === 1 ? 'bottle' : 'bottles'} up to ${duration(costMin)} of their time: look at the dates again.`
+            : 'No bottle stood in it.'}
+          {spell.guessed && ' Part of it nobody read: it counts as warm.'}
+        </Box>
+      )}
+      {pressed.map(({ item }) =>
+        line(
+          `pressure${item.facts.itemId}`,
+          `/shelf/${item.facts.itemId}`,
+          `${sayDrink(item.facts.recipeId, item.facts.drinkName)}, ${item.facts.sizeName.toLowerCase()}`,
+          'pressure in closed glass: let it off now',
+          'danger',
+        ),
+      )}
+      {nothing && (
+        <Typography sx={{ color: role('inkMuted') }}>
+          {living.length > 0
+            ? 'Every bottle on the shelf is good for more than a day.'
+            : 'Bottles show here on the day they want drinking.'}
+        </Typography>
+      )}
+      {wanted.map((w) =>
+        line(
+          `${w.verdict}${w.recipeId}`,
+          w.ids.length === 1 ? `/shelf/${w.ids[0]}` : '/shelf',
+          `${sayDrink(w.recipeId, w.name)}, ${w.ids.length} ${w.ids.length === 1 ? 'bottle' : 'bottles'}`,
+          w.word,
+          w.tone,
+        ),
+      )}
+      {asked.map(({ kind, count }) =>
+        line(
+          kind,
+          '/shelf?view=reminders',
+          `${num(count)} ${count === 1 ? 'bottle' : 'bottles'}`,
+          kind === 'vent' ? 'let the gas off' : 'look at it and smell it',
+          'caution',
+        ),
+      )}
+      {useToday > 0 &&
+        line(
+          'leftovers',
+          '/shelf?view=leftovers',
+          `${num(useToday)} ${useToday === 1 ? 'leftover' : 'leftovers'}`,
+          'use or freeze today',
+          'caution',
+        )}
+      {living.length > 0 && (
+        <Box sx={{ mt: 1.5, color: role('inkMuted') }}>
+          {num(living.length)} {living.length === 1 ? 'bottle' : 'bottles'} on the{' '}
+          <Link to="/shelf">cold shelf</Link>.
+        </Box>
+      )}
+    </>
+  );
+}
