@@ -69,18 +69,6 @@ const VIEWS = [
   { name: 'new-batch-size', path: '/new/deep-calyx-ginger?method=shortBoilLongSteep', size: TABLE },
   { name: 'batch', path: '/batches/demo-steeping', size: TABLE },
   { name: 'at-the-stove-phone', path: '/batches/demo-steeping/stove', size: PHONE, night: true },
-  { name: 'at-the-stove-day-phone', path: '/batches/demo-steeping/stove', size: PHONE },
-  {
-    name: 'strain-and-measure-phone',
-    night: true,
-    path: '/batches/demo-steeping/stove',
-    size: PHONE,
-    prepare: async (page) => {
-      await page.getByTestId('done').click();
-      await page.getByRole('heading', { name: 'Strain' }).waitFor();
-      await page.getByRole('button', { name: 'One jug more' }).click({ clickCount: 8 });
-    },
-  },
   {
     name: 'cooling-watch-phone',
     path: '/new/deep-calyx-ginger?method=straightBoil',
@@ -108,16 +96,6 @@ const VIEWS = [
     },
   },
   {
-    name: 'too-late',
-    path: '/new/deep-calyx-ginger?method=shortBoilLongSteep',
-    size: { width: 1280, height: 1000 },
-    prepare: async (page) => {
-      await page.getByLabel('Ready by').fill('2026-11-25T08:00');
-      await page.getByTestId('too-late').waitFor();
-    },
-  },
-  { name: 'drink-in-parts', path: '/drinks/parts', size: TABLE },
-  {
     name: 'balance',
     path: '/batches/demo-steeping/balance',
     size: { width: 1280, height: 1000 },
@@ -128,13 +106,47 @@ const VIEWS = [
     },
   },
   { name: 'cold-shelf', path: '/shelf', size: TABLE },
+  {
+    name: 'bottle',
+    path: '/shelf/demo-bottle-2',
+    size: { width: 1280, height: 1000 },
+    prepare: (page) => page.getByTestId('curve').getByRole('img').waitFor(),
+  },
+  { name: 'leftovers', path: '/shelf/demo-roots', size: TABLE },
+  {
+    name: 'labels',
+    path: '/shelf/labels',
+    size: TABLE,
+    prepare: (page) => page.getByTestId('sheet').first().waitFor(),
+  },
+  {
+    name: 'bottling-plan',
+    path: '/batches/demo-steeping?stage=bottle',
+    size: { width: 1280, height: 1100 },
+    before: async (url) => {
+      const { batch, events } = await (await fetch(`${url}/api/batches/demo-steeping`)).json();
+      const ended = new Set(events.filter((e) => e.kind === 'stepEnded').map((e) => e.body.stepId));
+      const { steps } = batch.pins.program;
+      const open = steps.slice(
+        0,
+        steps.findIndex((s) => s.kind === 'bottle'),
+      );
+      await tell(
+        url,
+        'demo-steeping',
+        open.filter((s) => !ended.has(s.id)).map((s) => ({ kind: 'stepEnded', body: { stepId: s.id } })),
+        'bottling',
+      );
+    },
+    prepare: (page) => page.getByTestId('bottle-form').waitFor(),
+  },
   { name: 'kitchen', path: '/kitchen', size: TABLE },
 ];
 
 /** Says deeds to a batch of the demo, as a device would. */
-async function tell(url, batchId, deeds) {
+async function tell(url, batchId, deeds, why = 'shot') {
   const events = deeds.map((deed, i) => ({
-    id: `shot-${batchId}-${i}`,
+    id: `${why}-${batchId}-${i}`,
     stream: { kind: 'batch', id: batchId },
     v: 1,
     atMs: NOON - 60_000 + i,

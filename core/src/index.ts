@@ -52,6 +52,7 @@ export {
   FIRST_SOUR_SHARE,
   nextDose,
 } from './balance/stepPlan.ts';
+export { type StrongShare, strongGPerL, strongShares } from './balance/strong.ts';
 export {
   type FruitSweetening,
   type Keeps,

@@ -206,6 +206,11 @@ describe('gifts, and how fast it goes', () => {
     // A glass of 250, and a whole bottle of 720.
     expect(use).toMatchObject([{ recipeId: 'deep-calyx-ginger', pouredMl: 970 }]);
     expect(use[0].sinceMs).toBeLessThanOrEqual(BOTTLED);
+    // Of today only the bottle that was finished.
+    const today = (await server.api('GET', `/items/use?since=${NOW - 2 * HOUR}`)).body.use;
+    expect(today).toMatchObject([{ pouredMl: 720 }]);
+    expect(today[0].strongG.ginger).toBeGreaterThan(1);
+    expect(today[0].strongG.ginger).toBeCloseTo((use[0].strongG.ginger * 720) / 970, 6);
   });
 });
 

@@ -5,6 +5,7 @@ import type { Liquor, Origin } from '../program/types.ts';
 import { TABLES } from '../testKitchen.ts';
 import { audienceOf, cautionsOf, cautionTags, marksOfLines } from './cautions.ts';
 import { type LotMark, marksOf, scaleTrial } from './lots.ts';
+import { strongGPerL, strongShares } from './strong.ts';
 
 const told = (marks: readonly LotMark[], itemIds: readonly string[] = [], sourGPerL = 0) =>
   audienceOf(cautionsOf(cautionTags({ marks, itemIds, sourGPerL, tables: TABLES })));
@@ -119,5 +120,20 @@ describe('a trial on a cup', () => {
       'spiceGrows',
       'tasteAgain',
     ]);
+  });
+});
+
+describe('herbs that are counted by the day', () => {
+  it('a quarter litre with 60 g of ginger in the litre: 15 g, three quarters of a moderate day', () => {
+    const drink = liquor({ markerG: { ginger: 60, turmeric: 6 } });
+    const perL = strongGPerL(drink);
+    expect(perL.ginger).toBeCloseTo(60, 0);
+    const glass = Object.fromEntries(Object.entries(perL).map(([m, g]) => [m, g / 4]));
+    const [first, second] = strongShares(glass);
+    expect(first).toMatchObject({ marker: 'ginger' });
+    expect(first!.share).toBeCloseTo(15 / 20, 2);
+    expect(second!.share).toBeCloseTo(1.5 / 15, 2);
+    expect(strongShares({})).toEqual([]);
+    expect(strongGPerL(liquor())).toEqual({});
   });
 });

@@ -42,6 +42,8 @@ export interface BottleLife {
   tableCostDays: number;
   /** The same by a fridge that was too warm, days. */
   fridgeCostDays: number;
+  /** Hours out of the cold that are counted where it is not shown to be acid. */
+  warmH: number;
   /** Hours taken as warm because nobody read them. */
   guessedH: number;
   frozen: boolean;
@@ -316,6 +318,7 @@ export function lifeOf(
     reasons,
     tableCostDays: spent.tableMs / DAY_MS,
     fridgeCostDays: spent.fridgeMs / DAY_MS,
+    warmH: spent.warmMs / HOUR_MS,
     guessedH: spent.guessedMs / HOUR_MS,
     frozen: standing.frozen,
     own: ownMs !== null && ask.ownDays != null ? { days: ask.ownDays, longer, toolDeadlineMs } : null,

@@ -2,6 +2,7 @@ import type { LotMark } from '../balance/lots.ts';
 import type { GlassFacts } from '../balance/served.ts';
 import type { LotKind } from '../program/lots.ts';
 import type { Closure, ContainerForm, ContainerMaterial } from '../tables/containers.ts';
+import type { MarkerId } from '../tables/types.ts';
 import type { Said } from '../units/result.ts';
 import type { BottleFacts } from './clock.ts';
 import type { LeftoverFacts } from './leftovers.ts';
@@ -24,6 +25,8 @@ export interface BottleItem {
   brix: number;
   abvPct: number;
   sourGPerL: number;
+  /** Of herbs that are counted by the day, g in a litre. */
+  strongGPerL: Partial<Record<MarkerId, number>>;
   /** What is said of it wherever it is shown. */
   marks: LotMark[];
   /** Everything that went in, by the tables' ids. */

@@ -271,6 +271,13 @@ describe('what else ends a life', () => {
     expect([1.5, 3, 5].map((h) => out(h, 22))).toEqual(['good', 'drinkToday', 'throwOut']);
     expect([0.5, 1.6, 3].map((h) => out(h, 34))).toEqual(['good', 'drinkToday', 'throwOut']);
   });
+  it('says how many hours were out of the cold, so that the moment to put it back can be told', () => {
+    const log = itemLog({ places: stays(['fridge', 0], ['counter', 2]) });
+    const life = lifeOf(unshown, log, around(), at(3));
+    // It takes a while until it is warm: less than the hour it stood there, more than half of it.
+    expect(life.warmH).toBeGreaterThan(0.5);
+    expect(life.warmH).toBeLessThanOrEqual(1);
+  });
   it('in a failing fridge hours above 8 °C count for what is not shown acid', () => {
     const night = track(
       readings(40, (h) => (h >= 20 && h < 30 ? 13 : 4)),

@@ -110,6 +110,9 @@ const instrumentSchema = v.strictObject({
   ),
 });
 const readingsSchema = v.object({ batchId: v.optional(idSchema) });
+const useSchema = v.object({
+  since: v.optional(v.pipe(v.string(), v.transform(Number), v.finite())),
+});
 const goneSchema = v.object({
   before: v.optional(v.pipe(v.string(), v.transform(Number), v.finite())),
 });
@@ -412,8 +415,9 @@ export function apiRouter({ db, clock, hub, version, test }: ApiParts): Router {
   );
   api.get(
     '/items/use',
-    route(async (_req, res) => {
-      res.json({ use: await useOfLate(db, clock.nowMs()) });
+    route(async (req, res) => {
+      const { since } = parse(useSchema, req.query);
+      res.json({ use: await useOfLate(db, clock.nowMs(), since ?? null) });
     }),
   );
   api.get(

@@ -28,6 +28,7 @@ import {
   type StepProblem,
   saysAlcohol,
   sournessGPerL,
+  strongGPerL,
   sweetnessPct,
   type Tables,
   withCustom,
@@ -197,6 +198,7 @@ function bottlesOf(batch: Batch, pins: Pins, now: BatchNow, startedMs: number): 
           brix: entry.now.brix,
           abvPct: abvPct(liquor),
           sourGPerL: sournessGPerL(liquor),
+          strongGPerL: strongGPerL(liquor),
           marks: marksOf(liquor, itemIds),
           itemIds: [...itemIds],
           ...(lot ? { lot: { id: lot.lotId, kind: lot.kind, name: lot.name } } : {}),
@@ -301,7 +303,7 @@ export async function rebuildAll(db: Db): Promise<number> {
 }
 
 /** What the projections hold; raise it when that changes, and old files are folded again at their next start. */
-const PROJECTIONS = '2';
+const PROJECTIONS = '3';
 
 /** Folds everything again where the file's projections are of another version. */
 export async function refreshProjections(db: Db): Promise<void> {

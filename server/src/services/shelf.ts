@@ -80,12 +80,21 @@ export async function itemsGone(
   };
 }
 
-/** How much of each drink was poured or finished of late, and since when it has been there. */
-export async function useOfLate(
-  db: Db,
-  nowMs: number,
-): Promise<{ recipeId: string; pouredMl: number; sinceMs: number }[]> {
-  const sinceMs = nowMs - USE_WINDOW_DAYS * DAY_MS;
+export interface Use {
+  recipeId: string;
+  pouredMl: number;
+  /** Since when it has been there, within the window. */
+  sinceMs: number;
+  /** Of herbs that are counted by the day, g in what was poured. */
+  strongG: Record<string, number>;
+}
+
+/**
+ * How much of each drink was poured or finished of late.
+ * @param fromMs when the window begins; null: some days back.
+ */
+export async function useOfLate(db: Db, nowMs: number, fromMs: number | null): Promise<Use[]> {
+  const sinceMs = fromMs ?? nowMs - USE_WINDOW_DAYS * DAY_MS;
   const touched = db('event')
     .where({ stream_kind: 'item' })
     .whereIn('kind', ['poured', 'finished'])
@@ -107,7 +116,7 @@ export async function useOfLate(
     if (list) list.push(event);
     else eventsOfItem.set(stream_id, [event]);
   }
-  const byRecipe = new Map<string, { pouredMl: number; sinceMs: number }>();
+  const byRecipe = new Map<string, Omit<Use, 'recipeId'>>();
   for (const row of rows) {
     const facts = JSON.parse(row.facts) as BottleItem;
     const events = activeEvents(eventsOfItem.get(row.item_id) ?? []);
@@ -119,8 +128,11 @@ export async function useOfLate(
       );
       return log.finishedMs !== null ? volumeMl : Math.min(volumeMl, log.pouredMl);
     };
-    const at = byRecipe.get(row.recipe_id) ?? { pouredMl: 0, sinceMs: nowMs };
-    at.pouredMl += pouredUpTo(Number.POSITIVE_INFINITY) - pouredUpTo(sinceMs);
+    const at = byRecipe.get(row.recipe_id) ?? { pouredMl: 0, sinceMs: nowMs, strongG: {} };
+    const poured = pouredUpTo(Number.POSITIVE_INFINITY) - pouredUpTo(sinceMs);
+    at.pouredMl += poured;
+    for (const [marker, gPerL] of Object.entries(facts.strongGPerL))
+      at.strongG[marker] = (at.strongG[marker] ?? 0) + (gPerL * poured) / 1000;
     at.sinceMs = Math.min(at.sinceMs, Math.max(sinceMs, filledMs));
     byRecipe.set(row.recipe_id, at);
   }

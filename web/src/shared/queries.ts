@@ -111,11 +111,14 @@ export const useFridge = () =>
     refetchInterval: 60_000,
   });
 
-export const useUse = () =>
+/** What was poured of late, or since a moment. */
+export const useUse = (sinceMs?: number) =>
   useQuery({
-    queryKey: [...keys.items, 'use'],
+    queryKey: [...keys.items, 'use', sinceMs ?? 'late'],
     queryFn: () =>
-      call<{ use: { recipeId: string; pouredMl: number; sinceMs: number }[] }>('GET', '/items/use'),
+      call<{
+        use: { recipeId: string; pouredMl: number; sinceMs: number; strongG: Record<string, number> }[];
+      }>('GET', `/items/use${sinceMs === undefined ? '' : `?since=${sinceMs}`}`),
   });
 
 export const useGifts = () =>

@@ -18,3 +18,9 @@ export function endOfTomorrow(nowMs: number, zone: string): number {
   const today = new TZDate(nowMs, zone);
   return new TZDate(today.getFullYear(), today.getMonth(), today.getDate() + 2, zone).getTime();
 }
+
+/** When today began in the kitchen's zone. */
+export function startOfToday(nowMs: number, zone: string): number {
+  const today = new TZDate(nowMs, zone);
+  return new TZDate(today.getFullYear(), today.getMonth(), today.getDate(), zone).getTime();
+}

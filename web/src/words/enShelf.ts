@@ -107,6 +107,12 @@ export const EN_SHELF: Readonly<Record<string, string>> = {
   'portion.medium': 'still spiced',
   'portion.strong': 'strong',
 
+  // herbs that are counted by the day
+  'strong.ginger': 'ginger root',
+  'strong.turmeric': 'turmeric root',
+  'strong.garlic': 'garlic',
+  'strong.chilli': 'chilli',
+
   // reminders
   'remind.due': 'Drink it, or throw it out',
   'remind.look': 'Look at it and smell it',

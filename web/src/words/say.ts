@@ -124,6 +124,9 @@ export const timeOfDay = (ms: number, zone: string): string =>
   dated(ms, zone, { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' }, 'time');
 export const dayOf = (ms: number, zone: string): string =>
   dated(ms, zone, { weekday: 'short', day: 'numeric', month: 'short' }, 'day');
+/** A day without its weekday, where there is little room. */
+export const shortDay = (ms: number, zone: string): string =>
+  dated(ms, zone, { day: 'numeric', month: 'short' }, 'short');
 export const weekday = (ms: number, zone: string): string => dated(ms, zone, { weekday: 'short' }, 'weekday');
 export const longDay = (ms: number, zone: string): string =>
   dated(ms, zone, { weekday: 'long', day: 'numeric', month: 'long' }, 'long');
@@ -159,10 +162,6 @@ export function lastWholeDay(deadlineMs: number, nowMs: number, zone: string): s
   const ms = deadlineMs - DAY_MS;
   return isoDay(ms, zone) <= isoDay(nowMs, zone) ? 'today' : dayOf(ms, zone);
 }
-
-/** The day a moment lies in: "today", "Thu 3 Dec". */
-export const dayFrom = (ms: number, nowMs: number, zone: string): string =>
-  isoDay(ms, zone) === isoDay(nowMs, zone) ? 'today' : dayOf(ms, zone);
 
 /** A reason of the keeping model, its figures in words. */
 export function sayReason(reason: Said): string {

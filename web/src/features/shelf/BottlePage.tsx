@@ -9,6 +9,7 @@ import {
   pressureAlarm,
   type Surroundings,
   standingAt,
+  strongShares,
 } from '@big-ladle/core';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
@@ -79,6 +80,14 @@ function OneBottle(props: ThingInput & { thing: Extract<ShelfThing, { kind: 'bot
       acid: facts.bottle.keeping.acid.shown,
       abvPct: facts.abvPct,
     }),
+  );
+  const strong = strongShares(
+    Object.fromEntries(
+      Object.entries(facts.strongGPerL).map(([marker, gPerL]) => [
+        marker,
+        (gPerL * kitchen.servingMl) / 1000,
+      ]),
+    ),
   );
   const pressure =
     gone === null && pressureAlarm({ ...living, log, bottle: facts.bottle, material: facts.material });
@@ -176,6 +185,18 @@ function OneBottle(props: ThingInput & { thing: Extract<ShelfThing, { kind: 'bot
               {volume(living.leftMl / 1000)} left · {num(facts.brix, 1)} °Bx · {grams(facts.glass.freeSugarG)}{' '}
               sugar a glass, {percent(facts.glass.shareOfCeiling)} of 50 g a day
             </Box>
+            {strong.length > 0 && (
+              <Box sx={{ color: role('inkMuted'), mt: 0.5 }} data-testid="strong">
+                A glass holds the draw of{' '}
+                {strong
+                  .map(
+                    (s) =>
+                      `${grams(s.massG)} of ${say(`strong.${s.marker}`)}, ${percent(s.share)} of a moderate day`,
+                  )
+                  .join('; ')}
+                .
+              </Box>
+            )}
             <Box sx={{ mt: 1 }}>
               <Link to={`/batches/${facts.batchId}`}>The batch it comes from</Link>
             </Box>

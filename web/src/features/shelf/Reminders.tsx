@@ -1,14 +1,16 @@
-import { type Message, messagesOf, type Reminder } from '@big-ladle/core';
+import { type Message, messagesOf, type Reminder, strongShares } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { Link } from 'react-router';
+import { useUse } from '../../shared/queries.ts';
 import { useRates, useReminders } from '../../shared/reminders.ts';
 import { saveText } from '../../shared/saveText.ts';
 import type { Shelf } from '../../shared/shelf.ts';
 import { Panel, Row } from '../../shared/ui.tsx';
+import { startOfToday } from '../../shared/zone.ts';
 import { role } from '../../theme/theme.ts';
 import { sayDrink } from '../../words/names.ts';
-import { celsius, dayOf, litres, moment, num, say, volume } from '../../words/say.ts';
+import { celsius, dayOf, grams, litres, moment, num, percent, say, volume } from '../../words/say.ts';
 import '../../words/shelfWords.ts';
 
 /** What a reminder is about: a drink and its lot, a leftover, a warm fridge. */
@@ -82,6 +84,7 @@ export function Reminders({ shelf, nowMs }: { shelf: Shelf; nowMs: number }) {
         )}
       </Panel>
       <Box sx={{ display: 'grid', gap: 1.75, minWidth: 0 }}>
+        <Today shelf={shelf} nowMs={nowMs} />
         <Rates shelf={shelf} nowMs={nowMs} />
         <Outbox messages={messages} people={people.length} nowMs={nowMs} zone={kitchen.zone} />
       </Box>
@@ -128,6 +131,38 @@ function List(props: { reminders: readonly Reminder[]; nowMs: number; zone: stri
       </Row>
     );
   });
+}
+
+/** What was poured today, and how much of a moderate day of strong herbs that is. */
+function Today({ shelf, nowMs }: { shelf: Shelf; nowMs: number }) {
+  const { data } = useUse(startOfToday(nowMs, shelf.kitchen.zone));
+  const use = (data?.use ?? []).filter((u) => u.pouredMl > 1);
+  if (use.length === 0) return null;
+  const total: Record<string, number> = {};
+  for (const u of use)
+    for (const [marker, grams] of Object.entries(u.strongG)) total[marker] = (total[marker] ?? 0) + grams;
+  const shares = strongShares(total);
+  return (
+    <Panel title="Poured today" testId="today">
+      {use.map((u) => (
+        <Row key={u.recipeId} label={sayDrink(u.recipeId)}>
+          {volume(u.pouredMl / 1000)}
+        </Row>
+      ))}
+      {shares.length > 0 && (
+        <Box sx={{ mt: 1, color: role(shares[0]!.share > 1 ? 'caution' : 'inkMuted') }}>
+          In all the draw of{' '}
+          {shares
+            .map(
+              (s) =>
+                `${grams(s.massG)} of ${say(`strong.${s.marker}`)}, ${percent(s.share)} of a moderate day`,
+            )
+            .join('; ')}{' '}
+          for one person. {say('audience.defer')}
+        </Box>
+      )}
+    </Panel>
+  );
 }
 
 /** How fast each drink goes and when to make the next. */

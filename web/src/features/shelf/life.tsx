@@ -1,7 +1,7 @@
 import type { BottleLife, LeftoverLife } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import { role } from '../../theme/theme.ts';
-import { dayFrom, days, lastWholeDay, say } from '../../words/say.ts';
+import { days, lastWholeDay, say, shortDay } from '../../words/say.ts';
 
 /** The colour of a verdict; its word always stands with it. */
 export const TONE: Record<BottleLife['verdict'] | LeftoverLife['verdict'], 'ready' | 'caution' | 'danger'> = {
@@ -22,7 +22,7 @@ export function deadlineWord(
     case 'throwOut':
       return say('verdict.throwOut');
     case 'past':
-      return `past ${dayFrom(life.deadlineMs, nowMs, zone)}`;
+      return `past ${shortDay(life.deadlineMs, zone)}`;
     case 'drinkToday':
       return say('verdict.drinkToday');
     case 'useToday':

@@ -1,4 +1,4 @@
-import { MINUTE_MS, pressureAlarm, spellCostMin, warmSpells } from '@big-ladle/core';
+import { KEEPING, MINUTE_MS, pressureAlarm, spellCostMin, standingAt, warmSpells } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
@@ -7,7 +7,7 @@ import { type Shelf, useShelf } from '../../shared/shelf.ts';
 import { Loading, Panel } from '../../shared/ui.tsx';
 import { heading, role } from '../../theme/theme.ts';
 import { sayDrink } from '../../words/names.ts';
-import { celsius, duration, moment, num } from '../../words/say.ts';
+import { celsius, duration, moment, num, timeOfDay } from '../../words/say.ts';
 
 /** A warm night is told of for so long, and only when it cost more than this. */
 const SPELL_NEWS_MS = 48 * 60 * MINUTE_MS;
@@ -60,7 +60,19 @@ function Wanted({ shelf, nowMs }: { shelf: Shelf; nowMs: number }) {
   const pressed = living.filter(({ item, life }) =>
     pressureAlarm({ bottle: item.facts.bottle, log: item.log, material: item.facts.material, life }),
   );
-  const nothing = wanted.length + asked.length + useToday + pressed.length === 0 && costMin <= SPELL_TOLD_MIN;
+  // What is not shown to be acid may go back within two hours: the moment is told while it still can.
+  const out = living.filter(
+    ({ item, life }) =>
+      !item.facts.bottle.keeping.acid.shown &&
+      (life.verdict === 'good' || life.verdict === 'drinkToday') &&
+      standingAt(shelf.around, item.log.places.at(-1)?.place ?? '').trackedBy === null &&
+      !life.frozen,
+  );
+  const backH = kitchen.roomC > KEEPING.hotRoomC ? KEEPING.hotTableH.back : KEEPING.tableH.back;
+  const nothing =
+    out.length === 0 &&
+    wanted.length + asked.length + useToday + pressed.length === 0 &&
+    costMin <= SPELL_TOLD_MIN;
   return (
     <>
       {spell && costMin > SPELL_TOLD_MIN && (
@@ -85,6 +97,17 @@ function Wanted({ shelf, nowMs }: { shelf: Shelf; nowMs: number }) {
           `${sayDrink(item.facts.recipeId, item.facts.drinkName)}, ${item.facts.sizeName.toLowerCase()}`,
           'pressure in closed glass: let it off now',
           'danger',
+        ),
+      )}
+      {out.map(({ item, life }) =>
+        line(
+          `out${item.facts.itemId}`,
+          `/shelf/${item.facts.itemId}`,
+          `${sayDrink(item.facts.recipeId, item.facts.drinkName)}, ${item.facts.sizeName.toLowerCase()}`,
+          life.warmH < backH
+            ? `out of the cold: put it back by ${timeOfDay(nowMs + (backH - life.warmH) * 3_600_000, kitchen.zone)}`
+            : 'out of the cold too long to go back: drink it now',
+          life.warmH < backH ? 'caution' : 'danger',
         ),
       )}
       {nothing && (

@@ -196,7 +196,7 @@ function Labels({ shelf }: { shelf: Shelf }) {
       >
         <Box sx={{ display: 'grid', gap: 1.75, minWidth: 0 }}>
           <Panel title="On what">
-            <Box sx={{ display: 'grid', gap: 1.5 }}>
+            <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: 'minmax(0,1fr)' }}>
               <TextField
                 select
                 label="Sheet or roll"
@@ -219,7 +219,7 @@ function Labels({ shelf }: { shelf: Shelf }) {
                   min={0}
                   max={perPage - 1}
                   decimals={0}
-                  width={300}
+                  fullWidth
                   onCommit={(v) => setSkip(Math.round(v))}
                   testId="skip"
                 />
@@ -260,7 +260,12 @@ function Labels({ shelf }: { shelf: Shelf }) {
           }
           testId="preview"
         >
-          <Box sx={{ display: 'grid', gap: 1.5, overflow: 'auto', maxHeight: '80vh' }}>
+          <Box
+            component="section"
+            aria-label="The sheets, to scroll through"
+            tabIndex={0}
+            sx={{ display: 'grid', gap: 1.5, overflow: 'auto', maxHeight: '80vh' }}
+          >
             {pages.slice(0, PREVIEWED).map((page, i) => (
               // biome-ignore lint/suspicious/noArrayIndexKey: pages are only counted
               <Page key={i} page={page} sheet={sheet} trueSize={trueSize} lines />

@@ -126,9 +126,9 @@ export const within = (text: string): string => text.charAt(0).toLowerCase() + t
 export const byHandLine = (label: LabelText): string =>
   [
     label.name,
-    label.until.toLowerCase(),
-    label.onceOpen.toLowerCase(),
-    label.alcohol?.toLowerCase(),
+    within(label.until),
+    within(label.onceOpen),
+    label.alcohol && within(label.alcohol),
     label.code,
   ]
     .filter(Boolean)
