@@ -187,7 +187,9 @@ export async function fridgeRecord(db: Db, nowMs: number): Promise<FridgeRecord 
       .orderBy('from_ms')
       .select('readings')) as { readings: string }[];
     const record = recordOf(
-      rows.flatMap((r) => JSON.parse(r.readings) as InstrumentReading[]).filter((r) => r.atMs >= fromMs),
+      rows
+        .flatMap((r) => JSON.parse(r.readings) as InstrumentReading[])
+        .filter((r) => r.atMs >= fromMs && r.atMs <= nowMs),
     );
     if (record) records.push(record);
   }

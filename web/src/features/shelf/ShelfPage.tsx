@@ -1,4 +1,4 @@
-import { MINUTE_MS, placeKindRow, spaceIn, spellCostMin, warmSpells } from '@big-ladle/core';
+import { MINUTE_MS, placeKindRow, spaceIn, spellCostMin, trackAt, warmSpells } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -72,7 +72,11 @@ function HeadLine({ shelf, nowMs }: { shelf: Shelf; nowMs: number }) {
   return (
     <span data-testid="shelf-line">
       {num(living.length)} {living.length === 1 ? 'bottle' : 'bottles'}, {litres(totalL)} · fridge{' '}
-      {track ? `read at ${celsius(track.tempC.at(-1) ?? kitchen.fridgeC)}` : `at ${celsius(kitchen.fridgeC)}`}
+      {!track
+        ? `at ${celsius(kitchen.fridgeC)}`
+        : track.guessed.at(-1) === 1
+          ? `not read of late, taken as ${celsius(trackAt(track, nowMs))}`
+          : `read at ${celsius(trackAt(track, nowMs))}`}
       {spell && costMin > 30 && (
         <Box component="span" sx={{ color: role('caution'), fontWeight: 700 }}>
           {' '}
