@@ -1,16 +1,7 @@
-import { BOOK, defaultChoices, type PlanDoc } from '@big-ladle/core';
+import { BOOK } from '@big-ladle/core';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { NOW, ONE_POT, TestServer } from './testServer.ts';
+import { CALYX_PLAN, NOW, ONE_POT, TestServer } from './testServer.ts';
 
-const PLAN: PlanDoc = {
-  recipeId: 'deep-calyx-ginger',
-  choices: defaultChoices(BOOK[0]!, 'straightBoil'),
-  potId: 'pot',
-  burnerId: 'ring',
-  question: { kind: 'litres', litres: 6 },
-  fills: 1,
-  readyAtMs: null,
-};
 const HOUR = 3_600_000;
 
 let server: TestServer;
@@ -35,7 +26,7 @@ const send = (...events: object[]) => server.api('POST', '/events', { events });
 
 /** Begun ten hours ago, every step before the first of a kind ended. */
 async function upTo(kind: string): Promise<void> {
-  await server.api('POST', '/batches', { id: 'b1', plan: PLAN });
+  await server.api('POST', '/batches', { id: 'b1', plan: CALYX_PLAN });
   const started = await server.api('POST', '/batches/b1/start', {
     version: 1,
     events: [event('stepStarted', { stepId: 'pick' }, NOW - 10 * HOUR)],
@@ -245,8 +236,8 @@ describe('what the house has settled', () => {
   it('a plan keeps what goes in instead, and refuses what is no such thing', async () => {
     const sweet = BOOK[0]!.lines.find((l) => l.kind === 'sweetener')!;
     const plan = (itemId: string, ratio = 1) => ({
-      ...PLAN,
-      choices: { ...PLAN.choices, instead: [{ lineId: sweet.id, itemId, ratio }] },
+      ...CALYX_PLAN,
+      choices: { ...CALYX_PLAN.choices, instead: [{ lineId: sweet.id, itemId, ratio }] },
     });
     const made = await server.api('POST', '/batches', { id: 'b2', plan: plan('honey') });
     expect(made.status).toBe(201);

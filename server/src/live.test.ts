@@ -1,17 +1,7 @@
-import { BOOK, defaultChoices, type PlanDoc } from '@big-ladle/core';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { InstrumentWatch } from './instruments/watch.ts';
-import { NOW, ONE_POT, TestServer } from './testServer.ts';
+import { CALYX_PLAN, NOW, ONE_POT, TestServer } from './testServer.ts';
 
-const PLAN: PlanDoc = {
-  recipeId: 'deep-calyx-ginger',
-  choices: defaultChoices(BOOK[0]!, 'straightBoil'),
-  potId: 'pot',
-  burnerId: 'ring',
-  question: { kind: 'litres', litres: 6 },
-  fills: 1,
-  readyAtMs: null,
-};
 const MINUTE = 60_000;
 
 let server: TestServer;
@@ -46,7 +36,7 @@ const event = (
 const begin = (speed = 60) =>
   server.api('POST', '/rehearsals', {
     id: 'r1',
-    plan: PLAN,
+    plan: CALYX_PLAN,
     speed,
     seed: 3,
     events: [event('stepStarted', { stepId: 'pick' })],
@@ -94,7 +84,7 @@ describe('a rehearsal', () => {
       events: [event('noted', { text: 'x' }, NOW, 'batch', 'r1')],
     });
     expect(wrong.status).toBe(404);
-    await server.api('POST', '/batches', { id: 'b1', plan: PLAN });
+    await server.api('POST', '/batches', { id: 'b1', plan: CALYX_PLAN });
     const other = await server.api('POST', '/events', {
       events: [event('noted', { text: 'x' }, NOW, 'rehearsal', 'b1')],
     });

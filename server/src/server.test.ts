@@ -2,22 +2,14 @@ import { mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { request } from 'node:http';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import {
-  BOOK,
-  type Deed,
-  defaultChoices,
-  EMPTY_KITCHEN,
-  type Kitchen,
-  type LogEvent,
-  type PlanDoc,
-} from '@big-ladle/core';
+import { type Deed, EMPTY_KITCHEN, type Kitchen, type LogEvent } from '@big-ladle/core';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { configFrom } from './config.ts';
 import { MIGRATIONS } from './db/migrations.ts';
 import { DataFileError, type Db, openDb } from './db/open.ts';
 import { seedDemo } from './demo/seed.ts';
 import { rebuildAll } from './services/projections.ts';
-import { type Answer, NOW, ONE_POT, TestServer } from './testServer.ts';
+import { type Answer, CALYX_PLAN, NOW, ONE_POT, TestServer } from './testServer.ts';
 
 let k: TestServer;
 beforeEach(async () => {
@@ -35,16 +27,6 @@ const api = (
 const KITCHEN: Kitchen = {
   ...ONE_POT,
   bottles: [{ id: 'b', name: 'Bottle', volumeMl: 750, diameterCm: 8, material: 'glass', count: 12 }],
-};
-const recipe = BOOK[0]!;
-const PLAN: PlanDoc = {
-  recipeId: recipe.id,
-  choices: defaultChoices(recipe, 'straightBoil'),
-  potId: 'pot',
-  burnerId: 'ring',
-  question: { kind: 'litres', litres: 6 },
-  fills: 1,
-  readyAtMs: null,
 };
 let seq = 0;
 const event = (deed: Deed, change: Partial<LogEvent> = {}): LogEvent => {
@@ -64,7 +46,7 @@ const send = (...events: LogEvent[]) => api('POST', '/events', { events });
 
 async function started(): Promise<string[]> {
   await api('PUT', '/kitchen', { version: 0, kitchen: KITCHEN });
-  await api('POST', '/batches', { id: 'b1', plan: PLAN });
+  await api('POST', '/batches', { id: 'b1', plan: CALYX_PLAN });
   const answer = await api('POST', '/batches/b1/start', {
     version: 1,
     events: [event({ kind: 'stepStarted', body: { stepId: 'pick' } })],
@@ -217,18 +199,18 @@ describe('plans', () => {
     await api('PUT', '/kitchen', { version: 0, kitchen: KITCHEN });
   });
   it('two windows editing one plan: the later gets both', async () => {
-    expect((await api('POST', '/batches', { id: 'b1', plan: PLAN })).status).toBe(201);
+    expect((await api('POST', '/batches', { id: 'b1', plan: CALYX_PLAN })).status).toBe(201);
     expect(
       (
         await api('PUT', '/batches/b1', {
           version: 1,
-          plan: { ...PLAN, question: { kind: 'litres', litres: 7 } },
+          plan: { ...CALYX_PLAN, question: { kind: 'litres', litres: 7 } },
         })
       ).body.version,
     ).toBe(2);
     const late = await api('PUT', '/batches/b1', {
       version: 1,
-      plan: { ...PLAN, question: { kind: 'litres', litres: 8 } },
+      plan: { ...CALYX_PLAN, question: { kind: 'litres', litres: 8 } },
     });
     expect(late).toMatchObject({
       status: 409,
@@ -236,20 +218,21 @@ describe('plans', () => {
     });
   });
   it('is made once, and names only what the kitchen has', async () => {
-    await api('POST', '/batches', { id: 'b1', plan: PLAN });
-    expect((await api('POST', '/batches', { id: 'b1', plan: PLAN })).status).toBe(201);
-    expect((await api('POST', '/batches', { id: 'b1', plan: { ...PLAN, fills: 2 } })).status).toBe(409);
+    await api('POST', '/batches', { id: 'b1', plan: CALYX_PLAN });
+    expect((await api('POST', '/batches', { id: 'b1', plan: CALYX_PLAN })).status).toBe(201);
+    expect((await api('POST', '/batches', { id: 'b1', plan: { ...CALYX_PLAN, fills: 2 } })).status).toBe(409);
     expect(
-      (await api('POST', '/batches', { id: 'b2', plan: { ...PLAN, potId: 'gone' } })).body.fields[0].field,
+      (await api('POST', '/batches', { id: 'b2', plan: { ...CALYX_PLAN, potId: 'gone' } })).body.fields[0]
+        .field,
     ).toBe('plan.potId');
-    expect((await api('POST', '/batches', { id: 'b2', plan: { ...PLAN, recipeId: 'gone' } })).status).toBe(
-      422,
-    );
+    expect(
+      (await api('POST', '/batches', { id: 'b2', plan: { ...CALYX_PLAN, recipeId: 'gone' } })).status,
+    ).toBe(422);
     expect(
       (
         await api('POST', '/batches', {
           id: 'b2',
-          plan: { ...PLAN, question: { kind: 'litres', litres: -3 } },
+          plan: { ...CALYX_PLAN, question: { kind: 'litres', litres: -3 } },
         })
       ).body.fields[0].field,
     ).toContain('litres');
@@ -257,21 +240,26 @@ describe('plans', () => {
     expect((await api('GET', '/batches')).body.batches).toHaveLength(1);
   });
   it('does not start what does not work out, and is fixed once it has started', async () => {
-    await api('POST', '/batches', { id: 'b1', plan: { ...PLAN, question: { kind: 'litres', litres: 18 } } });
+    await api('POST', '/batches', {
+      id: 'b1',
+      plan: { ...CALYX_PLAN, question: { kind: 'litres', litres: 18 } },
+    });
     const start = { version: 1, events: [event({ kind: 'stepStarted', body: { stepId: 'pick' } })] };
     expect(await api('POST', '/batches/b1/start', start)).toMatchObject({
       status: 422,
       body: { problem: { kind: 'potTooSmall' } },
     });
-    await api('PUT', '/batches/b1', { version: 1, plan: PLAN });
+    await api('PUT', '/batches/b1', { version: 1, plan: CALYX_PLAN });
     expect((await api('POST', '/batches/b1/start', { ...start, version: 2 })).body.status).toBe('on');
     // Said twice it is started once.
     expect((await api('POST', '/batches/b1/start', { ...start, version: 2 })).status).toBe(200);
-    expect((await api('PUT', '/batches/b1', { version: 3, plan: PLAN })).body.title).toBe('alreadyStarted');
+    expect((await api('PUT', '/batches/b1', { version: 3, plan: CALYX_PLAN })).body.title).toBe(
+      'alreadyStarted',
+    );
     expect((await api('DELETE', '/batches/b1?version=3')).status).toBe(409);
   });
   it('pins its kitchen: a later change of the kitchen rewrites nothing', async () => {
-    await api('POST', '/batches', { id: 'b1', plan: PLAN });
+    await api('POST', '/batches', { id: 'b1', plan: CALYX_PLAN });
     await api('POST', '/batches/b1/start', {
       version: 1,
       events: [event({ kind: 'stepStarted', body: { stepId: 'pick' } })],
@@ -282,14 +270,14 @@ describe('plans', () => {
     expect(batch.pins.tablesVersion).not.toBe('');
   });
   it('can be dropped before it starts', async () => {
-    await api('POST', '/batches', { id: 'b1', plan: PLAN });
+    await api('POST', '/batches', { id: 'b1', plan: CALYX_PLAN });
     expect((await api('DELETE', '/batches/b1?version=1')).status).toBe(204);
     expect((await api('GET', '/batches/b1')).status).toBe(404);
   });
   it('lists page by page', async () => {
     for (let i = 0; i < 53; i++) {
       k.clock.set(NOW + i, true);
-      await api('POST', '/batches', { id: `p${i}`, plan: PLAN });
+      await api('POST', '/batches', { id: `p${i}`, plan: CALYX_PLAN });
     }
     const first = (await api('GET', '/batches?status=planned')).body;
     expect(first.batches).toHaveLength(50);

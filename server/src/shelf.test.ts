@@ -1,20 +1,11 @@
-import { BOOK, DAY_MS, defaultChoices, type PlanDoc } from '@big-ladle/core';
+import { DAY_MS } from '@big-ladle/core';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { seedHistory } from './demo/history.ts';
 import { InstrumentWatch } from './instruments/watch.ts';
 import { storeReadings } from './services/instruments.ts';
 import { rebuildAll } from './services/projections.ts';
-import { NOW, ONE_POT, TestServer } from './testServer.ts';
+import { CALYX_PLAN, NOW, ONE_POT, TestServer } from './testServer.ts';
 
-const PLAN: PlanDoc = {
-  recipeId: 'deep-calyx-ginger',
-  choices: defaultChoices(BOOK[0]!, 'straightBoil'),
-  potId: 'pot',
-  burnerId: 'ring',
-  question: { kind: 'litres', litres: 6 },
-  fills: 1,
-  readyAtMs: null,
-};
 const HOUR = 3_600_000;
 const BOTTLED = NOW - 2 * DAY_MS;
 
@@ -49,7 +40,7 @@ const filled = (n: number, more: object = {}) =>
 
 /** A batch that was bottled two days ago. */
 async function bottled(bottles: object[] = filled(3)): Promise<void> {
-  await server.api('POST', '/batches', { id: 'b1', plan: PLAN });
+  await server.api('POST', '/batches', { id: 'b1', plan: CALYX_PLAN });
   const started = await server.api('POST', '/batches/b1/start', {
     version: 1,
     events: [ofBatch('stepStarted', { stepId: 'pick' }, BOTTLED - 6 * HOUR)],
@@ -145,6 +136,49 @@ describe('what stands on the shelf', () => {
     const before = await read();
     await rebuildAll(server.db);
     expect(await read()).toEqual(before);
+  });
+});
+
+describe('a live drink', () => {
+  it('is marked, keeps five days at most, and says that it makes gas', async () => {
+    await server.api('POST', '/batches', { id: 'b1', plan: CALYX_PLAN });
+    const started = await server.api('POST', '/batches/b1/start', {
+      version: 1,
+      events: [ofBatch('stepStarted', { stepId: 'pick' }, BOTTLED - 6 * HOUR)],
+    });
+    const steps = started.body.pins.program.steps as { id: string; kind: string }[];
+    const at = (i: number) => BOTTLED - 5 * HOUR + (i * 5 * HOUR) / steps.length;
+    const answer = await send(
+      ...steps.flatMap((s, i) => [
+        ...(s.kind === 'sweeten'
+          ? [
+              ofBatch(
+                'added',
+                {
+                  stepId: s.id,
+                  vesselId: 'tub',
+                  lineKind: 'liquid',
+                  itemId: 'live-starter',
+                  lineId: 'starter',
+                  massG: 200,
+                },
+                at(i + 1) - 2,
+              ),
+            ]
+          : []),
+        ...(s.kind === 'bottle'
+          ? [ofBatch('bottled', { stepId: s.id, hygiene: 'sterilised', bottles: filled(2) }, at(i + 1) - 1)]
+          : []),
+        ofBatch('stepEnded', { stepId: s.id }, at(i + 1)),
+      ]),
+    );
+    expect(answer.status).toBe(200);
+    const [first] = (await items()).items;
+    expect(first.facts.marks).toEqual(expect.arrayContaining(['live']));
+    expect(first.facts.bottle.keeping).toMatchObject({ live: true, keepClass: 'rawAdded' });
+    // Heated base and something raw: 4 sealed; the starter's own limit is 5 / 3.
+    expect(first.facts.bottle.keeping.sealedDays).toBe(4);
+    expect(first.facts.longer.map((l: { code: string }) => l.code)).toContain('longer.noStarter');
   });
 });
 

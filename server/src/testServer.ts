@@ -2,7 +2,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import type { Server } from 'node:http';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { EMPTY_KITCHEN, type Kitchen } from '@big-ladle/core';
+import { BOOK, defaultChoices, EMPTY_KITCHEN, type Kitchen, type PlanDoc } from '@big-ladle/core';
 import type { Openness } from './access.ts';
 import { buildApp } from './app.ts';
 import { AdjustableClock } from './clock.ts';
@@ -18,6 +18,17 @@ export const ONE_POT: Kitchen = {
     { id: 'pot', name: 'Pot', diameterCm: 30, heightCm: 24, material: 'enamel', lid: true, massG: 2900 },
   ],
   burners: [{ id: 'ring', name: 'Ring', kind: 'gas', powerW: 3000 }],
+};
+
+/** Six litres of the first drink of the book in that pot. */
+export const CALYX_PLAN: PlanDoc = {
+  recipeId: 'deep-calyx-ginger',
+  choices: defaultChoices(BOOK[0]!, 'straightBoil'),
+  potId: 'pot',
+  burnerId: 'ring',
+  question: { kind: 'litres', litres: 6 },
+  fills: 1,
+  readyAtMs: null,
 };
 
 export interface Answer {

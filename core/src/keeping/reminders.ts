@@ -151,17 +151,12 @@ export const messagesOf = (reminders: readonly Reminder[], people: readonly Mess
       })),
   );
 
-/** A sealed thing that makes gas: pressure in glass, worse where it is warm. */
-export const pressureAlarm = (item: {
-  bottle: BottleFacts;
-  log: ItemLog;
-  material: string;
-  life: BottleLife;
-}): boolean => {
-  const lastGas = item.log.looks.at(-1)?.signs;
-  const gassy = item.bottle.keeping.live === true || lastGas?.includes('gas') || lastGas?.includes('bulge');
-  return Boolean(gassy) && item.material === 'glass' && item.log.openedMs === null;
-};
+/** A sealed thing that makes gas: pressure in glass. */
+export function pressureAlarm(item: { bottle: BottleFacts; log: ItemLog; material: string }): boolean {
+  const seen = item.log.looks.at(-1)?.signs ?? [];
+  const gassy = item.bottle.keeping.live === true || seen.includes('gas') || seen.includes('bulge');
+  return gassy && item.material === 'glass' && item.log.openedMs === null;
+}
 
 /** How long a thawed thing keeps at most, for the words beside "take it out". */
 export const THAWED_DAYS = KEEPING.thawedDays;

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { EMPTY } from '../liquor/composition.ts';
 import { freshItem } from '../log/foldItem.ts';
 import { USUAL_PLACES } from '../program/kitchen.ts';
 import { SIGN_ROWS, SIGNS } from '../tables/checks.ts';
@@ -61,10 +62,9 @@ describe('looks and sniffs', () => {
     expect(meaningOf('raw', ['haze']).verdict).toBe('fine');
   });
   it('pressure in closed glass is an alarm; open, or in plastic, it is not', () => {
-    const life = lifeOf(bottle(), itemLog(), around(), at(2));
     const live = bottle({ keeping: keep({ origins: [origin(), raw('live')] }) });
     const of = (material: string, change = {}, facts = live) =>
-      pressureAlarm({ bottle: facts, log: itemLog(change), material, life });
+      pressureAlarm({ bottle: facts, log: itemLog(change), material });
     expect(of('glass')).toBe(true);
     expect(of('plastic')).toBe(false);
     expect(of('glass', { openedMs: at(1) })).toBe(false);
@@ -230,11 +230,11 @@ describe('leftovers', () => {
   });
   it('what lies in the cloth: by hand, 100 g of calyx with half of what it can give still in it', () => {
     const row = TABLES.ingredients.get('hibiscus-dried')!;
-    const held = { ...keepLiquor(), waterG: 300 };
+    const held = { ...EMPTY, waterG: 300 };
     const vessels = {
       spent: {
         id: 'spent',
-        liquor: keepLiquor(),
+        liquor: EMPTY,
         lid: 'off' as const,
         place: 'counter' as const,
         solids: [{ lineId: 'c', ingredientId: row.id, massG: 100, held, extracted: 0.5, wet: true }],
@@ -256,24 +256,6 @@ describe('leftovers', () => {
     }
   });
 });
-
-function keepLiquor() {
-  return { ...bottleLiquor };
-}
-const bottleLiquor = {
-  waterG: 0,
-  sugarG: 0,
-  freeSugarG: 0,
-  addedSugarG: 0,
-  sweetG: 0,
-  otherSolublesG: 0,
-  acidG: 0,
-  alkaliMeq: 0,
-  ethanolG: 0,
-  aceticG: 0,
-  kcal: 0,
-  markerG: {},
-};
 
 describe('reminders', () => {
   const zone = 'Europe/London';

@@ -116,14 +116,5 @@ export const LEFTOVER_ROWS: readonly LeftoverRow[] = [
 ];
 
 /** What speaks against giving a leftover to hens, rabbits, pigs or the heap; empty: nothing is known against it. */
-export const SCREEN_CODES = [
-  'spice',
-  'citrus',
-  'sugar',
-  'stones',
-  'garlic',
-  'alcohol',
-  'mould',
-  'dog',
-] as const;
+export const SCREEN_CODES = ['spice', 'citrus', 'sugar', 'stones', 'garlic', 'alcohol'] as const;
 export type ScreenCode = (typeof SCREEN_CODES)[number];

@@ -10,6 +10,7 @@ import {
   leftoverLife,
   lifeOf,
   MINUTE_MS,
+  type Standee,
   type Surroundings,
   surroundingsOf,
   trackOf,
@@ -128,3 +129,11 @@ export function useShelf(nowMs: number): {
     refetch: () => void Promise.all([query.refetch(), items.refetch()]),
   };
 }
+
+/** A bottle as it takes room where it stands. */
+export const standeeOf = ({ item, life }: Living): Standee => ({
+  itemId: item.facts.itemId,
+  deadlineMs: life.deadlineMs,
+  sizeMl: item.facts.sizeMl,
+  diameterCm: item.facts.bottle.diameterCm,
+});

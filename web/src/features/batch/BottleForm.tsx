@@ -26,7 +26,7 @@ import { Choice } from '../../shared/Choice.tsx';
 import { Counter } from '../../shared/Counter.tsx';
 import { placesOf } from '../../shared/house.ts';
 import { useKitchen } from '../../shared/queries.ts';
-import { useShelf } from '../../shared/shelf.ts';
+import { standeeOf, useShelf } from '../../shared/shelf.ts';
 import { Caution } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
 import { sayDrink } from '../../words/names.ts';
@@ -214,16 +214,7 @@ function Fits(props: {
   const coming = order.flatMap((s) =>
     Array.from({ length: counts[s.id] ?? 0 }, () => ({ sizeMl: s.volumeMl, diameterCm: s.diameterCm })),
   );
-  const { space, first } = makeSpace(
-    place,
-    there.map((l) => ({
-      itemId: l.item.facts.itemId,
-      deadlineMs: l.life.deadlineMs,
-      sizeMl: l.item.facts.sizeMl,
-      diameterCm: l.item.facts.bottle.diameterCm,
-    })),
-    coming,
-  );
+  const { space, first } = makeSpace(place, there.map(standeeOf), coming);
   const full = percent(Math.max(space.litresShare, space.floorShare));
   if (first === null)
     return (

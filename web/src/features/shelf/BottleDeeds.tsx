@@ -7,7 +7,7 @@ import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { Choice } from '../../shared/Choice.tsx';
 import { placesOf } from '../../shared/house.ts';
-import { type Living, useShelf } from '../../shared/shelf.ts';
+import { type Living, standeeOf, useShelf } from '../../shared/shelf.ts';
 import { Caution, Panel } from '../../shared/ui.tsx';
 import { role, thumb } from '../../theme/theme.ts';
 import { sayDrink } from '../../words/names.ts';
@@ -168,16 +168,7 @@ function Move(props: ThingInput & { living: Living; here: string; onMove: (place
   const place = places.find((p) => p.id === to);
   const there = (shelf?.living ?? []).filter((l) => l.item.log.places.at(-1)?.place === to);
   const room = place
-    ? makeSpace(
-        place,
-        there.map((l) => ({
-          itemId: l.item.facts.itemId,
-          deadlineMs: l.life.deadlineMs,
-          sizeMl: l.item.facts.sizeMl,
-          diameterCm: l.item.facts.bottle.diameterCm,
-        })),
-        [{ sizeMl: facts.sizeMl, diameterCm: facts.bottle.diameterCm }],
-      )
+    ? makeSpace(place, there.map(standeeOf), [{ sizeMl: facts.sizeMl, diameterCm: facts.bottle.diameterCm }])
     : null;
   const cautions =
     place &&

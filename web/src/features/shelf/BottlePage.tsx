@@ -89,8 +89,7 @@ function OneBottle(props: ThingInput & { thing: Extract<ShelfThing, { kind: 'bot
       ]),
     ),
   );
-  const pressure =
-    gone === null && pressureAlarm({ ...living, log, bottle: facts.bottle, material: facts.material });
+  const pressure = gone === null && pressureAlarm({ ...facts, log });
   const name = `${sayDrink(facts.recipeId, facts.drinkName)}${facts.lot ? `, ${facts.lot.name.toLowerCase()}` : ''}`;
   return (
     <>

@@ -57,9 +57,7 @@ function Wanted({ shelf, nowMs }: { shelf: Shelf; nowMs: number }) {
       <Box sx={{ color: role(tone), fontWeight: 700 }}>{word}</Box>
     </Box>
   );
-  const pressed = living.filter(({ item, life }) =>
-    pressureAlarm({ bottle: item.facts.bottle, log: item.log, material: item.facts.material, life }),
-  );
+  const pressed = living.filter(({ item }) => pressureAlarm({ ...item.facts, log: item.log }));
   // What is not shown to be acid may go back within two hours: the moment is told while it still can.
   const out = living.filter(
     ({ item, life }) =>
