@@ -356,3 +356,34 @@ test('a fridge without power for a night: bottles are shortened, the stove says 
   ]);
   expect(download.suggestedFilename()).toBe('cold-shelf.ics');
 });
+
+test("a place of the kitchen's own: a cellar with its temperature, offered where bottles go", async ({
+  page,
+  server,
+}) => {
+  await toBottle(server);
+  await page.goto(`${server.url}/kitchen`);
+  await page.getByRole('button', { name: 'Add a place' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByLabel('What you call it').fill('Under the stairs');
+  await dialog.getByLabel('How cold, °C').fill('11');
+  await dialog.getByLabel('It holds, L').fill('0');
+  await dialog.getByRole('button', { name: 'Save' }).click();
+  await expect(dialog.getByText('Between 0.5 and 2,000.')).toBeVisible();
+  await dialog.getByLabel('It holds, L').fill('3');
+  await dialog.getByRole('button', { name: 'Save' }).click();
+  await expect(dialog).toBeHidden();
+  await expect(page.getByText('Under the stairs, cellar')).toBeVisible();
+  await page.goto(`${server.url}/batches/batch/stove`);
+  const form = page.getByTestId('bottle-form');
+  await form.getByRole('button', { name: 'Under the stairs' }).click();
+  // Three litres of room for nearly nine.
+  await expect(form.getByTestId('fits')).toContainText('it does not hold them all');
+  await page.getByRole('button', { name: 'Bottled, onto the cold shelf' }).click();
+  await page.getByTestId('bottle').getByRole('link').first().click();
+  await expect(page.getByTestId('history')).toBeVisible();
+  // A fridge is never taken out of a kitchen.
+  await page.goto(`${server.url}/kitchen`);
+  await page.getByRole('button', { name: 'Change Fridge shelf' }).click();
+  await expect(page.getByRole('dialog').getByRole('button', { name: 'Take it out' })).toHaveCount(0);
+});

@@ -51,6 +51,7 @@ export {
   FIRST_SHARE,
   FIRST_SOUR_SHARE,
   nextDose,
+  nextSweetener,
 } from './balance/stepPlan.ts';
 export { type StrongShare, strongGPerL, strongShares } from './balance/strong.ts';
 export {

@@ -11,7 +11,46 @@ import { targetAfterTastes } from '../program/taste.ts';
 import { BURNERS, KITCHEN, POTS, TABLES } from '../testKitchen.ts';
 import { unwrap } from '../units/result.ts';
 import { glassFacts, gramsToSweetness, overIce } from './served.ts';
-import { dosesToCome, FIRST_SOUR_SHARE, nextDose } from './stepPlan.ts';
+import { dosesToCome, FIRST_SOUR_SHARE, nextDose, nextSweetener } from './stepPlan.ts';
+
+describe('several sweeteners, each with as much of the sweetness', () => {
+  const liquor = { sweetG: 0, massG: 9200 };
+  it('begins with either; what is still to come is half of the sweetness', () => {
+    // 8 %: s = 0.08 · (9200 + s) with two of relative sweetness 1: s = 736 / 0.92 = 800; 400 of each.
+    const equal = [1, 1].map((relativeSweetness) => ({ addedG: 0, relativeSweetness }));
+    expect(nextSweetener(equal, liquor, 8)).toEqual({ index: 0, remainingG: expect.closeTo(400, 6) });
+  });
+  it('goes on with the one that is behind, until both are in', () => {
+    const half = nextSweetener(
+      [
+        { addedG: 400, relativeSweetness: 1 },
+        { addedG: 0, relativeSweetness: 0.8 },
+      ],
+      { sweetG: 400, massG: 9600 },
+      8,
+    )!;
+    expect(half.index).toBe(1);
+    // As sweet as the 400 g of the other: about 500 g of it, at 0.8.
+    expect(half.remainingG).toBeGreaterThan(480);
+    expect(half.remainingG).toBeLessThan(520);
+    const done = nextSweetener(
+      [
+        { addedG: 400, relativeSweetness: 1 },
+        { addedG: 500, relativeSweetness: 0.8 },
+      ],
+      { sweetG: 800, massG: 10_000 },
+      8,
+    )!;
+    expect(done.remainingG).toBeCloseTo(0, 6);
+  });
+  it('one alone is what the target asks for of it', () => {
+    const one = nextSweetener([{ addedG: 100, relativeSweetness: 0.75 }], { sweetG: 75, massG: 5000 }, 6)!;
+    // s·(1 − 0.06/0.75) = 300 − 75 = 225: 244.57 of sweetness, 326.1 g.
+    expect(one.remainingG).toBeCloseTo(225 / 0.92 / 0.75, 6);
+    expect(one.remainingG).toBeCloseTo(gramsToSweetness({ ...EMPTY, sweetG: 75, waterG: 5000 }, 6, 0.75)!, 6);
+    expect(nextSweetener([], liquor, 8)).toBeNull();
+  });
+});
 
 describe('sweetening in steps', () => {
   it('60 % first, then quarters of the rest: 900 g goes in as 540 and four times 90', () => {

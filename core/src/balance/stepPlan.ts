@@ -42,3 +42,26 @@ export function dosesToCome(addedG: number, remainingG: number, firstShare = FIR
   }
   return doses;
 }
+
+/**
+ * Which of several sweeteners is to be stirred in next, each with as much of the sweetness, and how much of it is still
+ * to come: the one that is furthest behind. With one sweetener this is what the target still asks for of it.
+ * @param stirred what is in of each already, g, with how sweet a gram of it is.
+ */
+export function nextSweetener(
+  stirred: readonly { addedG: number; relativeSweetness: number }[],
+  liquor: { sweetG: number; massG: number },
+  targetPct: number,
+): { index: number; remainingG: number } | null {
+  if (stirred.length === 0) return null;
+  const t = targetPct / 100;
+  const gramsPerSweet = stirred.reduce((sum, s) => sum + 1 / s.relativeSweetness, 0) / stirred.length;
+  // sweetG + s = t·(m + s·w)
+  const toCome =
+    t * gramsPerSweet < 1 ? Math.max(0, (t * liquor.massG - liquor.sweetG) / (1 - t * gramsPerSweet)) : 0;
+  const sweet = stirred.map((s) => s.addedG * s.relativeSweetness);
+  const each = (sweet.reduce((sum, s) => sum + s, 0) + toCome) / stirred.length;
+  const index = sweet.indexOf(Math.min(...sweet));
+  const behind = Math.min(toCome, Math.max(0, each - sweet[index]!));
+  return { index, remainingG: behind / stirred[index]!.relativeSweetness };
+}

@@ -76,7 +76,7 @@ export function keepingOf({ liquor, trace, hygiene }: KeepingInput): Keeping {
   const { keepClass, raw } = classOf(liquor.origins, acid.shown);
   const clockStartMin = clockStart(liquor.origins, raw);
   const live = liquor.origins.some((o) => o.kind === 'live');
-  const thrown = (reason: Said): Keeping => ({
+  const thrown = (...reasons: Said[]): Keeping => ({
     keepClass,
     acid,
     sealedDays: 0,
@@ -84,7 +84,7 @@ export function keepingOf({ liquor, trace, hygiene }: KeepingInput): Keeping {
     clockStartMin,
     verdict: 'throwOut',
     live,
-    reasons: [reason],
+    reasons,
   });
 
   const warm = trace.filter(
@@ -97,6 +97,10 @@ export function keepingOf({ liquor, trace, hygiene }: KeepingInput): Keeping {
   if (!acid.shown && from60To21Min > KEEPING.stagesH.first * 60) {
     return thrown(
       said('keep.firstStageMissed', { hours: hours(from60To21Min), limitH: KEEPING.stagesH.first }),
+      // Not long since it was hot: once more it may be made safe.
+      ...(from60To21Min + from21To5Min < KEEPING.boilAgainH * 60
+        ? [said('keep.mayBoilAgain', { hours: KEEPING.boilAgainH })]
+        : []),
     );
   }
   if (!acid.shown && from21To5Min > KEEPING.stagesH.second * 60) {

@@ -97,6 +97,13 @@ describe('throwing out', () => {
     );
     expect(keep({ cooling: { from60To21Min: 121, from21To5Min: 241, warmMin: 0 } }).verdict).toBe('keep');
   });
+  it('the first stage missed, but under four hours since it was hot: it may be boiled once more', () => {
+    const after = (first: number, second: number) =>
+      codes(keep({ ...mild, cooling: { from60To21Min: first, from21To5Min: second, warmMin: 0 } }));
+    expect(after(150, 60)).toEqual(['keep.firstStageMissed', 'keep.mayBoilAgain']);
+    expect(after(200, 60)).toEqual(['keep.firstStageMissed']);
+    expect(after(60, 250)).toEqual(['keep.secondStageMissed']);
+  });
   it('more than 4 h of warm steeping while not shown acid in that step, also if boiled afterwards', () => {
     const step = (l: Partial<Liquor>, warmMin: number) => ({
       kind: 'steep' as const,

@@ -36,6 +36,8 @@ export const KEEPING = Object.freeze({
   slowCoolingH: { free: 6, oneDay: 12 },
   /** Cooling of a drink not shown to be acid: 60 → 21 °C, then → 5 °C, hours. */
   stagesH: { first: 2, second: 4 },
+  /** Its first stage missed, but so little time since it was 60 °C: it may be boiled once more and cooled in ice. */
+  boilAgainH: 4,
   /** Warm soaking or steeping of a drink not shown to be acid in that step, hours in all. */
   warmSteepH: 4,
   /** Estimated pH counts as acid up to here; a meter up to 4.2; a strip up to 3.8. */

@@ -361,6 +361,8 @@ export const EN: Readonly<Record<string, string>> = {
   'keep.warmSteep': 'Steeped warm for {hours}, not shown to be acid (at most {limitH}). Throw it out.',
   'keep.firstStageMissed':
     '{hours} between 60 and 21 °C, not shown to be acid (at most {limitH}). Throw it out; under 4 h it may be boiled once more and cooled in ice.',
+  'keep.mayBoilAgain':
+    'It is under {hours} since it was hot: boil it once more, five minutes, and cool it in ice at once.',
   'keep.secondStageMissed':
     '{hours} between 21 and 5 °C, not shown to be acid (at most {limitH}). Throw it out.',
   'keep.preserve.vinegar': 'Enough vinegar and sugar to preserve: {days} sealed, {open} once open.',

@@ -1,4 +1,12 @@
-import { DISSOLVES_FROM_C, dosesToCome, glassFacts, gramsToSweetness, nextDose, TUB } from '@big-ladle/core';
+import {
+  DISSOLVES_FROM_C,
+  dosesToCome,
+  glassFacts,
+  massG,
+  nextDose,
+  nextSweetener,
+  TUB,
+} from '@big-ladle/core';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -8,6 +16,7 @@ import { byHand } from '../../shared/byHand.ts';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { Figure } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
+import { sayItem } from '../../words/names.ts';
 import { celsius, grams, num, percent, say, volume } from '../../words/say.ts';
 import { FootDeed } from './FootDeed.tsx';
 import type { LiveBatch } from './useBatchNow.ts';
@@ -24,20 +33,26 @@ export function SweetenForm({ live, onEnough }: { live: LiveBatch; onEnough?: ()
   const [other, setOther] = useState<number | null>(null);
   if (step?.kind !== 'sweeten') return null;
   const entry = now.moment?.trace.at(-1);
-  const lineId = step.lines[0];
-  const line = live.program.lines.find((l) => l.id === lineId);
-  const sweetener = line ? live.tables.sweeteners.get(line.itemId) : undefined;
-  if (!entry || !line || !sweetener) return null;
+  const stirred = step.lines.flatMap((lineId) => {
+    const line = live.program.lines.find((l) => l.id === lineId);
+    const sweetener = line ? live.tables.sweeteners.get(line.itemId) : undefined;
+    if (!line || !sweetener) return [];
+    const addedG = now.log.added
+      .filter((e) => e.body.stepId === step.id && e.body.lineId === line.id)
+      .reduce((sum, e) => sum + e.body.massG, 0);
+    return [{ line, sweetener, addedG, relativeSweetness: sweetener.relativeSweetness }];
+  });
+  if (!entry || stirred.length === 0) return null;
   const liquor = entry.after.liquor;
   const target = now.log.actuals[step.id]?.targetSweetnessPct ?? step.targetSweetnessPct;
-  const addedG = now.log.added
-    .filter((e) => e.body.stepId === step.id && e.body.lineId === line.id)
-    .reduce((sum, e) => sum + e.body.massG, 0);
-  const remainingG = gramsToSweetness(liquor, target, sweetener.relativeSweetness) ?? 0;
+  const next = nextSweetener(stirred, { sweetG: liquor.sweetG, massG: massG(liquor) }, target)!;
+  const { line, sweetener, addedG } = stirred[next.index]!;
+  const { remainingG } = next;
+  const allG = stirred.reduce((sum, one) => sum + one.addedG, 0);
   const dose = nextDose(addedG, remainingG);
   const plan = dosesToCome(addedG, remainingG);
   const glass = glassFacts(liquor, kitchen.servingMl);
-  const add = (massG: number) =>
+  const add = (grams: number) =>
     live.say([
       {
         kind: 'added',
@@ -47,7 +62,7 @@ export function SweetenForm({ live, onEnough }: { live: LiveBatch; onEnough?: ()
           lineKind: 'sweetener',
           itemId: sweetener.id,
           lineId: line.id,
-          massG: Math.round(massG * 10) / 10,
+          massG: Math.round(grams * 10) / 10,
         },
       },
     ]);
@@ -107,8 +122,8 @@ export function SweetenForm({ live, onEnough }: { live: LiveBatch; onEnough?: ()
       {dose ? (
         <Box sx={{ display: 'grid', gap: 1 }}>
           <Box sx={{ fontSize: '1.1rem' }}>
-            Stir in <strong>{byHand(sweetener, dose.grams, kitchen)}</strong>, {grams(dose.grams)}, until it
-            is gone.
+            Stir in <strong>{byHand(sweetener, dose.grams, kitchen)}</strong>, {grams(dose.grams)}
+            {stirred.length > 1 && ` of ${sayItem(sweetener.id).toLowerCase()}`}, until it is gone.
           </Box>
           <FootDeed testId="dose" onClick={() => void add(dose.grams)}>
             {grams(dose.grams)} is in
@@ -121,7 +136,7 @@ export function SweetenForm({ live, onEnough }: { live: LiveBatch; onEnough?: ()
             </Box>
           )}
           <Box sx={{ color: role('inkMuted'), fontSize: '0.92em' }}>
-            {addedG > 0 && <>{grams(addedG)} so far. </>}
+            {allG > 0 && <>{grams(allG)} so far. </>}
             Then, tasting each time:{' '}
             {plan
               .slice(1)
@@ -132,7 +147,7 @@ export function SweetenForm({ live, onEnough }: { live: LiveBatch; onEnough?: ()
         </Box>
       ) : (
         <Alert severity="success">
-          It is as sweet as you aimed at, with {grams(addedG)}. Taste it cold before you stop.
+          It is as sweet as you aimed at, with {grams(allG)}. Taste it cold before you stop.
         </Alert>
       )}
       {onEnough &&
@@ -158,7 +173,7 @@ export function SweetenForm({ live, onEnough }: { live: LiveBatch; onEnough?: ()
             <Button
               key={t.sweet}
               variant="outlined"
-              disabled={addedG === 0 && t.sweet === 0}
+              disabled={allG === 0 && t.sweet === 0}
               sx={{ minHeight: 56 }}
               onClick={() =>
                 void live.say([

@@ -9,6 +9,8 @@ import { heading, role } from '../../theme/theme.ts';
 import { sayDrink } from '../../words/names.ts';
 import { celsius, duration, moment, num, timeOfDay } from '../../words/say.ts';
 
+/** Of a table full of bottles the first to go back are told. */
+const MOST_OUT = 4;
 /** A warm night is told of for so long, and only when it cost more than this. */
 const SPELL_NEWS_MS = 48 * 60 * MINUTE_MS;
 const SPELL_TOLD_MIN = 30;
@@ -59,13 +61,15 @@ function Wanted({ shelf, nowMs }: { shelf: Shelf; nowMs: number }) {
   );
   const pressed = living.filter(({ item }) => pressureAlarm({ ...item.facts, log: item.log }));
   // What is not shown to be acid may go back within two hours: the moment is told while it still can.
-  const out = living.filter(
-    ({ item, life }) =>
-      !item.facts.bottle.keeping.acid.shown &&
-      (life.verdict === 'good' || life.verdict === 'drinkToday') &&
-      standingAt(shelf.around, item.log.places.at(-1)?.place ?? '').trackedBy === null &&
-      !life.frozen,
-  );
+  const out = living
+    .filter(
+      ({ item, life }) =>
+        !item.facts.bottle.keeping.acid.shown &&
+        (life.verdict === 'good' || life.verdict === 'drinkToday') &&
+        standingAt(shelf.around, item.log.places.at(-1)?.place ?? '').trackedBy === null &&
+        !life.frozen,
+    )
+    .sort((a, b) => b.life.warmH - a.life.warmH);
   const backH = kitchen.roomC > KEEPING.hotRoomC ? KEEPING.hotTableH.back : KEEPING.tableH.back;
   const nothing =
     out.length === 0 &&
@@ -97,17 +101,19 @@ function Wanted({ shelf, nowMs }: { shelf: Shelf; nowMs: number }) {
           'danger',
         ),
       )}
-      {out.map(({ item, life }) =>
-        line(
-          `out${item.facts.itemId}`,
-          `/shelf/${item.facts.itemId}`,
-          `${sayDrink(item.facts.recipeId, item.facts.drinkName)}, ${item.facts.sizeName.toLowerCase()}`,
-          life.warmH < backH
-            ? `out of the cold: put it back by ${timeOfDay(nowMs + (backH - life.warmH) * 3_600_000, kitchen.zone)}`
-            : 'out of the cold too long to go back: drink it now',
-          life.warmH < backH ? 'caution' : 'danger',
-        ),
-      )}
+      {out
+        .slice(0, MOST_OUT)
+        .map(({ item, life }) =>
+          line(
+            `out${item.facts.itemId}`,
+            `/shelf/${item.facts.itemId}`,
+            `${sayDrink(item.facts.recipeId, item.facts.drinkName)}, ${item.facts.sizeName.toLowerCase()}`,
+            life.warmH < backH
+              ? `out of the cold: put it back by ${timeOfDay(nowMs + (backH - life.warmH) * 3_600_000, kitchen.zone)}`
+              : 'out of the cold too long to go back: drink it now',
+            life.warmH < backH ? 'caution' : 'danger',
+          ),
+        )}
       {nothing && (
         <Typography sx={{ color: role('inkMuted') }}>
           {living.length > 0
