@@ -91,6 +91,8 @@ test('the four questions, and which limit set the size', async ({ page, server }
 });
 
 test('every stage opens by keyboard, and its choices move the figures', async ({ page, server }) => {
+  // A date rounded down to its day hides an hour or two at some hours: this is none of them.
+  await server.api('POST', '/test/clock', { nowMs: Date.UTC(2026, 10, 25, 10) });
   await page.goto(`${server.url}/new/deep-calyx-ginger?method=shortBoilLongSteep`);
   await page.getByRole('tab', { name: /Size/ }).focus();
   await page.keyboard.press('ArrowRight');

@@ -27,7 +27,10 @@ const VIEWS = [
         { kind: 'clockStarted', body: { clockId: 'glass', label: 'Bottles in hot water', minutes: 35 } },
       ]);
     },
-    prepare: (page) => page.getByTestId('on-pot').first().waitFor(),
+    prepare: async (page) => {
+      await page.getByTestId('on-pot').first().waitFor();
+      await page.getByTestId('warm-night').waitFor();
+    },
   },
   { name: 'drinks', path: '/drinks', size: TABLE },
   { name: 'recipe', path: '/drinks/calyx-pineapple', size: TABLE },

@@ -108,7 +108,13 @@ function Board(props: { planned: BatchList['batches']; nowMs: number; kitchen: K
         )}
       </Box>
       <Box sx={{ display: 'grid', gap: 1.75, minWidth: 0 }}>
-        <Suspense fallback={<Loading />}>
+        <Suspense
+          fallback={
+            <Panel title="Wants a look today">
+              <Loading />
+            </Panel>
+          }
+        >
           <WantsALook nowMs={nowMs} />
         </Suspense>
         <Planned plans={plans} nowMs={nowMs} zone={kitchen.zone} />
