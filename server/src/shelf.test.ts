@@ -38,17 +38,26 @@ const filled = (n: number, more: object = {}) =>
     ...more,
   }));
 
-/** A batch that was bottled two days ago. */
-async function bottled(bottles: object[] = filled(3)): Promise<void> {
+interface MadeStep {
+  id: string;
+  kind: string;
+}
+
+/** A batch that was bottled two days ago, with what else happened before the end of a step. */
+async function bottled(
+  bottles: object[] = filled(3),
+  during: (step: MadeStep, endMs: number) => object[] = () => [],
+): Promise<void> {
   await server.api('POST', '/batches', { id: 'b1', plan: CALYX_PLAN });
   const started = await server.api('POST', '/batches/b1/start', {
     version: 1,
     events: [ofBatch('stepStarted', { stepId: 'pick' }, BOTTLED - 6 * HOUR)],
   });
-  const steps = started.body.pins.program.steps as { id: string; kind: string }[];
+  const steps = started.body.pins.program.steps as MadeStep[];
   const at = (i: number) => BOTTLED - 5 * HOUR + (i * 5 * HOUR) / steps.length;
   const answer = await send(
     ...steps.flatMap((s, i) => [
+      ...during(s, at(i + 1)),
       ...(s.kind === 'bottle'
         ? [ofBatch('bottled', { stepId: s.id, hygiene: 'sterilised', bottles }, at(i + 1) - 1)]
         : []),
@@ -141,38 +150,12 @@ describe('what stands on the shelf', () => {
 
 describe('a live drink', () => {
   it('is marked, keeps five days at most, and says that it makes gas', async () => {
-    await server.api('POST', '/batches', { id: 'b1', plan: CALYX_PLAN });
-    const started = await server.api('POST', '/batches/b1/start', {
-      version: 1,
-      events: [ofBatch('stepStarted', { stepId: 'pick' }, BOTTLED - 6 * HOUR)],
-    });
-    const steps = started.body.pins.program.steps as { id: string; kind: string }[];
-    const at = (i: number) => BOTTLED - 5 * HOUR + (i * 5 * HOUR) / steps.length;
-    const answer = await send(
-      ...steps.flatMap((s, i) => [
-        ...(s.kind === 'sweeten'
-          ? [
-              ofBatch(
-                'added',
-                {
-                  stepId: s.id,
-                  vesselId: 'tub',
-                  lineKind: 'liquid',
-                  itemId: 'live-starter',
-                  lineId: 'starter',
-                  massG: 200,
-                },
-                at(i + 1) - 2,
-              ),
-            ]
-          : []),
-        ...(s.kind === 'bottle'
-          ? [ofBatch('bottled', { stepId: s.id, hygiene: 'sterilised', bottles: filled(2) }, at(i + 1) - 1)]
-          : []),
-        ofBatch('stepEnded', { stepId: s.id }, at(i + 1)),
-      ]),
+    const starter = { lineKind: 'liquid', itemId: 'live-starter', lineId: 'starter', massG: 200 };
+    await bottled(filled(2), (step, endMs) =>
+      step.kind === 'sweeten'
+        ? [ofBatch('added', { stepId: step.id, vesselId: 'tub', ...starter }, endMs - 2)]
+        : [],
     );
-    expect(answer.status).toBe(200);
     const [first] = (await items()).items;
     expect(first.facts.marks).toEqual(expect.arrayContaining(['live']));
     expect(first.facts.bottle.keeping).toMatchObject({ live: true, keepClass: 'rawAdded' });

@@ -1,3 +1,5 @@
+import { sweetnessToComeG } from '../liquor/composition.ts';
+
 /** First dose: this share of the predicted sweetener; then quarters of the rest. */
 export const FIRST_SHARE = 0.6;
 /** Citrus and vinegar begin lower: sourness cannot be taken out again. */
@@ -54,11 +56,8 @@ export function nextSweetener(
   targetPct: number,
 ): { index: number; remainingG: number } | null {
   if (stirred.length === 0) return null;
-  const t = targetPct / 100;
   const gramsPerSweet = stirred.reduce((sum, s) => sum + 1 / s.relativeSweetness, 0) / stirred.length;
-  // sweetG + s = t·(m + s·w)
-  const toCome =
-    t * gramsPerSweet < 1 ? Math.max(0, (t * liquor.massG - liquor.sweetG) / (1 - t * gramsPerSweet)) : 0;
+  const toCome = sweetnessToComeG(liquor, targetPct / 100, gramsPerSweet);
   const sweet = stirred.map((s) => s.addedG * s.relativeSweetness);
   const each = (sweet.reduce((sum, s) => sum + s, 0) + toCome) / stirred.length;
   const index = sweet.indexOf(Math.min(...sweet));

@@ -1,7 +1,8 @@
 import { massG, volumeMl } from '../liquor/composition.ts';
 import type { ItemLog } from '../log/foldItem.ts';
 import { SPENT } from '../program/making.ts';
-import type { Program, Solid, Vessel } from '../program/types.ts';
+import { remainingMassG } from '../program/state.ts';
+import type { Program, Vessel } from '../program/types.ts';
 import {
   LEFTOVER_ROWS,
   type LeftoverKind,
@@ -56,10 +57,6 @@ export interface Residue {
   sugarG: number;
 }
 
-/** What is in a solid that no longer has its juices, g. */
-const drySolidG = (solid: Solid, row: IngredientRow): number =>
-  solid.massG * (1 - row.waterPct / 100 - (row.solublePct / 100) * solid.extracted);
-
 /**
  * What lies in the cloth of a batch, by kind, the heaviest first.
  * @param vessels of the batch at some moment; what is spent lies in one of them.
@@ -86,7 +83,7 @@ export function residueOf(
       drawn: 0,
       dry: 0,
     };
-    at.massG += drySolidG(solid, row) + massG(solid.held);
+    at.massG += remainingMassG(solid, row) + massG(solid.held);
     at.heldMl += volumeMl(solid.held);
     at.sugarG += solid.held.sugarG;
     at.boiled &&= boiledLines.has(solid.lineId);

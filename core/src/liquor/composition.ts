@@ -253,3 +253,20 @@ export function withBrix(c: Composition, degBx: number): Composition {
     otherSolublesG,
   };
 }
+
+/**
+ * Sweetness that is to come for a liquor to reach a target, when what brings it adds to the mass as well.
+ * From sweetG + s = t·(m + s·w), so s = (t·m − sweetG)/(1 − t·w); a mass balance.
+ * @param liquor what stands there: its sweetness as grams of sugar, and its mass, g.
+ * @param target sweetness by mass, 0…1.
+ * @param gramsPerSweet w: grams of the sweetener for the sweetness of a gram of sugar; of several, their mean.
+ * @returns s as grams of sugar; 0 where it is sweet enough, or where the sweetener itself is no sweeter than the target.
+ */
+export const sweetnessToComeG = (
+  liquor: { sweetG: number; massG: number },
+  target: number,
+  gramsPerSweet: number,
+): number =>
+  target * gramsPerSweet < 1
+    ? Math.max(0, (target * liquor.massG - liquor.sweetG) / (1 - target * gramsPerSweet))
+    : 0;

@@ -12,6 +12,7 @@ import {
   plus,
   scaled,
   specificGravity,
+  sweetnessToComeG,
   titratableGPerL,
   volumeMl,
   water,
@@ -218,5 +219,34 @@ describe('colour', () => {
   it('water is nearly white', () => {
     // 0.95 linear is 0.9774 in sRGB: 249
     expect(colourOf(water(1000), SPOON_PATH_CM)).toBe('#f9f9f9');
+  });
+});
+
+describe('sweetness that is to come', () => {
+  it('counts what the sweetener itself adds to the mass', () => {
+    // Sugar into a kilogram of water for 10 %: s = 0.1 · 1000 / (1 − 0.1) = 111.1 g, and 111.1 of 1111.1 is a tenth.
+    expect(sweetnessToComeG({ sweetG: 0, massG: 1000 }, 0.1, 1)).toBeCloseTo(111.11, 2);
+    // A syrup half as sweet, two grams for one: (100 − 20) / (1 − 0.2) = 100, in 200 g; 120 of 1200 is a tenth.
+    expect(sweetnessToComeG({ sweetG: 20, massG: 1000 }, 0.1, 2)).toBeCloseTo(100, 9);
+  });
+
+  it('is nothing where it is sweet enough, or where the sweetener is no sweeter than the target', () => {
+    expect(sweetnessToComeG({ sweetG: 150, massG: 1000 }, 0.1, 1)).toBe(0);
+    expect(sweetnessToComeG({ sweetG: 0, massG: 1000 }, 0.5, 2)).toBe(0);
+  });
+
+  it('reaches the target with whatever brings it', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.01, max: 0.3, noNaN: true }),
+        fc.double({ min: 0.2, max: 3, noNaN: true }),
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        (target, gramsPerSweet, share) => {
+          const liquor = { sweetG: share * target * 2000, massG: 2000 };
+          const s = sweetnessToComeG(liquor, target, gramsPerSweet);
+          expect((liquor.sweetG + s) / (liquor.massG + s * gramsPerSweet)).toBeCloseTo(target, 9);
+        },
+      ),
+    );
   });
 });

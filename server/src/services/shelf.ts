@@ -142,7 +142,6 @@ export async function useOfLate(db: Db, nowMs: number, fromMs: number | null): P
 export interface GiftBatch {
   batchId: string;
   recipeId: string;
-  drinkName?: string;
   atMs: number;
   gifts: NonNullable<BatchNowState['gifts']>;
 }

@@ -111,7 +111,6 @@ export type ShelfThing =
 export interface GiftBatch {
   batchId: string;
   recipeId: string;
-  drinkName?: string;
   atMs: number;
   gifts: Gifts;
 }

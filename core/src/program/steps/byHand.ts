@@ -1,4 +1,11 @@
-import { massG, scaled, sourGPerLOf, sournessGPerL, volumeMl } from '../../liquor/composition.ts';
+import {
+  massG,
+  scaled,
+  sourGPerLOf,
+  sournessGPerL,
+  sweetnessToComeG,
+  volumeMl,
+} from '../../liquor/composition.ts';
 import { drawnAfter } from '../../physics/extraction.ts';
 import { RINSE_CARRIED_ML_PER_G } from '../../tables/constants.ts';
 import { layOut, rinseWater } from '../lines.ts';
@@ -143,12 +150,9 @@ export function sweetenStep(work: Work, step: SweetenStep, run: StepRun): void {
     if (!row) throw new StepStop({ kind: 'unknownItem', stepId: step.id, itemId: line.itemId });
     return { line, row };
   });
-  // Each of n brings as much sweetness s/n, in s/(n·rᵢ) grams: sweetG + s = t·(m + s·w), w = mean of 1/rᵢ.
+  // Each of n brings as much sweetness s/n, in s/(n·rᵢ) grams.
   const gramsPerSweet = rows.reduce((sum, r) => sum + 1 / r.row.relativeSweetness, 0) / rows.length;
-  const sweetG =
-    target * gramsPerSweet < 1
-      ? Math.max(0, (target * massG(liquor) - liquor.sweetG) / (1 - target * gramsPerSweet))
-      : 0;
+  const sweetG = sweetnessToComeG({ sweetG: liquor.sweetG, massG: massG(liquor) }, target, gramsPerSweet);
   for (const { line, row } of rows) {
     const grams = sweetG / rows.length / row.relativeSweetness;
     run.dosedG[line.id] = grams;
