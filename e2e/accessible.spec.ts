@@ -133,7 +133,9 @@ const SCREENS: { name: string; path: string; open?: (page: Page) => Promise<void
     name: 'too late',
     path: '/new/deep-calyx-ginger?method=shortBoilLongSteep',
     open: async (page) => {
-      const soon = new Date(Date.now() + 3 * 3_600_000).toISOString().slice(0, 16);
+      const soon = new Date((await page.evaluate(() => Date.now())) + 3 * 3_600_000)
+        .toISOString()
+        .slice(0, 16);
       await page.getByLabel('Ready by').fill(soon);
       await expect(page.getByTestId('too-late')).toBeVisible();
     },
@@ -221,7 +223,7 @@ async function expectCleanEverywhere(page: Page, what: string): Promise<void> {
 test.describe('with demo data', () => {
   test.use({ demo: true });
   for (const screen of SCREENS)
-    test(`no violations: ${screen.name}`, async ({ page, server }) => {
+    test(`no violations: ${screen.name}`, { tag: '@dates' }, async ({ page, server }) => {
       await page.goto(`${server.url}${screen.path}`);
       await expect(page.locator('[data-page-title]')).toBeVisible();
       await screen.open?.(page);
@@ -249,7 +251,7 @@ test.describe('what is read out', () => {
     expect(said).toMatch(/At the boil it stands at [\d.]+ cm, [\d.]+ L of hot liquor/);
     expect(said).toMatch(/After the boil [\d.]+ L\. Strained [\d.]+ L\./);
   });
-  test('clocks are announced at thresholds only', async ({ page, server }) => {
+  test('clocks are announced at thresholds only', { tag: '@dates' }, async ({ page, server }) => {
     await page.goto(`${server.url}/batches/demo-steeping/stove`);
     const timer = page.getByTestId('clock');
     await expect(timer).toHaveAttribute('aria-live', 'off');

@@ -148,10 +148,9 @@ const split = async (page: Page, kinds: readonly [string, string][]) => {
   return form;
 };
 
-test('three lots, one with spirits: each with its marks, its bottles and its date', async ({
-  page,
-  server,
-}) => {
+test('three lots, one with spirits: each with its marks, its bottles and its date', {
+  tag: '@dates',
+}, async ({ page, server }) => {
   await begun(server, 'sweeten');
   await page.goto(`${server.url}/batches/batch/stove`);
   const form = await split(page, [
@@ -245,7 +244,10 @@ test('the plane and a way taken, all by keyboard', async ({ page, server }) => {
   await expect(page.getByTestId('now-aiming')).toContainText('Tasted at');
 });
 
-test('a drink in parts: from one leg, and from a jar that ran short', async ({ page, server }) => {
+test('a drink in parts: from one leg, and from a jar that ran short', { tag: '@dates' }, async ({
+  page,
+  server,
+}) => {
   await server.api('PUT', '/kitchen', { version: 0, kitchen: KITCHEN });
   await page.goto(`${server.url}/drinks`);
   await page.getByRole('link', { name: 'In parts' }).click();
@@ -303,7 +305,10 @@ test('a label corrects a juice, a limit of the house is pointed out, fruit may t
   await expect(page.getByTestId('fruit-instead')).toContainText('thicker');
 });
 
-test('tried on a cup for the pot; scored, it stands in the notebook', async ({ page, server }) => {
+test('tried on a cup for the pot; scored, it stands in the notebook', { tag: '@dates' }, async ({
+  page,
+  server,
+}) => {
   await begun(server, 'sweeten');
   await page.goto(`${server.url}/batches/batch/balance`);
   const trial = page.getByTestId('cup-trial');

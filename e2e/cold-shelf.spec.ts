@@ -40,10 +40,9 @@ interface ThingDoc {
 const thing = (server: KitchenServer, id: string) => server.api<ThingDoc>('GET', `/items/${id}`);
 const deeds = (page: Page) => page.getByTestId('deeds');
 
-test('a batch into three sizes: the plan, the order, the room, for whom; then on the shelf', async ({
-  page,
-  server,
-}) => {
+test('a batch into three sizes: the plan, the order, the room, for whom; then on the shelf', {
+  tag: '@dates',
+}, async ({ page, server }) => {
   await toBottle(server);
   await page.goto(`${server.url}/batches/batch/stove`);
   const form = page.getByTestId('bottle-form');
@@ -96,10 +95,9 @@ test('a batch into three sizes: the plan, the order, the room, for whom; then on
 test.describe('one bottle', () => {
   test.use({ demo: true });
 
-  test('opened, poured by glass and by level, left out two hours, frozen, thawed, thrown out; all of it undone', async ({
-    page,
-    server,
-  }) => {
+  test('opened, poured by glass and by level, left out two hours, frozen, thawed, thrown out; all of it undone', {
+    tag: '@dates',
+  }, async ({ page, server }) => {
     await page.goto(`${server.url}/shelf/demo-bottle-4`);
     const date = page.getByTestId('bottle-deadline');
     const sealed = await date.innerText();
@@ -139,10 +137,9 @@ test.describe('one bottle', () => {
     await expect(page.getByTestId('gone')).toContainText('nobody drank it');
   });
 
-  test('moved where there is no room it says what must go first; given away it is gone', async ({
-    page,
-    server,
-  }) => {
+  test('moved where there is no room it says what must go first; given away it is gone', {
+    tag: '@dates',
+  }, async ({ page, server }) => {
     const { kitchen, version } = await server.api<{ kitchen: typeof KITCHEN; version: number }>(
       'GET',
       '/kitchen',
@@ -163,10 +160,9 @@ test.describe('one bottle', () => {
     await expect(page.getByTestId('bottle')).toHaveCount(14);
   });
 
-  test("why, what people say, and a rule of one's own: shorter at once, longer marked", async ({
-    page,
-    server,
-  }) => {
+  test("why, what people say, and a rule of one's own: shorter at once, longer marked", {
+    tag: '@dates',
+  }, async ({ page, server }) => {
     await page.goto(`${server.url}/shelf/demo-raw-1`);
     await expect(page.getByTestId('bottle-reasons')).toContainText('raw juice');
     await expect(page.getByTestId('bottle-longer')).toContainText('heated with the rest');
@@ -186,10 +182,9 @@ test.describe('one bottle', () => {
     await expect(page.getByText('my own rule').first()).toBeVisible();
   });
 
-  test('looked at and smelt: fizz in a still drink throws it out, and nothing is tasted', async ({
-    page,
-    server,
-  }) => {
+  test('looked at and smelt: fizz in a still drink throws it out, and nothing is tasted', {
+    tag: '@dates',
+  }, async ({ page, server }) => {
     await page.goto(`${server.url}/shelf/demo-bottle-5`);
     const look = page.getByTestId('look');
     await look.getByRole('button', { name: 'Look at it now' }).click();
@@ -205,7 +200,10 @@ test.describe('one bottle', () => {
     await expect(page.getByTestId('pressure')).toBeHidden();
   });
 
-  test('all by keyboard: to a bottle, a glass poured, into the door', async ({ page, server }) => {
+  test('all by keyboard: to a bottle, a glass poured, into the door', { tag: '@dates' }, async ({
+    page,
+    server,
+  }) => {
     await page.goto(`${server.url}/shelf`);
     const reach = async (name: RegExp | string, role: 'button' | 'link', presses = 70) => {
       const goal = page.getByRole(role, { name }).first();
@@ -235,10 +233,9 @@ test.describe('one bottle', () => {
 test.describe('by thumb', () => {
   test.use({ demo: true, viewport: { width: 390, height: 844 }, hasTouch: true });
 
-  test('a bottle found, poured and put into the freezer on a phone: wide enough, nothing hangs over', async ({
-    page,
-    server,
-  }) => {
+  test('a bottle found, poured and put into the freezer on a phone: wide enough, nothing hangs over', {
+    tag: '@dates',
+  }, async ({ page, server }) => {
     await page.goto(`${server.url}/shelf`);
     await page.getByTestId('bottle').getByRole('link').first().tap();
     await expect(page.getByTestId('bottle-deadline')).toBeVisible();
@@ -269,7 +266,10 @@ test.describe('by thumb', () => {
   });
 });
 
-test('what is left in the cloth is set aside, used, screened and thrown out', async ({ page, server }) => {
+test('what is left in the cloth is set aside, used, screened and thrown out', { tag: '@dates' }, async ({
+  page,
+  server,
+}) => {
   await begun(server, 'sweeten');
   await page.goto(`${server.url}/batches/batch?stage=strain`);
   const aside = page.getByTestId('set-aside');
@@ -300,10 +300,9 @@ test('what is left in the cloth is set aside, used, screened and thrown out', as
   await expect(page.getByTestId('leftover')).toHaveCount(1);
 });
 
-test('a fridge without power for a night: bottles are shortened, the stove says so, somebody is told', async ({
-  page,
-  server,
-}) => {
+test('a fridge without power for a night: bottles are shortened, the stove says so, somebody is told', {
+  tag: '@dates',
+}, async ({ page, server }) => {
   test.slow();
   await toBottle(server);
   const { kitchen, version } = await server.api<{ kitchen: typeof KITCHEN; version: number }>(

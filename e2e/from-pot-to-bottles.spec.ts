@@ -1,6 +1,9 @@
 import { expect, figure, test } from './kitchenServer.ts';
 
-test('from an empty kitchen to dated bottles, with the mouse', async ({ page, server }) => {
+test('from an empty kitchen to dated bottles, with the mouse', { tag: '@dates' }, async ({
+  page,
+  server,
+}) => {
   await page.goto(server.url);
 
   // First run: one pot, and it starts.
@@ -115,7 +118,7 @@ test('from an empty kitchen to dated bottles, with the mouse', async ({ page, se
   expect(wanted).toBeGreaterThan(5.4);
 });
 
-test('a bottle that stands past its date is told plainly', async ({ page, server }) => {
+test('a bottle that stands past its date is told plainly', { tag: '@dates' }, async ({ page, server }) => {
   await server.stop();
   await server.start(true);
   await page.goto(`${server.url}/shelf`);

@@ -1,6 +1,6 @@
 import { createRequire } from 'node:module';
 import path from 'node:path';
-import { begun, expect, test } from './kitchenServer.ts';
+import { begun, expect, type KitchenServer, test } from './kitchenServer.ts';
 
 const KILLS = 50;
 /** At least so many of the kills must fall between a request and its answer. */
@@ -24,7 +24,7 @@ class Writer {
   private on = true;
   private seq = 0;
   constructor(
-    private readonly url: () => string,
+    private readonly server: KitchenServer,
     readonly name: string,
   ) {}
 
@@ -39,7 +39,7 @@ class Writer {
         id,
         stream: { kind: 'batch', id: 'batch' },
         v: 1,
-        atMs: Date.now(),
+        atMs: this.server.nowMs(),
         deviceId: this.name,
         deviceSeq: this.seq,
         kind: 'noted',
@@ -53,7 +53,7 @@ class Writer {
   private async send(event: { id: string }): Promise<boolean> {
     this.inFlight = true;
     try {
-      const response = await fetch(`${this.url()}/api/events`, {
+      const response = await fetch(`${this.server.url}/api/events`, {
         method: 'POST',
         headers: { 'Content-Type': 'application/json' },
         body: JSON.stringify({ events: [event] }),
@@ -77,7 +77,7 @@ test('killed fifty times while two devices write: all that was acknowledged is t
   console.log(`seed of the kills: ${seed} (again with LADLE_KILL_SEED=${seed})`);
   const next = random(seed);
   await begun(server, 'boil');
-  const writers = ['one', 'two'].map((name) => new Writer(() => server.url, name));
+  const writers = ['one', 'two'].map((name) => new Writer(server, name));
   const writing = writers.map((w) => w.run());
   let betweenRequestAndAnswer = 0;
   for (let kill = 0; kill < KILLS; kill++) {

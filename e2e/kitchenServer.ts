@@ -14,7 +14,7 @@ import {
   solvePlanDoc,
   unwrap,
 } from '@big-ladle/core';
-import { test as base, expect, type Page } from '@playwright/test';
+import { type BrowserContext, test as base, expect, type Page } from '@playwright/test';
 
 const ROOT = path.resolve(import.meta.dirname, '..');
 
@@ -27,9 +27,14 @@ const freePort = (): Promise<number> =>
     });
   });
 
-/** A built server of its own for each test, with its data in a folder of its own. */
+/** When a test begins unless it says otherwise: a Wednesday in autumn, in the evening, UTC. */
+export const EVENING_MS = Date.UTC(2026, 10, 25, 17, 30);
+
+/** A built server of its own for each test, with its data in a folder of its own and a clock that no test shares. */
 export class KitchenServer {
   private child: ChildProcess | null = null;
+  /** The kitchen's clock against the machine's: it goes on over a restart. */
+  private shiftMs: number;
   readonly dataDir = mkdtempSync(path.join(tmpdir(), 'big-ladle-e2e-'));
   port = 0;
 
@@ -39,6 +44,11 @@ export class KitchenServer {
 
   /** Further surroundings of the server. */
   env: Record<string, string> = {};
+
+  /** @param atMs the moment at which its clock begins to run. */
+  constructor(atMs = EVENING_MS) {
+    this.shiftMs = atMs - Date.now();
+  }
 
   async start(demo = false): Promise<void> {
     this.port ||= await freePort();
@@ -52,6 +62,7 @@ export class KitchenServer {
           LADLE_PORT: String(this.port),
           LADLE_DATA: this.dataDir,
           LADLE_TEST: '1',
+          LADLE_TEST_NOW: String(this.nowMs()),
           TZ: 'UTC',
           ...this.env,
         },
@@ -96,13 +107,20 @@ export class KitchenServer {
     return answer;
   }
 
-  async nowMs(): Promise<number> {
-    return (await this.api<{ nowMs: number }>('GET', '/time')).nowMs;
+  /** The kitchen's time, also while no server runs. */
+  nowMs(): number {
+    return Date.now() + this.shiftMs;
+  }
+
+  /** From now on it is this moment in the kitchen. */
+  async setClock(atMs: number, stopped = false): Promise<void> {
+    this.shiftMs = atMs - Date.now();
+    await this.api('POST', '/test/clock', { nowMs: atMs, stopped });
   }
 
   /** Lets so many minutes go by on the kitchen's clock. */
   async pass(minutes: number): Promise<void> {
-    await this.api('POST', '/test/clock', { nowMs: (await this.nowMs()) + minutes * 60_000 });
+    await this.setClock(this.nowMs() + minutes * 60_000);
   }
 }
 
@@ -164,7 +182,7 @@ export async function begun(
     kind,
     body,
   });
-  const nowMs = await server.nowMs();
+  const nowMs = server.nowMs();
   // Heating and cooling have no planned minutes: fifty each.
   const lengthMs = (step: PinnedStep) => (step.until.minutes ?? 50) * 60_000;
   const first = event('stepStarted', { stepId: program.steps[0]!.id }, nowMs - 24 * 3_600_000);
@@ -187,20 +205,46 @@ export async function begun(
   await server.api('POST', '/events', { events });
 }
 
+/** In a page: the device's clock agrees with the kitchen's, whatever the machine's says. */
+function shiftClock(shiftMs: number): void {
+  const Machine = Date;
+  class Shifted extends Machine {
+    constructor(...parts: unknown[]) {
+      if (parts.length === 0) super(Machine.now() + shiftMs);
+      else super(...(parts as [number]));
+    }
+    static override now(): number {
+      return Machine.now() + shiftMs;
+    }
+  }
+  globalThis.Date = Shifted as DateConstructor;
+}
+
+/** Gives all pages of a browser context the kitchen's clock, before they are opened. */
+export const atTheClock = (context: BrowserContext, server: KitchenServer): Promise<unknown> =>
+  context.addInitScript(shiftClock, server.nowMs() - Date.now());
+
 interface Fixtures {
   server: KitchenServer;
   /** Starts with the demo's data. */
   demo: boolean;
+  /** When the test begins. */
+  atMs: number;
 }
 
 export const test = base.extend<Fixtures>({
   demo: [false, { option: true }],
-  server: async ({ demo }, use) => {
-    const server = new KitchenServer();
+  atMs: [EVENING_MS, { option: true }],
+  server: async ({ demo, atMs }, use) => {
+    const server = new KitchenServer(atMs);
     await server.start(demo);
     await use(server);
     await server.stop();
     server.dispose();
+  },
+  context: async ({ context, server }, use) => {
+    await atTheClock(context, server);
+    await use(context);
   },
   page: async ({ page }, use) => {
     // A page that complains is a page that is wrong.

@@ -4,10 +4,9 @@ import { grid, readPdf } from './pdf.ts';
 
 test.use({ demo: true });
 
-test('labels as a PDF: true millimetres, the words of each bottle, and a code that opens its page', async ({
-  page,
-  server,
-}) => {
+test('labels as a PDF: true millimetres, the words of each bottle, and a code that opens its page', {
+  tag: '@dates',
+}, async ({ page, server }) => {
   test.slow();
   await page.goto(`${server.url}/shelf/labels?batch=demo-raw`);
   await expect(page.getByTestId('sheet')).toBeVisible();
@@ -44,10 +43,9 @@ test('labels as a PDF: true millimetres, the words of each bottle, and a code th
   await expect(page.getByTestId('bottle-reasons')).toContainText('raw juice');
 });
 
-test('a roll is one label a page; used places of a sheet stay free; the browser prints the same sheet', async ({
-  page,
-  server,
-}) => {
+test('a roll is one label a page; used places of a sheet stay free; the browser prints the same sheet', {
+  tag: '@dates',
+}, async ({ page, server }) => {
   test.slow();
   await page.goto(`${server.url}/shelf/labels?ids=demo-raw-1,demo-raw-2&sheet=roll-62x40`);
   await expect(page.getByTestId('sheet')).toHaveCount(2);
@@ -91,7 +89,10 @@ test('a roll is one label a page; used places of a sheet stay free; the browser 
   expect(sheets[0]!.codes.map((c) => c.says)).toEqual([`${server.url}/shelf/demo-raw-1`]);
 });
 
-test('by hand: the few words for a pen; labels for leftovers, one a portion', async ({ page, server }) => {
+test('by hand: the few words for a pen; labels for leftovers, one a portion', { tag: '@dates' }, async ({
+  page,
+  server,
+}) => {
   await page.goto(`${server.url}/shelf/labels?leftovers=1`);
   await expect(page.getByTestId('by-hand')).toContainText('Spent calyx · use by');
   // Three portions of calyx, two of root, one bag of peel.

@@ -6,7 +6,7 @@ test.use({ viewport: { width: 390, height: 844 } });
 /** A second batch, by long simmer, that stands at the start of its boil. */
 async function secondBatch(server: KitchenServer): Promise<void> {
   await server.api('POST', '/batches', { id: 'other', plan: planFor(5, 'longSimmer') });
-  const nowMs = await server.nowMs();
+  const nowMs = server.nowMs();
   let seq = 0;
   const event = (kind: string, body: object, atMs: number) => ({
     id: `other-${++seq}`,
@@ -45,10 +45,9 @@ const targets = (page: Page) =>
       })),
   );
 
-test('three clocks in two batches: the alarms queue in order, each says what to do', async ({
-  page,
-  server,
-}) => {
+test('three clocks in two batches: the alarms queue in order, each says what to do', {
+  tag: '@dates',
+}, async ({ page, server }) => {
   await begun(server, 'steep', 'shortBoilLongSteep');
   await secondBatch(server);
   await page.goto(`${server.url}/batches/other/stove`);
@@ -80,7 +79,10 @@ test('three clocks in two batches: the alarms queue in order, each says what to 
   await expect(page.getByTestId('alarm')).toHaveCount(2);
 });
 
-test('a boil in two stages, an end by what is seen, and everything taken back', async ({ page, server }) => {
+test('a boil in two stages, an end by what is seen, and everything taken back', { tag: '@dates' }, async ({
+  page,
+  server,
+}) => {
   await begun(server, 'steep', 'shortBoilLongSteep');
   await secondBatch(server);
   await page.goto(`${server.url}/batches/other/stove`);
@@ -141,7 +143,7 @@ test('a splash, a spill and a reading: the rest follows, and says by how much', 
   await expect(page.getByTestId('log')).toContainText('spilt: 0.50 L less');
 });
 
-test('four keys lead through the stove, and can be others', async ({ page, server }) => {
+test('four keys lead through the stove, and can be others', { tag: '@dates' }, async ({ page, server }) => {
   await begun(server, 'boil');
   await page.goto(`${server.url}/batches/batch/stove`);
   await expect(page.getByRole('heading', { name: 'Boil gently' })).toBeVisible();

@@ -16,7 +16,10 @@ const eventsOf = async (server: KitchenServer) =>
     )
   ).events;
 
-test('the flame goes out: the clock stands still, and goes on when it is back', async ({ page, server }) => {
+test('the flame goes out: the clock stands still, and goes on when it is back', { tag: '@dates' }, async ({
+  page,
+  server,
+}) => {
   await begun(server, 'boil');
   await page.goto(`${server.url}/batches/batch/stove`);
   const clock = page.getByTestId('clock');
@@ -132,7 +135,7 @@ test('juice by the fruit: how many more, and the sourness follows what came out'
   expect(await sour()).toBeLessThan(before);
 });
 
-test('the timetable on a sheet of its own', async ({ page, server }) => {
+test('the timetable on a sheet of its own', { tag: '@dates' }, async ({ page, server }) => {
   await server.api('PUT', '/kitchen', { version: 0, kitchen: KITCHEN });
   await page.setViewportSize({ width: 1280, height: 800 });
   await page.addInitScript(() => {

@@ -1,5 +1,5 @@
 import type { BrowserContext, Page } from '@playwright/test';
-import { begun, expect, type KitchenServer, test } from './kitchenServer.ts';
+import { atTheClock, begun, expect, type KitchenServer, test } from './kitchenServer.ts';
 import { Wire } from './wire.ts';
 
 test.use({ viewport: { width: 390, height: 844 }, serviceWorkers: 'allow' });
@@ -38,12 +38,11 @@ const clock = async (page: Page, label: string) => {
   await expect(page.getByTestId('small-clocks')).toContainText(label);
 };
 
-const otherDevice = async (context: BrowserContext, url: string): Promise<Page> => {
-  const page = await context
-    .browser()!
-    .newContext({ serviceWorkers: 'block', timezoneId: 'UTC' })
-    .then((c) => c.newPage());
-  await page.goto(`${url}/batches/batch/stove`);
+const otherDevice = async (context: BrowserContext, server: KitchenServer): Promise<Page> => {
+  const other = await context.browser()!.newContext({ serviceWorkers: 'block', timezoneId: 'UTC' });
+  await atTheClock(other, server);
+  const page = await other.newPage();
+  await page.goto(`${server.url}/batches/batch/stove`);
   await expect(page.getByTestId('clock')).toBeVisible();
   return page;
 };
@@ -53,7 +52,7 @@ async function twoDevices(page: Page, server: KitchenServer, context: BrowserCon
   await begun(server, 'steep', 'shortBoilLongSteep');
   const wire = await new Wire(() => server.port).lay();
   await kept(page, wire.url);
-  return { wire, other: await otherDevice(context, server.url) };
+  return { wire, other: await otherDevice(context, server) };
 }
 
 test('cut off in the middle of a step: five deeds, a reload without the server, all of them once and in order on both devices', async ({

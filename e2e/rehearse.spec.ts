@@ -113,10 +113,9 @@ test('an instrument is paired, used at the stove, lost and found; a reading is t
   await expect(page.getByRole('button', { name: 'Use Long red probe here' })).toBeVisible();
 });
 
-test('scale, refractometer and strips at a rehearsed pot: what they show is taken into the step', async ({
-  page,
-  server,
-}) => {
+test('scale, refractometer and strips at a rehearsed pot: what they show is taken into the step', {
+  tag: '@dates',
+}, async ({ page, server }) => {
   test.setTimeout(120_000);
   await server.api('PUT', '/kitchen', { version: 0, kitchen: KITCHEN });
   await page.goto(`${server.url}/kitchen`);

@@ -1,9 +1,13 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from './kitchenServer.ts';
 
-test.use({ demo: true });
+// Late enough that a bottle of five days has tomorrow for its last whole day.
+test.use({ demo: true, atMs: Date.UTC(2026, 10, 25, 23) });
 
-test('a bottle taken out and put back, a glass poured: its life follows', async ({ page, server }) => {
+test('a bottle taken out and put back, a glass poured: its life follows', { tag: '@dates' }, async ({
+  page,
+  server,
+}) => {
   await page.goto(`${server.url}/shelf`);
   await expect(page.getByTestId('bottle')).toHaveCount(15);
   await page.goto(`${server.url}/shelf/demo-bottle-5`);
@@ -37,10 +41,9 @@ test('a note is left in the log of a batch, and the newest entry can be taken ba
   await expect(page.getByText('less clove next time')).toBeHidden();
 });
 
-test('the stove shows what is on, what is next, what is planned and what wants a look', async ({
-  page,
-  server,
-}) => {
+test('the stove shows what is on, what is next, what is planned and what wants a look', {
+  tag: '@dates',
+}, async ({ page, server }) => {
   await page.goto(server.url);
   await expect(page.getByTestId('on-pot')).toContainText('Deep calyx & ginger');
   await expect(page.getByTestId('home-clock')).toContainText('6:4');

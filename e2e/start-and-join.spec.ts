@@ -18,7 +18,10 @@ test('made again with a tap: last time’s lesson stands at its step', async ({ 
   expect(batches.map((b) => b.batch.status).sort()).toEqual(['done', 'on']);
 });
 
-test('a pot that is on without a plan is joined where it stands', async ({ page, server }) => {
+test('a pot that is on without a plan is joined where it stands', { tag: '@dates' }, async ({
+  page,
+  server,
+}) => {
   await server.api('PUT', '/kitchen', { version: 0, kitchen: KITCHEN });
   await page.goto(`${server.url}/new/deep-calyx-ginger?method=straightBoil`);
   await page.getByRole('button', { name: 'It is on already' }).click();
@@ -26,7 +29,7 @@ test('a pot that is on without a plan is joined where it stands', async ({ page,
   await page.getByLabel('Since').fill('9');
   await page.getByRole('button', { name: 'Go on from there' }).click();
   await expect(page.getByRole('heading', { name: 'Boil gently' })).toBeVisible();
-  const left = Number(await page.getByTestId('clock').getAttribute('data-end-ms')) - (await server.nowMs());
+  const left = Number(await page.getByTestId('clock').getAttribute('data-end-ms')) - server.nowMs();
   // The boil of this drink takes 25 minutes; nine are gone.
   expect(left / 60_000).toBeGreaterThan(15);
   expect(left / 60_000).toBeLessThan(16.5);
@@ -34,12 +37,11 @@ test('a pot that is on without a plan is joined where it stands', async ({ page,
   await expect(page.getByRole('heading', { name: 'Strain' })).toBeVisible();
 });
 
-test('start by keeps out of the night; too late says what binds and offers three ways out', async ({
-  page,
-  server,
-}) => {
+test('start by keeps out of the night; too late says what binds and offers three ways out', {
+  tag: '@dates',
+}, async ({ page, server }) => {
   // Tuesday 24 November 2026, 18:00: bed at 22:30, up at 06:30.
-  await server.api('POST', '/test/clock', { nowMs: Date.UTC(2026, 10, 24, 18), stopped: true });
+  await server.setClock(Date.UTC(2026, 10, 24, 18), true);
   await server.api('PUT', '/kitchen', {
     version: 0,
     kitchen: {

@@ -224,10 +224,9 @@ test('a recipe goes out as JSON-LD and comes in as one; a broken file says what 
   await expect(page.getByRole('alert')).toContainText('neither text of a recipe page nor JSON');
 });
 
-test('written down while somebody cooks: weighed, counted, tapped; planned at double size', async ({
-  page,
-  server,
-}) => {
+test('written down while somebody cooks: weighed, counted, tapped; planned at double size', {
+  tag: '@dates',
+}, async ({ page, server }) => {
   await page.goto(`${server.url}/drinks/capture`);
   const putIn = async (name: string, before: string, after: string) => {
     await page.getByLabel('What', { exact: true }).fill(name);

@@ -90,9 +90,12 @@ test('the four questions, and which limit set the size', async ({ page, server }
   await expect(page.getByTestId('wish-now')).toHaveText('6.0 L in bottles');
 });
 
-test('every stage opens by keyboard, and its choices move the figures', async ({ page, server }) => {
+test('every stage opens by keyboard, and its choices move the figures', { tag: '@dates' }, async ({
+  page,
+  server,
+}) => {
   // A date rounded down to its day hides an hour or two at some hours: this is none of them.
-  await server.api('POST', '/test/clock', { nowMs: Date.UTC(2026, 10, 25, 10) });
+  await server.setClock(Date.UTC(2026, 10, 25, 10));
   await page.goto(`${server.url}/new/deep-calyx-ginger?method=shortBoilLongSteep`);
   await page.getByRole('tab', { name: /Size/ }).focus();
   await page.keyboard.press('ArrowRight');
@@ -115,12 +118,29 @@ test('every stage opens by keyboard, and its choices move the figures', async ({
   await expect(page.getByTestId('keep-reasons')).toContainText('All of it was heated');
 });
 
-test('ready by: the start follows, and a start that has passed is said', async ({ page, server }) => {
+test('ready by: the start follows, and a start that has passed is said', { tag: '@dates' }, async ({
+  page,
+  server,
+}) => {
   await page.goto(`${server.url}/new/deep-calyx-ginger?method=straightBoil`);
-  const now = await server.nowMs();
+  const now = server.nowMs();
   const field = (ms: number) => new Date(ms).toISOString().slice(0, 16);
   await page.getByLabel('Ready by').fill(field(now + 2 * 86_400_000));
   await expect(page.getByTestId('start-by')).toContainText('start by');
   await page.getByLabel('Ready by').fill(field(now + 30 * 60_000));
   await expect(page.getByTestId('start-by')).toContainText('too late by');
+});
+
+test('ready in a far year is a slip: it is said at once, and nothing hangs', { tag: '@dates' }, async ({
+  page,
+  server,
+}) => {
+  await page.goto(`${server.url}/new/deep-calyx-ginger?method=straightBoil`);
+  await page.getByLabel('Ready by').fill('9026-11-28T18:00');
+  await expect(page.getByTestId('far-ahead')).toContainText('choose an earlier day');
+  await expect(page.getByTestId('start-by')).toBeHidden();
+  await page.reload();
+  await expect(page.getByTestId('far-ahead')).toBeVisible();
+  await page.getByLabel('Ready by').fill('2026-11-28T18:00');
+  await expect(page.getByTestId('start-by')).toContainText('start by');
 });

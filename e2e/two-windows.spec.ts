@@ -1,4 +1,4 @@
-import { begun, expect, KITCHEN, planFor, test } from './kitchenServer.ts';
+import { atTheClock, begun, expect, KITCHEN, planFor, test } from './kitchenServer.ts';
 
 test('two windows on one batch agree without a reload', async ({ page, server, context }) => {
   await begun(server, 'boil');
@@ -16,9 +16,9 @@ test('two windows editing one plan: the later sees both and chooses', async ({ p
   await server.api('PUT', '/kitchen', { version: 0, kitchen: KITCHEN });
   await server.api('POST', '/batches', { id: 'plan', plan: planFor(6) });
   // Two browsers, so that neither draft is the other's.
-  const second = await (
-    await context.browser()!.newContext({ locale: 'en-GB', timezoneId: 'UTC' })
-  ).newPage();
+  const browser = await context.browser()!.newContext({ locale: 'en-GB', timezoneId: 'UTC' });
+  await atTheClock(browser, server);
+  const second = await browser.newPage();
   for (const p of [page, second]) {
     await p.goto(`${server.url}/batches/plan`);
     await expect(p.getByTestId('wish-now')).toHaveText('6.0 L in bottles');
@@ -44,12 +44,12 @@ test('two windows editing one plan: the later sees both and chooses', async ({ p
   await second.context().close();
 });
 
-test('a plan is kept with its start, and waits on the stove', async ({ page, server }) => {
+test('a plan is kept with its start, and waits on the stove', { tag: '@dates' }, async ({ page, server }) => {
   await server.api('PUT', '/kitchen', { version: 0, kitchen: KITCHEN });
   await page.goto(`${server.url}/new/peel-core-infusion?method=straightBoil`);
   await page
     .getByLabel('Ready by')
-    .fill(new Date((await server.nowMs()) + 3 * 86_400_000).toISOString().slice(0, 16));
+    .fill(new Date(server.nowMs() + 3 * 86_400_000).toISOString().slice(0, 16));
   await page.getByRole('button', { name: 'Keep this plan' }).click();
   await expect(page.getByRole('button', { name: 'Drop this plan' })).toBeVisible();
   await page.getByRole('link', { name: 'Stove', exact: true }).click();

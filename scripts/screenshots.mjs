@@ -173,7 +173,7 @@ rmSync(dataDir, { recursive: true, force: true });
 rmSync(out, { recursive: true, force: true });
 mkdirSync(out, { recursive: true });
 process.env.TZ = 'UTC';
-process.env.LADLE_DEMO_NOW = String(NOON);
+process.env.LADLE_TEST_NOW = String(NOON);
 const { child, url } = await startServer({ dataDir, port: await freePort(), demo: true, test: true });
 const setClock = (stopped) =>
   fetch(`${url}/api/test/clock`, {

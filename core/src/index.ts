@@ -317,6 +317,8 @@ export {
 } from './plan/idleJobs.ts';
 export {
   choicesSchema,
+  isTooFarAhead,
+  PLAN_AHEAD_MS,
   type PlanDoc,
   type PlanProblem,
   planSchema,

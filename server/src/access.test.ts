@@ -20,14 +20,14 @@ interface Answer {
 function fromOutside(
   method: string,
   path: string,
-  options: { body?: object; cookie?: string | null; host?: string; origin?: string } = {},
+  options: { body?: object; cookie?: string | null; host?: string; origin?: string; from?: string } = {},
 ): Promise<Answer> {
   const { port } = new URL(server.base);
   return new Promise((resolve, reject) => {
     const sent = options.body ? JSON.stringify(options.body) : undefined;
     const req = request(
       {
-        host: '127.0.0.2',
+        host: options.from ?? '127.0.0.2',
         port,
         path: `/api${path}`,
         method,
@@ -127,6 +127,41 @@ describe('open to the home network', () => {
     expect((await fromOutside('GET', '/kitchen', { origin: 'http://evil.example' })).status).toBe(403);
     expect((await fromOutside('GET', '/kitchen', { origin: 'http://ladle.home:4817' })).status).toBe(401);
     expect((await server.api('GET', '/access')).body.addresses).toEqual(['http://ladle.home:4817']);
+  });
+});
+
+describe('with another program of the same machine in between', () => {
+  const through = (headers: Record<string, string>) => server.api('GET', '/access', undefined, headers);
+  it.each([
+    ['x-forwarded-for', '192.168.7.31'],
+    ['x-forwarded-host', 'ladle.home'],
+    ['x-forwarded-proto', 'https'],
+    ['x-real-ip', '192.168.7.31'],
+    ['forwarded', 'for=192.168.7.31'],
+    ['via', '1.1 hall'],
+  ])('a request that was passed on (%s) is not the first screen', async (header, value) => {
+    await opened();
+    expect((await through({})).status).toBe(200);
+    const { status, body } = await through({ [header]: value });
+    expect(status).toBe(401);
+    expect(JSON.stringify(body)).not.toMatch(/\d{6}/);
+  });
+  it('a request for the public name is not the first screen, from whichever address it comes', async () => {
+    await opened(true, 'http://ladle.home:4817');
+    const { port } = new URL(server.base);
+    const asked = await fromOutside('GET', '/access', { host: 'ladle.home:4817', from: '127.0.0.1' });
+    expect(asked.status).toBe(401);
+    const own = await fromOutside('GET', '/access', { host: `localhost:${port}`, from: '127.0.0.1' });
+    expect(own.status).toBe(200);
+  });
+  it('behind a public https address without TLS of its own no screen is the first: the terminal has the code', async () => {
+    await opened(true, 'https://ladle.home');
+    expect((await through({})).status).toBe(401);
+    const code = /(\d{6})$/.exec(server.told[0]!)![1]!;
+    expect((await pair(code)).status).toBe(201);
+    // Used up: the next one is told at once.
+    expect(server.told).toHaveLength(2);
+    expect(server.told[1]).not.toContain(code);
   });
 });
 

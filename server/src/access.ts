@@ -22,9 +22,38 @@ const LOCAL_ADDRESSES = new Set(['127.0.0.1', '::1', '::ffff:127.0.0.1']);
 const nameOf = (host: string | undefined): string => (host ?? '').replace(/:\d+$/, '');
 const plain = (address: string | undefined): string => (address ?? '').replace(/^::ffff:/, '');
 
-/** The first screen: a page on this very machine, asked for under its own name. */
-export const isFirstScreen = (req: Request): boolean =>
-  LOCAL_ADDRESSES.has(req.socket.remoteAddress ?? '') && LOCAL_ADDRESSES.has(req.socket.localAddress ?? '');
+/** Headers by which a program in between says, or lets slip, that it passes a request on for somebody else. */
+const FORWARDED = [
+  'forwarded',
+  'via',
+  'x-forwarded-for',
+  'x-forwarded-host',
+  'x-forwarded-proto',
+  'x-forwarded-port',
+  'x-forwarded-server',
+  'x-original-host',
+  'x-original-forwarded-for',
+  'x-real-ip',
+  'x-client-ip',
+  'x-cluster-client-ip',
+  'true-client-ip',
+  'client-ip',
+];
+
+/**
+ * Whether any screen can be the first one. A public address that begins with https while this server speaks no TLS
+ * itself means that a program in front of it does: from there on nobody can be told from anybody.
+ */
+export const hasFirstScreen = ({ publicUrl, tls }: Openness): boolean =>
+  tls || !publicUrl?.startsWith('https:');
+
+/** The first screen: a page on this very machine, asked for under its own name, with nothing in between. */
+export const isFirstScreen = (req: Request, openness: Openness): boolean =>
+  hasFirstScreen(openness) &&
+  LOCAL_ADDRESSES.has(req.socket.remoteAddress ?? '') &&
+  LOCAL_ADDRESSES.has(req.socket.localAddress ?? '') &&
+  LOCAL_NAMES.has(nameOf(req.get('host'))) &&
+  FORWARDED.every((header) => req.get(header) === undefined);
 
 /** Names under which this server answers: its own, and, when it is open, the address it was called at and its public one. */
 function isOwnName(req: Request, { open, publicUrl }: Openness): boolean {
@@ -51,9 +80,9 @@ export function onlyOwnNames(openness: Openness, devOrigin: string | null): Requ
 }
 
 /** Everything behind this is for the first screen and for devices that were let in. */
-export function onlyPaired(db: Db, clock: Clock): RequestHandler {
+export function onlyPaired(db: Db, clock: Clock, openness: Openness): RequestHandler {
   return (req, _res, next) => {
-    if (isFirstScreen(req)) {
+    if (isFirstScreen(req, openness)) {
       next();
       return;
     }
@@ -73,8 +102,10 @@ export function onlyPaired(db: Db, clock: Clock): RequestHandler {
 }
 
 /** Only the first screen may see the code and shut devices out. */
-export const onlyFirstScreen: RequestHandler = (req, _res, next) => {
-  if (!isFirstScreen(req))
-    throw new HttpProblem(403, 'firstScreenOnly', 'This is done on the machine that the kitchen runs on.');
-  next();
-};
+export const onlyFirstScreen =
+  (openness: Openness): RequestHandler =>
+  (req, _res, next) => {
+    if (!isFirstScreen(req, openness))
+      throw new HttpProblem(403, 'firstScreenOnly', 'This is done on the machine that the kitchen runs on.');
+    next();
+  };

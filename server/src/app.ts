@@ -4,7 +4,7 @@ import path from 'node:path';
 import compression from 'compression';
 import express, { type Express } from 'express';
 import helmet from 'helmet';
-import { type Openness, onlyOwnNames, onlyPaired } from './access.ts';
+import { hasFirstScreen, type Openness, onlyOwnNames, onlyPaired } from './access.ts';
 import { problemHandler } from './problems.ts';
 import { accessRouter, pairingRouter } from './routes/access.ts';
 import { type ApiParts, apiRouter } from './routes/api.ts';
@@ -17,6 +17,8 @@ export interface AppParts extends ApiParts {
   addresses: () => string[];
   devOrigin: string | null;
   report: (error: unknown) => void;
+  /** Says something on the terminal that the server was started in. */
+  tell: (text: string) => void;
 }
 
 /** Place for the style nonce in the built page. */
@@ -58,9 +60,14 @@ export function buildApp(parts: AppParts): Express {
       filter: (req, res) => !req.originalUrl.startsWith('/api/stream') && compression.filter(req, res),
     }),
   );
-  const pairing = new PairingCode(parts.clock);
+  // Where no screen shows the code, the terminal does.
+  const pairing = new PairingCode(
+    parts.clock,
+    hasFirstScreen(openness) ? undefined : (code) => parts.tell(`The code for letting a device in: ${code}`),
+  );
+  if (!hasFirstScreen(openness)) pairing.show();
   app.use('/api/pairing', pairingRouter({ ...parts, pairing }));
-  app.use('/api', onlyPaired(parts.db, parts.clock));
+  app.use('/api', onlyPaired(parts.db, parts.clock, openness));
   app.use('/api/access', accessRouter({ ...parts, pairing }));
   app.use('/api', apiRouter(parts));
 

@@ -15,8 +15,8 @@ export interface Config {
   devOrigin: string | null;
   /** Lets tests set the clock; never outside them. */
   test: boolean;
-  /** The moment the demo's data is made around, for pictures at a fixed time. */
-  demoNowMs: number | null;
+  /** The moment at which the server's clock begins to run, for tests and pictures; null: the machine's own. */
+  testNowMs: number | null;
 }
 
 /** @throws Error with a plain message when a setting makes no sense. */
@@ -45,6 +45,6 @@ export function configFrom(env: NodeJS.ProcessEnv, rootDir: string): Config {
     webDir: path.resolve(rootDir, 'web/dist'),
     devOrigin: env.LADLE_DEV_ORIGIN ?? null,
     test: env.LADLE_TEST === '1',
-    demoNowMs: env.LADLE_TEST === '1' && env.LADLE_DEMO_NOW ? Number(env.LADLE_DEMO_NOW) : null,
+    testNowMs: env.LADLE_TEST === '1' && env.LADLE_TEST_NOW ? Number(env.LADLE_TEST_NOW) : null,
   };
 }

@@ -37,6 +37,7 @@ function safely({ certFile, keyFile }: { certFile: string; keyFile: string }): {
 async function main(): Promise<void> {
   const config = configFrom(process.env, ROOT);
   const clock = new AdjustableClock();
+  if (config.testNowMs !== null) clock.set(config.testNowMs, false);
   const db = await openDb(config.dataDir);
   if (process.argv.includes('--rebuild')) {
     const batches = await rebuildAll(db);
@@ -45,7 +46,7 @@ async function main(): Promise<void> {
     return;
   }
   await refreshProjections(db);
-  if (process.argv.includes('--demo')) await seedDemo(db, config.demoNowMs ?? clock.nowMs());
+  if (process.argv.includes('--demo')) await seedDemo(db, clock.nowMs());
   // Only for measuring: five years of it.
   if (process.argv.includes('--history')) await seedHistory(db, clock.nowMs(), FIVE_YEARS);
 
@@ -72,6 +73,7 @@ async function main(): Promise<void> {
     webDir: config.webDir,
     devOrigin: config.devOrigin,
     report,
+    tell: (text) => void process.stdout.write(`${text}\n`),
   });
   watch.start();
   const server = config.tls

@@ -1,4 +1,4 @@
-import { mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { request } from 'node:http';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
@@ -217,6 +217,18 @@ describe('plans', () => {
       body: { stored: { version: 2, plan: { question: { litres: 7 } } }, sent: { question: { litres: 8 } } },
     });
   });
+  it.each([8_640_000_000_000_000, NOW + 3 * 365 * 86_400_000])(
+    'a plan for a moment in a far year (%d) is refused, and names its field',
+    async (readyAtMs) => {
+      const { status, body } = await api('POST', '/batches', {
+        id: 'b2',
+        plan: { ...CALYX_PLAN, readyAtMs },
+      });
+      expect(status).toBe(422);
+      expect(body).toMatchObject({ title: 'tooFarAhead', fields: [{ field: 'plan.readyAtMs' }] });
+      expect((await api('GET', '/batches/b2')).status).toBe(404);
+    },
+  );
   it('is made once, and names only what the kitchen has', async () => {
     await api('POST', '/batches', { id: 'b1', plan: CALYX_PLAN });
     expect((await api('POST', '/batches', { id: 'b1', plan: CALYX_PLAN })).status).toBe(201);
@@ -435,7 +447,7 @@ describe('the data file', () => {
     await newer('knex_migrations').insert({
       name: '999-from-tomorrow',
       batch: 2,
-      migration_time: new Date(),
+      migration_time: new Date(NOW),
     });
     await newer.destroy();
     await expect(openDb(other)).rejects.toThrow(/newer Big Ladle.*999-from-tomorrow/);
@@ -455,6 +467,31 @@ describe('the data file', () => {
     expect(await newer('setting').where({ key: 'kept' })).toHaveLength(1);
     expect(readdirSync(other)).toContain('big-ladle.sqlite.before-900-next');
     await newer.destroy();
+    rmSync(other, { recursive: true });
+  });
+  it('an upgrade that was cut off starts again, and keeps the copy of before', async () => {
+    const other = mkdtempSync(path.join(tmpdir(), 'big-ladle-'));
+    const older = await openDb(other);
+    await older('setting').insert({ key: 'kept', value: '1' });
+    await older.destroy();
+    const copy = path.join(other, 'big-ladle.sqlite.before-900-next');
+    const next = (works: boolean) => ({
+      name: '900-next',
+      up: async (knex: Db) => {
+        if (!works) throw new Error('cut off');
+        await knex.schema.createTable('shed', (t) => t.increments());
+      },
+    });
+    // Cut off in the middle of the copy, and once more in the middle of the change.
+    writeFileSync(`${copy}.unfinished`, 'half a copy');
+    await expect(openDb(other, [...MIGRATIONS, next(false)])).rejects.toThrow('cut off');
+    const whole = readFileSync(copy);
+    const newer = await openDb(other, [...MIGRATIONS, next(true)]);
+    expect(await newer.schema.hasTable('shed')).toBe(true);
+    expect(await newer('setting').where({ key: 'kept' })).toHaveLength(1);
+    await newer.destroy();
+    expect(readFileSync(copy).equals(whole)).toBe(true);
+    expect(readdirSync(other).filter((f) => f.endsWith('.unfinished'))).toEqual([]);
     rmSync(other, { recursive: true });
   });
   it('a file that is no database is named and left as it is', async () => {

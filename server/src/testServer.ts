@@ -44,6 +44,8 @@ export class TestServer {
   readonly clock = new AdjustableClock(() => NOW);
   /** What the application reported as its own faults. */
   readonly reports: unknown[] = [];
+  /** What it said on its terminal. */
+  readonly told: string[] = [];
   hub!: StreamHub;
   db!: Db;
   /** Where it listens, without a path. */
@@ -67,6 +69,7 @@ export class TestServer {
       addresses: () => ['http://192.168.7.20:4817'],
       devOrigin: null,
       report: (e) => this.reports.push(e),
+      tell: (text) => this.told.push(text),
     });
     this.server = await new Promise((resolve) => {
       const s = app.listen(0, this.openness.open ? '0.0.0.0' : '127.0.0.1', () => resolve(s));

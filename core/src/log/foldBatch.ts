@@ -445,7 +445,8 @@ const ENTRY_PROBLEMS: ReadonlySet<StepProblem['kind']> = new Set([
 ]);
 
 /** Whether a problem is that of an entry that cannot be true of its batch: such an entry is refused. */
-export const isEntryProblem = (problem: StepProblem): boolean => ENTRY_PROBLEMS.has(problem.kind);
+export const isEntryProblem = (problem: { kind: StepProblem['kind'] }): boolean =>
+  ENTRY_PROBLEMS.has(problem.kind);
 
 /** What would be wrong with a log if `deeds` were said now; null where they can stand. */
 export function entryProblem(

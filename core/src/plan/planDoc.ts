@@ -74,6 +74,13 @@ export const planSchema = v.strictObject({
   /** The batch that is made again: its notes come back at their steps. */
   again: v.optional(id),
 });
+/** A plan may be for a moment at most so far ahead, ms: two years. */
+export const PLAN_AHEAD_MS = 2 * 366 * 24 * 3_600_000;
+
+/** Whether a plan is for a moment that nobody plans for: a slip of the year, as a rule. */
+export const isTooFarAhead = (readyAtMs: number | null, nowMs: number): boolean =>
+  readyAtMs !== null && readyAtMs > nowMs + PLAN_AHEAD_MS;
+
 export type PlanDoc = Omit<v.InferOutput<typeof planSchema>, 'choices'> & {
   choices: Partial<Choices> & Pick<Choices, 'methodId'>;
 };

@@ -44,6 +44,13 @@ describe('hours away', () => {
     const [first] = awayWindows([asleep], 'Europe/Oslo', noon, noon + 24 * H);
     expect(first).toEqual({ fromMs: Date.UTC(2026, 10, 24, 21, 30), toMs: Date.UTC(2026, 10, 25, 5) });
   });
+  it('a far year is looked into for so many days and no further', () => {
+    const noon = Date.UTC(2026, 10, 24, 12);
+    // The largest moment there is: a quarter of a million years of nights.
+    const windows = awayWindows([asleep], 'Europe/Oslo', noon, 8_640_000_000_000_000);
+    expect(windows.length).toBeGreaterThan(2 * 366);
+    expect(windows.length).toBeLessThan(900);
+  });
   it('the night in which clocks go back is an hour longer', () => {
     // 25 Oct 2026, 03:00 summer time becomes 02:00.
     const [night] = awayWindows(

@@ -11,8 +11,13 @@ export interface AwayWindow {
 }
 
 const DAY_MS = 24 * 60 * MINUTE_MS;
+/** No plan asks further than that: `PLAN_AHEAD_MS` and some weeks. */
+const MOST_DAYS = 800;
 
-/** The cook's sleeping and away hours between two moments, in the kitchen's zone, over a change of the clocks too. */
+/**
+ * The cook's sleeping and away hours between two moments, in the kitchen's zone, over a change of the clocks too; of a
+ * longer time the first 800 days.
+ */
 export function awayWindows(
   away: readonly AwayHours[],
   zone: string,
@@ -21,7 +26,7 @@ export function awayWindows(
 ): AwayWindow[] {
   const first = new TZDate(fromMs - DAY_MS, zone);
   const windows: AwayWindow[] = [];
-  const days = Math.ceil((toMs - fromMs) / DAY_MS) + 2;
+  const days = Math.min(MOST_DAYS, Math.ceil((toMs - fromMs) / DAY_MS) + 2);
   for (let d = 0; d <= days; d++) {
     const at = (minutes: number): number =>
       new TZDate(first.getFullYear(), first.getMonth(), first.getDate() + d, 0, minutes, zone).getTime();

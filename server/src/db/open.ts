@@ -1,4 +1,4 @@
-import { existsSync, mkdirSync } from 'node:fs';
+import { closeSync, existsSync, fsyncSync, mkdirSync, openSync, renameSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import knex, { type Knex } from 'knex';
 import { MIGRATIONS, type Migration } from './migrations.ts';
@@ -17,6 +17,22 @@ const sourceOf = (migrations: readonly Migration[]) => ({
     return { up: found.up, down: async () => undefined };
   },
 });
+
+/**
+ * A copy of the data file beside it, as it was before an upgrade: written under another name and given its own when it
+ * is whole, so that a start that was cut off leaves nothing in the way. One that is there already stays: it is older.
+ */
+async function copyBefore(db: Db, filename: string, migration: string): Promise<void> {
+  const copy = `${filename}.before-${migration}`;
+  const unfinished = `${copy}.unfinished`;
+  rmSync(unfinished, { force: true });
+  if (existsSync(copy)) return;
+  await db.raw('VACUUM INTO ?', [unfinished]);
+  const file = openSync(unfinished, 'r+');
+  fsyncSync(file);
+  closeSync(file);
+  renameSync(unfinished, copy);
+}
 
 /**
  * Opens the data file, brings it up to date, and refuses one that a newer program has written. A copy is made
@@ -65,7 +81,7 @@ export async function openDb(dataDir: string, migrations: readonly Migration[] =
       );
     }
     if (existed && applied.length > 0 && applied.length < migrations.length) {
-      await db.raw('VACUUM INTO ?', [`${filename}.before-${migrations[applied.length]!.name}`]);
+      await copyBefore(db, filename, migrations[applied.length]!.name);
     }
     await db.migrate.latest({ migrationSource: sourceOf(migrations) });
     return db;

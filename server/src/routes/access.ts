@@ -71,7 +71,7 @@ export function accessRouter(parts: {
 }): Router {
   const { db, pairing, openness, addresses } = parts;
   const router = express.Router();
-  router.use(onlyFirstScreen);
+  router.use(onlyFirstScreen(openness));
   router.get(
     '/',
     route(async (_req, res) => {

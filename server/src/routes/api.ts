@@ -396,7 +396,11 @@ export function apiRouter({ db, clock, hub, version, test }: ApiParts): Router {
       const { events } = parse(eventsSchema, req.body);
       const stored = await db.transaction((trx) => storeEvents(trx, events, clock.nowMs()));
       hub.events(stored);
-      res.json({ stored: stored.map((s) => ({ id: s.event.id, seq: s.seq })) });
+      // All that were sent are there now, also those that were there before.
+      res.json({
+        stored: stored.map((s) => ({ id: s.event.id, seq: s.seq })),
+        kept: events.map((e) => e.id),
+      });
     }),
   );
 

@@ -1,5 +1,6 @@
 import {
   type IngredientRow,
+  isTooFarAhead,
   type LogEvent,
   type PlanDoc,
   rehearsalNow,
@@ -63,7 +64,12 @@ export async function listBatches(
   };
 }
 
-async function checkPlan(db: Db, plan: PlanDoc): Promise<void> {
+async function checkPlan(db: Db, plan: PlanDoc, nowMs: number): Promise<void> {
+  if (isTooFarAhead(plan.readyAtMs, nowMs)) {
+    throw new HttpProblem(422, 'tooFarAhead', 'A plan is for a moment within two years from now.', {
+      fields: [{ field: 'plan.readyAtMs', message: 'tooFarAhead' }],
+    });
+  }
   const { kitchen } = await readKitchen(db);
   const book = await wholeBook(db);
   const missing = !book.some((r) => r.id === plan.recipeId)
@@ -95,7 +101,7 @@ export async function createBatch(db: Db, id: string, plan: PlanDoc, nowMs: numb
         stored: before,
       });
     }
-    await checkPlan(trx, plan);
+    await checkPlan(trx, plan, nowMs);
     const batch: Batch = {
       id,
       status: 'planned',
@@ -142,7 +148,7 @@ export async function updatePlan(
       );
     }
     requireVersion(batch, version, plan);
-    await checkPlan(trx, plan);
+    await checkPlan(trx, plan, nowMs);
     const next: Batch = { ...batch, plan, version: version + 1, updatedMs: nowMs };
     await trx('batch').where({ id }).update(batchToRow(next));
     return next;
@@ -229,7 +235,7 @@ export async function createRehearsal(
       throw new HttpProblem(409, 'alreadyThere', 'Another batch is stored under this id.', {
         stored: before,
       });
-    await checkPlan(trx, sent.plan);
+    await checkPlan(trx, sent.plan, nowMs);
     const batch: Batch = {
       id: sent.id,
       status: 'on',

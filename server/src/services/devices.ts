@@ -36,7 +36,11 @@ export class PairingCode {
   private code = '';
   private untilMs = 0;
   private wrong = 0;
-  constructor(private readonly clock: Clock) {}
+  /** @param renewed told of every new code. */
+  constructor(
+    private readonly clock: Clock,
+    private readonly renewed: (code: string) => void = () => undefined,
+  ) {}
 
   show(): { code: string; untilMs: number } {
     if (this.clock.nowMs() >= this.untilMs) this.renew();
@@ -58,6 +62,7 @@ export class PairingCode {
     this.code = String(randomInt(0, 1_000_000)).padStart(6, '0');
     this.untilMs = this.clock.nowMs() + CODE_MS;
     this.wrong = 0;
+    this.renewed(this.code);
   }
 }
 

@@ -8,6 +8,7 @@ export function Notices() {
   const notices = useNotices((s) => s.notices);
   const offline = useOutbox((s) => s.offline);
   const waiting = useOutbox((s) => s.pending.length);
+  const held = Object.values(useOutbox((s) => s.held));
   return (
     // In the flow and sticking to the top: it pushes the page down and covers neither figure nor button.
     <Box
@@ -20,7 +21,7 @@ export function Notices() {
         gap: 1,
         maxWidth: 760,
         mx: 'auto',
-        p: offline || notices.length > 0 ? 1 : 0,
+        p: offline || held.length > 0 || notices.length > 0 ? 1 : 0,
       }}
     >
       {offline && (
@@ -29,6 +30,12 @@ export function Notices() {
           {waiting > 0
             ? `; ${waiting} ${waiting === 1 ? 'entry waits' : 'entries wait'} here and will be sent.`
             : '.'}
+        </Alert>
+      )}
+      {!offline && held.length > 0 && (
+        <Alert severity="warning" variant="outlined" sx={{ bgcolor: 'background.paper' }}>
+          {held.length === 1 ? 'One entry waits' : `${held.length} entries wait`} here and{' '}
+          {held.length === 1 ? 'is' : 'are'} tried again: {held[0]}
         </Alert>
       )}
       {notices.map((n) => (

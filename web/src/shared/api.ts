@@ -11,6 +11,11 @@ export class ApiError extends Error {
   ) {
     super(detail);
   }
+
+  /** The kitchen server itself has said so, and not something between it and this page. */
+  get ours(): boolean {
+    return this.body.type?.startsWith('urn:big-ladle:problem:') === true;
+  }
 }
 
 /** The server could not be reached: nothing is lost, it is tried again. */
@@ -34,6 +39,7 @@ export async function call<T>(
   }
   if (response.status === 204) return undefined as T;
   const parsed: unknown = await response.json().catch(() => null);
+  if (response.ok && parsed === null) throw new OfflineError('What answers is not the kitchen server.');
   if (response.ok) return parsed as T;
   const problem = (parsed ?? {}) as Problem;
   throw new ApiError(

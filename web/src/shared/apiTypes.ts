@@ -25,6 +25,7 @@ export interface FieldProblem {
 
 /** Problem details as the server sends them. */
 export interface Problem {
+  type?: string;
   title?: string;
   detail?: string;
   fields?: FieldProblem[];

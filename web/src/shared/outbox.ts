@@ -1,4 +1,4 @@
-import type { Deed, LogEvent } from '@big-ladle/core';
+import { type Deed, isEntryProblem, type LogEvent, type StepProblem } from '@big-ladle/core';
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
 import { v7 as uuid } from 'uuid';
 import { ApiError, call, OfflineError } from './api.ts';
@@ -74,57 +74,112 @@ async function forget(ids: readonly string[]): Promise<void> {
   for (const id of ids) await tx.store.delete(id);
   await tx.done;
   const gone = new Set(ids);
-  useOutbox.setState((s) => ({ pending: s.pending.filter((e) => !gone.has(e.id)) }));
+  useOutbox.setState((s) => ({
+    pending: s.pending.filter((e) => !gone.has(e.id)),
+    held: Object.fromEntries(Object.entries(s.held).filter(([id]) => !gone.has(id))),
+  }));
 }
 
-async function sendAll(events: LogEvent[]): Promise<void> {
+/** Refusals that are about the entry itself: sent again, the same server would say the same. */
+const isFinal = (error: ApiError): boolean =>
+  error.ours &&
+  (error.code === 'invalid' ||
+    error.code === 'sameIdOtherBody' ||
+    isEntryProblem({ kind: error.code as StepProblem['kind'] }));
+
+/** Ids that an answer says are stored; none where something else than our server has answered. */
+function keptIn(answer: unknown): ReadonlySet<string> {
+  const kept = (answer as { kept?: unknown } | null)?.kept;
+  return new Set(Array.isArray(kept) ? kept.filter((id) => typeof id === 'string') : []);
+}
+
+const isOfSameStream = (a: LogEvent, b: LogEvent): boolean =>
+  a.stream.kind === b.stream.kind && a.stream.id === b.stream.id;
+
+/** Whether something said earlier of the same thing still waits: with it, the answer may be another. */
+const waitsBefore = (event: LogEvent): boolean =>
+  useOutbox
+    .getState()
+    .pending.some((e) => isOfSameStream(e, event) && e.id !== event.id && e.atMs < event.atMs);
+
+/**
+ * Sends entries of one stream. An entry is let go of only when our own server names it as stored, or refuses it for
+ * what it is; any other answer, whoever gives it, leaves it waiting.
+ * @returns the entries that our server does not take for now.
+ * @throws OfflineError or ApiError when nothing can be sent at present.
+ */
+async function sendAll(events: readonly LogEvent[]): Promise<LogEvent[]> {
   try {
-    await call('POST', '/events', { events });
-    takeEvents(events);
-    await forget(events.map((e) => e.id));
-    for (const event of events) waiting.get(event.id)?.onStored?.();
+    const kept = keptIn(await call('POST', '/events', { events }));
+    const stored = events.filter((e) => kept.has(e.id));
+    if (stored.length === 0) throw new OfflineError('What answers is not the kitchen server.');
+    takeEvents(stored);
+    await forget(stored.map((e) => e.id));
+    for (const event of stored) {
+      waiting.get(event.id)?.onStored?.();
+      waiting.delete(event.id);
+    }
+    return events.filter((e) => !kept.has(e.id));
   } catch (error) {
-    // Not let in, or asked to wait: what waits here goes on waiting.
-    if (!(error instanceof ApiError) || error.status >= 500 || [401, 429].includes(error.status)) throw error;
+    // Not ours, not let in, or asked to wait: all that waits here goes on waiting.
+    if (
+      !(error instanceof ApiError) ||
+      !error.ours ||
+      error.status >= 500 ||
+      [401, 429].includes(error.status)
+    )
+      throw error;
     if (events.length > 1) {
       // One of them is refused: the others must not wait for it.
-      for (const event of events) await sendAll([event]);
-      return;
+      const held: LogEvent[] = [];
+      for (const event of events) held.push(...(await sendAll([event])));
+      return held;
     }
-    await forget(events.map((e) => e.id));
-    const told = waiting.get(events[0]!.id)?.onRefused;
+    const [event] = events;
+    if (!event) return [];
+    if (!isFinal(error) || waitsBefore(event)) {
+      useOutbox.setState((s) => ({ held: { ...s.held, [event.id]: error.detail } }));
+      return [event];
+    }
+    await forget([event.id]);
+    const told = waiting.get(event.id)?.onRefused;
+    waiting.delete(event.id);
     if (told) told(error);
     else notify('error', `Not stored: ${error.detail}`);
+    return [];
   }
-  for (const event of events) waiting.delete(event.id);
 }
 
 let flushing = false;
 let again: ReturnType<typeof setTimeout> | null = null;
 const RETRY_MS = 1500;
+/** What the server does not take for now is tried again after this. */
+const HELD_RETRY_MS = 15_000;
 
-/** Sends what waits, oldest first; tries again by itself while the server does not answer. */
+function tryAgainIn(ms: number): void {
+  if (again) clearTimeout(again);
+  again = setTimeout(() => void flush(), ms);
+}
+
+/** Sends what waits, oldest first; tries again by itself while the server does not answer or does not take it yet. */
 export async function flush(): Promise<void> {
   if (flushing) return;
   flushing = true;
+  const held = new Set<string>();
+  const open = () => useOutbox.getState().pending.filter((e) => !held.has(e.id));
   try {
-    for (
-      let events = useOutbox.getState().pending;
-      events.length > 0;
-      events = useOutbox.getState().pending
-    ) {
-      const stream = events[0]!.stream;
+    for (let events = open(); events.length > 0; events = open()) {
+      const [first] = events;
       // Deeds of one moment travel together: what the server refuses, it refuses whole.
-      await sendAll(
-        events.filter((e) => e.stream.kind === stream.kind && e.stream.id === stream.id).slice(0, 100),
-      );
+      const together = events.filter((e) => isOfSameStream(e, first!)).slice(0, 100);
+      for (const event of await sendAll(together)) held.add(event.id);
     }
     useOutbox.setState({ offline: false });
+    if (held.size > 0) tryAgainIn(HELD_RETRY_MS);
   } catch (error) {
-    const offline = error instanceof OfflineError || (error instanceof ApiError && error.status >= 500);
+    const offline = !(error instanceof ApiError) || !error.ours || error.status >= 500;
     useOutbox.setState({ offline });
-    if (again) clearTimeout(again);
-    again = setTimeout(() => void flush(), RETRY_MS);
+    tryAgainIn(RETRY_MS);
   } finally {
     flushing = false;
   }

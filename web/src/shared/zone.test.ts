@@ -16,6 +16,10 @@ describe('the kitchen’s own time', () => {
     expect(toLocalField(after - 14 * 3_600_000, ZONE)).toBe('2026-10-24T23:00');
     expect(endOfTomorrow(before, ZONE)).toBe(Date.UTC(2026, 9, 25, 23));
   });
+  it('a moment that no such field can hold leaves it empty', () => {
+    expect(toLocalField(8_640_000_000_000_000, ZONE)).toBe('');
+    expect(toLocalField(Date.UTC(12026, 0), ZONE)).toBe('');
+  });
   it('there and back is the same minute, wherever the kitchen stands', () => {
     const zone = fc.constantFrom('UTC', ZONE, 'America/New_York', 'Asia/Kolkata', 'Australia/Lord_Howe');
     fc.assert(

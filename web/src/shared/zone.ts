@@ -1,8 +1,14 @@
 import { TZDate } from '@date-fns/tz';
 
-/** A moment as a local date-time field of the kitchen's zone shows it: the date and the minutes of its ISO form. */
-export const toLocalField = (ms: number, zone: string): string =>
-  new TZDate(ms, zone).toISOString().slice(0, 16);
+/**
+ * A moment as a local date-time field of the kitchen's zone shows it: the date and the minutes of its ISO form. Empty
+ * where it lies beyond what such a field can hold.
+ */
+export function toLocalField(ms: number, zone: string): string {
+  const local = new TZDate(ms, zone);
+  const year = local.getFullYear();
+  return year >= 0 && year <= 9999 ? local.toISOString().slice(0, 16) : '';
+}
 
 /** What stands in such a field as a moment; null when it is not a whole date and time. */
 export function fromLocalField(text: string, zone: string): number | null {

@@ -15,6 +15,8 @@ export const EN: Readonly<Record<string, string>> = {
   'unit.metricTeaspoon': 'teaspoon|teaspoons',
   'unit.usTeaspoon': 'US teaspoon|US teaspoons',
 
+  'plan.farAhead': 'That is more than two years from now: choose an earlier day.',
+
   // the balance plane
   'balance.lessWater': 'Less water',
   'balance.way.all': 'All by {a}',

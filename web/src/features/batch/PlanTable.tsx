@@ -3,8 +3,10 @@ import {
   completeChoices,
   dosedGOf,
   earliestReady,
+  isTooFarAhead,
   type Kitchen,
   latestStart,
+  PLAN_AHEAD_MS,
   type PlanDoc,
   type Schedule,
   simulateBatch,
@@ -94,7 +96,13 @@ export function PlanTable({ plan, kitchen, nowMs, onChange, deeds }: PlanTablePr
   );
 
   // The control under the finger answers first; what follows from it may come a frame later.
-  const thought = useDeferredValue(plan);
+  const deferred = useDeferredValue(plan);
+  // Nothing is reckoned for a year that is a slip of the finger.
+  const farAhead = isTooFarAhead(deferred.readyAtMs, nowMs);
+  const thought = useMemo(
+    () => (farAhead ? { ...deferred, readyAtMs: null } : deferred),
+    [deferred, farAhead],
+  );
   const solved = useMemo(
     () => solvePlanDoc(thought, book, kitchen, tables),
     [thought, kitchen, book, tables],
@@ -199,7 +207,7 @@ export function PlanTable({ plan, kitchen, nowMs, onChange, deeds }: PlanTablePr
         </Box>
         <Box sx={{ color: role('inkMuted') }}>{say(`method.${plan.choices.methodId}`)}</Box>
         <Box sx={{ ml: { md: 'auto' }, display: 'flex', gap: 1, flexWrap: 'wrap' }}>
-          {deeds(solved.ok ? (solved.value.program.steps[0]?.id ?? null) : null)}
+          {deeds(solved.ok && !farAhead ? (solved.value.program.steps[0]?.id ?? null) : null)}
         </Box>
       </Box>
       <Box sx={{ mb: 1.5, display: 'flex', flexWrap: 'wrap', gap: '4px 8px', alignItems: 'baseline' }}>
@@ -250,13 +258,20 @@ export function PlanTable({ plan, kitchen, nowMs, onChange, deeds }: PlanTablePr
             type="datetime-local"
             aria-label="Ready by"
             value={plan.readyAtMs === null ? '' : toLocalField(plan.readyAtMs, kitchen.zone)}
+            aria-invalid={farAhead}
+            max={toLocalField(nowMs + PLAN_AHEAD_MS, kitchen.zone)}
             onChange={(e: React.ChangeEvent<HTMLInputElement>) =>
               onChange({ ...plan, readyAtMs: fromLocalField(e.target.value, kitchen.zone) })
             }
             sx={inline}
           />
         </span>
-        {timetable && (
+        {farAhead && (
+          <Box component="span" role="alert" data-testid="far-ahead" sx={{ color: role('danger') }}>
+            {say('plan.farAhead')}
+          </Box>
+        )}
+        {timetable && !farAhead && (
           <Box
             component="span"
             data-testid="start-by"

@@ -1,0 +1,108 @@
+import type { Page, Route } from '@playwright/test';
+import { begun, expect, type KitchenServer, test } from './kitchenServer.ts';
+
+const written = async (server: KitchenServer): Promise<string[]> =>
+  (
+    await server.api<{ events: { id: string; body: { label?: string } }[] }>('GET', '/batches/batch')
+  ).events.flatMap((e) => e.body.label ?? []);
+
+/** So many entries wait in this browser, whatever the page shows. */
+const waiting = (page: Page): Promise<number> =>
+  page.evaluate(
+    () =>
+      new Promise<number>((resolve) => {
+        const open = indexedDB.open('big-ladle');
+        open.onsuccess = () => {
+          const count = open.result.transaction('event').objectStore('event').count();
+          count.onsuccess = () => {
+            open.result.close();
+            resolve(count.result);
+          };
+        };
+      }),
+  );
+
+const problem = (status: number, title: string, detail: string) => ({
+  status,
+  contentType: 'application/problem+json',
+  body: JSON.stringify({ type: `urn:big-ladle:problem:${title}`, title, status, detail }),
+});
+
+/** Whoever answers in the place of the server, and what the page says of it. */
+const ANSWERS: { who: string; answer: Parameters<Route['fulfill']>[0]; says: RegExp }[] = [
+  {
+    who: 'a page of a network that wants a sign-in',
+    answer: { status: 200, contentType: 'text/html', body: '<h1>Welcome</h1>' },
+    says: /does not answer/,
+  },
+  {
+    who: 'another program on the port',
+    answer: { status: 200, contentType: 'application/json', body: '{"ok":true}' },
+    says: /does not answer/,
+  },
+  {
+    who: 'a program that has no such place',
+    answer: { status: 404, contentType: 'text/html', body: 'Not Found' },
+    says: /does not answer|tried again/,
+  },
+  {
+    who: 'a program that forbids it',
+    answer: { status: 403, contentType: 'application/json', body: '{"error":"no"}' },
+    says: /does not answer|tried again/,
+  },
+  {
+    who: 'our server with an older file put back',
+    answer: problem(404, 'notFound', 'There is no batch with the id batch.'),
+    says: /One entry waits here and is tried again: There is no batch/,
+  },
+  {
+    who: 'our server with its clock set back',
+    answer: problem(422, 'inTheFuture', 'This is dated in the future.'),
+    says: /One entry waits here and is tried again: This is dated in the future/,
+  },
+];
+
+for (const { who, answer, says } of ANSWERS) {
+  test(`what waits stays when ${who} answers, and lands when our server is back`, async ({
+    page,
+    server,
+  }) => {
+    await begun(server, 'steep', 'shortBoilLongSteep');
+    await page.goto(`${server.url}/batches/batch/stove`);
+    await expect(page.getByTestId('clock')).toBeVisible();
+    await page.route('**/api/events', (route) => route.fulfill(answer));
+    const asked = page.waitForResponse('**/api/events');
+    await page.getByRole('button', { name: 'Another clock' }).click();
+    await page.getByRole('button', { name: 'Spice pot' }).click();
+    await asked;
+    await expect(page.getByText(says)).toBeVisible();
+    expect(await waiting(page)).toBe(1);
+    expect(await written(server)).toEqual([]);
+    await page.unroute('**/api/events');
+    // What waits goes first on a fresh page too.
+    await page.reload();
+    await expect.poll(() => written(server)).toEqual(['Spice pot']);
+    await expect.poll(() => waiting(page)).toBe(0);
+  });
+}
+
+test('an entry that our server refuses for what it is goes, is told, and lets the others through', async ({
+  page,
+  server,
+}) => {
+  await begun(server, 'steep', 'shortBoilLongSteep');
+  await page.goto(`${server.url}/batches/batch/stove`);
+  await expect(page.getByTestId('clock')).toBeVisible();
+  await page.route('**/api/events', (route) =>
+    /Peel soak/.test(route.request().postData() ?? '')
+      ? route.fulfill(problem(422, 'invalid', 'events.0 is not right.'))
+      : route.continue(),
+  );
+  for (const label of ['Peel soak', 'Spice pot']) {
+    await page.getByRole('button', { name: 'Another clock' }).click();
+    await page.getByRole('button', { name: label }).click();
+  }
+  await expect(page.getByText('Not stored: events.0 is not right.')).toBeVisible();
+  await expect.poll(() => written(server)).toEqual(['Spice pot']);
+  expect(await waiting(page)).toBe(0);
+});
