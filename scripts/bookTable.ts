@@ -73,7 +73,7 @@ export function bookRows(): BookRow[] {
           const sim = simulateBatch(solved.value.program, TABLE_KITCHEN, SHIPPED_TABLES);
           const { liquor } = sim.vessels[BOTTLES]!;
           const pH = phOf(liquor);
-          const keeping = keepingOf({ liquor, trace: sim.trace, hygiene: 'sterilised' });
+          const keeping = keepingOf({ liquor, hygiene: 'sterilised' });
           rows.push({
             recipeId: recipe.id,
             methodId,

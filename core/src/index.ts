@@ -141,6 +141,14 @@ export {
   type SolvedJob,
 } from './jobs/run.ts';
 export { type Standing, type Surroundings, standingAt, surroundingsOf } from './keeping/around.ts';
+export {
+  bottleOf,
+  expectedLife,
+  type Filling,
+  fillingOf,
+  hotTogether,
+  plannedLife,
+} from './keeping/bottled.ts';
 export { checkKindOf, meaningOf, nextLookMs, signsFor } from './keeping/check.ts';
 export { claimsOf } from './keeping/claims.ts';
 // keeping
@@ -152,17 +160,23 @@ export {
   keepingOf,
 } from './keeping/class.ts';
 export {
-  type BottleFacts,
   type BottleLife,
-  DAY_MS,
   type LifeAsk,
   type LifePoint,
   lifeCurve,
   lifeOf,
-  lifeRate,
   spellCostMin,
 } from './keeping/clock.ts';
 export { containerCautions, containerUses } from './keeping/containers.ts';
+export {
+  endOfTomorrow,
+  isoKeepDate,
+  type KeepDate,
+  keepDate,
+  lastWholeDay,
+  startOfToday,
+} from './keeping/date.ts';
+export { type BottleFacts, DAY_MS, lifeRate } from './keeping/integrate.ts';
 export type { BottleItem, LeftoverItem } from './keeping/items.ts';
 export {
   boiledLinesOf,
@@ -177,6 +191,7 @@ export {
   screenOf,
   usesOf,
 } from './keeping/leftovers.ts';
+export { type WarmLimit, warmLimitOf } from './keeping/limits.ts';
 export { wouldKeepLonger } from './keeping/longer.ts';
 export { keepingOfMix, withPoured } from './keeping/mix.ts';
 export {
@@ -191,6 +206,7 @@ export {
   remindersOf,
   THAWED_DAYS,
 } from './keeping/reminders.ts';
+export { type PlanRisk, planRisk, type SafeWay, safeWays } from './keeping/risk.ts';
 export { type Footprint, hasSpace, makeSpace, type Space, type Standee, spaceIn } from './keeping/space.ts';
 export {
   CELL_MS,
@@ -410,7 +426,7 @@ export {
   TUB,
 } from './program/making.ts';
 export { buildProgram } from './program/methods.ts';
-export { type CustomFacts, customRow, withCustom } from './program/ownIngredient.ts';
+export { type CustomFacts, customRow, KEEPING_QUESTIONS, withCustom } from './program/ownIngredient.ts';
 export {
   type Choices,
   COLD_METHODS,
@@ -577,6 +593,7 @@ export {
   type ScreenCode,
 } from './tables/leftovers.ts';
 export { PAIR_ROWS, type PairRow } from './tables/pairs.ts';
+export { joinedRows, type PinnedRows, pinnedTables, rowsFor, type TablePins } from './tables/pinned.ts';
 export { PLACE_KIND_ROWS, PLACE_KINDS, type PlaceKind, placeKindRow } from './tables/places.ts';
 export { SPREAD_ROWS, type SpreadId, type SpreadRow } from './tables/spreads.ts';
 export {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { EMPTY, ofLiquid, ofSweetener, plus } from '../liquor/composition.ts';
-import { NO_COOLING } from '../program/state.ts';
+import { NO_COOLING } from '../program/exposure.ts';
 import type { Liquor, Origin } from '../program/types.ts';
 import { TABLES } from '../testKitchen.ts';
 import { audienceOf, cautionsOf, cautionTags, marksOfLines } from './cautions.ts';

@@ -155,9 +155,7 @@ export function methodRow(
     into: methodId === 'pourOver' ? 'boiling' : methodId === 'rawBlend' ? 'blender' : 'cold',
     warmMin: bottled?.cooling.warmMin ?? 0,
     keeping:
-      bottled && bottle?.kind === 'bottle'
-        ? keepingOf({ liquor: bottled, trace: sim.trace, hygiene: bottle.hygiene })
-        : null,
+      bottled && bottle?.kind === 'bottle' ? keepingOf({ liquor: bottled, hygiene: bottle.hygiene }) : null,
     washUp:
       used.size +
       (strains.length > 0 ? 1 : 0) +

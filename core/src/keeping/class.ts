@@ -1,6 +1,7 @@
 import { abvPct, brix, volumeMl } from '../liquor/composition.ts';
-import { phOf } from '../liquor/ph.ts';
-import type { Liquor, Origin, TraceEntry } from '../program/types.ts';
+import { estimatePh } from '../liquor/ph.ts';
+import { acidFigures, estimateShowsAcid } from '../program/exposure.ts';
+import type { Liquor, Origin } from '../program/types.ts';
 import {
   BASE_ROWS,
   KEEPING,
@@ -15,17 +16,34 @@ import { type Said, said } from '../units/result.ts';
 export type AcidEvidence =
   | { shown: true; by: 'meter' | 'strip' | 'estimate'; pH: number }
   | { shown: false; by: 'meter' | 'strip' | 'estimate'; pH: number }
-  | { shown: false; by: 'nothing' };
+  | { shown: false; by: 'unknown' | 'nothing' };
 
-/** Shown acid: a reading taken after the last addition, else an estimate of pH 3.3 or below. */
+/**
+ * Shown acid: a reading of the finished drink that is evidence, else an estimate of pH 3.3 or below with everything in
+ * it known. The estimate takes no good news from readings that no longer count.
+ */
 export function acidEvidence(liquor: Liquor): AcidEvidence {
   if (liquor.read) {
     const { pH, by } = liquor.read;
     return { shown: pH <= KEEPING.acidPh[by], by, pH };
   }
-  const estimate = phOf(liquor);
-  if (estimate.kind === 'tooLittleAcid') return { shown: false, by: 'nothing' };
-  return { shown: estimate.pH <= KEEPING.acidPh.estimate, by: 'estimate', pH: estimate.pH };
+  const figures = acidFigures(liquor);
+  const litres = figures.volumeMl / 1000;
+  const estimate =
+    litres > 0
+      ? estimatePh(figures.acidG / litres, figures.alkaliMeq / litres, figures.aceticG / litres)
+      : null;
+  if (estimate?.kind !== 'estimate') return { shown: false, by: 'nothing' };
+  if (liquor.origins.some((o) => o.unknown)) return { shown: false, by: 'unknown' };
+  return { shown: estimateShowsAcid(figures, liquor.origins), by: 'estimate', pH: estimate.pH };
+}
+
+/** What the first cooling of a bottle goes on from. */
+export interface CoolingSoFar {
+  from60To21Min: number;
+  from21To5Min: number;
+  /** It was hot, and has not been cold since: its cooling goes on in the bottle. */
+  goesOn: boolean;
 }
 
 /** The life that a lot starts with, before its bottles live their own. */
@@ -40,12 +58,17 @@ export interface Keeping {
   verdict: 'keep' | 'drinkToday' | 'throwOut';
   /** A starter was added on purpose: it fizzes, and is let off. Older rows do not say. */
   live?: boolean;
+  /** Days before the cut for a slow cooling, and the cooling up to the bottle. Rows of before 0.6.0 do not say. */
+  uncutDays?: number;
+  cooling?: CoolingSoFar;
   /** One line each, in the order decided, naming the figure. */
   reasons: readonly Said[];
 }
 
 /** Never raw, whatever was done to it. */
 const NEVER_RAW: ReadonlySet<Origin['kind']> = new Set(['sweetener', 'vinegar', 'spirit', 'bought']);
+/** Heated, these make a base of nothing: a raw drink with boiled water is a raw drink. */
+const NO_BASE: ReadonlySet<Origin['kind']> = new Set([...NEVER_RAW, 'water']);
 
 const isHeated = (o: Origin): boolean => o.heatedMin >= KEEPING.heatedMin;
 
@@ -53,29 +76,57 @@ function classOf(origins: readonly Origin[], acid: boolean): { keepClass: KeepCl
   // Tap water that never boiled counts as raw only where the drink is not shown to be acid.
   const raw = origins.filter((o) => !isHeated(o) && !NEVER_RAW.has(o.kind) && !(o.kind === 'water' && acid));
   if (raw.length === 0) return { keepClass: 'heated', raw };
-  const based = origins.some((o) => isHeated(o) && o.kind !== 'sweetener');
+  const based = origins.some((o) => isHeated(o) && !NO_BASE.has(o.kind));
   return { keepClass: based ? 'rawAdded' : 'raw', raw };
 }
 
 export interface KeepingInput {
   /** The finished liquor as it goes into the bottles. */
   liquor: Liquor;
-  trace: readonly Pick<TraceEntry, 'kind' | 'stepId' | 'warmMin' | 'after'>[];
   hygiene: 'clean' | 'sterilised';
 }
 
-const hours = (minutes: number): number => Math.round(minutes / 6) / 10;
+export const hoursOf = (minutes: number): number => Math.round(minutes / 6) / 10;
+
+/** Days that a slow first cooling costs what is shown to be acid, whatever its class. */
+export function coolingCutDays(from60To21Min: number): number {
+  const { free, oneDay } = KEEPING.slowCoolingH;
+  const hours = from60To21Min / 60;
+  return hours <= free ? 0 : hours <= oneDay ? 1 : 2;
+}
+
+/** A stage of its cooling that something not shown to be acid has missed; null: none. */
+export function missedStage(
+  cooling: Pick<CoolingSoFar, 'from60To21Min' | 'from21To5Min'>,
+): 'first' | 'second' | null {
+  if (cooling.from60To21Min > KEEPING.stagesH.first * 60) return 'first';
+  return cooling.from21To5Min > KEEPING.stagesH.second * 60 ? 'second' : null;
+}
+
+/** The same as a reason. */
+export const saidMissed = (stage: 'first' | 'second', cooling: CoolingSoFar): Said =>
+  stage === 'first'
+    ? said('keep.firstStageMissed', {
+        hours: hoursOf(cooling.from60To21Min),
+        limitH: KEEPING.stagesH.first,
+      })
+    : said('keep.secondStageMissed', {
+        hours: hoursOf(cooling.from21To5Min),
+        limitH: KEEPING.stagesH.second,
+      });
 
 /**
  * How long a lot keeps and why, decided in a fixed order from what was really done: thrown out, base row, preserving
  * rows, limits, bottle cap, cooling cut. A fact that the log lacks takes the worse answer.
  */
-export function keepingOf({ liquor, trace, hygiene }: KeepingInput): Keeping {
+export function keepingOf({ liquor, hygiene }: KeepingInput): Keeping {
   const reasons: Said[] = [];
   const acid = acidEvidence(liquor);
   const { keepClass, raw } = classOf(liquor.origins, acid.shown);
   const clockStartMin = clockStart(liquor.origins, raw);
   const live = liquor.origins.some((o) => o.kind === 'live');
+  const { from60To21Min, from21To5Min, hot, cold, unsafeMin, boiledAgain } = liquor.cooling;
+  const cooling: CoolingSoFar = { from60To21Min, from21To5Min, goesOn: hot && !cold };
   const thrown = (...reasons: Said[]): Keeping => ({
     keepClass,
     acid,
@@ -84,40 +135,33 @@ export function keepingOf({ liquor, trace, hygiene }: KeepingInput): Keeping {
     clockStartMin,
     verdict: 'throwOut',
     live,
+    uncutDays: 0,
+    cooling,
     reasons,
   });
 
-  const warm = trace.filter(
-    (t) => (t.kind === 'soak' || t.kind === 'steep') && !acidEvidence(t.after.liquor).shown,
-  );
-  const warmMin = warm.reduce((sum, t) => sum + t.warmMin, 0);
-  if (warmMin > KEEPING.warmSteepH * 60)
-    return thrown(said('keep.warmSteep', { hours: hours(warmMin), limitH: KEEPING.warmSteepH }));
-  const { from60To21Min, from21To5Min } = liquor.cooling;
-  if (!acid.shown && from60To21Min > KEEPING.stagesH.first * 60) {
+  if (unsafeMin > KEEPING.warmSteepH * 60)
+    return thrown(said('keep.warmSteep', { hours: hoursOf(unsafeMin), limitH: KEEPING.warmSteepH }));
+  const missed = acid.shown ? null : missedStage(cooling);
+  if (missed === 'first')
     return thrown(
-      said('keep.firstStageMissed', { hours: hours(from60To21Min), limitH: KEEPING.stagesH.first }),
+      saidMissed(missed, cooling),
       // Not long since it was hot: once more it may be made safe.
-      ...(from60To21Min + from21To5Min < KEEPING.boilAgainH * 60
+      ...(from60To21Min + from21To5Min < KEEPING.boilAgainH * 60 && !boiledAgain
         ? [said('keep.mayBoilAgain', { hours: KEEPING.boilAgainH })]
         : []),
     );
-  }
-  if (!acid.shown && from21To5Min > KEEPING.stagesH.second * 60) {
-    return thrown(
-      said('keep.secondStageMissed', { hours: hours(from21To5Min), limitH: KEEPING.stagesH.second }),
-    );
-  }
+  if (missed) return thrown(saidMissed(missed, cooling));
 
   const row = BASE_ROWS[keepClass];
   let days: KeepDays = acid.shown ? row.shownAcid : row.notShown;
   reasons.push(said(`keep.class.${keepClass}`, { days: days.sealed, open: days.open }));
   reasons.push(
-    acid.by === 'nothing'
-      ? said('keep.acid.none')
-      : said(acid.shown ? `keep.acid.shown.${acid.by}` : `keep.acid.notShown.${acid.by}`, {
+    'pH' in acid
+      ? said(acid.shown ? `keep.acid.shown.${acid.by}` : `keep.acid.notShown.${acid.by}`, {
           pH: Math.round(acid.pH * 100) / 100,
-        }),
+        })
+      : said(acid.by === 'unknown' ? 'keep.acid.unknown' : 'keep.acid.none'),
   );
 
   const garlic = liquor.origins.some((o) => o.kind === 'garlic' && !isHeated(o));
@@ -153,21 +197,19 @@ export function keepingOf({ liquor, trace, hygiene }: KeepingInput): Keeping {
   if (hygiene === 'clean' && !preserved && days.sealed > KEEPING.cleanOnlyDays) {
     limit({ sealed: KEEPING.cleanOnlyDays, open: days.open }, 'keep.cap.clean');
   }
-  let sealedDays = days.sealed;
-  if (acid.shown && keepClass === 'heated' && !preserved) {
-    const slowH = from60To21Min / 60;
-    const cut = slowH <= KEEPING.slowCoolingH.free ? 0 : slowH <= KEEPING.slowCoolingH.oneDay ? 1 : 2;
-    if (cut > 0) reasons.push(said('keep.cut.slowCooling', { hours: hours(from60To21Min), days: cut }));
-    sealedDays -= cut;
-  }
+  const cut = acid.shown ? coolingCutDays(from60To21Min) : 0;
+  if (cut > 0) reasons.push(said('keep.cut.slowCooling', { hours: hoursOf(from60To21Min), days: cut }));
+  const sealedDays = Math.max(0, days.sealed - cut);
   return {
     keepClass,
     acid,
-    sealedDays: Math.max(0, sealedDays),
-    openDays: Math.min(days.open, Math.max(0, sealedDays)),
+    sealedDays,
+    openDays: Math.min(days.open, sealedDays),
     clockStartMin,
     verdict: sealedDays <= 0 ? 'drinkToday' : 'keep',
     live,
+    uncutDays: days.sealed,
+    cooling,
     reasons,
   };
 }

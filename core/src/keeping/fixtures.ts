@@ -1,10 +1,11 @@
 import { EMPTY } from '../liquor/composition.ts';
 import { freshItem, type ItemLog } from '../log/foldItem.ts';
+import { NO_COOLING } from '../program/exposure.ts';
 import { USUAL_PLACES } from '../program/kitchen.ts';
-import type { Liquor, Origin } from '../program/types.ts';
+import type { CoolingTally, Liquor, Origin } from '../program/types.ts';
 import { type Surroundings, surroundingsOf } from './around.ts';
 import { type KeepingInput, keepingOf } from './class.ts';
-import { type BottleFacts, DAY_MS } from './clock.ts';
+import { type BottleFacts, DAY_MS } from './integrate.ts';
 import type { FridgeTrack } from './track.ts';
 
 /** A kitchen, a drink and a bottle for the tests of this floor. */
@@ -20,6 +21,14 @@ export const origin = (change: Partial<Origin> = {}): Origin => ({
 });
 export const raw = (kind: Origin['kind']): Origin => origin({ kind, heatedMin: 0, below60Min: null });
 
+/** The tally of something that was hot and has finished its cooling, unless it says otherwise. */
+export const cooled = (change: Partial<CoolingTally> = {}): CoolingTally => ({
+  ...NO_COOLING,
+  hot: true,
+  cold: true,
+  ...change,
+});
+
 /** Nine litres, sour enough for an estimate of about pH 2.9, heated all through. */
 export const liquor = (change: Partial<Liquor> = {}): Liquor => ({
   ...EMPTY,
@@ -28,14 +37,14 @@ export const liquor = (change: Partial<Liquor> = {}): Liquor => ({
   alkaliMeq: 80,
   tempC: 8,
   origins: [origin({ kind: 'water' }), origin()],
-  cooling: { from60To21Min: 30, from21To5Min: 60, warmMin: 90 },
+  cooling: cooled({ from60To21Min: 30, from21To5Min: 60, warmMin: 90 }),
   read: null,
   ...change,
 });
 /** Little acid and plenty of alkali: an estimate near pH 5. */
 export const mild = { acidG: 8, alkaliMeq: 120 };
 export const keep = (l: Partial<Liquor>, change: Partial<KeepingInput> = {}) =>
-  keepingOf({ liquor: liquor(l), trace: [], hygiene: 'sterilised', ...change });
+  keepingOf({ liquor: liquor(l), hygiene: 'sterilised', ...change });
 
 export const bottle = (change: Partial<BottleFacts> = {}): BottleFacts => ({
   filledMs: FILLED_MS,

@@ -4,7 +4,7 @@ import type { LotKind } from '../program/lots.ts';
 import type { Closure, ContainerForm, ContainerMaterial } from '../tables/containers.ts';
 import type { MarkerId } from '../tables/types.ts';
 import type { Said } from '../units/result.ts';
-import type { BottleFacts } from './clock.ts';
+import type { BottleFacts } from './integrate.ts';
 import type { LeftoverFacts } from './leftovers.ts';
 
 /** A bottle as it was filled; what happened to it since stands in its own stream. */
@@ -34,7 +34,7 @@ export interface BottleItem {
   lot?: { id: string; kind: LotKind; name: string };
   glass: GlassFacts;
   /** What would have made it keep longer. */
-  longer: Said[];
+  longer: readonly Said[];
   bottle: BottleFacts;
 }
 

@@ -2,8 +2,9 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Liquor } from '../program/types.ts';
 import type { keepingOf } from './class.ts';
-import { DAY_MS, lifeOf, lifeRate } from './clock.ts';
-import { around, bottle, FILLED_MS, itemLog, keep, liquor, mild, origin } from './fixtures.ts';
+import { lifeOf } from './clock.ts';
+import { around, bottle, cooled, FILLED_MS, itemLog, keep, mild, origin } from './fixtures.ts';
+import { DAY_MS, lifeRate } from './integrate.ts';
 
 const codes = (k: ReturnType<typeof keepingOf>) => k.reasons.map((r) => r.code);
 
@@ -70,7 +71,10 @@ describe('preserving rows, limits, caps and cuts', () => {
   });
   it('heated, shown acid, bottle not sterilised, 10 h between 60 and 21 °C: 3 days', () => {
     // 7, capped at 4 for a clean bottle, one day cut for 6 to 12 h of slow cooling
-    const k = keep({ cooling: { from60To21Min: 600, from21To5Min: 60, warmMin: 700 } }, { hygiene: 'clean' });
+    const k = keep(
+      { cooling: cooled({ from60To21Min: 600, from21To5Min: 60, warmMin: 700 }) },
+      { hygiene: 'clean' },
+    );
     expect(k.sealedDays).toBe(3);
     expect(codes(k)).toEqual([
       'keep.class.heated',
@@ -81,40 +85,38 @@ describe('preserving rows, limits, caps and cuts', () => {
   });
   it('slow cooling: up to 6 h nothing, up to 12 h a day, more two', () => {
     const at = (h: number) =>
-      keep({ cooling: { from60To21Min: h * 60, from21To5Min: 60, warmMin: 0 } }).sealedDays;
+      keep({ cooling: cooled({ from60To21Min: h * 60, from21To5Min: 60, warmMin: 0 }) }).sealedDays;
     expect([6, 6.1, 12, 12.1].map(at)).toEqual([7, 6, 6, 5]);
   });
 });
 
 describe('throwing out', () => {
   it('not shown acid and a cooling stage missed', () => {
-    expect(keep({ ...mild, cooling: { from60To21Min: 121, from21To5Min: 60, warmMin: 0 } })).toMatchObject({
+    expect(
+      keep({ ...mild, cooling: cooled({ from60To21Min: 121, from21To5Min: 60, warmMin: 0 }) }),
+    ).toMatchObject({
       verdict: 'throwOut',
       sealedDays: 0,
     });
-    expect(keep({ ...mild, cooling: { from60To21Min: 60, from21To5Min: 241, warmMin: 0 } }).verdict).toBe(
-      'throwOut',
+    expect(
+      keep({ ...mild, cooling: cooled({ from60To21Min: 60, from21To5Min: 241, warmMin: 0 }) }).verdict,
+    ).toBe('throwOut');
+    expect(keep({ cooling: cooled({ from60To21Min: 121, from21To5Min: 241, warmMin: 0 }) }).verdict).toBe(
+      'keep',
     );
-    expect(keep({ cooling: { from60To21Min: 121, from21To5Min: 241, warmMin: 0 } }).verdict).toBe('keep');
   });
   it('the first stage missed, but under four hours since it was hot: it may be boiled once more', () => {
     const after = (first: number, second: number) =>
-      codes(keep({ ...mild, cooling: { from60To21Min: first, from21To5Min: second, warmMin: 0 } }));
+      codes(keep({ ...mild, cooling: cooled({ from60To21Min: first, from21To5Min: second, warmMin: 0 }) }));
     expect(after(150, 60)).toEqual(['keep.firstStageMissed', 'keep.mayBoilAgain']);
     expect(after(200, 60)).toEqual(['keep.firstStageMissed']);
     expect(after(60, 250)).toEqual(['keep.secondStageMissed']);
   });
-  it('more than 4 h of warm steeping while not shown acid in that step, also if boiled afterwards', () => {
-    const step = (l: Partial<Liquor>, warmMin: number) => ({
-      kind: 'steep' as const,
-      stepId: 's',
-      warmMin,
-      after: { id: 'pot', liquor: liquor(l), lid: 'on' as const, place: 'counter' as const, solids: [] },
-    });
-    expect(keep({}, { trace: [step(mild, 241)] }).verdict).toBe('throwOut');
-    expect(keep({}, { trace: [step(mild, 130), step(mild, 120)] }).verdict).toBe('throwOut');
-    expect(keep({}, { trace: [step({}, 900)] }).verdict).toBe('keep');
-    expect(keep({}, { trace: [step(mild, 230)] }).verdict).toBe('keep');
+  it('more than 4 h warm while not shown acid, also if it is sour at the end or boiled afterwards', () => {
+    const after = (unsafeMin: number, l = {}) => keep({ ...l, cooling: cooled({ unsafeMin }) }).verdict;
+    expect(after(241)).toBe('throwOut');
+    expect(after(241, mild)).toBe('throwOut');
+    expect(after(230, mild)).toBe('keep');
   });
 });
 

@@ -13,7 +13,7 @@ import {
 import type { IngredientRow, Tables } from '../tables/types.ts';
 import { type Surroundings, standingAt } from './around.ts';
 import { meaningOf } from './check.ts';
-import { DAY_MS } from './clock.ts';
+import { DAY_MS } from './integrate.ts';
 
 export const leftoverRow = (kind: LeftoverKind): LeftoverRow => LEFTOVER_ROWS.find((r) => r.kind === kind)!;
 

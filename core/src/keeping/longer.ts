@@ -1,4 +1,4 @@
-import type { Liquor } from '../program/types.ts';
+import type { CoolingTally, Liquor } from '../program/types.ts';
 import { KEEPING } from '../tables/keeping.ts';
 import { type Said, said } from '../units/result.ts';
 import { type KeepingInput, keepingOf } from './class.ts';
@@ -19,14 +19,11 @@ const CHANGES: readonly { code: string; changed: (input: KeepingInput) => Keepin
   },
   {
     code: 'longer.coolFast',
-    changed: (i) => ({
-      ...i,
-      liquor: { ...i.liquor, cooling: { ...i.liquor.cooling, from60To21Min: 0, from21To5Min: 0 } },
-    }),
+    changed: (i) => withCooling(i, { from60To21Min: 0, from21To5Min: 0 }),
   },
   {
     code: 'longer.steepCold',
-    changed: (i) => ({ ...i, trace: i.trace.map((t) => ({ ...t, warmMin: 0 })) }),
+    changed: (i) => withCooling(i, { unsafeMin: 0 }),
   },
   {
     code: 'longer.noGarlic',
@@ -57,6 +54,10 @@ const CHANGES: readonly { code: string; changed: (input: KeepingInput) => Keepin
 
 type Origin = Liquor['origins'][number];
 
+const withCooling = (input: KeepingInput, change: Partial<CoolingTally>): KeepingInput => ({
+  ...input,
+  liquor: { ...input.liquor, cooling: { ...input.liquor.cooling, ...change } },
+});
 const withOrigins = (input: KeepingInput, change: (o: Origin) => Origin): KeepingInput => ({
   ...input,
   liquor: { ...input.liquor, origins: input.liquor.origins.map(change) },

@@ -1,5 +1,5 @@
 import { EMPTY, ofLiquid, ofSweetener, plus } from '../liquor/composition.ts';
-import { NO_COOLING } from '../program/state.ts';
+import { NO_COOLING } from '../program/exposure.ts';
 import type { Liquor } from '../program/types.ts';
 import type { LiquidRow, Tables } from '../tables/types.ts';
 import { type Keeping, keepingOf } from './class.ts';
@@ -47,7 +47,7 @@ export function keepingOfMix(
     };
   }
   liquor = { ...liquor, read };
-  return { liquor, keeping: keepingOf({ liquor, trace: [], hygiene }) };
+  return { liquor, keeping: keepingOf({ liquor, hygiene }) };
 }
 
 /** A drink with so much of a liquid poured to it at a minute of its batch: a reading of before no longer holds. */

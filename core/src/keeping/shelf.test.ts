@@ -10,9 +10,10 @@ import { LEFTOVER_ROWS } from '../tables/leftovers.ts';
 import { TABLES } from '../testKitchen.ts';
 import { meaningOf, signsFor } from './check.ts';
 import { claimsOf } from './claims.ts';
-import { DAY_MS, lifeOf } from './clock.ts';
+import { lifeOf } from './clock.ts';
 import { containerCautions, containerUses } from './containers.ts';
 import { around, bottle, FILLED_MS, itemLog, keep, origin, raw, stays } from './fixtures.ts';
+import { DAY_MS } from './integrate.ts';
 import {
   type LeftoverFacts,
   leftoverKindOf,

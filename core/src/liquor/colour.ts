@@ -61,16 +61,32 @@ export function redShareAtPh(pH: number): number {
 export const SPOON_PATH_CM = 1.6;
 export const GLASS_PATH_CM = 6;
 
-/** Colour of a liquor seen through `pathCm` against white, as an sRGB hex. An aid to judge by, not a measurement. */
-export function colourOf(c: Composition, pathCm: number): string {
+/** From this on a liquor's own colour hides that of a test strip: absorbance through a spoonful. Source: half of the light of a band, set by eye. */
+const HIDES_A_STRIP = 0.3;
+
+/** Light that a liquor takes in each of three bands, per cm. */
+function absorbancePerCm(c: Composition): [number, number, number] {
   const estimate = phOf(c);
   const redShare = estimate.kind === 'estimate' ? redShareAtPh(estimate.pH) : 0.3;
-  const absorbance = [0, 0, 0];
+  const sum: [number, number, number] = [0, 0, 0];
   for (const row of COLOUR_ROWS) {
     const gPerL = markerGPerL(c, row.marker) * (row.marker === 'red' ? redShare : 1);
-    for (let band = 0; band < 3; band++) absorbance[band]! += row.absorbance[band]! * gPerL;
+    for (let band = 0; band < 3; band++) sum[band]! += row.absorbance[band]! * gPerL;
   }
-  const [r, g, b] = absorbance.map((perCm) => 0.95 * 10 ** (-perCm * pathCm)) as [number, number, number];
+  return sum;
+}
+
+/** Whether a test strip dipped into it shows the drink's colour rather than its own. */
+export const isStronglyColoured = (c: Composition): boolean =>
+  Math.max(...absorbancePerCm(c)) * SPOON_PATH_CM > HIDES_A_STRIP;
+
+/** Colour of a liquor seen through `pathCm` against white, as an sRGB hex. An aid to judge by, not a measurement. */
+export function colourOf(c: Composition, pathCm: number): string {
+  const [r, g, b] = absorbancePerCm(c).map((perCm) => 0.95 * 10 ** (-perCm * pathCm)) as [
+    number,
+    number,
+    number,
+  ];
   return formatHex(convertLrgbToRgb({ r, g, b })) ?? '#ffffff';
 }
 

@@ -19,6 +19,11 @@ export interface Composition {
   /** Titratable acid as citric, without acetic; a tap's bicarbonate makes it negative. */
   acidG: number;
   alkaliMeq: number;
+  /**
+   * Alkali that pH readings have taken off `alkaliMeq`: what is added later starts from the reading, but where acid
+   * must be shown it counts as if nobody had read.
+   */
+  unprovedMeq: number;
   ethanolG: number;
   aceticG: number;
   /** Millilitres by which a liquid as sold differs from the sugar-water formula: spirits, milk and vinegar add at their own density. */
@@ -41,6 +46,7 @@ export const EMPTY: Composition = Object.freeze({
   otherSolublesG: 0,
   acidG: 0,
   alkaliMeq: 0,
+  unprovedMeq: 0,
   ethanolG: 0,
   aceticG: 0,
   excessMl: 0,
@@ -57,6 +63,7 @@ export const CONSERVED = [
   'otherSolublesG',
   'acidG',
   'alkaliMeq',
+  'unprovedMeq',
   'ethanolG',
   'aceticG',
   'excessMl',
@@ -78,6 +85,7 @@ export function plus(a: Composition, b: Composition, factor = 1): Composition {
     otherSolublesG: a.otherSolublesG + factor * b.otherSolublesG,
     acidG: a.acidG + factor * b.acidG,
     alkaliMeq: a.alkaliMeq + factor * b.alkaliMeq,
+    unprovedMeq: a.unprovedMeq + factor * b.unprovedMeq,
     ethanolG: a.ethanolG + factor * b.ethanolG,
     aceticG: a.aceticG + factor * b.aceticG,
     excessMl: a.excessMl + factor * b.excessMl,

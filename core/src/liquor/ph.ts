@@ -20,6 +20,15 @@ function citricCharge(h: number): number {
   return (a1 + 2 * a2 + 3 * a3) / (1 + a1 + a2 + a3);
 }
 
+/** Less acid than this says nothing of the pH, mol/L. */
+const LEAST_ACID_MOL = 0.001;
+
+/** Positive charges minus negative ones, mol/L; it falls as pH rises, so there is one root. */
+function excessCharge(pH: number, K: number, C: number, A: number): number {
+  const h = 10 ** -pH;
+  return h + K - C * citricCharge(h) - A / (1 + h / K_ACETIC) - K_WATER / h;
+}
+
 /**
  * pH by charge balance of citric-equivalent acid, acetic acid and alkali, by bisection between pH 1 and 12.
  * Citric stands for all fruit acids, so this is an estimate and is always labelled so.
@@ -30,20 +39,27 @@ export function estimatePh(taGPerL: number, alkaliMeqPerL: number, aceticGPerL =
   const K = alkaliMeqPerL / 1000;
   const A = aceticGPerL / ACETIC_G_PER_MOL;
   const C = (taGPerL / CITRIC_G_PER_EQ + K) / 3;
-  if (C + A < 0.001) return { kind: 'tooLittleAcid' };
-  // Positive charges minus negative ones falls as pH rises: one root.
-  const excess = (pH: number): number => {
-    const h = 10 ** -pH;
-    return h + K - C * citricCharge(h) - A / (1 + h / K_ACETIC) - K_WATER / h;
-  };
+  if (C + A < LEAST_ACID_MOL) return { kind: 'tooLittleAcid' };
   let low = 1;
   let high = 12;
   for (let i = 0; i < 40; i++) {
     const middle = (low + high) / 2;
-    if (excess(middle) > 0) low = middle;
+    if (excessCharge(middle, K, C, A) > 0) low = middle;
     else high = middle;
   }
   return { kind: 'estimate', pH: (low + high) / 2 };
+}
+
+/**
+ * Whether the charge balance puts the pH at or below a value: one look at its sign, for what is asked many times.
+ * False where there is too little acid to estimate.
+ */
+export function isAtMostPh(pH: number, taGPerL: number, alkaliMeqPerL: number, aceticGPerL: number): boolean {
+  const K = alkaliMeqPerL / 1000;
+  const A = aceticGPerL / ACETIC_G_PER_MOL;
+  const C = (taGPerL / CITRIC_G_PER_EQ + K) / 3;
+  if (C + A < LEAST_ACID_MOL) return false;
+  return excessCharge(pH, K, C, A) <= 0;
 }
 
 export function phOf(c: Composition): PhEstimate {
@@ -66,5 +82,7 @@ export function withPh(c: Composition, pH: number): Composition {
   // Near full charge (pH above 8) the reading says nothing about the alkali.
   if (f > 2.97) return c;
   const K = ((f * (c.acidG / litres)) / (3 * CITRIC_G_PER_EQ) + acetate + K_WATER / h - h) / (1 - f / 3);
-  return { ...c, alkaliMeq: K * 1000 * litres };
+  const alkaliMeq = K * 1000 * litres;
+  // A reading may bring bad news that stays; good news is its own evidence, for as long as it counts.
+  return { ...c, alkaliMeq, unprovedMeq: Math.max(0, c.alkaliMeq + c.unprovedMeq - alkaliMeq) };
 }

@@ -17,7 +17,14 @@ export const readingSchema = v.variant('what', [
   v.strictObject({ what: v.literal('mass'), massKg: between(0.001, 500), withVessel: v.boolean() }),
   v.strictObject({ what: v.literal('temperature'), tempC: between(-25, 105) }),
   v.strictObject({ what: v.literal('brix'), brix: between(0, 85) }),
-  v.strictObject({ what: v.literal('pH'), pH: between(0.5, 13), by: v.picklist(['meter', 'strip']) }),
+  v.strictObject({
+    what: v.literal('pH'),
+    pH: between(0.5, 13),
+    by: v.picklist(['meter', 'strip']),
+    /** Older entries do not say: then the reading is no evidence. */
+    calibrated: v.optional(v.boolean()),
+    thinned: v.optional(v.boolean()),
+  }),
 ]);
 
 const lineKind = v.picklist(['solid', 'liquid', 'sweetener']);
@@ -26,7 +33,11 @@ const axis = v.pipe(v.number(), v.integer(), v.minValue(-2), v.maxValue(2));
 /** What stands in the body of each kind of event. A new kind is a new row here and a case in the fold. */
 const BODIES = {
   planned: v.strictObject({ litres: between(0, 400), methodId: v.picklist(METHOD_IDS) }),
-  stepStarted: v.strictObject({ stepId: id }),
+  stepStarted: v.strictObject({
+    stepId: id,
+    /** Begun although the plan said that it ends at "throw out": the reasons it gave. */
+    risk: v.optional(v.pipe(v.array(text(60)), v.maxLength(4))),
+  }),
   stepEnded: v.strictObject({
     stepId: id,
     rinses: v.optional(v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(20))),

@@ -19,6 +19,7 @@ const spent = (extracted = 0.9): Solid => {
     massG: 150,
     extracted,
     wet: true,
+    sinceMin: 0,
     held: { ...scaled(drawn, share), waterG: pool.waterG * share },
   };
 };

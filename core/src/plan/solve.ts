@@ -2,7 +2,7 @@ import { volumeMl, WATER_20_G_PER_ML } from '../liquor/composition.ts';
 import { type Burner, type Kitchen, type Pot, potCapacityMl } from '../program/kitchen.ts';
 import { BOTTLES, POT, TUB } from '../program/making.ts';
 import { buildProgram } from '../program/methods.ts';
-import { type Choices, type Recipe, withInstead, withWay } from '../program/recipe.ts';
+import { type Choices, type Recipe, withAcidFirst, withInstead, withWay } from '../program/recipe.ts';
 import { simulateBatch } from '../program/simulate.ts';
 import type { Program, ProgramLine, StepProblem } from '../program/types.ts';
 import type { Tables } from '../tables/types.ts';
@@ -162,8 +162,11 @@ class Sizer {
  * searched at which the fullest moment of the pot just fits.
  */
 export function solvePlan(asked: SolveInput): Result<Solution, SolveProblem> {
-  const { instead, way, methodId } = asked.choices;
-  const input = { ...asked, recipe: withWay(withInstead(asked.recipe, instead), way, methodId) };
+  const { instead, way, acidFirst, methodId } = asked.choices;
+  const input = {
+    ...asked,
+    recipe: withAcidFirst(withWay(withInstead(asked.recipe, instead), way, methodId), acidFirst),
+  };
   const { wish, recipe, kitchen, pot } = input;
   const sizer = new Sizer(input);
   const { question } = wish;

@@ -412,7 +412,7 @@ export const BOOK: readonly Recipe[] = [
   },
   {
     id: 'root-lemon-shots',
-    version: 1,
+    version: 2,
     family: 'shot',
     serve: 'cold',
     servingMl: 60,
@@ -421,7 +421,7 @@ export const BOOK: readonly Recipe[] = [
     press: 'wring',
     cloth: true,
     targetSweetnessPct: 6,
-    times: { straightBoilMin: 10, boilMin: 3, steepMin: 180 },
+    times: { straightBoilMin: 10, boilMin: 3, steepMin: 300 },
     fruit: 'raw',
     lines: [
       ginger('blended', 300, 10),

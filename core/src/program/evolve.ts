@@ -1,10 +1,21 @@
-import { EMPTY, plus, scaled, volumeMl, water } from '../liquor/composition.ts';
+import { type Composition, EMPTY, plus, scaled, volumeMl, water } from '../liquor/composition.ts';
 import { boilOff } from '../physics/boilOff.ts';
 import { drawnAfter, redLeft } from '../physics/extraction.ts';
 import { lossWPerK, type PathEnd, type Place, type Stretch, temperaturePath } from '../physics/heat.ts';
+import { ethanolLeftG } from '../physics/vapour.ts';
 import { areaM2 } from '../physics/vesselShape.ts';
 import { type BoilLevel, ICE_BATH, type Lid } from '../tables/constants.ts';
 import type { IngredientRow, MarkerId } from '../tables/types.ts';
+import {
+  type AcidFigures,
+  acidFigures,
+  estimateShowsAcid,
+  isColdPlace,
+  olderCooling,
+  olderOrigins,
+  readingShowsAcid,
+  warmMinutes,
+} from './exposure.ts';
 import {
   addFlow,
   capacityOfContents,
@@ -18,13 +29,10 @@ import {
   type Work,
   widthM,
 } from './state.ts';
-import type { CoolingTally, CurvePoint, Origin, Vessel } from './types.ts';
+import type { CurvePoint, Liquor, Vessel } from './types.ts';
 
 /** Liquor in trays is 4 cm deep. */
 const TRAY_DEPTH_M = 0.04;
-/** From here up a minute counts as heating. */
-const HEATED_C = 85;
-const FULL_HEATING_MIN = 5;
 /** From this share on what is left in a solid is beyond any scale. */
 const ALL_DRAWN = 1 - 1e-9;
 
@@ -39,15 +47,6 @@ export function ambientC(work: Work, place: Place): number {
     case 'trays':
       return work.kitchen.roomC;
   }
-}
-
-/** Minutes of a stretch that lie between two temperatures; within a stretch of a few degrees the path is taken as straight. */
-export function minutesBetween(stretch: Stretch, lowC: number, highC: number): number {
-  const low = Math.min(stretch.fromC, stretch.toC);
-  const high = Math.max(stretch.fromC, stretch.toC);
-  if (high - low < 1e-9) return low >= lowC && low < highC ? stretch.minutes : 0;
-  const overlap = Math.min(high, highC) - Math.max(low, lowC);
-  return overlap > 0 ? (stretch.minutes * overlap) / (high - low) : 0;
 }
 
 /** What a vessel lives through in a stretch of time, gathered for the trace. */
@@ -104,53 +103,6 @@ export function pathOf(
 export const atPace = (stretches: readonly Stretch[], factor: number): Stretch[] =>
   stretches.map((s) => ({ ...s, minutes: s.minutes * factor, steamL: s.steamL * factor }));
 
-function olderOrigins(
-  origins: readonly Origin[],
-  stretches: readonly Stretch[],
-  startMin: number,
-): readonly Origin[] {
-  let hotMin = 0;
-  let fellAtMin: number | null = null;
-  let atMin = startMin;
-  for (const s of stretches) {
-    const hot = minutesBetween(s, HEATED_C, Number.POSITIVE_INFINITY);
-    hotMin += hot;
-    if (hot > 0) fellAtMin = null;
-    if (s.fromC >= 60 && s.toC < 60) fellAtMin = atMin + (s.minutes * (s.fromC - 60)) / (s.fromC - s.toC);
-    atMin += s.minutes;
-  }
-  if (hotMin === 0 && fellAtMin === null) return origins;
-  return origins.map((o) => {
-    const heatedMin = o.heatedMin + hotMin;
-    const below60Min =
-      fellAtMin !== null && heatedMin >= FULL_HEATING_MIN ? fellAtMin : hotMin > 0 ? null : o.below60Min;
-    return { lineId: o.lineId, kind: o.kind, sinceMin: o.sinceMin, heatedMin, below60Min };
-  });
-}
-
-/** The stages of cooling are those of something that was hot: raw juice on its way to the fridge has its own clock. */
-function olderCooling(
-  cooling: CoolingTally,
-  stretches: readonly Stretch[],
-  origins: readonly Origin[],
-): CoolingTally {
-  let { from60To21Min, from21To5Min, warmMin } = cooling;
-  let wasHot = origins.some((o) => o.heatedMin > 0);
-  for (const s of stretches) {
-    wasHot ||= Math.max(s.fromC, s.toC) > 60;
-    if (Math.max(s.fromC, s.toC) > 60) {
-      from60To21Min = 0;
-      from21To5Min = 0;
-    }
-    if (wasHot && s.toC <= s.fromC) {
-      from60To21Min += minutesBetween(s, 21, 60);
-      from21To5Min += minutesBetween(s, 5, 21);
-    }
-    warmMin += minutesBetween(s, 5, 60);
-  }
-  return { from60To21Min, from21To5Min, warmMin };
-}
-
 /** Markers in a liquor that is being drawn, g/L: what was in it, what has come out since, in what the steam has left. */
 function strengthOf(
   vessel: Vessel,
@@ -179,6 +131,87 @@ const finer = (stretches: readonly Stretch[]): Stretch[] =>
       steamL: s.steamL / parts,
     }));
   });
+
+/** So much more drawn, and a reading of before says nothing any more. */
+const READ_CANCELLED_BY = 1e-4;
+
+/** What of a vessel is tasted for acid: its liquor, or what clings to solids that it was poured off from. */
+const acidOf = (vessel: Vessel): AcidFigures =>
+  acidFigures(
+    volumeMl(vessel.liquor) >= 1
+      ? vessel.liquor
+      : vessel.solids.reduce<Composition>((sum, s) => plus(sum, s.held), EMPTY),
+  );
+
+/**
+ * Warm minutes of a path in which a vessel was not shown to be acid, minute by minute: acid that is drawn or poured in
+ * late excuses nothing of before.
+ */
+function unsafeMinutes(
+  vessel: Vessel,
+  rows: readonly IngredientRow[],
+  stretches: readonly Stretch[],
+  read: Liquor['read'],
+): number {
+  const { origins, cooling } = vessel.liquor;
+  if (origins.length === 0 && volumeMl(vessel.liquor) < 1) return 0;
+  // A strained liquor on its first way down is judged by the stages of its cooling.
+  if (vessel.solids.length === 0 && cooling.hot && !cooling.cold) return 0;
+  const warm = stretches.map(warmMinutes);
+  const total = warm.reduce((sum, m) => sum + m, 0);
+  if (total === 0) return 0;
+  const base = acidOf(vessel);
+  const wet = volumeMl(vessel.liquor) > 0;
+  const drawing = wet
+    ? rows.flatMap((row, i) =>
+        row.rate100PerMin !== null && vessel.solids[i]!.extracted <= ALL_DRAWN ? [i] : [],
+      )
+    : [];
+  const shownAt = (drawn: readonly number[], steamL: number): boolean => {
+    const figures = { ...base, volumeMl: base.volumeMl - steamL * 1000 };
+    for (const i of drawing) {
+      const grams = vessel.solids[i]!.massG * (drawn[i]! - vessel.solids[i]!.extracted);
+      figures.acidG += (grams * rows[i]!.acidPct) / 100;
+      figures.alkaliMeq += (grams * rows[i]!.alkaliMeqPerKg) / 1000;
+    }
+    return estimateShowsAcid(figures, origins);
+  };
+  let drawn = vessel.solids.map((s) => s.extracted);
+  let shown = shownAt(drawn, 0);
+  if (drawing.length === 0) return shown || readingShowsAcid(read) ? 0 : total;
+  let steamL = 0;
+  let unsafe = 0;
+  for (const [n, s] of stretches.entries()) {
+    const middleC = (s.fromC + s.toC) / 2;
+    const after = (minutes: number): number[] =>
+      drawn.map((e, i) =>
+        drawing.includes(i)
+          ? drawnAfter(e, rows[i]!.rate100PerMin, rows[i]!.activationKJ, middleC, minutes)
+          : e,
+      );
+    const next = after(s.minutes);
+    const nextShown = shownAt(next, steamL + s.steamL);
+    if (warm[n]! > 0 && !(shown && nextShown)) {
+      let share = 1;
+      if (shown !== nextShown) {
+        // When it turned: by halving the stretch.
+        let low = 0;
+        let high = 1;
+        for (let round = 0; round < 16; round++) {
+          const middle = (low + high) / 2;
+          if (shownAt(after(s.minutes * middle), steamL + s.steamL * middle) === shown) low = middle;
+          else high = middle;
+        }
+        share = shown ? 1 - low : high;
+      }
+      unsafe += warm[n]! * share;
+    }
+    drawn = next;
+    shown = nextShown;
+    steamL += s.steamL;
+  }
+  return unsafe;
+}
 
 /** Lets a vessel live along a temperature path: solids are drawn, red fades, water goes as steam, clocks run. */
 export function live(
@@ -225,7 +258,7 @@ export function live(
           ? { atMin, tempC: s.toC, gPerL: strengthOf(vessel, rows, drawn, steamL) }
           : { atMin, tempC: s.toC },
       );
-      if (place !== 'fridge' && place !== 'iceBath') lived.warmMin += minutesBetween(s, 5, 60);
+      if (place !== 'fridge' && place !== 'iceBath') lived.warmMin += warmMinutes(s);
     }
   }
 
@@ -254,13 +287,14 @@ export function live(
   if (steamG > 0 && wet) {
     if (steamG >= c.waterG) throw new StepStop({ kind: 'boiledDry', stepId, vesselId: vessel.id });
     const before = c;
-    const after = { ...c, waterG: c.waterG - steamG };
+    const ethanolG = ethanolLeftG(c.ethanolG, c.waterG, steamG);
+    const after = { ...c, waterG: c.waterG - steamG, ethanolG };
     addFlow(work, () => ({
       stepId,
       code: 'steam',
       direction: 'out',
       volumeL: (volumeMl(before) - volumeMl(after)) / 1000,
-      comp: water(steamG),
+      comp: { ...water(steamG), ethanolG: before.ethanolG - ethanolG },
       from: vessel.id,
     }));
     c = after;
@@ -277,6 +311,12 @@ export function live(
     }));
     c = { ...c, markerG: { ...c.markerG, red: redG } };
   }
+  // What goes on being drawn is another drink than the one that was read; so is what draws as nobody knows.
+  const readHolds = vessel.solids.every(
+    (s, i) => rows[i]!.rate100PerMin !== null && drawn[i]! - s.extracted < READ_CANCELLED_BY,
+  );
+  const read = before.read && readHolds ? before.read : null;
+  const coldPlace = isColdPlace(place, work.kitchen.fridgeC);
   return {
     id: vessel.id,
     lid: vessel.lid,
@@ -285,8 +325,13 @@ export function live(
       c,
       stretches.at(-1)!.toC,
       olderOrigins(before.origins, stretches, work.nowMin),
-      olderCooling(before.cooling, stretches, before.origins),
-      before.read,
+      olderCooling(
+        before.cooling,
+        stretches,
+        coldPlace,
+        coldPlace ? 0 : unsafeMinutes(vessel, rows, stretches, read),
+      ),
+      read,
     ),
     solids: vessel.solids.map((s, i) => (drawn[i] === s.extracted ? s : solidOf(s, drawn[i]!, s.held))),
   };
@@ -296,13 +341,14 @@ export function live(
 export function othersLive(work: Work, stepId: string, busy: ReadonlySet<string>, minutes: number): void {
   if (minutes <= 0) return;
   for (const vessel of work.vessels.values()) {
-    if (busy.has(vessel.id) || volumeMl(vessel.liquor) < 1) continue;
-    const { stretches } = pathOf(
-      work,
-      vessel,
-      { place: vessel.place, lid: vessel.lid, powerW: 0 },
-      { minutes },
-    );
+    if (busy.has(vessel.id)) continue;
+    const { liquor, place, lid } = vessel;
+    const wet = volumeMl(liquor) >= 1;
+    if (!wet && liquor.origins.length === 0) continue;
+    // Drained solids have the warmth of their place.
+    const stretches = wet
+      ? pathOf(work, vessel, { place, lid, powerW: 0 }, { minutes }).stretches
+      : [{ minutes, fromC: liquor.tempC, toC: ambientC(work, place), steamL: 0 }];
     setVessel(work, live(work, stepId, vessel, stretches, vessel.place, null));
   }
 }

@@ -87,6 +87,11 @@ function holds(
         const liquid = tables.liquids.get(l.itemId);
         return (solid?.acidPct ?? 0) >= 0.5 || (liquid?.taGPerL ?? 0) >= 5 || (liquid?.aceticPct ?? 0) > 0;
       });
+    case 'filledHot':
+      return (
+        step.kind === 'bottle' &&
+        (step.hot === true || (entry !== undefined && entry.before.liquor.tempC > HOT_C))
+      );
     case 'thrown':
       return step.kind === 'soak' && step.thrown === true;
     case 'ownFruit':

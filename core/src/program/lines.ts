@@ -8,14 +8,14 @@ import {
   WATER_20_G_PER_ML,
   water,
 } from '../liquor/composition.ts';
-import type { LiquidRow } from '../tables/types.ts';
+import type { IngredientRow, LiquidRow } from '../tables/types.ts';
+import { acidFigures, estimateShowsAcid, NO_COOLING, standing, worseCooling } from './exposure.ts';
 import {
   addFlow,
   ingredientOf,
   lineOf,
   liquorOf,
   mixLiquors,
-  NO_COOLING,
   partOfSolid,
   remainingMassG,
   setVessel,
@@ -23,20 +23,57 @@ import {
   solidsInfo,
   type Work,
 } from './state.ts';
-import type { Origin, Solid, Step, Vessel, VesselId } from './types.ts';
+import type { CoolingTally, Origin, Solid, Step, Vessel, VesselId } from './types.ts';
+
+/** Weaker than this a vinegar or a spirit keeps nothing and counts as raw. */
+const KEEPS = { aceticPct: 4, abvPct: 35 };
 
 export function originKindOf(kind: 'liquid' | 'sweetener', row: LiquidRow | undefined): Origin['kind'] {
   if (kind === 'sweetener' || !row) return 'sweetener';
-  return row.treatment;
+  const weak =
+    (row.treatment === 'vinegar' && row.aceticPct < KEEPS.aceticPct) ||
+    (row.treatment === 'spirit' && row.abvPct < KEEPS.abvPct);
+  return weak ? 'rawJuice' : row.treatment;
 }
+
+/** What a solid counts as where it is asked how long a drink keeps: itself, and each trait that limits it. */
+function originKindsOfSolid(row: IngredientRow): Origin['kind'][] {
+  const { milk, live, garlic } = row.keeping ?? {};
+  return [
+    garlic || row.marker === 'garlic' ? 'garlic' : 'solid',
+    ...(milk ? ['rawMilk' as const] : []),
+    ...(live ? ['live' as const] : []),
+  ];
+}
+
+/** Solids on their way into a vessel, with what they have been through where they lay. */
+export interface TakenSolid {
+  solid: Solid;
+  cooling: CoolingTally;
+}
+
+/** Fresh from the board: whole things are as old as nothing, cut ones begin to count. */
+export const freshSolid = (
+  lineId: string,
+  row: IngredientRow,
+  massG: number,
+  sinceMin: number | null,
+): Solid => ({ lineId, ingredientId: row.id, massG, held: EMPTY, extracted: 0, wet: false, sinceMin });
 
 /** The share of a line that one step takes: an equal part for each fill of the pot. */
 export const shareOf = (work: Work, step: Step): number => (step.fill > 0 ? 1 / work.program.fills : 1);
 
+/** What was lifted out of a pot has that pot's history, and the hours in its bowl since. */
+function liftedCooling(work: Work, solid: Solid): CoolingTally {
+  if (!solid.lifted) return NO_COOLING;
+  const { atMin, cooling } = solid.lifted;
+  return standing(cooling, work.nowMin - atMin, !estimateShowsAcid(acidFigures(solid.held), []));
+}
+
 /** A line's solids as they lie ready: washed ones in the bowl, else straight from the board. */
-export function takeSolids(work: Work, step: Step, lineId: string): Solid {
+export function takeSolids(work: Work, step: Step, lineId: string): TakenSolid {
   const line = lineOf(work, step.id, lineId);
-  ingredientOf(work, step.id, line.itemId);
+  const row = ingredientOf(work, step.id, line.itemId);
   const wanted = line.massG * shareOf(work, step);
   for (const vessel of work.vessels.values()) {
     if (work.specs.get(vessel.id)?.kind !== 'bowl') continue;
@@ -49,31 +86,39 @@ export function takeSolids(work: Work, step: Step, lineId: string): Solid {
         s !== ready ? [s] : share > 1 - 1e-9 ? [] : [partOfSolid(s, 1 - share)],
       ),
     });
-    return partOfSolid(ready, share);
+    return { solid: partOfSolid(ready, share), cooling: liftedCooling(work, ready) };
   }
-  return { lineId, ingredientId: line.itemId, massG: wanted, held: EMPTY, extracted: 0, wet: false };
+  return { solid: freshSolid(lineId, row, wanted, null), cooling: NO_COOLING };
 }
 
-/** Lays a line's whole amount in a bowl, if it does not lie there yet. */
-export function layOut(work: Work, step: Step, lineId: string, bowlId: VesselId): void {
+/**
+ * Lays a line's whole amount in a bowl, if it does not lie there yet.
+ * @param opens it is cut or wetted by this: from now on its time counts.
+ */
+export function layOut(work: Work, step: Step, lineId: string, bowlId: VesselId, opens: boolean): void {
   const line = lineOf(work, step.id, lineId);
   if (line.kind !== 'solid') return;
   const bowl = work.vessels.get(bowlId);
-  if (!bowl || bowl.solids.some((s) => s.lineId === lineId)) return;
-  ingredientOf(work, step.id, line.itemId);
-  setVessel(work, {
-    ...bowl,
-    solids: [
-      ...bowl.solids,
-      { lineId, ingredientId: line.itemId, massG: line.massG, held: EMPTY, extracted: 0, wet: false },
-    ],
-  });
+  if (!bowl) return;
+  const sinceMin = opens ? work.nowMin : null;
+  if (bowl.solids.some((s) => s.lineId === lineId)) {
+    if (opens)
+      setVessel(work, {
+        ...bowl,
+        solids: bowl.solids.map((s) => (s.lineId === lineId && s.sinceMin === null ? { ...s, sinceMin } : s)),
+      });
+    return;
+  }
+  const row = ingredientOf(work, step.id, line.itemId);
+  setVessel(work, { ...bowl, solids: [...bowl.solids, freshSolid(lineId, row, line.massG, sinceMin)] });
 }
 
 /** Solids into a vessel: their own water and what clings to them join the liquor, and they cool it. */
-export function addSolids(work: Work, step: Step, vessel: Vessel, solids: readonly Solid[]): void {
-  const fresh = solids.filter((s) => s.massG > 0);
-  if (fresh.length === 0) return;
+export function addSolids(work: Work, step: Step, vessel: Vessel, taken: readonly TakenSolid[]): void {
+  const added = taken.filter((t) => t.solid.massG > 0);
+  if (added.length === 0) return;
+  const fresh = added.map((t) => t.solid);
+  const cooling = added.reduce((worse, t) => worseCooling(worse, t.cooling), NO_COOLING);
   let comp: Composition = vessel.liquor;
   let joined: Composition = EMPTY;
   let solidsHeatG = 0;
@@ -95,24 +140,25 @@ export function addSolids(work: Work, step: Step, vessel: Vessel, solids: readon
       ...(back ? { from: vessel.id } : { to: vessel.id }),
     }));
   };
-  const origins: Origin[] = fresh.map((solid) => {
+  const origins: Origin[] = fresh.flatMap((solid) => {
     const row = ingredientOf(work, step.id, solid.ingredientId);
     if (!solid.wet) join('ownWater', water((solid.massG * row.waterPct) / 100), solid.lineId);
     join(solid.wet ? 'held' : 'rinseWater', solid.held, solid.lineId);
     solidsHeatG += remainingMassG(solid, row);
-    return {
+    return originKindsOfSolid(row).map((kind) => ({
       lineId: solid.lineId,
-      kind: row.marker === 'garlic' ? 'garlic' : 'solid',
-      sinceMin: work.nowMin,
+      kind,
+      sinceMin: solid.sinceMin ?? work.nowMin,
       heatedMin: 0,
       below60Min: null,
-    };
+      ...(row.unknown ? { unknown: true as const } : {}),
+    }));
   });
   const liquor = mixLiquors(
     work,
     vessel.liquor,
     massG(vessel.liquor) + solidsInfo(work, vessel).massG,
-    liquorOf(joined, work.kitchen.roomC, origins, NO_COOLING, null),
+    liquorOf(joined, work.kitchen.roomC, origins, cooling, null),
     massG(joined) + solidsHeatG,
   );
   setVessel(work, {

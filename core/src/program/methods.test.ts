@@ -169,8 +169,7 @@ describe('what a choice costs and gives', () => {
   it('hours on the counter cost days; ice costs none', () => {
     const days = (change: Partial<Choices>) => {
       const { sim } = made({ methodId: 'shortBoilLongSteep', ...change });
-      return keepingOf({ liquor: sim.vessels.bottles!.liquor, trace: sim.trace, hygiene: 'sterilised' })
-        .sealedDays;
+      return keepingOf({ liquor: sim.vessels.bottles!.liquor, hygiene: 'sterilised' }).sealedDays;
     };
     expect(days({})).toBe(7);
     expect(days({ steepPlace: 'counter' })).toBeLessThan(7);

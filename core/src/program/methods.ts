@@ -35,6 +35,8 @@ const SURELY_SOUR_PH = 3.1;
 const COUNTER_COOL_C = 25;
 /** Small bubbles at the rim, °C below the boil. */
 const RIM_BUBBLES_BELOW_C = 8;
+/** Putting a tub into the fridge, minutes. */
+const PUT_AWAY_MIN = 2;
 /** Of the water of a raw blend this share rinses what stays in the cloth. */
 const RINSE_SHARE = 0.15;
 
@@ -520,21 +522,41 @@ function strainOff(m: Making, fill: number, keepSolids = false): void {
   });
 }
 
+/** Filled hot into warmed glass, where all of it comes out of one pot. */
+const fillsHot = (m: Making): boolean => m.choices.coolBy === 'bottles' && m.fills === 1;
+
 /** What is strained hot cools before raw juice and bottles. */
 function coolTub(m: Making, fill: number): void {
   const { choices, kitchen } = m;
+  if (fillsHot(m)) return;
+  // Several fills poured together would not stay hot: each is cooled in ice.
+  const place = choices.coolBy === 'bottles' ? 'iceBath' : choices.coolBy;
   m.b.add('cool', {
     from: [TUB],
     to: [TUB],
     lines: [],
     fill,
-    place: choices.coolBy,
+    place,
     lid: 'off',
     until: {
       kind: 'temp',
-      targetC: choices.coolBy === 'counter' ? Math.max(COUNTER_COOL_C, kitchen.roomC + 1) : coldC(m),
+      targetC: place === 'counter' ? Math.max(COUNTER_COOL_C, kitchen.roomC + 1) : coldC(m),
     },
-    attention: choices.coolBy === 'iceBath' ? 'watched' : 'unattended',
+    attention: place === 'iceBath' ? 'watched' : 'unattended',
+  });
+}
+
+/** What is cold waits in the fridge while the next fill takes its hours. */
+function putInFridge(m: Making, fill: number): void {
+  m.b.add('cool', {
+    from: [TUB],
+    to: [TUB],
+    lines: [],
+    fill,
+    place: 'fridge',
+    lid: 'on',
+    until: minutes(PUT_AWAY_MIN),
+    attention: m.hands,
   });
 }
 
@@ -586,6 +608,8 @@ function drawFill(m: Making, fill: number): void {
       heatUp(m, fill);
       boilWithLate(m, fill, choices.boilMin);
       strainOff(m, fill, true);
+      // With more fills to come the first draw would stand warm for hours: what is not surely sour is cooled meanwhile.
+      if (m.fills > 1 && coldC(m) === COLD_C.other) coolTub(m, fill);
       fillPot(m, fill, m.waterLines.second);
       heatUp(m, fill);
       boilFor(m, fill, choices.secondBoilMin);
@@ -633,6 +657,7 @@ function drawFill(m: Making, fill: number): void {
     (choices.methodId === 'shortBoilLongSteep' || choices.methodId === 'firstBubbles') &&
     choices.steepPlace === 'fridge';
   if (!cold) coolTub(m, fill);
+  else if (fill < m.fills) putInFridge(m, fill);
 }
 
 /** Blended with most of the water, strained; the cloth rinsed with the rest. */
@@ -744,6 +769,7 @@ function finish(m: Making): void {
     to: [BOTTLES],
     lines: [],
     hygiene: choices.hygiene,
+    ...(fillsHot(m) ? { hot: true as const } : {}),
     until: minutes(handling(choices.hygiene === 'sterilised' ? 20 : 10, 1, litres)),
     attention: hands,
   });

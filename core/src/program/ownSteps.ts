@@ -135,7 +135,7 @@ function ownStep(m: Making, step: RecipeStep, lines: LineId[], fill: number, at:
       return to;
     }
     case 'cool': {
-      const place = step.place ?? choices.coolBy;
+      const place = step.place ?? (choices.coolBy === 'bottles' ? 'iceBath' : choices.coolBy);
       b.add('cool', {
         ...here,
         lines: [],

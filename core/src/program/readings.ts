@@ -1,6 +1,5 @@
 import {
   type Composition,
-  EMPTY,
   massG,
   minus,
   ofLiquid,
@@ -14,13 +13,15 @@ import {
 import { withPh } from '../liquor/ph.ts';
 import { coldVolume } from '../liquor/water.ts';
 import { capacityMl, mlAtLevel } from '../physics/vesselShape.ts';
-import { addSolids, originKindOf } from './lines.ts';
+import { KEEPING } from '../tables/keeping.ts';
+import { NO_COOLING, readingIsEvidence, readingShowsAcid } from './exposure.ts';
+import { addSolids, freshSolid, originKindOf } from './lines.ts';
 import {
   addFlow,
+  fellBelow60,
   ingredientOf,
   liquorOf,
   mixLiquors,
-  NO_COOLING,
   StepStop,
   setVessel,
   solidsInfo,
@@ -142,7 +143,7 @@ function measured(work: Work, step: Step, adjustment: Extract<Adjustment, { kind
     }
     case 'temperature':
       if (!(reading.tempC > -25 && reading.tempC <= 105)) throw bad();
-      setVessel(work, { ...vessel, liquor: { ...liquor, tempC: reading.tempC } });
+      setVessel(work, { ...vessel, liquor: atTemperature(work, step, liquor, reading.tempC) });
       return;
     case 'brix': {
       if (!(reading.brix >= 0 && reading.brix < 90) || massG(liquor) <= 0) throw bad();
@@ -155,10 +156,47 @@ function measured(work: Work, step: Step, adjustment: Extract<Adjustment, { kind
     case 'pH':
       if (!(reading.pH > 0 && reading.pH < 14) || massG(liquor) <= 0) throw bad();
       booked(work, step, vessel, withPh(liquor, reading.pH));
-      setVessel(work, withReading(vesselOf(work, step.id, vessel.id), { pH: reading.pH, by: reading.by }));
+      setVessel(
+        work,
+        withReading(
+          vesselOf(work, step.id, vessel.id),
+          readingIsEvidence(reading, liquor)
+            ? { pH: reading.pH, by: reading.by }
+            : readingShowsAcid({ pH: reading.pH, by: reading.by })
+              ? liquor.read
+              : null,
+        ),
+      );
       return;
   }
 }
+
+/**
+ * A thermometer's word. Where it says that a drink has cooled further than the model had it, the way down is put to the
+ * earliest it can have been: since this step began. A reading heats nothing: what it says above the model counts as
+ * heating only while there is a flame under it.
+ */
+function atTemperature(work: Work, step: Step, liquor: Liquor, tempC: number): Liquor {
+  const flame = step.kind === 'heat' || step.kind === 'boil';
+  const { origins, cooling } = liquor;
+  if (tempC < liquor.tempC) {
+    const fell = liquor.tempC >= KEEPING.warmC.to && tempC < KEEPING.warmC.to;
+    const sinceMin = Math.min(work.stepStartMin, work.nowMin);
+    return {
+      ...liquor,
+      tempC,
+      origins: fellBelow60(origins, liquor.tempC, tempC, sinceMin),
+      cooling: fell
+        ? { ...cooling, from60To21Min: cooling.from60To21Min + work.nowMin - sinceMin, fullHeatMin: 0 }
+        : cooling,
+    };
+  }
+  return flame || tempC < KEEPING.heatedC
+    ? { ...liquor, tempC }
+    : { ...liquor, tempC: Math.max(liquor.tempC, HEATS_NOTHING_C) };
+}
+/** Just under where heating begins. */
+const HEATS_NOTHING_C = KEEPING.heatedC - 0.1;
 
 const withReading = (vessel: Vessel, read: Liquor['read']): Vessel => ({
   ...vessel,
@@ -173,7 +211,7 @@ function added(work: Work, step: Step, a: Extract<Adjustment, { kind: 'added' }>
   if (a.lineKind === 'solid') {
     const row = ingredientOf(work, step.id, a.itemId);
     addSolids(work, step, vessel, [
-      { lineId: a.lineId, ingredientId: row.id, massG: a.massG, held: EMPTY, extracted: 0, wet: false },
+      { solid: freshSolid(a.lineId, row, a.massG, work.nowMin), cooling: NO_COOLING },
     ]);
     return;
   }

@@ -194,8 +194,10 @@ export interface Choices {
   /** Long steep: how long, and where it stands. */
   steepMin: number;
   steepPlace: 'fridge' | 'counter';
-  /** How the strained liquor is cooled. */
-  coolBy: 'iceBath' | 'counter' | 'fridge';
+  /** How the strained liquor is cooled; `bottles`: it is filled hot into warmed glass and cools there. */
+  coolBy: 'iceBath' | 'counter' | 'fridge' | 'bottles';
+  /** Something sour that goes in with the water, so that what stands warm is acid from the start; null: nothing. */
+  acidFirst: { itemId: string; gPerL: number } | null;
   lid: 'on' | 'ajar' | 'off';
   press: Press;
   targetSweetnessPct: number;
@@ -262,6 +264,22 @@ export function withWay(recipe: Recipe, way: PlannedWay | null, methodId: Method
   return { ...recipe, basisL, lines: [...recipe.lines.filter((l) => l !== own), ...poured, ...sweet] };
 }
 
+/** A recipe with something sour poured in with the water. */
+export function withAcidFirst(recipe: Recipe, acidFirst: Choices['acidFirst']): Recipe {
+  if (!acidFirst) return recipe;
+  const line: RecipeLine = {
+    id: 'acid-first',
+    kind: 'liquid',
+    itemId: acidFirst.itemId,
+    massG: acidFirst.gPerL * recipe.basisL,
+    rule: { kind: 'linear' },
+    stream: 'pot',
+    wash: 'none',
+    prep: null,
+  };
+  return { ...recipe, lines: [...recipe.lines, line] };
+}
+
 export interface Instead {
   lineId: LineId;
   itemId: string;
@@ -305,6 +323,7 @@ export function defaultChoices(recipe: Recipe, methodId: MethodId): Choices {
     steepMin: times.steepMin,
     steepPlace: times.steepMin > LONG_STEEP_MIN ? 'fridge' : 'counter',
     coolBy: 'iceBath',
+    acidFirst: null,
     lid: 'ajar',
     press: recipe.press,
     targetSweetnessPct: recipe.targetSweetnessPct,
@@ -339,6 +358,7 @@ const METHOD_FREE = [
   'press',
   'lid',
   'coolBy',
+  'acidFirst',
   'hygiene',
   'targetSweetnessPct',
   'strength',

@@ -137,4 +137,13 @@ export const customFactsSchema = v.strictObject({
   dried: v.boolean(),
   bulkGPerMl: v.optional(between(0.02, 2)),
   pieceG: v.optional(between(0.01, 5000)),
+  /** An older one was not asked. */
+  keeping: v.optional(
+    v.strictObject({
+      milk: v.optional(v.boolean()),
+      garlic: v.optional(v.boolean()),
+      live: v.optional(v.boolean()),
+      lowAcid: v.optional(v.boolean()),
+    }),
+  ),
 });

@@ -26,7 +26,7 @@ import {
   washStep,
 } from './steps/byHand.ts';
 import { boilStep, chillStep, coolStep, freezeStep, heatStep, standStep } from './steps/byHeat.ts';
-import type { StepRun } from './steps/clockwork.ts';
+import { passUntil, type StepRun, standBy } from './steps/clockwork.ts';
 import { blendStep, juiceStep, strainStep } from './steps/parting.ts';
 import type {
   Program,
@@ -149,8 +149,10 @@ export function simulateBatch(
   try {
     for (const step of program.steps) {
       const actual = options.actuals?.[step.id];
-      if (actual?.startMin !== undefined) work.nowMin = Math.max(work.nowMin, actual.startMin);
+      // Between two steps everything stands where it stands.
+      if (actual?.startMin !== undefined) passUntil(work, step.id, actual.startMin);
       const startMin = work.nowMin;
+      work.stepStartMin = startMin;
       const stop = options.stopAt?.stepId === step.id ? options.stopAt : null;
       const vesselId = vesselOfStep(step);
       const before = work.vessels.get(vesselId);
@@ -163,7 +165,9 @@ export function simulateBatch(
         notes: [],
         dosedG: {},
       };
-      if (!actual?.skipped) runStep(work, step, run);
+      // What is skipped is the deed, never its hours.
+      if (actual?.skipped) standBy(work, step, run);
+      else runStep(work, step, run);
       const after = work.vessels.get(vesselId);
       if (!after || !before) throw new StepStop({ kind: 'unknownVessel', stepId: step.id, vesselId });
       if (full) {

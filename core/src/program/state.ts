@@ -3,7 +3,9 @@ import { heatCapacityJPerK } from '../physics/heat.ts';
 import { foamOf, hotFillMl, type Room, roomIn, solidVolumeMl } from '../physics/room.ts';
 import { bowlDiameterM, capacityMl, levelM } from '../physics/vesselShape.ts';
 import { STEEL_HEAT_SHARE } from '../tables/constants.ts';
+import { KEEPING } from '../tables/keeping.ts';
 import type { IngredientRow, MarkerId, Tables } from '../tables/types.ts';
+import { NO_COOLING, worseCooling } from './exposure.ts';
 import type { Kitchen } from './kitchen.ts';
 import type {
   CoolingTally,
@@ -28,7 +30,6 @@ export class StepStop extends Error {
 }
 
 export const NO_FACTORS: Factors = Object.freeze({ boilOff: 1, power: 1, heatLoss: 1, strainLoss: 1 });
-export const NO_COOLING: CoolingTally = { from60To21Min: 0, from21To5Min: 0, warmMin: 0 };
 export const emptyLiquor = (tempC: number): Liquor => ({
   ...EMPTY,
   tempC,
@@ -47,6 +48,8 @@ export interface Work {
   specs: Map<VesselId, VesselSpec>;
   lines: Map<string, ProgramLine>;
   nowMin: number;
+  /** When the step that is on began. */
+  stepStartMin: number;
   /** Null when only the outcome is wanted. */
   flows: Flow[] | null;
   peak: Map<VesselId, Room>;
@@ -70,6 +73,7 @@ export function startWork(
     specs: new Map(program.vessels.map((v) => [v.id, v])),
     lines: new Map(program.lines.map((l) => [l.id, l])),
     nowMin: 0,
+    stepStartMin: 0,
     flows: keepFlows ? [] : null,
     peak: new Map(),
     pace: new Map(),
@@ -142,6 +146,7 @@ export function drawableOf(row: IngredientRow, grams: number): Composition {
     otherSolublesG: (grams * Math.max(0, row.solublePct - row.sugarPct)) / 100,
     acidG: (grams * row.acidPct) / 100,
     alkaliMeq: (grams * row.alkaliMeqPerKg) / 1000,
+    unprovedMeq: 0,
     ethanolG: 0,
     aceticG: 0,
     excessMl: 0,
@@ -181,33 +186,34 @@ export const capacityOfContents = (work: Work, vessel: Vessel): number =>
     STEEL_HEAT_SHARE,
   );
 
+/** Cooled at a stroke, by what was poured in or by a reading: what was heated in full fell below 60 °C then. */
+export const fellBelow60 = (
+  origins: readonly Origin[],
+  fromC: number,
+  toC: number,
+  atMin: number,
+): readonly Origin[] =>
+  fromC >= KEEPING.warmC.to && toC < KEEPING.warmC.to
+    ? origins.map((o) =>
+        o.heatedMin >= KEEPING.heatedMin && o.below60Min === null ? { ...o, below60Min: atMin } : o,
+      )
+    : origins;
+
 /** Two liquors in one: masses add, temperatures mix by heat, origins stand side by side, the worse cooling counts. */
 export function mixLiquors(work: Work, a: Liquor, aHeatG: number, b: Liquor, bHeatG: number): Liquor {
   const total = aHeatG + bHeatG;
   const tempC = total > 0 ? (a.tempC * aHeatG + b.tempC * bHeatG) / total : a.tempC;
-  const fellBelow60 = (origins: readonly Origin[], from: number): readonly Origin[] =>
-    from >= 60 && tempC < 60
-      ? origins.map((o) =>
-          o.heatedMin >= 5 && o.below60Min === null ? { ...o, below60Min: work.nowMin } : o,
-        )
-      : origins;
   return liquorOf(
     plus(a, b),
     tempC,
-    [...fellBelow60(a.origins, a.tempC), ...fellBelow60(b.origins, b.tempC)],
+    [
+      ...fellBelow60(a.origins, a.tempC, tempC, work.nowMin),
+      ...fellBelow60(b.origins, b.tempC, tempC, work.nowMin),
+    ],
     worseCooling(a.cooling, b.cooling),
     null,
   );
 }
-
-const worseCooling = (a: CoolingTally, b: CoolingTally): CoolingTally =>
-  a === b
-    ? a
-    : {
-        from60To21Min: Math.max(a.from60To21Min, b.from60To21Min),
-        from21To5Min: Math.max(a.from21To5Min, b.from21To5Min),
-        warmMin: Math.max(a.warmMin, b.warmMin),
-      };
 
 /** Books a flow; nothing is worked out for it when only the outcome is wanted. */
 export function addFlow(work: Work, make: () => Flow): void {
@@ -237,6 +243,7 @@ export const liquorOf = (
   otherSolublesG: c.otherSolublesG,
   acidG: c.acidG,
   alkaliMeq: c.alkaliMeq,
+  unprovedMeq: c.unprovedMeq,
   ethanolG: c.ethanolG,
   aceticG: c.aceticG,
   excessMl: c.excessMl,
@@ -249,6 +256,7 @@ export const liquorOf = (
 
 /** A solid after something happened to it, field by field for the same reason. */
 export const solidOf = (s: Solid, extracted: number, held: Composition, wet = s.wet): Solid => ({
+  sinceMin: s.sinceMin,
   lineId: s.lineId,
   ingredientId: s.ingredientId,
   massG: s.massG,
@@ -256,6 +264,16 @@ export const solidOf = (s: Solid, extracted: number, held: Composition, wet = s.
   extracted,
   wet,
 });
+
+/**
+ * What stays of a liquor where it was poured off: nothing at all, or the solids that it clings to, which go on with the
+ * history that they share with it.
+ */
+export function drainedOf(work: Work, vessel: Vessel, solids: readonly Solid[], tempC: number): Liquor {
+  if (solids.length === 0) return emptyLiquor(tempC);
+  const { origins, cooling, tempC: fromC } = vessel.liquor;
+  return liquorOf(EMPTY, tempC, fellBelow60(origins, fromC, tempC, work.nowMin), cooling, null);
+}
 
 /** Replaces a vessel's composition, keeping its temperature and history. */
 export const withComposition = (liquor: Liquor, c: Composition): Liquor =>

@@ -32,14 +32,27 @@ export interface Origin {
   heatedMin: number;
   /** First fell below 60 °C after its last full heating; null while hot or never heated. */
   below60Min: number | null;
+  /** Nobody knows what acid and alkali it brings: with it no estimate shows a drink to be acid. */
+  unknown?: true;
 }
 
-/** Minutes a liquor has spent in the stages of cooling since it was last above 60 °C. */
+/** How a liquor has cooled and stood, minutes. */
 export interface CoolingTally {
+  /** In the stages of its cooling, since the last full heating that was allowed to begin them anew. */
   from60To21Min: number;
   from21To5Min: number;
   /** In all between 60 and 5 °C, since the batch began. */
   warmMin: number;
+  /** The same outside of fridge and ice and while not shown to be acid: nothing takes these back. */
+  unsafeMin: number;
+  /** It has been above 60 °C: it has a cooling to finish. */
+  hot: boolean;
+  /** It has been cold once since: its cooling is finished. */
+  cold: boolean;
+  /** At or above 85 °C since it was last below 60. */
+  fullHeatMin: number;
+  /** A missed first stage was made good by a second boil: that works once. */
+  boiledAgain: boolean;
 }
 
 /** A liquor: what it is made of, its temperature, and where it comes from. */
@@ -62,6 +75,10 @@ export interface Solid {
   extracted: number;
   /** Its own water has joined a liquor already: taken out and put back it brings only what clings to it. */
   wet: boolean;
+  /** Minute at which it was cut or wetted; null: it is whole and dry. */
+  sinceMin: number | null;
+  /** Lifted out of a liquor, whose history it shares, and lying in a bowl since. */
+  lifted?: { atMin: number; cooling: CoolingTally };
 }
 
 export type VesselKind = 'pot' | 'spicePot' | 'bowl' | 'tub' | 'bottles' | 'jar' | 'blender' | 'spent';
@@ -187,6 +204,8 @@ export interface SweetenStep extends StepBase {
 export interface BottleStep extends StepBase {
   kind: 'bottle';
   hygiene: 'clean' | 'sterilised';
+  /** Hot into warmed glass. */
+  hot?: true;
 }
 /** Through the blender, with the liquids of its lines: cells break, most of what is in them is free at once. */
 export interface BlendStep extends StepBase {
@@ -287,7 +306,15 @@ export type Reading =
   | { what: 'mass'; massKg: number; withVessel: boolean }
   | { what: 'temperature'; tempC: number }
   | { what: 'brix'; brix: number }
-  | { what: 'pH'; pH: number; by: 'meter' | 'strip' };
+  | {
+      what: 'pH';
+      pH: number;
+      by: 'meter' | 'strip';
+      /** Of a meter: it was calibrated on the day. */
+      calibrated?: boolean | undefined;
+      /** Of a strip: in drink thinned with clear water, read against its own white. */
+      thinned?: boolean | undefined;
+    };
 
 /** Something that happened to a vessel while a step ran or at its end. */
 export type Adjustment =

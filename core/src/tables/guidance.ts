@@ -32,7 +32,8 @@ export interface GuidanceRow {
     | 'longBoil'
     | 'withAcid'
     | 'thrown'
-    | 'ownFruit';
+    | 'ownFruit'
+    | 'filledHot';
 }
 
 export const GUIDANCE_ROWS: readonly GuidanceRow[] = [
@@ -88,6 +89,8 @@ export const GUIDANCE_ROWS: readonly GuidanceRow[] = [
   { code: 'pair.vinegar', severity: 'hint', at: ['mix'], when: ['vinegar'] },
   { code: 'sweeten.moment', severity: 'hint', kind: 'choice', at: ['sweeten'], when: [] },
   { code: 'shake.daily', severity: 'check', at: ['steep'], when: ['vinegar'] },
+  { code: 'bottle.filledHot', severity: 'danger', at: ['bottle'], when: [], only: 'filledHot' },
+  { code: 'bottle.notShelfStable', severity: 'caution', at: ['bottle'], when: [], only: 'filledHot' },
   { code: 'shot.small', severity: 'caution', at: ['bottle'], when: ['turmeric', 'chilli'] },
   { code: 'prep.knife', severity: 'caution', at: ['prep'], when: ['peel', 'ginger'] },
   { code: 'prep.pith', severity: 'check', at: ['prep'], when: ['orange-peel'] },

@@ -42,7 +42,15 @@ export const KEEPING = Object.freeze({
   warmSteepH: 4,
   /** Estimated pH counts as acid up to here; a meter up to 4.2; a strip up to 3.8. */
   acidPh: { estimate: 3.3, meter: 4.2, strip: 3.8 },
+  /** Heated in full: at or above this for so many minutes, °C. */
+  heatedC: 85,
   heatedMin: 5,
+  /** Between these what is in a drink grows, °C. */
+  warmC: { from: 5, to: 60 },
+  /** The first stage of cooling ends at this, °C. */
+  firstStageToC: 21,
+  /** In fridge or ice the second stage is over at this, °C; elsewhere at 5. */
+  coldEnoughC: 8,
   /** Warm hours of a bottle not shown to be acid: may go back, drink now. */
   tableH: { back: 2, drinkNow: 4 },
   /** The same above this room temperature. */
@@ -52,6 +60,8 @@ export const KEEPING = Object.freeze({
   warmFridgeC: 8,
   /** Out of the fridge hours count as warm from here on; half a degree for a bottle that has just been taken out. */
   warmFromC: 5.5,
+  /** More bottles than so many, put into the fridge warm together, keep it at so many °C until they are cold. */
+  hotBottles: { most: 3, fridgeC: 8, coldC: 9 },
   /** Above this for an hour anything is thrown out. */
   hotC: 40,
   hotH: 1,

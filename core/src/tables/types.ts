@@ -26,6 +26,15 @@ export type Press = 'drain' | 'press' | 'wring';
 /** How strongly an ingredient foams when it boils (see `FOAM_SHARE`). */
 export type FoamClass = 'quiet' | 'foamy' | 'milky';
 
+/** Traits of an ingredient that shorten how long a drink keeps. */
+export interface KeepingTraits {
+  milk?: boolean;
+  garlic?: boolean;
+  live?: boolean;
+  /** It is not sour itself. */
+  lowAcid?: boolean;
+}
+
 /** One ingredient in one form. Percentages are by mass as weighed. */
 export interface IngredientRow {
   id: string;
@@ -68,6 +77,10 @@ export interface IngredientRow {
   floats: boolean;
   foam: FoamClass;
   juiceMlPerKg: { hand: number | null; blender: number | null; juicer: number | null };
+  /** What it brings into keeping besides acid; left out: nothing that shortens it. */
+  keeping?: KeepingTraits;
+  /** What it dissolves is not known: with it only a reading shows a drink to be acid. */
+  unknown?: true;
   confidence: Confidence;
   source: string;
 }

@@ -1,4 +1,5 @@
 import type { Knex } from 'knex';
+import { keepFillingsOf050, pinRowsOf050 } from './from050.ts';
 
 export interface Migration {
   name: string;
@@ -197,6 +198,17 @@ export const MIGRATIONS: readonly Migration[] = [
         t.string('key').primary();
         t.text('value').notNullable();
       });
+    },
+  },
+  {
+    name: '005-pins-that-pin',
+    async up(knex) {
+      await knex.schema.alterTable('event', (t) => {
+        /** What a filling gave to its bottles when it was filled, as JSON; null for every other entry. */
+        t.text('kept');
+      });
+      await pinRowsOf050(knex);
+      await keepFillingsOf050(knex);
     },
   },
 ];

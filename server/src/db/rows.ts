@@ -6,6 +6,7 @@ import {
   type IngredientRow,
   type Kitchen,
   type LogEvent,
+  type PinnedRows,
   type PlanDoc,
   type Program,
   type Recipe,
@@ -19,6 +20,8 @@ export interface Pins {
   program: Program;
   kitchen: Kitchen;
   tablesVersion: string;
+  /** Rows of the tables as they were, of everything that goes in; what is added later is pinned with its event. */
+  rows?: PinnedRows;
   /** The cook's own ingredients as they were; left out where there are none. */
   ingredients?: IngredientRow[];
 }

@@ -1,11 +1,17 @@
 import {
   type CustomFacts,
   customFactsSchema,
+  endOfTomorrow,
   eventSchema,
+  isoKeepDate,
+  keepDate,
   kitchenSchema,
+  lifeOf,
   planSchema,
   recipeSchema,
   type StockRow,
+  surroundingsOf,
+  trackOf,
 } from '@big-ladle/core';
 import * as v from 'valibot';
 import type { Db } from '../db/open.ts';
@@ -13,6 +19,7 @@ import { batchFromRow, batchToRow, eventToRow, type Pins, readKitchen, writeKitc
 import { HttpProblem, invalid } from '../problems.ts';
 import { hashOf, ownFacts, putIngredient, putStock, readStock } from './book.ts';
 import { rebuildAll } from './projections.ts';
+import { fridgeRecord, itemsThere } from './shelf.ts';
 
 export const ARCHIVE_FORMAT = 'big-ladle-archive';
 
@@ -28,6 +35,23 @@ const stockSchema = v.strictObject({
   inHouseG: v.number(),
   packG: v.nullable(v.number()),
   price: v.nullable(v.number()),
+});
+
+/** As far as it must be right for a bottle to have a date; the rest of it is words. */
+const frozenSchema = v.looseObject({
+  key: v.string(),
+  filledMs: v.number(),
+  clockStartMs: v.number(),
+  filledC: v.number(),
+  longer: v.array(v.looseObject({ code: v.string(), params: v.looseObject({}) })),
+  keeping: v.looseObject({
+    keepClass: v.picklist(['heated', 'rawAdded', 'raw']),
+    verdict: v.picklist(['keep', 'drinkToday', 'throwOut']),
+    acid: v.looseObject({ shown: v.boolean(), by: v.string() }),
+    sealedDays: v.pipe(v.number(), v.minValue(0), v.maxValue(366)),
+    openDays: v.pipe(v.number(), v.minValue(0), v.maxValue(366)),
+    reasons: v.array(v.looseObject({ code: v.string(), params: v.looseObject({}) })),
+  }),
 });
 
 /** Everything of a kitchen in one JSON document; described in docs/archive.md. */
@@ -49,8 +73,35 @@ export const archiveSchema = v.object({
       updatedMs: v.number(),
     }),
   ),
-  events: v.array(v.strictObject({ receivedMs: v.number(), event: eventSchema })),
+  events: v.array(
+    v.strictObject({
+      receivedMs: v.number(),
+      event: eventSchema,
+      /** What a filling gave to its bottles by the rules it was filled under. Older archives do not have it. */
+      kept: v.optional(frozenSchema),
+    }),
+  ),
 });
+
+/**
+ * The date of everything that stands on the shelf, for whoever reads the file without the program: by the same reckoning
+ * as the shelf. It is not read back.
+ */
+async function datesOf(db: Db, nowMs: number) {
+  const { kitchen } = await readKitchen(db);
+  const { zone, ownRules } = kitchen;
+  const around = surroundingsOf(kitchen, trackOf(await fridgeRecord(db, nowMs), kitchen.fridgeC, nowMs));
+  const soonMs = endOfTomorrow(nowMs, zone);
+  return (await itemsThere(db)).items.map(({ facts, log }) => {
+    const ownDays = ownRules.find((rule) => rule.recipeId === facts.recipeId)?.sealedDays ?? null;
+    const life = lifeOf(facts.bottle, log, around, nowMs, { soonMs, ownDays });
+    return {
+      itemId: facts.itemId,
+      verdict: life.verdict,
+      drinkBy: isoKeepDate(keepDate(life, zone), nowMs, zone),
+    };
+  });
+}
 
 /** Writes everything down. */
 export async function exportArchive(db: Db, nowMs: number) {
@@ -67,9 +118,10 @@ export async function exportArchive(db: Db, nowMs: number) {
   const events = (await db('event')
     .whereNot({ stream_kind: 'rehearsal' })
     .orderBy('seq')
-    .select('body', 'received_ms')) as {
+    .select('body', 'received_ms', 'kept')) as {
     body: string;
     received_ms: number;
+    kept: string | null;
   }[];
   return {
     format: ARCHIVE_FORMAT,
@@ -86,7 +138,12 @@ export async function exportArchive(db: Db, nowMs: number) {
     ingredients: await ownFacts(db),
     stock: await readStock(db),
     batches,
-    events: events.map((e) => ({ receivedMs: e.received_ms, event: JSON.parse(e.body) })),
+    events: events.map((e) => ({
+      receivedMs: e.received_ms,
+      event: JSON.parse(e.body),
+      ...(e.kept ? { kept: JSON.parse(e.kept) } : {}),
+    })),
+    dates: await datesOf(db, nowMs),
   };
 }
 
@@ -170,12 +227,15 @@ export async function importArchive(db: Db, value: unknown): Promise<ImportRepor
       );
       report.batches++;
     }
-    for (const { receivedMs, event } of archive.events) {
+    for (const { receivedMs, event, kept } of archive.events) {
       if (await trx('event').where({ id: event.id }).first()) {
         report.kept++;
         continue;
       }
-      await trx('event').insert(eventToRow(event, receivedMs));
+      await trx('event').insert({
+        ...eventToRow(event, receivedMs),
+        kept: kept ? JSON.stringify(kept) : null,
+      });
       report.events++;
     }
     if (report.events > 0 || report.batches > 0) await rebuildAll(trx);

@@ -1,9 +1,12 @@
 import {
   type IngredientRow,
   isTooFarAhead,
+  type Kitchen,
   type LogEvent,
   type PlanDoc,
+  type Program,
   rehearsalNow,
+  rowsFor,
   SHIPPED_TABLES,
   solvePlanDoc,
   withCustom,
@@ -177,6 +180,12 @@ function usedOf(
   return used.length ? { ingredients: used } : {};
 }
 
+/** Everything whose row a batch stands on when it begins: its lines, and what its labels correct. */
+export const itemsToPin = (program: Program, kitchen: Pick<Kitchen, 'labels'>): string[] => [
+  ...program.lines.map((l) => l.itemId),
+  ...kitchen.labels.map((l) => l.like),
+];
+
 /** Solves a plan once more and fixes all that it stands on. */
 async function pinsFor(trx: Db, plan: PlanDoc): Promise<Pins> {
   const { kitchen } = await readKitchen(trx);
@@ -193,6 +202,7 @@ async function pinsFor(trx: Db, plan: PlanDoc): Promise<Pins> {
     program: solved.value.program,
     kitchen,
     tablesVersion: SHIPPED_TABLES.version,
+    rows: rowsFor(SHIPPED_TABLES, itemsToPin(solved.value.program, kitchen)),
     ...usedOf(custom, solved.value.program.lines),
   };
 }

@@ -2,15 +2,20 @@ import {
   activeEvents,
   asMade,
   isEntryProblem,
+  joinedRows,
   type LogEvent,
+  type PinnedRows,
   type Program,
   rehearsalNow,
+  rowsFor,
+  SHIPPED_TABLES,
   USUAL_PLACES,
 } from '@big-ladle/core';
 import type { Db } from '../db/open.ts';
 import { type Batch, eventToRow, readKitchen } from '../db/rows.ts';
 import { HttpProblem, notFound } from '../problems.ts';
 import type { StoredEvent } from '../stream.ts';
+import { ownIngredients } from './book.ts';
 import { batchOf, eventsOf, projectBatch, projectItem, streamKindOf } from './projections.ts';
 
 /** A clock may run ahead by this much before what it dates is refused. */
@@ -57,6 +62,27 @@ async function checkBatchEvent(db: Db, event: LogEvent, nowMs: number): Promise<
   }
 }
 
+/** What is put in at the stove is pinned with the row that it has now. */
+async function pinRow(db: Db, event: LogEvent): Promise<void> {
+  if (event.kind !== 'added' && event.kind !== 'swapped') return;
+  const batch = await batchOf(db, event.stream.id);
+  if (!batch?.pins) return;
+  const rows = joinedRows(batch.pins.rows ?? NO_ROWS, rowsFor(SHIPPED_TABLES, [event.body.itemId]));
+  const custom = (await ownIngredients(db)).filter(
+    (row) => row.id === event.body.itemId && !(batch.pins?.ingredients ?? []).some((i) => i.id === row.id),
+  );
+  const pins = {
+    ...batch.pins,
+    rows,
+    ...(custom.length ? { ingredients: [...(batch.pins.ingredients ?? []), ...custom] } : {}),
+  };
+  if (rows === batch.pins.rows && custom.length === 0) return;
+  await db('batch')
+    .where({ id: batch.id })
+    .update({ pins: JSON.stringify(pins) });
+}
+const NO_ROWS: PinnedRows = { ingredients: [], liquids: [], sweeteners: [] };
+
 /**
  * Appends events, each once: an id seen with the same body is passed over, with another body it is a 409. The
  * projections of every stream that was touched are rewritten in the same transaction; an entry that cannot be true
@@ -84,6 +110,7 @@ export async function storeEvents(
     if (event.stream.kind === 'item' && !(await db('item_now').where({ item_id: event.stream.id }).first())) {
       throw notFound('bottle', event.stream.id);
     }
+    await pinRow(db, event);
     const [seq] = await db('event').insert(eventToRow(event, nowMs));
     stored.push({ seq: seq as number, event });
     touched.set(`${event.stream.kind}:${event.stream.id}`, { ...event.stream, last: event.id });

@@ -6,23 +6,25 @@ import {
   type BottleItem,
   batchAt,
   boiledLinesOf,
+  bottleOf,
   type Composition,
   colourOf,
   FIRST_PLACE,
+  fillingOf,
   foldItem,
   GLASS_PATH_CM,
   glassFacts,
+  hotTogether,
   type ItemLog,
   isGone,
   itemsOf,
-  keepingOf,
   type LeftoverItem,
   type LikedPoint,
   type LogEvent,
   lotOf,
-  MINUTE_MS,
   marksOf,
   massG,
+  pinnedTables,
   residueOf,
   SHIPPED_TABLES,
   type StepProblem,
@@ -31,12 +33,11 @@ import {
   strongGPerL,
   sweetnessPct,
   type Tables,
-  withCustom,
-  withLabels,
   wouldKeepLonger,
 } from '@big-ladle/core';
 import type { Db } from '../db/open.ts';
 import { type Batch, batchFromRow, type Pins } from '../db/rows.ts';
+import { type Frozen, freeze, keyOfLog, newerOf } from './frozen.ts';
 
 /** A batch at a glance, for lists. Rebuilt from the log at any time. */
 export interface BatchNowState {
@@ -86,8 +87,7 @@ export async function batchOf(db: Db, id: string): Promise<Batch | null> {
 }
 
 /** The tables as a batch pinned them. */
-export const tablesOf = (pins: Pins): Tables =>
-  withLabels(withCustom(SHIPPED_TABLES, pins.ingredients ?? []), pins.kitchen.labels);
+export const tablesOf = (pins: Pins): Tables => pinnedTables(SHIPPED_TABLES, pins);
 
 /**
  * Folds a batch's log again and rewrites its projections, in the caller's transaction.
@@ -141,7 +141,7 @@ export async function projectBatch(db: Db, batch: Batch): Promise<StepProblem | 
   const wanted: Put[] = [];
   // Bottles of a rehearsal stand on no shelf.
   if (finished && now.log.startedMs !== null && !batch.rehearsal)
-    wanted.push(...bottlesOf(batch, batch.pins, now, now.log.startedMs));
+    wanted.push(...(await bottlesOf(db, batch, batch.pins, now, events)));
   if (!batch.rehearsal) wanted.push(...leftoversOf(batch, batch.pins, now));
   const stored = (await db('item_now').where({ batch_id: batch.id }).select('item_id')) as {
     item_id: string;
@@ -160,62 +160,73 @@ interface Put {
   placeId: string;
 }
 
-function bottlesOf(batch: Batch, pins: Pins, now: BatchNow, startedMs: number): Put[] {
+async function bottlesOf(
+  db: Db,
+  batch: Batch,
+  pins: Pins,
+  now: BatchNow,
+  events: readonly LogEvent[],
+): Promise<Put[]> {
   const { kitchen, recipe } = pins;
   const name = recipe.name ? { drinkName: recipe.name } : {};
-  return now.log.bottled.flatMap((filling) => {
+  const { startedMs } = now.log;
+  if (startedMs === null) return [];
+  const puts: Put[] = [];
+  const key = keyOfLog(events);
+  for (const filling of now.log.bottled) {
     // A lot has bottles of its own: each filling is what its own step left in them.
     const entry = now.forecast.trace.find((t) => t.stepId === filling.stepId);
     const liquor = entry?.after.liquor;
-    if (!entry || !liquor) return [];
+    if (!entry || !liquor) continue;
     const lotId = lotOf(entry.vesselId);
     const lot = now.log.lots.find((l) => l.lotId === lotId);
-    const input = { liquor, trace: now.forecast.trace, hygiene: filling.hygiene };
-    const keeping = keepingOf(input);
-    const longer = wouldKeepLonger(input);
     const itemIds = itemsOf(now.log, liquor);
-    const clockStartMs =
-      keeping.clockStartMin === null
-        ? filling.atMs
-        : Math.min(filling.atMs, startedMs + keeping.clockStartMin * MINUTE_MS);
-    return filling.bottles.map(
-      (b): Put => ({
-        kind: 'bottle',
-        madeMs: filling.atMs,
-        placeId: b.placeId ?? FIRST_PLACE,
-        facts: {
-          itemId: b.itemId,
-          batchId: batch.id,
-          recipeId: recipe.id,
-          ...name,
-          sizeName: b.name,
-          sizeMl: b.sizeMl,
-          material: b.material ?? 'glass',
-          form: b.form ?? 'bottle',
-          closure: b.closure ?? 'metalLid',
-          ...(b.forWhom ? { forWhom: b.forWhom } : {}),
-          colour: colourOf(liquor, GLASS_PATH_CM),
-          brix: entry.now.brix,
-          abvPct: abvPct(liquor),
-          sourGPerL: sournessGPerL(liquor),
-          strongGPerL: strongGPerL(liquor),
-          marks: marksOf(liquor, itemIds),
-          itemIds: [...itemIds],
-          ...(lot ? { lot: { id: lot.lotId, kind: lot.kind, name: lot.name } } : {}),
-          glass: glassFacts(liquor, kitchen.servingMl),
-          longer,
-          bottle: {
-            filledMs: filling.atMs,
-            clockStartMs,
-            filledC: liquor.tempC,
-            volumeMl: b.volumeMl,
-            diameterCm: b.diameterCm,
-            keeping,
-          },
-        },
-      }),
+    const computed: Frozen = {
+      key,
+      ...fillingOf(liquor, filling.hygiene, startedMs, filling.atMs),
+      longer: wouldKeepLonger({ liquor, hygiene: filling.hygiene }),
+    };
+    const frozen = await freeze(db, filling.eventId, computed);
+    const together = hotTogether(
+      frozen.filledC,
+      filling.bottles.map((b) => b.placeId ?? FIRST_PLACE),
+      kitchen.places,
     );
-  });
+    const newer = newerOf(frozen, computed);
+    puts.push(
+      ...filling.bottles.map(
+        (b): Put => ({
+          kind: 'bottle',
+          madeMs: filling.atMs,
+          placeId: b.placeId ?? FIRST_PLACE,
+          facts: {
+            itemId: b.itemId,
+            batchId: batch.id,
+            recipeId: recipe.id,
+            ...name,
+            sizeName: b.name,
+            sizeMl: b.sizeMl,
+            material: b.material ?? 'glass',
+            form: b.form ?? 'bottle',
+            closure: b.closure ?? 'metalLid',
+            ...(b.forWhom ? { forWhom: b.forWhom } : {}),
+            colour: colourOf(liquor, GLASS_PATH_CM),
+            brix: entry.now.brix,
+            abvPct: abvPct(liquor),
+            sourGPerL: sournessGPerL(liquor),
+            strongGPerL: strongGPerL(liquor),
+            marks: marksOf(liquor, itemIds),
+            itemIds: [...itemIds],
+            ...(lot ? { lot: { id: lot.lotId, kind: lot.kind, name: lot.name } } : {}),
+            glass: glassFacts(liquor, kitchen.servingMl),
+            longer: frozen.longer,
+            bottle: { ...bottleOf(frozen, b, together), ...newer },
+          },
+        }),
+      ),
+    );
+  }
+  return puts;
 }
 
 /** What was set aside, as the trace has it: how wet it is, what is left of its strength. */
@@ -303,7 +314,7 @@ export async function rebuildAll(db: Db): Promise<number> {
 }
 
 /** What the projections hold; raise it when that changes, and old files are folded again at their next start. */
-const PROJECTIONS = '3';
+const PROJECTIONS = '4';
 
 /** Folds everything again where the file's projections are of another version. */
 export async function refreshProjections(db: Db): Promise<void> {

@@ -9,6 +9,7 @@ import type {
   LeftoverItem,
   LikedPoint,
   LogEvent,
+  PinnedRows,
   PlanDoc,
   Program,
   Recipe,
@@ -44,6 +45,7 @@ export interface Pins {
   program: Program;
   kitchen: Kitchen;
   tablesVersion: string;
+  rows?: PinnedRows;
   ingredients?: IngredientRow[];
 }
 

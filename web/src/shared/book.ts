@@ -3,6 +3,7 @@ import {
   type CustomFacts,
   customRow,
   type IngredientRow,
+  pinnedTables,
   type Recipe,
   SHIPPED_TABLES,
   type StockRow,
@@ -75,5 +76,5 @@ export const useStock = () =>
   useQuery({ queryKey: stockKey, queryFn: () => call<{ stock: StockRow[] }>('GET', '/stock') });
 
 /** The tables as a batch pinned them. */
-export const tablesOf = (pins: Pick<Pins, 'ingredients' | 'kitchen'>): Tables =>
-  withLabels(withCustom(SHIPPED_TABLES, pins.ingredients ?? []), pins.kitchen.labels);
+export const tablesOf = (pins: Pick<Pins, 'rows' | 'ingredients' | 'kitchen'>): Tables =>
+  pinnedTables(SHIPPED_TABLES, pins);

@@ -1,5 +1,6 @@
 import {
   giftReminder,
+  lastWholeDay,
   type MessageKind,
   morningOf,
   type Reminder,
@@ -62,7 +63,7 @@ export function useReminders(shelf: Shelf, nowMs: number): Reminder[] {
       list.push({
         key: `leftover:${item.facts.itemId}`,
         kind: life.frozen ? 'defrost' : 'due',
-        atMs: morningOf(life.deadlineMs - 24 * 3_600_000, zone),
+        atMs: morningOf(lastWholeDay(life.deadlineMs, zone), zone),
         itemIds: [item.facts.itemId],
         recipeId: item.facts.recipeId,
         ...(item.facts.drinkName ? { drinkName: item.facts.drinkName } : {}),

@@ -1,9 +1,8 @@
-import { EMPTY_KITCHEN, foldItem, type LogEvent } from '@big-ladle/core';
+import { EMPTY_KITCHEN, endOfTomorrow, foldItem, type LogEvent, startOfToday } from '@big-ladle/core';
 import { describe, expect, it } from 'vitest';
 import { placeName, placesOf } from './house.ts';
 import { ownDaysOf, withWaiting } from './shelf.ts';
 import { undoOf } from './undo.ts';
-import { endOfTomorrow, startOfToday } from './zone.ts';
 
 const T0 = 1_800_000_000_000;
 let seq = 0;

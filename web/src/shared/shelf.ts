@@ -1,5 +1,6 @@
 import {
   type BottleLife,
+  endOfTomorrow,
   type FridgeTrack,
   type ItemLog,
   isGone,
@@ -20,7 +21,6 @@ import type { ShelfItem, ShelfLeftover } from './apiTypes.ts';
 import { placesOf } from './house.ts';
 import { useOutbox } from './outboxStore.ts';
 import { useFridge, useItems, useKitchen } from './queries.ts';
-import { endOfTomorrow } from './zone.ts';
 
 export interface Living {
   item: ShelfItem;

@@ -1,7 +1,8 @@
+import { endOfTomorrow, keepDate } from '@big-ladle/core';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { lastWholeDay, moment } from '../words/say.ts';
-import { endOfTomorrow, fromLocalField, toLocalField } from './zone.ts';
+import { moment, sayDate } from '../words/say.ts';
+import { fromLocalField, toLocalField } from './zone.ts';
 
 const ZONE = 'Europe/Berlin';
 
@@ -38,11 +39,15 @@ describe('the kitchen’s own time', () => {
 
 describe('deadlines as dates', () => {
   const now = Date.UTC(2026, 10, 24, 21, 12);
-  it('are rounded down to the last whole day', () => {
+  it('are rounded down to the last whole day, in the words of their verdict', () => {
+    const word = (deadlineMs: number, verdict: 'good' | 'drinkToday' | 'past' | 'throwOut' = 'good') =>
+      sayDate(keepDate({ deadlineMs, verdict }, 'UTC'), 'UTC');
     // Until Thursday 15:00: Wednesday is the last day that may be written on the bottle.
-    expect(lastWholeDay(Date.UTC(2026, 10, 26, 15), now, 'UTC')).toContain('25');
-    expect(lastWholeDay(Date.UTC(2026, 10, 25, 15), now, 'UTC')).toBe('today');
-    expect(lastWholeDay(Date.UTC(2026, 10, 27, 0), now, 'UTC')).toContain('26');
+    expect(word(Date.UTC(2026, 10, 26, 15))).toMatch(/Wed.*25/);
+    expect(word(Date.UTC(2026, 10, 27, 0))).toMatch(/Thu.*26/);
+    expect(word(Date.UTC(2026, 10, 25, 15), 'drinkToday')).toBe('drink today');
+    expect(word(Date.UTC(2026, 10, 23, 15), 'past')).toBe('past 22 Nov');
+    expect(word(now, 'throwOut')).toBe('throw out');
   });
   it('moments are as near as a cook needs them', () => {
     expect(moment(now + 3_600_000, now, 'UTC')).toBe('22:12');

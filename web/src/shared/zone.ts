@@ -18,15 +18,3 @@ export function fromLocalField(text: string, zone: string): number | null {
   const ms = new TZDate(y, mo - 1, d, h, mi, zone).getTime();
   return Number.isNaN(ms) ? null : ms;
 }
-
-/** When tomorrow ends in the kitchen's zone: a deadline before it leaves today as the last whole day. */
-export function endOfTomorrow(nowMs: number, zone: string): number {
-  const today = new TZDate(nowMs, zone);
-  return new TZDate(today.getFullYear(), today.getMonth(), today.getDate() + 2, zone).getTime();
-}
-
-/** When today began in the kitchen's zone. */
-export function startOfToday(nowMs: number, zone: string): number {
-  const today = new TZDate(nowMs, zone);
-  return new TZDate(today.getFullYear(), today.getMonth(), today.getDate(), zone).getTime();
-}

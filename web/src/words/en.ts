@@ -15,6 +15,38 @@ export const EN: Readonly<Record<string, string>> = {
   'unit.metricTeaspoon': 'teaspoon|teaspoons',
   'unit.usTeaspoon': 'US teaspoon|US teaspoons',
 
+  'stove.limit':
+    'it has stood warm as long as it may. Strain it now and cool it in ice, or put it into the fridge: longer, and it is not to be kept',
+  'stove.pastLimit': 'it has stood warm for too long: not to be kept. Pour it away',
+  'stove.limitLine': 'It may stand there until {at}. Longer, and it is not to be kept.',
+  'stove.pastLimitLine': 'It has stood warm for too long, since {at}: not to be kept.',
+  'bottle.filledWarm':
+    'It is {temp}: warm glass only, closed at once, no more than three hot bottles in the fridge together. Still not for a shelf at room temperature. Cooling in the bottle costs days.',
+  'bottle.filledWarmNotAcid':
+    'It is {temp} and not shown to be acid: cool it in ice first. In the bottle it cools too slowly.',
+  'bottle.expected': 'Put into the fridge now: {date}.',
+  'ask.milk': 'Milk, cream or coconut?',
+  'ask.garlic': 'Garlic or onion?',
+  'ask.live': 'Alive: a starter, a culture?',
+  'ask.lowAcid': 'Mild, not sour by itself?',
+  'ask.unknown': 'It decides how long a drink with it keeps. What you do not know counts as yes.',
+  'measure.meter.careful': 'It was calibrated today',
+  'measure.meter.noEvidence':
+    'Without a calibration of today the reading moves the estimate, but shows no acid.',
+  'measure.strip.careful': 'Thinned with clear water, read against its own white',
+  'measure.strip.noEvidence':
+    'In a strongly coloured drink a strip shows the drink’s own colour: thinned it counts, as it is it does not.',
+  'coolBy.bottles': 'filled hot, in warmed glass',
+  'coolBy.bottles.about':
+    'Hot into warmed glass, for drinks that are shown to be acid. It wants heat-proof bottles that were warmed first, a steady hand, and room in the fridge for three hot bottles at a time. It is still not shelf-stable, and cooling in the bottle costs days: its date counts them.',
+  'safeWay.steepCold': 'cooled, then steeped in the fridge',
+  'safeWay.soakCold': 'soaked in the fridge',
+  'safeWay.shorterSteep': 'steeped for {length}',
+  'safeWay.shorterSoak': 'soaked for {length}',
+  'safeWay.ice': 'cooled in ice water',
+  'safeWay.coldAndIce': 'in the fridge, and cooled in ice water',
+  'safeWay.acidFirst': '{amount} of {what} a litre with the water',
+  'safeWay.oneFill': 'in one fill of the pot',
   'plan.farAhead': 'That is more than two years from now: choose an earlier day.',
 
   // the balance plane
@@ -360,7 +392,12 @@ export const EN: Readonly<Record<string, string>> = {
   'keep.acid.notShown.estimate':
     'Not shown to be acid: estimated at pH {pH} (over 3.3). A pH reading could show it.',
   'keep.acid.none': 'Not shown to be acid: too little acid to estimate.',
-  'keep.warmSteep': 'Steeped warm for {hours}, not shown to be acid (at most {limitH}). Throw it out.',
+  'keep.acid.unknown':
+    'Not shown to be acid: something of your own is in it that nobody knows the acid of. A pH meter would tell.',
+  'keep.wholeDays': 'the last whole day',
+  'keep.rules.newer':
+    'This version counts more against it than the one it was filled under. The earlier date counts.',
+  'keep.warmSteep': 'Warm for {hours} while not shown to be acid (at most {limitH}). Throw it out.',
   'keep.firstStageMissed':
     '{hours} between 60 and 21 °C, not shown to be acid (at most {limitH}). Throw it out; under 4 h it may be boiled once more and cooled in ice.',
   'keep.mayBoilAgain':
@@ -375,6 +412,7 @@ export const EN: Readonly<Record<string, string>> = {
   'keep.cap.clean': 'Bottles clean but not sterilised: at most {days}.',
   'keep.cut.slowCooling': '{hours} between 60 and 21 °C: {days} less.',
   'keep.life.warm': 'Warm hours have cost {days}.',
+  'keep.life.cooling': 'Filled warm: {hours} of cooling in the bottle cost {days}.',
   'keep.limit.live': 'A live starter in it: at most {days} sealed, {open} once open, let off every day.',
   'keep.life.fridge': 'A fridge that was too warm has cost {days}.',
   'keep.life.gap': 'For {hours} nobody read the fridge: taken as {tempC} or as warm as before or after.',
@@ -390,6 +428,7 @@ export const EN: Readonly<Record<string, string>> = {
   'verdict.good': 'good',
   'verdict.drinkToday': 'drink today',
   'verdict.past': 'past its date',
+  'verdict.pastDay': 'past {day}',
   'verdict.throwOut': 'throw out',
 
   // guidance
@@ -488,6 +527,10 @@ export const EN: Readonly<Record<string, string>> = {
   'guide.bottle.headspace': 'Leave a thumb of air; for the freezer leave a tenth.',
   'guide.bottle.gas':
     'If it starts to fizz, pressure builds: vent it, keep it cold, never in sealed glass at room temperature.',
+  'guide.bottle.filledHot':
+    'Hot liquor into hot glass only: warm the bottles in the oven or in hot water first, stand them on wood or cloth, fill through a metal funnel, close at once with clean lids, and let them cool apart from one another.',
+  'guide.bottle.notShelfStable':
+    'Hot filled and closed it is still not for a shelf at room temperature: into the fridge, no more than three hot bottles at a time, and by its date.',
   'guide.bottle.sterilise': 'Sterilised bottles keep longer: ten minutes in boiling water, lids too.',
   'guide.who.calyx':
     'With medicine for blood pressure or diabetes, or in pregnancy, ask a pharmacist or doctor before drinking calyx.',

@@ -11,6 +11,13 @@ export const EN_SHELF: Readonly<Record<string, string>> = {
   'longer.noGarlic': 'Without raw garlic: {days}.',
   'longer.noCoconut': 'Without coconut or milk: {days}.',
   'longer.noStarter': 'Without the live starter: {days}.',
+  'longer.coolFirst': 'Cooled before it was filled: {days} more.',
+  'longer.coolInTime': 'Cooled in ice in time, before it was filled.',
+  'longer.coolBeforeFilling': 'Cooled in ice before it was filled: {days} more.',
+  'longer.keptCold': 'Never taken out of the cold: {days} more.',
+  'longer.colderFridge': 'A fridge at 4 °C all the time: {days} more.',
+  'longer.sealed': 'Opened later: up to {days} more.',
+  'longer.notThawed': 'Left in the freezer until the day it is drunk.',
   'longer.nothing': 'Nothing that this tool knows of. In the freezer it would keep for 90 days.',
 
   // what is commonly said

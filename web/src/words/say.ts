@@ -3,6 +3,7 @@ import {
   type Fraction,
   type HandAmount,
   type InstrumentKind,
+  type KeepDate,
   type KitchenMeasure,
   type Said,
   type StepProblem,
@@ -155,12 +156,18 @@ export function moment(ms: number, nowMs: number, zone: string): string {
     : `${dayOf(ms, zone)}, ${time}`;
 }
 
-const DAY_MS = 86_400_000;
-
-/** The last whole day before a deadline, which is what rounding it down to a date means: "today", "Thu 3 Dec". */
-export function lastWholeDay(deadlineMs: number, nowMs: number, zone: string): string {
-  const ms = deadlineMs - DAY_MS;
-  return isoDay(ms, zone) <= isoDay(nowMs, zone) ? 'today' : dayOf(ms, zone);
+/** The date of a bottle, jar, bag or leftover as it stands under it, wherever that is. */
+export function sayDate(date: KeepDate, zone: string, today = say('verdict.drinkToday')): string {
+  switch (date.kind) {
+    case 'throwOut':
+      return say('verdict.throwOut');
+    case 'past':
+      return say('verdict.pastDay', { day: shortDay(date.dayMs, zone) });
+    case 'today':
+      return today;
+    case 'day':
+      return dayOf(date.dayMs, zone);
+  }
 }
 
 /** A reason of the keeping model, its figures in words. */
@@ -171,13 +178,13 @@ export function sayReason(reason: Said): string {
     if (key === 'days' || key === 'open') out[key] = days(Number(value));
     else if (key === 'hours' || key === 'limitH') out[key] = duration(Number(value) * 60);
     else if (key === 'tempC') out[key] = celsius(Number(value));
-    else if (key === 'pH') out[key] = num(Number(value), 1);
+    // Two figures: one would round what is over a limit down to it.
+    else if (key === 'pH') out[key] = num(Number(value), 2);
     else out[key] = String(value);
   }
   return say(reason.code, out);
 }
 
-/** A note of the trace, its figures in words. */
 /** What an instrument shows, with its unit. */
 export function sayReading(kind: InstrumentKind, value: number): string {
   switch (kind) {
@@ -193,6 +200,7 @@ export function sayReading(kind: InstrumentKind, value: number): string {
   }
 }
 
+/** A note of the trace, its figures in words. */
 export function sayNote(note: Said): string {
   const p = note.params;
   const out: Record<string, string> = {};

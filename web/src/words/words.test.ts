@@ -144,7 +144,7 @@ describe('figures in words', () => {
     expect(sayReason({ code: 'keep.cut.slowCooling', params: { hours: 10, days: 1 } })).toBe(
       '10 h between 60 and 21 °C: 1 day less.',
     );
-    expect(sayReason({ code: 'keep.acid.shown.estimate', params: { pH: 2.87 } })).toContain('pH 2.9');
+    expect(sayReason({ code: 'keep.acid.shown.estimate', params: { pH: 2.87 } })).toContain('pH 2.87');
     expect(say('no.such.code')).toBe('no.such.code');
     expect(num(-0.001, 1)).toBe('0.0');
   });

@@ -46,14 +46,14 @@ function bowlOf(work: Work, step: Step): Vessel {
 
 export function pickStep(work: Work, step: PickStep | PrepStep, run: StepRun): void {
   const bowl = bowlOf(work, step);
-  for (const lineId of step.lines) layOut(work, step, lineId, bowl.id);
+  for (const lineId of step.lines) layOut(work, step, lineId, bowl.id, step.kind === 'prep');
   handWork(work, step, run);
 }
 
 /** Rinses: a little is drawn at the water's temperature and lost; dried calyx and leaf carry water away with them. */
 export function washStep(work: Work, step: WashStep, run: StepRun): void {
   const bowl = bowlOf(work, step);
-  for (const lineId of step.lines) layOut(work, step, lineId, bowl.id);
+  for (const lineId of step.lines) layOut(work, step, lineId, bowl.id, true);
   const minutes = (run.actual?.rinses ?? step.rinses) * step.minutesPerRinse;
   const now = vesselOf(work, step.id, bowl.id);
   setVessel(work, {

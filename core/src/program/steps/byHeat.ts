@@ -8,7 +8,7 @@ import { powerIntoPotW } from '../kitchen.ts';
 import {
   addFlow,
   capacityOfContents,
-  emptyLiquor,
+  drainedOf,
   ingredientOf,
   noteRoom,
   StepStop,
@@ -75,7 +75,7 @@ function throwAway(work: Work, step: Step, vesselId: string): void {
     comp: scaled(vessel.liquor, goneShare),
     from: vesselId,
   }));
-  setVessel(work, { ...vessel, liquor: emptyLiquor(work.kitchen.tapC), solids });
+  setVessel(work, { ...vessel, liquor: drainedOf(work, vessel, solids, work.kitchen.tapC), solids });
 }
 
 /** A small pot for spices and syrups, where the kitchen has no second one: only its width matters for the flame. */
@@ -201,11 +201,17 @@ function cutAfter(stretches: readonly Stretch[], minutes: number): Stretch[] {
   return out;
 }
 
+/** So near the boiling point it boils, °C. */
+const AT_THE_BOIL_C = 0.2;
+
 export function boilStep(work: Work, step: BoilStep, run: StepRun): void {
   const start = wetVessel(work, step);
   const boilC = boilingPointC(work.kitchen.altitudeM);
   const powerW = powerFor(work, step, start);
-  setVessel(work, { ...start, place: 'stove', lid: step.lid, liquor: { ...start.liquor, tempC: boilC } });
+  // A heat step has brought it to the boil; where that was left out, the flame does so now.
+  const isBoiling = (vessel: Vessel) => vessel.liquor.tempC > boilC - AT_THE_BOIL_C;
+  const boiling = isBoiling(start) ? { ...start.liquor, tempC: boilC } : start.liquor;
+  setVessel(work, { ...start, place: 'stove', lid: step.lid, liquor: boiling });
   noteRoom(work, vesselOf(work, step.id, start.id), true);
   const atStart = boilPath(work, start, { level: step.level, lid: step.lid, powerW, boilC }, 1);
   if (atStart.rate.tooWeak) run.notes.push(said('boil.tooWeak'));
@@ -213,10 +219,19 @@ export function boilStep(work: Work, step: BoilStep, run: StepRun): void {
     run.notes.push(said('boil.turnUp', { percent: Math.round(atStart.rate.setting * 100) }));
   const around = { place: 'stove' as const, lid: step.lid, powerW };
   const here = () => vesselOf(work, step.id, start.id);
-  /** Minutes in which it did not boil: without a flame, and on the way back to the boil. */
+  /** Minutes in which it did not boil: without a flame, and on the way to the boil. */
   let stillMin = 0;
-  const backToBoil = () => (stillMin > 0 ? pathOf(work, here(), around, { targetC: boilC }) : null);
-  const remaining = (goneMin: number) => ofPlan(step)(goneMin) + stillMin + (backToBoil()?.minutes ?? 0);
+  const toBoil = () => (isBoiling(here()) ? null : pathOf(work, here(), around, { targetC: boilC }));
+  // A flame too weak for it never gets there: the planned minutes go by all the same.
+  const wayMin = () => {
+    const way = toBoil();
+    return way?.end === 'reached' ? way.minutes : 0;
+  };
+  const remaining = (goneMin: number) => {
+    const leftMin = ofPlan(step)(goneMin) + stillMin;
+    // What is poured in at its end is not brought back to the boil.
+    return leftMin > 1e-9 ? leftMin + wayMin() : 0;
+  };
   inPieces(work, step, run, new Set([start.id]), remaining, (minutes) => {
     if (run.flameOut) {
       const { stretches } = pathOf(work, here(), { ...around, powerW: 0 }, { minutes });
@@ -224,15 +239,20 @@ export function boilStep(work: Work, step: BoilStep, run: StepRun): void {
       stillMin += minutes;
       return;
     }
-    const back = backToBoil();
-    const backMin = Math.min(minutes, back?.minutes ?? 0);
-    const warmed = back ? cutAfter(back.stretches, backMin) : [];
-    stillMin += backMin;
+    const way = toBoil();
+    if (way && way.end !== 'reached') {
+      const { stretches } = pathOf(work, here(), around, { minutes });
+      setVessel(work, live(work, step.id, here(), stretches, 'stove', run.lived));
+      return;
+    }
+    const warmMin = Math.min(minutes, way?.minutes ?? 0);
+    const warmed = way ? cutAfter(way.stretches, warmMin) : [];
+    stillMin += warmMin;
     const { stretches } = boilPath(
       work,
       here(),
       { level: step.level, lid: step.lid, powerW, boilC },
-      minutes - backMin,
+      minutes - warmMin,
     );
     setVessel(work, live(work, step.id, here(), [...warmed, ...stretches], 'stove', run.lived));
   });

@@ -101,6 +101,26 @@ export function handWork(work: Work, step: Step, run: StepRun): void {
   inPieces(work, step, run, new Set(), ofPlan(step), () => undefined);
 }
 
+/** Time until a minute of the batch, in which nothing is done: everything stands where it stands. */
+export function passUntil(work: Work, stepId: string, atMin: number): void {
+  const gapMin = atMin - work.nowMin;
+  if (gapMin <= 0) return;
+  othersLive(work, stepId, new Set(), gapMin);
+  work.nowMin = atMin;
+}
+
+/** A step that was skipped: its time goes by all the same, and what happened meanwhile has happened. */
+export function standBy(work: Work, step: Step, run: StepRun): void {
+  inPieces(
+    work,
+    step,
+    run,
+    new Set(),
+    (goneMin) => Math.max(0, (run.actualMin ?? 0) - goneMin),
+    () => undefined,
+  );
+}
+
 export function wetVessel(work: Work, step: Step): Vessel {
   const vessel = vesselOf(work, step.id, firstOf(step.from) ?? firstOf(step.to));
   if (volumeMl(vessel.liquor) < 1)

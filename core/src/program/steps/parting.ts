@@ -4,8 +4,8 @@ import { BLENDING, CLOTH_LOSS_ML, MOST_LOSS_SHARE, STRAIN_LOSS_ML } from '../../
 import { said } from '../../units/result.ts';
 import {
   addFlow,
+  drainedOf,
   drawableOf,
-  emptyLiquor,
   ingredientOf,
   mixLiquors,
   noteRoom,
@@ -71,7 +71,7 @@ function freeLiquor(
   setVessel(work, {
     ...from,
     place: 'counter',
-    liquor: emptyLiquor(work.kitchen.roomC),
+    liquor: drainedOf(work, from, how.keepSolids ? spent : [], work.kitchen.roomC),
     solids: how.keepSolids ? spent : [],
   });
   // What waits in a jar waits cold.
@@ -124,7 +124,7 @@ function breakOpen(work: Work, step: Step, vessel: Vessel, share: number): Vesse
       lineId: solid.lineId,
       to: vessel.id,
     }));
-    liquor = withComposition(liquor, after);
+    liquor = { ...withComposition(liquor, after), read: null };
     return solidOf(solid, share, solid.held);
   });
   return { ...vessel, liquor, solids };

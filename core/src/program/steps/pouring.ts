@@ -1,9 +1,9 @@
 import { EMPTY, massG, minus, plus, scaled, volumeMl } from '../../liquor/composition.ts';
-import { addSolids, shareOf, takeSolids } from '../lines.ts';
+import { addSolids, shareOf, type TakenSolid, takeSolids } from '../lines.ts';
 import { pourIn } from '../readings.ts';
 import {
   addFlow,
-  emptyLiquor,
+  drainedOf,
   ingredientOf,
   lineOf,
   mixLiquors,
@@ -15,7 +15,7 @@ import {
   type Work,
   withComposition,
 } from '../state.ts';
-import type { ProgramLine, Solid, Step, Vessel } from '../types.ts';
+import type { ProgramLine, Step, Vessel } from '../types.ts';
 import { firstOf, type StepRun, wetVessel } from './clockwork.ts';
 
 export function moved(
@@ -71,7 +71,7 @@ export function gramsFor(work: Work, step: Step, line: ProgramLine, resultMl: nu
 
 /** Pours a step's liquids and sweeteners, then puts all its solids in at once. */
 export function addLines(work: Work, step: Step, vesselId: string, run: StepRun): void {
-  const solids: Solid[] = [];
+  const solids: TakenSolid[] = [];
   const resultMl = volumeMl(vesselOf(work, step.id, vesselId).liquor);
   for (const lineId of step.lines) {
     const line = lineOf(work, step.id, lineId);
@@ -98,7 +98,7 @@ export function pourTogether(work: Work, step: Step, toId: string): void {
 /** A share of a vessel's liquor into another. */
 export function pourOver(work: Work, step: Step, from: Vessel, to: Vessel, share: number): void {
   const through = withComposition(from.liquor, scaled(from.liquor, share));
-  const dry = massG(to.liquor) <= 0 && to.solids.length === 0;
+  const dry = massG(to.liquor) <= 0 && to.solids.length === 0 && to.liquor.origins.length === 0;
   const joined = dry
     ? through
     : mixLiquors(work, to.liquor, massG(to.liquor) + solidsInfo(work, to).massG, through, massG(through));
@@ -107,7 +107,7 @@ export function pourOver(work: Work, step: Step, from: Vessel, to: Vessel, share
     ...from,
     liquor:
       share >= 1
-        ? emptyLiquor(work.kitchen.roomC)
+        ? drainedOf(work, from, from.solids, work.kitchen.roomC)
         : withComposition(from.liquor, scaled(from.liquor, 1 - share)),
   });
   setVessel(work, { ...to, liquor: joined });
@@ -136,7 +136,7 @@ export function liftOut(work: Work, step: Step): void {
       from: from.id,
     }));
     liquor = withComposition(liquor, minus(liquor, held));
-    return { ...solid, held };
+    return { ...solid, held, lifted: { atMin: work.nowMin, cooling: from.liquor.cooling } };
   });
   setVessel(work, { ...from, liquor, solids: from.solids.filter((s) => !lifted.includes(s)) });
   setVessel(work, { ...bowl, solids: [...bowl.solids, ...out] });

@@ -1,4 +1,4 @@
-import { MINUTE_MS, type PlanDoc, timetableFrom } from '@big-ladle/core';
+import { MINUTE_MS, type PlanDoc, plannedLife, timetableFrom } from '@big-ladle/core';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -12,6 +12,7 @@ import { stepName } from '../../shared/batch/stepWords.ts';
 import { VesselDrawing } from '../../shared/drawings/VesselDrawing.tsx';
 import { recipeText } from '../../shared/recipeText.ts';
 import { STAGE_IDS, type StageId, StageLine } from '../../shared/StageLine.tsx';
+import { useShelf } from '../../shared/shelf.ts';
 import { TextOut } from '../../shared/TextOut.tsx';
 import { ErrorPanel, Loading, PageHead, Panel, Row } from '../../shared/ui.tsx';
 import { undoOf } from '../../shared/undo.ts';
@@ -74,6 +75,10 @@ function BatchTable({ live }: { live: LiveBatch }) {
     addedG,
     ...(hygiene ? { hygiene } : {}),
   };
+  // Bottles that stand on the shelf say themselves how long they keep; of several, the first to be drunk.
+  const { shelf } = useShelf(nowMs);
+  const own = shelf?.living.find((l) => l.item.facts.batchId === batch.id);
+  const life = own?.life ?? plannedLife(program, sim, kitchen, { startMs, nowMs }, hygiene);
   const filled = now.log.bottled.reduce((sum, b) => sum + b.bottles.length, 0);
   const strained = program.steps.some((s) => s.kind === 'strain' && now.log.steps[s.id]?.status === 'done');
   const rinses = Object.values(now.log.actuals).find((a) => a.rinses !== undefined)?.rinses;
@@ -107,6 +112,7 @@ function BatchTable({ live }: { live: LiveBatch }) {
       <StageLine
         stages={stagesOf({
           ...input,
+          life,
           doneUntil: current,
           filled,
           ...(rinses === undefined ? {} : { rinses }),
@@ -214,7 +220,7 @@ function BatchTable({ live }: { live: LiveBatch }) {
                     )}
                   </BottlesPanel>
                 ))}
-              {stage === 'keep' && <KeepPanel {...input} />}
+              {stage === 'keep' && <KeepPanel {...input} life={life} />}
               {step && stage === current && entry && entry.now.volumeL > 0.05 && (
                 <Panel title="Measure and go on">
                   <MeasureForm live={live} />

@@ -6,12 +6,14 @@ import {
   containerCautions,
   containerUses,
   type Deed,
+  expectedLife,
   type FilledBottle,
   fillBottles,
   fillingOrder,
   fillMl,
   HEADSPACE,
   jugOf,
+  keepDate,
   keepingOf,
   makeSpace,
   suggestBottles,
@@ -30,7 +32,7 @@ import { standeeOf, useShelf } from '../../shared/shelf.ts';
 import { Caution } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
 import { sayDrink } from '../../words/names.ts';
-import { dayOf, litres, num, percent, say, volume } from '../../words/say.ts';
+import { celsius, litres, num, percent, say, sayDate, sayReason, volume } from '../../words/say.ts';
 import '../../words/shelfWords.ts';
 import { FootDeed } from './FootDeed.tsx';
 import { ForWhom } from './ForWhom.tsx';
@@ -41,6 +43,9 @@ export function withNames(bottles: readonly FilledBottle[], gifts: Gifts | null)
   const names = (gifts?.rows ?? []).flatMap((r) => Array.from({ length: r.count }, () => r.to));
   return bottles.map((b, i) => (names[i] ? { ...b, forWhom: names[i] } : b));
 }
+
+/** Warm enough for the glass to cool for hours, °C. */
+const WARM_C = 30;
 
 /** Which bottles, how many, how full, where they go and for whom, and what is left over. */
 export function BottleForm({ live, onBottled }: { live: LiveBatch; onBottled: () => void }) {
@@ -61,10 +66,21 @@ export function BottleForm({ live, onBottled }: { live: LiveBatch; onBottled: ()
   const [gifts, setGifts] = useState<Gifts | null>(null);
   if (step?.kind !== 'bottle' || !tub) return null;
   const place = places.find((p) => p.id === placeId) ?? places[0]!;
-  const keeping = keepingOf({ liquor: tub.liquor, trace: live.now.forecast.trace, hygiene });
+  const keeping = keepingOf({ liquor: tub.liquor, hygiene });
   const frozen = place.kind === 'freezer';
   const headspace = frozen ? HEADSPACE.freezing : keeping.live ? HEADSPACE.live : HEADSPACE.usual;
   const chosen = counts ?? suggestBottles(ml, sizes, headspace);
+  const expected = expectedLife(
+    tub.liquor,
+    hygiene,
+    kitchen,
+    { startedMs: live.now.log.startedMs ?? live.nowMs, filledMs: live.nowMs, nowMs: live.nowMs },
+    sizes.map((s) => ({
+      volumeMl: fillMl(s.volumeMl),
+      diameterCm: s.diameterCm,
+      count: chosen[s.id] ?? 0,
+    })),
+  );
   const plan = bottlePlan(ml, sizes, chosen, headspace);
   const room = sizes.reduce((sum, s) => sum + (chosen[s.id] ?? 0) * fillMl(s.volumeMl, headspace), 0);
   const set = (id: string, count: number) => setCounts({ ...chosen, [id]: count });
@@ -104,6 +120,23 @@ export function BottleForm({ live, onBottled }: { live: LiveBatch; onBottled: ()
 
   return (
     <Box sx={{ display: 'grid', gap: 1.5 }} data-testid="bottle-form">
+      {keeping.verdict === 'throwOut' && (
+        <Alert severity="error" data-testid="not-kept">
+          Not to be kept: pour it away. {keeping.reasons.map(sayReason).join(' ')}
+        </Alert>
+      )}
+      {keeping.cooling?.goesOn && tub.liquor.tempC > WARM_C && keeping.verdict !== 'throwOut' && (
+        <Alert severity={keeping.acid.shown ? 'warning' : 'error'} data-testid="filled-warm">
+          {say(keeping.acid.shown ? 'bottle.filledWarm' : 'bottle.filledWarmNotAcid', {
+            temp: celsius(tub.liquor.tempC),
+          })}{' '}
+          {expected && (
+            <strong data-testid="warm-date">
+              {say('bottle.expected', { date: sayDate(keepDate(expected, kitchen.zone), kitchen.zone) })}
+            </strong>
+          )}
+        </Alert>
+      )}
       <Choice
         label="They go to"
         value={place.id}
@@ -235,7 +268,7 @@ function Fits(props: {
       {first
         .map((s) => {
           const l = there.find((o) => o.item.facts.itemId === s.itemId)!;
-          return `${sayDrink(l.item.facts.recipeId, l.item.facts.drinkName)} (by ${dayOf(l.life.deadlineMs, shelf.kitchen.zone)})`;
+          return `${sayDrink(l.item.facts.recipeId, l.item.facts.drinkName)} (${sayDate(keepDate(l.life, shelf.kitchen.zone), shelf.kitchen.zone)})`;
         })
         .join(', ')}
       .

@@ -13,6 +13,8 @@ import {
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
 import { useState } from 'react';
 import { Choice } from '../../shared/Choice.tsx';
 import { Counter } from '../../shared/Counter.tsx';
@@ -95,6 +97,8 @@ export function MeasureForm(props: {
   const [value, setValue] = useState<number | null>(null);
   const [withVessel, setWithVessel] = useState(true);
   const [by, setBy] = useState<'meter' | 'strip'>('meter');
+  /** The meter was calibrated today; the drink under the strip was thinned. */
+  const [careful, setCareful] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
   /** The litres that were asked about: entered again, they are meant. */
   const [asked, setAsked] = useState<number | null>(null);
@@ -119,7 +123,14 @@ export function MeasureForm(props: {
       case 'brix':
         return value === null ? null : { what: 'brix', brix: value };
       case 'pH':
-        return value === null ? null : { what: 'pH', pH: value, by };
+        return value === null
+          ? null
+          : {
+              what: 'pH',
+              pH: value,
+              by,
+              ...(by === 'meter' ? { calibrated: careful } : { thinned: careful }),
+            };
     }
   };
   const ready = reading();
@@ -337,8 +348,16 @@ export function MeasureForm(props: {
               { value: 'meter', text: 'meter' },
               { value: 'strip', text: 'strip' },
             ]}
-            onChange={(v) => setBy(v as 'meter')}
+            onChange={(v) => {
+              setBy(v as 'meter');
+              setCareful(false);
+            }}
           />
+          <FormControlLabel
+            control={<Checkbox checked={careful} onChange={(_, on) => setCareful(on)} />}
+            label={say(`measure.${by}.careful`)}
+          />
+          {!careful && <Box sx={{ color: role('inkMuted') }}>{say(`measure.${by}.noEvidence`)}</Box>}
         </>
       )}
       {dial && <Dial name={WORDS[kind]} value={value} onChange={setValue} {...dial} />}

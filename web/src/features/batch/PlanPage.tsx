@@ -1,4 +1,4 @@
-import { defaultChoices, type MethodId, type PlanDoc } from '@big-ladle/core';
+import { defaultChoices, type MethodId, type PlanDoc, type PlanRisk } from '@big-ladle/core';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
@@ -21,9 +21,13 @@ import { usePlanDrafts } from './planDraft.ts';
 const MINUTE = 60_000;
 
 /** Starts a kept plan: pins it, and writes that its first step has begun. */
-export async function begin(batch: Batch, firstStepId: string): Promise<void> {
+export async function begin(batch: Batch, firstStepId: string, risk: PlanRisk | null = null): Promise<void> {
   const stream = { kind: 'batch' as const, id: batch.id };
-  const event = await eventFor(stream, { kind: 'stepStarted', body: { stepId: firstStepId } });
+  const event = await eventFor(stream, {
+    kind: 'stepStarted',
+    // What was known to be risky and begun all the same stands in the log.
+    body: { stepId: firstStepId, ...(risk ? { risk: risk.reasons.map((r) => r.code).slice(0, 4) } : {}) },
+  });
   await call('POST', `/batches/${batch.id}/start`, { version: batch.version, events: [event] });
   await queryClient.invalidateQueries();
 }
@@ -81,6 +85,21 @@ function Rehearse({ plan, firstStepId }: { plan: PlanDoc; firstStepId: string | 
   );
 }
 
+/** Begins a plan; one that ends at "throw out" says so on the button itself. */
+function BeginButton(props: { risk: PlanRisk | null; disabled: boolean; onClick: () => void }) {
+  const { risk, disabled, onClick } = props;
+  return (
+    <Button
+      variant={risk ? 'outlined' : 'contained'}
+      color={risk ? 'error' : 'primary'}
+      disabled={disabled}
+      onClick={onClick}
+    >
+      {risk ? 'Begin all the same: not to be kept' : 'Begin now'}
+    </Button>
+  );
+}
+
 /** A batch that is being thought up. */
 export function NewPlanPage() {
   const { recipeId = '' } = useParams();
@@ -106,11 +125,11 @@ export function NewPlanPage() {
     draft && k.pots.some((p) => p.id === draft.potId) && k.burners.some((b) => b.id === draft.burnerId);
   const plan = known ? draft : method ? { ...fresh, choices: defaultChoices(recipe, method) } : fresh;
 
-  const keep = async (firstStepId: string | null, andStart: boolean) => {
+  const keep = async (firstStepId: string | null, andStart: boolean, risk: PlanRisk | null = null) => {
     setBusy(true);
     try {
       const batch = await call<Batch>('POST', '/batches', { id: uuid(), plan });
-      if (andStart && firstStepId) await begin(batch, firstStepId);
+      if (andStart && firstStepId) await begin(batch, firstStepId, risk);
       else await queryClient.invalidateQueries({ queryKey: keys.batches });
       drafts.drop(key);
       navigate(andStart ? `/batches/${batch.id}/stove` : `/batches/${batch.id}`);
@@ -127,7 +146,7 @@ export function NewPlanPage() {
       kitchen={k}
       nowMs={nowMs}
       onChange={(next) => drafts.put(key, next)}
-      deeds={(firstStepId) => (
+      deeds={(firstStepId, risk) => (
         <>
           <Rehearse plan={plan} firstStepId={firstStepId} />
           <Button disabled={firstStepId === null} onClick={() => setJoining(true)}>
@@ -143,13 +162,11 @@ export function NewPlanPage() {
           >
             Keep this plan
           </Button>
-          <Button
-            variant="contained"
+          <BeginButton
+            risk={risk}
             disabled={firstStepId === null || busy}
-            onClick={() => void keep(firstStepId, true)}
-          >
-            Begin now
-          </Button>
+            onClick={() => void keep(firstStepId, true, risk)}
+          />
         </>
       )}
     />
@@ -241,7 +258,7 @@ export function KeptPlan({ batch }: { batch: Batch }) {
           if (!draft) setBase(batch.version);
           drafts.put(batch.id, next);
         }}
-        deeds={(firstStepId) => (
+        deeds={(firstStepId, risk) => (
           <>
             <Button
               color="error"
@@ -267,20 +284,18 @@ export function KeptPlan({ batch }: { batch: Batch }) {
                 Save changes
               </Button>
             )}
-            <Button
-              variant="contained"
+            <BeginButton
+              risk={risk}
               disabled={firstStepId === null || busy}
               onClick={() =>
                 void busily(async () => {
                   const saved = await save();
                   if (!saved || firstStepId === null) return;
-                  await begin(saved, firstStepId);
+                  await begin(saved, firstStepId, risk);
                   navigate(`/batches/${batch.id}/stove`);
                 })
               }
-            >
-              Begin now
-            </Button>
+            />
           </>
         )}
       />

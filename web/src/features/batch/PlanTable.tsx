@@ -1,5 +1,7 @@
 import {
+  acidEvidence,
   awayWindows,
+  BOTTLES,
   completeChoices,
   dosedGOf,
   earliestReady,
@@ -8,6 +10,9 @@ import {
   latestStart,
   PLAN_AHEAD_MS,
   type PlanDoc,
+  type PlanRisk,
+  plannedLife,
+  planRisk,
   type Schedule,
   simulateBatch,
   solvePlanDoc,
@@ -28,6 +33,7 @@ import { plannedBase } from './balance/place.ts';
 import { SwapChoices } from './balance/SwapChoices.tsx';
 import { stagesOf } from './figures.ts';
 import { Likely } from './Likely.tsx';
+import { NotToBeKept } from './NotToBeKept.tsx';
 import { ProblemPanel } from './PlanProblem.tsx';
 import {
   BalancePanel,
@@ -61,7 +67,7 @@ export interface PlanTableProps {
   nowMs: number;
   onChange: (plan: PlanDoc) => void;
   /** Deeds of the head: keep, start. The first step is null while the plan does not work out. */
-  deeds: (firstStepId: string | null) => ReactNode;
+  deeds: (firstStepId: string | null, risk: PlanRisk | null) => ReactNode;
 }
 
 const inline = {
@@ -155,6 +161,8 @@ export function PlanTable({ plan, kitchen, nowMs, onChange, deeds }: PlanTablePr
         ? {
             ...shown.value,
             timetable,
+            life: plannedLife(shown.value.program, sim, kitchen, { startMs: timetable.startMs, nowMs }),
+            risk: planRisk(shown.value.program, sim, kitchen, { startMs: timetable.startMs, nowMs }),
             input: {
               program: shown.value.program,
               sim,
@@ -175,7 +183,7 @@ export function PlanTable({ plan, kitchen, nowMs, onChange, deeds }: PlanTablePr
     return {
       line: (
         <StageLine
-          stages={stagesOf({ ...input, doneUntil: null })}
+          stages={stagesOf({ ...input, life: made.life, doneUntil: null })}
           open={stage}
           onOpen={openStage}
           panelId={PANEL_ID}
@@ -207,7 +215,10 @@ export function PlanTable({ plan, kitchen, nowMs, onChange, deeds }: PlanTablePr
         </Box>
         <Box sx={{ color: role('inkMuted') }}>{say(`method.${plan.choices.methodId}`)}</Box>
         <Box sx={{ ml: { md: 'auto' }, display: 'flex', gap: 1, flexWrap: 'wrap' }}>
-          {deeds(solved.ok && !farAhead ? (solved.value.program.steps[0]?.id ?? null) : null)}
+          {deeds(
+            solved.ok && !farAhead ? (solved.value.program.steps[0]?.id ?? null) : null,
+            made?.risk ?? null,
+          )}
         </Box>
       </Box>
       <Box sx={{ mb: 1.5, display: 'flex', flexWrap: 'wrap', gap: '4px 8px', alignItems: 'baseline' }}>
@@ -296,6 +307,15 @@ export function PlanTable({ plan, kitchen, nowMs, onChange, deeds }: PlanTablePr
         <ProblemPanel plan={plan} problem={solved.problem} kitchen={kitchen} onChange={onChange} />
       )}
 
+      {made?.risk && (
+        <NotToBeKept
+          plan={plan}
+          risk={made.risk}
+          program={made.program}
+          kitchen={kitchen}
+          onChange={onChange}
+        />
+      )}
       {late && made && sim && plan.readyAtMs !== null && (
         <TooLate
           plan={{ ...plan, readyAtMs: plan.readyAtMs }}
@@ -323,7 +343,14 @@ export function PlanTable({ plan, kitchen, nowMs, onChange, deeds }: PlanTablePr
       ) : (
         (() => {
           const { input } = made;
-          const choosing = { plan, recipe, choices: completeChoices(recipe, plan.choices), onChange };
+          const bottled = input.sim.vessels[BOTTLES]?.liquor;
+          const choosing = {
+            plan,
+            recipe,
+            choices: completeChoices(recipe, plan.choices),
+            onChange,
+            mayFillHot: made.fills === 1 && bottled !== undefined && acidEvidence(bottled).shown,
+          };
           const chosen = <StageChoices stage={stage} {...choosing} />;
           const wish = (
             <WishControls
@@ -400,7 +427,7 @@ export function PlanTable({ plan, kitchen, nowMs, onChange, deeds }: PlanTablePr
                 </>
               )}
               {stage === 'bottle' && <TwoColumns left={chosen} right={<BottlesPanel {...input} />} />}
-              {stage === 'keep' && <KeepPanel {...input} />}
+              {stage === 'keep' && <KeepPanel {...input} life={made.life} />}
             </Box>
           );
         })()

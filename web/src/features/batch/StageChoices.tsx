@@ -24,11 +24,13 @@ export interface ChoosingProps {
   recipe: Recipe;
   choices: Choices;
   onChange: (plan: PlanDoc) => void;
+  /** It is shown to be acid and comes out of one pot: it may be filled hot. */
+  mayFillHot?: boolean;
 }
 
 /** What a cook may choose at a stage, each with what it costs. */
 export function StageChoices({ stage, ...props }: ChoosingProps & { stage: StageId }) {
-  const { plan, choices, onChange } = props;
+  const { plan, choices, onChange, mayFillHot = false } = props;
   const choose = (change: Partial<Choices>) => onChange({ ...plan, choices: { ...plan.choices, ...change } });
   switch (stage) {
     case 'wash':
@@ -70,9 +72,17 @@ export function StageChoices({ stage, ...props }: ChoosingProps & { stage: Stage
                   { value: 'iceBath', text: 'in ice water' },
                   { value: 'fridge', text: 'in the fridge' },
                   { value: 'counter', text: 'on the counter' },
+                  ...(mayFillHot || choices.coolBy === 'bottles'
+                    ? [{ value: 'bottles', text: say('coolBy.bottles') }]
+                    : []),
                 ]}
                 onChange={(v) => choose({ coolBy: v as 'iceBath' })}
               />
+            )}
+            {choices.coolBy === 'bottles' && (
+              <Alert severity="warning" data-testid="fill-hot">
+                {say('coolBy.bottles.about')}
+              </Alert>
             )}
           </Box>
         </Panel>

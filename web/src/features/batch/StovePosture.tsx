@@ -234,7 +234,8 @@ function Posture({ live }: { live: LiveBatch }) {
                 {say('mark.alcohol')}, {num(entry.now.abvPct, 1)} %
               </Box>
             )}
-            {step?.kind === 'steep' && main && (
+            {main?.limitMs != null && <LimitLine limitMs={main.limitMs} nowMs={nowMs} zone={zone} />}
+            {step?.kind === 'steep' && main && (main.limitMs === null || main.endMs < main.limitMs) && (
               <Box sx={{ mt: 0.5, color: role('inkMuted') }}>
                 best strained {moment(main.endMs, nowMs, zone)}
                 {main.minMs !== null && <>, not before {moment(main.minMs, nowMs, zone)}</>}
@@ -601,6 +602,16 @@ function Amounts(props: {
   );
 }
 
+/** How long it may stand where it is, and that it has stood there for too long. */
+function LimitLine({ limitMs, nowMs, zone }: { limitMs: number; nowMs: number; zone: string }) {
+  const past = nowMs >= limitMs;
+  return (
+    <Box data-testid="limit-line" sx={{ mt: 1, fontWeight: 700, color: role(past ? 'danger' : 'caution') }}>
+      {say(past ? 'stove.pastLimitLine' : 'stove.limitLine', { at: moment(limitMs, nowMs, zone) })}
+    </Box>
+  );
+}
+
 function BigClock({ clock, nowMs }: { clock: RunningClock; nowMs: number }) {
   const left = clock.endMs - nowMs;
   const { face, unit } = clockFace(Math.abs(left));
@@ -610,7 +621,7 @@ function BigClock({ clock, nowMs }: { clock: RunningClock; nowMs: number }) {
         ? 'expected in'
         : 'expected since'
       : left > 0
-        ? clock.stepKind === 'steep'
+        ? clock.stepKind === 'steep' && (clock.limitMs === null || clock.endMs < clock.limitMs)
           ? 'until the best moment'
           : 'to go'
         : 'over time by';

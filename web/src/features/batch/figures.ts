@@ -1,11 +1,11 @@
 import {
   BOTTLES,
+  type BottleLife,
   bottledMl,
   bottlesFor,
-  type Keeping,
   type KeepingInput,
   type Kitchen,
-  keepingOf,
+  keepDate,
   levelM,
   MINUTE_MS,
   POT,
@@ -22,17 +22,7 @@ import {
 import { colours } from '../../shared/batch/looks.ts';
 import type { VesselMark } from '../../shared/drawings/VesselDrawing.tsx';
 import type { Stage, StageId } from '../../shared/StageLine.tsx';
-import {
-  centimetres,
-  clockFace,
-  duration,
-  grams,
-  lastWholeDay,
-  litres,
-  num,
-  percent,
-  say,
-} from '../../words/say.ts';
+import { centimetres, clockFace, duration, grams, litres, num, percent, sayDate } from '../../words/say.ts';
 
 export const entryOf = (sim: Simulation, kind: Step['kind'], last = false): TraceEntry | undefined =>
   last ? sim.trace.findLast((t) => t.kind === kind) : sim.trace.find((t) => t.kind === kind);
@@ -163,22 +153,7 @@ export function keepingInput(
   const liquor = sim.vessels[BOTTLES]?.liquor;
   const bottle = program.steps.find((s) => s.kind === 'bottle');
   if (!liquor || volumeMl(liquor) < 1 || bottle?.kind !== 'bottle') return null;
-  return { liquor, trace: sim.trace, hygiene: hygiene ?? bottle.hygiene };
-}
-
-export function keepingFor(
-  sim: Simulation,
-  program: Program,
-  hygiene?: 'clean' | 'sterilised',
-): Keeping | null {
-  const input = keepingInput(sim, program, hygiene);
-  return input && keepingOf(input);
-}
-
-/** The deadline that a bottle of this batch would have if it were filled when the plan says. */
-export function deadlineOf(keeping: Keeping, sim: Simulation, startMs: number): number {
-  const startsMin = keeping.clockStartMin ?? sim.endMin;
-  return startMs + startsMin * MINUTE_MS + keeping.sealedDays * 24 * 60 * MINUTE_MS;
+  return { liquor, hygiene: hygiene ?? bottle.hygiene };
 }
 
 /** The line: one headline figure a stage, all from the trace. */
@@ -187,15 +162,14 @@ export function stagesOf(input: {
   sim: Simulation;
   kitchen: Kitchen;
   pot: Pot;
-  startMs: number;
-  nowMs: number;
   doneUntil: StageId | null;
   rinses?: number;
   /** Bottles that have been filled; before that, what would be. */
   filled?: number;
-  hygiene?: 'clean' | 'sterilised';
+  /** How long it keeps: its bottles as they stand on the shelf, or as they are expected. */
+  life: BottleLife | null;
 }): Stage[] {
-  const { program, sim, kitchen, pot, startMs, nowMs } = input;
+  const { program, sim, kitchen, pot } = input;
   const order: StageId[] = ['size', 'wash', 'draw', 'strain', 'balance', 'bottle', 'keep'];
   const at = input.doneUntil === null ? -1 : order.indexOf(input.doneUntil);
   const state = (id: StageId): Stage['state'] => {
@@ -212,7 +186,6 @@ export function stagesOf(input: {
   const endL = mls.reduce((sum, ml) => sum + ml, 0) / 1000;
   const bottled = entryOf(sim, 'bottle');
   const bottles = input.filled || bottlesFor(mls, kitchen.bottles).bottles;
-  const keeping = keepingFor(sim, program, input.hygiene);
   const face = clockFace(drawMin * MINUTE_MS);
   return [
     { id: 'size', figure: view ? num(view.potShare * 100) : '–', unit: '% full', state: state('size') },
@@ -243,12 +216,7 @@ export function stagesOf(input: {
     },
     {
       id: 'keep',
-      figure:
-        keeping === null
-          ? '–'
-          : keeping.verdict === 'throwOut'
-            ? say('verdict.throwOut')
-            : lastWholeDay(deadlineOf(keeping, sim, startMs), nowMs, kitchen.zone),
+      figure: input.life ? sayDate(keepDate(input.life, kitchen.zone), kitchen.zone) : '–',
       state: state('keep'),
     },
   ];

@@ -1,6 +1,7 @@
 import {
   asHandMeasures,
   BOTTLES,
+  type BottleLife,
   bottledMl,
   bottlesFor,
   dosedGOf,
@@ -9,7 +10,7 @@ import {
   type GlassFacts,
   glassFacts,
   type Kitchen,
-  keepingOf,
+  keepDate,
   ledgerOf,
   type MarkerId,
   mainMarker,
@@ -42,7 +43,6 @@ import { sayDrink, sayItem } from '../../words/names.ts';
 import {
   celsius,
   centimetres,
-  days,
   duration,
   grams,
   handText,
@@ -51,13 +51,14 @@ import {
   num,
   percent,
   say,
+  sayDate,
   sayNote,
   sayReason,
   timeOfDay,
   volume,
 } from '../../words/say.ts';
 import '../../words/shelfWords.ts';
-import { deadlineOf, entryOf, keepingInput, lengthText, potView, stageOf } from './figures.ts';
+import { entryOf, keepingInput, lengthText, potView, stageOf } from './figures.ts';
 import { TimetableOut } from './TimetableOut.tsx';
 
 export interface PanelInput {
@@ -579,26 +580,27 @@ export function BottlesPanel({ sim, kitchen, children }: PanelInput & { children
 }
 
 /** How long it will keep, reason by reason. */
-export function KeepPanel({ program, sim, kitchen, startMs, nowMs, hygiene }: PanelInput) {
+export function KeepPanel({
+  program,
+  sim,
+  kitchen,
+  hygiene,
+  life,
+}: PanelInput & { life: BottleLife | null }) {
   const input = keepingInput(sim, program, hygiene);
-  if (!input) return null;
-  const keeping = keepingOf(input);
-  const longer = wouldKeepLonger(input);
+  if (!input || !life) return null;
+  const longer = [...life.longer, ...wouldKeepLonger(input)];
   return (
     <Panel title="Keep, drink by">
       <Box sx={{ mb: 1 }}>
-        {keeping.verdict === 'throwOut' ? (
-          <Figure value={say('verdict.throwOut')} />
-        ) : (
-          <Figure
-            value={moment(deadlineOf(keeping, sim, startMs), nowMs, kitchen.zone)}
-            unit={`${days(keeping.sealedDays)} sealed`}
-            testId="drink-by"
-          />
-        )}
+        <Figure
+          value={sayDate(keepDate(life, kitchen.zone), kitchen.zone)}
+          unit={life.verdict === 'good' ? say('keep.wholeDays') : ''}
+          testId="drink-by"
+        />
       </Box>
       <Box component="ul" sx={{ m: 0, pl: 2.5, display: 'grid', gap: 0.5 }} data-testid="keep-reasons">
-        {keeping.reasons.map((reason) => (
+        {life.reasons.map((reason) => (
           <li key={reason.code}>{sayReason(reason)}</li>
         ))}
         <li>

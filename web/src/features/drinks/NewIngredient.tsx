@@ -1,4 +1,4 @@
-import type { CustomFacts } from '@big-ladle/core';
+import { type CustomFacts, KEEPING_QUESTIONS } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
@@ -8,6 +8,8 @@ import { v7 as uuid } from 'uuid';
 import { ApiError, call } from '../../shared/api.ts';
 import { refreshBook } from '../../shared/book.ts';
 import { Choice } from '../../shared/Choice.tsx';
+import { role } from '../../theme/theme.ts';
+import { say } from '../../words/say.ts';
 
 const ROLES: { value: CustomFacts['role']; text: string }[] = [
   { value: 'botanical', text: 'a flower, bark or leaf for tea' },
@@ -30,6 +32,7 @@ export function NewIngredient(props: {
   const [name, setName] = useState(props.name.replace(/^\w/, (c) => c.toUpperCase()));
   const [kind, setKind] = useState<CustomFacts['role']>('botanical');
   const [dried, setDried] = useState('dried');
+  const [answers, setAnswers] = useState<Answers>({});
   const [problem, setProblem] = useState<string | null>(null);
   const make = async () => {
     const id = `own-${uuid()}`;
@@ -39,6 +42,7 @@ export function NewIngredient(props: {
         name: name.trim(),
         role: kind,
         dried: dried === 'dried',
+        keeping: answers,
       });
       await refreshBook();
       props.onMade(facts);
@@ -83,6 +87,25 @@ export function NewIngredient(props: {
           onChange={setDried}
         />
       </Box>
+      <Box
+        sx={{ display: 'flex', gap: 1.25, flexWrap: 'wrap', alignItems: 'flex-end' }}
+        data-testid="keeping-questions"
+      >
+        {KEEPING_QUESTIONS.map((question) => (
+          <Choice
+            key={question}
+            label={say(`ask.${question}`)}
+            value={answers[question] === undefined ? 'unknown' : answers[question] ? 'yes' : 'no'}
+            options={[
+              { value: 'no', text: 'no' },
+              { value: 'yes', text: 'yes' },
+              { value: 'unknown', text: 'I do not know' },
+            ]}
+            onChange={(v) => setAnswers(answered(answers, question, v))}
+          />
+        ))}
+      </Box>
+      <Box sx={{ color: role('inkMuted') }}>{say('ask.unknown')}</Box>
       <Box sx={{ display: 'flex', gap: 1 }}>
         <Button variant="contained" disabled={!name.trim()} onClick={() => void make()}>
           Take it
@@ -91,4 +114,12 @@ export function NewIngredient(props: {
       </Box>
     </Box>
   );
+}
+
+type Answers = NonNullable<CustomFacts['keeping']>;
+
+/** What is not known is left out: it counts as yes. */
+function answered(answers: Answers, question: keyof Answers, value: string): Answers {
+  const { [question]: _, ...others } = answers;
+  return value === 'unknown' ? others : { ...others, [question]: value === 'yes' };
 }

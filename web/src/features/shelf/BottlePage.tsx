@@ -1,5 +1,6 @@
 import {
   type BottleItem,
+  type BottleLife,
   claimsOf,
   containerCautions,
   containerUses,
@@ -128,15 +129,13 @@ function OneBottle(props: ThingInput & { thing: Extract<ShelfThing, { kind: 'bot
                 height={150}
               />
               <Box sx={{ flex: '1 1 240px', minWidth: 0 }}>
-                <Figure
-                  value={deadlineWord(life, nowMs, kitchen.zone)}
-                  size="2rem"
-                  testId="bottle-deadline"
-                />
+                <Figure value={deadlineWord(life, kitchen.zone)} size="2rem" testId="bottle-deadline" />
                 <Box sx={{ color: role(TONE[life.verdict]), fontWeight: 700, mb: 1 }}>
                   {say(`verdict.${life.verdict}`)}
-                  {life.leftShare > 0 &&
-                    `, ${days(life.leftDays)} left: its time ends ${moment(life.deadlineMs, nowMs, kitchen.zone)}`}
+                  {life.verdict === 'good' && `, ${days(life.leftDays)} left, told in whole days`}
+                  {life.verdict === 'drinkToday' &&
+                    life.deadlineMs > nowMs &&
+                    `, by ${moment(life.deadlineMs, nowMs, kitchen.zone)}`}
                 </Box>
                 <LifeBar life={life} />
               </Box>
@@ -162,7 +161,8 @@ function OneBottle(props: ThingInput & { thing: Extract<ShelfThing, { kind: 'bot
                 <li key={reason.code}>{sayReason(reason)}</li>
               ))}
             </Box>
-            <Longer facts={facts} />
+            <Older life={life} zone={kitchen.zone} />
+            <Longer facts={facts} life={life} />
           </Panel>
           <Curve living={living} kitchen={kitchen} around={around} nowMs={nowMs} />
           <Claims facts={facts} />
@@ -207,18 +207,36 @@ function OneBottle(props: ThingInput & { thing: Extract<ShelfThing, { kind: 'bot
   );
 }
 
-/** What would have made it keep longer, each change by itself. */
-function Longer({ facts }: { facts: BottleItem }) {
+/** A newer version counts more than the one it was filled under: what that one said stands beside it. */
+function Older({ life, zone }: { life: BottleLife; zone: string }) {
+  const { older } = life;
+  if (!older) return null;
+  return (
+    <Box sx={{ mt: 1.5, color: role('inkMuted') }} data-testid="older-rules">
+      By the rules of the day it was filled: <strong>{deadlineWord(older, zone)}</strong>. The earlier date
+      counts. Then:
+      <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
+        {older.reasons.map((reason) => (
+          <li key={reason.code}>{sayReason(reason)}</li>
+        ))}
+      </Box>
+    </Box>
+  );
+}
+
+/** What would have made it keep longer, each change by itself: in the pot, and in the bottle. */
+function Longer({ facts, life }: { facts: BottleItem; life: BottleLife }) {
+  const all = [...life.longer, ...facts.longer];
   return (
     <>
       <Box component="h3" sx={{ fontSize: '1rem', mt: 2, mb: 0.5 }}>
         What would have made it longer
       </Box>
-      {facts.longer.length === 0 ? (
+      {all.length === 0 ? (
         <Box sx={{ color: role('inkMuted') }}>{say('longer.nothing')}</Box>
       ) : (
         <Box component="ul" sx={{ m: 0, pl: 2.5 }} data-testid="bottle-longer">
-          {facts.longer.map((reason) => (
+          {all.map((reason) => (
             <li key={reason.code}>{sayReason(reason)}</li>
           ))}
         </Box>

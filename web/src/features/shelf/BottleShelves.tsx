@@ -248,7 +248,7 @@ const Card = memo(function Card(props: {
           >
             <i style={{ width: `${Math.round(life.leftShare * 100)}%` }} />
           </div>
-          <div className="until">{deadlineWord(life, nowMs, zone)}</div>
+          <div className="until">{deadlineWord(life, zone)}</div>
           <div className="name">
             {sayDrink(facts.recipeId, facts.drinkName)}
             {facts.lot && `, ${facts.lot.name.toLowerCase()}`}

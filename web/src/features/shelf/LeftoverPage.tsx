@@ -52,7 +52,7 @@ export function LeftoverPage(props: ThingInput & { thing: Extract<ShelfThing, { 
       >
         <Box sx={{ display: 'grid', gap: 1.75, minWidth: 0 }}>
           <Panel title="Use by" aside={gone ?? undefined}>
-            <Figure value={deadlineWord(life, nowMs, kitchen.zone)} size="2rem" testId="leftover-deadline" />
+            <Figure value={deadlineWord(life, kitchen.zone)} size="2rem" testId="leftover-deadline" />
             <Box sx={{ color: role(TONE[life.verdict]), fontWeight: 700 }}>
               {grams(life.leftG)} of {grams(leftover.massG)} left, {placeName(kitchen, here).toLowerCase()}
             </Box>

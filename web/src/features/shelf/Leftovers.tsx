@@ -12,7 +12,7 @@ import { deadlineWord, TONE } from './life.tsx';
 import '../../words/shelfWords.ts';
 
 /** What was set aside: how much, where, until when, and what it is good for. */
-export function Leftovers({ shelf, nowMs }: { shelf: Shelf; nowMs: number }) {
+export function Leftovers({ shelf }: { shelf: Shelf }) {
   const { leftovers } = shelf;
   return (
     <Panel
@@ -33,14 +33,14 @@ export function Leftovers({ shelf, nowMs }: { shelf: Shelf; nowMs: number }) {
       )}
       <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
         {leftovers.map((l) => (
-          <LeftoverRow key={l.item.facts.itemId} living={l} shelf={shelf} nowMs={nowMs} />
+          <LeftoverRow key={l.item.facts.itemId} living={l} shelf={shelf} />
         ))}
       </Box>
     </Panel>
   );
 }
 
-function LeftoverRow({ living, shelf, nowMs }: { living: LivingLeftover; shelf: Shelf; nowMs: number }) {
+function LeftoverRow({ living, shelf }: { living: LivingLeftover; shelf: Shelf }) {
   const { item, life } = living;
   const { leftover, recipeId, drinkName, itemId } = item.facts;
   const { uses, strength } = useLeftoverFacts(leftover);
@@ -57,8 +57,8 @@ function LeftoverRow({ living, shelf, nowMs }: { living: LivingLeftover; shelf: 
         </Box>
         <Box sx={{ color: role(TONE[life.verdict]), fontWeight: 700, ml: 'auto' }}>
           {life.verdict === 'good'
-            ? `until ${deadlineWord(life, nowMs, shelf.kitchen.zone)}`
-            : deadlineWord(life, nowMs, shelf.kitchen.zone)}
+            ? `until ${deadlineWord(life, shelf.kitchen.zone)}`
+            : deadlineWord(life, shelf.kitchen.zone)}
         </Box>
       </Box>
       <Box sx={{ color: role('inkMuted') }}>

@@ -1,4 +1,4 @@
-import { type Message, messagesOf, type Reminder, strongShares } from '@big-ladle/core';
+import { type Message, messagesOf, type Reminder, startOfToday, strongShares } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { Link } from 'react-router';
@@ -7,7 +7,6 @@ import { useRates, useReminders } from '../../shared/reminders.ts';
 import { saveText } from '../../shared/saveText.ts';
 import type { Shelf } from '../../shared/shelf.ts';
 import { Panel, Row } from '../../shared/ui.tsx';
-import { startOfToday } from '../../shared/zone.ts';
 import { role } from '../../theme/theme.ts';
 import { sayDrink } from '../../words/names.ts';
 import { celsius, dayOf, grams, litres, moment, num, percent, say, volume } from '../../words/say.ts';

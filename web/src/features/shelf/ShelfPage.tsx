@@ -48,7 +48,7 @@ export function ShelfPage() {
       <Views view={view} shelf={shelf} />
       <Suspense fallback={<Loading />}>
         {view === 'leftovers' ? (
-          <Leftovers shelf={shelf} nowMs={coarseMs} />
+          <Leftovers shelf={shelf} />
         ) : view === 'reminders' ? (
           <Reminders shelf={shelf} nowMs={coarseMs} />
         ) : view === 'gone' ? (

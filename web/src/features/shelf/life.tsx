@@ -1,7 +1,7 @@
-import type { BottleLife, LeftoverLife } from '@big-ladle/core';
+import { type BottleLife, keepDate, type LeftoverLife } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import { role } from '../../theme/theme.ts';
-import { days, lastWholeDay, say, shortDay } from '../../words/say.ts';
+import { days, say, sayDate } from '../../words/say.ts';
 
 /** The colour of a verdict; its word always stands with it. */
 export const TONE: Record<BottleLife['verdict'] | LeftoverLife['verdict'], 'ready' | 'caution' | 'danger'> = {
@@ -12,25 +12,16 @@ export const TONE: Record<BottleLife['verdict'] | LeftoverLife['verdict'], 'read
   throwOut: 'danger',
 };
 
-/** The date as it stands under a bottle: the last whole day. */
-export function deadlineWord(
-  life: Pick<BottleLife, 'deadlineMs'> & { verdict: keyof typeof TONE },
-  nowMs: number,
+/** The date as it stands under a bottle or a leftover. */
+export const deadlineWord = (
+  life: { deadlineMs: number; verdict: keyof typeof TONE },
   zone: string,
-): string {
-  switch (life.verdict) {
-    case 'throwOut':
-      return say('verdict.throwOut');
-    case 'past':
-      return `past ${shortDay(life.deadlineMs, zone)}`;
-    case 'drinkToday':
-      return say('verdict.drinkToday');
-    case 'useToday':
-      return say('verdict.useToday');
-    default:
-      return lastWholeDay(life.deadlineMs, nowMs, zone);
-  }
-}
+): string =>
+  sayDate(
+    keepDate(life, zone),
+    zone,
+    say(life.verdict === 'useToday' ? 'verdict.useToday' : 'verdict.drinkToday'),
+  );
 
 /** What is left of a life, as a bar. */
 export function LifeBar({ life }: { life: BottleLife }) {

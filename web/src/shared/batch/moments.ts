@@ -28,6 +28,8 @@ export function momentsOf(clock: RunningClock): AlarmMoment[] {
       });
   };
   const then = thenDo(clock.next);
+  const { limitMs } = clock;
+  stand('limit', limitMs, say('stove.limit'), 'late');
   if (clock.kind === 'expected') {
     // A prediction calls before it is due: that is when the pot wants an eye.
     if (clock.stepKind === 'heat')
@@ -41,8 +43,18 @@ export function momentsOf(clock: RunningClock): AlarmMoment[] {
     return moments;
   }
   const stands = clock.stepKind === 'steep' || clock.stepKind === 'soak';
-  if (stands) stand('least', clock.minMs, 'long enough to strain', 'soft');
-  stand('due', clock.endMs, `${clock.stepKind === 'steep' ? 'at its best now' : 'time is up'}${then}`, 'due');
-  if (clock.stepKind !== 'own') stand('latest', clock.maxMs, `latest: go on now${then}`, 'late');
+  // Past its limit nothing is at its best, and nobody is led on as if it were.
+  const inTime = (atMs: number) => limitMs === null || atMs < limitMs;
+  if (stands && clock.minMs !== null && inTime(clock.minMs))
+    stand('least', clock.minMs, 'long enough to strain', 'soft');
+  const best = clock.stepKind === 'steep' ? 'at its best now' : 'time is up';
+  stand(
+    'due',
+    clock.endMs,
+    inTime(clock.endMs) ? `${best}${then}` : say('stove.pastLimit'),
+    inTime(clock.endMs) ? 'due' : 'late',
+  );
+  if (clock.stepKind !== 'own' && clock.maxMs !== null && inTime(clock.maxMs))
+    stand('latest', clock.maxMs, `latest: go on now${then}`, 'late');
   return moments;
 }

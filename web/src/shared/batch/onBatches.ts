@@ -1,4 +1,4 @@
-import { type BatchNow, batchAt, type Step } from '@big-ladle/core';
+import { type BatchNow, batchAt, MINUTE_MS, type Step, warmLimitOf } from '@big-ladle/core';
 import { useQueries } from '@tanstack/react-query';
 import type { Batch } from '../apiTypes.ts';
 import { tablesOf } from '../book.ts';
@@ -16,6 +16,8 @@ export interface RunningClock {
   minMs: number | null;
   maxMs: number | null;
   clockId: string | null;
+  /** From here on what stands there is not to be kept. */
+  limitMs: number | null;
   /** What is to be done when it is over. */
   next: Step | null;
 }
@@ -30,6 +32,15 @@ export interface OnBatch {
 function nextOf({ now, step }: OnBatch): Step | null {
   const { steps } = now.log.program;
   return steps[steps.findIndex((s) => s.id === step?.id) + 1] ?? null;
+}
+
+/** When the step that is on comes to its limit; null: it has none. */
+export function limitOf({ now, step, batch }: OnBatch): number | null {
+  const { startedMs } = now.log;
+  const entry = now.forecast.trace.find((t) => t.stepId === step?.id);
+  if (!step || !entry || startedMs === null || !batch.pins) return null;
+  const limit = warmLimitOf(entry, step, batch.pins.kitchen);
+  return limit ? startedMs + limit.atMin * MINUTE_MS : null;
 }
 
 /** The clocks of a batch: that of its step, and the cook's own. */
@@ -50,6 +61,7 @@ export function clocksOf(
     minMs: null,
     maxMs: null,
     clockId: c.id,
+    limitMs: null,
     next: null,
   }));
   const timed = step && ['heat', 'boil', 'steep', 'soak', 'cool'].includes(step.kind);
@@ -60,6 +72,7 @@ export function clocksOf(
       label: label(step),
       stepKind: step.kind,
       clockId: null,
+      limitMs: limitOf(on),
       next: nextOf(on),
       ...now.clock,
     });

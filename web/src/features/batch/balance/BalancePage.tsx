@@ -83,7 +83,7 @@ function OnBalance({ live }: { live: LiveBatch }) {
     if (!here || (poured && !row)) return null;
     const atMin = trace.at(-1)?.endMin ?? 0;
     const mixed = poured && row ? withPoured(here, row, poured.volumeMl, atMin) : here;
-    return keepingOf({ liquor: mixed, trace, hygiene });
+    return keepingOf({ liquor: mixed, hygiene });
   };
   const lineFor = (itemId: string): string =>
     program.lines.find((l) => l.itemId === itemId && sweeten?.lines.includes(l.id))?.id ??

@@ -56,7 +56,7 @@ export function LabelsPage() {
   const { shelf, isPending, error, refetch } = useShelf(nowMs);
   if (isPending) return <Loading />;
   if (!shelf) return <ErrorPanel error={error} again={refetch} />;
-  return <Labels shelf={shelf} />;
+  return <Labels shelf={shelf} nowMs={nowMs} />;
 }
 
 interface Choosable {
@@ -64,15 +64,18 @@ interface Choosable {
   title: string;
   note: string;
   labels: readonly LabelText[];
-  /** Its time is over: no label unless it is asked for. */
+  /** It is not to be kept: it gets no label. */
   over: boolean;
 }
 
-function useChoosable(shelf: Shelf): Choosable[] {
+const isOver = (life: { verdict: string }): boolean => life.verdict === 'past' || life.verdict === 'throwOut';
+
+function useChoosable(shelf: Shelf, nowMs: number): Choosable[] {
   const { book, tables } = useBook();
   return useMemo(() => {
     const to: Printed = {
       zone: shelf.kitchen.zone,
+      nowMs,
       origin: window.location.origin,
       tables,
       smallMlOf: (recipeId) => book.find((r) => r.id === recipeId)?.servingMl ?? null,
@@ -84,8 +87,8 @@ function useChoosable(shelf: Shelf): Choosable[] {
           id: item.facts.itemId,
           title: label.name,
           note: `${item.facts.sizeName.toLowerCase()}, ${within(label.until)}${item.facts.forWhom ? `, for ${item.facts.forWhom}` : ''}`,
-          labels: [label],
-          over: life.verdict === 'past' || life.verdict === 'throwOut',
+          labels: isOver(life) ? [] : [label],
+          over: isOver(life),
         };
       }),
       ...shelf.leftovers.map(({ item, life }): Choosable => {
@@ -95,19 +98,19 @@ function useChoosable(shelf: Shelf): Choosable[] {
           id: item.facts.itemId,
           title: label.name,
           note: `${num(leftover.portions)} ${leftover.portions === 1 ? 'portion' : 'portions'}`,
-          labels: Array.from({ length: leftover.portions }, () => label),
-          over: life.verdict === 'past' || life.verdict === 'throwOut',
+          labels: isOver(life) ? [] : Array.from({ length: leftover.portions }, () => label),
+          over: isOver(life),
         };
       }),
     ];
-  }, [shelf, book, tables]);
+  }, [shelf, nowMs, book, tables]);
 }
 
 const HOSTS_OF_THIS_MACHINE = new Set(['localhost', '127.0.0.1', '[::1]']);
 
-function Labels({ shelf }: { shelf: Shelf }) {
+function Labels({ shelf, nowMs }: { shelf: Shelf; nowMs: number }) {
   const [search, setSearch] = useSearchParams();
-  const all = useChoosable(shelf);
+  const all = useChoosable(shelf, nowMs);
   const asked = search.get('ids')?.split(',') ?? null;
   const batch = search.get('batch');
   const first = useMemo(() => {
@@ -140,6 +143,7 @@ function Labels({ shelf }: { shelf: Shelf }) {
     () => (measure ? pagesOf(labels, sheet, skip, measure) : []),
     [labels, sheet, skip, measure],
   );
+  const refused = all.filter((c) => c.over && ids.includes(c.id));
   const [printing, setPrinting] = useState(false);
   const [busy, setBusy] = useState(false);
   const perPage = sheet.columns * sheet.rows;
@@ -236,6 +240,11 @@ function Labels({ shelf }: { shelf: Shelf }) {
               </Box>
             </Box>
           </Panel>
+          {refused.length > 0 && (
+            <Alert severity="error" data-testid="no-label">
+              No label for {refused.map((c) => c.title).join(', ')}: not to be kept.
+            </Alert>
+          )}
           <Choose all={all} ids={ids} onIds={setChosen} />
           <Panel title="By hand" aside="a pen and a strip of tape" testId="by-hand">
             {[...new Set(labels.map(byHandLine))].map((line) => (
@@ -394,7 +403,7 @@ function Choose(props: {
   return (
     <Panel title="For which">
       <Box sx={{ display: 'flex', gap: 1, mb: 0.5 }}>
-        <Button size="small" onClick={() => onIds(all.map((c) => c.id))}>
+        <Button size="small" onClick={() => onIds(all.filter((c) => !c.over).map((c) => c.id))}>
           All
         </Button>
         <Button size="small" onClick={() => onIds([])}>
@@ -407,7 +416,8 @@ function Choose(props: {
             key={c.id}
             control={
               <Checkbox
-                checked={ids.includes(c.id)}
+                checked={ids.includes(c.id) && !c.over}
+                disabled={c.over}
                 onChange={(_, on) => onIds(on ? [...ids, c.id] : ids.filter((id) => id !== c.id))}
               />
             }

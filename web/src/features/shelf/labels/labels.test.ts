@@ -204,11 +204,12 @@ describe('what stands on it', () => {
       filledC: 4,
       volumeMl: 720,
       diameterCm: 8,
-      keeping: { ...keeping, sealedDays: 7, openDays: 5 },
+      keeping: { ...keeping, sealedDays: 7, uncutDays: 7, openDays: 5 },
     },
   };
   const to: Printed = {
     zone: 'UTC',
+    nowMs: filledMs,
     origin: 'http://192.168.7.20:4817',
     tables: SHIPPED_TABLES,
     smallMlOf: () => null,
@@ -255,7 +256,10 @@ describe('what stands on it', () => {
   it("a longer rule of one's own is said on the label as well; a bottle that is over says so", () => {
     expect(set_({}, {}, { ownDays: 20 }).under).toContain('date by the maker’s own rule');
     const over = bottleLabel(facts, { ...life(), verdict: 'throwOut' }, to);
-    expect(over.until).toBe('Throw it out');
+    expect(over.until).toBe('Not to be kept');
+    expect(bottleLabel(facts, { ...life(), verdict: 'drinkToday' }, to).until).toMatch(
+      /^Drink today, Fri.*20/,
+    );
   });
   it('a code of the batch that a pen can write', () => {
     expect(batchCode('batch-elf', filledMs, 'UTC')).toBe('1120-ELF');

@@ -5,8 +5,10 @@ import {
   cautionsOf,
   cautionTags,
   DAY_MS,
+  keepDate,
   type LeftoverItem,
   type LeftoverLife,
+  lastWholeDay,
   saysAlcohol,
   smallServings,
   type Tables,
@@ -27,8 +29,14 @@ export const batchCode = (batchId: string, madeMs: number, zone: string): string
   return `${day}-${tail}`;
 };
 
-/** The last whole day of a life. */
-const lastDay = (deadlineMs: number, zone: string): string => dayOf(deadlineMs - DAY_MS, zone);
+/** The date as it is printed: a day that is not past, or none at all. */
+function until(life: BottleLife | LeftoverLife, verb: 'Drink' | 'Use', { zone, nowMs }: Printed): string {
+  const date = keepDate(life, zone);
+  if (date.kind === 'day') return `${verb} by ${dayOf(date.dayMs, zone)}`;
+  return date.kind === 'today' ? `${verb} today, ${dayOf(nowMs, zone)}` : NO_LABEL;
+}
+/** What must not be kept gets no label: it is not to stand somewhere with a date on it. */
+const NO_LABEL = 'Not to be kept';
 
 /** What is in it, each by its plain name once, in the order in which it went in. */
 const containsOf = (itemIds: readonly string[], tables: Tables): string =>
@@ -42,6 +50,8 @@ const containsOf = (itemIds: readonly string[], tables: Tables): string =>
 
 export interface Printed {
   zone: string;
+  /** When it is printed. */
+  nowMs: number;
   origin: string;
   tables: Tables;
   /** A concentrated drink is taken by small glasses, mL; null: it is not. */
@@ -59,7 +69,7 @@ export function bottleLabel(facts: BottleItem, life: BottleLife, to: Printed): L
   const small = to.smallMlOf(facts.recipeId);
   const servings = small === null ? null : smallServings(bottle.volumeMl, small, 1);
   const lastsMs = servings
-    ? Math.min(life.deadlineMs - DAY_MS, bottle.filledMs + servings.days * DAY_MS)
+    ? Math.min(lastWholeDay(life.deadlineMs, zone), bottle.filledMs + servings.days * DAY_MS)
     : null;
   return {
     itemId: facts.itemId,
@@ -72,10 +82,7 @@ export function bottleLabel(facts: BottleItem, life: BottleLife, to: Printed): L
       .filter(Boolean)
       .join(', '),
     made: dayOf(bottle.filledMs, zone),
-    until:
-      life.verdict === 'throwOut' || life.verdict === 'past'
-        ? 'Throw it out'
-        : `Drink by ${lastDay(life.deadlineMs, zone)}`,
+    until: until(life, 'Drink', to),
     onceOpen: `Once open ${days(bottle.keeping.openDays)}`,
     keepCold: life.frozen ? 'keep frozen, thawed 3 days' : 'keep cold, at most 5 °C',
     taken:
@@ -104,10 +111,7 @@ export function leftoverLabel(
     name: say(`leftover.${leftover.kind}`),
     under: `${grams(leftover.massG / leftover.portions)} a portion, ${say(`portion.${strength}`)}`,
     made: dayOf(leftover.madeMs, zone),
-    until:
-      life.verdict === 'past' || life.verdict === 'throwOut'
-        ? 'Throw it out'
-        : `Use by ${lastDay(life.deadlineMs, zone)}`,
+    until: until(life, 'Use', to),
     onceOpen: sayDrink(facts.recipeId, facts.drinkName),
     keepCold: life.frozen ? 'keep frozen' : 'keep cold, at most 5 °C',
     taken: null,

@@ -1,0 +1,60 @@
+import { TZDate } from '@date-fns/tz';
+import type { BottleLife } from './clock.ts';
+import type { LeftoverLife } from './leftovers.ts';
+
+/** When tomorrow ends in a zone: a deadline before it leaves today as the last whole day. */
+export function endOfTomorrow(nowMs: number, zone: string): number {
+  const today = new TZDate(nowMs, zone);
+  return new TZDate(today.getFullYear(), today.getMonth(), today.getDate() + 2, zone).getTime();
+}
+
+/** When today began in a zone. */
+export function startOfToday(nowMs: number, zone: string): number {
+  const today = new TZDate(nowMs, zone);
+  return new TZDate(today.getFullYear(), today.getMonth(), today.getDate(), zone).getTime();
+}
+
+/**
+ * The last whole day before a deadline, as the noon of that day: whole days are rounded down in the kitchen's own zone,
+ * by the calendar, so that a day of 23 or 25 hours is one as well.
+ */
+export function lastWholeDay(deadlineMs: number, zone: string): number {
+  const end = new TZDate(deadlineMs, zone);
+  return new TZDate(end.getFullYear(), end.getMonth(), end.getDate() - 1, 12, zone).getTime();
+}
+
+/** The one date of a thing, wherever it is shown. */
+export type KeepDate =
+  /** To be drunk or used by the end of this day (its noon). */
+  | { kind: 'day'; dayMs: number }
+  /** Today is the last day; its time may end in the course of it. */
+  | { kind: 'today' }
+  /** It was good until the end of this day (its noon). */
+  | { kind: 'past'; dayMs: number }
+  | { kind: 'throwOut' };
+
+/** A life as a date: the only place where a deadline becomes one. */
+export function keepDate(
+  life: { deadlineMs: number; verdict: BottleLife['verdict'] | LeftoverLife['verdict'] },
+  zone: string,
+): KeepDate {
+  switch (life.verdict) {
+    case 'throwOut':
+      return { kind: 'throwOut' };
+    case 'past':
+      return { kind: 'past', dayMs: lastWholeDay(life.deadlineMs, zone) };
+    case 'drinkToday':
+    case 'useToday':
+      return { kind: 'today' };
+    case 'good':
+      return { kind: 'day', dayMs: lastWholeDay(life.deadlineMs, zone) };
+  }
+}
+
+/** The same as a day of the calendar, YYYY-MM-DD, for documents: null where it is not to be kept any more. */
+export function isoKeepDate(date: KeepDate, nowMs: number, zone: string): string | null {
+  if (date.kind === 'throwOut' || date.kind === 'past') return null;
+  const day = new TZDate(date.kind === 'today' ? nowMs : date.dayMs, zone);
+  const two = (n: number) => String(n).padStart(2, '0');
+  return `${day.getFullYear()}-${two(day.getMonth() + 1)}-${two(day.getDate())}`;
+}

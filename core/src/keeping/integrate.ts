@@ -1,0 +1,340 @@
+import { WATER_20_G_PER_ML } from '../liquor/composition.ts';
+import { MINUTE_MS } from '../log/foldBatch.ts';
+import type { ItemLog } from '../log/foldItem.ts';
+import { bottleLossWPerK } from '../physics/heat.ts';
+import { levelM } from '../physics/vesselShape.ts';
+import { HEAT_CAPACITY_J } from '../tables/constants.ts';
+import { KEEPING } from '../tables/keeping.ts';
+import { type Standing, type Surroundings, standingAt } from './around.ts';
+import type { Keeping } from './class.ts';
+import { CELL_MS, type FridgeTrack, trackAt } from './track.ts';
+
+export const DAY_MS = 24 * 60 * MINUTE_MS;
+export const HOUR_MS = 60 * MINUTE_MS;
+
+/** How fast life is spent at a temperature: 1 up to 5 °C, above that three times for each 10 °C over 4. */
+export const lifeRate = (tempC: number): number => (tempC <= 5 ? 1 : Math.exp(PER_C * (tempC - 4)));
+/** Three times for each 10 °C. */
+const PER_C = Math.log(3) / 10;
+
+/** A bottle as filled. */
+export interface BottleFacts {
+  filledMs: number;
+  /** When the clock of the lot began: before the filling, as a rule. */
+  clockStartMs: number;
+  filledC: number;
+  volumeMl: number;
+  diameterCm: number;
+  /** Bottles that were filled warm and put into the same fridge together, this one among them. */
+  hotTogether?: number;
+  keeping: Keeping;
+  /** What the rules of today give, where it was filled under others: the earlier date counts. */
+  newer?: { clockStartMs: number; filledC: number; keeping: Keeping };
+}
+
+/** How finely the temperature of a bottle is followed where no logger says more. */
+const SLICE_MS = CELL_MS;
+/** Inside this a bottle counts as having the temperature of its place, °C. */
+const CLOSE_C = 0.3;
+/** Older than this a bottle is followed no further: whatever it was, its time is over. */
+const FOLLOWED_MS = 3 * 366 * DAY_MS;
+
+/** What a stretch of time did to a bottle. */
+export interface Spent {
+  /** Of its life, ms. */
+  lifeMs: number;
+  /** Beyond rate 1: out of the cold, in it, and on its first way down. */
+  tableMs: number;
+  fridgeMs: number;
+  coolingMs: number;
+  /** Counted towards the hours on the table. */
+  warmMs: number;
+  hotMs: number;
+  guessedMs: number;
+  frozenMs: number;
+  /** Frozen after its first opening. */
+  frozenOpenMs: number;
+  /** Life left when it was thawed last may be no more than three days from then. */
+  thawCapMs: number;
+  /** The stages of its first cooling in the bottle, min. */
+  from60To21Min: number;
+  from21To5Min: number;
+}
+
+/** Where a bottle is on its way: what it has spent, how warm it is. */
+interface State {
+  spent: Spent;
+  tempC: number;
+  wasCold: boolean;
+  /** On its first way down since it was hot. */
+  firstCooling: boolean;
+  /** The warmest place that it has stood in on that way, °C. */
+  warmestC: number;
+}
+
+/** Heat of a full bottle over what its wall lets through: the time it takes to follow its place, ms. */
+function lagMs(bottle: BottleFacts): number {
+  const diameterM = bottle.diameterCm / 100;
+  return (
+    (((bottle.volumeMl / 1000) * WATER_20_G_PER_ML * HEAT_CAPACITY_J) /
+      bottleLossWPerK(diameterM, levelM(bottle.volumeMl, diameterM))) *
+    1000
+  );
+}
+
+/** Warm from the pot, and not cold since; rows of before 0.6.0 say no more than how warm it was filled. */
+const coolsOn = ({ keeping, filledC }: BottleFacts): boolean =>
+  keeping.cooling ? keeping.cooling.goesOn : filledC > KEEPING.firstStageToC;
+
+const startOf = (bottle: BottleFacts): State => ({
+  spent: {
+    lifeMs: Math.max(0, bottle.filledMs - bottle.clockStartMs),
+    tableMs: 0,
+    fridgeMs: 0,
+    coolingMs: 0,
+    warmMs: 0,
+    hotMs: 0,
+    guessedMs: 0,
+    frozenMs: 0,
+    frozenOpenMs: 0,
+    thawCapMs: Number.POSITIVE_INFINITY,
+    from60To21Min: 0,
+    from21To5Min: 0,
+  },
+  tempC: bottle.filledC,
+  wasCold: bottle.filledC <= KEEPING.warmFromC,
+  firstCooling: coolsOn(bottle),
+  warmestC: Number.NEGATIVE_INFINITY,
+});
+
+/**
+ * The rate on the first way down: nothing above 60 °C; down to 21 °C the bottle's own, but no faster than at 21 °C or at
+ * the warmest place it has stood in since, whichever is warmer; below that its own.
+ */
+function firstRate(tempC: number, warmestC: number): number {
+  if (tempC > KEEPING.warmC.to) return 0;
+  const own = lifeRate(tempC);
+  return tempC < KEEPING.firstStageToC
+    ? own
+    : Math.min(own, lifeRate(Math.max(KEEPING.firstStageToC, warmestC)));
+}
+
+/** Follows one bottle: T' = −(T − place)/τ, in slices, by the place it stands in and what the fridge's logger has read. */
+class Follower {
+  private readonly tauMs: number;
+  private readonly half: number;
+  private readonly full: number;
+
+  constructor(
+    private readonly bottle: BottleFacts,
+    private readonly around: Surroundings,
+    readonly state: State,
+    private readonly visit?: (atMs: number, spent: Spent, placeC: number) => void,
+  ) {
+    this.tauMs = lagMs(bottle);
+    this.half = Math.exp(-SLICE_MS / 2 / this.tauMs);
+    this.full = Math.exp(-SLICE_MS / this.tauMs);
+  }
+
+  /** A fridge into which much went in warm at once is no fridge until that is cold. */
+  private placeOf(standing: Standing, tempC: number): number {
+    const crowded =
+      this.state.firstCooling &&
+      standing.trackedBy !== null &&
+      (this.bottle.hotTogether ?? 1) > KEEPING.hotBottles.most &&
+      this.state.tempC > KEEPING.hotBottles.coldC;
+    return crowded ? Math.max(tempC, KEEPING.hotBottles.fridgeC) : tempC;
+  }
+
+  private slice(atMs: number, lengthMs: number, ownC: number, standing: Standing, settled: boolean): void {
+    const { state } = this;
+    const { spent } = state;
+    const placeC = this.placeOf(standing, ownC);
+    const isWhole = lengthMs === SLICE_MS;
+    const over = state.tempC - placeC;
+    const middleC = settled
+      ? placeC
+      : placeC + over * (isWhole ? this.half : Math.exp(-lengthMs / 2 / this.tauMs));
+    const endC = settled ? placeC : placeC + over * (isWhole ? this.full : Math.exp(-lengthMs / this.tauMs));
+    const inFridge = standing.trackedBy !== null;
+    if (state.firstCooling) {
+      state.warmestC = Math.max(state.warmestC, placeC);
+      const rate = firstRate(middleC, state.warmestC);
+      spent.lifeMs += rate * lengthMs;
+      spent.coolingMs += Math.max(0, rate - 1) * lengthMs;
+      const coldC = inFridge && placeC <= KEEPING.warmFridgeC ? KEEPING.coldEnoughC : KEEPING.warmC.from;
+      if (middleC <= KEEPING.warmC.to && middleC >= KEEPING.firstStageToC)
+        spent.from60To21Min += lengthMs / MINUTE_MS;
+      else if (middleC < KEEPING.firstStageToC && middleC > coldC) spent.from21To5Min += lengthMs / MINUTE_MS;
+      if (!inFridge && middleC <= KEEPING.warmC.to && middleC > KEEPING.warmFromC) spent.warmMs += lengthMs;
+      if (endC <= coldC) state.firstCooling = false;
+    } else {
+      const rate = lifeRate(middleC);
+      spent.lifeMs += rate * lengthMs;
+      // A warm fridge costs what it costs; a bottle that still cools in it spends its own warmth besides.
+      if (inFridge)
+        spent.fridgeMs += ((state.wasCold ? rate : Math.min(rate, lifeRate(placeC))) - 1) * lengthMs;
+      else spent.tableMs += (rate - 1) * lengthMs;
+      if (state.wasCold || !inFridge || placeC > KEEPING.warmFridgeC) {
+        if (middleC > (inFridge ? KEEPING.warmFridgeC : KEEPING.warmFromC)) spent.warmMs += lengthMs;
+        if (middleC > KEEPING.hotC) spent.hotMs += lengthMs;
+      }
+    }
+    state.tempC = endC;
+    if (endC <= KEEPING.warmFromC) state.wasCold = true;
+    this.visit?.(atMs + lengthMs, spent, placeC);
+  }
+
+  /** Whole cells of a logged fridge, the same sums as `slice` makes of a bottle whose first cooling is over. */
+  private cells(track: FridgeTrack, from: number, count: number, warmerC: number): void {
+    const { state } = this;
+    const { spent } = state;
+    let { tempC, wasCold } = state;
+    let lifeMs = 0;
+    let fridgeMs = 0;
+    let warm = 0;
+    let hot = 0;
+    let unread = 0;
+    for (let i = from; i < from + count; i++) {
+      const placeC = track.tempC[i]! + warmerC;
+      const over = tempC - placeC;
+      const middleC = placeC + over * this.half;
+      tempC = placeC + over * this.full;
+      const rate = lifeRate(middleC);
+      lifeMs += rate;
+      fridgeMs += (wasCold ? rate : Math.min(rate, lifeRate(placeC))) - 1;
+      if (middleC > KEEPING.warmFridgeC && (wasCold || placeC > KEEPING.warmFridgeC)) {
+        warm++;
+        if (middleC > KEEPING.hotC) hot++;
+      }
+      unread += track.guessed[i]!;
+      if (tempC <= KEEPING.warmFromC) wasCold = true;
+    }
+    state.tempC = tempC;
+    state.wasCold = wasCold;
+    spent.lifeMs += lifeMs * CELL_MS;
+    spent.fridgeMs += fridgeMs * CELL_MS;
+    spent.warmMs += warm * CELL_MS;
+    spent.hotMs += hot * CELL_MS;
+    spent.guessedMs += unread * CELL_MS;
+  }
+
+  /** Stands somewhere from one moment to another. */
+  stand(standing: Standing, fromMs: number, untilMs: number): void {
+    const { state, around } = this;
+    const track = standing.trackedBy === null ? null : around.track;
+    let atMs = fromMs;
+    while (atMs < untilMs) {
+      if (!track) {
+        // Once it has settled, the rest of the stay is one slice, unless each is to be seen.
+        const settled = Math.abs(state.tempC - this.placeOf(standing, standing.tempC)) < CLOSE_C;
+        const lengthMs =
+          settled && !this.visit ? untilMs - atMs : Math.min(SLICE_MS - (atMs % SLICE_MS), untilMs - atMs);
+        this.slice(atMs, lengthMs, standing.tempC, standing, settled);
+        atMs += lengthMs;
+        continue;
+      }
+      const warmerC = standing.trackedBy ?? 0;
+      const cell = Math.floor((atMs - track.fromMs) / CELL_MS);
+      const onGrid = atMs % CELL_MS === 0 && untilMs - atMs >= CELL_MS;
+      if (onGrid && cell >= 0 && cell < track.tempC.length && !this.visit && !state.firstCooling) {
+        // Whole cells in one run: nearly all of a bottle's life is spent here.
+        const whole = Math.min(track.tempC.length - cell, Math.floor((untilMs - atMs) / CELL_MS));
+        this.cells(track, cell, whole, warmerC);
+        atMs += whole * CELL_MS;
+        continue;
+      }
+      const lengthMs = Math.min(CELL_MS - (atMs % CELL_MS), untilMs - atMs);
+      if (cell >= 0 && track.guessed[cell] === 1) state.spent.guessedMs += lengthMs;
+      this.slice(atMs, lengthMs, trackAt(track, atMs) + warmerC, standing, false);
+      atMs += lengthMs;
+    }
+  }
+
+  /** The clock stands; what is taken out again has three days at most. */
+  freeze(standing: Standing, fromMs: number, untilMs: number, openedMs: number): void {
+    const { spent } = this.state;
+    spent.frozenMs += untilMs - fromMs;
+    if (untilMs > openedMs) spent.frozenOpenMs += untilMs - Math.max(fromMs, openedMs);
+    this.state.tempC = standing.tempC;
+    this.state.wasCold = true;
+    this.state.firstCooling = false;
+    this.visit?.(untilMs, spent, standing.tempC);
+  }
+}
+
+/** How warm it is to be where a bottle stands now, °C. */
+const expectedAt = (standing: Standing, around: Surroundings): number =>
+  standing.trackedBy !== null && around.track ? around.track.expectedC + standing.trackedBy : standing.tempC;
+
+export interface Followed {
+  spent: Spent;
+  /** Where it stands at the end. */
+  standing: Standing;
+  /**
+   * What is to come where it stands now: its way down, as long as it is still on it, and then the rate of the place.
+   * @param budgetMs it is looked no further than to the spending of this.
+   * @returns what will have been spent, when that is, and the rate from there on.
+   */
+  ahead: (budgetMs: number) => { spent: Spent; atMs: number; rate: number };
+}
+
+/** The longest that a full bottle is on its way to the temperature of its place, ms. */
+const SETTLES_MS = 3 * DAY_MS;
+
+/**
+ * Follows a bottle from its filling to `endMs`.
+ * @param budgetMs its life, for what a thawed one has left.
+ * @param visit told after every slice.
+ */
+export function follow(
+  bottle: BottleFacts,
+  log: ItemLog,
+  around: Surroundings,
+  budgetMs: number,
+  endMs: number,
+  visit?: (atMs: number, spent: Spent, placeC: number) => void,
+): Followed {
+  const follower = new Follower(bottle, around, startOf(bottle), visit);
+  const { spent } = follower.state;
+  const openedMs = log.openedMs ?? Number.POSITIVE_INFINITY;
+  const lastMs = Math.min(endMs, bottle.filledMs + FOLLOWED_MS);
+  for (const [index, stay] of log.places.entries()) {
+    const standing = standingAt(around, stay.place);
+    const untilMs = Math.min(lastMs, log.places[index + 1]?.fromMs ?? lastMs);
+    const atMs = Math.max(stay.fromMs, bottle.filledMs);
+    if (atMs >= untilMs) continue;
+    if (!standing.frozen) {
+      follower.stand(standing, atMs, untilMs);
+      continue;
+    }
+    follower.freeze(standing, atMs, untilMs, openedMs);
+    const next = log.places[index + 1];
+    if (next && next.fromMs <= lastMs && !standingAt(around, next.place).frozen) {
+      const leftMs = Math.min(budgetMs, spent.thawCapMs) - spent.lifeMs;
+      spent.thawCapMs = spent.lifeMs + Math.min(leftMs, KEEPING.thawedDays * DAY_MS);
+    }
+  }
+  // Followed no further, what is left of its time ran at least at rate 1.
+  if (lastMs < endMs) spent.lifeMs += endMs - lastMs;
+  const standing = standingAt(around, log.places.at(-1)!.place);
+  const expectedC = expectedAt(standing, around);
+  return {
+    spent,
+    standing,
+    ahead: (budget) => {
+      const { state } = follower;
+      const rate = lifeRate(expectedC);
+      if (!state.firstCooling || standing.frozen) return { spent, atMs: endMs, rate };
+      // As it will be: in the same place, with the warmth that is expected there.
+      const later = new Follower(bottle, { ...around, track: null }, { ...state, spent: { ...spent } });
+      const settled = { ...standing, tempC: expectedC };
+      let atMs = endMs;
+      while (atMs < endMs + SETTLES_MS && later.state.firstCooling && later.state.spent.lifeMs < budget) {
+        later.stand(settled, atMs, atMs + SLICE_MS);
+        atMs += SLICE_MS;
+      }
+      return { spent: later.state.spent, atMs, rate };
+    },
+  };
+}

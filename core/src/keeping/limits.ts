@@ -1,0 +1,48 @@
+import { isColdPlace } from '../program/exposure.ts';
+import type { Kitchen } from '../program/kitchen.ts';
+import type { Step, TraceEntry } from '../program/types.ts';
+import { KEEPING } from '../tables/keeping.ts';
+import { acidEvidence } from './class.ts';
+
+/** A moment of a step from which on what stands there is not to be kept. */
+export interface WarmLimit {
+  /** Minute of the batch. */
+  atMin: number;
+  /** Four warm hours while not shown to be acid, or the first stage of its cooling. */
+  kind: 'warm' | 'cooling';
+}
+
+/** Steps in which something stands, so that minutes are all that passes. */
+const STANDS: ReadonlySet<Step['kind']> = new Set(['soak', 'steep', 'cool']);
+
+/**
+ * When a step that goes on comes to "throw out": counted from its end as the trace has it, forwards and backwards, for
+ * there minutes count one for one.
+ * @returns null where it is acid, cold, or no step in which anything stands.
+ */
+export function warmLimitOf(
+  entry: TraceEntry,
+  step: Step,
+  kitchen: Pick<Kitchen, 'fridgeC'>,
+): WarmLimit | null {
+  if (!STANDS.has(step.kind) || !('place' in step)) return null;
+  const { liquor } = entry.after;
+  const { cooling, tempC } = liquor;
+  const before = entry.before.liquor.cooling;
+  const acid = acidEvidence(liquor).shown;
+  const limits: WarmLimit[] = [];
+  const warmMost = KEEPING.warmSteepH * 60;
+  const goesOn =
+    !acid &&
+    !isColdPlace(step.place, kitchen.fridgeC) &&
+    tempC < KEEPING.warmC.to &&
+    tempC > KEEPING.warmC.from;
+  const counted = cooling.unsafeMin > before.unsafeMin;
+  if (cooling.unsafeMin > warmMost ? counted : goesOn && counted)
+    limits.push({ kind: 'warm', atMin: entry.endMin - (cooling.unsafeMin - warmMost) });
+  const stageMost = KEEPING.stagesH.first * 60;
+  const inStage = cooling.from60To21Min > before.from60To21Min;
+  if (!acid && inStage && (cooling.from60To21Min > stageMost || tempC >= KEEPING.firstStageToC))
+    limits.push({ kind: 'cooling', atMin: entry.endMin - (cooling.from60To21Min - stageMost) });
+  return limits.sort((a, b) => a.atMin - b.atMin)[0] ?? null;
+}

@@ -1,0 +1,81 @@
+import { type Label, withLabels } from './labels.ts';
+import type { IngredientRow, LiquidRow, SweetenerRow, Tables } from './types.ts';
+
+/** Rows of the tables as they were when a batch began. */
+export interface PinnedRows {
+  ingredients: readonly IngredientRow[];
+  liquids: readonly LiquidRow[];
+  sweeteners: readonly SweetenerRow[];
+}
+
+/** The rows that some items have in the tables; items that the tables do not know are passed over. */
+export function rowsFor(tables: Tables, itemIds: Iterable<string>): PinnedRows {
+  const ids = [...new Set(itemIds)];
+  const of = <T>(table: ReadonlyMap<string, T>): T[] => ids.flatMap((id) => table.get(id) ?? []);
+  return {
+    ingredients: of(tables.ingredients),
+    liquids: of(tables.liquids),
+    sweeteners: of(tables.sweeteners),
+  };
+}
+
+/** Pinned rows with more beside them: what is pinned already stays. */
+export function joinedRows(pinned: PinnedRows, more: PinnedRows): PinnedRows {
+  const join = <T extends { id: string }>(a: readonly T[], b: readonly T[]): readonly T[] => {
+    const known = new Set(a.map((r) => r.id));
+    const fresh = b.filter((r) => !known.has(r.id));
+    return fresh.length ? [...a, ...fresh] : a;
+  };
+  const ingredients = join(pinned.ingredients, more.ingredients);
+  const liquids = join(pinned.liquids, more.liquids);
+  const sweeteners = join(pinned.sweeteners, more.sweeteners);
+  const same =
+    ingredients === pinned.ingredients && liquids === pinned.liquids && sweeteners === pinned.sweeteners;
+  return same ? pinned : { ingredients, liquids, sweeteners };
+}
+
+/** What a batch pinned of the tables. */
+export interface TablePins {
+  /** Left out by a batch of before 0.6.0 that no upgrade has reached yet. */
+  rows?: PinnedRows | undefined;
+  /** The cook's own ingredients as they were. */
+  ingredients?: readonly IngredientRow[] | undefined;
+  kitchen: { labels: readonly Label[] };
+}
+
+/** Nobody was asked: everything that shortens how long it keeps counts as yes. */
+const UNANSWERED = { milk: true, garlic: true, live: true, lowAcid: true } as const;
+
+/**
+ * The tables as a batch pinned them, over today's: a pinned row counts as it was. One that says nothing of its traits
+ * takes those of today's row of its id.
+ */
+export function pinnedTables(today: Tables, pins: TablePins): Tables {
+  const { rows } = pins;
+  const over = <T extends { id: string }>(
+    table: ReadonlyMap<string, T>,
+    own: readonly T[],
+    traits: (now: T | undefined, row: T) => T,
+  ): ReadonlyMap<string, T> =>
+    own.length ? new Map([...table, ...own.map((r) => [r.id, traits(table.get(r.id), r)] as const)]) : table;
+  const custom = (pins.ingredients ?? []).map((row) => ({
+    ...row,
+    unknown: true as const,
+    keeping: row.keeping ?? UNANSWERED,
+  }));
+  const pinned: Tables = {
+    version: today.version,
+    ingredients: over(
+      over(today.ingredients, rows?.ingredients ?? [], (now, row) => ({
+        ...row,
+        ...(row.keeping === undefined && now?.keeping ? { keeping: now.keeping } : {}),
+        ...(row.unknown === undefined && now?.unknown ? { unknown: now.unknown } : {}),
+      })),
+      custom,
+      (_, row) => row,
+    ),
+    liquids: over(today.liquids, rows?.liquids ?? [], (_, row) => row),
+    sweeteners: over(today.sweeteners, rows?.sweeteners ?? [], (_, row) => row),
+  };
+  return withLabels(pinned, pins.kitchen.labels);
+}
