@@ -42,6 +42,8 @@ export function acidEvidence(liquor: Liquor): AcidEvidence {
 export interface CoolingSoFar {
   from60To21Min: number;
   from21To5Min: number;
+  /** Warm before it was ever heated: it counts like a slow cooling. */
+  rawWarmMin: number;
   /** It was hot, and has not been cold since: its cooling goes on in the bottle. */
   goesOn: boolean;
 }
@@ -88,10 +90,13 @@ export interface KeepingInput {
 
 export const hoursOf = (minutes: number): number => Math.round(minutes / 6) / 10;
 
-/** Days that a slow first cooling costs what is shown to be acid, whatever its class. */
-export function coolingCutDays(from60To21Min: number): number {
+/**
+ * Days that a slow first cooling costs, whatever the class. What is not shown to be acid is thrown out after two such
+ * hours where it was hot; where it never was, it pays like the rest.
+ */
+export function coolingCutDays(slowMin: number): number {
   const { free, oneDay } = KEEPING.slowCoolingH;
-  const hours = from60To21Min / 60;
+  const hours = slowMin / 60;
   return hours <= free ? 0 : hours <= oneDay ? 1 : 2;
 }
 
@@ -102,6 +107,17 @@ export function missedStage(
   if (cooling.from60To21Min > KEEPING.stagesH.first * 60) return 'first';
   return cooling.from21To5Min > KEEPING.stagesH.second * 60 ? 'second' : null;
 }
+
+/** Hours that count for the cut: of the way down from 60 °C, and warm ones of what was never heated. */
+export const slowCoolingMin = (cooling: Pick<CoolingSoFar, 'from60To21Min' | 'rawWarmMin'>): number =>
+  cooling.from60To21Min + cooling.rawWarmMin;
+
+/** What the cut took, as a reason. */
+export const saidCut = (cooling: CoolingSoFar, days: number): Said =>
+  said(cooling.from60To21Min >= cooling.rawWarmMin ? 'keep.cut.slowCooling' : 'keep.cut.stoodWarm', {
+    hours: hoursOf(slowCoolingMin(cooling)),
+    days,
+  });
 
 /** The same as a reason. */
 export const saidMissed = (stage: 'first' | 'second', cooling: CoolingSoFar): Said =>
@@ -125,8 +141,8 @@ export function keepingOf({ liquor, hygiene }: KeepingInput): Keeping {
   const { keepClass, raw } = classOf(liquor.origins, acid.shown);
   const clockStartMin = clockStart(liquor.origins, raw);
   const live = liquor.origins.some((o) => o.kind === 'live');
-  const { from60To21Min, from21To5Min, hot, cold, unsafeMin, boiledAgain } = liquor.cooling;
-  const cooling: CoolingSoFar = { from60To21Min, from21To5Min, goesOn: hot && !cold };
+  const { from60To21Min, from21To5Min, rawWarmMin, hot, cold, unsafeMin, boiledAgain } = liquor.cooling;
+  const cooling: CoolingSoFar = { from60To21Min, from21To5Min, rawWarmMin, goesOn: hot && !cold };
   const thrown = (...reasons: Said[]): Keeping => ({
     keepClass,
     acid,
@@ -197,8 +213,8 @@ export function keepingOf({ liquor, hygiene }: KeepingInput): Keeping {
   if (hygiene === 'clean' && !preserved && days.sealed > KEEPING.cleanOnlyDays) {
     limit({ sealed: KEEPING.cleanOnlyDays, open: days.open }, 'keep.cap.clean');
   }
-  const cut = acid.shown ? coolingCutDays(from60To21Min) : 0;
-  if (cut > 0) reasons.push(said('keep.cut.slowCooling', { hours: hoursOf(from60To21Min), days: cut }));
+  const cut = coolingCutDays(slowCoolingMin(cooling));
+  if (cut > 0) reasons.push(saidCut(cooling, cut));
   const sealedDays = Math.max(0, days.sealed - cut);
   return {
     keepClass,

@@ -4,7 +4,15 @@ import { KEEPING } from '../tables/keeping.ts';
 import { type Said, said } from '../units/result.ts';
 import type { Surroundings } from './around.ts';
 import { checkKindOf, meaningOf } from './check.ts';
-import { type CoolingSoFar, coolingCutDays, hoursOf, missedStage, saidMissed } from './class.ts';
+import {
+  type CoolingSoFar,
+  coolingCutDays,
+  hoursOf,
+  missedStage,
+  saidCut,
+  saidMissed,
+  slowCoolingMin,
+} from './class.ts';
 import { type BottleFacts, DAY_MS, follow, HOUR_MS, lifeRate, type Spent } from './integrate.ts';
 import { CELL_MS, type FridgeTrack, trackAt, type WarmSpell } from './track.ts';
 
@@ -44,9 +52,10 @@ export interface LifeAsk {
 }
 
 /** The cooling of a bottle from the pot on: what it went through there, and its own way down. */
-const coolingOf = (bottle: BottleFacts, spent: Spent): CoolingSoFar => ({
+export const coolingOf = (bottle: BottleFacts, spent: Spent): CoolingSoFar => ({
   from60To21Min: (bottle.keeping.cooling?.from60To21Min ?? 0) + spent.from60To21Min,
   from21To5Min: (bottle.keeping.cooling?.from21To5Min ?? 0) + spent.from21To5Min,
+  rawWarmMin: bottle.keeping.cooling?.rawWarmMin ?? 0,
   goesOn: false,
 });
 
@@ -99,7 +108,7 @@ function lifeByOne(
   const settled = ahead(Number.POSITIVE_INFINITY);
   const cooling = coolingOf(bottle, settled.spent);
   // Rows of before 0.6.0 have had the cut of their pot.
-  const cutDays = keeping.acid.shown ? coolingCutDays(cooling.from60To21Min) : 0;
+  const cutDays = coolingCutDays(slowCoolingMin(cooling));
   const toolMs = Math.max(0, uncutMs - cutDays * DAY_MS);
   const budgetMs = ownMs ?? toolMs;
   const atFilling = Math.max(1, budgetMs - Math.max(0, bottle.filledMs - bottle.clockStartMs));
@@ -117,7 +126,9 @@ function lifeByOne(
   let deadlineMs = endOf(budgetMs);
   let toolDeadlineMs = endOf(toolMs);
 
-  const reasons: Said[] = keeping.reasons.filter((r) => r.code !== 'keep.cut.slowCooling');
+  const reasons: Said[] = keeping.reasons.filter(
+    (r) => !r.code.startsWith('keep.cut.') || keeping.uncutDays === undefined,
+  );
   const longer: Said[] = [];
   const costs = (ms: number, reason: string, without: string, params: Said['params'] = {}): void => {
     if (ms <= HOUR_MS / 2) return;
@@ -125,8 +136,7 @@ function lifeByOne(
     reasons.push(said(reason, { ...params, days }));
     longer.push(said(without, { days }));
   };
-  if (cutDays > 0)
-    reasons.push(said('keep.cut.slowCooling', { hours: hoursOf(cooling.from60To21Min), days: cutDays }));
+  if (cutDays > 0) reasons.push(saidCut(cooling, cutDays));
   if (cutDays > 0 && spent.coolingMs > 0) longer.push(said('longer.coolBeforeFilling', { days: cutDays }));
   costs(settled.spent.coolingMs, 'keep.life.cooling', 'longer.coolFirst', {
     hours: hoursOf(settled.spent.from60To21Min + settled.spent.from21To5Min),
@@ -228,7 +238,7 @@ export function lifeCurve(
   follow(bottle, log, around, uncutMs, endMs, (atMs, spent, placeC) => {
     // A cut is taken as soon as its hours are over.
     const cutDays =
-      ownDays === null && keeping.acid.shown ? coolingCutDays(coolingOf(bottle, spent).from60To21Min) : 0;
+      ownDays === null && keeping.acid.shown ? coolingCutDays(slowCoolingMin(coolingOf(bottle, spent))) : 0;
     const budgetMs = uncutMs - cutDays * DAY_MS;
     last = { atMs, leftDays: Math.max(0, (budgetMs - Math.max(spent.lifeMs, 0)) / DAY_MS), placeC };
     if (atMs < nextMs) return;

@@ -66,6 +66,8 @@ interface State {
   spent: Spent;
   tempC: number;
   wasCold: boolean;
+  /** Taken out of the fridge once: what is warm in it after that is warm from outside. */
+  wasOut: boolean;
   /** On its first way down since it was hot. */
   firstCooling: boolean;
   /** The warmest place that it has stood in on that way, °C. */
@@ -86,12 +88,25 @@ function lagMs(bottle: BottleFacts): number {
 const coolsOn = ({ keeping, filledC }: BottleFacts): boolean =>
   keeping.cooling ? keeping.cooling.goesOn : filledC > KEEPING.firstStageToC;
 
-const startOf = (bottle: BottleFacts): State => ({
+/**
+ * What the pot's part of a first cooling costs beyond rate 1, ms, where the bottle goes on with it: the whole way down
+ * is one cooling, so that waiting warm in the pot is never cheaper than cooling in the bottle. Above 21 °C at the rate
+ * of 21 °C or of the room, whichever is warmer; below that at most as at 21 °C.
+ */
+function potCoolingMs(bottle: BottleFacts, roomC: number): number {
+  const { cooling } = bottle.keeping;
+  if (!cooling?.goesOn) return 0;
+  const warm = lifeRate(Math.max(KEEPING.firstStageToC, roomC)) - 1;
+  const cool = lifeRate(KEEPING.firstStageToC) - 1;
+  return (warm * cooling.from60To21Min + cool * cooling.from21To5Min) * MINUTE_MS;
+}
+
+const startOf = (bottle: BottleFacts, { roomC }: Surroundings): State => ({
   spent: {
-    lifeMs: Math.max(0, bottle.filledMs - bottle.clockStartMs),
+    lifeMs: Math.max(0, bottle.filledMs - bottle.clockStartMs) + potCoolingMs(bottle, roomC),
     tableMs: 0,
     fridgeMs: 0,
-    coolingMs: 0,
+    coolingMs: potCoolingMs(bottle, roomC),
     warmMs: 0,
     hotMs: 0,
     guessedMs: 0,
@@ -103,8 +118,10 @@ const startOf = (bottle: BottleFacts): State => ({
   },
   tempC: bottle.filledC,
   wasCold: bottle.filledC <= KEEPING.warmFromC,
+  wasOut: false,
   firstCooling: coolsOn(bottle),
-  warmestC: Number.NEGATIVE_INFINITY,
+  // The pot stood in the room.
+  warmestC: (bottle.keeping.cooling?.from60To21Min ?? 0) > 0 ? roomC : Number.NEGATIVE_INFINITY,
 });
 
 /**
@@ -118,6 +135,9 @@ function firstRate(tempC: number, warmestC: number): number {
     ? own
     : Math.min(own, lifeRate(Math.max(KEEPING.firstStageToC, warmestC)));
 }
+
+/** As cold as this it has been cold: in a fridge that is one, from 8 °C on. */
+const coldOf = (inFridge: boolean): number => (inFridge ? KEEPING.warmFridgeC : KEEPING.warmFromC);
 
 /** Follows one bottle: T' = −(T − place)/τ, in slices, by the place it stands in and what the fridge's logger has read. */
 class Follower {
@@ -157,16 +177,23 @@ class Follower {
       : placeC + over * (isWhole ? this.half : Math.exp(-lengthMs / 2 / this.tauMs));
     const endC = settled ? placeC : placeC + over * (isWhole ? this.full : Math.exp(-lengthMs / this.tauMs));
     const inFridge = standing.trackedBy !== null;
+    const above = (limitC: number) => this.msAbove(limitC, state.tempC, endC, placeC, lengthMs);
     if (state.firstCooling) {
       state.warmestC = Math.max(state.warmestC, placeC);
-      const rate = firstRate(middleC, state.warmestC);
-      spent.lifeMs += rate * lengthMs;
-      spent.coolingMs += Math.max(0, rate - 1) * lengthMs;
+      const hotMs = above(KEEPING.warmC.to);
+      const coolingMs = lengthMs - hotMs;
+      const rate = firstRate(Math.min(middleC, KEEPING.warmC.to), state.warmestC);
+      spent.lifeMs += rate * coolingMs;
+      // What a warm fridge costs by itself is the fridge's; the rest is the bottle's own warmth.
+      const byFridge = inFridge ? Math.max(0, Math.min(rate, lifeRate(placeC)) - 1) : 0;
+      spent.fridgeMs += byFridge * coolingMs;
+      spent.coolingMs += Math.max(0, rate - 1 - byFridge) * coolingMs;
       const coldC = inFridge && placeC <= KEEPING.warmFridgeC ? KEEPING.coldEnoughC : KEEPING.warmC.from;
-      if (middleC <= KEEPING.warmC.to && middleC >= KEEPING.firstStageToC)
-        spent.from60To21Min += lengthMs / MINUTE_MS;
-      else if (middleC < KEEPING.firstStageToC && middleC > coldC) spent.from21To5Min += lengthMs / MINUTE_MS;
-      if (!inFridge && middleC <= KEEPING.warmC.to && middleC > KEEPING.warmFromC) spent.warmMs += lengthMs;
+      // At 21 °C itself it is still in the first stage, as in the pot.
+      const firstMs = above(KEEPING.firstStageToC - 1e-6);
+      spent.from60To21Min += (firstMs - hotMs) / MINUTE_MS;
+      spent.from21To5Min += (above(coldC) - firstMs) / MINUTE_MS;
+      if (!inFridge) spent.warmMs += above(KEEPING.warmFromC) - hotMs;
       if (endC <= coldC) state.firstCooling = false;
     } else {
       const rate = lifeRate(middleC);
@@ -175,14 +202,24 @@ class Follower {
       if (inFridge)
         spent.fridgeMs += ((state.wasCold ? rate : Math.min(rate, lifeRate(placeC))) - 1) * lengthMs;
       else spent.tableMs += (rate - 1) * lengthMs;
-      if (state.wasCold || !inFridge || placeC > KEEPING.warmFridgeC) {
-        if (middleC > (inFridge ? KEEPING.warmFridgeC : KEEPING.warmFromC)) spent.warmMs += lengthMs;
-        if (middleC > KEEPING.hotC) spent.hotMs += lengthMs;
+      if (state.wasCold || state.wasOut || !inFridge || placeC > KEEPING.warmFridgeC) {
+        spent.warmMs += above(inFridge ? KEEPING.warmFridgeC : KEEPING.warmFromC);
+        spent.hotMs += above(KEEPING.hotC);
       }
     }
+    if (!inFridge) state.wasOut = true;
     state.tempC = endC;
-    if (endC <= KEEPING.warmFromC) state.wasCold = true;
+    if (endC <= coldOf(inFridge)) state.wasCold = true;
     this.visit?.(atMs + lengthMs, spent, placeC);
+  }
+
+  /** Of a slice, how long the bottle is above a temperature, ms: it goes from one end to the other without turning. */
+  private msAbove(limitC: number, fromC: number, toC: number, placeC: number, lengthMs: number): number {
+    if (fromC > limitC && toC > limitC) return lengthMs;
+    if (fromC <= limitC && toC <= limitC) return 0;
+    const share = (fromC - placeC) / (limitC - placeC);
+    const crossMs = share > 0 ? Math.min(lengthMs, Math.max(0, this.tauMs * Math.log(share))) : lengthMs;
+    return fromC > limitC ? crossMs : lengthMs - crossMs;
   }
 
   /** Whole cells of a logged fridge, the same sums as `slice` makes of a bottle whose first cooling is over. */
@@ -190,6 +227,7 @@ class Follower {
     const { state } = this;
     const { spent } = state;
     let { tempC, wasCold } = state;
+    const { wasOut } = state;
     let lifeMs = 0;
     let fridgeMs = 0;
     let warm = 0;
@@ -203,12 +241,12 @@ class Follower {
       const rate = lifeRate(middleC);
       lifeMs += rate;
       fridgeMs += (wasCold ? rate : Math.min(rate, lifeRate(placeC))) - 1;
-      if (middleC > KEEPING.warmFridgeC && (wasCold || placeC > KEEPING.warmFridgeC)) {
+      if (middleC > KEEPING.warmFridgeC && (wasCold || wasOut || placeC > KEEPING.warmFridgeC)) {
         warm++;
         if (middleC > KEEPING.hotC) hot++;
       }
       unread += track.guessed[i]!;
-      if (tempC <= KEEPING.warmFromC) wasCold = true;
+      if (tempC <= coldOf(true)) wasCold = true;
     }
     state.tempC = tempC;
     state.wasCold = wasCold;
@@ -295,7 +333,7 @@ export function follow(
   endMs: number,
   visit?: (atMs: number, spent: Spent, placeC: number) => void,
 ): Followed {
-  const follower = new Follower(bottle, around, startOf(bottle), visit);
+  const follower = new Follower(bottle, around, startOf(bottle, around), visit);
   const { spent } = follower.state;
   const openedMs = log.openedMs ?? Number.POSITIVE_INFINITY;
   const lastMs = Math.min(endMs, bottle.filledMs + FOLLOWED_MS);

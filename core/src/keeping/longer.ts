@@ -19,7 +19,7 @@ const CHANGES: readonly { code: string; changed: (input: KeepingInput) => Keepin
   },
   {
     code: 'longer.coolFast',
-    changed: (i) => withCooling(i, { from60To21Min: 0, from21To5Min: 0 }),
+    changed: (i) => withCooling(i, { from60To21Min: 0, from21To5Min: 0, rawWarmMin: 0 }),
   },
   {
     code: 'longer.steepCold',

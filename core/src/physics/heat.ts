@@ -55,8 +55,17 @@ export type PathEnd = 'reached' | 'timeUp' | 'never';
 
 /** Largest change of temperature in one stretch, °C: keeps the rate of extraction along the path within half a per cent. */
 const STRETCH_C = 6;
+/** Temperatures at which something begins or ends to count: a stretch ends there, so that the moment is exact, °C. */
+const MARKS_C = [85, 60, 21, 8, 5];
+const nextMark = (fromC: number, direction: number, toC: number): number =>
+  MARKS_C.reduce(
+    (next, mark) => ((mark - fromC) * direction > 1e-9 && (next - mark) * direction > 0 ? mark : next),
+    toC,
+  );
 /** Closer to its end temperature than this a vessel counts as settled, °C. */
 const SETTLED_C = 0.02;
+/** Rounds in which the middle of a stretch is found: each takes the miss down to a tenth or less. */
+const MIDDLE_ROUNDS = 3;
 /** Longest stretch, minutes. */
 const STRETCH_MIN = 240;
 /** A path that takes longer than this never gets there for a cook, minutes. */
@@ -96,7 +105,7 @@ export function temperaturePath(
     if (targetC !== null && Math.abs(tempC - targetC) < 1e-9) return done('reached');
     if (gone >= limitMin - 1e-9) return done(targetC === null ? 'timeUp' : 'never');
     const direction = Math.sign(settlesAt(tempC) - tempC) || 1;
-    let nextC = tempC + direction * STRETCH_C;
+    let nextC = nextMark(tempC, direction, tempC + direction * STRETCH_C);
     if (targetC !== null) {
       if (Math.sign(targetC - tempC) !== direction) return done('never');
       nextC = direction > 0 ? Math.min(nextC, targetC) : Math.max(nextC, targetC);
@@ -113,14 +122,12 @@ export function temperaturePath(
     const cut = minutes > Math.min(left, STRETCH_MIN);
     minutes = Math.min(minutes, left, STRETCH_MIN);
     const reaches = (settlesC: number): number => settlesC + (tempC - settlesC) * Math.exp(-minutes / tauMin);
-    const early = reaches(restC);
-    // Cut short by the clock, the stretch has another middle than was assumed: taken again with its own.
-    const toC =
-      targetC !== null && nextC === targetC && !cut
-        ? targetC
-        : cut && wattsPerLPerH > 0
-          ? reaches(settlesAt((tempC + early) / 2))
-          : early;
+    const reached = !cut && (restC - nextC) * direction > SETTLED_C;
+    let toC = reached ? nextC : reaches(restC);
+    // Cut short by the clock or by its end temperature, the stretch has another middle than was assumed: taken again with
+    // its own, until it stays where it is.
+    if (!reached && wattsPerLPerH > 0)
+      for (let round = 0; round < MIDDLE_ROUNDS; round++) toC = reaches(settlesAt((tempC + toC) / 2));
     const endC = Number.isFinite(toC) ? toC : tempC;
     const steamL =
       (openEvaporation((tempC + endC) / 2, airKPa, setting.surfaceM2) * steamShare * minutes) / 60;

@@ -330,6 +330,7 @@ export function live(
         stretches,
         coldPlace,
         coldPlace ? 0 : unsafeMinutes(vessel, rows, stretches, read),
+        work.kitchen.roomC,
       ),
       read,
     ),

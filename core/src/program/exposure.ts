@@ -16,6 +16,7 @@ export const NO_COOLING: CoolingTally = Object.freeze({
   from21To5Min: 0,
   warmMin: 0,
   unsafeMin: 0,
+  rawWarmMin: 0,
   hot: false,
   cold: false,
   fullHeatMin: 0,
@@ -71,7 +72,9 @@ const STAGE_MIN = { first: KEEPING.stagesH.first * 60, second: KEEPING.stagesH.s
  * The tally begun anew by a full heating, where that is allowed: after a cooling within its limits, and once after a
  * first stage that was missed by so little that it is under four hours since 60 °C. Any other missed cooling stays.
  */
-function afterFullHeating(t: CoolingTally): CoolingTally {
+function afterFullHeating(tally: CoolingTally): CoolingTally {
+  // What it stood warm before it was ever hot is no cooling.
+  const t = { ...tally, rawWarmMin: 0 };
   const missed = t.from60To21Min > STAGE_MIN.first || t.from21To5Min > STAGE_MIN.second;
   const soon = t.from60To21Min + t.from21To5Min < KEEPING.boilAgainH * 60;
   if (missed && (t.boiledAgain || t.from21To5Min > STAGE_MIN.second || !soon)) return t;
@@ -82,13 +85,16 @@ function afterFullHeating(t: CoolingTally): CoolingTally {
  * The stages of cooling are those of something that was hot; they run whether it cools or stands, until it has been
  * cold once. Nothing but a full heating begins them anew.
  * @param unsafeMin warm minutes of these stretches in which it was not shown to be acid.
+ * @param roomC what is warmer than its room was warmed, and has a way down before it.
  */
 export function olderCooling(
   before: CoolingTally,
   stretches: readonly Stretch[],
   coldPlace: boolean,
   unsafeMin: number,
+  roomC: number,
 ): CoolingTally {
+  const warmedC = Math.max(KEEPING.firstStageToC, roomC) + KEEPING.warmedByC;
   let t: CoolingTally = before;
   const coldC = coldPlace ? KEEPING.coldEnoughC : KEEPING.warmC.from;
   for (const s of stretches) {
@@ -96,7 +102,7 @@ export function olderCooling(
     // Poured together with something colder it may have fallen without a path.
     let fullHeatMin = s.fromC < KEEPING.warmC.to ? 0 : t.fullHeatMin;
     let { from60To21Min, from21To5Min, cold } = t;
-    if (high > KEEPING.warmC.to) cold = false;
+    if (high > warmedC) cold = false;
     if (t.hot && !cold) {
       from60To21Min += minutesBetween(s, KEEPING.firstStageToC, KEEPING.warmC.to);
       from21To5Min += minutesBetween(s, coldC, KEEPING.firstStageToC);
@@ -108,7 +114,8 @@ export function olderCooling(
       from60To21Min,
       from21To5Min,
       warmMin: t.warmMin + warmMinutes(s),
-      hot: t.hot || high > KEEPING.warmC.to,
+      rawWarmMin: t.rawWarmMin + (t.hot || coldPlace ? 0 : warmMinutes(s)),
+      hot: t.hot || high > warmedC,
       cold: cold || s.toC <= coldC,
       fullHeatMin,
     };
@@ -123,6 +130,7 @@ export const standing = (t: CoolingTally, minutes: number, unsafe: boolean): Coo
   ...t,
   from60To21Min: t.from60To21Min + (t.hot && !t.cold ? minutes : 0),
   warmMin: t.warmMin + minutes,
+  rawWarmMin: t.rawWarmMin + (t.hot ? 0 : minutes),
   unsafeMin: t.unsafeMin + (unsafe ? minutes : 0),
 });
 
@@ -136,6 +144,7 @@ export function worseCooling(a: CoolingTally, b: CoolingTally): CoolingTally {
     from21To5Min: Math.max(a.from21To5Min, b.from21To5Min),
     warmMin: Math.max(a.warmMin, b.warmMin),
     unsafeMin: Math.max(a.unsafeMin, b.unsafeMin),
+    rawWarmMin: Math.max(a.rawWarmMin, b.rawWarmMin),
     hot: a.hot || b.hot,
     // What never was hot has no cooling to finish.
     cold: (a.cold || !a.hot) && (b.cold || !b.hot),

@@ -191,9 +191,10 @@ function atTemperature(work: Work, step: Step, liquor: Liquor, tempC: number): L
         : cooling,
     };
   }
-  return flame || tempC < KEEPING.heatedC
-    ? { ...liquor, tempC }
-    : { ...liquor, tempC: Math.max(liquor.tempC, HEATS_NOTHING_C) };
+  const read = flame || tempC < KEEPING.heatedC ? tempC : Math.max(liquor.tempC, HEATS_NOTHING_C);
+  // Warm again, whoever warmed it: it has a way down before it once more.
+  const warm = read > KEEPING.firstStageToC ? { ...cooling, hot: true, cold: false } : cooling;
+  return { ...liquor, tempC: read, cooling: warm };
 }
 /** Just under where heating begins. */
 const HEATS_NOTHING_C = KEEPING.heatedC - 0.1;

@@ -45,7 +45,9 @@ export interface CoolingTally {
   warmMin: number;
   /** The same outside of fridge and ice and while not shown to be acid: nothing takes these back. */
   unsafeMin: number;
-  /** It has been above 60 °C: it has a cooling to finish. */
+  /** Warm outside of fridge and ice while it has never been heated in full: it counts like a slow cooling. */
+  rawWarmMin: number;
+  /** It was warmed above its room: it has a cooling to finish. */
   hot: boolean;
   /** It has been cold once since: its cooling is finished. */
   cold: boolean;

@@ -47,6 +47,8 @@ export const KEEPING = Object.freeze({
   heatedMin: 5,
   /** Between these what is in a drink grows, °C. */
   warmC: { from: 5, to: 60 },
+  /** Warmer than its room by so much: it was warmed, and has a cooling to finish, °C. */
+  warmedByC: 2,
   /** The first stage of cooling ends at this, °C. */
   firstStageToC: 21,
   /** In fridge or ice the second stage is over at this, °C; elsewhere at 5. */

@@ -411,6 +411,7 @@ export const EN: Readonly<Record<string, string>> = {
   'keep.limit.milk': 'Coconut or milk in it: at most {days}.',
   'keep.cap.clean': 'Bottles clean but not sterilised: at most {days}.',
   'keep.cut.slowCooling': '{hours} between 60 and 21 °C: {days} less.',
+  'keep.cut.stoodWarm': 'It stood warm for {hours} before it was cold: {days} less.',
   'keep.life.warm': 'Warm hours have cost {days}.',
   'keep.life.cooling': 'Filled warm: {hours} of cooling in the bottle cost {days}.',
   'keep.limit.live': 'A live starter in it: at most {days} sealed, {open} once open, let off every day.',

@@ -115,8 +115,15 @@ export function combineStep(work: Work, step: CombineStep, run: StepRun): void {
   handWork(work, step, run);
 }
 
+/** Hands work on it: it stands on the table, wherever it stood before, and stays there. */
+function ontoTable(work: Work, step: Step, vesselId: string): void {
+  const vessel = vesselOf(work, step.id, vesselId);
+  if (vessel.place !== 'counter') setVessel(work, { ...vessel, place: 'counter' });
+}
+
 export function mixStep(work: Work, step: MixStep | FortifyStep, run: StepRun): void {
   const { id } = vesselOf(work, step.id, firstOf(step.to));
+  ontoTable(work, step, id);
   pourTogether(work, step, id);
   addLines(work, step, id, run);
   noteRoom(work, vesselOf(work, step.id, id), false);
@@ -129,6 +136,7 @@ export function mixStep(work: Work, step: MixStep | FortifyStep, run: StepRun): 
  */
 export function sweetenStep(work: Work, step: SweetenStep, run: StepRun): void {
   const vesselId = vesselOf(work, step.id, firstOf(step.to) ?? firstOf(step.from)).id;
+  ontoTable(work, step, vesselId);
   handWork(work, step, run);
   const over = run.actual?.endMin !== undefined;
   if (over || run.stopAfterMin !== null || step.lines.length === 0) return;
@@ -163,6 +171,7 @@ export function sweetenStep(work: Work, step: SweetenStep, run: StepRun): void {
 /** Souring to a titratable acidity with the liquids of the step, in equal volumes. */
 export function sourStep(work: Work, step: SourStep, run: StepRun): void {
   const { id } = vesselOf(work, step.id, firstOf(step.to));
+  ontoTable(work, step, id);
   handWork(work, step, run);
   const over = run.actual?.endMin !== undefined;
   if (over || run.stopAfterMin !== null || step.lines.length === 0) return;
@@ -196,11 +205,13 @@ export function splitStep(work: Work, step: SplitStep, run: StepRun): void {
   const from = wetVessel(work, step);
   const share = step.volumeMl === undefined ? step.share : step.volumeMl / volumeMl(from.liquor);
   pourOver(work, step, from, vesselOf(work, step.id, firstOf(step.to)), Math.min(1, Math.max(0, share)));
+  ontoTable(work, step, from.id);
   handWork(work, step, run);
 }
 
 export function bottleStep(work: Work, step: BottleStep, run: StepRun): void {
   const { id } = wetVessel(work, step);
+  ontoTable(work, step, id);
   handWork(work, step, run);
   if (run.stopAfterMin !== null) return;
   const ready = vesselOf(work, step.id, id);

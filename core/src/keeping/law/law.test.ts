@@ -1,0 +1,34 @@
+import { describe, expect, it } from 'vitest';
+import { runLaw } from './law.ts';
+
+/** On demand: LADLE_LAW_PAIRS=200000 and, to make a run again, LADLE_LAW_SEED. */
+const ASKED = Number(process.env.LADLE_LAW_PAIRS ?? 0);
+const PAIRS = ASKED || 20_000;
+const SEED = Number(process.env.LADLE_LAW_SEED ?? 20_261_128);
+/** A run that nobody asked for by number takes so long at most, ms. */
+const MOST_MS = 60_000;
+
+describe('risk only ever shortens', () => {
+  it(
+    'of two courses the riskier never has the milder verdict, nor the later deadline',
+    () => {
+      const began = performance.now();
+      const stop = () => ASKED === 0 && performance.now() - began > MOST_MS;
+      const { pairs, nearShare, stricterShare, failure, byMove } = runLaw(SEED, { pairs: PAIRS, stop });
+      const percent = (share: number) => `${Math.round(share * 100)} %`;
+      process.stdout.write(
+        `seed ${SEED} (again with LADLE_LAW_SEED=${SEED}): ${pairs} pairs, ${percent(nearShare)} near a threshold, ${percent(stricterShare)} strictly stricter\n`,
+      );
+      expect(failure).toBeNull();
+      expect(pairs).toBeGreaterThan(1000);
+      expect(nearShare).toBeGreaterThanOrEqual(0.3);
+      expect(stricterShare).toBeGreaterThanOrEqual(0.6);
+      // No move is there for show: each was tried, and each has shortened something.
+      for (const [name, { tried, stricter }] of Object.entries(byMove)) {
+        expect(tried, name).toBeGreaterThan(5);
+        expect(stricter, name).toBeGreaterThan(0);
+      }
+    },
+    ASKED ? 3_600_000 : 150_000,
+  );
+});
