@@ -225,6 +225,7 @@ function judgeBoth(pair: Pair): [Judged, Judged] | null {
     (missedStage(coolingOf(a)) || coolingCutDays(slowCoolingMin(coolingOf(a))) > 0 || coolingOf(a).goesOn)
   )
     return null;
+  if (pair.opens && a.liquor.cooling.unsafeMin > b.liquor.cooling.unsafeMin) return null;
   if (!pair.draws || pair.reads || !isMilder(a, b, pair.draws)) return [a, b];
   // A heating that decides nothing, for something in it stays raw all the same, only leaves it warmer.
   if (pair.heats && a.keeping.keepClass === b.keeping.keepClass && a.keeping.keepClass !== 'heated')

@@ -17,6 +17,8 @@ export interface Pair {
   draws: boolean;
   /** What is left out or cut short is a heating. */
   heats?: boolean;
+  /** That heating is an open one: without it the lid stays on, and it stays hot for longer. */
+  opens?: boolean;
   /** A reading is moved. */
   reads?: boolean;
   /** It waits longer before it is filled. */
@@ -43,6 +45,11 @@ const protects = (course: Course, index: number): boolean => {
     course.program.steps.every((s, i) => i <= index || s.kind !== 'strain' || s.to[0] !== step.to[0])
   );
 };
+
+const heatingOf = (step: Step): Pick<Pair, 'heats' | 'opens'> => ({
+  heats: HEATS.has(step.kind),
+  opens: step.kind === 'boil' && step.lid !== 'on',
+});
 
 /** The vessel in which a step's liquor is while it lasts. */
 const vesselOf = (step: Step): string => step.from[0] ?? step.to[0] ?? '';
@@ -132,7 +139,7 @@ export const MOVES: Record<string, Move> = {
       safer: course,
       riskier: { ...course, skipped: withAt(course.skipped, at, true) },
       draws: true,
-      heats: HEATS.has(course.program.steps[at]!.kind),
+      ...heatingOf(course.program.steps[at]!),
     };
   },
   'a protective step shortened': (course, r) => {
@@ -151,7 +158,7 @@ export const MOVES: Record<string, Move> = {
         gaps: withAt(course.gaps, gapAt, course.gaps[gapAt]! + cut),
       },
       draws: true,
-      heats: HEATS.has(course.program.steps[at]!.kind),
+      ...heatingOf(course.program.steps[at]!),
     };
   },
   'warm hours more before the bottles': (course, r) => {
