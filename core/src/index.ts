@@ -593,7 +593,14 @@ export {
   type ScreenCode,
 } from './tables/leftovers.ts';
 export { PAIR_ROWS, type PairRow } from './tables/pairs.ts';
-export { joinedRows, type PinnedRows, pinnedTables, rowsFor, type TablePins } from './tables/pinned.ts';
+export {
+  joinedRows,
+  type PinnedRows,
+  pinnedTables,
+  pinRows,
+  rowsFor,
+  type TablePins,
+} from './tables/pinned.ts';
 export { PLACE_KIND_ROWS, PLACE_KINDS, type PlaceKind, placeKindRow } from './tables/places.ts';
 export { SPREAD_ROWS, type SpreadId, type SpreadRow } from './tables/spreads.ts';
 export {

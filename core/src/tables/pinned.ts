@@ -19,6 +19,20 @@ export function rowsFor(tables: Tables, itemIds: Iterable<string>): PinnedRows {
   };
 }
 
+/**
+ * The rows of some items as a batch pins them: each says its traits, also where it has none, so that a later version of
+ * the table cannot lend it any.
+ */
+export function pinRows(tables: Tables, itemIds: Iterable<string>): PinnedRows {
+  const rows = rowsFor(tables, itemIds);
+  const stated = rows.ingredients.map((row) => ({
+    ...row,
+    keeping: row.keeping ?? {},
+    unknown: row.unknown ?? false,
+  }));
+  return { ...rows, ingredients: stated };
+}
+
 /** Pinned rows with more beside them: what is pinned already stays. */
 export function joinedRows(pinned: PinnedRows, more: PinnedRows): PinnedRows {
   const join = <T extends { id: string }>(a: readonly T[], b: readonly T[]): readonly T[] => {

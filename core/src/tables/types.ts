@@ -80,7 +80,7 @@ export interface IngredientRow {
   /** What it brings into keeping besides acid; left out: nothing that shortens it. */
   keeping?: KeepingTraits;
   /** What it dissolves is not known: with it only a reading shows a drink to be acid. */
-  unknown?: true;
+  unknown?: boolean;
   confidence: Confidence;
   source: string;
 }

@@ -5,8 +5,8 @@ import {
   type LogEvent,
   type PlanDoc,
   type Program,
+  pinRows,
   rehearsalNow,
-  rowsFor,
   SHIPPED_TABLES,
   solvePlanDoc,
   withCustom,
@@ -202,7 +202,7 @@ async function pinsFor(trx: Db, plan: PlanDoc): Promise<Pins> {
     program: solved.value.program,
     kitchen,
     tablesVersion: SHIPPED_TABLES.version,
-    rows: rowsFor(SHIPPED_TABLES, itemsToPin(solved.value.program, kitchen)),
+    rows: pinRows(SHIPPED_TABLES, itemsToPin(solved.value.program, kitchen)),
     ...usedOf(custom, solved.value.program.lines),
   };
 }

@@ -6,8 +6,8 @@ import {
   type LogEvent,
   type PinnedRows,
   type Program,
+  pinRows,
   rehearsalNow,
-  rowsFor,
   SHIPPED_TABLES,
   USUAL_PLACES,
 } from '@big-ladle/core';
@@ -67,7 +67,7 @@ async function pinRow(db: Db, event: LogEvent): Promise<void> {
   if (event.kind !== 'added' && event.kind !== 'swapped') return;
   const batch = await batchOf(db, event.stream.id);
   if (!batch?.pins) return;
-  const rows = joinedRows(batch.pins.rows ?? NO_ROWS, rowsFor(SHIPPED_TABLES, [event.body.itemId]));
+  const rows = joinedRows(batch.pins.rows ?? NO_ROWS, pinRows(SHIPPED_TABLES, [event.body.itemId]));
   const custom = (await ownIngredients(db)).filter(
     (row) => row.id === event.body.itemId && !(batch.pins?.ingredients ?? []).some((i) => i.id === row.id),
   );
