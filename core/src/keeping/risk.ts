@@ -3,6 +3,7 @@ import type { Kitchen } from '../program/kitchen.ts';
 import { type Choices, completeChoices, type Recipe } from '../program/recipe.ts';
 import { simulateBatch } from '../program/simulate.ts';
 import type { Program, Simulation } from '../program/types.ts';
+import { KEEPING } from '../tables/keeping.ts';
 import type { Tables } from '../tables/types.ts';
 import type { Said } from '../units/result.ts';
 import { plannedLife } from './bottled.ts';
@@ -23,11 +24,18 @@ export function planRisk(
 ): PlanRisk | null {
   const life = plannedLife(program, sim, kitchen, times);
   if (life?.verdict !== 'throwOut') return null;
-  const at = sim.trace.find((entry) => {
-    const step = program.steps.find((s) => s.id === entry.stepId);
-    const limit = step ? warmLimitOf(entry, step, kitchen) : null;
-    return limit !== null && limit.atMin < entry.endMin;
-  });
+  const stageMin = KEEPING.stagesH.first * 60;
+  const at =
+    sim.trace.find((entry) => {
+      const step = program.steps.find((s) => s.id === entry.stepId);
+      const limit = step ? warmLimitOf(entry, step, kitchen) : null;
+      return limit !== null && limit.atMin < entry.endMin;
+    }) ??
+    // Acid as long as it stood there, and no more once something is poured in: the cooling then counts after all.
+    sim.trace.find(
+      ({ before, after }) =>
+        before.liquor.cooling.from60To21Min <= stageMin && after.liquor.cooling.from60To21Min > stageMin,
+    );
   return { reasons: life.reasons, stepId: at?.stepId ?? null };
 }
 
