@@ -14,7 +14,7 @@ import { rebuildAll, refreshProjections } from './services/projections.ts';
 import { StreamHub } from './stream.ts';
 
 const LOOPBACK = new Set(['127.0.0.1', '::1', 'localhost']);
-const VERSION = '0.5.0';
+const VERSION = '0.6.0';
 /** How long requests that are on may take to end when the server is asked to stop. */
 const LAST_WORDS_MS = 1500;
 /** From server/dist or server/src up to the project. */
