@@ -166,11 +166,14 @@ export async function begun(
   until: string,
   methodId: MethodId = 'straightBoil',
   recipe = BOOK[0]!,
+  choices: Partial<PlanDoc['choices']> = {},
+  kitchen: Kitchen = KITCHEN,
 ): Promise<void> {
-  await server.api('PUT', '/kitchen', { version: 0, kitchen: KITCHEN });
-  const plan = planFor(9, methodId, recipe);
+  await server.api('PUT', '/kitchen', { version: 0, kitchen });
+  const usual = planFor(9, methodId, recipe);
+  const plan = { ...usual, choices: { ...usual.choices, ...choices } };
   await server.api('POST', '/batches', { id: 'batch', plan });
-  const { program } = unwrap(solvePlanDoc(plan, BOOK, KITCHEN, SHIPPED_TABLES));
+  const { program } = unwrap(solvePlanDoc(plan, BOOK, kitchen, SHIPPED_TABLES));
   let seq = 0;
   const event = (kind: string, body: object, atMs: number) => ({
     id: `setup-${++seq}`,

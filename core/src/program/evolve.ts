@@ -5,12 +5,14 @@ import { lossWPerK, type PathEnd, type Place, type Stretch, temperaturePath } fr
 import { ethanolLeftG } from '../physics/vapour.ts';
 import { areaM2 } from '../physics/vesselShape.ts';
 import { type BoilLevel, ICE_BATH, type Lid } from '../tables/constants.ts';
+import { KEEPING } from '../tables/keeping.ts';
 import type { IngredientRow, MarkerId } from '../tables/types.ts';
 import {
   type AcidFigures,
   acidFigures,
   estimateShowsAcid,
   isColdPlace,
+  minutesBetween,
   olderCooling,
   olderOrigins,
   readingShowsAcid,
@@ -144,6 +146,21 @@ const acidOf = (vessel: Vessel): AcidFigures =>
   );
 
 /**
+ * Of a way down that is not shown to be acid: nothing within the time of its first stage, and all of that stage once it
+ * is missed, so that what is poured in afterwards excuses it no more than it excuses a steep.
+ */
+function missedStageMinutes(cooling: Liquor['cooling'], stretches: readonly Stretch[]): number {
+  const before = cooling.from60To21Min;
+  const now = stretches.reduce(
+    (sum, s) => sum + minutesBetween(s, KEEPING.firstStageToC, KEEPING.warmC.to),
+    0,
+  );
+  const most = KEEPING.stagesH.first * 60;
+  if (before + now <= most) return 0;
+  return before > most ? now : now + Math.max(0, before - cooling.unsafeMin);
+}
+
+/**
  * Warm minutes of a path in which a vessel was not shown to be acid, minute by minute: acid that is drawn or poured in
  * late excuses nothing of before.
  */
@@ -156,7 +173,10 @@ function unsafeMinutes(
   const { origins, cooling } = vessel.liquor;
   if (origins.length === 0 && volumeMl(vessel.liquor) < 1) return 0;
   // A strained liquor on its first way down is judged by the stages of its cooling.
-  if (vessel.solids.length === 0 && cooling.hot && !cooling.cold) return 0;
+  if (vessel.solids.length === 0 && cooling.hot && !cooling.cold)
+    return estimateShowsAcid(acidOf(vessel), origins) || readingShowsAcid(read)
+      ? 0
+      : missedStageMinutes(cooling, stretches);
   const warm = stretches.map(warmMinutes);
   const total = warm.reduce((sum, m) => sum + m, 0);
   if (total === 0) return 0;

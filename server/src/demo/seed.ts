@@ -385,7 +385,7 @@ async function onTheShelf(db: Db, nowMs: number): Promise<void> {
         opened.event({ kind: 'opened', body: {} }, nowMs - 1.2 * DAY_MS),
         opened.event({ kind: 'poured', body: { volumeMl: 250 } }, nowMs - 1.2 * DAY_MS + MINUTE_MS),
         evening.event({ kind: 'moved', body: { place: 'counter' } }, nowMs - 2 * DAY_MS),
-        evening.event({ kind: 'moved', body: { place: 'fridge' } }, nowMs - 2 * DAY_MS + 7 * HOUR_MS),
+        evening.event({ kind: 'moved', body: { place: 'fridge' } }, nowMs - 2 * DAY_MS + 5 * HOUR_MS),
         night.event({ kind: 'moved', body: { place: 'counter' } }, nowMs - 2 * DAY_MS),
         night.event({ kind: 'moved', body: { place: 'fridge' } }, nowMs - 2 * DAY_MS + 15 * HOUR_MS),
         opened.event({ kind: 'looked', body: { signs: [] } }, nowMs - DAY_MS),

@@ -287,6 +287,18 @@ export const CASES: readonly Case[] = [
     want: 'throwOut',
   },
   {
+    name: 'cooled on the table for 12 h, with lemon after it',
+    hand: 'its first stage was missed by more than 4 h before it was acid',
+    got: () =>
+      days(
+        kept(
+          [...PEEL, liquid('lemon', 'lemon-juice', 500)],
+          [COMBINE('water', 'peel'), HEAT, BOIL(10), STRAIN, COOL('counter', 720), MIX(2, 'lemon'), BOTTLE],
+        ),
+      ),
+    want: 'throwOut',
+  },
+  {
     name: 'five hours between two steps',
     hand: 'it stood hot on the table: over 2 h to 21 °C',
     got: () =>

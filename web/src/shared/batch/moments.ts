@@ -29,6 +29,8 @@ export function momentsOf(clock: RunningClock): AlarmMoment[] {
   };
   const then = thenDo(clock.next);
   const { limitMs } = clock;
+  // Past its limit nothing is at its best, and nobody is led on as if it were.
+  const inTime = (atMs: number) => limitMs === null || atMs < limitMs;
   stand('limit', limitMs, say('stove.limit'), 'late');
   if (clock.kind === 'expected') {
     // A prediction calls before it is due: that is when the pot wants an eye.
@@ -39,12 +41,16 @@ export function momentsOf(clock: RunningClock): AlarmMoment[] {
         'stay by the pot, it may boil over in its first minute',
         'soft',
       );
-    else stand('due', clock.endMs, `should be there${then}`, 'due');
+    else
+      stand(
+        'due',
+        clock.endMs,
+        inTime(clock.endMs) ? `should be there${then}` : say('stove.pastLimit'),
+        inTime(clock.endMs) ? 'due' : 'late',
+      );
     return moments;
   }
   const stands = clock.stepKind === 'steep' || clock.stepKind === 'soak';
-  // Past its limit nothing is at its best, and nobody is led on as if it were.
-  const inTime = (atMs: number) => limitMs === null || atMs < limitMs;
   if (stands && clock.minMs !== null && inTime(clock.minMs))
     stand('least', clock.minMs, 'long enough to strain', 'soft');
   const best = clock.stepKind === 'steep' ? 'at its best now' : 'time is up';
