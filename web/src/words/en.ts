@@ -45,7 +45,7 @@ export const EN: Readonly<Record<string, string>> = {
   'safeWay.shorterSoak': 'soaked for {length}',
   'safeWay.ice': 'cooled in ice water',
   'safeWay.coldAndIce': 'in the fridge, and cooled in ice water',
-  'safeWay.acidFirst': '{amount} of {what} a litre with the water',
+  'safeWay.acidFirst': 'sour from the start, with {what}: {amount} a litre',
   'safeWay.oneFill': 'in one fill of the pot',
   'plan.farAhead': 'That is more than two years from now: choose an earlier day.',
 
