@@ -1,6 +1,6 @@
 import { abvPct, brix, volumeMl } from '../liquor/composition.ts';
 import { estimatePh } from '../liquor/ph.ts';
-import { acidFigures, estimateShowsAcid } from '../program/exposure.ts';
+import { acidFigures, estimateShowsAcid, missedStage } from '../program/exposure.ts';
 import type { Liquor, Origin } from '../program/types.ts';
 import {
   BASE_ROWS,
@@ -100,14 +100,6 @@ export function coolingCutDays(slowMin: number): number {
   return hours <= free ? 0 : hours <= oneDay ? 1 : 2;
 }
 
-/** A stage of its cooling that something not shown to be acid has missed; null: none. */
-export function missedStage(
-  cooling: Pick<CoolingSoFar, 'from60To21Min' | 'from21To5Min'>,
-): 'first' | 'second' | null {
-  if (cooling.from60To21Min > KEEPING.stagesH.first * 60) return 'first';
-  return cooling.from21To5Min > KEEPING.stagesH.second * 60 ? 'second' : null;
-}
-
 /** Hours that count for the cut: of the way down from 60 °C, and warm ones of what was never heated. */
 export const slowCoolingMin = (cooling: Pick<CoolingSoFar, 'from60To21Min' | 'rawWarmMin'>): number =>
   cooling.from60To21Min + cooling.rawWarmMin;
@@ -119,7 +111,7 @@ export const saidCut = (cooling: CoolingSoFar, days: number): Said =>
     days,
   });
 
-/** The same as a reason. */
+/** A missed stage, as a reason. */
 export const saidMissed = (stage: 'first' | 'second', cooling: CoolingSoFar): Said =>
   stage === 'first'
     ? said('keep.firstStageMissed', {

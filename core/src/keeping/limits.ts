@@ -1,4 +1,4 @@
-import { isColdPlace } from '../program/exposure.ts';
+import { isColdPlace, STAGE_MIN } from '../program/exposure.ts';
 import type { Kitchen } from '../program/kitchen.ts';
 import type { Step, TraceEntry } from '../program/types.ts';
 import { KEEPING } from '../tables/keeping.ts';
@@ -40,9 +40,8 @@ export function warmLimitOf(
   const counted = cooling.unsafeMin > before.unsafeMin;
   if (cooling.unsafeMin > warmMost ? counted : goesOn && counted)
     limits.push({ kind: 'warm', atMin: entry.endMin - (cooling.unsafeMin - warmMost) });
-  const stageMost = KEEPING.stagesH.first * 60;
   const inStage = cooling.from60To21Min > before.from60To21Min;
-  if (!acid && inStage && (cooling.from60To21Min > stageMost || tempC >= KEEPING.firstStageToC))
-    limits.push({ kind: 'cooling', atMin: entry.endMin - (cooling.from60To21Min - stageMost) });
+  if (!acid && inStage && (cooling.from60To21Min > STAGE_MIN.first || tempC >= KEEPING.firstStageToC))
+    limits.push({ kind: 'cooling', atMin: entry.endMin - (cooling.from60To21Min - STAGE_MIN.first) });
   return limits.sort((a, b) => a.atMin - b.atMin)[0] ?? null;
 }

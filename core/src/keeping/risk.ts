@@ -1,9 +1,9 @@
 import { type PlanDoc, solvePlanDoc } from '../plan/planDoc.ts';
+import { STAGE_MIN } from '../program/exposure.ts';
 import type { Kitchen } from '../program/kitchen.ts';
 import { type Choices, completeChoices, type Recipe } from '../program/recipe.ts';
 import { simulateBatch } from '../program/simulate.ts';
 import type { Program, Simulation } from '../program/types.ts';
-import { KEEPING } from '../tables/keeping.ts';
 import type { Tables } from '../tables/types.ts';
 import type { Said } from '../units/result.ts';
 import { plannedLife } from './bottled.ts';
@@ -24,7 +24,6 @@ export function planRisk(
 ): PlanRisk | null {
   const life = plannedLife(program, sim, kitchen, times);
   if (life?.verdict !== 'throwOut') return null;
-  const stageMin = KEEPING.stagesH.first * 60;
   const at =
     sim.trace.find((entry) => {
       const step = program.steps.find((s) => s.id === entry.stepId);
@@ -34,7 +33,8 @@ export function planRisk(
     // Acid as long as it stood there, and no more once something is poured in: the cooling then counts after all.
     sim.trace.find(
       ({ before, after }) =>
-        before.liquor.cooling.from60To21Min <= stageMin && after.liquor.cooling.from60To21Min > stageMin,
+        before.liquor.cooling.from60To21Min <= STAGE_MIN.first &&
+        after.liquor.cooling.from60To21Min > STAGE_MIN.first,
     );
   return { reasons: life.reasons, stepId: at?.stepId ?? null };
 }
@@ -122,15 +122,5 @@ export function safeWays(
       plan: withChoices({ acidFirst: { itemId, gPerL } }),
     }));
   if (plan.fills !== 1) first([1], () => ({ kind: 'oneFill', plan: { ...plan, fills: 1 } }));
-  // A change that is safe by itself without touching what is in the way would be no way at all.
-  return ways.filter((w) => isNear(w, choices));
+  return ways;
 }
-
-/** A shorter steep is no way for a method that does not steep: its choice changes nothing. */
-const isNear = (way: SafeWay, choices: Choices): boolean => {
-  const steeps = choices.methodId === 'shortBoilLongSteep' || choices.methodId === 'firstBubbles';
-  const soaks = choices.methodId === 'overnightSoak';
-  if (way.kind === 'steepCold' || way.kind === 'shorterSteep') return steeps;
-  if (way.kind === 'soakCold' || way.kind === 'shorterSoak') return soaks;
-  return true;
-};

@@ -1,5 +1,8 @@
 import { GAS_CONSTANT, RED_FADE } from '../tables/constants.ts';
 
+/** From this share on what is left in a solid is beyond any scale. */
+export const ALL_DRAWN = 1 - 1e-9;
+
 const KELVIN = 273.15;
 const AT_100_K = 373.15;
 

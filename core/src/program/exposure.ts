@@ -66,7 +66,16 @@ export function olderOrigins(
   });
 }
 
-const STAGE_MIN = { first: KEEPING.stagesH.first * 60, second: KEEPING.stagesH.second * 60 };
+/** How long each stage of a cooling may take, minutes. */
+export const STAGE_MIN = { first: KEEPING.stagesH.first * 60, second: KEEPING.stagesH.second * 60 };
+
+/** A stage of its cooling that something not shown to be acid has missed; null: none. */
+export function missedStage(
+  cooling: Pick<CoolingTally, 'from60To21Min' | 'from21To5Min'>,
+): 'first' | 'second' | null {
+  if (cooling.from60To21Min > STAGE_MIN.first) return 'first';
+  return cooling.from21To5Min > STAGE_MIN.second ? 'second' : null;
+}
 
 /**
  * The tally begun anew by a full heating, where that is allowed: after a cooling within its limits, and once after a
@@ -75,7 +84,7 @@ const STAGE_MIN = { first: KEEPING.stagesH.first * 60, second: KEEPING.stagesH.s
 function afterFullHeating(tally: CoolingTally): CoolingTally {
   // What it stood warm before it was ever hot is no cooling.
   const t = { ...tally, rawWarmMin: 0 };
-  const missed = t.from60To21Min > STAGE_MIN.first || t.from21To5Min > STAGE_MIN.second;
+  const missed = missedStage(t) !== null;
   const soon = t.from60To21Min + t.from21To5Min < KEEPING.boilAgainH * 60;
   if (missed && (t.boiledAgain || t.from21To5Min > STAGE_MIN.second || !soon)) return t;
   return { ...t, from60To21Min: 0, from21To5Min: 0, cold: false, boiledAgain: t.boiledAgain || missed };

@@ -3,7 +3,7 @@ import { foldBatch, MINUTE_MS } from '../../log/foldBatch.ts';
 import { FIRST_PLACE, freshItem, type ItemLog } from '../../log/foldItem.ts';
 import { type Kitchen, USUAL_PLACES } from '../../program/kitchen.ts';
 import { simulateBatch } from '../../program/simulate.ts';
-import type { Liquor, Program } from '../../program/types.ts';
+import type { Liquor, Program, Step } from '../../program/types.ts';
 import type { Tables } from '../../tables/types.ts';
 import { surroundingsOf } from '../around.ts';
 import { bottleOf, fillingOf } from '../bottled.ts';
@@ -39,6 +39,9 @@ export interface Course {
   /** When it is asked about, hours after the filling. */
   checkH: number;
 }
+
+/** The vessel in which a step's liquor is while it lasts. */
+export const vesselOf = (step: Step): string => step.from[0] ?? step.to[0] ?? '';
 
 const T0 = Date.UTC(2026, 10, 24, 8);
 

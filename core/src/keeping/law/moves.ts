@@ -1,7 +1,7 @@
 import type { Deed } from '../../log/events.ts';
 import type { Reading, Step } from '../../program/types.ts';
 import type { IngredientRow, Tables } from '../../tables/types.ts';
-import type { Course, Extra } from './course.ts';
+import { type Course, type Extra, vesselOf } from './course.ts';
 import { MILD_RAW, PLAIN, PLAIN_ACID } from './pool.ts';
 import type { Random } from './random.ts';
 
@@ -51,8 +51,6 @@ const heatingOf = (step: Step): Pick<Pair, 'heats' | 'opens'> => ({
   opens: step.kind === 'boil' && step.lid !== 'on',
 });
 
-/** The vessel in which a step's liquor is while it lasts. */
-const vesselOf = (step: Step): string => step.from[0] ?? step.to[0] ?? '';
 const isWet = (step: Step): boolean => vesselOf(step) !== 'bowl' && vesselOf(step) !== '';
 
 const added = (course: Course, step: number, at: number, itemId: string, massG: number): Extra => ({
