@@ -1,21 +1,13 @@
 import { BOOK } from '@big-ladle/core';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { CALYX_PLAN, NOW, ONE_POT, TestServer } from './testServer.ts';
+import { CALYX_PLAN, NOW, ONE_POT, scribe, TestServer } from './testServer.ts';
 
 const HOUR = 3_600_000;
 
 let server: TestServer;
-let seq = 0;
-const event = (kind: string, body: object, atMs: number) => ({
-  id: `bal-${++seq}`,
-  stream: { kind: 'batch', id: 'b1' },
-  v: 1,
-  atMs,
-  deviceId: 'dev',
-  deviceSeq: seq,
-  kind,
-  body,
-});
+const say = scribe('bal');
+const event = (kind: string, body: object, atMs: number) =>
+  say({ kind: 'batch', id: 'b1' }, kind, body, atMs);
 interface Step {
   id: string;
   kind: string;

@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { InstrumentWatch } from './instruments/watch.ts';
-import { CALYX_PLAN, NOW, ONE_POT, TestServer } from './testServer.ts';
+import { CALYX_PLAN, NOW, ONE_POT, scribe, TestServer } from './testServer.ts';
 
 const MINUTE = 60_000;
 
@@ -16,23 +16,14 @@ afterEach(async () => {
   await server.dispose();
 });
 
-let seq = 0;
+const say = scribe('ev');
 const event = (
   kind: string,
   body: object,
   atMs = NOW,
   stream: 'batch' | 'rehearsal' = 'rehearsal',
   id = 'r1',
-) => ({
-  id: `ev-${++seq}`,
-  stream: { kind: stream, id },
-  v: 1,
-  atMs,
-  deviceId: 'dev',
-  deviceSeq: seq,
-  kind,
-  body,
-});
+) => say({ kind: stream, id }, kind, body, atMs);
 const begin = (speed = 60) =>
   server.api('POST', '/rehearsals', {
     id: 'r1',

@@ -10,21 +10,13 @@ import {
 } from '@big-ladle/core';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { rebuildAll } from './services/projections.ts';
-import { CALYX_PLAN, NOW, ONE_POT, TestServer } from './testServer.ts';
+import { CALYX_PLAN, NOW, ONE_POT, scribe, TestServer } from './testServer.ts';
 
 const HOUR = 3_600_000;
 let server: TestServer;
-let seq = 0;
-const event = (kind: string, body: object, atMs: number, batch = 'b1') => ({
-  id: `pin-${++seq}`,
-  stream: { kind: 'batch', id: batch },
-  v: 1,
-  atMs,
-  deviceId: 'dev',
-  deviceSeq: seq,
-  kind,
-  body,
-});
+const say = scribe('pin');
+const event = (kind: string, body: object, atMs: number, batch = 'b1') =>
+  say({ kind: 'batch', id: batch }, kind, body, atMs);
 
 /** A batch begun five hours ago, and ended at its bottling where that is asked for. */
 async function made(id: string, toTheEnd: boolean): Promise<string[]> {

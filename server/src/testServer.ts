@@ -38,6 +38,15 @@ export interface Answer {
   type: string;
 }
 
+/** What a device says, each entry with an id and a number of its own. */
+export function scribe(prefix: string, deviceId = 'dev') {
+  let seq = 0;
+  return (stream: { kind: string; id: string }, kind: string, body: object, atMs: number) => {
+    seq++;
+    return { id: `${prefix}-${seq}`, stream, v: 1, atMs, deviceId, deviceSeq: seq, kind, body };
+  };
+}
+
 /** For tests: the real application over a data file of its own, at a clock that can be set. */
 export class TestServer {
   readonly dir = mkdtempSync(path.join(tmpdir(), 'big-ladle-'));

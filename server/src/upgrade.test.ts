@@ -4,7 +4,7 @@ import { gunzipSync } from 'node:zlib';
 import Database from 'better-sqlite3';
 import { afterEach, describe, expect, it } from 'vitest';
 import { rebuildAll } from './services/projections.ts';
-import { CALYX_PLAN, NOW, ONE_POT, TestServer } from './testServer.ts';
+import { CALYX_PLAN, NOW, ONE_POT, scribe, TestServer } from './testServer.ts';
 
 /** What a kitchen of version 0.5.0 left behind: its data file and its archive, with running batches and full bottles. */
 const fixture = (name: string): Buffer =>
@@ -101,25 +101,18 @@ describe('what a page of version 0.5.0 still has to send', () => {
     await server.api('PUT', '/kitchen', { version: 0, kitchen: ONE_POT });
     await server.api('POST', '/batches', { id: 'b1', plan: CALYX_PLAN });
     // As that page wrote them: readings without a word of the calibration, begun without a word of a risk.
-    const event = (seq: number, kind: string, body: object) => ({
-      id: `old-${seq}`,
-      stream: { kind: 'batch', id: 'b1' },
-      v: 1,
-      atMs: NOW - (10 - seq) * 60_000,
-      deviceId: 'old-page',
-      deviceSeq: seq,
-      kind,
-      body,
-    });
+    const say = scribe('old', 'old-page');
+    const event = (minutesAgo: number, kind: string, body: object) =>
+      say({ kind: 'batch', id: 'b1' }, kind, body, NOW - minutesAgo * 60_000);
     const started = await server.api('POST', '/batches/b1/start', {
       version: 1,
-      events: [event(1, 'stepStarted', { stepId: 'pick' })],
+      events: [event(9, 'stepStarted', { stepId: 'pick' })],
     });
     expect(started.status).toBe(200);
     const waiting = [
-      event(2, 'stepEnded', { stepId: 'pick' }),
-      event(3, 'noted', { text: 'calyces of last year' }),
-      event(4, 'skipped', { stepId: 'wash' }),
+      event(8, 'stepEnded', { stepId: 'pick' }),
+      event(7, 'noted', { text: 'calyces of last year' }),
+      event(6, 'skipped', { stepId: 'wash' }),
     ];
     const first = await server.api('POST', '/events', { events: waiting });
     expect(first.status).toBe(200);
