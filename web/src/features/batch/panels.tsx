@@ -9,6 +9,7 @@ import {
   fillMl,
   type GlassFacts,
   glassFacts,
+  KEEPING,
   type Kitchen,
   keepDate,
   ledgerOf,
@@ -368,6 +369,7 @@ export function StrainPanel({ program, sim, kitchen, tables }: PanelInput) {
       </Panel>
     );
   const liquor = sim.vessels[BOTTLES]?.liquor;
+  const goesOn = liquor?.cooling.hot && !liquor.cooling.cold;
   return (
     <Panel title="Strain and cool">
       <Row label={say(`how.strain.${strain.press}`)} note={strain.cloth ? 'and a cloth' : ''}>
@@ -395,10 +397,13 @@ export function StrainPanel({ program, sim, kitchen, tables }: PanelInput) {
       )}
       {liquor && (
         <>
-          <Row label="Between 60 and 21 °C" note="aim 2 h">
+          <Row
+            label="Between 60 and 21 °C"
+            note={goesOn && liquor.tempC > KEEPING.firstStageToC ? 'and on in the bottle' : 'aim 2 h'}
+          >
             {duration(liquor.cooling.from60To21Min)}
           </Row>
-          <Row label="Then to 5 °C" note="aim 4 h">
+          <Row label="Then to 5 °C" note={goesOn ? 'and on in the bottle' : 'aim 4 h'}>
             {duration(liquor.cooling.from21To5Min)}
           </Row>
         </>
