@@ -167,7 +167,8 @@ export function keepingOf({ liquor, hygiene }: KeepingInput): Keeping {
   reasons.push(
     'pH' in acid
       ? said(acid.shown ? `keep.acid.shown.${acid.by}` : `keep.acid.notShown.${acid.by}`, {
-          pH: Math.round(acid.pH * 100) / 100,
+          // What is over its limit is never rounded down to it.
+          pH: (acid.shown ? Math.round : Math.ceil)(acid.pH * 100 - (acid.shown ? 0 : 1e-6)) / 100,
         })
       : said(acid.by === 'unknown' ? 'keep.acid.unknown' : 'keep.acid.none'),
   );

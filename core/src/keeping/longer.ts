@@ -3,8 +3,12 @@ import { KEEPING } from '../tables/keeping.ts';
 import { type Said, said } from '../units/result.ts';
 import { type KeepingInput, keepingOf } from './class.ts';
 
-/** A change, and the same drink as it would have been with it alone. */
-const CHANGES: readonly { code: string; changed: (input: KeepingInput) => KeepingInput | null }[] = [
+/** A change, and the same drink as it would have been with it; null: there is nothing to change. */
+interface Change {
+  code: string;
+  changed: (input: KeepingInput) => KeepingInput | null;
+}
+const CHANGES: readonly Change[] = [
   {
     code: 'longer.sterilised',
     changed: (i) => (i.hygiene === 'clean' ? { ...i, hygiene: 'sterilised' } : null),
@@ -67,14 +71,31 @@ const withoutOrigins = (input: KeepingInput, drop: (kind: Origin['kind']) => boo
   liquor: { ...input.liquor, origins: input.liquor.origins.filter((o) => !drop(o.kind)) },
 });
 
-/** What would have made it keep longer: each change by itself, run again, the best first. Freezing comes with any. */
+/**
+ * What would have made it keep longer: each change by itself, run again, the best first; then, where several cost it time
+ * and it takes them together to gain any, those, and what they give together. Freezing comes with any.
+ */
 export function wouldKeepLonger(input: KeepingInput): Said[] {
+  const daysOf = (changes: readonly Change[]): number =>
+    keepingOf(changes.reduce((i, { changed }) => changed(i) ?? i, input)).sealedDays;
   const now = keepingOf(input).sealedDays;
-  return CHANGES.flatMap(({ code, changed }) => {
-    const other = changed(input);
-    const days = other ? keepingOf(other).sealedDays : 0;
-    return days > now ? [{ code, days }] : [];
-  })
-    .sort((a, b) => b.days - a.days)
-    .map(({ code, days }) => said(code, { days }));
+  const each = CHANGES.filter(({ changed }) => changed(input) !== null).map((change) => ({
+    change,
+    days: daysOf([change]),
+  }));
+  const alone = each.filter(({ days }) => days > now).sort((a, b) => b.days - a.days);
+  const all = each.map(({ change }) => change);
+  const most = daysOf(all);
+  const needed = all.reduce((kept, change) => {
+    const fewer = kept.filter((other) => other !== change);
+    return daysOf(fewer) < most ? kept : fewer;
+  }, all);
+  const together = most > Math.max(now, ...alone.map(({ days }) => days)) && needed.length > 1;
+  const named = together
+    ? [...alone, ...each.filter((e) => needed.includes(e.change) && !alone.includes(e))]
+    : alone;
+  return [
+    ...named.map(({ change, days }) => said(change.code, { days })),
+    ...(together ? [said('longer.together', { days: most })] : []),
+  ];
 }

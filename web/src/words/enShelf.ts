@@ -7,7 +7,7 @@ export const EN_SHELF: Readonly<Record<string, string>> = {
   'longer.readPh': 'Read with a pH meter at 4.2 or below, after the last addition: {days}.',
   'longer.heatRaw': 'What went in raw heated with the rest, 5 minutes at 85 °C: {days}.',
   'longer.coolFast': 'Cooled in an ice bath at once: {days}.',
-  'longer.steepCold': 'Steeped in the fridge: {days}.',
+  'longer.steepCold': 'Steeped, or left to stand, in the fridge: {days}.',
   'longer.noGarlic': 'Without raw garlic: {days}.',
   'longer.noCoconut': 'Without coconut or milk: {days}.',
   'longer.noStarter': 'Without the live starter: {days}.',
@@ -18,6 +18,7 @@ export const EN_SHELF: Readonly<Record<string, string>> = {
   'longer.colderFridge': 'A fridge at 4 °C all the time: {days} more.',
   'longer.sealed': 'Opened later: up to {days} more.',
   'longer.notThawed': 'Left in the freezer until the day it is drunk.',
+  'longer.together': 'These together: {days}.',
   'longer.nothing': 'Nothing that this tool knows of. In the freezer it would keep for 90 days.',
 
   // what is commonly said
