@@ -42,7 +42,7 @@ for (const at of RUNS) {
     TZ: at.zone,
     LADLE_CLOCK_SHIFT_MS: String(shiftTo(at)),
     // The law of keeping reads no clock: a sample of it is enough here.
-    LADLE_LAW_PAIRS: '1000',
+    LADLE_LAW_PAIRS: '2000',
     NODE_OPTIONS: [process.env.NODE_OPTIONS, preload].filter(Boolean).join(' '),
   };
   const began = Date.now();
