@@ -19,6 +19,7 @@ import {
   combineStep,
   fortifyStep,
   mixStep,
+  openUnseen,
   pickStep,
   sourStep,
   splitStep,
@@ -166,8 +167,10 @@ export function simulateBatch(
         dosedG: {},
       };
       // What is skipped is the deed, never its hours.
-      if (actual?.skipped) standBy(work, step, run);
-      else runStep(work, step, run);
+      if (actual?.skipped) {
+        openUnseen(work, step);
+        standBy(work, step, run);
+      } else runStep(work, step, run);
       const after = work.vessels.get(vesselId);
       if (!after || !before) throw new StepStop({ kind: 'unknownVessel', stepId: step.id, vesselId });
       if (full) {

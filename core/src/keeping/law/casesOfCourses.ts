@@ -293,6 +293,27 @@ export const CASES_OF_COURSES: readonly Case[] = [
     within: 0.001,
   },
   {
+    name: 'peel whose washing was skipped, put in six hours later',
+    hand: 'its clock runs from the washing that was passed over: minute 0',
+    got: () => {
+      const wash = {
+        kind: 'wash',
+        from: ['bowl'],
+        to: ['bowl'],
+        lines: ['peel'],
+        rinses: 1,
+        minutesPerRinse: 4,
+      };
+      const liquor = run(PEEL, [wash as unknown as Bare, COMBINE('water', 'peel'), STRAIN, BOTTLE], {
+        'wash-0': { startMin: 0, endMin: 4, skipped: true, ...quiet },
+        'combine-1': { startMin: 364, endMin: 366, ...quiet },
+      });
+      return fillingOf(liquor, 'sterilised', 0, 380 * 60_000).clockStartMs / 60_000;
+    },
+    want: 0,
+    within: 0.001,
+  },
+  {
     name: 'milk that nobody was asked about',
     hand: 'unanswered is yes: 2',
     got: () =>

@@ -100,7 +100,7 @@ const VESSELS: VesselSpec[] = [
 const SOLIDS = [
   'hibiscus-dried',
   'ginger-sliced',
-  'pineapple-peel-core',
+  'pineapple-peel',
   'orange-peel',
   'ginger-grated',
   'turmeric-grated',

@@ -50,6 +50,16 @@ export function pickStep(work: Work, step: PickStep | PrepStep, run: StepRun): v
   handWork(work, step, run);
 }
 
+/**
+ * A washing or cutting that was passed over: nobody knows whether the thing was opened all the same, so its time counts
+ * from then, as if it had been.
+ */
+export function openUnseen(work: Work, step: Step): void {
+  if (step.kind !== 'wash' && step.kind !== 'prep') return;
+  const bowl = bowlOf(work, step);
+  for (const lineId of step.lines) layOut(work, step, lineId, bowl.id, true);
+}
+
 /** Rinses: a little is drawn at the water's temperature and lost; dried calyx and leaf carry water away with them. */
 export function washStep(work: Work, step: WashStep, run: StepRun): void {
   const bowl = bowlOf(work, step);
