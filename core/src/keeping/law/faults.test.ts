@@ -13,8 +13,8 @@ const FAULTS: { name: string; file: string; from: string; to: string }[] = [
   {
     name: 'a skipped step takes no time',
     file: 'program/simulate.ts',
-    from: 'if (actual?.skipped) standBy(work, step, run);',
-    to: 'if (actual?.skipped) work.nowMin = actual.endMin ?? work.nowMin;',
+    from: 'standBy(work, step, run);',
+    to: 'work.nowMin = actual.endMin ?? work.nowMin;',
   },
   {
     name: 'between two steps nothing stands',

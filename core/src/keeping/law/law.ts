@@ -97,6 +97,10 @@ const isStricter = (safer: Judged, riskier: Judged): boolean =>
   rankOf(riskier) > rankOf(safer) ||
   (rankOf(riskier) === rankOf(safer) && riskier.leftMs < safer.leftMs - STRICTER_MS);
 
+/** When a drink first fell below 60 °C, minutes; never: while it is hot, and where it never was. */
+const fellBelow60At = ({ liquor }: Judged): number =>
+  Math.min(...liquor.origins.map((o) => o.below60Min ?? Number.POSITIVE_INFINITY));
+
 /** Both courses judged, with the worse evidence of acid for both where the move changes what is drawn. */
 function judgeBoth(pair: Pair): [Judged, Judged] | null {
   const a = judge(pair.safer);
@@ -112,7 +116,12 @@ function judgeBoth(pair: Pair): [Judged, Judged] | null {
     (missedStage(coolingOf(a)) || coolingCutDays(slowCoolingMin(coolingOf(a))) > 0 || coolingOf(a).goesOn)
   )
     return null;
-  if (pair.opens && a.liquor.cooling.unsafeMin > b.liquor.cooling.unsafeMin) return null;
+  // With the lid on it stays above 60 °C for longer than in the open pot: that costs nothing.
+  if (
+    pair.opens &&
+    (a.liquor.cooling.unsafeMin > b.liquor.cooling.unsafeMin || fellBelow60At(a) < fellBelow60At(b))
+  )
+    return null;
   if (!pair.draws || pair.reads || !isMilder(a, b, pair.draws)) return [a, b];
   // A heating that decides nothing, for something in it stays raw all the same, only leaves it warmer.
   if (pair.heats && a.keeping.keepClass === b.keeping.keepClass && a.keeping.keepClass !== 'heated')
