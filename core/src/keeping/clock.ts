@@ -6,7 +6,7 @@ import { type Said, said } from '../units/result.ts';
 import type { Surroundings } from './around.ts';
 import { checkKindOf, meaningOf } from './check.ts';
 import { type CoolingSoFar, coolingCutDays, hoursOf, saidCut, saidMissed, slowCoolingMin } from './class.ts';
-import { type BottleFacts, DAY_MS, follow, HOUR_MS, lifeRate, type Spent } from './integrate.ts';
+import { type BottleFacts, DAY_MS, follow, HOUR_MS, lifeRate, type Spent, spentAt } from './integrate.ts';
 import { CELL_MS, type FridgeTrack, trackAt, type WarmSpell } from './track.ts';
 
 export interface BottleLife {
@@ -111,10 +111,9 @@ function lifeByOne(
     const nowLeftMs = Math.min(budget, spent.thawCapMs) - spent.lifeMs;
     // Its own time stands: what runs is the freezer's, and nothing that was spent already comes back.
     if (standing.frozen) return nowLeftMs <= 0 ? endMs : endMs + KEEPING.frozenDays * DAY_MS - spent.frozenMs;
-    if (nowLeftMs <= 0) return endMs + nowLeftMs;
+    if (nowLeftMs <= 0) return spentAt(bottle, log, around, budget, endMs);
     const { spent: then, atMs, rate } = ahead(budget);
-    const leftMs = Math.min(budget, then.thawCapMs) - then.lifeMs;
-    return leftMs <= 0 ? atMs + leftMs : atMs + leftMs / rate;
+    return atMs + (Math.min(budget, then.thawCapMs) - then.lifeMs) / rate;
   };
   let deadlineMs = endOf(budgetMs);
   let toolDeadlineMs = endOf(toolMs);

@@ -312,7 +312,8 @@ export interface Followed {
   /**
    * What is to come where it stands now: its way down, as long as it is still on it, and then the rate of the place.
    * @param budgetMs it is looked no further than to the spending of this.
-   * @returns what will have been spent, when that is, and the rate from there on.
+   * @returns what will have been spent, when that is, and the rate from there on; where more than the budget was spent, the
+   *   rate at which it was.
    */
   ahead: (budgetMs: number) => { spent: Spent; atMs: number; rate: number };
 }
@@ -368,11 +369,39 @@ export function follow(
       const later = new Follower(bottle, { ...around, track: null }, { ...state, spent: { ...spent } });
       const settled = { ...standing, tempC: expectedC };
       let atMs = endMs;
+      let lastRate = rate;
       while (atMs < endMs + SETTLES_MS && later.state.firstCooling && later.state.spent.lifeMs < budget) {
+        const beforeMs = later.state.spent.lifeMs;
         later.stand(settled, atMs, atMs + SLICE_MS);
+        lastRate = (later.state.spent.lifeMs - beforeMs) / SLICE_MS;
         atMs += SLICE_MS;
       }
-      return { spent: later.state.spent, atMs, rate };
+      return { spent: later.state.spent, atMs, rate: later.state.spent.lifeMs > budget ? lastRate : rate };
     },
   };
+}
+
+/**
+ * When a budget of life was spent, in the past: the moment within the slice in which it was.
+ * @param endMs by then it is spent.
+ */
+export function spentAt(
+  bottle: BottleFacts,
+  log: ItemLog,
+  around: Surroundings,
+  budgetMs: number,
+  endMs: number,
+): number {
+  let before = { atMs: bottle.filledMs, lifeMs: bottle.filledMs - bottle.clockStartMs };
+  // Before it was filled its time ran at rate 1.
+  if (before.lifeMs >= budgetMs) return bottle.filledMs - (before.lifeMs - budgetMs);
+  let spentMs: number | null = null;
+  follow(bottle, log, around, budgetMs, endMs, (atMs, { lifeMs, thawCapMs }) => {
+    const budget = Math.min(budgetMs, thawCapMs);
+    if (spentMs === null && lifeMs >= budget && lifeMs > before.lifeMs)
+      spentMs =
+        before.atMs + ((atMs - before.atMs) * Math.max(0, budget - before.lifeMs)) / (lifeMs - before.lifeMs);
+    before = { atMs, lifeMs };
+  });
+  return spentMs ?? endMs;
 }

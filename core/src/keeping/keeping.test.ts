@@ -143,6 +143,19 @@ describe('the clock of a bottle', () => {
     const life = lifeOf(bottle({ filledC: 8 }), log(), around({ fridgeC: 8 }), filledMs);
     expect((life.deadlineMs - filledMs) / DAY_MS).toBeCloseTo(6.5 / 1.552, 2);
   });
+  it('once past, it stays past from the moment at which its time was spent, whoever looks and when', () => {
+    // 6.5 days at 1.552 a day: 4.19 days after it was filled, looked at on the tenth day as on the first.
+    const warm = around({ fridgeC: 8 });
+    for (const day of [0, 4, 5, 10, 30]) {
+      const life = lifeOf(bottle({ filledC: 8 }), log(), warm, filledMs + day * DAY_MS);
+      expect((life.deadlineMs - filledMs) / DAY_MS).toBeCloseTo(6.5 / 1.552, 2);
+      expect(life.verdict === 'past').toBe(day > 4);
+    }
+    // Spent before it was filled: half a day of 0.4.
+    const short = bottle({ keeping: { ...bottle().keeping, sealedDays: 0.4, uncutDays: 0.4 } });
+    const late = lifeOf(short, log(), places, filledMs + DAY_MS);
+    expect((late.deadlineMs - filledMs) / DAY_MS).toBeCloseTo(-0.1, 6);
+  });
   it('ten hours on the table cost nearly 10 · 6.2 h, less while it warms, and some more while it cools', () => {
     const out = [
       { place: 'fridge' as const, fromMs: filledMs },

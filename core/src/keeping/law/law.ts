@@ -21,6 +21,7 @@ const SAME_DRAWN_MS = 60 * 60_000;
 const SAME_TALLY_MIN = 2;
 /** Stricter by more than this is strictly stricter, ms. */
 const STRICTER_MS = 2 * 60_000;
+const RANK_OF_PAST = 2;
 /** Near a threshold: within this share of it, and this much of a pH. */
 const NEAR_SHARE = 0.1;
 const NEAR_PH = 0.1;
@@ -233,8 +234,8 @@ export function runLaw(
     if (!made) continue;
     const pair: Pair = { name, ...made };
     const both = judgeBoth(pair);
-    // What is thrown out already can hardly be riskier; a few stay, for they must not become milder.
-    if (!both || (rankOf(both[0]) === 3 && !r.chance(0.1))) continue;
+    // What is past or thrown out already can hardly be riskier; a few stay, for they must not become milder.
+    if (!both || (rankOf(both[0]) >= RANK_OF_PAST && !r.chance(0.1))) continue;
     pairs++;
     byMove[name]!.tried++;
     if (isMilder(...both, pair.draws)) return result(tell(shrunk(pair)));
