@@ -98,6 +98,9 @@ const isStricter = (safer: Judged, riskier: Judged): boolean =>
   rankOf(riskier) > rankOf(safer) ||
   (rankOf(riskier) === rankOf(safer) && riskier.leftMs < safer.leftMs - STRICTER_MS);
 
+/** Shown to be acid by a reading. */
+const isRead = ({ keeping: { acid } }: Judged): boolean => acid.shown && acid.by !== 'estimate';
+
 /** When a drink first fell below 60 °C, minutes; never: while it is hot, and where it never was. */
 const fellBelow60At = ({ liquor }: Judged): number =>
   Math.min(...liquor.origins.map((o) => o.below60Min ?? Number.POSITIVE_INFINITY));
@@ -108,7 +111,9 @@ function judgeBoth(pair: Pair): [Judged, Judged] | null {
   const b = judge(pair.riskier);
   if (!a || !b) return null;
   // A reading that is moved must have shown acid where it was.
-  if (pair.reads && !(a.keeping.acid.shown && a.keeping.acid.by !== 'estimate')) return null;
+  if (pair.reads && !isRead(a)) return null;
+  // Nothing was drawn after it where it stands now: it is the same evidence, and earlier.
+  if (pair.reads && isRead(b) && b.liquor.cooling.unsafeMin < a.liquor.cooling.unsafeMin) return null;
   // Filled above 21 °C it goes on cooling in the bottle: an hour more in the open pot is an hour or more less there.
   if (pair.waits && a.liquor.tempC > KEEPING.firstStageToC) return null;
   // A heating brings a cooling with it: where that is what costs, leaving both out is no greater risk by these rules.
