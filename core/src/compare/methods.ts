@@ -6,6 +6,7 @@ import type { Kitchen } from '../program/kitchen.ts';
 import { BOTTLES, POT, TUB } from '../program/making.ts';
 import { choicesUnder, type MethodId, type Recipe } from '../program/recipe.ts';
 import { simulateBatch } from '../program/simulate.ts';
+import { isWater } from '../program/tags.ts';
 import type { Program, Simulation, TraceEntry } from '../program/types.ts';
 import type { MarkerId, Tables } from '../tables/types.ts';
 
@@ -146,7 +147,10 @@ export function methodRow(
     handsOnMin,
     litres: bottled ? volumeMl(bottled) / 1000 : 0,
     waterL: sim.flows
-      .filter((f) => f.code === 'poured' && program.lines.find((l) => l.id === f.lineId)?.itemId === 'water')
+      .filter(
+        (f) =>
+          f.code === 'poured' && program.lines.some((l) => l.id === f.lineId && isWater(tables, l.itemId)),
+      )
       .reduce((sum, f) => sum + f.volumeL, 0),
     steamL: flowL(sim, 'steam'),
     heldL: flowL(sim, 'held'),

@@ -32,7 +32,7 @@ export const familiesOf = (recipe: Recipe): string[] => [
   ...new Set(
     recipe.lines.flatMap((l) => {
       const family = FAMILY_ROWS.find((f) => f.forms.some((form) => form.itemId === l.itemId));
-      return family && family.id !== 'water' ? [family.id] : [];
+      return family && !family.plainWater ? [family.id] : [];
     }),
   ),
 ];

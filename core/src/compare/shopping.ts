@@ -46,11 +46,13 @@ const SHOP_ORDER: readonly ShopRow['shop'][] = ['market', 'dry', 'spice', 'store
 /** Grams of every item that programs take, water aside. */
 function needsOf(
   plans: readonly { program: Program; dosedG: Readonly<Record<string, number>> }[],
+  tables: Tables,
 ): Map<string, number> {
   const needs = new Map<string, number>();
   for (const { program, dosedG } of plans) {
     for (const line of program.lines) {
-      if (line.itemId === 'water') continue;
+      // The tap's; water that is bought has a row of its own.
+      if (tables.liquids.get(line.itemId)?.treatment === 'water') continue;
       const massG = line.massG || (dosedG[line.id] ?? 0);
       if (massG > 0) needs.set(line.itemId, (needs.get(line.itemId) ?? 0) + massG);
     }
@@ -98,7 +100,7 @@ export function shoppingList(
   tables: Tables,
   month: number,
 ): ShoppingList {
-  const needs = needsOf(plans);
+  const needs = needsOf(plans, tables);
   const rows: ShoppingRow[] = [];
   const inSeason = (row: ShopRow): boolean =>
     row.fresh === 'allYear' ||

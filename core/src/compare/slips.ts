@@ -1,6 +1,8 @@
 import type { OwnStepKind } from '../program/recipe.ts';
+import { traitsOf } from '../program/tags.ts';
 import type { TraceEntry } from '../program/types.ts';
-import { USUAL_ROWS } from '../tables/kitchenFacts.ts';
+import { USUAL_OF_TRAITS, USUAL_ROWS } from '../tables/kitchenFacts.ts';
+import type { Tables } from '../tables/types.ts';
 
 /** An amount or a time far outside what is usual: asked about once, with the usual beside it. */
 export type Slip =
@@ -10,23 +12,39 @@ export type Slip =
 
 /** Beyond its usual range by this factor an amount is asked about. */
 const FAR = 1.5;
+/** Against the recipe itself: three times as much, or a third. */
+const FROM_RECIPE = 3;
+
+/** The usual range of a thing for a litre: its own, or that of its kind. */
+function usualOf(itemId: string, tables: Tables): { lowGPerL: number; highGPerL: number } | null {
+  const own = USUAL_ROWS.find((r) => r.itemId === itemId);
+  if (own) return own;
+  const traits = traitsOf([itemId], tables);
+  return USUAL_OF_TRAITS.find((r) => traits.has(r.trait)) ?? null;
+}
 
 /**
- * Grams of a thing for so many litres against the usual range, or against what the recipe itself had.
- * @param recipeG what the recipe has for the same litres, where there is one: three times as much is asked about too.
+ * Grams of a solid or of a liquid for so many litres against the usual range, and against what the recipe itself had.
+ * @param recipeG what the recipe has for the same litres, where there is one: what is near that is no slip.
  */
-export function amountSlip(itemId: string, massG: number, litres: number, recipeG?: number): Slip | null {
+export function amountSlip(
+  itemId: string,
+  massG: number,
+  litres: number,
+  tables: Tables,
+  recipeG?: number,
+): Slip | null {
   if (!(massG > 0 && litres > 0)) return null;
-  const row = USUAL_ROWS.find((r) => r.itemId === itemId);
-  const lowG = row ? row.lowGPerL * litres : recipeG ? recipeG / 3 : null;
-  const highG = row ? row.highGPerL * litres : recipeG ? recipeG * 3 : null;
-  if (highG !== null && massG > highG * (row ? FAR : 1))
-    return { kind: 'much', itemId, massG, lowG: lowG ?? 0, highG };
-  if (recipeG && massG > recipeG * 3)
-    return { kind: 'much', itemId, massG, lowG: recipeG / 3, highG: recipeG * 3 };
-  if (lowG !== null && massG < lowG / FAR / 2)
-    return { kind: 'little', itemId, massG, lowG, highG: highG ?? 0 };
-  return null;
+  if (recipeG !== undefined && recipeG > 0) {
+    const [lowG, highG] = [recipeG / FROM_RECIPE, recipeG * FROM_RECIPE];
+    if (massG > highG) return { kind: 'much', itemId, massG, lowG, highG };
+    return massG < lowG ? { kind: 'little', itemId, massG, lowG, highG } : null;
+  }
+  const usual = usualOf(itemId, tables);
+  if (!usual) return null;
+  const [lowG, highG] = [usual.lowGPerL * litres, usual.highGPerL * litres];
+  if (massG > highG * FAR) return { kind: 'much', itemId, massG, lowG, highG };
+  return massG < lowG / FAR / 2 ? { kind: 'little', itemId, massG, lowG, highG } : null;
 }
 
 /** Minutes in which a step is usually done. Source: the methods of the book, and half or twice of them. */
@@ -49,28 +67,28 @@ export function timeSlip(stepKind: OwnStepKind, minutes: number): Slip | null {
   return null;
 }
 
-/** Pots lose up to this an hour and square metre of surface at a full boil, L. Source: twice the open rolling boil. */
-const MOST_LOSS_L_PER_H_M2 = 72;
-
-/** A loss that the time over the flame cannot explain: a slip of the jug, or a spill that nobody noted. */
-export function lossSlip(lostL: number, heatedMin: number, surfaceM2: number): Slip | null {
-  const mostL = (MOST_LOSS_L_PER_H_M2 * surfaceM2 * heatedMin) / 60 + 0.3;
-  return lostL > mostL ? { kind: 'lossUnexplained', lostL, mostL } : null;
-}
+/** What a measure may be off by: of what stood in the vessel, and at the least, L. */
+const MEASURE = { ofAll: 0.1, leastL: 0.05 };
+/** A flame or a lid may be this far from what the model took. */
+const FLAME_FACTOR = 1.5;
 
 /**
- * The same for litres just measured, against what was in the vessel when it stood fullest before.
- * @param trace what has happened so far; only what boils loses litres.
+ * Litres just measured, against what was in the vessel when it stood fullest before: a loss that time, lid and flame
+ * cannot explain is a slip of the jug, or a spill that nobody noted.
+ * @param trace what has happened so far; before anything was heated a vessel is still being filled, and nothing is asked.
+ * @param expectedL what the model, with this flame and this lid, has there now, cold.
  * @param heldL litres that solids hold back at this step.
  */
 export function measuredLossSlip(
-  trace: readonly TraceEntry[],
+  trace: readonly Pick<TraceEntry, 'kind' | 'now'>[],
   measuredL: number,
+  expectedL: number,
   heldL: number,
-  surfaceM2: number,
 ): Slip | null {
+  if (!trace.some((t) => t.kind === 'heat' || t.kind === 'boil')) return null;
   const hadL = Math.max(0, ...trace.map((t) => t.now.volumeL));
-  const boiledMin = trace.filter((t) => t.kind === 'boil').reduce((sum, t) => sum + t.endMin - t.startMin, 0);
-  // What solids hold and a pot boils off is known to a tenth of what stood in it: less is no slip.
-  return hadL > 0 ? lossSlip(0.9 * hadL - measuredL - heldL, boiledMin, surfaceM2) : null;
+  const steamL = Math.max(0, hadL - heldL - expectedL);
+  const lostL = hadL - heldL - measuredL;
+  const mostL = FLAME_FACTOR * steamL + MEASURE.ofAll * hadL + MEASURE.leastL;
+  return lostL > mostL ? { kind: 'lossUnexplained', lostL, mostL } : null;
 }

@@ -1,4 +1,5 @@
 import type { OwnStepKind, Recipe, RecipeLine, RecipeStep } from '../program/recipe.ts';
+import { TAP_WATER_ID } from '../tables/choices.ts';
 import type { Tables } from '../tables/types.ts';
 import { fail, ok, type Result } from '../units/result.ts';
 import { type ItemKind, itemFacts } from './recognise.ts';
@@ -120,7 +121,7 @@ export function captureToRecipe(
   putIn();
   if (lines.length === 0) return fail({ kind: 'nothingIn' });
   // The first water makes up the litres, as in every recipe: all else keeps its ratio to what came out.
-  const water = lines.findIndex((l) => l.itemId === 'water');
+  const water = lines.findIndex((l) => l.itemId === TAP_WATER_ID);
   if (water >= 0) lines[water] = { ...lines[water]!, massG: 0, rule: { kind: 'toVolume' } };
   if (!steps.some((s) => s.kind === 'bottle')) add('bottle', 20, []);
   return ok({

@@ -282,7 +282,7 @@ const mine = (steps: RecipeStep[], change: Partial<Recipe> = {}): Recipe => ({
   ...change,
 });
 const GOOD = [
-  step('wash', 5, ['calyx', 'ginger']),
+  step('wash', 5, ['calyx', 'ginger', 'mint']),
   step('prep', 5, ['ginger']),
   step('combine', 4, ['water', 'calyx', 'ginger']),
   step('heat', 0),

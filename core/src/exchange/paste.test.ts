@@ -142,3 +142,21 @@ describe('amounts with a fraction in words', () => {
     else expect(line.doubts.length).toBeGreaterThan(0);
   });
 });
+
+describe('amounts told again in the method', () => {
+  const grams = (text: string, itemId: string) =>
+    parsePasted(text, TABLES, { ...measuringKit(KITCHEN), system: 'metric' })
+      .lines.filter((l) => l.itemId === itemId)
+      .reduce((sum, l) => sum + (l.massG ?? 0), 0);
+  const LIST = 'Red drink\n\n200 g dried hibiscus\n300 g honey\n3 litres water\n\n';
+  it('are the same thing, and no more of it', () => {
+    const text = `${LIST}Boil the 200 g hibiscus in 3 litres of water for 20 minutes. Stir in 150 g of honey.`;
+    expect(grams(text, 'hibiscus-dried')).toBe(200);
+    expect(grams(text, 'honey')).toBe(300);
+    expect(grams(text, 'water')).toBeCloseTo(3 * 998.2, 0);
+  });
+  it('unless more of it is meant', () => {
+    const text = `${LIST}Boil for 20 minutes. Stir in the honey, then another 100 g of honey.`;
+    expect(grams(text, 'honey')).toBe(400);
+  });
+});

@@ -1,4 +1,5 @@
 import type { OwnStepKind, Recipe, RecipeLine, RecipeStep } from '../program/recipe.ts';
+import { TAP_WATER_ID } from '../tables/choices.ts';
 import { FAMILY_ROWS } from '../tables/families.ts';
 import type { Tables } from '../tables/types.ts';
 import type { MeasuringKit } from '../units/measures.ts';
@@ -96,8 +97,9 @@ export function parsePasted(
   const lines: PastedLine[] = [];
   for (const row of listed) lines.push(...readListed(row, tables, kit));
   const method = told.map(bare).join('\n');
+  const inList = [...lines];
   for (const sentence of method.split(/\n|(?<=[^\d])\.\s|;/))
-    lines.push(...readTold(sentence, lines, tables, kit));
+    lines.push(...readTold(sentence, lines, inList, tables, kit));
   const { steps, unread: lost } = stepsIn(method);
   unread.push(...lost);
   formsByDeed(lines, steps, tables);
@@ -236,8 +238,7 @@ function readThing(
   if (amount && grams === null) doubts.push('strangeUnit');
   if (grams && !grams.sure) doubts.push('vagueAmount');
   if (amount?.max !== undefined) doubts.push('range');
-  if (!form.said && mention.family.forms.length > 1 && NEEDS_FORM.has(mention.family.id))
-    doubts.push('formGuessed');
+  if (!form.said && mention.family.forms.length > 1 && mention.family.formMatters) doubts.push('formGuessed');
   return {
     text: text.trim(),
     kind: facts?.kind ?? 'solid',
@@ -259,20 +260,14 @@ export function readAs(line: PastedLine, itemId: string, tables: Tables, kit: Me
   return { ...line, itemId, kind: facts?.kind ?? 'solid', massG: grams?.massG ?? line.massG };
 }
 
-/** Families whose forms differ so much that a guess must be shown. */
-const NEEDS_FORM: ReadonlySet<string> = new Set([
-  'hibiscus',
-  'ginger',
-  'turmeric',
-  'pineapple',
-  'watermelon',
-  'coconut',
-]);
+/** Told again in another measure an amount may come out a little larger. */
+const TOLD_AGAIN = 1.1;
 
 /** Amounts told inside a sentence: "two litres of water, 50 g of sliced ginger and four cloves". */
 function readTold(
   sentence: string,
   known: readonly PastedLine[],
+  listed: readonly PastedLine[],
   tables: Tables,
   kit: MeasuringKit & { system: UnitSystem },
 ): PastedLine[] {
@@ -296,8 +291,7 @@ function readTold(
     if (!near) {
       // Named again, or something that never got an amount anywhere.
       if (familiar || inList) continue;
-      if (/\b(?:cold|hot|warm|boiling|the) water\b/i.test(sentence) && mention.family.id === 'water')
-        continue;
+      if (/\b(?:cold|hot|warm|boiling|the) water\b/i.test(sentence) && mention.family.plainWater) continue;
     }
     if (
       near &&
@@ -310,10 +304,27 @@ function readTold(
     const tail = /^[^,.;]{0,18}/.exec(sentence.slice(mention.end))?.[0] ?? '';
     const squeezed = /\b(?:squeeze|juice of)\b/i.test(sentence) && mention.family.juice !== undefined;
     const around = `${sentence.slice(start, mention.end)} ${tail.split(/\band\b/)[0]} ${squeezed ? 'juice' : ''}`;
-    out.push(readThing(sentence.slice(start, mention.end), around, mention, near, tables, kit));
+    const line = readThing(sentence.slice(start, mention.end), around, mention, near, tables, kit);
+    if (!isToldAgain(line, mention, listed, sentence.slice(0, mention.end))) out.push(line);
   }
   return out;
 }
+
+/** A part of what the list has, or all of it, told again where it goes in: the same thing, and no more of it. */
+const isToldAgain = (
+  line: PastedLine,
+  mention: Mention,
+  listed: readonly PastedLine[],
+  before: string,
+): boolean =>
+  line.massG !== null &&
+  !/\b(?:another|more|extra|additional|further)\b/i.test(before) &&
+  listed.some(
+    (l) =>
+      l.massG !== null &&
+      line.massG! <= l.massG * TOLD_AGAIN &&
+      mention.family.forms.some((f) => f.itemId === l.itemId),
+  );
 
 /** "Blend it", "grate the ginger": a deed says the form where the line did not. */
 function formsByDeed(lines: PastedLine[], steps: readonly PastedStep[], tables: Tables): void {
@@ -367,18 +378,22 @@ export function recipeFromPasted(
       rule:
         line.kind === 'sweetener'
           ? { kind: 'toTarget' }
-          : itemId === 'water'
+          : itemId === TAP_WATER_ID
             ? { kind: 'toVolume' }
             : { kind: 'linear' },
       stream:
-        line.kind === 'sweetener' ? 'sweet' : line.kind === 'liquid' && itemId !== 'water' ? 'after' : 'pot',
+        line.kind === 'sweetener'
+          ? 'sweet'
+          : line.kind === 'liquid' && itemId !== TAP_WATER_ID
+            ? 'after'
+            : 'pot',
       wash: 'none',
       prep: null,
     });
   }
   const lines = [...merged.values()];
   const steps = recipeSteps(pasted.steps, lines, pasted.lines);
-  const waterL = (lines.find((l) => l.itemId === 'water')?.massG ?? 0) / 998.2;
+  const waterL = (lines.find((l) => l.itemId === TAP_WATER_ID)?.massG ?? 0) / 998.2;
   const sweetG = pasted.lines
     .filter((l) => l.kind === 'sweetener')
     .reduce((sum, l) => sum + (l.massG ?? 0), 0);

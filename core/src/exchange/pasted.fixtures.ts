@@ -77,8 +77,8 @@ Wash the sorrel. Put everything but the sugar and lime in a big pot with the wat
       ['cinnamon-stick', 4],
       ['orange-peel', 45],
       ['water', 2500 * 0.9982],
-      // 1.5 × 250 × 0.85
-      ['sugar-brown', 318.75],
+      // 1.5 × 250 × 0.93
+      ['sugar-brown', 348.75],
       // 2 × 67 g × 430 mL/kg = 57.6 mL × 1.03
       ['lime-juice', 59.3],
     ],
@@ -148,8 +148,8 @@ Pour into bottles and refrigerate.`,
       ['turmeric-ground', 21.4],
       // 0.5 × 236.6 × 1.42
       ['honey', 168],
-      // 0.25 × 4.929 × 0.45
-      ['cayenne-ground', 0.554],
+      // 0.25 × 4.929 × 0.36
+      ['cayenne-ground', 0.444],
       // 330 g × 400 mL/kg = 132 mL × 1.03
       ['lemon-juice', 136],
     ],
@@ -285,10 +285,10 @@ Rinse cranberries. Combine everything except sugar in a large pot and bring to a
       ['apple-juice', 990.8],
       ['cinnamon-stick', 8],
       ['clove-whole', 0.64],
-      ['allspice-whole', 0.32],
+      ['allspice-whole', 0.26],
       ['orange-whole', 180],
-      // 0.75 × 236.6 × 0.85
-      ['sugar-brown', 150.8],
+      // 0.75 × 236.6 × 0.93
+      ['sugar-brown', 165],
     ],
     steps: [
       ['wash', null],

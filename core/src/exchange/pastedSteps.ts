@@ -1,4 +1,5 @@
 import type { OwnStepKind, RecipeStep } from '../program/recipe.ts';
+import { FAMILY_ROWS } from '../tables/families.ts';
 import { type Length, lengthIn } from './amounts.ts';
 import { mentionsIn } from './recognise.ts';
 
@@ -19,17 +20,7 @@ export interface PastedStep {
   sure: boolean;
 }
 
-const SWEET: ReadonlySet<string> = new Set([
-  'sugar',
-  'jaggery',
-  'honey',
-  'maple',
-  'agave',
-  'goldenSyrup',
-  'molasses',
-  'erythritol',
-  'stevia',
-]);
+const SWEET: ReadonlySet<string> = new Set(FAMILY_ROWS.filter((f) => f.sweetens).map((f) => f.id));
 
 /** Verbs at which a sentence is cut into clauses. */
 const VERBS =

@@ -103,7 +103,7 @@ export function itemFacts(itemId: string, tables: Tables): ItemFacts | null {
   if (sweet)
     return {
       kind: 'sweetener',
-      measurable: { id: itemId, bulkGPerMl: sweet.bulkGPerMl, piece: null },
+      measurable: { id: itemId, bulkGPerMl: sweet.packedGPerMl ?? sweet.bulkGPerMl, piece: null },
       densityGPerMl: null,
     };
   return null;

@@ -30,8 +30,8 @@ Rinse the cranberries and pick out the soft ones. Put cranberries, water, spices
       ['apple-juice', 990.8],
       ['sugar-brown', 226.8],
       ['cinnamon-stick', 16],
-      // 12 × 0.08 g
-      ['allspice-whole', 0.96],
+      // 12 × 0.065 g
+      ['allspice-whole', 0.78],
       ['orange-whole', 360],
     ],
     steps: [

@@ -1,7 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { massG, volumeMl } from '../liquor/composition.ts';
 import { BOOK } from '../program/book.ts';
-import { dosedGOf } from '../program/ledger.ts';
 import { BOTTLES } from '../program/making.ts';
 import {
   choicesUnder,
@@ -44,7 +43,7 @@ describe('something else instead, in a plan', () => {
     expect(swapped.litres).toBeCloseTo(6, 2);
     const asSweet = (m: typeof plain) => m.end.sweetG / massG(m.end);
     expect(asSweet(swapped)).toBeCloseTo(asSweet(plain), 6);
-    const dosed = (m: typeof plain) => dosedGOf(m.sim)[sweet.id]!;
+    const dosed = (m: typeof plain) => m.sim.dosedG[sweet.id]!;
     const relative = (id: string) => TABLES.sweeteners.get(id)!.relativeSweetness;
     // The same sweetness: grams the other way round as a gram is sweet, within what a little water more or less does.
     expect(dosed(swapped) / dosed(plain)).toBeCloseTo(relative(sweet.itemId) / relative(other), 1);
@@ -91,7 +90,7 @@ describe('a way of the plane taken in a plan', () => {
   const none = { sweeteners: ['sugar-white'], with: [], litresShare: 1 };
   it('half and half: each brings as much of the sweetness, and the target stands', () => {
     const half = made([], { ...none, sweeteners: ['honey', 'sugar-white'] });
-    const dosed = dosedGOf(half.sim);
+    const dosed = half.sim.dosedG;
     const [honey, sugar] = [dosed[sweet.id]!, dosed['way-sugar-white']!];
     expect(honey * TABLES.sweeteners.get('honey')!.relativeSweetness).toBeCloseTo(
       sugar * TABLES.sweeteners.get('sugar-white')!.relativeSweetness,
@@ -105,13 +104,13 @@ describe('a way of the plane taken in a plan', () => {
     const juicy = made([], { ...none, with: [{ itemId: 'apple-juice', gPerL: 200 }] });
     // 200 g/L in 6 L: 1200 g.
     expect(juicy.program.lines.find((l) => l.id === 'way-apple-juice')!.massG).toBeCloseTo(1200, 6);
-    const grams = (m: typeof plain) => dosedGOf(m.sim)[sweet.id]!;
+    const grams = (m: typeof plain) => m.sim.dosedG[sweet.id]!;
     expect(grams(juicy)).toBeLessThan(grams(plain) - 60);
     expect(sweetOf(juicy)).toBeCloseTo(recipe.targetSweetnessPct, 2);
   });
   it('nothing but fruit: no sweetener is dosed, and none is said to be', () => {
     const fruit = made([], { sweeteners: [], with: [{ itemId: 'apple-juice', gPerL: 500 }], litresShare: 1 });
-    expect(dosedGOf(fruit.sim)).toEqual({});
+    expect(fruit.sim.dosedG).toEqual({});
     expect(fruit.end.addedSugarG).toBe(0);
   });
   it('less water: the same of everything for fewer litres', () => {

@@ -72,9 +72,9 @@ describe('the four questions', () => {
             { question: { kind: 'servings', servings: 16, servingMl: 250 }, wantL: 4 },
             { question: { kind: 'potFull' }, wantL: null },
             {
-              // As much as the recipe has for three litres.
+              // As much as the recipe has for three litres, whatever comes out of it.
               question: { kind: 'useUp', lineId: main.id, massG: (main.massG * 3) / recipe.basisL },
-              wantL: 3,
+              wantL: null,
             },
           ];
           for (const { question, wantL } of questions) {
@@ -82,8 +82,12 @@ describe('the four questions', () => {
             const solution = unwrap(solvePlan(i));
             const litres = bottledL(i, solution.program);
             expect(litres).toBeCloseTo(solution.litres, 6);
-            if (wantL !== null) expect(Math.abs(litres / wantL - 1)).toBeLessThan(0.005);
-            else expect(solution.potShare).toBeCloseTo(1, 2);
+            if (question.kind === 'useUp') {
+              // All of it and no more, whatever litres that makes.
+              const { massG } = solution.program.lines.find((l) => l.id === main.id)!;
+              expect(Math.abs(massG / question.massG - 1), recipe.id).toBeLessThan(0.005);
+            } else if (wantL !== null) expect(Math.abs(litres / wantL - 1)).toBeLessThan(0.005);
+            else if (question.kind === 'potFull') expect(solution.potShare).toBeCloseTo(1, 2);
             expect(solution.potShare).toBeLessThanOrEqual(1.001);
             solved++;
           }
@@ -192,10 +196,11 @@ describe('wishes that make no sense', () => {
     expect(solvePlan(input(question))).toMatchObject({ ok: false, problem: { kind: 'badWish', field } });
   });
   it('an unknown or deciding-nothing line, too many fills, a thimble', () => {
-    expect(solvePlan(input({ kind: 'useUp', lineId: 'sugar', massG: 5 }))).toMatchObject({
-      ok: false,
-      problem: { kind: 'unknownLine' },
-    });
+    for (const lineId of ['water', 'no-such-line'])
+      expect(solvePlan(input({ kind: 'useUp', lineId, massG: 5 }))).toMatchObject({
+        ok: false,
+        problem: { kind: 'unknownLine' },
+      });
     expect(
       solvePlan(input({ kind: 'potFull' }, { wish: { question: { kind: 'potFull' }, fills: 9 } })),
     ).toMatchObject({ ok: false, problem: { kind: 'badWish', field: 'fills' } });

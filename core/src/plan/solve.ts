@@ -2,8 +2,16 @@ import { volumeMl, WATER_20_G_PER_ML } from '../liquor/composition.ts';
 import { type Burner, type Kitchen, type Pot, potCapacityMl } from '../program/kitchen.ts';
 import { BOTTLES, POT, TUB } from '../program/making.ts';
 import { buildProgram } from '../program/methods.ts';
-import { type Choices, type Recipe, withAcidFirst, withInstead, withWay } from '../program/recipe.ts';
+import {
+  type Choices,
+  type Recipe,
+  type RecipeLine,
+  withAcidFirst,
+  withInstead,
+  withWay,
+} from '../program/recipe.ts';
 import { simulateBatch } from '../program/simulate.ts';
+import { waterPouredG } from '../program/tags.ts';
 import type { Program, ProgramLine, StepProblem } from '../program/types.ts';
 import type { Tables } from '../tables/types.ts';
 import { fail, ok, type Result } from '../units/result.ts';
@@ -58,15 +66,26 @@ export interface SolveInput {
 
 /** The one place for the solver's settings. */
 export const SOLVER = Object.freeze({
-  /** Finished litres are met within this share. */
+  /** Finished litres are aimed at within this share, */
   tolerance: 0.0005,
+  /** and a plan that misses them, or what is to be used up, by more than this is none. */
+  mostMiss: 0.005,
   maxRounds: 12,
+  /** Halvings where the secant does not find it. */
+  maxHalvings: 40,
   /** More fills than this nobody stands at the stove for. */
   maxFills: 6,
   /** Least and most a batch may be, litres. */
   leastL: 0.2,
   mostL: 400,
 });
+
+/** Lines that a batch may be sized by: those that grow with it, the main one first. */
+export const usableLines = (recipe: Recipe): RecipeLine[] =>
+  recipe.lines
+    .filter((l) => l.rule.kind !== 'toVolume' && l.rule.kind !== 'perPot')
+    .sort((a, b) => Number(isMain(b)) - Number(isMain(a)));
+const isMain = (l: RecipeLine): boolean => l.kind === 'solid' && l.rule.kind === 'linear';
 
 /** A plan is solved for so many litres: solids by their rules, water so that the bottles come out right. */
 interface Sized {
@@ -75,12 +94,10 @@ interface Sized {
   /** What was solved for: mL of water, or the recipe's multiple. */
   free: number;
   potShare: number;
+  /** Worked out at its step, g, by line. */
+  dosedG: Readonly<Record<string, number>>;
   problem: StepProblem | null;
 }
-
-/** All water that is poured, L. */
-const waterOf = (program: Program): number =>
-  program.lines.reduce((sum, l) => sum + (l.itemId === 'water' ? l.massG : 0), 0) / WATER_20_G_PER_ML / 1000;
 
 class Sizer {
   simulations = 0;
@@ -107,16 +124,23 @@ class Sizer {
     return buildProgram({ ...this.input, lines, fills, litres: wishL });
   }
 
-  private run(program: Program): { litres: number; potShare: number; problem: StepProblem | null } {
+  private run(program: Program): Pick<Sized, 'litres' | 'potShare' | 'dosedG' | 'problem'> {
     this.simulations++;
     const sim = simulateBatch(program, this.input.kitchen, this.input.tables, { detail: 'lean' });
     const bottled = sim.vessels[BOTTLES];
-    const room = sim.peak[POT] ?? sim.peak[TUB];
+    // Where nothing is heated the pot serves as the mixing bowl: the fuller of both counts.
+    const rooms = [sim.peak[POT], sim.peak[TUB]].flatMap((room) => room ?? []);
     return {
       litres: bottled ? volumeMl(bottled.liquor) / 1000 : 0,
-      potShare: room ? (room.fillMl + room.foamMl) / room.limitMl : 0,
+      potShare: Math.max(0, ...rooms.map((room) => (room.fillMl + room.foamMl) / room.limitMl)),
+      dosedG: sim.dosedG,
       problem: sim.problem,
     };
+  }
+
+  private sizedAt(wishL: number, free: number, fills: number): Sized {
+    const program = this.build(wishL, free, fills);
+    return { program, free, ...this.run(program) };
   }
 
   /**
@@ -133,10 +157,9 @@ class Sizer {
     let last: { free: number; litres: number } | null = null;
     let best: Sized | null = null;
     for (let round = 0; round < SOLVER.maxRounds; round++) {
-      const program = this.build(wishL, free, fills);
-      const { litres, potShare, problem } = this.run(program);
-      const sized: Sized = { program, litres, free, potShare, problem };
-      if (problem && problem.kind !== 'allHeld' && problem.kind !== 'boiledDry') return sized;
+      const sized = this.sizedAt(wishL, free, fills);
+      const { litres, problem } = sized;
+      if (problem && !isTooDry(problem)) return sized;
       if (!best || Math.abs(litres - wishL) < Math.abs(best.litres - wishL) || best.problem) best = sized;
       const missL = wishL - litres;
       if (!problem && Math.abs(missL) <= wishL * SOLVER.tolerance) return sized;
@@ -150,9 +173,34 @@ class Sizer {
       last = { free, litres };
       free = Math.max(atLeast, free + missL / (slope > least && slope < usual * 5 ? slope : usual));
     }
-    return best!;
+    return this.byHalving(wishL, fills, best!, atLeast);
   }
+
+  /** Where the secant jumps about: more water never gives fewer litres, so halving between too little and too much does. */
+  private byHalving(wishL: number, fills: number, best: Sized, atLeast: number): Sized {
+    let low = atLeast;
+    let high = Math.max(best.free, this.fillsUp ? wishL * 2000 : 1) * 2;
+    for (let round = 0; round < SOLVER.maxHalvings; round++) {
+      const sized = this.sizedAt(wishL, (low + high) / 2, fills);
+      if (sized.problem && !isTooDry(sized.problem)) return sized;
+      if (!sized.problem && (best.problem || Math.abs(sized.litres - wishL) < Math.abs(best.litres - wishL)))
+        best = sized;
+      if (!best.problem && Math.abs(best.litres - wishL) <= wishL * SOLVER.tolerance) break;
+      if (sized.problem || sized.litres < wishL) low = sized.free;
+      else high = sized.free;
+    }
+    return best;
+  }
+
+  /** Grams of a line in a plan: as it stands there, or as its step worked it out. */
+  gramsOf = (sized: Pick<Sized, 'program' | 'dosedG'>, lineId: string): number =>
+    sized.program.lines.reduce((sum, l) => sum + (l.id === lineId ? l.massG : 0), 0) +
+    (sized.dosedG[lineId] ?? 0);
 }
+
+/** Problems that more water mends. */
+const isTooDry = (problem: StepProblem): boolean =>
+  problem.kind === 'allHeld' || problem.kind === 'boiledDry' || problem.kind === 'emptyVessel';
 
 /**
  * Sizes a batch to a wish and says which limit set the size.
@@ -194,7 +242,7 @@ export function solvePlan(asked: SolveInput): Result<Solution, SolveProblem> {
       fills,
       limit,
       potShare: sized.potShare,
-      waterL: waterOf(sized.program),
+      waterL: waterPouredG(sized.program.lines, input.tables) / WATER_20_G_PER_ML / 1000,
       effort: { simulations: sizer.simulations },
     });
   };
@@ -220,6 +268,16 @@ export function solvePlan(asked: SolveInput): Result<Solution, SolveProblem> {
     return sized;
   };
 
+  /** What was solved for is met, or why it is not is said. */
+  const met = (sized: Sized, litres: number, fills: number, limit: Limit): Result<Solution, SolveProblem> => {
+    const missL = sized.litres - litres;
+    if (sized.problem || Math.abs(missL) <= litres * SOLVER.mostMiss) return result(sized, fills, limit);
+    // With next to no water it is still more: what the plants and juices bring is the least there is.
+    return missL > 0
+      ? fail({ kind: 'tooLittle', leastL: sized.litres })
+      : fail({ kind: 'notConverged', missL });
+  };
+
   /** So many litres, in as few fills as the wish allows. */
   const forLitres = (litres: number, limit: Limit): Result<Solution, SolveProblem> => {
     if (litres < SOLVER.leastL) return fail({ kind: 'tooLittle', leastL: SOLVER.leastL });
@@ -227,16 +285,17 @@ export function solvePlan(asked: SolveInput): Result<Solution, SolveProblem> {
       return fail({ kind: 'badWish', field: question.kind === 'useUp' ? 'massG' : 'litres' });
     const first = wish.fills === 'asNeeded' ? 1 : wish.fills;
     let sized = sizer.size(litres, first);
-    if (sized.problem) return result(sized, first, limit);
-    if (sized.potShare <= 1.0005) return result(sized, first, limit);
+    // What is wrong in a pot that is too full anyhow may be right in two.
+    if (sized.problem && !(sized.potShare > 1.0005)) return result(sized, first, limit);
+    if (sized.potShare <= 1.0005) return met(sized, litres, first, limit);
     let fills = Math.min(SOLVER.maxFills + 1, Math.max(first + 1, Math.ceil(sized.potShare * first - 0.02)));
     while (fills <= SOLVER.maxFills) {
       sized = sizer.size(litres, fills, sized.free);
-      if (sized.problem) return result(sized, fills, limit);
+      if (sized.problem && !(sized.potShare > 1.0005)) return result(sized, fills, limit);
       if (sized.potShare <= 1.0005) break;
       fills++;
     }
-    if (wish.fills === 'asNeeded' && fills <= SOLVER.maxFills) return result(sized, fills, limit);
+    if (wish.fills === 'asNeeded' && fills <= SOLVER.maxFills) return met(sized, litres, fills, limit);
     const allowed = wish.fills === 'asNeeded' ? SOLVER.maxFills : wish.fills;
     const most = potTakes(allowed);
     if (most.problem) return result(most, allowed, limit);
@@ -247,6 +306,51 @@ export function solvePlan(asked: SolveInput): Result<Solution, SolveProblem> {
       fillsNeeded: fills,
       limit: foamLimits(allowed, most.litres),
     });
+  };
+
+  /**
+   * Litres that use up so many grams of a line, by what really goes in: amounts that follow the result, a target or a level
+   * of water do not grow in proportion, but never shrink with more litres.
+   * @returns null where none of it is in the plan.
+   */
+  const litresThatUse = (line: RecipeLine, massG: number, fills: number): number | null => {
+    const known = scaleForMass(line, massG / presetFactor(line, input.choices));
+    let litres = (known ?? 1) * recipe.basisL;
+    for (let round = 0; round < SOLVER.maxRounds; round++) {
+      const usesG = sizer.gramsOf(sizer.size(litres, fills), line.id);
+      if (!(usesG > 0)) return null;
+      if (Math.abs(usesG - massG) <= massG * SOLVER.tolerance) break;
+      litres = (litres * massG) / usesG;
+      // Beyond what may be made at all nothing is looked for.
+      if (litres < SOLVER.leastL || litres > SOLVER.mostL) break;
+    }
+    return litres;
+  };
+
+  /** All of a line that is in the house, and no more of it: as many fills as that takes. */
+  const useUp = (line: RecipeLine, massG: number): Result<Solution, SolveProblem> => {
+    let fills = wish.fills === 'asNeeded' ? 1 : wish.fills;
+    for (let round = 0; round < SOLVER.maxFills; round++) {
+      const litres = litresThatUse(line, massG, fills);
+      if (litres === null) return fail({ kind: 'unknownLine', lineId: line.id });
+      if (coldL(litres)) return forLitres(kitchen.fridgeFreeL, 'fridge');
+      const all = forLitres(litres, 'ingredient');
+      if (!all.ok) {
+        // The pot cannot take it all in the fills allowed: as much as it takes, and say so.
+        const most = wish.fills === 'asNeeded' ? SOLVER.maxFills : wish.fills;
+        return all.problem.kind === 'potTooSmall' ? result(potTakes(most), most, all.problem.limit) : all;
+      }
+      if (all.value.fills === fills) {
+        const { program, fills: used, litres: madeL } = all.value;
+        const dosed = simulateBatch(program, kitchen, input.tables, { detail: 'lean' });
+        const missG = sizer.gramsOf({ program, dosedG: dosed.dosedG }, line.id) - massG;
+        if (Math.abs(missG) <= massG * SOLVER.mostMiss) return all;
+        return fail({ kind: 'notConverged', missL: (madeL * missG) / massG / used });
+      }
+      // What goes in may hang on the number of fills: once more with that many.
+      fills = all.value.fills;
+    }
+    return fail({ kind: 'notConverged', missL: 0 });
   };
 
   const coldL = (litres: number): boolean => litres > kitchen.fridgeFreeL;
@@ -280,17 +384,9 @@ export function solvePlan(asked: SolveInput): Result<Solution, SolveProblem> {
       if (!(question.massG > 0 && Number.isFinite(question.massG)))
         return fail({ kind: 'badWish', field: 'massG' });
       const line = recipe.lines.find((l) => l.id === question.lineId);
-      const factor = line ? scaleForMass(line, question.massG / presetFactor(line, input.choices)) : null;
-      if (!line || factor === null) return fail({ kind: 'unknownLine', lineId: question.lineId });
-      const litres = factor * recipe.basisL;
-      if (coldL(litres)) {
-        return forLitres(kitchen.fridgeFreeL, 'fridge');
-      }
-      const all = forLitres(litres, 'ingredient');
-      if (all.ok || all.problem.kind !== 'potTooSmall') return all;
-      // The pot cannot take it all in the fills allowed: as much as it takes, and say so.
-      const fills = wish.fills === 'asNeeded' ? SOLVER.maxFills : wish.fills;
-      return result(potTakes(fills), fills, all.problem.limit);
+      if (!line || !usableLines(recipe).includes(line))
+        return fail({ kind: 'unknownLine', lineId: question.lineId });
+      return useUp(line, question.massG);
     }
   }
 }
