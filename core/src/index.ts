@@ -15,13 +15,13 @@ export {
   suggestAdditions,
 } from './balance/additions.ts';
 export { type Candidate, type CandidateKind, candidateOf, LESS_WATER } from './balance/candidates.ts';
-export { audienceOf, cautionsOf, cautionTags, marksOfLines } from './balance/cautions.ts';
+export { audienceOf, cautionsOf } from './balance/cautions.ts';
 export { type LikedPoint, type LikedRegion, likedRegion } from './balance/liked.ts';
 export {
+  LOT_MARKS,
   type LotMark,
   marksOf,
   type ScaledTrial,
-  saysAlcohol,
   scaleTrial,
   type TrialAddition,
 } from './balance/lots.ts';
@@ -65,6 +65,9 @@ export {
   sweetenWithFruit,
 } from './balance/swaps.ts';
 export { type WayBack, waysBack } from './balance/waysBack.ts';
+export { sameStrengthG } from './compare/forms.ts';
+export { type HeldUnit, heldUnits } from './compare/held.ts';
+export { type ToLayOut, toLayOut } from './compare/layOut.ts';
 // comparing and counting
 export {
   compareMethods,
@@ -180,6 +183,7 @@ export { type BottleFacts, DAY_MS, lifeRate } from './keeping/integrate.ts';
 export type { BottleItem, LeftoverItem } from './keeping/items.ts';
 export {
   boiledLinesOf,
+  companionsOf,
   type LeftoverFacts,
   type LeftoverLife,
   leftoverKindOf,
@@ -189,6 +193,7 @@ export {
   type Residue,
   residueOf,
   screenOf,
+  setAsideGuidance,
   usesOf,
 } from './keeping/leftovers.ts';
 export { type WarmLimit, warmLimitOf } from './keeping/limits.ts';
@@ -258,6 +263,7 @@ export { estimatePh, type PhEstimate, phOf, withPh } from './liquor/ph.ts';
 export { coldVolume, expansion, saturationKPa, waterDensityGPerMl } from './liquor/water.ts';
 // log
 export { asMade, nextStraining } from './log/asMade.ts';
+export { tastedAt } from './log/asTasted.ts';
 export {
   activeEvents,
   type Deed,
@@ -371,13 +377,14 @@ export {
   type SolveInput,
   type SolveProblem,
   solvePlan,
+  usableLines,
   type Wish,
 } from './plan/solve.ts';
 export { type Call, startBy, type Timetable, timetableFrom } from './plan/startBy.ts';
 export { type WayOut, waysOut } from './plan/waysOut.ts';
 export { BOOK, recipeById } from './program/book.ts';
 export { checkRecipe, type RecipeProblem } from './program/checkRecipe.ts';
-export { cuesFor, type Guidance, guidanceFor } from './program/guidance.ts';
+export { cuesFor, type Guidance, guidanceAt, guidanceFor } from './program/guidance.ts';
 // program
 export {
   type AwayHours,
@@ -401,6 +408,7 @@ export {
   type ShelfPlace,
   USUAL_PLACES,
   usualPlace,
+  withServing,
 } from './program/kitchen.ts';
 export {
   bottleSchema,
@@ -411,7 +419,7 @@ export {
   placeSchema,
   potSchema,
 } from './program/kitchenSchema.ts';
-export { dosedGOf, type Ledger, type LedgerRow, ledgerOf } from './program/ledger.ts';
+export { type Ledger, type LedgerRow, ledgerOf } from './program/ledger.ts';
 export { LOT_KINDS, type LotKind, lotBottles, lotOf, lotVessel } from './program/lots.ts';
 export {
   BLENDER,
@@ -426,7 +434,7 @@ export {
   TUB,
 } from './program/making.ts';
 export { buildProgram } from './program/methods.ts';
-export { type CustomFacts, customRow, KEEPING_QUESTIONS, withCustom } from './program/ownIngredient.ts';
+export { type CustomFacts, customRow, withCustom } from './program/ownIngredient.ts';
 export {
   type Choices,
   COLD_METHODS,
@@ -460,6 +468,18 @@ export {
 export { asRecipe, customFactsSchema, parseRecipe, recipeSchema } from './program/recipeSchema.ts';
 export { simulateBatch, vesselNow, vesselOfStep } from './program/simulate.ts';
 export { NO_FACTORS } from './program/state.ts';
+export {
+  isHeated,
+  isRaw,
+  isWater,
+  itemsIn,
+  saysAlcohol,
+  statesOf,
+  tagsOf,
+  tagsOfBatch,
+  traitsOf,
+  waterPouredG,
+} from './program/tags.ts';
 export {
   type SweetTaste,
   type Taste,
@@ -518,6 +538,18 @@ export { ALCOHOL_UNIT_ROWS, type AlcoholUnitRow } from './tables/alcoholUnits.ts
 export { ALIAS_ROWS, type AliasRow, type Found, findByName } from './tables/aliases.ts';
 export { AUDIENCES, type Audience, CAUTION_ROWS, type CautionRow } from './tables/audience.ts';
 export { CHECK_KINDS, type CheckKind, SIGN_ROWS, SIGNS, type Sign } from './tables/checks.ts';
+export {
+  FIRST_LABEL_ID,
+  FIRST_SOUR_ID,
+  FIRST_SPIRIT_ID,
+  FIRST_WEIGHED_ID,
+  GLASS_SWEETENER_ID,
+  MIXER_IDS,
+  PARTS_AT_FIRST,
+  SOURING_IDS,
+  SWEET_FRUIT_IDS,
+  TAP_WATER_ID,
+} from './tables/choices.ts';
 export { CLAIM_ROWS, type ClaimRow } from './tables/claims.ts';
 export {
   BOIL_LEVELS,
@@ -558,8 +590,14 @@ export {
 } from './tables/containers.ts';
 export { FAMILY_ROWS, type FamilyRow } from './tables/families.ts';
 export { FRUIT_ROWS } from './tables/fruits.ts';
-export type { GuidanceKind } from './tables/guidance.ts';
-export { GUIDANCE_ROWS, type GuidanceRow, type Severity } from './tables/guidance.ts';
+export { GUIDANCE_ROWS } from './tables/guidance/rows.ts';
+export {
+  GUIDANCE_PLACES,
+  type GuidanceKind,
+  type GuidancePlace,
+  type GuidanceRow,
+  type Severity,
+} from './tables/guidance/types.ts';
 export { SHIPPED_TABLES } from './tables/index.ts';
 export {
   INSTRUMENT_KINDS,
@@ -592,6 +630,7 @@ export {
   SCREEN_CODES,
   type ScreenCode,
 } from './tables/leftovers.ts';
+export { traitsOfOwn } from './tables/ownTraits.ts';
 export { PAIR_ROWS, type PairRow } from './tables/pairs.ts';
 export {
   joinedRows,
@@ -602,6 +641,7 @@ export {
   type TablePins,
 } from './tables/pinned.ts';
 export { PLACE_KIND_ROWS, PLACE_KINDS, type PlaceKind, placeKindRow } from './tables/places.ts';
+export { RIPENESS_ROWS, UNTREATED_WATER, WATER_CUES } from './tables/ripeness.ts';
 export { SPREAD_ROWS, type SpreadId, type SpreadRow } from './tables/spreads.ts';
 export {
   DISSOLVES_FROM_C,
@@ -609,6 +649,16 @@ export {
   SWEETENER_FACTS,
   type SweetenerFacts,
 } from './tables/sweetenerFacts.ts';
+export {
+  ASKED_TRAITS,
+  type AskedTrait,
+  DRINK_STATES,
+  type DrinkState,
+  type Tag,
+  TRAITS,
+  type Trait,
+  type TraitAnswers,
+} from './tables/traits.ts';
 // tables
 export type {
   Confidence,

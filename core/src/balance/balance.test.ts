@@ -153,9 +153,7 @@ describe('guidance', () => {
     expect(guide('steep', { steepPlace: 'counter' })).toContain('steep.counter');
     expect(guide('strain')).not.toContain('strain.steam');
     expect(guide('strain', { steepPlace: 'counter', steepMin: 10 })).toContain('strain.steam');
-    expect(guide('bottle')).toEqual(
-      expect.arrayContaining(['bottle.notShelf', 'who.calyx', 'who.ginger', 'who.kidney']),
-    );
+    expect(guide('bottle')).toContain('bottle.notShelf');
     expect(guide('bottle', { hygiene: 'clean' })).toContain('bottle.sterilise');
   });
 });

@@ -1,14 +1,15 @@
 import { describe, expect, it } from 'vitest';
 import { EMPTY, ofLiquid, ofSweetener, plus } from '../liquor/composition.ts';
 import { NO_COOLING } from '../program/exposure.ts';
+import { tagsOf } from '../program/tags.ts';
 import type { Liquor, Origin } from '../program/types.ts';
+import type { Tag } from '../tables/traits.ts';
 import { TABLES } from '../testKitchen.ts';
-import { audienceOf, cautionsOf, cautionTags, marksOfLines } from './cautions.ts';
-import { type LotMark, marksOf, scaleTrial } from './lots.ts';
+import { audienceOf, cautionsOf } from './cautions.ts';
+import { marksOf, scaleTrial } from './lots.ts';
 import { strongGPerL, strongShares } from './strong.ts';
 
-const told = (marks: readonly LotMark[], itemIds: readonly string[] = [], sourGPerL = 0) =>
-  audienceOf(cautionsOf(cautionTags({ marks, itemIds, sourGPerL, tables: TABLES })));
+const told = (tags: Iterable<Tag>) => audienceOf(cautionsOf(new Set(tags)));
 
 const origin = (kind: Origin['kind'], heatedMin = 0): Origin => ({
   lineId: kind,
@@ -27,73 +28,64 @@ const liquor = (change: Partial<Liquor> = {}): Liquor => ({
   ...change,
 });
 
+const of = (what: Liquor, ...itemIds: string[]) => tagsOf(what, new Set(itemIds), TABLES);
+
 describe('marks of a lot', () => {
   it('a heated plain lot: without added sugar, and nothing else', () => {
-    expect(marksOf(liquor(), new Set(['hibiscus-dried']))).toEqual(['noAddedSugar']);
+    expect(marksOf(of(liquor(), 'hibiscus-dried'))).toEqual(['noAddedSugar']);
   });
   it('a splash of spirit is said as well as a measure', () => {
     const spirit = TABLES.liquids.get('spirit-40')!;
     // 20 mL in a litre: 0.8 %; 100 mL: 3.6 %.
-    expect(marksOf(liquor(plus(liquor(), ofLiquid(spirit, 20))), new Set())).toContain('littleAlcohol');
-    const strong = marksOf(liquor(plus(liquor(), ofLiquid(spirit, 100))), new Set());
-    expect(strong).toContain('alcohol');
+    expect(marksOf(of(liquor(plus(liquor(), ofLiquid(spirit, 20)))))).toContain('littleAlcohol');
+    const strong = of(liquor(plus(liquor(), ofLiquid(spirit, 100))));
+    expect(marksOf(strong)).toContain('alcohol');
     expect(told(strong)).toEqual(expect.arrayContaining(['children', 'pregnancy', 'noAlcohol']));
   });
   it('honey is not for infants, raw juice not in pregnancy, grapefruit not with many medicines', () => {
     const honeyed = liquor(plus(liquor(), ofSweetener(TABLES.sweeteners.get('honey')!, 80)));
-    const marks = marksOf(
+    const tags = of(
       { ...honeyed, origins: [...honeyed.origins, origin('rawJuice')] },
-      new Set(['honey', 'grapefruit-juice']),
+      'honey',
+      'grapefruit-juice',
     );
-    expect(marks).toEqual(['honey', 'raw', 'grapefruit']);
-    expect(told(marks)).toEqual(expect.arrayContaining(['medicine', 'pregnancy', 'underOne', 'weakened']));
+    expect(marksOf(tags)).toEqual(['honey', 'raw', 'grapefruit']);
+    expect(told(tags)).toEqual(expect.arrayContaining(['medicine', 'pregnancy', 'underOne', 'weakened']));
   });
   it('hot by its ginger; bought sweetened mixers end "no added sugar"', () => {
-    expect(marksOf(liquor({ markerG: { ginger: 60 } }), new Set())).toContain('hot');
-    expect(marksOf(liquor(ofLiquid(TABLES.liquids.get('ginger-beer')!, 500)), new Set())).not.toContain(
+    expect(marksOf(of(liquor({ markerG: { ginger: 60 } })))).toContain('hot');
+    expect(marksOf(of(liquor(ofLiquid(TABLES.liquids.get('ginger-beer')!, 500))))).not.toContain(
       'noAddedSugar',
     );
   });
 });
 
 describe('cautions by person', () => {
-  const plain: LotMark[] = ['noAddedSugar'];
   it.each([
     [['hibiscus-dried'], ['medicine', 'pregnancy', 'kidney', 'stomach']],
-    [['turmeric-grated'], ['bloodThinner', 'gallstones', 'diabetes', 'kidney']],
+    [['turmeric-grated'], ['bloodThinner', 'gallstones', 'diabetes', 'kidney', 'iron', 'stomach']],
     [['cranberry-juice'], ['bloodThinner']],
     [['grapefruit-juice'], ['medicine']],
-    [['cinnamon-stick'], ['medicine']],
+    [['cinnamon-stick'], ['liver', 'bloodThinner', 'diabetes']],
+    [['garlic-clove'], ['bloodThinner', 'stomach']],
+    [['pineapple-peel'], ['bloodThinner']],
+    [['beetroot'], ['kidney']],
+    [['watermelon-juice'], ['kidney']],
+    [['star-anise'], ['underOne']],
     [['erythritol'], ['stomach']],
   ])('%j: %j', (itemIds, who) => {
-    expect(told(plain, itemIds)).toEqual(expect.arrayContaining(who));
+    expect(told(of(liquor(), ...itemIds))).toEqual(expect.arrayContaining(who));
   });
   it('sugar is told to who counts it, acid to a tender stomach, a live drink to the weakened', () => {
-    expect(told([])).toContain('diabetes');
-    expect(told(plain)).not.toContain('diabetes');
-    expect(told(plain, [], 7)).toContain('stomach');
+    expect(told(of(liquor({ addedSugarG: 80 })))).toContain('diabetes');
+    expect(told(of(liquor()))).not.toContain('diabetes');
+    expect(told(of(liquor({ acidG: 7 })))).toEqual(expect.arrayContaining(['stomach', 'teeth']));
     expect(told(['live', 'noAddedSugar'])).toEqual(
       expect.arrayContaining(['weakened', 'pregnancy', 'children']),
     );
   });
-  it('a recipe is told by its lines: raw juice stirred in, spirit, honey, coconut', () => {
-    const line = (kind: string, itemId: string, stream = 'after') => ({ kind, itemId, stream });
-    expect(
-      marksOfLines([line('solid', 'hibiscus-dried', 'pot'), line('sweetener', 'honey')], TABLES),
-    ).toEqual(['honey']);
-    expect(marksOfLines([line('liquid', 'lime-juice'), line('liquid', 'spirit-40')], TABLES).sort()).toEqual([
-      'alcohol',
-      'noAddedSugar',
-      'raw',
-    ]);
-    // Boiled with the rest it is not raw.
-    expect(marksOfLines([line('liquid', 'lime-juice', 'pot')], TABLES)).toEqual(['noAddedSugar']);
-    expect(marksOfLines([line('liquid', 'live-starter')], TABLES)).toContain('live');
-  });
   it('a label carries few of them: what harms by one glass', () => {
-    const rows = cautionsOf(
-      cautionTags({ marks: ['alcohol', 'honey'], itemIds: ['hibiscus-dried'], tables: TABLES }),
-    );
+    const rows = cautionsOf(new Set<Tag>(['alcohol', 'honey', ...of(liquor(), 'hibiscus-dried')]));
     expect(audienceOf(rows.filter((r) => r.onLabel))).toEqual([
       'underOne',
       'children',
@@ -105,18 +97,18 @@ describe('cautions by person', () => {
 
 describe('a trial on a cup', () => {
   it('5 mL on 250 mL is 160 mL on 8 L', () => {
-    const trial = scaleTrial(250, [{ itemId: 'lime-juice', massG: 5.15 }], 8000, liquor())!;
+    const trial = scaleTrial(250, [{ itemId: 'lime-juice', massG: 5.15 }], 8000, liquor(), TABLES)!;
     expect(trial.factor).toBe(32);
     expect(trial.additions[0]!.massG).toBeCloseTo(164.8, 9);
     expect(trial.cautions).toEqual(['tasteAgain']);
-    expect(scaleTrial(0, [], 8000, liquor())).toBeNull();
+    expect(scaleTrial(0, [], 8000, liquor(), TABLES)).toBeNull();
   });
   it('coconut in a sour drink curdles, clove grows faster than the pot', () => {
     const sour = liquor({ acidG: 6 });
-    expect(scaleTrial(250, [{ itemId: 'coconut-milk-fresh', massG: 30 }], 1000, sour)!.cautions).toEqual([
-      'curdles',
-    ]);
-    expect(scaleTrial(250, [{ itemId: 'clove-whole', massG: 1 }], 4000, liquor())!.cautions).toEqual([
+    expect(
+      scaleTrial(250, [{ itemId: 'coconut-milk-fresh', massG: 30 }], 1000, sour, TABLES)!.cautions,
+    ).toEqual(['curdles']);
+    expect(scaleTrial(250, [{ itemId: 'clove-whole', massG: 1 }], 4000, liquor(), TABLES)!.cautions).toEqual([
       'spiceGrows',
       'tasteAgain',
     ]);

@@ -18,6 +18,8 @@ import type { LiquidRow } from '../tables/types.ts';
 
 /** What a glass holds. Shares are of the common daily ceiling (50 g) and the stricter aim (25 g) of free sugars. */
 export interface GlassFacts {
+  /** What a glass of it is, mL. */
+  servingMl: number;
   sugarG: number;
   freeSugarG: number;
   /** What came in as a sweetener or sold sweetened. */
@@ -38,6 +40,7 @@ export function glassFacts(c: Composition, servingMl: number): GlassFacts {
   const ml = volumeMl(c);
   const glass = ml > 0 ? scaled(c, servingMl / ml) : c;
   return {
+    servingMl,
     sugarG: glass.sugarG,
     freeSugarG: glass.freeSugarG,
     addedSugarG: glass.addedSugarG,

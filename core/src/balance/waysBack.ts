@@ -7,6 +7,7 @@ import {
   sweetnessPct,
   volumeMl,
 } from '../liquor/composition.ts';
+import { TAP_WATER_ID } from '../tables/choices.ts';
 import type { Tables } from '../tables/types.ts';
 
 /** A way back from too sweet, with what it costs. */
@@ -41,7 +42,7 @@ export function waysBack(
   const now = sweetnessPct(c);
   if (!(wantedPct > 0) || now <= wantedPct) return [];
   const ml = volumeMl(c);
-  const waterRow = tables.liquids.get('water');
+  const waterRow = tables.liquids.get(TAP_WATER_ID);
   const sourRow = tables.liquids.get(sourId);
   if (!waterRow) return [];
   // sweetG / (m + w) = t

@@ -1,6 +1,7 @@
 import { abvPct, brix, volumeMl } from '../liquor/composition.ts';
 import { estimatePh } from '../liquor/ph.ts';
 import { acidFigures, estimateShowsAcid, missedStage } from '../program/exposure.ts';
+import { isHeated } from '../program/tags.ts';
 import type { Liquor, Origin } from '../program/types.ts';
 import {
   BASE_ROWS,
@@ -71,8 +72,6 @@ export interface Keeping {
 const NEVER_RAW: ReadonlySet<Origin['kind']> = new Set(['sweetener', 'vinegar', 'spirit', 'bought']);
 /** Heated, these make a base of nothing: a raw drink with boiled water is a raw drink. */
 const NO_BASE: ReadonlySet<Origin['kind']> = new Set([...NEVER_RAW, 'water']);
-
-const isHeated = (o: Origin): boolean => o.heatedMin >= KEEPING.heatedMin;
 
 function classOf(origins: readonly Origin[], acid: boolean): { keepClass: KeepClass; raw: Origin[] } {
   // Tap water that never boiled counts as raw only where the drink is not shown to be acid.

@@ -1,7 +1,7 @@
-import type { LotMark } from '../balance/lots.ts';
 import type { GlassFacts } from '../balance/served.ts';
 import type { LotKind } from '../program/lots.ts';
 import type { Closure, ContainerForm, ContainerMaterial } from '../tables/containers.ts';
+import type { Tag } from '../tables/traits.ts';
 import type { MarkerId } from '../tables/types.ts';
 import type { Said } from '../units/result.ts';
 import type { BottleFacts } from './integrate.ts';
@@ -24,11 +24,10 @@ export interface BottleItem {
   colour: string;
   brix: number;
   abvPct: number;
-  sourGPerL: number;
   /** Of herbs that are counted by the day, g in a litre. */
   strongGPerL: Partial<Record<MarkerId, number>>;
-  /** What is said of it wherever it is shown. */
-  marks: LotMark[];
+  /** What is in it and what it has become, as far as a rule asks. */
+  tags: Tag[];
   /** Everything that went in, by the tables' ids. */
   itemIds: string[];
   lot?: { id: string; kind: LotKind; name: string };

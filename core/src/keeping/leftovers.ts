@@ -1,8 +1,10 @@
 import { massG, volumeMl } from '../liquor/composition.ts';
 import type { ItemLog } from '../log/foldItem.ts';
+import { type Guidance, guidanceAt } from '../program/guidance.ts';
 import { SPENT } from '../program/making.ts';
 import { remainingMassG } from '../program/state.ts';
-import type { Program, Vessel } from '../program/types.ts';
+import { itemsIn, traitsOf } from '../program/tags.ts';
+import type { Program, TraceEntry, Vessel } from '../program/types.ts';
 import {
   LEFTOVER_ROWS,
   type LeftoverKind,
@@ -10,6 +12,7 @@ import {
   type LeftoverUse,
   type ScreenCode,
 } from '../tables/leftovers.ts';
+import type { Trait } from '../tables/traits.ts';
 import type { IngredientRow, Tables } from '../tables/types.ts';
 import { type Surroundings, standingAt } from './around.ts';
 import { meaningOf } from './check.ts';
@@ -19,12 +22,10 @@ export const leftoverRow = (kind: LeftoverKind): LeftoverRow => LEFTOVER_ROWS.fi
 
 /** What an ingredient is once its liquor is out of it. */
 export function leftoverKindOf(row: IngredientRow): LeftoverKind | null {
-  if (row.marker === 'calyx') return 'calyx';
+  if (row.traits.includes('calyx')) return 'calyx';
   switch (row.role) {
     case 'peel':
-      return row.marker === 'citrus' || row.id.includes('orange') || row.id.includes('lemon')
-        ? 'zest'
-        : 'peel';
+      return row.traits.includes('zest') ? 'zest' : 'peel';
     case 'citrus':
     case 'fruit':
     case 'souring':
@@ -98,6 +99,21 @@ export function residueOf(
     .sort((a, b) => b.massG - a.massG);
 }
 
+/** Everything that was in a vessel with what was strained out: its taste, and what speaks against a use of it, is in all. */
+export function companionsOf(program: Program, trace: readonly TraceEntry[]): string[] {
+  const strained = new Set(program.steps.filter((s) => s.kind === 'strain').map((s) => s.id));
+  return [
+    ...new Set(
+      trace
+        .filter((t) => strained.has(t.stepId))
+        .flatMap((t) => [
+          ...itemsIn(program, t.before.liquor),
+          ...t.before.solids.map((s) => s.ingredientId),
+        ]),
+    ),
+  ];
+}
+
 /** Lines that were in a pot while it boiled. */
 export function boiledLinesOf(program: Program, tables: Tables): Set<string> {
   const boils = program.steps.filter((s) => s.kind === 'boil');
@@ -115,6 +131,8 @@ export function boiledLinesOf(program: Program, tables: Tables): Set<string> {
 export interface LeftoverFacts {
   kind: LeftoverKind;
   ingredientIds: readonly string[];
+  /** All that was in the pot with it; what was set aside before 0.6.0 does not say. */
+  companionIds?: readonly string[];
   massG: number;
   portions: number;
   madeMs: number;
@@ -182,45 +200,53 @@ export function leftoverLife(
 
 /** From here on what clings to it is sweet, g in 100 g. */
 const SWEET_PCT = 3;
-const STONED = new Set(['date']);
+/** With less than this left of its strength a second brew gives nothing worth the gas. */
+const BREWS_FROM = 0.15;
 
-/** What speaks against giving it to animals; empty: nothing that is known. */
-export function screenOf(
-  facts: Pick<LeftoverFacts, 'kind' | 'ingredientIds' | 'sugarPct' | 'alcohol'>,
-  tables: Tables,
-): ScreenCode[] {
-  const rows = facts.ingredientIds.flatMap((id) => tables.ingredients.get(id) ?? []);
+type Screened = Pick<LeftoverFacts, 'kind' | 'ingredientIds' | 'companionIds' | 'sugarPct' | 'alcohol'>;
+
+/** What speaks against giving it to animals, by all that was in the pot with it; empty: nothing that is known. */
+export function screenOf(facts: Screened, tables: Tables): ScreenCode[] {
+  const traits = traitsOf([...facts.ingredientIds, ...(facts.companionIds ?? [])], tables);
+  const has = (...some: Trait[]) => some.some((trait) => traits.has(trait));
   const codes: ScreenCode[] = [];
-  if (rows.some((r) => r.role === 'spice' || r.role === 'aromatic' || r.marker === 'chilli'))
-    codes.push('spice');
-  if (
-    rows.some(
-      (r) => r.role === 'citrus' || r.marker === 'citrus' || (r.marker === 'peel' && facts.kind === 'zest'),
-    )
-  )
-    codes.push('citrus');
+  if (has('spice', 'root', 'burns', 'strongSpice')) codes.push('spice');
+  if (has('citrus')) codes.push('citrus');
   if (facts.sugarPct > SWEET_PCT || facts.kind === 'syrup') codes.push('sugar');
-  if (rows.some((r) => STONED.has(r.marker))) codes.push('stones');
-  if (rows.some((r) => r.marker === 'garlic')) codes.push('garlic');
-  if (facts.alcohol) codes.push('alcohol');
+  if (has('stoned', 'cored')) codes.push('stones');
+  if (has('garlic')) codes.push('garlic');
+  if (has('caffeine', 'medicines', 'live')) codes.push('unknown');
+  if (facts.alcohol || has('spirit')) codes.push('alcohol');
   return codes;
 }
 
-/** What a leftover is good for; animals only where nothing speaks against it. */
-export function usesOf(facts: Parameters<typeof screenOf>[0], tables: Tables): LeftoverUse[] {
+/** What a leftover is good for: each use only where nothing speaks against it. */
+export function usesOf(
+  facts: Screened & Pick<LeftoverFacts, 'strengthShare'>,
+  tables: Tables,
+): LeftoverUse[] {
   const screened = screenOf(facts, tables).length > 0;
-  return leftoverRow(facts.kind).uses.filter((use) => use !== 'animals' || !screened);
+  const garlic = traitsOf([...facts.ingredientIds, ...(facts.companionIds ?? [])], tables).has('garlic');
+  return leftoverRow(facts.kind).uses.filter((use) => {
+    if (use === 'animals') return !screened;
+    if (use === 'secondBrew') return facts.strengthShare >= BREWS_FROM;
+    // Garlic under oil is dangerous however it was cooked before.
+    if (use === 'spicePaste') return !garlic;
+    return true;
+  });
 }
+
+/** What is to be said before it is put by, the gravest first. */
+export const setAsideGuidance = (facts: Screened, tables: Tables): Guidance[] =>
+  guidanceAt('setAside', traitsOf([...facts.ingredientIds, ...(facts.companionIds ?? [])], tables));
 
 /** How hot or spiced a portion of it still is. */
 export function portionStrength(
   facts: Pick<LeftoverFacts, 'ingredientIds' | 'massG' | 'portions' | 'strengthShare'>,
   tables: Tables,
 ): 'mild' | 'medium' | 'strong' {
-  const spiced = facts.ingredientIds.some((id) => {
-    const row = tables.ingredients.get(id);
-    return row !== undefined && (row.role === 'spice' || row.role === 'aromatic' || row.marker === 'chilli');
-  });
+  const traits = traitsOf(facts.ingredientIds, tables);
+  const spiced = traits.has('spice') || traits.has('root') || traits.has('burns');
   if (!spiced || facts.strengthShare < 0.15) return 'mild';
   return facts.strengthShare < 0.45 ? 'medium' : 'strong';
 }

@@ -21,6 +21,7 @@ import {
   portionStrength,
   residueOf,
   screenOf,
+  setAsideGuidance,
   usesOf,
 } from './leftovers.ts';
 import {
@@ -111,7 +112,7 @@ describe('containers', () => {
 
 describe('what is commonly said', () => {
   const of = (change: Partial<Parameters<typeof claimsOf>[0]> = {}) =>
-    claimsOf({ keeping: keep({}), marks: [], brix: 10, itemIds: new Set(['clove-whole']), ...change });
+    claimsOf({ keeping: keep({}), tags: ['strongSpice', 'sweetened'], brix: 10, ...change });
   it('spreads over days, and is never shorter than what is said of all', () => {
     const claims = of()!;
     expect(claims.fromDays).toBe(Math.min(...claims.rows.map((r) => r.fromDays)));
@@ -120,11 +121,11 @@ describe('what is commonly said', () => {
   });
   it('a splash, a plain drink, vinegar bring in their own sayings', () => {
     const codes = (c: Parameters<typeof of>[0]) => of(c)!.rows.map((r) => r.code);
-    expect(codes({ marks: ['littleAlcohol'] })).toContain('claim.splash');
-    expect(codes({ marks: ['noAddedSugar'] })).toContain('claim.plain');
-    expect(codes({ itemIds: new Set(['cider-vinegar']) })).toContain('claim.vinegarYears');
+    expect(codes({ tags: ['littleAlcohol'] })).toContain('claim.splash');
+    expect(codes({ tags: ['noAddedSugar'] })).toContain('claim.plain');
+    expect(codes({ tags: ['vinegar'] })).toContain('claim.vinegarYears');
     expect(codes({ keeping: keep({ origins: [raw('solid')] }) })).toContain('claim.fewDays');
-    expect(codes({ itemIds: new Set() })).not.toContain('claim.clove');
+    expect(codes({ tags: [] })).not.toContain('claim.clove');
     for (const row of CLAIM_ROWS) expect(row.toDays).toBeGreaterThan(row.fromDays);
   });
 });
@@ -207,9 +208,18 @@ describe('leftovers', () => {
     expect(leftoverLife(facts(), log, around(), at(2)).leftG).toBe(600);
   });
   it('animals only where nothing speaks against it', () => {
-    const peel = facts({ kind: 'peel', ingredientIds: ['pineapple-peel-core'] });
+    const peel = facts({ kind: 'peel', ingredientIds: ['pineapple-peel'] });
     expect(screenOf(peel, TABLES)).toEqual([]);
     expect(usesOf(peel, TABLES)).toContain('animals');
+    // By all that was in the pot, not by the kind alone.
+    const boiledWith = {
+      ...peel,
+      companionIds: ['pineapple-peel', 'ginger-sliced', 'clove-whole', 'spirit-40'],
+    };
+    expect(screenOf(boiledWith, TABLES)).toEqual(['spice', 'alcohol']);
+    expect(usesOf(boiledWith, TABLES)).not.toContain('animals');
+    // Dates have stones, apples seeds.
+    expect(screenOf(facts({ kind: 'pulp', ingredientIds: ['date-pitted'] }), TABLES)).toContain('stones');
     const spiced = facts({ kind: 'pulp', ingredientIds: ['pineapple-flesh', 'ginger-grated'] });
     expect(screenOf(spiced, TABLES)).toEqual(['spice']);
     expect(usesOf(spiced, TABLES)).not.toContain('animals');
@@ -217,6 +227,21 @@ describe('leftovers', () => {
       'sugar',
       'alcohol',
     ]);
+  });
+  it('no second brew of what is spent, nothing with garlic under oil, hard spices out first', () => {
+    const root = facts({ kind: 'root', ingredientIds: ['ginger-grated'], strengthShare: 0.4 });
+    expect(usesOf(root, TABLES)).toEqual(expect.arrayContaining(['secondBrew', 'spicePaste']));
+    expect(usesOf({ ...root, strengthShare: 0 }, TABLES)).not.toContain('secondBrew');
+    const garlic = { ...root, ingredientIds: ['ginger-grated', 'garlic-clove'] };
+    expect(usesOf(garlic, TABLES)).not.toContain('spicePaste');
+    expect(setAsideGuidance(garlic, TABLES)[0]).toMatchObject({
+      code: 'aside.garlicOil',
+      severity: 'danger',
+    });
+    const jam = facts({ kind: 'calyx', ingredientIds: ['hibiscus-dried'], companionIds: ['clove-whole'] });
+    expect(setAsideGuidance(jam, TABLES).map((g) => g.code)).toEqual(
+      expect.arrayContaining(['aside.chill', 'aside.hardSpice']),
+    );
   });
   it('a portion is as strong as what is left in it', () => {
     const root = (strengthShare: number) =>

@@ -26,6 +26,8 @@ export interface Composition {
   unprovedMeq: number;
   ethanolG: number;
   aceticG: number;
+  /** Of coconut and milk. */
+  fatG: number;
   /** Millilitres by which a liquid as sold differs from the sugar-water formula: spirits, milk and vinegar add at their own density. */
   excessMl: number;
   /** Gram-equivalents of the fresh grated or dried whole form that have been drawn. */
@@ -36,6 +38,7 @@ export interface Composition {
 export const WATER_20_G_PER_ML = 0.9982;
 const ETHANOL_G_PER_ML = 0.7893;
 const ACETIC_G_PER_ML = 1.049;
+const FAT_G_PER_ML = 0.92;
 
 export const EMPTY: Composition = Object.freeze({
   waterG: 0,
@@ -49,6 +52,7 @@ export const EMPTY: Composition = Object.freeze({
   unprovedMeq: 0,
   ethanolG: 0,
   aceticG: 0,
+  fatG: 0,
   excessMl: 0,
   markerG: Object.freeze({}),
 });
@@ -66,6 +70,7 @@ export const CONSERVED = [
   'unprovedMeq',
   'ethanolG',
   'aceticG',
+  'fatG',
   'excessMl',
 ] as const satisfies readonly (keyof Composition)[];
 
@@ -88,6 +93,7 @@ export function plus(a: Composition, b: Composition, factor = 1): Composition {
     unprovedMeq: a.unprovedMeq + factor * b.unprovedMeq,
     ethanolG: a.ethanolG + factor * b.ethanolG,
     aceticG: a.aceticG + factor * b.aceticG,
+    fatG: a.fatG + factor * b.fatG,
     excessMl: a.excessMl + factor * b.excessMl,
     markerG,
   };
@@ -101,7 +107,7 @@ export const water = (massG: number): Composition => ({ ...EMPTY, waterG: massG 
 export const solublesG = (c: Composition): number => c.sugarG + c.otherSolublesG;
 
 export const massG = (c: Composition): number =>
-  c.waterG + c.sugarG + c.otherSolublesG + c.ethanolG + c.aceticG;
+  c.waterG + c.sugarG + c.otherSolublesG + c.ethanolG + c.aceticG + c.fatG;
 
 /** Dissolved solids in 100 g, °Bx as a refractometer shows it (0 for an empty vessel). */
 export function brix(c: Composition): number {
@@ -124,6 +130,7 @@ export function volumeMl(c: Composition): number {
     base / (specificGravity(degBx) * WATER_20_G_PER_ML) +
     c.ethanolG / ETHANOL_G_PER_ML +
     c.aceticG / ACETIC_G_PER_ML +
+    c.fatG / FAT_G_PER_ML +
     c.excessMl
   );
 }
@@ -162,8 +169,8 @@ export function abvPct(c: Composition): number {
   return ml > 0 ? (100 * c.ethanolG) / ETHANOL_G_PER_ML / ml : 0;
 }
 
-/** kcal by the general factors: 4 per g of sugar, 7 per g of alcohol. Source: general energy factors for food labels. */
-export const kcalOf = (c: Composition): number => 4 * c.sugarG + 7 * c.ethanolG;
+/** kcal by the general factors: 4 per g of sugar, 7 of alcohol, 9 of fat. Source: general energy factors for food labels. */
+export const kcalOf = (c: Composition): number => 4 * c.sugarG + 7 * c.ethanolG + 9 * c.fatG;
 
 /** g of a marker per litre. */
 export function markerGPerL(c: Composition, marker: MarkerId): number {
@@ -193,9 +200,10 @@ export function ofLiquid(row: LiquidRow, ml: number, hardnessMeqPerL?: number): 
   const sugarG = Math.min(dissolved, (total * row.sugarGPer100g) / 100);
   const ethanolG = (ml * row.abvPct * ETHANOL_G_PER_ML) / 100;
   const aceticG = (ml * row.aceticPct) / 100;
+  const fatG = (total * (row.fatPct ?? 0)) / 100;
   const c: Composition = {
     ...EMPTY,
-    waterG: total - dissolved - ethanolG - aceticG,
+    waterG: total - dissolved - ethanolG - aceticG - fatG,
     sugarG,
     freeSugarG: sugarG,
     addedSugarG: row.sweetened ? sugarG : 0,
@@ -205,6 +213,7 @@ export function ofLiquid(row: LiquidRow, ml: number, hardnessMeqPerL?: number): 
     alkaliMeq: (row.alkaliMeqPerL * ml) / 1000,
     ethanolG,
     aceticG,
+    fatG,
   };
   return { ...c, excessMl: ml - volumeMl(c) };
 }

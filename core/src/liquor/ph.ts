@@ -20,6 +20,8 @@ function citricCharge(h: number): number {
   return (a1 + 2 * a2 + 3 * a3) / (1 + a1 + a2 + a3);
 }
 
+/** Alkali that no acid is left to meet: above this the balance is of alkali alone. */
+const NEUTRAL = 7;
 /** Less acid than this says nothing of the pH, mol/L. */
 const LEAST_ACID_MOL = 0.001;
 
@@ -30,18 +32,20 @@ function excessCharge(pH: number, K: number, C: number, A: number): number {
 }
 
 /**
- * pH by charge balance of citric-equivalent acid, acetic acid and alkali, by bisection between pH 1 and 12.
+ * pH by charge balance of citric-equivalent acid, acetic acid and alkali, by bisection between pH 1 and 7.
  * Citric stands for all fruit acids, so this is an estimate and is always labelled so.
  * @param taGPerL titratable acidity as citric, without acetic.
- * @returns `tooLittleAcid` under 1 mmol/L of acid, where the balance says nothing.
+ * @returns `tooLittleAcid` under 1 mmol/L of acid, where nothing titrates, and where the balance lands above neutral: there
+ *   it says nothing.
  */
 export function estimatePh(taGPerL: number, alkaliMeqPerL: number, aceticGPerL = 0): PhEstimate {
   const K = alkaliMeqPerL / 1000;
   const A = aceticGPerL / ACETIC_G_PER_MOL;
   const C = (taGPerL / CITRIC_G_PER_EQ + K) / 3;
-  if (C + A < LEAST_ACID_MOL) return { kind: 'tooLittleAcid' };
+  if (C + A < LEAST_ACID_MOL || taGPerL + aceticGPerL <= 0) return { kind: 'tooLittleAcid' };
+  if (excessCharge(NEUTRAL, K, C, A) > 0) return { kind: 'tooLittleAcid' };
   let low = 1;
-  let high = 12;
+  let high = NEUTRAL;
   for (let i = 0; i < 40; i++) {
     const middle = (low + high) / 2;
     if (excessCharge(middle, K, C, A) > 0) low = middle;

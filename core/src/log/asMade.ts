@@ -2,6 +2,7 @@ import { WATER_20_G_PER_ML } from '../liquor/composition.ts';
 import { lotBottles, lotVessel } from '../program/lots.ts';
 import { BOWL, minutes } from '../program/making.ts';
 import type { Program, ProgramLine, Step, StepId, StrainStep } from '../program/types.ts';
+import { TAP_WATER_ID } from '../tables/choices.ts';
 import type { EventOf, LogEvent } from './events.ts';
 
 /** Liquor that was to be cold when it was strained is brought to this before it goes on, °C. */
@@ -100,7 +101,7 @@ function withEarlyStraining(program: Program, event: EventOf<'strainedEarly'>): 
           {
             id: tag,
             kind: 'liquid',
-            itemId: 'water',
+            itemId: TAP_WATER_ID,
             rule: { kind: 'linear' },
             massG: waterL * 1000 * WATER_20_G_PER_ML,
             share: 'second',

@@ -1,5 +1,6 @@
 import type { Kitchen } from '../program/kitchen.ts';
 import { simulateBatch } from '../program/simulate.ts';
+import { itemsIn } from '../program/tags.ts';
 import { type Taste, targetAfterTastes } from '../program/taste.ts';
 import type {
   Adjustment,
@@ -13,6 +14,7 @@ import type {
 } from '../program/types.ts';
 import type { Tables } from '../tables/types.ts';
 import { asMade, nextStraining } from './asMade.ts';
+import { tablesAsTasted } from './asTasted.ts';
 import { activeEvents, type Deed, type EventOf, type LogEvent } from './events.ts';
 
 export const MINUTE_MS = 60_000;
@@ -371,12 +373,13 @@ function clockOf(
 export function batchAt(
   planned: Program,
   kitchen: Kitchen,
-  tables: Tables,
+  pinned: Tables,
   events: readonly LogEvent[],
   nowMs: number,
 ): BatchNow {
   const log = foldBatch(planned, events);
   const { program } = log;
+  const tables = tablesAsTasted(pinned, program, log.cues);
   const step = program.steps.find((s) => s.id === log.currentStepId);
   const nowMin = log.startedMs === null ? 0 : (nowMs - log.startedMs) / MINUTE_MS;
   const outSinceMin = step ? flameOutSince(log.actuals[step.id]) : null;
@@ -428,9 +431,8 @@ export function batchAt(
 
 /** Everything that is in a liquor, by item: its origins name lines of the program, or what was stirred in. */
 export function itemsOf(log: Pick<BatchLog, 'program' | 'added'>, liquor: Liquor): Set<string> {
-  const items = new Map(log.program.lines.map((l) => [l.id, l.itemId]));
-  for (const { body } of log.added) items.set(body.lineId, body.itemId);
-  return new Set(liquor.origins.flatMap((o) => items.get(o.lineId) ?? []));
+  const stirredIn = log.added.map(({ body }) => ({ id: body.lineId, itemId: body.itemId }));
+  return itemsIn({ ...log.program, lines: [...log.program.lines, ...stirredIn] }, liquor);
 }
 
 /** Problems that an entry itself makes; the others are the plan's and may stand in a log. */

@@ -68,7 +68,9 @@ describe('heating up', () => {
 
   it('takes the burner table: small pots and big rings waste more', () => {
     expect(burnerEfficiency('gas', 2200, 0.2)).toBe(0.38);
-    expect(burnerEfficiency('gas', 3500, 0.3)).toBe(0.33);
+    expect(burnerEfficiency('gas', 6000, 0.3)).toBe(0.33);
+    // A quarter of the way from a narrow pot to a wide one: 0.38 + 0.07 / 4.
+    expect(burnerEfficiency('gas', 2200, 0.21)).toBeCloseTo(0.3975, 6);
     expect(burnerEfficiency('electric', 2000, 0.2)).toBe(0.7);
   });
 

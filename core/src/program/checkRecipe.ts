@@ -1,3 +1,4 @@
+import { FIRM_SKINS, TENDER_SKINS, type Trait } from '../tables/traits.ts';
 import type { IngredientRow, Tables } from '../tables/types.ts';
 import type { Recipe, RecipeLine, RecipeStep } from './recipe.ts';
 
@@ -9,6 +10,7 @@ export interface RecipeProblem {
     | 'usedTwice'
     | 'boilsEmpty'
     | 'peeledBeforeWashed'
+    | 'neverWashed'
     | 'tenderBoiled'
     | 'noWater'
     | 'notStrained'
@@ -25,6 +27,8 @@ export interface RecipeProblem {
 const TENDER_MIN = 10;
 /** A boil longer than this is more likely hours meant as minutes. */
 const LONG_BOIL_MIN = 180;
+
+const SKINS: ReadonlySet<Trait> = new Set<Trait>([...FIRM_SKINS, ...TENDER_SKINS]);
 
 const USES: ReadonlySet<RecipeStep['kind']> = new Set([
   'combine',
@@ -89,7 +93,7 @@ export function checkRecipe(recipe: Recipe, tables: Tables): RecipeProblem[] {
       if (step.kind === 'boil' && step.minutes > TENDER_MIN) {
         for (const id of inPot) {
           const line = recipe.lines.find((l) => l.id === id);
-          if (line && rowOf(line)?.role === 'herb')
+          if (line && rowOf(line)?.traits.includes('tenderHerb'))
             problems.push({ code: 'tenderBoiled', severity: 'warning', lineId: id, stepId: step.id });
         }
       }
@@ -104,7 +108,15 @@ export function checkRecipe(recipe: Recipe, tables: Tables): RecipeProblem[] {
     const row = rowOf(line);
     const prepared = preparedAt.get(line.id);
     const washed = washedAt.get(line.id);
-    const hasSkin = row && ['peel', 'fruit', 'citrus', 'aromatic'].includes(row.role) && row.waterPct > 40;
+    const hasSkin = row?.traits.some((trait) => SKINS.has(trait)) ?? false;
+    const used = prepared ?? usedAt.get(line.id);
+    if (hasSkin && washed === undefined && used !== undefined)
+      problems.push({
+        code: 'neverWashed',
+        severity: 'warning',
+        lineId: line.id,
+        stepId: recipe.steps[used]!.id,
+      });
     if (hasSkin && prepared !== undefined && washed !== undefined && washed > prepared)
       problems.push({
         code: 'peeledBeforeWashed',

@@ -1,4 +1,5 @@
 import { areaM2, capacityMl, type Shape } from '../physics/vesselShape.ts';
+import { ALLOWED_AT_FIRST } from '../tables/choices.ts';
 import { type BurnerKind, burnerEfficiency, POT_MATERIALS, type PotMaterial } from '../tables/constants.ts';
 import type { Closure, ContainerForm, ContainerMaterial } from '../tables/containers.ts';
 import type { Label } from '../tables/labels.ts';
@@ -172,7 +173,7 @@ export const EMPTY_KITCHEN: Kitchen = {
     freeSugarGPerGlass: null,
     citrusMlPerL: null,
     alcoholUnitId: 'g10',
-    allows: ['sugar-white', 'honey', 'lime', 'lemon-juice', 'pineapple-juice', 'water'],
+    allows: ALLOWED_AT_FIRST,
   },
   labels: [],
   places: USUAL_PLACES,
@@ -209,3 +210,9 @@ export function measuringKit(kitchen: Kitchen): MeasuringKit {
     ...(kitchen.preferredMeasureId ? { preferredMeasureId: kitchen.preferredMeasureId } : {}),
   };
 }
+
+/** A kitchen as glasses are counted for one drink: a shot by its own small glass, everything else by the house's. */
+export const withServing = (kitchen: Kitchen, recipe: { servingMl?: number | undefined }): Kitchen =>
+  recipe.servingMl === undefined || recipe.servingMl === kitchen.servingMl
+    ? kitchen
+    : { ...kitchen, servingMl: recipe.servingMl };

@@ -1,10 +1,18 @@
 import { volumeMl } from '../liquor/composition.ts';
-import type { Flow, FlowCode, LineId, Simulation, TraceEntry, VesselId } from './types.ts';
+import { isHeated, isRaw } from './tags.ts';
+import type { FlowCode, LineId, Simulation, VesselId } from './types.ts';
+
+/** How a stream is at the end: never heated through, heated with the rest, or sold as it is. */
+export type StreamState = 'raw' | 'boiled' | 'bought';
 
 /** One ribbon of the ledger: litres at 20 °C, positive, with what it is made of. */
 export interface LedgerRow {
-  code: FlowCode;
+  /** What is pressed out of fruit is one row, and no part of the plants' own water. */
+  code: FlowCode | 'juice';
   lineId: LineId | null;
+  /** Of what was poured in, also at the stove. */
+  itemId: string | null;
+  state: StreamState | null;
   litres: number;
 }
 
@@ -17,12 +25,29 @@ export interface Ledger {
   outL: number;
 }
 
+const PER_LINE: ReadonlySet<LedgerRow['code']> = new Set(['poured', 'sweetener', 'juice']);
+const OF_JUICE: ReadonlySet<FlowCode> = new Set(['ownWater', 'drawn', 'held']);
+
+/** How each line's stream is in what is left. */
+function statesOfLines(vessels: Simulation['vessels']): ReadonlyMap<LineId, StreamState> {
+  const states = new Map<LineId, StreamState>();
+  for (const vessel of Object.values(vessels))
+    for (const origin of vessel?.liquor.origins ?? []) {
+      if (origin.kind === 'bought') states.set(origin.lineId, 'bought');
+      else if (isRaw(origin)) states.set(origin.lineId, 'raw');
+      else if (isHeated(origin) && !states.has(origin.lineId)) states.set(origin.lineId, 'boiled');
+    }
+  return states;
+}
+
 /**
  * Where litres come from and go. Every row is a change of a vessel's liquor that the interpreter booked, so that
  * in − out = what is left; a measured difference stands on the side its sign puts it.
  */
-export function ledgerOf(sim: Pick<Simulation, 'flows' | 'vessels'>): Ledger {
-  const rows = new Map<string, { flow: Flow; litres: number }>();
+export function ledgerOf(sim: Pick<Simulation, 'flows' | 'vessels' | 'trace'>): Ledger {
+  const juiced = new Set(sim.trace.filter((t) => t.kind === 'juice').map((t) => t.stepId));
+  const states = statesOfLines(sim.vessels);
+  const rows = new Map<string, LedgerRow>();
   // Pouring two liquors together changes the volume a hair against the sum of both: booked with what moved.
   let movedDriftL = 0;
   for (const flow of sim.flows) {
@@ -30,35 +55,34 @@ export function ledgerOf(sim: Pick<Simulation, 'flows' | 'vessels'>): Ledger {
       movedDriftL += flow.volumeL - volumeMl(flow.comp) / 1000;
       continue;
     }
-    const perLine = flow.code === 'poured' || flow.code === 'sweetener';
-    const key = `${flow.code}:${perLine ? flow.lineId : ''}`;
-    const signed = flow.direction === 'in' ? flow.volumeL : -flow.volumeL;
-    const row = rows.get(key);
-    if (row) row.litres += signed;
-    else rows.set(key, { flow, litres: signed });
+    const code =
+      flow.lineId !== undefined && juiced.has(flow.stepId) && OF_JUICE.has(flow.code) ? 'juice' : flow.code;
+    const lineId = PER_LINE.has(code) ? (flow.lineId ?? null) : null;
+    const key = `${code}:${lineId ?? ''}`;
+    const row = rows.get(key) ?? {
+      code,
+      lineId,
+      itemId: lineId === null ? null : (flow.itemId ?? null),
+      state: lineId === null ? null : (states.get(lineId) ?? null),
+      litres: 0,
+    };
+    row.litres += flow.direction === 'in' ? flow.volumeL : -flow.volumeL;
+    rows.set(key, row);
   }
   if (Math.abs(movedDriftL) > 1e-9) {
-    const drawn = [...rows.values()].find((r) => r.flow.code === 'drawn');
+    const drawn = rows.get('drawn:');
     if (drawn) drawn.litres += movedDriftL;
   }
   const ledger: Ledger = { in: [], out: [], finishedL: 0, inL: 0, outL: 0 };
-  for (const { flow, litres } of rows.values()) {
-    if (Math.abs(litres) < 5e-7) continue;
-    const perLine = flow.code === 'poured' || flow.code === 'sweetener';
-    const row = { code: flow.code, lineId: perLine ? (flow.lineId ?? null) : null, litres: Math.abs(litres) };
-    if (litres > 0) {
-      ledger.in.push(row);
-      ledger.inL += row.litres;
-    } else {
-      ledger.out.push(row);
-      ledger.outL += row.litres;
-    }
+  for (const row of rows.values()) {
+    if (Math.abs(row.litres) < 5e-7) continue;
+    const side = row.litres > 0 ? ledger.in : ledger.out;
+    const litres = Math.abs(row.litres);
+    side.push({ ...row, litres });
+    if (row.litres > 0) ledger.inL += litres;
+    else ledger.outL += litres;
   }
   for (const id of Object.keys(sim.vessels) as VesselId[])
     ledger.finishedL += volumeMl(sim.vessels[id]!.liquor) / 1000;
   return ledger;
 }
-
-/** Grams of sweetener that reach the target, by line: what the sweetening steps of a trace dosed. */
-export const dosedGOf = (sim: { trace: readonly Pick<TraceEntry, 'dosedG'>[] }): Record<LineId, number> =>
-  Object.assign({}, ...sim.trace.map((t) => t.dosedG));

@@ -38,11 +38,10 @@ export function originKindOf(kind: 'liquid' | 'sweetener', row: LiquidRow | unde
 
 /** What a solid counts as where it is asked how long a drink keeps: itself, and each trait that limits it. */
 function originKindsOfSolid(row: IngredientRow): Origin['kind'][] {
-  const { milk, live, garlic } = row.keeping ?? {};
   return [
-    garlic || row.marker === 'garlic' ? 'garlic' : 'solid',
-    ...(milk ? ['rawMilk' as const] : []),
-    ...(live ? ['live' as const] : []),
+    row.traits.includes('garlic') ? 'garlic' : 'solid',
+    ...(row.traits.includes('milk') ? ['rawMilk' as const] : []),
+    ...(row.traits.includes('live') ? ['live' as const] : []),
   ];
 }
 

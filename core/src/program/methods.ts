@@ -1,7 +1,9 @@
-import { type Composition, scaled, WATER_20_G_PER_ML } from '../liquor/composition.ts';
+import { scaled, WATER_20_G_PER_ML } from '../liquor/composition.ts';
 import { estimatePh } from '../liquor/ph.ts';
 import { coverWaterMl } from '../physics/room.ts';
 import { areaM2 } from '../physics/vesselShape.ts';
+import { FIRM_SKINS, TENDER_SKINS } from '../tables/traits.ts';
+import type { Tables } from '../tables/types.ts';
 import { juiceToolOf, potCapacityMl, potMassG, potShape } from './kitchen.ts';
 import {
   BLENDER,
@@ -21,6 +23,7 @@ import { ownSteps } from './ownSteps.ts';
 import { type Choices, COLD_METHODS, type RecipeLine, type RecipePart } from './recipe.ts';
 import { simulateBatch } from './simulate.ts';
 import { stepBuilder } from './stepBuilder.ts';
+import { itemsIn, traitsOf } from './tags.ts';
 import type { JuiceTool, LineId, Program, ProgramLine, VesselSpec } from './types.ts';
 
 const MINUTES_PER_RINSE = 1.5;
@@ -151,12 +154,15 @@ function makingOf(input: BuildInput, second: ReadonlyMap<LineId, LineId>): Makin
   };
 }
 
+/** A part from the shelf: what is in it. */
+type ShelfPart = Required<Pick<VesselSpec, 'holds' | 'itemIds'>>;
+
 /**
  * Parts that stand ready on the shelf: what the recipe would have made of their lines, in a jar; their lines and steps
  * fall away. A part that could not be made stays in the program, which then says what is wrong with it.
  */
-function withoutShelfParts(input: BuildInput): { input: BuildInput; taken: Map<string, Composition> } {
-  const taken = new Map<string, Composition>();
+function withoutShelfParts(input: BuildInput): { input: BuildInput; taken: Map<string, ShelfPart> } {
+  const taken = new Map<string, ShelfPart>();
   for (const part of input.recipe.parts ?? []) {
     if (!input.choices.shelfParts.includes(part.id)) continue;
     const m = makingOf(input, new Map());
@@ -169,7 +175,8 @@ function withoutShelfParts(input: BuildInput): { input: BuildInput; taken: Map<s
     };
     const sim = simulateBatch(program, input.kitchen, input.tables, { detail: 'lean' });
     const jar = sim.vessels[jarOf(part.id)];
-    if (!sim.problem && jar) taken.set(part.id, scaled(jar.liquor, 1));
+    if (!sim.problem && jar)
+      taken.set(part.id, { holds: scaled(jar.liquor, 1), itemIds: [...itemsIn(program, jar.liquor)] });
   }
   if (taken.size === 0) return { input, taken };
   const stays = input.recipe.lines.filter((l) => !(l.stream === 'part' && taken.has(l.partId ?? '')));
@@ -194,7 +201,7 @@ const shellOf = ({ recipe, choices, pot, burner, fills }: BuildInput) => ({
   fills,
 });
 
-function vesselsOf(m: Making, taken: ReadonlyMap<string, Composition>): VesselSpec[] {
+function vesselsOf(m: Making, taken: ReadonlyMap<string, ShelfPart>): VesselSpec[] {
   const { pot, kitchen, recipe, choices } = m;
   // The smallest other pot of the kitchen serves for spices and syrups; without one, a small pan as every kitchen has.
   const small = kitchen.pots
@@ -213,8 +220,8 @@ function vesselsOf(m: Making, taken: ReadonlyMap<string, Composition>): VesselSp
     bare(BLENDER, 'blender'),
     bare(JUG, 'jar'),
     ...(recipe.parts ?? []).map((p): VesselSpec => {
-      const holds = taken.get(p.id);
-      return holds ? { ...bare(jarOf(p.id), 'jar'), holds } : bare(jarOf(p.id), 'jar');
+      const part = taken.get(p.id);
+      return part ? { ...bare(jarOf(p.id), 'jar'), ...part } : bare(jarOf(p.id), 'jar');
     }),
   ];
   // Where nothing is heated the pot serves as the mixing bowl: it is what must hold it all.
@@ -229,13 +236,28 @@ function vesselsOf(m: Making, taken: ReadonlyMap<string, Composition>): VesselSp
   ];
 }
 
-/** Whole things are washed before any knife touches them. */
-function wash({ b, recipe, choices, litres, hands }: Making): void {
-  const washed = (how: RecipeLine['wash']) => recipe.lines.filter((l) => l.wash === how).map((l) => l.id);
+/** As the recipe says, and where it says nothing, as the skin asks; of fresh juice the fruit is washed. */
+function washOf(line: RecipeLine, tables: Tables): RecipeLine['wash'] {
+  if (line.wash !== 'none') return line.wash;
+  if (line.kind === 'liquid' && tables.liquids.get(line.itemId)?.treatment !== 'rawJuice') return 'none';
+  const traits = traitsOf([line.itemId], tables);
+  if (TENDER_SKINS.some((trait) => traits.has(trait))) return 'rinse';
+  return FIRM_SKINS.some((trait) => traits.has(trait)) ? 'scrub' : 'none';
+}
+
+/** Picked over first; whole things are washed before any knife touches them. */
+function wash({ b, recipe, choices, litres, hands, tables }: Making): void {
+  const washed = (how: RecipeLine['wash']) =>
+    recipe.lines.filter((l) => washOf(l, tables) === how).map((l) => l.id);
   const at = { from: [BOWL], to: [BOWL], attention: hands };
   const swirled = washed('swirl');
+  const soft = recipe.lines.filter(
+    (l) => l.kind === 'solid' && !swirled.includes(l.id) && traitsOf([l.itemId], tables).has('soft'),
+  );
+  const picked = [...swirled, ...soft.map((l) => l.id)];
+  if (picked.length)
+    b.add('pick', { ...at, lines: picked, until: minutes(handling(swirled.length ? 3 : 2, 0.3, litres)) });
   if (swirled.length) {
-    b.add('pick', { ...at, lines: swirled, until: minutes(handling(3, 0.3, litres)) });
     b.add('wash', {
       ...at,
       lines: swirled,
@@ -348,8 +370,7 @@ function juiceInto(m: Making, lines: readonly RecipeLine[], to: string): void {
   const tool = juiceToolOf(m.kitchen);
   const toolFor = (line: RecipeLine): JuiceTool => {
     const row = m.tables.ingredients.get(line.itemId);
-    const citrus = row?.role === 'citrus' || row?.id === 'orange-whole';
-    return citrus && tool !== 'juicer' ? 'hand' : tool;
+    return row?.traits.includes('citrus') && tool !== 'juicer' ? 'hand' : tool;
   };
   for (const way of ['hand', 'blender', 'juicer'] as const) {
     const own = lines.filter((l) => l.kind === 'solid' && toolFor(l) === way);

@@ -1,4 +1,6 @@
-import type { IngredientRow, KeepingTraits } from '../tables/types.ts';
+import { traitsOfOwn } from '../tables/ownTraits.ts';
+import type { TraitAnswers } from '../tables/traits.ts';
+import type { IngredientRow } from '../tables/types.ts';
 
 /** What a cook must be asked of an ingredient the tables do not have; the rest is filled in on the safe side. */
 export interface CustomFacts {
@@ -9,17 +11,9 @@ export interface CustomFacts {
   dried: boolean;
   bulkGPerMl?: number;
   pieceG?: number;
-  /** What shortens how long a drink with it keeps; a question that nobody answered counts as yes. */
-  keeping?: KeepingTraits;
+  /** What the cook was asked of it; a question that nobody answered counts as yes. */
+  answers?: TraitAnswers;
 }
-
-/** What is asked of an ingredient of the cook's own, for how long its drinks keep. */
-export const KEEPING_QUESTIONS = [
-  'milk',
-  'garlic',
-  'live',
-  'lowAcid',
-] as const satisfies readonly (keyof KeepingTraits)[];
 
 /**
  * A row for an ingredient of the cook's own. Nothing is drawn from it by the model and no acid is counted: what is not
@@ -49,7 +43,7 @@ export function customRow(facts: CustomFacts): IngredientRow {
     foam: 'foamy',
     juiceMlPerKg: { hand: null, blender: facts.dried ? null : 400, juicer: facts.dried ? null : 500 },
     unknown: true,
-    keeping: Object.fromEntries(KEEPING_QUESTIONS.map((q) => [q, facts.keeping?.[q] ?? true])),
+    traits: traitsOfOwn(facts.role, facts.dried, facts.answers),
     confidence: 'l',
     source: 'The cook’s own ingredient: what was not said is taken on the safe side',
   };

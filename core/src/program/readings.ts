@@ -260,6 +260,7 @@ export function pourIn(
     volumeL: (volumeMl(mixed) - volumeMl(vessel.liquor)) / 1000,
     comp,
     lineId,
+    itemId,
     to: vessel.id,
   }));
   setVessel(work, { ...vessel, liquor: mixed });

@@ -1,4 +1,5 @@
 import * as v from 'valibot';
+import { ASKED_TRAITS } from '../tables/traits.ts';
 import { METHOD_IDS, OWN_STEP_KINDS, type Recipe, STREAMS } from './recipe.ts';
 
 const id = v.pipe(v.string(), v.regex(/^[A-Za-z0-9][A-Za-z0-9_.:-]{0,79}$/, 'id'));
@@ -138,12 +139,5 @@ export const customFactsSchema = v.strictObject({
   bulkGPerMl: v.optional(between(0.02, 2)),
   pieceG: v.optional(between(0.01, 5000)),
   /** An older one was not asked. */
-  keeping: v.optional(
-    v.strictObject({
-      milk: v.optional(v.boolean()),
-      garlic: v.optional(v.boolean()),
-      live: v.optional(v.boolean()),
-      lowAcid: v.optional(v.boolean()),
-    }),
-  ),
+  answers: v.optional(v.partial(v.strictObject(v.entriesFromList(ASKED_TRAITS, v.boolean())))),
 });

@@ -146,6 +146,7 @@ export function simulateBatch(
   const work = startWork(program, kitchen, tables, full, options.factors);
   const trace: TraceEntry[] = [];
   let problem: StepProblem | null = null;
+  const dosedG: Record<string, number> = {};
 
   try {
     for (const step of program.steps) {
@@ -173,6 +174,8 @@ export function simulateBatch(
       } else runStep(work, step, run);
       const after = work.vessels.get(vesselId);
       if (!after || !before) throw new StepStop({ kind: 'unknownVessel', stepId: step.id, vesselId });
+      Object.assign(dosedG, run.dosedG);
+      const room = noteRoom(work, after, step.kind === 'heat' || step.kind === 'boil');
       if (full) {
         trace.push({
           stepId: step.id,
@@ -183,7 +186,7 @@ export function simulateBatch(
           before,
           after,
           now: vesselNow(work, after),
-          room: noteRoom(work, after, step.kind === 'heat' || step.kind === 'boil'),
+          room,
           drawn: Object.fromEntries(after.solids.map((s) => [s.lineId, s.extracted])),
           curve: run.lived.curve ?? [],
           notes: run.notes,
@@ -204,6 +207,7 @@ export function simulateBatch(
     vessels: Object.fromEntries(work.vessels),
     endMin: work.nowMin,
     peak: Object.fromEntries(work.peak),
+    dosedG,
     problem,
   };
 }

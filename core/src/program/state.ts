@@ -140,7 +140,8 @@ export function drawableOf(row: IngredientRow, grams: number): Composition {
   return {
     waterG: 0,
     sugarG,
-    freeSugarG: 0,
+    // Out of its cells it counts as that of juice does.
+    freeSugarG: sugarG,
     addedSugarG: 0,
     sweetG: sugarG,
     otherSolublesG: (grams * Math.max(0, row.solublePct - row.sugarPct)) / 100,
@@ -149,6 +150,7 @@ export function drawableOf(row: IngredientRow, grams: number): Composition {
     unprovedMeq: 0,
     ethanolG: 0,
     aceticG: 0,
+    fatG: (grams * (row.fatPct ?? 0)) / 100,
     excessMl: 0,
     markerG,
   };
@@ -156,7 +158,7 @@ export function drawableOf(row: IngredientRow, grams: number): Composition {
 
 /** What is left of a solid in the pot, g: its own water has joined the liquor and its drawn part too. */
 export const remainingMassG = (solid: Solid, row: IngredientRow): number =>
-  solid.massG * (1 - row.waterPct / 100 - (row.solublePct / 100) * solid.extracted);
+  solid.massG * (1 - row.waterPct / 100 - ((row.solublePct + (row.fatPct ?? 0)) / 100) * solid.extracted);
 
 export function solidsInfo(work: Pick<Work, 'tables'>, vessel: Vessel): { volumeMl: number; massG: number } {
   let ml = 0;
@@ -246,6 +248,7 @@ export const liquorOf = (
   unprovedMeq: c.unprovedMeq,
   ethanolG: c.ethanolG,
   aceticG: c.aceticG,
+  fatG: c.fatG,
   excessMl: c.excessMl,
   markerG: c.markerG,
   tempC,

@@ -100,6 +100,8 @@ export interface VesselSpec {
   name?: string;
   /** What it holds before the first step: a part taken from the shelf. */
   holds?: Composition;
+  /** What that part was made of, by the tables' ids. */
+  itemIds?: readonly string[];
 }
 
 export interface Vessel {
@@ -356,6 +358,8 @@ export interface Flow {
   volumeL: number;
   comp: Composition;
   lineId?: LineId;
+  /** Of what was poured or stirred in, also where it stands in no line. */
+  itemId?: string;
   from?: VesselId;
   to?: VesselId;
 }
@@ -470,6 +474,8 @@ export interface Simulation {
   endMin: number;
   /** Fullest each vessel stood, as far as it has a shape. */
   peak: Readonly<Record<VesselId, Room>>;
+  /** What was worked out at its step, g, by line: sweetener that reaches its target, parts by what came out. */
+  dosedG: Readonly<Record<LineId, number>>;
   /** Present when the program could not be followed to its end; the trace goes as far as it went. */
   problem: StepProblem | null;
 }

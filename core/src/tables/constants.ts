@@ -50,12 +50,30 @@ export const LID_HEAT: Record<Lid, number> = { off: 1, ajar: 0.5, on: 0 };
 
 export type BurnerKind = 'gas' | 'electric' | 'induction';
 
-/** Share of a burner's power that reaches the pot. Source: general test results for household hobs. */
+/** A gas flame under a pot of usual width, and under a narrow one; over the last power all above it goes past the pot. */
+const GAS = {
+  wide: { diameterM: 0.24, share: 0.45 },
+  narrow: { diameterM: 0.2, share: 0.38 },
+  /** Up to here the whole flame is under the pot. */
+  usualW: 3000,
+  /** A wok ring: of every watt above the usual this much still arrives, until its share is this low. */
+  strong: { ofMore: 0.15, share: 0.33 },
+};
+
+/**
+ * Share of a burner's power that reaches the pot; of gas it slides with the pot's width and with the flame, so that a
+ * stronger flame never heats more slowly. Source: general test results for household hobs.
+ */
 export function burnerEfficiency(kind: BurnerKind, powerW: number, potDiameterM: number): number {
   switch (kind) {
-    case 'gas':
-      if (powerW > 3000) return 0.33;
-      return potDiameterM >= 0.24 ? 0.45 : 0.38;
+    case 'gas': {
+      const { wide, narrow, usualW, strong } = GAS;
+      const width = (potDiameterM - narrow.diameterM) / (wide.diameterM - narrow.diameterM);
+      const usual = narrow.share + Math.min(1, Math.max(0, width)) * (wide.share - narrow.share);
+      if (powerW <= usualW) return usual;
+      const arrives = wide.share * usualW + strong.ofMore * (powerW - usualW);
+      return (usual / wide.share) * Math.max(strong.share, arrives / powerW);
+    }
     case 'electric':
       return 0.7;
     case 'induction':

@@ -1,10 +1,12 @@
+import type { Trait } from './traits.ts';
+
 /** Something a cook sees, hears or tastes that ends a step as well as any clock. */
 export interface CueRow {
   code: string;
   /** Step kinds that it may end. */
   at: readonly string[];
-  /** Ingredient roles, ids or markers without which it is not to be seen; empty: always. */
-  when: readonly string[];
+  /** Without which it is not to be seen; empty: always. */
+  when: readonly Trait[];
   /** Only where the step aims at the rim's bubbles, or at a real boil. */
   only?: 'rim' | 'boil';
   source: string;
@@ -14,7 +16,7 @@ export const CUE_ROWS: readonly CueRow[] = [
   {
     code: 'waterClear',
     at: ['wash'],
-    when: ['calyx'],
+    when: ['dusty'],
     source: 'the craft: nothing lies at the bottom of the bowl',
   },
   {
@@ -28,7 +30,7 @@ export const CUE_ROWS: readonly CueRow[] = [
   {
     code: 'berriesPopped',
     at: ['boil'],
-    when: ['cranberry-fresh'],
+    when: ['berries'],
     source: 'the craft: skins split within ten minutes of boiling',
   },
   {
@@ -40,7 +42,7 @@ export const CUE_ROWS: readonly CueRow[] = [
   {
     code: 'smellsOfIt',
     at: ['boil', 'steep'],
-    when: ['spice', 'aromatic', 'herb'],
+    when: ['spice', 'root', 'tenderHerb'],
     source: 'the craft: the kitchen smells of it',
   },
   { code: 'reduced', at: ['boil'], when: [], source: 'the craft: down to the mark on the spoon or the side' },

@@ -6,6 +6,12 @@ export interface FamilyRow {
   id: string;
   /** Forms, each with the item it is and the words that ask for it. */
   forms: readonly { itemId: string; words: readonly string[] }[];
+  /** Its forms differ so much that a form which nobody said must be shown as a guess. */
+  formMatters?: true;
+  /** It goes in to sweeten. */
+  sweetens?: true;
+  /** It is water, and nothing that a drink is named after. */
+  plainWater?: true;
   /** The part that juice of this fruit is squeezed from, and what the juice is. */
   juice?: { from: string; itemId: string };
 }
@@ -14,29 +20,46 @@ const family = (
   id: string,
   forms: readonly (readonly [itemId: string, ...words: string[]])[],
   juice?: FamilyRow['juice'],
+  more: Pick<FamilyRow, 'formMatters' | 'sweetens' | 'plainWater'> = {},
 ): FamilyRow => ({
   id,
   forms: forms.map(([itemId, ...words]) => ({ itemId, words })),
   ...(juice ? { juice } : {}),
+  ...more,
 });
 
 export const FAMILY_ROWS: readonly FamilyRow[] = [
-  family('hibiscus', [
-    ['hibiscus-dried', 'dried', 'dry', 'whole'],
-    ['hibiscus-siftings', 'siftings', 'broken', 'crumbled', 'dust'],
-    ['hibiscus-fresh', 'fresh'],
-  ]),
-  family('ginger', [
-    ['ginger-sliced', 'sliced', 'slices', 'chopped', 'peeled', 'fresh'],
-    ['ginger-bruised', 'bruised', 'smashed', 'crushed', 'pounded'],
-    ['ginger-grated', 'grated', 'shredded', 'minced'],
-    ['ginger-blended', 'blended', 'puree', 'pureed'],
-    ['ginger-ground', 'ground', 'powder', 'powdered', 'dried'],
-  ]),
-  family('turmeric', [
-    ['turmeric-grated', 'grated', 'fresh', 'sliced', 'chopped'],
-    ['turmeric-ground', 'ground', 'powder', 'powdered', 'dried'],
-  ]),
+  family(
+    'hibiscus',
+    [
+      ['hibiscus-dried', 'dried', 'dry', 'whole'],
+      ['hibiscus-siftings', 'siftings', 'broken', 'crumbled', 'dust'],
+      ['hibiscus-fresh', 'fresh'],
+    ],
+    undefined,
+    { formMatters: true },
+  ),
+  family(
+    'ginger',
+    [
+      ['ginger-sliced', 'sliced', 'slices', 'chopped', 'peeled', 'fresh'],
+      ['ginger-bruised', 'bruised', 'smashed', 'crushed', 'pounded'],
+      ['ginger-grated', 'grated', 'shredded', 'minced'],
+      ['ginger-blended', 'blended', 'puree', 'pureed'],
+      ['ginger-ground', 'ground', 'powder', 'powdered', 'dried'],
+    ],
+    undefined,
+    { formMatters: true },
+  ),
+  family(
+    'turmeric',
+    [
+      ['turmeric-grated', 'grated', 'fresh', 'sliced', 'chopped'],
+      ['turmeric-ground', 'ground', 'powder', 'powdered', 'dried'],
+    ],
+    undefined,
+    { formMatters: true },
+  ),
   family('clove', [
     ['clove-whole', 'whole'],
     ['clove-crushed', 'crushed', 'ground', 'cracked', 'powder'],
@@ -70,6 +93,7 @@ export const FAMILY_ROWS: readonly FamilyRow[] = [
       ['pineapple-juice', 'juice'],
     ],
     { from: 'pineapple-flesh', itemId: 'pineapple-juice' },
+    { formMatters: true },
   ),
   family(
     'orange',
@@ -112,6 +136,7 @@ export const FAMILY_ROWS: readonly FamilyRow[] = [
       ['watermelon-juice', 'juice'],
     ],
     { from: 'watermelon-flesh', itemId: 'watermelon-juice' },
+    { formMatters: true },
   ),
   family(
     'apple',
@@ -132,10 +157,15 @@ export const FAMILY_ROWS: readonly FamilyRow[] = [
   family('beetroot', [['beetroot', 'sliced', 'fresh']]),
   family('cucumber', [['cucumber', 'sliced', 'fresh']]),
   family('tamarind', [['tamarind-pulp', 'pulp', 'block', 'paste', 'seedless']]),
-  family('coconut', [
-    ['coconut-flesh', 'flesh', 'grated', 'fresh'],
-    ['coconut-milk-fresh', 'milk'],
-  ]),
+  family(
+    'coconut',
+    [
+      ['coconut-flesh', 'flesh', 'grated', 'fresh'],
+      ['coconut-milk-fresh', 'milk'],
+    ],
+    undefined,
+    { formMatters: true },
+  ),
   family('date', [
     ['date-pitted', 'pitted', 'stoned', 'dried'],
     ['date-medjool', 'large', 'soft', 'big'],
@@ -144,21 +174,28 @@ export const FAMILY_ROWS: readonly FamilyRow[] = [
   ]),
   family('rice', [['rice-white', 'white', 'dry']]),
   family('salt', [['salt', 'fine', 'sea']]),
-  family('water', [['water', 'cold', 'hot', 'warm', 'tap', 'drinking', 'boiling']]),
-  family('sugar', [
-    ['sugar-white', 'white', 'granulated', 'caster'],
-    ['sugar-brown', 'brown', 'packed', 'dark', 'light'],
-    ['sugar-cane-raw', 'raw', 'cane', 'demerara', 'turbinado'],
-    ['coconut-sugar', 'coconut'],
-  ]),
-  family('jaggery', [['jaggery', 'chopped', 'grated']]),
-  family('honey', [['honey', 'runny', 'raw']]),
-  family('maple', [['maple-syrup', 'syrup']]),
-  family('agave', [['agave-syrup', 'syrup', 'nectar']]),
-  family('goldenSyrup', [['golden-syrup', 'syrup']]),
-  family('molasses', [['molasses', 'dark']]),
-  family('erythritol', [['erythritol', 'powder']]),
-  family('stevia', [['stevia-pure', 'extract', 'pure', 'powder']]),
+  family('water', [['water', 'cold', 'hot', 'warm', 'tap', 'drinking', 'boiling']], undefined, {
+    plainWater: true,
+  }),
+  family(
+    'sugar',
+    [
+      ['sugar-white', 'white', 'granulated', 'caster'],
+      ['sugar-brown', 'brown', 'packed', 'dark', 'light'],
+      ['sugar-cane-raw', 'raw', 'cane', 'demerara', 'turbinado'],
+      ['coconut-sugar', 'coconut'],
+    ],
+    undefined,
+    { sweetens: true },
+  ),
+  family('jaggery', [['jaggery', 'chopped', 'grated']], undefined, { sweetens: true }),
+  family('honey', [['honey', 'runny', 'raw']], undefined, { sweetens: true }),
+  family('maple', [['maple-syrup', 'syrup']], undefined, { sweetens: true }),
+  family('agave', [['agave-syrup', 'syrup', 'nectar']], undefined, { sweetens: true }),
+  family('goldenSyrup', [['golden-syrup', 'syrup']], undefined, { sweetens: true }),
+  family('molasses', [['molasses', 'dark']], undefined, { sweetens: true }),
+  family('erythritol', [['erythritol', 'powder']], undefined, { sweetens: true }),
+  family('stevia', [['stevia-pure', 'extract', 'pure', 'powder']], undefined, { sweetens: true }),
   family('vinegar', [
     ['cider-vinegar', 'cider', 'apple'],
     ['rice-vinegar', 'rice'],

@@ -23,6 +23,7 @@ export const INGREDIENT_ROWS: readonly IngredientRow[] = [
     rate100PerMin: 0.25, activationKJ: 40, marker: 'calyx', potency: 1,
     displaceMlPerG: 0.7, floats: true, foam: 'foamy',
     juiceMlPerKg: { hand: null, blender: null, juicer: null },
+    traits: ['calyx', 'sour', 'stains', 'bloodPressure', 'notInPregnancy', 'kidney', 'stomach', 'dusty', 'asFood'],
     confidence: 'm', source: SOURCE.calyx,
   },
   {
@@ -33,6 +34,7 @@ export const INGREDIENT_ROWS: readonly IngredientRow[] = [
     rate100PerMin: 0.5, activationKJ: 40, marker: 'calyx', potency: 1,
     displaceMlPerG: 0.7, floats: true, foam: 'foamy',
     juiceMlPerKg: { hand: null, blender: null, juicer: null },
+    traits: ['calyx', 'sour', 'stains', 'bloodPressure', 'notInPregnancy', 'kidney', 'stomach', 'dusty', 'asFood'],
     confidence: 'm', source: SOURCE.calyx,
   },
   {
@@ -43,6 +45,7 @@ export const INGREDIENT_ROWS: readonly IngredientRow[] = [
     rate100PerMin: 0.18, activationKJ: 40, marker: 'calyx', potency: 0.145,
     displaceMlPerG: 0.96, floats: false, foam: 'foamy',
     juiceMlPerKg: { hand: null, blender: null, juicer: null },
+    traits: ['calyx', 'sour', 'stains', 'bloodPressure', 'notInPregnancy', 'kidney', 'stomach', 'insects', 'asFood'],
     confidence: 'm', source: SOURCE.calyx,
   },
   {
@@ -53,6 +56,7 @@ export const INGREDIENT_ROWS: readonly IngredientRow[] = [
     rate100PerMin: 0.035, activationKJ: 35, marker: 'ginger', potency: 1,
     displaceMlPerG: 0.93, floats: false, foam: 'quiet',
     juiceMlPerKg: { hand: null, blender: null, juicer: null },
+    traits: ['root', 'tough', 'skinRoot', 'varies', 'bloodThinner', 'gallstones', 'strongSpice'],
     confidence: 'm', source: SOURCE.root,
   },
   {
@@ -63,6 +67,7 @@ export const INGREDIENT_ROWS: readonly IngredientRow[] = [
     rate100PerMin: 0.08, activationKJ: 35, marker: 'ginger', potency: 1,
     displaceMlPerG: 0.93, floats: false, foam: 'quiet',
     juiceMlPerKg: { hand: null, blender: null, juicer: null },
+    traits: ['root', 'tough', 'skinRoot', 'varies', 'smashed', 'bloodThinner', 'gallstones', 'strongSpice'],
     confidence: 'm', source: SOURCE.root,
   },
   {
@@ -73,6 +78,7 @@ export const INGREDIENT_ROWS: readonly IngredientRow[] = [
     rate100PerMin: 0.25, activationKJ: 35, marker: 'ginger', potency: 1,
     displaceMlPerG: 0.93, floats: false, foam: 'foamy',
     juiceMlPerKg: { hand: null, blender: 500, juicer: 600 },
+    traits: ['root', 'tough', 'skinRoot', 'varies', 'bloodThinner', 'gallstones', 'strongSpice'],
     confidence: 'm', source: SOURCE.root,
   },
   {
@@ -83,16 +89,18 @@ export const INGREDIENT_ROWS: readonly IngredientRow[] = [
     rate100PerMin: 0.45, activationKJ: 35, marker: 'ginger', potency: 1,
     displaceMlPerG: 0.93, floats: false, foam: 'foamy',
     juiceMlPerKg: { hand: null, blender: 500, juicer: 600 },
+    traits: ['root', 'tough', 'skinRoot', 'varies', 'bloodThinner', 'gallstones', 'strongSpice'],
     confidence: 'm', source: SOURCE.root,
   },
   {
     id: 'ginger-ground', name: 'Ginger', form: 'dried ground', role: 'aromatic',
-    bulkGPerMl: 0.4, piece: null,
+    bulkGPerMl: 0.35, piece: null,
     waterPct: 10, sugarPct: 3, solublePct: 20, acidPct: 0.5, alkaliMeqPerKg: 330,
     holdMlPerG: { drain: 2.5, press: 2, wring: 1.5 },
     rate100PerMin: 0.8, activationKJ: 35, marker: 'ginger', potency: 4,
     displaceMlPerG: 0.7, floats: false, foam: 'quiet',
     juiceMlPerKg: { hand: null, blender: null, juicer: null },
+    traits: ['root', 'bloodThinner', 'gallstones', 'strongSpice', 'powder'],
     confidence: 'm', source: SOURCE.root,
   },
   {
@@ -103,6 +111,7 @@ export const INGREDIENT_ROWS: readonly IngredientRow[] = [
     rate100PerMin: 0.2, activationKJ: 38, marker: 'turmeric', potency: 1,
     displaceMlPerG: 0.94, floats: false, foam: 'foamy',
     juiceMlPerKg: { hand: null, blender: 450, juicer: 550 },
+    traits: ['root', 'tough', 'skinRoot', 'varies', 'stains', 'bloodThinner', 'gallstones', 'bloodSugar', 'iron', 'kidney', 'stomach'],
     confidence: 'l', source: SOURCE.root,
   },
   {
@@ -113,6 +122,7 @@ export const INGREDIENT_ROWS: readonly IngredientRow[] = [
     rate100PerMin: 0.6, activationKJ: 38, marker: 'turmeric', potency: 4.3,
     displaceMlPerG: 0.71, floats: false, foam: 'quiet',
     juiceMlPerKg: { hand: null, blender: null, juicer: null },
+    traits: ['root', 'stains', 'bloodThinner', 'gallstones', 'bloodSugar', 'iron', 'kidney', 'stomach', 'powder'],
     confidence: 'l', source: SOURCE.root,
   },
   {
@@ -123,6 +133,7 @@ export const INGREDIENT_ROWS: readonly IngredientRow[] = [
     rate100PerMin: 0.02, activationKJ: 42, marker: 'clove', potency: 1,
     displaceMlPerG: 0.7, floats: false, foam: 'quiet',
     juiceMlPerKg: { hand: null, blender: null, juicer: null },
+    traits: ['hardSpice', 'spice', 'strongSpice', 'bloodThinner'],
     confidence: 'm', source: SOURCE.spice,
   },
   {
@@ -133,16 +144,18 @@ export const INGREDIENT_ROWS: readonly IngredientRow[] = [
     rate100PerMin: 0.07, activationKJ: 42, marker: 'clove', potency: 1,
     displaceMlPerG: 0.7, floats: false, foam: 'quiet',
     juiceMlPerKg: { hand: null, blender: null, juicer: null },
+    traits: ['smashed', 'hardSpice', 'spice', 'strongSpice', 'bloodThinner'],
     confidence: 'm', source: SOURCE.spice,
   },
   {
     id: 'allspice-whole', name: 'Allspice berry', form: 'whole', role: 'spice',
-    bulkGPerMl: 0.4, piece: { id: 'berry', massG: 0.08 },
+    bulkGPerMl: 0.4, piece: { id: 'berry', massG: 0.065 },
     waterPct: 8, sugarPct: 2, solublePct: 20, acidPct: 0.5, alkaliMeqPerKg: 270,
     holdMlPerG: { drain: 1.2, press: 0.9, wring: 0.7 },
     rate100PerMin: 0.02, activationKJ: 42, marker: 'spice', potency: 1,
     displaceMlPerG: 0.7, floats: false, foam: 'quiet',
     juiceMlPerKg: { hand: null, blender: null, juicer: null },
+    traits: ['spice', 'hardSpice', 'strongSpice'],
     confidence: 'm', source: SOURCE.spice,
   },
   {
@@ -153,6 +166,7 @@ export const INGREDIENT_ROWS: readonly IngredientRow[] = [
     rate100PerMin: 0.015, activationKJ: 42, marker: 'spice', potency: 1,
     displaceMlPerG: 0.71, floats: false, foam: 'quiet',
     juiceMlPerKg: { hand: null, blender: null, juicer: null },
+    traits: ['spice', 'hardSpice', 'strongSpice'],
     confidence: 'm', source: SOURCE.spice,
   },
   {
@@ -163,6 +177,7 @@ export const INGREDIENT_ROWS: readonly IngredientRow[] = [
     rate100PerMin: 0.02, activationKJ: 42, marker: 'spice', potency: 1,
     displaceMlPerG: 0.71, floats: false, foam: 'quiet',
     juiceMlPerKg: { hand: null, blender: null, juicer: null },
+    traits: ['spice', 'hardSpice', 'strongSpice', 'asFood'],
     confidence: 'l', source: SOURCE.spice,
   },
   {
@@ -173,6 +188,7 @@ export const INGREDIENT_ROWS: readonly IngredientRow[] = [
     rate100PerMin: 0.04, activationKJ: 42, marker: 'spice', potency: 1,
     displaceMlPerG: 0.7, floats: false, foam: 'quiet',
     juiceMlPerKg: { hand: null, blender: null, juicer: null },
+    traits: ['spice', 'hardSpice', 'strongSpice', 'smashed', 'asFood'],
     confidence: 'l', source: SOURCE.spice,
   },
   {
@@ -183,6 +199,7 @@ export const INGREDIENT_ROWS: readonly IngredientRow[] = [
     rate100PerMin: 0.02, activationKJ: 42, marker: 'spice', potency: 1,
     displaceMlPerG: 0.7, floats: false, foam: 'quiet',
     juiceMlPerKg: { hand: null, blender: null, juicer: null },
+    traits: ['hardSpice', 'spice', 'strongSpice', 'cassia', 'liver', 'bloodThinner', 'bloodSugar'],
     confidence: 'm', source: SOURCE.spice,
   },
   {
@@ -193,6 +210,7 @@ export const INGREDIENT_ROWS: readonly IngredientRow[] = [
     rate100PerMin: 0.4, activationKJ: 42, marker: 'spice', potency: 1,
     displaceMlPerG: 0.7, floats: false, foam: 'quiet',
     juiceMlPerKg: { hand: null, blender: null, juicer: null },
+    traits: ['powder', 'spice', 'strongSpice', 'cassia', 'liver', 'bloodThinner', 'bloodSugar'],
     confidence: 'm', source: SOURCE.spice,
   },
   {
@@ -203,6 +221,7 @@ export const INGREDIENT_ROWS: readonly IngredientRow[] = [
     rate100PerMin: 0.04, activationKJ: 42, marker: 'spice', potency: 1,
     displaceMlPerG: 0.7, floats: true, foam: 'quiet',
     juiceMlPerKg: { hand: null, blender: null, juicer: null },
+    traits: ['spice', 'hardSpice', 'asFood'],
     confidence: 'l', source: SOURCE.spice,
   },
   {
@@ -213,6 +232,7 @@ export const INGREDIENT_ROWS: readonly IngredientRow[] = [
     rate100PerMin: 0.025, activationKJ: 42, marker: 'spice', potency: 1,
     displaceMlPerG: 0.7, floats: false, foam: 'quiet',
     juiceMlPerKg: { hand: null, blender: null, juicer: null },
+    traits: ['spice', 'strongSpice', 'hardSpice', 'lookAlike', 'asFood'],
     confidence: 'm', source: SOURCE.spice,
   },
   {
@@ -223,6 +243,7 @@ export const INGREDIENT_ROWS: readonly IngredientRow[] = [
     rate100PerMin: 0.06, activationKJ: 42, marker: 'spice', potency: 1,
     displaceMlPerG: 0.7, floats: false, foam: 'quiet',
     juiceMlPerKg: { hand: null, blender: null, juicer: null },
+    traits: ['spice', 'hardSpice', 'smashed'],
     confidence: 'm', source: SOURCE.spice,
   },
   {
@@ -233,16 +254,18 @@ export const INGREDIENT_ROWS: readonly IngredientRow[] = [
     rate100PerMin: 0.03, activationKJ: 42, marker: 'spice', potency: 1,
     displaceMlPerG: 0.7, floats: false, foam: 'quiet',
     juiceMlPerKg: { hand: null, blender: null, juicer: null },
+    traits: ['spice', 'hardSpice'],
     confidence: 'l', source: SOURCE.spice,
   },
   {
     id: 'cayenne-ground', name: 'Cayenne', form: 'ground', role: 'spice',
-    bulkGPerMl: 0.45, piece: null,
+    bulkGPerMl: 0.36, piece: null,
     waterPct: 8, sugarPct: 10, solublePct: 30, acidPct: 0.8, alkaliMeqPerKg: 510,
     holdMlPerG: { drain: 2, press: 1.6, wring: 1.2 },
     rate100PerMin: 0.8, activationKJ: 38, marker: 'chilli', potency: 1,
     displaceMlPerG: 0.7, floats: false, foam: 'quiet',
     juiceMlPerKg: { hand: null, blender: null, juicer: null },
+    traits: ['spice', 'burns', 'strongSpice', 'stomach', 'powder'],
     confidence: 'm', source: SOURCE.spice,
   },
   {
@@ -253,6 +276,7 @@ export const INGREDIENT_ROWS: readonly IngredientRow[] = [
     rate100PerMin: 0.03, activationKJ: 38, marker: 'chilli', potency: 1,
     displaceMlPerG: 0.7, floats: false, foam: 'quiet',
     juiceMlPerKg: { hand: null, blender: null, juicer: null },
+    traits: ['spice', 'burns', 'strongSpice', 'stomach'],
     confidence: 'm', source: SOURCE.spice,
   },
   {
@@ -263,6 +287,7 @@ export const INGREDIENT_ROWS: readonly IngredientRow[] = [
     rate100PerMin: 0.05, activationKJ: 38, marker: 'garlic', potency: 1,
     displaceMlPerG: 0.86, floats: false, foam: 'quiet',
     juiceMlPerKg: { hand: null, blender: null, juicer: null },
+    traits: ['root', 'garlic', 'lowAcid', 'bloodThinner', 'stomach', 'smashed'],
     confidence: 'm', source: SOURCE.composition,
   },
   {
@@ -273,6 +298,7 @@ export const INGREDIENT_ROWS: readonly IngredientRow[] = [
     rate100PerMin: 0.05, activationKJ: 40, marker: 'herb', potency: 1,
     displaceMlPerG: 0.9, floats: false, foam: 'quiet',
     juiceMlPerKg: { hand: null, blender: null, juicer: null },
+    traits: ['leaf', 'tough', 'skinLeaf', 'asFood'],
     confidence: 'm', source: SOURCE.composition,
   },
   {
@@ -283,6 +309,7 @@ export const INGREDIENT_ROWS: readonly IngredientRow[] = [
     rate100PerMin: 0.25, activationKJ: 38, marker: 'herb', potency: 1,
     displaceMlPerG: 0.93, floats: false, foam: 'quiet',
     juiceMlPerKg: { hand: null, blender: null, juicer: null },
+    traits: ['leaf', 'tenderHerb', 'skinLeaf'],
     confidence: 'm', source: SOURCE.composition,
   },
   {
@@ -293,6 +320,7 @@ export const INGREDIENT_ROWS: readonly IngredientRow[] = [
     rate100PerMin: 0.3, activationKJ: 38, marker: 'herb', potency: 1,
     displaceMlPerG: 0.97, floats: false, foam: 'quiet',
     juiceMlPerKg: { hand: null, blender: null, juicer: null },
+    traits: ['leaf', 'tenderHerb', 'skinLeaf'],
     confidence: 'm', source: SOURCE.composition,
   },
   {
@@ -303,6 +331,7 @@ export const INGREDIENT_ROWS: readonly IngredientRow[] = [
     rate100PerMin: 0.12, activationKJ: 38, marker: 'herb', potency: 1,
     displaceMlPerG: 0.88, floats: false, foam: 'quiet',
     juiceMlPerKg: { hand: null, blender: null, juicer: null },
+    traits: ['leaf', 'tenderHerb', 'skinLeaf'],
     confidence: 'm', source: SOURCE.composition,
   },
   {
@@ -313,6 +342,7 @@ export const INGREDIENT_ROWS: readonly IngredientRow[] = [
     rate100PerMin: 0.3, activationKJ: 38, marker: 'herb', potency: 1,
     displaceMlPerG: 0.7, floats: true, foam: 'quiet',
     juiceMlPerKg: { hand: null, blender: null, juicer: null },
+    traits: ['leaf', 'asFood'],
     confidence: 'm', source: SOURCE.composition,
   },
   {
@@ -323,6 +353,7 @@ export const INGREDIENT_ROWS: readonly IngredientRow[] = [
     rate100PerMin: 0.06, activationKJ: 38, marker: 'peel', potency: 1,
     displaceMlPerG: 0.94, floats: false, foam: 'foamy',
     juiceMlPerKg: { hand: null, blender: null, juicer: null },
+    traits: ['peel', 'skinRough', 'tough', 'bloodThinner'],
     confidence: 'm', source: SOURCE.peel,
   },
   {
@@ -333,6 +364,7 @@ export const INGREDIENT_ROWS: readonly IngredientRow[] = [
     rate100PerMin: 0.04, activationKJ: 38, marker: 'peel', potency: 1,
     displaceMlPerG: 0.95, floats: false, foam: 'foamy',
     juiceMlPerKg: { hand: null, blender: null, juicer: null },
+    traits: ['peel', 'tough', 'bloodThinner'],
     confidence: 'm', source: SOURCE.peel,
   },
   {
@@ -343,6 +375,7 @@ export const INGREDIENT_ROWS: readonly IngredientRow[] = [
     rate100PerMin: 0.05, activationKJ: 38, marker: 'fruit', potency: 1,
     displaceMlPerG: 0.95, floats: false, foam: 'quiet',
     juiceMlPerKg: { hand: 400, blender: 680, juicer: 750 },
+    traits: ['fruit', 'skinRough', 'tough', 'bloodThinner'],
     confidence: 'm', source: SOURCE.composition,
   },
   {
@@ -353,6 +386,7 @@ export const INGREDIENT_ROWS: readonly IngredientRow[] = [
     rate100PerMin: 0.06, activationKJ: 38, marker: 'peel', potency: 1,
     displaceMlPerG: 0.91, floats: false, foam: 'foamy',
     juiceMlPerKg: { hand: null, blender: null, juicer: null },
+    traits: ['peel', 'citrus', 'zest', 'pith', 'skinWaxed'],
     confidence: 'm', source: SOURCE.peel,
   },
   {
@@ -363,6 +397,7 @@ export const INGREDIENT_ROWS: readonly IngredientRow[] = [
     rate100PerMin: 0.05, activationKJ: 38, marker: 'fruit', potency: 1,
     displaceMlPerG: 0.96, floats: false, foam: 'quiet',
     juiceMlPerKg: { hand: 440, blender: 480, juicer: 520 },
+    traits: ['fruit', 'citrus', 'soft', 'bitterPips', 'pith', 'skinWaxed'],
     confidence: 'h', source: SOURCE.composition,
   },
   {
@@ -373,6 +408,7 @@ export const INGREDIENT_ROWS: readonly IngredientRow[] = [
     rate100PerMin: 0.05, activationKJ: 38, marker: 'citrus', potency: 1,
     displaceMlPerG: 0.96, floats: false, foam: 'quiet',
     juiceMlPerKg: { hand: 400, blender: 430, juicer: 460 },
+    traits: ['citrus', 'sour', 'soft', 'bitterPips', 'pith', 'skinWaxed', 'stomach'],
     confidence: 'h', source: SOURCE.composition,
   },
   {
@@ -383,6 +419,7 @@ export const INGREDIENT_ROWS: readonly IngredientRow[] = [
     rate100PerMin: 0.05, activationKJ: 38, marker: 'citrus', potency: 1,
     displaceMlPerG: 0.96, floats: false, foam: 'quiet',
     juiceMlPerKg: { hand: 430, blender: 450, juicer: 480 },
+    traits: ['citrus', 'sour', 'soft', 'bitterPips', 'pith', 'skinWaxed', 'stomach'],
     confidence: 'h', source: SOURCE.composition,
   },
   {
@@ -393,6 +430,7 @@ export const INGREDIENT_ROWS: readonly IngredientRow[] = [
     rate100PerMin: 0.05, activationKJ: 38, marker: 'citrus', potency: 1,
     displaceMlPerG: 0.97, floats: false, foam: 'quiet',
     juiceMlPerKg: { hand: 480, blender: 520, juicer: 560 },
+    traits: ['citrus', 'sour', 'soft', 'bitterPips', 'pith', 'skinWaxed', 'stomach', 'grapefruit'],
     confidence: 'm', source: SOURCE.composition,
   },
   {
@@ -403,6 +441,7 @@ export const INGREDIENT_ROWS: readonly IngredientRow[] = [
     rate100PerMin: 0.2, activationKJ: 38, marker: 'fruit', potency: 1,
     displaceMlPerG: 0.97, floats: false, foam: 'quiet',
     juiceMlPerKg: { hand: null, blender: 800, juicer: 880 },
+    traits: ['fruit', 'lowAcid', 'kidney', 'skinSmooth'],
     confidence: 'm', source: SOURCE.composition,
   },
   {
@@ -413,6 +452,7 @@ export const INGREDIENT_ROWS: readonly IngredientRow[] = [
     rate100PerMin: 0.05, activationKJ: 38, marker: 'peel', potency: 1,
     displaceMlPerG: 0.98, floats: false, foam: 'foamy',
     juiceMlPerKg: { hand: null, blender: null, juicer: null },
+    traits: ['peel', 'lowAcid', 'kidney', 'skinSmooth'],
     confidence: 'l', source: SOURCE.peel,
   },
   {
@@ -423,6 +463,7 @@ export const INGREDIENT_ROWS: readonly IngredientRow[] = [
     rate100PerMin: 0.05, activationKJ: 38, marker: 'fruit', potency: 1,
     displaceMlPerG: 0.95, floats: false, foam: 'quiet',
     juiceMlPerKg: { hand: null, blender: 600, juicer: 680 },
+    traits: ['fruit', 'soft', 'cored', 'skinWaxed'],
     confidence: 'h', source: SOURCE.composition,
   },
   {
@@ -433,6 +474,7 @@ export const INGREDIENT_ROWS: readonly IngredientRow[] = [
     rate100PerMin: 0.15, activationKJ: 38, marker: 'fruit', potency: 1,
     displaceMlPerG: 0.96, floats: false, foam: 'quiet',
     juiceMlPerKg: { hand: null, blender: 550, juicer: 600 },
+    traits: ['fruit', 'sour', 'soft', 'skinSoft', 'berries', 'cranberry', 'stomach'],
     confidence: 'm', source: SOURCE.composition,
   },
   {
@@ -443,6 +485,7 @@ export const INGREDIENT_ROWS: readonly IngredientRow[] = [
     rate100PerMin: 0.04, activationKJ: 38, marker: 'fruit', potency: 1,
     displaceMlPerG: 0.96, floats: false, foam: 'quiet',
     juiceMlPerKg: { hand: null, blender: 500, juicer: 620 },
+    traits: ['root', 'lowAcid', 'stains', 'kidney', 'skinRoot', 'tough'],
     confidence: 'm', source: SOURCE.composition,
   },
   {
@@ -453,6 +496,7 @@ export const INGREDIENT_ROWS: readonly IngredientRow[] = [
     rate100PerMin: 0.05, activationKJ: 38, marker: 'fruit', potency: 1,
     displaceMlPerG: 0.98, floats: false, foam: 'quiet',
     juiceMlPerKg: { hand: null, blender: 750, juicer: 800 },
+    traits: ['fruit', 'lowAcid', 'skinSmooth'],
     confidence: 'm', source: SOURCE.composition,
   },
   {
@@ -463,16 +507,18 @@ export const INGREDIENT_ROWS: readonly IngredientRow[] = [
     rate100PerMin: 0.2, activationKJ: 38, marker: 'tamarind', potency: 1,
     displaceMlPerG: 0.77, floats: false, foam: 'foamy',
     juiceMlPerKg: { hand: null, blender: null, juicer: null },
+    traits: ['fruit', 'sour', 'stomach'],
     confidence: 'l', source: SOURCE.composition,
   },
   {
     id: 'coconut-flesh', name: 'Coconut', form: 'fresh flesh', role: 'fruit',
     bulkGPerMl: 0.45, piece: { id: 'coconut', massG: 350 },
-    waterPct: 47, sugarPct: 6, solublePct: 9, acidPct: 0.1, alkaliMeqPerKg: 90,
+    waterPct: 47, sugarPct: 6, solublePct: 9, fatPct: 33, acidPct: 0.1, alkaliMeqPerKg: 90,
     holdMlPerG: { drain: 1.2, press: 0.7, wring: 0.35 },
     rate100PerMin: 0.05, activationKJ: 38, marker: 'coconut', potency: 1,
     displaceMlPerG: 0.83, floats: false, foam: 'milky',
     juiceMlPerKg: { hand: null, blender: null, juicer: null },
+    traits: ['fruit', 'coconut', 'milk', 'lowAcid', 'shell'],
     confidence: 'm', source: SOURCE.composition,
   },
   {
@@ -483,6 +529,7 @@ export const INGREDIENT_ROWS: readonly IngredientRow[] = [
     rate100PerMin: 0.06, activationKJ: 36, marker: 'date', potency: 1,
     displaceMlPerG: 0.74, floats: false, foam: 'foamy',
     juiceMlPerKg: { hand: null, blender: null, juicer: null },
+    traits: ['fruit', 'stoned', 'lowAcid', 'kidney'],
     confidence: 'm', source: SOURCE.composition,
   },
   {
@@ -493,6 +540,7 @@ export const INGREDIENT_ROWS: readonly IngredientRow[] = [
     rate100PerMin: 0.01, activationKJ: 45, marker: 'other', potency: 1,
     displaceMlPerG: 0.71, floats: false, foam: 'quiet',
     juiceMlPerKg: { hand: null, blender: null, juicer: null },
+    traits: ['lowAcid', 'folkPreservative'],
     confidence: 'h', source: SOURCE.composition,
   },
   {
@@ -503,6 +551,7 @@ export const INGREDIENT_ROWS: readonly IngredientRow[] = [
     rate100PerMin: 5, activationKJ: 20, marker: 'other', potency: 1,
     displaceMlPerG: 0.32, floats: false, foam: 'quiet',
     juiceMlPerKg: { hand: null, blender: null, juicer: null },
+    traits: [],
     confidence: 'h', source: SOURCE.composition,
   },
   {
@@ -511,8 +560,9 @@ export const INGREDIENT_ROWS: readonly IngredientRow[] = [
     waterPct: 21, sugarPct: 66, solublePct: 72, acidPct: 0.1, alkaliMeqPerKg: 178,
     holdMlPerG: { drain: 1.5, press: 0.9, wring: 0.5 },
     rate100PerMin: 0.06, activationKJ: 36, marker: 'date', potency: 1,
-    displaceMlPerG: 0.93, floats: false, foam: 'foamy',
+    displaceMlPerG: 0.74, floats: false, foam: 'foamy',
     juiceMlPerKg: { hand: null, blender: null, juicer: null },
+    traits: ['fruit', 'stoned', 'lowAcid', 'kidney'],
     confidence: 'm', source: SOURCE.composition,
   },
 ];

@@ -1,3 +1,4 @@
+import type { Trait } from './traits.ts';
 /** Facts about ingredients that a cook asks before she shops or cuts. */
 // biome-ignore format: tables read by rows
 
@@ -377,7 +378,7 @@ export const USUAL_ROWS: readonly UsualRow[] = [
   usual('cinnamon-stick', 0.4, 8),
   usual('cinnamon-ground', 0.2, 4),
   usual('star-anise', 0.2, 4),
-  usual('cayenne-ground', 0.02, 1),
+  usual('cayenne-ground', 0.02, 0.4),
   usual('chilli-dried', 0.05, 2),
   usual('garlic-clove', 2, 25),
   usual('mint-leaf', 1, 40),
@@ -386,6 +387,36 @@ export const USUAL_ROWS: readonly UsualRow[] = [
   usual('lime-juice', 5, 200),
   usual('tamarind-pulp', 10, 150),
   usual('orange-peel', 3, 60),
+];
+
+/** The same for a kind of thing that has no row of its own: the first trait that it has counts. */
+export interface UsualOfTrait extends Omit<UsualRow, 'itemId'> {
+  trait: Trait;
+}
+const ofTrait = (trait: Trait, lowGPerL: number, highGPerL: number): UsualOfTrait => ({
+  trait,
+  lowGPerL,
+  highGPerL,
+  source: USUAL,
+});
+export const USUAL_OF_TRAITS: readonly UsualOfTrait[] = [
+  ofTrait('spirit', 5, 300),
+  ofTrait('vinegar', 5, 400),
+  ofTrait('live', 10, 300),
+  ofTrait('milk', 20, 500),
+  ofTrait('burns', 0.02, 2),
+  ofTrait('powder', 0.05, 10),
+  ofTrait('hardSpice', 0.05, 6),
+  ofTrait('garlic', 1, 25),
+  ofTrait('tenderHerb', 1, 60),
+  ofTrait('fizzy', 50, 1000),
+  ofTrait('juice', 10, 800),
+  ofTrait('zest', 2, 60),
+  ofTrait('peel', 20, 400),
+  ofTrait('root', 4, 300),
+  ofTrait('leaf', 2, 150),
+  ofTrait('fruit', 20, 800),
+  ofTrait('citrus', 20, 500),
 ];
 
 /** Where a thing is bought, how it is packed, and when it is in season; months 1 to 12, northern and all-year as marked. */

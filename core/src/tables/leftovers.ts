@@ -116,5 +116,5 @@ export const LEFTOVER_ROWS: readonly LeftoverRow[] = [
 ];
 
 /** What speaks against giving a leftover to hens, rabbits, pigs or the heap; empty: nothing is known against it. */
-export const SCREEN_CODES = ['spice', 'citrus', 'sugar', 'stones', 'garlic', 'alcohol'] as const;
+export const SCREEN_CODES = ['spice', 'citrus', 'sugar', 'stones', 'garlic', 'alcohol', 'unknown'] as const;
 export type ScreenCode = (typeof SCREEN_CODES)[number];

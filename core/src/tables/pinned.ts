@@ -1,4 +1,6 @@
 import { type Label, withLabels } from './labels.ts';
+import { traitsOfOwn } from './ownTraits.ts';
+import type { Trait } from './traits.ts';
 import type { IngredientRow, LiquidRow, SweetenerRow, Tables } from './types.ts';
 
 /** Rows of the tables as they were when a batch began. */
@@ -25,11 +27,7 @@ export function rowsFor(tables: Tables, itemIds: Iterable<string>): PinnedRows {
  */
 export function pinRows(tables: Tables, itemIds: Iterable<string>): PinnedRows {
   const rows = rowsFor(tables, itemIds);
-  const stated = rows.ingredients.map((row) => ({
-    ...row,
-    keeping: row.keeping ?? {},
-    unknown: row.unknown ?? false,
-  }));
+  const stated = rows.ingredients.map((row) => ({ ...row, unknown: row.unknown ?? false }));
   return { ...rows, ingredients: stated };
 }
 
@@ -57,39 +55,43 @@ export interface TablePins {
   kitchen: { labels: readonly Label[] };
 }
 
-/** Nobody was asked: everything that shortens how long it keeps counts as yes. */
-const UNANSWERED = { milk: true, garlic: true, live: true, lowAcid: true } as const;
+/** A row as it was stored: one of 0.5.0 says nothing of its traits. */
+type Stored<T extends { traits: readonly Trait[] }> = Omit<T, 'traits'> & {
+  traits?: T['traits'] | undefined;
+};
 
 /**
  * The tables as a batch pinned them, over today's: a pinned row counts as it was. One that says nothing of its traits
- * takes those of today's row of its id.
+ * takes those of today's row of its id, or where it is the cook's own, those that nobody has denied.
  */
 export function pinnedTables(today: Tables, pins: TablePins): Tables {
   const { rows } = pins;
-  const over = <T extends { id: string }>(
+  const over = <T extends { id: string; traits: readonly Trait[] }>(
     table: ReadonlyMap<string, T>,
-    own: readonly T[],
-    traits: (now: T | undefined, row: T) => T,
+    own: readonly Stored<T>[],
   ): ReadonlyMap<string, T> =>
-    own.length ? new Map([...table, ...own.map((r) => [r.id, traits(table.get(r.id), r)] as const)]) : table;
-  const custom = (pins.ingredients ?? []).map((row) => ({
+    own.length
+      ? new Map([
+          ...table,
+          ...own.map(
+            (r) => [r.id, { ...r, traits: r.traits ?? table.get(r.id)?.traits ?? [] } as T] as const,
+          ),
+        ])
+      : table;
+  const ingredients = (rows?.ingredients ?? []).map((row) => ({
+    ...row,
+    unknown: row.unknown ?? today.ingredients.get(row.id)?.unknown ?? false,
+  }));
+  const own = ((pins.ingredients ?? []) as readonly Stored<IngredientRow>[]).map((row) => ({
     ...row,
     unknown: true as const,
-    keeping: row.keeping ?? UNANSWERED,
+    traits: row.traits ?? traitsOfOwn(row.role, row.form === 'dried'),
   }));
   const pinned: Tables = {
     version: today.version,
-    ingredients: over(
-      over(today.ingredients, rows?.ingredients ?? [], (now, row) => ({
-        ...row,
-        ...(row.keeping === undefined && now?.keeping ? { keeping: now.keeping } : {}),
-        ...(row.unknown === undefined && now?.unknown ? { unknown: now.unknown } : {}),
-      })),
-      custom,
-      (_, row) => row,
-    ),
-    liquids: over(today.liquids, rows?.liquids ?? [], (_, row) => row),
-    sweeteners: over(today.sweeteners, rows?.sweeteners ?? [], (_, row) => row),
+    ingredients: over(over(today.ingredients, ingredients), own),
+    liquids: over(today.liquids, rows?.liquids ?? []),
+    sweeteners: over(today.sweeteners, rows?.sweeteners ?? []),
   };
   return withLabels(pinned, pins.kitchen.labels);
 }

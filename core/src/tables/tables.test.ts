@@ -3,7 +3,7 @@ import { COLOUR_ROWS } from '../liquor/colour.ts';
 import { BOOK } from '../program/book.ts';
 import { METHOD_IDS } from '../program/recipe.ts';
 import { BOIL_LEVELS, POT_MATERIALS } from './constants.ts';
-import { GUIDANCE_ROWS } from './guidance.ts';
+import { GUIDANCE_ROWS } from './guidance/rows.ts';
 import { SHIPPED_TABLES } from './index.ts';
 import { INGREDIENT_ROWS } from './ingredients.ts';
 import { BASE_ROWS } from './keeping.ts';

@@ -1,3 +1,5 @@
+import type { Trait } from './traits.ts';
+
 /** How sure a table value is: high, medium or low. Drives the spread shown beside predictions. */
 export type Confidence = 'h' | 'm' | 'l';
 
@@ -26,15 +28,6 @@ export type Press = 'drain' | 'press' | 'wring';
 /** How strongly an ingredient foams when it boils (see `FOAM_SHARE`). */
 export type FoamClass = 'quiet' | 'foamy' | 'milky';
 
-/** Traits of an ingredient that shorten how long a drink keeps. */
-export interface KeepingTraits {
-  milk?: boolean;
-  garlic?: boolean;
-  live?: boolean;
-  /** It is not sour itself. */
-  lowAcid?: boolean;
-}
-
 /** One ingredient in one form. Percentages are by mass as weighed. */
 export interface IngredientRow {
   id: string;
@@ -58,6 +51,8 @@ export interface IngredientRow {
   sugarPct: number;
   /** All that can dissolve, sugar included. */
   solublePct: number;
+  /** Fat that comes out with what dissolves; left out: none worth counting. */
+  fatPct?: number;
   /** Titratable, citric-equivalent. */
   acidPct: number;
   /** Effective alkali, mostly potassium. */
@@ -77,8 +72,7 @@ export interface IngredientRow {
   floats: boolean;
   foam: FoamClass;
   juiceMlPerKg: { hand: number | null; blender: number | null; juicer: number | null };
-  /** What it brings into keeping besides acid; left out: nothing that shortens it. */
-  keeping?: KeepingTraits;
+  traits: readonly Trait[];
   /** What it dissolves is not known: with it only a reading shows a drink to be acid. */
   unknown?: boolean;
   confidence: Confidence;
@@ -97,11 +91,14 @@ export interface LiquidRow {
   taGPerL: number;
   alkaliMeqPerL: number;
   abvPct: number;
+  /** By mass; left out: none. */
+  fatPct?: number;
   /** Acetic acid, g per 100 mL. */
   aceticPct: number;
   treatment: 'water' | 'rawJuice' | 'rawMilk' | 'vinegar' | 'spirit' | 'bought' | 'live';
   /** Sold with sugar in it that is not its fruit's own. */
   sweetened?: true;
+  traits: readonly Trait[];
   confidence: Confidence;
   source: string;
 }
@@ -113,7 +110,10 @@ export interface SweetenerRow {
   sugarPct: number;
   waterPct: number;
   densityGPerMl: number;
+  /** Loose, as it falls into a cup. */
   bulkGPerMl: number;
+  /** Pressed down, as a recipe that says nothing means it; left out: it does not pack. */
+  packedGPerMl?: number;
   /** Per gram as weighed against sucrose, at drink strength, cold. */
   relativeSweetness: number;
   kcalPer100g: number;
@@ -123,6 +123,7 @@ export interface SweetenerRow {
   alkaliMeqPerKg: number;
   taGPerKg: number;
   note: string;
+  traits: readonly Trait[];
   confidence: Confidence;
   source: string;
 }

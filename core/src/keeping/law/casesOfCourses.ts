@@ -322,7 +322,7 @@ export const CASES_OF_COURSES: readonly Case[] = [
           CALYX,
           [COMBINE('water', 'calyx'), HEAT, BOIL(10), STRAIN, COOL('iceBath', 150), BOTTLE],
           {},
-          tablesWith('hibiscus-dried', { keeping: { milk: true } }),
+          tablesWith('hibiscus-dried', { traits: ['calyx', 'milk'] }),
         ),
       ),
     want: 2,

@@ -320,10 +320,11 @@ export const MOVES: Record<string, Move> = {
   }),
   'a question that nobody answered': (course, r) => {
     const question = r.pick(['milk', 'garlic', 'live'] as const);
-    const all = { milk: false, garlic: false, live: false, lowAcid: true };
+    const denied = (row: IngredientRow) =>
+      row.traits.filter((t) => t !== 'milk' && t !== 'garlic' && t !== 'live');
     return {
-      safer: withRows(course, (row) => ({ ...row, unknown: true, keeping: all })),
-      riskier: withRows(course, (row) => ({ ...row, unknown: true, keeping: { ...all, [question]: true } })),
+      safer: withRows(course, (row) => ({ ...row, unknown: true, traits: denied(row) })),
+      riskier: withRows(course, (row) => ({ ...row, unknown: true, traits: [...denied(row), question] })),
       draws: false,
     };
   },

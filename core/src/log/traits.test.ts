@@ -1,0 +1,128 @@
+import { describe, expect, it } from 'vitest';
+import { customRow } from '../program/ownIngredient.ts';
+import { tagsOf, traitsOf } from '../program/tags.ts';
+import type { Step } from '../program/types.ts';
+import { withLabels } from '../tables/labels.ts';
+import { pinnedTables, pinRows } from '../tables/pinned.ts';
+import { ASKED_TRAITS, TRAITS, type Trait } from '../tables/traits.ts';
+import type { Tables } from '../tables/types.ts';
+import { KITCHEN, programOf, TABLES } from '../testKitchen.ts';
+import type { Deed, LogEvent } from './events.ts';
+import { batchAt, itemsOf, MINUTE_MS } from './foldBatch.ts';
+
+const START = 1_800_000_000_000;
+const NOW = START + 200 * MINUTE_MS;
+
+/** A root, a juice and a syrup that are nothing but one trait, beside the shipped tables. */
+function tablesWithOnly(trait: Trait): Tables {
+  const traits = [trait];
+  const root = { ...TABLES.ingredients.get('ginger-sliced')!, id: 'the-root', traits };
+  const juice = { ...TABLES.liquids.get('lime-juice')!, id: 'the-juice', traits };
+  const syrup = { ...TABLES.sweeteners.get('agave-syrup')!, id: 'the-syrup', traits };
+  return {
+    ...TABLES,
+    ingredients: new Map(TABLES.ingredients).set(root.id, root),
+    liquids: new Map(TABLES.liquids).set(juice.id, juice),
+    sweeteners: new Map(TABLES.sweeteners).set(syrup.id, syrup),
+  };
+}
+
+const PLAIN = 'salt';
+const STEPS: (Partial<Step> & { kind: Step['kind'] })[] = [
+  { kind: 'combine', from: ['bowl'], lines: ['water', 'solid'] },
+  { kind: 'boil', burnerId: 'gas', level: 'gentle', lid: 'ajar', until: { kind: 'duration', minutes: 10 } },
+  { kind: 'strain', to: ['tub'], press: 'press', cloth: false, keepSolids: false },
+  { kind: 'mix', from: ['tub'], to: ['tub'], lines: ['liquid'] },
+  { kind: 'bottle', from: ['tub'], to: ['bottles'], hygiene: 'sterilised' },
+];
+
+/** What the bottles of a small batch are, with these lines, and with what was said at the stove. */
+function tagsInBottles(tables: Tables, lines: { solid?: string; liquid?: string }, said: Deed[] = []) {
+  const program = programOf(
+    [
+      { id: 'water', kind: 'liquid', itemId: 'water', massG: 3000 },
+      { id: 'solid', itemId: lines.solid ?? PLAIN, massG: 100 },
+      { id: 'liquid', kind: 'liquid', itemId: lines.liquid ?? 'water', massG: 100 },
+    ],
+    STEPS,
+  );
+  const deeds: Deed[] = [
+    { kind: 'stepStarted', body: { stepId: program.steps[0]!.id } },
+    ...said,
+    ...program.steps.map((s): Deed => ({ kind: 'stepEnded', body: { stepId: s.id } })),
+  ];
+  const events = deeds.map(
+    (deed, i) =>
+      ({
+        id: `e${String(i).padStart(3, '0')}`,
+        stream: { kind: 'batch', id: 'b' },
+        v: 1,
+        atMs: START + i * MINUTE_MS,
+        deviceId: 'd',
+        deviceSeq: i,
+        ...deed,
+      }) as LogEvent,
+  );
+  const now = batchAt(program, KITCHEN, tables, events, NOW);
+  const filled = now.forecast.trace.find((t) => t.kind === 'bottle')!;
+  return tagsOf(filled.after.liquor, itemsOf(now.log, filled.after.liquor), tables);
+}
+
+describe.each(TRAITS)('%s', (trait) => {
+  const tables = tablesWithOnly(trait);
+  it('comes with an ingredient, a juice stirred in, a swap and an addition', () => {
+    expect(tagsInBottles(tables, {})).not.toContain(trait === 'water' ? 'nut' : trait);
+    expect(tagsInBottles(tables, { solid: 'the-root' })).toContain(trait);
+    expect(tagsInBottles(tables, { liquid: 'the-juice' })).toContain(trait);
+    const swapped: Deed = { kind: 'swapped', body: { lineId: 'solid', itemId: 'the-root', massG: 100 } };
+    expect(tagsInBottles(tables, {}, [swapped])).toContain(trait);
+    for (const [lineKind, itemId] of [
+      ['solid', 'the-root'],
+      ['liquid', 'the-juice'],
+      ['sweetener', 'the-syrup'],
+    ] as const) {
+      const added: Deed = {
+        kind: 'added',
+        body: { stepId: 'combine-0', vesselId: 'pot', lineKind, itemId, lineId: 'extra-1', massG: 20 },
+      };
+      expect(tagsInBottles(tables, {}, [added]), lineKind).toContain(trait);
+    }
+  });
+  it('comes with a product that is like it', () => {
+    const label = { sugarPer100: 5, brix: null, taGPerL: null, abvPct: null, sweetened: false };
+    const labelled = withLabels(tables, [
+      { ...label, id: 'jar', name: 'A jar', like: 'the-syrup' },
+      { ...label, id: 'carton', name: 'A carton', like: 'the-juice' },
+    ]);
+    expect(traitsOf(['jar'], labelled)).toContain(trait);
+    expect(traitsOf(['carton'], labelled)).toContain(trait);
+    expect(tagsInBottles(labelled, { liquid: 'carton' })).toContain(trait);
+  });
+  it('stays with what a batch has pinned, whatever the tables say later', () => {
+    const rows = pinRows(tables, ['the-root', 'the-juice', 'the-syrup']);
+    const pinned = pinnedTables(TABLES, { rows, kitchen: { labels: [] } });
+    for (const id of ['the-root', 'the-juice', 'the-syrup']) expect(traitsOf([id], pinned)).toContain(trait);
+  });
+});
+
+describe('an ingredient of the cook’s own', () => {
+  const facts = { id: 'own-1', name: 'Moonroot', role: 'other', dried: true } as const;
+  const with_ = (answers: object) => {
+    const row = customRow({ ...facts, answers });
+    return { ...TABLES, ingredients: new Map(TABLES.ingredients).set(row.id, row) };
+  };
+  it.each(ASKED_TRAITS)('%s: yes, no, and unanswered counts as yes', (trait) => {
+    expect(tagsInBottles(with_({ [trait]: true }), { solid: 'own-1' })).toContain(trait);
+    expect(tagsInBottles(with_({}), { solid: 'own-1' })).toContain(trait);
+    expect(tagsInBottles(with_({ [trait]: false }), { solid: 'own-1' })).not.toContain(trait);
+  });
+  it('is also what it was said to be', () => {
+    const row = (role: Parameters<typeof customRow>[0]['role'], dried = false) =>
+      customRow({ ...facts, role, dried }).traits;
+    expect(row('citrus')).toEqual(expect.arrayContaining(['citrus', 'skinWaxed', 'bitterPips']));
+    expect(row('spice', true)).toContain('hardSpice');
+    expect(row('botanical', true)).toEqual(expect.arrayContaining(['leaf', 'dusty', 'asFood']));
+    // Dried it has no skin that is washed, and goes soft no more.
+    expect(row('fruit', true)).not.toContain('soft');
+  });
+});
