@@ -135,14 +135,14 @@ describe('lots, verdicts and scores', () => {
     expect(answer.status).toBe(200);
     const { items } = (await server.api('GET', '/items')).body as {
       items: {
-        facts: { itemId: string; lot?: { kind: string }; marks: string[]; glass: { ethanolG: number } };
+        facts: { itemId: string; lot?: { kind: string }; tags: string[]; glass: { ethanolG: number } };
       }[];
     };
     expect(items).toHaveLength(6);
     for (const { facts } of items) {
       const ofLot = facts.itemId.startsWith('lot');
       expect(facts.lot?.kind).toBe(ofLot ? 'spirits' : undefined);
-      expect(facts.marks.includes('alcohol')).toBe(ofLot);
+      expect(facts.tags.includes('alcohol')).toBe(ofLot);
       if (ofLot) expect(facts.glass.ethanolG).toBeGreaterThan(5);
       else expect(facts.glass.ethanolG).toBe(0);
     }

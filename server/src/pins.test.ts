@@ -81,7 +81,7 @@ const worse = <T extends object>(row: T): T => ({
   ...row,
   treatment: 'rawJuice',
   unknown: true,
-  keeping: { milk: true, garlic: true, live: true, lowAcid: true },
+  traits: ['milk', 'garlic', 'live', 'lowAcid', 'honey', 'nut'],
   ...('acidPct' in row ? { acidPct: 0, alkaliMeqPerKg: 500, waterPct: 1 } : {}),
   ...('taGPerL' in row ? { taGPerL: 0, alkaliMeqPerL: 50 } : {}),
 });

@@ -147,7 +147,7 @@ describe('a live drink', () => {
         : [],
     );
     const [first] = (await items()).items;
-    expect(first.facts.marks).toEqual(expect.arrayContaining(['live']));
+    expect(first.facts.tags).toEqual(expect.arrayContaining(['live']));
     expect(first.facts.bottle.keeping).toMatchObject({ live: true, keepClass: 'rawAdded' });
     // Heated base and something raw: 4 sealed; the starter's own limit is 5 / 3.
     expect(first.facts.bottle.keeping.sealedDays).toBe(4);

@@ -359,7 +359,7 @@ async function onTheShelf(db: Db, nowMs: number): Promise<void> {
               {
                 itemId: 'demo-peel',
                 kind: 'peel',
-                ingredientIds: ['pineapple-peel-core'],
+                ingredientIds: ['pineapple-peel', 'pineapple-core'],
                 massG: 420,
                 portions: 1,
                 placeId: 'fridge',

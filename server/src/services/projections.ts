@@ -9,6 +9,7 @@ import {
   bottleOf,
   type Composition,
   colourOf,
+  companionsOf,
   FIRST_PLACE,
   fillingOf,
   foldItem,
@@ -22,7 +23,6 @@ import {
   type LikedPoint,
   type LogEvent,
   lotOf,
-  marksOf,
   massG,
   pinnedTables,
   residueOf,
@@ -33,6 +33,8 @@ import {
   strongGPerL,
   sweetnessPct,
   type Tables,
+  tagsOf,
+  withServing,
   wouldKeepLonger,
 } from '@big-ladle/core';
 import type { Db } from '../db/open.ts';
@@ -168,6 +170,7 @@ async function bottlesOf(
   events: readonly LogEvent[],
 ): Promise<Put[]> {
   const { kitchen, recipe } = pins;
+  const tables = tablesOf(pins);
   const name = recipe.name ? { drinkName: recipe.name } : {};
   const { startedMs } = now.log;
   if (startedMs === null) return [];
@@ -213,12 +216,11 @@ async function bottlesOf(
             colour: colourOf(liquor, GLASS_PATH_CM),
             brix: entry.now.brix,
             abvPct: abvPct(liquor),
-            sourGPerL: sournessGPerL(liquor),
             strongGPerL: strongGPerL(liquor),
-            marks: marksOf(liquor, itemIds),
+            tags: [...tagsOf(liquor, itemIds, tables)],
             itemIds: [...itemIds],
             ...(lot ? { lot: { id: lot.lotId, kind: lot.kind, name: lot.name } } : {}),
-            glass: glassFacts(liquor, kitchen.servingMl),
+            glass: glassFacts(liquor, withServing(kitchen, recipe).servingMl),
             longer: frozen.longer,
             bottle: { ...bottleOf(frozen, b, together), ...newer },
           },
@@ -233,6 +235,7 @@ async function bottlesOf(
 function leftoversOf(batch: Batch, pins: Pins, now: BatchNow): Put[] {
   if (now.log.setAside.length === 0) return [];
   const tables = tablesOf(pins);
+  const companionIds = companionsOf(now.log.program, now.forecast.trace);
   const residues = residueOf(now.forecast.vessels, boiledLinesOf(now.log.program, tables), tables);
   const alcohol = saysAlcohol(Math.max(0, ...now.forecast.trace.map((t) => t.now.abvPct)));
   return now.log.setAside.flatMap((event) =>
@@ -251,6 +254,7 @@ function leftoversOf(batch: Batch, pins: Pins, now: BatchNow): Put[] {
           leftover: {
             kind: l.kind,
             ingredientIds: l.ingredientIds,
+            companionIds,
             massG: l.massG,
             portions: l.portions,
             madeMs: event.atMs,
@@ -314,7 +318,7 @@ export async function rebuildAll(db: Db): Promise<number> {
 }
 
 /** What the projections hold; raise it when that changes, and old files are folded again at their next start. */
-const PROJECTIONS = '4';
+const PROJECTIONS = '5';
 
 /** Folds everything again where the file's projections are of another version. */
 export async function refreshProjections(db: Db): Promise<void> {

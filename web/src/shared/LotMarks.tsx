@@ -1,29 +1,14 @@
-import {
-  audienceOf,
-  cautionsOf,
-  cautionTags,
-  type LotMark,
-  SHIPPED_TABLES,
-  type Tables,
-} from '@big-ladle/core';
+import { audienceOf, cautionsOf, marksOf, type Tag } from '@big-ladle/core';
 import Box from '@mui/material/Box';
+import { role } from '../theme/theme.ts';
 import { say } from '../words/say.ts';
 import { Caution } from './ui.tsx';
 
-/** What a lot is marked with, and who is to be told before a glass of it is poured. */
-export function LotMarks(props: {
-  marks: readonly LotMark[];
-  /** Everything that went in; without it the marks alone say who is to be told. */
-  itemIds?: readonly string[];
-  sourGPerL?: number;
-  tables?: Tables;
-}) {
-  const { marks, itemIds = [], sourGPerL = 0, tables = SHIPPED_TABLES } = props;
-  const rows =
-    itemIds.length > 0
-      ? cautionsOf(cautionTags({ marks, itemIds, sourGPerL, tables }))
-      : cautionsOf(new Set<string>(marks));
-  const told = audienceOf(rows);
+/** What a drink is marked with, and who is to be told before a glass of it is poured. */
+export function LotMarks({ tags }: { tags: Iterable<Tag> }) {
+  const all = new Set(tags);
+  const marks = marksOf(all);
+  const told = audienceOf(cautionsOf(all));
   if (marks.length === 0 && told.length === 0) return null;
   return (
     <Box data-testid="marks" sx={{ display: 'grid', gap: 0.75 }}>
@@ -35,6 +20,23 @@ export function LotMarks(props: {
           text={`${told.map((a) => say(`audience.${a}`)).join(', ')}. ${say('audience.defer')}`}
         />
       )}
+    </Box>
+  );
+}
+
+/** The same in sentences, calmly, where a drink is chosen and planned: each person once, with what it is about. */
+export function WhoAsksFirst({ tags }: { tags: Iterable<Tag> }) {
+  // One sentence may be for several people.
+  const sentences = [...new Set(cautionsOf(new Set(tags)).map((row) => say(row.code)))];
+  if (sentences.length === 0) return null;
+  return (
+    <Box data-testid="who-asks" sx={{ display: 'grid', gap: 0.5 }}>
+      <Box component="ul" sx={{ m: 0, pl: 2.5, display: 'grid', gap: 0.25 }}>
+        {sentences.map((text) => (
+          <li key={text}>{text}</li>
+        ))}
+      </Box>
+      <Box sx={{ color: role('inkMuted') }}>{say('audience.defer')}</Box>
     </Box>
   );
 }

@@ -1,6 +1,5 @@
 import {
   asHandMeasures,
-  dosedGOf,
   type Kitchen,
   measuringKit,
   type Program,
@@ -27,7 +26,7 @@ export const lineGrams = (
   { program, sim, addedG }: Pick<TextInput, 'program' | 'sim' | 'addedG'>,
   lineId: string,
 ): number => {
-  const dosed = dosedGOf(sim);
+  const dosed = sim.dosedG;
   const line = program.lines.find((l) => l.id === lineId);
   return (addedG?.[lineId] ?? 0) || (line?.massG ?? 0) || (dosed[lineId] ?? 0);
 };

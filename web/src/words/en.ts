@@ -29,7 +29,15 @@ export const EN: Readonly<Record<string, string>> = {
   'ask.garlic': 'Garlic or onion?',
   'ask.live': 'Alive: a starter, a culture?',
   'ask.lowAcid': 'Mild, not sour by itself?',
-  'ask.unknown': 'It decides how long a drink with it keeps. What you do not know counts as yes.',
+  'ask.honey': 'Honey in it?',
+  'ask.nut': 'Nuts, or traces of them?',
+  'ask.allergen': 'Anything else that people are allergic to?',
+  'ask.burns': 'Hot on the skin, as chilli is?',
+  'ask.caffeine': 'Caffeine, as in tea or coffee?',
+  'ask.medicines': 'Said to matter with medicines or in pregnancy?',
+  'ask.none': 'None of the rest',
+  'ask.unknown':
+    'It decides how long a drink with it keeps, and who must be told. What is not known counts as yes.',
   'measure.meter.careful': 'It was calibrated today',
   'measure.meter.noEvidence':
     'Without a calibration of today the reading moves the estimate, but shows no acid.',
@@ -98,7 +106,11 @@ export const EN: Readonly<Record<string, string>> = {
   'mark.hot': 'hot',
   'mark.noAddedSugar': 'no added sugar',
   'mark.live': 'live, makes gas',
-  'mark.sugarFreeSweetener': 'with a sweetener that is not sugar',
+  'mark.noSugarSweetener': 'with a sweetener that is not sugar',
+  'mark.milk': 'with milk, cream or coconut',
+  'mark.nut': 'with nuts',
+  'mark.allergen': 'with something people are allergic to',
+  'mark.caffeine': 'with caffeine',
   'audience.children': 'not for children',
   'audience.underOne': 'never under one year',
   'audience.pregnancy': 'ask first in pregnancy',
@@ -110,9 +122,77 @@ export const EN: Readonly<Record<string, string>> = {
   'audience.kidney': 'ask first with kidney disease',
   'audience.gallstones': 'ask first with gallstones',
   'audience.stomach': 'go slowly with a tender stomach',
+  'audience.teeth': 'hard on teeth, drunk daily',
+  'audience.iron': 'ask first when short of iron',
+  'audience.liver': 'ask first with liver disease',
   'audience.allergy': 'ask about allergies',
   'audience.weakened': 'not for the old or weakened',
   'audience.mildOnly': 'too hot for some',
+  'who.honey': 'Honey: never for a child under one year.',
+  'who.lookAlike.infants': 'Star anise: never for infants.',
+  'who.alcohol.children':
+    'Alcohol: not for children, in pregnancy, before driving, or for anyone who takes none, also in a dose that nobody tastes.',
+  'who.alcohol.pregnancy':
+    'Alcohol: not for children, in pregnancy, before driving, or for anyone who takes none, also in a dose that nobody tastes.',
+  'who.alcohol.drivers':
+    'Alcohol: not for children, in pregnancy, before driving, or for anyone who takes none, also in a dose that nobody tastes.',
+  'who.alcohol.abstain':
+    'Alcohol: not for children, in pregnancy, before driving, or for anyone who takes none, also in a dose that nobody tastes.',
+  'who.calyx.medicine':
+    'Medicine for blood pressure or diabetes, or to drain water: ask a pharmacist or doctor about hibiscus first.',
+  'who.calyx.pregnancy': 'Pregnancy: ask about hibiscus first.',
+  'who.thinner':
+    'Blood thinners, or an operation ahead: ask first about strong ginger, turmeric, garlic, clove, cinnamon and pineapple.',
+  'who.gallstones': 'Gallstones: ask first about strong ginger and turmeric.',
+  'who.bloodSugar':
+    'Diabetes medicine: turmeric and cinnamon in quantity can lower sugar further. Ask first.',
+  'who.iron': 'Short of iron: turmeric in quantity hinders its taking up.',
+  'who.liver': 'Liver disease: common cinnamon is not for every day in quantity.',
+  'who.kidney': 'Kidney disease: ask first about hibiscus, turmeric, beetroot, watermelon and dates.',
+  'who.grapefruit.medicine': 'Grapefruit does not go with many medicines: ask a pharmacist.',
+  'who.cranberry.thinner': 'Blood thinners: ask first about cranberry.',
+  'who.unknown.medicine': 'Something in it may not go with medicines: ask a pharmacist.',
+  'who.unknown.pregnancy': 'Something in it that nobody has looked into for pregnancy: ask first.',
+  'who.sugar.diabetes': 'Diabetes: its sugar counts. Leave a part plain.',
+  'who.gut': 'Its sweetener upsets the gut in quantity.',
+  'who.stomach': 'A tender stomach or reflux: start small, after food.',
+  'who.teeth': 'Sour every day is hard on teeth.',
+  'who.coconut.allergy': 'Allergy: it has coconut in it.',
+  'who.milk.allergy': 'Allergy: it has milk, cream or coconut in it.',
+  'who.nut.allergy': 'Allergy: it has nuts in it.',
+  'who.allergen': 'Allergy: it has something in it that people are allergic to.',
+  'who.raw.weakened': 'Raw in part: not in pregnancy, not for under fives, the old or the weakened.',
+  'who.raw.pregnancy': 'Raw in part: not in pregnancy, not for under fives, the old or the weakened.',
+  'who.raw.children': 'Raw in part: not in pregnancy, not for under fives, the old or the weakened.',
+  'who.hot.children': 'Hot: not for small children, and too hot for some.',
+  'who.hot.mild': 'Hot: not for small children, and too hot for some.',
+  'who.caffeine.children': 'Caffeine: not for children.',
+  'who.caffeine.pregnancy': 'Pregnancy: its caffeine counts.',
+  'who.concentrated': 'Strong: for grown people, by the small glass.',
+  'slip.much': '{amount} for {litres} is far more than usual: {low} to {high}.',
+  'slip.little': '{amount} for {litres} is far less than usual: {low} to {high}.',
+  'slip.long': '{minutes} is far longer than usual: {low} to {high}.',
+  'slip.short': '{minutes} is far shorter than usual: {low} to {high}.',
+  'slip.lossUnexplained':
+    '{lost} went, and the time over the flame explains {most} at most. A spill, or a miscount?',
+  'held.gram': 'grams',
+  'held.millilitre': 'millilitres',
+  'held.pack': 'packs',
+  'held.pound': 'pounds',
+  'layOut.left': 'Before you begin, to lay out and look over: {count}',
+  'layOut.done': 'All is laid out',
+  'layOut.brush': 'A nylon brush for the skins, kept for this',
+  'layOut.bowl': 'A large clean bowl to wash in',
+  'layOut.pots': '{names}: clean, no chips inside, with its lid',
+  'layOut.blender': 'The blender: jar, lid and blade washed and dry',
+  'layOut.sieve': 'A sieve of stainless steel or nylon, nothing left in its mesh',
+  'layOut.cloth':
+    'A cloth or bag for this only, boiled ten minutes, without scent. Frayed, grey or smelling: a new one. Nuts went through it? Then not for guests who must not have any',
+  'layOut.receiver': 'Vessels for what is strained: large enough together, clean',
+  'layOut.thermometer': 'A thermometer',
+  'layOut.bottles': 'Bottles and lids: sound, washed, heated, dry; old labels off',
+  'guidance.more': 'More to know: {count}',
+  'guidance.fewer': 'Fewer words',
   'audience.defer': 'Usual cautions; ask a pharmacist or doctor where it matters.',
   'house.sugar': '{is} g of free sugars in a glass: more than the {most} g of this house.',
   'house.citrus': '{is} mL of citrus juice in a litre: more than the {most} mL of this house.',
@@ -198,6 +278,16 @@ export const EN: Readonly<Record<string, string>> = {
   'cue.reduced': 'down to the mark',
   'cue.softPeel': 'the peel is soft',
   'cue.coldHand': 'cold to the hand',
+  'cue.water.tap': 'tap, safe to drink',
+  'cue.water.boiled': 'boiled and cooled',
+  'cue.water.bottled': 'bottled',
+  'cue.water.untreated': 'from a well or spring',
+  'cue.fruit.ripe': 'very ripe and sweet',
+  'cue.fruit.usual': 'as usual',
+  'cue.fruit.sharp': 'pale and sharp',
+  'ask.water': 'Nothing boils here. Your water is',
+  'ask.fruit': 'Taste it ({list}):',
+  'water.untreated.first': 'Boil it first, and let it cool. Nothing in this drink will be boiled later.',
   'cue.spoon.paler': 'paler',
   'cue.spoon.same': 'as shown',
   'cue.spoon.darker': 'darker',
@@ -207,6 +297,9 @@ export const EN: Readonly<Record<string, string>> = {
   'then.steep': 'flame off, lid on',
   'then.strain': 'flame off and strain',
   'then.cool': 'off the heat, cool it',
+  'then.steep.off': 'let it stand, lid on',
+  'then.strain.off': 'strain it',
+  'then.cool.off': 'cool it',
   'then.combine': 'put in what comes next',
   'then.mix': 'stir in what comes next',
   'then.heat': 'bring it to the boil',
@@ -282,7 +375,7 @@ export const EN: Readonly<Record<string, string>> = {
   'how.steep.fridge': 'Lid on, in the fridge.',
   'how.steep.counter': 'Flame off, lid on, on the counter.',
   'how.strain.drain': 'Through the sieve; let it drain.',
-  'how.strain.press': 'Through the sieve, pressing with a spoon or by hand.',
+  'how.strain.press': 'Through the sieve, pressing with a ladle; by hand only once it is lukewarm.',
   'how.strain.wring': 'Through a cloth, wrung out.',
   'how.cool.iceBath': 'Stand it in a sink of ice water and stir now and then, down to {temp}.',
   'how.cool.counter': 'Leave it open on the counter, down to {temp}.',
@@ -308,6 +401,10 @@ export const EN: Readonly<Record<string, string>> = {
 
   // ledger
   'flow.poured': '{item}',
+  'flow.juice': 'juice of {item}',
+  'state.raw': 'raw',
+  'state.boiled': 'boiled',
+  'state.bought': 'bought',
   'flow.ownWater': "the plants' own water",
   'flow.rinseWater': 'rinse water that clings',
   'flow.drawn': 'what is drawn from the plants',
@@ -322,6 +419,7 @@ export const EN: Readonly<Record<string, string>> = {
   'flow.measured.out': 'measured: less than expected',
   'flow.finished': 'in bottles',
   'flow.why.poured': 'What you pour in, at 20 °C.',
+  'flow.why.juice': 'Pressed out of the fruit: what stays in its pulp is not in it.',
   'flow.why.ownWater': 'Water inside fresh plants joins the pot: weight × its share of water.',
   'flow.why.rinseWater': 'Washed calyx and leaf carry 1.5 mL of rinse water for each gram.',
   'flow.why.drawn': 'Sugars, acids and colour that dissolve take a little room of their own.',
@@ -433,49 +531,125 @@ export const EN: Readonly<Record<string, string>> = {
   'verdict.throwOut': 'throw out',
 
   // guidance
-  'guide.pick.look': 'Look for grit, stalks, insects, mould. Soft or split fruit goes out.',
+  'guide.pick.look': 'Look for grit, stalks, sand, feathers, insects, mould. Pick it over dry, then rinse.',
+  'guide.pick.fruit':
+    'Soft, split or mouldy fruit goes out whole: cutting the bad part away is not enough for a drink.',
+  'guide.pick.asFood':
+    'Only what is sold as food: not from a garden centre, a cosmetics shelf or a roadside.',
+  'guide.pick.lookAlike':
+    'Star anise: only the culinary kind, from a food shop, as a poisonous kind looks the same. Never for infants.',
   'guide.wash.cold': 'Cold water only: warm water takes the colour with it.',
   'guide.wash.clear': 'Feel the bottom of the bowl: three to five rinses, until there is no sand.',
-  'guide.wash.skins':
-    'Skins that go into the pot: brush with salt or a splash of vinegar, then rinse well. Unwashed peel carries dirt and residues.',
-  'guide.wash.beforeKnife': 'Wash whole, before any knife touches it.',
-  'guide.prep.knife': 'Peel is fibrous and knives slip on it: flat side down, fingers back.',
-  'guide.prep.pith': 'Leave the white pith behind: it turns bitter.',
-  'guide.stain': 'It stains hands, boards and clothes.',
-  'guide.wash.label': 'Wash it the same whatever the label says: a clean-growing label is no washing.',
-  'guide.wash.colour':
-    'One quick rinse, or until the bowl shows no sand: each cold rinse takes about one part in a hundred of the colour.',
   'guide.wash.insects':
     'Fresh calyx: cold salted water for two or three minutes brings insects out. Then rinse twice.',
-  'guide.wash.stickers': 'Stickers off; rinse off every trace of soap, salt or vinegar.',
-  'guide.fruit.taste':
-    'Taste the fruit: very ripe and sweet, and the sugar at the end may be a third less; pale and sharp, a third more.',
+  'guide.wash.colour':
+    'One quick rinse, or until the bowl shows no sand: each cold rinse takes about one part in a hundred of the colour.',
+  'guide.wash.rough':
+    'Leaves off first. Hold it under running water and scrub all round with a stiff brush, into every eye.',
+  'guide.wash.waxed':
+    'Scrub with a brush in warm water, turning it, half a minute each: the wax holds dust and spray.',
+  'guide.wash.smooth':
+    'Rub it all over under running water; the knife carries what is outside to the inside.',
+  'guide.wash.soft':
+    'In cold water, turned over by hand and lifted out; change the water and do it again. Leave no soft one in.',
+  'guide.wash.root': 'Break the knobs apart, brush under running water, scrape where earth sits.',
+  'guide.wash.leaf': 'Swish in a full bowl, lift out, and change the water until nothing lies at the bottom.',
+  'guide.wash.rinse':
+    'Stickers off. No soap. After salt or vinegar rinse three times, counted. A nylon brush, never wire wool.',
+  'guide.wash.beforeKnife': 'Wash whole, before any knife touches it.',
+  'guide.wash.label': 'Wash it the same whatever the label says: a clean-growing label is no washing.',
+  'guide.prep.knife':
+    'A damp cloth under the board. Fibrous and slippery things: a flat side down, fingers back.',
+  'guide.prep.smash':
+    'Smash it with a rolling pin or the flat of a pan, under a cloth. Never with a glass or a bottle.',
+  'guide.prep.pith': 'Leave the white pith behind: it turns bitter.',
   'guide.citrus.seeds':
     'Seeds out, thick white pith away: both turn it bitter within a quarter of an hour of cooking.',
+  'guide.fruit.core':
+    'Core and seeds out before it is blended: the seeds are bitter and are not to be eaten crushed.',
+  'guide.fruit.taste':
+    'Taste the fruit: very ripe and sweet, and the sugar at the end may be a third less; pale and sharp, a third more.',
+  'guide.date.stone': 'Stone them one by one: a stone breaks teeth and blender blades.',
+  'guide.coconut.open':
+    'Open it with the blunt side of a heavy knife over a bowl, in a cloth; never towards your hand.',
   'guide.spice.open':
     'Whole spices give slowly and strain clear; cracked ones give in minutes and cloud a little.',
   'guide.ginger.form':
     'Sliced is the clearest and mildest, then bruised, grated, blended: each stronger, cloudier and holding more liquor.',
-  'guide.date.stone': 'Stone them one by one: a stone breaks teeth and blender blades.',
-  'guide.coconut.open':
-    'Open it with the blunt side of a heavy knife over a bowl, in a cloth; never towards your hand.',
+  'guide.chilli.gloves':
+    'Gloves for chilli, off before you touch your face; keep its steam out of your eyes.',
+  'guide.stain':
+    'It stains hands, boards, plastic and clothes: gloves or an oiled hand, a plate under it, wipe it up at once.',
   'guide.soak.place':
     'In the fridge it may stand the night; on the counter at most four hours unless it is shown to be acid.',
   'guide.soak.keep': 'This water is kept: it is the drink.',
   'guide.soak.thrown': 'This water is thrown away: do not count it.',
-  'guide.boil.long':
-    'Longer gives more from roots and peel, and takes red, water and freshness: for calyx alone five minutes are enough.',
+  'guide.pot.reactive':
+    'Acid attacks bare aluminium, copper and iron. Use stainless steel, sound enamel or glass.',
+  'guide.pot.sound': 'Sound, food-safe pot: no chips inside, no lead glaze, no galvanised metal.',
+  'guide.pot.heavy':
+    'A pot this full is very heavy: fill it on the stove, and ladle it out rather than carry it hot.',
+  'guide.water.drinkable':
+    'Nothing boils here: only water that is safe to drink as it is, or boiled and cooled.',
+  'guide.label.read': 'Read its label: sugar, allergens, medicines that it does not go with.',
+  'guide.rice.ferment':
+    'Rice keeps nothing: it feeds what makes a drink ferment. Leave it out; the date is the same or shorter.',
+  'guide.herb.offHeat': 'Tender leaves go in when the flame is off, ten minutes at most, then out again.',
   'guide.citrus.late':
     'Cooked in, citrus gives body and some bitterness; its juice at the end stays fresh, and is raw.',
-  'guide.herb.offHeat': 'Tender leaves go in when the flame is off, ten minutes at most, then out again.',
+  'guide.heat.kettle': 'Heat it in a pot: leaf, root and spice do not belong in an electric kettle.',
+  'guide.heat.stay': 'Stay by the pot as it nears the boil: foam rises suddenly.',
+  'guide.heat.bubbles': 'Small bubbles at the rim come a few minutes before the boil.',
+  'guide.boil.over': 'It boils over in its first minute: watch it, turn down, lid ajar.',
+  'guide.boil.steam': 'Lift the lid away from you. No cloth hangs near the flame.',
+  'guide.boil.lid': 'A closed lid traps the foam: set it ajar.',
+  'guide.boil.dry':
+    'Nobody watches this one: look at the level every half hour, or it boils dry and scorches.',
+  'guide.long.herb':
+    'Tender leaves: ten minutes at most. Some boil them for strength; it tastes stewed, and what is fresh in it goes with the steam.',
+  'guide.long.citrus':
+    'Citrus: a quarter of an hour at most. Longer gives body and draws pith: bitter. Its freshness and part of its vitamin C go with the heat.',
+  'guide.long.calyx':
+    'Calyx: five to twenty minutes are enough. Some cook it an hour for depth and body; the red fades, water and freshness go.',
+  'guide.long.garlic':
+    'Garlic: twenty minutes make it mild and sweet. Longer adds nothing; shorter keeps more of its bite.',
+  'guide.long.fruit':
+    'Fruit: half an hour until it is soft. Longer thickens and clouds it, and cooks its freshness away.',
+  'guide.long.peel':
+    'Peel: up to an hour, until a knife goes through. Longer brings bitterness; shorter leaves strength in it for a second water.',
+  'guide.long.root':
+    'Root: up to an hour. Longer still gives a little more, softer and less sharp, for much gas and water.',
+  'guide.long.spice':
+    'Whole spices: up to an hour. Longer they turn woody and dull; cracked ones give all they have in twenty minutes.',
+  'guide.steep.counter':
+    'Hours on the counter cost days of keeping, and are safe only while the drink is shown to be acid. Cold is the safer way.',
+  'guide.steep.covered': 'Keep it covered, away from heat.',
+  'guide.shake.daily': 'Turn it over once a day.',
+  'guide.shake.air': 'Leave a hand of air in a jar that is to be shaken, and open it once a day.',
+  'guide.garlic.warm':
+    'Raw garlic kept warm, under honey or under oil, is dangerous: cold, and only for days.',
+  'guide.cool.steam': 'Carry nothing hot over children or pets; keep ice water out of the pot.',
+  'guide.cool.slow':
+    'A big covered pot takes most of a day to cool. Within 2 h below 21 °C is the aim; the ice bath does it.',
+  'guide.cool.fridge': 'A warm pot warms the whole fridge: cool it in ice first.',
+  'guide.strain.steam': 'Steam burns: pour away from you, or let it cool first.',
+  'guide.strain.pressHot': 'Too hot for hands: press with a ladle or a masher, or wait until it is lukewarm.',
+  'guide.strain.receiver': 'Is the receiving pot large enough, and clean?',
+  'guide.strain.sink': 'Clean hands, a clean sink and a tray below: what splashes is not scooped back.',
+  'guide.strain.cloth':
+    'A cloth kept for this, boiled for ten minutes, without laundry scent. Frayed, stained grey or smelling: a new one.',
+  'guide.strain.nutCloth':
+    'A bag or cloth that nuts went through keeps traces of them: not for guests who must not have any.',
+  'guide.strain.slowCloth':
+    'A cloth takes two or three minutes a litre: when it stops, scrape the pulp aside, never poke.',
   'guide.strain.sequence':
     'A sieve alone for a thick drink; sieve and cloth for a clear one; fine mesh last for a silky one.',
   'guide.strain.wait':
-    'Hot runs through faster; waiting until it is warm spares your hands and costs an hour.',
-  'guide.strain.slowCloth':
-    'A cloth takes two or three minutes a litre: when it stops, scrape the pulp aside, never poke.',
+    'Hot runs through faster. Waiting until it is warm spares your hands: hours for a big pot, less ladled into bowls.',
   'guide.strain.metal':
     'Sour liquor eats bare aluminium and tin: a sieve of stainless steel, nylon or a cloth.',
+  'guide.strain.pulpWaits':
+    'The second water goes on at once, or the pulp into the fridge: never parked warm.',
   'guide.blend.hot':
     'Hot liquor in a closed blender bursts out: let it cool, or half full, lid open a crack under a cloth.',
   'guide.blend.load': 'At most two thirds full; water first, so that it runs.',
@@ -487,67 +661,68 @@ export const EN: Readonly<Record<string, string>> = {
   'guide.mix.curdle':
     'Acid curdles coconut and milk: stir it in last, cold and slowly, and shake before pouring.',
   'guide.mix.coolFirst': 'Only when it is cool: heat takes the freshness of raw juice.',
+  'guide.mix.rawShort':
+    'What goes in raw sets the life of the whole drink, however well the rest was boiled.',
+  'guide.mix.settles': 'Powder settles: stir before filling, shake before pouring.',
+  'guide.mix.lowAcid': 'It is mild: it makes the drink less sour, and its life shorter.',
   'guide.pair.vinegar':
     'Cider vinegar goes with apple, citrus and berries, rice vinegar with ginger and herbs. Nothing added on the label; a live culture may work on, so keep it cold.',
+  'guide.spirit.keepsNot':
+    'A splash of spirit keeps nothing: below a fifth of the drink the date is the same. The fridge or the freezer keeps it.',
   'guide.sweeten.moment':
     'Crystal sugar dissolves best warm, syrups at any time, honey below 60 °C; or leave it plain and sweeten each glass.',
-  'guide.shake.daily': 'Shake it once a day. It is ready on the fourth.',
-  'guide.shot.small': 'This is strong: a small glass, once a day.',
-  'guide.chilli.gloves': 'Gloves for chilli; keep hands from your eyes.',
-  'guide.pot.reactive':
-    'Acid attacks bare aluminium, copper and iron. Use stainless steel, sound enamel or glass.',
-  'guide.pot.sound': 'Sound, food-safe pot: no chips inside, no lead glaze, no galvanised metal.',
-  'guide.pot.heavy':
-    'A pot this full is very heavy: fill it on the stove, and ladle it out rather than carry it hot.',
-  'guide.heat.stay': 'Stay by the pot as it nears the boil: foam rises suddenly.',
-  'guide.heat.bubbles': 'Small bubbles at the rim come a few minutes before the boil.',
-  'guide.boil.over': 'It boils over in its first minute: watch it, turn down, lid ajar.',
-  'guide.boil.lid': 'A closed lid traps the foam: set it ajar.',
-  'guide.cool.steam': 'Carry nothing hot over children or pets; keep ice water out of the pot.',
-  'guide.cool.slow':
-    'A big covered pot takes most of a day to cool. Within 2 h below 21 °C is the aim; the ice bath does it.',
-  'guide.cool.fridge': 'A warm pot warms the whole fridge: cool it in ice first.',
-  'guide.part.shelf':
-    'Counted as made the way this recipe makes it, and as raw as that: smell it, look at it, and use it within its own days.',
-  'guide.steep.counter':
-    'Hours on the counter cost days of keeping, and are safe only while the drink is shown to be acid. Cold is the safer way.',
-  'guide.steep.covered': 'Keep it covered, away from heat.',
-  'guide.strain.steam': 'Steam burns: pour away from you, or let it cool first.',
-  'guide.strain.receiver': 'Is the receiving pot large enough, and clean?',
-  'guide.strain.cloth': 'Boiled or freshly rinsed cloth, without laundry scent.',
-  'guide.mix.rawShort': 'Raw juice shortens the life of the drink to that of the juice.',
   'guide.sweeten.cold':
     'Crystals dissolve slowly in the cold: melt them first in a litre of the drink, warmed.',
   'guide.sweeten.spoon': 'A clean spoon for each taste.',
+  'guide.sweeten.hotSpoon': 'Let the spoonful cool before you taste: hot syrup burns.',
   'guide.sweeten.diabetes': 'With diabetes, sugar counts: leave a part plain, and ask your doctor.',
   'guide.sweeten.honey': 'Honey never for a child under one year.',
-  'guide.sweeten.erythritol': 'Much of it upsets the gut.',
+  'guide.sweeten.gut': 'Much of it upsets the gut.',
   'guide.bottle.hotGlass': 'Hot liquor cracks cold glass: warm the bottles, or let it cool.',
-  'guide.bottle.notShelf':
-    'Not for the shelf: filled hot and closed, it still belongs in the fridge. Not a canning method.',
-  'guide.bottle.headspace': 'Leave a thumb of air; for the freezer leave a tenth.',
-  'guide.bottle.gas':
-    'If it starts to fizz, pressure builds: vent it, keep it cold, never in sealed glass at room temperature.',
   'guide.bottle.filledHot':
     'Hot liquor into hot glass only: warm the bottles in the oven or in hot water first, stand them on wood or cloth, fill through a metal funnel, close at once with clean lids, and let them cool apart from one another.',
   'guide.bottle.notShelfStable':
     'Hot filled and closed it is still not for a shelf at room temperature: into the fridge, no more than three hot bottles at a time, and by its date.',
+  'guide.bottle.notShelf':
+    'Not for the shelf: filled hot and closed, it still belongs in the fridge. Not a canning method.',
+  'guide.bottle.neverBoiled':
+    'Peel and root in it were never boiled through: cold at once, and its short date counts.',
+  'guide.bottle.headspace': 'Leave a thumb of air; for the freezer leave a tenth.',
+  'guide.bottle.reused':
+    'Wash, heat and dry every bottle. Take old labels off: nobody is to take it for what was in it before.',
+  'guide.bottle.gas':
+    'If it starts to fizz, pressure builds: vent it, keep it cold, never in sealed glass at room temperature.',
   'guide.bottle.sterilise': 'Sterilised bottles keep longer: ten minutes in boiling water, lids too.',
-  'guide.who.calyx':
-    'With medicine for blood pressure or diabetes, or in pregnancy, ask a pharmacist or doctor before drinking calyx.',
-  'guide.who.ginger':
-    'With blood thinners, gallstones or diabetes medicine, ask a pharmacist or doctor about strong ginger or turmeric.',
-  'guide.who.kidney': 'With kidney disease, ask your doctor about calyx, turmeric and dates.',
-  'guide.who.cassia': 'Cassia cinnamon in quantity is not for every day.',
-  'guide.who.raw': 'Raw juice is not for pregnancy, under fives, the old or the weakened.',
-  'guide.who.teeth': 'Daily sour drinks are hard on teeth and reflux.',
+  'guide.bottle.plainKeeps':
+    'Left without sugar it keeps no longer. The fridge, or the freezer, is what keeps it.',
+  'guide.bottle.ahead': 'For a day after its date, make it nearer the day, or freeze it.',
+  'guide.shot.small': 'This is strong: a small glass a day, after food, thinned if you like.',
+  'guide.shot.restDays': 'Not every day for weeks: some days without it.',
+  'guide.shot.reaction':
+    'A rash, loose bowels, a racing heart: stop, and ask a doctor. It is not a cleansing.',
+  'guide.who.raw': 'Raw in part: not for pregnancy, under fives, the old or the weakened.',
+  'guide.who.alcohol':
+    'With alcohol: mark it, keep it apart, and say so before pouring. Never for children or before driving.',
+  'guide.who.nut':
+    'Something in it that people are allergic to: say so to every guest, and write it on the label.',
+  'guide.who.caffeine': 'With caffeine: not late in the day, not for children.',
   'guide.who.grapefruit': 'Grapefruit does not go with many medicines: ask a pharmacist.',
-  'guide.who.cranberry': 'With blood thinners, ask about cranberry.',
-  'guide.who.staranise': 'Star anise: only the culinary kind, from a food shop.',
   'guide.who.allergens':
     'Tell guests what is in it. If you sell it, local food rules apply: ask the local authority.',
-  'guide.garlic.warm': 'Raw garlic kept warm under honey or oil is dangerous: keep it cold and short.',
-  'guide.water.drinkable': 'Nothing boils here: use drinking water.',
+  'guide.serve.table': 'Two hours on the table at most, one in a hot room; then back into the fridge.',
+  'guide.serve.ice': 'Ice of water that is safe to drink, taken with a clean scoop.',
+  'guide.serve.warm':
+    'Warmed: stir well after a microwave, and let the first sip be a small one. Warm it once only.',
+  'guide.serve.look': 'Look and smell before you pour. In doubt throw it out; never taste to find out.',
+  'guide.serve.settled': 'Shake it: what is strong lies at the bottom.',
+  'guide.serve.acid':
+    'Sour every day is hard on teeth and on reflux: a straw, water after it, not last at night.',
+  'guide.aside.chill': 'Into the fridge within two hours, flat and covered, with its date.',
+  'guide.aside.hardSpice': 'Take whole spices out before it goes into jam or a cake: they break teeth.',
+  'guide.aside.garlicOil': 'Never under oil: garlic and oil together are dangerous, cooked or not.',
+  'guide.choose.noClaims': 'A drink, not a medicine: it replaces none.',
+  'guide.part.shelf':
+    'Counted as made the way this recipe makes it, and as raw as that: smell it, look at it, and use it within its own days.',
   'severity.danger': 'Danger',
   'severity.caution': 'Take care',
   'severity.check': 'Check',

@@ -325,6 +325,7 @@ export const EN_BOOK: Readonly<Record<string, string>> = {
   'recipe.neverUsed': 'No step uses it.',
   'recipe.usedTwice': 'It goes in twice.',
   'recipe.boilsEmpty': 'It boils before anything liquid is in.',
+  'recipe.neverWashed': 'It goes in unwashed: wash it whole first, before any knife.',
   'recipe.peeledBeforeWashed': 'It is cut before it is washed: wash it whole first.',
   'recipe.tenderBoiled': 'Tender leaves boiled this long taste stewed: put them in when the flame is off.',
   'recipe.noWater': 'Nothing liquid goes in.',
@@ -344,10 +345,4 @@ export const EN_BOOK: Readonly<Record<string, string>> = {
   'doubt.range': 'A range: its middle was taken.',
 
   // slips
-  'slip.much': '{amount} for {litres} is far more than usual: {low} to {high}.',
-  'slip.little': '{amount} for {litres} is far less than usual: {low} to {high}.',
-  'slip.long': '{minutes} is far longer than usual: {low} to {high}.',
-  'slip.short': '{minutes} is far shorter than usual: {low} to {high}.',
-  'slip.lossUnexplained':
-    '{lost} went, and the time over the flame explains {most} at most. A spill, or a miscount?',
 };

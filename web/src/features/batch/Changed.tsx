@@ -1,4 +1,4 @@
-import { bottledMl, dosedGOf, fillMl, type Simulation } from '@big-ladle/core';
+import { bottledMl, fillMl, type Simulation } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import { useEffect, useRef, useState } from 'react';
 import { role } from '../../theme/theme.ts';
@@ -21,7 +21,10 @@ function outcomeOf(sim: Simulation, live: LiveBatch): Outcome {
   const largest = Math.max(0, ...live.kitchen.bottles.map((b) => b.volumeMl));
   return {
     litres: ml / 1000,
-    sweetG: Object.values(dosedGOf(sim)).reduce((sum, g) => sum + g, 0),
+    // What is in already and what is still to come.
+    sweetG:
+      Object.values(sim.dosedG).reduce((sum, g) => sum + g, 0) +
+      live.now.log.added.reduce((sum, e) => sum + (e.body.lineKind === 'sweetener' ? e.body.massG : 0), 0),
     endMin: sim.endMin,
     bottles: largest > 0 ? mls.reduce((sum, each) => sum + Math.floor(each / fillMl(largest)), 0) : 0,
   };

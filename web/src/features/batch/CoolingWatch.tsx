@@ -70,7 +70,7 @@ export function CoolingWatch({ live }: { live: LiveBatch }) {
         state={entry.now.tempC > 21 ? 'later' : entry.now.tempC > 5 ? 'running' : 'over'}
       />
       <Box data-testid="warm-zone">
-        {duration(liquor.cooling.warmMin)} between 60 and 5 °C so far.{' '}
+        {duration(liquor.cooling.warmMin)} between 60 and 5 °C in all, the steps before this one counted.{' '}
         <Cold name="to bottle" targetC={BOTTLE_C} atMs={whenAt(BOTTLE_C)} live={live} />{' '}
         <Cold name="to serve" targetC={SERVE_C} atMs={whenAt(SERVE_C)} live={live} />
       </Box>

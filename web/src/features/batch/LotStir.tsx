@@ -1,15 +1,18 @@
 import {
   abvPct,
+  FIRST_SOUR_ID,
+  FIRST_SPIRIT_ID,
+  GLASS_SWEETENER_ID,
   glassDoseG,
   glassFacts,
   itemsOf,
   type Liquor,
   lotOf,
-  marksOf,
   massG,
   ofLiquid,
   plus,
   saysAlcohol,
+  tagsOf,
   volumeMl,
 } from '@big-ladle/core';
 import Box from '@mui/material/Box';
@@ -38,12 +41,12 @@ export function LotStir({ live }: { live: LiveBatch }) {
   const vesselId = step?.from[0] ?? '';
   const lot = now.log.lots.find((l) => l.lotId === lotOf(vesselId));
   const spirits = lot?.kind === 'spirits';
-  const [itemId, setItemId] = useState(spirits ? 'spirit-40' : 'lime-juice');
+  const [itemId, setItemId] = useState(spirits ? FIRST_SPIRIT_ID : FIRST_SOUR_ID);
   const [ml, setMl] = useState<number | null>(null);
   const liquor = now.moment?.vessels[vesselId]?.liquor;
   if (step?.kind !== 'mix' || !lot || !liquor || massG(liquor) <= 0) return null;
   const row = tables.liquids.get(itemId);
-  const marks = marksOf(liquor, itemsOf(now.log, liquor));
+  const tags = tagsOf(liquor, itemsOf(now.log, liquor), tables);
   const next: Liquor = row && ml ? { ...liquor, ...plus(liquor, ofLiquid(row, ml)) } : liquor;
   const unit = alcoholUnitOf(kitchen);
   const glass = glassFacts(next, kitchen.servingMl);
@@ -107,7 +110,7 @@ export function LotStir({ live }: { live: LiveBatch }) {
       <Button variant="contained" sx={thumb} disabled={!ml || !row} onClick={add}>
         It is in
       </Button>
-      <LotMarks marks={marks} />
+      <LotMarks tags={tags} />
       <Button
         component={Link}
         to={`/batches/${batch.id}/balance`}
@@ -132,7 +135,7 @@ function EachGlass({ live, liquor }: { live: LiveBatch; liquor: Liquor }) {
   return (
     <Box data-testid="each-glass">
       To sweeten it in the glass, {num(kitchen.servingMl)} mL want{' '}
-      {[...new Set([...ids, 'honey'])]
+      {[...new Set([...ids, GLASS_SWEETENER_ID])]
         .flatMap((id) => {
           const row = tables.sweeteners.get(id);
           const dose = row ? glassDoseG(liquor, kitchen.servingMl, target, row.relativeSweetness) : null;

@@ -6,7 +6,6 @@ import {
   measuredLossSlip,
   POT,
   type Reading,
-  type Slip,
   type StepProblem,
   TUB,
 } from '@big-ladle/core';
@@ -22,6 +21,7 @@ import { Dial } from '../../shared/Dial.tsx';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { role } from '../../theme/theme.ts';
 import { litres, num, say, sayStepProblem } from '../../words/say.ts';
+import { saySlip } from '../../words/slipWords.ts';
 import { FootDeed } from './FootDeed.tsx';
 import { readingText } from './logWords.ts';
 import type { LiveBatch } from './useBatchNow.ts';
@@ -138,20 +138,31 @@ export function MeasureForm(props: {
   const inWords = (inner: StepProblem) => sayStepProblem(inner, { vessel: inPot ? live.pot.name : 'bowl' });
   const expectedNowL = step.kind === 'strain' ? expectedL(live) : (momentEntry?.now.volumeL ?? 0);
   const coldL = coldVolume(totalL, atC);
+  /** What a reading says is there, cold, L: by jugs, or by how far it is from what the model has. */
+  function measuredColdL(): number | null {
+    if (kind === 'jug') return totalL > 0 ? coldL : null;
+    const now = momentEntry?.now;
+    if (value === null || !now) return null;
+    if (kind === 'level' && now.levelCm !== null)
+      return now.volumeL + ((value - now.levelCm) * (Math.PI / 4) * live.pot.diameterCm ** 2) / 1000;
+    const start = kind === 'mass' ? dialOf('mass', live, withVessel)?.start : undefined;
+    return start === undefined ? null : now.volumeL + (value - start);
+  }
+  const measuredL = measuredColdL();
   const loss =
-    kind === 'jug' && totalL > 0 && momentEntry
+    measuredL !== null && momentEntry
       ? measuredLossSlip(
           live.now.moment?.trace ?? [],
-          coldL,
+          measuredL,
+          expectedNowL,
           Math.max(0, momentEntry.now.volumeL - expectedNowL),
-          (Math.PI / 4) * (live.pot.diameterCm / 100) ** 2,
         )
       : null;
-  const asking = loss !== null && asked === totalL;
+  const asking = loss !== null && asked === measuredL;
   const enter = async (after: readonly Deed[] = []) => {
     setProblem(null);
-    if (loss && asked !== totalL) {
-      setAsked(totalL);
+    if (loss && asked !== measuredL) {
+      setAsked(measuredL);
       return;
     }
     const measured: Deed[] = ready
@@ -364,7 +375,7 @@ export function MeasureForm(props: {
       {problem && <Alert severity="error">{problem}</Alert>}
       {asking && (
         <Alert severity="warning" data-testid="loss-slip">
-          {sayLoss(loss)}
+          {saySlip(loss, measuredL ?? 0)}
         </Alert>
       )}
       <Button
@@ -388,8 +399,3 @@ export function MeasureForm(props: {
 /** What the straining should give: its own entry in the forecast. */
 const expectedL = (live: LiveBatch): number =>
   live.now.forecast.trace.find((t) => t.stepId === live.step?.id)?.now.volumeL ?? 0;
-
-const sayLoss = (slip: Slip): string =>
-  slip.kind === 'lossUnexplained'
-    ? say('slip.lossUnexplained', { lost: litres(slip.lostL), most: litres(slip.mostL) })
-    : '';

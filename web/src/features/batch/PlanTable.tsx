@@ -3,26 +3,32 @@ import {
   awayWindows,
   BOTTLES,
   completeChoices,
-  dosedGOf,
   earliestReady,
   isTooFarAhead,
   type Kitchen,
   latestStart,
+  marksOf,
   PLAN_AHEAD_MS,
   type PlanDoc,
   type PlanRisk,
+  type Program,
   plannedLife,
   planRisk,
   type Schedule,
+  type Simulation,
   simulateBatch,
   solvePlanDoc,
   startBy,
+  type Tables,
+  tagsOfBatch,
   timetableFrom,
+  withServing,
 } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import { lazy, type ReactNode, Suspense, useCallback, useDeferredValue, useMemo } from 'react';
 import { useSearchParams } from 'react-router';
 import { useBook } from '../../shared/book.ts';
+import { WhoAsksFirst } from '../../shared/LotMarks.tsx';
 import { STAGE_IDS, type StageId, StageLine } from '../../shared/StageLine.tsx';
 import { Loading, Panel } from '../../shared/ui.tsx';
 import { fromLocalField, toLocalField } from '../../shared/zone.ts';
@@ -57,6 +63,23 @@ const PlannedBalance = lazy(() =>
   import('./balance/PlannedBalance.tsx').then((m) => ({ default: m.PlannedBalance })),
 );
 
+/** Who is to be told before a glass of it is poured: said here once, folded, and not first at the bottle. */
+function WhoPanel({ program, sim, tables }: { program: Program; sim: Simulation; tables: Tables }) {
+  const tags = useMemo(() => tagsOfBatch(program, sim.trace, tables), [program, sim, tables]);
+  return (
+    <Panel title="Who is to be told" testId="who">
+      <Box component="details">
+        <Box component="summary" sx={{ cursor: 'pointer', minHeight: 32 }}>
+          {marksOf(tags)
+            .map((m) => say(`mark.${m}`))
+            .join(', ') || 'Medicines, pregnancy, children'}
+        </Box>
+        <WhoAsksFirst tags={tags} />
+      </Box>
+    </Panel>
+  );
+}
+
 const PANEL_ID = 'stage-panel';
 /** Hours away are looked at so far ahead. */
 const AHEAD_MS = 8 * 24 * 3_600_000;
@@ -84,8 +107,10 @@ const inline = {
 };
 
 /** The plan at the table: the wish, the line, and the panel of one stage. Everything below follows from the wish. */
-export function PlanTable({ plan, kitchen, nowMs, onChange, deeds }: PlanTableProps) {
+export function PlanTable({ plan, kitchen: house, nowMs, onChange, deeds }: PlanTableProps) {
   const { book, tables } = useBook();
+  const recipe = book.find((r) => r.id === plan.recipeId);
+  const kitchen = useMemo(() => withServing(house, recipe ?? {}), [house, recipe]);
   const [search, setSearch] = useSearchParams();
   const asked = search.get('stage');
   const stage: StageId = STAGE_IDS.find((s) => s === asked) ?? 'size';
@@ -129,7 +154,6 @@ export function PlanTable({ plan, kitchen, nowMs, onChange, deeds }: PlanTablePr
     [shown, kitchen, tables],
   );
 
-  const recipe = book.find((r) => r.id === plan.recipeId);
   const pot = kitchen.pots.find((p) => p.id === thought.potId);
   const { readyAtMs } = thought;
   const away = useMemo(
@@ -193,11 +217,12 @@ export function PlanTable({ plan, kitchen, nowMs, onChange, deeds }: PlanTablePr
         <>
           <PotPanel {...input} />
           <TimePanel program={input.program} timetable={made.timetable} kitchen={kitchen} nowMs={nowMs} />
+          <WhoPanel program={input.program} sim={input.sim} tables={tables} />
         </>
       ),
       ledger: <LedgerPanel {...input} likely={<Likely program={input.program} kitchen={kitchen} />} />,
     };
-  }, [made, stage, openStage, kitchen, nowMs]);
+  }, [made, stage, openStage, kitchen, tables, nowMs]);
   const late =
     timetable !== null && plan.readyAtMs !== null && (timetable.startMs < nowMs || placed?.ok === false);
 
@@ -336,6 +361,7 @@ export function PlanTable({ plan, kitchen, nowMs, onChange, deeds }: PlanTablePr
             plan={plan}
             recipe={recipe}
             kitchen={kitchen}
+            tables={tables}
             litresNow={recipe.basisL}
             onChange={onChange}
           />
@@ -357,6 +383,7 @@ export function PlanTable({ plan, kitchen, nowMs, onChange, deeds }: PlanTablePr
               plan={plan}
               recipe={recipe}
               kitchen={kitchen}
+              tables={tables}
               litresNow={made.litres}
               onChange={onChange}
             />
@@ -399,7 +426,7 @@ export function PlanTable({ plan, kitchen, nowMs, onChange, deeds }: PlanTablePr
                           tables={tables}
                           massOf={(lineId) =>
                             input.program.lines.find((l) => l.id === lineId)?.massG ||
-                            (dosedGOf(input.sim)[lineId] ?? 0)
+                            (input.sim.dosedG[lineId] ?? 0)
                           }
                           base={plannedBase(input.sim)}
                           finishedMl={made.litres * 1000}

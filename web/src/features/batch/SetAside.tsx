@@ -1,10 +1,15 @@
 import {
   boiledLinesOf,
+  companionsOf,
   LEFTOVER_KINDS,
   type LeftoverKind,
   leftoverRow,
   type Residue,
   residueOf,
+  saysAlcohol,
+  screenOf,
+  setAsideGuidance,
+  usesOf,
 } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -13,6 +18,7 @@ import TextField from '@mui/material/TextField';
 import { useMemo, useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { Counter } from '../../shared/Counter.tsx';
+import { Guidance } from '../../shared/Guidance.tsx';
 import { placesOf } from '../../shared/house.ts';
 import { notify } from '../../shared/notices.ts';
 import { QuantityField } from '../../shared/QuantityField.tsx';
@@ -103,6 +109,16 @@ function Keep(props: { kind: LeftoverKind; residue: Residue | null; live: LiveBa
   const places = placesOf(kitchen).filter((p) => p.kind === 'fridge' || p.kind === 'freezer');
   const [massG, setMassG] = useState(Math.round(residue?.massG ?? row.portionG));
   const [portions, setPortions] = useState(1);
+  // By all that was in the pot, before anything is put by.
+  const facts = {
+    kind,
+    ingredientIds: residue?.ingredientIds ?? [],
+    companionIds: companionsOf(live.program, live.now.forecast.trace),
+    sugarPct: residue && residue.massG > 0 ? (100 * residue.sugarG) / residue.massG : 0,
+    alcohol: live.now.forecast.trace.some((t) => saysAlcohol(t.now.abvPct)),
+    strengthShare: residue?.strengthShare ?? 0,
+  };
+  const screen = screenOf(facts, live.tables);
   const keep = (placeId: string) => {
     void live.say(
       [
@@ -155,9 +171,18 @@ function Keep(props: { kind: LeftoverKind; residue: Residue | null; live: LiveBa
         />
       </Box>
       <Box>
-        Good for {row.uses.map((u) => say(`use.${u}`).toLowerCase()).join(', ')}. A usual portion is{' '}
-        {grams(row.portionG)}.
+        Good for{' '}
+        {usesOf(facts, live.tables)
+          .map((u) => say(`use.${u}`).toLowerCase())
+          .join(', ')}
+        . A usual portion is {grams(row.portionG)}.
       </Box>
+      {screen.length > 0 && (
+        <Box data-testid="not-for-animals" sx={{ color: role('caution') }}>
+          Not for animals: {screen.map((code) => say(`screen.${code}`)).join(', ')}.
+        </Box>
+      )}
+      <Guidance rows={setAsideGuidance(facts, live.tables)} />
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
         {places.map((p) => (
           <Button key={p.id} variant="contained" sx={thumb} onClick={() => keep(p.id)}>

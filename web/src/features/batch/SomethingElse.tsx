@@ -1,4 +1,5 @@
-import { POT } from '@big-ladle/core';
+import { amountSlip, POT, TAP_WATER_ID } from '@big-ladle/core';
+import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
@@ -9,6 +10,7 @@ import { QuantityField } from '../../shared/QuantityField.tsx';
 import { role, thumb } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
 import { volume } from '../../words/say.ts';
+import { saySlip } from '../../words/slipWords.ts';
 import { vesselNowId } from './MeasureForm.tsx';
 import { SetAside } from './SetAside.tsx';
 import { SwapLine } from './SwapLine.tsx';
@@ -32,9 +34,16 @@ export function SomethingElse({ live, onDone }: { live: LiveBatch; onDone: () =>
   const solids = program.lines.filter((l) => l.kind === 'solid' && tables.ingredients.has(l.itemId));
   const [lineId, setLineId] = useState(solids[0]?.id ?? '');
   const [grams, setGrams] = useState(5);
+  /** The grams that were asked about: entered again, they are meant. */
+  const [asked, setAsked] = useState<number | null>(null);
   if (!step) return null;
+  const more = solids.find((l) => l.id === lineId);
   const vesselId = vesselNowId(live);
   const hereL = now.moment?.vessels[vesselId] ? (now.moment.trace.at(-1)?.now.volumeL ?? 0) : 0;
+  // What went in already and this together, against what the recipe has.
+  const slip = more
+    ? amountSlip(more.itemId, more.massG + grams, hereL, tables, more.massG || undefined)
+    : null;
   const tell = (deed: Parameters<LiveBatch['say']>[0][number], atMs?: number) => {
     void live.say([deed], { onRefused: (error) => notify('error', `Not stored: ${error.detail}`) }, atMs);
     onDone();
@@ -87,7 +96,7 @@ export function SomethingElse({ live, onDone }: { live: LiveBatch; onDone: () =>
       />
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center' }}>
         {what === 'water' &&
-          SPLASHES_ML.map((ml) => tap(volume(ml / 1000), () => added('liquid', 'water', ml * 0.9982)))}
+          SPLASHES_ML.map((ml) => tap(volume(ml / 1000), () => added('liquid', TAP_WATER_ID, ml * 0.9982)))}
         {what === 'spill' && takenOut(SPILLS_ML, 'spill')}
         {what === 'served' && takenOut(SERVED_ML, 'other')}
         {(what === 'spill' || what === 'served') && hereL < 0.06 && <Box>There is nothing here yet.</Box>}
@@ -127,15 +136,16 @@ export function SomethingElse({ live, onDone }: { live: LiveBatch; onDone: () =>
               width={140}
               onCommit={setGrams}
             />
+            {asked === grams && slip && <Alert severity="warning">{saySlip(slip, hereL)}</Alert>}
             <Button
               variant="contained"
               sx={thumb}
               onClick={() => {
-                const line = solids.find((l) => l.id === lineId);
-                if (line) added('solid', line.itemId, grams);
+                if (slip && asked !== grams) setAsked(grams);
+                else if (more) added('solid', more.itemId, grams);
               }}
             >
-              It is in
+              {asked === grams && slip ? 'It is so' : 'It is in'}
             </Button>
           </>
         )}

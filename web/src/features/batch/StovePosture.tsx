@@ -12,6 +12,7 @@ import { clocksOf, type RunningClock, useOnBatches } from '../../shared/batch/on
 import { SideJobs } from '../../shared/batch/SideJobs.tsx';
 import { placeName, stepDeed, stepHow, stepName } from '../../shared/batch/stepWords.ts';
 import { Spoon } from '../../shared/drawings/Spoon.tsx';
+import { Guidance } from '../../shared/Guidance.tsx';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { useBatch } from '../../shared/queries.ts';
 import { useScheme } from '../../shared/scheme.ts';
@@ -32,6 +33,7 @@ import {
   sayStepProblem,
   volume,
 } from '../../words/say.ts';
+import { AskHere } from './AskHere.tsx';
 import { BottleForm } from './BottleForm.tsx';
 import { Changed } from './Changed.tsx';
 import { CoolingWatch } from './CoolingWatch.tsx';
@@ -39,6 +41,7 @@ import { FlameOut } from './FlameOut.tsx';
 import { FootSlot } from './FootDeed.tsx';
 import { GuestsAreHere } from './GuestsAreHere.tsx';
 import { InstrumentStrip } from './InstrumentStrip.tsx';
+import { LayOut } from './LayOut.tsx';
 import { LotStir } from './LotStir.tsx';
 import { LotsForm, SPLITTABLE } from './LotsForm.tsx';
 import { deedText, readingText } from './logWords.ts';
@@ -105,6 +108,7 @@ function Posture({ live }: { live: LiveBatch }) {
 
   const entry = now.moment?.trace.at(-1);
   const forecast = now.forecast.trace.find((t) => t.stepId === step?.id);
+  const guidance = step ? guidanceFor(program, step, forecast ?? entry, kitchen, live.tables) : [];
   const share =
     main && main.endMs > main.startMs
       ? Math.min(1, Math.max(0, (nowMs - main.startMs) / (main.endMs - main.startMs)))
@@ -319,17 +323,10 @@ function Posture({ live }: { live: LiveBatch }) {
           <CoolingWatch live={live} />
           <InstrumentStrip live={live} />
           {step && (
-            <Box sx={{ display: 'grid', gap: 1 }} data-testid="guidance">
-              {guidanceFor(program, step, entry ?? forecast, kitchen, live.tables).map((g) => (
-                <Caution
-                  key={g.code}
-                  severity={g.severity}
-                  word={say(`severity.${g.severity}`)}
-                  text={say(`guide.${g.code}`)}
-                />
-              ))}
-            </Box>
+            <AskHere live={live} step={step} asksWater={guidance.some((g) => g.code === 'water.drinkable')} />
           )}
+          {step && program.steps[0] === step && <LayOut live={live} />}
+          {step && <Guidance key={`guidance-${step.id}`} rows={guidance} />}
           {!step && (
             <Box>
               {num(now.log.bottled.reduce((sum, b) => sum + b.bottles.length, 0))} bottles{' '}

@@ -1,14 +1,19 @@
-import type { Kitchen, PlanDoc, Question, Recipe } from '@big-ladle/core';
+import {
+  type Kitchen,
+  type PlanDoc,
+  type Question,
+  type Recipe,
+  type Tables,
+  usableLines,
+} from '@big-ladle/core';
 import Box from '@mui/material/Box';
-import MenuItem from '@mui/material/MenuItem';
 import Slider from '@mui/material/Slider';
-import TextField from '@mui/material/TextField';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { Choice } from '../../shared/Choice.tsx';
 import { QuantityField } from '../../shared/QuantityField.tsx';
-import { sayItem } from '../../words/names.ts';
-import { grams, litres } from '../../words/say.ts';
+import { litres } from '../../words/say.ts';
+import { UseUp } from './UseUp.tsx';
 
 /** A wish for another kind of question, starting from what the plan makes now. */
 function askFor(kind: Question['kind'], litresNow: number, recipe: Recipe, kitchen: Kitchen): Question {
@@ -24,8 +29,11 @@ function askFor(kind: Question['kind'], litresNow: number, recipe: Recipe, kitch
     case 'potFull':
       return { kind };
     case 'useUp': {
-      const main = recipe.lines.find((l) => l.kind === 'solid' && l.rule.kind === 'linear')!;
-      return { kind, lineId: main.id, massG: Math.round((main.massG * litresNow) / recipe.basisL) };
+      const [main] = usableLines(recipe);
+      // A recipe of nothing but water has nothing to use up.
+      if (!main) return { kind: 'litres', litres: Math.round(litresNow * 10) / 10 };
+      const massG = Math.max(1, Math.round(((main.massG || 100) * litresNow) / recipe.basisL));
+      return { kind, lineId: main.id, massG };
     }
   }
 }
@@ -42,10 +50,11 @@ export function WishControls(props: {
   plan: PlanDoc;
   recipe: Recipe;
   kitchen: Kitchen;
+  tables: Tables;
   litresNow: number;
   onChange: (plan: PlanDoc) => void;
 }) {
-  const { plan, recipe, kitchen, litresNow, onChange } = props;
+  const { plan, recipe, kitchen, tables, litresNow, onChange } = props;
   const { question } = plan;
   const ask = (next: Question) => onChange({ ...plan, question: next });
   const most = Math.max(
@@ -143,43 +152,7 @@ export function WishControls(props: {
           </>
         )}
         {question.kind === 'useUp' && (
-          <>
-            <TextField
-              select
-              label="All of the"
-              value={question.lineId}
-              onChange={(e) => {
-                const line = recipe.lines.find((l) => l.id === e.target.value);
-                if (line)
-                  ask({
-                    kind: 'useUp',
-                    lineId: line.id,
-                    massG: Math.round((line.massG * litresNow) / recipe.basisL),
-                  });
-              }}
-              sx={{ minWidth: 190 }}
-            >
-              {recipe.lines
-                .filter((l) => l.kind === 'solid' && (l.rule.kind === 'linear' || l.rule.kind === 'power'))
-                .map((l) => (
-                  <MenuItem key={l.id} value={l.id}>
-                    {sayItem(l.itemId)}
-                  </MenuItem>
-                ))}
-            </TextField>
-            <QuantityField
-              label="Grams I have"
-              value={question.massG}
-              min={0.5}
-              max={100_000}
-              decimals={0}
-              unit="g"
-              onCommit={(v) => ask({ ...question, massG: v })}
-            />
-            <Box>
-              {grams(question.massG)} make {litres(litresNow)}.
-            </Box>
-          </>
+          <UseUp question={question} recipe={recipe} tables={tables} litresNow={litresNow} onAsk={ask} />
         )}
       </Box>
     </Box>

@@ -4,11 +4,11 @@ import {
   type BottleLife,
   bottledMl,
   bottlesFor,
-  dosedGOf,
   drawsOf,
   fillMl,
   type GlassFacts,
   glassFacts,
+  isWater,
   KEEPING,
   type Kitchen,
   keepDate,
@@ -178,7 +178,7 @@ const Lines = memo(function Lines({
   addedG,
 }: Pick<PanelInput, 'program' | 'sim' | 'kitchen' | 'tables' | 'addedG'>) {
   const kit = measuringKit(kitchen);
-  const dosed = dosedGOf(sim);
+  const dosed = sim.dosedG;
   const combine = sim.trace.find((t) => t.kind === 'combine' && t.vesselId === POT);
   return (
     <Box data-testid="ingredient-list">
@@ -188,7 +188,7 @@ const Lines = memo(function Lines({
         const sweet = tables.sweeteners.get(line.itemId);
         const massG = line.massG || (dosed[line.id] ?? 0) + (addedG?.[line.id] ?? 0);
         if (massG <= 0 && line.rule.kind !== 'toTarget') return null;
-        const isWater = line.itemId === 'water';
+        const water = isWater(tables, line.itemId);
         const label = (
           <>
             {sayItem(line.itemId)}
@@ -212,7 +212,7 @@ const Lines = memo(function Lines({
               testId={`line-${line.id}`}
               label={label}
               note={
-                isWater && line.share !== 'second' && line.share !== 'rinse' && combine?.now.levelCm != null
+                water && line.share !== 'second' && line.share !== 'rinse' && combine?.now.levelCm != null
                   ? `to ${num(combine.now.levelCm, 1)} cm`
                   : grams(massG)
               }
@@ -511,13 +511,6 @@ export function BalancePanel({
   );
 }
 
-const CITRUS: ReadonlySet<string> = new Set([
-  'lemon-juice',
-  'lime-juice',
-  'lemon-juice-bottled',
-  'lime-juice-bottled',
-]);
-
 /** Where a drink passes what the house has settled. */
 function HouseLimits(props: {
   program: PanelInput['program'];
@@ -529,8 +522,10 @@ function HouseLimits(props: {
   const { program, kitchen, tables, litresL, glass } = props;
   const { freeSugarGPerGlass, citrusMlPerL } = houseOf(kitchen);
   const citrusMl = program.lines.reduce((sum, l) => {
-    const row = CITRUS.has(l.itemId) ? tables.liquids.get(l.itemId) : undefined;
-    return row ? sum + l.massG / row.densityGPerMl : sum;
+    const row = tables.liquids.get(l.itemId);
+    return row?.traits.includes('citrus') && row.traits.includes('sour')
+      ? sum + l.massG / row.densityGPerMl
+      : sum;
   }, 0);
   const perL = litresL > 0 ? citrusMl / litresL : 0;
   const passed = [

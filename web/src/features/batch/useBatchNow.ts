@@ -10,6 +10,7 @@ import {
   rehearsalNow,
   type Step,
   type Tables,
+  withServing,
 } from '@big-ladle/core';
 import { useMemo } from 'react';
 import type { Batch } from '../../shared/apiTypes.ts';
@@ -70,13 +71,14 @@ export function useLiveBatch(id: string): {
     [batch, events, coarseMs],
   );
   const pins = batch?.pins;
+  const kitchen = useMemo(() => (pins ? withServing(pins.kitchen, pins.recipe) : null), [pins]);
   const pot = pins?.kitchen.pots.find((p) => p.id === pins.program.potId);
   const live: LiveBatch | null =
-    batch && pins && now && pot
+    batch && pins && kitchen && now && pot
       ? {
           batch,
           program: now.log.program,
-          kitchen: pins.kitchen,
+          kitchen,
           tables: tablesOf(pins),
           recipe: pins.recipe,
           pot,

@@ -1,5 +1,6 @@
 import {
   asHandMeasures,
+  isWater,
   type Kitchen,
   measuringKit,
   type RecipeLine,
@@ -34,8 +35,8 @@ type RuleKind = ScaleRule['kind'];
 const WORKED_OUT: ReadonlySet<RuleKind> = new Set(['toVolume', 'toTarget', 'byResult', 'cover']);
 
 /** How a line may grow with the batch, by what it is. */
-function rulesFor(line: RecipeLine): readonly RuleKind[] {
-  if (line.itemId === 'water') return ['toVolume', 'cover', 'linear'];
+function rulesFor(line: RecipeLine, tables: Tables): readonly RuleKind[] {
+  if (isWater(tables, line.itemId)) return ['toVolume', 'cover', 'linear'];
   switch (line.kind) {
     case 'solid':
       return ['linear', 'power', 'perPot'];
@@ -77,7 +78,7 @@ export function EditorLine(props: {
   const solid = tables.ingredients.get(line.itemId);
   const liquid = tables.liquids.get(line.itemId);
   const name = sayItem(line.itemId);
-  const rules = rulesFor(line);
+  const rules = rulesFor(line, tables);
   return (
     <Box sx={{ borderBottom: `1px solid ${role('hairline')}`, py: 1 }} data-testid={`line-of-${line.itemId}`}>
       <Box sx={{ display: 'flex', gap: 1, alignItems: 'center' }}>

@@ -13,6 +13,7 @@ import {
   type Tables,
   timeSlip,
   timetableFrom,
+  waterPouredG,
 } from '@big-ladle/core';
 import {
   type Announcements,
@@ -50,7 +51,8 @@ import { ErrorPanel, Figure, Loading, PageHead, Panel } from '../../shared/ui.ts
 import { heading, role } from '../../theme/theme.ts';
 import { sayField } from '../../words/fields.ts';
 import { sayDrink, sayItem } from '../../words/names.ts';
-import { duration, grams, litres, num, say } from '../../words/say.ts';
+import { duration, num, say } from '../../words/say.ts';
+import { saySlip } from '../../words/slipWords.ts';
 import { AddLine } from './AddLine.tsx';
 import { EditorLine, ProblemLine } from './EditorLine.tsx';
 import { newRecipe, type RecipeDraft, stepsOf, useRecipeDrafts, variantOf } from './recipeDraft.ts';
@@ -108,7 +110,7 @@ function Editor(props: {
   const change = (next: Partial<Recipe>) => put(draftKey, { ...draft, recipe: { ...recipe, ...next } });
   const made = useMade(recipe, kitchen, tables);
   const problems = checkRecipe(recipe, tables);
-  const slips = slipsOf(recipe).filter((s) => !draft.meant.includes(s.key));
+  const slips = slipsOf(recipe, tables).filter((s) => !draft.meant.includes(s.key));
 
   const save = async () => {
     setProblem(null);
@@ -174,7 +176,7 @@ function Editor(props: {
         {(
           [
             ['in bottles', end ? num(end.now.volumeL, 1) : '–', 'L'],
-            ['water', made ? num(waterOf(made.program), 1) : '–', 'L'],
+            ['water', made ? num(waterPouredG(made.program.lines, tables) / 998.2, 1) : '–', 'L'],
             ['from start to bottles', made ? duration(made.sim.endMin) : '–', ''],
             ['of your hands', made ? duration(timetableFrom(made.program, made.sim, 0).handsOnMin) : '–', ''],
             ['all that is dissolved', end ? num(end.now.brix, 1) : '–', '°Bx'],
@@ -283,7 +285,7 @@ function Editor(props: {
                   data-testid="slip"
                 >
                   <Box sx={{ flex: 1, minWidth: 200 }}>
-                    <strong>{s.name}</strong>: {sayRecipeSlip(s.slip, recipe.basisL)}
+                    <strong>{s.name}</strong>: {saySlip(s.slip, recipe.basisL)}
                   </Box>
                   <Button
                     size="small"
@@ -331,9 +333,6 @@ function Editor(props: {
   );
 }
 
-const waterOf = (program: { lines: readonly { itemId: string; massG: number }[] }): number =>
-  program.lines.reduce((sum, l) => sum + (l.itemId === 'water' ? l.massG : 0), 0) / 998.2;
-
 /** A new line stands in the first step that takes such things, so that it is used from the start. */
 function withLine(recipe: Recipe, line: RecipeLine): Partial<Recipe> {
   if (!recipe.steps) return {};
@@ -366,10 +365,10 @@ interface KeyedSlip {
   slip: Slip;
 }
 
-function slipsOf(recipe: Recipe): KeyedSlip[] {
+function slipsOf(recipe: Recipe, tables: Tables): KeyedSlip[] {
   return [
     ...recipe.lines.flatMap((l): KeyedSlip[] => {
-      const slip = l.kind === 'solid' ? amountSlip(l.itemId, l.massG, recipe.basisL) : null;
+      const slip = amountSlip(l.itemId, l.massG, recipe.basisL, tables);
       return slip ? [{ key: `${l.id}:${Math.round(l.massG)}`, name: sayItem(l.itemId), slip }] : [];
     }),
     ...(recipe.steps ?? []).flatMap((s): KeyedSlip[] => {
@@ -377,28 +376,6 @@ function slipsOf(recipe: Recipe): KeyedSlip[] {
       return slip ? [{ key: `${s.id}:${s.minutes}`, name: say(`step.${s.kind}`), slip }] : [];
     }),
   ];
-}
-
-function sayRecipeSlip(slip: Slip, basisL: number): string {
-  switch (slip.kind) {
-    case 'much':
-    case 'little':
-      return say(`slip.${slip.kind}`, {
-        amount: grams(slip.massG),
-        litres: litres(basisL),
-        low: grams(slip.lowG),
-        high: grams(slip.highG),
-      });
-    case 'long':
-    case 'short':
-      return say(`slip.${slip.kind}`, {
-        minutes: duration(slip.minutes),
-        low: duration(slip.lowMin),
-        high: duration(slip.highMin),
-      });
-    case 'lossUnexplained':
-      return say('slip.lossUnexplained', { lost: litres(slip.lostL), most: litres(slip.mostL) });
-  }
 }
 
 const MINUTES: ReadonlySet<OwnStepKind> = new Set(OWN_STEP_KINDS.filter((k) => k !== 'heat'));

@@ -4,9 +4,11 @@ import {
   FAMILY_ROWS,
   FRUIT_ROWS,
   fruitForJuice,
+  type IngredientRow,
   juicePerKg,
   measuringKit,
   SUBSTITUTE_ROWS,
+  sameStrengthG,
   TOOL_ROWS,
 } from '@big-ladle/core';
 import Box from '@mui/material/Box';
@@ -29,6 +31,16 @@ const ROOTS = [
   { value: 'usual', text: 'usual', factor: 1 },
   { value: 'strong', text: 'old and sharp', factor: 0.75 },
 ] as const;
+
+/** Whole fruit go by their name, pieces of a root by the name of the piece. */
+function piecesText(count: number, row: IngredientRow): string {
+  const [one = '', many = one] = say(`piece.${row.piece?.id}`).split('|');
+  const piece = count === 1 ? one : many;
+  const name = sayItem(row.id).split(',')[0]!.toLowerCase();
+  return name.includes(one.toLowerCase())
+    ? `${num(count)} × ${piece}`
+    : `${num(count)} × ${piece} of ${name}`;
+}
 
 /** Everything a cook asks of one plant: its forms against each other, pieces, juice, names, what stands in for it. */
 export function FactsPage() {
@@ -61,7 +73,11 @@ export function FactsPage() {
   const subs = SUBSTITUTE_ROWS.filter((s) => family.forms.some((f) => f.itemId === s.itemId));
   const names = ALIAS_ROWS.filter((a) => a.family === family.id);
   const rootFactor = ROOTS.find((r) => r.value === root)?.factor ?? 1;
-  const isRoot = family.id === 'ginger' || family.id === 'turmeric';
+  const isRoot = forms.some((f) => f.traits.includes('varies'));
+  const others = forms.flatMap((row) => {
+    const sameG = from ? sameStrengthG(from, massG, row) : null;
+    return sameG === null ? [] : [{ row, sameG }];
+  });
   const name = sayItem(family.forms[0]!.itemId).split(',')[0]!;
   return (
     <>
@@ -91,7 +107,7 @@ export function FactsPage() {
           alignItems: 'start',
         }}
       >
-        {from && (
+        {from && others.length > 1 && (
           <Panel title="One form for another" aside="as strong as each other">
             <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'flex-end', mb: 1 }}>
               <QuantityField
@@ -105,8 +121,8 @@ export function FactsPage() {
               />
               {isRoot && <Choice label="The root is" value={root} options={ROOTS} onChange={setRoot} />}
             </Box>
-            {forms.map((row) => {
-              const grams1 = ((massG * from.potency) / row.potency) * (row.waterPct > 50 ? rootFactor : 1);
+            {others.map(({ row, sameG }) => {
+              const grams1 = sameG * (row.waterPct > 50 ? rootFactor : 1);
               const range = row.id === from.id ? 1 : 1.25;
               return (
                 <Row
@@ -151,7 +167,7 @@ export function FactsPage() {
                 >
                   {need.pieces === null
                     ? grams(need.massG)
-                    : `${num(Math.ceil(need.pieces - 0.05))} × ${sayItem(juiceRow.id).toLowerCase()}`}
+                    : piecesText(Math.ceil(need.pieces - 0.05), juiceRow)}
                 </Row>
               ) : null;
             })}

@@ -1,8 +1,10 @@
-import { type CustomFacts, KEEPING_QUESTIONS } from '@big-ladle/core';
+import { ASKED_TRAITS, type AskedTrait, type CustomFacts, type TraitAnswers } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { ApiError, call } from '../../shared/api.ts';
@@ -32,7 +34,7 @@ export function NewIngredient(props: {
   const [name, setName] = useState(props.name.replace(/^\w/, (c) => c.toUpperCase()));
   const [kind, setKind] = useState<CustomFacts['role']>('botanical');
   const [dried, setDried] = useState('dried');
-  const [answers, setAnswers] = useState<Answers>({});
+  const [answers, setAnswers] = useState<TraitAnswers>({});
   const [problem, setProblem] = useState<string | null>(null);
   const make = async () => {
     const id = `own-${uuid()}`;
@@ -42,7 +44,7 @@ export function NewIngredient(props: {
         name: name.trim(),
         role: kind,
         dried: dried === 'dried',
-        keeping: answers,
+        answers,
       });
       await refreshBook();
       props.onMade(facts);
@@ -87,24 +89,7 @@ export function NewIngredient(props: {
           onChange={setDried}
         />
       </Box>
-      <Box
-        sx={{ display: 'flex', gap: 1.25, flexWrap: 'wrap', alignItems: 'flex-end' }}
-        data-testid="keeping-questions"
-      >
-        {KEEPING_QUESTIONS.map((question) => (
-          <Choice
-            key={question}
-            label={say(`ask.${question}`)}
-            value={answers[question] === undefined ? 'unknown' : answers[question] ? 'yes' : 'no'}
-            options={[
-              { value: 'no', text: 'no' },
-              { value: 'yes', text: 'yes' },
-              { value: 'unknown', text: 'I do not know' },
-            ]}
-            onChange={(v) => setAnswers(answered(answers, question, v))}
-          />
-        ))}
-      </Box>
+      <Questions answers={answers} onAnswers={setAnswers} />
       <Box sx={{ color: role('inkMuted') }}>{say('ask.unknown')}</Box>
       <Box sx={{ display: 'flex', gap: 1 }}>
         <Button variant="contained" disabled={!name.trim()} onClick={() => void make()}>
@@ -116,10 +101,48 @@ export function NewIngredient(props: {
   );
 }
 
-type Answers = NonNullable<CustomFacts['keeping']>;
+/** What decides how long its drinks keep, and who must be told: one line each, and one tap for "none of the rest". */
+function Questions(props: { answers: TraitAnswers; onAnswers: (answers: TraitAnswers) => void }) {
+  const { answers, onAnswers } = props;
+  const open = ASKED_TRAITS.filter((trait) => answers[trait] === undefined);
+  return (
+    <Box sx={{ display: 'grid', gap: 0.75 }} data-testid="trait-questions">
+      {ASKED_TRAITS.map((trait) => (
+        <Box
+          key={trait}
+          role="group"
+          aria-label={say(`ask.${trait}`)}
+          sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap' }}
+        >
+          <Box sx={{ flex: '1 1 180px' }}>{say(`ask.${trait}`)}</Box>
+          <ToggleButtonGroup
+            exclusive
+            size="small"
+            value={answers[trait] === undefined ? 'unknown' : answers[trait] ? 'yes' : 'no'}
+            onChange={(_, value: string | null) => {
+              if (value) onAnswers(answered(answers, trait, value));
+            }}
+          >
+            <ToggleButton value="no">no</ToggleButton>
+            <ToggleButton value="yes">yes</ToggleButton>
+            <ToggleButton value="unknown">not known</ToggleButton>
+          </ToggleButtonGroup>
+        </Box>
+      ))}
+      <Button
+        variant="outlined"
+        disabled={open.length === 0}
+        sx={{ justifySelf: 'start' }}
+        onClick={() => onAnswers({ ...answers, ...Object.fromEntries(open.map((trait) => [trait, false])) })}
+      >
+        {say('ask.none')}
+      </Button>
+    </Box>
+  );
+}
 
 /** What is not known is left out: it counts as yes. */
-function answered(answers: Answers, question: keyof Answers, value: string): Answers {
+function answered(answers: TraitAnswers, question: AskedTrait, value: string): TraitAnswers {
   const { [question]: _, ...others } = answers;
   return value === 'unknown' ? others : { ...others, [question]: value === 'yes' };
 }

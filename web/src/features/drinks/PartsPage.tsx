@@ -1,4 +1,13 @@
-import { keepingOfMix, type LegAmount, type RatioLeg, ratioFrom, trueRatio, volumeMl } from '@big-ladle/core';
+import {
+  keepingOfMix,
+  type LegAmount,
+  PARTS_AT_FIRST,
+  type RatioLeg,
+  ratioFrom,
+  traitsOf,
+  trueRatio,
+  volumeMl,
+} from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
@@ -22,11 +31,7 @@ interface Leg {
   unit: 'mL' | 'g';
 }
 
-const START: readonly Leg[] = [
-  { id: 'pineapple-juice', parts: 1, amount: 400, unit: 'mL' },
-  { id: 'honey', parts: 1, amount: null, unit: 'g' },
-  { id: 'cider-vinegar', parts: 1, amount: null, unit: 'mL' },
-];
+const START: readonly Leg[] = PARTS_AT_FIRST.map((leg) => ({ ...leg, parts: 1 }));
 /** A jar is shaken some hours after it was closed, then once a day. */
 const SHAKE_AFTER_H = [2, 8];
 const DAY_MS = 24 * 3_600_000;
@@ -192,7 +197,7 @@ export function PartsPage() {
                   <li key={r.code}>{sayReason(r)}</li>
                 ))}
               </Box>
-              {amounts?.some((a) => a.id === 'honey') && (
+              {traitsOf(amounts?.map((a) => a.id) ?? [], tables).has('honey') && (
                 <Box sx={{ mt: 1 }}>
                   <Caution severity="caution" word={say('severity.caution')} text={say('balance.honey')} />
                 </Box>

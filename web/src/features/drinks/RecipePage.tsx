@@ -1,4 +1,11 @@
-import { type MethodId, marksOfLines, type Recipe, timetableFrom, toRecipeLd } from '@big-ladle/core';
+import {
+  guidanceAt,
+  type MethodId,
+  type Recipe,
+  tagsOfBatch,
+  timetableFrom,
+  toRecipeLd,
+} from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -8,7 +15,8 @@ import { Link, useNavigate, useParams } from 'react-router';
 import { call } from '../../shared/api.ts';
 import { stepName } from '../../shared/batch/stepWords.ts';
 import { refreshBook, useBook } from '../../shared/book.ts';
-import { LotMarks } from '../../shared/LotMarks.tsx';
+import { Guidance } from '../../shared/Guidance.tsx';
+import { WhoAsksFirst } from '../../shared/LotMarks.tsx';
 import { notify } from '../../shared/notices.ts';
 import { useKitchen } from '../../shared/queries.ts';
 import { amountText, lineGrams, recipeText, stepSentences } from '../../shared/recipeText.ts';
@@ -56,6 +64,9 @@ export function RecipePage() {
   const name = sayDrink(recipe.id, recipe.name);
   const about = recipe.name ? (recipe.about ?? '') : say(`drink.${recipe.id}.about`);
   const base = recipe.base ? book.find((r) => r.id === recipe.base!.id) : undefined;
+  const tags = made
+    ? tagsOfBatch(made.program, made.sim.trace, tables)
+    : tagsOfBatch({ lines: recipe.lines, vessels: [] }, [], tables);
   const text = made ? recipeText({ recipe, ...made, kitchen: k, tables }) : null;
 
   const takeOut = async () => {
@@ -182,11 +193,10 @@ export function RecipePage() {
           )}
         </Panel>
         <Panel title="Who is to be told" testId="who">
-          <LotMarks
-            marks={marksOfLines(recipe.lines, tables)}
-            itemIds={recipe.lines.map((l) => l.itemId)}
-            tables={tables}
-          />
+          <WhoAsksFirst tags={tags} />
+          <Box sx={{ mt: 1 }}>
+            <Guidance rows={guidanceAt('choose', tags)} />
+          </Box>
           {recipe.folkUse && (
             <Box sx={{ mt: 1.5, color: role('inkMuted') }} data-testid="folk-use">
               What people say of it: “{recipe.folkUse}” Checked by nobody, and printed nowhere.

@@ -7,6 +7,7 @@ import {
   type RecipeStep,
   type Simulation,
   type Step,
+  TAP_WATER_ID,
 } from '@big-ladle/core';
 import { v7 as uuid } from 'uuid';
 import { create } from 'zustand';
@@ -41,9 +42,9 @@ export const useRecipeDrafts = create<{
 );
 
 const WATER: RecipeLine = {
-  id: 'water',
+  id: TAP_WATER_ID,
   kind: 'liquid',
-  itemId: 'water',
+  itemId: TAP_WATER_ID,
   massG: 0,
   rule: { kind: 'toVolume' },
   stream: 'pot',
@@ -73,7 +74,7 @@ export const newRecipe = (): Recipe => ({
   serve: 'either',
   lines: [WATER],
   steps: [
-    step('combine', 4, ['water']),
+    step('combine', 4, [WATER.id]),
     step('heat', 0),
     step('boil', 15, [], { level: 'gentle' }),
     step('strain', 15, [], { press: 'press' }),

@@ -1,4 +1,4 @@
-import { type Kitchen, type Label, SHIPPED_TABLES } from '@big-ladle/core';
+import { FIRST_LABEL_ID, type Kitchen, type Label, SHIPPED_TABLES } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import FormControlLabel from '@mui/material/FormControlLabel';
@@ -44,7 +44,7 @@ const saidOf = (l: Label): string =>
 /** Liquids and sweeteners read, corrected from a packet or a refractometer, or added beside the tables. */
 export function LabelsPanel({ kitchen, save }: { kitchen: Kitchen; save: SaveKitchen }) {
   const labels = kitchen.labels ?? [];
-  const [like, setLike] = useState('apple-juice');
+  const [like, setLike] = useState(FIRST_LABEL_ID);
   const [name, setName] = useState('');
   const [sugar, setSugar] = useState<number | null>(null);
   const [brix, setBrix] = useState<number | null>(null);

@@ -6,6 +6,7 @@ import {
   CONTAINER_MATERIALS,
   type CupWeight,
   cupWeightSchema,
+  FIRST_WEIGHED_ID,
   type Kitchen,
   measureSchema,
   PLACE_KINDS,
@@ -422,7 +423,7 @@ export function CupWeightDialog({
     defaultValues:
       known ??
       ({
-        ingredientId: 'hibiscus-dried',
+        ingredientId: FIRST_WEIGHED_ID,
         measureId: kitchen.preferredMeasureId ?? cup,
         massG: Number.NaN,
       } as CupWeight),

@@ -1,4 +1,11 @@
-import { containerCautions, containerUses, makeSpace, standingAt, THAWED_DAYS } from '@big-ladle/core';
+import {
+  containerCautions,
+  containerUses,
+  makeSpace,
+  marksOf,
+  standingAt,
+  THAWED_DAYS,
+} from '@big-ladle/core';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -7,6 +14,7 @@ import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { Choice } from '../../shared/Choice.tsx';
 import { placesOf } from '../../shared/house.ts';
+import { StrongToday } from '../../shared/StrongToday.tsx';
 import { type Living, standeeOf, useShelf } from '../../shared/shelf.ts';
 import { Caution, Panel } from '../../shared/ui.tsx';
 import { role, thumb } from '../../theme/theme.ts';
@@ -45,7 +53,7 @@ export function BottleDeeds(props: ThingInput & { living: Living }) {
       {text}
     </Button>
   );
-  const glassMl = Math.min(leftMl, kitchen.servingMl);
+  const glassMl = Math.min(leftMl, facts.glass.servingMl);
   return (
     <Panel title="What happens to it" testId="deeds" sx={SECOND}>
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
@@ -91,13 +99,14 @@ export function BottleDeeds(props: ThingInput & { living: Living }) {
           }}
         />
       )}
+      {Object.keys(facts.strongGPerL).length > 0 && <StrongToday zone={kitchen.zone} nowMs={props.nowMs} />}
       {tool === 'give' && (
         <Words
           label="To whom"
           start={facts.forWhom ?? ''}
           deed="Given away"
           note={`Tell them: ${[
-            ...facts.marks.map((m) => say(`mark.${m}`)),
+            ...marksOf(facts.tags).map((m) => say(`mark.${m}`)),
             'drink by the date on it, keep it cold',
           ].join(', ')}.`}
           onSaid={(to) => void tell([{ kind: 'gaveAway', body: { to } }])}

@@ -5,6 +5,7 @@ import {
   containerCautions,
   containerUses,
   type Deed,
+  guidanceAt,
   type Kitchen,
   lifeCurve,
   pressureAlarm,
@@ -19,11 +20,13 @@ import { lazy, Suspense, useMemo } from 'react';
 import { Link, useParams } from 'react-router';
 import type { ShelfThing } from '../../shared/apiTypes.ts';
 import { BottleDrawing } from '../../shared/drawings/BottleDrawing.tsx';
+import { Guidance } from '../../shared/Guidance.tsx';
 import { LotMarks } from '../../shared/LotMarks.tsx';
 import { notify } from '../../shared/notices.ts';
 import { record } from '../../shared/outbox.ts';
 import { useOutbox } from '../../shared/outboxStore.ts';
 import { useThing } from '../../shared/queries.ts';
+import { sharesText } from '../../shared/StrongToday.tsx';
 import { type Living, livingOf, ownDaysOf, useSurroundings, withWaiting } from '../../shared/shelf.ts';
 import { useNow } from '../../shared/time.ts';
 import { Caution, ErrorPanel, Figure, Loading, PageHead, Panel } from '../../shared/ui.tsx';
@@ -86,7 +89,7 @@ function OneBottle(props: ThingInput & { thing: Extract<ShelfThing, { kind: 'bot
     Object.fromEntries(
       Object.entries(facts.strongGPerL).map(([marker, gPerL]) => [
         marker,
-        (gPerL * kitchen.servingMl) / 1000,
+        (gPerL * facts.glass.servingMl) / 1000,
       ]),
     ),
   );
@@ -174,7 +177,10 @@ function OneBottle(props: ThingInput & { thing: Extract<ShelfThing, { kind: 'bot
             <Look keeping={facts.bottle.keeping} log={log} nowMs={nowMs} zone={kitchen.zone} say={tell} />
           )}
           <Panel title="What is in it" testId="contains">
-            <LotMarks marks={facts.marks} itemIds={facts.itemIds} sourGPerL={facts.sourGPerL} />
+            <LotMarks tags={facts.tags} />
+            <Box sx={{ mt: 1 }}>
+              <Guidance rows={guidanceAt('serve', new Set(facts.tags))} />
+            </Box>
             {cautions.map((row) => (
               <Box key={row.code} sx={{ mt: 0.75 }}>
                 <Caution severity={row.severity} word="The container" text={say(row.code)} />
@@ -186,14 +192,7 @@ function OneBottle(props: ThingInput & { thing: Extract<ShelfThing, { kind: 'bot
             </Box>
             {strong.length > 0 && (
               <Box sx={{ color: role('inkMuted'), mt: 0.5 }} data-testid="strong">
-                A glass holds the draw of{' '}
-                {strong
-                  .map(
-                    (s) =>
-                      `${grams(s.massG)} of ${say(`strong.${s.marker}`)}, ${percent(s.share)} of a moderate day`,
-                  )
-                  .join('; ')}
-                .
+                A glass of {volume(facts.glass.servingMl / 1000)} holds the draw of {sharesText(strong)}.
               </Box>
             )}
             <Box sx={{ mt: 1 }}>
@@ -276,9 +275,8 @@ function Curve(props: { living: Living; kitchen: Kitchen; around: Surroundings; 
 function Claims({ facts }: { facts: BottleItem }) {
   const claims = claimsOf({
     keeping: facts.bottle.keeping,
-    marks: facts.marks,
+    tags: facts.tags,
     brix: facts.brix,
-    itemIds: new Set(facts.itemIds),
   });
   if (!claims) return null;
   return (

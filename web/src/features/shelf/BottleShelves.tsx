@@ -27,7 +27,7 @@ const HEAD_H = 56;
 const OVERSCAN = 3;
 
 const hasAlcohol = ({ item }: Living): boolean =>
-  item.facts.marks.some((m) => m === 'alcohol' || m === 'littleAlcohol');
+  item.facts.tags.some((tag) => tag === 'alcohol' || tag === 'littleAlcohol');
 const marksIn = (l: Living): number => Number(hasAlcohol(l)) + Number(l.life.own?.longer ?? false);
 
 type Line =

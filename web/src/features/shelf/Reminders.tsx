@@ -1,15 +1,16 @@
-import { type Message, messagesOf, type Reminder, startOfToday, strongShares } from '@big-ladle/core';
+import { type Message, messagesOf, type Reminder, startOfToday } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { Link } from 'react-router';
 import { useUse } from '../../shared/queries.ts';
 import { useRates, useReminders } from '../../shared/reminders.ts';
+import { StrongToday } from '../../shared/StrongToday.tsx';
 import { saveText } from '../../shared/saveText.ts';
 import type { Shelf } from '../../shared/shelf.ts';
 import { Panel, Row } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
 import { sayDrink } from '../../words/names.ts';
-import { celsius, dayOf, grams, litres, moment, num, percent, say, volume } from '../../words/say.ts';
+import { celsius, dayOf, litres, moment, num, say, volume } from '../../words/say.ts';
 import '../../words/shelfWords.ts';
 
 /** What a reminder is about: a drink and its lot, a leftover, a warm fridge. */
@@ -137,10 +138,6 @@ function Today({ shelf, nowMs }: { shelf: Shelf; nowMs: number }) {
   const { data } = useUse(startOfToday(nowMs, shelf.kitchen.zone));
   const use = (data?.use ?? []).filter((u) => u.pouredMl > 1);
   if (use.length === 0) return null;
-  const total: Record<string, number> = {};
-  for (const u of use)
-    for (const [marker, grams] of Object.entries(u.strongG)) total[marker] = (total[marker] ?? 0) + grams;
-  const shares = strongShares(total);
   return (
     <Panel title="Poured today" testId="today">
       {use.map((u) => (
@@ -148,18 +145,7 @@ function Today({ shelf, nowMs }: { shelf: Shelf; nowMs: number }) {
           {volume(u.pouredMl / 1000)}
         </Row>
       ))}
-      {shares.length > 0 && (
-        <Box sx={{ mt: 1, color: role(shares[0]!.share > 1 ? 'caution' : 'inkMuted') }}>
-          In all the draw of{' '}
-          {shares
-            .map(
-              (s) =>
-                `${grams(s.massG)} of ${say(`strong.${s.marker}`)}, ${percent(s.share)} of a moderate day`,
-            )
-            .join('; ')}{' '}
-          for one person. {say('audience.defer')}
-        </Box>
-      )}
+      <StrongToday zone={shelf.kitchen.zone} nowMs={nowMs} />
     </Panel>
   );
 }

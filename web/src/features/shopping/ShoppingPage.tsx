@@ -1,11 +1,4 @@
-import {
-  dosedGOf,
-  type ShoppingRow,
-  type StockRow,
-  shoppingList,
-  simulateBatch,
-  solvePlanDoc,
-} from '@big-ladle/core';
+import { type ShoppingRow, type StockRow, shoppingList, simulateBatch, solvePlanDoc } from '@big-ladle/core';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -47,7 +40,7 @@ export function ShoppingPage() {
         const sim = simulateBatch(solved.value.program, k, tables);
         return {
           batch,
-          made: { program: solved.value.program, dosedG: dosedGOf(sim), litres: solved.value.litres },
+          made: { program: solved.value.program, dosedG: sim.dosedG, litres: solved.value.litres },
         };
       });
   }, [kitchen.data, batches.data, book, tables]);

@@ -7,9 +7,10 @@ import type { RunningClock } from './onBatches.ts';
 const BEFORE_THE_BOIL_MS = 5 * 60_000;
 
 /** What is to be done now, said with the alarm: "turn the flame down". */
-function thenDo(next: Step | null): string {
+function thenDo(next: Step | null, now: RunningClock['stepKind']): string {
   if (!next) return '';
-  const exact = next.kind === 'boil' ? `then.boil.${next.level}` : `then.${next.kind}`;
+  const onFire = now === 'heat' || now === 'boil';
+  const exact = next.kind === 'boil' ? `then.boil.${next.level}` : `then.${next.kind}${onFire ? '' : '.off'}`;
   const code = has(exact) ? exact : `then.${next.kind}`;
   return has(code) ? `, ${say(code)}` : '';
 }
@@ -27,7 +28,7 @@ export function momentsOf(clock: RunningClock): AlarmMoment[] {
         urgency,
       });
   };
-  const then = thenDo(clock.next);
+  const then = thenDo(clock.next, clock.stepKind);
   const { limitMs } = clock;
   // Past its limit nothing is at its best, and nobody is led on as if it were.
   const inTime = (atMs: number) => limitMs === null || atMs < limitMs;

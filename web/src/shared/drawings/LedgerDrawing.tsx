@@ -21,7 +21,10 @@ const keyOf = (row: LedgerRow): string => `${row.code}-${row.lineId ?? ''}`;
 
 function label(row: LedgerRow, side: Side, itemOf: (lineId: string) => string): string {
   if (row.code === 'measured') return say(`flow.measured.${side}`);
-  return say(`flow.${row.code}`, { item: row.lineId ? sayItem(itemOf(row.lineId)) : '' });
+  const item = row.itemId ?? (row.lineId ? itemOf(row.lineId) : null);
+  const name = item ? sayItem(item) : '';
+  const words = say(`flow.${row.code}`, { item: row.code === 'juice' ? name.toLowerCase() : name });
+  return row.state ? `${words}, ${say(`state.${row.state}`)}` : words;
 }
 
 /** Rows of both sides with words, biggest first, and what is left at the end. */

@@ -1,4 +1,11 @@
-import { type Composition, type Deed, scaleTrial, type Tables, volumeMl } from '@big-ladle/core';
+import {
+  type Composition,
+  type Deed,
+  FIRST_SOUR_ID,
+  scaleTrial,
+  type Tables,
+  volumeMl,
+} from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
@@ -18,14 +25,14 @@ export function CupTrial(props: {
 }) {
   const { drink, tables, into, onAdd } = props;
   const [cupMl, setCupMl] = useState(200);
-  const [itemId, setItemId] = useState('lime-juice');
+  const [itemId, setItemId] = useState(FIRST_SOUR_ID);
   const [amount, setAmount] = useState<number | null>(null);
   const liquid = tables.liquids.get(itemId);
   const sweetener = tables.sweeteners.get(itemId);
   const perMl = liquid?.densityGPerMl ?? 1;
   const scaled =
     amount && amount > 0
-      ? scaleTrial(cupMl, [{ itemId, massG: amount * perMl }], volumeMl(drink), drink)
+      ? scaleTrial(cupMl, [{ itemId, massG: amount * perMl }], volumeMl(drink), drink, tables)
       : null;
   const massG = scaled?.additions[0]?.massG ?? 0;
   return (

@@ -13,6 +13,7 @@ import {
   type Tables,
   takesWays,
   volumeMl,
+  waterPouredG,
 } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -60,7 +61,7 @@ export function PlannedBalance(props: {
   const nowId = program.lines.find((l) => l.id === sweet?.id)?.itemId;
   const prefers = useMemo(() => (nowId ? [nowId] : []), [nowId]);
   const extra = useMemo(() => {
-    const waterG = program.lines.reduce((sum, l) => sum + (l.itemId === 'water' ? l.massG : 0), 0);
+    const waterG = waterPouredG(program.lines, tables);
     const less = candidateOf(LESS_WATER, tables, kitchen, waterG * WATER_TO_SPARE);
     return less ? [less] : [];
   }, [program, tables, kitchen]);

@@ -3,9 +3,11 @@ import {
   expansion,
   HOT_C,
   type Kitchen,
+  MIXER_IDS,
   saysAlcohol,
   servedFacts,
   smallServings,
+  TAP_WATER_ID,
   type Tables,
   volumeMl,
 } from '@big-ladle/core';
@@ -25,8 +27,6 @@ import { grams, num, percent } from '../../../words/say.ts';
 /** Ice in a glass of 250 mL, g: none, some, a full glass; and what is served hot has none. */
 const ICE_G = { none: 0, some: 60, much: 120, hot: 0 } as const;
 const JUG_ML = 1500;
-/** What is poured to a drink in the glass; fizzy ones belong there and nowhere else. */
-const MIXERS = ['water', 'soda-water', 'ginger-beer', 'pineapple-juice', 'orange-juice', 'apple-juice'];
 
 export interface ServingWish {
   ice: keyof typeof ICE_G;
@@ -34,7 +34,7 @@ export interface ServingWish {
   /** Share of the glass that is mixer, before the ice. */
   mixerShare: number;
 }
-export const PLAINLY: ServingWish = { ice: 'none', mixerId: 'water', mixerShare: 0 };
+export const PLAINLY: ServingWish = { ice: 'none', mixerId: TAP_WATER_ID, mixerShare: 0 };
 
 /** A drink in the glass or the jug, as it is wished to be served. */
 export function servedAs(drink: Composition, wish: ServingWish, glassMl: number, tables: Tables) {
@@ -73,7 +73,7 @@ const Wishes = memo(function Wishes(props: {
         value={wish.mixerId}
         onChange={(e) => onWish({ ...wish, mixerId: e.target.value })}
       >
-        {MIXERS.filter((id) => tables.liquids.has(id)).map((id) => (
+        {MIXER_IDS.filter((id) => tables.liquids.has(id)).map((id) => (
           <MenuItem key={id} value={id}>
             {sayItem(id)}
           </MenuItem>

@@ -7,12 +7,14 @@ import {
   type Deed,
   dosesToCome,
   FIRST_SHARE,
+  FIRST_SOUR_ID,
   FIRST_SOUR_SHARE,
   type Keeping,
   type Kitchen,
   nextDose,
   sournessGPerL,
   sweetnessPct,
+  TAP_WATER_ID,
   type Tables,
   type Taste,
   volumeMl,
@@ -122,7 +124,7 @@ export function StepsByTaste(props: {
   const last = tastes.at(-1);
   // A hair above what is wanted nobody tastes.
   const tooFar = sweetnessPct(liquor) > wish.sweetPct * 1.02;
-  const back = tooFar ? waysBack(liquor, wish.sweetPct, limits.roomMl, 'lime-juice', tables) : [];
+  const back = tooFar ? waysBack(liquor, wish.sweetPct, limits.roomMl, FIRST_SOUR_ID, tables) : [];
   const keptDays = keptWith ? keptWith(null)?.sealedDays : undefined;
   return (
     <Panel title="By taste" testId="by-taste">
@@ -191,7 +193,10 @@ export function StepsByTaste(props: {
                 return (
                   <Row key={way.kind} label={`${volume(way.waterMl / 1000)} of water`}>
                     {litres(way.litres)}, {percent(way.strengthShare)} as strong
-                    {costInDays(keptDays, keptWith?.({ itemId: 'water', volumeMl: way.waterMl })?.sealedDays)}
+                    {costInDays(
+                      keptDays,
+                      keptWith?.({ itemId: TAP_WATER_ID, volumeMl: way.waterMl })?.sealedDays,
+                    )}
                     {!way.fits && ', more than there is room for'}
                   </Row>
                 );
@@ -210,7 +215,10 @@ export function StepsByTaste(props: {
                 return (
                   <Row key={way.kind} label={`take out ${volume(way.takenMl / 1000)}, fill up with water`}>
                     the litres stay; what is out is a base for later
-                    {costInDays(keptDays, keptWith?.({ itemId: 'water', volumeMl: way.waterMl })?.sealedDays)}
+                    {costInDays(
+                      keptDays,
+                      keptWith?.({ itemId: TAP_WATER_ID, volumeMl: way.waterMl })?.sealedDays,
+                    )}
                   </Row>
                 );
             }

@@ -7,11 +7,14 @@ import {
   type PlanDoc,
   type Recipe,
   type RecipeLine,
+  SOURING_IDS,
+  SWEET_FRUIT_IDS,
   sournessGPerL,
   swapSour,
   swapSweetener,
   sweetenWithFruit,
   type Tables,
+  traitsOf,
 } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -91,13 +94,10 @@ interface LineProps extends SwapProps {
 const nowOf = ({ line, instead }: LineProps): string =>
   instead.find((i) => i.lineId === line.id)?.itemId ?? line.itemId;
 
-/** Fruit that may sweeten in the place of sugar. */
-const SWEET_FRUIT = ['date-paste', 'pineapple-juice', 'apple-juice', 'orange-juice'];
-
 /** How much fruit it would take, and what that does to litres, body and keeping. */
 function FruitInstead(props: { base: Composition; target: number; tables: Tables }) {
   const { base, target, tables } = props;
-  const ways = SWEET_FRUIT.map((id) => ({ id, way: sweetenWithFruit(base, target, id, tables) }));
+  const ways = SWEET_FRUIT_IDS.map((id) => ({ id, way: sweetenWithFruit(base, target, id, tables) }));
   return (
     <Box component="details" sx={{ mt: 1 }} data-testid="fruit-instead">
       <Box component="summary" sx={{ cursor: 'pointer', minHeight: 32 }}>
@@ -186,7 +186,7 @@ function SweetSwap(props: LineProps & { target: number }) {
             : say('swap.dissolvesAny')}
           {swap.mostC !== null && ` ${say('swap.mostC', { temp: celsius(swap.mostC) })}`}
           {swap.colour && ` ${say(`swap.colour.${swap.colour}`)}`}
-          {itemId === 'honey' && ` ${say('swap.honey')}`}
+          {traitsOf([itemId], tables).has('honey') && ` ${say('swap.honey')}`}
           {swap.overCap && (
             <Box sx={{ color: role('caution'), fontWeight: 700 }}>
               {say('balance.binds.cap', { what: sayItem(itemId).toLowerCase() })}
@@ -208,9 +208,6 @@ function SweetSwap(props: LineProps & { target: number }) {
     </Box>
   );
 }
-
-/** What sours, each told beside the others: by acid, not by the count of fruit. */
-const AS_SOUR = ['lemon-juice', 'lime-juice', 'lemon-juice-bottled', 'tamarind-pulp', 'cider-vinegar'];
 
 function SourSwapChoice(props: LineProps) {
   const { line, tables, put, massOf } = props;
@@ -241,7 +238,7 @@ function SourSwapChoice(props: LineProps) {
       />
       <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem', mt: 0.5 }} data-testid="as-sour">
         As sour as {volume(ml / 1000)}:{' '}
-        {AS_SOUR.filter((id) => id !== itemId)
+        {SOURING_IDS.filter((id) => id !== itemId)
           .flatMap((id) => {
             const same = swapSour(itemId, ml, id, tables);
             if (!same) return [];

@@ -9,6 +9,7 @@ import {
   LESS_WATER,
   type Suggestion,
   type Tables,
+  traitsOf,
   volumeMl,
 } from '@big-ladle/core';
 import Box from '@mui/material/Box';
@@ -99,7 +100,10 @@ export function Ways(props: {
         const raw = s.parts.some(
           (p) => p.kind === 'fruit' || tables.liquids.get(p.id)?.treatment === 'rawJuice',
         );
-        const honey = s.parts.some((p) => p.id === 'honey');
+        const honey = traitsOf(
+          s.parts.map((p) => p.id),
+          tables,
+        ).has('honey');
         return (
           <Box
             key={`${s.way.code}${s.way.ids.join()}`}

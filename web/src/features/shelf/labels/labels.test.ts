@@ -183,11 +183,11 @@ describe('what stands on it', () => {
     colour: '#700',
     brix: 10,
     abvPct: 0,
-    sourGPerL: 6,
     strongGPerL: {},
-    marks: [],
+    tags: ['sweetened'],
     itemIds: ['hibiscus-dried', 'ginger-bruised', 'ginger-grated', 'water', 'sugar-cane-raw'],
     glass: {
+      servingMl: 250,
       sugarG: 20,
       freeSugarG: 20,
       addedSugarG: 20,
@@ -234,9 +234,9 @@ describe('what stands on it', () => {
   });
   it('sweetened or not, alcohol with its figure, lot, for whom', () => {
     expect(set_().under).toBe('sweetened');
-    expect(set_({ marks: ['noAddedSugar'] }).under).toBe('no added sugar');
+    expect(set_({ tags: ['noAddedSugar'] }).under).toBe('no added sugar');
     const rum = set_({
-      marks: ['alcohol'],
+      tags: ['alcohol'],
       abvPct: 4.2,
       lot: { id: 'a', kind: 'spirits', name: 'With spirits' },
       forWhom: 'No. 14',
@@ -245,7 +245,7 @@ describe('what stands on it', () => {
     expect(rum.name).toBe('Deep calyx & ginger, with spirits');
     expect(rum.under).toContain('for No. 14');
     expect(rum.cautions).toContain('not for children');
-    expect(set_({ marks: ['honey'] }).cautions).toContain('never under one year');
+    expect(set_({ tags: ['honey'] }).cautions).toContain('never under one year');
   });
   it('a small glass a day: until the jar is empty, or its date comes first', () => {
     // 720 mL by 60 mL a day: twelve days; the date comes after six.

@@ -3,15 +3,18 @@ import {
   type BottleItem,
   type BottleLife,
   cautionsOf,
-  cautionTags,
   DAY_MS,
+  isWater,
   keepDate,
   type LeftoverItem,
   type LeftoverLife,
   lastWholeDay,
   saysAlcohol,
   smallServings,
+  TAP_WATER_ID,
   type Tables,
+  type Trait,
+  traitsOf,
 } from '@big-ladle/core';
 import { sayDrink, sayItem } from '../../../words/names.ts';
 import { dayOf, days, grams, num, say } from '../../../words/say.ts';
@@ -38,15 +41,32 @@ function until(life: BottleLife | LeftoverLife, verb: 'Drink' | 'Use', { zone, n
 /** What must not be kept gets no label: it is not to stand somewhere with a date on it. */
 const NO_LABEL = 'Not to be kept';
 
-/** What is in it, each by its plain name once, in the order in which it went in. */
+/** What harms somebody stands first: there may not be room for everything. */
+const SAID_FIRST: readonly Trait[] = [
+  'nut',
+  'allergen',
+  'milk',
+  'coconut',
+  'honey',
+  'grapefruit',
+  'spirit',
+  'caffeine',
+];
+const isSaidFirst = (id: string, tables: Tables): boolean => {
+  const traits = traitsOf([id], tables);
+  return SAID_FIRST.some((trait) => traits.has(trait));
+};
+
+/** What is in it, each by its plain name once, in the order in which it went in, but what harms somebody first. */
 const containsOf = (itemIds: readonly string[], tables: Tables): string =>
   [
     ...new Set(
       itemIds
-        .filter((id) => id !== 'water')
+        .filter((id) => !isWater(tables, id))
+        .sort((a, b) => Number(isSaidFirst(b, tables)) - Number(isSaidFirst(a, tables)))
         .map((id) => (tables.ingredients.get(id)?.name ?? sayItem(id)).toLowerCase()),
     ),
-  ].join(', ') || 'water';
+  ].join(', ') || sayItem(TAP_WATER_ID).toLowerCase();
 
 export interface Printed {
   zone: string;
@@ -62,9 +82,7 @@ export interface Printed {
 export function bottleLabel(facts: BottleItem, life: BottleLife, to: Printed): LabelText {
   const { zone, origin, tables } = to;
   const { bottle } = facts;
-  const rows = cautionsOf(
-    cautionTags({ marks: facts.marks, itemIds: facts.itemIds, sourGPerL: facts.sourGPerL, tables }),
-  ).filter((row) => row.onLabel);
+  const rows = cautionsOf(new Set(facts.tags)).filter((row) => row.onLabel);
   const cautions = audienceOf(rows).map((a) => say(`audience.${a}`));
   const small = to.smallMlOf(facts.recipeId);
   const servings = small === null ? null : smallServings(bottle.volumeMl, small, 1);
@@ -75,7 +93,7 @@ export function bottleLabel(facts: BottleItem, life: BottleLife, to: Printed): L
     itemId: facts.itemId,
     name: `${sayDrink(facts.recipeId, facts.drinkName)}${facts.lot ? `, ${facts.lot.name.toLowerCase()}` : ''}`,
     under: [
-      facts.marks.includes('noAddedSugar') ? 'no added sugar' : 'sweetened',
+      facts.tags.includes('noAddedSugar') ? 'no added sugar' : 'sweetened',
       facts.forWhom ? `for ${facts.forWhom}` : null,
       life.own?.longer ? 'date by the maker’s own rule' : null,
     ]

@@ -1,0 +1,34 @@
+import { type StrongShare, startOfToday, strongShares } from '@big-ladle/core';
+import Box from '@mui/material/Box';
+import { role } from '../theme/theme.ts';
+import { grams, percent, say } from '../words/say.ts';
+import { useUse } from './queries.ts';
+
+/** How much of a moderate day each strong herb is: "12 g of ginger, 60 % of a moderate day". */
+export const sharesText = (shares: readonly StrongShare[]): string =>
+  shares
+    .map((s) => `${grams(s.massG)} of ${say(`strong.${s.marker}`)}, ${percent(s.share)} of a moderate day`)
+    .join('; ');
+
+/** Strong herbs in all that was poured today, for one person who drank it. */
+export function useStrongToday(zone: string, nowMs: number): StrongShare[] {
+  const { data } = useUse(startOfToday(nowMs, zone));
+  const total: Record<string, number> = {};
+  for (const u of data?.use ?? [])
+    for (const [marker, massG] of Object.entries(u.strongG)) total[marker] = (total[marker] ?? 0) + massG;
+  return strongShares(total);
+}
+
+/** The same, said where a glass is poured. */
+export function StrongToday({ zone, nowMs }: { zone: string; nowMs: number }) {
+  const shares = useStrongToday(zone, nowMs);
+  if (shares.length === 0) return null;
+  return (
+    <Box
+      data-testid="strong-today"
+      sx={{ mt: 1, color: role(shares[0]!.share > 1 ? 'caution' : 'inkMuted') }}
+    >
+      Poured today, in all the draw of {sharesText(shares)} for one person. {say('audience.defer')}
+    </Box>
+  );
+}

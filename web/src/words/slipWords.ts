@@ -1,0 +1,28 @@
+import type { Slip } from '@big-ladle/core';
+import { duration, grams, litres, say } from './say.ts';
+
+/**
+ * A slip, asked about: what was said, and what is usual.
+ * @param forL the litres that an amount is for.
+ */
+export function saySlip(slip: Slip, forL: number): string {
+  switch (slip.kind) {
+    case 'much':
+    case 'little':
+      return say(`slip.${slip.kind}`, {
+        amount: grams(slip.massG),
+        litres: litres(forL),
+        low: grams(slip.lowG),
+        high: grams(slip.highG),
+      });
+    case 'long':
+    case 'short':
+      return say(`slip.${slip.kind}`, {
+        minutes: duration(slip.minutes),
+        low: duration(slip.lowMin),
+        high: duration(slip.highMin),
+      });
+    case 'lossUnexplained':
+      return say('slip.lossUnexplained', { lost: litres(slip.lostL), most: litres(slip.mostL) });
+  }
+}
