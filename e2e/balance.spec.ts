@@ -193,15 +193,15 @@ test('three lots, one with spirits: each with its marks, its bottles and its dat
 
   await expect(page).toHaveURL(/shelf/);
   const { items } = await server.api<{
-    items: { facts: { lot?: { kind: string }; marks: string[]; glass: { addedSugarG: number } } }[];
+    items: { facts: { lot?: { kind: string }; tags: string[]; glass: { addedSugarG: number } } }[];
   }>('GET', '/items');
   const byKind = (kind: string | undefined) => items.filter((i) => i.facts.lot?.kind === kind);
   expect(byKind('plain').length).toBeGreaterThan(0);
   expect(byKind('spirits').length).toBeGreaterThan(0);
   expect(byKind(undefined).length).toBeGreaterThan(0);
-  for (const item of byKind('spirits')) expect(item.facts.marks).toContain('alcohol');
+  for (const item of byKind('spirits')) expect(item.facts.tags).toContain('alcohol');
   for (const item of byKind('plain')) {
-    expect(item.facts.marks).not.toContain('alcohol');
+    expect(item.facts.tags).not.toContain('alcohol');
     expect(item.facts.glass.addedSugarG).toBe(0);
   }
   for (const item of byKind(undefined)) expect(item.facts.glass.addedSugarG).toBeGreaterThan(5);

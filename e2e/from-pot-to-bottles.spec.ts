@@ -46,6 +46,8 @@ test('from an empty kitchen to dated bottles, with the mouse', { tag: '@dates' }
   await page.getByTestId('done').click();
 
   await expect(page.getByRole('heading', { name: 'Bring to the boil' })).toBeVisible();
+  // Dangers stand open, the rest is one tap away.
+  await page.getByTestId('guidance-more').click();
   await expect(page.getByTestId('guidance')).toContainText('Stay by the pot');
   await server.pass(38);
   await page.getByRole('button', { name: 'It boils now' }).click();
@@ -89,6 +91,7 @@ test('from an empty kitchen to dated bottles, with the mouse', { tag: '@dates' }
 
   // Bottle.
   await expect(page.getByRole('heading', { name: 'Bottle', exact: true })).toBeVisible();
+  await page.getByTestId('guidance-more').click();
   await expect(page.getByTestId('guidance')).toContainText('Not for the shelf');
   await expect(page.getByTestId('bottle-left')).toContainText('bottles take');
   await page.getByRole('button', { name: 'Bottled, onto the cold shelf' }).click();

@@ -12,6 +12,7 @@ import {
   type PlanDoc,
   SHIPPED_TABLES,
   solvePlanDoc,
+  type Tables,
   unwrap,
 } from '@big-ladle/core';
 import { type BrowserContext, test as base, expect, type Page } from '@playwright/test';
@@ -168,12 +169,14 @@ export async function begun(
   recipe = BOOK[0]!,
   choices: Partial<PlanDoc['choices']> = {},
   kitchen: Kitchen = KITCHEN,
+  tables: Tables = SHIPPED_TABLES,
 ): Promise<void> {
-  await server.api('PUT', '/kitchen', { version: 0, kitchen });
+  const { version } = await server.api<{ version: number }>('GET', '/kitchen');
+  await server.api('PUT', '/kitchen', { version, kitchen });
   const usual = planFor(9, methodId, recipe);
   const plan = { ...usual, choices: { ...usual.choices, ...choices } };
   await server.api('POST', '/batches', { id: 'batch', plan });
-  const { program } = unwrap(solvePlanDoc(plan, BOOK, kitchen, SHIPPED_TABLES));
+  const { program } = unwrap(solvePlanDoc(plan, [...BOOK, recipe], kitchen, tables));
   let seq = 0;
   const event = (kind: string, body: object, atMs: number) => ({
     id: `setup-${++seq}`,

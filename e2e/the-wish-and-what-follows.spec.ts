@@ -85,7 +85,7 @@ test('the four questions, and which limit set the size', async ({ page, server }
   await page.getByLabel('A glass').fill('250');
   await expect(page.getByTestId('wish-now')).toHaveText('5.0 L in bottles');
   await page.getByRole('button', { name: 'Use up what I have' }).click();
-  await page.getByLabel('Grams I have').fill('200');
+  await page.getByTestId('use-up-amount').fill('200');
   await expect(page.getByTestId('limit')).toContainText('What you have set the size');
   await expect(page.getByTestId('wish-now')).toHaveText('6.0 L in bottles');
 });

@@ -1,0 +1,186 @@
+import {
+  BOOK,
+  customRow,
+  type Label,
+  type Recipe,
+  SHIPPED_TABLES,
+  withCustom,
+  withLabels,
+} from '@big-ladle/core';
+import type { Page } from '@playwright/test';
+import { begun, expect, KITCHEN, type KitchenServer, test } from './kitchenServer.ts';
+
+const base = BOOK.find((r) => r.id === 'deep-calyx-ginger')!;
+const mine = (name: string, change: (line: Recipe['lines'][number]) => Recipe['lines'][number]): Recipe => ({
+  ...base,
+  id: 'mine',
+  version: 1,
+  name,
+  methods: ['straightBoil'],
+  lines: base.lines.map(change),
+});
+
+/** Ends what is open before the bottles, a second each. */
+async function toTheBottles(server: KitchenServer, from: string): Promise<void> {
+  const { batch } = await server.api<{
+    batch: { pins: { program: { steps: { id: string; kind: string }[] } } };
+  }>('GET', '/batches/batch');
+  const { steps } = batch.pins.program;
+  const open = steps.slice(
+    steps.findIndex((s) => s.kind === from),
+    steps.findIndex((s) => s.kind === 'bottle'),
+  );
+  await server.api('POST', '/events', {
+    events: open.map(({ id }, i) => ({
+      id: `end-${id}`,
+      stream: { kind: 'batch', id: 'batch' },
+      v: 1,
+      atMs: server.nowMs() - (open.length - i) * 1000,
+      deviceId: 'other',
+      deviceSeq: i + 1,
+      kind: 'stepEnded',
+      body: { stepId: id },
+    })),
+  });
+}
+
+/** Fills the bottles at the stove and opens the page of the first. */
+async function fillAndOpen(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Bottled, onto the cold shelf' }).click();
+  await page.getByTestId('bottle').first().getByRole('link').click();
+  await expect(page.getByTestId('contains')).toBeVisible();
+}
+const labelSheet = async (page: Page, server: KitchenServer) => {
+  await page.goto(`${server.url}/shelf/labels?batch=batch`);
+  return page.getByTestId('sheet').first();
+};
+
+test('a product that is like honey: never under one year, from the recipe to the label', async ({
+  page,
+  server,
+}) => {
+  test.slow();
+  const acacia: Label = {
+    id: 'acacia',
+    name: 'Hill flower jar',
+    like: 'honey',
+    sugarPer100: 80,
+    brix: null,
+    taGPerL: null,
+    abvPct: null,
+    sweetened: false,
+  };
+  const kitchen = { ...KITCHEN, labels: [acacia] };
+  await server.api('PUT', '/kitchen', { version: 0, kitchen });
+  const recipe = mine('Hill red', (l) => (l.kind === 'sweetener' ? { ...l, itemId: 'acacia' } : l));
+  await server.api('POST', '/recipes', { recipe });
+  await begun(
+    server,
+    'sweeten',
+    'straightBoil',
+    recipe,
+    {},
+    kitchen,
+    withLabels(SHIPPED_TABLES, kitchen.labels),
+  );
+  await page.goto(`${server.url}/drinks/mine`);
+  await expect(page.getByTestId('who')).toContainText('never for a child under one year');
+  await page.goto(`${server.url}/batches/batch/stove`);
+  await expect(page.getByTestId('guidance')).toContainText('Honey never for a child under one year');
+  await page.getByTestId('dose').click();
+  await page.getByRole('button', { name: 'about right' }).click();
+  await toTheBottles(server, 'sweeten');
+  await expect(page.getByTestId('guidance')).toContainText('Honey never for a child under one year');
+  await fillAndOpen(page);
+  await expect(page.getByTestId('marks')).toContainText('never under one year');
+  const sheet = await labelSheet(page, server);
+  await expect(sheet).toContainText('never under one year');
+  await expect(sheet).toContainText('hill flower jar');
+});
+
+test('an ingredient of the cook’s own that people are allergic to: asked, and said to the last', async ({
+  page,
+  server,
+}) => {
+  test.slow();
+  const facts = {
+    id: 'own-moonroot',
+    name: 'Moonroot',
+    role: 'aromatic' as const,
+    dried: false,
+    answers: {
+      milk: false,
+      garlic: false,
+      live: false,
+      lowAcid: false,
+      honey: false,
+      nut: true,
+      allergen: false,
+      burns: false,
+      caffeine: false,
+      medicines: false,
+    },
+  };
+  await server.api('PUT', `/ingredients/${facts.id}`, facts);
+  const recipe = mine('Moon red', (l) => (l.itemId.startsWith('ginger-') ? { ...l, itemId: facts.id } : l));
+  await server.api('POST', '/recipes', { recipe });
+  await begun(
+    server,
+    'bottle',
+    'straightBoil',
+    recipe,
+    {},
+    KITCHEN,
+    withCustom(SHIPPED_TABLES, [customRow(facts)]),
+  );
+  await page.goto(`${server.url}/drinks/mine`);
+  await expect(page.getByTestId('who')).toContainText('it has nuts in it');
+  await expect(page.getByTestId('who')).not.toContainText('Honey');
+  await page.goto(`${server.url}/batches/batch/stove`);
+  await expect(page.getByTestId('guidance')).toContainText('people are allergic to');
+  await fillAndOpen(page);
+  await expect(page.getByTestId('marks')).toContainText('with nuts');
+  await expect(await labelSheet(page, server)).toContainText('ask about allergies');
+});
+
+test('juice pressed raw in the batch: raw on the recipe, where it goes in, on bottle and label', async ({
+  page,
+  server,
+}) => {
+  test.slow();
+  const recipe = BOOK.find((r) => r.id === 'calyx-pineapple')!;
+  await begun(server, 'mix', 'straightBoil', recipe, { fruit: 'raw' });
+  await page.goto(`${server.url}/drinks/${recipe.id}`);
+  await expect(page.getByTestId('who')).toContainText('Raw in part: not in pregnancy');
+  await page.goto(`${server.url}/batches/batch/stove`);
+  await page.getByTestId('guidance-more').click();
+  await expect(page.getByTestId('guidance')).toContainText(
+    'What goes in raw sets the life of the whole drink',
+  );
+  await toTheBottles(server, 'mix');
+  await page.getByTestId('guidance-more').click();
+  await expect(page.getByTestId('guidance')).toContainText('not for pregnancy, under fives');
+  await fillAndOpen(page);
+  await expect(page.getByTestId('marks')).toContainText('raw in part');
+  await expect(await labelSheet(page, server)).toContainText(/not for the old or ?weakened/);
+});
+
+test('shots of root and turmeric: by their own small glass, poured and counted', async ({ page, server }) => {
+  test.slow();
+  const recipe = BOOK.find((r) => r.id === 'root-lemon-shots')!;
+  await begun(server, 'bottle', 'rawBlend', recipe);
+  await page.goto(`${server.url}/drinks/${recipe.id}`);
+  await expect(page.getByTestId('who')).toContainText('Short of iron');
+  await page.goto(`${server.url}/batches/batch/stove`);
+  await page.getByTestId('guidance-more').click();
+  await expect(page.getByTestId('guidance')).toContainText('a small glass a day');
+  await expect(page.getByTestId('guidance')).toContainText('some days without it');
+  await fillAndOpen(page);
+  await expect(page.getByTestId('strong')).toContainText('A glass of 60 mL');
+  await page.getByRole('button', { name: 'A glass poured' }).click();
+  await expect(page.getByTestId('history')).toContainText('60 mL');
+  await expect(page.getByTestId('strong-today')).toContainText('of a moderate day');
+  await page.getByTestId('guidance-more').click();
+  await expect(page.getByTestId('guidance')).toContainText('It is not a cleansing');
+  await expect(await labelSheet(page, server)).toContainText('A small glass of 60 mL a day');
+});
