@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { BOOK } from '@big-ladle/core';
-import { begun, expect, KITCHEN, type KitchenServer, planFor, test } from './kitchenServer.ts';
+import { begun, expect, KITCHEN, planFor, test, toTheBottles } from './kitchenServer.ts';
 import { readPdf } from './pdf.ts';
 
 /** Peel and core in water: nothing shows it to be acid. */
@@ -15,31 +15,6 @@ const LITRES = [
     count: 14,
   },
 ];
-
-/** Ends the steps from one on up to the bottling, a second each. */
-async function toTheBottles(server: KitchenServer, isFirst: (kind: string) => boolean): Promise<void> {
-  const { batch } = await server.api<{
-    batch: { pins: { program: { steps: { id: string; kind: string }[] } } };
-  }>('GET', '/batches/batch');
-  const { steps } = batch.pins.program;
-  const from = steps.findIndex((s) => isFirst(s.kind));
-  const open = steps.slice(
-    from,
-    steps.findIndex((s) => s.kind === 'bottle'),
-  );
-  await server.api('POST', '/events', {
-    events: open.map(({ id }, i) => ({
-      id: `end-${id}`,
-      stream: { kind: 'batch', id: 'batch' },
-      v: 1,
-      atMs: server.nowMs() - (open.length - i) * 1000,
-      deviceId: 'other',
-      deviceSeq: i + 1,
-      kind: 'stepEnded',
-      body: { stepId: id },
-    })),
-  });
-}
 
 test('a steep on the counter past its limit: called at the stove, no date, no label', {
   tag: '@dates',

@@ -211,6 +211,31 @@ export async function begun(
   await server.api('POST', '/events', { events });
 }
 
+/** Ends the steps from one on up to the bottling, a second each. */
+export async function toTheBottles(server: KitchenServer, isFirst: (kind: string) => boolean): Promise<void> {
+  const { batch } = await server.api<{
+    batch: { pins: { program: { steps: { id: string; kind: string }[] } } };
+  }>('GET', '/batches/batch');
+  const { steps } = batch.pins.program;
+  const from = steps.findIndex((s) => isFirst(s.kind));
+  const open = steps.slice(
+    from,
+    steps.findIndex((s) => s.kind === 'bottle'),
+  );
+  await server.api('POST', '/events', {
+    events: open.map(({ id }, i) => ({
+      id: `end-${id}`,
+      stream: { kind: 'batch', id: 'batch' },
+      v: 1,
+      atMs: server.nowMs() - (open.length - i) * 1000,
+      deviceId: 'other',
+      deviceSeq: i + 1,
+      kind: 'stepEnded',
+      body: { stepId: id },
+    })),
+  });
+}
+
 /** In a page: the device's clock agrees with the kitchen's, whatever the machine's says. */
 function shiftClock(shiftMs: number): void {
   const Machine = Date;

@@ -8,7 +8,7 @@ import {
   withLabels,
 } from '@big-ladle/core';
 import type { Page } from '@playwright/test';
-import { begun, expect, KITCHEN, type KitchenServer, test } from './kitchenServer.ts';
+import { begun, expect, KITCHEN, type KitchenServer, test, toTheBottles } from './kitchenServer.ts';
 
 const base = BOOK.find((r) => r.id === 'deep-calyx-ginger')!;
 const mine = (name: string, change: (line: Recipe['lines'][number]) => Recipe['lines'][number]): Recipe => ({
@@ -19,30 +19,6 @@ const mine = (name: string, change: (line: Recipe['lines'][number]) => Recipe['l
   methods: ['straightBoil'],
   lines: base.lines.map(change),
 });
-
-/** Ends what is open before the bottles, a second each. */
-async function toTheBottles(server: KitchenServer, from: string): Promise<void> {
-  const { batch } = await server.api<{
-    batch: { pins: { program: { steps: { id: string; kind: string }[] } } };
-  }>('GET', '/batches/batch');
-  const { steps } = batch.pins.program;
-  const open = steps.slice(
-    steps.findIndex((s) => s.kind === from),
-    steps.findIndex((s) => s.kind === 'bottle'),
-  );
-  await server.api('POST', '/events', {
-    events: open.map(({ id }, i) => ({
-      id: `end-${id}`,
-      stream: { kind: 'batch', id: 'batch' },
-      v: 1,
-      atMs: server.nowMs() - (open.length - i) * 1000,
-      deviceId: 'other',
-      deviceSeq: i + 1,
-      kind: 'stepEnded',
-      body: { stepId: id },
-    })),
-  });
-}
 
 /** Fills the bottles at the stove and opens the page of the first. */
 async function fillAndOpen(page: Page): Promise<void> {
@@ -89,7 +65,7 @@ test('a product that is like honey: never under one year, from the recipe to the
   await expect(page.getByTestId('guidance')).toContainText('Honey never for a child under one year');
   await page.getByTestId('dose').click();
   await page.getByRole('button', { name: 'about right' }).click();
-  await toTheBottles(server, 'sweeten');
+  await toTheBottles(server, (kind) => kind === 'sweeten');
   await expect(page.getByTestId('guidance')).toContainText('Honey never for a child under one year');
   await fillAndOpen(page);
   await expect(page.getByTestId('marks')).toContainText('never under one year');
@@ -157,7 +133,7 @@ test('juice pressed raw in the batch: raw on the recipe, where it goes in, on bo
   await expect(page.getByTestId('guidance')).toContainText(
     'What goes in raw sets the life of the whole drink',
   );
-  await toTheBottles(server, 'mix');
+  await toTheBottles(server, (kind) => kind === 'mix');
   await page.getByTestId('guidance-more').click();
   await expect(page.getByTestId('guidance')).toContainText('not for pregnancy, under fives');
   await fillAndOpen(page);

@@ -87,7 +87,7 @@ export {
   shoppingList,
   wholeFruit,
 } from './compare/shopping.ts';
-export { amountSlip, measuredLossSlip, type Slip, timeSlip } from './compare/slips.ts';
+export { amountSlip, measuredLossSlip, planSlips, type Slip, timeSlip } from './compare/slips.ts';
 export { type ToolCounts, toolCounts } from './compare/toolCounts.ts';
 // exchange
 export { amountsIn, lengthIn } from './exchange/amounts.ts';

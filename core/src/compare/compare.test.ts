@@ -19,7 +19,7 @@ import { unwrap } from '../units/result.ts';
 import { compareMethods, drawsOf } from './methods.ts';
 import { overviewOf } from './overview.ts';
 import { shoppingList } from './shopping.ts';
-import { amountSlip, measuredLossSlip, timeSlip } from './slips.ts';
+import { amountSlip, measuredLossSlip, planSlips, timeSlip } from './slips.ts';
 import { toolCounts } from './toolCounts.ts';
 
 const calyx = BOOK[0]!;
@@ -330,6 +330,17 @@ describe('tools, overviews and slips', () => {
     expect(timeSlip('boil', 600)).toMatchObject({ kind: 'long' });
     expect(timeSlip('steep', 1)).toMatchObject({ kind: 'short' });
     expect(timeSlip('boil', 20)).toBeNull();
+  });
+  it('asks about nothing in a shipped drink, whichever way it is made, and about ten times the cloves', () => {
+    for (const recipe of BOOK)
+      for (const methodId of recipe.methods) {
+        const { program, sim } = made(recipe.id, methodId, {}, 5);
+        const litres = volumeMl(sim.vessels[BOTTLES]!.liquor) / 1000;
+        expect(planSlips(program, litres, TABLES), `${recipe.id} ${methodId}`).toEqual([]);
+      }
+    const { program } = made('deep-calyx-ginger', 'straightBoil', {}, 5);
+    const lines = program.lines.map((l) => (l.itemId === 'clove-whole' ? { ...l, massG: 10 * l.massG } : l));
+    expect(planSlips({ lines }, 5, TABLES)).toMatchObject([{ kind: 'much', itemId: 'clove-whole' }]);
   });
   it('asks about a measure that flame and solids cannot explain, and about no honest one', () => {
     const { sim } = made('deep-calyx-ginger', 'straightBoil');

@@ -47,6 +47,17 @@ export function amountSlip(
   return massG < lowG / FAR / 2 ? { kind: 'little', itemId, massG, lowG, highG } : null;
 }
 
+/** Amounts of a plan that are far outside what is usual, each thing once however many lines have it. */
+export function planSlips(
+  program: { lines: readonly { itemId: string; massG: number }[] },
+  litres: number,
+  tables: Tables,
+): Slip[] {
+  const grams = new Map<string, number>();
+  for (const line of program.lines) grams.set(line.itemId, (grams.get(line.itemId) ?? 0) + line.massG);
+  return [...grams].flatMap(([itemId, massG]) => amountSlip(itemId, massG, litres, tables) ?? []);
+}
+
 /** Minutes in which a step is usually done. Source: the methods of the book, and half or twice of them. */
 const USUAL_MINUTES: Partial<Record<OwnStepKind, readonly [low: number, high: number]>> = {
   boil: [1, 120],

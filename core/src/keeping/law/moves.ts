@@ -29,6 +29,9 @@ type Move = (course: Course, r: Random) => Omit<Pair, 'name'> | null;
 
 const PROTECTS: ReadonlySet<Step['kind']> = new Set(['heat', 'boil', 'cool', 'chill', 'wash']);
 const HEATS: ReadonlySet<Step['kind']> = new Set(['heat', 'boil']);
+/** Steps in which something is drawn, and how long hardly anything is yet, minutes. */
+const DRAWS: ReadonlySet<Step['kind']> = new Set(['heat', 'boil', 'steep', 'soak']);
+const FIRST_MIN = 2;
 const ON_TABLE: ReadonlySet<Step['kind']> = new Set(['mix', 'sweeten', 'bottle']);
 const withAt = <T>(list: readonly T[], index: number, value: T): T[] =>
   list.map((v, i) => (i === index ? value : v));
@@ -284,15 +287,15 @@ export const MOVES: Record<string, Move> = {
     };
   },
   'a reading before the draw': (course, r) => {
-    const steep = r.pick(
-      stepsOf(course, (s) => s.kind === 'steep' || s.kind === 'soak' || s.kind === 'boil'),
-    );
+    // At the very beginning of what draws: later all may be drawn, and it is the same evidence, only earlier.
+    const [first] = stepsOf(course, (s) => DRAWS.has(s.kind));
     const at = last(course);
-    if (steep === undefined || course.lengths[at]! < 1) return null;
+    if (first === undefined || course.lengths[first]! < 1 || course.lengths[at]! < 1) return null;
+    const when = Math.min(0.9, FIRST_MIN / course.lengths[first]!) * r.next();
     const reading: Reading = { what: 'pH', pH: r.between(2.9, 4.2), by: 'meter', calibrated: true };
     return {
       safer: withExtras(course, read(course, at, 0.8, reading)),
-      riskier: withExtras(course, read(course, steep, r.next() * 0.9, reading)),
+      riskier: withExtras(course, read(course, first, when, reading)),
       draws: true,
       reads: true,
     };

@@ -27,7 +27,7 @@ export const FINISHING_ROWS: readonly GuidanceRow[] = [
   { code: 'mix.settles', severity: 'hint', at: ['combine', 'mix', 'bottle'], when: ['powder'] },
   { code: 'mix.lowAcid', severity: 'caution', at: ['mix', 'blend', 'combine'], when: ['lowAcid'] },
   { code: 'pair.vinegar', severity: 'hint', at: ['mix', 'combine'], when: ['vinegar'] },
-  { code: 'spirit.keepsNot', severity: 'caution', at: ['mix', 'fortify', 'bottle'], when: ['spirit'] },
+  { code: 'spirit.keepsNot', severity: 'caution', at: ['mix', 'fortify', 'bottle', 'choose'], when: ['spirit'] },
 
   { code: 'sweeten.moment', severity: 'hint', kind: 'choice', at: ['sweeten'], when: [] },
   { code: 'sweeten.cold', severity: 'hint', at: ['sweeten'], when: [], only: 'coldCrystals' },
@@ -57,7 +57,7 @@ export const FINISHING_ROWS: readonly GuidanceRow[] = [
   { code: 'bottle.reused', severity: 'check', at: ['bottle'], when: [] },
   { code: 'bottle.gas', severity: 'caution', at: ['bottle'], when: [] },
   { code: 'bottle.sterilise', severity: 'hint', at: ['bottle'], when: [], only: 'wasClean' },
-  { code: 'bottle.plainKeeps', severity: 'hint', at: ['bottle'], when: ['noAddedSugar'] },
+  { code: 'bottle.plainKeeps', severity: 'hint', at: ['bottle', 'choose'], when: ['noAddedSugar'] },
   { code: 'bottle.ahead', severity: 'hint', at: ['bottle', 'choose'], when: [] },
   { code: 'shot.small', severity: 'caution', at: ['bottle', 'serve'], when: ['concentrated'] },
   { code: 'shot.restDays', severity: 'caution', at: ['bottle', 'serve'], when: ['concentrated'] },

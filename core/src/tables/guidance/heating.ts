@@ -22,7 +22,7 @@ export const HEATING_ROWS: readonly GuidanceRow[] = [
   {
     code: 'rice.ferment',
     severity: 'caution',
-    at: ['combine', 'steep', 'bottle'],
+    at: ['combine', 'steep', 'bottle', 'choose'],
     when: ['folkPreservative'],
   },
   { code: 'herb.offHeat', severity: 'check', at: ['combine', 'steep'], when: ['tenderHerb'] },
