@@ -107,18 +107,18 @@ const withRows = (course: Course, change: (row: IngredientRow) => IngredientRow)
 /** How often each is tried, where it is not twice: those that nearly always decide something more often. */
 export const WEIGHTS: Readonly<Record<string, number>> = {
   'a protective step skipped': 5,
-  'warm hours more before the bottles': 8,
+  'warm hours more before the bottles': 10,
   'acid that is not raw left out': 3,
   'acid that is not raw later': 1,
   'a part that is raw and not acid more': 1,
   'a part with less acid': 1,
-  'a part with more alkali': 3,
+  'a part with more alkali': 2,
   'a warmer fridge': 7,
   'a reading before what came after it': 4,
   'a reading with a greater error': 1,
   'something unknown for something known': 4,
   'a question that nobody answered': 1,
-  'longer on the table': 12,
+  'longer on the table': 14,
   'opened earlier': 1,
 };
 
