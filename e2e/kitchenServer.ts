@@ -218,16 +218,23 @@ export async function toTheBottles(server: KitchenServer, isFirst: (kind: string
   }>('GET', '/batches/batch');
   const { steps } = batch.pins.program;
   const from = steps.findIndex((s) => isFirst(s.kind));
-  const open = steps.slice(
-    from,
-    steps.findIndex((s) => s.kind === 'bottle'),
+  await endSteps(
+    server,
+    steps.slice(
+      from,
+      steps.findIndex((s) => s.kind === 'bottle'),
+    ),
   );
+}
+
+/** Another device ends some steps, a second each. */
+export async function endSteps(server: KitchenServer, steps: readonly { id: string }[]): Promise<void> {
   await server.api('POST', '/events', {
-    events: open.map(({ id }, i) => ({
+    events: steps.map(({ id }, i) => ({
       id: `end-${id}`,
       stream: { kind: 'batch', id: 'batch' },
       v: 1,
-      atMs: server.nowMs() - (open.length - i) * 1000,
+      atMs: server.nowMs() - (steps.length - i) * 1000,
       deviceId: 'other',
       deviceSeq: i + 1,
       kind: 'stepEnded',

@@ -8,7 +8,7 @@ import {
   withLabels,
 } from '@big-ladle/core';
 import type { Page } from '@playwright/test';
-import { begun, expect, KITCHEN, type KitchenServer, test, toTheBottles } from './kitchenServer.ts';
+import { begun, endSteps, expect, KITCHEN, type KitchenServer, test, toTheBottles } from './kitchenServer.ts';
 
 const base = BOOK.find((r) => r.id === 'deep-calyx-ginger')!;
 const mine = (name: string, change: (line: Recipe['lines'][number]) => Recipe['lines'][number]): Recipe => ({
@@ -159,4 +159,55 @@ test('shots of root and turmeric: by their own small glass, poured and counted',
   await page.getByTestId('guidance-more').click();
   await expect(page.getByTestId('guidance')).toContainText('It is not a cleansing');
   await expect(await labelSheet(page, server)).toContainText('A small glass of 60 mL a day');
+});
+
+test('asked with one tap: the water that nobody boils, how sweet the fruit is, what is laid out', async ({
+  page,
+  server,
+}) => {
+  test.slow();
+  const recipe = BOOK.find((r) => r.id === 'root-lemon-shots')!;
+  await begun(server, 'pick', 'rawBlend', recipe);
+  await page.goto(`${server.url}/batches/batch/stove`);
+  const layOut = page.getByTestId('lay-out');
+  await layOut.locator('summary').click();
+  await layOut.getByLabel(/A cloth or bag for this only/).check();
+  await page.reload();
+  await layOut.locator('summary').click();
+  await expect(layOut.getByLabel(/A cloth or bag for this only/)).toBeChecked();
+  // On to the blender, where the water goes in.
+  const { batch } = await server.api<{
+    batch: { pins: { program: { steps: { id: string; kind: string }[] } } };
+  }>('GET', '/batches/batch');
+  const { steps } = batch.pins.program;
+  await endSteps(
+    server,
+    steps.slice(
+      0,
+      steps.findIndex((s) => s.kind === 'blend'),
+    ),
+  );
+  const water = page.getByTestId('ask-water');
+  await water.getByRole('button', { name: 'from a well or spring' }).click();
+  await expect(water).toContainText('Boil it first');
+  await water.getByRole('button', { name: 'boiled and cooled' }).click();
+  await expect(water).not.toContainText('Boil it first');
+  await expect(water.getByRole('button', { name: 'boiled and cooled' })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
+  await endSteps(
+    server,
+    steps.slice(
+      steps.findIndex((s) => s.kind === 'blend'),
+      steps.findIndex((s) => s.kind === 'juice'),
+    ),
+  );
+  const fruit = page.getByTestId('ask-fruit');
+  await expect(fruit).toContainText('lemon');
+  await fruit.getByRole('button', { name: 'very ripe and sweet' }).click();
+  await expect(fruit.getByRole('button', { name: 'very ripe and sweet' })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
 });

@@ -260,7 +260,7 @@ export const EN: Readonly<Record<string, string>> = {
 
   'job.bottlesHot': 'wash the bottles and heat them',
   'job.bottlesClean': 'wash the bottles',
-  'job.squeeze': 'squeeze: {list}',
+  'job.squeeze': 'squeeze: {list}, then into the fridge',
   'job.ice': 'fetch the ice',
   'away.asleep': 'Asleep',
   'away.away': 'Away',

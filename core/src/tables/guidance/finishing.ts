@@ -27,7 +27,12 @@ export const FINISHING_ROWS: readonly GuidanceRow[] = [
   { code: 'mix.settles', severity: 'hint', at: ['combine', 'mix', 'bottle'], when: ['powder'] },
   { code: 'mix.lowAcid', severity: 'caution', at: ['mix', 'blend', 'combine'], when: ['lowAcid'] },
   { code: 'pair.vinegar', severity: 'hint', at: ['mix', 'combine'], when: ['vinegar'] },
-  { code: 'spirit.keepsNot', severity: 'caution', at: ['mix', 'fortify', 'bottle', 'choose'], when: ['spirit'] },
+  {
+    code: 'spirit.keepsNot',
+    severity: 'caution',
+    at: ['mix', 'fortify', 'bottle', 'choose'],
+    when: ['spirit'],
+  },
 
   { code: 'sweeten.moment', severity: 'hint', kind: 'choice', at: ['sweeten'], when: [] },
   { code: 'sweeten.cold', severity: 'hint', at: ['sweeten'], when: [], only: 'coldCrystals' },
