@@ -112,8 +112,8 @@ function judgeBoth(pair: Pair): [Judged, Judged] | null {
   if (!a || !b) return null;
   // A reading that is moved must have shown acid where it was.
   if (pair.reads && !isRead(a)) return null;
-  // Nothing was drawn after it where it stands now: it is the same evidence, and earlier.
-  if (pair.reads && isRead(b) && b.liquor.cooling.unsafeMin < a.liquor.cooling.unsafeMin) return null;
+  // Earlier it shows other hours to be acid than it does at the end: what it stands for later is what is compared.
+  if (pair.reads && b.liquor.cooling.unsafeMin < a.liquor.cooling.unsafeMin) return null;
   // Filled above 21 °C it goes on cooling in the bottle: an hour more in the open pot is an hour or more less there.
   if (pair.waits && a.liquor.tempC > KEEPING.firstStageToC) return null;
   // A heating brings a cooling with it: where that is what costs, leaving both out is no greater risk by these rules.
