@@ -111,6 +111,8 @@ const told =
   () =>
     expect(cautionsOf(tagsIn(made())).map((r) => r.code)).toEqual(expect.arrayContaining(codes));
 
+/** Ginger boiled and wrung through a cloth while it is hot. */
+const wrung = () => own(['ginger-grated'], [combine('ginger-grated'), BOIL, STRAIN, BOTTLE]);
 const calyx = () => shipped('deep-calyx-ginger', 'straightBoil');
 const counterSteep = () =>
   shipped('peel-core-infusion', 'shortBoilLongSteep', { steepPlace: 'counter', steepMin: 480 });
@@ -246,12 +248,7 @@ const HAZARDS: Record<string, () => void> = {
     'rice.ferment',
     'caution',
   ),
-  'H31 pressing hot pulp by hand': atStep(
-    () => own(['ginger-grated'], [combine('ginger-grated'), BOIL, STRAIN, BOTTLE]),
-    'strain',
-    'strain.pressHot',
-    'danger',
-  ),
+  'H31 pressing hot pulp by hand': atStep(wrung, 'strain', 'strain.pressHot', 'danger'),
   'H32 a receiver too small': () => {
     const { program, sim } = calyx();
     const kitchen = { ...KITCHEN, tools: { ...KITCHEN.tools, receiverMl: 2000 } };
@@ -259,7 +256,7 @@ const HAZARDS: Record<string, () => void> = {
     atStep(calyx, 'strain', 'strain.receiver', 'check')();
   },
   'H33 scent and nut traces in a cloth': () => {
-    const made = () => own(['ginger-grated'], [combine('ginger-grated'), BOIL, STRAIN, BOTTLE]);
+    const made = wrung;
     atStep(made, 'strain', 'strain.cloth', 'check')();
     atStep(made, 'strain', 'strain.nutCloth', 'caution')();
   },
@@ -276,12 +273,7 @@ const HAZARDS: Record<string, () => void> = {
     'cool.slow',
     'caution',
   ),
-  'H37 hot liquor in cold glass': atStep(
-    () => own(['ginger-grated'], [combine('ginger-grated'), BOIL, STRAIN, BOTTLE]),
-    'bottle',
-    'bottle.hotGlass',
-    'danger',
-  ),
+  'H37 hot liquor in cold glass': atStep(wrung, 'bottle', 'bottle.hotGlass', 'danger'),
   'H38 hot into plastic, warm into the fridge': () => {
     const plastic = { material: 'plastic', form: 'bottle', closure: 'screw' } as never;
     expect(containerCautions(plastic, ['hotFill']).map((r) => r.code)).toContain('container.hotPlastic');

@@ -165,8 +165,8 @@ const insideMention = (amount: Amount, mentions: readonly Mention[]): boolean =>
 
 /** Of several names in one row the one that is the thing: "lemon juice" names a lemon, "garlic cloves" no clove. */
 function mainMention(mentions: readonly Mention[], row: string): Mention {
-  const garlic = mentions.find((m) => m.family.id === 'garlic');
-  if (garlic) return garlic;
+  const leading = mentions.find((m) => m.family.leads);
+  if (leading) return leading;
   const coconutSugar = mentions.length > 1 && /\bcoconut sugar\b/i.test(row);
   return (coconutSugar ? mentions.find((m) => m.family.id === 'sugar') : mentions[0]) ?? mentions[0]!;
 }

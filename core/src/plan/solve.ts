@@ -42,6 +42,8 @@ export interface Solution {
   /** The fullest the pot gets, contents and foam, as a share of what it may take; 1 is exactly full. */
   potShare: number;
   waterL: number;
+  /** What was worked out at its step, g, by line. */
+  dosedG: Readonly<Record<string, number>>;
   effort: { simulations: number };
 }
 
@@ -243,6 +245,7 @@ export function solvePlan(asked: SolveInput): Result<Solution, SolveProblem> {
       limit,
       potShare: sized.potShare,
       waterL: waterPouredG(sized.program.lines, input.tables) / WATER_20_G_PER_ML / 1000,
+      dosedG: sized.dosedG,
       effort: { simulations: sizer.simulations },
     });
   };
@@ -341,11 +344,10 @@ export function solvePlan(asked: SolveInput): Result<Solution, SolveProblem> {
         return all.problem.kind === 'potTooSmall' ? result(potTakes(most), most, all.problem.limit) : all;
       }
       if (all.value.fills === fills) {
-        const { program, fills: used, litres: madeL } = all.value;
-        const dosed = simulateBatch(program, kitchen, input.tables, { detail: 'lean' });
-        const missG = sizer.gramsOf({ program, dosedG: dosed.dosedG }, line.id) - massG;
+        const { litres: madeL } = all.value;
+        const missG = sizer.gramsOf(all.value, line.id) - massG;
         if (Math.abs(missG) <= massG * SOLVER.mostMiss) return all;
-        return fail({ kind: 'notConverged', missL: (madeL * missG) / massG / used });
+        return fail({ kind: 'notConverged', missL: (madeL * missG) / massG });
       }
       // What goes in may hang on the number of fills: once more with that many.
       fills = all.value.fills;

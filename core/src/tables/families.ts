@@ -10,6 +10,8 @@ export interface FamilyRow {
   formMatters?: true;
   /** It goes in to sweeten. */
   sweetens?: true;
+  /** Named beside others it is the thing that is meant: garlic cloves are no cloves. */
+  leads?: true;
   /** It is water, and nothing that a drink is named after. */
   plainWater?: true;
   /** The part that juice of this fruit is squeezed from, and what the juice is. */
@@ -20,7 +22,7 @@ const family = (
   id: string,
   forms: readonly (readonly [itemId: string, ...words: string[]])[],
   juice?: FamilyRow['juice'],
-  more: Pick<FamilyRow, 'formMatters' | 'sweetens' | 'plainWater'> = {},
+  more: Pick<FamilyRow, 'formMatters' | 'sweetens' | 'plainWater' | 'leads'> = {},
 ): FamilyRow => ({
   id,
   forms: forms.map(([itemId, ...words]) => ({ itemId, words })),
@@ -78,7 +80,7 @@ export const FAMILY_ROWS: readonly FamilyRow[] = [
   family('coriander', [['coriander-seed', 'seed', 'seeds']]),
   family('cayenne', [['cayenne-ground', 'ground', 'powder']]),
   family('chilli', [['chilli-dried', 'dried', 'whole']]),
-  family('garlic', [['garlic-clove', 'clove', 'cloves', 'crushed', 'fresh']]),
+  family('garlic', [['garlic-clove', 'clove', 'cloves', 'crushed', 'fresh']], undefined, { leads: true }),
   family('lemongrass', [['lemongrass', 'stalk', 'stalks', 'chopped', 'fresh']]),
   family('mint', [['mint-leaf', 'leaf', 'leaves', 'fresh', 'torn']]),
   family('basil', [['basil-leaf', 'leaf', 'leaves', 'fresh', 'torn']]),

@@ -13,7 +13,6 @@ import {
   smallServings,
   TAP_WATER_ID,
   type Tables,
-  type Trait,
   traitsOf,
 } from '@big-ladle/core';
 import { sayDrink, sayItem } from '../../../words/names.ts';
@@ -41,23 +40,11 @@ function until(life: BottleLife | LeftoverLife, verb: 'Drink' | 'Use', { zone, n
 /** What must not be kept gets no label: it is not to stand somewhere with a date on it. */
 const NO_LABEL = 'Not to be kept';
 
-/** What harms somebody stands first: there may not be room for everything. */
-const SAID_FIRST: readonly Trait[] = [
-  'nut',
-  'allergen',
-  'milk',
-  'coconut',
-  'honey',
-  'grapefruit',
-  'spirit',
-  'caffeine',
-];
-const isSaidFirst = (id: string, tables: Tables): boolean => {
-  const traits = traitsOf([id], tables);
-  return SAID_FIRST.some((trait) => traits.has(trait));
-};
+/** What is warned of on the label stands first: there may not be room for everything. */
+const isSaidFirst = (id: string, tables: Tables): boolean =>
+  cautionsOf(traitsOf([id], tables)).some((row) => row.onLabel);
 
-/** What is in it, each by its plain name once, in the order in which it went in, but what harms somebody first. */
+/** What is in it, each by its plain name once, in the order in which it went in, but what is warned of first. */
 const containsOf = (itemIds: readonly string[], tables: Tables): string =>
   [
     ...new Set(
