@@ -18,7 +18,6 @@ export { type Candidate, type CandidateKind, candidateOf, LESS_WATER } from './b
 export { audienceOf, cautionsOf } from './balance/cautions.ts';
 export { type LikedPoint, type LikedRegion, likedRegion } from './balance/liked.ts';
 export {
-  LOT_MARKS,
   type LotMark,
   marksOf,
   type ScaledTrial,
@@ -67,7 +66,7 @@ export {
 export { type WayBack, waysBack } from './balance/waysBack.ts';
 export { sameStrengthG } from './compare/forms.ts';
 export { type HeldUnit, heldUnits } from './compare/held.ts';
-export { type ToLayOut, toLayOut } from './compare/layOut.ts';
+export { toLayOut } from './compare/layOut.ts';
 // comparing and counting
 export {
   compareMethods,
@@ -469,12 +468,8 @@ export { asRecipe, customFactsSchema, parseRecipe, recipeSchema } from './progra
 export { simulateBatch, vesselNow, vesselOfStep } from './program/simulate.ts';
 export { NO_FACTORS } from './program/state.ts';
 export {
-  isHeated,
-  isRaw,
   isWater,
-  itemsIn,
   saysAlcohol,
-  statesOf,
   tagsOf,
   tagsOfBatch,
   traitsOf,
@@ -591,12 +586,9 @@ export {
 export { FAMILY_ROWS, type FamilyRow } from './tables/families.ts';
 export { FRUIT_ROWS } from './tables/fruits.ts';
 export { GUIDANCE_ROWS } from './tables/guidance/rows.ts';
-export {
-  GUIDANCE_PLACES,
-  type GuidanceKind,
-  type GuidancePlace,
-  type GuidanceRow,
-  type Severity,
+export type {
+  GuidanceKind,
+  Severity,
 } from './tables/guidance/types.ts';
 export { SHIPPED_TABLES } from './tables/index.ts';
 export {
@@ -630,7 +622,6 @@ export {
   SCREEN_CODES,
   type ScreenCode,
 } from './tables/leftovers.ts';
-export { traitsOfOwn } from './tables/ownTraits.ts';
 export { PAIR_ROWS, type PairRow } from './tables/pairs.ts';
 export {
   joinedRows,
@@ -652,11 +643,7 @@ export {
 export {
   ASKED_TRAITS,
   type AskedTrait,
-  DRINK_STATES,
-  type DrinkState,
   type Tag,
-  TRAITS,
-  type Trait,
   type TraitAnswers,
 } from './tables/traits.ts';
 // tables
