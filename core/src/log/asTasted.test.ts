@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { programOf, TABLES } from '../testKitchen.ts';
-import { tablesAsTasted } from './asTasted.ts';
+import { tablesAsTasted, tastedAt } from './asTasted.ts';
 
 const program = programOf(
   [
@@ -31,6 +31,18 @@ describe('fruit as it was tasted', () => {
     // 10.3 g in 100 g, three quarters of it: 7.7; °Bx falls by as much, from 12 to 9.4.
     expect(sharp.sugarGPer100g).toBeCloseTo(7.725, 6);
     expect(sharp.brix).toBeCloseTo(9.425, 6);
+  });
+  it('is tasted once it is washed and open, not while it is picked over', () => {
+    const picked = programOf(
+      [{ id: 'flesh', itemId: 'pineapple-flesh', massG: 1000 }],
+      [
+        { kind: 'pick', lines: ['flesh'] },
+        { kind: 'wash', lines: ['flesh'] },
+        { kind: 'prep', lines: ['flesh'] },
+      ],
+    );
+    const at = (stepId: string) => tastedAt(picked, stepId, TABLES);
+    expect([at('pick-0'), at('wash-1'), at('prep-2')]).toEqual([[], [], ['pineapple-flesh']]);
   });
   it('the last word counts, roots are not tasted, other cues mean nothing here', () => {
     expect(tasted(['prep-0', 'fruit.ripe'], ['prep-0', 'fruit.usual'])).toBe(TABLES);

@@ -1,5 +1,5 @@
 import { traitsOf } from '../program/tags.ts';
-import type { Program } from '../program/types.ts';
+import type { Program, Step } from '../program/types.ts';
 import { RIPENESS_ROWS } from '../tables/ripeness.ts';
 import type { Tables } from '../tables/types.ts';
 
@@ -8,13 +8,16 @@ interface SeenCue {
   cue: string;
 }
 
+/** Washed and open: before that nobody tastes it. */
+const TASTED_AT: ReadonlySet<Step['kind']> = new Set(['prep', 'juice', 'blend', 'mix']);
+
 /** Items of a step whose sweetness a cook can taste before they go in: fruit, and juice. */
 export function tastedAt(
   program: Pick<Program, 'lines' | 'steps'>,
   stepId: string,
   tables: Tables,
 ): string[] {
-  const step = program.steps.find((s) => s.id === stepId);
+  const step = program.steps.find((s) => s.id === stepId && TASTED_AT.has(s.kind));
   const ids = program.lines.filter((l) => step?.lines.includes(l.id)).map((l) => l.itemId);
   return ids.filter((id) => {
     const traits = traitsOf([id], tables);
