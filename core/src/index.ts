@@ -86,8 +86,15 @@ export {
   shoppingList,
   wholeFruit,
 } from './compare/shopping.ts';
-export { amountSlip, measuredLossSlip, planSlips, type Slip, timeSlip } from './compare/slips.ts';
+export {
+  type AskedSlip,
+  amountSlip,
+  measuredLossSlip,
+  recipeSlips,
+  type Slip,
+} from './compare/slips.ts';
 export { type ToolCounts, toolCounts } from './compare/toolCounts.ts';
+export { rinsesAsked, washRoutines } from './compare/washing.ts';
 // exchange
 export { amountsIn, lengthIn } from './exchange/amounts.ts';
 export { type CaptureEntry, type CaptureProblem, captureToRecipe } from './exchange/capture.ts';
@@ -171,11 +178,13 @@ export {
 } from './keeping/clock.ts';
 export { containerCautions, containerUses } from './keeping/containers.ts';
 export {
+  endOfDay,
   endOfTomorrow,
   isoKeepDate,
   type KeepDate,
   keepDate,
   lastWholeDay,
+  notBefore,
   startOfToday,
 } from './keeping/date.ts';
 export { type BottleFacts, DAY_MS, lifeRate } from './keeping/integrate.ts';
@@ -657,6 +666,7 @@ export type {
   SweetenerRow,
   Tables,
 } from './tables/types.ts';
+export { type Bath, bathCue } from './tables/washing.ts';
 export {
   asHandMeasures,
   type CupWeight,

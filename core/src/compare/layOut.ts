@@ -1,6 +1,7 @@
 import type { Kitchen } from '../program/kitchen.ts';
 import { traitsOf } from '../program/tags.ts';
 import type { Program } from '../program/types.ts';
+import { FIRM_SKINS } from '../tables/traits.ts';
 import type { Tables } from '../tables/types.ts';
 
 /** Something to lay out, look over and have clean before the first step. */
@@ -9,8 +10,6 @@ export interface ToLayOut {
   /** Names, where it is something of this kitchen. */
   names: readonly string[];
 }
-
-const SKINS = ['skinRough', 'skinWaxed', 'skinSmooth', 'skinRoot'] as const;
 
 /** What a batch needs of vessels and tools, in the order of use. */
 export function toLayOut(program: Program, kitchen: Kitchen, tables: Tables): ToLayOut[] {
@@ -23,7 +22,7 @@ export function toLayOut(program: Program, kitchen: Kitchen, tables: Tables): To
   const pots = kitchen.pots.filter((p) => potIds.includes(p.id)).map((p) => p.name);
   const strains = program.steps.filter((s) => s.kind === 'strain');
   const needed: [ToLayOut['code'], boolean, (readonly string[])?][] = [
-    ['brush', kinds.has('wash') && SKINS.some((skin) => traits.has(skin))],
+    ['brush', kinds.has('wash') && FIRM_SKINS.some((skin) => traits.has(skin))],
     ['bowl', kinds.has('wash')],
     ['pots', pots.length > 0, pots],
     ['blender', kinds.has('blend')],

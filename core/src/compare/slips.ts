@@ -78,6 +78,43 @@ export function timeSlip(stepKind: OwnStepKind, minutes: number): Slip | null {
   return null;
 }
 
+/** A slip, and what tells it from another: once it is said to be meant, the same thing is not asked again. */
+export interface AskedSlip {
+  key: string;
+  slip: Slip;
+}
+
+/** What is to be asked of a recipe as it was read or written: its amounts for the litres it makes, and its minutes. */
+export function recipeSlips(
+  recipe: {
+    lines: readonly { itemId: string; massG: number }[];
+    steps?: readonly { kind: OwnStepKind; minutes: number }[];
+    basisL: number;
+  },
+  tables: Tables,
+): AskedSlip[] {
+  const times = (recipe.steps ?? []).flatMap((s) => timeSlip(s.kind, s.minutes) ?? []);
+  const asked = [...planSlips(recipe, recipe.basisL, tables), ...times].map((slip) => ({
+    key: keyOf(slip),
+    slip,
+  }));
+  // Two steps of one kind and one length are one question.
+  return asked.filter((a, i) => asked.findIndex((b) => b.key === a.key) === i);
+}
+
+function keyOf(slip: Slip): string {
+  switch (slip.kind) {
+    case 'much':
+    case 'little':
+      return `${slip.itemId}:${Math.round(slip.massG)}`;
+    case 'long':
+    case 'short':
+      return `${slip.stepKind}:${slip.minutes}`;
+    case 'lossUnexplained':
+      return slip.kind;
+  }
+}
+
 /** What a measure may be off by: of what stood in the vessel, and at the least, L. */
 const MEASURE = { ofAll: 0.1, leastL: 0.05 };
 /** A flame or a lid may be this far from what the model took. */

@@ -1,4 +1,4 @@
-import { abvPct, brix, volumeMl } from '../liquor/composition.ts';
+import { abvPct, massG, solublesG, volumeMl } from '../liquor/composition.ts';
 import { estimatePh } from '../liquor/ph.ts';
 import { acidFigures, estimateShowsAcid, missedStage } from '../program/exposure.ts';
 import { isHeated } from '../program/tags.ts';
@@ -11,6 +11,7 @@ import {
   LIMIT_ROWS,
   PRESERVING_ROWS,
 } from '../tables/keeping.ts';
+import { RIPENESS_ROWS } from '../tables/ripeness.ts';
 import { type Said, said } from '../units/result.ts';
 
 /** Why a drink counts as acid, or that it does not. */
@@ -18,6 +19,17 @@ export type AcidEvidence =
   | { shown: true; by: 'meter' | 'strip' | 'estimate'; pH: number }
   | { shown: false; by: 'meter' | 'strip' | 'estimate'; pH: number }
   | { shown: false; by: 'unknown' | 'nothing' };
+
+/** Between its palest and its ripest, of the sugar of fruit so much is sure. */
+const SURE_SHARE_OF_FRUIT =
+  Math.min(...RIPENESS_ROWS.map((r) => r.sugarFactor)) / Math.max(...RIPENESS_ROWS.map((r) => r.sugarFactor));
+
+/** Degrees Brix with the sugar of fruit at its least: what somebody tasted in a fruit lengthens nothing. */
+function sureBrix(liquor: Liquor): number {
+  const all = massG(liquor);
+  const unsureG = (1 - SURE_SHARE_OF_FRUIT) * Math.max(0, liquor.sugarG - liquor.addedSugarG);
+  return all > 0 ? (100 * (solublesG(liquor) - unsureG)) / all : 0;
+}
 
 /**
  * Shown acid: a reading of the finished drink that is evidence, else an estimate of pH 3.3 or below with everything in
@@ -180,7 +192,9 @@ export function keepingOf({ liquor, hygiene }: KeepingInput): Keeping {
     const aceticPer100Ml = volumeMl(liquor) > 0 ? (100 * liquor.aceticG) / volumeMl(liquor) : 0;
     const { vinegarAndSugar, strongSpirit, mildSpirit } = PRESERVING_ROWS;
     const preserving =
-      aceticPer100Ml >= vinegarAndSugar.aceticPer100Ml && brix(liquor) >= vinegarAndSugar.brix && acid.shown
+      aceticPer100Ml >= vinegarAndSugar.aceticPer100Ml &&
+      sureBrix(liquor) >= vinegarAndSugar.brix &&
+      acid.shown
         ? { row: vinegarAndSugar, code: 'keep.preserve.vinegar' }
         : abv >= strongSpirit.abvPct
           ? { row: strongSpirit, code: 'keep.preserve.strongSpirit' }

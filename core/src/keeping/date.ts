@@ -8,6 +8,22 @@ export function endOfTomorrow(nowMs: number, zone: string): number {
   return new TZDate(today.getFullYear(), today.getMonth(), today.getDate() + 2, zone).getTime();
 }
 
+/** When the day of a moment ends in a zone: what is to be good on that day must have a deadline no earlier. */
+export function endOfDay(ms: number, zone: string): number {
+  const day = new TZDate(ms, zone);
+  return new TZDate(day.getFullYear(), day.getMonth(), day.getDate() + 1, zone).getTime();
+}
+
+/**
+ * Before this moment a batch for a day is begun too early: its bottles would be past their date on that day.
+ * @param made a start and the deadline that bottles begun then get; begun at another time they keep as long.
+ */
+export const notBefore = (
+  dayMs: number,
+  made: { startMs: number; deadlineMs: number },
+  zone: string,
+): number => endOfDay(dayMs, zone) - (made.deadlineMs - made.startMs);
+
 /** When today began in a zone. */
 export function startOfToday(nowMs: number, zone: string): number {
   const today = new TZDate(nowMs, zone);

@@ -51,7 +51,7 @@ describe('shown acid', () => {
 
 describe('preserving rows, limits, caps and cuts', () => {
   it('vinegar and sugar 60 / 45; strong spirit 60 / 45; mild spirit 14 / 10', () => {
-    expect(keep({ waterG: 6000, sugarG: 3000, aceticG: 150 })).toMatchObject({
+    expect(keep({ waterG: 6000, sugarG: 3000, addedSugarG: 3000, aceticG: 150 })).toMatchObject({
       sealedDays: 60,
       openDays: 45,
     });

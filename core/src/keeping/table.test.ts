@@ -88,7 +88,7 @@ describe('the keeping table, every combination: the least part decides', () => {
     }
   });
   it.each([
-    ['vinegar and sugar', { waterG: 6000, sugarG: 3000, aceticG: 150 }, 60, 45],
+    ['vinegar and sugar', { waterG: 6000, sugarG: 3000, addedSugarG: 3000, aceticG: 150 }, 60, 45],
     ['a strong spirit', { ethanolG: 2200 }, 60, 45],
     ['a mild spirit', { ethanolG: 900 }, 14, 10],
   ] as const)(

@@ -180,15 +180,23 @@ function atTemperature(work: Work, step: Step, liquor: Liquor, tempC: number): L
   const flame = step.kind === 'heat' || step.kind === 'boil';
   const { origins, cooling } = liquor;
   if (tempC < liquor.tempC) {
-    const fell = liquor.tempC >= KEEPING.warmC.to && tempC < KEEPING.warmC.to;
+    if (tempC >= KEEPING.warmC.to) return { ...liquor, tempC };
     const sinceMin = Math.min(work.stepStartMin, work.nowMin);
+    const hot = liquor.tempC >= KEEPING.warmC.to;
+    const fell = fellBelow60(origins, liquor.tempC, tempC, sinceMin);
+    // The model may have had it fall below 60 °C a little before, in this step: that was no sooner than it did.
+    const modelFellMin = hot ? work.nowMin : Math.max(sinceMin, ...origins.map((o) => o.below60Min ?? 0));
     return {
       ...liquor,
       tempC,
-      origins: fellBelow60(origins, liquor.tempC, tempC, sinceMin),
-      cooling: fell
-        ? { ...cooling, from60To21Min: cooling.from60To21Min + work.nowMin - sinceMin, fullHeatMin: 0 }
-        : cooling,
+      origins: fell.map((o) => ({
+        ...o,
+        below60Min: o.below60Min === null ? null : Math.min(o.below60Min, sinceMin),
+      })),
+      cooling:
+        hot || modelFellMin > sinceMin
+          ? { ...cooling, from60To21Min: cooling.from60To21Min + modelFellMin - sinceMin, fullHeatMin: 0 }
+          : cooling,
     };
   }
   const read = flame || tempC < KEEPING.heatedC ? tempC : Math.max(liquor.tempC, HEATS_NOTHING_C);

@@ -55,6 +55,10 @@ export const EN: Readonly<Record<string, string>> = {
   'safeWay.coldAndIce': 'in the fridge, and cooled in ice water',
   'safeWay.acidFirst': 'sour from the start, with {what}: {amount} a litre',
   'safeWay.oneFill': 'in one fill of the pot',
+  'early.plan':
+    'Begun today it would be past its date on that day. Begin it {at} at the earliest, or freeze it.',
+  'early.batch':
+    'It was planned for {day} and keeps only until {date}. Freeze it, drink it sooner, or make it again nearer the day.',
   'plan.farAhead': 'That is more than two years from now: choose an earlier day.',
 
   // the balance plane
@@ -173,6 +177,9 @@ export const EN: Readonly<Record<string, string>> = {
   'slip.little': '{amount} for {litres} is far less than usual: {low} to {high}.',
   'slip.long': '{minutes} is far longer than usual: {low} to {high}.',
   'slip.short': '{minutes} is far shorter than usual: {low} to {high}.',
+  'slip.meant': 'Yes, I mean it',
+  'slip.ask': 'Is that right?',
+  'slip.loss': 'What is missing',
   'slip.lossUnexplained':
     '{lost} went, and the time over the flame explains {most} at most. A spill, or a miscount?',
   'held.gram': 'grams',
@@ -285,6 +292,19 @@ export const EN: Readonly<Record<string, string>> = {
   'cue.fruit.ripe': 'very ripe and sweet',
   'cue.fruit.usual': 'as usual',
   'cue.fruit.sharp': 'pale and sharp',
+  'cue.bath.salt': 'into salt water',
+  'cue.bath.vinegar': 'into vinegar and water',
+  'bath.salt.needed': 'Into cold salt water, two spoons to the litre, so that insects come out: {names}.',
+  'bath.salt': 'If you like, into cold salt water first: {names}.',
+  'bath.vinegar.needed': 'Into one part of vinegar to three of water: {names}.',
+  'bath.vinegar': 'If you like, into one part of vinegar to three of water first: {names}.',
+  'bath.begin': 'It is in: {minutes} minutes, turned over half-way',
+  'bath.begun': 'In, with its clock. Then rinse as often as it says.',
+  'bath.turn': 'Turn everything over',
+  'bath.out': 'Out of the bath, then rinse',
+  'wash.rinsedOnce': 'Rinsed once',
+  'wash.ofRinses': 'of {asked} rinses',
+  'wash.ofOneRinse': 'of one rinse',
   'ask.water': 'Nothing boils here. Your water is',
   'ask.fruit': 'Taste it ({list}):',
   'water.untreated.first': 'Boil it first, and let it cool. Nothing in this drink will be boiled later.',

@@ -1,4 +1,5 @@
 import type { Slip } from '@big-ladle/core';
+import { sayItem } from './names.ts';
 import { duration, grams, litres, say } from './say.ts';
 
 /**
@@ -25,4 +26,10 @@ export function saySlip(slip: Slip, forL: number): string {
     case 'lossUnexplained':
       return say('slip.lossUnexplained', { lost: litres(slip.lostL), most: litres(slip.mostL) });
   }
+}
+
+/** What a slip is about: the thing, or the step. */
+export function saySlipName(slip: Slip): string {
+  if ('itemId' in slip) return sayItem(slip.itemId);
+  return 'stepKind' in slip ? say(`step.${slip.stepKind}`) : say('slip.loss');
 }

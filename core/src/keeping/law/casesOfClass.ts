@@ -70,8 +70,14 @@ export const CASES_OF_CLASS: readonly Case[] = [
   {
     name: 'vinegar and sugar',
     hand: '150 g in 11 L are 1.3 g/100 mL, 33 °Bx: 60',
-    got: () => days(keep({ waterG: 6000, sugarG: 3000, aceticG: 150 })),
+    got: () => days(keep({ waterG: 6000, sugarG: 3000, addedSugarG: 3000, aceticG: 150 })),
     want: 60,
+  },
+  {
+    name: 'vinegar, and sugar that is all of fruit',
+    hand: '60 % of 33 °Bx is sure: 20, under 25: as acid, 7',
+    got: () => days(keep({ waterG: 6000, sugarG: 3000, aceticG: 150 })),
+    want: 7,
   },
   {
     name: 'seven hours from 60 to 21 °C',

@@ -293,6 +293,32 @@ export const CASES_OF_COURSES: readonly Case[] = [
     within: 0.001,
   },
   {
+    name: 'a thermometer at 40 °C, before and after the model had it fall below 60 °C',
+    hand: 'it may have been below since that step began: the 20 to 160 min of it, and 5 of filling',
+    got: () =>
+      Math.max(
+        ...[20, 40, 60, 80, 100, 120, 140, 160].map((min) => {
+          const liquor = run(CALYX, [COMBINE('water', 'calyx'), HEAT, BOIL(10), STRAIN, MIX(min), BOTTLE], {
+            'mix-4': {
+              startMin: 100,
+              endMin: 100 + min,
+              adjustments: [
+                {
+                  kind: 'measured',
+                  atMin: 100 + min,
+                  vesselId: 'tub',
+                  reading: { what: 'temperature', tempC: 40 },
+                },
+              ],
+            },
+          });
+          return Math.abs(liquor.cooling.from60To21Min - min - 5);
+        }),
+      ),
+    want: 0,
+    within: 0.001,
+  },
+  {
     name: 'peel whose washing was skipped, put in six hours later',
     hand: 'its clock runs from the washing that was passed over: minute 0',
     got: () => {

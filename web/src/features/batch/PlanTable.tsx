@@ -56,6 +56,7 @@ import {
   WashPanel,
 } from './panels.tsx';
 import { PresetChoices, StageChoices } from './StageChoices.tsx';
+import { TooEarlyToBegin } from './TooEarly.tsx';
 import { TooLate } from './TooLate.tsx';
 import { WishControls } from './WishControls.tsx';
 
@@ -341,6 +342,15 @@ export function PlanTable({ plan, kitchen: house, nowMs, onChange, deeds }: Plan
           program={made.program}
           kitchen={kitchen}
           onChange={onChange}
+        />
+      )}
+      {made && !farAhead && (
+        <TooEarlyToBegin
+          readyAtMs={thought.readyAtMs}
+          startMs={made.timetable.startMs}
+          deadlineMs={made.life?.deadlineMs}
+          nowMs={nowMs}
+          kitchen={kitchen}
         />
       )}
       {late && made && sim && plan.readyAtMs !== null && (

@@ -51,7 +51,9 @@ import { SignalsPanel } from './SignalsPanel.tsx';
 import { SomethingElse } from './SomethingElse.tsx';
 import { Squeeze } from './Squeeze.tsx';
 import { SweetenForm } from './SweetenForm.tsx';
+import { TooEarly } from './TooEarly.tsx';
 import { type LiveBatch, useLiveBatch } from './useBatchNow.ts';
+import { Washing } from './Washing.tsx';
 
 /** Steps into which lines go: each is told with its amount. */
 const TAKES: ReadonlySet<string> = new Set(['combine', 'mix', 'blend', 'juice', 'sour', 'fortify']);
@@ -271,7 +273,7 @@ function Posture({ live }: { live: LiveBatch }) {
           )}
           <Squeeze live={live} />
           <LotStir key={step?.id} live={live} />
-          {step?.kind === 'wash' && step.rinses > 2 && <Rinses live={live} />}
+          {step && <Washing key={`washing-${step.id}`} live={live} step={step} />}
           {step?.kind === 'strain' && (
             <Box sx={{ display: 'grid', gap: 1 }}>
               <Box>How much came out? The rest of the plan follows it.</Box>
@@ -326,6 +328,7 @@ function Posture({ live }: { live: LiveBatch }) {
             <AskHere live={live} step={step} asksWater={guidance.some((g) => g.code === 'water.drinkable')} />
           )}
           {step && program.steps[0] === step && <LayOut live={live} />}
+          {step && (program.steps[0] === step || step.kind === 'bottle') && <TooEarly live={live} />}
           {step && <Guidance key={`guidance-${step.id}`} rows={guidance} />}
           {!step && (
             <Box>
@@ -638,31 +641,6 @@ function BigClock({ clock, nowMs }: { clock: RunningClock; nowMs: number }) {
           {unit}
         </Box>
       </Box>
-    </Box>
-  );
-}
-
-/** Each rinse is a tap; the count is kept. */
-function Rinses({ live }: { live: LiveBatch }) {
-  const { step, now } = live;
-  if (step?.kind !== 'wash') return null;
-  const count = now.log.cues.filter((c) => c.stepId === step.id && c.cue === 'rinse').length;
-  return (
-    <Box sx={{ display: 'flex', alignItems: 'center', gap: 2 }}>
-      <Box data-testid="rinses" sx={{ ...heading, fontSize: '3.5rem' }} aria-live="polite">
-        {num(count)}
-        <Box component="span" sx={{ fontSize: '0.35em', color: role('inkMuted'), ml: 1 }}>
-          {count === 1 ? 'rinse' : 'rinses'}, {num(step.rinses)} planned
-        </Box>
-      </Box>
-      <Button
-        variant="outlined"
-        color="inherit"
-        sx={{ minHeight: 72, ml: 'auto', fontSize: '1.1rem' }}
-        onClick={() => void live.say([{ kind: 'cueSeen', body: { stepId: step.id, cue: 'rinse' } }])}
-      >
-        Rinsed once
-      </Button>
     </Box>
   );
 }

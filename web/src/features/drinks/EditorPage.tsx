@@ -1,5 +1,4 @@
 import {
-  amountSlip,
   checkRecipe,
   type Kitchen,
   OWN_STEP_KINDS,
@@ -9,9 +8,8 @@ import {
   type RecipeProblem,
   type RecipeStep,
   recipeSchema,
-  type Slip,
+  recipeSlips,
   type Tables,
-  timeSlip,
   timetableFrom,
   waterPouredG,
 } from '@big-ladle/core';
@@ -47,12 +45,12 @@ import { ApiError, call } from '../../shared/api.ts';
 import { refreshBook, useBook } from '../../shared/book.ts';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { useKitchen } from '../../shared/queries.ts';
+import { SlipQuestions } from '../../shared/SlipQuestions.tsx';
 import { ErrorPanel, Figure, Loading, PageHead, Panel } from '../../shared/ui.tsx';
 import { heading, role } from '../../theme/theme.ts';
 import { sayField } from '../../words/fields.ts';
 import { sayDrink, sayItem } from '../../words/names.ts';
 import { duration, num, say } from '../../words/say.ts';
-import { saySlip } from '../../words/slipWords.ts';
 import { AddLine } from './AddLine.tsx';
 import { EditorLine, ProblemLine } from './EditorLine.tsx';
 import { newRecipe, type RecipeDraft, stepsOf, useRecipeDrafts, variantOf } from './recipeDraft.ts';
@@ -110,7 +108,7 @@ function Editor(props: {
   const change = (next: Partial<Recipe>) => put(draftKey, { ...draft, recipe: { ...recipe, ...next } });
   const made = useMade(recipe, kitchen, tables);
   const problems = checkRecipe(recipe, tables);
-  const slips = slipsOf(recipe, tables).filter((s) => !draft.meant.includes(s.key));
+  const slips = recipeSlips(recipe, tables).filter((s) => !draft.meant.includes(s.key));
 
   const save = async () => {
     setProblem(null);
@@ -277,24 +275,12 @@ function Editor(props: {
             </Box>
           </Panel>
           {slips.length > 0 && (
-            <Panel title="Is that right?">
-              {slips.map((s) => (
-                <Box
-                  key={s.key}
-                  sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap' }}
-                  data-testid="slip"
-                >
-                  <Box sx={{ flex: 1, minWidth: 200 }}>
-                    <strong>{s.name}</strong>: {saySlip(s.slip, recipe.basisL)}
-                  </Box>
-                  <Button
-                    size="small"
-                    onClick={() => put(draftKey, { ...draft, meant: [...draft.meant, s.key] })}
-                  >
-                    Yes, I mean it
-                  </Button>
-                </Box>
-              ))}
+            <Panel title={say('slip.ask')}>
+              <SlipQuestions
+                slips={slips}
+                forL={recipe.basisL}
+                onMeant={(key) => put(draftKey, { ...draft, meant: [...draft.meant, key] })}
+              />
             </Panel>
           )}
         </Box>
@@ -357,25 +343,6 @@ function withLine(recipe: Recipe, line: RecipeLine): Partial<Recipe> {
   const steps = [...recipe.steps];
   steps.splice(at < 0 ? steps.length : at, 0, added);
   return { steps };
-}
-
-interface KeyedSlip {
-  key: string;
-  name: string;
-  slip: Slip;
-}
-
-function slipsOf(recipe: Recipe, tables: Tables): KeyedSlip[] {
-  return [
-    ...recipe.lines.flatMap((l): KeyedSlip[] => {
-      const slip = amountSlip(l.itemId, l.massG, recipe.basisL, tables);
-      return slip ? [{ key: `${l.id}:${Math.round(l.massG)}`, name: sayItem(l.itemId), slip }] : [];
-    }),
-    ...(recipe.steps ?? []).flatMap((s): KeyedSlip[] => {
-      const slip = timeSlip(s.kind, s.minutes);
-      return slip ? [{ key: `${s.id}:${s.minutes}`, name: say(`step.${s.kind}`), slip }] : [];
-    }),
-  ];
 }
 
 const MINUTES: ReadonlySet<OwnStepKind> = new Set(OWN_STEP_KINDS.filter((k) => k !== 'heat'));

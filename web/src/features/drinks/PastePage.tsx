@@ -8,6 +8,7 @@ import {
   readAs,
   readRecipeLd,
   recipeFromPasted,
+  recipeSlips,
   type Tables,
 } from '@big-ladle/core';
 import Alert from '@mui/material/Alert';
@@ -23,6 +24,7 @@ import { Choice } from '../../shared/Choice.tsx';
 import { FileButton } from '../../shared/FileButton.tsx';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { useKitchen } from '../../shared/queries.ts';
+import { SlipQuestions } from '../../shared/SlipQuestions.tsx';
 import { ErrorPanel, Loading, PageHead, Panel } from '../../shared/ui.tsx';
 import { heading, role } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
@@ -106,6 +108,7 @@ function Read(props: { text: string; kitchen: Kitchen; tables: Tables; system: '
   const { put } = useRecipeDrafts();
   const [fixes, setFixes] = useState<Fixes>({});
   const [asking, setAsking] = useState<number | null>(null);
+  const [meant, setMeant] = useState<readonly string[]>([]);
   const read = useMemo((): { pasted: PastedRecipe; name: string; about: string } | { problem: string } => {
     const kit = { ...measuringKit(kitchen), system };
     const data = /^\s*[{[]/.test(text) || /application\/ld\+json/i.test(text);
@@ -134,9 +137,13 @@ function Read(props: { text: string; kitchen: Kitchen; tables: Tables; system: '
   const unknown = settled.filter((l, i) => !l.itemId && !fixes[i]?.left).length;
   const unsure = settled.filter((l, i) => !l.sure && !fixes[i]?.left).length;
 
+  const recipe: Recipe = { ...recipeFromPasted(kept, { id: 'pasted', name }), about };
+  // The text's own amounts: in the recipe sugar and water follow from sweetness and litres.
+  const said = kept.lines.flatMap((l) => (l.itemId && l.massG ? [{ itemId: l.itemId, massG: l.massG }] : []));
+  const slips = recipeSlips({ ...recipe, lines: said }, tables).filter((s) => !meant.includes(s.key));
+
   const take = () => {
-    const recipe: Recipe = { ...recipeFromPasted(kept, { id: uuid(), name }), about };
-    put('new', { recipe, openedAt: 0, meant: [] });
+    put('new', { recipe: { ...recipe, id: uuid() }, openedAt: 0, meant: [...meant] });
     navigate('/drinks/write');
   };
 
@@ -144,7 +151,7 @@ function Read(props: { text: string; kitchen: Kitchen; tables: Tables; system: '
     <Box sx={{ display: 'grid', gap: 1.75, minWidth: 0 }}>
       <Panel
         title={name}
-        aside={`${pasted.lines.length} ingredients, ${pasted.steps.filter((s) => !s.implied).length} steps${unsure ? `; ${unsure} to look at` : ', all clear'}`}
+        aside={`${pasted.lines.length} ingredients, ${pasted.steps.filter((s) => !s.implied).length} steps${unsure + slips.length ? `; ${unsure + slips.length} to look at` : ', all clear'}`}
       >
         {settled.map((line, i) => (
           <Box
@@ -253,6 +260,11 @@ function Read(props: { text: string; kitchen: Kitchen; tables: Tables; system: '
           </Alert>
         )}
       </Panel>
+      {slips.length > 0 && (
+        <Panel title={say('slip.ask')}>
+          <SlipQuestions slips={slips} forL={recipe.basisL} onMeant={(key) => setMeant([...meant, key])} />
+        </Panel>
+      )}
       <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap' }}>
         <Button variant="contained" disabled={kept.lines.length === 0 || unknown > 0} onClick={take}>
           Take it to the editor

@@ -1,0 +1,108 @@
+import { type Bath, bathCue, rinsesAsked, type Step, washRoutines } from '@big-ladle/core';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { v7 as uuid } from 'uuid';
+import { heading, role, thumb } from '../../theme/theme.ts';
+import { sayItem } from '../../words/names.ts';
+import { num, say } from '../../words/say.ts';
+import { TickList, useTicks } from './TickList.tsx';
+import type { LiveBatch } from './useBatchNow.ts';
+
+/** Picking over and washing: each thing ticked off by name; a bath with its clock; rinses counted. */
+export function Washing({ live, step }: { live: LiveBatch; step: Step }) {
+  const ticks = useTicks(`big-ladle-washed-${live.batch.id}-${step.id}`);
+  if (step.kind !== 'pick' && step.kind !== 'wash') return null;
+  const lines = live.program.lines.filter((l) => step.lines.includes(l.id));
+  const itemIds = [...new Set(lines.map((l) => l.itemId))];
+  return (
+    <Box data-testid="washing">
+      <TickList things={itemIds.map((id) => ({ code: id, text: sayItem(id) }))} ticks={ticks} />
+      {step.kind === 'wash' && <BathsAndRinses live={live} step={step} />}
+    </Box>
+  );
+}
+
+function BathsAndRinses({ live, step }: { live: LiveBatch; step: Extract<Step, { kind: 'wash' }> }) {
+  const routines = washRoutines(live.program, step, live.tables);
+  const cues = live.now.log.cues.filter((c) => c.stepId === step.id).map((c) => c.cue);
+  const baths = routines.flatMap(({ row, itemIds }) => (row.bath ? [{ ...row.bath, itemIds }] : []));
+  const whats = [...new Set(baths.map((b) => b.what))];
+  const bathed = whats.filter((what) => cues.includes(bathCue(what)));
+  const count = cues.filter((cue) => cue === 'rinse').length;
+  const asked = rinsesAsked(step, routines, bathed);
+  return (
+    <>
+      {whats.map((what) => {
+        const its = baths.filter((b) => b.what === what);
+        return (
+          <BathRow
+            key={what}
+            live={live}
+            stepId={step.id}
+            what={what}
+            minutes={Math.max(...its.map((b) => b.minutes))}
+            needed={its.some((b) => b.needed)}
+            names={its.flatMap((b) => b.itemIds.map((id) => sayItem(id).toLowerCase()))}
+            begun={bathed.includes(what)}
+          />
+        );
+      })}
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 2 }}>
+        <Box data-testid="rinses" sx={{ ...heading, fontSize: '3.5rem' }} aria-live="polite">
+          {num(count)}
+          <Box component="span" sx={{ fontSize: '0.35em', color: role('inkMuted'), ml: 1 }}>
+            {say(asked === 1 ? 'wash.ofOneRinse' : 'wash.ofRinses', { asked: num(asked) })}
+          </Box>
+        </Box>
+        <Button
+          variant="outlined"
+          color="inherit"
+          sx={{ minHeight: 72, ml: 'auto', fontSize: '1.1rem' }}
+          onClick={() => void live.say([{ kind: 'cueSeen', body: { stepId: step.id, cue: 'rinse' } }])}
+        >
+          {say('wash.rinsedOnce')}
+        </Button>
+      </Box>
+    </>
+  );
+}
+
+/** One tap puts everything in, starts the clock and one for turning it over half-way. */
+function BathRow(props: {
+  live: LiveBatch;
+  stepId: string;
+  what: Bath;
+  minutes: number;
+  needed: boolean;
+  names: readonly string[];
+  begun: boolean;
+}) {
+  const { live, stepId, what, minutes, needed, names, begun } = props;
+  const clock = (label: string, after: number) => ({
+    kind: 'clockStarted' as const,
+    body: { clockId: uuid(), label, minutes: after },
+  });
+  return (
+    <Box sx={{ display: 'grid', gap: 0.5, justifyItems: 'start', mb: 1 }}>
+      <span>{say(needed ? `bath.${what}.needed` : `bath.${what}`, { names: names.join(', ') })}</span>
+      {begun ? (
+        <span>{say('bath.begun')}</span>
+      ) : (
+        <Button
+          variant="outlined"
+          color="inherit"
+          sx={thumb}
+          onClick={() =>
+            void live.say([
+              { kind: 'cueSeen', body: { stepId, cue: bathCue(what) } },
+              clock(say('bath.turn'), minutes / 2),
+              clock(say('bath.out'), minutes),
+            ])
+          }
+        >
+          {say('bath.begin', { minutes: num(minutes) })}
+        </Button>
+      )}
+    </Box>
+  );
+}
