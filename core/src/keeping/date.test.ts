@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { endOfTomorrow, isoKeepDate, keepDate, lastWholeDay, startOfToday } from './date.ts';
+import { endOfTomorrow, isoKeepDate, keepDate, lastWholeDay, notBefore, startOfToday } from './date.ts';
 
 const HOUR_MS = 3_600_000;
 const ZONES = [
@@ -66,5 +66,25 @@ describe('a date for documents', () => {
         'Europe/Berlin',
       );
     expect([of('drinkToday'), of('past'), of('throwOut')]).toEqual(['2026-10-24', null, null]);
+  });
+});
+
+describe('a batch made too early for its day', () => {
+  const zone = 'America/Bogota'; // five hours behind, all year
+  const day = Date.UTC(2026, 11, 12, 23); // Saturday the 12th, 18:00 there
+  const made = { startMs: Date.UTC(2026, 10, 28, 15), deadlineMs: Date.UTC(2026, 11, 4, 15) };
+  it('is begun no earlier than its life before the end of that day', () => {
+    // The end of Saturday is the 13th, 05:00 by universal time; six days before that is the 7th, 05:00.
+    expect(notBefore(day, made, zone)).toBe(Date.UTC(2026, 11, 7, 5));
+  });
+  it('begun then, the day is the last whole one of its bottles', () => {
+    fc.assert(
+      fc.property(moments, zones, fc.integer({ min: 1, max: 90 * 24 }), (dayMs, where, hours) => {
+        const startMs = notBefore(dayMs, { startMs: 0, deadlineMs: hours * HOUR_MS }, where);
+        const last = lastWholeDay(startMs + hours * HOUR_MS, where);
+        expect(Math.abs(last - dayMs)).toBeLessThan(14 * HOUR_MS);
+        expect(lastWholeDay(startMs + hours * HOUR_MS - 1, where)).toBeLessThan(last);
+      }),
+    );
   });
 });

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { customRow } from '../program/ownIngredient.ts';
 import { tagsOf, traitsOf } from '../program/tags.ts';
-import type { Step } from '../program/types.ts';
+import type { Program, Step } from '../program/types.ts';
 import { withLabels } from '../tables/labels.ts';
 import { pinnedTables, pinRows } from '../tables/pinned.ts';
 import { ASKED_TRAITS, TRAITS, type Trait } from '../tables/traits.ts';
@@ -46,10 +46,16 @@ function tagsInBottles(tables: Tables, lines: { solid?: string; liquid?: string 
     ],
     STEPS,
   );
+  return tagsAfter(program, tables, said);
+}
+
+function tagsAfter(program: Program, tables: Tables, said: Deed[]) {
   const deeds: Deed[] = [
     { kind: 'stepStarted', body: { stepId: program.steps[0]!.id } },
     ...said,
-    ...program.steps.map((s): Deed => ({ kind: 'stepEnded', body: { stepId: s.id } })),
+    ...program.steps
+      .filter((s) => !said.some((d) => d.kind === 'skipped' && d.body.stepId === s.id))
+      .map((s): Deed => ({ kind: 'stepEnded', body: { stepId: s.id } })),
   ];
   const events = deeds.map(
     (deed, i) =>
@@ -102,6 +108,35 @@ describe.each(TRAITS)('%s', (trait) => {
     const rows = pinRows(tables, ['the-root', 'the-juice', 'the-syrup']);
     const pinned = pinnedTables(TABLES, { rows, kitchen: { labels: [] } });
     for (const id of ['the-root', 'the-juice', 'the-syrup']) expect(traitsOf([id], pinned)).toContain(trait);
+  });
+});
+
+describe('a sweetening that ended', () => {
+  const program = programOf(
+    [
+      { id: 'water', kind: 'liquid', itemId: 'water', massG: 3000 },
+      { id: 'sweet', kind: 'sweetener', itemId: 'honey', massG: 0, rule: { kind: 'toTarget' } },
+    ],
+    [
+      { kind: 'combine', from: ['bowl'], to: ['tub'], lines: ['water'] },
+      { kind: 'sweeten', from: ['tub'], to: ['tub'], lines: ['sweet'], targetSweetnessPct: 6 },
+      { kind: 'bottle', from: ['tub'], to: ['bottles'], hygiene: 'sterilised' },
+    ],
+  );
+  const stepId = program.steps[1]!.id;
+  const noted = (itemId: string): Deed => ({
+    kind: 'added',
+    body: { stepId, vesselId: 'tub', lineKind: 'sweetener', itemId, lineId: `x-${itemId}`, massG: 100 },
+  });
+  it('without a word about the honey counts as with it', () => {
+    expect(tagsAfter(program, TABLES, [])).toContain('honey');
+  });
+  it('with sugar noted in its place is without', () => {
+    expect(tagsAfter(program, TABLES, [noted('sugar-white')])).not.toContain('honey');
+    expect(tagsAfter(program, TABLES, [noted('honey')])).toContain('honey');
+  });
+  it('by being left out is without', () => {
+    expect(tagsAfter(program, TABLES, [{ kind: 'skipped', body: { stepId } }])).not.toContain('honey');
   });
 });
 

@@ -8,7 +8,7 @@ import {
 } from '../../liquor/composition.ts';
 import { drawnAfter } from '../../physics/extraction.ts';
 import { RINSE_CARRIED_ML_PER_G } from '../../tables/constants.ts';
-import { layOut, rinseWater } from '../lines.ts';
+import { layOut, originKindOf, rinseWater } from '../lines.ts';
 import { pourIn } from '../readings.ts';
 import {
   addFlow,
@@ -28,6 +28,7 @@ import type {
   CombineStep,
   FortifyStep,
   MixStep,
+  Origin,
   PickStep,
   PrepStep,
   SourStep,
@@ -141,6 +142,30 @@ export function mixStep(work: Work, step: MixStep | FortifyStep, run: StepRun): 
 }
 
 /**
+ * A step that ended without a word about what was stirred in: for whom it is and how long it keeps it counts as in the
+ * drink, though nobody knows how much.
+ */
+function takeAsIn(
+  work: Work,
+  step: SweetenStep | SourStep,
+  run: StepRun,
+  vesselId: string,
+  kind: 'sweetener' | 'liquid',
+): void {
+  if (run.actual?.adjustments.some((a) => a.kind === 'added')) return;
+  const vessel = vesselOf(work, step.id, vesselId);
+  const unsaid = step.lines.map((lineId): Origin => {
+    const row = work.tables.liquids.get(lineOf(work, step.id, lineId).itemId);
+    const origin = originKindOf(kind, row);
+    return { lineId, kind: origin, sinceMin: work.nowMin, heatedMin: 0, below60Min: null };
+  });
+  setVessel(work, {
+    ...vessel,
+    liquor: { ...vessel.liquor, origins: [...vessel.liquor.origins, ...unsaid] },
+  });
+}
+
+/**
  * Sweetening to a target: what was really added is booked; as long as the step is not over, the rest of the way is
  * counted as still to come.
  */
@@ -148,8 +173,11 @@ export function sweetenStep(work: Work, step: SweetenStep, run: StepRun): void {
   const vesselId = vesselOf(work, step.id, firstOf(step.to) ?? firstOf(step.from)).id;
   ontoTable(work, step, vesselId);
   handWork(work, step, run);
-  const over = run.actual?.endMin !== undefined;
-  if (over || run.stopAfterMin !== null || step.lines.length === 0) return;
+  if (run.actual?.endMin !== undefined) takeAsIn(work, step, run, vesselId, 'sweetener');
+  else if (run.stopAfterMin === null && step.lines.length > 0) sweetenToTarget(work, step, run, vesselId);
+}
+
+function sweetenToTarget(work: Work, step: SweetenStep, run: StepRun, vesselId: string): void {
   const target = (run.actual?.targetSweetnessPct ?? step.targetSweetnessPct) / 100;
   const toTarget = step.lines.filter((id) => lineOf(work, step.id, id).rule.kind === 'toTarget');
   // A recipe that says how much has it stirred in as it says.
@@ -183,8 +211,11 @@ export function sourStep(work: Work, step: SourStep, run: StepRun): void {
   const { id } = vesselOf(work, step.id, firstOf(step.to));
   ontoTable(work, step, id);
   handWork(work, step, run);
-  const over = run.actual?.endMin !== undefined;
-  if (over || run.stopAfterMin !== null || step.lines.length === 0) return;
+  if (run.actual?.endMin !== undefined) takeAsIn(work, step, run, id, 'liquid');
+  else if (run.stopAfterMin === null && step.lines.length > 0) sourToTarget(work, step, run, id);
+}
+
+function sourToTarget(work: Work, step: SourStep, run: StepRun, id: string): void {
   const { liquor } = vesselOf(work, step.id, id);
   const rows = step.lines.map((lineId) => {
     const line = lineOf(work, step.id, lineId);
