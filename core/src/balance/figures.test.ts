@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { amountSlip } from '../compare/slips.ts';
 import { abvPct, EMPTY, kcalOf, ofLiquid, plus, scaled, volumeMl, water } from '../liquor/composition.ts';
 import { estimatePh } from '../liquor/ph.ts';
 import { BOOK } from '../program/book.ts';
@@ -127,5 +128,27 @@ describe('what is not told', () => {
     expect(withServing(KITCHEN, BOOK[0]!)).toBe(KITCHEN);
     const drink = scaled({ ...EMPTY, waterG: 1000, markerG: { ginger: 90 } }, 1);
     expect(glassFacts(drink, 60).servingMl).toBe(60);
+  });
+});
+
+describe('weights and measures that were looked at again', () => {
+  const solid = (id: string) => TABLES.ingredients.get(id)!;
+  it('a large date displaces 0.74 mL/g, without its air', () => {
+    expect(solid('date-medjool').displaceMlPerG).toBe(0.74);
+  });
+  it('powders lie loose: cayenne 0.36 g/mL, ground ginger 0.35', () => {
+    expect(solid('cayenne-ground').bulkGPerMl).toBe(0.36);
+    expect(solid('ginger-ground').bulkGPerMl).toBe(0.35);
+  });
+  it('a spoon of brown sugar is 0.6 g/mL loose and 0.93 pressed down', () => {
+    const row = TABLES.sweeteners.get('sugar-brown')!;
+    expect([row.bulkGPerMl, row.packedGPerMl]).toEqual([0.6, 0.93]);
+  });
+  it('an allspice berry weighs 65 mg: fifteen of them a gram', () => {
+    expect(Math.round(1 / solid('allspice-whole').piece!.massG)).toBe(15);
+  });
+  it('of cayenne 0.4 g in a litre is the usual top: three times that is asked about', () => {
+    expect(amountSlip('cayenne-ground', 0.4, 1, TABLES)).toBeNull();
+    expect(amountSlip('cayenne-ground', 1.2, 1, TABLES)).toMatchObject({ kind: 'much', highG: 0.4 });
   });
 });

@@ -18,6 +18,7 @@ import { heading, role } from '../../theme/theme.ts';
 import { sayDrink } from '../../words/names.ts';
 import { days, duration, litres, num, percent, say, volume } from '../../words/say.ts';
 import { useJob } from '../../workers/useJob.ts';
+import { shadeOf } from './shades.ts';
 
 const StrengthChart = lazy(() => import('./StrengthChart.tsx').then((m) => ({ default: m.StrengthChart })));
 
@@ -323,10 +324,7 @@ function MethodTable(props: {
           </thead>
           <tbody>
             {figures.map((figure) => {
-              const values = rows.map(figure.value).filter((v): v is number => v !== null);
-              const low = Math.min(...values);
-              const high = Math.max(...values);
-              const differ = values.length > 1 && high - low > Math.abs(high) * 0.02;
+              const shown = rows.map((r) => ({ value: figure.value(r), text: figure.show(r) }));
               return (
                 <tr key={figure.label}>
                   <Box component="th" scope="row" sx={{ ...cell, fontWeight: 400, minWidth: 150 }}>
@@ -357,24 +355,19 @@ function MethodTable(props: {
                         </Box>
                       );
                     }
-                    // What reads the same is the same.
-                    const reads = (value: number) =>
-                      rows.some((r) => figure.value(r) === value && figure.show(r) === figure.show(a.row));
-                    const good = differ && figure.best !== null && reads(figure.best === 'low' ? low : high);
-                    const bad =
-                      differ && figure.best !== null && !good && reads(figure.best === 'low' ? high : low);
+                    const shade = shadeOf(shown, rows.indexOf(a.row), figure.best);
                     return (
                       <Box
                         component="td"
                         key={a.methodId}
                         sx={{
                           ...cell,
-                          fontWeight: good ? 700 : 400,
-                          color: role(good ? 'ready' : bad ? 'caution' : 'ink'),
+                          fontWeight: shade === 'best' ? 700 : 400,
+                          color: role(shade === 'best' ? 'ready' : shade === 'worst' ? 'caution' : 'ink'),
                         }}
                       >
                         {figure.show(a.row)}
-                        {good && <Box component="span"> ✓</Box>}
+                        {shade === 'best' && <Box component="span"> ✓</Box>}
                       </Box>
                     );
                   })}

@@ -1,0 +1,30 @@
+import { describe, expect, it } from 'vitest';
+import { differenceOf, outcomeOf } from './outcome.ts';
+
+const before = { litres: 5, sweetG: 476, endMin: 100, bottles: 5 };
+
+describe('what an entry has made of the rest', () => {
+  it('stirring in what was planned takes nothing off the sweetener: what is in and what is to come are one sum', () => {
+    // 476 g still to come, then 476 g noted and none to come.
+    expect(differenceOf(before, { ...before, sweetG: 0 + 476 })).toBe(
+      'As expected: nothing of the rest changes.',
+    );
+  });
+  it('fewer litres are told with what follows from them', () => {
+    expect(differenceOf(before, { litres: 4.4, sweetG: 416, endMin: 100, bottles: 4 })).toBe(
+      '4.4 L instead of 5.0 L: sweetener 60 g less, 1 bottle fewer.',
+    );
+  });
+  it('two minutes later are told, one is not', () => {
+    expect(differenceOf(before, { ...before, endMin: 101 })).toContain('nothing of the rest');
+    expect(differenceOf(before, { ...before, endMin: 130 })).toBe('As many litres as before: 30 min later.');
+  });
+  it('counts as sweetener what is noted and what is to come, and nothing else', () => {
+    const added = [
+      { body: { lineKind: 'sweetener', massG: 200 } },
+      { body: { lineKind: 'liquid', massG: 500 } },
+    ] as unknown as Parameters<typeof outcomeOf>[1];
+    const sim = { vessels: {}, dosedG: { sugar: 276 }, endMin: 100 };
+    expect(outcomeOf(sim, added, []).sweetG).toBe(476);
+  });
+});

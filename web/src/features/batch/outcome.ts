@@ -1,0 +1,50 @@
+import { type BatchLog, bottledMl, fillMl, type Simulation } from '@big-ladle/core';
+import { duration, grams, litres, num } from '../../words/say.ts';
+
+/** What a batch is going to be, as far as one change may move it. */
+export interface Outcome {
+  litres: number;
+  sweetG: number;
+  endMin: number;
+  bottles: number;
+}
+
+export function outcomeOf(
+  sim: Pick<Simulation, 'vessels' | 'dosedG' | 'endMin'>,
+  added: BatchLog['added'],
+  sizes: readonly { volumeMl: number }[],
+): Outcome {
+  const mls = bottledMl(sim);
+  const ml = mls.reduce((sum, each) => sum + each, 0);
+  const largest = Math.max(0, ...sizes.map((b) => b.volumeMl));
+  return {
+    litres: ml / 1000,
+    // What is in already and what is still to come.
+    sweetG:
+      Object.values(sim.dosedG).reduce((sum, g) => sum + g, 0) +
+      added.reduce((sum, e) => sum + (e.body.lineKind === 'sweetener' ? e.body.massG : 0), 0),
+    endMin: sim.endMin,
+    bottles: largest > 0 ? mls.reduce((sum, each) => sum + Math.floor(each / fillMl(largest)), 0) : 0,
+  };
+}
+
+/** "8.3 instead of 8.9 L: sweetener 60 g less, 1 bottle fewer." */
+export function differenceOf(a: Outcome, b: Outcome): string {
+  const parts: string[] = [];
+  const sweet = b.sweetG - a.sweetG;
+  if (Math.abs(sweet) >= 1) parts.push(`sweetener ${grams(Math.abs(sweet))} ${sweet < 0 ? 'less' : 'more'}`);
+  const bottles = b.bottles - a.bottles;
+  if (bottles !== 0)
+    parts.push(
+      `${num(Math.abs(bottles))} ${Math.abs(bottles) === 1 ? 'bottle' : 'bottles'} ${bottles < 0 ? 'fewer' : 'more'}`,
+    );
+  const later = b.endMin - a.endMin;
+  if (Math.abs(later) >= 2) parts.push(`${duration(Math.abs(later))} ${later > 0 ? 'later' : 'sooner'}`);
+  const litresText =
+    Math.abs(b.litres - a.litres) >= 0.02
+      ? `${litres(b.litres)} instead of ${litres(a.litres)}`
+      : 'As many litres as before';
+  return parts.length || Math.abs(b.litres - a.litres) >= 0.02
+    ? `${litresText}${parts.length ? `: ${parts.join(', ')}` : ''}.`
+    : 'As expected: nothing of the rest changes.';
+}
