@@ -211,3 +211,54 @@ test('asked with one tap: the water that nobody boils, how sweet the fruit is, w
     'true',
   );
 });
+
+test('citrus that stands in vinegar: its clock, half-way turned over, and three rinses counted', async ({
+  page,
+  server,
+}) => {
+  await begun(server, 'wash', 'cordial', BOOK.find((r) => r.id === 'citrus-vinegar-cordial')!);
+  await page.goto(`${server.url}/batches/batch/stove`);
+  const washing = page.getByTestId('washing');
+  await expect(washing).toContainText('If you like, into one part of vinegar');
+  await washing.getByRole('button', { name: 'It is in: 5 minutes' }).click();
+  await expect(page.getByTestId('small-clocks')).toContainText('Turn everything over');
+  await expect(page.getByTestId('small-clocks')).toContainText('Out of the bath, then rinse');
+  await expect(page.getByTestId('rinses')).toHaveText('0of 3 rinses');
+  await washing.getByRole('button', { name: 'Rinsed once' }).click();
+  await expect(page.getByTestId('rinses')).toHaveText('1of 3 rinses');
+  await washing.getByRole('checkbox').first().check();
+  await page.reload();
+  await expect(washing.getByRole('checkbox').first()).toBeChecked();
+  await expect(washing).toContainText('In, with its clock');
+});
+
+test('a slip in a pasted text is asked about before it becomes a recipe, and once', async ({
+  page,
+  server,
+}) => {
+  await server.api('PUT', '/kitchen', { version: 0, kitchen: KITCHEN });
+  await page.goto(`${server.url}/drinks/paste`);
+  await page.getByTestId('paste-text').fill(`Sharp red
+Makes 4 litres
+150 g dried hibiscus
+60 g cayenne
+4 litres water
+Boil 10 minutes, strain, bottle.`);
+  const slip = page.getByTestId('slip');
+  await expect(slip).toContainText('far more than usual');
+  await slip.getByRole('button', { name: 'Yes, I mean it' }).click();
+  await expect(slip).toBeHidden();
+  await page.getByRole('button', { name: 'Take it to the editor' }).click();
+  await expect(page.getByTestId('editor-figures')).toBeVisible();
+  await expect(slip).toBeHidden();
+});
+
+test('a day too far off for what is begun today is said in the plan', async ({ page, server }) => {
+  await server.api('PUT', '/kitchen', { version: 0, kitchen: KITCHEN });
+  await page.goto(`${server.url}/new/deep-calyx-ginger?method=straightBoil`);
+  await expect(page.getByTestId('wish-now')).toContainText('L in bottles');
+  await expect(page.getByTestId('too-early')).toBeHidden();
+  const day = new Date(server.nowMs() + 20 * 86_400_000).toISOString().slice(0, 10);
+  await page.getByLabel('Ready by').fill(`${day}T18:00`);
+  await expect(page.getByTestId('too-early')).toContainText('past its date on that day');
+});

@@ -28,7 +28,7 @@ export function TickList(props: {
           control={
             <Checkbox checked={ticks.ticked.includes(code)} onChange={(_, on) => ticks.tick(code, on)} />
           }
-          label={<Box sx={{ pt: 1 }}>{text}</Box>}
+          label={<Box sx={{ pt: 1, fontSize: '1.1rem' }}>{text}</Box>}
         />
       ))}
     </>

@@ -1,4 +1,5 @@
 import { endOfDay, type Kitchen, keepDate, notBefore, plannedLife } from '@big-ladle/core';
+import Box from '@mui/material/Box';
 import { useMemo } from 'react';
 import { Caution } from '../../shared/ui.tsx';
 import { moment, say, sayDate } from '../../words/say.ts';
@@ -45,7 +46,7 @@ export function TooEarly({ live }: { live: LiveBatch }) {
 }
 
 const Early = ({ text }: { text: string }) => (
-  <div data-testid="too-early">
+  <Box data-testid="too-early" sx={{ mb: 1.5 }}>
     <Caution severity="caution" word={say('severity.caution')} text={text} />
-  </div>
+  </Box>
 );
