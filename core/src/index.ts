@@ -187,7 +187,7 @@ export {
   notBefore,
   startOfToday,
 } from './keeping/date.ts';
-export { type BottleFacts, DAY_MS, lifeRate } from './keeping/integrate.ts';
+export { type BottleFacts, lifeRate } from './keeping/integrate.ts';
 export type { BottleItem, LeftoverItem } from './keeping/items.ts';
 export {
   boiledLinesOf,
@@ -270,36 +270,41 @@ export {
 export { estimatePh, type PhEstimate, phOf, withPh } from './liquor/ph.ts';
 export { coldVolume, expansion, saturationKPa, waterDensityGPerMl } from './liquor/water.ts';
 // log
-export { asMade, nextStraining } from './log/asMade.ts';
 export { tastedAt } from './log/asTasted.ts';
 export {
+  type BatchNow,
+  type BatchSoFar,
+  batchAt,
+  entryProblem,
+  isEntryProblem,
+  itemsOf,
+  type StepClock,
+  whatIf,
+} from './log/batchAt.ts';
+export type { BatchLog, Bottled, Gifts, Lot, SideClock, StepTimes } from './log/batchLog.ts';
+export { nextStraining } from './log/effectiveProgram.ts';
+export { readingSchema } from './log/events/bodies.ts';
+export {
   activeEvents,
-  type Deed,
+  inLogOrder,
+  lastUndoable,
+  saidTogether,
+  shownEvents,
+} from './log/events/order.ts';
+export type { StreamKind, Touched } from './log/events/row.ts';
+export { outsideBounds, readStored } from './log/events/stored.ts';
+export {
   EVENT_KINDS,
+  EVENTS,
+  type EventBody,
   type EventKind,
   type EventOf,
   eventSchema,
-  inLogOrder,
   type LogEvent,
-  lastUndoable,
-  readingSchema,
-  saidTogether,
-} from './log/events.ts';
-export {
-  type BatchLog,
-  type BatchNow,
-  type Bottled,
-  batchAt,
-  entryProblem,
-  foldBatch,
-  isEntryProblem,
-  itemsOf,
-  type Lot,
-  MINUTE_MS,
-  type SideClock,
-  type StepClock,
-  type StepTimes,
-} from './log/foldBatch.ts';
+  mayStandIn,
+  touchedBy,
+} from './log/events/table.ts';
+export { effectiveProgram, foldBatch } from './log/foldBatch.ts';
 export { FIRST_PLACE, foldItem, freshItem, type ItemLog, isGone, itemAfter } from './log/foldItem.ts';
 export { type BoilInput, type BoilRate, boilOff } from './physics/boilOff.ts';
 export { arrhenius, drawnAfter, redLeft } from './physics/extraction.ts';
@@ -502,6 +507,7 @@ export type {
   Cue,
   CurvePoint,
   Duration,
+  EffectiveProgram,
   Flow,
   FlowCode,
   HeatStep,
@@ -511,6 +517,7 @@ export type {
   MixStep,
   Origin,
   PickStep,
+  PlannedProgram,
   PrepStep,
   Program,
   ProgramLine,
@@ -667,6 +674,7 @@ export type {
   Tables,
 } from './tables/types.ts';
 export { type Bath, bathCue } from './tables/washing.ts';
+export { id as idSchema } from './units/fields.ts';
 export {
   asHandMeasures,
   type CupWeight,
@@ -683,6 +691,7 @@ export {
 } from './units/measures.ts';
 // units
 export { fail, ok, type Result, type Said, said, unwrap } from './units/result.ts';
+export { DAY_MS, HOUR_MS, MINUTE_MS } from './units/time.ts';
 export {
   celsiusOf,
   convert,

@@ -1,5 +1,5 @@
 import { type Burner, EMPTY_KITCHEN, type Kitchen, type Pot } from './program/kitchen.ts';
-import type { Program, ProgramLine, Step, VesselSpec } from './program/types.ts';
+import type { PlannedProgram, ProgramLine, Step, VesselSpec } from './program/types.ts';
 import { SHIPPED_TABLES } from './tables/index.ts';
 import type { Tables } from './tables/types.ts';
 
@@ -48,7 +48,7 @@ const VESSELS: VesselSpec[] = [
 export function programOf(
   lines: readonly Partial<ProgramLine>[],
   steps: readonly (Partial<Step> & { kind: Step['kind'] })[],
-): Program {
+): PlannedProgram {
   return {
     recipeId: 'test',
     recipeVersion: 1,

@@ -1,7 +1,7 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { BOOK, type Deed, defaultChoices, type LogEvent, type Recipe } from '@big-ladle/core';
+import { BOOK, defaultChoices, type EventBody, type LogEvent, type Recipe } from '@big-ladle/core';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { MIGRATIONS } from './db/migrations.ts';
 import { openDb } from './db/open.ts';
@@ -74,7 +74,7 @@ describe('recipes of the cook’s own', () => {
       atMs: NOW,
       deviceId: 'd',
       deviceSeq: 1,
-      ...({ kind: 'stepStarted', body: { stepId: 'pick' } } satisfies Deed),
+      ...({ kind: 'stepStarted', body: { stepId: 'pick' } } satisfies EventBody),
     };
     const started = await k.api('POST', '/batches/b/start', { version: 1, events: [event] });
     expect(started.body.pins.recipe).toMatchObject({ id: 'mine', version: 1, name: 'My red' });

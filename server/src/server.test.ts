@@ -2,7 +2,7 @@ import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'n
 import { request } from 'node:http';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { type Deed, EMPTY_KITCHEN, type Kitchen, type LogEvent } from '@big-ladle/core';
+import { EMPTY_KITCHEN, type EventBody, type Kitchen, type LogEvent } from '@big-ladle/core';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { configFrom } from './config.ts';
 import { MIGRATIONS } from './db/migrations.ts';
@@ -29,7 +29,7 @@ const KITCHEN: Kitchen = {
   bottles: [{ id: 'b', name: 'Bottle', volumeMl: 750, diameterCm: 8, material: 'glass', count: 12 }],
 };
 let seq = 0;
-const event = (deed: Deed, change: Partial<LogEvent> = {}): LogEvent => {
+const event = (deed: EventBody, change: Partial<LogEvent> = {}): LogEvent => {
   seq++;
   return {
     id: `ev-${seq}`,

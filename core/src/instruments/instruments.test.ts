@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { Deed, LogEvent } from '../log/events.ts';
-import { batchAt, foldBatch, MINUTE_MS } from '../log/foldBatch.ts';
+import { batchAt } from '../log/batchAt.ts';
+import type { EventBody, LogEvent } from '../log/events/table.ts';
+import { foldBatch } from '../log/foldBatch.ts';
 import { solvePlan } from '../plan/solve.ts';
 import { BOOK } from '../program/book.ts';
 import { defaultChoices, type MethodId } from '../program/recipe.ts';
@@ -9,6 +10,7 @@ import { NO_FACTORS } from '../program/state.ts';
 import { FRIDGE_LIFE, INSTRUMENT_ROWS, type InstrumentKind, LOSS } from '../tables/instruments.ts';
 import { BURNERS, KITCHEN, POTS, TABLES } from '../testKitchen.ts';
 import { unwrap } from '../units/result.ts';
+import { MINUTE_MS } from '../units/time.ts';
 import { cookNext, hiddenFactors, rehearsalNow } from './rehearsal.ts';
 import { fridgeAirC, isLost, simulatedReading, type Truth } from './simulated.ts';
 import { truthOf } from './truth.ts';
@@ -135,7 +137,7 @@ const BOTTLED_KITCHEN = {
   ],
 };
 let made = 0;
-const eventOf = (deed: Deed, atMs: number): LogEvent =>
+const eventOf = (deed: EventBody, atMs: number): LogEvent =>
   ({
     id: `e${String(++made).padStart(6, '0')}`,
     stream: { kind: 'rehearsal', id: 'r' },

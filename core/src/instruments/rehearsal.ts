@@ -1,12 +1,14 @@
 import { gramsToSweetness } from '../balance/served.ts';
 import { volumeMl } from '../liquor/composition.ts';
-import { activeEvents, type Deed, type LogEvent } from '../log/events.ts';
-import { foldBatch, MINUTE_MS } from '../log/foldBatch.ts';
+import { activeEvents } from '../log/events/order.ts';
+import type { EventBody, LogEvent } from '../log/events/table.ts';
+import { foldBatch } from '../log/foldBatch.ts';
 import { type FilledBottle, fillBottles, jugOf, suggestBottles } from '../plan/bottles.ts';
 import type { Kitchen } from '../program/kitchen.ts';
 import { BOTTLES, TUB } from '../program/making.ts';
-import type { Factors, Program, Step, TraceEntry } from '../program/types.ts';
+import type { Factors, PlannedProgram, Program, Step, TraceEntry } from '../program/types.ts';
 import type { Tables } from '../tables/types.ts';
+import { MINUTE_MS } from '../units/time.ts';
 import { chance } from './simulated.ts';
 import type { BatchTruth } from './truth.ts';
 
@@ -37,7 +39,7 @@ export function hiddenFactors(seed: number): Factors {
 }
 
 export interface CookInput {
-  program: Program;
+  program: PlannedProgram;
   kitchen: Kitchen;
   tables: Tables;
   events: readonly LogEvent[];
@@ -56,7 +58,7 @@ const PROBED_AT_MIN = [3, 5, 8] as const;
  * What a simulated cook does next, and when: ends each step when it is really over, measures what came out, sweetens as
  * planned and fills the bottles. Null when the batch is done.
  */
-export function cookNext(input: CookInput): { atMs: number; deeds: Deed[] } | null {
+export function cookNext(input: CookInput): { atMs: number; deeds: EventBody[] } | null {
   const { events, truth } = input;
   const log = foldBatch(input.program, events);
   const { program } = log;
@@ -89,7 +91,7 @@ export function cookNext(input: CookInput): { atMs: number; deeds: Deed[] } | nu
   };
 }
 
-function beforeTheEnd(input: CookInput, program: Program, step: Step, entry: TraceEntry): Deed[] {
+function beforeTheEnd(input: CookInput, program: Program, step: Step, entry: TraceEntry): EventBody[] {
   const { tables, truth } = input;
   switch (step.kind) {
     case 'strain': {

@@ -1,10 +1,11 @@
 import { abvPct } from '../liquor/composition.ts';
-import type { LogEvent } from '../log/events.ts';
-import { foldBatch, MINUTE_MS } from '../log/foldBatch.ts';
+import type { LogEvent } from '../log/events/table.ts';
+import { foldBatch } from '../log/foldBatch.ts';
 import type { Kitchen } from '../program/kitchen.ts';
 import { simulateBatch } from '../program/simulate.ts';
-import type { Factors, Program, Simulation, StepActual, TraceEntry } from '../program/types.ts';
+import type { Factors, PlannedProgram, Simulation, StepActual, TraceEntry } from '../program/types.ts';
 import type { Tables } from '../tables/types.ts';
+import { MINUTE_MS } from '../units/time.ts';
 import type { Truth, TruthAt } from './simulated.ts';
 
 const NOTHING: Truth = { tempC: null, massKg: null, brix: null, pH: null, abvPct: 0 };
@@ -21,7 +22,7 @@ export interface BatchTruth {
  * differ from those that the kitchen counts with.
  */
 export function truthOf(
-  planned: Program,
+  planned: PlannedProgram,
   kitchen: Kitchen,
   tables: Tables,
   events: readonly LogEvent[],

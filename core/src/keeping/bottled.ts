@@ -1,5 +1,4 @@
 import { volumeMl } from '../liquor/composition.ts';
-import { MINUTE_MS } from '../log/foldBatch.ts';
 import { freshItem } from '../log/foldItem.ts';
 import { bottlesFor, fillMl } from '../plan/bottles.ts';
 import type { Kitchen } from '../program/kitchen.ts';
@@ -7,6 +6,7 @@ import { BOTTLES } from '../program/making.ts';
 import type { Liquor, Program, Simulation } from '../program/types.ts';
 import { KEEPING } from '../tables/keeping.ts';
 import { placeKindRow } from '../tables/places.ts';
+import { MINUTE_MS } from '../units/time.ts';
 import { surroundingsOf } from './around.ts';
 import { type Keeping, keepingOf } from './class.ts';
 import { type BottleLife, lifeOf } from './clock.ts';

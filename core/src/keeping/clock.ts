@@ -1,12 +1,12 @@
-import { MINUTE_MS } from '../log/foldBatch.ts';
 import type { ItemLog } from '../log/foldItem.ts';
 import { missedStage } from '../program/exposure.ts';
 import { KEEPING } from '../tables/keeping.ts';
 import { type Said, said } from '../units/result.ts';
+import { DAY_MS, HOUR_MS, MINUTE_MS } from '../units/time.ts';
 import type { Surroundings } from './around.ts';
 import { checkKindOf, meaningOf } from './check.ts';
 import { type CoolingSoFar, coolingCutDays, hoursOf, saidCut, saidMissed, slowCoolingMin } from './class.ts';
-import { type BottleFacts, DAY_MS, follow, HOUR_MS, lifeRate, type Spent, spentAt } from './integrate.ts';
+import { type BottleFacts, follow, lifeRate, type Spent, spentAt } from './integrate.ts';
 import { CELL_MS, type FridgeTrack, trackAt, type WarmSpell } from './track.ts';
 
 export interface BottleLife {

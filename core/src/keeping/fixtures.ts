@@ -3,9 +3,10 @@ import { freshItem, type ItemLog } from '../log/foldItem.ts';
 import { NO_COOLING } from '../program/exposure.ts';
 import { USUAL_PLACES } from '../program/kitchen.ts';
 import type { CoolingTally, Liquor, Origin } from '../program/types.ts';
+import { DAY_MS } from '../units/time.ts';
 import { type Surroundings, surroundingsOf } from './around.ts';
 import { type KeepingInput, keepingOf } from './class.ts';
-import { type BottleFacts, DAY_MS } from './integrate.ts';
+import type { BottleFacts } from './integrate.ts';
 import type { FridgeTrack } from './track.ts';
 
 /** A kitchen, a drink and a bottle for the tests of this floor. */

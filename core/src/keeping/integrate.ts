@@ -1,16 +1,13 @@
 import { WATER_20_G_PER_ML } from '../liquor/composition.ts';
-import { MINUTE_MS } from '../log/foldBatch.ts';
 import type { ItemLog } from '../log/foldItem.ts';
 import { bottleLossWPerK } from '../physics/heat.ts';
 import { levelM } from '../physics/vesselShape.ts';
 import { HEAT_CAPACITY_J } from '../tables/constants.ts';
 import { KEEPING } from '../tables/keeping.ts';
+import { DAY_MS, MINUTE_MS } from '../units/time.ts';
 import { type Standing, type Surroundings, standingAt } from './around.ts';
 import type { Keeping } from './class.ts';
 import { CELL_MS, type FridgeTrack, trackAt } from './track.ts';
-
-export const DAY_MS = 24 * 60 * MINUTE_MS;
-export const HOUR_MS = 60 * MINUTE_MS;
 
 /** How fast life is spent at a temperature: 1 up to 5 °C, above that three times for each 10 °C over 4. */
 export const lifeRate = (tempC: number): number => (tempC <= 5 ? 1 : Math.exp(PER_C * (tempC - 4)));

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { LogEvent } from '../log/events.ts';
+import type { LogEvent } from '../log/events/table.ts';
 import { FIRST_PLACE, foldItem, freshItem, isGone, itemAfter } from '../log/foldItem.ts';
 import { USUAL_PLACES } from '../program/kitchen.ts';
 import { lifeOf } from './clock.ts';

@@ -14,9 +14,9 @@ import {
 } from '../tables/leftovers.ts';
 import type { Trait } from '../tables/traits.ts';
 import type { IngredientRow, Tables } from '../tables/types.ts';
+import { DAY_MS } from '../units/time.ts';
 import { type Surroundings, standingAt } from './around.ts';
 import { meaningOf } from './check.ts';
-import { DAY_MS } from './integrate.ts';
 
 export const leftoverRow = (kind: LeftoverKind): LeftoverRow => LEFTOVER_ROWS.find((r) => r.kind === kind)!;
 

@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { ItemLog } from '../log/foldItem.ts';
+import { DAY_MS } from '../units/time.ts';
 import { lifeCurve, lifeOf, spellCostMin } from './clock.ts';
 import { around, bottle, FILLED_MS, itemLog, keep, mild, origin, raw, stays } from './fixtures.ts';
-import { DAY_MS } from './integrate.ts';
 import { recordOf, trackAt, trackOf, warmSpells } from './track.ts';
 
 const HOUR = 3_600_000;

@@ -2,10 +2,11 @@ import { TZDate } from '@date-fns/tz';
 import type { ItemLog } from '../log/foldItem.ts';
 import type { MessageKind, MessageTo } from '../program/kitchen.ts';
 import { KEEPING } from '../tables/keeping.ts';
+import { DAY_MS } from '../units/time.ts';
 import { checkKindOf, nextLookMs } from './check.ts';
 import type { BottleLife } from './clock.ts';
 import { lastWholeDay } from './date.ts';
-import { type BottleFacts, DAY_MS } from './integrate.ts';
+import type { BottleFacts } from './integrate.ts';
 
 /** Something that wants doing on the cold shelf. */
 export interface Reminder {

@@ -8,12 +8,12 @@ import { CLAIM_ROWS } from '../tables/claims.ts';
 import { CONTAINER_CAUTION_ROWS } from '../tables/containers.ts';
 import { LEFTOVER_ROWS } from '../tables/leftovers.ts';
 import { TABLES } from '../testKitchen.ts';
+import { DAY_MS } from '../units/time.ts';
 import { meaningOf, signsFor } from './check.ts';
 import { claimsOf } from './claims.ts';
 import { lifeOf } from './clock.ts';
 import { containerCautions, containerUses } from './containers.ts';
 import { around, bottle, FILLED_MS, itemLog, keep, origin, raw, stays } from './fixtures.ts';
-import { DAY_MS } from './integrate.ts';
 import {
   type LeftoverFacts,
   leftoverKindOf,

@@ -1,9 +1,8 @@
-import { MINUTE_MS } from '../log/foldBatch.ts';
 import { KEEPING } from '../tables/keeping.ts';
+import { HOUR_MS, MINUTE_MS } from '../units/time.ts';
 
 /** A fridge logger's readings are kept by cells of so long; null: nothing was read in it. */
 export const CELL_MS = 10 * MINUTE_MS;
-const HOUR_MS = 60 * MINUTE_MS;
 
 /** What a logger has read of the fridge: one figure a cell, the mean of its readings, °C. */
 export interface FridgeRecord {

@@ -1,4 +1,4 @@
-import { DAY_MS } from './integrate.ts';
+import { DAY_MS } from '../units/time.ts';
 
 /** How fast a drink goes, from what was poured of late. */
 export interface RateOfUse {

@@ -1,6 +1,9 @@
+import type * as v from 'valibot';
 import type { Sign } from '../tables/checks.ts';
 import type { LeftoverUse } from '../tables/leftovers.ts';
-import { activeEvents, type LogEvent } from './events.ts';
+import { activeEvents } from './events/order.ts';
+import type { ItemRow } from './events/row.ts';
+import { EVENTS, type LogEvent } from './events/table.ts';
 
 /** What has happened to a bottle, jar, bag or leftover since it was put by. */
 export interface ItemLog {
@@ -34,33 +37,11 @@ export const freshItem = (madeMs: number, placeId = FIRST_PLACE): ItemLog => ({
   used: [],
 });
 
-/** What one more event makes of it; events of other kinds leave it as it is. */
+/** What one more event makes of it; events that do not belong to an item leave it as it is. */
 export function itemAfter(log: ItemLog, event: LogEvent): ItemLog {
-  const { atMs } = event;
-  switch (event.kind) {
-    case 'opened':
-      return { ...log, openedMs: log.openedMs ?? atMs };
-    case 'poured':
-      return { ...log, openedMs: log.openedMs ?? atMs, pouredMl: log.pouredMl + event.body.volumeMl };
-    case 'finished':
-      return { ...log, finishedMs: atMs };
-    case 'discarded':
-      return { ...log, discarded: { atMs, why: event.body.why } };
-    case 'gaveAway':
-      return { ...log, given: { atMs, to: event.body.to } };
-    case 'moved':
-      return atMs < log.places[0]!.fromMs
-        ? log
-        : { ...log, places: [...log.places, { place: event.body.place, fromMs: atMs }] };
-    case 'vented':
-      return { ...log, ventedMs: atMs };
-    case 'looked':
-      return { ...log, looks: [...log.looks, { atMs, signs: event.body.signs }] };
-    case 'used':
-      return { ...log, used: [...log.used, { atMs, massG: event.body.massG, use: event.body.use }] };
-    default:
-      return log;
-  }
+  const row = EVENTS[event.kind];
+  // A row and an event of one kind have one body: beyond what the types can follow.
+  return row.of === 'item' ? (row as unknown as ItemRow<v.GenericSchema<unknown>>).fold(log, event) : log;
 }
 
 /** Folds the events of one item's own stream. */

@@ -7,21 +7,16 @@ import { defaultChoices } from '../program/recipe.ts';
 import { simulateBatch } from '../program/simulate.ts';
 import { BURNERS, KITCHEN, POTS, TABLES } from '../testKitchen.ts';
 import { unwrap } from '../units/result.ts';
-import {
-  activeEvents,
-  type Deed,
-  EVENT_KINDS,
-  eventSchema,
-  type LogEvent,
-  lastUndoable,
-  saidTogether,
-} from './events.ts';
-import { batchAt, foldBatch, MINUTE_MS } from './foldBatch.ts';
+import { MINUTE_MS } from '../units/time.ts';
+import { batchAt } from './batchAt.ts';
+import { activeEvents, lastUndoable, saidTogether } from './events/order.ts';
+import { EVENT_KINDS, type EventBody, eventSchema, type LogEvent } from './events/table.ts';
+import { foldBatch } from './foldBatch.ts';
 import { foldItem } from './foldItem.ts';
 
 const START = 1_800_000_000_000;
 let seq = 0;
-const at = (minute: number, deed: Deed, id = `e${String(++seq).padStart(5, '0')}`): LogEvent =>
+const at = (minute: number, deed: EventBody, id = `e${String(++seq).padStart(5, '0')}`): LogEvent =>
   ({
     id,
     stream: { kind: 'batch', id: 'b' },
@@ -257,7 +252,7 @@ describe('a batch from its log', () => {
 
   it('cannot be made unreadable: any events in any order fold', () => {
     const stepId = fc.constantFrom(...ids, 'nothing');
-    const deed: fc.Arbitrary<Deed> = fc.oneof(
+    const deed: fc.Arbitrary<EventBody> = fc.oneof(
       fc.record({ kind: fc.constant('stepStarted' as const), body: fc.record({ stepId }) }),
       fc.record({ kind: fc.constant('stepEnded' as const), body: fc.record({ stepId }) }),
       fc.record({ kind: fc.constant('skipped' as const), body: fc.record({ stepId }) }),

@@ -1,14 +1,15 @@
 import { describe, expect, it } from 'vitest';
 import { customRow } from '../program/ownIngredient.ts';
 import { tagsOf, traitsOf } from '../program/tags.ts';
-import type { Program, Step } from '../program/types.ts';
+import type { PlannedProgram, Step } from '../program/types.ts';
 import { withLabels } from '../tables/labels.ts';
 import { pinnedTables, pinRows } from '../tables/pinned.ts';
 import { ASKED_TRAITS, TRAITS, type Trait } from '../tables/traits.ts';
 import type { Tables } from '../tables/types.ts';
 import { KITCHEN, programOf, TABLES } from '../testKitchen.ts';
-import type { Deed, LogEvent } from './events.ts';
-import { batchAt, itemsOf, MINUTE_MS } from './foldBatch.ts';
+import { MINUTE_MS } from '../units/time.ts';
+import { batchAt, itemsOf } from './batchAt.ts';
+import type { EventBody, LogEvent } from './events/table.ts';
 
 const START = 1_800_000_000_000;
 const NOW = START + 200 * MINUTE_MS;
@@ -37,7 +38,7 @@ const STEPS: (Partial<Step> & { kind: Step['kind'] })[] = [
 ];
 
 /** What the bottles of a small batch are, with these lines, and with what was said at the stove. */
-function tagsInBottles(tables: Tables, lines: { solid?: string; liquid?: string }, said: Deed[] = []) {
+function tagsInBottles(tables: Tables, lines: { solid?: string; liquid?: string }, said: EventBody[] = []) {
   const program = programOf(
     [
       { id: 'water', kind: 'liquid', itemId: 'water', massG: 3000 },
@@ -49,13 +50,13 @@ function tagsInBottles(tables: Tables, lines: { solid?: string; liquid?: string 
   return tagsAfter(program, tables, said);
 }
 
-function tagsAfter(program: Program, tables: Tables, said: Deed[]) {
-  const deeds: Deed[] = [
+function tagsAfter(program: PlannedProgram, tables: Tables, said: EventBody[]) {
+  const deeds: EventBody[] = [
     { kind: 'stepStarted', body: { stepId: program.steps[0]!.id } },
     ...said,
     ...program.steps
       .filter((s) => !said.some((d) => d.kind === 'skipped' && d.body.stepId === s.id))
-      .map((s): Deed => ({ kind: 'stepEnded', body: { stepId: s.id } })),
+      .map((s): EventBody => ({ kind: 'stepEnded', body: { stepId: s.id } })),
   ];
   const events = deeds.map(
     (deed, i) =>
@@ -80,14 +81,14 @@ describe.each(TRAITS)('%s', (trait) => {
     expect(tagsInBottles(tables, {})).not.toContain(trait === 'water' ? 'nut' : trait);
     expect(tagsInBottles(tables, { solid: 'the-root' })).toContain(trait);
     expect(tagsInBottles(tables, { liquid: 'the-juice' })).toContain(trait);
-    const swapped: Deed = { kind: 'swapped', body: { lineId: 'solid', itemId: 'the-root', massG: 100 } };
+    const swapped: EventBody = { kind: 'swapped', body: { lineId: 'solid', itemId: 'the-root', massG: 100 } };
     expect(tagsInBottles(tables, {}, [swapped])).toContain(trait);
     for (const [lineKind, itemId] of [
       ['solid', 'the-root'],
       ['liquid', 'the-juice'],
       ['sweetener', 'the-syrup'],
     ] as const) {
-      const added: Deed = {
+      const added: EventBody = {
         kind: 'added',
         body: { stepId: 'combine-0', vesselId: 'pot', lineKind, itemId, lineId: 'extra-1', massG: 20 },
       };
@@ -124,7 +125,7 @@ describe('a sweetening that ended', () => {
     ],
   );
   const stepId = program.steps[1]!.id;
-  const noted = (itemId: string): Deed => ({
+  const noted = (itemId: string): EventBody => ({
     kind: 'added',
     body: { stepId, vesselId: 'tub', lineKind: 'sweetener', itemId, lineId: `x-${itemId}`, massG: 100 },
   });

@@ -2,15 +2,9 @@ import * as v from 'valibot';
 import type { Burner, Kitchen, Pot } from '../program/kitchen.ts';
 import { type Choices, completeChoices, METHOD_IDS, type Recipe } from '../program/recipe.ts';
 import type { Tables } from '../tables/types.ts';
+import { between, id, whole } from '../units/fields.ts';
 import { fail, type Result } from '../units/result.ts';
 import { type Solution, type SolveProblem, solvePlan } from './solve.ts';
-
-const id = v.pipe(v.string(), v.regex(/^[A-Za-z0-9][A-Za-z0-9_.:-]{0,79}$/, 'id'));
-const between = (low: number, high: number) => {
-  const message = `between:${low}:${high}`;
-  return v.pipe(v.number(message), v.finite(message), v.minValue(low, message), v.maxValue(high, message));
-};
-const whole = (low: number, high: number) => v.pipe(between(low, high), v.integer('whole'));
 
 export const questionSchema = v.variant('kind', [
   v.strictObject({ kind: v.literal('litres'), litres: between(0.2, 400) }),

@@ -1,7 +1,7 @@
 import { TZDate } from '@date-fns/tz';
-import { MINUTE_MS } from '../log/foldBatch.ts';
 import type { AwayHours } from '../program/kitchen.ts';
 import type { Program, Simulation, Step, StepId, TraceEntry } from '../program/types.ts';
+import { DAY_MS, MINUTE_MS } from '../units/time.ts';
 import { type Timetable, timetableFrom } from './startBy.ts';
 
 /** A stretch of time in which nobody stands at the stove. */
@@ -10,7 +10,6 @@ export interface AwayWindow {
   toMs: number;
 }
 
-const DAY_MS = 24 * 60 * MINUTE_MS;
 /** No plan asks further than that: `PLAN_AHEAD_MS` and some weeks. */
 const MOST_DAYS = 800;
 

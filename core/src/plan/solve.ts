@@ -12,7 +12,7 @@ import {
 } from '../program/recipe.ts';
 import { simulateBatch } from '../program/simulate.ts';
 import { waterPouredG } from '../program/tags.ts';
-import type { Program, ProgramLine, StepProblem } from '../program/types.ts';
+import type { PlannedProgram, Program, ProgramLine, StepProblem } from '../program/types.ts';
 import type { Tables } from '../tables/types.ts';
 import { fail, ok, type Result } from '../units/result.ts';
 import { lineMassG, presetFactor, scaleForMass } from './scaling.ts';
@@ -33,7 +33,7 @@ export interface Wish {
 export type Limit = 'wish' | 'pot' | 'foam' | 'fridge' | 'ingredient';
 
 export interface Solution {
-  program: Program;
+  program: PlannedProgram;
   /** Finished litres in bottles, at 20 °C. */
   litres: number;
   fills: number;
@@ -91,7 +91,7 @@ const isMain = (l: RecipeLine): boolean => l.kind === 'solid' && l.rule.kind ===
 
 /** A plan is solved for so many litres: solids by their rules, water so that the bottles come out right. */
 interface Sized {
-  program: Program;
+  program: PlannedProgram;
   litres: number;
   /** What was solved for: mL of water, or the recipe's multiple. */
   free: number;
@@ -110,7 +110,7 @@ class Sizer {
   }
 
   /** @param free millilitres of water, or how many times the recipe, whichever is solved for. */
-  private build(wishL: number, free: number, fills: number): Program {
+  private build(wishL: number, free: number, fills: number): PlannedProgram {
     const { recipe, choices } = this.input;
     const factor = this.fillsUp ? wishL / recipe.basisL : free;
     const lines: ProgramLine[] = recipe.lines.map((line) => ({

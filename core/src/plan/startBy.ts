@@ -1,5 +1,5 @@
-import { MINUTE_MS } from '../log/foldBatch.ts';
 import type { Program, Simulation, StepId, StepKind } from '../program/types.ts';
+import { MINUTE_MS } from '../units/time.ts';
 
 /** A moment when the cook is needed. */
 export interface Call {

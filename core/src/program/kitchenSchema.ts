@@ -2,15 +2,10 @@ import * as v from 'valibot';
 import { ALCOHOL_UNIT_ROWS } from '../tables/alcoholUnits.ts';
 import { CLOSURES, CONTAINER_FORMS, CONTAINER_MATERIALS } from '../tables/containers.ts';
 import { PLACE_KINDS } from '../tables/places.ts';
+import { between, id, name as nameOf, whole } from '../units/fields.ts';
 import { EMPTY_KITCHEN, type Kitchen, MESSAGE_KINDS, USUAL_PLACES } from './kitchen.ts';
 
-const id = v.pipe(v.string(), v.regex(/^[A-Za-z0-9][A-Za-z0-9_.:-]{0,79}$/, 'id'));
-const name = v.pipe(v.string('name'), v.trim(), v.minLength(1, 'name'), v.maxLength(60, 'name'));
-/** A number within bounds; the message carries them, for words to be made of at the edge. */
-const between = (low: number, high: number) => {
-  const message = `between:${low}:${high}`;
-  return v.pipe(v.number(message), v.finite(message), v.minValue(low, message), v.maxValue(high, message));
-};
+const name = nameOf(60);
 
 export const potSchema = v.strictObject({
   id,
@@ -35,7 +30,7 @@ export const bottleSchema = v.strictObject({
   material: v.picklist(CONTAINER_MATERIALS),
   form: v.optional(v.picklist(CONTAINER_FORMS)),
   closure: v.optional(v.picklist(CLOSURES)),
-  count: v.pipe(between(0, 500), v.integer('whole')),
+  count: whole(0, 500),
 });
 export const placeSchema = v.strictObject({
   id,
@@ -97,12 +92,9 @@ export const kitchenSchema = v.strictObject({
       v.array(
         v.strictObject({
           kind: v.picklist(['asleep', 'away']),
-          days: v.pipe(
-            v.array(v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(6))),
-            v.maxLength(7),
-          ),
-          fromMin: v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(1439)),
-          toMin: v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(1439)),
+          days: v.pipe(v.array(whole(0, 6)), v.maxLength(7)),
+          fromMin: whole(0, 1439),
+          toMin: whole(0, 1439),
         }),
       ),
       v.maxLength(12),
@@ -123,7 +115,7 @@ export const kitchenSchema = v.strictObject({
       v.array(
         v.strictObject({
           id,
-          name: v.pipe(v.string(), v.trim(), v.minLength(1), v.maxLength(60)),
+          name,
           like: id,
           sugarPer100: v.nullable(between(0, 100)),
           brix: v.nullable(between(0, 85)),
@@ -145,10 +137,7 @@ export const kitchenSchema = v.strictObject({
     () => [...USUAL_PLACES],
   ),
   ownRules: v.optional(
-    v.pipe(
-      v.array(v.strictObject({ recipeId: id, sealedDays: v.pipe(between(0, 365), v.integer('whole')) })),
-      v.maxLength(200),
-    ),
+    v.pipe(v.array(v.strictObject({ recipeId: id, sealedDays: whole(0, 365) })), v.maxLength(200)),
     () => [],
   ),
   messageTo: v.optional(

@@ -24,7 +24,7 @@ import { type Choices, COLD_METHODS, type RecipeLine, type RecipePart } from './
 import { simulateBatch } from './simulate.ts';
 import { stepBuilder } from './stepBuilder.ts';
 import { itemsIn, traitsOf } from './tags.ts';
-import type { JuiceTool, LineId, Program, ProgramLine, VesselSpec } from './types.ts';
+import type { JuiceTool, LineId, PlannedProgram, ProgramLine, VesselSpec } from './types.ts';
 
 const MINUTES_PER_RINSE = 1.5;
 /**
@@ -113,7 +113,7 @@ function programLines(input: BuildInput): { lines: ProgramLine[]; second: Map<Li
  * unrolled steps, each taking its equal part, all strained into one tub.
  * @param input `litres` finished litres aimed at, for handling times only.
  */
-export function buildProgram(whole: BuildInput): Program {
+export function buildProgram(whole: BuildInput): PlannedProgram {
   const { input, taken } = withoutShelfParts(whole);
   const { recipe, choices } = input;
   const { lines, second } = programLines(input);

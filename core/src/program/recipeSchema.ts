@@ -1,14 +1,7 @@
 import * as v from 'valibot';
 import { ASKED_TRAITS } from '../tables/traits.ts';
+import { between, id, name } from '../units/fields.ts';
 import { METHOD_IDS, OWN_STEP_KINDS, type Recipe, STREAMS } from './recipe.ts';
-
-const id = v.pipe(v.string(), v.regex(/^[A-Za-z0-9][A-Za-z0-9_.:-]{0,79}$/, 'id'));
-const text = (max: number) =>
-  v.pipe(v.string('name'), v.trim(), v.minLength(1, 'name'), v.maxLength(max, 'name'));
-const between = (low: number, high: number) => {
-  const message = `between:${low}:${high}`;
-  return v.pipe(v.number(message), v.finite(message), v.minValue(low, message), v.maxValue(high, message));
-};
 
 const ruleSchema = v.variant('kind', [
   v.strictObject({ kind: v.literal('linear') }),
@@ -59,7 +52,7 @@ export const recipeSchema = v.pipe(
   v.strictObject({
     id,
     version: v.pipe(v.number(), v.integer(), v.minValue(1)),
-    name: text(80),
+    name: name(80),
     about: v.optional(v.pipe(v.string(), v.maxLength(1000))),
     family: v.picklist([
       'calyx',
@@ -122,7 +115,7 @@ export const asRecipe = (value: v.InferOutput<typeof recipeSchema>): Recipe => v
 /** The facts of `CustomFacts` as they come from outside. */
 export const customFactsSchema = v.strictObject({
   id,
-  name: text(60),
+  name: name(60),
   role: v.picklist([
     'botanical',
     'aromatic',

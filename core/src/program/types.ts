@@ -291,7 +291,7 @@ export interface ProgramLine {
 }
 
 /** A batch: lines and steps over named vessels. The same shape serves plan, stove and log. */
-export interface Program {
+interface ProgramShape {
   recipeId: string;
   recipeVersion: number;
   methodId: string;
@@ -302,6 +302,18 @@ export interface Program {
   burnerId: string;
   fills: number;
 }
+
+/** As it was planned, and as a batch pins it. */
+export interface PlannedProgram extends ProgramShape {
+  effective?: never;
+}
+
+/** As it is really made: what was said at the stove is worked into it (`effectiveProgram`). */
+export interface EffectiveProgram extends ProgramShape {
+  effective: true;
+}
+
+export type Program = PlannedProgram | EffectiveProgram;
 
 /** What was read at the stove. Volumes carry the temperature they were read at. */
 export type Reading =

@@ -211,4 +211,14 @@ export const MIGRATIONS: readonly Migration[] = [
       await keepFillingsOf050(knex);
     },
   },
+  {
+    name: '006-one-owner',
+    async up(knex) {
+      // Worked out from the events, with the projections.
+      await knex.schema.createTable('item_owner', (t) => {
+        t.string('item_id').primary();
+        t.string('batch_id').notNullable();
+      });
+    },
+  },
 ];

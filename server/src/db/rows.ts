@@ -8,7 +8,7 @@ import {
   type LogEvent,
   type PinnedRows,
   type PlanDoc,
-  type Program,
+  type PlannedProgram,
   type Recipe,
   type RehearsalClock,
 } from '@big-ladle/core';
@@ -17,7 +17,7 @@ import type { Db } from './open.ts';
 /** What starting a batch fixes for good: later learning and new tables never rewrite it. */
 export interface Pins {
   recipe: Recipe;
-  program: Program;
+  program: PlannedProgram;
   kitchen: Kitchen;
   tablesVersion: string;
   /** Rows of the tables as they were, of everything that goes in; what is added later is pinned with its event. */

@@ -2,10 +2,10 @@ import {
   BOOK,
   type Choices,
   DAY_MS,
-  type Deed,
   defaultChoices,
   dosesToCome,
   EMPTY_KITCHEN,
+  type EventBody,
   fillMl,
   fridgeAirC,
   type InstrumentReading,
@@ -84,7 +84,7 @@ const DEVICE = 'demo-kitchen';
 class Scribe {
   private seq = 0;
   constructor(private readonly stream: LogEvent['stream']) {}
-  event(deed: Deed, atMs: number): LogEvent {
+  event(deed: EventBody, atMs: number): LogEvent {
     this.seq++;
     return {
       id: `${this.stream.id}-${String(this.seq).padStart(3, '0')}`,
@@ -184,7 +184,7 @@ async function steepingNow(db: Db, nowMs: number): Promise<void> {
   const events = [scribe.event({ kind: 'stepStarted', body: { stepId: program.steps[0]!.id } }, startMs)];
   for (const entry of sim.trace) {
     if (entry.kind === 'steep') break;
-    const deed: Deed =
+    const deed: EventBody =
       entry.kind === 'wash' &&
       program.steps.some((s) => s.id === entry.stepId && s.kind === 'wash' && s.rinses === 4)
         ? { kind: 'stepEnded', body: { stepId: entry.stepId, rinses: 4 } }
@@ -195,7 +195,7 @@ async function steepingNow(db: Db, nowMs: number): Promise<void> {
 }
 
 /** A bottle as it goes into the log of the demo. */
-type Filled = Extract<Deed, { kind: 'bottled' }>['body']['bottles'][number];
+type Filled = Extract<EventBody, { kind: 'bottled' }>['body']['bottles'][number];
 const filledOf = (size: Kitchen['bottles'][number], itemId: string, more: Partial<Filled> = {}): Filled => ({
   itemId,
   sizeId: size.id,
@@ -215,7 +215,7 @@ interface Bottling {
   bottledMs: number;
   bottles: (sizes: Kitchen['bottles']) => Filled[];
   /** Said after the last step. */
-  after?: readonly Deed[];
+  after?: readonly EventBody[];
 }
 
 /** A batch that went as planned and was bottled some days ago. */

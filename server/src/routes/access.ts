@@ -1,3 +1,4 @@
+import { idSchema } from '@big-ladle/core';
 import express, { type Router } from 'express';
 import { rateLimit } from 'express-rate-limit';
 import * as v from 'valibot';
@@ -5,7 +6,7 @@ import { type Openness, onlyFirstScreen, SESSION_COOKIE } from '../access.ts';
 import type { Clock } from '../clock.ts';
 import type { Db } from '../db/open.ts';
 import { listDevices, type PairingCode, pairDevice, shutOut } from '../services/devices.ts';
-import { idSchema, parse, route } from './parse.ts';
+import { parse, route } from './parse.ts';
 
 const pairSchema = v.strictObject({
   code: v.pipe(v.string(), v.regex(/^\d{6}$/, 'sixFigures')),

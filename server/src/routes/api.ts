@@ -3,6 +3,7 @@ import {
   eventSchema,
   FAILING_KINDS,
   INSTRUMENT_KINDS,
+  idSchema,
   kitchenSchema,
   type PlanDoc,
   planSchema,
@@ -44,7 +45,7 @@ import { dropInstrument, putInstrument, readInstruments, readingsOf } from '../s
 import { eventsOf } from '../services/projections.ts';
 import { fridgeRecord, giftBatches, itemById, itemsGone, itemsThere, useOfLate } from '../services/shelf.ts';
 import type { StreamHub } from '../stream.ts';
-import { idSchema, parse, route, versionSchema } from './parse.ts';
+import { parse, route, versionSchema } from './parse.ts';
 
 export interface ApiParts {
   db: Db;

@@ -20,5 +20,4 @@ export const route =
     }
   };
 
-export const idSchema = v.pipe(v.string(), v.regex(/^[A-Za-z0-9][A-Za-z0-9_.:-]{0,79}$/, 'id'));
 export const versionSchema = v.pipe(v.number(), v.integer(), v.minValue(0));

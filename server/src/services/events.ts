@@ -1,12 +1,14 @@
 import {
   activeEvents,
-  asMade,
+  effectiveProgram,
   isEntryProblem,
   joinedRows,
   type LogEvent,
   type PinnedRows,
+  type PlannedProgram,
   type Program,
   pinRows,
+  readStored,
   rehearsalNow,
   SHIPPED_TABLES,
   USUAL_PLACES,
@@ -16,6 +18,7 @@ import { type Batch, eventToRow, readKitchen } from '../db/rows.ts';
 import { HttpProblem, notFound } from '../problems.ts';
 import type { StoredEvent } from '../stream.ts';
 import { ownIngredients } from './book.ts';
+import { itemIdsOf, ownedAmong, ownItems } from './itemOwners.ts';
 import { batchOf, eventsOf, projectBatch, projectItem, streamKindOf } from './projections.ts';
 
 /** A clock may run ahead by this much before what it dates is refused. */
@@ -41,11 +44,11 @@ async function checkPlace(db: Db, placeId: string, eventId: string): Promise<voi
 }
 
 /** Steps of the plan, and those that the log has added to it. */
-async function hasStep(db: Db, batch: Batch, planned: Program, stepId: string): Promise<boolean> {
+async function hasStep(db: Db, batch: Batch, planned: PlannedProgram, stepId: string): Promise<boolean> {
   const has = (program: Program) => program.steps.some((s) => s.id === stepId);
   if (has(planned)) return true;
   const events = await eventsOf(db, streamKindOf(batch), batch.id);
-  return has(asMade(planned, activeEvents(events)));
+  return has(effectiveProgram(planned, activeEvents(events)));
 }
 
 /** A rehearsal has its own stream, and its own time. */
@@ -60,6 +63,28 @@ async function checkBatchEvent(db: Db, event: LogEvent, nowMs: number): Promise<
   if (stepId !== undefined && !(await hasStep(db, batch, batch.pins.program, stepId))) {
     throw new HttpProblem(422, 'unknownStep', `This batch has no step ${stepId}.`, { eventId: event.id });
   }
+}
+
+/** A thing on the shelf is one thing: its id is new. */
+async function checkItemIds(db: Db, event: LogEvent): Promise<void> {
+  const ids = itemIdsOf(event);
+  const reused = ids.find((id, i) => ids.indexOf(id) !== i) ?? (await ownedAmong(db, ids))[0];
+  if (reused !== undefined)
+    throw new HttpProblem(422, 'idTaken', `There is a bottle or leftover with the id ${reused} already.`, {
+      eventId: event.id,
+    });
+}
+
+/** Undo and a new time are about an event of the same stream. */
+async function checkTarget(db: Db, event: LogEvent): Promise<void> {
+  if (event.kind !== 'undone' && event.kind !== 'retimed') return;
+  const target = (await db('event').where({ id: event.body.target }).first('stream_kind', 'stream_id')) as
+    | { stream_kind: string; stream_id: string }
+    | undefined;
+  if (target && (target.stream_kind !== event.stream.kind || target.stream_id !== event.stream.id))
+    throw new HttpProblem(422, 'otherStream', 'What this is about was said somewhere else.', {
+      eventId: event.id,
+    });
 }
 
 /** What is put in at the stove is pinned with the row that it has now. */
@@ -106,12 +131,15 @@ export async function storeEvents(
     if (event.stream.kind === 'batch' || event.stream.kind === 'rehearsal')
       await checkBatchEvent(db, event, nowMs);
     else checkTime(event, nowMs);
+    await checkItemIds(db, event);
+    await checkTarget(db, event);
     if (event.kind === 'moved') await checkPlace(db, event.body.place, event.id);
     if (event.stream.kind === 'item' && !(await db('item_now').where({ item_id: event.stream.id }).first())) {
       throw notFound('bottle', event.stream.id);
     }
     await pinRow(db, event);
     const [seq] = await db('event').insert(eventToRow(event, nowMs));
+    await ownItems(db, event);
     stored.push({ seq: seq as number, event });
     touched.set(`${event.stream.kind}:${event.stream.id}`, { ...event.stream, last: event.id });
   }
@@ -137,5 +165,8 @@ export async function eventsAfter(db: Db, seq: number, limit: number): Promise<S
     .orderBy('seq')
     .limit(limit)
     .select('seq', 'body')) as { seq: number; body: string }[];
-  return rows.map((r) => ({ seq: r.seq, event: JSON.parse(r.body) as LogEvent }));
+  return rows.flatMap((r) => {
+    const event = readStored(JSON.parse(r.body));
+    return event ? [{ seq: r.seq, event }] : [];
+  });
 }

@@ -3,7 +3,7 @@ import { isDeepStrictEqual } from 'node:util';
 import {
   activeEvents,
   type BottleFacts,
-  type EventKind,
+  EVENTS,
   type Filling,
   type LogEvent,
   type Said,
@@ -21,23 +21,18 @@ export interface Frozen extends Filling {
   longer: readonly Said[];
 }
 
-/** Entries that change nothing of how a drink was made. Stored keys rest on it: a kind that is listed stays listed. */
-const SAYS_NOTHING: ReadonlySet<EventKind> = new Set([
-  'noted',
-  'scored',
-  'gifts',
-  'setAside',
-  'cueSeen',
-  'clockStarted',
-  'planned',
-]);
+/** Whether the drink itself feels an event. Stored keys rest on it: a row of the table that says so keeps saying it. */
+const isFelt = ({ kind }: LogEvent): boolean => {
+  const row = EVENTS[kind];
+  return row.of !== 'stove' || row.drinkFeels;
+};
 
 /** A log as a short key: the same for as long as nothing is said, undone or moved in it that a drink would feel. */
 export const keyOfLog = (events: readonly LogEvent[]): string =>
   createHash('sha256')
     .update(
       activeEvents(events)
-        .filter((e) => !SAYS_NOTHING.has(e.kind))
+        .filter(isFelt)
         .map((e) => `${e.id} ${e.atMs}`)
         .sort()
         .join('\n'),

@@ -25,6 +25,7 @@ import {
   lotOf,
   massG,
   pinnedTables,
+  readStored,
   residueOf,
   SHIPPED_TABLES,
   type StepProblem,
@@ -40,6 +41,7 @@ import {
 import type { Db } from '../db/open.ts';
 import { type Batch, batchFromRow, type Pins } from '../db/rows.ts';
 import { type Frozen, freeze, keyOfLog, newerOf } from './frozen.ts';
+import { rebuildOwners, takenFrom } from './itemOwners.ts';
 
 /** A batch at a glance, for lists. Rebuilt from the log at any time. */
 export interface BatchNowState {
@@ -76,7 +78,7 @@ export async function eventsOf(db: Db, kind: string, id: string): Promise<LogEve
     .where({ stream_kind: kind, stream_id: id })
     .orderBy('seq')
     .select('body')) as { body: string }[];
-  return rows.map((r) => JSON.parse(r.body) as LogEvent);
+  return rows.flatMap((r) => readStored(JSON.parse(r.body)) ?? []);
 }
 
 /** The stream that a batch's deeds stand in. */
@@ -148,9 +150,15 @@ export async function projectBatch(db: Db, batch: Batch): Promise<StepProblem | 
   const stored = (await db('item_now').where({ batch_id: batch.id }).select('item_id')) as {
     item_id: string;
   }[];
-  const kept = new Set(wanted.map((w) => w.facts.itemId));
+  const others = await takenFrom(
+    db,
+    batch.id,
+    wanted.map((w) => w.facts.itemId),
+  );
+  const own = wanted.filter((w) => !others.has(w.facts.itemId));
+  const kept = new Set(own.map((w) => w.facts.itemId));
   for (const { item_id } of stored) if (!kept.has(item_id)) await db('item_now').where({ item_id }).del();
-  for (const put of wanted) await writeItem(db, put);
+  for (const put of own) await writeItem(db, put);
   return now.forecast.problem ?? now.moment?.problem ?? null;
 }
 
@@ -312,13 +320,14 @@ export async function projectItem(db: Db, itemId: string): Promise<void> {
 /** Throws every projection away and folds all logs again. */
 export async function rebuildAll(db: Db): Promise<number> {
   for (const table of ['batch_now', 'item_now', 'task_now']) await db(table).del();
+  await rebuildOwners(db);
   const rows = await db('batch').orderBy('id').select('*');
   for (const row of rows) await projectBatch(db, batchFromRow(row));
   return rows.length;
 }
 
 /** What the projections hold; raise it when that changes, and old files are folded again at their next start. */
-const PROJECTIONS = '5';
+const PROJECTIONS = '6';
 
 /** Folds everything again where the file's projections are of another version. */
 export async function refreshProjections(db: Db): Promise<void> {

@@ -9,6 +9,7 @@ import {
   type ItemLog,
   type LeftoverItem,
   type LogEvent,
+  readStored,
   recordOf,
   USE_WINDOW_DAYS,
 } from '@big-ladle/core';
@@ -111,7 +112,8 @@ export async function useOfLate(db: Db, nowMs: number, fromMs: number | null): P
     .orderBy('seq')
     .select('stream_id', 'body')) as { stream_id: string; body: string }[];
   for (const { stream_id, body } of told) {
-    const event = JSON.parse(body) as LogEvent;
+    const event = readStored(JSON.parse(body));
+    if (!event) continue;
     const list = eventsOfItem.get(stream_id);
     if (list) list.push(event);
     else eventsOfItem.set(stream_id, [event]);

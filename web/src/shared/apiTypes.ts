@@ -11,7 +11,7 @@ import type {
   LogEvent,
   PinnedRows,
   PlanDoc,
-  Program,
+  PlannedProgram,
   Recipe,
   RehearsalClock,
 } from '@big-ladle/core';
@@ -42,7 +42,7 @@ export interface KitchenDoc {
 
 export interface Pins {
   recipe: Recipe;
-  program: Program;
+  program: PlannedProgram;
   kitchen: Kitchen;
   tablesVersion: string;
   rows?: PinnedRows;

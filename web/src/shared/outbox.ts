@@ -1,4 +1,4 @@
-import { type Deed, isEntryProblem, type LogEvent, type StepProblem } from '@big-ladle/core';
+import { type EventBody, isEntryProblem, type LogEvent, type StepProblem } from '@big-ladle/core';
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
 import { v7 as uuid } from 'uuid';
 import { ApiError, call, OfflineError } from './api.ts';
@@ -39,7 +39,7 @@ async function deviceMark(): Promise<{ deviceId: string; deviceSeq: number }> {
 /** A deed as an event of a stream, with id, time and device. */
 export async function eventFor(
   stream: LogEvent['stream'],
-  deed: Deed,
+  deed: EventBody,
   atMs = serverNow(),
 ): Promise<LogEvent> {
   return { id: uuid(), stream, v: 1, atMs, ...(await deviceMark()), ...deed } as LogEvent;
@@ -53,7 +53,7 @@ const waiting = new Map<string, { onStored?: () => void; onRefused?: (error: Api
  */
 export async function record(
   stream: LogEvent['stream'],
-  deeds: readonly Deed[],
+  deeds: readonly EventBody[],
   answer: { onStored?: () => void; onRefused?: (error: ApiError) => void } = {},
   atMs = serverNow(),
 ): Promise<void> {

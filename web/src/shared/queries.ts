@@ -1,4 +1,4 @@
-import type { FridgeRecord, LogEvent } from '@big-ladle/core';
+import { type FridgeRecord, type LogEvent, type Touched, touchedBy } from '@big-ladle/core';
 import { QueryClient, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { ApiError, call } from './api.ts';
@@ -124,7 +124,7 @@ export const useUse = (sinceMs?: number) =>
 export const useGifts = () =>
   useQuery({ queryKey: keys.gifts, queryFn: () => call<{ gifts: GiftBatch[] }>('GET', '/gifts') });
 
-/** Takes events that the server has stored into what is shown, each once. */
+/** Takes events that the server has stored into what is shown, each once, and fetches anew what they touch. */
 export function takeEvents(events: readonly LogEvent[]): void {
   for (const event of events) {
     if (isBatchStream(event.stream)) {
@@ -133,29 +133,16 @@ export function takeEvents(events: readonly LogEvent[]): void {
       );
     }
   }
-  if (
-    events.some(
-      (e) =>
-        e.kind === 'stepEnded' || e.kind === 'undone' || e.kind === 'skipped' || e.kind === 'stepStarted',
-    )
-  ) {
-    void queryClient.invalidateQueries({ queryKey: keys.batches });
-    for (const id of new Set(events.filter((e) => isBatchStream(e.stream)).map((e) => e.stream.id))) {
-      void queryClient.invalidateQueries({ queryKey: keys.batch(id) });
-    }
-  }
-  if (
-    events.some(
-      (e) =>
-        e.stream.kind === 'item' ||
-        e.kind === 'bottled' ||
-        e.kind === 'setAside' ||
-        e.kind === 'gifts' ||
-        e.kind === 'undone' ||
-        e.kind === 'stepEnded',
-    )
-  ) {
-    void queryClient.invalidateQueries({ queryKey: keys.items });
-    void queryClient.invalidateQueries({ queryKey: keys.gifts });
-  }
+  for (const queryKey of staleAfter(events)) void queryClient.invalidateQueries({ queryKey });
+}
+
+/** Queries whose answers these events have made old, as their rows in the event table say. */
+export function staleAfter(events: readonly LogEvent[]): (readonly string[])[] {
+  const stale: Record<Touched, readonly (readonly string[])[]> = {
+    batch: events.filter((e) => isBatchStream(e.stream)).map((e) => keys.batch(e.stream.id)),
+    batches: [keys.batches, keys.rehearsals],
+    items: [keys.items],
+    gifts: [keys.gifts],
+  };
+  return [...touchedBy(events)].flatMap((touched) => stale[touched]);
 }

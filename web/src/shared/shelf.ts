@@ -1,4 +1,5 @@
 import {
+  activeEvents,
   type BottleLife,
   endOfTomorrow,
   type FridgeTrack,
@@ -45,8 +46,7 @@ export interface Shelf {
 /** What the outbox still holds of a thing, laid on top of what the server has. */
 export function withWaiting(log: ItemLog, pending: readonly LogEvent[], itemId: string): ItemLog {
   const mine = pending.filter((e) => e.stream.kind === 'item' && e.stream.id === itemId);
-  const undone = new Set(mine.flatMap((e) => (e.kind === 'undone' ? [e.body.target] : [])));
-  return mine.filter((e) => !undone.has(e.id)).reduce(itemAfter, log);
+  return activeEvents(mine).reduce(itemAfter, log);
 }
 
 /** Lives are looked at anew so often; nothing on a shelf changes faster. */

@@ -1,10 +1,12 @@
-import { type Deed, type LogEvent, lastUndoable, saidTogether } from '@big-ladle/core';
+import { type EventBody, type LogEvent, lastUndoable, saidTogether } from '@big-ladle/core';
 
 /** What one tap back takes back: all that was said with the last tap, told by what it was about. */
 export interface Undo {
+  /** The newest event of it. */
+  last: LogEvent;
   /** What the button names. */
   told: LogEvent;
-  deeds: Deed[];
+  deeds: EventBody[];
 }
 
 /** @returns null where there is nothing to take back. */
@@ -13,9 +15,10 @@ export function undoOf(events: readonly LogEvent[]): Undo | null {
   if (!last) return null;
   const together = saidTogether(events, last);
   return {
+    last,
     // "The step is over" is what follows from the rest of a tap.
     told: together.find((e) => e.kind !== 'stepEnded') ?? last,
     // The newest first, so that the log can be read back at every point.
-    deeds: together.toReversed().map((e): Deed => ({ kind: 'undone', body: { target: e.id } })),
+    deeds: together.toReversed().map((e): EventBody => ({ kind: 'undone', body: { target: e.id } })),
   };
 }

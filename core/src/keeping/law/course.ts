@@ -1,29 +1,30 @@
-import type { Deed, LogEvent } from '../../log/events.ts';
-import { foldBatch, MINUTE_MS } from '../../log/foldBatch.ts';
+import type { EventBody, LogEvent } from '../../log/events/table.ts';
+import { foldBatch } from '../../log/foldBatch.ts';
 import { FIRST_PLACE, freshItem, type ItemLog } from '../../log/foldItem.ts';
 import { type Kitchen, USUAL_PLACES } from '../../program/kitchen.ts';
 import { simulateBatch } from '../../program/simulate.ts';
-import type { Liquor, Program, Step } from '../../program/types.ts';
+import type { Liquor, PlannedProgram, Step } from '../../program/types.ts';
 import type { Tables } from '../../tables/types.ts';
+import { DAY_MS, HOUR_MS, MINUTE_MS } from '../../units/time.ts';
 import { surroundingsOf } from '../around.ts';
 import { bottleOf, fillingOf } from '../bottled.ts';
 import type { CoolingSoFar, Keeping } from '../class.ts';
 import { type BottleLife, coolingOf, lifeOf } from '../clock.ts';
-import { DAY_MS, follow, HOUR_MS } from '../integrate.ts';
+import { follow } from '../integrate.ts';
 
 /** Something said in the middle of a step. */
 export interface Extra {
   step: number;
   /** Where in the step, 0 to 1. */
   at: number;
-  deed: Deed;
+  deed: EventBody;
   /** Said and taken back again. */
   undone?: boolean;
 }
 
 /** One whole course of a batch and of one of its bottles: what was done, when, and where it stood. */
 export interface Course {
-  program: Program;
+  program: PlannedProgram;
   kitchen: Kitchen;
   tables: Tables;
   /** Minutes that each step lasted, and that went by before it. */
@@ -48,7 +49,7 @@ const T0 = Date.UTC(2026, 10, 24, 8);
 /** The log of a course, as a kitchen would have written it. */
 export function eventsOf(course: Course): LogEvent[] {
   const events: LogEvent[] = [];
-  const say = (deed: Deed, atMin: number): string => {
+  const say = (deed: EventBody, atMin: number): string => {
     const id = `e${events.length}`;
     events.push({
       id,

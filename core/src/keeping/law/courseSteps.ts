@@ -1,5 +1,5 @@
 import { simulateBatch } from '../../program/simulate.ts';
-import type { Liquor, Program, ProgramLine, Step, StepActual } from '../../program/types.ts';
+import type { Liquor, PlannedProgram, ProgramLine, Step, StepActual } from '../../program/types.ts';
 import { SHIPPED_TABLES } from '../../tables/index.ts';
 import type { Tables } from '../../tables/types.ts';
 import { KITCHEN, programOf } from '../../testKitchen.ts';
@@ -62,7 +62,7 @@ export function run(
   actuals: Record<string, StepActual> = {},
   tables: Tables = SHIPPED_TABLES,
 ): Liquor {
-  const program: Program = programOf(lines, steps);
+  const program: PlannedProgram = programOf(lines, steps);
   const sim = simulateBatch(program, KITCHEN, tables, { actuals, detail: 'lean' });
   if (sim.problem) throw new Error(JSON.stringify(sim.problem));
   return sim.vessels.bottles!.liquor;

@@ -1,4 +1,4 @@
-import type { Deed } from '../../log/events.ts';
+import type { EventBody } from '../../log/events/table.ts';
 import type { Reading, Step } from '../../program/types.ts';
 import type { IngredientRow, Tables } from '../../tables/types.ts';
 import { type Course, type Extra, vesselOf } from './course.ts';
@@ -85,7 +85,7 @@ const read = (course: Course, step: number, at: number, reading: Reading): Extra
       vesselId: vesselOf(course.program.steps[step]!),
       reading,
     },
-  } as Deed,
+  } as EventBody,
 });
 const readsPh = (e: Extra): boolean => e.deed.kind === 'measured' && e.deed.body.reading.what === 'pH';
 /** Without pH readings: the same figure read in a drink of another acidity would not be the same reading. */

@@ -3,14 +3,14 @@ import { BOOK } from '../../program/book.ts';
 import { type Burner, EMPTY_KITCHEN, type Kitchen, type Pot } from '../../program/kitchen.ts';
 import { defaultChoices } from '../../program/recipe.ts';
 import { simulateBatch } from '../../program/simulate.ts';
-import type { Program, ProgramLine, Step, VesselSpec } from '../../program/types.ts';
+import type { PlannedProgram, ProgramLine, Step, VesselSpec } from '../../program/types.ts';
 import { SHIPPED_TABLES } from '../../tables/index.ts';
 import type { Tables } from '../../tables/types.ts';
 import type { Random } from './random.ts';
 
 /** A program as it would go by itself: what a course begins from. */
 export interface Planned {
-  program: Program;
+  program: PlannedProgram;
   kitchen: Kitchen;
   /** Minutes of each step by the model. */
   lengths: readonly number[];
@@ -58,7 +58,7 @@ function kitchenOf(r: Random): Kitchen {
   };
 }
 
-function planned(program: Program, kitchen: Kitchen, shipped: boolean): Planned | null {
+function planned(program: PlannedProgram, kitchen: Kitchen, shipped: boolean): Planned | null {
   const sim = simulateBatch(program, kitchen, LAW_TABLES);
   if (sim.problem || !sim.vessels.bottles) return null;
   return { program, kitchen, lengths: sim.trace.map((t) => t.endMin - t.startMin), shipped };

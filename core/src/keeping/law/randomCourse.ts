@@ -1,4 +1,4 @@
-import type { Deed } from '../../log/events.ts';
+import type { EventBody } from '../../log/events/table.ts';
 import { STAGE_MIN } from '../../program/exposure.ts';
 import type { Reading, Step } from '../../program/types.ts';
 import { KEEPING } from '../../tables/keeping.ts';
@@ -21,7 +21,7 @@ function anyExtra(course: Course, r: Random): Extra | null {
     { what: 'pH', pH: r.between(2.6, 5), by: 'meter', calibrated: r.chance(0.5) },
     { what: 'pH', pH: r.between(2.6, 5), by: 'strip', thinned: r.chance(0.5) },
   ]);
-  const deed = r.pick<Deed>([
+  const deed = r.pick<EventBody>([
     { kind: 'measured', body: { ...body, reading } },
     { kind: 'measured', body: { ...body, reading } },
     {

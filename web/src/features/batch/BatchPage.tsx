@@ -1,4 +1,4 @@
-import { MINUTE_MS, type PlanDoc, plannedLife, timetableFrom } from '@big-ladle/core';
+import { MINUTE_MS, type PlanDoc, plannedLife, shownEvents, timetableFrom } from '@big-ladle/core';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -266,10 +266,7 @@ function MakeAgain({ live }: { live: LiveBatch }) {
 function LogPanel({ live }: { live: LiveBatch }) {
   const [text, setText] = useState('');
   const [all, setAll] = useState(false);
-  const undone = new Set(live.events.filter((e) => e.kind === 'undone').map((e) => e.body.target));
-  const shown = [...live.events]
-    .filter((e) => e.kind !== 'undone' && !undone.has(e.id))
-    .sort((a, b) => b.atMs - a.atMs || (a.id < b.id ? 1 : -1));
+  const shown = shownEvents(live.events);
   const back = undoOf(live.events);
   return (
     <Panel title="Log" testId="log">

@@ -5,7 +5,7 @@ import {
   bottlePlan,
   containerCautions,
   containerUses,
-  type Deed,
+  type EventBody,
   expectedLife,
   type FilledBottle,
   fillBottles,
@@ -99,7 +99,7 @@ export function BottleForm({ live, onBottled }: { live: LiveBatch; onBottled: ()
   const finish = async () => {
     const { bottles, leftMl } = fillBottles(ml, sizes, chosen, uuid, headspace);
     const filled = left === 'keep' && leftMl >= 1 ? [...bottles, jugOf(leftMl, uuid)] : bottles;
-    const deeds: Deed[] = [
+    const deeds: EventBody[] = [
       ...(gifts ? [{ kind: 'gifts' as const, body: gifts }] : []),
       {
         kind: 'bottled',

@@ -1,16 +1,14 @@
 import {
   BOTTLES,
-  type Deed,
-  foldBatch,
-  type LogEvent,
+  type EventBody,
   type MarkerId,
   markerGPerL,
   nextStraining,
   type Simulation,
   SPENT,
   secondBoil,
-  simulateBatch,
   volumeMl,
+  whatIf,
 } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -42,29 +40,17 @@ const inBottles = (sim: Simulation, marker: MarkerId | null): string => {
 
 /** Strained now against strained at its best; and what a second boil of the rest would give. */
 export function GuestsAreHere({ live, onDone }: { live: LiveBatch; onDone: () => void }) {
-  const { step, now, program, kitchen, tables, events, nowMs, batch } = live;
+  const { step, now, program, kitchen, tables, events, nowMs } = live;
   const [waterL, setWaterL] = useState('2');
   const minute = Math.floor(nowMs / 60_000);
-  const deed = (water: number): Deed => ({
+  const deed = (water: number): EventBody => ({
     kind: 'strainedEarly',
     body: { stepId: step?.id ?? '', waterL: water, boilMin: SECOND_BOIL_MIN },
   });
   // biome-ignore lint/correctness/useExhaustiveDependencies: looked at again every minute
   const ways = useMemo(() => {
     if (!step || !nextStraining(program, step.id)) return null;
-    const after = (water: number): Simulation => {
-      const trial = {
-        id: 'trial-early',
-        stream: { kind: 'batch', id: batch.id },
-        v: 1,
-        atMs: nowMs,
-        deviceId: 'trial',
-        deviceSeq: 0,
-        ...deed(water),
-      } as LogEvent;
-      const log = foldBatch(program, [...events, trial]);
-      return simulateBatch(log.program, kitchen, tables, { actuals: log.actuals });
-    };
+    const after = (water: number) => whatIf(live, [deed(water)], nowMs).forecast;
     return { once: after(0), twice: after(Number(waterL)) };
   }, [program, kitchen, tables, events, step, minute, waterL]);
   if (!step || !ways) return null;

@@ -1,4 +1,4 @@
-import { type Deed, LOT_KINDS, type LotKind, volumeMl } from '@big-ladle/core';
+import { type EventBody, LOT_KINDS, type LotKind, volumeMl } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
@@ -46,7 +46,7 @@ export function LotsForm({ live, onDone }: { live: LiveBatch; onDone: () => void
     const stirred = now.log.added.some((e) => e.body.stepId === step.id);
     const next = program.steps[program.steps.indexOf(step) + 1];
     const at = stirred && next ? next : step;
-    const deeds: Deed[] = [
+    const deeds: EventBody[] = [
       ...(at === step ? [] : [{ kind: 'stepEnded' as const, body: { stepId: step.id } }]),
       {
         kind: 'split',

@@ -1,7 +1,7 @@
 import {
   BOWL,
   coldVolume,
-  type Deed,
+  type EventBody,
   entryProblem,
   measuredLossSlip,
   POT,
@@ -84,7 +84,7 @@ const HOT_C = 45;
 export function MeasureForm(props: {
   live: LiveBatch;
   onDone?: () => void;
-  closing?: { label: string; deed: Deed };
+  closing?: { label: string; deed: EventBody };
 }) {
   const { live, onDone, closing } = props;
   const vesselId = vesselNowId(live);
@@ -159,17 +159,17 @@ export function MeasureForm(props: {
         )
       : null;
   const asking = loss !== null && asked === measuredL;
-  const enter = async (after: readonly Deed[] = []) => {
+  const enter = async (after: readonly EventBody[] = []) => {
     setProblem(null);
     if (loss && asked !== measuredL) {
       setAsked(measuredL);
       return;
     }
-    const measured: Deed[] = ready
+    const measured: EventBody[] = ready
       ? [{ kind: 'measured', body: { stepId: step.id, vesselId, reading: ready } }]
       : [];
     // What cannot be true is said at once, also where the server is out of reach.
-    const wrong = entryProblem(live.program, live.kitchen, live.tables, live.events, measured, live.nowMs);
+    const wrong = entryProblem(live, measured, live.nowMs);
     if (wrong) {
       setProblem(inWords(wrong));
       return;

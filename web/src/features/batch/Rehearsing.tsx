@@ -21,10 +21,10 @@ function useSimulatedCook(live: LiveBatch, on: boolean, probeId: string | undefi
   // biome-ignore lint/correctness/useExhaustiveDependencies: asked at every tick of the rehearsal's clock
   useEffect(() => {
     if (!on || !batch.rehearsal || busy.current) return;
-    const { program, kitchen, tables, events } = live;
-    const truth = truthOf(program, kitchen, tables, events, nowMs, hiddenFactors(batch.rehearsal.seed));
+    const { planned, kitchen, tables, events } = live;
+    const truth = truthOf(planned, kitchen, tables, events, nowMs, hiddenFactors(batch.rehearsal.seed));
     const next = cookNext({
-      program,
+      program: planned,
       kitchen,
       tables,
       events,

@@ -1,4 +1,4 @@
-import { type Deed, fruitToCome, type LineId, massG, type ProgramLine, volumeMl } from '@big-ladle/core';
+import { type EventBody, fruitToCome, type LineId, massG, type ProgramLine, volumeMl } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
@@ -17,7 +17,7 @@ interface Wanted {
   ml: number;
   /** Weight of one fruit as the tables have it; null where they have none. */
   pieceG: number | null;
-  deeds: (gotMl: number, pieces: number) => Deed[];
+  deeds: (gotMl: number, pieces: number) => EventBody[];
 }
 
 /** Juice that this step wants: poured raw from a line of its own, or pressed from the fruit of the step. */

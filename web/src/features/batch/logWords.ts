@@ -1,9 +1,8 @@
-import type { LogEvent } from '@big-ladle/core';
+import type { LogEvent, Program } from '@big-ladle/core';
 import { stepDeed, stepName } from '../../shared/batch/stepWords.ts';
 import { sayItem } from '../../words/names.ts';
 import '../../words/shelfWords.ts';
 import { celsius, duration, grams, litres, num, say } from '../../words/say.ts';
-import type { LiveBatch } from './useBatchNow.ts';
 
 /** A reading in words. */
 export function readingText(reading: Extract<LogEvent, { kind: 'measured' }>['body']['reading']): string {
@@ -24,7 +23,7 @@ export function readingText(reading: Extract<LogEvent, { kind: 'measured' }>['bo
 }
 
 /** An entry of the log in words. */
-export function deedText(event: LogEvent, live: Pick<LiveBatch, 'program'>): string {
+export function deedText(event: LogEvent, live: { program: Program }): string {
   const stepId = 'stepId' in event.body ? event.body.stepId : undefined;
   const step = live.program.steps.find((s) => s.id === stepId);
   const name = step ? stepName(step, live.program).toLowerCase() : '';

@@ -1,11 +1,12 @@
 import {
   type BatchNow,
   batchAt,
-  type Deed,
+  type EffectiveProgram,
+  type EventBody,
   type Kitchen,
   type LogEvent,
+  type PlannedProgram,
   type Pot,
-  type Program,
   type Recipe,
   rehearsalNow,
   type Step,
@@ -22,7 +23,10 @@ import { serverNow, useNow } from '../../shared/time.ts';
 /** Everything a screen needs of a batch that is on or done, as of now. */
 export interface LiveBatch {
   batch: Batch;
-  program: Program;
+  /** As it was planned and pinned. */
+  planned: PlannedProgram;
+  /** As it is really made. */
+  program: EffectiveProgram;
   kitchen: Kitchen;
   /** The tables as this batch pinned them. */
   tables: Tables;
@@ -33,7 +37,7 @@ export interface LiveBatch {
   step: Step | null;
   nowMs: number;
   /** Says that something happened, now or at a moment of the batch's own time; resolves when this browser has kept it. */
-  say: (deeds: readonly Deed[], answer?: Parameters<typeof record>[2], atMs?: number) => Promise<void>;
+  say: (deeds: readonly EventBody[], answer?: Parameters<typeof record>[2], atMs?: number) => Promise<void>;
 }
 
 /** How often the physics is looked at again; clocks tick by themselves. */
@@ -77,6 +81,7 @@ export function useLiveBatch(id: string): {
     batch && pins && kitchen && now && pot
       ? {
           batch,
+          planned: pins.program,
           program: now.log.program,
           kitchen,
           tables: tablesOf(pins),

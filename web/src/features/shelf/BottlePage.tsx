@@ -4,7 +4,7 @@ import {
   claimsOf,
   containerCautions,
   containerUses,
-  type Deed,
+  type EventBody,
   guidanceAt,
   type Kitchen,
   lifeCurve,
@@ -56,7 +56,7 @@ export function ThingPage() {
   if (!thing.data || !kitchen || !around)
     return <ErrorPanel error={thing.error ?? query.error} again={() => void thing.refetch()} />;
   const { data } = thing;
-  const say = (deeds: readonly Deed[]) =>
+  const say = (deeds: readonly EventBody[]) =>
     record({ kind: 'item', id }, deeds, {
       onRefused: (error) => notify('error', `Not stored: ${error.detail}`),
     });

@@ -1,4 +1,4 @@
-import { type Deed, type Kitchen, type LogEvent, lastUndoable } from '@big-ladle/core';
+import { type EventBody, type Kitchen, type LogEvent, shownEvents } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { placeName } from '../../shared/house.ts';
@@ -41,19 +41,15 @@ export function History(props: {
   id: string;
   kitchen: Kitchen;
   nowMs: number;
-  say: (deeds: readonly Deed[]) => Promise<void>;
+  say: (deeds: readonly EventBody[]) => Promise<void>;
 }) {
   const { id, kitchen, nowMs, say: tell } = props;
   const stored = useThingEvents(id).data?.events ?? [];
   const pending = useOutbox((s) => s.pending).filter((e) => e.stream.kind === 'item' && e.stream.id === id);
   const known = new Set(stored.map((e) => e.id));
   const events = [...stored, ...pending.filter((e) => !known.has(e.id))];
-  const undone = new Set(events.flatMap((e) => (e.kind === 'undone' ? [e.body.target] : [])));
-  const shown = events
-    .filter((e) => e.kind !== 'undone' && !undone.has(e.id))
-    .sort((a, b) => b.atMs - a.atMs || (a.id < b.id ? 1 : -1));
+  const shown = shownEvents(events);
   const back = undoOf(events);
-  const last = lastUndoable(events);
   return (
     <Panel title="What has happened" testId="history">
       {shown.length === 0 && (
@@ -66,7 +62,7 @@ export function History(props: {
           note={moment(event.atMs, nowMs, kitchen.zone)}
           testId="deed-row"
         >
-          {back && event.id === last?.id && (
+          {event.id === back?.last.id && (
             <Button
               size="small"
               onClick={() => void tell(back.deeds)}

@@ -1,7 +1,7 @@
 import {
   type CheckKind,
   checkKindOf,
-  type Deed,
+  type EventBody,
   type ItemLog,
   type Keeping,
   meaningOf,
@@ -22,7 +22,7 @@ export function Look(props: {
   log: ItemLog;
   nowMs: number;
   zone: string;
-  say: (deeds: readonly Deed[]) => Promise<void>;
+  say: (deeds: readonly EventBody[]) => Promise<void>;
 }) {
   return <LookAt kind={checkKindOf(props.keeping)} {...props} />;
 }
@@ -32,7 +32,7 @@ export function LookAt(props: {
   log: ItemLog;
   nowMs: number;
   zone: string;
-  say: (deeds: readonly Deed[]) => Promise<void>;
+  say: (deeds: readonly EventBody[]) => Promise<void>;
 }) {
   const { kind, log, nowMs, zone, say: tell } = props;
   const [seen, setSeen] = useState<readonly Sign[]>([]);

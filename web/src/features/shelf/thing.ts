@@ -1,4 +1,4 @@
-import type { Deed, ItemLog, Kitchen, Surroundings } from '@big-ladle/core';
+import type { EventBody, ItemLog, Kitchen, Surroundings } from '@big-ladle/core';
 import { moment } from '../../words/say.ts';
 
 /** On a phone the columns fall into one, what can be done right below the date. */
@@ -11,7 +11,7 @@ export interface ThingInput {
   kitchen: Kitchen;
   around: Surroundings;
   nowMs: number;
-  say: (deeds: readonly Deed[]) => Promise<void>;
+  say: (deeds: readonly EventBody[]) => Promise<void>;
 }
 
 /** Whether it left, in words; null while it is there. */

@@ -1,6 +1,6 @@
 import {
   type Composition,
-  type Deed,
+  type EventBody,
   FIRST_SOUR_ID,
   scaleTrial,
   type Tables,
@@ -21,7 +21,7 @@ export function CupTrial(props: {
   drink: Composition;
   tables: Tables;
   into: { stepId: string; vesselId: string } | null;
-  onAdd: (deed: Deed) => void;
+  onAdd: (deed: EventBody) => void;
 }) {
   const { drink, tables, into, onAdd } = props;
   const [cupMl, setCupMl] = useState(200);

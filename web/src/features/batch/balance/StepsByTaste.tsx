@@ -4,8 +4,8 @@ import {
   balanceAnswer,
   type Candidate,
   type Composition,
-  type Deed,
   dosesToCome,
+  type EventBody,
   FIRST_SHARE,
   FIRST_SOUR_ID,
   FIRST_SOUR_SHARE,
@@ -76,8 +76,8 @@ export function deedsOf(
   candidates: readonly Candidate[],
   into: { stepId: string; vesselId: string },
   lineOf: (itemId: string) => string,
-): Deed[] {
-  return parts.map((p): Deed => {
+): EventBody[] {
+  return parts.map((p): EventBody => {
     const juice = candidates.find((c) => c.id === p.id)?.juice;
     const itemId = juice?.itemId ?? p.id;
     return {

@@ -1,9 +1,18 @@
+import type * as v from 'valibot';
 import { WATER_20_G_PER_ML } from '../liquor/composition.ts';
 import { lotBottles, lotVessel } from '../program/lots.ts';
 import { BOWL, minutes } from '../program/making.ts';
-import type { Program, ProgramLine, Step, StepId, StrainStep } from '../program/types.ts';
+import type {
+  EffectiveProgram,
+  PlannedProgram,
+  Program,
+  Step,
+  StepId,
+  StrainStep,
+} from '../program/types.ts';
 import { TAP_WATER_ID } from '../tables/choices.ts';
-import type { EventOf, LogEvent } from './events.ts';
+import type * as bodies from './events/bodies.ts';
+import type { Entry } from './events/row.ts';
 
 /** Liquor that was to be cold when it was strained is brought to this before it goes on, °C. */
 const COLD_C = 5;
@@ -22,17 +31,24 @@ export function nextStraining(
   return strain?.kind === 'strain' ? { strain, between: rest.slice(0, to) } : null;
 }
 
-function swappedLine(lines: readonly ProgramLine[], body: EventOf<'swapped'>['body']): ProgramLine[] {
-  return lines.map((line) => {
+type Said<Schema extends v.GenericSchema> = Entry<v.InferOutput<Schema>>;
+
+/** Another thing in the place of what a line had. */
+export function withSwap(program: EffectiveProgram, { body }: Said<typeof bodies.swapped>): EffectiveProgram {
+  const lines = program.lines.map((line) => {
     if (line.id !== body.lineId) return line;
     const { entered, ...kept } = line;
     // What is added up to a target has no amount of its own.
     return { ...kept, itemId: body.itemId, massG: line.rule.kind === 'toTarget' ? 0 : body.massG };
   });
+  return { ...program, lines };
 }
 
 /** Strained before its time: the solids may be boiled once more, and what is hot is cooled before it goes on. */
-function withEarlyStraining(program: Program, event: EventOf<'strainedEarly'>): Program {
+export function withEarlyStraining(
+  program: EffectiveProgram,
+  event: Said<typeof bodies.strainedEarly>,
+): EffectiveProgram {
   const { stepId, waterL, boilMin } = event.body;
   const next = nextStraining(program, stepId);
   if (!next) return program;
@@ -42,8 +58,6 @@ function withEarlyStraining(program: Program, event: EventOf<'strainedEarly'>): 
   if (pot === undefined || tub === undefined) return program;
   const again = waterL > 0;
   const tag = `again-${event.id.slice(-6)}`;
-  // A program that has it already stays as it is: screens hand on what was made.
-  if (program.steps.some((s) => s.id.endsWith(tag))) return program;
   const at = program.steps.indexOf(strain);
   const later = program.steps.slice(at + 1);
   const cools = later.some((s) => s.kind === 'cool' && s.from[0] === tub);
@@ -126,7 +140,7 @@ const STIR_MIN = 5;
  * A batch in lots: each is poured into a vessel of its own before the step that was on, and finished by itself after the
  * rest: a sweet lot is sweetened as the plan would have, any other is left for what the cook stirs in; then its bottles.
  */
-function withLots(program: Program, { body }: EventOf<'split'>): Program {
+export function withLots(program: EffectiveProgram, { body }: Said<typeof bodies.split>): EffectiveProgram {
   const at = program.steps.findIndex((s) => s.id === body.stepId);
   const on = program.steps[at];
   const from = on?.from[0] ?? on?.to[0];
@@ -179,18 +193,5 @@ function withLots(program: Program, { body }: EventOf<'split'>): Program {
   };
 }
 
-/**
- * A program as it is really made: what was swapped is in it, what was strained before its time may be drawn
- * again, and what was split is finished lot by lot.
- * Pure: the program that was planned stays as it was.
- * @param events those that count, in order (`activeEvents`).
- */
-export function asMade(program: Program, events: readonly LogEvent[]): Program {
-  let made = program;
-  for (const event of events) {
-    if (event.kind === 'swapped') made = { ...made, lines: swappedLine(made.lines, event.body) };
-    else if (event.kind === 'strainedEarly') made = withEarlyStraining(made, event);
-    else if (event.kind === 'split') made = withLots(made, event);
-  }
-  return made;
-}
+/** The program of a batch of which nothing was said yet. */
+export const notYetChanged = (planned: PlannedProgram): EffectiveProgram => ({ ...planned, effective: true });

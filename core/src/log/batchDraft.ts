@@ -1,0 +1,66 @@
+import type { Taste } from '../program/taste.ts';
+import type { EffectiveProgram, StepId } from '../program/types.ts';
+import type {
+  Added,
+  Bottled,
+  Flame,
+  Gifts,
+  Lot,
+  Measured,
+  Noted,
+  Removed,
+  Score,
+  SetAside,
+  SideClock,
+} from './batchLog.ts';
+
+/** When a step began or ended, and the event that says so. */
+export interface Mark {
+  atMs: number;
+  by: string;
+}
+
+/** A batch's log while it is folded: what each event adds to. */
+export interface BatchDraft {
+  readonly program: EffectiveProgram;
+  readonly known: ReadonlySet<StepId>;
+  readonly started: Map<StepId, Mark>;
+  readonly ended: Map<StepId, Mark & { rinses: number | undefined }>;
+  readonly skipped: Map<StepId, Mark>;
+  readonly clocks: Map<string, SideClock>;
+  readonly tastes: (Taste & { stepId: StepId; eventId: string })[];
+  readonly added: Added[];
+  readonly measured: Measured[];
+  readonly removed: Removed[];
+  readonly flames: Flame[];
+  readonly bottled: Bottled[];
+  readonly notes: Noted[];
+  readonly cues: { stepId: StepId; cue: string; atMs: number }[];
+  readonly doubled: string[];
+  readonly lots: Lot[];
+  readonly setAside: SetAside[];
+  score: Score | null;
+  gifts: Gifts | null;
+}
+
+export const draftOf = (program: EffectiveProgram): BatchDraft => ({
+  program,
+  known: new Set(program.steps.map((s) => s.id)),
+  started: new Map(),
+  ended: new Map(),
+  skipped: new Map(),
+  clocks: new Map(),
+  tastes: [],
+  added: [],
+  measured: [],
+  removed: [],
+  flames: [],
+  bottled: [],
+  notes: [],
+  cues: [],
+  doubled: [],
+  lots: [],
+  setAside: [],
+  score: null,
+  gifts: null,
+});
