@@ -4,6 +4,7 @@ import { marksOf } from './balance/lots.ts';
 import { glassFacts, smallServings } from './balance/served.ts';
 import { amountSlip, timeSlip } from './compare/slips.ts';
 import { toolCounts } from './compare/toolCounts.ts';
+import type { Choices, MethodId } from './documents/recipe.ts';
 import { claimsOf } from './keeping/claims.ts';
 import { keepingOf } from './keeping/class.ts';
 import { containerCautions } from './keeping/containers.ts';
@@ -11,7 +12,7 @@ import { leftoverRow, screenOf, setAsideGuidance } from './keeping/leftovers.ts'
 import { solvePlan } from './plan/solve.ts';
 import { BOOK } from './program/book.ts';
 import { type Guidance, guidanceAt, guidanceFor } from './program/guidance.ts';
-import { type Choices, defaultChoices, type MethodId } from './program/recipe.ts';
+import { defaultChoices } from './program/recipe.ts';
 import { simulateBatch } from './program/simulate.ts';
 import { tagsOfBatch } from './program/tags.ts';
 import type { Program, ProgramLine, Simulation, Step } from './program/types.ts';

@@ -79,13 +79,7 @@ export {
   type StrengthPoint,
 } from './compare/methods.ts';
 export { type DrinkOverview, familiesOf, overviewOf } from './compare/overview.ts';
-export {
-  type ShoppingList,
-  type ShoppingRow,
-  type StockRow,
-  shoppingList,
-  wholeFruit,
-} from './compare/shopping.ts';
+export { type ShoppingList, type ShoppingRow, shoppingList, wholeFruit } from './compare/shopping.ts';
 export {
   type AskedSlip,
   amountSlip,
@@ -95,6 +89,114 @@ export {
 } from './compare/slips.ts';
 export { type ToolCounts, toolCounts } from './compare/toolCounts.ts';
 export { rinsesAsked, washRoutines } from './compare/washing.ts';
+// the contract between windows and server
+export { ARCHIVE_FORMAT, ARCHIVED, archiveSchema, outsideToday } from './contract/archive.ts';
+export type {
+  Access,
+  Batch,
+  BatchAtAGlance,
+  BatchDoc,
+  BatchList,
+  BatchListEntry,
+  BatchStatus,
+  Device,
+  DocChange,
+  EventsStored,
+  GiftBatch,
+  GoneItems,
+  ImportReport,
+  Instrument,
+  KitchenDoc,
+  Pins,
+  RecipeVersion,
+  Rehearsal,
+  ShelfItem,
+  ShelfLeftover,
+  ShelfThing,
+  StoredItem,
+  Use,
+} from './contract/messages.ts';
+export {
+  BATCH_STATUSES,
+  batchSchema,
+  docChangeSchema,
+  type ReadingsMessage,
+  readingsSchema,
+  timeSchema,
+} from './contract/messages.ts';
+export {
+  FINAL_PROBLEMS,
+  type FieldProblem,
+  PROBLEM_TYPE,
+  PROBLEMS,
+  type Problem,
+  type ProblemCode,
+} from './contract/problems.ts';
+export {
+  type AnswerOf,
+  type AnyRoute,
+  addressOf,
+  type BodyOf,
+  type ParamsOf,
+  type PathOf,
+  type QueryOf,
+  type Route,
+  type Sent,
+} from './contract/route.ts';
+export { ROUTES } from './contract/routes.ts';
+export type { CustomFacts } from './documents/ingredient.ts';
+export { customFactsSchema } from './documents/ingredient.ts';
+// program
+export {
+  type AwayHours,
+  type BottleSize,
+  type Burner,
+  bottleSchema,
+  burnerSchema,
+  EMPTY_KITCHEN,
+  type House,
+  type Kitchen,
+  type KitchenTools,
+  kitchenSchema,
+  MESSAGE_KINDS,
+  type MessageKind,
+  type MessageTo,
+  type OwnRule,
+  type Pot,
+  placeSchema,
+  potSchema,
+  type ShelfPlace,
+  USUAL_PLACES,
+  usualPlace,
+} from './documents/kitchen.ts';
+export { isTooFarAhead, PLAN_AHEAD_MS, type PlanDoc, planSchema, questionSchema } from './documents/plan.ts';
+export {
+  type Choices,
+  choicesSchema,
+  type FamilyId,
+  type HeatId,
+  type Instead,
+  type LineKind,
+  METHOD_IDS,
+  type MethodId,
+  OWN_STEP_KINDS,
+  type OwnRecipe,
+  type OwnStepKind,
+  type PlannedWay,
+  type Recipe,
+  type RecipeLine,
+  type RecipePart,
+  type RecipeStep,
+  type RecipeTimes,
+  recipeSchema,
+  type ScaleRule,
+  STREAMS,
+  type StoredChoices,
+  type Stream,
+  type StrengthId,
+  type Wash,
+} from './documents/recipe.ts';
+export type { StockRow } from './documents/stock.ts';
 // exchange
 export { amountsIn, lengthIn } from './exchange/amounts.ts';
 export { type CaptureEntry, type CaptureProblem, captureToRecipe } from './exchange/capture.ts';
@@ -292,7 +394,7 @@ export {
   shownEvents,
 } from './log/events/order.ts';
 export type { StreamKind, Touched } from './log/events/row.ts';
-export { outsideBounds, readStored } from './log/events/stored.ts';
+export { readStored } from './log/events/stored.ts';
 export {
   EVENT_KINDS,
   EVENTS,
@@ -350,16 +452,7 @@ export {
   placeJobs,
   type Wait,
 } from './plan/idleJobs.ts';
-export {
-  choicesSchema,
-  isTooFarAhead,
-  PLAN_AHEAD_MS,
-  type PlanDoc,
-  type PlanProblem,
-  planSchema,
-  questionSchema,
-  solvePlanDoc,
-} from './plan/planDoc.ts';
+export { type PlanProblem, solvePlanDoc } from './plan/planDoc.ts';
 export {
   drawRuns,
   joinSamples,
@@ -398,40 +491,15 @@ export { type WayOut, waysOut } from './plan/waysOut.ts';
 export { BOOK, recipeById } from './program/book.ts';
 export { checkRecipe, type RecipeProblem } from './program/checkRecipe.ts';
 export { cuesFor, type Guidance, guidanceAt, guidanceFor } from './program/guidance.ts';
-// program
 export {
-  type AwayHours,
-  type BottleSize,
-  type Burner,
-  EMPTY_KITCHEN,
-  type House,
   juiceToolOf,
-  type Kitchen,
-  type KitchenTools,
-  MESSAGE_KINDS,
-  type MessageKind,
-  type MessageTo,
   measuringKit,
-  type OwnRule,
-  type Pot,
   potCapacityMl,
   potMassG,
   potShape,
   powerIntoPotW,
-  type ShelfPlace,
-  USUAL_PLACES,
-  usualPlace,
   withServing,
 } from './program/kitchen.ts';
-export {
-  bottleSchema,
-  burnerSchema,
-  cupWeightSchema,
-  kitchenSchema,
-  measureSchema,
-  placeSchema,
-  potSchema,
-} from './program/kitchenSchema.ts';
 export { type Ledger, type LedgerRow, ledgerOf } from './program/ledger.ts';
 export { LOT_KINDS, type LotKind, lotBottles, lotOf, lotVessel } from './program/lots.ts';
 export {
@@ -447,38 +515,19 @@ export {
   TUB,
 } from './program/making.ts';
 export { buildProgram } from './program/methods.ts';
-export { type CustomFacts, customRow, withCustom } from './program/ownIngredient.ts';
+export { customRow, withCustom } from './program/ownIngredient.ts';
 export {
-  type Choices,
   COLD_METHODS,
   choicesUnder,
   completeChoices,
   defaultChoices,
-  type FamilyId,
   HEATS,
-  type HeatId,
-  type Instead,
-  METHOD_IDS,
-  type MethodId,
-  OWN_STEP_KINDS,
-  type OwnStepKind,
-  type PlannedWay,
-  type Recipe,
-  type RecipeLine,
-  type RecipePart,
-  type RecipeStep,
-  type RecipeTimes,
-  STREAMS,
   STRENGTHS,
-  type Stream,
-  type StrengthId,
   takesWays,
   USUAL_TIMES,
-  type Wash,
   withInstead,
   withWay,
 } from './program/recipe.ts';
-export { asRecipe, customFactsSchema, parseRecipe, recipeSchema } from './program/recipeSchema.ts';
 export { simulateBatch, vesselNow, vesselOfStep } from './program/simulate.ts';
 export { NO_FACTORS } from './program/state.ts';
 export {
@@ -512,7 +561,6 @@ export type {
   FlowCode,
   HeatStep,
   LineId,
-  LineKind,
   Liquor,
   MixStep,
   Origin,
@@ -522,7 +570,6 @@ export type {
   Program,
   ProgramLine,
   Reading,
-  ScaleRule,
   Simulation,
   SimulationOptions,
   SoakStep,
@@ -678,6 +725,7 @@ export { id as idSchema } from './units/fields.ts';
 export {
   asHandMeasures,
   type CupWeight,
+  cupWeightSchema,
   type Entered,
   type Fraction,
   gramsOf,
@@ -687,6 +735,7 @@ export {
   type KitchenMeasure,
   type Measurable,
   type MeasuringKit,
+  measureSchema,
   measureVolumeMl,
 } from './units/measures.ts';
 // units

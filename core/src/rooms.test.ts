@@ -8,6 +8,7 @@ const ROOT = path.resolve(CORE, '../..');
 const FLOORS = [
   'units',
   'tables',
+  'documents',
   'liquor',
   'physics',
   'program',
@@ -19,6 +20,7 @@ const FLOORS = [
   'compare',
   'exchange',
   'jobs',
+  'contract',
 ];
 
 function filesIn(folder: string): string[] {

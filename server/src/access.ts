@@ -68,13 +68,11 @@ function isOwnName(req: Request, { open, publicUrl }: Openness): boolean {
 /** Other names are somebody's page reaching in by DNS; other origins are somebody's page at all. */
 export function onlyOwnNames(openness: Openness, devOrigin: string | null): RequestHandler {
   return (req, _res, next) => {
-    if (!isOwnName(req, openness))
-      throw new HttpProblem(421, 'wrongHost', 'This server answers only under its own address.');
+    if (!isOwnName(req, openness)) throw new HttpProblem('wrongHost');
     const origin = req.get('origin');
     const host = req.get('host');
     const own = [`http://${host}`, `https://${host}`, devOrigin, openness.publicUrl];
-    if (origin !== undefined && !own.includes(origin))
-      throw new HttpProblem(403, 'wrongOrigin', 'Only the page of this server may talk to it.');
+    if (origin !== undefined && !own.includes(origin)) throw new HttpProblem('wrongOrigin');
     next();
   };
 }
@@ -89,14 +87,7 @@ export function onlyPaired(db: Db, clock: Clock, openness: Openness): RequestHan
     const token = parseCookies(req.get('cookie') ?? '')[SESSION_COOKIE];
     deviceOf(db, token, clock.nowMs()).then((device) => {
       if (device) next();
-      else
-        next(
-          new HttpProblem(
-            401,
-            'notPaired',
-            'This device has not been let in: enter the code of the first screen.',
-          ),
-        );
+      else next(new HttpProblem('notPaired'));
     }, next);
   };
 }
@@ -105,7 +96,6 @@ export function onlyPaired(db: Db, clock: Clock, openness: Openness): RequestHan
 export const onlyFirstScreen =
   (openness: Openness): RequestHandler =>
   (req, _res, next) => {
-    if (!isFirstScreen(req, openness))
-      throw new HttpProblem(403, 'firstScreenOnly', 'This is done on the machine that the kitchen runs on.');
+    if (!isFirstScreen(req, openness)) throw new HttpProblem('firstScreenOnly');
     next();
   };

@@ -66,9 +66,9 @@ export function buildApp(parts: AppParts): Express {
     hasFirstScreen(openness) ? undefined : (code) => parts.tell(`The code for letting a device in: ${code}`),
   );
   if (!hasFirstScreen(openness)) pairing.show();
-  app.use('/api/pairing', pairingRouter({ ...parts, pairing }));
+  app.use('/api', pairingRouter({ ...parts, pairing }));
   app.use('/api', onlyPaired(parts.db, parts.clock, openness));
-  app.use('/api/access', accessRouter({ ...parts, pairing }));
+  app.use('/api', accessRouter({ ...parts, pairing }));
   app.use('/api', apiRouter(parts));
 
   const { webDir } = parts;

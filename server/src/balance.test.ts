@@ -85,7 +85,7 @@ describe('what was not as planned', () => {
       send(event('swapped', { lineId: ginger.id, itemId, massG: 20 }, NOW - HOUR));
     const refused = await swap('lime-juice');
     expect(refused.status).toBe(422);
-    expect(refused.body.type).toMatch(/unknownItem$/);
+    expect(refused.body).toMatchObject({ title: 'cannotBeTrue', problem: { kind: 'unknownItem' } });
     const swaps = async () =>
       (await server.api('GET', '/batches/b1')).body.events.filter(
         (e: { kind: string }) => e.kind === 'swapped',

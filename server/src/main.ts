@@ -40,7 +40,7 @@ async function main(): Promise<void> {
   if (config.testNowMs !== null) clock.set(config.testNowMs, false);
   const db = await openDb(config.dataDir);
   if (process.argv.includes('--rebuild')) {
-    const batches = await rebuildAll(db);
+    const batches = await db.transaction((trx) => rebuildAll(trx));
     await db.destroy();
     process.stdout.write(`Folded the logs of ${batches} batches again.\n`);
     return;

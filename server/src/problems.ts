@@ -1,26 +1,23 @@
+import { type FieldProblem, PROBLEM_TYPE, PROBLEMS, type Problem, type ProblemCode } from '@big-ladle/core';
 import type { ErrorRequestHandler, Response } from 'express';
 import type { BaseIssue } from 'valibot';
 
-/** One field that was wrong and why, for the form to show. */
-export interface FieldProblem {
-  field: string;
-  message: string;
-}
+type Extra = Omit<Problem, 'type' | 'title' | 'status'>;
 
-/** An expected failure: becomes problem details (RFC 9457) at the edge. */
+/** An expected failure: becomes problem details (RFC 9457) at the edge. What is said of it is the windows' own business. */
 export class HttpProblem extends Error {
+  readonly status: number;
   constructor(
-    readonly status: number,
-    readonly code: string,
-    readonly detail: string,
-    readonly extra: Record<string, unknown> = {},
+    readonly code: ProblemCode,
+    readonly extra: Extra = {},
   ) {
-    super(detail);
+    super(code);
+    this.status = PROBLEMS[code];
   }
 }
 
 export const notFound = (what: string, id: string): HttpProblem =>
-  new HttpProblem(404, 'notFound', `There is no ${what} with the id ${id.slice(0, 80)}.`);
+  new HttpProblem('notFound', { params: { what, id: id.slice(0, 80) } });
 
 export function fieldsOf(issues: readonly BaseIssue<unknown>[]): FieldProblem[] {
   return issues.slice(0, 20).map((issue) => ({
@@ -31,26 +28,14 @@ export function fieldsOf(issues: readonly BaseIssue<unknown>[]): FieldProblem[] 
 
 export const invalid = (issues: readonly BaseIssue<unknown>[]): HttpProblem => {
   const fields = fieldsOf(issues);
-  const first = fields[0];
-  return new HttpProblem(
-    422,
-    'invalid',
-    first ? `${first.field || 'The message'} is not right: ${first.message}.` : 'The message is not right.',
-    { fields },
-  );
+  return new HttpProblem('invalid', { fields });
 };
 
-function send(
-  res: Response,
-  status: number,
-  code: string,
-  detail: string,
-  extra: Record<string, unknown> = {},
-): void {
-  res
-    .status(status)
-    .type('application/problem+json')
-    .send(JSON.stringify({ type: `urn:big-ladle:problem:${code}`, title: code, status, detail, ...extra }));
+/** Answers with a problem. */
+export function sendProblem(res: Response, code: ProblemCode, extra: Extra = {}): void {
+  const status = PROBLEMS[code];
+  const problem: Problem = { type: `${PROBLEM_TYPE}${code}`, title: code, status, ...extra };
+  res.status(status).type('application/problem+json').send(JSON.stringify(problem));
 }
 
 /** What body-parser says of a bad body. */
@@ -72,25 +57,25 @@ export const problemHandler =
       return;
     }
     if (error instanceof HttpProblem) {
-      send(res, error.status, error.code, error.detail, error.extra);
+      sendProblem(res, error.code, error.extra);
       return;
     }
     const parser = error as ParserError;
     if (parser?.type === 'entity.parse.failed') {
-      send(res, 400, 'malformedJson', 'The message is not valid JSON. Nothing was changed.');
+      sendProblem(res, 'malformedJson');
       return;
     }
     if (parser?.type === 'entity.too.large') {
-      send(res, 413, 'tooLarge', 'The message is larger than the server takes. Nothing was changed.');
+      sendProblem(res, 'tooLarge');
       return;
     }
     if (typeof parser?.status === 'number' && parser.status >= 400 && parser.status < 500) {
-      send(res, parser.status, 'badRequest', 'The request could not be read. Nothing was changed.');
+      sendProblem(res, 'badRequest');
       return;
     }
     const sqlite = error as SqliteError;
     if (sqlite?.code === 'SQLITE_CONSTRAINT_UNIQUE' || sqlite?.code === 'SQLITE_CONSTRAINT_PRIMARYKEY') {
-      send(res, 409, 'alreadyThere', 'Something with this id is already stored.');
+      sendProblem(res, 'alreadyThere');
       return;
     }
     if (
@@ -99,18 +84,13 @@ export const problemHandler =
       sqlite?.code === 'SQLITE_READONLY'
     ) {
       report(error);
-      send(
-        res,
-        507,
-        'storage',
-        'The data file could not be written. Look at the free space and the rights of the data folder.',
-      );
+      sendProblem(res, 'storage');
       return;
     }
     if (sqlite?.code === 'SQLITE_BUSY') {
-      send(res, 503, 'busy', 'Another program is using the data file. Try again in a moment.');
+      sendProblem(res, 'busy');
       return;
     }
     report(error);
-    send(res, 500, 'internal', 'Something went wrong in the server. What was stored before is safe.');
+    sendProblem(res, 'internal');
   };

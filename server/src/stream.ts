@@ -1,17 +1,10 @@
-import type { InstrumentReading, LogEvent } from '@big-ladle/core';
+import type { DocChange, LogEvent, ReadingsMessage } from '@big-ladle/core';
 import type { Response } from 'express';
 import type { Clock } from './clock.ts';
 
 export interface StoredEvent {
   seq: number;
   event: LogEvent;
-}
-
-/** A document that changed; windows fetch it again. */
-export interface DocChange {
-  doc: 'kitchen' | 'batch' | 'recipe' | 'instrument';
-  id: string;
-  version: number;
 }
 
 /** How often a window hears that the server lives, and what time it is there. */
@@ -28,7 +21,7 @@ export class StreamHub {
     this.heartbeat.unref();
   }
 
-  open(res: Response, missed: readonly StoredEvent[]): void {
+  open(res: Response, missed: { events: readonly StoredEvent[]; seq: number; reload: boolean }): void {
     if (this.closed) {
       // A window that comes back over a connection still open would hold the server up: it tries again elsewhere.
       res.destroy();
@@ -43,7 +36,11 @@ export class StreamHub {
     res.flushHeaders();
     res.write('retry: 1000\n\n');
     res.write(this.timeMessage());
-    for (const stored of missed) res.write(eventMessage(stored));
+    if (missed.reload) {
+      const all: DocChange = { doc: 'everything', id: 'all', version: 0 };
+      res.write(`id: ${missed.seq}\n${docMessage(all)}`);
+    }
+    for (const stored of missed.events) res.write(eventMessage(stored));
     this.windows.add(res);
     res.on('close', () => this.windows.delete(res));
   }
@@ -53,15 +50,11 @@ export class StreamHub {
   }
 
   changed(change: DocChange): void {
-    this.all(`event: doc\ndata: ${JSON.stringify(change)}\n\n`);
+    this.all(docMessage(change));
   }
 
   /** What an instrument has just shown. Kept readings are fetched; these are only for windows that look. */
-  reading(message: {
-    instrumentId: string;
-    batchId: string | null;
-    readings: readonly InstrumentReading[];
-  }): void {
+  reading(message: ReadingsMessage): void {
     this.all(`event: reading\ndata: ${JSON.stringify(message)}\n\n`);
   }
 
@@ -87,3 +80,5 @@ export class StreamHub {
 
 const eventMessage = ({ seq, event }: StoredEvent): string =>
   `id: ${seq}\nevent: log\ndata: ${JSON.stringify(event)}\n\n`;
+
+const docMessage = (change: DocChange): string => `event: doc\ndata: ${JSON.stringify(change)}\n\n`;

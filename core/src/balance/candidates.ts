@@ -1,6 +1,6 @@
+import type { Kitchen } from '../documents/kitchen.ts';
 import { type Composition, massG, ofLiquid, ofSweetener, scaled, water } from '../liquor/composition.ts';
 import { juicePerKg, pressedOf } from '../physics/juice.ts';
-import type { Kitchen } from '../program/kitchen.ts';
 import { juiceToolOf } from '../program/kitchen.ts';
 import type { Origin } from '../program/types.ts';
 import { FRUIT_ROWS } from '../tables/fruits.ts';

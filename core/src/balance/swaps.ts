@@ -1,3 +1,4 @@
+import type { JuiceTool } from '../documents/recipe.ts';
 import {
   type Composition,
   massG,
@@ -11,7 +12,6 @@ import {
   withWaterFor,
 } from '../liquor/composition.ts';
 import { fruitForJuice, pressedOf } from '../physics/juice.ts';
-import type { JuiceTool } from '../program/types.ts';
 import { FRUIT_ROWS } from '../tables/fruits.ts';
 import { DISSOLVES_FROM_C, factsOfSweetener, type SweetenerFacts } from '../tables/sweetenerFacts.ts';
 import type { IngredientRow, SweetenerRow, Tables } from '../tables/types.ts';

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import type { Choices, MethodId } from '../documents/recipe.ts';
 import { volumeMl } from '../liquor/composition.ts';
 import { drawnAfter } from '../physics/extraction.ts';
 import { drawRuns, joinSamples, type RangeOptions, spansOf } from '../plan/ranges.ts';
@@ -7,7 +8,7 @@ import { solvePlan } from '../plan/solve.ts';
 import { BOOK } from '../program/book.ts';
 import { guidanceFor } from '../program/guidance.ts';
 import { BOTTLES } from '../program/making.ts';
-import { type Choices, defaultChoices, type MethodId } from '../program/recipe.ts';
+import { defaultChoices } from '../program/recipe.ts';
 import { simulateBatch } from '../program/simulate.ts';
 import { FRUIT_ROWS } from '../tables/fruits.ts';
 import { GUIDANCE_ROWS } from '../tables/guidance/rows.ts';

@@ -1,4 +1,4 @@
-import type { Kitchen } from '../program/kitchen.ts';
+import type { Kitchen } from '../documents/kitchen.ts';
 import { traitsOf } from '../program/tags.ts';
 import type { Program } from '../program/types.ts';
 import { FIRM_SKINS } from '../tables/traits.ts';

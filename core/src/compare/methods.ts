@@ -1,10 +1,12 @@
+import type { Kitchen } from '../documents/kitchen.ts';
+import type { PlanDoc } from '../documents/plan.ts';
+import type { MethodId, Recipe } from '../documents/recipe.ts';
 import { type Keeping, keepingOf } from '../keeping/class.ts';
 import { markerGPerL, volumeMl } from '../liquor/composition.ts';
-import { type PlanDoc, type PlanProblem, solvePlanDoc } from '../plan/planDoc.ts';
+import { type PlanProblem, solvePlanDoc } from '../plan/planDoc.ts';
 import { timetableFrom } from '../plan/startBy.ts';
-import type { Kitchen } from '../program/kitchen.ts';
 import { BOTTLES, POT, TUB } from '../program/making.ts';
-import { choicesUnder, type MethodId, type Recipe } from '../program/recipe.ts';
+import { choicesUnder } from '../program/recipe.ts';
 import { simulateBatch } from '../program/simulate.ts';
 import { isWater } from '../program/tags.ts';
 import type { Program, Simulation, TraceEntry } from '../program/types.ts';

@@ -1,10 +1,12 @@
+import type { Kitchen } from '../documents/kitchen.ts';
+import type { MethodId, Recipe } from '../documents/recipe.ts';
 import { colourOf, GLASS_PATH_CM } from '../liquor/colour.ts';
 import { abvPct, markerGPerL, volumeMl } from '../liquor/composition.ts';
 import { solvePlan } from '../plan/solve.ts';
 import { timetableFrom } from '../plan/startBy.ts';
-import { type Kitchen, potCapacityMl } from '../program/kitchen.ts';
+import { potCapacityMl } from '../program/kitchen.ts';
 import { BOTTLES } from '../program/making.ts';
-import { defaultChoices, type MethodId, type Recipe } from '../program/recipe.ts';
+import { defaultChoices } from '../program/recipe.ts';
 import { simulateBatch } from '../program/simulate.ts';
 import { FAMILY_ROWS } from '../tables/families.ts';
 import type { Tables } from '../tables/types.ts';

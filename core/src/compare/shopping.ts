@@ -1,17 +1,9 @@
+import type { StockRow } from '../documents/stock.ts';
 import { juicePerKg } from '../physics/juice.ts';
 import type { Program } from '../program/types.ts';
 import { FRUIT_ROWS, type FruitRow } from '../tables/fruits.ts';
 import { SHOP_ROWS, type ShopRow } from '../tables/kitchenFacts.ts';
 import type { Tables } from '../tables/types.ts';
-
-/** What is in the house of an item, and how it is bought here. */
-export interface StockRow {
-  itemId: string;
-  inHouseG: number;
-  /** Size and price of the pack that this cook buys, where she said so. */
-  packG: number | null;
-  price: number | null;
-}
 
 export interface ShoppingRow {
   /** An item, or a whole fruit. */

@@ -1,4 +1,4 @@
-import type { OwnStepKind } from '../program/recipe.ts';
+import type { OwnStepKind } from '../documents/recipe.ts';
 import { traitsOf } from '../program/tags.ts';
 import type { TraceEntry } from '../program/types.ts';
 import { USUAL_OF_TRAITS, USUAL_ROWS } from '../tables/kitchenFacts.ts';

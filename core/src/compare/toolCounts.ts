@@ -1,6 +1,6 @@
+import type { Kitchen } from '../documents/kitchen.ts';
 import { volumeMl } from '../liquor/composition.ts';
 import { solidVolumeMl } from '../physics/room.ts';
-import type { Kitchen } from '../program/kitchen.ts';
 import type { Program, Simulation } from '../program/types.ts';
 import { BLENDING, BOWL_SHARE } from '../tables/constants.ts';
 import type { Tables } from '../tables/types.ts';

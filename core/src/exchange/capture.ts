@@ -1,4 +1,4 @@
-import type { OwnStepKind, Recipe, RecipeLine, RecipeStep } from '../program/recipe.ts';
+import type { OwnStepKind, Recipe, RecipeLine, RecipeStep } from '../documents/recipe.ts';
 import { TAP_WATER_ID } from '../tables/choices.ts';
 import type { Tables } from '../tables/types.ts';
 import { fail, ok, type Result } from '../units/result.ts';

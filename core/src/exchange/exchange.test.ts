@@ -1,12 +1,14 @@
 import fc from 'fast-check';
+import * as v from 'valibot';
 import { describe, expect, it } from 'vitest';
+import type { Recipe, RecipeStep } from '../documents/recipe.ts';
+import { recipeSchema } from '../documents/recipe.ts';
 import { solvePlan } from '../plan/solve.ts';
 import { BOOK } from '../program/book.ts';
 import { checkRecipe } from '../program/checkRecipe.ts';
 import { measuringKit } from '../program/kitchen.ts';
 import { customRow, withCustom } from '../program/ownIngredient.ts';
-import { defaultChoices, type Recipe, type RecipeStep } from '../program/recipe.ts';
-import { parseRecipe } from '../program/recipeSchema.ts';
+import { defaultChoices } from '../program/recipe.ts';
 import { simulateBatch } from '../program/simulate.ts';
 import { ALIAS_ROWS, findByName } from '../tables/aliases.ts';
 import { FAMILY_ROWS } from '../tables/families.ts';
@@ -223,7 +225,7 @@ describe('written down while somebody cooks', () => {
     // From the boil to the straining: 52 − 40 minutes.
     expect(recipe.steps!.find((s) => s.kind === 'boil')!.minutes).toBe(12);
     expect(checkRecipe(recipe, TABLES).filter((p) => p.severity === 'error')).toEqual([]);
-    expect(parseRecipe(recipe).success).toBe(true);
+    expect(v.safeParse(recipeSchema, recipe).success).toBe(true);
   });
   it('planned at double size keeps its ratios within 1 %', () => {
     const recipe = unwrap(captureToRecipe(entries, { id: 'seen', name: 'Seen' }, TABLES));

@@ -1,4 +1,4 @@
-import type { OwnStepKind, Recipe, RecipeLine, RecipeStep } from '../program/recipe.ts';
+import type { OwnStepKind, Recipe, RecipeLine, RecipeStep } from '../documents/recipe.ts';
 import { TAP_WATER_ID } from '../tables/choices.ts';
 import { FAMILY_ROWS } from '../tables/families.ts';
 import type { Tables } from '../tables/types.ts';
@@ -488,7 +488,7 @@ function recipeSteps(
         : line.stream === 'after'
           ? (steps.find((s) => s.kind === 'mix') ?? steps.find((s) => s.kind === 'combine'))
           : steps.find((s) => s.kind === 'combine' || s.kind === 'soak' || s.kind === 'blend');
-    if (home) home.lineIds.push(line.id);
+    if (home) steps[steps.indexOf(home)] = { ...home, lineIds: [...home.lineIds, line.id] };
     else if (line.kind === 'sweetener') {
       const at = steps.findIndex((s) => s.kind === 'bottle');
       steps.splice(at < 0 ? steps.length : at, 0, {

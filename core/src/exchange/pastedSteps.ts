@@ -1,4 +1,4 @@
-import type { OwnStepKind, RecipeStep } from '../program/recipe.ts';
+import type { OwnStepKind, RecipeStep } from '../documents/recipe.ts';
 import { FAMILY_ROWS } from '../tables/families.ts';
 import { type Length, lengthIn } from './amounts.ts';
 import { mentionsIn } from './recognise.ts';

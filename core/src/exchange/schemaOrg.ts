@@ -1,4 +1,4 @@
-import type { Recipe } from '../program/recipe.ts';
+import type { Recipe } from '../documents/recipe.ts';
 import type { Tables } from '../tables/types.ts';
 import type { MeasuringKit } from '../units/measures.ts';
 import { fail, ok, type Result } from '../units/result.ts';

@@ -1,11 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import type { MethodId } from '../documents/recipe.ts';
 import { batchAt } from '../log/batchAt.ts';
 import type { EventBody, LogEvent } from '../log/events/table.ts';
 import { foldBatch } from '../log/foldBatch.ts';
 import { solvePlan } from '../plan/solve.ts';
 import { BOOK } from '../program/book.ts';
-import { defaultChoices, type MethodId } from '../program/recipe.ts';
+import { defaultChoices } from '../program/recipe.ts';
 import { NO_FACTORS } from '../program/state.ts';
 import { FRIDGE_LIFE, INSTRUMENT_ROWS, type InstrumentKind, LOSS } from '../tables/instruments.ts';
 import { BURNERS, KITCHEN, POTS, TABLES } from '../testKitchen.ts';

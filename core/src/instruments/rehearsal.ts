@@ -1,10 +1,10 @@
 import { gramsToSweetness } from '../balance/served.ts';
+import type { Kitchen } from '../documents/kitchen.ts';
 import { volumeMl } from '../liquor/composition.ts';
 import { activeEvents } from '../log/events/order.ts';
 import type { EventBody, LogEvent } from '../log/events/table.ts';
 import { foldBatch } from '../log/foldBatch.ts';
 import { type FilledBottle, fillBottles, jugOf, suggestBottles } from '../plan/bottles.ts';
-import type { Kitchen } from '../program/kitchen.ts';
 import { BOTTLES, TUB } from '../program/making.ts';
 import type { Factors, PlannedProgram, Program, Step, TraceEntry } from '../program/types.ts';
 import type { Tables } from '../tables/types.ts';

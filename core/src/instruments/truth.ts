@@ -1,7 +1,7 @@
+import type { Kitchen } from '../documents/kitchen.ts';
 import { abvPct } from '../liquor/composition.ts';
 import type { LogEvent } from '../log/events/table.ts';
 import { foldBatch } from '../log/foldBatch.ts';
-import type { Kitchen } from '../program/kitchen.ts';
 import { simulateBatch } from '../program/simulate.ts';
 import type { Factors, PlannedProgram, Simulation, StepActual, TraceEntry } from '../program/types.ts';
 import type { Tables } from '../tables/types.ts';

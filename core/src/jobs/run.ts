@@ -1,10 +1,11 @@
 import { compareMethods, type MethodAnswer } from '../compare/methods.ts';
 import { type DrinkOverview, overviewOf } from '../compare/overview.ts';
-import { type PlanDoc, type PlanProblem, solvePlanDoc } from '../plan/planDoc.ts';
+import type { Kitchen } from '../documents/kitchen.ts';
+import type { PlanDoc } from '../documents/plan.ts';
+import type { MethodId, Recipe } from '../documents/recipe.ts';
+import { type PlanProblem, solvePlanDoc } from '../plan/planDoc.ts';
 import { drawRuns, type RangeSamples } from '../plan/ranges.ts';
 import type { Solution } from '../plan/solve.ts';
-import type { Kitchen } from '../program/kitchen.ts';
-import type { MethodId, Recipe } from '../program/recipe.ts';
 import { simulateBatch } from '../program/simulate.ts';
 import type { Program, Simulation } from '../program/types.ts';
 import { withLabels } from '../tables/labels.ts';

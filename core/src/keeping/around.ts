@@ -1,4 +1,4 @@
-import type { Kitchen, ShelfPlace } from '../program/kitchen.ts';
+import type { Kitchen, ShelfPlace } from '../documents/kitchen.ts';
 import { KEEPING } from '../tables/keeping.ts';
 import { type PlaceKind, placeKindRow } from '../tables/places.ts';
 import type { FridgeTrack } from './track.ts';

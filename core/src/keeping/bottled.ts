@@ -1,7 +1,7 @@
+import type { Kitchen } from '../documents/kitchen.ts';
 import { volumeMl } from '../liquor/composition.ts';
 import { freshItem } from '../log/foldItem.ts';
 import { bottlesFor, fillMl } from '../plan/bottles.ts';
-import type { Kitchen } from '../program/kitchen.ts';
 import { BOTTLES } from '../program/making.ts';
 import type { Liquor, Program, Simulation } from '../program/types.ts';
 import { KEEPING } from '../tables/keeping.ts';

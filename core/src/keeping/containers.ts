@@ -1,4 +1,4 @@
-import type { BottleSize } from '../program/kitchen.ts';
+import type { BottleSize } from '../documents/kitchen.ts';
 import { CONTAINER_CAUTION_ROWS, type ContainerCautionRow, type ContainerUse } from '../tables/containers.ts';
 
 /** A container as cautions ask for it: a bottle with a metal lid where nobody has said. */

@@ -1,7 +1,7 @@
+import { USUAL_PLACES } from '../documents/kitchen.ts';
 import { EMPTY } from '../liquor/composition.ts';
 import { freshItem, type ItemLog } from '../log/foldItem.ts';
 import { NO_COOLING } from '../program/exposure.ts';
-import { USUAL_PLACES } from '../program/kitchen.ts';
 import type { CoolingTally, Liquor, Origin } from '../program/types.ts';
 import { DAY_MS } from '../units/time.ts';
 import { type Surroundings, surroundingsOf } from './around.ts';

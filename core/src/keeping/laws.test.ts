@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { USUAL_PLACES } from '../documents/kitchen.ts';
 import type { LogEvent } from '../log/events/table.ts';
 import { FIRST_PLACE, foldItem, freshItem, isGone, itemAfter } from '../log/foldItem.ts';
-import { USUAL_PLACES } from '../program/kitchen.ts';
 import { lifeOf } from './clock.ts';
 import { around, bottle, FILLED_MS, itemLog } from './fixtures.ts';
 import { type Footprint, hasSpace, makeSpace, type Standee, spaceIn } from './space.ts';

@@ -1,5 +1,5 @@
+import type { Kitchen } from '../documents/kitchen.ts';
 import { isColdPlace, STAGE_MIN } from '../program/exposure.ts';
-import type { Kitchen } from '../program/kitchen.ts';
 import type { Step, TraceEntry } from '../program/types.ts';
 import { KEEPING } from '../tables/keeping.ts';
 import { acidEvidence } from './class.ts';

@@ -1,6 +1,6 @@
 import { TZDate } from '@date-fns/tz';
+import type { MessageKind, MessageTo } from '../documents/kitchen.ts';
 import type { ItemLog } from '../log/foldItem.ts';
-import type { MessageKind, MessageTo } from '../program/kitchen.ts';
 import { KEEPING } from '../tables/keeping.ts';
 import { DAY_MS } from '../units/time.ts';
 import { checkKindOf, nextLookMs } from './check.ts';

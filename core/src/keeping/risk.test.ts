@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { type PlanDoc, solvePlanDoc } from '../plan/planDoc.ts';
+import { EMPTY_KITCHEN, type Kitchen } from '../documents/kitchen.ts';
+import type { PlanDoc } from '../documents/plan.ts';
+import { solvePlanDoc } from '../plan/planDoc.ts';
 import { BOOK } from '../program/book.ts';
-import { EMPTY_KITCHEN, type Kitchen } from '../program/kitchen.ts';
 import { defaultChoices } from '../program/recipe.ts';
 import { simulateBatch } from '../program/simulate.ts';
 import { SHIPPED_TABLES } from '../tables/index.ts';

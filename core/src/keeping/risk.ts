@@ -1,7 +1,9 @@
-import { type PlanDoc, solvePlanDoc } from '../plan/planDoc.ts';
+import type { Kitchen } from '../documents/kitchen.ts';
+import type { PlanDoc } from '../documents/plan.ts';
+import type { Choices, Recipe } from '../documents/recipe.ts';
+import { solvePlanDoc } from '../plan/planDoc.ts';
 import { STAGE_MIN } from '../program/exposure.ts';
-import type { Kitchen } from '../program/kitchen.ts';
-import { type Choices, completeChoices, type Recipe } from '../program/recipe.ts';
+import { completeChoices } from '../program/recipe.ts';
 import { simulateBatch } from '../program/simulate.ts';
 import type { Program, Simulation } from '../program/types.ts';
 import type { Tables } from '../tables/types.ts';

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { USUAL_PLACES } from '../documents/kitchen.ts';
 import { EMPTY } from '../liquor/composition.ts';
 import { freshItem } from '../log/foldItem.ts';
-import { USUAL_PLACES } from '../program/kitchen.ts';
 import { SIGN_ROWS, SIGNS } from '../tables/checks.ts';
 import { CLAIM_ROWS } from '../tables/claims.ts';
 import { CONTAINER_CAUTION_ROWS } from '../tables/containers.ts';

@@ -1,4 +1,4 @@
-import type { ShelfPlace } from '../program/kitchen.ts';
+import type { ShelfPlace } from '../documents/kitchen.ts';
 
 /** What stands somewhere, or is to. */
 export interface Footprint {

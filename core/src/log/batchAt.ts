@@ -1,4 +1,4 @@
-import type { Kitchen } from '../program/kitchen.ts';
+import type { Kitchen } from '../documents/kitchen.ts';
 import { simulateBatch } from '../program/simulate.ts';
 import { itemsIn } from '../program/tags.ts';
 import type {

@@ -1,11 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import type { MethodId } from '../documents/recipe.ts';
 import { massG, volumeMl } from '../liquor/composition.ts';
 import { solvePlan } from '../plan/solve.ts';
 import { BOOK } from '../program/book.ts';
 import { ledgerOf } from '../program/ledger.ts';
 import { BOTTLES, SPENT } from '../program/making.ts';
-import { defaultChoices, type MethodId } from '../program/recipe.ts';
+import { defaultChoices } from '../program/recipe.ts';
 import { simulateBatch } from '../program/simulate.ts';
 import type { PlannedProgram } from '../program/types.ts';
 import { BURNERS, KITCHEN, POTS, TABLES } from '../testKitchen.ts';

@@ -1,5 +1,5 @@
+import type { BottleSize } from '../documents/kitchen.ts';
 import { volumeMl } from '../liquor/composition.ts';
-import type { BottleSize } from '../program/kitchen.ts';
 import { lotBottles } from '../program/lots.ts';
 import { BOTTLES } from '../program/making.ts';
 import type { Simulation } from '../program/types.ts';

@@ -1,9 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import type { BottleSize } from '../documents/kitchen.ts';
+import type { RecipeLine } from '../documents/recipe.ts';
 import { volumeMl, water } from '../liquor/composition.ts';
 import { BOOK } from '../program/book.ts';
-import type { BottleSize } from '../program/kitchen.ts';
-import { defaultChoices, type RecipeLine } from '../program/recipe.ts';
+import { defaultChoices } from '../program/recipe.ts';
 import { simulateBatch } from '../program/simulate.ts';
 import { BURNERS, KITCHEN, POTS, TABLES } from '../testKitchen.ts';
 import { unwrap } from '../units/result.ts';

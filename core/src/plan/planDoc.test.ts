@@ -1,10 +1,11 @@
 import * as v from 'valibot';
 import { describe, expect, it } from 'vitest';
+import { kitchenSchema } from '../documents/kitchen.ts';
+import { type PlanDoc, planSchema } from '../documents/plan.ts';
 import { BOOK } from '../program/book.ts';
-import { kitchenSchema } from '../program/kitchenSchema.ts';
 import { defaultChoices } from '../program/recipe.ts';
 import { KITCHEN, TABLES } from '../testKitchen.ts';
-import { type PlanDoc, planSchema, solvePlanDoc } from './planDoc.ts';
+import { solvePlanDoc } from './planDoc.ts';
 
 const plan: PlanDoc = {
   recipeId: BOOK[0]!.id,

@@ -1,6 +1,6 @@
 import { randomLcg, randomNormal } from 'd3-random';
+import type { Kitchen } from '../documents/kitchen.ts';
 import { markerGPerL, volumeMl } from '../liquor/composition.ts';
-import type { Kitchen } from '../program/kitchen.ts';
 import { BOTTLES } from '../program/making.ts';
 import { simulateBatch } from '../program/simulate.ts';
 import type { Factors, Program } from '../program/types.ts';

@@ -1,12 +1,14 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import type { AwayHours } from '../documents/kitchen.ts';
+import type { PlanDoc } from '../documents/plan.ts';
+import type { MethodId } from '../documents/recipe.ts';
 import { BOOK } from '../program/book.ts';
-import type { AwayHours } from '../program/kitchen.ts';
-import { choicesUnder, defaultChoices, type MethodId } from '../program/recipe.ts';
+import { choicesUnder, defaultChoices } from '../program/recipe.ts';
 import { simulateBatch } from '../program/simulate.ts';
 import { KITCHEN, TABLES } from '../testKitchen.ts';
 import { unwrap } from '../units/result.ts';
-import { type PlanDoc, solvePlanDoc } from './planDoc.ts';
+import { solvePlanDoc } from './planDoc.ts';
 import { type AwayWindow, awayWindows, earliestReady, latestStart, scheduleFrom } from './schedule.ts';
 import { startBy } from './startBy.ts';
 import { waysOut } from './waysOut.ts';

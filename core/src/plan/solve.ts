@@ -1,15 +1,10 @@
+import type { Burner, Kitchen, Pot } from '../documents/kitchen.ts';
+import type { Choices, Recipe, RecipeLine } from '../documents/recipe.ts';
 import { volumeMl, WATER_20_G_PER_ML } from '../liquor/composition.ts';
-import { type Burner, type Kitchen, type Pot, potCapacityMl } from '../program/kitchen.ts';
+import { potCapacityMl } from '../program/kitchen.ts';
 import { BOTTLES, POT, TUB } from '../program/making.ts';
 import { buildProgram } from '../program/methods.ts';
-import {
-  type Choices,
-  type Recipe,
-  type RecipeLine,
-  withAcidFirst,
-  withInstead,
-  withWay,
-} from '../program/recipe.ts';
+import { withAcidFirst, withInstead, withWay } from '../program/recipe.ts';
 import { simulateBatch } from '../program/simulate.ts';
 import { waterPouredG } from '../program/tags.ts';
 import type { PlannedProgram, Program, ProgramLine, StepProblem } from '../program/types.ts';

@@ -1,11 +1,13 @@
+import type { Kitchen } from '../documents/kitchen.ts';
+import type { PlanDoc } from '../documents/plan.ts';
+import type { MethodId, Recipe } from '../documents/recipe.ts';
 import { markerGPerL } from '../liquor/composition.ts';
-import type { Kitchen } from '../program/kitchen.ts';
 import { BOTTLES } from '../program/making.ts';
-import { choicesUnder, type MethodId, type Recipe } from '../program/recipe.ts';
+import { choicesUnder } from '../program/recipe.ts';
 import { simulateBatch } from '../program/simulate.ts';
 import type { Simulation } from '../program/types.ts';
 import type { MarkerId, Tables } from '../tables/types.ts';
-import { type PlanDoc, solvePlanDoc } from './planDoc.ts';
+import { solvePlanDoc } from './planDoc.ts';
 import { type AwayWindow, earliestReady } from './schedule.ts';
 import { timetableFrom } from './startBy.ts';
 

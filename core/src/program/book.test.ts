@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { type BookRow, bookRows, bookTable } from '../../../scripts/bookTable.ts';
+import type { Choices, MethodId } from '../documents/recipe.ts';
 import { volumeMl } from '../liquor/composition.ts';
 import { solvePlan } from '../plan/solve.ts';
 import { FAMILY_ROWS } from '../tables/families.ts';
@@ -9,7 +10,7 @@ import { BURNERS, KITCHEN, POTS, TABLES } from '../testKitchen.ts';
 import { unwrap } from '../units/result.ts';
 import { BOOK } from './book.ts';
 import { ledgerOf } from './ledger.ts';
-import { type Choices, defaultChoices, type MethodId } from './recipe.ts';
+import { defaultChoices } from './recipe.ts';
 import { simulateBatch } from './simulate.ts';
 
 /** A cordial and shots are diluted or taken in small glasses. */

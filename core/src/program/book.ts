@@ -1,5 +1,5 @@
+import type { Recipe, RecipeLine } from '../documents/recipe.ts';
 import { LIQUID_ROWS } from '../tables/liquids.ts';
-import type { Recipe, RecipeLine } from './recipe.ts';
 
 const LINEAR = { kind: 'linear' } as const;
 /** Whole spices run ahead in a big pot. */

@@ -1,6 +1,6 @@
+import type { Recipe, RecipeLine, RecipeStep } from '../documents/recipe.ts';
 import { FIRM_SKINS, TENDER_SKINS, type Trait } from '../tables/traits.ts';
 import type { IngredientRow, Tables } from '../tables/types.ts';
-import type { Recipe, RecipeLine, RecipeStep } from './recipe.ts';
 
 /** Something in a recipe that wants a look, at the line or step where it stands. */
 export interface RecipeProblem {

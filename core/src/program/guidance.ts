@@ -1,3 +1,4 @@
+import type { Kitchen } from '../documents/kitchen.ts';
 import { massG } from '../liquor/composition.ts';
 import { POT_MATERIALS } from '../tables/constants.ts';
 import { CUE_ROWS } from '../tables/cues.ts';
@@ -5,7 +6,6 @@ import { GUIDANCE_ROWS } from '../tables/guidance/rows.ts';
 import type { GuidanceKind, GuidancePlace, GuidanceRow, Severity } from '../tables/guidance/types.ts';
 import type { Tag } from '../tables/traits.ts';
 import type { Tables } from '../tables/types.ts';
-import type { Kitchen } from './kitchen.ts';
 import { isHeated, isWater, itemsIn, statesOf, traitsOf } from './tags.ts';
 import type { Program, Step, TraceEntry } from './types.ts';
 

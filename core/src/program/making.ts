@@ -1,6 +1,6 @@
+import type { Burner, Kitchen, Pot } from '../documents/kitchen.ts';
+import type { Choices, Recipe, RecipeLine } from '../documents/recipe.ts';
 import type { Tables } from '../tables/types.ts';
-import type { Burner, Kitchen, Pot } from './kitchen.ts';
-import type { Choices, Recipe, RecipeLine } from './recipe.ts';
 import type { StepBuilder } from './stepBuilder.ts';
 import type { Attention, LineId, ProgramLine, Until } from './types.ts';
 

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import type { Choices } from '../documents/recipe.ts';
 import { keepingOf } from '../keeping/class.ts';
 import { volumeMl } from '../liquor/composition.ts';
 import { solvePlan } from '../plan/solve.ts';
@@ -7,7 +8,7 @@ import { unwrap } from '../units/result.ts';
 import { BOOK } from './book.ts';
 import { ledgerOf } from './ledger.ts';
 import { jarOf } from './making.ts';
-import { type Choices, defaultChoices } from './recipe.ts';
+import { defaultChoices } from './recipe.ts';
 import { simulateBatch } from './simulate.ts';
 import type { Program, Step } from './types.ts';
 

@@ -1,3 +1,4 @@
+import type { Choices, JuiceTool, RecipeLine, RecipePart } from '../documents/recipe.ts';
 import { scaled, WATER_20_G_PER_ML } from '../liquor/composition.ts';
 import { estimatePh } from '../liquor/ph.ts';
 import { coverWaterMl } from '../physics/room.ts';
@@ -20,11 +21,11 @@ import {
   TUB,
 } from './making.ts';
 import { ownSteps } from './ownSteps.ts';
-import { type Choices, COLD_METHODS, type RecipeLine, type RecipePart } from './recipe.ts';
+import { COLD_METHODS } from './recipe.ts';
 import { simulateBatch } from './simulate.ts';
 import { stepBuilder } from './stepBuilder.ts';
 import { itemsIn, traitsOf } from './tags.ts';
-import type { JuiceTool, LineId, PlannedProgram, ProgramLine, VesselSpec } from './types.ts';
+import type { LineId, PlannedProgram, ProgramLine, VesselSpec } from './types.ts';
 
 const MINUTES_PER_RINSE = 1.5;
 /**

@@ -1,19 +1,6 @@
+import type { CustomFacts } from '../documents/ingredient.ts';
 import { traitsOfOwn } from '../tables/ownTraits.ts';
-import type { TraitAnswers } from '../tables/traits.ts';
 import type { IngredientRow } from '../tables/types.ts';
-
-/** What a cook must be asked of an ingredient the tables do not have; the rest is filled in on the safe side. */
-export interface CustomFacts {
-  id: string;
-  name: string;
-  role: IngredientRow['role'];
-  /** Dried things swell and hold much liquor; fresh ones bring water. */
-  dried: boolean;
-  bulkGPerMl?: number;
-  pieceG?: number;
-  /** What the cook was asked of it; a question that nobody answered counts as yes. */
-  answers?: TraitAnswers;
-}
 
 /**
  * A row for an ingredient of the cook's own. Nothing is drawn from it by the model and no acid is counted: what is not

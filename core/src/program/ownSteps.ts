@@ -1,6 +1,6 @@
+import type { RecipeStep } from '../documents/recipe.ts';
 import { juiceToolOf } from './kitchen.ts';
 import { BLENDER, BOTTLES, BOWL, JUG, type Making, minutes, POT, TUB } from './making.ts';
-import type { RecipeStep } from './recipe.ts';
 import type { Attention, LineId } from './types.ts';
 
 /** Steps that only wait: the cook may go. */

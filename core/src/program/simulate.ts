@@ -1,3 +1,4 @@
+import type { Kitchen } from '../documents/kitchen.ts';
 import {
   abvPct,
   brix,
@@ -12,7 +13,6 @@ import { expansion } from '../liquor/water.ts';
 import { levelM } from '../physics/vesselShape.ts';
 import type { Tables } from '../tables/types.ts';
 import { noLife } from './evolve.ts';
-import type { Kitchen } from './kitchen.ts';
 import { noteRoom, StepStop, solidsInfo, startWork, type Work } from './state.ts';
 import {
   bottleStep,

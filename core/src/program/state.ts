@@ -1,3 +1,4 @@
+import type { Kitchen } from '../documents/kitchen.ts';
 import { type Composition, EMPTY, massG, plus, scaled, volumeMl } from '../liquor/composition.ts';
 import { heatCapacityJPerK } from '../physics/heat.ts';
 import { foamOf, hotFillMl, type Room, roomIn, solidVolumeMl } from '../physics/room.ts';
@@ -6,7 +7,6 @@ import { STEEL_HEAT_SHARE } from '../tables/constants.ts';
 import { KEEPING } from '../tables/keeping.ts';
 import type { IngredientRow, MarkerId, Tables } from '../tables/types.ts';
 import { NO_COOLING, worseCooling } from './exposure.ts';
-import type { Kitchen } from './kitchen.ts';
 import type {
   CoolingTally,
   Factors,

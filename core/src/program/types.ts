@@ -1,3 +1,4 @@
+import type { JuiceTool, LineKind, ScaleRule } from '../documents/recipe.ts';
 import type { Composition } from '../liquor/composition.ts';
 import type { PhEstimate } from '../liquor/ph.ts';
 import type { Place } from '../physics/heat.ts';
@@ -86,7 +87,6 @@ export interface Solid {
 export type VesselKind = 'pot' | 'spicePot' | 'bowl' | 'tub' | 'bottles' | 'jar' | 'blender' | 'spent';
 
 /** How fruit is freed of its juice. */
-export type JuiceTool = 'hand' | 'blender' | 'juicer';
 
 export interface VesselSpec {
   id: VesselId;
@@ -263,18 +263,6 @@ export type Step =
   | ChillStep
   | FreezeStep;
 export type StepKind = Step['kind'];
-
-export type ScaleRule =
-  | { kind: 'linear' }
-  | { kind: 'power'; exponent: number }
-  | { kind: 'perPot' }
-  | { kind: 'cover'; plusCm: number }
-  | { kind: 'byResult'; lineId: LineId; ratio: number }
-  | { kind: 'toTarget' }
-  /** Water that makes up the finished litres. */
-  | { kind: 'toVolume' };
-
-export type LineKind = 'solid' | 'liquid' | 'sweetener';
 
 /** An ingredient line with the amount of this batch. */
 export interface ProgramLine {

@@ -30,7 +30,8 @@ export const BLENDING = Object.freeze({ drawnShare: 0.8, fillShare: 0.66 });
 /** A washing bowl takes solids up to this share of it, with water to swirl them in. Source: general kitchen practice. */
 export const BOWL_SHARE = 0.4;
 
-export type BoilLevel = 'rolling' | 'medium' | 'gentle' | 'simmer';
+export const BOIL_LEVEL_IDS = ['rolling', 'medium', 'gentle', 'simmer'] as const;
+export type BoilLevel = (typeof BOIL_LEVEL_IDS)[number];
 
 /** Steam given off by a boiling surface and the burner setting it takes. Source: general kitchen physics, set by open-pot trials. */
 export const BOIL_LEVELS: Record<BoilLevel, { fluxLPerHM2: number; setting: number; source: string }> = {
@@ -42,13 +43,15 @@ export const BOIL_LEVELS: Record<BoilLevel, { fluxLPerHM2: number; setting: numb
 /** Below this flux the pot is no longer boiling: the flame is too small for it, L/h/m². */
 export const LEAST_BOIL_FLUX = 7;
 
-export type Lid = 'off' | 'ajar' | 'on';
+export const LIDS = ['on', 'ajar', 'off'] as const;
+export type Lid = (typeof LIDS)[number];
 /** Share of the steam that gets away. */
 export const LID_STEAM: Record<Lid, number> = { off: 1, ajar: 0.5, on: 0.12 };
 /** Share of the evaporation below the boil that takes heat with it: under a closed lid it rains back. */
 export const LID_HEAT: Record<Lid, number> = { off: 1, ajar: 0.5, on: 0 };
 
-export type BurnerKind = 'gas' | 'electric' | 'induction';
+export const BURNER_KINDS = ['gas', 'electric', 'induction'] as const;
+export type BurnerKind = (typeof BURNER_KINDS)[number];
 
 /** A gas flame under a pot of usual width, and under a narrow one; over the last power all above it goes past the pot. */
 const GAS = {
@@ -81,7 +84,8 @@ export function burnerEfficiency(kind: BurnerKind, powerW: number, potDiameterM:
   }
 }
 
-export type PotMaterial = 'stainless' | 'enamel' | 'aluminium' | 'castIron' | 'copper' | 'glass';
+export const POT_MATERIAL_IDS = ['stainless', 'enamel', 'aluminium', 'castIron', 'copper', 'glass'] as const;
+export type PotMaterial = (typeof POT_MATERIAL_IDS)[number];
 
 /** Pot materials: weight per square metre of wall and base (for a pot nobody has weighed) and whether acid attacks it. */
 export const POT_MATERIALS: Record<PotMaterial, { kgPerM2: number; acidSafe: boolean; source: string }> = {

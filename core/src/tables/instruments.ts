@@ -1,12 +1,6 @@
 /** Instruments a kitchen may have. All of them are simulated in this version. */
-export type InstrumentKind = 'probe' | 'scale' | 'fridgeLogger' | 'refractometer' | 'phStrip';
-export const INSTRUMENT_KINDS: readonly InstrumentKind[] = [
-  'probe',
-  'scale',
-  'fridgeLogger',
-  'refractometer',
-  'phStrip',
-];
+export const INSTRUMENT_KINDS = ['probe', 'scale', 'fridgeLogger', 'refractometer', 'phStrip'] as const;
+export type InstrumentKind = (typeof INSTRUMENT_KINDS)[number];
 
 export interface InstrumentRow {
   kind: InstrumentKind;

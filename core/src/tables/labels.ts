@@ -1,24 +1,27 @@
+import * as v from 'valibot';
+import { between, id, name } from '../units/fields.ts';
 import type { LiquidRow, SweetenerRow, Tables } from './types.ts';
 
 /**
  * A liquid or sweetener as its packet or a refractometer has it: a correction of a row of the tables, or one more beside
  * them. What the label does not say is taken from the row that it is like.
  */
-export interface Label {
+export const labelSchema = v.strictObject({
   /** That of the row it corrects, or its own. */
-  id: string;
-  name: string;
-  like: string;
+  id,
+  name: name(60),
+  like: id,
   /** Sugar: g in 100 mL of a liquid, g in 100 g of a sweetener. */
-  sugarPer100: number | null;
+  sugarPer100: v.nullable(between(0, 100)),
   /** All that is dissolved, as a refractometer reads it; liquids only. */
-  brix: number | null;
+  brix: v.nullable(between(0, 85)),
   /** Titratable acidity as citric, g/L; liquids only. */
-  taGPerL: number | null;
-  abvPct: number | null;
+  taGPerL: v.nullable(between(-1, 150)),
+  abvPct: v.nullable(between(0, 96)),
   /** Sugar was added to it before it was sold. */
-  sweetened: boolean;
-}
+  sweetened: v.boolean(),
+});
+export type Label = v.InferOutput<typeof labelSchema>;
 
 const SOURCE =
   'From its label or a refractometer, as the cook entered it; the rest as in the row that it is like';

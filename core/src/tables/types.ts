@@ -23,7 +23,22 @@ export type MarkerId =
   | 'other';
 
 /** How spent solids are freed of liquor. */
-export type Press = 'drain' | 'press' | 'wring';
+export const INGREDIENT_ROLES = [
+  'botanical',
+  'aromatic',
+  'spice',
+  'herb',
+  'peel',
+  'fruit',
+  'citrus',
+  'souring',
+  'sweetener',
+  'other',
+] as const;
+export type IngredientRole = (typeof INGREDIENT_ROLES)[number];
+
+export const PRESSES = ['drain', 'press', 'wring'] as const;
+export type Press = (typeof PRESSES)[number];
 
 /** How strongly an ingredient foams when it boils (see `FOAM_SHARE`). */
 export type FoamClass = 'quiet' | 'foamy' | 'milky';
@@ -33,17 +48,7 @@ export interface IngredientRow {
   id: string;
   name: string;
   form: string;
-  role:
-    | 'botanical'
-    | 'aromatic'
-    | 'spice'
-    | 'herb'
-    | 'peel'
-    | 'fruit'
-    | 'citrus'
-    | 'souring'
-    | 'sweetener'
-    | 'other';
+  role: IngredientRole;
   /** Loose, as filled into a cup, g/mL. */
   bulkGPerMl: number;
   piece: { id: string; massG: number } | null;

@@ -33,6 +33,10 @@ export const words = (max: number) =>
     v.regex(PRINTS_LINES, 'name'),
   );
 
+/** The same where there may be none. */
+export const paragraphs = (max: number) =>
+  v.pipe(v.string('name'), v.maxLength(max, 'name'), v.regex(PRINTS_LINES, 'name'));
+
 /** A number within bounds, both included. */
 export const between = (low: number, high: number) => {
   const message = `between:${low}:${high}`;
@@ -42,7 +46,12 @@ export const whole = (low: number, high: number) => v.pipe(between(low, high), v
 
 /** A list of so many at most. */
 export const list = <S extends v.GenericSchema>(item: S, max: number, min = 0) =>
-  v.pipe(v.array(item), v.minLength(min, `between:${min}:${max}`), v.maxLength(max, `between:${min}:${max}`));
+  v.pipe(
+    v.array(item),
+    v.minLength(min, `between:${min}:${max}`),
+    v.maxLength(max, `between:${min}:${max}`),
+    v.readonly(),
+  );
 
 /** A moment, UTC milliseconds. How far ahead it may lie is asked by whoever knows what time it is. */
 export const moment = between(0, 8.64e15);

@@ -1,19 +1,19 @@
+import * as v from 'valibot';
+import { between, id, name } from './fields.ts';
 import { type UnitSystem, unitOf } from './units.ts';
 
 /** A kitchen's own vessel for measuring: "the blue mug, 310 mL". */
-export interface KitchenMeasure {
-  id: string;
-  name: string;
-  volumeMl: number;
-}
+export const measureSchema = v.strictObject({ id, name: name(60), volumeMl: between(1, 10_000) });
+export type KitchenMeasure = v.InferOutput<typeof measureSchema>;
 
 /** The kitchen's own weight for one level fill of a measure with an ingredient. */
-export interface CupWeight {
-  ingredientId: string;
+export const cupWeightSchema = v.strictObject({
+  ingredientId: id,
   /** A unit id (`metricCup`) or the id of a kitchen measure. */
-  measureId: string;
-  massG: number;
-}
+  measureId: id,
+  massG: between(0.1, 10_000),
+});
+export type CupWeight = v.InferOutput<typeof cupWeightSchema>;
 
 /** What the model must know of an ingredient to turn grams into something a hand can measure. */
 export interface Measurable {

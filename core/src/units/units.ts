@@ -119,4 +119,5 @@ export function convert(value: number, fromId: string, toId: string): number {
 export const fahrenheitOf = (tempC: number): number => (tempC * 9) / 5 + 32;
 export const celsiusOf = (tempF: number): number => ((tempF - 32) * 5) / 9;
 
-export type UnitSystem = 'metric' | 'us';
+export const UNIT_SYSTEMS = ['metric', 'us'] as const;
+export type UnitSystem = (typeof UNIT_SYSTEMS)[number];

@@ -9,18 +9,27 @@ interface Inner {
   options?: readonly Inner[];
   item?: Inner;
   wrapped?: Inner;
+  default?: unknown;
 }
 
 /**
- * A schema with its shape alone: which fields there are and of what type, but no limits to them and no tidying up. For
+ * A schema with its shape alone: which fields there are and of what type, but no limits to them and no tidying up: what must hold for a document to be one at all (a zone that exists, ids that are told apart) stays. For
  * what was written under other limits, by an older version or into an archive: it is read as it stands.
  */
 export function withoutBounds<S extends Schema>(schema: S): v.GenericSchema<unknown, v.InferOutput<S>> {
   return bare(schema as unknown as Inner) as unknown as v.GenericSchema<unknown, v.InferOutput<S>>;
 }
 
+/** What says how much, how long and how written; what must hold for a document to be one at all stays. */
+const BOUNDS = new Set(['min_value', 'max_value', 'min_length', 'max_length', 'regex', 'integer', 'trim']);
+
 function bare(schema: Inner): Schema {
-  if (schema.pipe) return bare({ ...schema.pipe[0], pipe: undefined } as unknown as Inner);
+  if (schema.pipe) {
+    const [root, ...actions] = schema.pipe;
+    const kept = actions.filter((action) => !BOUNDS.has((action as Inner).type));
+    const shape = bare({ ...root, pipe: undefined } as unknown as Inner);
+    return kept.length ? (v.pipe as unknown as (...parts: unknown[]) => Schema)(shape, ...kept) : shape;
+  }
   switch (schema.type) {
     case 'object':
     case 'strict_object':
@@ -38,7 +47,7 @@ function bare(schema: Inner): Schema {
     case 'array':
       return v.array(bare(schema.item!));
     case 'optional':
-      return v.optional(bare(schema.wrapped!));
+      return v.optional(bare(schema.wrapped!), schema.default as never);
     case 'nullable':
       return v.nullable(bare(schema.wrapped!));
     default:

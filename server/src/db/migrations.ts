@@ -219,6 +219,10 @@ export const MIGRATIONS: readonly Migration[] = [
         t.string('item_id').primary();
         t.string('batch_id').notNullable();
       });
+      await knex.schema.alterTable('batch_now', (t) => {
+        /** Over: what a batch is beyond planned or begun is said by its log. */
+        t.integer('done').notNullable().defaultTo(0);
+      });
     },
   },
 ];

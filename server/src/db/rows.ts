@@ -1,51 +1,17 @@
 import {
+  type Batch,
+  type BatchStatus,
   type Closure,
   type ContainerForm,
   type ContainerMaterial,
   EMPTY_KITCHEN,
-  type IngredientRow,
   type Kitchen,
   type LogEvent,
-  type PinnedRows,
+  type Pins,
   type PlanDoc,
-  type PlannedProgram,
-  type Recipe,
-  type RehearsalClock,
+  type Rehearsal,
 } from '@big-ladle/core';
 import type { Db } from './open.ts';
-
-/** What starting a batch fixes for good: later learning and new tables never rewrite it. */
-export interface Pins {
-  recipe: Recipe;
-  program: PlannedProgram;
-  kitchen: Kitchen;
-  tablesVersion: string;
-  /** Rows of the tables as they were, of everything that goes in; what is added later is pinned with its event. */
-  rows?: PinnedRows;
-  /** The cook's own ingredients as they were; left out where there are none. */
-  ingredients?: IngredientRow[];
-}
-
-export type BatchStatus = 'planned' | 'on' | 'done';
-
-export interface Batch {
-  id: string;
-  status: BatchStatus;
-  plan: PlanDoc;
-  version: number;
-  pins: Pins | null;
-  createdMs: number;
-  updatedMs: number;
-  /** Only in a rehearsal: its own clock, and what is different in it. */
-  rehearsal?: Rehearsal;
-}
-
-/** A batch that is only practised: on simulated instruments, at a speed of its own. */
-export interface Rehearsal extends RehearsalClock {
-  seed: number;
-  /** Stays among the batches, marked, when it is over. */
-  kept: boolean;
-}
 
 interface BatchRow {
   id: string;
@@ -56,7 +22,13 @@ interface BatchRow {
   created_ms: number;
   updated_ms: number;
   rehearsal?: string | null;
+  /** From its projection; null while there is none. */
+  done?: number | null;
 }
+
+/** Batches with what their projections say of them: whether they are over. */
+export const batchRows = (db: Db) =>
+  db('batch').leftJoin('batch_now', 'batch.id', 'batch_now.batch_id').select('batch.*', 'batch_now.done');
 
 /** Pins as stored; what an older kitchen was not asked for takes its usual value. */
 function pinsFrom(text: string): Pins {
@@ -66,7 +38,7 @@ function pinsFrom(text: string): Pins {
 
 export const batchFromRow = (row: BatchRow): Batch => ({
   id: row.id,
-  status: row.status,
+  status: row.status === 'planned' ? 'planned' : row.done ? 'done' : 'on',
   plan: JSON.parse(row.plan) as PlanDoc,
   version: row.version,
   pins: row.pins === null ? null : pinsFrom(row.pins),
@@ -75,9 +47,10 @@ export const batchFromRow = (row: BatchRow): Batch => ({
   ...(row.rehearsal ? { rehearsal: JSON.parse(row.rehearsal) as Rehearsal } : {}),
 });
 
-export const batchToRow = (batch: Batch): BatchRow => ({
+export const batchToRow = (batch: Batch): Omit<BatchRow, 'done'> => ({
   id: batch.id,
-  status: batch.status,
+  // Whether it is over is said by its log.
+  status: batch.status === 'planned' ? 'planned' : 'on',
   plan: JSON.stringify(batch.plan),
   version: batch.version,
   pins: batch.pins === null ? null : JSON.stringify(batch.pins),

@@ -133,11 +133,11 @@ async function begun(
   plan: PlanDoc,
   startOf: (program: Program, kitchen: Kitchen) => number,
 ) {
-  const made = await createBatch(db, id, plan, 0);
+  const made = (await createBatch(db, { id, plan }, 0)).answer;
   const scribe = new Scribe({ kind: 'batch', id });
   // The start is asked for with the moment still open: the program is known only once it is pinned.
-  const draft = await startBatch(db, id, made.version, [], 0);
-  const pins = draft.batch.pins!;
+  const draft = (await startBatch(db, id, { version: made.version, events: [] }, 0)).answer;
+  const pins = draft.pins!;
   const startMs = startOf(pins.program, pins.kitchen);
   return { scribe, program: pins.program, kitchen: pins.kitchen, startMs };
 }
@@ -149,18 +149,14 @@ export async function seedDemo(db: Db, nowMs: number): Promise<void> {
     await writeKitchen(trx, 1, demoKitchen(zone));
   });
   await steepingNow(db, nowMs);
-  await createBatch(
-    db,
-    'demo-planned',
-    planOf(
-      'peel-core-infusion',
-      'straightBoil',
-      'tall-pot',
-      { kind: 'litres', litres: 6 },
-      comingSaturday(nowMs),
-    ),
-    nowMs - 2 * HOUR_MS,
+  const planned = planOf(
+    'peel-core-infusion',
+    'straightBoil',
+    'tall-pot',
+    { kind: 'litres', litres: 6 },
+    comingSaturday(nowMs),
   );
+  await createBatch(db, { id: 'demo-planned', plan: planned }, nowMs - 2 * HOUR_MS);
   await onTheShelf(db, nowMs);
 }
 

@@ -1,7 +1,9 @@
 import {
+  type Batch,
   fridgeAirC,
   hiddenFactors,
   INSTRUMENT_ROWS,
+  type Instrument,
   type InstrumentReading,
   isLost,
   NO_FACTORS,
@@ -11,9 +13,8 @@ import {
 } from '@big-ladle/core';
 import type { Clock } from '../clock.ts';
 import type { Db } from '../db/open.ts';
-import type { Batch } from '../db/rows.ts';
 import { readKitchen } from '../db/rows.ts';
-import { type Instrument, readInstruments, storeReadings, THINNED_MS } from '../services/instruments.ts';
+import { readInstruments, storeReadings, THINNED_MS } from '../services/instruments.ts';
 import { batchOf, eventsOf, streamKindOf, tablesOf } from '../services/projections.ts';
 import type { StreamHub } from '../stream.ts';
 

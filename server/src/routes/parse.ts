@@ -19,5 +19,3 @@ export const route =
       next(error);
     }
   };
-
-export const versionSchema = v.pipe(v.number(), v.integer(), v.minValue(0));

@@ -1,11 +1,20 @@
 import {
+  type Batch,
+  type BatchAtAGlance,
+  type BatchDoc,
+  type BatchList,
+  type BodyOf,
   type IngredientRow,
   isTooFarAhead,
   type Kitchen,
   type LogEvent,
+  type Pins,
   type PlanDoc,
   type Program,
   pinRows,
+  type QueryOf,
+  type Rehearsal,
+  type ROUTES,
   rehearsalNow,
   SHIPPED_TABLES,
   solvePlanDoc,
@@ -13,20 +22,13 @@ import {
   withLabels,
 } from '@big-ladle/core';
 import type { Db } from '../db/open.ts';
-import {
-  type Batch,
-  type BatchStatus,
-  batchFromRow,
-  batchToRow,
-  type Pins,
-  type Rehearsal,
-  readKitchen,
-} from '../db/rows.ts';
+import { batchFromRow, batchRows, batchToRow, readKitchen } from '../db/rows.ts';
+import type { Outcome } from '../outcome.ts';
 import { HttpProblem, notFound } from '../problems.ts';
 import type { StoredEvent } from '../stream.ts';
 import { ownIngredients, wholeBook } from './book.ts';
 import { storeEvents } from './events.ts';
-import { type BatchNowState, batchOf, eventsOf, streamKindOf } from './projections.ts';
+import { batchOf, eventsOf, streamKindOf } from './projections.ts';
 
 export async function requireBatch(db: Db, id: string): Promise<Batch> {
   const batch = await batchOf(db, id);
@@ -34,34 +36,26 @@ export async function requireBatch(db: Db, id: string): Promise<Batch> {
   return batch;
 }
 
-/** A batch in a list: what it pinned is read with the batch itself. */
-export interface BatchListEntry {
-  batch: Omit<Batch, 'pins'>;
-  now: BatchNowState | null;
-}
-
 const PAGE = 50;
 
 /** Newest first; `before` is the creation time of the last one of the page before. */
-export async function listBatches(
-  db: Db,
-  query: { status: BatchStatus | null; before: number | null; rehearsals: boolean },
-): Promise<{ batches: BatchListEntry[]; next: number | null }> {
-  const find = db('batch')
-    .leftJoin('batch_now', 'batch.id', 'batch_now.batch_id')
+export async function listBatches(db: Db, query: QueryOf<typeof ROUTES.batches>): Promise<BatchList> {
+  const find = batchRows(db)
     .orderBy('batch.created_ms', 'desc')
     .limit(PAGE + 1)
-    .select('batch.*', 'batch_now.state');
+    .select('batch_now.state');
   if (query.rehearsals) find.whereNotNull('batch.rehearsal');
   else find.whereNull('batch.rehearsal');
-  if (query.status) find.where('batch.status', query.status);
-  if (query.before !== null) find.where('batch.created_ms', '<', query.before);
+  if (query.status === 'planned') find.where('batch.status', 'planned');
+  else if (query.status)
+    find.whereNot('batch.status', 'planned').where('batch_now.done', query.status === 'done' ? 1 : 0);
+  if (query.before !== undefined) find.where('batch.created_ms', '<', query.before);
   const rows = await find;
   const page = rows.slice(0, PAGE);
   return {
     batches: page.map((row: Parameters<typeof batchFromRow>[0] & { state: string | null }) => {
       const { pins: _, ...batch } = batchFromRow(row);
-      return { batch, now: row.state ? (JSON.parse(row.state) as BatchNowState) : null };
+      return { batch, now: row.state ? (JSON.parse(row.state) as BatchAtAGlance) : null };
     }),
     next: rows.length > PAGE ? page.at(-1).created_ms : null,
   };
@@ -69,9 +63,7 @@ export async function listBatches(
 
 async function checkPlan(db: Db, plan: PlanDoc, nowMs: number): Promise<void> {
   if (isTooFarAhead(plan.readyAtMs, nowMs)) {
-    throw new HttpProblem(422, 'tooFarAhead', 'A plan is for a moment within two years from now.', {
-      fields: [{ field: 'plan.readyAtMs', message: 'tooFarAhead' }],
-    });
+    throw new HttpProblem('tooFarAhead', { fields: [{ field: 'plan.readyAtMs', message: 'tooFarAhead' }] });
   }
   const { kitchen } = await readKitchen(db);
   const book = await wholeBook(db);
@@ -83,26 +75,24 @@ async function checkPlan(db: Db, plan: PlanDoc, nowMs: number): Promise<void> {
         ? 'burnerId'
         : null;
   if (missing) {
-    throw new HttpProblem(
-      422,
-      'unknownPart',
-      `The plan names a ${missing} that this kitchen does not have.`,
-      {
-        fields: [{ field: `plan.${missing}`, message: 'unknown' }],
-      },
-    );
+    throw new HttpProblem('unknownPart', {
+      params: { what: missing },
+      fields: [{ field: `plan.${missing}`, message: 'unknown' }],
+    });
   }
 }
 
 /** Makes a plan; the same id with the same plan again is the same plan. */
-export async function createBatch(db: Db, id: string, plan: PlanDoc, nowMs: number): Promise<Batch> {
+export async function createBatch(
+  db: Db,
+  { id, plan }: { id: string; plan: PlanDoc },
+  nowMs: number,
+): Promise<Outcome<Batch>> {
   return db.transaction(async (trx) => {
     const before = await batchOf(trx, id);
     if (before) {
-      if (JSON.stringify(before.plan) === JSON.stringify(plan)) return before;
-      throw new HttpProblem(409, 'alreadyThere', 'Another batch is stored under this id.', {
-        stored: before,
-      });
+      if (JSON.stringify(before.plan) === JSON.stringify(plan)) return { answer: before };
+      throw new HttpProblem('alreadyThere', { stored: before });
     }
     await checkPlan(trx, plan, nowMs);
     const batch: Batch = {
@@ -115,59 +105,51 @@ export async function createBatch(db: Db, id: string, plan: PlanDoc, nowMs: numb
       updatedMs: nowMs,
     };
     await trx('batch').insert(batchToRow(batch));
-    return batch;
+    return told(batch);
   });
 }
 
+/** A batch that was changed: answered, and told to the other windows. */
+const told = (batch: Batch, stored: readonly StoredEvent[] = []): Outcome<Batch> => ({
+  answer: batch,
+  changed: [{ doc: 'batch', id: batch.id, version: batch.version }],
+  stored,
+});
+
 function requireVersion(batch: Batch, version: number, sent: unknown): void {
   if (batch.version === version) return;
-  throw new HttpProblem(
-    409,
-    'changedElsewhere',
-    'This plan was changed in another window. Nothing was overwritten.',
-    {
-      stored: batch,
-      sent,
-    },
-  );
+  throw new HttpProblem('changedElsewhere', { params: { what: 'plan' }, stored: batch, sent });
 }
 
 /** Changes a plan that has not started. */
 export async function updatePlan(
   db: Db,
   id: string,
-  version: number,
-  plan: PlanDoc,
+  { version, plan }: { version: number; plan: PlanDoc },
   nowMs: number,
-): Promise<Batch> {
+): Promise<Outcome<Batch>> {
   return db.transaction(async (trx) => {
     const batch = await requireBatch(trx, id);
     if (batch.status !== 'planned') {
-      throw new HttpProblem(
-        409,
-        'alreadyStarted',
-        'This batch has started: its plan is fixed, only its log goes on.',
-        { stored: batch },
-      );
+      throw new HttpProblem('alreadyStarted', { stored: batch });
     }
     requireVersion(batch, version, plan);
     await checkPlan(trx, plan, nowMs);
     const next: Batch = { ...batch, plan, version: version + 1, updatedMs: nowMs };
     await trx('batch').where({ id }).update(batchToRow(next));
-    return next;
+    return told(next);
   });
 }
 
-export async function deletePlan(db: Db, id: string, version: number): Promise<void> {
-  await db.transaction(async (trx) => {
+export async function deletePlan(db: Db, id: string, version: number): Promise<Outcome<undefined>> {
+  return db.transaction(async (trx) => {
     const batch = await requireBatch(trx, id);
     if (batch.status !== 'planned') {
-      throw new HttpProblem(409, 'alreadyStarted', 'This batch has started: its log stays.', {
-        stored: batch,
-      });
+      throw new HttpProblem('alreadyStarted', { stored: batch });
     }
     requireVersion(batch, version, null);
     await trx('batch').where({ id }).del();
+    return { answer: undefined, changed: [{ doc: 'batch', id, version: version + 1 }] };
   });
 }
 
@@ -193,9 +175,7 @@ async function pinsFor(trx: Db, plan: PlanDoc): Promise<Pins> {
   const tables = withLabels(withCustom(SHIPPED_TABLES, custom), kitchen.labels);
   const solved = solvePlanDoc(plan, await wholeBook(trx), kitchen, tables);
   if (!solved.ok) {
-    throw new HttpProblem(422, 'cannotStart', 'This plan does not work out in this kitchen yet.', {
-      problem: solved.problem,
-    });
+    throw new HttpProblem('cannotStart', { problem: solved.problem });
   }
   return {
     recipe: solved.value.recipe,
@@ -207,27 +187,33 @@ async function pinsFor(trx: Db, plan: PlanDoc): Promise<Pins> {
   };
 }
 
+/** The first events of a batch stand in its own stream. */
+function requireOwnStream(events: readonly LogEvent[], stream: LogEvent['stream']): void {
+  const other = events.find((e) => e.stream.kind !== stream.kind || e.stream.id !== stream.id);
+  if (other) throw new HttpProblem('otherStream', { eventId: other.id });
+}
+
 /** Starts a batch: solves its plan once more, pins recipe, program, kitchen and tables, and writes its first events. */
 export async function startBatch(
   db: Db,
   id: string,
-  version: number,
-  first: readonly LogEvent[],
+  { version, events: first }: { version: number; events: readonly LogEvent[] },
   nowMs: number,
-): Promise<{ batch: Batch; stored: StoredEvent[] }> {
+): Promise<Outcome<Batch>> {
+  requireOwnStream(first, { kind: 'batch', id });
   return db.transaction(async (trx) => {
     const batch = await requireBatch(trx, id);
-    if (batch.status !== 'planned') return { batch, stored: [] };
+    if (batch.status !== 'planned') return { answer: batch };
     requireVersion(batch, version, null);
     const pins = await pinsFor(trx, batch.plan);
     const started: Batch = { ...batch, status: 'on', version: version + 1, updatedMs: nowMs, pins };
     await trx('batch').where({ id }).update(batchToRow(started));
     const stored = await storeEvents(trx, first, nowMs);
-    return { batch: await requireBatch(trx, id), stored };
+    return told(await requireBatch(trx, id), stored);
   });
 }
 
-export async function batchWithEvents(db: Db, id: string): Promise<{ batch: Batch; events: LogEvent[] }> {
+export async function batchWithEvents(db: Db, id: string): Promise<BatchDoc> {
   const batch = await requireBatch(db, id);
   return { batch, events: await eventsOf(db, streamKindOf(batch), id) };
 }
@@ -235,16 +221,14 @@ export async function batchWithEvents(db: Db, id: string): Promise<{ batch: Batc
 /** A plan practised: pinned like a batch, with a clock of its own, in a stream of its own. */
 export async function createRehearsal(
   db: Db,
-  sent: { id: string; plan: PlanDoc; speed: number; seed: number; events: readonly LogEvent[] },
+  sent: BodyOf<typeof ROUTES.createRehearsal>,
   nowMs: number,
-): Promise<{ batch: Batch; stored: StoredEvent[] }> {
+): Promise<Outcome<Batch>> {
+  requireOwnStream(sent.events, { kind: 'rehearsal', id: sent.id });
   return db.transaction(async (trx) => {
     const before = await batchOf(trx, sent.id);
-    if (before?.rehearsal) return { batch: before, stored: [] };
-    if (before)
-      throw new HttpProblem(409, 'alreadyThere', 'Another batch is stored under this id.', {
-        stored: before,
-      });
+    if (before?.rehearsal) return { answer: before };
+    if (before) throw new HttpProblem('alreadyThere', { stored: before });
     await checkPlan(trx, sent.plan, nowMs);
     const batch: Batch = {
       id: sent.id,
@@ -258,7 +242,7 @@ export async function createRehearsal(
     };
     await trx('batch').insert(batchToRow(batch));
     const stored = await storeEvents(trx, sent.events, nowMs);
-    return { batch: await requireBatch(trx, sent.id), stored };
+    return told(await requireBatch(trx, sent.id), stored);
   });
 }
 
@@ -272,9 +256,9 @@ async function requireRehearsal(db: Db, id: string): Promise<Batch & { rehearsal
 export async function changeRehearsal(
   db: Db,
   id: string,
-  change: { speed?: number | undefined; kept?: boolean | undefined },
+  change: BodyOf<typeof ROUTES.changeRehearsal>,
   nowMs: number,
-): Promise<Batch> {
+): Promise<Outcome<Batch>> {
   return db.transaction(async (trx) => {
     const batch = await requireRehearsal(trx, id);
     const next: Batch = {
@@ -290,15 +274,16 @@ export async function changeRehearsal(
       },
     };
     await trx('batch').where({ id }).update(batchToRow(next));
-    return next;
+    return told(next);
   });
 }
 
 /** A rehearsal that is over leaves nothing behind. */
-export async function forgetRehearsal(db: Db, id: string): Promise<void> {
-  await db.transaction(async (trx) => {
+export async function forgetRehearsal(db: Db, id: string): Promise<Outcome<undefined>> {
+  return db.transaction(async (trx) => {
     await requireRehearsal(trx, id);
     await trx('event').where({ stream_kind: 'rehearsal', stream_id: id }).del();
     await trx('batch').where({ id }).del();
+    return { answer: undefined, changed: [{ doc: 'batch', id, version: 0 }] };
   });
 }

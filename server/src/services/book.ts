@@ -1,33 +1,22 @@
 import { createHash } from 'node:crypto';
 import {
-  asRecipe,
   BOOK,
   type CustomFacts,
   customRow,
   type IngredientRow,
+  type OwnRecipe,
   type Recipe,
-  type recipeSchema,
+  type RecipeVersion,
   SHIPPED_TABLES,
   type StockRow,
   type Tables,
   withCustom,
   withLabels,
 } from '@big-ladle/core';
-import type * as v from 'valibot';
 import type { Db } from '../db/open.ts';
 import { readKitchen } from '../db/rows.ts';
+import type { Outcome } from '../outcome.ts';
 import { HttpProblem, notFound } from '../problems.ts';
-
-export type SentRecipe = v.InferOutput<typeof recipeSchema>;
-
-/** One stored version of a recipe of the cook's own. */
-export interface RecipeVersion {
-  version: number;
-  parent: number | null;
-  hash: string;
-  createdMs: number;
-  recipe: Recipe;
-}
 
 /** What a recipe says, whatever its version: the same words twice have the same hash. */
 export function hashOf(recipe: Recipe): string {
@@ -90,17 +79,23 @@ async function checkItems(db: Db, recipe: Recipe): Promise<void> {
       ).has(l.itemId),
   );
   if (wrong >= 0) {
-    throw new HttpProblem(422, 'unknownPart', `There is no ingredient ${recipe.lines[wrong]!.itemId}.`, {
+    throw new HttpProblem('unknownPart', {
+      params: { what: recipe.lines[wrong]!.itemId },
       fields: [{ field: `recipe.lines.${wrong}.itemId`, message: 'unknown' }],
     });
   }
 }
 
+/** A recipe that was changed: answered, and told to the other windows. */
+const told = (recipe: Recipe): Outcome<Recipe> => ({
+  answer: recipe,
+  changed: [{ doc: 'recipe', id: recipe.id, version: recipe.version }],
+});
+
 /** Keeps a new recipe; the same again is the same. */
-export async function createRecipe(db: Db, sent: SentRecipe, nowMs: number): Promise<Recipe> {
-  const recipe = { ...asRecipe(sent), version: 1 };
-  if (BOOK.some((r) => r.id === recipe.id))
-    throw new HttpProblem(409, 'alreadyThere', 'A shipped drink has this id: vary it under another.');
+export async function createRecipe(db: Db, sent: OwnRecipe, nowMs: number): Promise<Outcome<Recipe>> {
+  const recipe = { ...sent, version: 1 };
+  if (BOOK.some((r) => r.id === recipe.id)) throw new HttpProblem('shippedId');
   return db.transaction(async (trx) => {
     await checkItems(trx, recipe);
     const before = (await trx('recipe_version')
@@ -108,14 +103,12 @@ export async function createRecipe(db: Db, sent: SentRecipe, nowMs: number): Pro
       .orderBy('version', 'desc')
       .first()) as VersionRow | undefined;
     if (before) {
-      if (before.hash === hashOf(recipe)) return JSON.parse(before.body) as Recipe;
-      throw new HttpProblem(409, 'alreadyThere', 'Another recipe is stored under this id.', {
-        stored: JSON.parse(before.body),
-      });
+      if (before.hash === hashOf(recipe)) return { answer: JSON.parse(before.body) as Recipe };
+      throw new HttpProblem('alreadyThere', { stored: JSON.parse(before.body) });
     }
     await trx('recipe').insert({ id: recipe.id, version: 1, retired: 0, updated_ms: nowMs });
     await addVersion(trx, recipe, null, nowMs);
-    return recipe;
+    return told(recipe);
   });
 }
 
@@ -123,10 +116,9 @@ export async function createRecipe(db: Db, sent: SentRecipe, nowMs: number): Pro
 export async function updateRecipe(
   db: Db,
   id: string,
-  version: number,
-  sent: SentRecipe,
+  { version, recipe: sent }: { version: number; recipe: OwnRecipe },
   nowMs: number,
-): Promise<Recipe> {
+): Promise<Outcome<Recipe>> {
   return db.transaction(async (trx) => {
     const row = (await trx('recipe').where({ id }).first()) as { version: number } | undefined;
     if (!row) throw notFound('recipe', id);
@@ -134,39 +126,37 @@ export async function updateRecipe(
       .where({ recipe_id: id, version: row.version })
       .first()) as VersionRow;
     if (row.version !== version) {
-      throw new HttpProblem(
-        409,
-        'changedElsewhere',
-        'This recipe was changed in another window. Nothing was overwritten.',
-        {
-          stored: JSON.parse(stored.body),
-          sent,
-        },
-      );
+      throw new HttpProblem('changedElsewhere', {
+        params: { what: 'recipe' },
+        stored: JSON.parse(stored.body),
+        sent,
+      });
     }
-    const recipe: Recipe = { ...asRecipe(sent), id, version: version + 1 };
-    if (hashOf(recipe) === stored.hash) return JSON.parse(stored.body) as Recipe;
+    const recipe: Recipe = { ...sent, id, version: version + 1 };
+    if (hashOf(recipe) === stored.hash) return { answer: JSON.parse(stored.body) as Recipe };
     await checkItems(trx, recipe);
     await addVersion(trx, recipe, version, nowMs);
     await trx('recipe')
       .where({ id })
       .update({ version: version + 1, retired: 0, updated_ms: nowMs });
-    return recipe;
+    return told(recipe);
   });
 }
 
 /** Takes a recipe out of the book; batches and versions made from it stay. */
-export async function retireRecipe(db: Db, id: string, version: number, nowMs: number): Promise<void> {
+export async function retireRecipe(
+  db: Db,
+  id: string,
+  version: number,
+  nowMs: number,
+): Promise<Outcome<undefined>> {
   const changed = await db('recipe').where({ id, version }).update({ retired: 1, updated_ms: nowMs });
   if (changed === 0) {
     const row = await db('recipe').where({ id }).first();
     if (!row) throw notFound('recipe', id);
-    throw new HttpProblem(
-      409,
-      'changedElsewhere',
-      'This recipe was changed in another window. Nothing was done.',
-    );
+    throw new HttpProblem('changedElsewhere', { params: { what: 'recipe' } });
   }
+  return { answer: undefined, changed: [{ doc: 'recipe', id, version }] };
 }
 
 /** The cook's own ingredients, as rows of the table. */
@@ -180,15 +170,15 @@ export async function ownFacts(db: Db): Promise<CustomFacts[]> {
   return rows.map((r) => JSON.parse(r.facts) as CustomFacts);
 }
 
-export async function putIngredient(db: Db, facts: CustomFacts): Promise<CustomFacts> {
+export async function putIngredient(db: Db, facts: CustomFacts): Promise<Outcome<CustomFacts>> {
   const { ingredients, liquids, sweeteners } = SHIPPED_TABLES;
   if (ingredients.has(facts.id) || liquids.has(facts.id) || sweeteners.has(facts.id))
-    throw new HttpProblem(409, 'alreadyThere', 'A shipped ingredient has this id.');
+    throw new HttpProblem('shippedId');
   await db('ingredient')
     .insert({ id: facts.id, facts: JSON.stringify(facts) })
     .onConflict('id')
     .merge();
-  return facts;
+  return { answer: facts, changed: [{ doc: 'recipe', id: facts.id, version: 0 }] };
 }
 
 /** The shipped tables with this kitchen's own ingredients. */
@@ -208,9 +198,10 @@ export async function readStock(db: Db): Promise<StockRow[]> {
   return rows.map((r) => ({ itemId: r.item_id, inHouseG: r.in_house_g, packG: r.pack_g, price: r.price }));
 }
 
-export async function putStock(db: Db, row: StockRow): Promise<void> {
+export async function putStock(db: Db, row: StockRow): Promise<Outcome<{ stock: StockRow[] }>> {
   await db('stock')
     .insert({ item_id: row.itemId, in_house_g: row.inHouseG, pack_g: row.packG, price: row.price })
     .onConflict('item_id')
     .merge();
+  return { answer: { stock: await readStock(db) }, changed: [{ doc: 'stock', id: row.itemId, version: 0 }] };
 }

@@ -1,17 +1,12 @@
 import { createHash, randomBytes, randomInt, timingSafeEqual } from 'node:crypto';
+import type { Device } from '@big-ladle/core';
 import { v7 as uuid } from 'uuid';
 import type { Clock } from '../clock.ts';
 import type { Db } from '../db/open.ts';
+import type { Outcome } from '../outcome.ts';
 import { HttpProblem, notFound } from '../problems.ts';
 
 /** A device that has been let into the kitchen. */
-export interface Device {
-  id: string;
-  name: string;
-  createdMs: number;
-  seenMs: number;
-}
-
 interface DeviceRow {
   id: string;
   name: string;
@@ -73,12 +68,7 @@ export async function pairDevice(
   sent: { code: string; name: string },
   nowMs: number,
 ): Promise<{ device: Device; token: string }> {
-  if (!pairing.take(sent.code))
-    throw new HttpProblem(
-      403,
-      'wrongCode',
-      'This is not the code on the first screen. Look again: it changes.',
-    );
+  if (!pairing.take(sent.code)) throw new HttpProblem('wrongCode');
   const token = randomBytes(32).toString('base64url');
   const device: Device = { id: uuid(), name: sent.name, createdMs: nowMs, seenMs: nowMs };
   await db('device').insert({
@@ -107,6 +97,7 @@ export async function listDevices(db: Db): Promise<Device[]> {
   return rows.map((r) => ({ id: r.id, name: r.name, createdMs: r.created_ms, seenMs: r.seen_ms }));
 }
 
-export async function shutOut(db: Db, id: string): Promise<void> {
+export async function revoke(db: Db, id: string): Promise<Outcome<undefined>> {
   if ((await db('device').where({ id }).del()) === 0) throw notFound('device', id);
+  return { answer: undefined };
 }

@@ -1,5 +1,7 @@
 import {
   activeEvents,
+  type Batch,
+  type EventsStored,
   effectiveProgram,
   isEntryProblem,
   joinedRows,
@@ -14,7 +16,8 @@ import {
   USUAL_PLACES,
 } from '@big-ladle/core';
 import type { Db } from '../db/open.ts';
-import { type Batch, eventToRow, readKitchen } from '../db/rows.ts';
+import { eventToRow, readKitchen } from '../db/rows.ts';
+import type { Outcome } from '../outcome.ts';
 import { HttpProblem, notFound } from '../problems.ts';
 import type { StoredEvent } from '../stream.ts';
 import { ownIngredients } from './book.ts';
@@ -27,12 +30,7 @@ const FUTURE_MS = 10 * 60_000;
 function checkTime(event: LogEvent, nowMs: number): void {
   const latest = event.kind === 'retimed' ? Math.max(event.atMs, event.body.toMs) : event.atMs;
   if (latest > nowMs + FUTURE_MS) {
-    throw new HttpProblem(
-      422,
-      'inTheFuture',
-      'This is dated in the future. Check the clock of this device.',
-      { eventId: event.id },
-    );
+    throw new HttpProblem('inTheFuture', { eventId: event.id });
   }
 }
 
@@ -40,7 +38,7 @@ function checkTime(event: LogEvent, nowMs: number): void {
 async function checkPlace(db: Db, placeId: string, eventId: string): Promise<void> {
   const isIt = (p: { id: string }) => p.id === placeId;
   if (USUAL_PLACES.some(isIt) || (await readKitchen(db)).kitchen.places.some(isIt)) return;
-  throw new HttpProblem(422, 'unknownPlace', `This kitchen has no place ${placeId}.`, { eventId });
+  throw new HttpProblem('unknownPlace', { params: { id: placeId }, eventId });
 }
 
 /** Steps of the plan, and those that the log has added to it. */
@@ -57,11 +55,10 @@ async function checkBatchEvent(db: Db, event: LogEvent, nowMs: number): Promise<
   if (!batch || (batch.rehearsal !== undefined) !== (event.stream.kind === 'rehearsal'))
     throw notFound(event.stream.kind, event.stream.id);
   checkTime(event, batch.rehearsal ? rehearsalNow(batch.rehearsal, nowMs) : nowMs);
-  if (!batch.pins)
-    throw new HttpProblem(409, 'notStarted', 'This batch has not started yet.', { eventId: event.id });
+  if (!batch.pins) throw new HttpProblem('notStarted', { eventId: event.id });
   const stepId = 'stepId' in event.body ? event.body.stepId : undefined;
   if (stepId !== undefined && !(await hasStep(db, batch, batch.pins.program, stepId))) {
-    throw new HttpProblem(422, 'unknownStep', `This batch has no step ${stepId}.`, { eventId: event.id });
+    throw new HttpProblem('unknownStep', { params: { id: stepId }, eventId: event.id });
   }
 }
 
@@ -69,10 +66,7 @@ async function checkBatchEvent(db: Db, event: LogEvent, nowMs: number): Promise<
 async function checkItemIds(db: Db, event: LogEvent): Promise<void> {
   const ids = itemIdsOf(event);
   const reused = ids.find((id, i) => ids.indexOf(id) !== i) ?? (await ownedAmong(db, ids))[0];
-  if (reused !== undefined)
-    throw new HttpProblem(422, 'idTaken', `There is a bottle or leftover with the id ${reused} already.`, {
-      eventId: event.id,
-    });
+  if (reused !== undefined) throw new HttpProblem('idTaken', { params: { id: reused }, eventId: event.id });
 }
 
 /** Undo and a new time are about an event of the same stream. */
@@ -82,9 +76,7 @@ async function checkTarget(db: Db, event: LogEvent): Promise<void> {
     | { stream_kind: string; stream_id: string }
     | undefined;
   if (target && (target.stream_kind !== event.stream.kind || target.stream_id !== event.stream.id))
-    throw new HttpProblem(422, 'otherStream', 'What this is about was said somewhere else.', {
-      eventId: event.id,
-    });
+    throw new HttpProblem('otherStream', { eventId: event.id });
 }
 
 /** What is put in at the stove is pinned with the row that it has now. */
@@ -124,9 +116,7 @@ export async function storeEvents(
     const before = (await db('event').where({ id: event.id }).first()) as { body: string } | undefined;
     if (before) {
       if (before.body === JSON.stringify(event)) continue;
-      throw new HttpProblem(409, 'sameIdOtherBody', 'An event with this id is stored with other contents.', {
-        eventId: event.id,
-      });
+      throw new HttpProblem('sameIdOtherBody', { eventId: event.id });
     }
     if (event.stream.kind === 'batch' || event.stream.kind === 'rehearsal')
       await checkBatchEvent(db, event, nowMs);
@@ -148,10 +138,7 @@ export async function storeEvents(
       const batch = await batchOf(db, id);
       const problem = batch ? await projectBatch(db, batch) : null;
       if (problem && isEntryProblem(problem)) {
-        throw new HttpProblem(422, problem.kind, 'This cannot be true of this batch. Nothing was stored.', {
-          problem,
-          eventId: last,
-        });
+        throw new HttpProblem('cannotBeTrue', { problem, eventId: last });
       }
     }
     if (kind === 'item') await projectItem(db, id);
@@ -159,14 +146,51 @@ export async function storeEvents(
   return stored;
 }
 
-export async function eventsAfter(db: Db, seq: number, limit: number): Promise<StoredEvent[]> {
+/** What a window sends of its log, all of it or nothing. */
+export async function acceptEvents(
+  db: Db,
+  events: readonly LogEvent[],
+  nowMs: number,
+): Promise<Outcome<EventsStored>> {
+  const stored = await db.transaction((trx) => storeEvents(trx, events, nowMs));
+  return {
+    answer: {
+      stored: stored.map((s) => ({ id: s.event.id, seq: s.seq })),
+      // All that were sent are there now, also those that were there before.
+      kept: events.map((e) => e.id),
+    },
+    stored,
+  };
+}
+
+/** More missed events than this, and a window loads everything anew. */
+const CATCH_UP = 2000;
+
+/** What a window has missed since an event. */
+export interface Missed {
+  events: StoredEvent[];
+  /** The newest event there is: from there the window goes on. */
+  seq: number;
+  /** It is too much to be told one by one, or the window knows of more than there is: an older file was put back. */
+  reload: boolean;
+}
+
+export async function latestSeq(db: Db): Promise<number> {
+  const row = (await db('event').max({ seq: 'seq' }).first()) as { seq: number | null };
+  return row.seq ?? 0;
+}
+
+export async function missedAfter(db: Db, seq: number): Promise<Missed> {
+  const latest = await latestSeq(db);
   const rows = (await db('event')
     .where('seq', '>', seq)
     .orderBy('seq')
-    .limit(limit)
+    .limit(CATCH_UP + 1)
     .select('seq', 'body')) as { seq: number; body: string }[];
-  return rows.flatMap((r) => {
+  if (rows.length > CATCH_UP || seq > latest) return { events: [], seq: latest, reload: true };
+  const events = rows.flatMap((r) => {
     const event = readStored(JSON.parse(r.body));
     return event ? [{ seq: r.seq, event }] : [];
   });
+  return { events, seq: latest, reload: false };
 }

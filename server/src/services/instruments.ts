@@ -1,20 +1,7 @@
-import type { Failing, InstrumentKind, InstrumentReading } from '@big-ladle/core';
+import type { Failing, Instrument, InstrumentKind, InstrumentReading } from '@big-ladle/core';
 import type { Db } from '../db/open.ts';
+import type { Outcome } from '../outcome.ts';
 import { notFound } from '../problems.ts';
-
-/** An instrument of this kitchen. All are simulated, and say so wherever they show. */
-export interface Instrument {
-  id: string;
-  kind: InstrumentKind;
-  name: string;
-  seed: number;
-  batchId: string | null;
-  /** Out of reach, as the cook has said: a flat battery, a cable pulled. */
-  lost: boolean;
-  tareKg: number;
-  /** A simulated fault that is on: the fridge's door stands open, its power is out. */
-  failing: Failing | null;
-}
 
 interface InstrumentRow {
   id: string;
@@ -43,7 +30,7 @@ export async function readInstruments(db: Db): Promise<Instrument[]> {
 }
 
 /** Pairs an instrument, or changes one that is paired. */
-export async function putInstrument(db: Db, sent: Omit<Instrument, 'seed'>): Promise<Instrument> {
+export async function putInstrument(db: Db, sent: Omit<Instrument, 'seed'>): Promise<Outcome<Instrument>> {
   return db.transaction(async (trx) => {
     if (sent.batchId !== null && !(await trx('batch').where({ id: sent.batchId }).first()))
       throw notFound('batch', sent.batchId);
@@ -61,12 +48,14 @@ export async function putInstrument(db: Db, sent: Omit<Instrument, 'seed'>): Pro
       const [{ count }] = (await trx('instrument').count({ count: '*' })) as [{ count: number }];
       await trx('instrument').insert({ id: sent.id, position: count, seed: count + 1, ...row });
     }
-    return fromRow((await trx('instrument').where({ id: sent.id }).first()) as InstrumentRow);
+    const answer = fromRow((await trx('instrument').where({ id: sent.id }).first()) as InstrumentRow);
+    return { answer, changed: [{ doc: 'instrument', id: sent.id, version: 0 }] };
   });
 }
 
-export async function dropInstrument(db: Db, id: string): Promise<void> {
+export async function dropInstrument(db: Db, id: string): Promise<Outcome<undefined>> {
   if ((await db('instrument').where({ id }).del()) === 0) throw notFound('instrument', id);
+  return { answer: undefined, changed: [{ doc: 'instrument', id, version: 0 }] };
 }
 
 /** Readings are thinned to one in so many minutes of the batch, and kept so many to a row. */

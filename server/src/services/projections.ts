@@ -1,5 +1,7 @@
 import {
   abvPct,
+  type Batch,
+  type BatchAtAGlance,
   type BatchLog,
   type BatchNow,
   BOTTLES,
@@ -24,6 +26,7 @@ import {
   type LogEvent,
   lotOf,
   massG,
+  type Pins,
   pinnedTables,
   readStored,
   residueOf,
@@ -39,24 +42,9 @@ import {
   wouldKeepLonger,
 } from '@big-ladle/core';
 import type { Db } from '../db/open.ts';
-import { type Batch, batchFromRow, type Pins } from '../db/rows.ts';
+import { batchFromRow, batchRows } from '../db/rows.ts';
 import { type Frozen, freeze, keyOfLog, newerOf } from './frozen.ts';
 import { rebuildOwners, takenFrom } from './itemOwners.ts';
-
-/** A batch at a glance, for lists. Rebuilt from the log at any time. */
-export interface BatchNowState {
-  startedMs: number | null;
-  endedMs: number | null;
-  currentStepId: string | null;
-  litres: number;
-  /** Where the drink stood on the plane, once the last word on its sweetness was "about right". */
-  liked?: LikedPoint;
-  /** Of five, with a word, as the cook said. */
-  score?: number;
-  words?: string;
-  /** Whom it is for. */
-  gifts?: BatchLog['gifts'];
-}
 
 /** What a verdict says of what this household likes: only a batch that is over, and only its last word. */
 function likedOf(log: BatchLog, liquor: Composition | undefined): LikedPoint | null {
@@ -86,7 +74,7 @@ export const streamKindOf = (batch: Batch): 'batch' | 'rehearsal' =>
   batch.rehearsal ? 'rehearsal' : 'batch';
 
 export async function batchOf(db: Db, id: string): Promise<Batch | null> {
-  const row = await db('batch').where({ id }).first();
+  const row = await batchRows(db).where({ id }).first();
   return row ? batchFromRow(row) : null;
 }
 
@@ -111,7 +99,7 @@ export async function projectBatch(db: Db, batch: Batch): Promise<StepProblem | 
   const now = batchAt(program, kitchen, tablesOf(batch.pins), events, atMs);
   const finished = now.forecast.vessels[BOTTLES];
   const litres = now.forecast.trace.at(-1)?.now.volumeL ?? 0;
-  const state: BatchNowState = {
+  const state: BatchAtAGlance = {
     startedMs: now.log.startedMs,
     endedMs: now.log.endedMs,
     currentStepId: now.log.currentStepId,
@@ -128,10 +116,9 @@ export async function projectBatch(db: Db, batch: Batch): Promise<StepProblem | 
   await db('batch_now').insert({
     batch_id: batch.id,
     state: JSON.stringify(state),
+    done: now.log.endedMs === null ? 0 : 1,
     gift_ms: batch.rehearsal ? null : giftMs,
   });
-  const status = now.log.endedMs !== null ? 'done' : 'on';
-  if (status !== batch.status) await db('batch').where({ id: batch.id }).update({ status });
   const step = now.log.program.steps.find((s) => s.id === now.log.currentStepId);
   if (step) {
     await db('task_now').insert({
@@ -321,7 +308,7 @@ export async function projectItem(db: Db, itemId: string): Promise<void> {
 export async function rebuildAll(db: Db): Promise<number> {
   for (const table of ['batch_now', 'item_now', 'task_now']) await db(table).del();
   await rebuildOwners(db);
-  const rows = await db('batch').orderBy('id').select('*');
+  const rows = await batchRows(db).orderBy('id');
   for (const row of rows) await projectBatch(db, batchFromRow(row));
   return rows.length;
 }

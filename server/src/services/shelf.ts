@@ -1,27 +1,29 @@
 import {
   activeEvents,
+  type BatchAtAGlance,
   type BottleItem,
   CELL_MS,
   DAY_MS,
   type FridgeRecord,
   foldItem,
+  type GiftBatch,
+  type GoneItems,
   type InstrumentReading,
   type ItemLog,
   type LeftoverItem,
   type LogEvent,
   readStored,
   recordOf,
+  type ShelfItem,
+  type ShelfLeftover,
+  type ShelfThing,
+  type StoredItem,
   USE_WINDOW_DAYS,
+  type Use,
 } from '@big-ladle/core';
 import type { Db } from '../db/open.ts';
 import { notFound } from '../problems.ts';
 import { readInstruments } from './instruments.ts';
-import type { BatchNowState } from './projections.ts';
-
-export interface StoredItem<T> {
-  facts: T;
-  log: ItemLog;
-}
 
 interface Row {
   item_id: string;
@@ -37,9 +39,7 @@ const fromRow = <T>(row: Pick<Row, 'facts' | 'log'>): StoredItem<T> => ({
 });
 
 /** Everything that stands somewhere in the house. */
-export async function itemsThere(
-  db: Db,
-): Promise<{ items: StoredItem<BottleItem>[]; leftovers: StoredItem<LeftoverItem>[] }> {
+export async function itemsThere(db: Db): Promise<{ items: ShelfItem[]; leftovers: ShelfLeftover[] }> {
   const rows = (await db('item_now')
     .where({ gone: 0 })
     .orderBy('item_id')
@@ -51,22 +51,19 @@ export async function itemsThere(
 }
 
 /** One of them, also when it is gone: a printed code leads to it for as long as anybody has the label. */
-export async function itemById(
-  db: Db,
-  id: string,
-): Promise<{ kind: Row['kind']; goneMs: number | null } & StoredItem<BottleItem | LeftoverItem>> {
+export async function itemById(db: Db, id: string): Promise<ShelfThing> {
   const row = (await db('item_now').where({ item_id: id }).first()) as Row | undefined;
   if (!row) throw notFound('bottle', id);
-  return { kind: row.kind, goneMs: row.gone_ms, ...fromRow<BottleItem | LeftoverItem>(row) };
+  const goneMs = row.gone_ms;
+  return row.kind === 'bottle'
+    ? { kind: 'bottle', goneMs, ...fromRow<BottleItem>(row) }
+    : { kind: 'leftover', goneMs, ...fromRow<LeftoverItem>(row) };
 }
 
 const PAGE = 60;
 
 /** What has left the shelf, the last first; `before` is when the last of the page before left. */
-export async function itemsGone(
-  db: Db,
-  before: number | null,
-): Promise<{ items: (StoredItem<BottleItem> & { goneMs: number })[]; next: number | null }> {
+export async function itemsGone(db: Db, before: number | null): Promise<GoneItems> {
   const find = db('item_now')
     .where({ gone: 1, kind: 'bottle' })
     .orderBy('gone_ms', 'desc')
@@ -79,15 +76,6 @@ export async function itemsGone(
     items: page.map((r) => ({ ...fromRow<BottleItem>(r), goneMs: r.gone_ms ?? 0 })),
     next: rows.length > PAGE ? (page.at(-1)!.gone_ms ?? null) : null,
   };
-}
-
-export interface Use {
-  recipeId: string;
-  pouredMl: number;
-  /** Since when it has been there, within the window. */
-  sinceMs: number;
-  /** Of herbs that are counted by the day, g in what was poured. */
-  strongG: Record<string, number>;
 }
 
 /**
@@ -141,13 +129,6 @@ export async function useOfLate(db: Db, nowMs: number, fromMs: number | null): P
   return [...byRecipe].map(([recipeId, use]) => ({ recipeId, ...use }));
 }
 
-export interface GiftBatch {
-  batchId: string;
-  recipeId: string;
-  atMs: number;
-  gifts: NonNullable<BatchNowState['gifts']>;
-}
-
 /** Batches that somebody is meant for and that are to be thought of next year. */
 export async function giftBatches(db: Db): Promise<GiftBatch[]> {
   const rows = (await db('batch_now')
@@ -162,7 +143,7 @@ export async function giftBatches(db: Db): Promise<GiftBatch[]> {
     gift_ms: number;
   }[];
   return rows.flatMap((row) => {
-    const { gifts } = JSON.parse(row.state) as BatchNowState;
+    const { gifts } = JSON.parse(row.state) as BatchAtAGlance;
     if (!gifts) return [];
     const { recipeId } = JSON.parse(row.plan) as { recipeId: string };
     return [{ batchId: row.id, recipeId, atMs: row.gift_ms, gifts }];

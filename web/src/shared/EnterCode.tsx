@@ -1,8 +1,9 @@
+import { ROUTES } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
-import { ApiError, call } from './api.ts';
+import { ApiError, ask } from './api.ts';
 import { flush } from './outbox.ts';
 import { usePairing } from './Pairing.tsx';
 import { queryClient } from './queries.ts';
@@ -15,7 +16,7 @@ export function EnterCode() {
   const [problem, setProblem] = useState<string | null>(null);
   const letIn = async () => {
     try {
-      await call('POST', '/pairing', { code, name: name.trim() || 'A device' });
+      await ask(ROUTES.pair, { body: { code, name: name.trim() || 'A device' } });
       usePairing.setState({ wanted: false });
       await queryClient.resetQueries();
       await flush();

@@ -1,52 +1,65 @@
-import type { FieldProblem, Problem } from './apiTypes.ts';
+import {
+  type AnswerOf,
+  type AnyRoute,
+  addressOf,
+  type FieldProblem,
+  PROBLEM_TYPE,
+  type Problem,
+  type Sent,
+} from '@big-ladle/core';
+import * as v from 'valibot';
+import { sayProblem } from '../words/problemWords.ts';
 
 /** An answer of the server that is not the one wished for; `detail` is fit to show. */
 export class ApiError extends Error {
+  readonly detail: string;
   constructor(
     readonly status: number,
-    readonly code: string,
-    readonly detail: string,
-    readonly fields: readonly FieldProblem[],
-    readonly body: Problem,
+    readonly body: Partial<Problem>,
   ) {
+    const detail = sayProblem(body);
     super(detail);
+    this.detail = detail;
   }
 
+  get code(): string {
+    return this.body.title ?? 'unknown';
+  }
+  get fields(): readonly FieldProblem[] {
+    return this.body.fields ?? [];
+  }
   /** The kitchen server itself has said so, and not something between it and this page. */
   get ours(): boolean {
-    return this.body.type?.startsWith('urn:big-ladle:problem:') === true;
+    return this.body.type?.startsWith(PROBLEM_TYPE) === true;
   }
 }
 
 /** The server could not be reached: nothing is lost, it is tried again. */
 export class OfflineError extends Error {}
 
-export async function call<T>(
-  method: 'GET' | 'POST' | 'PUT' | 'DELETE',
-  path: string,
-  body?: unknown,
-): Promise<T> {
+const problemSchema = v.looseObject({});
+
+/** Asks the server for what a route of the contract says. @throws ApiError, OfflineError */
+export async function ask<R extends AnyRoute>(route: R, sent: Sent<R>): Promise<AnswerOf<R>> {
+  const { body } = sent as { body?: unknown };
   let response: Response;
   try {
-    response = await fetch(`/api${path}`, {
-      method,
+    response = await fetch(`/api${addressOf(route, sent as Parameters<typeof addressOf>[1])}`, {
+      method: route.method,
       ...(body === undefined
         ? {}
         : { headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) }),
     });
   } catch {
-    throw new OfflineError('The kitchen server does not answer.');
+    throw new OfflineError();
   }
-  if (response.status === 204) return undefined as T;
-  const parsed: unknown = await response.json().catch(() => null);
-  if (response.ok && parsed === null) throw new OfflineError('What answers is not the kitchen server.');
-  if (response.ok) return parsed as T;
-  const problem = (parsed ?? {}) as Problem;
-  throw new ApiError(
-    response.status,
-    problem.title ?? 'unknown',
-    problem.detail ?? 'The server could not do that.',
-    problem.fields ?? [],
-    problem,
-  );
+  const parsed: unknown = response.status === 204 ? undefined : await response.json().catch(() => null);
+  if (response.ok) {
+    const answer = v.safeParse(route.answer, parsed);
+    // Something else answers in the server's place: a page of the network, an older program.
+    if (!answer.success) throw new OfflineError();
+    return answer.output as AnswerOf<R>;
+  }
+  const problem = v.safeParse(problemSchema, parsed);
+  throw new ApiError(response.status, problem.success ? problem.output : {});
 }

@@ -3,10 +3,11 @@ import {
   type CustomFacts,
   customRow,
   type IngredientRow,
+  type Pins,
   pinnedTables,
   type Recipe,
+  ROUTES,
   SHIPPED_TABLES,
-  type StockRow,
   type Tables,
   withCustom,
   withLabels,
@@ -14,12 +15,8 @@ import {
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { knowNames } from '../words/names.ts';
-import { call } from './api.ts';
-import type { Pins } from './apiTypes.ts';
-import { queryClient, useKitchen } from './queries.ts';
-
-export const bookKey = ['recipes'] as const;
-export const stockKey = ['stock'] as const;
+import { ask } from './api.ts';
+import { keys, queryClient, useKitchen } from './queries.ts';
 
 interface OwnBook {
   recipes: Recipe[];
@@ -55,7 +52,7 @@ function bookOf(doc: OwnBook): WholeBook {
 
 /** The whole book of this kitchen. While the cook's own part is on its way, the shipped one stands in. */
 export function useBook(): WholeBook & { isPending: boolean; error: unknown } {
-  const query = useQuery({ queryKey: bookKey, queryFn: () => call<OwnBook>('GET', '/recipes') });
+  const query = useQuery({ queryKey: keys.recipes, queryFn: () => ask(ROUTES.recipes, {}) });
   const kitchen = useKitchen();
   const labels = kitchen.data?.kitchen.labels;
   const whole = useMemo(() => {
@@ -70,10 +67,9 @@ export function useBook(): WholeBook & { isPending: boolean; error: unknown } {
   return { ...whole, isPending: query.isPending, error: query.error };
 }
 
-export const refreshBook = (): Promise<void> => queryClient.invalidateQueries({ queryKey: bookKey });
+export const refreshBook = (): Promise<void> => queryClient.invalidateQueries({ queryKey: keys.recipes });
 
-export const useStock = () =>
-  useQuery({ queryKey: stockKey, queryFn: () => call<{ stock: StockRow[] }>('GET', '/stock') });
+export const useStock = () => useQuery({ queryKey: keys.stock, queryFn: () => ask(ROUTES.stock, {}) });
 
 /** The tables as a batch pinned them. */
 export const tablesOf = (pins: Pick<Pins, 'rows' | 'ingredients' | 'kitchen'>): Tables =>

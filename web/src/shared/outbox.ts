@@ -1,7 +1,7 @@
-import { type EventBody, isEntryProblem, type LogEvent, type StepProblem } from '@big-ladle/core';
+import { type EventBody, FINAL_PROBLEMS, type LogEvent, ROUTES } from '@big-ladle/core';
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
 import { v7 as uuid } from 'uuid';
-import { ApiError, call, OfflineError } from './api.ts';
+import { ApiError, ask, OfflineError } from './api.ts';
 import { notify } from './notices.ts';
 import { useOutbox } from './outboxStore.ts';
 import { takeEvents } from './queries.ts';
@@ -80,18 +80,8 @@ async function forget(ids: readonly string[]): Promise<void> {
   }));
 }
 
-/** Refusals that are about the entry itself: sent again, the same server would say the same. */
-const isFinal = (error: ApiError): boolean =>
-  error.ours &&
-  (error.code === 'invalid' ||
-    error.code === 'sameIdOtherBody' ||
-    isEntryProblem({ kind: error.code as StepProblem['kind'] }));
-
-/** Ids that an answer says are stored; none where something else than our server has answered. */
-function keptIn(answer: unknown): ReadonlySet<string> {
-  const kept = (answer as { kept?: unknown } | null)?.kept;
-  return new Set(Array.isArray(kept) ? kept.filter((id) => typeof id === 'string') : []);
-}
+/** Whether the entry itself is what is refused: sent again, the same server would say the same. */
+const isFinal = (error: ApiError): boolean => error.ours && FINAL_PROBLEMS.has(error.code);
 
 const isOfSameStream = (a: LogEvent, b: LogEvent): boolean =>
   a.stream.kind === b.stream.kind && a.stream.id === b.stream.id;
@@ -110,9 +100,9 @@ const waitsBefore = (event: LogEvent): boolean =>
  */
 async function sendAll(events: readonly LogEvent[]): Promise<LogEvent[]> {
   try {
-    const kept = keptIn(await call('POST', '/events', { events }));
+    const kept = new Set((await ask(ROUTES.events, { body: { events: [...events] } })).kept);
     const stored = events.filter((e) => kept.has(e.id));
-    if (stored.length === 0) throw new OfflineError('What answers is not the kitchen server.');
+    if (stored.length === 0) throw new OfflineError();
     takeEvents(stored);
     await forget(stored.map((e) => e.id));
     for (const event of stored) {

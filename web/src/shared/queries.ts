@@ -1,17 +1,7 @@
-import { type FridgeRecord, type LogEvent, type Touched, touchedBy } from '@big-ladle/core';
+import { type BatchDoc, type LogEvent, ROUTES, type Touched, touchedBy } from '@big-ladle/core';
 import { QueryClient, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
-import { ApiError, call } from './api.ts';
-import type {
-  BatchDoc,
-  BatchList,
-  GiftBatch,
-  Instrument,
-  KitchenDoc,
-  ShelfItem,
-  ShelfLeftover,
-  ShelfThing,
-} from './apiTypes.ts';
+import { ApiError, ask } from './api.ts';
 import { useOutbox } from './outboxStore.ts';
 
 export const queryClient = new QueryClient({
@@ -38,22 +28,23 @@ export const keys = {
   gifts: ['gifts'] as const,
   rehearsals: ['rehearsals'] as const,
   instruments: ['instruments'] as const,
+  /** The cook's own recipes and ingredients. */
+  recipes: ['recipes'] as const,
+  stock: ['stock'] as const,
   readings: (instrumentId: string, batchId: string) => ['readings', instrumentId, batchId] as const,
 };
 
-export const useKitchen = () =>
-  useQuery({ queryKey: keys.kitchen, queryFn: () => call<KitchenDoc>('GET', '/kitchen') });
+export const useKitchen = () => useQuery({ queryKey: keys.kitchen, queryFn: () => ask(ROUTES.kitchen, {}) });
 
-export const useBatches = () =>
-  useQuery({ queryKey: keys.batches, queryFn: () => call<BatchList>('GET', '/batches') });
+export const useBatches = () => useQuery({ queryKey: keys.batches, queryFn: () => ask(ROUTES.batches, {}) });
 
 export const useRehearsals = () =>
-  useQuery({ queryKey: keys.rehearsals, queryFn: () => call<BatchList>('GET', '/batches?rehearsals=1') });
+  useQuery({ queryKey: keys.rehearsals, queryFn: () => ask(ROUTES.batches, { query: { rehearsals: '1' } }) });
 
 export const useInstruments = () =>
   useQuery({
     queryKey: keys.instruments,
-    queryFn: () => call<{ instruments: Instrument[] }>('GET', '/instruments'),
+    queryFn: () => ask(ROUTES.instruments, {}),
   });
 
 /** Streams in which the deeds of a batch stand: its own, or that of its rehearsal. */
@@ -67,7 +58,7 @@ const isBatchStream = (stream: LogEvent['stream']): boolean =>
 export const batchQuery = (id: string) => ({
   queryKey: keys.batch(id),
   queryFn: async (): Promise<BatchDoc> => {
-    const doc = await call<BatchDoc>('GET', `/batches/${id}`);
+    const doc = await ask(ROUTES.batch, { params: { id } });
     const fetched = new Set(doc.events.map((e) => e.id));
     const heard = queryClient.getQueryData<BatchDoc>(keys.batch(id))?.events ?? [];
     return { ...doc, events: [...doc.events, ...heard.filter((e) => !fetched.has(e.id))] };
@@ -90,24 +81,24 @@ export function useBatch(id: string, enabled = true) {
 export const useItems = () =>
   useQuery({
     queryKey: keys.items,
-    queryFn: () => call<{ items: ShelfItem[]; leftovers: ShelfLeftover[] }>('GET', '/items'),
+    queryFn: () => ask(ROUTES.items, {}),
   });
 
 export const useThing = (id: string) =>
-  useQuery({ queryKey: keys.thing(id), queryFn: () => call<ShelfThing>('GET', `/items/${id}`) });
+  useQuery({ queryKey: keys.thing(id), queryFn: () => ask(ROUTES.item, { params: { id } }) });
 
 /** What has happened to one thing, for its history and for undo. */
 export const useThingEvents = (id: string) =>
   useQuery({
     queryKey: [...keys.thing(id), 'events'],
-    queryFn: () => call<{ events: LogEvent[] }>('GET', `/items/${id}/events`),
+    queryFn: () => ask(ROUTES.itemEvents, { params: { id } }),
   });
 
 /** What the fridge's logger has read. It changes slowly; a look a minute is enough. */
 export const useFridge = () =>
   useQuery({
     queryKey: keys.fridge,
-    queryFn: () => call<{ record: FridgeRecord | null }>('GET', '/fridge'),
+    queryFn: () => ask(ROUTES.fridge, {}),
     refetchInterval: 60_000,
   });
 
@@ -115,14 +106,10 @@ export const useFridge = () =>
 export const useUse = (sinceMs?: number) =>
   useQuery({
     queryKey: [...keys.items, 'use', sinceMs ?? 'late'],
-    queryFn: () =>
-      call<{
-        use: { recipeId: string; pouredMl: number; sinceMs: number; strongG: Record<string, number> }[];
-      }>('GET', `/items/use${sinceMs === undefined ? '' : `?since=${sinceMs}`}`),
+    queryFn: () => ask(ROUTES.use, sinceMs === undefined ? {} : { query: { since: sinceMs } }),
   });
 
-export const useGifts = () =>
-  useQuery({ queryKey: keys.gifts, queryFn: () => call<{ gifts: GiftBatch[] }>('GET', '/gifts') });
+export const useGifts = () => useQuery({ queryKey: keys.gifts, queryFn: () => ask(ROUTES.gifts, {}) });
 
 /** Takes events that the server has stored into what is shown, each once, and fetches anew what they touch. */
 export function takeEvents(events: readonly LogEvent[]): void {

@@ -1,8 +1,9 @@
-import type { InstrumentReading } from '@big-ladle/core';
+import type { InstrumentReading, ReadingsMessage } from '@big-ladle/core';
+import { ROUTES } from '@big-ladle/core';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { create } from 'zustand';
-import { call } from './api.ts';
+import { ask } from './api.ts';
 import { keys } from './queries.ts';
 
 /** As many as a chart shows; older ones are with the server. */
@@ -18,11 +19,7 @@ const keyOf = (instrumentId: string, batchId: string | null): string => `${instr
 /** What the instruments have shown since this window was opened. */
 const useStore = create<Readings>(() => ({ byKey: {} }));
 
-export function takeReadings(message: {
-  instrumentId: string;
-  batchId: string | null;
-  readings: readonly InstrumentReading[];
-}): void {
+export function takeReadings(message: ReadingsMessage): void {
   const key = keyOf(message.instrumentId, message.batchId);
   useStore.setState((s) => ({
     byKey: { ...s.byKey, [key]: [...(s.byKey[key] ?? []), ...message.readings].slice(-KEPT) },
@@ -41,10 +38,10 @@ export function useAllReadings(
   const kept = useQuery({
     queryKey: keys.readings(instrumentId ?? '', batchId ?? ''),
     queryFn: () =>
-      call<{ readings: InstrumentReading[] }>(
-        'GET',
-        `/instruments/${instrumentId}/readings${batchId === null ? '' : `?batchId=${batchId}`}`,
-      ),
+      ask(ROUTES.readings, {
+        params: { id: instrumentId ?? '' },
+        query: batchId === null ? {} : { batchId },
+      }),
     enabled: instrumentId !== undefined,
     staleTime: Number.POSITIVE_INFINITY,
   });

@@ -1,9 +1,8 @@
-import { type Kitchen, kitchenSchema } from '@big-ladle/core';
+import { type Kitchen, type KitchenDoc, kitchenSchema, ROUTES } from '@big-ladle/core';
 import * as v from 'valibot';
 import { sayField } from '../words/fields.ts';
 import { say } from '../words/say.ts';
-import { ApiError, call } from './api.ts';
-import type { KitchenDoc } from './apiTypes.ts';
+import { ApiError, ask } from './api.ts';
 import { notify } from './notices.ts';
 import { keys, queryClient } from './queries.ts';
 
@@ -29,7 +28,7 @@ async function saveNow(
     return false;
   }
   try {
-    const saved = await call<KitchenDoc>('PUT', '/kitchen', { version: doc.version, kitchen: next });
+    const saved = await ask(ROUTES.saveKitchen, { body: { version: doc.version, kitchen: next } });
     queryClient.setQueryData(keys.kitchen, saved);
     return true;
   } catch (error) {

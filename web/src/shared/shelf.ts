@@ -12,13 +12,14 @@ import {
   leftoverLife,
   lifeOf,
   MINUTE_MS,
+  type ShelfItem,
+  type ShelfLeftover,
   type Standee,
   type Surroundings,
   surroundingsOf,
   trackOf,
 } from '@big-ladle/core';
 import { useMemo } from 'react';
-import type { ShelfItem, ShelfLeftover } from './apiTypes.ts';
 import { placesOf } from './house.ts';
 import { useOutbox } from './outboxStore.ts';
 import { useFridge, useItems, useKitchen } from './queries.ts';

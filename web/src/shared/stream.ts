@@ -1,5 +1,6 @@
-import type { LogEvent } from '@big-ladle/core';
-import { bookKey } from './book.ts';
+import { type DocChange, docChangeSchema, readingsSchema, readStored, timeSchema } from '@big-ladle/core';
+import * as v from 'valibot';
+
 import { flush } from './outbox.ts';
 import { useOutbox } from './outboxStore.ts';
 import { keys, queryClient, takeEvents } from './queries.ts';
@@ -29,29 +30,40 @@ export function startStream(comesBack = false): void {
     useOutbox.setState({ offline: true });
     if (source.readyState === EventSource.CLOSED) setTimeout(() => startStream(true), AGAIN_MS);
   });
-  source.addEventListener('time', (message) => {
-    serverTimeIs((JSON.parse((message as MessageEvent<string>).data) as { nowMs: number }).nowMs);
+  const hear = <S extends v.GenericSchema>(
+    name: string,
+    schema: S,
+    take: (message: v.InferOutput<S>) => void,
+  ): void =>
+    source.addEventListener(name, (message: MessageEvent<string>) => {
+      const read = v.safeParse(schema, JSON.parse(message.data));
+      if (read.success) take(read.output);
+    });
+  hear('time', timeSchema, ({ nowMs }) => serverTimeIs(nowMs));
+  hear('log', v.unknown(), (written) => {
+    const event = readStored(written);
+    if (event) takeEvents([event]);
   });
-  source.addEventListener('log', (message) => {
-    takeEvents([JSON.parse((message as MessageEvent<string>).data) as LogEvent]);
+  hear('reading', readingsSchema, takeReadings);
+  hear('doc', docChangeSchema, (change) => {
+    for (const queryKey of staleDocuments(change)) void queryClient.invalidateQueries({ queryKey });
   });
-  source.addEventListener('reading', (message) => {
-    takeReadings(JSON.parse((message as MessageEvent<string>).data));
-  });
-  source.addEventListener('doc', (message) => {
-    const change = JSON.parse((message as MessageEvent<string>).data) as {
-      doc: 'kitchen' | 'batch' | 'recipe' | 'instrument';
-      id: string;
-    };
-    if (change.doc === 'recipe') void queryClient.invalidateQueries({ queryKey: bookKey });
-    else if (change.doc === 'instrument') {
-      void queryClient.invalidateQueries({ queryKey: keys.instruments });
-      void queryClient.invalidateQueries({ queryKey: keys.fridge });
-    } else if (change.doc === 'kitchen') void queryClient.invalidateQueries({ queryKey: keys.kitchen });
-    else {
-      void queryClient.invalidateQueries({ queryKey: keys.batch(change.id) });
-      void queryClient.invalidateQueries({ queryKey: keys.batches });
-      void queryClient.invalidateQueries({ queryKey: keys.rehearsals });
-    }
-  });
+}
+
+/** Queries whose answers a changed document has made old. */
+function staleDocuments({ doc, id }: DocChange): (readonly string[])[] {
+  switch (doc) {
+    case 'kitchen':
+      return [keys.kitchen];
+    case 'recipe':
+      return [keys.recipes];
+    case 'stock':
+      return [keys.stock];
+    case 'instrument':
+      return [keys.instruments, keys.fridge];
+    case 'batch':
+      return [keys.batch(id), keys.batches, keys.rehearsals];
+    case 'everything':
+      return [[]];
+  }
 }

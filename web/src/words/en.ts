@@ -1,4 +1,5 @@
 import { EN_BOOK } from './enBook.ts';
+import { enProblems } from './enProblems.ts';
 
 /**
  * Every sentence of the application. Core and server speak in codes; `{name}` takes a figure that is already in
@@ -6,6 +7,7 @@ import { EN_BOOK } from './enBook.ts';
  */
 export const EN: Readonly<Record<string, string>> = {
   ...EN_BOOK,
+  ...enProblems,
 
   // units and pieces: one | many
   'unit.metricCup': 'cup|cups',

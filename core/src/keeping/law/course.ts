@@ -1,7 +1,7 @@
+import { type Kitchen, USUAL_PLACES } from '../../documents/kitchen.ts';
 import type { EventBody, LogEvent } from '../../log/events/table.ts';
 import { foldBatch } from '../../log/foldBatch.ts';
 import { FIRST_PLACE, freshItem, type ItemLog } from '../../log/foldItem.ts';
-import { type Kitchen, USUAL_PLACES } from '../../program/kitchen.ts';
 import { simulateBatch } from '../../program/simulate.ts';
 import type { Liquor, PlannedProgram, Step } from '../../program/types.ts';
 import type { Tables } from '../../tables/types.ts';

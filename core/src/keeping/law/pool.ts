@@ -1,6 +1,6 @@
+import { type Burner, EMPTY_KITCHEN, type Kitchen, type Pot } from '../../documents/kitchen.ts';
 import { solvePlan } from '../../plan/solve.ts';
 import { BOOK } from '../../program/book.ts';
-import { type Burner, EMPTY_KITCHEN, type Kitchen, type Pot } from '../../program/kitchen.ts';
 import { defaultChoices } from '../../program/recipe.ts';
 import { simulateBatch } from '../../program/simulate.ts';
 import type { PlannedProgram, ProgramLine, Step, VesselSpec } from '../../program/types.ts';

@@ -1,12 +1,13 @@
 import fc from 'fast-check';
 import * as v from 'valibot';
 import { describe, expect, it } from 'vitest';
+import { outsideToday } from '../../contract/archive.ts';
 import { programOf } from '../../testKitchen.ts';
 import { foldBatch } from '../foldBatch.ts';
 import { foldItem } from '../foldItem.ts';
 import { STREAM_KINDS } from './row.ts';
 import { type SAMPLES, sampleEvent } from './samples.fixtures.ts';
-import { outsideBounds, readStored } from './stored.ts';
+import { readStored } from './stored.ts';
 import { EVENT_KINDS, EVENTS, eventSchema, type LogEvent, mayStandIn, touchedBy } from './table.ts';
 
 /** Worked out by hand: what may be said of a batch, of a bottle, and of what was said. */
@@ -51,18 +52,18 @@ describe('what was stored', () => {
     const stream = { kind: 'batch', id: 'b' } as const;
     const long = sampleEvent('noted', stream, { body: { text: ' x'.repeat(5000) } } as Partial<LogEvent>);
     expect(readStored(long)).toEqual(long);
-    expect(outsideBounds(long)).toEqual({ field: 'body.text', code: 'name' });
+    expect(outsideToday(eventSchema, long)).toEqual({ field: 'body.text', code: 'name' });
     const much = sampleEvent('poured', { kind: 'item', id: 'i' }, {
       body: { volumeMl: 1e6 },
     } as Partial<LogEvent>);
     expect(readStored(much)).toEqual(much);
-    expect(outsideBounds(much)).toEqual({ field: 'body.volumeMl', code: 'between:0:30000' });
+    expect(outsideToday(eventSchema, much)).toEqual({ field: 'body.volumeMl', code: 'between:0:30000' });
     const bell = sampleEvent('gaveAway', { kind: 'item', id: 'i' }, {
       body: { to: 'a\u0007b' },
     } as Partial<LogEvent>);
     expect(readStored(bell)).toEqual(bell);
-    expect(outsideBounds(bell)).toMatchObject({ field: 'body.to' });
-    expect(outsideBounds(sampleEvent('noted', stream))).toBeNull();
+    expect(outsideToday(eventSchema, bell)).toMatchObject({ field: 'body.to' });
+    expect(outsideToday(eventSchema, sampleEvent('noted', stream))).toBeNull();
   });
   it('of another kind or another shape is passed over', () => {
     const event = sampleEvent('poured', { kind: 'item', id: 'i' });

@@ -1,6 +1,6 @@
 import * as v from 'valibot';
 import { withoutBounds } from '../../units/withoutBounds.ts';
-import { EVENT_KINDS, EVENTS, type EventKind, eventSchema, type LogEvent, shapeOf } from './table.ts';
+import { EVENT_KINDS, EVENTS, type EventKind, type LogEvent, shapeOf } from './table.ts';
 
 const SHAPES: ReadonlyMap<string, v.GenericSchema<unknown, LogEvent>> = new Map(
   EVENT_KINDS.map((kind) => [kind, withoutBounds(shapeOf(kind)) as v.GenericSchema<unknown, LogEvent>]),
@@ -26,12 +26,4 @@ export function readStored(value: unknown): LogEvent | null {
   if (!head.success || !schema) return null;
   const read = v.safeParse(schema, upcast(head.output, head.output.kind as EventKind));
   return read.success ? read.output : null;
-}
-
-/** What a stored event would be refused for if it were written today; null where it would not. */
-export function outsideBounds(event: LogEvent): { field: string; code: string } | null {
-  const read = v.safeParse(eventSchema, event, { abortPipeEarly: true });
-  if (read.success) return null;
-  const [issue] = read.issues;
-  return { field: v.getDotPath(issue) ?? '', code: issue.message };
 }

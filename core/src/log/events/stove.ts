@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { METHOD_IDS } from '../../program/recipe.ts';
+import { METHOD_IDS } from '../../documents/recipe.ts';
 import { between, id, list, name, whole } from '../../units/fields.ts';
 import { MINUTE_MS } from '../../units/time.ts';
 import { nextStraining, withEarlyStraining, withLots, withSwap } from '../effectiveProgram.ts';

@@ -1,4 +1,11 @@
-import { MINUTE_MS, type PlanDoc, simulateBatch, solvePlanDoc } from '@big-ladle/core';
+import {
+  type KitchenDoc,
+  MINUTE_MS,
+  type PlanDoc,
+  ROUTES,
+  simulateBatch,
+  solvePlanDoc,
+} from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
@@ -8,8 +15,7 @@ import DialogTitle from '@mui/material/DialogTitle';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { v7 as uuid } from 'uuid';
-import { call } from '../../shared/api.ts';
-import type { Batch, KitchenDoc } from '../../shared/apiTypes.ts';
+import { ask } from '../../shared/api.ts';
 import { stepName } from '../../shared/batch/stepWords.ts';
 import { useBook } from '../../shared/book.ts';
 import { eventFor } from '../../shared/outbox.ts';
@@ -64,9 +70,9 @@ export function AlreadyOn(props: {
           Math.round(startMs + entry.endMin * MINUTE_MS),
         ),
       );
-    const batch = await call<Batch>('POST', '/batches', { id, plan });
-    await call('POST', `/batches/${id}/start`, { version: batch.version, events: [first] });
-    if (events.length) await call('POST', '/events', { events });
+    const batch = await ask(ROUTES.createBatch, { body: { id, plan } });
+    await ask(ROUTES.startBatch, { params: { id }, body: { version: batch.version, events: [first] } });
+    if (events.length) await ask(ROUTES.events, { body: { events } });
     await queryClient.invalidateQueries();
     navigate(`/batches/${id}/stove`);
   };

@@ -1,4 +1,4 @@
-import { MINUTE_MS, type PlanDoc, plannedLife, shownEvents, timetableFrom } from '@big-ladle/core';
+import { MINUTE_MS, type PlanDoc, plannedLife, ROUTES, shownEvents, timetableFrom } from '@big-ladle/core';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -6,8 +6,7 @@ import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { v7 as uuid } from 'uuid';
-import { call } from '../../shared/api.ts';
-import type { Batch } from '../../shared/apiTypes.ts';
+import { ask } from '../../shared/api.ts';
 import { stepName } from '../../shared/batch/stepWords.ts';
 import { VesselDrawing } from '../../shared/drawings/VesselDrawing.tsx';
 import { recipeText } from '../../shared/recipeText.ts';
@@ -252,7 +251,7 @@ function MakeAgain({ live }: { live: LiveBatch }) {
   const navigate = useNavigate();
   const again = async () => {
     const plan: PlanDoc = { ...live.batch.plan, readyAtMs: null, again: live.batch.id };
-    const batch = await call<Batch>('POST', '/batches', { id: uuid(), plan });
+    const batch = await ask(ROUTES.createBatch, { body: { id: uuid(), plan } });
     await begin(batch, live.program.steps[0]!.id);
     navigate(`/batches/${batch.id}/stove`);
   };

@@ -11,6 +11,7 @@ import {
   fillBottles,
   fillingOrder,
   fillMl,
+  type Gifts,
   HEADSPACE,
   jugOf,
   keepDate,
@@ -23,7 +24,6 @@ import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
-import type { Gifts } from '../../shared/apiTypes.ts';
 import { Choice } from '../../shared/Choice.tsx';
 import { Counter } from '../../shared/Counter.tsx';
 import { placesOf } from '../../shared/house.ts';

@@ -1,3 +1,4 @@
+import type { Gifts } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
@@ -5,7 +6,6 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
-import type { Gifts } from '../../shared/apiTypes.ts';
 import { Counter } from '../../shared/Counter.tsx';
 import { role, thumb } from '../../theme/theme.ts';
 import { num } from '../../words/say.ts';

@@ -1,9 +1,8 @@
-import { INSTRUMENT_ROWS, MINUTE_MS, type Reading } from '@big-ladle/core';
+import { INSTRUMENT_ROWS, type Instrument, MINUTE_MS, type Reading, ROUTES } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useEffect, useRef, useState } from 'react';
-import { call } from '../../shared/api.ts';
-import type { Instrument } from '../../shared/apiTypes.ts';
+import { ask } from '../../shared/api.ts';
 import { notify } from '../../shared/notices.ts';
 import { keys, queryClient, useInstruments } from '../../shared/queries.ts';
 import { useAllReadings, useReadings } from '../../shared/readings.ts';
@@ -17,9 +16,9 @@ const WARMED: ReadonlySet<string> = new Set(['heat', 'cool', 'steep', 'soak']);
 
 /** Changes a paired instrument; everything else of it stays. */
 export async function changeInstrument(one: Instrument, change: Partial<Instrument>): Promise<void> {
-  const { kind, name, batchId, lost, tareKg } = { ...one, ...change };
+  const { id, seed: _, ...body } = { ...one, ...change };
   try {
-    await call('PUT', `/instruments/${one.id}`, { kind, name, batchId, lost, tareKg });
+    await ask(ROUTES.putInstrument, { params: { id }, body });
     await queryClient.invalidateQueries({ queryKey: keys.instruments });
   } catch {
     notify('error', 'The instrument could not be changed: the kitchen server does not answer.');

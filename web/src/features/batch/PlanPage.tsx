@@ -1,11 +1,17 @@
-import { defaultChoices, type MethodId, type PlanDoc, type PlanRisk } from '@big-ladle/core';
+import {
+  type Batch,
+  defaultChoices,
+  type MethodId,
+  type PlanDoc,
+  type PlanRisk,
+  ROUTES,
+} from '@big-ladle/core';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { Navigate, useNavigate, useParams, useSearchParams } from 'react-router';
 import { v7 as uuid } from 'uuid';
-import { ApiError, call } from '../../shared/api.ts';
-import type { Batch, Instrument } from '../../shared/apiTypes.ts';
+import { ApiError, ask } from '../../shared/api.ts';
 import { firstPlan } from '../../shared/batch/firstPlan.ts';
 import { useBook } from '../../shared/book.ts';
 import { notify } from '../../shared/notices.ts';
@@ -28,7 +34,10 @@ export async function begin(batch: Batch, firstStepId: string, risk: PlanRisk | 
     // What was known to be risky and begun all the same stands in the log.
     body: { stepId: firstStepId, ...(risk ? { risk: risk.reasons.map((r) => r.code).slice(0, 4) } : {}) },
   });
-  await call('POST', `/batches/${batch.id}/start`, { version: batch.version, events: [event] });
+  await ask(ROUTES.startBatch, {
+    params: { id: batch.id },
+    body: { version: batch.version, events: [event] },
+  });
   await queryClient.invalidateQueries();
 }
 
@@ -39,22 +48,28 @@ async function rehearse(plan: PlanDoc, firstStepId: string): Promise<string> {
     { kind: 'rehearsal', id },
     { kind: 'stepStarted', body: { stepId: firstStepId } },
   );
-  await call('POST', '/rehearsals', {
-    id,
-    plan,
-    speed: 60,
-    seed: Math.floor(Math.random() * 100_000),
-    events: [event],
+  await ask(ROUTES.createRehearsal, {
+    body: {
+      id,
+      plan,
+      speed: 60,
+      seed: Math.floor(Math.random() * 100_000),
+      events: [event],
+    },
   });
   // To practise with, there is always a probe: one that lies free, else one of its own.
-  const { instruments } = await call<{ instruments: Instrument[] }>('GET', '/instruments');
+  const { instruments } = await ask(ROUTES.instruments, {});
   const free = instruments.find((i) => i.kind === 'probe' && i.batchId === null);
-  await call('PUT', `/instruments/${free?.id ?? uuid()}`, {
-    kind: 'probe',
-    name: free?.name ?? 'Practice probe',
-    batchId: id,
-    lost: false,
-    tareKg: 0,
+  await ask(ROUTES.putInstrument, {
+    params: { id: free?.id ?? uuid() },
+    body: {
+      kind: 'probe',
+      name: free?.name ?? 'Practice probe',
+      batchId: id,
+      lost: false,
+      tareKg: 0,
+      failing: null,
+    },
   });
   await queryClient.invalidateQueries({ queryKey: keys.rehearsals });
   return id;
@@ -128,7 +143,7 @@ export function NewPlanPage() {
   const keep = async (firstStepId: string | null, andStart: boolean, risk: PlanRisk | null = null) => {
     setBusy(true);
     try {
-      const batch = await call<Batch>('POST', '/batches', { id: uuid(), plan });
+      const batch = await ask(ROUTES.createBatch, { body: { id: uuid(), plan } });
       if (andStart && firstStepId) await begin(batch, firstStepId, risk);
       else await queryClient.invalidateQueries({ queryKey: keys.batches });
       drafts.drop(key);
@@ -192,7 +207,7 @@ export function KeptPlan({ batch }: { batch: Batch }) {
   const save = async (): Promise<Batch | null> => {
     if (!changed) return batch;
     try {
-      const saved = await call<Batch>('PUT', `/batches/${batch.id}`, { version, plan });
+      const saved = await ask(ROUTES.savePlan, { params: { id: batch.id }, body: { version, plan } });
       drafts.drop(batch.id);
       setBase(saved.version);
       await queryClient.invalidateQueries({ queryKey: keys.batch(batch.id) });
@@ -265,7 +280,7 @@ export function KeptPlan({ batch }: { batch: Batch }) {
               disabled={busy}
               onClick={() =>
                 void busily(async () => {
-                  await call('DELETE', `/batches/${batch.id}?version=${batch.version}`);
+                  await ask(ROUTES.dropPlan, { params: { id: batch.id }, query: { version: batch.version } });
                   drafts.drop(batch.id);
                   await queryClient.invalidateQueries({ queryKey: keys.batches });
                   navigate('/');

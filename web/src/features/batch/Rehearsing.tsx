@@ -1,10 +1,17 @@
-import { cookNext, hiddenFactors, REHEARSAL_SPEEDS, type RehearsalSpeed, truthOf } from '@big-ladle/core';
+import {
+  cookNext,
+  hiddenFactors,
+  REHEARSAL_SPEEDS,
+  type RehearsalSpeed,
+  ROUTES,
+  truthOf,
+} from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { v7 as uuid } from 'uuid';
-import { call } from '../../shared/api.ts';
+import { ask } from '../../shared/api.ts';
 import { Choice } from '../../shared/Choice.tsx';
 import { notify } from '../../shared/notices.ts';
 import { keys, queryClient } from '../../shared/queries.ts';
@@ -61,11 +68,11 @@ export function Rehearsing({ live }: { live: LiveBatch }) {
   if (!batch.rehearsal) return null;
   const { speed, kept } = batch.rehearsal;
   const change = async (body: object) => {
-    await call('PUT', `/rehearsals/${batch.id}`, body);
+    await ask(ROUTES.changeRehearsal, { params: { id: batch.id }, body });
     await queryClient.invalidateQueries({ queryKey: keys.batch(batch.id) });
   };
   const forget = async () => {
-    await call('DELETE', `/rehearsals/${batch.id}`);
+    await ask(ROUTES.forgetRehearsal, { params: { id: batch.id } });
     await queryClient.invalidateQueries({ queryKey: keys.rehearsals });
     navigate('/');
   };

@@ -1,4 +1,5 @@
 import {
+  type Batch,
   type BatchNow,
   batchAt,
   type EffectiveProgram,
@@ -14,7 +15,6 @@ import {
   withServing,
 } from '@big-ladle/core';
 import { useMemo } from 'react';
-import type { Batch } from '../../shared/apiTypes.ts';
 import { tablesOf } from '../../shared/book.ts';
 import { record } from '../../shared/outbox.ts';
 import { useBatch } from '../../shared/queries.ts';

@@ -7,6 +7,7 @@ import {
   type RecipeLine,
   type RecipeProblem,
   type RecipeStep,
+  ROUTES,
   recipeSchema,
   recipeSlips,
   type Tables,
@@ -41,7 +42,7 @@ import { type ReactNode, useState } from 'react';
 import { Navigate, useNavigate, useParams } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import * as v from 'valibot';
-import { ApiError, call } from '../../shared/api.ts';
+import { ApiError, ask } from '../../shared/api.ts';
 import { refreshBook, useBook } from '../../shared/book.ts';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { useKitchen } from '../../shared/queries.ts';
@@ -125,8 +126,11 @@ function Editor(props: {
     try {
       const stored =
         draft.openedAt > 0
-          ? await call<Recipe>('PUT', `/recipes/${recipe.id}`, { version: draft.openedAt, recipe: named })
-          : await call<Recipe>('POST', '/recipes', { recipe: named });
+          ? await ask(ROUTES.saveRecipe, {
+              params: { id: recipe.id },
+              body: { version: draft.openedAt, recipe: named },
+            })
+          : await ask(ROUTES.createRecipe, { body: { recipe: named } });
       await refreshBook();
       navigate(`/drinks/${stored.id}`);
       drop(draftKey);

@@ -1,4 +1,4 @@
-import { ASKED_TRAITS, type AskedTrait, type CustomFacts, type TraitAnswers } from '@big-ladle/core';
+import { ASKED_TRAITS, type AskedTrait, type CustomFacts, ROUTES, type TraitAnswers } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
@@ -7,7 +7,7 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
-import { ApiError, call } from '../../shared/api.ts';
+import { ApiError, ask } from '../../shared/api.ts';
 import { refreshBook } from '../../shared/book.ts';
 import { Choice } from '../../shared/Choice.tsx';
 import { role } from '../../theme/theme.ts';
@@ -39,12 +39,15 @@ export function NewIngredient(props: {
   const make = async () => {
     const id = `own-${uuid()}`;
     try {
-      const facts = await call<CustomFacts>('PUT', `/ingredients/${id}`, {
-        id,
-        name: name.trim(),
-        role: kind,
-        dried: dried === 'dried',
-        answers,
+      const facts = await ask(ROUTES.putIngredient, {
+        params: { id },
+        body: {
+          id,
+          name: name.trim(),
+          role: kind,
+          dried: dried === 'dried',
+          answers,
+        },
       });
       await refreshBook();
       props.onMade(facts);

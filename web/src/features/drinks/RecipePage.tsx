@@ -2,6 +2,7 @@ import {
   guidanceAt,
   type MethodId,
   type Recipe,
+  ROUTES,
   tagsOfBatch,
   timetableFrom,
   toRecipeLd,
@@ -12,7 +13,7 @@ import Typography from '@mui/material/Typography';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { call } from '../../shared/api.ts';
+import { ask } from '../../shared/api.ts';
 import { stepName } from '../../shared/batch/stepWords.ts';
 import { refreshBook, useBook } from '../../shared/book.ts';
 import { Guidance } from '../../shared/Guidance.tsx';
@@ -30,10 +31,6 @@ import { LineFacts } from './LineFacts.tsx';
 import { Notebook } from './Notebook.tsx';
 import { useMade } from './useMade.ts';
 
-interface VersionDoc {
-  versions: { version: number; parent: number | null; createdMs: number; recipe: Recipe }[];
-}
-
 /** A drink in the book: read it, make it, vary it, take it elsewhere. */
 export function RecipePage() {
   const { id = '' } = useParams();
@@ -48,7 +45,7 @@ export function RecipePage() {
   const made = useMade(recipe, kitchen.data?.kitchen, tables, method);
   const versions = useQuery({
     queryKey: ['recipe-versions', id],
-    queryFn: () => call<VersionDoc>('GET', `/recipes/${id}/versions`),
+    queryFn: () => ask(ROUTES.recipeVersions, { params: { id } }),
     enabled: mine,
   });
   if (kitchen.isPending || (!recipe && isPending)) return <Loading />;
@@ -70,7 +67,7 @@ export function RecipePage() {
   const text = made ? recipeText({ recipe, ...made, kitchen: k, tables }) : null;
 
   const takeOut = async () => {
-    await call('DELETE', `/recipes/${id}?version=${recipe.version}`);
+    await ask(ROUTES.retireRecipe, { params: { id }, query: { version: recipe.version } });
     await refreshBook();
     navigate('/drinks');
   };

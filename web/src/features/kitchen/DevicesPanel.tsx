@@ -1,7 +1,8 @@
+import { ROUTES } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
-import { call } from '../../shared/api.ts';
+import { ask } from '../../shared/api.ts';
 import { notify } from '../../shared/notices.ts';
 import { queryClient } from '../../shared/queries.ts';
 import { useNow } from '../../shared/time.ts';
@@ -9,13 +10,6 @@ import { Panel, Row } from '../../shared/ui.tsx';
 import { heading, role } from '../../theme/theme.ts';
 import { moment } from '../../words/say.ts';
 
-interface Access {
-  open: boolean;
-  tls: boolean;
-  addresses: string[];
-  pairing: { code: string; untilMs: number } | null;
-  devices: { id: string; name: string; seenMs: number }[];
-}
 const key = ['access'] as const;
 
 /** Phones and tablets in the home network: the code that lets them in, and who is in. Shows on the first screen only. */
@@ -23,13 +17,13 @@ export function DevicesPanel({ zone }: { zone: string }) {
   const nowMs = useNow(30_000);
   const { data } = useQuery({
     queryKey: key,
-    queryFn: () => call<Access>('GET', '/access'),
+    queryFn: () => ask(ROUTES.access, {}),
     retry: false,
     refetchInterval: 30_000,
   });
   if (!data) return null;
   const shutOut = (id: string) =>
-    call('DELETE', `/access/devices/${id}`)
+    ask(ROUTES.revoke, { params: { id } })
       .then(() => queryClient.invalidateQueries({ queryKey: key }))
       .catch(() => notify('error', 'The device could not be shut out: the kitchen server does not answer.'));
   return (

@@ -1,12 +1,18 @@
-import { FAILING_KINDS, type Failing, INSTRUMENT_KINDS, type InstrumentKind } from '@big-ladle/core';
+import {
+  FAILING_KINDS,
+  type Failing,
+  INSTRUMENT_KINDS,
+  type Instrument,
+  type InstrumentKind,
+  ROUTES,
+} from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { lazy, Suspense, useState } from 'react';
 import { v7 as uuid } from 'uuid';
-import { ApiError, call } from '../../shared/api.ts';
-import type { Instrument } from '../../shared/apiTypes.ts';
+import { ApiError, ask } from '../../shared/api.ts';
 import { keys, queryClient, useInstruments } from '../../shared/queries.ts';
 import { useReadings } from '../../shared/readings.ts';
 import { serverNow } from '../../shared/time.ts';
@@ -37,12 +43,16 @@ export function InstrumentsPanel({ fridgeC }: { fridgeC: number }) {
   };
   const pair = () =>
     send(() =>
-      call('PUT', `/instruments/${uuid()}`, {
-        kind,
-        name: name.trim() || say(`instrument.${kind}`),
-        batchId: null,
-        lost: false,
-        tareKg: 0,
+      ask(ROUTES.putInstrument, {
+        params: { id: uuid() },
+        body: {
+          kind,
+          name: name.trim() || say(`instrument.${kind}`),
+          batchId: null,
+          lost: false,
+          tareKg: 0,
+          failing: null,
+        },
       }),
     ).then((done) => done && setName(''));
   return (
@@ -51,10 +61,10 @@ export function InstrumentsPanel({ fridgeC }: { fridgeC: number }) {
         <Paired
           key={one.id}
           one={one}
-          onDrop={() => void send(() => call('DELETE', `/instruments/${one.id}`))}
+          onDrop={() => void send(() => ask(ROUTES.dropInstrument, { params: { id: one.id } }))}
           onFailing={(failing) => {
             const { id, seed: _, ...rest } = one;
-            void send(() => call('PUT', `/instruments/${id}`, { ...rest, failing }));
+            void send(() => ask(ROUTES.putInstrument, { params: { id }, body: { ...rest, failing } }));
           }}
         />
       ))}

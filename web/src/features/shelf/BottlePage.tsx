@@ -9,6 +9,7 @@ import {
   type Kitchen,
   lifeCurve,
   pressureAlarm,
+  type ShelfThing,
   type Surroundings,
   standingAt,
   strongShares,
@@ -18,7 +19,6 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { lazy, Suspense, useMemo } from 'react';
 import { Link, useParams } from 'react-router';
-import type { ShelfThing } from '../../shared/apiTypes.ts';
 import { BottleDrawing } from '../../shared/drawings/BottleDrawing.tsx';
 import { Guidance } from '../../shared/Guidance.tsx';
 import { LotMarks } from '../../shared/LotMarks.tsx';

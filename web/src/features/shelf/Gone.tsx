@@ -1,26 +1,21 @@
+import { ROUTES } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useInfiniteQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
-import { call } from '../../shared/api.ts';
-import type { ShelfItem } from '../../shared/apiTypes.ts';
+import { ask } from '../../shared/api.ts';
 import { keys } from '../../shared/queries.ts';
 import { ErrorPanel, Loading, Panel, Row } from '../../shared/ui.tsx';
 import { sayDrink } from '../../words/names.ts';
 import { volume } from '../../words/say.ts';
 import { goneWord } from './thing.ts';
 
-interface GonePage {
-  items: (ShelfItem & { goneMs: number })[];
-  next: number | null;
-}
-
 /** What has left the shelf and why, the last first, a page at a time. */
 export function Gone({ nowMs, zone }: { nowMs: number; zone: string }) {
   const query = useInfiniteQuery({
     queryKey: [...keys.items, 'gone'],
     queryFn: ({ pageParam }: { pageParam: number | null }) =>
-      call<GonePage>('GET', `/items/gone${pageParam === null ? '' : `?before=${pageParam}`}`),
+      ask(ROUTES.itemsGone, pageParam === null ? {} : { query: { before: pageParam } }),
     initialPageParam: null as number | null,
     getNextPageParam: (last) => last.next,
   });

@@ -1,9 +1,8 @@
-import { type LeftoverUse, leftoverLife, leftoverRow } from '@big-ladle/core';
+import { type LeftoverUse, leftoverLife, leftoverRow, type ShelfThing } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import type { ShelfThing } from '../../shared/apiTypes.ts';
 import { Choice } from '../../shared/Choice.tsx';
 import { placeName, placesOf } from '../../shared/house.ts';
 import { QuantityField } from '../../shared/QuantityField.tsx';

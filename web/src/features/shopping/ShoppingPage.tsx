@@ -1,4 +1,11 @@
-import { type ShoppingRow, type StockRow, shoppingList, simulateBatch, solvePlanDoc } from '@big-ladle/core';
+import {
+  ROUTES,
+  type ShoppingRow,
+  type StockRow,
+  shoppingList,
+  simulateBatch,
+  solvePlanDoc,
+} from '@big-ladle/core';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -6,10 +13,10 @@ import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { ApiError, call } from '../../shared/api.ts';
-import { stockKey, useBook, useStock } from '../../shared/book.ts';
+import { ApiError, ask } from '../../shared/api.ts';
+import { useBook, useStock } from '../../shared/book.ts';
 import { QuantityField } from '../../shared/QuantityField.tsx';
-import { queryClient, useBatches, useKitchen } from '../../shared/queries.ts';
+import { keys, queryClient, useBatches, useKitchen } from '../../shared/queries.ts';
 import { saveText } from '../../shared/saveText.ts';
 import { useNow } from '../../shared/time.ts';
 import { ErrorPanel, Figure, Loading, PageHead, Panel } from '../../shared/ui.tsx';
@@ -168,8 +175,8 @@ function ShopRow(props: {
     setProblem(null);
     const { itemId: _, ...before } = stock ?? { itemId: row.id, inHouseG: 0, packG: null, price: null };
     try {
-      const answer = await call<{ stock: StockRow[] }>('PUT', `/stock/${row.id}`, { ...before, ...change });
-      queryClient.setQueryData(stockKey, answer);
+      const answer = await ask(ROUTES.putStock, { params: { id: row.id }, body: { ...before, ...change } });
+      queryClient.setQueryData(keys.stock, answer);
     } catch (error) {
       setProblem(
         error instanceof ApiError ? error.detail : 'The kitchen server does not answer. It was not stored.',

@@ -2,9 +2,11 @@ import {
   type BurnerKind,
   EMPTY_KITCHEN,
   type Kitchen,
+  type KitchenDoc,
   type PotMaterial,
   potCapacityMl,
   potSchema,
+  ROUTES,
 } from '@big-ladle/core';
 import { valibotResolver } from '@hookform/resolvers/valibot';
 import Alert from '@mui/material/Alert';
@@ -18,8 +20,7 @@ import { useState } from 'react';
 import { Controller, useForm } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import { v7 as uuid } from 'uuid';
-import { ApiError, call } from '../../shared/api.ts';
-import type { KitchenDoc } from '../../shared/apiTypes.ts';
+import { ApiError, ask } from '../../shared/api.ts';
 import { VesselDrawing } from '../../shared/drawings/VesselDrawing.tsx';
 import { keys, queryClient } from '../../shared/queries.ts';
 import { TakeArchive } from '../../shared/TakeArchive.tsx';
@@ -84,7 +85,7 @@ export function FirstPot({ doc }: { doc: KitchenDoc }) {
       bottles: doc.kitchen.bottles.length ? doc.kitchen.bottles : USUAL_BOTTLES,
     };
     try {
-      const saved = await call<KitchenDoc>('PUT', '/kitchen', { version: doc.version, kitchen });
+      const saved = await ask(ROUTES.saveKitchen, { body: { version: doc.version, kitchen } });
       queryClient.setQueryData(keys.kitchen, saved);
       navigate('/drinks');
     } catch (error) {

@@ -1,6 +1,7 @@
 import {
   type AwayWindow,
   awayWindows,
+  type BatchList,
   latestStart,
   type Program,
   type Simulation,
@@ -15,7 +16,6 @@ import { lazy, Suspense, useMemo } from 'react';
 import { Link } from 'react-router';
 import { AlarmQueue } from '../../shared/AlarmQueue.tsx';
 import { useAlarms } from '../../shared/alarms.ts';
-import type { BatchList } from '../../shared/apiTypes.ts';
 import { momentsOf } from '../../shared/batch/moments.ts';
 import type { RunningClock } from '../../shared/batch/onBatches.ts';
 import { useBook } from '../../shared/book.ts';

@@ -1,6 +1,5 @@
-import { type BatchNow, batchAt, MINUTE_MS, type Step, warmLimitOf } from '@big-ladle/core';
+import { type Batch, type BatchNow, batchAt, MINUTE_MS, type Step, warmLimitOf } from '@big-ladle/core';
 import { useQueries } from '@tanstack/react-query';
-import type { Batch } from '../apiTypes.ts';
 import { tablesOf } from '../book.ts';
 import { batchQuery, useBatches } from '../queries.ts';
 

@@ -1,0 +1,89 @@
+import * as v from 'valibot';
+import { type CustomFacts, customFactsSchema } from '../documents/ingredient.ts';
+import type { Recipe } from '../documents/recipe.ts';
+import { type StockRow, stockSchema } from '../documents/stock.ts';
+import type { InstrumentReading } from '../instruments/simulated.ts';
+import type { FridgeRecord } from '../keeping/track.ts';
+import type { LogEvent } from '../log/events/table.ts';
+import { id } from '../units/fields.ts';
+import * as m from './messages.ts';
+import { computed, del, get, post, put } from './route.ts';
+
+/** Numbers in an address are written out. */
+const number = v.pipe(v.string(), v.transform(Number), v.finite());
+const seenVersion = v.object({ version: v.pipe(v.string(), v.transform(Number), m.versionSchema) });
+
+/** Everything that a window may ask of the server, for both ends. */
+export const ROUTES = {
+  health: get('/health', {
+    answer: computed<{ ok: boolean; version: string; tables: string; nowMs: number }>(),
+  }),
+  time: get('/time', { answer: computed<{ nowMs: number }>() }),
+
+  kitchen: get('/kitchen', { answer: computed<m.KitchenDoc>() }),
+  saveKitchen: put('/kitchen', { body: m.kitchenEditSchema, answer: computed<m.KitchenDoc>() }),
+
+  batches: get('/batches', {
+    query: v.object({
+      status: v.optional(v.picklist(m.BATCH_STATUSES)),
+      rehearsals: v.optional(v.literal('1')),
+      before: v.optional(number),
+    }),
+    answer: computed<m.BatchList>(),
+  }),
+  createBatch: post('/batches', { body: m.newBatchSchema, answer: computed<m.Batch>() }),
+  batch: get('/batches/:id', { answer: computed<m.BatchDoc>() }),
+  savePlan: put('/batches/:id', { body: m.planEditSchema, answer: computed<m.Batch>() }),
+  dropPlan: del('/batches/:id', { query: seenVersion }),
+  startBatch: post('/batches/:id/start', { body: m.startSchema, answer: computed<m.Batch>() }),
+
+  createRehearsal: post('/rehearsals', { body: m.newRehearsalSchema, answer: computed<m.Batch>() }),
+  changeRehearsal: put('/rehearsals/:id', { body: m.rehearsalEditSchema, answer: computed<m.Batch>() }),
+  forgetRehearsal: del('/rehearsals/:id'),
+
+  events: post('/events', { body: m.eventsSchema, answer: m.eventsStoredSchema }),
+
+  instruments: get('/instruments', { answer: computed<{ instruments: m.Instrument[] }>() }),
+  putInstrument: put('/instruments/:id', { body: m.instrumentSchema, answer: computed<m.Instrument>() }),
+  dropInstrument: del('/instruments/:id'),
+  readings: get('/instruments/:id/readings', {
+    query: v.object({ batchId: v.optional(id) }),
+    answer: computed<{ readings: InstrumentReading[] }>(),
+  }),
+  fridge: get('/fridge', { answer: computed<{ record: FridgeRecord | null }>() }),
+
+  recipes: get('/recipes', { answer: computed<{ recipes: Recipe[]; ingredients: CustomFacts[] }>() }),
+  createRecipe: post('/recipes', { body: m.newRecipeSchema, answer: computed<Recipe>() }),
+  saveRecipe: put('/recipes/:id', { body: m.recipeEditSchema, answer: computed<Recipe>() }),
+  retireRecipe: del('/recipes/:id', { query: seenVersion }),
+  recipeVersions: get('/recipes/:id/versions', { answer: computed<{ versions: m.RecipeVersion[] }>() }),
+  putIngredient: put('/ingredients/:id', { body: customFactsSchema, answer: computed<CustomFacts>() }),
+
+  stock: get('/stock', { answer: computed<{ stock: StockRow[] }>() }),
+  putStock: put('/stock/:id', {
+    body: v.omit(stockSchema, ['itemId']),
+    answer: computed<{ stock: StockRow[] }>(),
+  }),
+
+  items: get('/items', {
+    answer: computed<{ items: m.ShelfItem[]; leftovers: m.ShelfLeftover[] }>(),
+  }),
+  itemsGone: get('/items/gone', {
+    query: v.object({ before: v.optional(number) }),
+    answer: computed<m.GoneItems>(),
+  }),
+  use: get('/items/use', {
+    query: v.object({ since: v.optional(number) }),
+    answer: computed<{ use: m.Use[] }>(),
+  }),
+  item: get('/items/:id', { answer: computed<m.ShelfThing>() }),
+  itemEvents: get('/items/:id/events', { answer: computed<{ events: LogEvent[] }>() }),
+  gifts: get('/gifts', { answer: computed<{ gifts: m.GiftBatch[] }>() }),
+
+  pair: post('/pairing', { body: m.pairSchema, answer: computed<m.Device>() }),
+  access: get('/access', { answer: computed<m.Access>() }),
+  revoke: del('/access/devices/:id'),
+
+  exportArchive: get('/archive', { answer: computed<object>() }),
+  importArchive: post('/archive', { body: v.unknown(), answer: computed<m.ImportReport>() }),
+} as const;

@@ -1,0 +1,32 @@
+import * as v from 'valibot';
+import { between, id, moment, whole } from '../units/fields.ts';
+import { DAY_MS } from '../units/time.ts';
+import { choicesSchema } from './recipe.ts';
+
+export const questionSchema = v.variant('kind', [
+  v.strictObject({ kind: v.literal('litres'), litres: between(0.2, 400) }),
+  v.strictObject({ kind: v.literal('servings'), servings: whole(1, 2000), servingMl: between(10, 2000) }),
+  v.strictObject({ kind: v.literal('potFull') }),
+  v.strictObject({ kind: v.literal('useUp'), lineId: id, massG: between(0.5, 100_000) }),
+]);
+
+/** What a cook has settled of a batch before it starts: the wish and the choices. Everything else follows from it. */
+export const planSchema = v.strictObject({
+  recipeId: id,
+  choices: choicesSchema,
+  potId: id,
+  burnerId: id,
+  question: questionSchema,
+  fills: v.union([v.literal('asNeeded'), whole(1, 6)]),
+  readyAtMs: v.nullable(moment),
+  /** The batch that is made again: its notes come back at their steps. */
+  again: v.optional(id),
+});
+/** A plan may be for a moment at most so far ahead, ms: two years. */
+export const PLAN_AHEAD_MS = 2 * 366 * DAY_MS;
+
+/** Whether a plan is for a moment that nobody plans for: a slip of the year, as a rule. */
+export const isTooFarAhead = (readyAtMs: number | null, nowMs: number): boolean =>
+  readyAtMs !== null && readyAtMs > nowMs + PLAN_AHEAD_MS;
+
+export type PlanDoc = v.InferOutput<typeof planSchema>;

@@ -1,0 +1,14 @@
+import * as v from 'valibot';
+import { between, id } from '../units/fields.ts';
+
+const grams = between(0, 500_000);
+
+/** What is in the house of an item, and how it is bought here. */
+export const stockSchema = v.strictObject({
+  itemId: id,
+  inHouseG: grams,
+  /** Size and price of the pack that this cook buys, where she said so. */
+  packG: v.nullable(between(0.1, 500_000)),
+  price: v.nullable(between(0, 100_000)),
+});
+export type StockRow = v.InferOutput<typeof stockSchema>;

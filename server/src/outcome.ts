@@ -1,0 +1,9 @@
+import type { DocChange } from '@big-ladle/core';
+import type { StoredEvent } from './stream.ts';
+
+/** What a service has done: what is answered, and what other windows are to be told once it is committed. */
+export interface Outcome<Answer> {
+  answer: Answer;
+  changed?: readonly DocChange[];
+  stored?: readonly StoredEvent[];
+}

@@ -1,0 +1,35 @@
+import { ROUTES } from '@big-ladle/core';
+import {
+  batchWithEvents,
+  changeRehearsal,
+  createBatch,
+  createRehearsal,
+  deletePlan,
+  forgetRehearsal,
+  listBatches,
+  startBatch,
+  updatePlan,
+} from '../services/batches.ts';
+import { acceptEvents } from '../services/events.ts';
+import type { ApiParts } from './api.ts';
+import type { Serve } from './serve.ts';
+
+/** Plans, batches, rehearsals, and what is said of them. */
+export function serveBatches(serve: Serve, { db, clock }: ApiParts): void {
+  serve(ROUTES.batches, async ({ query }) => ({ answer: await listBatches(db, query) }));
+  serve(ROUTES.createBatch, ({ body, res }) => {
+    res.status(201).location(`/api/batches/${body.id}`);
+    return createBatch(db, body, clock.nowMs());
+  });
+  serve(ROUTES.batch, async ({ params }) => ({ answer: await batchWithEvents(db, params.id) }));
+  serve(ROUTES.savePlan, ({ params, body }) => updatePlan(db, params.id, body, clock.nowMs()));
+  serve(ROUTES.dropPlan, ({ params, query }) => deletePlan(db, params.id, query.version));
+  serve(ROUTES.startBatch, ({ params, body }) => startBatch(db, params.id, body, clock.nowMs()));
+  serve(ROUTES.createRehearsal, ({ body, res }) => {
+    res.status(201).location(`/api/batches/${body.id}`);
+    return createRehearsal(db, body, clock.nowMs());
+  });
+  serve(ROUTES.changeRehearsal, ({ params, body }) => changeRehearsal(db, params.id, body, clock.nowMs()));
+  serve(ROUTES.forgetRehearsal, ({ params }) => forgetRehearsal(db, params.id));
+  serve(ROUTES.events, ({ body }) => acceptEvents(db, body.events, clock.nowMs()));
+}

@@ -1,0 +1,53 @@
+import {
+  type AnswerOf,
+  type AnyRoute,
+  type BodyOf,
+  idSchema,
+  type ParamsOf,
+  type PathOf,
+  type QueryOf,
+} from '@big-ladle/core';
+import type { Response, Router } from 'express';
+import type { Outcome } from '../outcome.ts';
+import type { StreamHub } from '../stream.ts';
+import { route as caught, parse } from './parse.ts';
+
+/** What a window asks, checked. */
+export interface Asked<R extends AnyRoute> {
+  params: ParamsOf<PathOf<R>>;
+  query: QueryOf<R>;
+  body: BodyOf<R>;
+  /** For a header of the answer: a cookie, a file's name. */
+  res: Response;
+}
+
+export type Serve = <R extends AnyRoute>(
+  route: R,
+  handle: (asked: Asked<R>) => Promise<Outcome<AnswerOf<R>>>,
+) => void;
+
+/**
+ * Puts routes of the contract into a router. Params, query and body are checked before the handler sees them; what it did
+ * is told to the other windows here and nowhere else, after it was committed and before it is answered.
+ */
+export const serving =
+  (router: Router, hub: StreamHub): Serve =>
+  (route, handle) => {
+    const method = route.method.toLowerCase() as Lowercase<typeof route.method>;
+    router[method](
+      route.path,
+      caught(async (req, res) => {
+        const ids = Object.entries(req.params).map(([name, value]) => [name, parse(idSchema, value)]);
+        const { answer, changed, stored } = await handle({
+          params: Object.fromEntries(ids),
+          query: parse(route.query, req.query) as QueryOf<typeof route>,
+          body: parse(route.body, req.body) as BodyOf<typeof route>,
+          res,
+        });
+        for (const change of changed ?? []) hub.changed(change);
+        hub.events(stored ?? []);
+        if (answer === undefined) res.status(204).end();
+        else res.json(answer);
+      }),
+    );
+  };

@@ -1,0 +1,19 @@
+import { ROUTES } from '@big-ladle/core';
+import { eventsOf } from '../services/projections.ts';
+import { giftBatches, itemById, itemsGone, itemsThere, useOfLate } from '../services/shelf.ts';
+import type { ApiParts } from './api.ts';
+import type { Serve } from './serve.ts';
+
+/** What stands on the shelf, what has left it, and whom it is for. */
+export function serveShelf(serve: Serve, { db, clock }: ApiParts): void {
+  serve(ROUTES.items, async () => ({ answer: await itemsThere(db) }));
+  serve(ROUTES.itemsGone, async ({ query }) => ({ answer: await itemsGone(db, query.before ?? null) }));
+  serve(ROUTES.use, async ({ query }) => ({
+    answer: { use: await useOfLate(db, clock.nowMs(), query.since ?? null) },
+  }));
+  serve(ROUTES.item, async ({ params }) => ({ answer: await itemById(db, params.id) }));
+  serve(ROUTES.itemEvents, async ({ params }) => ({
+    answer: { events: await eventsOf(db, 'item', params.id) },
+  }));
+  serve(ROUTES.gifts, async () => ({ answer: { gifts: await giftBatches(db) } }));
+}
