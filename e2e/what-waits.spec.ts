@@ -1,3 +1,4 @@
+import { PROBLEM_TYPE, PROBLEMS, type Problem, type ProblemCode } from '@big-ladle/core';
 import type { Page, Route } from '@playwright/test';
 import { begun, expect, type KitchenServer, test } from './kitchenServer.ts';
 
@@ -22,10 +23,10 @@ const waiting = (page: Page): Promise<number> =>
       }),
   );
 
-const problem = (status: number, title: string, detail: string) => ({
-  status,
+const problem = (title: ProblemCode, extra: Partial<Problem> = {}) => ({
+  status: PROBLEMS[title],
   contentType: 'application/problem+json',
-  body: JSON.stringify({ type: `urn:big-ladle:problem:${title}`, title, status, detail }),
+  body: JSON.stringify({ type: `${PROBLEM_TYPE}${title}`, title, status: PROBLEMS[title], ...extra }),
 });
 
 /** Whoever answers in the place of the server, and what the page says of it. */
@@ -52,12 +53,12 @@ const ANSWERS: { who: string; answer: Parameters<Route['fulfill']>[0]; says: Reg
   },
   {
     who: 'our server with an older file put back',
-    answer: problem(404, 'notFound', 'There is no batch with the id batch.'),
+    answer: problem('notFound', { params: { what: 'batch', id: 'batch' } }),
     says: /One entry waits here and is tried again: There is no batch/,
   },
   {
     who: 'our server with its clock set back',
-    answer: problem(422, 'inTheFuture', 'This is dated in the future.'),
+    answer: problem('inTheFuture'),
     says: /One entry waits here and is tried again: This is dated in the future/,
   },
 ];
@@ -95,14 +96,14 @@ test('an entry that our server refuses for what it is goes, is told, and lets th
   await expect(page.getByTestId('clock')).toBeVisible();
   await page.route('**/api/events', (route) =>
     /Peel soak/.test(route.request().postData() ?? '')
-      ? route.fulfill(problem(422, 'invalid', 'events.0 is not right.'))
+      ? route.fulfill(problem('invalid', { fields: [{ field: 'events.0.body.label', message: 'name' }] }))
       : route.continue(),
   );
   for (const label of ['Peel soak', 'Spice pot']) {
     await page.getByRole('button', { name: 'Another clock' }).click();
     await page.getByRole('button', { name: label }).click();
   }
-  await expect(page.getByText('Not stored: events.0 is not right.')).toBeVisible();
+  await expect(page.getByText(/Not stored: Something is not right \(events\.0\.body\.label\)/)).toBeVisible();
   await expect.poll(() => written(server)).toEqual(['Spice pot']);
   expect(await waiting(page)).toBe(0);
 });

@@ -18,7 +18,7 @@ import {
   solvePlan,
   suggestAdditions,
   surroundingsOf,
-  trackOf,
+  temperatureSeriesOf,
   unwrap,
 } from '@big-ladle/core';
 
@@ -166,7 +166,10 @@ row(
   row(
     'a month of readings, 200 bottles',
     perCallMs(() => {
-      const around = surroundingsOf(kitchen, trackOf(recordOf(readings), kitchen.fridgeC, untilMs));
+      const around = surroundingsOf(
+        kitchen,
+        temperatureSeriesOf(recordOf(readings), kitchen.fridgeC, untilMs),
+      );
       for (const bottle of bottles) lifeOf(bottle, log, around, untilMs);
     }, 3),
     'under 50',

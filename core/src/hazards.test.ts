@@ -2,13 +2,13 @@ import { describe, expect, it } from 'vitest';
 import { audienceOf, cautionsOf } from './balance/cautions.ts';
 import { marksOf } from './balance/lots.ts';
 import { glassFacts, smallServings } from './balance/served.ts';
-import { amountSlip, timeSlip } from './compare/slips.ts';
+import { amountWarning, timeWarning } from './compare/plausibility.ts';
 import { toolCounts } from './compare/toolCounts.ts';
 import type { Choices, MethodId } from './documents/recipe.ts';
 import { claimsOf } from './keeping/claims.ts';
-import { keepingOf } from './keeping/class.ts';
 import { containerCautions } from './keeping/containers.ts';
 import { leftoverRow, screenOf, setAsideGuidance } from './keeping/leftovers.ts';
+import { keepingOf } from './keeping/shelfLife.ts';
 import { solvePlan } from './plan/solve.ts';
 import { BOOK } from './program/book.ts';
 import { type Guidance, guidanceAt, guidanceFor } from './program/guidance.ts';
@@ -450,7 +450,7 @@ const HAZARDS: Record<string, () => void> = {
   },
   'H70 three times the top of the chilli range': () =>
     // The usual top is 0.4 g/L: 4 L take 1.6 g; three times that is asked about.
-    expect(amountSlip('cayenne-ground', 4.8, 4, TABLES)).toMatchObject({ kind: 'much' }),
+    expect(amountWarning('cayenne-ground', 4.8, 4, TABLES)).toMatchObject({ kind: 'much' }),
   'H71 loose bowels called a cleansing': atPlace(shots, 'serve', 'shot.reaction', 'caution'),
   'H72 small children': () => {
     told(shots, 'who.hot.children', 'who.concentrated')();
@@ -491,8 +491,8 @@ const HAZARDS: Record<string, () => void> = {
     expect(leftoverRow('calyx').fridgeDays.boiled).toBeLessThanOrEqual(3);
   },
   'H77 amounts mis-said': () => {
-    expect(amountSlip('hibiscus-dried', 3000, 4, TABLES)).toMatchObject({ kind: 'much' });
-    expect(timeSlip('boil', 600)).toMatchObject({ kind: 'long' });
+    expect(amountWarning('hibiscus-dried', 3000, 4, TABLES)).toMatchObject({ kind: 'much' });
+    expect(timeWarning('boil', 600)).toMatchObject({ kind: 'long' });
   },
 };
 

@@ -79,14 +79,14 @@ export {
   type StrengthPoint,
 } from './compare/methods.ts';
 export { type DrinkOverview, familiesOf, overviewOf } from './compare/overview.ts';
-export { type ShoppingList, type ShoppingRow, shoppingList, wholeFruit } from './compare/shopping.ts';
 export {
-  type AskedSlip,
-  amountSlip,
-  measuredLossSlip,
-  recipeSlips,
-  type Slip,
-} from './compare/slips.ts';
+  type AskedWarning,
+  amountWarning,
+  measuredLossWarning,
+  type PlausibilityWarning,
+  recipeWarnings,
+} from './compare/plausibility.ts';
+export { type ShoppingList, type ShoppingRow, shoppingList, wholeFruit } from './compare/shopping.ts';
 export { type ToolCounts, toolCounts } from './compare/toolCounts.ts';
 export { rinsesAsked, washRoutines } from './compare/washing.ts';
 // the contract between windows and server
@@ -240,7 +240,7 @@ export {
   type Truth,
   type TruthAt,
 } from './instruments/simulated.ts';
-export { type BatchTruth, truthOf } from './instruments/truth.ts';
+export { type BatchTruth, simulateTruth } from './instruments/truth.ts';
 // jobs
 export {
   type Job,
@@ -251,7 +251,6 @@ export {
   runJob,
   type SolvedJob,
 } from './jobs/run.ts';
-export { type Standing, type Surroundings, standingAt, surroundingsOf } from './keeping/around.ts';
 export {
   bottleOf,
   expectedLife,
@@ -262,22 +261,6 @@ export {
 } from './keeping/bottled.ts';
 export { checkKindOf, meaningOf, nextLookMs, signsFor } from './keeping/check.ts';
 export { claimsOf } from './keeping/claims.ts';
-// keeping
-export {
-  type AcidEvidence,
-  acidEvidence,
-  type Keeping,
-  type KeepingInput,
-  keepingOf,
-} from './keeping/class.ts';
-export {
-  type BottleLife,
-  type LifeAsk,
-  type LifePoint,
-  lifeCurve,
-  lifeOf,
-  spellCostMin,
-} from './keeping/clock.ts';
 export { containerCautions, containerUses } from './keeping/containers.ts';
 export {
   endOfDay,
@@ -306,8 +289,8 @@ export {
   setAsideGuidance,
   usesOf,
 } from './keeping/leftovers.ts';
+export { wouldKeepLonger } from './keeping/lifeExtensions.ts';
 export { type WarmLimit, warmLimitOf } from './keeping/limits.ts';
-export { wouldKeepLonger } from './keeping/longer.ts';
 export { keepingOfMix, withPoured } from './keeping/mix.ts';
 export {
   giftReminder,
@@ -322,17 +305,39 @@ export {
   THAWED_DAYS,
 } from './keeping/reminders.ts';
 export { type PlanRisk, planRisk, type SafeWay, safeWays } from './keeping/risk.ts';
+// keeping
+export {
+  type AcidEvidence,
+  acidEvidence,
+  type Keeping,
+  type KeepingInput,
+  keepingOf,
+} from './keeping/shelfLife.ts';
 export { type Footprint, hasSpace, makeSpace, type Space, type Standee, spaceIn } from './keeping/space.ts';
+export {
+  type BottleLife,
+  type LifeAsk,
+  type LifePoint,
+  lifeCurve,
+  lifeOf,
+  spellCostMin,
+} from './keeping/spoilage.ts';
+export {
+  climateAt,
+  type StorageClimate,
+  type Surroundings,
+  surroundingsOf,
+} from './keeping/storageClimate.ts';
 export {
   CELL_MS,
   type FridgeRecord,
-  type FridgeTrack,
   recordOf,
+  type TemperatureSeries,
+  temperatureSeriesOf,
   trackAt,
-  trackOf,
   type WarmSpell,
   warmSpells,
-} from './keeping/track.ts';
+} from './keeping/temperatureSeries.ts';
 export { type RateOfUse, rateOfUse, USE_WINDOW_DAYS } from './keeping/use.ts';
 export {
   COLOUR_ROWS,
@@ -425,6 +430,7 @@ export { fruitForJuice, fruitToCome, juicePerKg } from './physics/juice.ts';
 export { coverWaterMl, foamOf, hotFillMl, type Room, roomIn, solidVolumeMl } from './physics/room.ts';
 // physics
 export { areaM2, bowlDiameterM, capacityMl, levelM, mlAtLevel, type Shape } from './physics/vesselShape.ts';
+export { findAlternatives, type WayOut } from './plan/alternatives.ts';
 export {
   type BottlePlan,
   bottledMl,
@@ -486,9 +492,20 @@ export {
   usableLines,
   type Wish,
 } from './plan/solve.ts';
-export { type Call, startBy, type Timetable, timetableFrom } from './plan/startBy.ts';
-export { type WayOut, waysOut } from './plan/waysOut.ts';
+export { type AttendedInterval, startBy, type Timetable, timetableFrom } from './plan/startBy.ts';
 export { BOOK, recipeById } from './program/book.ts';
+export {
+  BLENDER,
+  BOTTLES,
+  BOWL,
+  JUG,
+  jarOf,
+  POT,
+  partOfJar,
+  SPENT,
+  SPICE_POT,
+  TUB,
+} from './program/buildContext.ts';
 export { checkRecipe, type RecipeProblem } from './program/checkRecipe.ts';
 export { cuesFor, type Guidance, guidanceAt, guidanceFor } from './program/guidance.ts';
 export {
@@ -502,18 +519,6 @@ export {
 } from './program/kitchen.ts';
 export { type Ledger, type LedgerRow, ledgerOf } from './program/ledger.ts';
 export { LOT_KINDS, type LotKind, lotBottles, lotOf, lotVessel } from './program/lots.ts';
-export {
-  BLENDER,
-  BOTTLES,
-  BOWL,
-  JUG,
-  jarOf,
-  POT,
-  partOfJar,
-  SPENT,
-  SPICE_POT,
-  TUB,
-} from './program/making.ts';
 export { buildProgram } from './program/methods.ts';
 export { customRow, withCustom } from './program/ownIngredient.ts';
 export {

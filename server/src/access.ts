@@ -6,7 +6,7 @@ import { HttpProblem } from './problems.ts';
 import { deviceOf } from './services/devices.ts';
 
 /** How the server may be reached besides from its own machine. */
-export interface Openness {
+export interface NetworkExposure {
   /** It listens to the home network. */
   open: boolean;
   /** Where it is reached from there, for links; null: by its address. */
@@ -44,11 +44,11 @@ const FORWARDED = [
  * Whether any screen can be the first one. A public address that begins with https while this server speaks no TLS
  * itself means that a program in front of it does: from there on nobody can be told from anybody.
  */
-export const hasFirstScreen = ({ publicUrl, tls }: Openness): boolean =>
+export const hasFirstScreen = ({ publicUrl, tls }: NetworkExposure): boolean =>
   tls || !publicUrl?.startsWith('https:');
 
 /** The first screen: a page on this very machine, asked for under its own name, with nothing in between. */
-export const isFirstScreen = (req: Request, openness: Openness): boolean =>
+export const isFirstScreen = (req: Request, openness: NetworkExposure): boolean =>
   hasFirstScreen(openness) &&
   LOCAL_ADDRESSES.has(req.socket.remoteAddress ?? '') &&
   LOCAL_ADDRESSES.has(req.socket.localAddress ?? '') &&
@@ -56,7 +56,7 @@ export const isFirstScreen = (req: Request, openness: Openness): boolean =>
   FORWARDED.every((header) => req.get(header) === undefined);
 
 /** Names under which this server answers: its own, and, when it is open, the address it was called at and its public one. */
-function isOwnName(req: Request, { open, publicUrl }: Openness): boolean {
+function isOwnName(req: Request, { open, publicUrl }: NetworkExposure): boolean {
   const name = nameOf(req.get('host'));
   if (LOCAL_NAMES.has(name)) return true;
   if (!open) return false;
@@ -66,7 +66,7 @@ function isOwnName(req: Request, { open, publicUrl }: Openness): boolean {
 }
 
 /** Other names are somebody's page reaching in by DNS; other origins are somebody's page at all. */
-export function onlyOwnNames(openness: Openness, devOrigin: string | null): RequestHandler {
+export function onlyOwnNames(openness: NetworkExposure, devOrigin: string | null): RequestHandler {
   return (req, _res, next) => {
     if (!isOwnName(req, openness)) throw new HttpProblem('wrongHost');
     const origin = req.get('origin');
@@ -78,7 +78,7 @@ export function onlyOwnNames(openness: Openness, devOrigin: string | null): Requ
 }
 
 /** Everything behind this is for the first screen and for devices that were let in. */
-export function onlyPaired(db: Db, clock: Clock, openness: Openness): RequestHandler {
+export function onlyPaired(db: Db, clock: Clock, openness: NetworkExposure): RequestHandler {
   return (req, _res, next) => {
     if (isFirstScreen(req, openness)) {
       next();
@@ -94,7 +94,7 @@ export function onlyPaired(db: Db, clock: Clock, openness: Openness): RequestHan
 
 /** Only the first screen may see the code and shut devices out. */
 export const onlyFirstScreen =
-  (openness: Openness): RequestHandler =>
+  (openness: NetworkExposure): RequestHandler =>
   (req, _res, next) => {
     if (!isFirstScreen(req, openness)) throw new HttpProblem('firstScreenOnly');
     next();

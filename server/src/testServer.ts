@@ -3,7 +3,7 @@ import type { Server } from 'node:http';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { BOOK, defaultChoices, EMPTY_KITCHEN, type Kitchen, type PlanDoc } from '@big-ladle/core';
-import type { Openness } from './access.ts';
+import type { NetworkExposure } from './access.ts';
 import { buildApp } from './app.ts';
 import { AdjustableClock } from './clock.ts';
 import { type Db, openDb } from './db/open.ts';
@@ -62,7 +62,7 @@ export class TestServer {
   private server!: Server;
 
   /** @param openness how it may be reached besides from its own machine. */
-  constructor(private readonly openness: Openness = { open: false, publicUrl: null, tls: false }) {}
+  constructor(private readonly openness: NetworkExposure = { open: false, publicUrl: null, tls: false }) {}
 
   async open(): Promise<this> {
     this.db = await openDb(this.dir);

@@ -10,8 +10,8 @@ import { lazy, StrictMode, Suspense } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { StoveHome } from './features/stove/StoveHome.tsx';
+import { ErrorBoundary } from './shared/ErrorBoundary.tsx';
 import { Frame } from './shared/Frame.tsx';
-import { Guard } from './shared/Guard.tsx';
 import { Notices } from './shared/Notices.tsx';
 import { startOutbox } from './shared/outbox.ts';
 import { PairingGate } from './shared/Pairing.tsx';
@@ -34,7 +34,7 @@ const later = (load: () => Promise<{ default: React.ComponentType }>) => {
 };
 
 const StovePage = later(() =>
-  import('./features/batch/StovePosture.tsx').then((m) => ({ default: m.StovePage })),
+  import('./features/batch/StovePage.tsx').then((m) => ({ default: m.StovePage })),
 );
 const DrinksPage = later(() =>
   import('./features/drinks/DrinksPage.tsx').then((m) => ({ default: m.DrinksPage })),
@@ -105,7 +105,7 @@ createRoot(document.getElementById('root')!).render(
         <QueryClientProvider client={queryClient}>
           <Notices />
           <BrowserRouter>
-            <Guard>
+            <ErrorBoundary>
               <PairingGate>
                 <Routes>
                   <Route path="/batches/:id/stove" element={StovePage} />
@@ -143,7 +143,7 @@ createRoot(document.getElementById('root')!).render(
                   </Route>
                 </Routes>
               </PairingGate>
-            </Guard>
+            </ErrorBoundary>
           </BrowserRouter>
         </QueryClientProvider>
       </ThemeProvider>

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { amountSlip } from '../compare/slips.ts';
+import { amountWarning } from '../compare/plausibility.ts';
 import { abvPct, EMPTY, kcalOf, ofLiquid, plus, scaled, volumeMl, water } from '../liquor/composition.ts';
 import { estimatePh } from '../liquor/ph.ts';
 import { BOOK } from '../program/book.ts';
@@ -148,7 +148,7 @@ describe('weights and measures that were looked at again', () => {
     expect(Math.round(1 / solid('allspice-whole').piece!.massG)).toBe(15);
   });
   it('of cayenne 0.4 g in a litre is the usual top: three times that is asked about', () => {
-    expect(amountSlip('cayenne-ground', 0.4, 1, TABLES)).toBeNull();
-    expect(amountSlip('cayenne-ground', 1.2, 1, TABLES)).toMatchObject({ kind: 'much', highG: 0.4 });
+    expect(amountWarning('cayenne-ground', 0.4, 1, TABLES)).toBeNull();
+    expect(amountWarning('cayenne-ground', 1.2, 1, TABLES)).toMatchObject({ kind: 'much', highG: 0.4 });
   });
 });

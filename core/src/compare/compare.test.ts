@@ -6,8 +6,8 @@ import { drawnAfter } from '../physics/extraction.ts';
 import { drawRuns, joinSamples, type RangeOptions, spansOf } from '../plan/ranges.ts';
 import { solvePlan } from '../plan/solve.ts';
 import { BOOK } from '../program/book.ts';
+import { BOTTLES } from '../program/buildContext.ts';
 import { guidanceFor } from '../program/guidance.ts';
-import { BOTTLES } from '../program/making.ts';
 import { defaultChoices } from '../program/recipe.ts';
 import { simulateBatch } from '../program/simulate.ts';
 import { FRUIT_ROWS } from '../tables/fruits.ts';
@@ -19,8 +19,8 @@ import { BURNERS, KITCHEN, POTS, programOf, TABLES } from '../testKitchen.ts';
 import { unwrap } from '../units/result.ts';
 import { compareMethods, drawsOf } from './methods.ts';
 import { overviewOf } from './overview.ts';
+import { amountWarning, measuredLossWarning, planWarnings, timeWarning } from './plausibility.ts';
 import { shoppingList } from './shopping.ts';
-import { amountSlip, measuredLossSlip, planSlips, timeSlip } from './slips.ts';
 import { toolCounts } from './toolCounts.ts';
 
 const calyx = BOOK[0]!;
@@ -315,33 +315,33 @@ describe('tools, overviews and slips', () => {
   });
   it('asks about amounts and times far from the usual, and only then', () => {
     // A spoon for a cup: 300 g of cayenne in 5 L, where 0.02 to 1 g/L is usual.
-    expect(amountSlip('cayenne-ground', 30, 5, TABLES)).toMatchObject({ kind: 'much' });
-    expect(amountSlip('cayenne-ground', 2, 5, TABLES)).toBeNull();
-    expect(amountSlip('hibiscus-dried', 5, 9, TABLES)).toMatchObject({ kind: 'little' });
+    expect(amountWarning('cayenne-ground', 30, 5, TABLES)).toMatchObject({ kind: 'much' });
+    expect(amountWarning('cayenne-ground', 2, 5, TABLES)).toBeNull();
+    expect(amountWarning('hibiscus-dried', 5, 9, TABLES)).toMatchObject({ kind: 'little' });
     // Three times what the recipe has.
     // Three times the usual top of 0.4 g/L; half a litre where a spoonful is meant, and the reverse.
-    expect(amountSlip('cayenne-ground', 4.8, 4, TABLES)).toMatchObject({ kind: 'much' });
-    expect(amountSlip('cider-vinegar', 5, 4, TABLES)).toMatchObject({ kind: 'little' });
-    expect(amountSlip('spirit-40', 5000, 4, TABLES)).toMatchObject({ kind: 'much' });
-    expect(amountSlip('lemon-juice', 515, 4, TABLES, 5.15)).toMatchObject({ kind: 'much' });
-    expect(amountSlip('lemon-juice', 5.15, 4, TABLES, 515)).toMatchObject({ kind: 'little' });
-    expect(amountSlip('lemon-juice', 200, 4, TABLES, 240)).toBeNull();
-    expect(amountSlip('lemongrass', 400, 5, TABLES, 100)).toMatchObject({ kind: 'much' });
-    expect(amountSlip('lemongrass', 200, 5, TABLES, 100)).toBeNull();
-    expect(timeSlip('boil', 600)).toMatchObject({ kind: 'long' });
-    expect(timeSlip('steep', 1)).toMatchObject({ kind: 'short' });
-    expect(timeSlip('boil', 20)).toBeNull();
+    expect(amountWarning('cayenne-ground', 4.8, 4, TABLES)).toMatchObject({ kind: 'much' });
+    expect(amountWarning('cider-vinegar', 5, 4, TABLES)).toMatchObject({ kind: 'little' });
+    expect(amountWarning('spirit-40', 5000, 4, TABLES)).toMatchObject({ kind: 'much' });
+    expect(amountWarning('lemon-juice', 515, 4, TABLES, 5.15)).toMatchObject({ kind: 'much' });
+    expect(amountWarning('lemon-juice', 5.15, 4, TABLES, 515)).toMatchObject({ kind: 'little' });
+    expect(amountWarning('lemon-juice', 200, 4, TABLES, 240)).toBeNull();
+    expect(amountWarning('lemongrass', 400, 5, TABLES, 100)).toMatchObject({ kind: 'much' });
+    expect(amountWarning('lemongrass', 200, 5, TABLES, 100)).toBeNull();
+    expect(timeWarning('boil', 600)).toMatchObject({ kind: 'long' });
+    expect(timeWarning('steep', 1)).toMatchObject({ kind: 'short' });
+    expect(timeWarning('boil', 20)).toBeNull();
   });
   it('asks about nothing in a shipped drink, whichever way it is made, and about ten times the cloves', () => {
     for (const recipe of BOOK)
       for (const methodId of recipe.methods) {
         const { program, sim } = made(recipe.id, methodId, {}, 5);
         const litres = volumeMl(sim.vessels[BOTTLES]!.liquor) / 1000;
-        expect(planSlips(program, litres, TABLES), `${recipe.id} ${methodId}`).toEqual([]);
+        expect(planWarnings(program, litres, TABLES), `${recipe.id} ${methodId}`).toEqual([]);
       }
     const { program } = made('deep-calyx-ginger', 'straightBoil', {}, 5);
     const lines = program.lines.map((l) => (l.itemId === 'clove-whole' ? { ...l, massG: 10 * l.massG } : l));
-    expect(planSlips({ lines }, 5, TABLES)).toMatchObject([{ kind: 'much', itemId: 'clove-whole' }]);
+    expect(planWarnings({ lines }, 5, TABLES)).toMatchObject([{ kind: 'much', itemId: 'clove-whole' }]);
   });
   it('asks about a measure that flame and solids cannot explain, and about no honest one', () => {
     const { sim } = made('deep-calyx-ginger', 'straightBoil');
@@ -349,17 +349,17 @@ describe('tools, overviews and slips', () => {
     const before = sim.trace.slice(0, strain);
     const boiled = before.at(-1)!.now.volumeL;
     const expected = sim.trace[strain]!.now.volumeL;
-    expect(measuredLossSlip(before, expected, expected, boiled - expected)).toBeNull();
-    expect(measuredLossSlip(before, expected - 4, expected, boiled - expected)).toMatchObject({
+    expect(measuredLossWarning(before, expected, expected, boiled - expected)).toBeNull();
+    expect(measuredLossWarning(before, expected - 4, expected, boiled - expected)).toMatchObject({
       kind: 'lossUnexplained',
     });
     // Half of a litre and a half gone in seven minutes under a lid: 0.02 L of steam, 1.5 · 0.02 + 0.15 + 0.05 = 0.23 L at most.
     const stood = (kind: 'combine' | 'boil', volumeL: number) => ({ kind, now: { volumeL } }) as never;
     const lidded = [stood('combine', 1.5), stood('boil', 1.48)];
-    expect(measuredLossSlip(lidded, 0.75, 1.48, 0)).toMatchObject({ kind: 'lossUnexplained' });
-    expect(measuredLossSlip(lidded, 1.3, 1.48, 0)).toBeNull();
+    expect(measuredLossWarning(lidded, 0.75, 1.48, 0)).toMatchObject({ kind: 'lossUnexplained' });
+    expect(measuredLossWarning(lidded, 1.3, 1.48, 0)).toBeNull();
     // While a pot is still being filled nothing is asked.
-    expect(measuredLossSlip([stood('combine', 7.9)], 5, 7.9, 0)).toBeNull();
+    expect(measuredLossWarning([stood('combine', 7.9)], 5, 7.9, 0)).toBeNull();
   });
 });
 

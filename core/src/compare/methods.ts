@@ -1,11 +1,11 @@
 import type { Kitchen } from '../documents/kitchen.ts';
 import type { PlanDoc } from '../documents/plan.ts';
 import type { MethodId, Recipe } from '../documents/recipe.ts';
-import { type Keeping, keepingOf } from '../keeping/class.ts';
+import { type Keeping, keepingOf } from '../keeping/shelfLife.ts';
 import { markerGPerL, volumeMl } from '../liquor/composition.ts';
 import { type PlanProblem, solvePlanDoc } from '../plan/planDoc.ts';
 import { timetableFrom } from '../plan/startBy.ts';
-import { BOTTLES, POT, TUB } from '../program/making.ts';
+import { BOTTLES, POT, TUB } from '../program/buildContext.ts';
 import { choicesUnder } from '../program/recipe.ts';
 import { simulateBatch } from '../program/simulate.ts';
 import { isWater } from '../program/tags.ts';

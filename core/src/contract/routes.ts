@@ -3,7 +3,7 @@ import { type CustomFacts, customFactsSchema } from '../documents/ingredient.ts'
 import type { Recipe } from '../documents/recipe.ts';
 import { type StockRow, stockSchema } from '../documents/stock.ts';
 import type { InstrumentReading } from '../instruments/simulated.ts';
-import type { FridgeRecord } from '../keeping/track.ts';
+import type { FridgeRecord } from '../keeping/temperatureSeries.ts';
 import type { LogEvent } from '../log/events/table.ts';
 import { id } from '../units/fields.ts';
 import * as m from './messages.ts';

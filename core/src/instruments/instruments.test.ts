@@ -14,7 +14,7 @@ import { unwrap } from '../units/result.ts';
 import { MINUTE_MS } from '../units/time.ts';
 import { cookNext, hiddenFactors, rehearsalNow } from './rehearsal.ts';
 import { fridgeAirC, isLost, simulatedReading, type Truth } from './simulated.ts';
-import { truthOf } from './truth.ts';
+import { simulateTruth } from './truth.ts';
 
 const rowOf = (kind: InstrumentKind) => INSTRUMENT_ROWS.find((r) => r.kind === kind)!;
 const still = (change: Partial<Truth>) => (): Truth => ({
@@ -156,7 +156,7 @@ function rehearse(drinkId: string, methodId: MethodId, seed: number, probe = tru
   const events = [eventOf({ kind: 'stepStarted', body: { stepId: program.steps[0]!.id } }, T0)];
   let atMs = T0;
   for (let round = 0; round < 120; round++) {
-    const truth = truthOf(program, BOTTLED_KITCHEN, TABLES, events, atMs, hidden);
+    const truth = simulateTruth(program, BOTTLED_KITCHEN, TABLES, events, atMs, hidden);
     expect(truth.forecast.problem).toBeNull();
     const next = cookNext({
       program,
@@ -170,7 +170,7 @@ function rehearse(drinkId: string, methodId: MethodId, seed: number, probe = tru
               row: rowOf('probe'),
               seed,
               atMs: ms,
-              truth: truthOf(program, BOTTLED_KITCHEN, TABLES, events, ms, hidden).at,
+              truth: simulateTruth(program, BOTTLED_KITCHEN, TABLES, events, ms, hidden).at,
             }).value
           : null,
       newId: () => `item-${++made}`,
@@ -223,7 +223,7 @@ describe('a rehearsal', () => {
     const lastMs = started.at(-1)!.atMs;
     for (const minute of [1, 4, 9]) {
       const atMs = lastMs + minute * MINUTE_MS;
-      const { at } = truthOf(program, BOTTLED_KITCHEN, TABLES, started, atMs, NO_FACTORS);
+      const { at } = simulateTruth(program, BOTTLED_KITCHEN, TABLES, started, atMs, NO_FACTORS);
       const model = batchAt(program, BOTTLED_KITCHEN, TABLES, started, atMs).moment!.trace.at(-1)!.now;
       expect(at(atMs).tempC!).toBeCloseTo(model.tempC, 6);
       expect(at(atMs).brix!).toBeCloseTo(model.brix, 6);
@@ -231,8 +231,10 @@ describe('a rehearsal', () => {
   });
   it('before anything was put together there is nothing to read', () => {
     const program = programOf('deep-calyx-ginger', 'straightBoil');
-    expect(truthOf(program, KITCHEN, TABLES, [], T0, NO_FACTORS).at(T0).tempC).toBeNull();
+    expect(simulateTruth(program, KITCHEN, TABLES, [], T0, NO_FACTORS).at(T0).tempC).toBeNull();
     const begun = [eventOf({ kind: 'stepStarted', body: { stepId: program.steps[0]!.id } }, T0)];
-    expect(truthOf(program, KITCHEN, TABLES, begun, T0 + 1000, NO_FACTORS).at(T0 + 500).tempC).toBeNull();
+    expect(
+      simulateTruth(program, KITCHEN, TABLES, begun, T0 + 1000, NO_FACTORS).at(T0 + 500).tempC,
+    ).toBeNull();
   });
 });

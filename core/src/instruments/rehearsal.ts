@@ -5,8 +5,8 @@ import { activeEvents } from '../log/events/order.ts';
 import type { EventBody, LogEvent } from '../log/events/table.ts';
 import { foldBatch } from '../log/foldBatch.ts';
 import { type FilledBottle, fillBottles, jugOf, suggestBottles } from '../plan/bottles.ts';
-import { BOTTLES, TUB } from '../program/making.ts';
-import type { Factors, PlannedProgram, Program, Step, TraceEntry } from '../program/types.ts';
+import { BOTTLES, TUB } from '../program/buildContext.ts';
+import type { ModelFactors, PlannedProgram, Program, Step, TraceEntry } from '../program/types.ts';
 import type { Tables } from '../tables/types.ts';
 import { MINUTE_MS } from '../units/time.ts';
 import { chance } from './simulated.ts';
@@ -27,7 +27,7 @@ export const rehearsalNow = (clock: RehearsalClock, realNowMs: number): number =
   clock.atMs + Math.max(0, realNowMs - clock.realMs) * clock.speed;
 
 /** What is different in this rehearsal from what the kitchen counts with: a flame, a draught, a cloth of its own. */
-export function hiddenFactors(seed: number): Factors {
+export function hiddenFactors(seed: number): ModelFactors {
   let drawn = 0;
   const between = (low: number, high: number) => low + (high - low) * chance(seed, ++drawn);
   return {

@@ -3,7 +3,7 @@ import { abvPct } from '../liquor/composition.ts';
 import type { LogEvent } from '../log/events/table.ts';
 import { foldBatch } from '../log/foldBatch.ts';
 import { simulateBatch } from '../program/simulate.ts';
-import type { Factors, PlannedProgram, Simulation, StepActual, TraceEntry } from '../program/types.ts';
+import type { ModelFactors, PlannedProgram, Simulation, StepActual, TraceEntry } from '../program/types.ts';
 import type { Tables } from '../tables/types.ts';
 import { MINUTE_MS } from '../units/time.ts';
 import type { Truth, TruthAt } from './simulated.ts';
@@ -21,13 +21,13 @@ export interface BatchTruth {
  * A batch as it really is, for simulated instruments: the deeds of its log, without its readings, by constants that may
  * differ from those that the kitchen counts with.
  */
-export function truthOf(
+export function simulateTruth(
   planned: PlannedProgram,
   kitchen: Kitchen,
   tables: Tables,
   events: readonly LogEvent[],
   nowMs: number,
-  hidden: Factors,
+  hidden: ModelFactors,
 ): BatchTruth {
   const log = foldBatch(planned, events);
   const { program } = log;

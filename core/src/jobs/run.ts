@@ -12,7 +12,7 @@ import { withLabels } from '../tables/labels.ts';
 import type { IngredientRow, Tables } from '../tables/types.ts';
 import type { Result } from '../units/result.ts';
 
-/** Work that may be heavy, as plain data, so that it can run in a worker or beside a request. */
+/** SimState that may be heavy, as plain data, so that it can run in a worker or beside a request. */
 export type Job =
   | { kind: 'solve'; plan: PlanDoc; kitchen: Kitchen }
   | { kind: 'compareFills'; plan: PlanDoc; kitchen: Kitchen; fills: readonly number[] }

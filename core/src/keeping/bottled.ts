@@ -2,16 +2,16 @@ import type { Kitchen } from '../documents/kitchen.ts';
 import { volumeMl } from '../liquor/composition.ts';
 import { freshItem } from '../log/foldItem.ts';
 import { bottlesFor, fillMl } from '../plan/bottles.ts';
-import { BOTTLES } from '../program/making.ts';
+import { BOTTLES } from '../program/buildContext.ts';
 import type { Liquor, Program, Simulation } from '../program/types.ts';
 import { KEEPING } from '../tables/keeping.ts';
 import { placeKindRow } from '../tables/places.ts';
 import { MINUTE_MS } from '../units/time.ts';
-import { surroundingsOf } from './around.ts';
-import { type Keeping, keepingOf } from './class.ts';
-import { type BottleLife, lifeOf } from './clock.ts';
 import { endOfTomorrow } from './date.ts';
 import type { BottleFacts } from './integrate.ts';
+import { type Keeping, keepingOf } from './shelfLife.ts';
+import { type BottleLife, lifeOf } from './spoilage.ts';
+import { surroundingsOf } from './storageClimate.ts';
 
 /** What a filling gives to all of its bottles. */
 export interface Filling {

@@ -1,5 +1,5 @@
 import { type CheckKind, LOOK_EVERY_DAYS, SIGN_ROWS, type Sign } from '../tables/checks.ts';
-import type { Keeping } from './class.ts';
+import type { Keeping } from './shelfLife.ts';
 
 /** How a drink is looked at: live ones are expected to fizz, others never. */
 export const checkKindOf = (keeping: Pick<Keeping, 'keepClass' | 'live'>): CheckKind =>

@@ -1,6 +1,6 @@
 import { CLAIM_ROWS, type ClaimRow } from '../tables/claims.ts';
 import type { Tag } from '../tables/traits.ts';
-import type { Keeping } from './class.ts';
+import type { Keeping } from './shelfLife.ts';
 
 /** What of a drink brings in the sayings about it. */
 export interface Claimed {

@@ -1,6 +1,6 @@
 import { TZDate } from '@date-fns/tz';
-import type { BottleLife } from './clock.ts';
 import type { LeftoverLife } from './leftovers.ts';
+import type { BottleLife } from './spoilage.ts';
 
 /** When tomorrow ends in a zone: a deadline before it leaves today as the last whole day. */
 export function endOfTomorrow(nowMs: number, zone: string): number {

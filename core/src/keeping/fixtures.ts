@@ -4,10 +4,10 @@ import { freshItem, type ItemLog } from '../log/foldItem.ts';
 import { NO_COOLING } from '../program/exposure.ts';
 import type { CoolingTally, Liquor, Origin } from '../program/types.ts';
 import { DAY_MS } from '../units/time.ts';
-import { type Surroundings, surroundingsOf } from './around.ts';
-import { type KeepingInput, keepingOf } from './class.ts';
 import type { BottleFacts } from './integrate.ts';
-import type { FridgeTrack } from './track.ts';
+import { type KeepingInput, keepingOf } from './shelfLife.ts';
+import { type Surroundings, surroundingsOf } from './storageClimate.ts';
+import type { TemperatureSeries } from './temperatureSeries.ts';
 
 /** A kitchen, a drink and a bottle for the tests of this floor. */
 export const FILLED_MS = 1_800_000_000_000;
@@ -64,7 +64,7 @@ export const stays = (...rows: readonly [place: string, hours: number][]): ItemL
   rows.map(([place, hours]) => ({ place, fromMs: FILLED_MS + hours * 3_600_000 }));
 
 export const around = (
-  change: { fridgeC?: number; roomC?: number; track?: FridgeTrack | null } = {},
+  change: { fridgeC?: number; roomC?: number; track?: TemperatureSeries | null } = {},
 ): Surroundings =>
   surroundingsOf(
     { fridgeC: change.fridgeC ?? 4, roomC: change.roomC ?? 22, places: USUAL_PLACES },

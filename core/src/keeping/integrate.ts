@@ -5,9 +5,9 @@ import { levelM } from '../physics/vesselShape.ts';
 import { HEAT_CAPACITY_J } from '../tables/constants.ts';
 import { KEEPING } from '../tables/keeping.ts';
 import { DAY_MS, MINUTE_MS } from '../units/time.ts';
-import { type Standing, type Surroundings, standingAt } from './around.ts';
-import type { Keeping } from './class.ts';
-import { CELL_MS, type FridgeTrack, trackAt } from './track.ts';
+import type { Keeping } from './shelfLife.ts';
+import { climateAt, type StorageClimate, type Surroundings } from './storageClimate.ts';
+import { CELL_MS, type TemperatureSeries, trackAt } from './temperatureSeries.ts';
 
 /** How fast life is spent at a temperature: 1 up to 5 °C, above that three times for each 10 °C over 4. */
 export const lifeRate = (tempC: number): number => (tempC <= 5 ? 1 : Math.exp(PER_C * (tempC - 4)));
@@ -154,7 +154,7 @@ class Follower {
   }
 
   /** A fridge into which much went in warm at once is no fridge until that is cold. */
-  private placeOf(standing: Standing, tempC: number): number {
+  private placeOf(standing: StorageClimate, tempC: number): number {
     const crowded =
       this.state.firstCooling &&
       standing.trackedBy !== null &&
@@ -163,7 +163,13 @@ class Follower {
     return crowded ? Math.max(tempC, KEEPING.hotBottles.fridgeC) : tempC;
   }
 
-  private slice(atMs: number, lengthMs: number, ownC: number, standing: Standing, settled: boolean): void {
+  private slice(
+    atMs: number,
+    lengthMs: number,
+    ownC: number,
+    standing: StorageClimate,
+    settled: boolean,
+  ): void {
     const { state } = this;
     const { spent } = state;
     const placeC = this.placeOf(standing, ownC);
@@ -220,7 +226,7 @@ class Follower {
   }
 
   /** Whole cells of a logged fridge, the same sums as `slice` makes of a bottle whose first cooling is over. */
-  private cells(track: FridgeTrack, from: number, count: number, warmerC: number): void {
+  private cells(track: TemperatureSeries, from: number, count: number, warmerC: number): void {
     const { state } = this;
     const { spent } = state;
     let { tempC, wasCold } = state;
@@ -255,7 +261,7 @@ class Follower {
   }
 
   /** Stands somewhere from one moment to another. */
-  stand(standing: Standing, fromMs: number, untilMs: number): void {
+  stand(standing: StorageClimate, fromMs: number, untilMs: number): void {
     const { state, around } = this;
     const track = standing.trackedBy === null ? null : around.track;
     let atMs = fromMs;
@@ -287,7 +293,7 @@ class Follower {
   }
 
   /** The clock stands; what is taken out again has three days at most. */
-  freeze(standing: Standing, fromMs: number, untilMs: number, openedMs: number): void {
+  freeze(standing: StorageClimate, fromMs: number, untilMs: number, openedMs: number): void {
     const { spent } = this.state;
     spent.frozenMs += untilMs - fromMs;
     if (untilMs > openedMs) spent.frozenOpenMs += untilMs - Math.max(fromMs, openedMs);
@@ -299,13 +305,13 @@ class Follower {
 }
 
 /** How warm it is to be where a bottle stands now, °C. */
-const expectedAt = (standing: Standing, around: Surroundings): number =>
+const expectedAt = (standing: StorageClimate, around: Surroundings): number =>
   standing.trackedBy !== null && around.track ? around.track.expectedC + standing.trackedBy : standing.tempC;
 
 export interface Followed {
   spent: Spent;
   /** Where it stands at the end. */
-  standing: Standing;
+  standing: StorageClimate;
   /**
    * What is to come where it stands now: its way down, as long as it is still on it, and then the rate of the place.
    * @param budgetMs it is looked no further than to the spending of this.
@@ -323,7 +329,7 @@ const SETTLES_MS = 3 * DAY_MS;
  * @param budgetMs its life, for what a thawed one has left.
  * @param visit told after every slice.
  */
-export function follow(
+export function integrate(
   bottle: BottleFacts,
   log: ItemLog,
   around: Surroundings,
@@ -336,7 +342,7 @@ export function follow(
   const openedMs = log.openedMs ?? Number.POSITIVE_INFINITY;
   const lastMs = Math.min(endMs, bottle.filledMs + FOLLOWED_MS);
   for (const [index, stay] of log.places.entries()) {
-    const standing = standingAt(around, stay.place);
+    const standing = climateAt(around, stay.place);
     const untilMs = Math.min(lastMs, log.places[index + 1]?.fromMs ?? lastMs);
     const atMs = Math.max(stay.fromMs, bottle.filledMs);
     if (atMs >= untilMs) continue;
@@ -346,14 +352,14 @@ export function follow(
     }
     follower.freeze(standing, atMs, untilMs, openedMs);
     const next = log.places[index + 1];
-    if (next && next.fromMs <= lastMs && !standingAt(around, next.place).frozen) {
+    if (next && next.fromMs <= lastMs && !climateAt(around, next.place).frozen) {
       const leftMs = Math.min(budgetMs, spent.thawCapMs) - spent.lifeMs;
       spent.thawCapMs = spent.lifeMs + Math.min(leftMs, KEEPING.thawedDays * DAY_MS);
     }
   }
   // Followed no further, what is left of its time ran at least at rate 1.
   if (lastMs < endMs) spent.lifeMs += endMs - lastMs;
-  const standing = standingAt(around, log.places.at(-1)!.place);
+  const standing = climateAt(around, log.places.at(-1)!.place);
   const expectedC = expectedAt(standing, around);
   return {
     spent,
@@ -393,7 +399,7 @@ export function spentAt(
   // Before it was filled its time ran at rate 1.
   if (before.lifeMs >= budgetMs) return bottle.filledMs - (before.lifeMs - budgetMs);
   let spentMs: number | null = null;
-  follow(bottle, log, around, budgetMs, endMs, (atMs, { lifeMs, thawCapMs }) => {
+  integrate(bottle, log, around, budgetMs, endMs, (atMs, { lifeMs, thawCapMs }) => {
     const budget = Math.min(budgetMs, thawCapMs);
     if (spentMs === null && lifeMs >= budget && lifeMs > before.lifeMs)
       spentMs =

@@ -2,10 +2,10 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Liquor } from '../program/types.ts';
 import { DAY_MS } from '../units/time.ts';
-import type { keepingOf } from './class.ts';
-import { lifeOf } from './clock.ts';
 import { around, bottle, cooled, FILLED_MS, itemLog, keep, mild, origin } from './fixtures.ts';
 import { lifeRate } from './integrate.ts';
+import type { keepingOf } from './shelfLife.ts';
+import { lifeOf } from './spoilage.ts';
 
 const codes = (k: ReturnType<typeof keepingOf>) => k.reasons.map((r) => r.code);
 

@@ -3,10 +3,10 @@ import { describe, expect, it } from 'vitest';
 import { USUAL_PLACES } from '../documents/kitchen.ts';
 import type { LogEvent } from '../log/events/table.ts';
 import { FIRST_PLACE, foldItem, freshItem, isGone, itemAfter } from '../log/foldItem.ts';
-import { lifeOf } from './clock.ts';
 import { around, bottle, FILLED_MS, itemLog } from './fixtures.ts';
 import { type Footprint, hasSpace, makeSpace, type Standee, spaceIn } from './space.ts';
-import { CELL_MS, recordOf, trackAt, trackOf, warmSpells } from './track.ts';
+import { lifeOf } from './spoilage.ts';
+import { CELL_MS, recordOf, temperatureSeriesOf, trackAt, warmSpells } from './temperatureSeries.ts';
 import { rateOfUse } from './use.ts';
 
 const HOUR = 3_600_000;
@@ -71,7 +71,7 @@ describe('laws of a track', () => {
     fc.assert(
       fc.property(readings, (rows) => {
         const nowMs = FILLED_MS + 6 * HOUR;
-        const track = trackOf(recordOf(rows), 4, nowMs);
+        const track = temperatureSeriesOf(recordOf(rows), 4, nowMs);
         const values = rows.flatMap((r) => (r.value === null ? [] : [r.value]));
         if (values.length === 0) {
           expect(track).toBeNull();
@@ -91,8 +91,8 @@ describe('laws of a track', () => {
     fc.assert(
       fc.property(readings, fc.double({ min: 0, max: 6, noNaN: true }), (rows, more) => {
         const nowMs = FILLED_MS + 6 * HOUR;
-        const cold = trackOf(recordOf(rows), 4, nowMs);
-        const warm = trackOf(
+        const cold = temperatureSeriesOf(recordOf(rows), 4, nowMs);
+        const warm = temperatureSeriesOf(
           recordOf(rows.map((r) => ({ ...r, value: r.value === null ? null : r.value + more }))),
           4,
           nowMs,
@@ -109,7 +109,7 @@ describe('laws of a track', () => {
   it('spells come in order, apart from one another, and only where it was warm', () => {
     fc.assert(
       fc.property(readings, (rows) => {
-        const track = trackOf(recordOf(rows), 4, FILLED_MS + 8 * HOUR);
+        const track = temperatureSeriesOf(recordOf(rows), 4, FILLED_MS + 8 * HOUR);
         if (!track) return;
         const spells = warmSpells(track);
         for (const [i, s] of spells.entries()) {

@@ -1,7 +1,7 @@
 import { massG, volumeMl } from '../liquor/composition.ts';
 import type { ItemLog } from '../log/foldItem.ts';
+import { SPENT } from '../program/buildContext.ts';
 import { type Guidance, guidanceAt } from '../program/guidance.ts';
-import { SPENT } from '../program/making.ts';
 import { remainingMassG } from '../program/state.ts';
 import { itemsIn, traitsOf } from '../program/tags.ts';
 import type { Program, TraceEntry, Vessel } from '../program/types.ts';
@@ -15,8 +15,8 @@ import {
 import type { Trait } from '../tables/traits.ts';
 import type { IngredientRow, Tables } from '../tables/types.ts';
 import { DAY_MS } from '../units/time.ts';
-import { type Surroundings, standingAt } from './around.ts';
 import { meaningOf } from './check.ts';
+import { climateAt, type Surroundings } from './storageClimate.ts';
 
 export const leftoverRow = (kind: LeftoverKind): LeftoverRow => LEFTOVER_ROWS.find((r) => r.kind === kind)!;
 
@@ -168,7 +168,7 @@ export function leftoverLife(
   let outMs = 0;
   const endMs = Math.max(nowMs, facts.madeMs, log.places.at(-1)!.fromMs);
   for (const [i, stay] of log.places.entries()) {
-    const standing = standingAt(around, stay.place);
+    const standing = climateAt(around, stay.place);
     const lengthMs = Math.max(
       0,
       Math.min(endMs, log.places[i + 1]?.fromMs ?? endMs) - Math.max(stay.fromMs, facts.madeMs),
@@ -179,7 +179,7 @@ export function leftoverLife(
       if (standing.trackedBy === null) outMs += lengthMs;
     }
   }
-  const frozen = standingAt(around, log.places.at(-1)!.place).frozen;
+  const frozen = climateAt(around, log.places.at(-1)!.place).frozen;
   const deadlineMs = endMs + (1 - share) * (frozen ? freezerMs : fridgeMs);
   const leftG = Math.max(0, facts.massG - log.used.reduce((sum, u) => sum + u.massG, 0));
   const bad = meaningOf('leftover', log.looks.at(-1)?.signs ?? []).verdict === 'throwOut';

@@ -2,9 +2,9 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { ItemLog } from '../log/foldItem.ts';
 import { DAY_MS } from '../units/time.ts';
-import { lifeCurve, lifeOf, spellCostMin } from './clock.ts';
 import { around, bottle, FILLED_MS, itemLog, keep, mild, origin, raw, stays } from './fixtures.ts';
-import { recordOf, trackAt, trackOf, warmSpells } from './track.ts';
+import { lifeCurve, lifeOf, spellCostMin } from './spoilage.ts';
+import { recordOf, temperatureSeriesOf, trackAt, warmSpells } from './temperatureSeries.ts';
 
 const HOUR = 3_600_000;
 const at = (hours: number) => FILLED_MS + hours * HOUR;
@@ -17,7 +17,8 @@ const readings = (hours: number, tempC: (h: number) => number | null, everyMin =
     atMs: at((i * everyMin) / 60),
     value: tempC((i * everyMin) / 60),
   }));
-const track = (rows: ReturnType<typeof readings>, nowH: number) => trackOf(recordOf(rows), 4, at(nowH));
+const track = (rows: ReturnType<typeof readings>, nowH: number) =>
+  temperatureSeriesOf(recordOf(rows), 4, at(nowH));
 
 describe('a fridge that is read', () => {
   it('cold all day it changes nothing', () => {
@@ -74,7 +75,7 @@ describe('a fridge that is read', () => {
     )!;
     expect(trackAt(silent, at(19))).toBe(8);
     expect(trackAt(silent, at(-30))).toBe(4);
-    expect(trackOf(null, 4, at(3))).toBeNull();
+    expect(temperatureSeriesOf(null, 4, at(3))).toBeNull();
     expect(recordOf([{ atMs: at(0), value: null }])).toBeNull();
   });
   it('splitting a log changes nothing', () => {

@@ -2,7 +2,7 @@ import type { Kitchen } from '../documents/kitchen.ts';
 import { isColdPlace, STAGE_MIN } from '../program/exposure.ts';
 import type { Step, TraceEntry } from '../program/types.ts';
 import { KEEPING } from '../tables/keeping.ts';
-import { acidEvidence } from './class.ts';
+import { acidEvidence } from './shelfLife.ts';
 
 /** A moment of a step from which on what stands there is not to be kept. */
 export interface WarmLimit {

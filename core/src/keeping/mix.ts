@@ -2,7 +2,7 @@ import { EMPTY, ofLiquid, ofSweetener, plus } from '../liquor/composition.ts';
 import { NO_COOLING } from '../program/exposure.ts';
 import type { Liquor } from '../program/types.ts';
 import type { LiquidRow, Tables } from '../tables/types.ts';
-import { type Keeping, keepingOf } from './class.ts';
+import { type Keeping, keepingOf } from './shelfLife.ts';
 
 /** A cold mixture's temperature when it is put by, °C. */
 const FRIDGE_C = 4;

@@ -4,9 +4,9 @@ import type { ItemLog } from '../log/foldItem.ts';
 import { KEEPING } from '../tables/keeping.ts';
 import { DAY_MS } from '../units/time.ts';
 import { checkKindOf, nextLookMs } from './check.ts';
-import type { BottleLife } from './clock.ts';
 import { lastWholeDay } from './date.ts';
 import type { BottleFacts } from './integrate.ts';
+import type { BottleLife } from './spoilage.ts';
 
 /** Something that wants doing on the cold shelf. */
 export interface Reminder {

@@ -11,7 +11,6 @@ import { TABLES } from '../testKitchen.ts';
 import { DAY_MS } from '../units/time.ts';
 import { meaningOf, signsFor } from './check.ts';
 import { claimsOf } from './claims.ts';
-import { lifeOf } from './clock.ts';
 import { containerCautions, containerUses } from './containers.ts';
 import { around, bottle, FILLED_MS, itemLog, keep, origin, raw, stays } from './fixtures.ts';
 import {
@@ -34,6 +33,7 @@ import {
   remindersOf,
 } from './reminders.ts';
 import { hasSpace, makeSpace, spaceIn } from './space.ts';
+import { lifeOf } from './spoilage.ts';
 import { rateOfUse } from './use.ts';
 
 const HOUR = 3_600_000;

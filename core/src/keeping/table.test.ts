@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { type KeepingInput, keepingOf } from './class.ts';
 import { cooled, keep, liquor, mild, origin, raw } from './fixtures.ts';
-import { wouldKeepLonger } from './longer.ts';
+import { wouldKeepLonger } from './lifeExtensions.ts';
+import { type KeepingInput, keepingOf } from './shelfLife.ts';
 
 /**
  * Every row, limit, cap and cut of the table put together in every way, against the rule read plainly: the least part

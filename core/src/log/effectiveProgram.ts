@@ -1,7 +1,7 @@
 import type * as v from 'valibot';
 import { WATER_20_G_PER_ML } from '../liquor/composition.ts';
+import { BOWL, minutes } from '../program/buildContext.ts';
 import { lotBottles, lotVessel } from '../program/lots.ts';
-import { BOWL, minutes } from '../program/making.ts';
 import type {
   EffectiveProgram,
   PlannedProgram,

@@ -1,7 +1,7 @@
 import type { BottleSize } from '../documents/kitchen.ts';
 import { volumeMl } from '../liquor/composition.ts';
+import { BOTTLES } from '../program/buildContext.ts';
 import { lotBottles } from '../program/lots.ts';
-import { BOTTLES } from '../program/making.ts';
 import type { Simulation } from '../program/types.ts';
 import { HEADSPACE } from '../tables/containers.ts';
 

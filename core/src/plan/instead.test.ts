@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { Instead, PlannedWay } from '../documents/recipe.ts';
 import { massG, volumeMl } from '../liquor/composition.ts';
 import { BOOK } from '../program/book.ts';
-import { BOTTLES } from '../program/making.ts';
+import { BOTTLES } from '../program/buildContext.ts';
 import { choicesUnder, defaultChoices, withInstead, withWay } from '../program/recipe.ts';
 import { simulateBatch } from '../program/simulate.ts';
 import { BURNERS, KITCHEN, POTS, TABLES } from '../testKitchen.ts';

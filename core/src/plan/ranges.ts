@@ -1,9 +1,9 @@
 import { randomLcg, randomNormal } from 'd3-random';
 import type { Kitchen } from '../documents/kitchen.ts';
 import { markerGPerL, volumeMl } from '../liquor/composition.ts';
-import { BOTTLES } from '../program/making.ts';
+import { BOTTLES } from '../program/buildContext.ts';
 import { simulateBatch } from '../program/simulate.ts';
-import type { Factors, Program } from '../program/types.ts';
+import type { ModelFactors, Program } from '../program/types.ts';
 import { SPREAD_ROWS, type SpreadId, type SpreadRow } from '../tables/spreads.ts';
 import type { Confidence, IngredientRow, MarkerId, Tables } from '../tables/types.ts';
 
@@ -129,7 +129,7 @@ export function drawRuns(
       if (options.cancelled?.()) return null;
     }
     const draw = new Draw(randomNormal.source(randomLcg(seedOfRun(options.seed, from + run)))(0, 1), sigmas);
-    const factors: Factors = {
+    const factors: ModelFactors = {
       boilOff: draw.of('boilOff'),
       power: draw.of('power'),
       heatLoss: draw.of('heatLoss'),

@@ -8,10 +8,10 @@ import { choicesUnder, defaultChoices } from '../program/recipe.ts';
 import { simulateBatch } from '../program/simulate.ts';
 import { KITCHEN, TABLES } from '../testKitchen.ts';
 import { unwrap } from '../units/result.ts';
+import { findAlternatives } from './alternatives.ts';
 import { solvePlanDoc } from './planDoc.ts';
 import { type AwayWindow, awayWindows, earliestReady, latestStart, scheduleFrom } from './schedule.ts';
 import { startBy } from './startBy.ts';
-import { waysOut } from './waysOut.ts';
 
 const H = 3_600_000;
 const planOf = (methodId: MethodId, drinkId = 'deep-calyx-ginger'): PlanDoc => {
@@ -145,7 +145,7 @@ describe('where it cannot be ready in time', () => {
   const now = Date.UTC(2026, 10, 28, 9);
   it('three ways out, each with its price', () => {
     const plan = planOf('shortBoilLongSteep');
-    const ways = waysOut(plan, now + 6 * H, now, [], BOOK, KITCHEN, TABLES);
+    const ways = findAlternatives(plan, now + 6 * H, now, [], BOOK, KITCHEN, TABLES);
     expect(ways.map((w) => w.kind)).toEqual(['fasterMethod', 'splitPots', 'laterServing']);
     const [faster, split, later] = ways;
     expect(faster!.meets).toBe(true);
@@ -179,10 +179,10 @@ describe('where it cannot be ready in time', () => {
   });
   it('a second pot that is not there is said to be wanting', () => {
     const one = { ...KITCHEN, pots: KITCHEN.pots.filter((p) => p.id === 'blue') };
-    const ways = waysOut(planOf('straightBoil'), now + 2 * H, now, [], BOOK, one, TABLES);
+    const ways = findAlternatives(planOf('straightBoil'), now + 2 * H, now, [], BOOK, one, TABLES);
     expect(ways.find((w) => w.kind === 'splitPots')!.wantsPot).toBe(true);
     expect(
-      waysOut(planOf('straightBoil'), now + 2 * H, now, [], BOOK, KITCHEN, TABLES).find(
+      findAlternatives(planOf('straightBoil'), now + 2 * H, now, [], BOOK, KITCHEN, TABLES).find(
         (w) => w.kind === 'splitPots',
       )!.wantsPot,
     ).toBe(false);

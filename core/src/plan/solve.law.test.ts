@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { volumeMl } from '../liquor/composition.ts';
 import { BOOK } from '../program/book.ts';
-import { BOTTLES, POT, TUB } from '../program/making.ts';
+import { BOTTLES, POT, TUB } from '../program/buildContext.ts';
 import { defaultChoices } from '../program/recipe.ts';
 import { simulateBatch } from '../program/simulate.ts';
 import { BURNERS, KITCHEN, POTS, TABLES } from '../testKitchen.ts';

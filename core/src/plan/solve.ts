@@ -1,8 +1,8 @@
 import type { Burner, Kitchen, Pot } from '../documents/kitchen.ts';
 import type { Choices, Recipe, RecipeLine } from '../documents/recipe.ts';
 import { volumeMl, WATER_20_G_PER_ML } from '../liquor/composition.ts';
+import { BOTTLES, POT, TUB } from '../program/buildContext.ts';
 import { potCapacityMl } from '../program/kitchen.ts';
-import { BOTTLES, POT, TUB } from '../program/making.ts';
 import { buildProgram } from '../program/methods.ts';
 import { withAcidFirst, withInstead, withWay } from '../program/recipe.ts';
 import { simulateBatch } from '../program/simulate.ts';

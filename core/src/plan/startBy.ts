@@ -2,7 +2,7 @@ import type { Program, Simulation, StepId, StepKind } from '../program/types.ts'
 import { MINUTE_MS } from '../units/time.ts';
 
 /** A moment when the cook is needed. */
-export interface Call {
+export interface AttendedInterval {
   stepId: StepId;
   kind: StepKind;
   startMs: number;
@@ -14,7 +14,7 @@ export interface Timetable {
   startMs: number;
   readyMs: number;
   /** Hands-on and watched stretches; steps that follow on directly are kept apart. */
-  calls: Call[];
+  calls: AttendedInterval[];
   handsOnMin: number;
   totalMin: number;
 }
@@ -38,7 +38,7 @@ export function timetableFrom(
   sim: Pick<Simulation, 'trace' | 'endMin'>,
   startMs: number,
 ): Timetable {
-  const calls: Call[] = [];
+  const calls: AttendedInterval[] = [];
   let handsOnMin = 0;
   for (const entry of sim.trace) {
     const step = program.steps.find((s) => s.id === entry.stepId);

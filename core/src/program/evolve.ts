@@ -14,10 +14,10 @@ import {
   drawableOf,
   ingredientOf,
   liquorOf,
+  type SimState,
   StepStop,
   setVessel,
   solidOf,
-  type Work,
   widthM,
 } from './state.ts';
 import type { CurvePoint, Vessel } from './types.ts';
@@ -26,7 +26,7 @@ import { unsafeMinutes } from './unsafe.ts';
 /** Liquor in trays is 4 cm deep. */
 const TRAY_DEPTH_M = 0.04;
 
-export function ambientC(work: Work, place: Place): number {
+export function ambientC(work: SimState, place: Place): number {
   switch (place) {
     case 'fridge':
       return work.kitchen.fridgeC;
@@ -40,7 +40,7 @@ export function ambientC(work: Work, place: Place): number {
 }
 
 /** What a vessel lives through in a stretch of time, gathered for the trace. */
-export interface Lived {
+export interface Recorder {
   warmMin: number;
   /** Null when only the outcome is wanted. */
   curve: CurvePoint[] | null;
@@ -48,7 +48,7 @@ export interface Lived {
   strength: boolean;
 }
 
-export const noLife = (keepCurve: boolean, strength = false): Lived => ({
+export const noRecorder = (keepCurve: boolean, strength = false): Recorder => ({
   warmMin: 0,
   curve: keepCurve ? [] : null,
   strength,
@@ -63,7 +63,7 @@ export interface Surroundings {
 
 /** The temperature path of a vessel as it stands. */
 export function pathOf(
-  work: Work,
+  work: SimState,
   vessel: Vessel,
   around: Surroundings,
   until: { targetC: number } | { minutes: number },
@@ -126,13 +126,13 @@ const finer = (stretches: readonly Stretch[]): Stretch[] =>
 const READ_CANCELLED_BY = 1e-4;
 
 /** Lets a vessel live along a temperature path: solids are drawn, red fades, water goes as steam, clocks run. */
-export function live(
-  work: Work,
+export function advanceVessel(
+  work: SimState,
   stepId: string,
   vessel: Vessel,
   planned: readonly Stretch[],
   place: Place,
-  lived: Lived | null,
+  lived: Recorder | null,
 ): Vessel {
   if (planned.length === 0) return vessel;
   const stretches = lived?.strength ? finer(planned) : planned;
@@ -251,7 +251,12 @@ export function live(
 }
 
 /** Everything but `busy` stands where it stands for a while: pots cool, red fades. */
-export function othersLive(work: Work, stepId: string, busy: ReadonlySet<string>, minutes: number): void {
+export function advanceOthers(
+  work: SimState,
+  stepId: string,
+  busy: ReadonlySet<string>,
+  minutes: number,
+): void {
   if (minutes <= 0) return;
   for (const vessel of work.vessels.values()) {
     if (busy.has(vessel.id)) continue;
@@ -262,13 +267,13 @@ export function othersLive(work: Work, stepId: string, busy: ReadonlySet<string>
     const stretches = wet
       ? pathOf(work, vessel, { place, lid, powerW: 0 }, { minutes }).stretches
       : [{ minutes, fromC: liquor.tempC, toC: ambientC(work, place), steamL: 0 }];
-    setVessel(work, live(work, stepId, vessel, stretches, vessel.place, null));
+    setVessel(work, advanceVessel(work, stepId, vessel, stretches, vessel.place, null));
   }
 }
 
 /** A boil of so many minutes: constant temperature, steam by the smaller of two bounds. */
 export function boilPath(
-  work: Work,
+  work: SimState,
   vessel: Vessel,
   boil: { level: BoilLevel; lid: Lid; powerW: number; boilC: number },
   minutes: number,

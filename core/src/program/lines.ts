@@ -18,10 +18,10 @@ import {
   mixLiquors,
   partOfSolid,
   remainingMassG,
+  type SimState,
   setVessel,
   solidOf,
   solidsInfo,
-  type Work,
 } from './state.ts';
 import type { CoolingTally, Origin, Solid, Step, Vessel, VesselId } from './types.ts';
 
@@ -60,17 +60,17 @@ export const freshSolid = (
 ): Solid => ({ lineId, ingredientId: row.id, massG, held: EMPTY, extracted: 0, wet: false, sinceMin });
 
 /** The share of a line that one step takes: an equal part for each fill of the pot. */
-export const shareOf = (work: Work, step: Step): number => (step.fill > 0 ? 1 / work.program.fills : 1);
+export const shareOf = (work: SimState, step: Step): number => (step.fill > 0 ? 1 / work.program.fills : 1);
 
 /** What was lifted out of a pot has that pot's history, and the hours in its bowl since. */
-function liftedCooling(work: Work, solid: Solid): CoolingTally {
+function liftedCooling(work: SimState, solid: Solid): CoolingTally {
   if (!solid.lifted) return NO_COOLING;
   const { atMin, cooling } = solid.lifted;
   return standing(cooling, work.nowMin - atMin, !estimateShowsAcid(acidFigures(solid.held), []));
 }
 
 /** A line's solids as they lie ready: washed ones in the bowl, else straight from the board. */
-export function takeSolids(work: Work, step: Step, lineId: string): TakenSolid {
+export function takeSolids(work: SimState, step: Step, lineId: string): TakenSolid {
   const line = lineOf(work, step.id, lineId);
   const row = ingredientOf(work, step.id, line.itemId);
   const wanted = line.massG * shareOf(work, step);
@@ -94,7 +94,7 @@ export function takeSolids(work: Work, step: Step, lineId: string): TakenSolid {
  * Lays a line's whole amount in a bowl, if it does not lie there yet.
  * @param opens it is cut or wetted by this: from now on its time counts.
  */
-export function layOut(work: Work, step: Step, lineId: string, bowlId: VesselId, opens: boolean): void {
+export function layOut(work: SimState, step: Step, lineId: string, bowlId: VesselId, opens: boolean): void {
   const line = lineOf(work, step.id, lineId);
   if (line.kind !== 'solid') return;
   const bowl = work.vessels.get(bowlId);
@@ -113,7 +113,7 @@ export function layOut(work: Work, step: Step, lineId: string, bowlId: VesselId,
 }
 
 /** Solids into a vessel: their own water and what clings to them join the liquor, and they cool it. */
-export function addSolids(work: Work, step: Step, vessel: Vessel, taken: readonly TakenSolid[]): void {
+export function addSolids(work: SimState, step: Step, vessel: Vessel, taken: readonly TakenSolid[]): void {
   const added = taken.filter((t) => t.solid.massG > 0);
   if (added.length === 0) return;
   const fresh = added.map((t) => t.solid);
@@ -168,7 +168,7 @@ export function addSolids(work: Work, step: Step, vessel: Vessel, taken: readonl
 }
 
 /** Rinse water that clings to washed calyx and leaf, from the kitchen's tap. */
-export const rinseWater = (work: Work, ml: number): Composition => ({
+export const rinseWater = (work: SimState, ml: number): Composition => ({
   ...water(ml * WATER_20_G_PER_ML),
   alkaliMeq: (work.kitchen.hardnessMeqPerL * ml) / 1000,
   acidG: (-0.064 * work.kitchen.hardnessMeqPerL * ml) / 1000,

@@ -1,13 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import type { Choices } from '../documents/recipe.ts';
-import { keepingOf } from '../keeping/class.ts';
+import { keepingOf } from '../keeping/shelfLife.ts';
 import { volumeMl } from '../liquor/composition.ts';
 import { solvePlan } from '../plan/solve.ts';
 import { BURNERS, KITCHEN, POTS, TABLES } from '../testKitchen.ts';
 import { unwrap } from '../units/result.ts';
 import { BOOK } from './book.ts';
+import { jarOf } from './buildContext.ts';
 import { ledgerOf } from './ledger.ts';
-import { jarOf } from './making.ts';
 import { defaultChoices } from './recipe.ts';
 import { simulateBatch } from './simulate.ts';
 import type { Program, Step } from './types.ts';

@@ -5,21 +5,21 @@ import { coverWaterMl } from '../physics/room.ts';
 import { areaM2 } from '../physics/vesselShape.ts';
 import { FIRM_SKINS, TENDER_SKINS } from '../tables/traits.ts';
 import type { Tables } from '../tables/types.ts';
-import { juiceToolOf, potCapacityMl, potMassG, potShape } from './kitchen.ts';
 import {
   BLENDER,
   BOTTLES,
   BOWL,
+  type BuildContext,
   type BuildInput,
   JUG,
   jarOf,
-  type Making,
   minutes,
   POT,
   SPENT,
   SPICE_POT,
   TUB,
-} from './making.ts';
+} from './buildContext.ts';
+import { juiceToolOf, potCapacityMl, potMassG, potShape } from './kitchen.ts';
 import { ownSteps } from './ownSteps.ts';
 import { COLD_METHODS } from './recipe.ts';
 import { simulateBatch } from './simulate.ts';
@@ -62,7 +62,7 @@ function laterShare(choices: Choices): { share: number; name: 'second' | 'rinse'
   return null;
 }
 
-function coldC(m: Making): number {
+function coldC(m: BuildContext): number {
   let acidG = 0;
   let alkaliMeq = m.kitchen.hardnessMeqPerL * m.litres;
   for (const line of m.lines) {
@@ -132,7 +132,7 @@ export function buildProgram(whole: BuildInput): PlannedProgram {
 }
 
 /** Lines as a method takes them, before any step is written. */
-function makingOf(input: BuildInput, second: ReadonlyMap<LineId, LineId>): Making {
+function makingOf(input: BuildInput, second: ReadonlyMap<LineId, LineId>): BuildContext {
   const { recipe, choices, pot, fills } = input;
   const cookFruit =
     choices.fruit === 'cooked' && !COLD_METHODS.has(choices.methodId) && choices.methodId !== 'pourOver';
@@ -202,7 +202,7 @@ const shellOf = ({ recipe, choices, pot, burner, fills }: BuildInput) => ({
   fills,
 });
 
-function vesselsOf(m: Making, taken: ReadonlyMap<string, ShelfPart>): VesselSpec[] {
+function vesselsOf(m: BuildContext, taken: ReadonlyMap<string, ShelfPart>): VesselSpec[] {
   const { pot, kitchen, recipe, choices } = m;
   // The smallest other pot of the kitchen serves for spices and syrups; without one, a small pan as every kitchen has.
   const small = kitchen.pots
@@ -247,7 +247,7 @@ function washOf(line: RecipeLine, tables: Tables): RecipeLine['wash'] {
 }
 
 /** Picked over first; whole things are washed before any knife touches them. */
-function wash({ b, recipe, choices, litres, hands, tables }: Making): void {
+function wash({ b, recipe, choices, litres, hands, tables }: BuildContext): void {
   const washed = (how: RecipeLine['wash']) =>
     recipe.lines.filter((l) => washOf(l, tables) === how).map((l) => l.id);
   const at = { from: [BOWL], to: [BOWL], attention: hands };
@@ -277,7 +277,7 @@ function wash({ b, recipe, choices, litres, hands, tables }: Making): void {
   }
 }
 
-function cut({ b, recipe, litres, hands }: Making): void {
+function cut({ b, recipe, litres, hands }: BuildContext): void {
   const prepared = recipe.lines.filter((l) => l.prep && l.kind === 'solid');
   if (!prepared.length) return;
   const scale = Math.max(0.6, litres / recipe.basisL);
@@ -291,7 +291,7 @@ function cut({ b, recipe, litres, hands }: Making): void {
 }
 
 /** A part made aside, into a jar of its own. */
-function makePart(m: Making, part: RecipePart): void {
+function makePart(m: BuildContext, part: RecipePart): void {
   const { b, recipe, hands, litres, burner, kitchen } = m;
   const own = recipe.lines.filter((l) => l.stream === 'part' && l.partId === part.id);
   const lines = pourFirst(own);
@@ -367,7 +367,7 @@ function makePart(m: Making, part: RecipePart): void {
 }
 
 /** Citrus by hand where there is no juicer, anything else by the best tool there is: a step for each way. */
-function juiceInto(m: Making, lines: readonly RecipeLine[], to: string): void {
+function juiceInto(m: BuildContext, lines: readonly RecipeLine[], to: string): void {
   const tool = juiceToolOf(m.kitchen);
   const toolFor = (line: RecipeLine): JuiceTool => {
     const row = m.tables.ingredients.get(line.itemId);
@@ -389,11 +389,11 @@ function juiceInto(m: Making, lines: readonly RecipeLine[], to: string): void {
 }
 
 /** Fruit that is not cooked in: juiced, and kept cold until the rest is cool. */
-function juiceFruit(m: Making): void {
+function juiceFruit(m: BuildContext): void {
   if (m.rawFruit.length && !COLD_METHODS.has(m.choices.methodId)) juiceInto(m, m.rawFruit, JUG);
 }
 
-function heatUp(m: Making, fill: number, targetC: number | null = null): void {
+function heatUp(m: BuildContext, fill: number, targetC: number | null = null): void {
   // Up to the boil the lid may stay on: it saves a quarter of the gas and is set ajar when it boils.
   m.b.add('heat', {
     from: [POT],
@@ -407,7 +407,7 @@ function heatUp(m: Making, fill: number, targetC: number | null = null): void {
   });
 }
 
-function boilFor(m: Making, fill: number, length: number, level: 'gentle' | 'simmer' = 'gentle'): void {
+function boilFor(m: BuildContext, fill: number, length: number, level: 'gentle' | 'simmer' = 'gentle'): void {
   if (length <= 0) return;
   m.b.add('boil', {
     from: [POT],
@@ -423,7 +423,12 @@ function boilFor(m: Making, fill: number, length: number, level: 'gentle' | 'sim
 }
 
 /** A boil into which some lines come late: each stops it until the pot boils again. */
-function boilWithLate(m: Making, fill: number, length: number, level: 'gentle' | 'simmer' = 'gentle'): void {
+function boilWithLate(
+  m: BuildContext,
+  fill: number,
+  length: number,
+  level: 'gentle' | 'simmer' = 'gentle',
+): void {
   const late = m.late
     .map((l) => ({ id: l.id, left: Math.min(length, l.minutes ?? 5) }))
     .sort((x, y) => y.left - x.left);
@@ -445,7 +450,7 @@ function boilWithLate(m: Making, fill: number, length: number, level: 'gentle' |
 }
 
 /** Tender herbs go in when the flame is off, for a while of their own; before a long steep they come out again. */
-function herbsOffHeat(m: Making, fill: number, lift: boolean): void {
+function herbsOffHeat(m: BuildContext, fill: number, lift: boolean): void {
   if (!m.offHeat.length) return;
   const lines = m.offHeat.map((l) => l.id);
   const stand = Math.max(...m.offHeat.map((l) => l.minutes ?? 10));
@@ -472,7 +477,12 @@ function herbsOffHeat(m: Making, fill: number, lift: boolean): void {
     });
 }
 
-function fillPot(m: Making, fill: number, lines: readonly LineId[], from: readonly string[] = []): void {
+function fillPot(
+  m: BuildContext,
+  fill: number,
+  lines: readonly LineId[],
+  from: readonly string[] = [],
+): void {
   m.b.add('combine', {
     from: [BOWL, ...from],
     to: [POT],
@@ -483,10 +493,10 @@ function fillPot(m: Making, fill: number, lines: readonly LineId[], from: readon
   });
 }
 
-const jarsInto = (m: Making, where: RecipePart['joins']): string[] =>
+const jarsInto = (m: BuildContext, where: RecipePart['joins']): string[] =>
   (m.recipe.parts ?? []).filter((p) => p.joins === where).map((p) => jarOf(p.id));
 
-function soakCold(m: Making, fill: number): void {
+function soakCold(m: BuildContext, fill: number): void {
   const { choices } = m;
   m.b.add('soak', {
     from: [POT],
@@ -500,7 +510,7 @@ function soakCold(m: Making, fill: number): void {
   });
 }
 
-function steepLong(m: Making, fill: number): void {
+function steepLong(m: BuildContext, fill: number): void {
   const { choices } = m;
   if (choices.steepPlace === 'fridge') {
     m.b.add('cool', {
@@ -529,7 +539,7 @@ function steepLong(m: Making, fill: number): void {
   });
 }
 
-function strainOff(m: Making, fill: number, keepSolids = false): void {
+function strainOff(m: BuildContext, fill: number, keepSolids = false): void {
   const { cloth } = m.recipe;
   m.b.add('strain', {
     from: [POT],
@@ -545,10 +555,10 @@ function strainOff(m: Making, fill: number, keepSolids = false): void {
 }
 
 /** Filled hot into warmed glass, where all of it comes out of one pot. */
-const fillsHot = (m: Making): boolean => m.choices.coolBy === 'bottles' && m.fills === 1;
+const fillsHot = (m: BuildContext): boolean => m.choices.coolBy === 'bottles' && m.fills === 1;
 
 /** What is strained hot cools before raw juice and bottles. */
-function coolTub(m: Making, fill: number): void {
+function coolTub(m: BuildContext, fill: number): void {
   const { choices, kitchen } = m;
   if (fillsHot(m)) return;
   // Several fills poured together would not stay hot: each is cooled in ice.
@@ -569,7 +579,7 @@ function coolTub(m: Making, fill: number): void {
 }
 
 /** What is cold waits in the fridge while the next fill takes its hours. */
-function putInFridge(m: Making, fill: number): void {
+function putInFridge(m: BuildContext, fill: number): void {
   m.b.add('cool', {
     from: [TUB],
     to: [TUB],
@@ -583,7 +593,7 @@ function putInFridge(m: Making, fill: number): void {
 }
 
 /** The drawing itself, in as many fills as there are. */
-function draw(m: Making): void {
+function draw(m: BuildContext): void {
   const { choices } = m;
   switch (choices.methodId) {
     case 'rawBlend':
@@ -597,7 +607,7 @@ function draw(m: Making): void {
   }
 }
 
-function drawFill(m: Making, fill: number): void {
+function drawFill(m: BuildContext, fill: number): void {
   const { choices } = m;
   const all = [...m.waterLines.first, ...m.potLines];
   const jars = jarsInto(m, 'pot');
@@ -683,7 +693,7 @@ function drawFill(m: Making, fill: number): void {
 }
 
 /** Blended with most of the water, strained; the cloth rinsed with the rest. */
-function blendRaw(m: Making): void {
+function blendRaw(m: BuildContext): void {
   const { b, hands, litres, recipe } = m;
   const solids = [...m.potLines, ...m.late.map((l) => l.id), ...m.offHeat.map((l) => l.id)];
   const strain = (keepSolids: boolean) =>
@@ -717,7 +727,7 @@ function blendRaw(m: Making): void {
 }
 
 /** Juice, sweetener and vinegar in equal parts, with what draws in them, shaken for some days. */
-function steepInVinegar(m: Making): void {
+function steepInVinegar(m: BuildContext): void {
   const { b, hands, recipe, choices } = m;
   juiceInto(m, m.rawFruit, TUB);
   const after = recipe.lines.filter((l) => l.stream === 'after').map((l) => l.id);
@@ -756,7 +766,7 @@ function steepInVinegar(m: Making): void {
 }
 
 /** Cold: raw juice and made parts go in, then the sweetener by taste, then the bottles. */
-function finish(m: Making): void {
+function finish(m: BuildContext): void {
   const { b, recipe, choices, hands, litres } = m;
   const cordial = choices.methodId === 'cordial';
   const jugIsLast = cordial && m.b.steps.at(-1)?.to[0] === JUG;

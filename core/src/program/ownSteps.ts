@@ -1,6 +1,6 @@
 import type { RecipeStep } from '../documents/recipe.ts';
+import { BLENDER, BOTTLES, BOWL, type BuildContext, JUG, minutes, POT, TUB } from './buildContext.ts';
 import { juiceToolOf } from './kitchen.ts';
-import { BLENDER, BOTTLES, BOWL, JUG, type Making, minutes, POT, TUB } from './making.ts';
 import type { Attention, LineId } from './types.ts';
 
 /** Steps that only wait: the cook may go. */
@@ -20,7 +20,7 @@ const COLD_C = 5;
  * then to the tub; blended or juiced things wait where they can be poured from. The part between the first filling
  * of the pot and its straining is done once for each fill.
  */
-export function ownSteps(m: Making): void {
+export function ownSteps(m: BuildContext): void {
   const { recipe, b, choices } = m;
   const steps = recipe.steps ?? [];
   const fillsFrom = steps.findIndex((s) => s.kind === 'combine' || s.kind === 'soak');
@@ -57,10 +57,10 @@ export function ownSteps(m: Making): void {
   }
 }
 
-const isSolid = (m: Making, lineId: LineId): boolean =>
+const isSolid = (m: BuildContext, lineId: LineId): boolean =>
   m.recipe.lines.find((l) => l.id === lineId)?.kind === 'solid';
 
-function ownStep(m: Making, step: RecipeStep, lines: LineId[], fill: number, at: Where): Where {
+function ownStep(m: BuildContext, step: RecipeStep, lines: LineId[], fill: number, at: Where): Where {
   const { b, choices, kitchen } = m;
   const liquid: string = at === 'none' ? POT : at;
   const base = {
@@ -161,4 +161,4 @@ function ownStep(m: Making, step: RecipeStep, lines: LineId[], fill: number, at:
 }
 
 /** Something blended apart is waiting to be poured in. */
-const usesBlender = (m: Making): boolean => m.b.steps.at(-1)?.kind === 'blend';
+const usesBlender = (m: BuildContext): boolean => m.b.steps.at(-1)?.kind === 'blend';

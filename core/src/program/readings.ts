@@ -22,11 +22,11 @@ import {
   ingredientOf,
   liquorOf,
   mixLiquors,
+  type SimState,
   StepStop,
   setVessel,
   solidsInfo,
   vesselOf,
-  type Work,
   withComposition,
 } from './state.ts';
 import type { Adjustment, Liquor, Step, Vessel } from './types.ts';
@@ -40,7 +40,7 @@ type Blame = 'steam' | 'held' | 'spill';
 const blameFor = (step: Step, vessel: Vessel): Blame =>
   step.kind === 'strain' || step.kind === 'juice' ? 'held' : vessel.solids.length > 0 ? 'steam' : 'spill';
 
-function booked(work: Work, step: Step, vessel: Vessel, next: Composition): void {
+function booked(work: SimState, step: Step, vessel: Vessel, next: Composition): void {
   const before = vessel.liquor;
   addFlow(work, () => ({
     stepId: step.id,
@@ -54,7 +54,7 @@ function booked(work: Work, step: Step, vessel: Vessel, next: Composition): void
 }
 
 /** Held liquor that turned out to be more or less than predicted stays with the solids, for a second water. */
-function shiftHeld(work: Work, step: Step, lost: Composition): void {
+function shiftHeld(work: SimState, step: Step, lost: Composition): void {
   const keeper = step.from[0] === undefined ? undefined : work.vessels.get(step.from[0]);
   if (!keeper || keeper.solids.length === 0) return;
   const total = keeper.solids.reduce((sum, s) => sum + volumeMl(s.held), 0);
@@ -69,7 +69,7 @@ function shiftHeld(work: Work, step: Step, lost: Composition): void {
 const BELIEVABLE = { factor: 1.5, moreL: 1 };
 
 /** Stops at more than a vessel can hold, or, where its size is not known, at more than can have been made. */
-function refuseTooMuch(work: Work, step: Step, vessel: Vessel, valueL: number): void {
+function refuseTooMuch(work: SimState, step: Step, vessel: Vessel, valueL: number): void {
   const shape = work.specs.get(vessel.id)?.shape;
   const at = { stepId: step.id, vesselId: vessel.id, valueL };
   if (shape) {
@@ -82,7 +82,7 @@ function refuseTooMuch(work: Work, step: Step, vessel: Vessel, valueL: number): 
     throw new StepStop({ kind: 'moreThanMade', ...at, expectedL });
 }
 
-function replaceVolume(work: Work, step: Step, vessel: Vessel, targetMl: number): void {
+function replaceVolume(work: SimState, step: Step, vessel: Vessel, targetMl: number): void {
   const liquor = vessel.liquor;
   const hasMl = volumeMl(liquor);
   const bad = () =>
@@ -101,7 +101,7 @@ function replaceVolume(work: Work, step: Step, vessel: Vessel, targetMl: number)
   if (blame === 'held') shiftHeld(work, step, minus(liquor, next));
 }
 
-function measured(work: Work, step: Step, adjustment: Extract<Adjustment, { kind: 'measured' }>): void {
+function measured(work: SimState, step: Step, adjustment: Extract<Adjustment, { kind: 'measured' }>): void {
   const vessel = vesselOf(work, step.id, adjustment.vesselId);
   const { reading } = adjustment;
   const spec = work.specs.get(vessel.id);
@@ -176,7 +176,7 @@ function measured(work: Work, step: Step, adjustment: Extract<Adjustment, { kind
  * earliest it can have been: since this step began. A reading heats nothing: what it says above the model counts as
  * heating only while there is a flame under it.
  */
-function atTemperature(work: Work, step: Step, liquor: Liquor, tempC: number): Liquor {
+function atTemperature(work: SimState, step: Step, liquor: Liquor, tempC: number): Liquor {
   const flame = step.kind === 'heat' || step.kind === 'boil';
   const { origins, cooling } = liquor;
   if (tempC < liquor.tempC) {
@@ -213,7 +213,7 @@ const withReading = (vessel: Vessel, read: Liquor['read']): Vessel => ({
 });
 
 /** A splash of water, a spoon of sugar, an extra spice: booked where it happened. */
-function added(work: Work, step: Step, a: Extract<Adjustment, { kind: 'added' }>): void {
+function added(work: SimState, step: Step, a: Extract<Adjustment, { kind: 'added' }>): void {
   const vessel = vesselOf(work, step.id, a.vesselId);
   if (!(a.massG >= 0))
     throw new StepStop({ kind: 'badAmount', stepId: step.id, lineId: a.lineId, massG: a.massG });
@@ -229,7 +229,7 @@ function added(work: Work, step: Step, a: Extract<Adjustment, { kind: 'added' }>
 
 /** Adds a liquid or a sweetener to a vessel, at the room's temperature (a tap's own for water). */
 export function pourIn(
-  work: Work,
+  work: SimState,
   step: Step,
   vessel: Vessel,
   kind: 'liquid' | 'sweetener',
@@ -275,7 +275,7 @@ export function pourIn(
 }
 
 /** Spilt, tasted, poured away: keeps the concentration. */
-function removed(work: Work, step: Step, a: Extract<Adjustment, { kind: 'removed' }>): void {
+function removed(work: SimState, step: Step, a: Extract<Adjustment, { kind: 'removed' }>): void {
   const vessel = vesselOf(work, step.id, a.vesselId);
   const hasMl = volumeMl(vessel.liquor);
   const share = hasMl > 0 ? (a.volumeL * 1000) / hasMl : 2;
@@ -294,7 +294,7 @@ function removed(work: Work, step: Step, a: Extract<Adjustment, { kind: 'removed
   setVessel(work, { ...vessel, liquor: withComposition(vessel.liquor, minus(vessel.liquor, gone)) });
 }
 
-export function adjust(work: Work, step: Step, adjustment: Exclude<Adjustment, { kind: 'flame' }>): void {
+export function adjust(work: SimState, step: Step, adjustment: Exclude<Adjustment, { kind: 'flame' }>): void {
   switch (adjustment.kind) {
     case 'measured':
       measured(work, step, adjustment);

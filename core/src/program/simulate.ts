@@ -12,8 +12,8 @@ import { phOf } from '../liquor/ph.ts';
 import { expansion } from '../liquor/water.ts';
 import { levelM } from '../physics/vesselShape.ts';
 import type { Tables } from '../tables/types.ts';
-import { noLife } from './evolve.ts';
-import { noteRoom, StepStop, solidsInfo, startWork, type Work } from './state.ts';
+import { noRecorder } from './evolve.ts';
+import { noteRoom, type SimState, StepStop, solidsInfo, startWork } from './state.ts';
 import {
   bottleStep,
   combineStep,
@@ -25,10 +25,10 @@ import {
   splitStep,
   sweetenStep,
   washStep,
-} from './steps/byHand.ts';
-import { boilStep, chillStep, coolStep, freezeStep, heatStep, standStep } from './steps/byHeat.ts';
-import { passUntil, type StepRun, standBy } from './steps/clockwork.ts';
-import { blendStep, juiceStep, strainStep } from './steps/parting.ts';
+} from './steps/handSteps.ts';
+import { boilStep, chillStep, coolStep, freezeStep, heatStep, standStep } from './steps/heatSteps.ts';
+import { blendStep, juiceStep, strainStep } from './steps/separation.ts';
+import { passUntil, type StepRun, standBy } from './steps/stepTime.ts';
 import type {
   Program,
   Simulation,
@@ -41,7 +41,7 @@ import type {
 } from './types.ts';
 
 /** A kind missing here fails to compile. */
-function runStep(work: Work, step: Step, run: StepRun): void {
+function runStep(work: SimState, step: Step, run: StepRun): void {
   switch (step.kind) {
     case 'pick':
     case 'prep':
@@ -106,7 +106,7 @@ function runStep(work: Work, step: Step, run: StepRun): void {
 export const vesselOfStep = (step: Step): string => step.to[0] ?? step.from[0] ?? '';
 
 /** A vessel in figures, as the screens show it. */
-export function vesselNow(work: Pick<Work, 'specs' | 'tables'>, vessel: Vessel): VesselNow {
+export function vesselNow(work: Pick<SimState, 'specs' | 'tables'>, vessel: Vessel): VesselNow {
   const { liquor } = vessel;
   const ml = volumeMl(liquor);
   const solids = solidsInfo(work, vessel);
@@ -162,7 +162,7 @@ export function simulateBatch(
         actual,
         actualMin: actual?.endMin !== undefined ? Math.max(0, actual.endMin - startMin) : null,
         stopAfterMin: stop ? Math.max(0, stop.atMin - startMin) : null,
-        lived: noLife(full, options.strength),
+        lived: noRecorder(full, options.strength),
         flameOut: false,
         notes: [],
         dosedG: {},

@@ -9,9 +9,9 @@ import type { IngredientRow, MarkerId, Tables } from '../tables/types.ts';
 import { NO_COOLING, worseCooling } from './exposure.ts';
 import type {
   CoolingTally,
-  Factors,
   Flow,
   Liquor,
+  ModelFactors,
   Origin,
   Program,
   ProgramLine,
@@ -29,7 +29,7 @@ export class StepStop extends Error {
   }
 }
 
-export const NO_FACTORS: Factors = Object.freeze({ boilOff: 1, power: 1, heatLoss: 1, strainLoss: 1 });
+export const NO_FACTORS: ModelFactors = Object.freeze({ boilOff: 1, power: 1, heatLoss: 1, strainLoss: 1 });
 export const emptyLiquor = (tempC: number): Liquor => ({
   ...EMPTY,
   tempC,
@@ -39,11 +39,11 @@ export const emptyLiquor = (tempC: number): Liquor => ({
 });
 
 /** The interpreter's own working state; nobody outside sees it change. */
-export interface Work {
+export interface SimState {
   program: Program;
   kitchen: Kitchen;
   tables: Tables;
-  factors: Factors;
+  factors: ModelFactors;
   vessels: Map<VesselId, Vessel>;
   specs: Map<VesselId, VesselSpec>;
   lines: Map<string, ProgramLine>;
@@ -62,9 +62,9 @@ export function startWork(
   kitchen: Kitchen,
   tables: Tables,
   keepFlows: boolean,
-  factors: Factors = NO_FACTORS,
-): Work {
-  const work: Work = {
+  factors: ModelFactors = NO_FACTORS,
+): SimState {
+  const work: SimState = {
     program,
     kitchen,
     tables,
@@ -111,13 +111,13 @@ export function startWork(
   return work;
 }
 
-export function vesselOf(work: Work, stepId: string, vesselId: VesselId | undefined): Vessel {
+export function vesselOf(work: SimState, stepId: string, vesselId: VesselId | undefined): Vessel {
   const vessel = vesselId === undefined ? undefined : work.vessels.get(vesselId);
   if (!vessel) throw new StepStop({ kind: 'unknownVessel', stepId, vesselId: vesselId ?? '' });
   return vessel;
 }
 
-export function lineOf(work: Work, stepId: string, lineId: string): ProgramLine {
+export function lineOf(work: SimState, stepId: string, lineId: string): ProgramLine {
   const line = work.lines.get(lineId);
   if (!line) throw new StepStop({ kind: 'unknownLine', stepId, lineId });
   if (!Number.isFinite(line.massG) || line.massG < 0) {
@@ -126,7 +126,7 @@ export function lineOf(work: Work, stepId: string, lineId: string): ProgramLine 
   return line;
 }
 
-export function ingredientOf(work: Pick<Work, 'tables'>, stepId: string, itemId: string): IngredientRow {
+export function ingredientOf(work: Pick<SimState, 'tables'>, stepId: string, itemId: string): IngredientRow {
   const row = work.tables.ingredients.get(itemId);
   if (!row) throw new StepStop({ kind: 'unknownItem', stepId, itemId });
   return row;
@@ -160,7 +160,10 @@ export function drawableOf(row: IngredientRow, grams: number): Composition {
 export const remainingMassG = (solid: Solid, row: IngredientRow): number =>
   solid.massG * (1 - row.waterPct / 100 - ((row.solublePct + (row.fatPct ?? 0)) / 100) * solid.extracted);
 
-export function solidsInfo(work: Pick<Work, 'tables'>, vessel: Vessel): { volumeMl: number; massG: number } {
+export function solidsInfo(
+  work: Pick<SimState, 'tables'>,
+  vessel: Vessel,
+): { volumeMl: number; massG: number } {
   let ml = 0;
   let grams = 0;
   for (const solid of vessel.solids) {
@@ -172,15 +175,15 @@ export function solidsInfo(work: Pick<Work, 'tables'>, vessel: Vessel): { volume
 }
 
 /** A vessel's width: its own, or that of a bowl as high as wide. */
-export const widthM = (work: Pick<Work, 'specs'>, vessel: Vessel): number =>
+export const widthM = (work: Pick<SimState, 'specs'>, vessel: Vessel): number =>
   work.specs.get(vessel.id)?.shape?.diameterM ?? bowlDiameterM(volumeMl(vessel.liquor));
 
 /** How high the contents stand, m. */
-export function contentsLevelM(work: Pick<Work, 'specs' | 'tables'>, vessel: Vessel): number {
+export function contentsLevelM(work: Pick<SimState, 'specs' | 'tables'>, vessel: Vessel): number {
   return levelM(volumeMl(vessel.liquor) + solidsInfo(work, vessel).volumeMl, widthM(work, vessel));
 }
 
-export const capacityOfContents = (work: Work, vessel: Vessel): number =>
+export const capacityOfContents = (work: SimState, vessel: Vessel): number =>
   heatCapacityJPerK(
     massG(vessel.liquor),
     solidsInfo(work, vessel).massG,
@@ -202,7 +205,7 @@ export const fellBelow60 = (
     : origins;
 
 /** Two liquors in one: masses add, temperatures mix by heat, origins stand side by side, the worse cooling counts. */
-export function mixLiquors(work: Work, a: Liquor, aHeatG: number, b: Liquor, bHeatG: number): Liquor {
+export function mixLiquors(work: SimState, a: Liquor, aHeatG: number, b: Liquor, bHeatG: number): Liquor {
   const total = aHeatG + bHeatG;
   const tempC = total > 0 ? (a.tempC * aHeatG + b.tempC * bHeatG) / total : a.tempC;
   return liquorOf(
@@ -218,7 +221,7 @@ export function mixLiquors(work: Work, a: Liquor, aHeatG: number, b: Liquor, bHe
 }
 
 /** Books a flow; nothing is worked out for it when only the outcome is wanted. */
-export function addFlow(work: Work, make: () => Flow): void {
+export function addFlow(work: SimState, make: () => Flow): void {
   if (!work.flows) return;
   const flow = make();
   // Nothing flowed; a reading or fading may change figures that have neither room nor weight.
@@ -272,7 +275,7 @@ export const solidOf = (s: Solid, extracted: number, held: Composition, wet = s.
  * What stays of a liquor where it was poured off: nothing at all, or the solids that it clings to, which go on with the
  * history that they share with it.
  */
-export function drainedOf(work: Work, vessel: Vessel, solids: readonly Solid[], tempC: number): Liquor {
+export function drainedOf(work: SimState, vessel: Vessel, solids: readonly Solid[], tempC: number): Liquor {
   if (solids.length === 0) return emptyLiquor(tempC);
   const { origins, cooling, tempC: fromC } = vessel.liquor;
   return liquorOf(EMPTY, tempC, fellBelow60(origins, fromC, tempC, work.nowMin), cooling, null);
@@ -282,12 +285,12 @@ export function drainedOf(work: Work, vessel: Vessel, solids: readonly Solid[], 
 export const withComposition = (liquor: Liquor, c: Composition): Liquor =>
   liquorOf(c, liquor.tempC, liquor.origins, liquor.cooling, liquor.read);
 
-export function setVessel(work: Work, vessel: Vessel): void {
+export function setVessel(work: SimState, vessel: Vessel): void {
   work.vessels.set(vessel.id, vessel);
 }
 
 /** Takes note of how full a vessel with a shape stands; foam counts where it boils. */
-export function noteRoom(work: Work, vessel: Vessel, boils: boolean): Room | null {
+export function noteRoom(work: SimState, vessel: Vessel, boils: boolean): Room | null {
   const shape = work.specs.get(vessel.id)?.shape;
   if (!shape) return null;
   const fill = hotFillMl(volumeMl(vessel.liquor), vessel.liquor.tempC, solidsInfo(work, vessel).volumeMl);

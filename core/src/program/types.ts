@@ -451,7 +451,7 @@ export interface SimulationOptions {
   /** With `lean` no curves or per-step copies are kept, only the last states, flows and room. */
   detail?: 'full' | 'lean';
   /** The constants of the model as drawn for one run of a range; all 1 without. */
-  factors?: Factors;
+  factors?: ModelFactors;
   /** Keep the strength along the curves. */
   strength?: boolean;
   /** Stop in the middle: the state of things at a moment of a step. */
@@ -459,7 +459,7 @@ export interface SimulationOptions {
 }
 
 /** Multipliers on the constants of the model that are not rows of a table: this kitchen's own, or one draw of a range. */
-export interface Factors {
+export interface ModelFactors {
   boilOff: number;
   /** Burner power that reaches the pot. */
   power: number;

@@ -6,11 +6,13 @@ import {
   type ContainerMaterial,
   EMPTY_KITCHEN,
   type Kitchen,
+  kitchenSchema,
   type LogEvent,
   type Pins,
   type PlanDoc,
   type Rehearsal,
 } from '@big-ladle/core';
+import * as v from 'valibot';
 import type { Db } from './open.ts';
 
 interface BatchRow {
@@ -72,28 +74,12 @@ export const eventToRow = (event: LogEvent, receivedMs: number) => ({
 });
 
 /** What of a kitchen has a table of its own. */
-type Tabled = 'pots' | 'burners' | 'bottles' | 'measures' | 'cupWeights';
+const TABLED = ['pots', 'burners', 'bottles', 'measures', 'cupWeights'] as const satisfies (keyof Kitchen)[];
+type Tabled = (typeof TABLED)[number];
+type Setting = Exclude<keyof Kitchen, Tabled>;
 
-/** Settings of the kitchen that are single values; one that is forgotten here fails to compile. */
-const SETTINGS = Object.keys({
-  preferredMeasureId: true,
-  units: true,
-  fridgeC: true,
-  fridgeFreeL: true,
-  roomC: true,
-  tapC: true,
-  altitudeM: true,
-  hardnessMeqPerL: true,
-  zone: true,
-  servingMl: true,
-  tools: true,
-  away: true,
-  house: true,
-  labels: true,
-  places: true,
-  ownRules: true,
-  messageTo: true,
-} satisfies Record<Exclude<keyof Kitchen, Tabled>, true>) as Exclude<keyof Kitchen, Tabled>[];
+/** All else are single values, as the schema names them. */
+const SETTINGS = v.keyof(v.omit(kitchenSchema, TABLED)).options satisfies readonly Setting[];
 
 interface VesselRow {
   id: string;

@@ -81,7 +81,7 @@ const HOUR_MS = 60 * MINUTE_MS;
 const DEVICE = 'demo-kitchen';
 
 /** Writes deeds as events, one after the other. */
-class Scribe {
+class EventWriter {
   private seq = 0;
   constructor(private readonly stream: LogEvent['stream']) {}
   event(deed: EventBody, atMs: number): LogEvent {
@@ -134,7 +134,7 @@ async function begun(
   startOf: (program: Program, kitchen: Kitchen) => number,
 ) {
   const made = (await createBatch(db, { id, plan }, 0)).answer;
-  const scribe = new Scribe({ kind: 'batch', id });
+  const scribe = new EventWriter({ kind: 'batch', id });
   // The start is asked for with the moment still open: the program is known only once it is pinned.
   const draft = (await startBatch(db, id, { version: made.version, events: [] }, 0)).answer;
   const pins = draft.pins!;
@@ -369,7 +369,7 @@ async function onTheShelf(db: Db, nowMs: number): Promise<void> {
   );
   await fridgeRead(db, nowMs);
 
-  const bottle = (n: number) => new Scribe({ kind: 'item', id: `demo-bottle-${n}` });
+  const bottle = (n: number) => new EventWriter({ kind: 'item', id: `demo-bottle-${n}` });
   const opened = bottle(1);
   const evening = bottle(2);
   const night = bottle(3);

@@ -9,7 +9,7 @@ import {
   NO_FACTORS,
   rehearsalNow,
   simulatedReading,
-  truthOf,
+  simulateTruth,
 } from '@big-ladle/core';
 import type { Clock } from '../clock.ts';
 import type { Db } from '../db/open.ts';
@@ -84,7 +84,7 @@ export class InstrumentWatch {
     const nowMs = rehearsal ? rehearsalNow(rehearsal, realNowMs) : realNowMs;
     const events = await eventsOf(this.db, streamKindOf(batch), batch.id);
     const hidden = rehearsal ? hiddenFactors(rehearsal.seed) : NO_FACTORS;
-    const truth = truthOf(program, kitchen, tablesOf(batch.pins!), events, nowMs, hidden);
+    const truth = simulateTruth(program, kitchen, tablesOf(batch.pins!), events, nowMs, hidden);
     const startMs = Math.min(...events.map((e) => e.atMs));
     for (const instrument of held) {
       const readings = this.momentsOf(instrument, nowMs).map((atMs): InstrumentReading => {

@@ -1,7 +1,7 @@
 import { ROUTES } from '@big-ladle/core';
 import express, { type Router } from 'express';
 import { rateLimit } from 'express-rate-limit';
-import { type Openness, onlyFirstScreen, SESSION_COOKIE } from '../access.ts';
+import { type NetworkExposure, onlyFirstScreen, SESSION_COOKIE } from '../access.ts';
 import type { Clock } from '../clock.ts';
 import type { Db } from '../db/open.ts';
 import { sendProblem } from '../problems.ts';
@@ -18,7 +18,7 @@ export function pairingRouter(parts: {
   clock: Clock;
   hub: StreamHub;
   pairing: PairingCode;
-  openness: Openness;
+  openness: NetworkExposure;
 }): Router {
   const { db, clock, hub, pairing, openness } = parts;
   const router = express.Router();
@@ -54,7 +54,7 @@ export function accessRouter(parts: {
   db: Db;
   hub: StreamHub;
   pairing: PairingCode;
-  openness: Openness;
+  openness: NetworkExposure;
   addresses: () => string[];
 }): Router {
   const { db, hub, pairing, openness, addresses } = parts;

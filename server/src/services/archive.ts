@@ -11,7 +11,7 @@ import {
   outsideToday,
   readStored,
   surroundingsOf,
-  trackOf,
+  temperatureSeriesOf,
 } from '@big-ladle/core';
 import * as v from 'valibot';
 import type { Db } from '../db/open.ts';
@@ -29,7 +29,10 @@ import { fridgeRecord, itemsThere } from './shelf.ts';
 async function datesOf(db: Db, nowMs: number) {
   const { kitchen } = await readKitchen(db);
   const { zone, ownRules } = kitchen;
-  const around = surroundingsOf(kitchen, trackOf(await fridgeRecord(db, nowMs), kitchen.fridgeC, nowMs));
+  const around = surroundingsOf(
+    kitchen,
+    temperatureSeriesOf(await fridgeRecord(db, nowMs), kitchen.fridgeC, nowMs),
+  );
   const soonMs = endOfTomorrow(nowMs, zone);
   return (await itemsThere(db)).items.map(({ facts, log }) => {
     const ownDays = ownRules.find((rule) => rule.recipeId === facts.recipeId)?.sealedDays ?? null;

@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import { useRef } from 'react';
 import { heading, role } from '../theme/theme.ts';
 import { say } from '../words/say.ts';
-import { Hidden } from './ui.tsx';
+import { VisuallyHidden } from './ui.tsx';
 
 export type StageId = 'size' | 'wash' | 'draw' | 'strain' | 'balance' | 'bottle' | 'keep';
 export const STAGE_IDS: readonly StageId[] = ['size', 'wash', 'draw', 'strain', 'balance', 'bottle', 'keep'];
@@ -135,7 +135,7 @@ export function StageLine(props: {
               }}
             >
               {say(`stage.${stage.id}`)}
-              <Hidden>, {say(`stage.state.${stage.state}`)}</Hidden>
+              <VisuallyHidden>, {say(`stage.state.${stage.state}`)}</VisuallyHidden>
               {stage.state === 'done' && <span aria-hidden="true"> ✓</span>}
             </Box>
           </Box>

@@ -2,7 +2,6 @@ import {
   activeEvents,
   type BottleLife,
   endOfTomorrow,
-  type FridgeTrack,
   type ItemLog,
   isGone,
   itemAfter,
@@ -17,7 +16,8 @@ import {
   type Standee,
   type Surroundings,
   surroundingsOf,
-  trackOf,
+  type TemperatureSeries,
+  temperatureSeriesOf,
 } from '@big-ladle/core';
 import { useMemo } from 'react';
 import { placesOf } from './house.ts';
@@ -38,7 +38,7 @@ export interface LivingLeftover {
 export interface Shelf {
   kitchen: Kitchen;
   around: Surroundings;
-  track: FridgeTrack | null;
+  track: TemperatureSeries | null;
   /** The first to be drunk first. */
   living: readonly Living[];
   leftovers: readonly LivingLeftover[];
@@ -82,7 +82,7 @@ export function useSurroundings(nowMs: number) {
   const record = fridge.data?.record ?? null;
   const around = useMemo(() => {
     if (!k) return null;
-    return surroundingsOf({ ...k, places: placesOf(k) }, trackOf(record, k.fridgeC, coarseMs));
+    return surroundingsOf({ ...k, places: placesOf(k) }, temperatureSeriesOf(record, k.fridgeC, coarseMs));
   }, [k, record, coarseMs]);
   return { kitchen: k, around, coarseMs, query: kitchen };
 }

@@ -39,7 +39,7 @@ export const useSignals = create<Signals>()(
 );
 
 /** What this browser offers here; some of it only over a safe connection. */
-export const OFFERS = {
+export const CAPABILITIES = {
   speech: 'speechSynthesis' in window,
   vibrate: 'vibrate' in navigator,
   notify: 'Notification' in window && window.isSecureContext,
@@ -49,7 +49,7 @@ export const OFFERS = {
 
 export function speak(text: string): void {
   const { speech, voice, lang } = useSignals.getState();
-  if (!speech || !OFFERS.speech || !text) return;
+  if (!speech || !CAPABILITIES.speech || !text) return;
   const said = new SpeechSynthesisUtterance(text);
   said.lang = lang;
   const chosen = speechSynthesis.getVoices().find((v) => v.name === voice);
@@ -60,10 +60,10 @@ export function speak(text: string): void {
 /** The voices come after a while in some browsers. */
 export function useVoices(): readonly SpeechSynthesisVoice[] {
   const [voices, setVoices] = useState<readonly SpeechSynthesisVoice[]>(() =>
-    OFFERS.speech ? speechSynthesis.getVoices() : [],
+    CAPABILITIES.speech ? speechSynthesis.getVoices() : [],
   );
   useEffect(() => {
-    if (!OFFERS.speech) return;
+    if (!CAPABILITIES.speech) return;
     const read = () => setVoices(speechSynthesis.getVoices());
     speechSynthesis.addEventListener('voiceschanged', read);
     return () => speechSynthesis.removeEventListener('voiceschanged', read);
@@ -89,9 +89,9 @@ export function useCalls(due: readonly AlarmMoment[], stepText: string): void {
       if (called.current.has(alarm.key)) continue;
       called.current.add(alarm.key);
       speak(alarm.text);
-      if (vibrate && OFFERS.vibrate && navigator.userActivation.hasBeenActive)
+      if (vibrate && CAPABILITIES.vibrate && navigator.userActivation.hasBeenActive)
         navigator.vibrate(SHAKES[alarm.urgency]);
-      if (notify && OFFERS.notify && Notification.permission === 'granted' && document.hidden)
+      if (notify && CAPABILITIES.notify && Notification.permission === 'granted' && document.hidden)
         new Notification('Big Ladle', { body: alarm.text, tag: alarm.key });
     }
   }, [due]);
@@ -101,7 +101,7 @@ export function useCalls(due: readonly AlarmMoment[], stepText: string): void {
 export function useAwake(): void {
   const awake = useSignals((s) => s.awake);
   useEffect(() => {
-    if (!awake || !OFFERS.awake) return;
+    if (!awake || !CAPABILITIES.awake) return;
     let lock: WakeLockSentinel | null = null;
     let over = false;
     const ask = () => {

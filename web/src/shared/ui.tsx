@@ -159,7 +159,7 @@ export const Loading = () => (
 );
 
 /** Read out, not shown. */
-export const Hidden = (props: { children: ReactNode; id?: string }) => (
+export const VisuallyHidden = (props: { children: ReactNode; id?: string }) => (
   <Box
     component="span"
     id={props.id}

@@ -1,6 +1,6 @@
 import { wcagContrast } from 'culori';
 import { describe, expect, it } from 'vitest';
-import { tintShare } from '../shared/batch/looks.ts';
+import { tintShare } from '../shared/batch/liquorColour.ts';
 import { DAY, NIGHT, PAIRS } from './tokens.ts';
 
 describe('colours used together have the contrast they need', () => {

@@ -9,7 +9,7 @@ export function sayProblem(problem: Partial<Problem>): string {
   if (title === 'invalid' && field)
     return say('problem.invalid', { field: field.field, why: sayField(field.message) ?? say('field.other') });
   const of = params?.what === undefined ? null : `problem.${title}.${params.what}`;
-  if (of && has(of)) return say(of);
+  if (of && has(of)) return say(of, strings(params ?? {}));
   return title && has(`problem.${title}`)
     ? say(`problem.${title}`, strings(params ?? {}))
     : say('problem.unknown');

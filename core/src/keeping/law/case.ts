@@ -1,4 +1,4 @@
-import type { Keeping } from '../class.ts';
+import type { Keeping } from '../shelfLife.ts';
 
 /**
  * Courses whose outcome was worked out by hand from the rules: what a pair of courses cannot show, for a fault that is on

@@ -1,7 +1,7 @@
 import type { ItemLog } from '../../log/foldItem.ts';
 import { DAY_MS, HOUR_MS } from '../../units/time.ts';
-import { lifeOf } from '../clock.ts';
 import { around, bottle, cooled, FILLED_MS, itemLog, keep, mild, stays } from '../fixtures.ts';
+import { lifeOf } from '../spoilage.ts';
 import type { Case } from './case.ts';
 
 const HOT = cooled({ cold: false });

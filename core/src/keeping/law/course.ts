@@ -6,11 +6,11 @@ import { simulateBatch } from '../../program/simulate.ts';
 import type { Liquor, PlannedProgram, Step } from '../../program/types.ts';
 import type { Tables } from '../../tables/types.ts';
 import { DAY_MS, HOUR_MS, MINUTE_MS } from '../../units/time.ts';
-import { surroundingsOf } from '../around.ts';
 import { bottleOf, fillingOf } from '../bottled.ts';
-import type { CoolingSoFar, Keeping } from '../class.ts';
-import { type BottleLife, coolingOf, lifeOf } from '../clock.ts';
-import { follow } from '../integrate.ts';
+import { integrate } from '../integrate.ts';
+import type { CoolingSoFar, Keeping } from '../shelfLife.ts';
+import { type BottleLife, coolingOf, lifeOf } from '../spoilage.ts';
+import { surroundingsOf } from '../storageClimate.ts';
 
 /** Something said in the middle of a step. */
 export interface Extra {
@@ -118,7 +118,10 @@ export function judge(course: Course): Judged | null {
   const endMs = filledMs + course.checkH * HOUR_MS;
   const life = lifeOf(bottle, item, around, endMs);
   const wholeCooling = (): CoolingSoFar =>
-    coolingOf(bottle, follow(bottle, item, around, 7 * DAY_MS, endMs).ahead(Number.POSITIVE_INFINITY).spent);
+    coolingOf(
+      bottle,
+      integrate(bottle, item, around, 7 * DAY_MS, endMs).ahead(Number.POSITIVE_INFINITY).spent,
+    );
   return { liquor, keeping: filling.keeping, life, leftMs: life.deadlineMs - filledMs, wholeCooling };
 }
 

@@ -3,7 +3,7 @@ import type { Liquor, PlannedProgram, ProgramLine, Step, StepActual } from '../.
 import { SHIPPED_TABLES } from '../../tables/index.ts';
 import type { Tables } from '../../tables/types.ts';
 import { KITCHEN, programOf } from '../../testKitchen.ts';
-import { type Keeping, keepingOf } from '../class.ts';
+import { type Keeping, keepingOf } from '../shelfLife.ts';
 
 /** Pieces of which the courses worked out by hand are made: peel in water is mild, calyx is sour. */
 

@@ -18,8 +18,8 @@ const FAULTS: { name: string; file: string; from: string; to: string }[] = [
   },
   {
     name: 'between two steps nothing stands',
-    file: 'program/steps/clockwork.ts',
-    from: 'othersLive(work, stepId, new Set(), gapMin);',
+    file: 'program/steps/stepTime.ts',
+    from: 'advanceOthers(work, stepId, new Set(), gapMin);',
     to: '',
   },
   {
@@ -30,7 +30,7 @@ const FAULTS: { name: string; file: string; from: string; to: string }[] = [
   },
   {
     name: 'warm minutes count for nothing',
-    file: 'keeping/class.ts',
+    file: 'keeping/shelfLife.ts',
     from: 'if (unsafeMin > KEEPING.warmSteepH * 60)',
     to: 'if (unsafeMin > 1e9)',
   },
@@ -78,7 +78,7 @@ const FAULTS: { name: string; file: string; from: string; to: string }[] = [
   },
   {
     name: 'clean bottles keep as long as sterilised ones, and a day more',
-    file: 'keeping/class.ts',
+    file: 'keeping/shelfLife.ts',
     from: "limit({ sealed: KEEPING.cleanOnlyDays, open: days.open }, 'keep.cap.clean');",
     to: 'days = { sealed: days.sealed + 1, open: days.open };',
   },

@@ -3,7 +3,7 @@ import { phOf } from '../../liquor/ph.ts';
 import { missedStage, STAGE_MIN } from '../../program/exposure.ts';
 import { KEEPING, PRESERVING_ROWS } from '../../tables/keeping.ts';
 import type { Tables } from '../../tables/types.ts';
-import { type CoolingSoFar, coolingCutDays, slowCoolingMin } from '../class.ts';
+import { type CoolingSoFar, coolingCutDays, slowCoolingMin } from '../shelfLife.ts';
 import { type Course, type Judged, judge, rankOf } from './course.ts';
 import { MOVES, type Pair, WEIGHTS } from './moves.ts';
 import { poolOf } from './pool.ts';

@@ -7,7 +7,7 @@ import { foldBatch } from '../foldBatch.ts';
 import { foldItem } from '../foldItem.ts';
 import { STREAM_KINDS } from './row.ts';
 import { type SAMPLES, sampleEvent } from './samples.fixtures.ts';
-import { readStored } from './stored.ts';
+import { readStored, upcastBody } from './stored.ts';
 import { EVENT_KINDS, EVENTS, eventSchema, type LogEvent, mayStandIn, touchedBy } from './table.ts';
 
 /** Worked out by hand: what may be said of a batch, of a bottle, and of what was said. */
@@ -82,6 +82,19 @@ describe('what was stored', () => {
       }),
       { numRuns: 300 },
     );
+  });
+});
+
+describe('a body of an older version', () => {
+  // Version 2 counted in millilitres, version 3 gave it a place.
+  const steps = [
+    (b: unknown) => ({ ml: (b as { litres: number }).litres * 1000 }),
+    (b: unknown) => ({ ...(b as object), place: 'fridge' }),
+  ];
+  it('goes through every step since, and no other', () => {
+    expect(upcastBody(steps, 1, { litres: 2 })).toEqual({ ml: 2000, place: 'fridge' });
+    expect(upcastBody(steps, 2, { ml: 500 })).toEqual({ ml: 500, place: 'fridge' });
+    expect(upcastBody(steps, 3, { ml: 500, place: 'door' })).toEqual({ ml: 500, place: 'door' });
   });
 });
 

@@ -8,11 +8,17 @@ const SHAPES: ReadonlyMap<string, v.GenericSchema<unknown, LogEvent>> = new Map(
 
 const headSchema = v.looseObject({ kind: v.string(), v: v.number(), body: v.unknown() });
 
-/** An event of any version as today's: its body taken from one version to the next. */
+/** A body taken from the version in which it was written to the newest, one step after another. */
+export const upcastBody = (
+  upcasts: readonly ((body: unknown) => unknown)[],
+  writtenV: number,
+  body: unknown,
+): unknown => upcasts.slice(Math.max(0, writtenV - 1)).reduce((old, step) => step(old), body);
+
+/** An event of any version as today's. */
 function upcast(head: v.InferOutput<typeof headSchema>, kind: EventKind): unknown {
-  const row = EVENTS[kind];
-  const body = row.upcasts.slice(Math.max(0, head.v - 1)).reduce((old, step) => step(old), head.body);
-  return { ...head, v: row.v, body };
+  const { upcasts, v: newest } = EVENTS[kind];
+  return { ...head, v: newest, body: upcastBody(upcasts, head.v, head.body) };
 }
 
 /**

@@ -7,19 +7,19 @@ import {
   ingredientOf,
   lineOf,
   mixLiquors,
+  type SimState,
   StepStop,
   setVessel,
   solidOf,
   solidsInfo,
   vesselOf,
-  type Work,
   withComposition,
 } from '../state.ts';
 import type { ProgramLine, Step, Vessel } from '../types.ts';
-import { firstOf, type StepRun, wetVessel } from './clockwork.ts';
+import { firstOf, type StepRun, wetVessel } from './stepTime.ts';
 
 export function moved(
-  work: Work,
+  work: SimState,
   step: Step,
   from: Vessel,
   to: Vessel,
@@ -38,7 +38,7 @@ export function moved(
 }
 
 /** Liquor that clung to solids left in the vessel joins the new water: one pool, drawn on from where it stood. */
-export function rejoinHeld(work: Work, step: Step, vessel: Vessel): Vessel {
+export function rejoinHeld(work: SimState, step: Step, vessel: Vessel): Vessel {
   let liquor = vessel.liquor;
   for (const solid of vessel.solids) {
     if (massG(solid.held) <= 0) continue;
@@ -60,7 +60,7 @@ export function rejoinHeld(work: Work, step: Step, vessel: Vessel): Vessel {
 }
 
 /** Grams of a line that a step takes: its share for this fill, or so much for each millilitre that is there. */
-export function gramsFor(work: Work, step: Step, line: ProgramLine, resultMl: number): number {
+export function gramsFor(work: SimState, step: Step, line: ProgramLine, resultMl: number): number {
   if (line.rule.kind !== 'byResult') return line.massG * shareOf(work, step);
   const perMl =
     work.tables.liquids.get(line.itemId)?.densityGPerMl ??
@@ -70,7 +70,7 @@ export function gramsFor(work: Work, step: Step, line: ProgramLine, resultMl: nu
 }
 
 /** Pours a step's liquids and sweeteners, then puts all its solids in at once. */
-export function addLines(work: Work, step: Step, vesselId: string, run: StepRun): void {
+export function addLines(work: SimState, step: Step, vesselId: string, run: StepRun): void {
   const solids: TakenSolid[] = [];
   const resultMl = volumeMl(vesselOf(work, step.id, vesselId).liquor);
   for (const lineId of step.lines) {
@@ -86,7 +86,7 @@ export function addLines(work: Work, step: Step, vesselId: string, run: StepRun)
 }
 
 /** Pours everything that is liquid in other vessels into one. */
-export function pourTogether(work: Work, step: Step, toId: string): void {
+export function pourTogether(work: SimState, step: Step, toId: string): void {
   for (const id of step.from) {
     if (id === toId) continue;
     const from = vesselOf(work, step.id, id);
@@ -96,7 +96,7 @@ export function pourTogether(work: Work, step: Step, toId: string): void {
 }
 
 /** A share of a vessel's liquor into another. */
-export function pourOver(work: Work, step: Step, from: Vessel, to: Vessel, share: number): void {
+export function pourOver(work: SimState, step: Step, from: Vessel, to: Vessel, share: number): void {
   const through = withComposition(from.liquor, scaled(from.liquor, share));
   const dry = massG(to.liquor) <= 0 && to.solids.length === 0 && to.liquor.origins.length === 0;
   const joined = dry
@@ -114,7 +114,7 @@ export function pourOver(work: Work, step: Step, from: Vessel, to: Vessel, share
 }
 
 /** Solids lifted out of the pot, dripping: they keep what they hold, and may be put back. */
-export function liftOut(work: Work, step: Step): void {
+export function liftOut(work: SimState, step: Step): void {
   const from = wetVessel(work, step);
   const bowl = vesselOf(work, step.id, firstOf(step.to));
   const hasMl = volumeMl(from.liquor);

@@ -34,8 +34,8 @@ import { role } from '../../theme/theme.ts';
 import { sayDrink } from '../../words/names.ts';
 import { celsius, litres, num, percent, say, sayDate, sayReason, volume } from '../../words/say.ts';
 import '../../words/shelfWords.ts';
-import { FootDeed } from './FootDeed.tsx';
 import { ForWhom } from './ForWhom.tsx';
+import { PrimaryAction } from './PrimaryAction.tsx';
 import type { LiveBatch } from './useBatchNow.ts';
 
 /** Bottles given out to the people they are meant for, in the order of filling. */
@@ -206,9 +206,9 @@ export function BottleForm({ live, onBottled }: { live: LiveBatch; onBottled: ()
           No bottles stand in your kitchen yet: add their sizes in Kitchen, or put it all in a jug.
         </Alert>
       )}
-      <FootDeed disabled={plan.bottles === 0 && left === 'glass'} onClick={() => void finish()}>
+      <PrimaryAction disabled={plan.bottles === 0 && left === 'glass'} onClick={() => void finish()}>
         Bottled, onto the cold shelf
-      </FootDeed>
+      </PrimaryAction>
     </Box>
   );
 }

@@ -3,7 +3,7 @@ import {
   coldVolume,
   type EventBody,
   entryProblem,
-  measuredLossSlip,
+  measuredLossWarning,
   POT,
   type Reading,
   type StepProblem,
@@ -20,10 +20,10 @@ import { Counter } from '../../shared/Counter.tsx';
 import { Dial } from '../../shared/Dial.tsx';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { role } from '../../theme/theme.ts';
+import { sayWarning } from '../../words/plausibilityWords.ts';
 import { litres, num, say, sayStepProblem } from '../../words/say.ts';
-import { saySlip } from '../../words/slipWords.ts';
-import { FootDeed } from './FootDeed.tsx';
 import { readingText } from './logWords.ts';
+import { PrimaryAction } from './PrimaryAction.tsx';
 import type { LiveBatch } from './useBatchNow.ts';
 
 type Kind = 'jug' | 'level' | 'mass' | 'temperature' | 'brix' | 'pH';
@@ -151,7 +151,7 @@ export function MeasureForm(props: {
   const measuredL = measuredColdL();
   const loss =
     measuredL !== null && momentEntry
-      ? measuredLossSlip(
+      ? measuredLossWarning(
           live.now.moment?.trace ?? [],
           measuredL,
           expectedNowL,
@@ -375,7 +375,7 @@ export function MeasureForm(props: {
       {problem && <Alert severity="error">{problem}</Alert>}
       {asking && (
         <Alert severity="warning" data-testid="loss-slip">
-          {saySlip(loss, measuredL ?? 0)}
+          {sayWarning(loss, measuredL ?? 0)}
         </Alert>
       )}
       <Button
@@ -388,9 +388,9 @@ export function MeasureForm(props: {
         {asking ? 'It is so, enter it' : 'Enter it'}
       </Button>
       {closing && (
-        <FootDeed testId="done" onClick={() => void enter([closing.deed])}>
+        <PrimaryAction testId="done" onClick={() => void enter([closing.deed])}>
           {ready ? `${closing.label}, ${readingText(ready)}` : closing.label}
-        </FootDeed>
+        </PrimaryAction>
       )}
     </Box>
   );

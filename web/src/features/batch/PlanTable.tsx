@@ -41,7 +41,7 @@ import { stagesOf } from './figures.ts';
 import { Likely } from './Likely.tsx';
 import { NotToBeKept } from './NotToBeKept.tsx';
 import { ProblemPanel } from './PlanProblem.tsx';
-import { PlanSlips } from './PlanSlips.tsx';
+import { PlanWarnings } from './PlanWarnings.tsx';
 import {
   BalancePanel,
   BottlesPanel,
@@ -334,7 +334,7 @@ export function PlanTable({ plan, kitchen: house, nowMs, onChange, deeds }: Plan
         <ProblemPanel plan={plan} problem={solved.problem} kitchen={kitchen} onChange={onChange} />
       )}
 
-      {made && <PlanSlips program={made.program} litres={made.litres} tables={tables} />}
+      {made && <PlanWarnings program={made.program} litres={made.litres} tables={tables} />}
       {made?.risk && (
         <NotToBeKept
           plan={plan}

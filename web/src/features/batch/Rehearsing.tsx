@@ -4,7 +4,7 @@ import {
   REHEARSAL_SPEEDS,
   type RehearsalSpeed,
   ROUTES,
-  truthOf,
+  simulateTruth,
 } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -29,7 +29,7 @@ function useSimulatedCook(live: LiveBatch, on: boolean, probeId: string | undefi
   useEffect(() => {
     if (!on || !batch.rehearsal || busy.current) return;
     const { planned, kitchen, tables, events } = live;
-    const truth = truthOf(planned, kitchen, tables, events, nowMs, hiddenFactors(batch.rehearsal.seed));
+    const truth = simulateTruth(planned, kitchen, tables, events, nowMs, hiddenFactors(batch.rehearsal.seed));
     const next = cookNext({
       program: planned,
       kitchen,

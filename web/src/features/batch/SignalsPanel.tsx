@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { unlockSound, useAlarmState } from '../../shared/alarms.ts';
 import { useScheme } from '../../shared/scheme.ts';
-import { KEY_DEEDS, type KeyDeed, OFFERS, speak, useSignals, useVoices } from '../../shared/signals.ts';
+import { CAPABILITIES, KEY_DEEDS, type KeyDeed, speak, useSignals, useVoices } from '../../shared/signals.ts';
 import { role, thumb } from '../../theme/theme.ts';
 import { say } from '../../words/say.ts';
 
@@ -46,15 +46,15 @@ export function SignalsPanel() {
           unlockSound();
           setSound(!sound);
         })}
-        {toggle('Spoken', signals.speech, OFFERS.speech, () => {
+        {toggle('Spoken', signals.speech, CAPABILITIES.speech, () => {
           set({ speech: !signals.speech });
           speak(say('signals.hello'));
         })}
-        {toggle('Shaking', signals.vibrate, OFFERS.vibrate, () => set({ vibrate: !signals.vibrate }))}
+        {toggle('Shaking', signals.vibrate, CAPABILITIES.vibrate, () => set({ vibrate: !signals.vibrate }))}
         {toggle(
           'Notices',
           signals.notify,
-          OFFERS.notify,
+          CAPABILITIES.notify,
           () => {
             if (signals.notify) set({ notify: false });
             else
@@ -62,7 +62,13 @@ export function SignalsPanel() {
           },
           unsafe,
         )}
-        {toggle('Screen kept on', signals.awake, OFFERS.awake, () => set({ awake: !signals.awake }), unsafe)}
+        {toggle(
+          'Screen kept on',
+          signals.awake,
+          CAPABILITIES.awake,
+          () => set({ awake: !signals.awake }),
+          unsafe,
+        )}
         <Button variant="outlined" color="inherit" sx={thumb} onClick={nextScheme}>
           {schemeWord}
         </Button>
@@ -70,10 +76,10 @@ export function SignalsPanel() {
       </Box>
       <Box sx={{ color: role('inkMuted') }}>
         Alarms show here and, where it is on, sound only while this page is open.
-        {!OFFERS.offline &&
+        {!CAPABILITIES.offline &&
           ' Without a safe connection this browser does not keep the page: it needs the server.'}
       </Box>
-      {signals.speech && OFFERS.speech && (
+      {signals.speech && CAPABILITIES.speech && (
         <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
           <Box
             component="select"

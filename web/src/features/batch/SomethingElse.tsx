@@ -1,4 +1,4 @@
-import { amountSlip, POT, TAP_WATER_ID } from '@big-ladle/core';
+import { amountWarning, POT, TAP_WATER_ID } from '@big-ladle/core';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -9,8 +9,8 @@ import { notify } from '../../shared/notices.ts';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { role, thumb } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
+import { sayWarning } from '../../words/plausibilityWords.ts';
 import { volume } from '../../words/say.ts';
-import { saySlip } from '../../words/slipWords.ts';
 import { vesselNowId } from './MeasureForm.tsx';
 import { SetAside } from './SetAside.tsx';
 import { SwapLine } from './SwapLine.tsx';
@@ -42,7 +42,7 @@ export function SomethingElse({ live, onDone }: { live: LiveBatch; onDone: () =>
   const hereL = now.moment?.vessels[vesselId] ? (now.moment.trace.at(-1)?.now.volumeL ?? 0) : 0;
   // What went in already and this together, against what the recipe has.
   const slip = more
-    ? amountSlip(more.itemId, more.massG + grams, hereL, tables, more.massG || undefined)
+    ? amountWarning(more.itemId, more.massG + grams, hereL, tables, more.massG || undefined)
     : null;
   const tell = (deed: Parameters<LiveBatch['say']>[0][number], atMs?: number) => {
     void live.say([deed], { onRefused: (error) => notify('error', `Not stored: ${error.detail}`) }, atMs);
@@ -136,7 +136,7 @@ export function SomethingElse({ live, onDone }: { live: LiveBatch; onDone: () =>
               width={140}
               onCommit={setGrams}
             />
-            {asked === grams && slip && <Alert severity="warning">{saySlip(slip, hereL)}</Alert>}
+            {asked === grams && slip && <Alert severity="warning">{sayWarning(slip, hereL)}</Alert>}
             <Button
               variant="contained"
               sx={thumb}

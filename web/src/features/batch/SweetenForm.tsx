@@ -12,13 +12,13 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { byHand } from '../../shared/byHand.ts';
+import { byHand } from '../../shared/handMeasure.ts';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { Figure } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
 import { celsius, grams, num, percent, say, volume } from '../../words/say.ts';
-import { FootDeed } from './FootDeed.tsx';
+import { PrimaryAction } from './PrimaryAction.tsx';
 import type { LiveBatch } from './useBatchNow.ts';
 
 const TASTES = [
@@ -125,9 +125,9 @@ export function SweetenForm({ live, onEnough }: { live: LiveBatch; onEnough?: ()
             Stir in <strong>{byHand(sweetener, dose.grams, kitchen)}</strong>, {grams(dose.grams)}
             {stirred.length > 1 && ` of ${sayItem(sweetener.id).toLowerCase()}`}, until it is gone.
           </Box>
-          <FootDeed testId="dose" onClick={() => void add(dose.grams)}>
+          <PrimaryAction testId="dose" onClick={() => void add(dose.grams)}>
             {grams(dose.grams)} is in
-          </FootDeed>
+          </PrimaryAction>
           {entry.now.tempC < DISSOLVES_FROM_C[sweetener.dissolves] && (
             <Box data-testid="syrup">
               At {celsius(entry.now.tempC)} it dissolves slowly. Or as a syrup: warm{' '}
@@ -162,9 +162,9 @@ export function SweetenForm({ live, onEnough }: { live: LiveBatch; onEnough?: ()
             {say('deed.sweeten')}
           </Button>
         ) : (
-          <FootDeed testId="done" onClick={onEnough}>
+          <PrimaryAction testId="done" onClick={onEnough}>
             {say('deed.sweeten')}
-          </FootDeed>
+          </PrimaryAction>
         ))}
       <Box>
         <Box sx={{ mb: 0.5 }}>Taste with a clean spoon. It is</Box>

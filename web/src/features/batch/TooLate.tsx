@@ -1,6 +1,7 @@
 import {
   type AwayWindow,
   choicesUnder,
+  findAlternatives,
   type Kitchen,
   longestStep,
   type PlanDoc,
@@ -8,7 +9,6 @@ import {
   type Recipe,
   type Simulation,
   type WayOut,
-  waysOut,
 } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -35,7 +35,7 @@ export function TooLate(props: {
   const { plan, recipe, program, sim, kitchen, away, nowMs, onChange } = props;
   const { book, tables } = useBook();
   const ways = useMemo(
-    () => waysOut(plan, plan.readyAtMs, nowMs, away, book, kitchen, tables),
+    () => findAlternatives(plan, plan.readyAtMs, nowMs, away, book, kitchen, tables),
     [plan, nowMs, away, book, kitchen, tables],
   );
   const binding = program.steps.find((s) => s.id === (props.bindingStepId ?? longestStep(sim.trace)));

@@ -15,7 +15,7 @@ import {
   volumeMl,
 } from '@big-ladle/core';
 import { describe, expect, it } from 'vitest';
-import { colours } from '../../shared/batch/looks.ts';
+import { colours } from '../../shared/batch/liquorColour.ts';
 import { stepHow, stepName } from '../../shared/batch/stepWords.ts';
 import { dayOf } from '../../words/say.ts';
 import { potView, stageMinutes, stageOf, stagesOf } from './figures.ts';

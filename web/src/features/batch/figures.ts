@@ -19,7 +19,7 @@ import {
   TUB,
   volumeMl,
 } from '@big-ladle/core';
-import { colours } from '../../shared/batch/looks.ts';
+import { colours } from '../../shared/batch/liquorColour.ts';
 import type { VesselMark } from '../../shared/drawings/VesselDrawing.tsx';
 import type { Stage, StageId } from '../../shared/StageLine.tsx';
 import { centimetres, clockFace, duration, grams, litres, num, percent, sayDate } from '../../words/say.ts';

@@ -32,7 +32,7 @@ import {
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { memo, type ReactNode } from 'react';
-import { colours, itemIdOf } from '../../shared/batch/looks.ts';
+import { colours, itemIdOf } from '../../shared/batch/liquorColour.ts';
 import { partsOnShelf, stepName } from '../../shared/batch/stepWords.ts';
 import { LedgerDrawing } from '../../shared/drawings/LedgerDrawing.tsx';
 import { Spoon } from '../../shared/drawings/Spoon.tsx';

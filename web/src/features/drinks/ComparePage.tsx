@@ -7,7 +7,7 @@ import LinearProgress from '@mui/material/LinearProgress';
 import { lazy, type ReactNode, Suspense, useMemo, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { firstPlan } from '../../shared/batch/firstPlan.ts';
-import { colours } from '../../shared/batch/looks.ts';
+import { colours } from '../../shared/batch/liquorColour.ts';
 import { useBook } from '../../shared/book.ts';
 import { Choice } from '../../shared/Choice.tsx';
 import { Spoon } from '../../shared/drawings/Spoon.tsx';

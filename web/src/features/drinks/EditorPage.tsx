@@ -9,7 +9,7 @@ import {
   type RecipeStep,
   ROUTES,
   recipeSchema,
-  recipeSlips,
+  recipeWarnings,
   type Tables,
   timetableFrom,
   waterPouredG,
@@ -44,9 +44,9 @@ import { v7 as uuid } from 'uuid';
 import * as v from 'valibot';
 import { ApiError, ask } from '../../shared/api.ts';
 import { refreshBook, useBook } from '../../shared/book.ts';
+import { PlausibilityQuestions } from '../../shared/PlausibilityQuestions.tsx';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { useKitchen } from '../../shared/queries.ts';
-import { SlipQuestions } from '../../shared/SlipQuestions.tsx';
 import { ErrorPanel, Figure, Loading, PageHead, Panel } from '../../shared/ui.tsx';
 import { heading, role } from '../../theme/theme.ts';
 import { sayField } from '../../words/fields.ts';
@@ -109,7 +109,7 @@ function Editor(props: {
   const change = (next: Partial<Recipe>) => put(draftKey, { ...draft, recipe: { ...recipe, ...next } });
   const made = useMade(recipe, kitchen, tables);
   const problems = checkRecipe(recipe, tables);
-  const slips = recipeSlips(recipe, tables).filter((s) => !draft.meant.includes(s.key));
+  const slips = recipeWarnings(recipe, tables).filter((s) => !draft.meant.includes(s.key));
 
   const save = async () => {
     setProblem(null);
@@ -280,7 +280,7 @@ function Editor(props: {
           </Panel>
           {slips.length > 0 && (
             <Panel title={say('slip.ask')}>
-              <SlipQuestions
+              <PlausibilityQuestions
                 slips={slips}
                 forL={recipe.basisL}
                 onMeant={(key) => put(draftKey, { ...draft, meant: [...draft.meant, key] })}

@@ -8,7 +8,7 @@ import {
   readAs,
   readRecipeLd,
   recipeFromPasted,
-  recipeSlips,
+  recipeWarnings,
   type Tables,
 } from '@big-ladle/core';
 import Alert from '@mui/material/Alert';
@@ -22,9 +22,9 @@ import { v7 as uuid } from 'uuid';
 import { useBook } from '../../shared/book.ts';
 import { Choice } from '../../shared/Choice.tsx';
 import { FileButton } from '../../shared/FileButton.tsx';
+import { PlausibilityQuestions } from '../../shared/PlausibilityQuestions.tsx';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { useKitchen } from '../../shared/queries.ts';
-import { SlipQuestions } from '../../shared/SlipQuestions.tsx';
 import { ErrorPanel, Loading, PageHead, Panel } from '../../shared/ui.tsx';
 import { heading, role } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
@@ -140,7 +140,7 @@ function Read(props: { text: string; kitchen: Kitchen; tables: Tables; system: '
   const recipe: Recipe = { ...recipeFromPasted(kept, { id: 'pasted', name }), about };
   // The text's own amounts: in the recipe sugar and water follow from sweetness and litres.
   const said = kept.lines.flatMap((l) => (l.itemId && l.massG ? [{ itemId: l.itemId, massG: l.massG }] : []));
-  const slips = recipeSlips({ ...recipe, lines: said }, tables).filter((s) => !meant.includes(s.key));
+  const slips = recipeWarnings({ ...recipe, lines: said }, tables).filter((s) => !meant.includes(s.key));
 
   const take = () => {
     put('new', { recipe: { ...recipe, id: uuid() }, openedAt: 0, meant: [...meant] });
@@ -262,7 +262,11 @@ function Read(props: { text: string; kitchen: Kitchen; tables: Tables; system: '
       </Panel>
       {slips.length > 0 && (
         <Panel title={say('slip.ask')}>
-          <SlipQuestions slips={slips} forL={recipe.basisL} onMeant={(key) => setMeant([...meant, key])} />
+          <PlausibilityQuestions
+            slips={slips}
+            forL={recipe.basisL}
+            onMeant={(key) => setMeant([...meant, key])}
+          />
         </Panel>
       )}
       <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap' }}>

@@ -1,9 +1,9 @@
 import {
+  climateAt,
   containerCautions,
   containerUses,
   makeSpace,
   marksOf,
-  standingAt,
   THAWED_DAYS,
 } from '@big-ladle/core';
 import Alert from '@mui/material/Alert';
@@ -20,7 +20,7 @@ import { Caution, Panel } from '../../shared/ui.tsx';
 import { role, thumb } from '../../theme/theme.ts';
 import { sayDrink } from '../../words/names.ts';
 import { num, say, volume } from '../../words/say.ts';
-import { SECOND, type ThingInput } from './thing.ts';
+import { SECOND, type ThingInput } from './itemPage.ts';
 
 type Tool = 'level' | 'move' | 'give' | 'throw' | null;
 
@@ -32,7 +32,7 @@ export function BottleDeeds(props: ThingInput & { living: Living }) {
   const [tool, setTool] = useState<Tool>(null);
   const here = log.places.at(-1)!.place;
   const places = placesOf(kitchen);
-  const standing = standingAt(around, here);
+  const standing = climateAt(around, here);
   const fridge = places.find((p) => p.kind === 'fridge');
   const table = places.find((p) => p.kind === 'counter');
   const freezer = places.find((p) => p.kind === 'freezer');
@@ -225,7 +225,7 @@ function Move(props: ThingInput & { living: Living; here: string; onMove: (place
           text={`It is ${num(filledShare * 100)} % full: pour off a little first, a tenth must stay free.`}
         />
       )}
-      {place && standingAt(around, place.id).tempC > 8 && (
+      {place && climateAt(around, place.id).tempC > 8 && (
         <Box sx={{ color: role('caution') }}>
           Warm there: its life runs faster, and the hours are counted.
         </Box>

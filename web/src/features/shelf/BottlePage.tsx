@@ -2,6 +2,7 @@ import {
   type BottleItem,
   type BottleLife,
   claimsOf,
+  climateAt,
   containerCautions,
   containerUses,
   type EventBody,
@@ -11,7 +12,6 @@ import {
   pressureAlarm,
   type ShelfThing,
   type Surroundings,
-  standingAt,
   strongShares,
 } from '@big-ladle/core';
 import Alert from '@mui/material/Alert';
@@ -35,11 +35,11 @@ import { sayDrink } from '../../words/names.ts';
 import { days, grams, moment, num, percent, say, sayReason, volume } from '../../words/say.ts';
 import { BottleDeeds } from './BottleDeeds.tsx';
 import { History } from './History.tsx';
+import { COLUMN, FIRST, goneWord, type ThingInput } from './itemPage.ts';
 import { LeftoverPage } from './LeftoverPage.tsx';
 import { Look } from './Look.tsx';
-import { deadlineWord, LifeBar, TONE } from './life.tsx';
+import { deadlineWord, LifeBar, TONE } from './lifeDisplay.tsx';
 import { OwnRule } from './OwnRule.tsx';
-import { COLUMN, FIRST, goneWord, type ThingInput } from './thing.ts';
 import '../../words/shelfWords.ts';
 
 /** A chart is large: it comes when there is something to draw. */
@@ -74,7 +74,7 @@ function OneBottle(props: ThingInput & { thing: Extract<ShelfThing, { kind: 'bot
   const living = livingOf(thing, kitchen, around, nowMs);
   const { life } = living;
   const gone = goneWord(log, nowMs, kitchen.zone);
-  const standing = standingAt(around, log.places.at(-1)!.place);
+  const standing = climateAt(around, log.places.at(-1)!.place);
   const cautions = containerCautions(
     facts,
     containerUses({

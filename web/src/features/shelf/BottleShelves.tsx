@@ -7,7 +7,7 @@ import type { Living } from '../../shared/shelf.ts';
 import { heading, role } from '../../theme/theme.ts';
 import { sayDrink } from '../../words/names.ts';
 import { days, moment, say, volume } from '../../words/say.ts';
-import { deadlineWord, TONE } from './life.tsx';
+import { deadlineWord, TONE } from './lifeDisplay.tsx';
 
 /** Bottles under one heading; without a heading they are all that there is. */
 export interface ShelfGroup {

@@ -8,7 +8,7 @@ import { keys } from '../../shared/queries.ts';
 import { ErrorPanel, Loading, Panel, Row } from '../../shared/ui.tsx';
 import { sayDrink } from '../../words/names.ts';
 import { volume } from '../../words/say.ts';
-import { goneWord } from './thing.ts';
+import { goneWord } from './itemPage.ts';
 
 /** What has left the shelf and why, the last first, a page at a time. */
 export function Gone({ nowMs, zone }: { nowMs: number; zone: string }) {

@@ -11,10 +11,10 @@ import { role, thumb } from '../../theme/theme.ts';
 import { sayDrink, sayItem } from '../../words/names.ts';
 import { days, grams, num, percent, say, volume } from '../../words/say.ts';
 import { History } from './History.tsx';
+import { goneWord, type ThingInput } from './itemPage.ts';
 import { LookAt } from './Look.tsx';
 import { useLeftoverFacts } from './leftoverFacts.ts';
-import { deadlineWord, TONE } from './life.tsx';
-import { goneWord, type ThingInput } from './thing.ts';
+import { deadlineWord, TONE } from './lifeDisplay.tsx';
 
 /** A leftover: how long it keeps where, what it is good for, what went into what. */
 export function LeftoverPage(props: ThingInput & { thing: Extract<ShelfThing, { kind: 'leftover' }> }) {

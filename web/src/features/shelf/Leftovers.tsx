@@ -8,7 +8,7 @@ import { heading, role } from '../../theme/theme.ts';
 import { sayDrink } from '../../words/names.ts';
 import { grams, num, say } from '../../words/say.ts';
 import { useLeftoverFacts } from './leftoverFacts.ts';
-import { deadlineWord, TONE } from './life.tsx';
+import { deadlineWord, TONE } from './lifeDisplay.tsx';
 import '../../words/shelfWords.ts';
 
 /** What was set aside: how much, where, until when, and what it is good for. */

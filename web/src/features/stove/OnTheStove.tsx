@@ -2,7 +2,7 @@ import { areaM2, saysAlcohol } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import { Link } from 'react-router';
 import { announcement } from '../../shared/alarms.ts';
-import { Hidden, Panel } from '../../shared/ui.tsx';
+import { Panel, VisuallyHidden } from '../../shared/ui.tsx';
 import { heading, role } from '../../theme/theme.ts';
 import { sayDrink } from '../../words/names.ts';
 import { celsius, clockFace, litres, say } from '../../words/say.ts';
@@ -90,9 +90,9 @@ export function OnTheStove({ board, nowMs }: { board: readonly BoardEntry[]; now
                       )}
                     </Box>
                     <Box sx={{ color: role('inkMuted'), mb: 1 }}>{clock.word}</Box>
-                    <Hidden>
+                    <VisuallyHidden>
                       <span aria-live="polite">{announcement(sayDrink(b.recipeId), clock.endMs, nowMs)}</span>
-                    </Hidden>
+                    </VisuallyHidden>
                   </>
                 )}
                 <Box component="h3" sx={{ ...heading, fontSize: '1.25rem', m: 0 }}>

@@ -1,4 +1,4 @@
-import { KEEPING, MINUTE_MS, pressureAlarm, spellCostMin, standingAt, warmSpells } from '@big-ladle/core';
+import { climateAt, KEEPING, MINUTE_MS, pressureAlarm, spellCostMin, warmSpells } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
@@ -66,7 +66,7 @@ function Wanted({ shelf, nowMs }: { shelf: Shelf; nowMs: number }) {
       ({ item, life }) =>
         !item.facts.bottle.keeping.acid.shown &&
         (life.verdict === 'good' || life.verdict === 'drinkToday') &&
-        standingAt(shelf.around, item.log.places.at(-1)?.place ?? '').trackedBy === null &&
+        climateAt(shelf.around, item.log.places.at(-1)?.place ?? '').trackedBy === null &&
         !life.frozen,
     )
     .sort((a, b) => b.life.warmH - a.life.warmH);

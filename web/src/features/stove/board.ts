@@ -1,5 +1,5 @@
 import { MINUTE_MS, type Pot } from '@big-ladle/core';
-import { colours } from '../../shared/batch/looks.ts';
+import { colours } from '../../shared/batch/liquorColour.ts';
 import { clocksOf, type OnBatch, type RunningClock, useOnBatches } from '../../shared/batch/onBatches.ts';
 import { stepName } from '../../shared/batch/stepWords.ts';
 import { say } from '../../words/say.ts';

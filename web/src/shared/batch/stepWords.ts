@@ -14,7 +14,7 @@ import {
 } from '@big-ladle/core';
 import { sayItem, sayPart } from '../../words/names.ts';
 import { celsius, has, say, volume } from '../../words/say.ts';
-import { itemIdOf } from './looks.ts';
+import { itemIdOf } from './liquorColour.ts';
 
 /** Herbs stand no longer than this; anything longer is a steep. */
 const SHORT_STEEP_MIN = 40;

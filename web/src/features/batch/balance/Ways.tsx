@@ -15,8 +15,8 @@ import {
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { Fragment, type ReactNode } from 'react';
-import { byHand } from '../../../shared/byHand.ts';
 import { Choice } from '../../../shared/Choice.tsx';
+import { byHand } from '../../../shared/handMeasure.ts';
 import { Panel } from '../../../shared/ui.tsx';
 import { heading, role } from '../../../theme/theme.ts';
 import { sayItem } from '../../../words/names.ts';

@@ -1,10 +1,10 @@
 import { randomLcg, randomNormal } from 'd3-random';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { paceOf } from '../physics/pace.ts';
+import { powerFactorOf } from '../physics/powerFactor.ts';
 import { KITCHEN, programOf, TABLES } from '../testKitchen.ts';
 import { simulateBatch } from './simulate.ts';
-import type { Adjustment, Factors } from './types.ts';
+import type { Adjustment, ModelFactors } from './types.ts';
 
 /** 12 L of water in the blue pot, brought to the boil on the gas, then boiled ten minutes. */
 const program = programOf(
@@ -42,7 +42,7 @@ const program = programOf(
   ],
 );
 const really = (power: number) => {
-  const factors: Factors = { boilOff: 1, power, heatLoss: 1, strainLoss: 1 };
+  const factors: ModelFactors = { boilOff: 1, power, heatLoss: 1, strainLoss: 1 };
   return simulateBatch(program, KITCHEN, TABLES, { factors }).trace.find((t) => t.stepId === 'heat')!;
 };
 type Heat = ReturnType<typeof really>;
@@ -137,9 +137,9 @@ describe('the heat-up corrects itself by what is read', () => {
   });
   it('no reading, or only early ones, leave the flame as it is', () => {
     const line = (share: number) => (minutes: number) => 20 + share * minutes;
-    expect(paceOf(line, [])).toBe(1);
-    expect(paceOf(line, [{ atMin: 1, tempC: 80 }])).toBe(1);
+    expect(powerFactorOf(line, [])).toBe(1);
+    expect(powerFactorOf(line, [{ atMin: 1, tempC: 80 }])).toBe(1);
     // 20 + 1.5 × 10: half as strong again, by hand.
-    expect(paceOf(line, [{ atMin: 10, tempC: 35 }])).toBeCloseTo(1.5, 2);
+    expect(powerFactorOf(line, [{ atMin: 10, tempC: 35 }])).toBeCloseTo(1.5, 2);
   });
 });

@@ -1,8 +1,8 @@
 import { volumeMl } from '../../liquor/composition.ts';
 import type { Said } from '../../units/result.ts';
-import { type Lived, othersLive } from '../evolve.ts';
+import { advanceOthers, type Recorder } from '../evolve.ts';
 import { adjust } from '../readings.ts';
-import { StepStop, vesselOf, type Work } from '../state.ts';
+import { type SimState, StepStop, vesselOf } from '../state.ts';
 import type { Adjustment, Step, StepActual, Vessel } from '../types.ts';
 
 /** What one step is given besides the state. */
@@ -12,7 +12,7 @@ export interface StepRun {
   actualMin: number | null;
   /** Stop after so many minutes: the moment that is asked about lies inside this step. */
   stopAfterMin: number | null;
-  lived: Lived;
+  lived: Recorder;
   /** The power is off, or the gas: nothing heats until it is back. */
   flameOut: boolean;
   notes: Said[];
@@ -37,7 +37,7 @@ function lengthOf(run: StepRun, predictedMin: number): number {
  * things stand; `piece` moves the vessel of the step; everything else stands where it stands.
  */
 export function inPieces(
-  work: Work,
+  work: SimState,
   step: Step,
   run: StepRun,
   busy: ReadonlySet<string>,
@@ -53,7 +53,7 @@ export function inPieces(
   const move = (toMin: number) => {
     const length = toMin - goneMin;
     if (length <= 0) return;
-    othersLive(work, step.id, busy, length);
+    advanceOthers(work, step.id, busy, length);
     piece(length, goneMin);
     goneMin = toMin;
     work.nowMin = startMin + goneMin;
@@ -88,7 +88,7 @@ export function flameOutAheadMin(run: StepRun, startMin: number, fromMin: number
 }
 
 /** A planned length, less what has gone by. */
-export const ofPlan =
+export const plannedRemaining =
   (step: Step) =>
   (goneMin: number): number =>
     plannedMin(step) - goneMin;
@@ -97,20 +97,20 @@ const inOrder = (adjustments: readonly Adjustment[] | undefined): Adjustment[] =
   adjustments ? [...adjustments].sort((a, b) => a.atMin - b.atMin) : [];
 
 /** Time passes while hands work; nothing is heated. Things that happened are applied when they happened. */
-export function handWork(work: Work, step: Step, run: StepRun): void {
-  inPieces(work, step, run, new Set(), ofPlan(step), () => undefined);
+export function handWork(work: SimState, step: Step, run: StepRun): void {
+  inPieces(work, step, run, new Set(), plannedRemaining(step), () => undefined);
 }
 
 /** Time until a minute of the batch, in which nothing is done: everything stands where it stands. */
-export function passUntil(work: Work, stepId: string, atMin: number): void {
+export function passUntil(work: SimState, stepId: string, atMin: number): void {
   const gapMin = atMin - work.nowMin;
   if (gapMin <= 0) return;
-  othersLive(work, stepId, new Set(), gapMin);
+  advanceOthers(work, stepId, new Set(), gapMin);
   work.nowMin = atMin;
 }
 
 /** A step that was skipped: its time goes by all the same, and what happened meanwhile has happened. */
-export function standBy(work: Work, step: Step, run: StepRun): void {
+export function standBy(work: SimState, step: Step, run: StepRun): void {
   inPieces(
     work,
     step,
@@ -121,7 +121,7 @@ export function standBy(work: Work, step: Step, run: StepRun): void {
   );
 }
 
-export function wetVessel(work: Work, step: Step): Vessel {
+export function wetVessel(work: SimState, step: Step): Vessel {
   const vessel = vesselOf(work, step.id, firstOf(step.from) ?? firstOf(step.to));
   if (volumeMl(vessel.liquor) < 1)
     throw new StepStop({ kind: 'emptyVessel', stepId: step.id, vesselId: vessel.id });

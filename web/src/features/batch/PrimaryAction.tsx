@@ -3,19 +3,19 @@ import { createContext, type ReactNode, useContext } from 'react';
 import { createPortal } from 'react-dom';
 
 /** The place at the foot of the stove posture where the one wide button stands; null away from the stove. */
-export const FootSlot = createContext<HTMLElement | null>(null);
+export const PrimaryActionSlot = createContext<HTMLElement | null>(null);
 
 /**
  * The deed that a form asks for next. At the stove it is the one wide button under the thumb, wherever in the page the
  * form stands; at the table it stands in the form itself.
  */
-export function FootDeed(props: {
+export function PrimaryAction(props: {
   onClick: () => void;
   disabled?: boolean;
   testId?: string;
   children: ReactNode;
 }) {
-  const slot = useContext(FootSlot);
+  const slot = useContext(PrimaryActionSlot);
   const button = (
     <Button
       variant="contained"

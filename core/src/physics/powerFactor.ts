@@ -5,7 +5,7 @@ export interface TempReading {
 }
 
 /** The one place for the settings of the fit. */
-export const PACE = Object.freeze({
+export const POWER_FIT = Object.freeze({
   /** Sooner after the start than this a reading says nothing of the pace, minutes. */
   soonestMin: 2,
   /** Three readings over this time show a slope of their own, minutes. */
@@ -30,25 +30,25 @@ const GOLDEN = (Math.sqrt(5) - 1) / 2;
  * @param tempAfter the model's temperature after so many minutes, at a share of the power.
  * @returns 1 where the readings say nothing yet.
  */
-export function paceOf(
+export function powerFactorOf(
   tempAfter: (share: number) => (minutes: number) => number,
   readings: readonly TempReading[],
 ): number {
-  const counted = readings.filter((r) => r.atMin >= PACE.soonestMin);
+  const counted = readings.filter((r) => r.atMin >= POWER_FIT.soonestMin);
   const last = counted.at(-1);
   if (!last) return 1;
-  const free = counted.length >= 3 && last.atMin - counted[0]!.atMin >= PACE.spanMin;
-  if (!free && last.atMin < PACE.aloneMin) return 1;
+  const free = counted.length >= 3 && last.atMin - counted[0]!.atMin >= POWER_FIT.spanMin;
+  if (!free && last.atMin < POWER_FIT.aloneMin) return 1;
   const missed = (share: number): number => {
     const at = tempAfter(share);
     const misses = counted.map((r) => r.tempC - at(r.atMin));
     const offset = free ? misses.reduce((sum, m) => sum + m, 0) / misses.length : 0;
     return misses.reduce((sum, m) => sum + (m - offset) ** 2, 0);
   };
-  let [low, high] = [PACE.least as number, PACE.most as number];
+  let [low, high] = [POWER_FIT.least as number, POWER_FIT.most as number];
   let [a, b] = [high - GOLDEN * (high - low), low + GOLDEN * (high - low)];
   let [missA, missB] = [missed(a), missed(b)];
-  for (let round = 0; round < PACE.rounds && high - low > 1e-4; round++) {
+  for (let round = 0; round < POWER_FIT.rounds && high - low > 1e-4; round++) {
     if (missA < missB) {
       [high, b, missB] = [b, a, missA];
       a = high - GOLDEN * (high - low);

@@ -38,7 +38,7 @@ export function recordOf(readings: readonly { atMs: number; value: number | null
 }
 
 /** The fridge's temperature in every cell up to now, with what was not read filled in. */
-export interface FridgeTrack {
+export interface TemperatureSeries {
   fromMs: number;
   tempC: Float64Array;
   /** Cells that nobody read, over gaps too long to be bridged: taken as warm. */
@@ -53,7 +53,11 @@ export interface FridgeTrack {
  * Fills a record's gaps: up to 2 h by a straight line between its neighbours, longer ones by the warmer neighbour and
  * at least 8 °C, up to now as well.
  */
-export function trackOf(record: FridgeRecord | null, enteredC: number, nowMs: number): FridgeTrack | null {
+export function temperatureSeriesOf(
+  record: FridgeRecord | null,
+  enteredC: number,
+  nowMs: number,
+): TemperatureSeries | null {
   if (!record || record.tempC.length === 0) return null;
   const cells = Math.max(record.tempC.length, Math.ceil((nowMs - record.fromMs) / CELL_MS));
   const tempC = new Float64Array(cells);
@@ -86,7 +90,7 @@ export function trackOf(record: FridgeRecord | null, enteredC: number, nowMs: nu
 }
 
 /** The fridge's temperature at a moment, °C. */
-export function trackAt(track: FridgeTrack, atMs: number): number {
+export function trackAt(track: TemperatureSeries, atMs: number): number {
   const cell = Math.floor((atMs - track.fromMs) / CELL_MS);
   if (cell < 0) return track.enteredC;
   return cell < track.tempC.length ? track.tempC[cell]! : track.expectedC;
@@ -108,7 +112,7 @@ const SPELL_LEAST_MS = 30 * MINUTE_MS;
 const SPELL_JOIN_MS = 60 * MINUTE_MS;
 
 /** The warm spells of a track, in order of time. */
-export function warmSpells(track: FridgeTrack): WarmSpell[] {
+export function warmSpells(track: TemperatureSeries): WarmSpell[] {
   const spells: WarmSpell[] = [];
   for (let i = 0; i < track.tempC.length; i++) {
     const tempC = track.tempC[i]!;

@@ -1,12 +1,12 @@
-import type { AskedSlip } from '@big-ladle/core';
+import type { AskedWarning } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import { sayWarning, sayWarningSubject } from '../words/plausibilityWords.ts';
 import { say } from '../words/say.ts';
-import { saySlip, saySlipName } from '../words/slipWords.ts';
 
 /** Amounts and times far outside what is usual, asked about once: with a tap they are meant. */
-export function SlipQuestions(props: {
-  slips: readonly AskedSlip[];
+export function PlausibilityQuestions(props: {
+  slips: readonly AskedWarning[];
   /** Litres that the amounts are for. */
   forL: number;
   onMeant: (key: string) => void;
@@ -19,7 +19,7 @@ export function SlipQuestions(props: {
       data-testid="slip"
     >
       <Box sx={{ flex: 1, minWidth: 200 }}>
-        <strong>{saySlipName(slip)}</strong>: {saySlip(slip, forL)}
+        <strong>{sayWarningSubject(slip)}</strong>: {sayWarning(slip, forL)}
       </Box>
       <Button size="small" color="inherit" onClick={() => onMeant(key)}>
         {say('slip.meant')}

@@ -6,7 +6,7 @@ import { Link, Navigate, useNavigate, useParams } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { AlarmQueue } from '../../shared/AlarmQueue.tsx';
 import { announcement, unlockSound, useAlarmState, useAlarms } from '../../shared/alarms.ts';
-import { colours, tintShare } from '../../shared/batch/looks.ts';
+import { colours, tintShare } from '../../shared/batch/liquorColour.ts';
 import { momentsOf } from '../../shared/batch/moments.ts';
 import { clocksOf, type RunningClock, useOnBatches } from '../../shared/batch/onBatches.ts';
 import { SideJobs } from '../../shared/batch/SideJobs.tsx';
@@ -17,7 +17,7 @@ import { QuantityField } from '../../shared/QuantityField.tsx';
 import { useBatch } from '../../shared/queries.ts';
 import { useScheme } from '../../shared/scheme.ts';
 import { useAwake, useCalls, useStoveKeys } from '../../shared/signals.ts';
-import { Caution, ErrorPanel, Hidden, Left, Loading } from '../../shared/ui.tsx';
+import { Caution, ErrorPanel, Left, Loading, VisuallyHidden } from '../../shared/ui.tsx';
 import { undoOf } from '../../shared/undo.ts';
 import { heading, role, thumb } from '../../theme/theme.ts';
 import { sayDrink, sayItem } from '../../words/names.ts';
@@ -38,7 +38,6 @@ import { BottleForm } from './BottleForm.tsx';
 import { Changed } from './Changed.tsx';
 import { CoolingWatch } from './CoolingWatch.tsx';
 import { FlameOut } from './FlameOut.tsx';
-import { FootSlot } from './FootDeed.tsx';
 import { GuestsAreHere } from './GuestsAreHere.tsx';
 import { InstrumentStrip } from './InstrumentStrip.tsx';
 import { LayOut } from './LayOut.tsx';
@@ -46,6 +45,7 @@ import { LotStir } from './LotStir.tsx';
 import { LotsForm, SPLITTABLE } from './LotsForm.tsx';
 import { deedText, readingText } from './logWords.ts';
 import { MeasureForm } from './MeasureForm.tsx';
+import { PrimaryActionSlot } from './PrimaryAction.tsx';
 import { Rehearsing } from './Rehearsing.tsx';
 import { SignalsPanel } from './SignalsPanel.tsx';
 import { SomethingElse } from './SomethingElse.tsx';
@@ -69,13 +69,13 @@ const QUICK_CLOCK_MIN = 10;
 export function StovePage() {
   const { id = '' } = useParams();
   const { live, batch, isPending, error, refetch } = useLiveBatch(id);
-  if (live) return <Posture key={id} live={live} />;
+  if (live) return <StoveScreen key={id} live={live} />;
   if (isPending) return <Loading />;
   if (error) return <ErrorPanel error={error} again={refetch} />;
   return batch ? <Navigate to={`/batches/${id}`} replace /> : <ErrorPanel error={error} again={refetch} />;
 }
 
-function Posture({ live }: { live: LiveBatch }) {
+function StoveScreen({ live }: { live: LiveBatch }) {
   const { step, program, kitchen, now, nowMs, batch } = live;
   const navigate = useNavigate();
   const [tool, setTool] = useState<
@@ -155,7 +155,7 @@ function Posture({ live }: { live: LiveBatch }) {
   };
 
   return (
-    <FootSlot.Provider value={foot}>
+    <PrimaryActionSlot.Provider value={foot}>
       <Box
         component="main"
         onPointerDown={() => sound && unlockSound()}
@@ -252,9 +252,9 @@ function Posture({ live }: { live: LiveBatch }) {
 
           {main && <BigClock clock={main} nowMs={nowMs} />}
           <FlameOut live={live} />
-          <Hidden>
+          <VisuallyHidden>
             <span aria-live="polite">{main ? announcement(main.label, main.endMs, nowMs) : ''}</span>
-          </Hidden>
+          </VisuallyHidden>
 
           <Rehearsing live={live} />
           {step && entry && ['heat', 'boil', 'steep', 'soak', 'cool'].includes(step.kind) && (
@@ -480,7 +480,7 @@ function Posture({ live }: { live: LiveBatch }) {
           </Box>
         </Box>
       </Box>
-    </FootSlot.Provider>
+    </PrimaryActionSlot.Provider>
   );
 }
 

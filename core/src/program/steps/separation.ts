@@ -9,21 +9,21 @@ import {
   ingredientOf,
   mixLiquors,
   noteRoom,
+  type SimState,
   StepStop,
   setVessel,
   solidOf,
   solidsInfo,
   vesselOf,
-  type Work,
   withComposition,
 } from '../state.ts';
 import type { BlendStep, JuiceStep, Solid, Step, StrainStep, Vessel } from '../types.ts';
-import { firstOf, handWork, type StepRun, wetVessel } from './clockwork.ts';
 import { addLines, moved, pourTogether } from './pouring.ts';
+import { firstOf, handWork, type StepRun, wetVessel } from './stepTime.ts';
 
 /** Parts liquor and solids of a vessel: what each solid holds stays with it, the rest goes on. */
 function freeLiquor(
-  work: Work,
+  work: SimState,
   step: StrainStep | JuiceStep,
   from: Vessel,
   how: { holdMl: (solid: Solid) => number; lossMl: number; keepSolids: boolean },
@@ -90,7 +90,7 @@ function freeLiquor(
 }
 
 /** Liquor leaves its solids: what they hold stays with them, a little is lost to sieve and cloth. */
-export function strainStep(work: Work, step: StrainStep, run: StepRun): void {
+export function strainStep(work: SimState, step: StrainStep, run: StepRun): void {
   const from = wetVessel(work, step);
   // A jar of syrup does not lose half of itself to its sieve.
   const lossMl = Math.min(
@@ -106,7 +106,7 @@ export function strainStep(work: Work, step: StrainStep, run: StepRun): void {
 }
 
 /** Books what is drawn from solids that are broken open, up to a share of all that is in them. */
-function breakOpen(work: Work, step: Step, vessel: Vessel, share: number): Vessel {
+function breakOpen(work: SimState, step: Step, vessel: Vessel, share: number): Vessel {
   let liquor = vessel.liquor;
   const solids = vessel.solids.map((solid) => {
     const row = ingredientOf(work, step.id, solid.ingredientId);
@@ -131,7 +131,7 @@ function breakOpen(work: Work, step: Step, vessel: Vessel, share: number): Vesse
 }
 
 /** Blending: what is in broken cells is free at once. The foam that stands on it is air and is not counted. */
-export function blendStep(work: Work, step: BlendStep, run: StepRun): void {
+export function blendStep(work: SimState, step: BlendStep, run: StepRun): void {
   const { id } = vesselOf(work, step.id, firstOf(step.to));
   pourTogether(work, step, id);
   addLines(work, step, id, run);
@@ -145,7 +145,7 @@ export function blendStep(work: Work, step: BlendStep, run: StepRun): void {
 }
 
 /** Juicing: so many millilitres for each kilogram by the tool at hand; the rest stays in the pulp. */
-export function juiceStep(work: Work, step: JuiceStep, run: StepRun): void {
+export function juiceStep(work: SimState, step: JuiceStep, run: StepRun): void {
   const from = vesselOf(work, step.id, firstOf(step.from));
   addLines(work, step, from.id, run);
   const whole = breakOpen(work, step, vesselOf(work, step.id, from.id), 1);

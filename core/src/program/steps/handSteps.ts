@@ -18,10 +18,10 @@ import {
   lineOf,
   mixLiquors,
   noteRoom,
+  type SimState,
   StepStop,
   setVessel,
   vesselOf,
-  type Work,
 } from '../state.ts';
 import type {
   BottleStep,
@@ -38,14 +38,14 @@ import type {
   Vessel,
   WashStep,
 } from '../types.ts';
-import { firstOf, handWork, type StepRun, wetVessel } from './clockwork.ts';
 import { addLines, gramsFor, liftOut, moved, pourOver, pourTogether, rejoinHeld } from './pouring.ts';
+import { firstOf, handWork, type StepRun, wetVessel } from './stepTime.ts';
 
-function bowlOf(work: Work, step: Step): Vessel {
+function bowlOf(work: SimState, step: Step): Vessel {
   return vesselOf(work, step.id, firstOf(step.to) ?? firstOf(step.from));
 }
 
-export function pickStep(work: Work, step: PickStep | PrepStep, run: StepRun): void {
+export function pickStep(work: SimState, step: PickStep | PrepStep, run: StepRun): void {
   const bowl = bowlOf(work, step);
   for (const lineId of step.lines) layOut(work, step, lineId, bowl.id, step.kind === 'prep');
   handWork(work, step, run);
@@ -55,14 +55,14 @@ export function pickStep(work: Work, step: PickStep | PrepStep, run: StepRun): v
  * A washing or cutting that was passed over: nobody knows whether the thing was opened all the same, so its time counts
  * from then, as if it had been.
  */
-export function openUnseen(work: Work, step: Step): void {
+export function openUnseen(work: SimState, step: Step): void {
   if (step.kind !== 'wash' && step.kind !== 'prep') return;
   const bowl = bowlOf(work, step);
   for (const lineId of step.lines) layOut(work, step, lineId, bowl.id, true);
 }
 
 /** Rinses: a little is drawn at the water's temperature and lost; dried calyx and leaf carry water away with them. */
-export function washStep(work: Work, step: WashStep, run: StepRun): void {
+export function washStep(work: SimState, step: WashStep, run: StepRun): void {
   const bowl = bowlOf(work, step);
   for (const lineId of step.lines) layOut(work, step, lineId, bowl.id, true);
   const minutes = (run.actual?.rinses ?? step.rinses) * step.minutesPerRinse;
@@ -106,7 +106,7 @@ export function washStep(work: Work, step: WashStep, run: StepRun): void {
   handWork(work, step, run);
 }
 
-export function combineStep(work: Work, step: CombineStep, run: StepRun): void {
+export function combineStep(work: SimState, step: CombineStep, run: StepRun): void {
   if (step.lift) {
     liftOut(work, step);
     handWork(work, step, run);
@@ -127,12 +127,12 @@ export function combineStep(work: Work, step: CombineStep, run: StepRun): void {
 }
 
 /** Hands work on it: it stands on the table, wherever it stood before, and stays there. */
-function ontoTable(work: Work, step: Step, vesselId: string): void {
+function ontoTable(work: SimState, step: Step, vesselId: string): void {
   const vessel = vesselOf(work, step.id, vesselId);
   if (vessel.place !== 'counter') setVessel(work, { ...vessel, place: 'counter' });
 }
 
-export function mixStep(work: Work, step: MixStep | FortifyStep, run: StepRun): void {
+export function mixStep(work: SimState, step: MixStep | FortifyStep, run: StepRun): void {
   const { id } = vesselOf(work, step.id, firstOf(step.to));
   ontoTable(work, step, id);
   pourTogether(work, step, id);
@@ -146,7 +146,7 @@ export function mixStep(work: Work, step: MixStep | FortifyStep, run: StepRun): 
  * drink, though nobody knows how much.
  */
 function takeAsIn(
-  work: Work,
+  work: SimState,
   step: SweetenStep | SourStep,
   run: StepRun,
   vesselId: string,
@@ -169,7 +169,7 @@ function takeAsIn(
  * Sweetening to a target: what was really added is booked; as long as the step is not over, the rest of the way is
  * counted as still to come.
  */
-export function sweetenStep(work: Work, step: SweetenStep, run: StepRun): void {
+export function sweetenStep(work: SimState, step: SweetenStep, run: StepRun): void {
   const vesselId = vesselOf(work, step.id, firstOf(step.to) ?? firstOf(step.from)).id;
   ontoTable(work, step, vesselId);
   handWork(work, step, run);
@@ -177,7 +177,7 @@ export function sweetenStep(work: Work, step: SweetenStep, run: StepRun): void {
   else if (run.stopAfterMin === null && step.lines.length > 0) sweetenToTarget(work, step, run, vesselId);
 }
 
-function sweetenToTarget(work: Work, step: SweetenStep, run: StepRun, vesselId: string): void {
+function sweetenToTarget(work: SimState, step: SweetenStep, run: StepRun, vesselId: string): void {
   const target = (run.actual?.targetSweetnessPct ?? step.targetSweetnessPct) / 100;
   const toTarget = step.lines.filter((id) => lineOf(work, step.id, id).rule.kind === 'toTarget');
   // A recipe that says how much has it stirred in as it says.
@@ -207,7 +207,7 @@ function sweetenToTarget(work: Work, step: SweetenStep, run: StepRun, vesselId: 
 }
 
 /** Souring to a titratable acidity with the liquids of the step, in equal volumes. */
-export function sourStep(work: Work, step: SourStep, run: StepRun): void {
+export function sourStep(work: SimState, step: SourStep, run: StepRun): void {
   const { id } = vesselOf(work, step.id, firstOf(step.to));
   ontoTable(work, step, id);
   handWork(work, step, run);
@@ -215,7 +215,7 @@ export function sourStep(work: Work, step: SourStep, run: StepRun): void {
   else if (run.stopAfterMin === null && step.lines.length > 0) sourToTarget(work, step, run, id);
 }
 
-function sourToTarget(work: Work, step: SourStep, run: StepRun, id: string): void {
+function sourToTarget(work: SimState, step: SourStep, run: StepRun, id: string): void {
   const { liquor } = vesselOf(work, step.id, id);
   const rows = step.lines.map((lineId) => {
     const line = lineOf(work, step.id, lineId);
@@ -238,11 +238,11 @@ function sourToTarget(work: Work, step: SourStep, run: StepRun, id: string): voi
 }
 
 /** Spirits go in when nothing will be heated any more: alcohol boils off. */
-export function fortifyStep(work: Work, step: FortifyStep, run: StepRun): void {
+export function fortifyStep(work: SimState, step: FortifyStep, run: StepRun): void {
   mixStep(work, step, run);
 }
 
-export function splitStep(work: Work, step: SplitStep, run: StepRun): void {
+export function splitStep(work: SimState, step: SplitStep, run: StepRun): void {
   const from = wetVessel(work, step);
   const share = step.volumeMl === undefined ? step.share : step.volumeMl / volumeMl(from.liquor);
   pourOver(work, step, from, vesselOf(work, step.id, firstOf(step.to)), Math.min(1, Math.max(0, share)));
@@ -250,7 +250,7 @@ export function splitStep(work: Work, step: SplitStep, run: StepRun): void {
   handWork(work, step, run);
 }
 
-export function bottleStep(work: Work, step: BottleStep, run: StepRun): void {
+export function bottleStep(work: SimState, step: BottleStep, run: StepRun): void {
   const { id } = wetVessel(work, step);
   ontoTable(work, step, id);
   handWork(work, step, run);

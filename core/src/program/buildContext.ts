@@ -37,7 +37,7 @@ export interface BuildInput {
 }
 
 /** What the parts of a method work on. */
-export interface Making extends BuildInput {
+export interface BuildContext extends BuildInput {
   b: StepBuilder;
   perFillL: number;
   hands: Attention;

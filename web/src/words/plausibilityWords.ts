@@ -1,4 +1,4 @@
-import type { Slip } from '@big-ladle/core';
+import type { PlausibilityWarning } from '@big-ladle/core';
 import { sayItem } from './names.ts';
 import { duration, grams, litres, say } from './say.ts';
 
@@ -6,7 +6,7 @@ import { duration, grams, litres, say } from './say.ts';
  * A slip, asked about: what was said, and what is usual.
  * @param forL the litres that an amount is for.
  */
-export function saySlip(slip: Slip, forL: number): string {
+export function sayWarning(slip: PlausibilityWarning, forL: number): string {
   switch (slip.kind) {
     case 'much':
     case 'little':
@@ -29,7 +29,7 @@ export function saySlip(slip: Slip, forL: number): string {
 }
 
 /** What a slip is about: the thing, or the step. */
-export function saySlipName(slip: Slip): string {
+export function sayWarningSubject(slip: PlausibilityWarning): string {
   if ('itemId' in slip) return sayItem(slip.itemId);
   return 'stepKind' in slip ? say(`step.${slip.stepKind}`) : say('slip.loss');
 }

@@ -1,9 +1,9 @@
 import { scaled, volumeMl } from '../../liquor/composition.ts';
 import { boilingPointC, type Stretch } from '../../physics/heat.ts';
-import { paceOf } from '../../physics/pace.ts';
+import { powerFactorOf } from '../../physics/powerFactor.ts';
 import { FUSION_J_PER_G } from '../../tables/constants.ts';
 import { said } from '../../units/result.ts';
-import { atPace, boilPath, live, pathOf } from '../evolve.ts';
+import { advanceVessel, atPace, boilPath, pathOf } from '../evolve.ts';
 import { powerIntoPotW } from '../kitchen.ts';
 import {
   addFlow,
@@ -11,10 +11,10 @@ import {
   drainedOf,
   ingredientOf,
   noteRoom,
+  type SimState,
   StepStop,
   setVessel,
   vesselOf,
-  type Work,
 } from '../state.ts';
 import type {
   BoilStep,
@@ -27,15 +27,22 @@ import type {
   Step,
   Vessel,
 } from '../types.ts';
-import { flameOutAheadMin, handWork, inPieces, ofPlan, type StepRun, wetVessel } from './clockwork.ts';
+import {
+  flameOutAheadMin,
+  handWork,
+  inPieces,
+  plannedRemaining,
+  type StepRun,
+  wetVessel,
+} from './stepTime.ts';
 
-/** Standing somewhere for a time: soaking cold, steeping hot or cold. */
-export function standStep(work: Work, step: SoakStep | SteepStep, run: StepRun): void {
+/** StorageClimate somewhere for a time: soaking cold, steeping hot or cold. */
+export function standStep(work: SimState, step: SoakStep | SteepStep, run: StepRun): void {
   const { id } = wetVessel(work, step);
-  inPieces(work, step, run, new Set([id]), ofPlan(step), (minutes) => {
+  inPieces(work, step, run, new Set([id]), plannedRemaining(step), (minutes) => {
     const vessel = { ...vesselOf(work, step.id, id), place: step.place, lid: step.lid };
     const { stretches } = pathOf(work, vessel, { place: step.place, lid: step.lid, powerW: 0 }, { minutes });
-    setVessel(work, live(work, step.id, vessel, stretches, step.place, run.lived));
+    setVessel(work, advanceVessel(work, step.id, vessel, stretches, step.place, run.lived));
   });
   const after = vesselOf(work, step.id, id);
   setVessel(work, { ...after, place: step.place === 'fridge' ? 'fridge' : 'counter' });
@@ -43,7 +50,7 @@ export function standStep(work: Work, step: SoakStep | SteepStep, run: StepRun):
 }
 
 /** The water of a cleaning soak goes down the sink; what drips from the solids stays on them. */
-function throwAway(work: Work, step: Step, vesselId: string): void {
+function throwAway(work: SimState, step: Step, vesselId: string): void {
   const vessel = vesselOf(work, step.id, vesselId);
   const hasMl = volumeMl(vessel.liquor);
   if (hasMl <= 0) return;
@@ -81,7 +88,7 @@ function throwAway(work: Work, step: Step, vesselId: string): void {
 /** A small pot for spices and syrups, where the kitchen has no second one: only its width matters for the flame. */
 const NOMINAL_SMALL_POT = { diameterCm: 18 };
 
-function powerFor(work: Work, step: HeatStep | BoilStep, vessel: Vessel): number {
+function powerFor(work: SimState, step: HeatStep | BoilStep, vessel: Vessel): number {
   const burner = work.kitchen.burners.find((b) => b.id === step.burnerId);
   if (!burner) throw new StepStop({ kind: 'unknownBurner', stepId: step.id, burnerId: step.burnerId });
   const spec = work.specs.get(vessel.id);
@@ -102,7 +109,7 @@ const evenly = (fromC: number, toC: number, minutes: number): Stretch[] => {
 };
 
 /** What temperatures read while it heats say of the flame: the rest of this batch is predicted at that pace. */
-function learnPace(work: Work, step: HeatStep, start: Vessel, run: StepRun): void {
+function learnPace(work: SimState, step: HeatStep, start: Vessel, run: StepRun): void {
   const happened = run.actual?.adjustments ?? [];
   // What was thrown in or taken out makes another pot of it: readings count up to there.
   const until = Math.min(...happened.filter((a) => a.kind !== 'measured').map((a) => a.atMin));
@@ -114,7 +121,7 @@ function learnPace(work: Work, step: HeatStep, start: Vessel, run: StepRun): voi
   if (readings.length === 0) return;
   const believedW = powerFor(work, step, start);
   const minutes = Math.max(...readings.map((r) => r.atMin));
-  const share = paceOf(
+  const share = powerFactorOf(
     (part) => {
       const around = { place: 'stove' as const, lid: step.lid, powerW: believedW * part };
       return along(pathOf(work, start, around, { minutes }).stretches, start.liquor.tempC);
@@ -139,7 +146,7 @@ const along =
   };
 
 /** Heating to a temperature. Where the cook has said when it boiled, the pot's own pace replaces the predicted one. */
-export function heatStep(work: Work, step: HeatStep, run: StepRun): void {
+export function heatStep(work: SimState, step: HeatStep, run: StepRun): void {
   const start = wetVessel(work, step);
   const targetC =
     step.until.kind === 'temp' && step.until.targetC !== null
@@ -174,7 +181,7 @@ export function heatStep(work: Work, step: HeatStep, run: StepRun): void {
     } else {
       stretches = cutAfter(path.stretches, minutes);
     }
-    setVessel(work, live(work, step.id, vessel, stretches, 'stove', run.lived));
+    setVessel(work, advanceVessel(work, step.id, vessel, stretches, 'stove', run.lived));
   });
   noteRoom(work, vesselOf(work, step.id, start.id), true);
 }
@@ -204,7 +211,7 @@ function cutAfter(stretches: readonly Stretch[], minutes: number): Stretch[] {
 /** So near the boiling point it boils, °C. */
 const AT_THE_BOIL_C = 0.2;
 
-export function boilStep(work: Work, step: BoilStep, run: StepRun): void {
+export function boilStep(work: SimState, step: BoilStep, run: StepRun): void {
   const start = wetVessel(work, step);
   const boilC = boilingPointC(work.kitchen.altitudeM);
   const powerW = powerFor(work, step, start);
@@ -228,21 +235,21 @@ export function boilStep(work: Work, step: BoilStep, run: StepRun): void {
     return way?.end === 'reached' ? way.minutes : 0;
   };
   const remaining = (goneMin: number) => {
-    const leftMin = ofPlan(step)(goneMin) + stillMin;
+    const leftMin = plannedRemaining(step)(goneMin) + stillMin;
     // What is poured in at its end is not brought back to the boil.
     return leftMin > 1e-9 ? leftMin + wayMin() : 0;
   };
   inPieces(work, step, run, new Set([start.id]), remaining, (minutes) => {
     if (run.flameOut) {
       const { stretches } = pathOf(work, here(), { ...around, powerW: 0 }, { minutes });
-      setVessel(work, live(work, step.id, here(), stretches, 'stove', run.lived));
+      setVessel(work, advanceVessel(work, step.id, here(), stretches, 'stove', run.lived));
       stillMin += minutes;
       return;
     }
     const way = toBoil();
     if (way && way.end !== 'reached') {
       const { stretches } = pathOf(work, here(), around, { minutes });
-      setVessel(work, live(work, step.id, here(), stretches, 'stove', run.lived));
+      setVessel(work, advanceVessel(work, step.id, here(), stretches, 'stove', run.lived));
       return;
     }
     const warmMin = Math.min(minutes, way?.minutes ?? 0);
@@ -254,12 +261,12 @@ export function boilStep(work: Work, step: BoilStep, run: StepRun): void {
       { level: step.level, lid: step.lid, powerW, boilC },
       minutes - warmMin,
     );
-    setVessel(work, live(work, step.id, here(), [...warmed, ...stretches], 'stove', run.lived));
+    setVessel(work, advanceVessel(work, step.id, here(), [...warmed, ...stretches], 'stove', run.lived));
   });
 }
 
 /** Cooling to a temperature, or for a time. */
-export function coolStep(work: Work, step: CoolStep, run: StepRun): void {
+export function coolStep(work: SimState, step: CoolStep, run: StepRun): void {
   const start = wetVessel(work, step);
   const around = { place: step.place, lid: step.lid, powerW: 0 };
   const target = step.until.kind === 'temp' ? step.until.targetC : null;
@@ -276,11 +283,11 @@ export function coolStep(work: Work, step: CoolStep, run: StepRun): void {
     const heatJ = capacityOfContents(work, start) * (start.liquor.tempC - target);
     run.notes.push(said('cool.ice', { iceKg: Math.ceil(heatJ / FUSION_J_PER_G / 100) / 10 }));
   }
-  const remaining = target === null ? ofPlan(step) : () => toTarget()?.minutes ?? 0;
+  const remaining = target === null ? plannedRemaining(step) : () => toTarget()?.minutes ?? 0;
   inPieces(work, step, run, new Set([start.id]), remaining, (minutes) => {
     const vessel = { ...vesselOf(work, step.id, start.id), place: step.place, lid: step.lid };
     const { stretches } = pathOf(work, vessel, around, { minutes });
-    setVessel(work, live(work, step.id, vessel, stretches, step.place, run.lived));
+    setVessel(work, advanceVessel(work, step.id, vessel, stretches, step.place, run.lived));
   });
   const after = vesselOf(work, step.id, start.id);
   // Out of the ice bath a pot goes into the fridge; that is where a cook puts what is cold.
@@ -290,15 +297,15 @@ export function coolStep(work: Work, step: CoolStep, run: StepRun): void {
   });
 }
 
-/** Standing in the fridge until it is as cold as that, or for the planned time. */
-export function chillStep(work: Work, step: ChillStep, run: StepRun): void {
+/** StorageClimate in the fridge until it is as cold as that, or for the planned time. */
+export function chillStep(work: SimState, step: ChillStep, run: StepRun): void {
   coolStep(work, { ...step, kind: 'cool', place: 'fridge', lid: 'on' }, run);
 }
 
 /** A freezer stands at this, °C. */
 const FREEZER_C = -18;
 
-export function freezeStep(work: Work, step: FreezeStep, run: StepRun): void {
+export function freezeStep(work: SimState, step: FreezeStep, run: StepRun): void {
   const { id } = wetVessel(work, step);
   handWork(work, step, run);
   if (run.stopAfterMin !== null) return;

@@ -1,10 +1,10 @@
 import type { Kitchen, ShelfPlace } from '../documents/kitchen.ts';
 import { KEEPING } from '../tables/keeping.ts';
 import { type PlaceKind, placeKindRow } from '../tables/places.ts';
-import type { FridgeTrack } from './track.ts';
+import type { TemperatureSeries } from './temperatureSeries.ts';
 
 /** A place as its bottles feel it. */
-export interface Standing {
+export interface StorageClimate {
   kind: PlaceKind;
   /** As it is steadily, °C; where it follows a logged fridge the track counts instead. */
   tempC: number;
@@ -16,12 +16,12 @@ export interface Standing {
 
 /** Where bottles stand and how warm it is and was there. */
 export interface Surroundings {
-  places: ReadonlyMap<string, Standing>;
-  track: FridgeTrack | null;
+  places: ReadonlyMap<string, StorageClimate>;
+  track: TemperatureSeries | null;
   roomC: number;
 }
 
-function standingOf(place: ShelfPlace, kitchen: Pick<Kitchen, 'fridgeC' | 'roomC'>): Standing {
+function climateOf(place: ShelfPlace, kitchen: Pick<Kitchen, 'fridgeC' | 'roomC'>): StorageClimate {
   const row = placeKindRow(place.kind);
   const tempC =
     row.follows === 'fridge'
@@ -40,10 +40,10 @@ function standingOf(place: ShelfPlace, kitchen: Pick<Kitchen, 'fridgeC' | 'roomC
 /** The places of a kitchen with what its fridge's logger has read. */
 export function surroundingsOf(
   kitchen: Pick<Kitchen, 'fridgeC' | 'roomC' | 'places'>,
-  track: FridgeTrack | null,
+  track: TemperatureSeries | null,
 ): Surroundings {
   return {
-    places: new Map(kitchen.places.map((p) => [p.id, standingOf(p, kitchen)])),
+    places: new Map(kitchen.places.map((p) => [p.id, climateOf(p, kitchen)])),
     track,
     roomC: kitchen.roomC,
   };
@@ -53,7 +53,7 @@ export function surroundingsOf(
  * A place by its id. One that the kitchen has no more is taken by its kind where the id is a kind's (as in older logs),
  * else as the table: the worse answer.
  */
-export function standingAt(around: Surroundings, placeId: string): Standing {
+export function climateAt(around: Surroundings, placeId: string): StorageClimate {
   const known = around.places.get(placeId);
   if (known) return known;
   for (const standing of around.places.values()) if (standing.kind === placeId) return standing;

@@ -1,7 +1,7 @@
 import type { CoolingTally, Liquor } from '../program/types.ts';
 import { KEEPING } from '../tables/keeping.ts';
 import { type Said, said } from '../units/result.ts';
-import { type KeepingInput, keepingOf } from './class.ts';
+import { type KeepingInput, keepingOf } from './shelfLife.ts';
 
 /** A change, and the same drink as it would have been with it; null: there is nothing to change. */
 interface Change {

@@ -5,7 +5,7 @@ import { Component, type ReactNode } from 'react';
 import { PageHead, Panel } from './ui.tsx';
 
 /** Stands around every screen: one that breaks says so instead of going blank. */
-export class Guard extends Component<{ children: ReactNode }, { broken: boolean }> {
+export class ErrorBoundary extends Component<{ children: ReactNode }, { broken: boolean }> {
   override state = { broken: false };
   static getDerivedStateFromError() {
     return { broken: true };

@@ -2,7 +2,7 @@ import type { Kitchen } from '../documents/kitchen.ts';
 import type { PlanDoc } from '../documents/plan.ts';
 import type { MethodId, Recipe } from '../documents/recipe.ts';
 import { markerGPerL } from '../liquor/composition.ts';
-import { BOTTLES } from '../program/making.ts';
+import { BOTTLES } from '../program/buildContext.ts';
 import { choicesUnder } from '../program/recipe.ts';
 import { simulateBatch } from '../program/simulate.ts';
 import type { Simulation } from '../program/types.ts';
@@ -35,7 +35,7 @@ function strongestOf(sim: Simulation): { marker: MarkerId; gPerL: number } | nul
 }
 
 /** A faster method, two pots, or a later hour: what each gives and costs. The fastest of the methods stands for all. */
-export function waysOut(
+export function findAlternatives(
   plan: PlanDoc,
   readyAtMs: number,
   nowMs: number,

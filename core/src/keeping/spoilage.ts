@@ -3,11 +3,18 @@ import { missedStage } from '../program/exposure.ts';
 import { KEEPING } from '../tables/keeping.ts';
 import { type Said, said } from '../units/result.ts';
 import { DAY_MS, HOUR_MS, MINUTE_MS } from '../units/time.ts';
-import type { Surroundings } from './around.ts';
 import { checkKindOf, meaningOf } from './check.ts';
-import { type CoolingSoFar, coolingCutDays, hoursOf, saidCut, saidMissed, slowCoolingMin } from './class.ts';
-import { type BottleFacts, follow, lifeRate, type Spent, spentAt } from './integrate.ts';
-import { CELL_MS, type FridgeTrack, trackAt, type WarmSpell } from './track.ts';
+import { type BottleFacts, integrate, lifeRate, type Spent, spentAt } from './integrate.ts';
+import {
+  type CoolingSoFar,
+  coolingCutDays,
+  hoursOf,
+  saidCut,
+  saidMissed,
+  slowCoolingMin,
+} from './shelfLife.ts';
+import type { Surroundings } from './storageClimate.ts';
+import { CELL_MS, type TemperatureSeries, trackAt, type WarmSpell } from './temperatureSeries.ts';
 
 export interface BottleLife {
   /** Nothing left after this instant; shown as a local date rounded down. */
@@ -97,7 +104,7 @@ function lifeByOne(
   const ownMs = keeping.verdict === 'throwOut' ? null : ask.ownDays == null ? null : ask.ownDays * DAY_MS;
   // What was said last has happened, also where the clock of the screen is a little behind it.
   const endMs = Math.max(nowMs, bottle.filledMs, log.places.at(-1)!.fromMs);
-  const { spent, standing, ahead } = follow(bottle, log, around, ownMs ?? uncutMs, endMs);
+  const { spent, standing, ahead } = integrate(bottle, log, around, ownMs ?? uncutMs, endMs);
   const settled = ahead(Number.POSITIVE_INFINITY);
   const cooling = coolingOf(bottle, settled.spent);
   // Rows of before 0.6.0 have had the cut of their pot.
@@ -227,7 +234,7 @@ export function lifeCurve(
   const points: LifePoint[] = [];
   let nextMs = bottle.filledMs;
   let last: LifePoint | null = null;
-  follow(bottle, log, around, uncutMs, endMs, (atMs, spent, placeC) => {
+  integrate(bottle, log, around, uncutMs, endMs, (atMs, spent, placeC) => {
     // A cut is taken as soon as its hours are over.
     const cutDays =
       ownDays === null && keeping.acid.shown ? coolingCutDays(slowCoolingMin(coolingOf(bottle, spent))) : 0;
@@ -245,7 +252,7 @@ export function lifeCurve(
  * What a warm spell cost a bottle that stood in the fridge all through it, minutes of its life: by the fridge's air, so
  * a little more than a full bottle felt.
  */
-export function spellCostMin(track: FridgeTrack, spell: WarmSpell): number {
+export function spellCostMin(track: TemperatureSeries, spell: WarmSpell): number {
   let cost = 0;
   for (let ms = spell.fromMs; ms < spell.toMs; ms += CELL_MS)
     cost += (lifeRate(trackAt(track, ms)) - 1) * CELL_MS;

@@ -5,7 +5,7 @@ import { USUAL_OF_TRAITS, USUAL_ROWS } from '../tables/kitchenFacts.ts';
 import type { Tables } from '../tables/types.ts';
 
 /** An amount or a time far outside what is usual: asked about once, with the usual beside it. */
-export type Slip =
+export type PlausibilityWarning =
   | { kind: 'much' | 'little'; itemId: string; massG: number; lowG: number; highG: number }
   | { kind: 'long' | 'short'; stepKind: OwnStepKind; minutes: number; lowMin: number; highMin: number }
   | { kind: 'lossUnexplained'; lostL: number; mostL: number };
@@ -27,13 +27,13 @@ function usualOf(itemId: string, tables: Tables): { lowGPerL: number; highGPerL:
  * Grams of a solid or of a liquid for so many litres against the usual range, and against what the recipe itself had.
  * @param recipeG what the recipe has for the same litres, where there is one: what is near that is no slip.
  */
-export function amountSlip(
+export function amountWarning(
   itemId: string,
   massG: number,
   litres: number,
   tables: Tables,
   recipeG?: number,
-): Slip | null {
+): PlausibilityWarning | null {
   if (!(massG > 0 && litres > 0)) return null;
   if (recipeG !== undefined && recipeG > 0) {
     const [lowG, highG] = [recipeG / FROM_RECIPE, recipeG * FROM_RECIPE];
@@ -48,14 +48,14 @@ export function amountSlip(
 }
 
 /** Amounts of a plan that are far outside what is usual, each thing once however many lines have it. */
-export function planSlips(
+export function planWarnings(
   program: { lines: readonly { itemId: string; massG: number }[] },
   litres: number,
   tables: Tables,
-): Slip[] {
+): PlausibilityWarning[] {
   const grams = new Map<string, number>();
   for (const line of program.lines) grams.set(line.itemId, (grams.get(line.itemId) ?? 0) + line.massG);
-  return [...grams].flatMap(([itemId, massG]) => amountSlip(itemId, massG, litres, tables) ?? []);
+  return [...grams].flatMap(([itemId, massG]) => amountWarning(itemId, massG, litres, tables) ?? []);
 }
 
 /** Minutes in which a step is usually done. Source: the methods of the book, and half or twice of them. */
@@ -69,7 +69,7 @@ const USUAL_MINUTES: Partial<Record<OwnStepKind, readonly [low: number, high: nu
 };
 
 /** Seconds for minutes, minutes for hours. */
-export function timeSlip(stepKind: OwnStepKind, minutes: number): Slip | null {
+export function timeWarning(stepKind: OwnStepKind, minutes: number): PlausibilityWarning | null {
   const usual = USUAL_MINUTES[stepKind];
   if (!usual || !(minutes > 0)) return null;
   const [lowMin, highMin] = usual;
@@ -79,22 +79,22 @@ export function timeSlip(stepKind: OwnStepKind, minutes: number): Slip | null {
 }
 
 /** A slip, and what tells it from another: once it is said to be meant, the same thing is not asked again. */
-export interface AskedSlip {
+export interface AskedWarning {
   key: string;
-  slip: Slip;
+  slip: PlausibilityWarning;
 }
 
 /** What is to be asked of a recipe as it was read or written: its amounts for the litres it makes, and its minutes. */
-export function recipeSlips(
+export function recipeWarnings(
   recipe: {
     lines: readonly { itemId: string; massG: number }[];
     steps?: readonly { kind: OwnStepKind; minutes: number }[];
     basisL: number;
   },
   tables: Tables,
-): AskedSlip[] {
-  const times = (recipe.steps ?? []).flatMap((s) => timeSlip(s.kind, s.minutes) ?? []);
-  const asked = [...planSlips(recipe, recipe.basisL, tables), ...times].map((slip) => ({
+): AskedWarning[] {
+  const times = (recipe.steps ?? []).flatMap((s) => timeWarning(s.kind, s.minutes) ?? []);
+  const asked = [...planWarnings(recipe, recipe.basisL, tables), ...times].map((slip) => ({
     key: keyOf(slip),
     slip,
   }));
@@ -102,7 +102,7 @@ export function recipeSlips(
   return asked.filter((a, i) => asked.findIndex((b) => b.key === a.key) === i);
 }
 
-function keyOf(slip: Slip): string {
+function keyOf(slip: PlausibilityWarning): string {
   switch (slip.kind) {
     case 'much':
     case 'little':
@@ -127,12 +127,12 @@ const FLAME_FACTOR = 1.5;
  * @param expectedL what the model, with this flame and this lid, has there now, cold.
  * @param heldL litres that solids hold back at this step.
  */
-export function measuredLossSlip(
+export function measuredLossWarning(
   trace: readonly Pick<TraceEntry, 'kind' | 'now'>[],
   measuredL: number,
   expectedL: number,
   heldL: number,
-): Slip | null {
+): PlausibilityWarning | null {
   if (!trace.some((t) => t.kind === 'heat' || t.kind === 'boil')) return null;
   const hadL = Math.max(0, ...trace.map((t) => t.now.volumeL));
   const steamL = Math.max(0, hadL - heldL - expectedL);
