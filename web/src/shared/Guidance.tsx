@@ -2,7 +2,7 @@ import type { Guidance as Row } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
-import { num, say } from '../words/say.ts';
+import { num, say, sayCode } from '../words/say.ts';
 import { Caution } from './ui.tsx';
 
 /** What is to be said here: dangers in sight, the rest one tap away. */
@@ -16,7 +16,7 @@ export function Guidance({ rows }: { rows: readonly Row[] }) {
       key={row.code}
       severity={row.severity}
       word={say(`severity.${row.severity}`)}
-      text={say(`guide.${row.code}`)}
+      text={sayCode(`guide.${row.code}`)}
     />
   );
   return (

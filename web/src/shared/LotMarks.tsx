@@ -1,7 +1,7 @@
 import { audienceOf, cautionsOf, marksOf, type Tag } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import { role } from '../theme/theme.ts';
-import { say } from '../words/say.ts';
+import { say, sayCode } from '../words/say.ts';
 import { Caution } from './ui.tsx';
 
 /** What a drink is marked with, and who is to be told before a glass of it is poured. */
@@ -27,7 +27,7 @@ export function LotMarks({ tags }: { tags: Iterable<Tag> }) {
 /** The same in sentences, calmly, where a drink is chosen and planned: each person once, with what it is about. */
 export function WhoAsksFirst({ tags }: { tags: Iterable<Tag> }) {
   // One sentence may be for several people.
-  const sentences = [...new Set(cautionsOf(new Set(tags)).map((row) => say(row.code)))];
+  const sentences = [...new Set(cautionsOf(new Set(tags)).map((row) => sayCode(row.code)))];
   if (sentences.length === 0) return null;
   return (
     <Box data-testid="who-asks" sx={{ display: 'grid', gap: 0.5 }}>

@@ -1,13 +1,15 @@
 import { type StrongShare, startOfToday, strongShares } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import { role } from '../theme/theme.ts';
-import { grams, percent, say } from '../words/say.ts';
+import { grams, percent, say, sayCode } from '../words/say.ts';
 import { useUse } from './queries.ts';
 
 /** How much of a moderate day each strong herb is: "12 g of ginger, 60 % of a moderate day". */
 export const sharesText = (shares: readonly StrongShare[]): string =>
   shares
-    .map((s) => `${grams(s.massG)} of ${say(`strong.${s.marker}`)}, ${percent(s.share)} of a moderate day`)
+    .map(
+      (s) => `${grams(s.massG)} of ${sayCode(`strong.${s.marker}`)}, ${percent(s.share)} of a moderate day`,
+    )
     .join('; ');
 
 /** Strong herbs in all that was poured today, for one person who drank it. */

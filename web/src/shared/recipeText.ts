@@ -8,7 +8,7 @@ import {
   type Tables,
 } from '@big-ladle/core';
 import { sayDrink, sayItem } from '../words/names.ts';
-import { duration, grams, handText, litres, num, say, volume } from '../words/say.ts';
+import { duration, grams, handText, litres, num, say, sayCode, volume } from '../words/say.ts';
 import { partsOnShelf, stepHow, stepName } from './batch/stepWords.ts';
 
 export interface TextInput {
@@ -69,7 +69,7 @@ export function recipeText(input: TextInput): string {
   return [
     name,
     '='.repeat(name.length),
-    `${litres(end?.now.volumeL ?? 0)} in bottles, by ${say(`method.${program.methodId}`)}. ${duration(sim.endMin)} from start to bottles.`,
+    `${litres(end?.now.volumeL ?? 0)} in bottles, by ${sayCode(`method.${program.methodId}`)}. ${duration(sim.endMin)} from start to bottles.`,
     '',
     'What goes in',
     ...program.lines.flatMap((line) => {

@@ -5,7 +5,7 @@ import { enProblems } from './enProblems.ts';
  * Every sentence of the application. Core and server speak in codes; `{name}` takes a figure that is already in
  * local form. Plain kitchen English, second person, short.
  */
-export const EN: Readonly<Record<string, string>> = {
+export const EN = {
   ...EN_BOOK,
   ...enProblems,
 
@@ -305,8 +305,7 @@ export const EN: Readonly<Record<string, string>> = {
   'bath.turn': 'Turn everything over',
   'bath.out': 'Out of the bath, then rinse',
   'wash.rinsedOnce': 'Rinsed once',
-  'wash.ofRinses': 'of {asked} rinses',
-  'wash.ofOneRinse': 'of one rinse',
+  'wash.ofRinses': '{asked, plural, one {of one rinse} other {of # rinses}}',
   'ask.water': 'Nothing boils here. Your water is',
   'ask.fruit': 'Taste it ({list}):',
   'water.untreated.first': 'Boil it first, and let it cool. Nothing in this drink will be boiled later.',
@@ -784,4 +783,4 @@ export const EN: Readonly<Record<string, string>> = {
   'burner.gas': 'gas',
   'burner.electric': 'electric',
   'burner.induction': 'induction',
-};
+} as const satisfies Record<string, string>;

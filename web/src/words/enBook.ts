@@ -1,5 +1,5 @@
 /** Sentences of the book: drinks, methods, ingredients, their facts. Part of `EN`. */
-export const EN_BOOK: Readonly<Record<string, string>> = {
+export const EN_BOOK = {
   // drinks
   'drink.deep-calyx-ginger': 'Deep calyx & ginger',
   'drink.deep-calyx-ginger.about': 'Dark red and tart, with bruised ginger, clove and orange peel.',
@@ -345,4 +345,4 @@ export const EN_BOOK: Readonly<Record<string, string>> = {
   'doubt.range': 'A range: its middle was taken.',
 
   // slips
-};
+} as const satisfies Record<string, string>;

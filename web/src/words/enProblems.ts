@@ -1,5 +1,5 @@
 /** What the server refuses, by its codes, as `PROBLEMS` of the contract has them. */
-export const enProblems: Record<string, string> = {
+export const enProblems = {
   'problem.malformedJson': 'The message is not valid JSON. Nothing was changed.',
   'problem.badRequest': 'The request could not be read. Nothing was changed.',
   'problem.tooLarge': 'The message is larger than the server takes. Nothing was changed.',
@@ -44,4 +44,4 @@ export const enProblems: Record<string, string> = {
   'problem.internal': 'Something went wrong in the server. What was stored before is safe.',
   'problem.unknown': 'The server could not do that.',
   'problem.offline': 'The kitchen server does not answer.',
-};
+} as const satisfies Record<string, string>;

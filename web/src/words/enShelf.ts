@@ -1,5 +1,5 @@
 /** Sentences of the cold shelf: looks, leftovers, containers, sayings, labels, reminders. Taught when it is entered. */
-export const EN_SHELF: Readonly<Record<string, string>> = {
+export const EN_SHELF = {
   'verdict.useToday': 'use today',
 
   // what would have made it longer
@@ -133,4 +133,4 @@ export const EN_SHELF: Readonly<Record<string, string>> = {
   'message.defrost': '{what}, {count}: near the end of the time in the freezer. Thaw it or use it up.',
   'message.warm': 'The fridge was warm, up to {temp}: look at the dates again.',
   'message.gift': '{about} comes round: {what} was made for it last year.',
-};
+} as const satisfies Record<string, string>;

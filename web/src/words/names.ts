@@ -1,5 +1,5 @@
 import { SHIPPED_TABLES } from '@big-ladle/core';
-import { has, say } from './say.ts';
+import { has, sayCode } from './say.ts';
 
 /** Names that a cook has given: of her own drinks and ingredients, by id. */
 const own = { drinks: new Map<string, string>(), items: new Map<string, string>() };
@@ -17,7 +17,7 @@ export function knowNames(
 export function sayItem(id: string): string {
   const given = own.items.get(id);
   if (given) return given;
-  if (has(`item.${id}`)) return say(`item.${id}`);
+  if (has(`item.${id}`)) return sayCode(`item.${id}`);
   const row = SHIPPED_TABLES.ingredients.get(id);
   if (row) return `${row.name}, ${row.form}`;
   return SHIPPED_TABLES.liquids.get(id)?.name ?? SHIPPED_TABLES.sweeteners.get(id)?.name ?? id;
@@ -25,12 +25,12 @@ export function sayItem(id: string): string {
 
 /** A part made aside, by its name in the book or as its id reads. */
 export const sayPart = (id: string): string =>
-  has(`part.${id}`) ? say(`part.${id}`) : id.replaceAll('-', ' ');
+  has(`part.${id}`) ? sayCode(`part.${id}`) : id.replaceAll('-', ' ');
 
 /** A drink by the name in the book, or by the cook's own. */
 export function sayDrink(id: string, name?: string): string {
   if (name) return name;
   return has(`drink.${id}`)
-    ? say(`drink.${id}`)
+    ? sayCode(`drink.${id}`)
     : (own.drinks.get(id) ?? 'A drink that is no longer in the book');
 }

@@ -1,6 +1,6 @@
 import type { Problem } from '@big-ladle/core';
 import { sayField } from './fields.ts';
-import { has, say } from './say.ts';
+import { has, say, sayCode } from './say.ts';
 
 /** Why the server refused, in words: by its code, and where that is about a document, by which. */
 export function sayProblem(problem: Partial<Problem>): string {
@@ -9,7 +9,7 @@ export function sayProblem(problem: Partial<Problem>): string {
   if (title === 'invalid' && field)
     return say('problem.invalid', { field: field.field, why: sayField(field.message) ?? say('field.other') });
   const of = params?.what === undefined ? null : `problem.${title}.${params.what}`;
-  if (of && has(of)) return say(of, strings(params ?? {}));
+  if (of && has(of)) return sayCode(of, strings(params ?? {}));
   return title && has(`problem.${title}`)
     ? say(`problem.${title}`, strings(params ?? {}))
     : say('problem.unknown');

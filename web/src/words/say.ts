@@ -8,24 +8,49 @@ import {
   type Said,
   type StepProblem,
 } from '@big-ladle/core';
+import { IntlMessageFormat } from 'intl-messageformat';
 import { EN } from './en.ts';
+import type { EN_SHELF } from './enShelf.ts';
 
-/** All sentences that this window knows; rooms that are entered later bring theirs along. */
+const LOCALE = typeof navigator === 'undefined' ? 'en-GB' : (navigator.language ?? 'en-GB');
+
+export type MessageKey = keyof typeof EN | keyof typeof EN_SHELF;
+export type Params = Readonly<Record<string, string | number>>;
+
+/** All sentences that this window knows; places that are entered later bring theirs along. */
 const words: Record<string, string> = { ...EN };
 export function teach(more: Readonly<Record<string, string>>): void {
   Object.assign(words, more);
 }
 
-/** A code in words. An unknown code shows itself, so that a missing sentence is seen at once. */
-export function say(code: string, params: Readonly<Record<string, string | number>> = {}): string {
+/** A sentence of the catalogue, filled in. */
+export const say = (key: MessageKey, params: Params = {}): string => sayCode(key, params);
+
+/** Messages that have figures, plurals or choices in them, parsed once. */
+const parsed = new Map<string, IntlMessageFormat>();
+
+/**
+ * A code of the core or the server in words. An unknown code shows itself, so that a missing sentence is seen at once;
+ * a figure that is missing leaves the sentence as it is written.
+ */
+export function sayCode(code: string, params: Params = {}): string {
   const text = words[code];
   if (text === undefined) return code;
-  return text.replace(/\{(\w+)\}/g, (_, name: string) => String(params[name] ?? `{${name}}`));
+  if (!text.includes('{')) return text;
+  let message = parsed.get(text);
+  if (!message) {
+    message = new IntlMessageFormat(text, LOCALE, undefined, { ignoreTag: true });
+    parsed.set(text, message);
+  }
+  try {
+    return String(message.format(params));
+  } catch {
+    return text;
+  }
 }
 
 export const has = (code: string): boolean => code in words;
 
-const LOCALE = typeof navigator === 'undefined' ? 'en-GB' : (navigator.language ?? 'en-GB');
 const numbers = new Map<number, Intl.NumberFormat>();
 
 /** A figure with so many decimals, in local form. */
@@ -105,7 +130,9 @@ export function handText(amount: HandAmount, measures: readonly KitchenMeasure[]
   const many = amount.whole > 1 || (amount.whole === 1 && fraction !== '');
   const own = measures.find((m) => m.id === amount.unitId);
   if (own) return `${number} × ${own.name}`;
-  const forms = say(amount.kind === 'piece' ? `piece.${amount.unitId}` : `unit.${amount.unitId}`).split('|');
+  const forms = sayCode(amount.kind === 'piece' ? `piece.${amount.unitId}` : `unit.${amount.unitId}`).split(
+    '|',
+  );
   const of = itemId !== undefined && amount.kind === 'piece' && PARTS.has(itemId) ? 'of ' : '';
   return `${of}${number} ${(many ? forms[1] : forms[0]) ?? forms[0]}`;
 }
@@ -182,7 +209,7 @@ export function sayReason(reason: Said): string {
     else if (key === 'pH') out[key] = num(Number(value), 2);
     else out[key] = String(value);
   }
-  return say(reason.code, out);
+  return sayCode(reason.code, out);
 }
 
 /** What an instrument shows, with its unit. */
@@ -208,7 +235,7 @@ export function sayNote(note: Said): string {
   if (p.percent !== undefined) out.percent = `${p.percent} %`;
   if (p.loads !== undefined) out.loads = num(Number(p.loads));
   if (p.iceKg !== undefined) out.iceKg = `${num(Number(p.iceKg), 1)} kg`;
-  return say(`note.${note.code}`, out);
+  return sayCode(`note.${note.code}`, out);
 }
 
 /** A problem of the interpreter in words. */

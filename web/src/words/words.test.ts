@@ -23,7 +23,7 @@ import { describe, expect, it } from 'vitest';
 import { EN as FIRST } from './en.ts';
 import { EN_SHELF } from './enShelf.ts';
 import { sayField } from './fields.ts';
-import { clockFace, duration, handText, num, say, sayReason } from './say.ts';
+import { clockFace, duration, handText, num, say, sayCode, sayReason } from './say.ts';
 
 /** All rooms' sentences together. */
 const EN: Readonly<Record<string, string>> = { ...FIRST, ...EN_SHELF };
@@ -102,6 +102,18 @@ describe('words', () => {
     const clash = Object.keys(EN_SHELF).filter((code) => code in FIRST);
     expect(clash).toEqual([]);
   });
+  it('every sentence can be read as a message, and says its figures', () => {
+    for (const [code, text] of Object.entries(EN)) {
+      const names = [...text.matchAll(/\{(\w+)[,}]/g)].map((m) => m[1]!);
+      const said = sayCode(code, Object.fromEntries(names.map((name) => [name, 7])));
+      if (code in FIRST) for (const name of names) expect(said, code).not.toContain(`{${name}}`);
+    }
+  });
+  it('plurals follow the number; a figure that is missing leaves the sentence as it is written', () => {
+    expect(say('wash.ofRinses', { asked: 1 })).toBe('of one rinse');
+    expect(say('wash.ofRinses', { asked: 3 })).toBe('of 3 rinses');
+    expect(say('slip.long', {})).toContain('{minutes}');
+  });
   it('makes no health claims', () => {
     expect(
       Object.values(EN).filter((text) =>
@@ -147,7 +159,7 @@ describe('figures in words', () => {
       '10 h between 60 and 21 °C: 1 day less.',
     );
     expect(sayReason({ code: 'keep.acid.shown.estimate', params: { pH: 2.87 } })).toContain('pH 2.87');
-    expect(say('no.such.code')).toBe('no.such.code');
+    expect(sayCode('no.such.code')).toBe('no.such.code');
     expect(num(-0.001, 1)).toBe('0.0');
   });
   it('messages of the schemas', () => {

@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import { Caution } from '../../shared/ui.tsx';
 import { thumb } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
-import { say } from '../../words/say.ts';
+import { say, sayCode } from '../../words/say.ts';
 import type { LiveBatch } from './useBatchNow.ts';
 
 /** What is asked at a step with one tap: the water that nobody boils, and how sweet the fruit is. */
@@ -65,7 +65,7 @@ function Taps(props: {
           aria-pressed={said === cue}
           onClick={() => void live.say([{ kind: 'cueSeen', body: { stepId: step.id, cue } }])}
         >
-          {say(`cue.${cue}`)}
+          {sayCode(`cue.${cue}`)}
         </Button>
       ))}
     </Box>

@@ -16,7 +16,7 @@ import { TextOut } from '../../shared/TextOut.tsx';
 import { ErrorPanel, Loading, PageHead, Panel, Row } from '../../shared/ui.tsx';
 import { undoOf } from '../../shared/undo.ts';
 import { sayDrink } from '../../words/names.ts';
-import { celsius, centimetres, litres, moment, say, sayStepProblem } from '../../words/say.ts';
+import { celsius, centimetres, litres, moment, sayCode, sayStepProblem } from '../../words/say.ts';
 import { BottleForm } from './BottleForm.tsx';
 import { momentView, stageOf, stagesOf } from './figures.ts';
 import { HowWasIt } from './HowWasIt.tsx';
@@ -95,7 +95,7 @@ function BatchTable({ live }: { live: LiveBatch }) {
         title={sayDrink(program.recipeId, live.recipe.name)}
         beside={
           <>
-            {say(`method.${program.methodId}`)} ·{' '}
+            {sayCode(`method.${program.methodId}`)} ·{' '}
             {step ? `now: ${stepName(step, program).toLowerCase()}` : 'done'}
           </>
         }

@@ -32,7 +32,7 @@ import { standeeOf, useShelf } from '../../shared/shelf.ts';
 import { Caution } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
 import { sayDrink } from '../../words/names.ts';
-import { celsius, litres, num, percent, say, sayDate, sayReason, volume } from '../../words/say.ts';
+import { celsius, litres, num, percent, say, sayCode, sayDate, sayReason, volume } from '../../words/say.ts';
 import '../../words/shelfWords.ts';
 import { ForWhom } from './ForWhom.tsx';
 import { PrimaryAction } from './PrimaryAction.tsx';
@@ -177,7 +177,7 @@ export function BottleForm({ live, onBottled }: { live: LiveBatch; onBottled: ()
           key={row.code}
           severity={row.severity}
           word={row.severity === 'danger' ? 'Danger' : 'Mind'}
-          text={say(row.code)}
+          text={sayCode(row.code)}
         />
       ))}
       {plan.leftMl >= 1 && (

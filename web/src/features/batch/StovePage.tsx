@@ -29,6 +29,7 @@ import {
   moment,
   num,
   say,
+  sayCode,
   sayNote,
   sayStepProblem,
   volume,
@@ -542,7 +543,7 @@ function Cues({ live, step }: { live: LiveBatch; step: Step }) {
               aria-pressed={verdict === cue}
               onClick={() => void live.say([{ kind: 'cueSeen', body: { stepId: step.id, cue } }])}
             >
-              {say(`cue.${cue}`)}
+              {sayCode(`cue.${cue}`)}
             </Button>
           ))}
         </Box>
@@ -563,7 +564,7 @@ function Cues({ live, step }: { live: LiveBatch; step: Step }) {
                 ])
               }
             >
-              {say(`cue.${cue}`)}
+              {sayCode(`cue.${cue}`)}
             </Button>
           ))}
         </Box>

@@ -12,12 +12,12 @@ import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { sayItem } from '../../words/names.ts';
-import { grams, litres, say } from '../../words/say.ts';
+import { grams, litres, say, sayCode } from '../../words/say.ts';
 
 type UseUpQuestion = Extract<Question, { kind: 'useUp' }>;
 
 const unitText = ({ unit, pieceId }: HeldUnit): string =>
-  unit === 'piece' ? (say(`piece.${pieceId}`).split('|')[1] ?? '') : say(`held.${unit}`);
+  unit === 'piece' ? (sayCode(`piece.${pieceId}`).split('|')[1] ?? '') : say(`held.${unit}`);
 
 /** What is in the house and is to be used up: which of the lines, and how much of it, counted as the cook counts it. */
 export function UseUp(props: {

@@ -51,7 +51,7 @@ function BathsAndRinses({ live, step }: { live: LiveBatch; step: Extract<Step, {
         <Box data-testid="rinses" sx={{ ...heading, fontSize: '3.5rem' }} aria-live="polite">
           {num(count)}
           <Box component="span" sx={{ fontSize: '0.35em', color: role('inkMuted'), ml: 1 }}>
-            {say(asked === 1 ? 'wash.ofOneRinse' : 'wash.ofRinses', { asked: num(asked) })}
+            {say('wash.ofRinses', { asked })}
           </Box>
         </Box>
         <Button

@@ -2,7 +2,7 @@ import type { LogEvent, Program } from '@big-ladle/core';
 import { stepDeed, stepName } from '../../shared/batch/stepWords.ts';
 import { sayItem } from '../../words/names.ts';
 import '../../words/shelfWords.ts';
-import { celsius, duration, grams, litres, num, say } from '../../words/say.ts';
+import { celsius, duration, grams, litres, num, say, sayCode } from '../../words/say.ts';
 
 /** A reading in words. */
 export function readingText(reading: Extract<LogEvent, { kind: 'measured' }>['body']['reading']): string {
@@ -57,7 +57,7 @@ export function deedText(event: LogEvent, live: { program: Program }): string {
         ? 'rinsed once'
         : event.body.clockId
           ? 'stopped a clock'
-          : `saw: ${say(`cue.${event.body.cue}`)}`;
+          : `saw: ${sayCode(`cue.${event.body.cue}`)}`;
     case 'clockStarted':
       return `clock: ${event.body.label}, ${duration(event.body.minutes)}`;
     case 'measured':
@@ -68,7 +68,7 @@ export function deedText(event: LogEvent, live: { program: Program }): string {
       return `${event.body.why === 'spill' ? 'spilt' : event.body.why === 'taste' ? 'tasted' : 'served'}: ${litres(event.body.volumeL, 2)} less`;
     case 'tasted':
       return `tasted: ${Object.entries(event.body.axes)
-        .map(([axis, v]) => say(`taste.${axis}.${v < 0 ? 'less' : v > 0 ? 'more' : 'right'}`))
+        .map(([axis, v]) => sayCode(`taste.${axis}.${v < 0 ? 'less' : v > 0 ? 'more' : 'right'}`))
         .join(', ')}`;
     case 'bottled':
       return `filled ${num(event.body.bottles.length)} bottles`;

@@ -14,7 +14,7 @@ import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { role } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
-import { grams, say } from '../../words/say.ts';
+import { grams, say, sayCode } from '../../words/say.ts';
 import { NewIngredient } from './NewIngredient.tsx';
 
 /** One ingredient, typed as it is said: "2 cups dried hibiscus". What was understood is shown before it is taken. */
@@ -72,7 +72,7 @@ export function AddLine(props: { kitchen: Kitchen; tables: Tables; onAdd: (line:
                 ? ', by taste'
                 : `, ${read.massG === null ? 'no amount yet' : grams(read.massG)}`}
               {read.doubts.length > 0 && <> · {read.doubts.map((d) => say(`doubt.${d}`)).join(' ')}</>}
-              {read.falseFriend && <> {say(`friend.${read.falseFriend}`)}</>}
+              {read.falseFriend && <> {sayCode(`friend.${read.falseFriend}`)}</>}
             </>
           ) : (
             <>Nothing here is called “{read.unknownName}”: adding it asks what it is.</>

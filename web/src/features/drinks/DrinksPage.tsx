@@ -11,7 +11,7 @@ import { useKitchen } from '../../shared/queries.ts';
 import { ErrorPanel, Loading, PageHead, Panel } from '../../shared/ui.tsx';
 import { heading, role } from '../../theme/theme.ts';
 import { sayDrink, sayItem } from '../../words/names.ts';
-import { duration, litres, say } from '../../words/say.ts';
+import { duration, litres, say, sayCode } from '../../words/say.ts';
 import { useJob } from '../../workers/useJob.ts';
 
 const FILTERS = [
@@ -147,7 +147,7 @@ export function DrinksPage() {
                 </span>
                 {row.falseFriend && (
                   <Box component="span" sx={{ color: role('caution') }}>
-                    {say(`friend.${row.falseFriend}`)}
+                    {sayCode(`friend.${row.falseFriend}`)}
                   </Box>
                 )}
                 {!held.includes(row.family) && (
@@ -232,7 +232,7 @@ export function DrinksPage() {
                   {sayDrink(recipe.id, recipe.name)}
                 </Box>
                 <Box sx={{ pr: 6 }}>
-                  {recipe.name ? (recipe.about ?? '') : say(`drink.${recipe.id}.about`)}
+                  {recipe.name ? (recipe.about ?? '') : sayCode(`drink.${recipe.id}.about`)}
                 </Box>
                 <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem', mt: 0.75 }}>
                   {say(`family.${recipe.family}`)} · written for {litres(recipe.basisL)}

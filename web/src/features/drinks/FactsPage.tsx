@@ -23,7 +23,7 @@ import { useKitchen } from '../../shared/queries.ts';
 import { ErrorPanel, Loading, PageHead, Panel, Row } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
-import { grams, handText, num, say, volume } from '../../words/say.ts';
+import { grams, handText, num, say, sayCode, volume } from '../../words/say.ts';
 
 /** How pale or pungent a root is, against the middling one of the tables. */
 const ROOTS = [
@@ -34,7 +34,7 @@ const ROOTS = [
 
 /** Whole fruit go by their name, pieces of a root by the name of the piece. */
 function piecesText(count: number, row: IngredientRow): string {
-  const [one = '', many = one] = say(`piece.${row.piece?.id}`).split('|');
+  const [one = '', many = one] = sayCode(`piece.${row.piece?.id}`).split('|');
   const piece = count === 1 ? one : many;
   const name = sayItem(row.id).split(',')[0]!.toLowerCase();
   return name.includes(one.toLowerCase())
@@ -213,7 +213,7 @@ export function FactsPage() {
               >
                 {grams(100 * s.ratio)} {sayItem(s.insteadId).toLowerCase()}
                 <Box sx={{ color: role('inkMuted'), fontSize: '0.88rem', fontWeight: 400 }}>
-                  {say(s.note)}
+                  {sayCode(s.note)}
                 </Box>
               </Row>
             ))}
@@ -239,7 +239,7 @@ export function FactsPage() {
             .filter((a) => a.falseFriend)
             .map((a) => (
               <Box key={a.text} sx={{ color: role('caution'), fontSize: '0.92rem', mt: 0.5 }}>
-                <strong>{a.text}</strong>: {say(`friend.${a.falseFriend}`)}
+                <strong>{a.text}</strong>: {sayCode(`friend.${a.falseFriend}`)}
               </Box>
             ))}
         </Panel>
@@ -248,7 +248,7 @@ export function FactsPage() {
             <Row
               key={t.missing + t.instead}
               dense
-              label={`${say(`missing.${t.missing}`)}: ${say(t.instead)}`}
+              label={`${say(`missing.${t.missing}`)}: ${sayCode(t.instead)}`}
               note={`${num(t.timeFactor, 1)} × the time`}
             >
               <Box component="span" sx={{ fontWeight: 400, fontSize: '0.92rem' }}>

@@ -12,7 +12,7 @@ import Box from '@mui/material/Box';
 import { Link } from 'react-router';
 import { role } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
-import { grams, handText, num, say, volume } from '../../words/say.ts';
+import { grams, handText, num, say, sayCode, volume } from '../../words/say.ts';
 
 /** What a cook asks of one line: what it is by the piece, what may stand in for it, how much is usual. */
 export function LineFacts(props: {
@@ -62,7 +62,7 @@ export function LineFacts(props: {
       )}
       {solid?.piece && (
         <div>
-          One {say(`piece.${solid.piece.id}`).split('|')[0]} weighs about {grams(solid.piece.massG)}.
+          One {sayCode(`piece.${solid.piece.id}`).split('|')[0]} weighs about {grams(solid.piece.massG)}.
         </div>
       )}
       {usual && litres > 0 && (
@@ -74,7 +74,7 @@ export function LineFacts(props: {
         <div key={s.insteadId}>
           Instead: <strong>{hand(massG * s.ratio, s.insteadId)}</strong> {sayItem(s.insteadId).toLowerCase()}{' '}
           ({grams((massG * s.ratio) / s.range)} to {grams(massG * s.ratio * s.range)}),{' '}
-          {say(`moment.${s.moment}`)}. {say(s.note)}
+          {say(`moment.${s.moment}`)}. {sayCode(s.note)}
         </div>
       ))}
       {solid && solid.rate100PerMin === null && (

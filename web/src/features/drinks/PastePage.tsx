@@ -28,7 +28,7 @@ import { useKitchen } from '../../shared/queries.ts';
 import { ErrorPanel, Loading, PageHead, Panel } from '../../shared/ui.tsx';
 import { heading, role } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
-import { duration, grams, num, say } from '../../words/say.ts';
+import { duration, grams, num, say, sayCode } from '../../words/say.ts';
 import { formsOf } from './forms.ts';
 import { NewIngredient } from './NewIngredient.tsx';
 import { useRecipeDrafts } from './recipeDraft.ts';
@@ -172,7 +172,7 @@ function Read(props: { text: string; kitchen: Kitchen; tables: Tables; system: '
                 {!line.sure && (
                   <Box sx={{ color: role('caution'), fontSize: '0.92rem' }}>
                     A guess: {line.doubts.map((d) => say(`doubt.${d}`)).join(' ')}
-                    {line.falseFriend && ` ${say(`friend.${line.falseFriend}`)}`}
+                    {line.falseFriend && ` ${sayCode(`friend.${line.falseFriend}`)}`}
                   </Box>
                 )}
               </Box>

@@ -26,7 +26,7 @@ import { TextOut } from '../../shared/TextOut.tsx';
 import { ErrorPanel, Loading, PageHead, Panel, Row } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
 import { sayDrink, sayItem } from '../../words/names.ts';
-import { duration, litres, num, say } from '../../words/say.ts';
+import { duration, litres, num, say, sayCode } from '../../words/say.ts';
 import { LineFacts } from './LineFacts.tsx';
 import { Notebook } from './Notebook.tsx';
 import { useMade } from './useMade.ts';
@@ -59,7 +59,7 @@ export function RecipePage() {
     );
   const k = kitchen.data.kitchen;
   const name = sayDrink(recipe.id, recipe.name);
-  const about = recipe.name ? (recipe.about ?? '') : say(`drink.${recipe.id}.about`);
+  const about = recipe.name ? (recipe.about ?? '') : sayCode(`drink.${recipe.id}.about`);
   const base = recipe.base ? book.find((r) => r.id === recipe.base!.id) : undefined;
   const tags = made
     ? tagsOfBatch(made.program, made.sim.trace, tables)

@@ -9,7 +9,7 @@ import { lineGrams } from '../../shared/recipeText.ts';
 import { ErrorPanel, Loading, PageHead, Panel } from '../../shared/ui.tsx';
 import { heading, role } from '../../theme/theme.ts';
 import { sayDrink, sayItem } from '../../words/names.ts';
-import { duration, grams, num, say } from '../../words/say.ts';
+import { duration, grams, num, sayCode } from '../../words/say.ts';
 import { formsOf } from './forms.ts';
 import { type Made, useMade } from './useMade.ts';
 
@@ -160,7 +160,7 @@ function TwoTable(props: {
             </Box>
             {[madeA, madeB].map((m, i) => (
               <Box component="td" key={i === 0 ? 'a' : 'b'} sx={cell}>
-                {m ? say(`method.${m.program.methodId}`) : '–'}
+                {m ? sayCode(`method.${m.program.methodId}`) : '–'}
               </Box>
             ))}
           </tr>

@@ -10,7 +10,7 @@ import type { SaveKitchen } from '../../shared/saveKitchen.ts';
 import { Panel } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
-import { has, say } from '../../words/say.ts';
+import { has, sayCode } from '../../words/say.ts';
 
 /** Fruit that go in as the juice of whole ones. */
 const WHOLE = ['lime', 'lemon', 'orange', 'pineapple', 'apple', 'watermelon'];
@@ -18,7 +18,7 @@ const WHOLE = ['lime', 'lemon', 'orange', 'pineapple', 'apple', 'watermelon'];
 const ADDABLE = [...SHIPPED_TABLES.sweeteners.keys(), ...SHIPPED_TABLES.liquids.keys(), ...WHOLE];
 
 const nameOf = (id: string): string =>
-  WHOLE.includes(id) && has(`fruit.${id}`) ? `${say(`fruit.${id}`)}, whole` : sayItem(id);
+  WHOLE.includes(id) && has(`fruit.${id}`) ? `${sayCode(`fruit.${id}`)}, whole` : sayItem(id);
 
 /** What this house has settled about its drinks: limits that are pointed out, and what may be added. */
 export function HousePanel({ kitchen, save }: { kitchen: Kitchen; save: SaveKitchen }) {

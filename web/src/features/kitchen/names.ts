@@ -1,7 +1,7 @@
 import type { Kitchen } from '@big-ladle/core';
-import { say } from '../../words/say.ts';
+import { sayCode } from '../../words/say.ts';
 
 export function measureName(id: string, kitchen: Kitchen): string {
   const own = kitchen.measures.find((m) => m.id === id);
-  return own ? own.name : (say(`unit.${id}`).split('|')[0] ?? id);
+  return own ? own.name : (sayCode(`unit.${id}`).split('|')[0] ?? id);
 }

@@ -19,7 +19,7 @@ import { type Living, standeeOf, useShelf } from '../../shared/shelf.ts';
 import { Caution, Panel } from '../../shared/ui.tsx';
 import { role, thumb } from '../../theme/theme.ts';
 import { sayDrink } from '../../words/names.ts';
-import { num, say, volume } from '../../words/say.ts';
+import { num, say, sayCode, volume } from '../../words/say.ts';
 import { SECOND, type ThingInput } from './itemPage.ts';
 
 type Tool = 'level' | 'move' | 'give' | 'throw' | null;
@@ -216,7 +216,7 @@ function Move(props: ThingInput & { living: Living; here: string; onMove: (place
         </Alert>
       )}
       {cautions?.map((row) => (
-        <Caution key={row.code} severity={row.severity} word="The container" text={say(row.code)} />
+        <Caution key={row.code} severity={row.severity} word="The container" text={sayCode(row.code)} />
       ))}
       {place?.kind === 'freezer' && filledShare > 0.9 && (
         <Caution

@@ -32,7 +32,7 @@ import { useNow } from '../../shared/time.ts';
 import { Caution, ErrorPanel, Figure, Loading, PageHead, Panel } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
 import { sayDrink } from '../../words/names.ts';
-import { days, grams, moment, num, percent, say, sayReason, volume } from '../../words/say.ts';
+import { days, grams, moment, num, percent, say, sayCode, sayReason, volume } from '../../words/say.ts';
 import { BottleDeeds } from './BottleDeeds.tsx';
 import { History } from './History.tsx';
 import { COLUMN, FIRST, goneWord, type ThingInput } from './itemPage.ts';
@@ -183,7 +183,7 @@ function OneBottle(props: ThingInput & { thing: Extract<ShelfThing, { kind: 'bot
             </Box>
             {cautions.map((row) => (
               <Box key={row.code} sx={{ mt: 0.75 }}>
-                <Caution severity={row.severity} word="The container" text={say(row.code)} />
+                <Caution severity={row.severity} word="The container" text={sayCode(row.code)} />
               </Box>
             ))}
             <Box sx={{ color: role('inkMuted'), mt: 1 }}>
@@ -288,9 +288,9 @@ function Claims({ facts }: { facts: BottleItem }) {
       <Box component="ul" sx={{ m: 0, mt: 1, pl: 2.5 }}>
         {claims.rows.map((row) => (
           <li key={row.code}>
-            {say(row.code, { from: days(row.fromDays), to: days(row.toDays) })}{' '}
+            {sayCode(row.code, { from: days(row.fromDays), to: days(row.toDays) })}{' '}
             <Box component="span" sx={{ color: role('inkMuted') }}>
-              {say(`${row.code}.why`)}
+              {sayCode(`${row.code}.why`)}
             </Box>
           </li>
         ))}

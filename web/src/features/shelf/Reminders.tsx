@@ -10,14 +10,14 @@ import type { Shelf } from '../../shared/shelf.ts';
 import { Panel, Row } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
 import { sayDrink } from '../../words/names.ts';
-import { celsius, dayOf, litres, moment, num, say, volume } from '../../words/say.ts';
+import { celsius, dayOf, litres, moment, num, say, sayCode, volume } from '../../words/say.ts';
 import '../../words/shelfWords.ts';
 
 /** What a reminder is about: a drink and its lot, a leftover, a warm fridge. */
 export function aboutWords(r: Reminder): string {
   if (r.kind === 'warm') return 'The fridge';
   const what = sayDrink(r.recipeId, r.drinkName);
-  if (r.about?.startsWith('leftover.')) return `${say(r.about)} (${what})`;
+  if (r.about?.startsWith('leftover.')) return `${sayCode(r.about)} (${what})`;
   return r.about && r.kind !== 'gift' ? `${what}, ${r.about.toLowerCase()}` : what;
 }
 

@@ -1,18 +1,18 @@
 import type { ShoppingList, ShoppingRow } from '@big-ladle/core';
 import { unparse } from 'papaparse';
 import { sayItem } from '../../words/names.ts';
-import { grams, num, say } from '../../words/say.ts';
+import { grams, num, say, sayCode } from '../../words/say.ts';
 
 /** What a row is called: the fruit where whole fruit is bought, else the thing. */
 export const rowName = (row: Pick<ShoppingRow, 'id' | 'what'>): string =>
-  row.what === 'fruit' ? say(`fruit.${row.id}`) : sayItem(row.id);
+  row.what === 'fruit' ? sayCode(`fruit.${row.id}`) : sayItem(row.id);
 
 /** What to buy, in the words of a shop. */
 export function buyText(row: ShoppingRow): string {
   if (row.buyG <= 0) return 'nothing, it is in the house';
   if (row.packs) return `${num(row.packs.count)} × ${grams(row.packs.sizeG)}`;
   if (row.pieces)
-    return `${num(row.pieces.count)} × ${say(`piece.${row.pieces.pieceId}`).split('|')[row.pieces.count === 1 ? 0 : 1]}`;
+    return `${num(row.pieces.count)} × ${sayCode(`piece.${row.pieces.pieceId}`).split('|')[row.pieces.count === 1 ? 0 : 1]}`;
   return grams(row.buyG);
 }
 

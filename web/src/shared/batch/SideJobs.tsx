@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import { v7 as uuid } from 'uuid';
 import { role, thumb } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
-import { duration, moment, say } from '../../words/say.ts';
+import { duration, moment, sayCode } from '../../words/say.ts';
 import { tablesOf } from '../book.ts';
 import { record } from '../outbox.ts';
 import { Panel } from '../ui.tsx';
@@ -16,7 +16,7 @@ const WORTH_MS = 8 * MINUTE_MS;
 type Job = JobOfWait & { text: string; potName: string; streamKind: 'batch' | 'rehearsal' };
 
 const wordsOf = (job: { code: string; itemIds: readonly string[] }): string =>
-  say(`job.${job.code}`, { list: job.itemIds.map((id) => sayItem(id).toLowerCase()).join(', ') });
+  sayCode(`job.${job.code}`, { list: job.itemIds.map((id) => sayItem(id).toLowerCase()).join(', ') });
 
 /** What the hands can do while pots look after themselves: all pots, one pair of hands. */
 export function jobsOf(on: readonly OnBatch[], nowMs: number): Job[] {

@@ -1,5 +1,5 @@
 import type { Step } from '@big-ladle/core';
-import { has, say } from '../../words/say.ts';
+import { has, say, sayCode } from '../../words/say.ts';
 import type { AlarmMoment } from '../alarms.ts';
 import type { RunningClock } from './onBatches.ts';
 
@@ -12,7 +12,7 @@ function thenDo(next: Step | null, now: RunningClock['stepKind']): string {
   const onFire = now === 'heat' || now === 'boil';
   const exact = next.kind === 'boil' ? `then.boil.${next.level}` : `then.${next.kind}${onFire ? '' : '.off'}`;
   const code = has(exact) ? exact : `then.${next.kind}`;
-  return has(code) ? `, ${say(code)}` : '';
+  return has(code) ? `, ${sayCode(code)}` : '';
 }
 
 /** The moments of a clock at which it calls, each with what to do. */

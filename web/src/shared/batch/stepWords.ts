@@ -13,7 +13,7 @@ import {
   volumeMl,
 } from '@big-ladle/core';
 import { sayItem, sayPart } from '../../words/names.ts';
-import { celsius, has, say, volume } from '../../words/say.ts';
+import { celsius, has, say, sayCode, volume } from '../../words/say.ts';
 import { itemIdOf } from './liquorColour.ts';
 
 /** Herbs stand no longer than this; anything longer is a steep. */
@@ -69,7 +69,7 @@ function lotNameOf(step: Step, program: Program): string | null {
 
 /** What a step is called, e.g. "Scrub the skins". */
 export function stepName(step: Step, program: Program): string {
-  const own = say(worded('step', step, program) ?? `step.${step.kind}`);
+  const own = sayCode(worded('step', step, program) ?? `step.${step.kind}`);
   // The steps of a lot say whose they are.
   const lot = lotNameOf(step, program);
   const name = lot ? `${own}: ${lot.toLowerCase()}` : own;
@@ -78,7 +78,7 @@ export function stepName(step: Step, program: Program): string {
 
 /** What a cook says when it is done: "It boils now". */
 export const stepDeed = (step: Step, program: Program): string =>
-  say(worded('deed', step, program) ?? `deed.${step.kind}`);
+  sayCode(worded('deed', step, program) ?? `deed.${step.kind}`);
 
 /** How to do it, in a line. */
 export function stepHow(step: Step, program: Program): string {
@@ -87,10 +87,10 @@ export function stepHow(step: Step, program: Program): string {
     case 'steep':
     case 'soak': {
       const manner = worded('how', step, program);
-      return manner ? say(manner, { list }) : say(`how.${step.kind}.${step.place}`);
+      return manner ? sayCode(manner, { list }) : sayCode(`how.${step.kind}.${step.place}`);
     }
     case 'cool':
-      return say(`how.cool.${step.place}`, {
+      return sayCode(`how.cool.${step.place}`, {
         temp:
           step.until.kind === 'temp' && step.until.targetC !== null ? celsius(step.until.targetC) : 'cold',
       });
@@ -100,7 +100,7 @@ export function stepHow(step: Step, program: Program): string {
       return say(`how.juice.${step.tool}`, { list });
     default: {
       const code = worded('how', step, program);
-      return [code ? say(code, { list }) : '', ...shelfPartsIn(step, program)].filter(Boolean).join(' ');
+      return [code ? sayCode(code, { list }) : '', ...shelfPartsIn(step, program)].filter(Boolean).join(' ');
     }
   }
 }

@@ -5,7 +5,7 @@ import { area, curveBumpX } from 'd3-shape';
 import { useId, useState } from 'react';
 import { heading, role } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
-import { litres, say, volume } from '../../words/say.ts';
+import { litres, say, sayCode, volume } from '../../words/say.ts';
 
 type Side = 'in' | 'out' | 'finished';
 interface Ribbon {
@@ -20,10 +20,10 @@ interface Ribbon {
 const keyOf = (row: LedgerRow): string => `${row.code}-${row.lineId ?? ''}`;
 
 function label(row: LedgerRow, side: Side, itemOf: (lineId: string) => string): string {
-  if (row.code === 'measured') return say(`flow.measured.${side}`);
+  if (row.code === 'measured') return sayCode(`flow.measured.${side}`);
   const item = row.itemId ?? (row.lineId ? itemOf(row.lineId) : null);
   const name = item ? sayItem(item) : '';
-  const words = say(`flow.${row.code}`, { item: row.code === 'juice' ? name.toLowerCase() : name });
+  const words = sayCode(`flow.${row.code}`, { item: row.code === 'juice' ? name.toLowerCase() : name });
   return row.state ? `${words}, ${say(`state.${row.state}`)}` : words;
 }
 
@@ -38,7 +38,7 @@ function ribbonsOf(ledger: Ledger, itemOf: (lineId: string) => string, finishedW
         side: which,
         litres: row.litres,
         label: label(row, which, itemOf),
-        why: say(`flow.why.${row.code}`),
+        why: sayCode(`flow.why.${row.code}`),
       }));
   return [
     ...side(ledger.in, 'in'),

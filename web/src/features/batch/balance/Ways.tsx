@@ -20,11 +20,11 @@ import { byHand } from '../../../shared/handMeasure.ts';
 import { Panel } from '../../../shared/ui.tsx';
 import { heading, role } from '../../../theme/theme.ts';
 import { sayItem } from '../../../words/names.ts';
-import { grams, has, litres, num, say, volume } from '../../../words/say.ts';
+import { grams, has, litres, num, say, sayCode, volume } from '../../../words/say.ts';
 
 /** A candidate by its name: an item, or a whole fruit. */
 export const candidateName = (id: string): string =>
-  id === LESS_WATER ? say('balance.lessWater') : has(`fruit.${id}`) ? say(`fruit.${id}`) : sayItem(id);
+  id === LESS_WATER ? say('balance.lessWater') : has(`fruit.${id}`) ? sayCode(`fruit.${id}`) : sayItem(id);
 
 /** An amount as a cook measures it: whole fruit, a volume, spoons and grams. */
 export function amountOf(

@@ -16,7 +16,7 @@ import {
   traitsOf,
 } from '@big-ladle/core';
 import { sayDrink, sayItem } from '../../../words/names.ts';
-import { dayOf, days, grams, num, say } from '../../../words/say.ts';
+import { dayOf, days, grams, num, say, sayCode } from '../../../words/say.ts';
 import type { LabelText } from './layout.ts';
 
 /** A short code for what came of one pot: its day, and three signs of its id. */
@@ -114,7 +114,7 @@ export function leftoverLabel(
   return {
     itemId: facts.itemId,
     name: say(`leftover.${leftover.kind}`),
-    under: `${grams(leftover.massG / leftover.portions)} a portion, ${say(`portion.${strength}`)}`,
+    under: `${grams(leftover.massG / leftover.portions)} a portion, ${sayCode(`portion.${strength}`)}`,
     made: dayOf(leftover.madeMs, zone),
     until: until(life, 'Use', to),
     onceOpen: sayDrink(facts.recipeId, facts.drinkName),
