@@ -8,7 +8,7 @@ interface Entry {
   id: string;
   kind: string;
   deviceId: string;
-  body: { label?: string };
+  body: { code?: string };
 }
 const written = async (server: KitchenServer): Promise<Entry[]> =>
   (await server.api<{ events: Entry[] }>('GET', '/batches/batch')).events.filter(
@@ -85,8 +85,8 @@ test('cut off in the middle of a step: five deeds, a reload without the server, 
   await wire.mend();
   await expect(page.getByText('The kitchen server does not answer')).toBeHidden({ timeout: 15_000 });
   await expect
-    .poll(async () => (await written(server)).map((e) => e.body.label ?? e.kind), { timeout: 15_000 })
-    .toEqual(['Spice pot', 'Peel soak', 'Bottles in hot water', 'stepEnded', 'measured', 'stepEnded']);
+    .poll(async () => (await written(server)).map((e) => e.body.code ?? e.kind), { timeout: 15_000 })
+    .toEqual(['clock.spicePot', 'clock.peelSoak', 'clock.hotBottles', 'stepEnded', 'measured', 'stepEnded']);
   await expect(page.getByRole('heading', { name: 'Sweeten by taste' })).toBeVisible();
   await expect(other.getByRole('heading', { name: 'Sweeten by taste' })).toBeVisible();
   await expect(other.getByTestId('small-clocks')).toContainText('Bottles in hot water');
@@ -129,7 +129,7 @@ test('killed between the acknowledgement and its own tidying up: sent again, sto
       ),
     )
     .toBe(0);
-  expect((await written(server)).map((e) => e.body.label)).toEqual(['Spice pot']);
+  expect((await written(server)).map((e) => e.body.code)).toEqual(['clock.spicePot']);
   await wire.cut();
 });
 

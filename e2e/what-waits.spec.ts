@@ -4,8 +4,8 @@ import { begun, expect, type KitchenServer, test } from './kitchenServer.ts';
 
 const written = async (server: KitchenServer): Promise<string[]> =>
   (
-    await server.api<{ events: { id: string; body: { label?: string } }[] }>('GET', '/batches/batch')
-  ).events.flatMap((e) => e.body.label ?? []);
+    await server.api<{ events: { id: string; body: { code?: string } }[] }>('GET', '/batches/batch')
+  ).events.flatMap((e) => e.body.code ?? []);
 
 /** So many entries wait in this browser, whatever the page shows. */
 const waiting = (page: Page): Promise<number> =>
@@ -82,7 +82,7 @@ for (const { who, answer, says } of ANSWERS) {
     await page.unroute('**/api/events');
     // What waits goes first on a fresh page too.
     await page.reload();
-    await expect.poll(() => written(server)).toEqual(['Spice pot']);
+    await expect.poll(() => written(server)).toEqual(['clock.spicePot']);
     await expect.poll(() => waiting(page)).toBe(0);
   });
 }
@@ -95,7 +95,7 @@ test('an entry that our server refuses for what it is goes, is told, and lets th
   await page.goto(`${server.url}/batches/batch/stove`);
   await expect(page.getByTestId('clock')).toBeVisible();
   await page.route('**/api/events', (route) =>
-    /Peel soak/.test(route.request().postData() ?? '')
+    /clock\.peelSoak/.test(route.request().postData() ?? '')
       ? route.fulfill(problem('invalid', { fields: [{ field: 'events.0.body.label', message: 'name' }] }))
       : route.continue(),
   );
@@ -104,6 +104,6 @@ test('an entry that our server refuses for what it is goes, is told, and lets th
     await page.getByRole('button', { name: label }).click();
   }
   await expect(page.getByText(/Not stored: Something is not right \(events\.0\.body\.label\)/)).toBeVisible();
-  await expect.poll(() => written(server)).toEqual(['Spice pot']);
+  await expect.poll(() => written(server)).toEqual(['clock.spicePot']);
   expect(await waiting(page)).toBe(0);
 });

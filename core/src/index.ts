@@ -388,7 +388,7 @@ export {
   type StepClock,
   whatIf,
 } from './log/batchAt.ts';
-export type { BatchLog, Bottled, Gifts, Lot, SideClock, StepTimes } from './log/batchLog.ts';
+export type { BatchLog, Bottled, ClockSubject, Gifts, Lot, SideClock, StepTimes } from './log/batchLog.ts';
 export { nextStraining } from './log/effectiveProgram.ts';
 export { readingSchema } from './log/events/bodies.ts';
 export {

@@ -12,9 +12,16 @@ export interface StepTimes {
   startedBy: string | null;
 }
 
+/** What a clock is for: the cook's own words, or a code with the things it is about. */
+export interface ClockSubject {
+  label: string | null;
+  code: string | null;
+  itemIds: readonly string[];
+}
+
 export interface SideClock {
   id: string;
-  label: string;
+  said: ClockSubject;
   startMs: number;
   endMs: number;
 }

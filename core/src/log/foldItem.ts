@@ -10,7 +10,7 @@ export interface ItemLog {
   openedMs: number | null;
   pouredMl: number;
   finishedMs: number | null;
-  discarded: { atMs: number; why: string } | null;
+  discarded: { atMs: number; why: string | null; codes: readonly string[] } | null;
   given: { atMs: number; to: string } | null;
   /** Where it stood, from when; the first entry is the filling. */
   places: readonly { place: string; fromMs: number }[];

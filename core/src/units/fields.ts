@@ -55,3 +55,6 @@ export const list = <S extends v.GenericSchema>(item: S, max: number, min = 0) =
 
 /** A moment, UTC milliseconds. How far ahead it may lie is asked by whoever knows what time it is. */
 export const moment = between(0, 8.64e15);
+
+/** A code of the catalogue of words: what is stored is never a sentence of ours. */
+export const code = v.pipe(v.string('code'), v.regex(/^[A-Za-z][A-Za-z0-9.]{0,59}$/, 'code'));

@@ -2,7 +2,7 @@ import * as v from 'valibot';
 import { LOT_KINDS } from '../../program/lots.ts';
 import { CLOSURES, CONTAINER_FORMS, CONTAINER_MATERIALS } from '../../tables/containers.ts';
 import { LEFTOVER_KINDS } from '../../tables/leftovers.ts';
-import { between, id, list, name, whole, words } from '../../units/fields.ts';
+import { between, code, id, list, name, whole, words } from '../../units/fields.ts';
 
 /** Bodies that the log of a batch hands on as they are; all others stand with their rows. */
 
@@ -105,4 +105,8 @@ export const gifts = v.strictObject({
 
 export const scored = v.strictObject({ score: whole(1, 5), words: v.optional(words(200)) });
 
-export const noted = v.strictObject({ text: words(2000), stepId: v.optional(id) });
+/** The cook's own words, or a code where one was tapped. */
+export const noted = v.pipe(
+  v.strictObject({ text: v.optional(words(2000)), code: v.optional(code), stepId: v.optional(id) }),
+  v.check(({ text, code }) => text !== undefined || code !== undefined, 'name'),
+);

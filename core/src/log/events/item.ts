@@ -1,7 +1,7 @@
 import * as v from 'valibot';
 import { SIGNS } from '../../tables/checks.ts';
 import { LEFTOVER_USES } from '../../tables/leftovers.ts';
-import { between, id, list, name } from '../../units/fields.ts';
+import { between, code, id, list, name } from '../../units/fields.ts';
 import { ofItem } from './row.ts';
 
 /** Where things stand and how long they last is told by the shelf alone. */
@@ -55,8 +55,18 @@ export const ITEM_EVENTS = {
     fold: (log, { atMs }) => ({ ...log, finishedMs: atMs }),
   }),
   discarded: ofItem({
-    body: v.strictObject({ why: name(120) }),
+    body: v.pipe(
+      v.strictObject({
+        /** The cook's own words, or the codes of what was seen or tapped. */
+        why: v.optional(name(120)),
+        codes: v.optional(list(code, 12, 1)),
+      }),
+      v.check(({ why, codes }) => why !== undefined || codes !== undefined, 'name'),
+    ),
     touches,
-    fold: (log, { atMs, body: { why } }) => ({ ...log, discarded: { atMs, why } }),
+    fold: (log, { atMs, body: { why, codes } }) => ({
+      ...log,
+      discarded: { atMs, why: why ?? null, codes: codes ?? [] },
+    }),
   }),
 } as const;

@@ -1,6 +1,6 @@
 import * as v from 'valibot';
 import { METHOD_IDS } from '../../documents/recipe.ts';
-import { between, id, list, name, whole } from '../../units/fields.ts';
+import { between, code, id, list, name, whole } from '../../units/fields.ts';
 import { MINUTE_MS } from '../../units/time.ts';
 import { nextStraining, withEarlyStraining, withLots, withSwap } from '../effectiveProgram.ts';
 import * as body from './bodies.ts';
@@ -76,12 +76,27 @@ const steps = {
     },
   }),
   clockStarted: atStove({
-    body: v.strictObject({ clockId: id, label: name(60), minutes: between(0.1, 7 * 24 * 60) }),
+    body: v.pipe(
+      v.strictObject({
+        clockId: id,
+        /** What it is for: the cook's own words, or a code and the things it is about. */
+        label: v.optional(name(60)),
+        code: v.optional(code),
+        itemIds: v.optional(list(id, 20)),
+        minutes: between(0.1, 7 * 24 * 60),
+      }),
+      v.check(({ label, code }) => label !== undefined || code !== undefined, 'name'),
+    ),
     touches: [],
     drinkFeels: false,
     program: null,
-    fold: (draft, { atMs, body: { clockId, label, minutes } }) =>
-      draft.clocks.set(clockId, { id: clockId, label, startMs: atMs, endMs: atMs + minutes * MINUTE_MS }),
+    fold: (draft, { atMs, body: { clockId, label, code, itemIds, minutes } }) =>
+      draft.clocks.set(clockId, {
+        id: clockId,
+        said: { label: label ?? null, code: code ?? null, itemIds: itemIds ?? [] },
+        startMs: atMs,
+        endMs: atMs + minutes * MINUTE_MS,
+      }),
   }),
 } as const;
 

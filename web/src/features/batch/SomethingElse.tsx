@@ -10,7 +10,7 @@ import { QuantityField } from '../../shared/QuantityField.tsx';
 import { role, thumb } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
 import { sayWarning } from '../../words/plausibilityWords.ts';
-import { volume } from '../../words/say.ts';
+import { say, volume } from '../../words/say.ts';
 import { vesselNowId } from './MeasureForm.tsx';
 import { SetAside } from './SetAside.tsx';
 import { SwapLine } from './SwapLine.tsx';
@@ -19,7 +19,7 @@ import type { LiveBatch } from './useBatchNow.ts';
 const SPLASHES_ML = [100, 250, 500, 1000];
 const SPILLS_ML = [50, 100, 250, 500];
 /** What was not as planned and changes no figure: it stands in the log, for next time. */
-const NOTED = ['It burnt a little', 'It boiled over'];
+const NOTED = ['noted.burnt', 'noted.boiledOver'] as const;
 /** The flame is missed at once, or only after a while. */
 const OUT_SINCE_MIN = [0, 5, 15, 30];
 /** What guests drink while it is still being made. */
@@ -111,7 +111,7 @@ export function SomethingElse({ live, onDone }: { live: LiveBatch; onDone: () =>
           </>
         )}
         {what === 'other' &&
-          NOTED.map((text) => tap(text, () => tell({ kind: 'noted', body: { stepId: step.id, text } })))}
+          NOTED.map((code) => tap(say(code), () => tell({ kind: 'noted', body: { stepId: step.id, code } })))}
         {what === 'more' && (
           <>
             {solids.map((line) => (

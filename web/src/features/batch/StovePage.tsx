@@ -21,6 +21,7 @@ import { Caution, ErrorPanel, Left, Loading, VisuallyHidden } from '../../shared
 import { undoOf } from '../../shared/undo.ts';
 import { heading, role, thumb } from '../../theme/theme.ts';
 import { sayDrink, sayItem } from '../../words/names.ts';
+import { sayNoted } from '../../words/saidWords.ts';
 import {
   celsius,
   clockFace,
@@ -145,7 +146,7 @@ function StoveScreen({ live }: { live: LiveBatch }) {
     start: () => {
       const clockId = uuid();
       void live.say([
-        { kind: 'clockStarted', body: { clockId, label: say('clock.quick'), minutes: QUICK_CLOCK_MIN } },
+        { kind: 'clockStarted', body: { clockId, code: 'clock.quick', minutes: QUICK_CLOCK_MIN } },
       ]);
     },
     quiet: () => due[0] && hear(due[0].key),
@@ -510,7 +511,7 @@ function LastTime({ live, step }: { live: LiveBatch; step: Step }) {
   const first = live.program.steps[0]?.id === step.id;
   const notes = activeEvents(events).flatMap((e) =>
     e.kind === 'noted' && (e.body.stepId === step.id || (first && e.body.stepId === undefined))
-      ? [e.body.text]
+      ? [sayNoted(e.body)]
       : [],
   );
   if (notes.length === 0) return null;
@@ -708,7 +709,7 @@ function Retime({ live, onDone }: { live: LiveBatch; onDone: () => void }) {
 /** A clock of the cook's own, beside those of the steps. */
 function OwnClock({ live, onDone }: { live: LiveBatch; onDone: () => void }) {
   const [minutes, setMinutes] = useState(10);
-  const presets = ['Spice pot', 'Peel soak', 'Bottles in hot water'];
+  const presets = ['clock.spicePot', 'clock.peelSoak', 'clock.hotBottles'] as const;
   return (
     <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap' }}>
       <QuantityField
@@ -721,18 +722,18 @@ function OwnClock({ live, onDone }: { live: LiveBatch; onDone: () => void }) {
         onCommit={setMinutes}
         width={140}
       />
-      {presets.map((label) => (
+      {presets.map((code) => (
         <Button
-          key={label}
+          key={code}
           variant="outlined"
           color="inherit"
           sx={thumb}
           onClick={() => {
-            void live.say([{ kind: 'clockStarted', body: { clockId: uuid(), label, minutes } }]);
+            void live.say([{ kind: 'clockStarted', body: { clockId: uuid(), code, minutes } }]);
             onDone();
           }}
         >
-          {label}
+          {say(code)}
         </Button>
       ))}
     </Box>

@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import { v7 as uuid } from 'uuid';
 import { heading, role, thumb } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
-import { num, say } from '../../words/say.ts';
+import { type MessageKey, num, say } from '../../words/say.ts';
 import { TickList, useTicks } from './TickList.tsx';
 import type { LiveBatch } from './useBatchNow.ts';
 
@@ -78,9 +78,9 @@ function BathRow(props: {
   begun: boolean;
 }) {
   const { live, stepId, what, minutes, needed, names, begun } = props;
-  const clock = (label: string, after: number) => ({
+  const clock = (code: MessageKey, after: number) => ({
     kind: 'clockStarted' as const,
-    body: { clockId: uuid(), label, minutes: after },
+    body: { clockId: uuid(), code, minutes: after },
   });
   return (
     <Box sx={{ display: 'grid', gap: 0.5, justifyItems: 'start', mb: 1 }}>
@@ -95,8 +95,8 @@ function BathRow(props: {
           onClick={() =>
             void live.say([
               { kind: 'cueSeen', body: { stepId, cue: bathCue(what) } },
-              clock(say('bath.turn'), minutes / 2),
-              clock(say('bath.out'), minutes),
+              clock('bath.turn', minutes / 2),
+              clock('bath.out', minutes),
             ])
           }
         >

@@ -1,6 +1,7 @@
 import type { LogEvent, Program } from '@big-ladle/core';
 import { stepDeed, stepName } from '../../shared/batch/stepWords.ts';
 import { sayItem } from '../../words/names.ts';
+import { sayClock, sayNoted } from '../../words/saidWords.ts';
 import '../../words/shelfWords.ts';
 import { celsius, duration, grams, litres, num, say, sayCode } from '../../words/say.ts';
 
@@ -59,7 +60,7 @@ export function deedText(event: LogEvent, live: { program: Program }): string {
           ? 'stopped a clock'
           : `saw: ${sayCode(`cue.${event.body.cue}`)}`;
     case 'clockStarted':
-      return `clock: ${event.body.label}, ${duration(event.body.minutes)}`;
+      return `clock: ${sayClock({ label: event.body.label ?? null, code: event.body.code ?? null, itemIds: event.body.itemIds ?? [] })}, ${duration(event.body.minutes)}`;
     case 'measured':
       return `measured ${readingText(event.body.reading)}`;
     case 'added':
@@ -75,7 +76,7 @@ export function deedText(event: LogEvent, live: { program: Program }): string {
     case 'scored':
       return `${num(event.body.score)} of 5${event.body.words ? `: ${event.body.words}` : ''}`;
     case 'noted':
-      return event.body.text;
+      return sayNoted(event.body);
     case 'retimed':
       return 'set an earlier time';
     case 'undone':

@@ -25,6 +25,16 @@ import { SECOND, type ThingInput } from './itemPage.ts';
 type Tool = 'level' | 'move' | 'give' | 'throw' | null;
 
 /** What can happen to a bottle, each one tap or two. */
+/** Why a bottle is thrown out, as a rule. */
+const REASONS = [
+  'thrown.past',
+  'thrown.fizz',
+  'thrown.mould',
+  'thrown.smell',
+  'thrown.nobody',
+  'thrown.spilt',
+] as const;
+
 export function BottleDeeds(props: ThingInput & { living: Living }) {
   const { living, kitchen, around, say: tell } = props;
   const { item, leftMl, life } = living;
@@ -116,11 +126,18 @@ export function BottleDeeds(props: ThingInput & { living: Living }) {
         <Words
           label="Why"
           start={
-            life.verdict === 'past' ? 'past its date' : life.verdict === 'throwOut' ? 'not to be drunk' : ''
+            life.verdict === 'past'
+              ? say('thrown.past')
+              : life.verdict === 'throwOut'
+                ? say('thrown.notToDrink')
+                : ''
           }
-          choices={['past its date', 'fizz', 'mould', 'off smell', 'nobody drank it', 'spilt']}
+          choices={REASONS.map((code) => say(code))}
           deed="Thrown out"
-          onSaid={(why) => void tell([{ kind: 'discarded', body: { why } }])}
+          onSaid={(why) => {
+            const code = [...REASONS, 'thrown.notToDrink' as const].find((c) => say(c) === why);
+            void tell([{ kind: 'discarded', body: code ? { codes: [code] } : { why } }]);
+          }}
         />
       )}
       {standing.kind === 'freezer' && (

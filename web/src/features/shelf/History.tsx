@@ -7,6 +7,7 @@ import { useThingEvents } from '../../shared/queries.ts';
 import { Panel, Row } from '../../shared/ui.tsx';
 import { undoOf } from '../../shared/undo.ts';
 import { role } from '../../theme/theme.ts';
+import { sayWhy } from '../../words/saidWords.ts';
 import { grams, moment, say, volume } from '../../words/say.ts';
 
 function deedWords(event: LogEvent, kitchen: Kitchen): string {
@@ -18,7 +19,7 @@ function deedWords(event: LogEvent, kitchen: Kitchen): string {
     case 'finished':
       return 'finished';
     case 'discarded':
-      return `thrown out: ${event.body.why}`;
+      return `thrown out: ${sayWhy(event.body)}`;
     case 'gaveAway':
       return `given to ${event.body.to}`;
     case 'moved':

@@ -145,7 +145,7 @@ export function LeftoverPage(props: ThingInput & { thing: Extract<ShelfThing, { 
                 variant="outlined"
                 color="error"
                 sx={{ ...thumb, mt: 1.5 }}
-                onClick={() => void tell([{ kind: 'discarded', body: { why: 'thrown out' } }])}
+                onClick={() => void tell([{ kind: 'discarded', body: { codes: ['thrown.out'] } }])}
               >
                 Thrown out
               </Button>

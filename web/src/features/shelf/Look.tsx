@@ -92,10 +92,7 @@ export function LookAt(props: {
                       {
                         kind: 'discarded' as const,
                         body: {
-                          why: by
-                            .map((s) => say(`sign.${s}`))
-                            .join(', ')
-                            .slice(0, 120),
+                          codes: by.map((s) => `sign.${s}`),
                         },
                       },
                     ]

@@ -1,4 +1,5 @@
 import type { EventBody, ItemLog, Kitchen, Surroundings } from '@big-ladle/core';
+import { sayWhy } from '../../words/saidWords.ts';
 import { moment } from '../../words/say.ts';
 
 /** On a phone the columns fall into one, what can be done right below the date. */
@@ -16,7 +17,7 @@ export interface ThingInput {
 
 /** Whether it left, in words; null while it is there. */
 export function goneWord(log: ItemLog, nowMs: number, zone: string): string | null {
-  if (log.discarded) return `thrown out ${moment(log.discarded.atMs, nowMs, zone)}: ${log.discarded.why}`;
+  if (log.discarded) return `thrown out ${moment(log.discarded.atMs, nowMs, zone)}: ${sayWhy(log.discarded)}`;
   if (log.given) return `given to ${log.given.to} ${moment(log.given.atMs, nowMs, zone)}`;
   if (log.finishedMs !== null) return `finished ${moment(log.finishedMs, nowMs, zone)}`;
   return null;

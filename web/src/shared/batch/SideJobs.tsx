@@ -3,8 +3,8 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { v7 as uuid } from 'uuid';
 import { role, thumb } from '../../theme/theme.ts';
-import { sayItem } from '../../words/names.ts';
-import { duration, moment, sayCode } from '../../words/say.ts';
+import { sayClock } from '../../words/saidWords.ts';
+import { duration, moment } from '../../words/say.ts';
 import { tablesOf } from '../book.ts';
 import { record } from '../outbox.ts';
 import { Panel } from '../ui.tsx';
@@ -16,7 +16,7 @@ const WORTH_MS = 8 * MINUTE_MS;
 type Job = JobOfWait & { text: string; potName: string; streamKind: 'batch' | 'rehearsal' };
 
 const wordsOf = (job: { code: string; itemIds: readonly string[] }): string =>
-  sayCode(`job.${job.code}`, { list: job.itemIds.map((id) => sayItem(id).toLowerCase()).join(', ') });
+  sayClock({ label: null, code: `job.${job.code}`, itemIds: job.itemIds });
 
 /** What the hands can do while pots look after themselves: all pots, one pair of hands. */
 export function jobsOf(on: readonly OnBatch[], nowMs: number): Job[] {
@@ -24,7 +24,7 @@ export function jobsOf(on: readonly OnBatch[], nowMs: number): Job[] {
     const pins = batch.pins;
     if (!pins || !step || !now.clock || step.attention === 'handsOn') return [];
     if (now.clock.endMs - nowMs < WORTH_MS) return [];
-    const running = new Set(now.log.clocks.map((c) => c.label));
+    const running = new Set(now.log.clocks.map((c) => sayClock(c.said)));
     const jobs = idleJobs(now.log.program, step.id, tablesOf(pins)).filter((j) => !running.has(wordsOf(j)));
     return [{ id: batch.id, endMs: now.clock.endMs, jobs }];
   });
@@ -89,7 +89,12 @@ export function SideJobs(props: {
                 [
                   {
                     kind: 'clockStarted',
-                    body: { clockId: uuid(), label: job.text.slice(0, 60), minutes: job.minutes },
+                    body: {
+                      clockId: uuid(),
+                      code: `job.${job.code}`,
+                      itemIds: [...job.itemIds],
+                      minutes: job.minutes,
+                    },
                   },
                 ],
                 {},

@@ -1,5 +1,6 @@
 import { type Batch, type BatchNow, batchAt, MINUTE_MS, type Step, warmLimitOf } from '@big-ladle/core';
 import { useQueries } from '@tanstack/react-query';
+import { sayClock } from '../../words/saidWords.ts';
 import { tablesOf } from '../book.ts';
 import { batchQuery, useBatches } from '../queries.ts';
 
@@ -52,7 +53,7 @@ export function clocksOf(
   const clocks: RunningClock[] = now.log.clocks.map((c) => ({
     key: `${batch.id}:${c.id}`,
     batchId: batch.id,
-    label: own(c.label),
+    label: own(sayClock(c.said)),
     stepKind: 'own' as const,
     kind: 'timed' as const,
     startMs: c.startMs,
