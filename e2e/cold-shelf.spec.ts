@@ -34,7 +34,7 @@ interface ThingDoc {
     openedMs: number | null;
     pouredMl: number;
     places: { place: string }[];
-    discarded: { why: string } | null;
+    discarded: { codes: string[] } | null;
   };
 }
 const thing = (server: KitchenServer, id: string) => server.api<ThingDoc>('GET', `/items/${id}`);
@@ -132,7 +132,7 @@ test.describe('one bottle', () => {
     await deeds(page).getByRole('button', { name: 'Thrown out' }).last().click();
     await expect(page.getByText(/thrown out .*nobody drank it/).first()).toBeVisible();
     await expect(deeds(page)).toBeHidden();
-    expect((await thing(server, 'demo-bottle-4')).log.discarded!.why).toBe('nobody drank it');
+    expect((await thing(server, 'demo-bottle-4')).log.discarded!.codes).toEqual(['thrown.nobody']);
     await page.goto(`${server.url}/shelf?view=gone`);
     await expect(page.getByTestId('gone')).toContainText('nobody drank it');
   });

@@ -8,6 +8,7 @@ test('made again with a tap: last time’s lesson stands at its step', async ({ 
   await page.getByRole('button', { name: 'not as planned' }).click();
   await page.getByRole('button', { name: 'It burnt a little' }).click();
   await page.getByRole('button', { name: 'Bottled, onto the cold shelf' }).click();
+  await page.waitForURL('**/shelf');
   await page.goto(`${server.url}/batches/batch`);
   await page.getByLabel('A note').fill('less clove');
   await page.getByRole('button', { name: 'Note it' }).click();

@@ -159,6 +159,13 @@ const USUAL_HOUSE: House = {
   allows: [...ALLOWED_AT_FIRST],
 };
 
+/** English for now. */
+export const LANGUAGES = ['en'] as const;
+export const DATE_ORDERS = ['dayFirst', 'monthFirst'] as const;
+export type DateOrder = (typeof DATE_ORDERS)[number];
+export const FIRST_DAYS = [1, 0, 6] as const;
+export type FirstDay = (typeof FIRST_DAYS)[number];
+
 /** Everything about this kitchen that the model asks for. What an older one was not asked takes its usual value. */
 export const kitchenSchema = v.strictObject({
   pots: unique(potSchema, 40),
@@ -197,6 +204,10 @@ export const kitchenSchema = v.strictObject({
   ),
   ownRules: v.optional(list(ownRuleSchema, 200), () => []),
   messageTo: v.optional(unique(messageToSchema, 20), () => []),
+  /** The language of the screens, how its dates are written, and the day on which a week begins (0: Sunday). */
+  language: v.optional(v.picklist(LANGUAGES), 'en'),
+  dateOrder: v.optional(v.picklist(DATE_ORDERS), 'dayFirst'),
+  firstDay: v.optional(v.picklist(FIRST_DAYS), 1),
 });
 export type Kitchen = v.InferOutput<typeof kitchenSchema>;
 

@@ -47,6 +47,21 @@ export async function eventFor(
 
 const waiting = new Map<string, { onStored?: () => void; onRefused?: (error: ApiError) => void }>();
 
+/** Two taps are further apart than what one tap says, which stands a millisecond after another (`saidTogether`). */
+const APART_MS = 2;
+/** The server's time is found again now and then: it may step back by so much without a tap coming before the last. */
+const STEP_BACK_MS = 10_000;
+let lastMs = 0;
+
+/** When a tap that says so much is made: after the one before it, on this window. */
+function momentOfTap(count: number): number {
+  const now = Math.round(serverNow());
+  const after = lastMs + APART_MS;
+  const atMs = after > now && after - now < STEP_BACK_MS ? after : now;
+  lastMs = atMs + count - 1;
+  return atMs;
+}
+
 /**
  * Says that something happened. It is kept in this browser first, shown at once, and sent until the server has it,
  * also after a reload. Resolves when it is kept. A refusal of the server goes to `onRefused`, else to the notices.
@@ -55,7 +70,7 @@ export async function record(
   stream: LogEvent['stream'],
   deeds: readonly EventBody[],
   answer: { onStored?: () => void; onRefused?: (error: ApiError) => void } = {},
-  atMs = serverNow(),
+  atMs = momentOfTap(deeds.length),
 ): Promise<void> {
   const events: LogEvent[] = [];
   // One millisecond apart, so that what was said first stays first.

@@ -1,6 +1,14 @@
-import { type BatchDoc, type LogEvent, ROUTES, type Touched, touchedBy } from '@big-ladle/core';
+import {
+  type BatchDoc,
+  type KitchenDoc,
+  type LogEvent,
+  ROUTES,
+  type Touched,
+  touchedBy,
+} from '@big-ladle/core';
 import { QueryClient, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
+import { writeDates } from '../words/say.ts';
 import { ApiError, ask } from './api.ts';
 import { useOutbox } from './outboxStore.ts';
 
@@ -34,7 +42,17 @@ export const keys = {
   readings: (instrumentId: string, batchId: string) => ['readings', instrumentId, batchId] as const,
 };
 
-export const useKitchen = () => useQuery({ queryKey: keys.kitchen, queryFn: () => ask(ROUTES.kitchen, {}) });
+/** The kitchen as it stands from now on: dates are written its way. */
+export function takeKitchen(doc: KitchenDoc): KitchenDoc {
+  writeDates(doc.kitchen.dateOrder);
+  return doc;
+}
+
+export const useKitchen = () =>
+  useQuery({
+    queryKey: keys.kitchen,
+    queryFn: async () => takeKitchen(await ask(ROUTES.kitchen, {})),
+  });
 
 export const useBatches = () => useQuery({ queryKey: keys.batches, queryFn: () => ask(ROUTES.batches, {}) });
 

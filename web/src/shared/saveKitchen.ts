@@ -4,7 +4,7 @@ import { sayField } from '../words/fields.ts';
 import { say } from '../words/say.ts';
 import { ApiError, ask } from './api.ts';
 import { notify } from './notices.ts';
-import { keys, queryClient } from './queries.ts';
+import { keys, queryClient, takeKitchen } from './queries.ts';
 
 /** Stores a change of the kitchen; true when it is stored. A function is given the kitchen as it stands then. */
 export type SaveKitchen = (
@@ -29,7 +29,7 @@ async function saveNow(
   }
   try {
     const saved = await ask(ROUTES.saveKitchen, { body: { version: doc.version, kitchen: next } });
-    queryClient.setQueryData(keys.kitchen, saved);
+    queryClient.setQueryData(keys.kitchen, takeKitchen(saved));
     return true;
   } catch (error) {
     if (error instanceof ApiError && error.code === 'changedElsewhere') {

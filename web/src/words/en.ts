@@ -27,6 +27,10 @@ export const EN = {
   'bottle.filledWarmNotAcid':
     'It is {temp} and not shown to be acid: cool it in ice first. In the bottle it cools too slowly.',
   'bottle.expected': 'Put into the fridge now: {date}.',
+  'kitchen.dates': 'Dates are written',
+  'dates.dayFirst': '3 December',
+  'dates.monthFirst': 'December 3',
+  'kitchen.firstDay': 'A week begins on',
   'ask.milk': 'Milk, cream or coconut?',
   'ask.garlic': 'Garlic or onion?',
   'ask.live': 'Alive: a starter, a culture?',

@@ -1,4 +1,5 @@
 import {
+  type DateOrder,
   FRUIT_ROWS,
   type Fraction,
   type HandAmount,
@@ -12,7 +13,17 @@ import { IntlMessageFormat } from 'intl-messageformat';
 import { EN } from './en.ts';
 import type { EN_SHELF } from './enShelf.ts';
 
-const LOCALE = typeof navigator === 'undefined' ? 'en-GB' : (navigator.language ?? 'en-GB');
+/** English, with the dates as this kitchen writes them. */
+const LOCALES: Readonly<Record<DateOrder, string>> = { dayFirst: 'en-GB', monthFirst: 'en-US' };
+let locale = LOCALES.dayFirst;
+
+/** From now on dates are written in this order; an answer kept from an older version may not say. */
+export function writeDates(order: DateOrder | undefined): void {
+  const wanted = LOCALES[order ?? 'dayFirst'];
+  if (locale === wanted) return;
+  locale = wanted;
+  for (const made of [parsed, numbers, formats]) made.clear();
+}
 
 export type MessageKey = keyof typeof EN | keyof typeof EN_SHELF;
 export type Params = Readonly<Record<string, string | number>>;
@@ -39,7 +50,7 @@ export function sayCode(code: string, params: Params = {}): string {
   if (!text.includes('{')) return text;
   let message = parsed.get(text);
   if (!message) {
-    message = new IntlMessageFormat(text, LOCALE, undefined, { ignoreTag: true });
+    message = new IntlMessageFormat(text, locale, undefined, { ignoreTag: true });
     parsed.set(text, message);
   }
   try {
@@ -57,7 +68,7 @@ const numbers = new Map<number, Intl.NumberFormat>();
 export function num(value: number, decimals = 0): string {
   let format = numbers.get(decimals);
   if (!format) {
-    format = new Intl.NumberFormat(LOCALE, {
+    format = new Intl.NumberFormat(locale, {
       minimumFractionDigits: decimals,
       maximumFractionDigits: decimals,
     });
@@ -142,7 +153,7 @@ function dated(ms: number, zone: string, options: Intl.DateTimeFormatOptions, ke
   const id = `${zone}|${key}`;
   let format = formats.get(id);
   if (!format) {
-    format = new Intl.DateTimeFormat(LOCALE, { ...options, timeZone: zone });
+    format = new Intl.DateTimeFormat(locale, { ...options, timeZone: zone });
     formats.set(id, format);
   }
   return format.format(ms);
@@ -156,6 +167,13 @@ export const dayOf = (ms: number, zone: string): string =>
 export const shortDay = (ms: number, zone: string): string =>
   dated(ms, zone, { day: 'numeric', month: 'short' }, 'short');
 export const weekday = (ms: number, zone: string): string => dated(ms, zone, { weekday: 'short' }, 'weekday');
+/** The name of a day of the week, 0 for Sunday; 7 January 2024 was one. */
+export const weekdayName = (day: number): string => weekday(Date.UTC(2024, 0, 7 + day), 'UTC');
+export const longWeekdayName = (day: number): string =>
+  dated(Date.UTC(2024, 0, 7 + day), 'UTC', { weekday: 'long' }, 'longWeekday');
+/** A day of whichever year. */
+export const fullDay = (ms: number, zone: string): string =>
+  dated(ms, zone, { day: 'numeric', month: 'short', year: 'numeric' }, 'full');
 export const longDay = (ms: number, zone: string): string =>
   dated(ms, zone, { weekday: 'long', day: 'numeric', month: 'long' }, 'long');
 /** Formats are dear to make: one for each zone. */

@@ -19,11 +19,24 @@ import {
   SHIPPED_TABLES,
   SIGNS,
 } from '@big-ladle/core';
-import { describe, expect, it } from 'vitest';
+import { afterEach, describe, expect, it } from 'vitest';
 import { EN as FIRST } from './en.ts';
 import { EN_SHELF } from './enShelf.ts';
 import { sayField } from './fields.ts';
-import { clockFace, duration, handText, num, say, sayCode, sayReason } from './say.ts';
+import {
+  clockFace,
+  dayOf,
+  duration,
+  handText,
+  longWeekdayName,
+  num,
+  say,
+  sayCode,
+  sayReason,
+  shortDay,
+  timeOfDay,
+  writeDates,
+} from './say.ts';
 
 /** All rooms' sentences together. */
 const EN: Readonly<Record<string, string>> = { ...FIRST, ...EN_SHELF };
@@ -120,6 +133,26 @@ describe('words', () => {
         /\b(cures?|heals?|detox|boosts?|healthy|prevents?|immune|superfood)\b/i.test(text),
       ),
     ).toEqual([]);
+  });
+});
+
+describe('dates', () => {
+  const day = Date.UTC(2026, 11, 3, 20);
+  afterEach(() => writeDates('dayFirst'));
+  it('are written as the kitchen writes them, in its own zone', () => {
+    expect(dayOf(day, 'America/Bogota')).toBe('Thu 3 Dec');
+    expect(dayOf(day, 'Pacific/Auckland')).toBe('Fri 4 Dec');
+    writeDates('monthFirst');
+    expect(dayOf(day, 'America/Bogota')).toBe('Thu, Dec 3');
+    expect(timeOfDay(day, 'America/Bogota')).toBe('15:00');
+  });
+  it('an older answer that does not say leaves the day first', () => {
+    writeDates('monthFirst');
+    writeDates(undefined);
+    expect(shortDay(day, 'UTC')).toBe('3 Dec');
+  });
+  it('a week has its days by name', () => {
+    expect([1, 0, 6].map(longWeekdayName)).toEqual(['Monday', 'Sunday', 'Saturday']);
   });
 });
 

@@ -96,7 +96,7 @@ export function useLiveBatch(id: string): {
               { kind: rehearsal ? 'rehearsal' : 'batch', id },
               deeds,
               answer,
-              atMs ?? Math.round(rehearsal ? rehearsalNow(rehearsal, serverNow()) : serverNow()),
+              atMs ?? (rehearsal ? Math.round(rehearsalNow(rehearsal, serverNow())) : undefined),
             ),
         }
       : null;

@@ -1,15 +1,16 @@
 import { PAIR_ROWS, type Recipe } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import { Link } from 'react-router';
-import { useBatches } from '../../shared/queries.ts';
+import { useBatches, useKitchen } from '../../shared/queries.ts';
 import { Panel, Row } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
 import { sayDrink, sayItem } from '../../words/names.ts';
-import { num } from '../../words/say.ts';
+import { fullDay, num } from '../../words/say.ts';
 
 /** How often a drink and its variants were made, what they scored, and what goes with it to try next. */
 export function Notebook({ recipe, book }: { recipe: Recipe; book: readonly Recipe[] }) {
   const { data } = useBatches();
+  const zone = useKitchen().data?.kitchen.zone ?? 'UTC';
   const family = new Set([
     recipe.id,
     ...(recipe.base ? [recipe.base.id] : []),
@@ -42,7 +43,7 @@ export function Notebook({ recipe, book }: { recipe: Recipe; book: readonly Reci
           label={
             <Link to={`/batches/${batch.id}`}>
               {sayDrink(batch.plan.recipeId)}
-              {now?.endedMs != null && `, ${new Date(now.endedMs).toLocaleDateString()}`}
+              {now?.endedMs != null && `, ${fullDay(now.endedMs, zone)}`}
             </Link>
           }
           note={now?.score === undefined ? 'no score' : `${num(now.score)} of 5`}

@@ -26,7 +26,7 @@ import { TextOut } from '../../shared/TextOut.tsx';
 import { ErrorPanel, Loading, PageHead, Panel, Row } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
 import { sayDrink, sayItem } from '../../words/names.ts';
-import { duration, litres, num, say, sayCode } from '../../words/say.ts';
+import { duration, fullDay, litres, num, say, sayCode } from '../../words/say.ts';
 import { LineFacts } from './LineFacts.tsx';
 import { Notebook } from './Notebook.tsx';
 import { useMade } from './useMade.ts';
@@ -235,7 +235,7 @@ export function RecipePage() {
               <Row
                 key={v.version}
                 label={`Version ${v.version}`}
-                note={new Date(v.createdMs).toLocaleDateString()}
+                note={fullDay(v.createdMs, kitchen.data?.kitchen.zone ?? 'UTC')}
               >
                 {v.version === recipe.version
                   ? 'in the book'

@@ -6,10 +6,9 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import type { SaveKitchen } from '../../shared/saveKitchen.ts';
 import { Panel } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
-import { say } from '../../words/say.ts';
+import { say, weekdayName } from '../../words/say.ts';
 
-/** Monday first, as a week is read in most kitchens. */
-const WEEK = [1, 2, 3, 4, 5, 6, 0];
+const WEEK = [0, 1, 2, 3, 4, 5, 6];
 const FRESH: Record<AwayHours['kind'], AwayHours> = {
   asleep: { kind: 'asleep', days: WEEK, fromMin: 22 * 60 + 30, toMin: 6 * 60 + 30 },
   away: { kind: 'away', days: [1, 2, 3, 4, 5], fromMin: 8 * 60, toMin: 17 * 60 },
@@ -21,11 +20,8 @@ const minutesOf = (text: string): number | null => {
   const match = /^(\d{2}):(\d{2})$/.exec(text);
   return match ? Number(match[1]) * 60 + Number(match[2]) : null;
 };
-/** The name of a weekday in the reader's tongue; 7 January 2024 was a Sunday. */
-const dayName = (day: number): string =>
-  new Intl.DateTimeFormat(undefined, { weekday: 'short', timeZone: 'UTC' }).format(
-    Date.UTC(2024, 0, 7 + day),
-  );
+/** The days of a week, beginning with the one that this kitchen begins with. */
+const weekFrom = (first: number): number[] => WEEK.map((day) => (day + first) % 7);
 
 /** When nobody stands at the stove: a plan calls the cook outside of these hours only. */
 export function AwayPanel({ kitchen, save }: { kitchen: Kitchen; save: SaveKitchen }) {
@@ -74,9 +70,9 @@ export function AwayPanel({ kitchen, save }: { kitchen: Kitchen; save: SaveKitch
               onChange={(_, days: number[]) => put(index, { days })}
               aria-label={`${name} on`}
             >
-              {WEEK.map((day) => (
+              {weekFrom(kitchen.firstDay).map((day) => (
                 <ToggleButton key={day} value={day} sx={{ minWidth: 40, px: 0.75 }}>
-                  {dayName(day)}
+                  {weekdayName(day)}
                 </ToggleButton>
               ))}
             </ToggleButtonGroup>

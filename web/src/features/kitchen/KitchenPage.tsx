@@ -1,4 +1,4 @@
-import { type Kitchen, potCapacityMl, unitOf } from '@big-ladle/core';
+import { DATE_ORDERS, FIRST_DAYS, type Kitchen, potCapacityMl, unitOf } from '@big-ladle/core';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -13,7 +13,7 @@ import { saveKitchenWith } from '../../shared/saveKitchen.ts';
 import { ErrorPanel, Loading, PageHead, Panel, Row } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
-import { celsius, grams, litres, num, say } from '../../words/say.ts';
+import { celsius, grams, litres, longWeekdayName, num, say } from '../../words/say.ts';
 import { AwayPanel } from './AwayPanel.tsx';
 import { DevicesPanel } from './DevicesPanel.tsx';
 import {
@@ -277,6 +277,24 @@ export function KitchenPage() {
                   text: z.replaceAll('_', ' '),
                 }))}
                 onChange={(zone) => void save({ zone })}
+              />
+              <SelectField
+                label={say('kitchen.dates')}
+                value={kitchen.dateOrder}
+                options={DATE_ORDERS.map((order) => ({ value: order, text: say(`dates.${order}`) }))}
+                onChange={(value) => {
+                  const dateOrder = DATE_ORDERS.find((order) => order === value);
+                  if (dateOrder) void save({ dateOrder });
+                }}
+              />
+              <SelectField
+                label={say('kitchen.firstDay')}
+                value={String(kitchen.firstDay)}
+                options={FIRST_DAYS.map((day) => ({ value: String(day), text: longWeekdayName(day) }))}
+                onChange={(value) => {
+                  const firstDay = FIRST_DAYS.find((day) => String(day) === value);
+                  if (firstDay !== undefined) void save({ firstDay });
+                }}
               />
             </Box>
           </Panel>

@@ -22,7 +22,7 @@ import { useNavigate } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { ApiError, ask } from '../../shared/api.ts';
 import { VesselDrawing } from '../../shared/drawings/VesselDrawing.tsx';
-import { keys, queryClient } from '../../shared/queries.ts';
+import { keys, queryClient, takeKitchen } from '../../shared/queries.ts';
 import { TakeArchive } from '../../shared/TakeArchive.tsx';
 import { PageHead, Panel } from '../../shared/ui.tsx';
 import { sayField } from '../../words/fields.ts';
@@ -86,7 +86,7 @@ export function FirstPot({ doc }: { doc: KitchenDoc }) {
     };
     try {
       const saved = await ask(ROUTES.saveKitchen, { body: { version: doc.version, kitchen } });
-      queryClient.setQueryData(keys.kitchen, saved);
+      queryClient.setQueryData(keys.kitchen, takeKitchen(saved));
       navigate('/drinks');
     } catch (error) {
       setProblem(
