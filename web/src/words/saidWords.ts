@@ -8,10 +8,6 @@ export const sayClock = ({ label, code, itemIds }: ClockSubject): string =>
     ? (label ?? '')
     : sayCode(code, { list: itemIds.map((id) => sayItem(id).toLowerCase()).join(', ') });
 
-/** Why something was thrown out, in the cook's words or ours. */
-export const sayWhy = ({ why, codes }: { why?: string | null; codes?: readonly string[] }): string =>
-  codes?.length ? codes.map((code) => sayCode(code)).join(', ') : (why ?? '');
-
 /** A note, in the cook's words or ours. */
 export const sayNoted = ({ text, code }: { text?: string; code?: string }): string =>
   code === undefined ? (text ?? '') : sayCode(code);

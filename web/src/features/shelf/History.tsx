@@ -7,8 +7,8 @@ import { useThingEvents } from '../../shared/queries.ts';
 import { Panel, Row } from '../../shared/ui.tsx';
 import { undoOf } from '../../shared/undo.ts';
 import { role } from '../../theme/theme.ts';
-import { sayWhy } from '../../words/saidWords.ts';
 import { grams, moment, say, volume } from '../../words/say.ts';
+import { sayWhy } from '../../words/thrownWords.ts';
 
 function deedWords(event: LogEvent, kitchen: Kitchen): string {
   switch (event.kind) {

@@ -1,6 +1,6 @@
 import type { EventBody, ItemLog, Kitchen, Surroundings } from '@big-ladle/core';
-import { sayWhy } from '../../words/saidWords.ts';
 import { moment } from '../../words/say.ts';
+import { sayWhy } from '../../words/thrownWords.ts';
 
 /** On a phone the columns fall into one, what can be done right below the date. */
 export const COLUMN = { display: { xs: 'contents', lg: 'grid' }, gap: 1.75, minWidth: 0 } as const;
