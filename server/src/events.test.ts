@@ -103,6 +103,24 @@ describe('what is refused, and nothing of the message is stored', () => {
   });
 });
 
+describe('what is refused or forgotten leaves nothing behind', () => {
+  it('a plan under an id that is taken is not answered as created', async () => {
+    await begun('b1');
+    const other = { ...CALYX_PLAN, question: { kind: 'litres', litres: 3 } };
+    const answer = await k.api('POST', '/batches', { id: 'b1', plan: other });
+    expect(answer).toMatchObject({ status: 409, body: { title: 'alreadyThere' } });
+  });
+  it('a rehearsal that is forgotten frees the ids of its bottles', async () => {
+    const stream = { kind: 'rehearsal' as const, id: 'r1' };
+    const first = event(stream, { kind: 'stepStarted', body: { stepId: 'pick' } });
+    const sent = { id: 'r1', plan: CALYX_PLAN, speed: 60, seed: 1, events: [first] };
+    expect((await k.api('POST', '/rehearsals', sent)).status).toBe(201);
+    expect((await send({ ...filling('r1', 'practised'), stream })).status).toBe(200);
+    expect((await k.api('DELETE', '/rehearsals/r1')).status).toBe(204);
+    expect(await k.db('item_owner')).toEqual([]);
+  });
+});
+
 describe('what was stored before that was refused', () => {
   const store = async (...events: LogEvent[]) => {
     for (const e of events) await k.db('event').insert(eventToRow(e, NOW));

@@ -2,8 +2,7 @@ import type { Trait } from './traits.ts';
 import type { Confidence } from './types.ts';
 
 /** What a bath before the rinses is made with. */
-export const BATHS = ['salt', 'vinegar'] as const;
-export type Bath = (typeof BATHS)[number];
+export type Bath = 'salt' | 'vinegar';
 /** Said when things go into a bath: from then on they need its rinses. */
 export const bathCue = (bath: Bath): string => `bath.${bath}`;
 

@@ -17,18 +17,18 @@ import type { Serve } from './serve.ts';
 /** Plans, batches, rehearsals, and what is said of them. */
 export function serveBatches(serve: Serve, { db, clock }: ApiParts): void {
   serve(ROUTES.batches, async ({ query }) => ({ answer: await listBatches(db, query) }));
-  serve(ROUTES.createBatch, ({ body, res }) => {
-    res.status(201).location(`/api/batches/${body.id}`);
-    return createBatch(db, body, clock.nowMs());
-  });
+  serve(ROUTES.createBatch, async ({ body }) => ({
+    ...(await createBatch(db, body, clock.nowMs())),
+    created: `/api/batches/${body.id}`,
+  }));
   serve(ROUTES.batch, async ({ params }) => ({ answer: await batchWithEvents(db, params.id) }));
   serve(ROUTES.savePlan, ({ params, body }) => updatePlan(db, params.id, body, clock.nowMs()));
   serve(ROUTES.dropPlan, ({ params, query }) => deletePlan(db, params.id, query.version));
   serve(ROUTES.startBatch, ({ params, body }) => startBatch(db, params.id, body, clock.nowMs()));
-  serve(ROUTES.createRehearsal, ({ body, res }) => {
-    res.status(201).location(`/api/batches/${body.id}`);
-    return createRehearsal(db, body, clock.nowMs());
-  });
+  serve(ROUTES.createRehearsal, async ({ body }) => ({
+    ...(await createRehearsal(db, body, clock.nowMs())),
+    created: `/api/batches/${body.id}`,
+  }));
   serve(ROUTES.changeRehearsal, ({ params, body }) => changeRehearsal(db, params.id, body, clock.nowMs()));
   serve(ROUTES.forgetRehearsal, ({ params }) => forgetRehearsal(db, params.id));
   serve(ROUTES.events, ({ body }) => acceptEvents(db, body.events, clock.nowMs()));

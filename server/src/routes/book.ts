@@ -19,10 +19,10 @@ export function serveBook(serve: Serve, { db, clock }: ApiParts): void {
   serve(ROUTES.recipes, async () => ({
     answer: { recipes: await ownRecipes(db), ingredients: await ownFacts(db) },
   }));
-  serve(ROUTES.createRecipe, ({ body, res }) => {
-    res.status(201).location(`/api/recipes/${body.recipe.id}`);
-    return createRecipe(db, body.recipe, clock.nowMs());
-  });
+  serve(ROUTES.createRecipe, async ({ body }) => ({
+    ...(await createRecipe(db, body.recipe, clock.nowMs())),
+    created: `/api/recipes/${body.recipe.id}`,
+  }));
   serve(ROUTES.saveRecipe, ({ params, body }) => updateRecipe(db, params.id, body, clock.nowMs()));
   serve(ROUTES.retireRecipe, ({ params, query }) =>
     retireRecipe(db, params.id, query.version, clock.nowMs()),

@@ -38,7 +38,7 @@ export const serving =
       route.path,
       caught(async (req, res) => {
         const ids = Object.entries(req.params).map(([name, value]) => [name, parse(idSchema, value)]);
-        const { answer, changed, stored } = await handle({
+        const { answer, created, changed, stored } = await handle({
           params: Object.fromEntries(ids),
           query: parse(route.query, req.query) as QueryOf<typeof route>,
           body: parse(route.body, req.body) as BodyOf<typeof route>,
@@ -46,6 +46,7 @@ export const serving =
         });
         for (const change of changed ?? []) hub.changed(change);
         hub.events(stored ?? []);
+        if (created !== undefined) res.status(201).location(created);
         if (answer === undefined) res.status(204).end();
         else res.json(answer);
       }),

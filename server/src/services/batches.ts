@@ -283,6 +283,7 @@ export async function forgetRehearsal(db: Db, id: string): Promise<Outcome<undef
   return db.transaction(async (trx) => {
     await requireRehearsal(trx, id);
     await trx('event').where({ stream_kind: 'rehearsal', stream_id: id }).del();
+    await trx('item_owner').where({ batch_id: id }).del();
     await trx('batch').where({ id }).del();
     return { answer: undefined, changed: [{ doc: 'batch', id, version: 0 }] };
   });

@@ -10,8 +10,7 @@ export type StreamKind = (typeof STREAM_KINDS)[number];
  * What an event makes stale, beside the log it stands in: the document of its batch (status and pins), the lists of
  * batches, the shelf, the gifts; as the windows ask for them and as the projections hold them.
  */
-export const TOUCHED = ['batch', 'batches', 'items', 'gifts'] as const;
-export type Touched = (typeof TOUCHED)[number];
+export type Touched = 'batch' | 'batches' | 'items' | 'gifts';
 
 /** An event as its reducer sees it. */
 export interface Entry<Body> {
