@@ -186,7 +186,8 @@ function StoveScreen({ live }: { live: LiveBatch }) {
             maxWidth: 760,
             mx: 'auto',
             p: 2.25,
-            pb: 22,
+            // Clear of the foot, which is taller while clocks stand in it: the last row must come up above it.
+            pb: small.length > 0 ? 32 : 22,
             display: 'grid',
             gridTemplateColumns: 'minmax(0,1fr)',
             gap: 2,
