@@ -352,6 +352,7 @@ export {
   SPOON_PATH_CM,
 } from './liquor/colour.ts';
 // liquor
+export { colourName } from './liquor/colourName.ts';
 export {
   abvPct,
   brix,
@@ -618,6 +619,7 @@ export {
   TAP_WATER_ID,
 } from './tables/choices.ts';
 export { CLAIM_ROWS, type ClaimRow } from './tables/claims.ts';
+export { COLOUR_NAME_ROWS } from './tables/colourNames.ts';
 export {
   BOIL_LEVELS,
   type BoilLevel,

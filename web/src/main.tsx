@@ -1,3 +1,4 @@
+import { say } from './words/say.ts';
 import '@fontsource/atkinson-hyperlegible-next/latin-400.css';
 import '@fontsource/atkinson-hyperlegible-next/latin-700.css';
 import '@fontsource/bricolage-grotesque/latin-600.css';
@@ -94,6 +95,9 @@ const KitchenPage = later(() =>
 if (import.meta.env.PROD && 'serviceWorker' in navigator)
   window.addEventListener('load', () => void navigator.serviceWorker.register('/sw.js'));
 
+// For a developer who wants to see which words on a screen come from no catalogue.
+if (localStorage.getItem('big-ladle-language') === 'en-XA') (await import('./words/pseudo.ts')).speakPseudo();
+
 void startOutbox();
 startStream();
 
@@ -135,8 +139,8 @@ createRoot(document.getElementById('root')!).render(
                       path="*"
                       element={
                         <PageHead
-                          title="Nothing here"
-                          beside="This address leads nowhere. Choose a place at the side."
+                          title={say('main.nothingHere')}
+                          beside={say('main.thisAddressLeadsNowhere')}
                         />
                       }
                     />

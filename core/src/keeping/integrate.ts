@@ -154,10 +154,10 @@ class Follower {
   }
 
   /** A fridge into which much went in warm at once is no fridge until that is cold. */
-  private placeOf(standing: StorageClimate, tempC: number): number {
+  private placeOf(climate: StorageClimate, tempC: number): number {
     const crowded =
       this.state.firstCooling &&
-      standing.trackedBy !== null &&
+      climate.trackedBy !== null &&
       (this.bottle.hotTogether ?? 1) > KEEPING.hotBottles.most &&
       this.state.tempC > KEEPING.hotBottles.coldC;
     return crowded ? Math.max(tempC, KEEPING.hotBottles.fridgeC) : tempC;
@@ -167,19 +167,19 @@ class Follower {
     atMs: number,
     lengthMs: number,
     ownC: number,
-    standing: StorageClimate,
+    climate: StorageClimate,
     settled: boolean,
   ): void {
     const { state } = this;
     const { spent } = state;
-    const placeC = this.placeOf(standing, ownC);
+    const placeC = this.placeOf(climate, ownC);
     const isWhole = lengthMs === SLICE_MS;
     const over = state.tempC - placeC;
     const middleC = settled
       ? placeC
       : placeC + over * (isWhole ? this.half : Math.exp(-lengthMs / 2 / this.tauMs));
     const endC = settled ? placeC : placeC + over * (isWhole ? this.full : Math.exp(-lengthMs / this.tauMs));
-    const inFridge = standing.trackedBy !== null;
+    const inFridge = climate.trackedBy !== null;
     const above = (limitC: number) => this.msAbove(limitC, state.tempC, endC, placeC, lengthMs);
     if (state.firstCooling) {
       state.warmestC = Math.max(state.warmestC, placeC);
@@ -261,21 +261,21 @@ class Follower {
   }
 
   /** Stands somewhere from one moment to another. */
-  stand(standing: StorageClimate, fromMs: number, untilMs: number): void {
+  stand(climate: StorageClimate, fromMs: number, untilMs: number): void {
     const { state, around } = this;
-    const track = standing.trackedBy === null ? null : around.track;
+    const track = climate.trackedBy === null ? null : around.track;
     let atMs = fromMs;
     while (atMs < untilMs) {
       if (!track) {
         // Once it has settled, the rest of the stay is one slice, unless each is to be seen.
-        const settled = Math.abs(state.tempC - this.placeOf(standing, standing.tempC)) < CLOSE_C;
+        const settled = Math.abs(state.tempC - this.placeOf(climate, climate.tempC)) < CLOSE_C;
         const lengthMs =
           settled && !this.visit ? untilMs - atMs : Math.min(SLICE_MS - (atMs % SLICE_MS), untilMs - atMs);
-        this.slice(atMs, lengthMs, standing.tempC, standing, settled);
+        this.slice(atMs, lengthMs, climate.tempC, climate, settled);
         atMs += lengthMs;
         continue;
       }
-      const warmerC = standing.trackedBy ?? 0;
+      const warmerC = climate.trackedBy ?? 0;
       const cell = Math.floor((atMs - track.fromMs) / CELL_MS);
       const onGrid = atMs % CELL_MS === 0 && untilMs - atMs >= CELL_MS;
       if (onGrid && cell >= 0 && cell < track.tempC.length && !this.visit && !state.firstCooling) {
@@ -287,31 +287,31 @@ class Follower {
       }
       const lengthMs = Math.min(CELL_MS - (atMs % CELL_MS), untilMs - atMs);
       if (cell >= 0 && track.guessed[cell] === 1) state.spent.guessedMs += lengthMs;
-      this.slice(atMs, lengthMs, trackAt(track, atMs) + warmerC, standing, false);
+      this.slice(atMs, lengthMs, trackAt(track, atMs) + warmerC, climate, false);
       atMs += lengthMs;
     }
   }
 
   /** The clock stands; what is taken out again has three days at most. */
-  freeze(standing: StorageClimate, fromMs: number, untilMs: number, openedMs: number): void {
+  freeze(climate: StorageClimate, fromMs: number, untilMs: number, openedMs: number): void {
     const { spent } = this.state;
     spent.frozenMs += untilMs - fromMs;
     if (untilMs > openedMs) spent.frozenOpenMs += untilMs - Math.max(fromMs, openedMs);
-    this.state.tempC = standing.tempC;
+    this.state.tempC = climate.tempC;
     this.state.wasCold = true;
     this.state.firstCooling = false;
-    this.visit?.(untilMs, spent, standing.tempC);
+    this.visit?.(untilMs, spent, climate.tempC);
   }
 }
 
 /** How warm it is to be where a bottle stands now, °C. */
-const expectedAt = (standing: StorageClimate, around: Surroundings): number =>
-  standing.trackedBy !== null && around.track ? around.track.expectedC + standing.trackedBy : standing.tempC;
+const expectedAt = (climate: StorageClimate, around: Surroundings): number =>
+  climate.trackedBy !== null && around.track ? around.track.expectedC + climate.trackedBy : climate.tempC;
 
 export interface Followed {
   spent: Spent;
   /** Where it stands at the end. */
-  standing: StorageClimate;
+  climate: StorageClimate;
   /**
    * What is to come where it stands now: its way down, as long as it is still on it, and then the rate of the place.
    * @param budgetMs it is looked no further than to the spending of this.
@@ -342,15 +342,15 @@ export function integrate(
   const openedMs = log.openedMs ?? Number.POSITIVE_INFINITY;
   const lastMs = Math.min(endMs, bottle.filledMs + FOLLOWED_MS);
   for (const [index, stay] of log.places.entries()) {
-    const standing = climateAt(around, stay.place);
+    const climate = climateAt(around, stay.place);
     const untilMs = Math.min(lastMs, log.places[index + 1]?.fromMs ?? lastMs);
     const atMs = Math.max(stay.fromMs, bottle.filledMs);
     if (atMs >= untilMs) continue;
-    if (!standing.frozen) {
-      follower.stand(standing, atMs, untilMs);
+    if (!climate.frozen) {
+      follower.stand(climate, atMs, untilMs);
       continue;
     }
-    follower.freeze(standing, atMs, untilMs, openedMs);
+    follower.freeze(climate, atMs, untilMs, openedMs);
     const next = log.places[index + 1];
     if (next && next.fromMs <= lastMs && !climateAt(around, next.place).frozen) {
       const leftMs = Math.min(budgetMs, spent.thawCapMs) - spent.lifeMs;
@@ -359,18 +359,18 @@ export function integrate(
   }
   // Followed no further, what is left of its time ran at least at rate 1.
   if (lastMs < endMs) spent.lifeMs += endMs - lastMs;
-  const standing = climateAt(around, log.places.at(-1)!.place);
-  const expectedC = expectedAt(standing, around);
+  const climate = climateAt(around, log.places.at(-1)!.place);
+  const expectedC = expectedAt(climate, around);
   return {
     spent,
-    standing,
+    climate,
     ahead: (budget) => {
       const { state } = follower;
       const rate = lifeRate(expectedC);
-      if (!state.firstCooling || standing.frozen) return { spent, atMs: endMs, rate };
+      if (!state.firstCooling || climate.frozen) return { spent, atMs: endMs, rate };
       // As it will be: in the same place, with the warmth that is expected there.
       const later = new Follower(bottle, { ...around, track: null }, { ...state, spent: { ...spent } });
-      const settled = { ...standing, tempC: expectedC };
+      const settled = { ...climate, tempC: expectedC };
       let atMs = endMs;
       let lastRate = rate;
       while (atMs < endMs + SETTLES_MS && later.state.firstCooling && later.state.spent.lifeMs < budget) {

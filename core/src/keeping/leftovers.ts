@@ -168,15 +168,15 @@ export function leftoverLife(
   let outMs = 0;
   const endMs = Math.max(nowMs, facts.madeMs, log.places.at(-1)!.fromMs);
   for (const [i, stay] of log.places.entries()) {
-    const standing = climateAt(around, stay.place);
+    const climate = climateAt(around, stay.place);
     const lengthMs = Math.max(
       0,
       Math.min(endMs, log.places[i + 1]?.fromMs ?? endMs) - Math.max(stay.fromMs, facts.madeMs),
     );
-    if (standing.frozen) share += lengthMs / freezerMs;
+    if (climate.frozen) share += lengthMs / freezerMs;
     else {
       share += lengthMs / fridgeMs;
-      if (standing.trackedBy === null) outMs += lengthMs;
+      if (climate.trackedBy === null) outMs += lengthMs;
     }
   }
   const frozen = climateAt(around, log.places.at(-1)!.place).frozen;

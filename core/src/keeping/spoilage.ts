@@ -104,7 +104,7 @@ function lifeByOne(
   const ownMs = keeping.verdict === 'throwOut' ? null : ask.ownDays == null ? null : ask.ownDays * DAY_MS;
   // What was said last has happened, also where the clock of the screen is a little behind it.
   const endMs = Math.max(nowMs, bottle.filledMs, log.places.at(-1)!.fromMs);
-  const { spent, standing, ahead } = integrate(bottle, log, around, ownMs ?? uncutMs, endMs);
+  const { spent, climate, ahead } = integrate(bottle, log, around, ownMs ?? uncutMs, endMs);
   const settled = ahead(Number.POSITIVE_INFINITY);
   const cooling = coolingOf(bottle, settled.spent);
   // Rows of before 0.6.0 have had the cut of their pot.
@@ -117,7 +117,7 @@ function lifeByOne(
   const endOf = (budget: number): number => {
     const nowLeftMs = Math.min(budget, spent.thawCapMs) - spent.lifeMs;
     // Its own time stands: what runs is the freezer's, and nothing that was spent already comes back.
-    if (standing.frozen) return nowLeftMs <= 0 ? endMs : endMs + KEEPING.frozenDays * DAY_MS - spent.frozenMs;
+    if (climate.frozen) return nowLeftMs <= 0 ? endMs : endMs + KEEPING.frozenDays * DAY_MS - spent.frozenMs;
     if (nowLeftMs <= 0) return spentAt(bottle, log, around, budget, endMs);
     const { spent: then, atMs, rate } = ahead(budget);
     return atMs + (Math.min(budget, then.thawCapMs) - then.lifeMs) / rate;
@@ -144,22 +144,22 @@ function lifeByOne(
   costs(spent.fridgeMs, 'keep.life.fridge', 'longer.colderFridge');
   if (spent.guessedMs > HOUR_MS / 2)
     reasons.push(said('keep.life.gap', { hours: tenth(spent.guessedMs / HOUR_MS), tempC: KEEPING.gapC }));
-  if (standing.frozen) reasons.push(said('keep.life.frozen', { days: KEEPING.frozenDays }));
+  if (climate.frozen) reasons.push(said('keep.life.frozen', { days: KEEPING.frozenDays }));
   else if (Number.isFinite(spent.thawCapMs)) {
     reasons.push(said('keep.life.thawed', { days: KEEPING.thawedDays }));
     longer.push(said('longer.notThawed'));
   }
   // Frozen for too long it has no time left once it is thawed either.
-  if (!standing.frozen && spent.frozenMs > KEEPING.frozenDays * DAY_MS)
+  if (!climate.frozen && spent.frozenMs > KEEPING.frozenDays * DAY_MS)
     deadlineMs = Math.min(deadlineMs, endMs);
   if (log.openedMs !== null) {
     const openUntil = log.openedMs + Math.max(0, keeping.openDays) * DAY_MS + spent.frozenOpenMs;
-    if (openUntil < deadlineMs && !standing.frozen) {
+    if (openUntil < deadlineMs && !climate.frozen) {
       longer.push(said('longer.sealed', { days: tenth((deadlineMs - openUntil) / DAY_MS) }));
       deadlineMs = openUntil;
       reasons.push(said('keep.life.opened', { days: keeping.openDays }));
     }
-    if (!standing.frozen) toolDeadlineMs = Math.min(toolDeadlineMs, openUntil);
+    if (!climate.frozen) toolDeadlineMs = Math.min(toolDeadlineMs, openUntil);
   }
   const ownLonger = ownMs !== null && deadlineMs > toolDeadlineMs + MINUTE_MS;
   if (ownMs !== null && ask.ownDays != null)
@@ -203,7 +203,7 @@ function lifeByOne(
     fridgeCostDays: spent.fridgeMs / DAY_MS,
     warmH: spent.warmMs / HOUR_MS,
     guessedH: spent.guessedMs / HOUR_MS,
-    frozen: standing.frozen,
+    frozen: climate.frozen,
     older: null,
     own:
       ownMs !== null && ask.ownDays != null ? { days: ask.ownDays, longer: ownLonger, toolDeadlineMs } : null,

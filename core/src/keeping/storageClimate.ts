@@ -56,6 +56,6 @@ export function surroundingsOf(
 export function climateAt(around: Surroundings, placeId: string): StorageClimate {
   const known = around.places.get(placeId);
   if (known) return known;
-  for (const standing of around.places.values()) if (standing.kind === placeId) return standing;
+  for (const climate of around.places.values()) if (climate.kind === placeId) return climate;
   return { kind: 'counter', tempC: around.roomC, trackedBy: null, frozen: false };
 }

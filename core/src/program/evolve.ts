@@ -26,16 +26,16 @@ import { unsafeMinutes } from './unsafe.ts';
 /** Liquor in trays is 4 cm deep. */
 const TRAY_DEPTH_M = 0.04;
 
-export function ambientC(work: SimState, place: Place): number {
+export function ambientC(sim: SimState, place: Place): number {
   switch (place) {
     case 'fridge':
-      return work.kitchen.fridgeC;
+      return sim.kitchen.fridgeC;
     case 'iceBath':
       return ICE_BATH.tempC;
     case 'stove':
     case 'counter':
     case 'trays':
-      return work.kitchen.roomC;
+      return sim.kitchen.roomC;
   }
 }
 
@@ -63,13 +63,13 @@ export interface Surroundings {
 
 /** The temperature path of a vessel as it stands. */
 export function pathOf(
-  work: SimState,
+  sim: SimState,
   vessel: Vessel,
   around: Surroundings,
   until: { targetC: number } | { minutes: number },
 ): { stretches: Stretch[]; minutes: number; endC: number; end: PathEnd } {
-  let diameterM = widthM(work, vessel);
-  let levelMetres = contentsLevelM(work, vessel);
+  let diameterM = widthM(sim, vessel);
+  let levelMetres = contentsLevelM(sim, vessel);
   if (around.place === 'trays') {
     const surface = volumeMl(vessel.liquor) / 1e6 / TRAY_DEPTH_M;
     diameterM = Math.sqrt((4 * surface) / Math.PI);
@@ -78,9 +78,9 @@ export function pathOf(
   return temperaturePath(
     vessel.liquor.tempC,
     {
-      capacityJPerK: capacityOfContents(work, vessel),
-      lossWPerK: lossWPerK(around.place, diameterM, levelMetres) * work.factors.heatLoss,
-      ambientC: ambientC(work, around.place),
+      capacityJPerK: capacityOfContents(sim, vessel),
+      lossWPerK: lossWPerK(around.place, diameterM, levelMetres) * sim.factors.heatLoss,
+      ambientC: ambientC(sim, around.place),
       powerW: around.powerW,
       surfaceM2: areaM2(diameterM),
       lid: around.lid,
@@ -127,7 +127,7 @@ const READ_CANCELLED_BY = 1e-4;
 
 /** Lets a vessel live along a temperature path: solids are drawn, red fades, water goes as steam, clocks run. */
 export function advanceVessel(
-  work: SimState,
+  sim: SimState,
   stepId: string,
   vessel: Vessel,
   planned: readonly Stretch[],
@@ -137,14 +137,14 @@ export function advanceVessel(
   if (planned.length === 0) return vessel;
   const stretches = lived?.strength ? finer(planned) : planned;
   const before = vessel.liquor;
-  const rows: IngredientRow[] = vessel.solids.map((s) => ingredientOf(work, stepId, s.ingredientId));
+  const rows: IngredientRow[] = vessel.solids.map((s) => ingredientOf(sim, stepId, s.ingredientId));
   const drawn = vessel.solids.map((s) => s.extracted);
   const isCalyx = rows.map((r) => r.marker === 'calyx');
   const wet = volumeMl(before) > 0;
   let redG = before.markerG.red ?? 0;
   let redDrawnG = 0;
   let steamL = 0;
-  let atMin = work.nowMin;
+  let atMin = sim.nowMin;
   for (const s of stretches) {
     const middleC = (s.fromC + s.toC) / 2;
     if (wet) {
@@ -183,7 +183,7 @@ export function advanceVessel(
       const all = drawableOf(rows[i]!, solid.massG);
       const before = c;
       const after = plus(c, all, delta);
-      addFlow(work, () => ({
+      addFlow(sim, () => ({
         stepId,
         code: 'drawn',
         direction: 'in',
@@ -201,7 +201,7 @@ export function advanceVessel(
     const before = c;
     const ethanolG = ethanolLeftG(c.ethanolG, c.waterG, steamG);
     const after = { ...c, waterG: c.waterG - steamG, ethanolG };
-    addFlow(work, () => ({
+    addFlow(sim, () => ({
       stepId,
       code: 'steam',
       direction: 'out',
@@ -213,7 +213,7 @@ export function advanceVessel(
   }
   const fadedG = (before.markerG.red ?? 0) + redDrawnG - redG;
   if (fadedG > 0) {
-    addFlow(work, () => ({
+    addFlow(sim, () => ({
       stepId,
       code: 'faded',
       direction: 'out',
@@ -228,7 +228,7 @@ export function advanceVessel(
     (s, i) => rows[i]!.rate100PerMin !== null && drawn[i]! - s.extracted < READ_CANCELLED_BY,
   );
   const read = before.read && readHolds ? before.read : null;
-  const coldPlace = isColdPlace(place, work.kitchen.fridgeC);
+  const coldPlace = isColdPlace(place, sim.kitchen.fridgeC);
   return {
     id: vessel.id,
     lid: vessel.lid,
@@ -236,13 +236,13 @@ export function advanceVessel(
     liquor: liquorOf(
       c,
       stretches.at(-1)!.toC,
-      olderOrigins(before.origins, stretches, work.nowMin),
+      olderOrigins(before.origins, stretches, sim.nowMin),
       olderCooling(
         before.cooling,
         stretches,
         coldPlace,
         coldPlace ? 0 : unsafeMinutes(vessel, rows, stretches, read),
-        work.kitchen.roomC,
+        sim.kitchen.roomC,
       ),
       read,
     ),
@@ -252,44 +252,44 @@ export function advanceVessel(
 
 /** Everything but `busy` stands where it stands for a while: pots cool, red fades. */
 export function advanceOthers(
-  work: SimState,
+  sim: SimState,
   stepId: string,
   busy: ReadonlySet<string>,
   minutes: number,
 ): void {
   if (minutes <= 0) return;
-  for (const vessel of work.vessels.values()) {
+  for (const vessel of sim.vessels.values()) {
     if (busy.has(vessel.id)) continue;
     const { liquor, place, lid } = vessel;
     const wet = volumeMl(liquor) >= 1;
     if (!wet && liquor.origins.length === 0) continue;
     // Drained solids have the warmth of their place.
     const stretches = wet
-      ? pathOf(work, vessel, { place, lid, powerW: 0 }, { minutes }).stretches
-      : [{ minutes, fromC: liquor.tempC, toC: ambientC(work, place), steamL: 0 }];
-    setVessel(work, advanceVessel(work, stepId, vessel, stretches, vessel.place, null));
+      ? pathOf(sim, vessel, { place, lid, powerW: 0 }, { minutes }).stretches
+      : [{ minutes, fromC: liquor.tempC, toC: ambientC(sim, place), steamL: 0 }];
+    setVessel(sim, advanceVessel(sim, stepId, vessel, stretches, vessel.place, null));
   }
 }
 
 /** A boil of so many minutes: constant temperature, steam by the smaller of two bounds. */
 export function boilPath(
-  work: SimState,
+  sim: SimState,
   vessel: Vessel,
   boil: { level: BoilLevel; lid: Lid; powerW: number; boilC: number },
   minutes: number,
 ): { stretches: Stretch[]; rate: ReturnType<typeof boilOff> } {
-  const diameterM = widthM(work, vessel);
+  const diameterM = widthM(sim, vessel);
   const rate = boilOff({
     level: boil.level,
     lid: boil.lid,
     powerW: boil.powerW,
     lossW:
-      lossWPerK('stove', diameterM, contentsLevelM(work, vessel)) *
-      work.factors.heatLoss *
-      (boil.boilC - work.kitchen.roomC),
+      lossWPerK('stove', diameterM, contentsLevelM(sim, vessel)) *
+      sim.factors.heatLoss *
+      (boil.boilC - sim.kitchen.roomC),
     surfaceM2: areaM2(diameterM),
   });
-  const litresPerMin = (rate.litresPerH * work.factors.boilOff) / 60;
+  const litresPerMin = (rate.litresPerH * sim.factors.boilOff) / 60;
   return {
     rate,
     stretches:

@@ -60,32 +60,32 @@ export const freshSolid = (
 ): Solid => ({ lineId, ingredientId: row.id, massG, held: EMPTY, extracted: 0, wet: false, sinceMin });
 
 /** The share of a line that one step takes: an equal part for each fill of the pot. */
-export const shareOf = (work: SimState, step: Step): number => (step.fill > 0 ? 1 / work.program.fills : 1);
+export const shareOf = (sim: SimState, step: Step): number => (step.fill > 0 ? 1 / sim.program.fills : 1);
 
 /** What was lifted out of a pot has that pot's history, and the hours in its bowl since. */
-function liftedCooling(work: SimState, solid: Solid): CoolingTally {
+function liftedCooling(sim: SimState, solid: Solid): CoolingTally {
   if (!solid.lifted) return NO_COOLING;
   const { atMin, cooling } = solid.lifted;
-  return standing(cooling, work.nowMin - atMin, !estimateShowsAcid(acidFigures(solid.held), []));
+  return standing(cooling, sim.nowMin - atMin, !estimateShowsAcid(acidFigures(solid.held), []));
 }
 
 /** A line's solids as they lie ready: washed ones in the bowl, else straight from the board. */
-export function takeSolids(work: SimState, step: Step, lineId: string): TakenSolid {
-  const line = lineOf(work, step.id, lineId);
-  const row = ingredientOf(work, step.id, line.itemId);
-  const wanted = line.massG * shareOf(work, step);
-  for (const vessel of work.vessels.values()) {
-    if (work.specs.get(vessel.id)?.kind !== 'bowl') continue;
+export function takeSolids(sim: SimState, step: Step, lineId: string): TakenSolid {
+  const line = lineOf(sim, step.id, lineId);
+  const row = ingredientOf(sim, step.id, line.itemId);
+  const wanted = line.massG * shareOf(sim, step);
+  for (const vessel of sim.vessels.values()) {
+    if (sim.specs.get(vessel.id)?.kind !== 'bowl') continue;
     const ready = vessel.solids.find((s) => s.lineId === lineId);
     if (!ready || ready.massG <= 0) continue;
     const share = Math.min(1, wanted / ready.massG);
-    setVessel(work, {
+    setVessel(sim, {
       ...vessel,
       solids: vessel.solids.flatMap((s) =>
         s !== ready ? [s] : share > 1 - 1e-9 ? [] : [partOfSolid(s, 1 - share)],
       ),
     });
-    return { solid: partOfSolid(ready, share), cooling: liftedCooling(work, ready) };
+    return { solid: partOfSolid(ready, share), cooling: liftedCooling(sim, ready) };
   }
   return { solid: freshSolid(lineId, row, wanted, null), cooling: NO_COOLING };
 }
@@ -94,26 +94,26 @@ export function takeSolids(work: SimState, step: Step, lineId: string): TakenSol
  * Lays a line's whole amount in a bowl, if it does not lie there yet.
  * @param opens it is cut or wetted by this: from now on its time counts.
  */
-export function layOut(work: SimState, step: Step, lineId: string, bowlId: VesselId, opens: boolean): void {
-  const line = lineOf(work, step.id, lineId);
+export function layOut(sim: SimState, step: Step, lineId: string, bowlId: VesselId, opens: boolean): void {
+  const line = lineOf(sim, step.id, lineId);
   if (line.kind !== 'solid') return;
-  const bowl = work.vessels.get(bowlId);
+  const bowl = sim.vessels.get(bowlId);
   if (!bowl) return;
-  const sinceMin = opens ? work.nowMin : null;
+  const sinceMin = opens ? sim.nowMin : null;
   if (bowl.solids.some((s) => s.lineId === lineId)) {
     if (opens)
-      setVessel(work, {
+      setVessel(sim, {
         ...bowl,
         solids: bowl.solids.map((s) => (s.lineId === lineId && s.sinceMin === null ? { ...s, sinceMin } : s)),
       });
     return;
   }
-  const row = ingredientOf(work, step.id, line.itemId);
-  setVessel(work, { ...bowl, solids: [...bowl.solids, freshSolid(lineId, row, line.massG, sinceMin)] });
+  const row = ingredientOf(sim, step.id, line.itemId);
+  setVessel(sim, { ...bowl, solids: [...bowl.solids, freshSolid(lineId, row, line.massG, sinceMin)] });
 }
 
 /** Solids into a vessel: their own water and what clings to them join the liquor, and they cool it. */
-export function addSolids(work: SimState, step: Step, vessel: Vessel, taken: readonly TakenSolid[]): void {
+export function addSolids(sim: SimState, step: Step, vessel: Vessel, taken: readonly TakenSolid[]): void {
   const added = taken.filter((t) => t.solid.massG > 0);
   if (added.length === 0) return;
   const fresh = added.map((t) => t.solid);
@@ -129,7 +129,7 @@ export function addSolids(work: SimState, step: Step, vessel: Vessel, taken: rea
     joined = plus(joined, part);
     // What had stayed in solids that were lifted out comes back: less held, not more poured.
     const back = code === 'held';
-    addFlow(work, () => ({
+    addFlow(sim, () => ({
       stepId: step.id,
       code,
       direction: back ? 'out' : 'in',
@@ -140,27 +140,27 @@ export function addSolids(work: SimState, step: Step, vessel: Vessel, taken: rea
     }));
   };
   const origins: Origin[] = fresh.flatMap((solid) => {
-    const row = ingredientOf(work, step.id, solid.ingredientId);
+    const row = ingredientOf(sim, step.id, solid.ingredientId);
     if (!solid.wet) join('ownWater', water((solid.massG * row.waterPct) / 100), solid.lineId);
     join(solid.wet ? 'held' : 'rinseWater', solid.held, solid.lineId);
     solidsHeatG += remainingMassG(solid, row);
     return originKindsOfSolid(row).map((kind) => ({
       lineId: solid.lineId,
       kind,
-      sinceMin: solid.sinceMin ?? work.nowMin,
+      sinceMin: solid.sinceMin ?? sim.nowMin,
       heatedMin: 0,
       below60Min: null,
       ...(row.unknown ? { unknown: true as const } : {}),
     }));
   });
   const liquor = mixLiquors(
-    work,
+    sim,
     vessel.liquor,
-    massG(vessel.liquor) + solidsInfo(work, vessel).massG,
-    liquorOf(joined, work.kitchen.roomC, origins, cooling, null),
+    massG(vessel.liquor) + solidsInfo(sim, vessel).massG,
+    liquorOf(joined, sim.kitchen.roomC, origins, cooling, null),
     massG(joined) + solidsHeatG,
   );
-  setVessel(work, {
+  setVessel(sim, {
     ...vessel,
     liquor,
     solids: [...vessel.solids, ...fresh.map((s) => solidOf(s, s.extracted, EMPTY, true))],
@@ -168,8 +168,8 @@ export function addSolids(work: SimState, step: Step, vessel: Vessel, taken: rea
 }
 
 /** Rinse water that clings to washed calyx and leaf, from the kitchen's tap. */
-export const rinseWater = (work: SimState, ml: number): Composition => ({
+export const rinseWater = (sim: SimState, ml: number): Composition => ({
   ...water(ml * WATER_20_G_PER_ML),
-  alkaliMeq: (work.kitchen.hardnessMeqPerL * ml) / 1000,
-  acidG: (-0.064 * work.kitchen.hardnessMeqPerL * ml) / 1000,
+  alkaliMeq: (sim.kitchen.hardnessMeqPerL * ml) / 1000,
+  acidG: (-0.064 * sim.kitchen.hardnessMeqPerL * ml) / 1000,
 });

@@ -40,9 +40,9 @@ type Blame = 'steam' | 'held' | 'spill';
 const blameFor = (step: Step, vessel: Vessel): Blame =>
   step.kind === 'strain' || step.kind === 'juice' ? 'held' : vessel.solids.length > 0 ? 'steam' : 'spill';
 
-function booked(work: SimState, step: Step, vessel: Vessel, next: Composition): void {
+function booked(sim: SimState, step: Step, vessel: Vessel, next: Composition): void {
   const before = vessel.liquor;
-  addFlow(work, () => ({
+  addFlow(sim, () => ({
     stepId: step.id,
     code: 'measured',
     direction: 'out',
@@ -50,16 +50,16 @@ function booked(work: SimState, step: Step, vessel: Vessel, next: Composition): 
     comp: minus(before, next),
     from: vessel.id,
   }));
-  setVessel(work, { ...vessel, liquor: withComposition(before, next) });
+  setVessel(sim, { ...vessel, liquor: withComposition(before, next) });
 }
 
 /** Held liquor that turned out to be more or less than predicted stays with the solids, for a second water. */
-function shiftHeld(work: SimState, step: Step, lost: Composition): void {
-  const keeper = step.from[0] === undefined ? undefined : work.vessels.get(step.from[0]);
+function shiftHeld(sim: SimState, step: Step, lost: Composition): void {
+  const keeper = step.from[0] === undefined ? undefined : sim.vessels.get(step.from[0]);
   if (!keeper || keeper.solids.length === 0) return;
   const total = keeper.solids.reduce((sum, s) => sum + volumeMl(s.held), 0);
   if (total <= 0 || volumeMl(lost) < -total) return;
-  setVessel(work, {
+  setVessel(sim, {
     ...keeper,
     solids: keeper.solids.map((s) => ({ ...s, held: plus(s.held, lost, volumeMl(s.held) / total) })),
   });
@@ -69,8 +69,8 @@ function shiftHeld(work: SimState, step: Step, lost: Composition): void {
 const BELIEVABLE = { factor: 1.5, moreL: 1 };
 
 /** Stops at more than a vessel can hold, or, where its size is not known, at more than can have been made. */
-function refuseTooMuch(work: SimState, step: Step, vessel: Vessel, valueL: number): void {
-  const shape = work.specs.get(vessel.id)?.shape;
+function refuseTooMuch(sim: SimState, step: Step, vessel: Vessel, valueL: number): void {
+  const shape = sim.specs.get(vessel.id)?.shape;
   const at = { stepId: step.id, vesselId: vessel.id, valueL };
   if (shape) {
     const capacityL = capacityMl(shape) / 1000;
@@ -82,52 +82,50 @@ function refuseTooMuch(work: SimState, step: Step, vessel: Vessel, valueL: numbe
     throw new StepStop({ kind: 'moreThanMade', ...at, expectedL });
 }
 
-function replaceVolume(work: SimState, step: Step, vessel: Vessel, targetMl: number): void {
+function replaceVolume(sim: SimState, step: Step, vessel: Vessel, targetMl: number): void {
   const liquor = vessel.liquor;
   const hasMl = volumeMl(liquor);
   const bad = () =>
     new StepStop({ kind: 'badReading', stepId: step.id, vesselId: vessel.id, what: 'volume' });
   if (!(targetMl >= 0) || !Number.isFinite(targetMl) || hasMl <= 0) throw bad();
-  refuseTooMuch(work, step, vessel, targetMl / 1000);
+  refuseTooMuch(sim, step, vessel, targetMl / 1000);
   const blame = blameFor(step, vessel);
   if (blame === 'steam') {
     const next = withWaterFor(liquor, targetMl);
     if (!next) throw bad();
-    booked(work, step, vessel, next);
+    booked(sim, step, vessel, next);
     return;
   }
   const next = scaled(liquor, targetMl / hasMl);
-  booked(work, step, vessel, next);
-  if (blame === 'held') shiftHeld(work, step, minus(liquor, next));
+  booked(sim, step, vessel, next);
+  if (blame === 'held') shiftHeld(sim, step, minus(liquor, next));
 }
 
-function measured(work: SimState, step: Step, adjustment: Extract<Adjustment, { kind: 'measured' }>): void {
-  const vessel = vesselOf(work, step.id, adjustment.vesselId);
+function measured(sim: SimState, step: Step, adjustment: Extract<Adjustment, { kind: 'measured' }>): void {
+  const vessel = vesselOf(sim, step.id, adjustment.vesselId);
   const { reading } = adjustment;
-  const spec = work.specs.get(vessel.id);
+  const spec = sim.specs.get(vessel.id);
   const liquor = vessel.liquor;
   const bad = () =>
     new StepStop({ kind: 'badReading', stepId: step.id, vesselId: vessel.id, what: reading.what });
   switch (reading.what) {
     case 'volume': {
       if (!(reading.volumeL >= 0) || !(reading.atC > -5 && reading.atC <= 105)) throw bad();
-      refuseTooMuch(work, step, vessel, reading.volumeL);
-      replaceVolume(work, step, vessel, coldVolume(reading.volumeL * 1000, reading.atC));
+      refuseTooMuch(sim, step, vessel, reading.volumeL);
+      replaceVolume(sim, step, vessel, coldVolume(reading.volumeL * 1000, reading.atC));
       return;
     }
     case 'level': {
       const shape = spec?.shape;
       if (!shape || !(reading.levelCm >= 0)) throw bad();
       const fillMl = mlAtLevel(reading.levelCm / 100, shape.diameterM);
-      refuseTooMuch(work, step, vessel, fillMl / 1000);
-      replaceVolume(work, step, vessel, coldVolume(fillMl - solidsInfo(work, vessel).volumeMl, reading.atC));
+      refuseTooMuch(sim, step, vessel, fillMl / 1000);
+      replaceVolume(sim, step, vessel, coldVolume(fillMl - solidsInfo(sim, vessel).volumeMl, reading.atC));
       return;
     }
     case 'mass': {
       const targetG =
-        reading.massKg * 1000 -
-        (reading.withVessel ? (spec?.massG ?? 0) : 0) -
-        solidsInfo(work, vessel).massG;
+        reading.massKg * 1000 - (reading.withVessel ? (spec?.massG ?? 0) : 0) - solidsInfo(sim, vessel).massG;
       const hasG = massG(liquor);
       if (!(targetG > 0) || hasG <= 0) throw bad();
       const blame = blameFor(step, vessel);
@@ -136,30 +134,30 @@ function measured(work: SimState, step: Step, adjustment: Extract<Adjustment, { 
           ? { ...liquor, waterG: liquor.waterG + targetG - hasG }
           : scaled(liquor, targetG / hasG);
       if (next.waterG < 0) throw bad();
-      refuseTooMuch(work, step, vessel, volumeMl(next) / 1000);
-      booked(work, step, vessel, next);
-      if (blame === 'held') shiftHeld(work, step, minus(liquor, next));
+      refuseTooMuch(sim, step, vessel, volumeMl(next) / 1000);
+      booked(sim, step, vessel, next);
+      if (blame === 'held') shiftHeld(sim, step, minus(liquor, next));
       return;
     }
     case 'temperature':
       if (!(reading.tempC > -25 && reading.tempC <= 105)) throw bad();
-      setVessel(work, { ...vessel, liquor: atTemperature(work, step, liquor, reading.tempC) });
+      setVessel(sim, { ...vessel, liquor: atTemperature(sim, step, liquor, reading.tempC) });
       return;
     case 'brix': {
       if (!(reading.brix >= 0 && reading.brix < 90) || massG(liquor) <= 0) throw bad();
       if (liquor.ethanolG > 0.001 * massG(liquor)) {
         throw new StepStop({ kind: 'brixWithAlcohol', stepId: step.id, vesselId: vessel.id });
       }
-      booked(work, step, vessel, withBrix(liquor, reading.brix));
+      booked(sim, step, vessel, withBrix(liquor, reading.brix));
       return;
     }
     case 'pH':
       if (!(reading.pH > 0 && reading.pH < 14) || massG(liquor) <= 0) throw bad();
-      booked(work, step, vessel, withPh(liquor, reading.pH));
+      booked(sim, step, vessel, withPh(liquor, reading.pH));
       setVessel(
-        work,
+        sim,
         withReading(
-          vesselOf(work, step.id, vessel.id),
+          vesselOf(sim, step.id, vessel.id),
           readingIsEvidence(reading, liquor)
             ? { pH: reading.pH, by: reading.by }
             : readingShowsAcid({ pH: reading.pH, by: reading.by })
@@ -176,16 +174,16 @@ function measured(work: SimState, step: Step, adjustment: Extract<Adjustment, { 
  * earliest it can have been: since this step began. A reading heats nothing: what it says above the model counts as
  * heating only while there is a flame under it.
  */
-function atTemperature(work: SimState, step: Step, liquor: Liquor, tempC: number): Liquor {
+function atTemperature(sim: SimState, step: Step, liquor: Liquor, tempC: number): Liquor {
   const flame = step.kind === 'heat' || step.kind === 'boil';
   const { origins, cooling } = liquor;
   if (tempC < liquor.tempC) {
     if (tempC >= KEEPING.warmC.to) return { ...liquor, tempC };
-    const sinceMin = Math.min(work.stepStartMin, work.nowMin);
+    const sinceMin = Math.min(sim.stepStartMin, sim.nowMin);
     const hot = liquor.tempC >= KEEPING.warmC.to;
     const fell = fellBelow60(origins, liquor.tempC, tempC, sinceMin);
     // The model may have had it fall below 60 °C a little before, in this step: that was no sooner than it did.
-    const modelFellMin = hot ? work.nowMin : Math.max(sinceMin, ...origins.map((o) => o.below60Min ?? 0));
+    const modelFellMin = hot ? sim.nowMin : Math.max(sinceMin, ...origins.map((o) => o.below60Min ?? 0));
     return {
       ...liquor,
       tempC,
@@ -213,23 +211,23 @@ const withReading = (vessel: Vessel, read: Liquor['read']): Vessel => ({
 });
 
 /** A splash of water, a spoon of sugar, an extra spice: booked where it happened. */
-function added(work: SimState, step: Step, a: Extract<Adjustment, { kind: 'added' }>): void {
-  const vessel = vesselOf(work, step.id, a.vesselId);
+function added(sim: SimState, step: Step, a: Extract<Adjustment, { kind: 'added' }>): void {
+  const vessel = vesselOf(sim, step.id, a.vesselId);
   if (!(a.massG >= 0))
     throw new StepStop({ kind: 'badAmount', stepId: step.id, lineId: a.lineId, massG: a.massG });
   if (a.lineKind === 'solid') {
-    const row = ingredientOf(work, step.id, a.itemId);
-    addSolids(work, step, vessel, [
-      { solid: freshSolid(a.lineId, row, a.massG, work.nowMin), cooling: NO_COOLING },
+    const row = ingredientOf(sim, step.id, a.itemId);
+    addSolids(sim, step, vessel, [
+      { solid: freshSolid(a.lineId, row, a.massG, sim.nowMin), cooling: NO_COOLING },
     ]);
     return;
   }
-  pourIn(work, step, vessel, a.lineKind, a.itemId, a.lineId, a.massG);
+  pourIn(sim, step, vessel, a.lineKind, a.itemId, a.lineId, a.massG);
 }
 
 /** Adds a liquid or a sweetener to a vessel, at the room's temperature (a tap's own for water). */
 export function pourIn(
-  work: SimState,
+  sim: SimState,
   step: Step,
   vessel: Vessel,
   kind: 'liquid' | 'sweetener',
@@ -238,30 +236,30 @@ export function pourIn(
   grams: number,
 ): void {
   if (grams === 0) return;
-  const liquidRow = kind === 'liquid' ? work.tables.liquids.get(itemId) : undefined;
-  const sweetenerRow = kind === 'sweetener' ? work.tables.sweeteners.get(itemId) : undefined;
+  const liquidRow = kind === 'liquid' ? sim.tables.liquids.get(itemId) : undefined;
+  const sweetenerRow = kind === 'sweetener' ? sim.tables.sweeteners.get(itemId) : undefined;
   const comp = liquidRow
-    ? ofLiquid(liquidRow, grams / liquidRow.densityGPerMl, work.kitchen.hardnessMeqPerL)
+    ? ofLiquid(liquidRow, grams / liquidRow.densityGPerMl, sim.kitchen.hardnessMeqPerL)
     : sweetenerRow
       ? ofSweetener(sweetenerRow, grams)
       : null;
   if (!comp) throw new StepStop({ kind: 'unknownItem', stepId: step.id, itemId });
-  const tempC = liquidRow?.treatment === 'water' ? work.kitchen.tapC : work.kitchen.roomC;
+  const tempC = liquidRow?.treatment === 'water' ? sim.kitchen.tapC : sim.kitchen.roomC;
   const poured = liquorOf(
     comp,
     tempC,
-    [{ lineId, kind: originKindOf(kind, liquidRow), sinceMin: work.nowMin, heatedMin: 0, below60Min: null }],
+    [{ lineId, kind: originKindOf(kind, liquidRow), sinceMin: sim.nowMin, heatedMin: 0, below60Min: null }],
     NO_COOLING,
     null,
   );
   const mixed = mixLiquors(
-    work,
+    sim,
     vessel.liquor,
-    massG(vessel.liquor) + solidsInfo(work, vessel).massG,
+    massG(vessel.liquor) + solidsInfo(sim, vessel).massG,
     poured,
     massG(comp),
   );
-  addFlow(work, () => ({
+  addFlow(sim, () => ({
     stepId: step.id,
     code: kind === 'sweetener' ? 'sweetener' : 'poured',
     direction: 'in',
@@ -271,19 +269,19 @@ export function pourIn(
     itemId,
     to: vessel.id,
   }));
-  setVessel(work, { ...vessel, liquor: mixed });
+  setVessel(sim, { ...vessel, liquor: mixed });
 }
 
 /** Spilt, tasted, poured away: keeps the concentration. */
-function removed(work: SimState, step: Step, a: Extract<Adjustment, { kind: 'removed' }>): void {
-  const vessel = vesselOf(work, step.id, a.vesselId);
+function removed(sim: SimState, step: Step, a: Extract<Adjustment, { kind: 'removed' }>): void {
+  const vessel = vesselOf(sim, step.id, a.vesselId);
   const hasMl = volumeMl(vessel.liquor);
   const share = hasMl > 0 ? (a.volumeL * 1000) / hasMl : 2;
   if (!(share >= 0 && share <= 1)) {
     throw new StepStop({ kind: 'badReading', stepId: step.id, vesselId: vessel.id, what: 'volume' });
   }
   const gone = scaled(vessel.liquor, share);
-  addFlow(work, () => ({
+  addFlow(sim, () => ({
     stepId: step.id,
     code: 'spill',
     direction: 'out',
@@ -291,19 +289,19 @@ function removed(work: SimState, step: Step, a: Extract<Adjustment, { kind: 'rem
     comp: gone,
     from: vessel.id,
   }));
-  setVessel(work, { ...vessel, liquor: withComposition(vessel.liquor, minus(vessel.liquor, gone)) });
+  setVessel(sim, { ...vessel, liquor: withComposition(vessel.liquor, minus(vessel.liquor, gone)) });
 }
 
-export function adjust(work: SimState, step: Step, adjustment: Exclude<Adjustment, { kind: 'flame' }>): void {
+export function adjust(sim: SimState, step: Step, adjustment: Exclude<Adjustment, { kind: 'flame' }>): void {
   switch (adjustment.kind) {
     case 'measured':
-      measured(work, step, adjustment);
+      measured(sim, step, adjustment);
       return;
     case 'added':
-      added(work, step, adjustment);
+      added(sim, step, adjustment);
       return;
     case 'removed':
-      removed(work, step, adjustment);
+      removed(sim, step, adjustment);
       return;
   }
 }

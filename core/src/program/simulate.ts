@@ -41,63 +41,63 @@ import type {
 } from './types.ts';
 
 /** A kind missing here fails to compile. */
-function runStep(work: SimState, step: Step, run: StepRun): void {
+function runStep(sim: SimState, step: Step, run: StepRun): void {
   switch (step.kind) {
     case 'pick':
     case 'prep':
-      pickStep(work, step, run);
+      pickStep(sim, step, run);
       return;
     case 'wash':
-      washStep(work, step, run);
+      washStep(sim, step, run);
       return;
     case 'combine':
-      combineStep(work, step, run);
+      combineStep(sim, step, run);
       return;
     case 'soak':
     case 'steep':
-      standStep(work, step, run);
+      standStep(sim, step, run);
       return;
     case 'heat':
-      heatStep(work, step, run);
+      heatStep(sim, step, run);
       return;
     case 'boil':
-      boilStep(work, step, run);
+      boilStep(sim, step, run);
       return;
     case 'strain':
-      strainStep(work, step, run);
+      strainStep(sim, step, run);
       return;
     case 'cool':
-      coolStep(work, step, run);
+      coolStep(sim, step, run);
       return;
     case 'mix':
-      mixStep(work, step, run);
+      mixStep(sim, step, run);
       return;
     case 'sweeten':
-      sweetenStep(work, step, run);
+      sweetenStep(sim, step, run);
       return;
     case 'bottle':
-      bottleStep(work, step, run);
+      bottleStep(sim, step, run);
       return;
     case 'blend':
-      blendStep(work, step, run);
+      blendStep(sim, step, run);
       return;
     case 'juice':
-      juiceStep(work, step, run);
+      juiceStep(sim, step, run);
       return;
     case 'sour':
-      sourStep(work, step, run);
+      sourStep(sim, step, run);
       return;
     case 'fortify':
-      fortifyStep(work, step, run);
+      fortifyStep(sim, step, run);
       return;
     case 'split':
-      splitStep(work, step, run);
+      splitStep(sim, step, run);
       return;
     case 'chill':
-      chillStep(work, step, run);
+      chillStep(sim, step, run);
       return;
     case 'freeze':
-      freezeStep(work, step, run);
+      freezeStep(sim, step, run);
       return;
   }
 }
@@ -106,12 +106,12 @@ function runStep(work: SimState, step: Step, run: StepRun): void {
 export const vesselOfStep = (step: Step): string => step.to[0] ?? step.from[0] ?? '';
 
 /** A vessel in figures, as the screens show it. */
-export function vesselNow(work: Pick<SimState, 'specs' | 'tables'>, vessel: Vessel): VesselNow {
+export function vesselNow(sim: Pick<SimState, 'specs' | 'tables'>, vessel: Vessel): VesselNow {
   const { liquor } = vessel;
   const ml = volumeMl(liquor);
-  const solids = solidsInfo(work, vessel);
+  const solids = solidsInfo(sim, vessel);
   const hotMl = ml * expansion(liquor.tempC);
-  const shape = work.specs.get(vessel.id)?.shape ?? null;
+  const shape = sim.specs.get(vessel.id)?.shape ?? null;
   return {
     vesselId: vessel.id,
     volumeL: ml / 1000,
@@ -143,7 +143,7 @@ export function simulateBatch(
   options: SimulationOptions = {},
 ): Simulation {
   const full = options.detail !== 'lean';
-  const work = startWork(program, kitchen, tables, full, options.factors);
+  const sim = startWork(program, kitchen, tables, full, options.factors);
   const trace: TraceEntry[] = [];
   let problem: StepProblem | null = null;
   const dosedG: Record<string, number> = {};
@@ -152,12 +152,12 @@ export function simulateBatch(
     for (const step of program.steps) {
       const actual = options.actuals?.[step.id];
       // Between two steps everything stands where it stands.
-      if (actual?.startMin !== undefined) passUntil(work, step.id, actual.startMin);
-      const startMin = work.nowMin;
-      work.stepStartMin = startMin;
+      if (actual?.startMin !== undefined) passUntil(sim, step.id, actual.startMin);
+      const startMin = sim.nowMin;
+      sim.stepStartMin = startMin;
       const stop = options.stopAt?.stepId === step.id ? options.stopAt : null;
       const vesselId = vesselOfStep(step);
-      const before = work.vessels.get(vesselId);
+      const before = sim.vessels.get(vesselId);
       const run: StepRun = {
         actual,
         actualMin: actual?.endMin !== undefined ? Math.max(0, actual.endMin - startMin) : null,
@@ -169,23 +169,23 @@ export function simulateBatch(
       };
       // What is skipped is the deed, never its hours.
       if (actual?.skipped) {
-        openUnseen(work, step);
-        standBy(work, step, run);
-      } else runStep(work, step, run);
-      const after = work.vessels.get(vesselId);
+        openUnseen(sim, step);
+        standBy(sim, step, run);
+      } else runStep(sim, step, run);
+      const after = sim.vessels.get(vesselId);
       if (!after || !before) throw new StepStop({ kind: 'unknownVessel', stepId: step.id, vesselId });
       Object.assign(dosedG, run.dosedG);
-      const room = noteRoom(work, after, step.kind === 'heat' || step.kind === 'boil');
+      const room = noteRoom(sim, after, step.kind === 'heat' || step.kind === 'boil');
       if (full) {
         trace.push({
           stepId: step.id,
           kind: step.kind,
           startMin,
-          endMin: work.nowMin,
+          endMin: sim.nowMin,
           vesselId,
           before,
           after,
-          now: vesselNow(work, after),
+          now: vesselNow(sim, after),
           room,
           drawn: Object.fromEntries(after.solids.map((s) => [s.lineId, s.extracted])),
           curve: run.lived.curve ?? [],
@@ -203,10 +203,10 @@ export function simulateBatch(
 
   return {
     trace,
-    flows: work.flows ?? [],
-    vessels: Object.fromEntries(work.vessels),
-    endMin: work.nowMin,
-    peak: Object.fromEntries(work.peak),
+    flows: sim.flows ?? [],
+    vessels: Object.fromEntries(sim.vessels),
+    endMin: sim.nowMin,
+    peak: Object.fromEntries(sim.peak),
     dosedG,
     problem,
   };

@@ -54,7 +54,7 @@ export interface SimState {
   flows: Flow[] | null;
   peak: Map<VesselId, Room>;
   /** Share of a burner's power that its pot has shown to take up, by burner; it holds for the rest of the batch. */
-  pace: Map<string, number>;
+  powerFactors: Map<string, number>;
 }
 
 export function startWork(
@@ -64,7 +64,7 @@ export function startWork(
   keepFlows: boolean,
   factors: ModelFactors = NO_FACTORS,
 ): SimState {
-  const work: SimState = {
+  const sim: SimState = {
     program,
     kitchen,
     tables,
@@ -76,13 +76,13 @@ export function startWork(
     stepStartMin: 0,
     flows: keepFlows ? [] : null,
     peak: new Map(),
-    pace: new Map(),
+    powerFactors: new Map(),
   };
   for (const spec of program.vessels) {
     // A part that an older version kept may lack a figure.
     const held = spec.holds ? { ...EMPTY, ...spec.holds } : undefined;
     if (held) {
-      addFlow(work, () => ({
+      addFlow(sim, () => ({
         stepId: '',
         code: 'onHand',
         direction: 'in',
@@ -91,7 +91,7 @@ export function startWork(
         to: spec.id,
       }));
     }
-    work.vessels.set(spec.id, {
+    sim.vessels.set(spec.id, {
       id: spec.id,
       // What comes from the shelf is as cold as the fridge, and as raw as what it was made of may be.
       liquor: held
@@ -108,17 +108,17 @@ export function startWork(
       solids: [],
     });
   }
-  return work;
+  return sim;
 }
 
-export function vesselOf(work: SimState, stepId: string, vesselId: VesselId | undefined): Vessel {
-  const vessel = vesselId === undefined ? undefined : work.vessels.get(vesselId);
+export function vesselOf(sim: SimState, stepId: string, vesselId: VesselId | undefined): Vessel {
+  const vessel = vesselId === undefined ? undefined : sim.vessels.get(vesselId);
   if (!vessel) throw new StepStop({ kind: 'unknownVessel', stepId, vesselId: vesselId ?? '' });
   return vessel;
 }
 
-export function lineOf(work: SimState, stepId: string, lineId: string): ProgramLine {
-  const line = work.lines.get(lineId);
+export function lineOf(sim: SimState, stepId: string, lineId: string): ProgramLine {
+  const line = sim.lines.get(lineId);
   if (!line) throw new StepStop({ kind: 'unknownLine', stepId, lineId });
   if (!Number.isFinite(line.massG) || line.massG < 0) {
     throw new StepStop({ kind: 'badAmount', stepId, lineId, massG: line.massG });
@@ -126,8 +126,8 @@ export function lineOf(work: SimState, stepId: string, lineId: string): ProgramL
   return line;
 }
 
-export function ingredientOf(work: Pick<SimState, 'tables'>, stepId: string, itemId: string): IngredientRow {
-  const row = work.tables.ingredients.get(itemId);
+export function ingredientOf(sim: Pick<SimState, 'tables'>, stepId: string, itemId: string): IngredientRow {
+  const row = sim.tables.ingredients.get(itemId);
   if (!row) throw new StepStop({ kind: 'unknownItem', stepId, itemId });
   return row;
 }
@@ -161,13 +161,13 @@ export const remainingMassG = (solid: Solid, row: IngredientRow): number =>
   solid.massG * (1 - row.waterPct / 100 - ((row.solublePct + (row.fatPct ?? 0)) / 100) * solid.extracted);
 
 export function solidsInfo(
-  work: Pick<SimState, 'tables'>,
+  sim: Pick<SimState, 'tables'>,
   vessel: Vessel,
 ): { volumeMl: number; massG: number } {
   let ml = 0;
   let grams = 0;
   for (const solid of vessel.solids) {
-    const row = ingredientOf(work, '', solid.ingredientId);
+    const row = ingredientOf(sim, '', solid.ingredientId);
     ml += solidVolumeMl(row, solid.massG);
     grams += remainingMassG(solid, row);
   }
@@ -175,19 +175,19 @@ export function solidsInfo(
 }
 
 /** A vessel's width: its own, or that of a bowl as high as wide. */
-export const widthM = (work: Pick<SimState, 'specs'>, vessel: Vessel): number =>
-  work.specs.get(vessel.id)?.shape?.diameterM ?? bowlDiameterM(volumeMl(vessel.liquor));
+export const widthM = (sim: Pick<SimState, 'specs'>, vessel: Vessel): number =>
+  sim.specs.get(vessel.id)?.shape?.diameterM ?? bowlDiameterM(volumeMl(vessel.liquor));
 
 /** How high the contents stand, m. */
-export function contentsLevelM(work: Pick<SimState, 'specs' | 'tables'>, vessel: Vessel): number {
-  return levelM(volumeMl(vessel.liquor) + solidsInfo(work, vessel).volumeMl, widthM(work, vessel));
+export function contentsLevelM(sim: Pick<SimState, 'specs' | 'tables'>, vessel: Vessel): number {
+  return levelM(volumeMl(vessel.liquor) + solidsInfo(sim, vessel).volumeMl, widthM(sim, vessel));
 }
 
-export const capacityOfContents = (work: SimState, vessel: Vessel): number =>
+export const capacityOfContents = (sim: SimState, vessel: Vessel): number =>
   heatCapacityJPerK(
     massG(vessel.liquor),
-    solidsInfo(work, vessel).massG,
-    work.specs.get(vessel.id)?.massG ?? 0,
+    solidsInfo(sim, vessel).massG,
+    sim.specs.get(vessel.id)?.massG ?? 0,
     STEEL_HEAT_SHARE,
   );
 
@@ -205,15 +205,15 @@ export const fellBelow60 = (
     : origins;
 
 /** Two liquors in one: masses add, temperatures mix by heat, origins stand side by side, the worse cooling counts. */
-export function mixLiquors(work: SimState, a: Liquor, aHeatG: number, b: Liquor, bHeatG: number): Liquor {
+export function mixLiquors(sim: SimState, a: Liquor, aHeatG: number, b: Liquor, bHeatG: number): Liquor {
   const total = aHeatG + bHeatG;
   const tempC = total > 0 ? (a.tempC * aHeatG + b.tempC * bHeatG) / total : a.tempC;
   return liquorOf(
     plus(a, b),
     tempC,
     [
-      ...fellBelow60(a.origins, a.tempC, tempC, work.nowMin),
-      ...fellBelow60(b.origins, b.tempC, tempC, work.nowMin),
+      ...fellBelow60(a.origins, a.tempC, tempC, sim.nowMin),
+      ...fellBelow60(b.origins, b.tempC, tempC, sim.nowMin),
     ],
     worseCooling(a.cooling, b.cooling),
     null,
@@ -221,13 +221,13 @@ export function mixLiquors(work: SimState, a: Liquor, aHeatG: number, b: Liquor,
 }
 
 /** Books a flow; nothing is worked out for it when only the outcome is wanted. */
-export function addFlow(work: SimState, make: () => Flow): void {
-  if (!work.flows) return;
+export function addFlow(sim: SimState, make: () => Flow): void {
+  if (!sim.flows) return;
   const flow = make();
   // Nothing flowed; a reading or fading may change figures that have neither room nor weight.
   const empty =
     flow.volumeL === 0 && massG(flow.comp) === 0 && flow.code !== 'faded' && flow.code !== 'measured';
-  if (!empty) work.flows.push(flow);
+  if (!empty) sim.flows.push(flow);
 }
 
 /**
@@ -275,30 +275,30 @@ export const solidOf = (s: Solid, extracted: number, held: Composition, wet = s.
  * What stays of a liquor where it was poured off: nothing at all, or the solids that it clings to, which go on with the
  * history that they share with it.
  */
-export function drainedOf(work: SimState, vessel: Vessel, solids: readonly Solid[], tempC: number): Liquor {
+export function drainedOf(sim: SimState, vessel: Vessel, solids: readonly Solid[], tempC: number): Liquor {
   if (solids.length === 0) return emptyLiquor(tempC);
   const { origins, cooling, tempC: fromC } = vessel.liquor;
-  return liquorOf(EMPTY, tempC, fellBelow60(origins, fromC, tempC, work.nowMin), cooling, null);
+  return liquorOf(EMPTY, tempC, fellBelow60(origins, fromC, tempC, sim.nowMin), cooling, null);
 }
 
 /** Replaces a vessel's composition, keeping its temperature and history. */
 export const withComposition = (liquor: Liquor, c: Composition): Liquor =>
   liquorOf(c, liquor.tempC, liquor.origins, liquor.cooling, liquor.read);
 
-export function setVessel(work: SimState, vessel: Vessel): void {
-  work.vessels.set(vessel.id, vessel);
+export function setVessel(sim: SimState, vessel: Vessel): void {
+  sim.vessels.set(vessel.id, vessel);
 }
 
 /** Takes note of how full a vessel with a shape stands; foam counts where it boils. */
-export function noteRoom(work: SimState, vessel: Vessel, boils: boolean): Room | null {
-  const shape = work.specs.get(vessel.id)?.shape;
+export function noteRoom(sim: SimState, vessel: Vessel, boils: boolean): Room | null {
+  const shape = sim.specs.get(vessel.id)?.shape;
   if (!shape) return null;
-  const fill = hotFillMl(volumeMl(vessel.liquor), vessel.liquor.tempC, solidsInfo(work, vessel).volumeMl);
-  const foam = foamOf(vessel.solids.map((s) => ingredientOf(work, '', s.ingredientId).foam));
+  const fill = hotFillMl(volumeMl(vessel.liquor), vessel.liquor.tempC, solidsInfo(sim, vessel).volumeMl);
+  const foam = foamOf(vessel.solids.map((s) => ingredientOf(sim, '', s.ingredientId).foam));
   const room = roomIn(capacityMl(shape), fill, foam);
   const counted = boils ? room : { ...room, foamMl: 0, spareMl: room.limitMl - fill };
-  const before = work.peak.get(vessel.id);
-  if (!before || counted.spareMl < before.spareMl) work.peak.set(vessel.id, counted);
+  const before = sim.peak.get(vessel.id);
+  if (!before || counted.spareMl < before.spareMl) sim.peak.set(vessel.id, counted);
   return counted;
 }
 

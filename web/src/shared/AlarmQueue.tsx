@@ -1,11 +1,12 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { heading, role, thumb } from '../theme/theme.ts';
+import { say } from '../words/say.ts';
 import { type AlarmMoment, useAlarmState } from './alarms.ts';
 
 /** What calls now, the most urgent first; each says what to do, and is put off with a tap. */
 export function AlarmQueue({ due }: { due: readonly AlarmMoment[] }) {
-  const hear = useAlarmState((s) => s.hear);
+  const acknowledge = useAlarmState((s) => s.acknowledge);
   return (
     <>
       {due.map((alarm, i) => (
@@ -26,13 +27,13 @@ export function AlarmQueue({ due }: { due: readonly AlarmMoment[] }) {
           <Box sx={{ flex: 1, ...(i === 0 ? { ...heading, fontSize: '1.35rem' } : {}) }}>
             {due.length > 1 && (
               <Box component="span" sx={{ color: role('inkMuted'), mr: 1 }}>
-                {i + 1} of {due.length}
+                {say('alarmQueue.of', { at: i + 1, count: due.length })}
               </Box>
             )}
             {alarm.text}
           </Box>
-          <Button variant="outlined" color="inherit" sx={thumb} onClick={() => hear(alarm.key)}>
-            Heard
+          <Button variant="outlined" color="inherit" sx={thumb} onClick={() => acknowledge(alarm.key)}>
+            {say('alarmQueue.heard')}
           </Button>
         </Box>
       ))}

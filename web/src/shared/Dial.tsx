@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { num } from '../words/say.ts';
+import { num, say } from '../words/say.ts';
 
 /** As many decimals as a step has: 1, 0.1, 0.05. */
 const decimalsOf = (step: number): number => [0, 1].find((d) => Number(step.toFixed(d)) === step) ?? 2;
@@ -25,14 +25,18 @@ export function Dial(props: {
     onChange(Number(next.toFixed(decimals)));
   };
   return (
-    <Box role="group" aria-label={`${name}, by taps`} sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+    <Box
+      role="group"
+      aria-label={say('dial.byTaps', { name })}
+      sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}
+    >
       {[-large, -small, small, large].map((step) => (
         <Button
           key={step}
           variant="outlined"
           color="inherit"
           sx={{ minWidth: 64, minHeight: 56, fontSize: '1.2rem' }}
-          aria-label={`${name} ${num(Math.abs(step), decimals)} ${step < 0 ? 'less' : 'more'}`}
+          aria-label={say('dial.step', { name, step: num(Math.abs(step), decimals), less: step < 0 })}
           onClick={() => move(step)}
         >
           {step < 0 ? '−' : '+'}
@@ -46,7 +50,7 @@ export function Dial(props: {
           sx={{ minHeight: 56, fontSize: '1.1rem' }}
           onClick={() => onChange(at)}
         >
-          as expected, {num(at, decimals)}
+          {say('dial.asExpected', { at: num(at, decimals) })}
         </Button>
       )}
     </Box>

@@ -3,6 +3,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
+import { say } from '../words/say.ts';
 import { ApiError, ask } from './api.ts';
 import { flush } from './outbox.ts';
 import { usePairing } from './Pairing.tsx';
@@ -16,17 +17,17 @@ export function EnterCode() {
   const [problem, setProblem] = useState<string | null>(null);
   const letIn = async () => {
     try {
-      await ask(ROUTES.pair, { body: { code, name: name.trim() || 'A device' } });
+      await ask(ROUTES.pair, { body: { code, name: name.trim() || say('enterCode.aDevice') } });
       usePairing.setState({ wanted: false });
       await queryClient.resetQueries();
       await flush();
     } catch (error) {
-      setProblem(error instanceof ApiError ? error.detail : 'The kitchen server does not answer.');
+      setProblem(error instanceof ApiError ? error.detail : say('common.theKitchenServerDoes'));
     }
   };
   return (
     <Box component="main" sx={{ p: 3, maxWidth: 460, mx: 'auto' }}>
-      <PageHead title="Come into the kitchen" />
+      <PageHead title={say('enterCode.comeIntoTheKitchen')} />
       <Panel>
         <Box
           component="form"
@@ -36,12 +37,9 @@ export function EnterCode() {
             void letIn();
           }}
         >
-          <Box>
-            On the machine that Big Ladle runs on, open Kitchen: the code stands under Other devices. What you
-            have said here meanwhile is kept.
-          </Box>
+          <Box>{say('enterCode.onTheMachineThat')}</Box>
           <TextField
-            label="Code of six figures"
+            label={say('enterCode.codeOfSixFigures')}
             value={code}
             onChange={(e) => setCode(e.target.value.replace(/\D/g, '').slice(0, 6))}
             slotProps={{ htmlInput: { inputMode: 'numeric', autoComplete: 'one-time-code' } }}
@@ -49,14 +47,14 @@ export function EnterCode() {
             helperText={problem ?? undefined}
           />
           <TextField
-            label="What to call this device"
-            placeholder="Phone on the tiles"
+            label={say('enterCode.whatToCallThis')}
+            placeholder={say('enterCode.phoneOnTheTiles')}
             value={name}
             onChange={(e) => setName(e.target.value)}
             slotProps={{ htmlInput: { maxLength: 40 } }}
           />
           <Button type="submit" variant="contained" disabled={code.length !== 6} sx={{ minHeight: 56 }}>
-            Let me in
+            {say('enterCode.letMeIn')}
           </Button>
         </Box>
       </Panel>

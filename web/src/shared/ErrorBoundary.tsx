@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { Component, type ReactNode } from 'react';
+import { say } from '../words/say.ts';
 import { PageHead, Panel } from './ui.tsx';
 
 /** Stands around every screen: one that breaks says so instead of going blank. */
@@ -19,18 +20,15 @@ export class ErrorBoundary extends Component<{ children: ReactNode }, { broken: 
 function BrokenScreen() {
   return (
     <Box component="main" sx={{ p: 3 }}>
-      <PageHead title="This screen broke" />
+      <PageHead title={say('errorBoundary.thisScreenBroke')} />
       <Panel>
-        <Typography>
-          Nothing that you entered is lost: it is stored, or kept in this browser until it can be. Load the
-          page again; if it breaks again, go to the stove.
-        </Typography>
+        <Typography>{say('errorBoundary.nothingThatYouEntered')}</Typography>
         <Box sx={{ display: 'flex', gap: 1, mt: 2 }}>
           <Button variant="contained" onClick={() => window.location.reload()}>
-            Load again
+            {say('errorBoundary.loadAgain')}
           </Button>
           <Button variant="outlined" href="/">
-            To the stove
+            {say('common.toTheStove')}
           </Button>
         </Box>
       </Panel>

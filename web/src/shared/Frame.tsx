@@ -3,16 +3,17 @@ import Button from '@mui/material/Button';
 import { useEffect } from 'react';
 import { NavLink, Outlet, useLocation } from 'react-router';
 import { heading, role } from '../theme/theme.ts';
+import { say } from '../words/say.ts';
 import { useScheme } from './scheme.ts';
 
 /** Only places that work stand here. */
 const PLACES = [
-  { to: '/', label: 'Stove', end: true },
-  { to: '/drinks', label: 'Drinks', end: false },
-  { to: '/shopping', label: 'Shopping', end: false },
-  { to: '/shelf', label: 'Cold shelf', end: false },
-  { to: '/kitchen', label: 'Kitchen', end: false },
-];
+  { to: '/', label: 'frame.stove', end: true },
+  { to: '/drinks', label: 'frame.drinks', end: false },
+  { to: '/shopping', label: 'frame.shopping', end: false },
+  { to: '/shelf', label: 'frame.coldShelf', end: false },
+  { to: '/kitchen', label: 'frame.kitchen', end: false },
+] as const;
 
 function SchemeButton() {
   const { word, next } = useScheme();
@@ -40,7 +41,7 @@ export function Frame() {
   // biome-ignore lint/correctness/useExhaustiveDependencies: a change of place is what this waits for
   useEffect(() => {
     const title = document.querySelector<HTMLElement>('[data-page-title]');
-    if (title) document.title = `${title.textContent} · Big Ladle`;
+    if (title) document.title = say('frame.bigLadle', { page: title.textContent });
   }, [pathname]);
   return (
     <Box sx={{ display: 'flex', minHeight: '100vh', flexDirection: { xs: 'column', md: 'row' } }}>
@@ -53,11 +54,11 @@ export function Frame() {
           '&:focus': { left: 8, top: 8, zIndex: 2000, bgcolor: role('enamel'), p: 1 },
         }}
       >
-        Skip to the page
+        {say('frame.skipToThePage')}
       </Box>
       <Box
         component="nav"
-        aria-label="Places"
+        aria-label={say('frame.places')}
         sx={{
           width: { md: 128 },
           flexShrink: 0,
@@ -87,9 +88,9 @@ export function Frame() {
             display: { xs: 'none', md: 'block' },
           }}
         >
-          Big
+          {say('frame.big')}
           <br />
-          Ladle
+          {say('frame.ladle')}
         </Box>
         {PLACES.map((place) => (
           <Box
@@ -113,7 +114,7 @@ export function Frame() {
               '&:hover': { color: role('rim') },
             }}
           >
-            {place.label}
+            {say(place.label)}
           </Box>
         ))}
         <Box sx={{ mt: 'auto', px: 1.25, display: { xs: 'none', md: 'block' } }}>

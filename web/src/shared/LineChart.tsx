@@ -11,7 +11,7 @@ import {
   Tooltip,
 } from 'chart.js';
 import { useEffect, useRef } from 'react';
-import { num } from '../words/say.ts';
+import { num, say } from '../words/say.ts';
 
 Chart.register(LineController, LineElement, PointElement, LinearScale, CategoryScale, Tooltip, Legend);
 Chart.defaults.font.family = '"Atkinson Hyperlegible Next", system-ui, sans-serif';
@@ -95,7 +95,7 @@ export function LineChart(props: {
           legend: { labels: { color: colourOf('ink'), usePointStyle: true, boxWidth: 34 } },
           tooltip: {
             callbacks: {
-              title: (items) => `after ${num(items[0]?.parsed.x ?? 0, 1)} ${xUnit}`,
+              title: (items) => say('lineChart.after', { at: num(items[0]?.parsed.x ?? 0, 1), xUnit }),
               label: (item) => `${item.dataset.label}: ${num(item.parsed.y ?? 0, 1)} ${unit}`,
             },
           },

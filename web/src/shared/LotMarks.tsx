@@ -16,7 +16,7 @@ export function LotMarks({ tags }: { tags: Iterable<Tag> }) {
       {told.length > 0 && (
         <Caution
           severity="caution"
-          word="Say so first"
+          word={say('lotMarks.saySoFirst')}
           text={`${told.map((a) => say(`audience.${a}`)).join(', ')}. ${say('audience.defer')}`}
         />
       )}

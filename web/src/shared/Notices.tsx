@@ -1,5 +1,6 @@
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
+import { say } from '../words/say.ts';
 import { putAway, useNotices } from './notices.ts';
 import { useOutbox } from './outboxStore.ts';
 
@@ -26,16 +27,16 @@ export function Notices() {
     >
       {offline && (
         <Alert severity="warning" variant="outlined" sx={{ bgcolor: 'background.paper' }}>
-          The kitchen server does not answer. Clocks run on
-          {waiting > 0
-            ? `; ${waiting} ${waiting === 1 ? 'entry waits' : 'entries wait'} here and will be sent.`
-            : '.'}
+          {say('notices.theKitchenServerDoes', { waiting, waitingCount: waiting, waitingSome: waiting > 0 })}
         </Alert>
       )}
       {!offline && held.length > 0 && (
         <Alert severity="warning" variant="outlined" sx={{ bgcolor: 'background.paper' }}>
-          {held.length === 1 ? 'One entry waits' : `${held.length} entries wait`} here and{' '}
-          {held.length === 1 ? 'is' : 'are'} tried again: {held[0]}
+          {say('notices.oneEntryWaitsEntries', {
+            count: held.length,
+            lengthCount: held.length,
+            held: held[0] ?? '',
+          })}
         </Alert>
       )}
       {notices.map((n) => (

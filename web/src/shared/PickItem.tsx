@@ -1,6 +1,7 @@
 import Autocomplete from '@mui/material/Autocomplete';
 import TextField from '@mui/material/TextField';
 import { sayItem } from '../words/names.ts';
+import { pickWords } from './pickWords.ts';
 
 /** One of many things, found by typing a part of its name. */
 export function PickItem(props: {
@@ -13,6 +14,7 @@ export function PickItem(props: {
 }) {
   return (
     <Autocomplete
+      {...pickWords()}
       options={[...props.ids]}
       value={props.value}
       disableClearable

@@ -36,7 +36,7 @@ export function StageLine(props: {
   return (
     <Box
       role="tablist"
-      aria-label="Stages of this batch"
+      aria-label={say('stageLine.stagesOfThisBatch')}
       sx={{ display: 'flex', flexDirection: { xs: 'column', sm: 'row' }, mb: 1.5, position: 'relative' }}
     >
       {props.stages.map((stage, index) => {

@@ -7,8 +7,12 @@ import { useUse } from './queries.ts';
 /** How much of a moderate day each strong herb is: "12 g of ginger, 60 % of a moderate day". */
 export const sharesText = (shares: readonly StrongShare[]): string =>
   shares
-    .map(
-      (s) => `${grams(s.massG)} of ${sayCode(`strong.${s.marker}`)}, ${percent(s.share)} of a moderate day`,
+    .map((s) =>
+      say('strongToday.ofOfAModerate', {
+        mass: grams(s.massG),
+        what: sayCode(`strong.${s.marker}`),
+        share: percent(s.share),
+      }),
     )
     .join('; ');
 
@@ -30,7 +34,7 @@ export function StrongToday({ zone, nowMs }: { zone: string; nowMs: number }) {
       data-testid="strong-today"
       sx={{ mt: 1, color: role(shares[0]!.share > 1 ? 'caution' : 'inkMuted') }}
     >
-      Poured today, in all the draw of {sharesText(shares)} for one person. {say('audience.defer')}
+      {say('strongToday.pouredTodayInAll', { sharesText: sharesText(shares), defer: say('audience.defer') })}
     </Box>
   );
 }

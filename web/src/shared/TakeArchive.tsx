@@ -1,5 +1,5 @@
 import { type ImportReport, ROUTES } from '@big-ladle/core';
-import { num } from '../words/say.ts';
+import { num, say } from '../words/say.ts';
 import { ApiError, ask } from './api.ts';
 import { FileButton } from './FileButton.tsx';
 import { queryClient } from './queries.ts';
@@ -14,7 +14,10 @@ async function takeArchive(file: File): Promise<Taken> {
   } catch (error) {
     return {
       ok: false,
-      said: `${file.name} is no JSON file: ${error instanceof Error ? error.message : 'it cannot be read'}. Nothing was taken in.`,
+      said: say('takeArchive.isNoJsonFile', {
+        name: file.name,
+        message: error instanceof Error ? error.message : say('takeArchive.itCannotBeRead'),
+      }),
     };
   }
   try {
@@ -22,26 +25,33 @@ async function takeArchive(file: File): Promise<Taken> {
     await queryClient.invalidateQueries();
     return {
       ok: true,
-      said: `Taken in: ${num(r.recipes)} recipes, ${num(r.ingredients)} ingredients, ${num(r.batches)} batches with ${num(r.events)} entries${r.kitchen ? ', and the kitchen' : ''}. ${r.kept > 0 ? `${num(r.kept)} were here already and stayed as they are. ` : ''}${oddities(r)}`,
+      said: say('takeArchive.takenInRecipesIngredients', {
+        recipes: num(r.recipes),
+        ingredients: num(r.ingredients),
+        batches: num(r.batches),
+        events: num(r.events),
+        isKitchen: Boolean(r.kitchen),
+        kept: num(r.kept),
+        keptSome: r.kept > 0,
+        oddities: oddities(r),
+      }),
     };
   } catch (error) {
     return {
       ok: false,
-      said:
-        error instanceof ApiError
-          ? error.detail
-          : 'The kitchen server does not answer. Nothing was taken in.',
+      said: error instanceof ApiError ? error.detail : say('takeArchive.theKitchenServerDoes'),
     };
   }
 }
 
 /** What was taken in although it would be refused today, and what was not taken in. */
 function oddities({ outside, passedOver }: ImportReport): string {
-  const named = outside.slice(0, NAMED).map((o) => `${o.field} of ${o.id}`);
-  const more = outside.length > NAMED ? ` and ${num(outside.length - NAMED)} more` : '';
+  const named = outside.slice(0, NAMED).map((o) => say('takeArchive.of', { field: o.field, id: o.id }));
+  const more =
+    outside.length > NAMED ? say('takeArchive.andMore', { count: num(outside.length - NAMED) }) : '';
   return [
-    outside.length > 0 ? `Kept, though outside of today’s limits: ${named.join(', ')}${more}. ` : '',
-    passedOver > 0 ? `${num(passedOver)} entries of a kind that is not known were left out.` : '',
+    outside.length > 0 ? say('takeArchive.keptThoughOutsideOf', { named: named.join(', '), more }) : '',
+    passedOver > 0 ? say('takeArchive.entriesOfAKind', { passedOver: num(passedOver) }) : '',
   ].join('');
 }
 /** So many are named one by one. */

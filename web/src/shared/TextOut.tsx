@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { ReactNode } from 'react';
 import { role } from '../theme/theme.ts';
+import { say } from '../words/say.ts';
 import { notify } from './notices.ts';
 import { saveText } from './saveText.ts';
 import { Panel } from './ui.tsx';
@@ -19,23 +20,23 @@ export function TextOut(props: {
   const copy = () =>
     void navigator.clipboard
       .writeText(text ?? '')
-      .then(() => notify('success', `${what} is copied as text.`))
-      .catch(() => notify('error', 'This browser does not let the page copy. Save it as text instead.'));
+      .then(() => notify('success', say('textOut.isCopiedAsText', { what })))
+      .catch(() => notify('error', say('textOut.thisBrowserDoesNot')));
   return (
     <Panel title={title}>
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
         <Button variant="outlined" disabled={!text} onClick={copy}>
-          Copy as text
+          {say('textOut.copyAsText')}
         </Button>
         <Button
           variant="outlined"
           disabled={!text}
           onClick={() => saveText(fileName, text ?? '', 'text/plain')}
         >
-          Save as text
+          {say('textOut.saveAsText')}
         </Button>
         <Button variant="outlined" disabled={!text} onClick={() => window.print()}>
-          Print
+          {say('common.print')}
         </Button>
         {props.children}
       </Box>
@@ -56,7 +57,7 @@ export function TextOut(props: {
           }}
           tabIndex={0}
           role="region"
-          aria-label={`${what} as text`}
+          aria-label={say('textOut.asText', { what })}
         >
           {text}
         </Box>

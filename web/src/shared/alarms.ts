@@ -1,6 +1,7 @@
 import { useEffect, useRef } from 'react';
 import { create } from 'zustand';
 import { createJSONStorage, persist } from 'zustand/middleware';
+import { say } from '../words/say.ts';
 
 /** A moment of a clock at which something is due. */
 export interface AlarmMoment {
@@ -13,9 +14,9 @@ export interface AlarmMoment {
 }
 
 interface AlarmState {
-  heard: string[];
+  acknowledged: string[];
   sound: boolean;
-  hear: (key: string) => void;
+  acknowledge: (key: string) => void;
   setSound: (on: boolean) => void;
 }
 
@@ -23,9 +24,10 @@ interface AlarmState {
 export const useAlarmState = create<AlarmState>()(
   persist(
     (set) => ({
-      heard: [],
+      acknowledged: [],
       sound: false,
-      hear: (key) => set((s) => ({ heard: [...s.heard.filter((k) => k !== key).slice(-60), key] })),
+      acknowledge: (key) =>
+        set((s) => ({ acknowledged: [...s.acknowledged.filter((k) => k !== key).slice(-60), key] })),
       setSound: (sound) => set({ sound }),
     }),
     { name: 'big-ladle-alarms', storage: createJSONStorage(() => sessionStorage) },
@@ -69,14 +71,14 @@ const REPEAT_MS = 8000;
 export function callingNow(
   moments: readonly AlarmMoment[],
   nowMs: number,
-  heard: readonly string[],
+  acknowledged: readonly string[],
 ): AlarmMoment[] {
   const latest = new Map<string, AlarmMoment>();
   for (const m of moments) {
     const before = latest.get(m.clock);
     if (m.atMs <= nowMs && (!before || m.atMs >= before.atMs)) latest.set(m.clock, m);
   }
-  return [...latest.values()].filter((m) => !heard.includes(m.key)).sort(inQueue);
+  return [...latest.values()].filter((m) => !acknowledged.includes(m.key)).sort(inQueue);
 }
 
 const URGENCY: readonly AlarmMoment['urgency'][] = ['late', 'due', 'soft'];
@@ -86,9 +88,9 @@ export const inQueue = (a: AlarmMoment, b: AlarmMoment): number =>
 
 /** The alarms that are due and not put off, in the order of their queue; they sound, and show in the tab's title. */
 export function useAlarms(moments: readonly AlarmMoment[], nowMs: number, title: string): AlarmMoment[] {
-  const { heard, sound: on } = useAlarmState();
+  const { acknowledged, sound: on } = useAlarmState();
   const rung = useRef(new Map<string, number>());
-  const due = callingNow(moments, nowMs, heard);
+  const due = callingNow(moments, nowMs, acknowledged);
   const first = due[0];
   useEffect(() => {
     document.title = first ? `(!) ${first.text}` : title;
@@ -113,5 +115,7 @@ export function announcement(label: string, endMs: number, nowMs: number): strin
   const leftMin = (endMs - nowMs) / 60_000;
   const passed = THRESHOLDS_MIN.filter((t) => leftMin <= t).at(-1);
   if (passed === undefined) return '';
-  return passed === 0 ? `${label}: now.` : `${label}: ${passed} ${passed === 1 ? 'minute' : 'minutes'} left.`;
+  return passed === 0
+    ? say('alarms.now', { label })
+    : say('alarms.oneOtherLeft', { label, passed, passedCount: passed });
 }

@@ -1,6 +1,7 @@
 import { type EventBody, FINAL_PROBLEMS, type LogEvent, ROUTES } from '@big-ladle/core';
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
 import { v7 as uuid } from 'uuid';
+import { say } from '../words/say.ts';
 import { ApiError, ask, OfflineError } from './api.ts';
 import { notify } from './notices.ts';
 import { useOutbox } from './outboxStore.ts';
@@ -150,7 +151,7 @@ async function sendAll(events: readonly LogEvent[]): Promise<LogEvent[]> {
     const told = waiting.get(event.id)?.onRefused;
     waiting.delete(event.id);
     if (told) told(error);
-    else notify('error', `Not stored: ${error.detail}`);
+    else notify('error', say('common.notStored', { detail: error.detail }));
     return [];
   }
 }

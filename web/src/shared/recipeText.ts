@@ -56,7 +56,7 @@ export function stepSentences({ program, sim }: Pick<TextInput, 'program' | 'sim
       list.length > 0 && !list.every((name) => how.toLowerCase().includes(name))
         ? ` (${list.join(', ')})`
         : '';
-    const place = 'place' in step ? (step.place === 'fridge' ? ', in the fridge' : '') : '';
+    const place = 'place' in step ? (step.place === 'fridge' ? say('recipeText.inTheFridge') : '') : '';
     return `${stepName(step, program)}${named}${place}${minutes >= 1 ? `, ${duration(minutes)}` : ''}. ${how}`.trim();
   });
 }
@@ -69,9 +69,13 @@ export function recipeText(input: TextInput): string {
   return [
     name,
     '='.repeat(name.length),
-    `${litres(end?.now.volumeL ?? 0)} in bottles, by ${sayCode(`method.${program.methodId}`)}. ${duration(sim.endMin)} from start to bottles.`,
+    say('recipeText.inBottlesByFrom', {
+      volume: litres(end?.now.volumeL ?? 0),
+      what: sayCode(`method.${program.methodId}`),
+      end: duration(sim.endMin),
+    }),
     '',
-    'What goes in',
+    say('common.whatGoesIn'),
     ...program.lines.flatMap((line) => {
       const massG = lineGrams(input, line.id);
       const share = line.share ? `, ${say(`share.${line.share}`)}` : '';
@@ -81,13 +85,22 @@ export function recipeText(input: TextInput): string {
           ]
         : [];
     }),
-    ...partsOnShelf(program).map(
-      (p) => `- ${volume(p.litres)} (${grams(p.massG)}) ${p.name.toLowerCase()}, made ahead`,
+    ...partsOnShelf(program).map((p) =>
+      say('recipeText.madeAhead', {
+        litres: volume(p.litres),
+        mass: grams(p.massG),
+        name: p.name.toLowerCase(),
+      }),
     ),
     '',
-    'What to do',
+    say('common.whatToDo'),
     ...stepSentences(input).map((s, i) => `${i + 1}. ${s}`),
     '',
-    end ? `Ends at ${num(end.now.brix, 1)} °Bx, ${num(end.now.sournessGPerL, 1)} g/L sour as citric.` : '',
+    end
+      ? say('recipeText.endsAtBxG', {
+          brix: num(end.now.brix, 1),
+          sourness: num(end.now.sournessGPerL, 1),
+        })
+      : '',
   ].join('\n');
 }

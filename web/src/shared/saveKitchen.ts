@@ -34,15 +34,8 @@ async function saveNow(
   } catch (error) {
     if (error instanceof ApiError && error.code === 'changedElsewhere') {
       await queryClient.invalidateQueries({ queryKey: keys.kitchen });
-      problem(
-        'The kitchen was changed in another window just now. Here is how it stands; enter your change again.',
-      );
-    } else
-      problem(
-        error instanceof ApiError
-          ? error.detail
-          : 'The kitchen server does not answer. Your change was not stored: try again.',
-      );
+      problem(say('saveKitchen.theKitchenWasChanged'));
+    } else problem(error instanceof ApiError ? error.detail : say('saveKitchen.theKitchenServerDoes'));
     return false;
   }
 }

@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
 import { heading, role } from '../theme/theme.ts';
-import { clockFace } from '../words/say.ts';
+import { clockFace, say } from '../words/say.ts';
 import { ApiError } from './api.ts';
 
 /** Enamel with a cobalt rim along its upper edge. */
@@ -90,7 +90,7 @@ export function Figure(props: { value: ReactNode; unit?: ReactNode; size?: strin
 
 /** What is left on a clock, with its unit: 6:42 may be hours or minutes. */
 export function Left({ endMs, nowMs }: { endMs: number; nowMs: number }) {
-  if (endMs <= nowMs) return <>now</>;
+  if (endMs <= nowMs) return <>{say('common.now')}</>;
   const { face, unit } = clockFace(endMs - nowMs);
   return <Figure value={face} unit={unit} size="inherit" />;
 }
@@ -130,10 +130,7 @@ export function Row(props: {
 }
 
 export function ErrorPanel(props: { error: unknown; again?: () => void }) {
-  const text =
-    props.error instanceof ApiError
-      ? props.error.detail
-      : 'The kitchen server does not answer. What you entered here is kept; it goes on by itself when the server is back.';
+  const text = props.error instanceof ApiError ? props.error.detail : say('ui.theKitchenServerDoes');
   return (
     <Panel>
       <Alert
@@ -141,7 +138,7 @@ export function ErrorPanel(props: { error: unknown; again?: () => void }) {
         action={
           props.again && (
             <Button color="inherit" onClick={props.again}>
-              Try again
+              {say('ui.tryAgain')}
             </Button>
           )
         }
@@ -153,8 +150,8 @@ export function ErrorPanel(props: { error: unknown; again?: () => void }) {
 }
 
 export const Loading = () => (
-  <Box role="status" sx={{ p: 4, color: role('inkMuted') }}>
-    One moment …
+  <Box role="status" data-testid="loading" sx={{ p: 4, color: role('inkMuted') }}>
+    {say('common.oneMoment')}
   </Box>
 );
 

@@ -1,5 +1,5 @@
-import { SHIPPED_TABLES } from '@big-ladle/core';
-import { has, sayCode } from './say.ts';
+import { colourName, FAMILY_ROWS } from '@big-ladle/core';
+import { has, say, sayCode } from './say.ts';
 
 /** Names that a cook has given: of her own drinks and ingredients, by id. */
 const own = { drinks: new Map<string, string>(), items: new Map<string, string>() };
@@ -13,15 +13,25 @@ export function knowNames(
   for (const [id, name] of items) own.items.set(id, name);
 }
 
-/** An ingredient by its kitchen name, the cook's own, or its table name and form. */
+/** An ingredient by its kitchen name, the cook's own, or that of the book. */
 export function sayItem(id: string): string {
   const given = own.items.get(id);
   if (given) return given;
-  if (has(`item.${id}`)) return sayCode(`item.${id}`);
-  const row = SHIPPED_TABLES.ingredients.get(id);
-  if (row) return `${row.name}, ${row.form}`;
-  return SHIPPED_TABLES.liquids.get(id)?.name ?? SHIPPED_TABLES.sweeteners.get(id)?.name ?? id;
+  return has(`item.${id}`) ? sayCode(`item.${id}`) : id;
 }
+
+/** A plant or other thing in general, whichever form of it: "Hibiscus". */
+export const sayFamily = (familyId: string): string => sayCode(`plant.${familyId}`);
+
+const familyByItem = new Map(FAMILY_ROWS.flatMap((f) => f.forms.map((form) => [form.itemId, f.id])));
+/** An ingredient without its form, as a label names it: "Ginger" for grated ginger. */
+export function sayPlain(itemId: string): string {
+  const family = own.items.has(itemId) ? undefined : familyByItem.get(itemId);
+  return family ? sayFamily(family) : sayItem(itemId);
+}
+
+/** The colour of a drink in words. */
+export const sayColour = (hex: string): string => sayCode(`colour.${colourName(hex)}`);
 
 /** A part made aside, by its name in the book or as its id reads. */
 export const sayPart = (id: string): string =>
@@ -30,7 +40,5 @@ export const sayPart = (id: string): string =>
 /** A drink by the name in the book, or by the cook's own. */
 export function sayDrink(id: string, name?: string): string {
   if (name) return name;
-  return has(`drink.${id}`)
-    ? sayCode(`drink.${id}`)
-    : (own.drinks.get(id) ?? 'A drink that is no longer in the book');
+  return has(`drink.${id}`) ? sayCode(`drink.${id}`) : (own.drinks.get(id) ?? say('drink.unknown'));
 }

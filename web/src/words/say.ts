@@ -10,8 +10,14 @@ import {
   type StepProblem,
 } from '@big-ladle/core';
 import { IntlMessageFormat } from 'intl-messageformat';
-import { EN } from './en.ts';
-import type { EN_SHELF } from './enShelf.ts';
+import type { EN_BATCH } from './en/batch.ts';
+import { EN } from './en/common.ts';
+import type { EN_DRINKS } from './en/drinks.ts';
+import type { EN_ITEMS } from './en/items.ts';
+import type { EN_KITCHEN } from './en/kitchen.ts';
+import type { EN_SHELF } from './en/shelf.ts';
+import type { EN_SHOPPING } from './en/shopping.ts';
+import type { EN_STOVE } from './en/stove.ts';
 
 /** English, with the dates as this kitchen writes them. */
 const LOCALES: Readonly<Record<DateOrder, string>> = { dayFirst: 'en-GB', monthFirst: 'en-US' };
@@ -25,8 +31,17 @@ export function writeDates(order: DateOrder | undefined): void {
   for (const made of [parsed, numbers, formats]) made.clear();
 }
 
-export type MessageKey = keyof typeof EN | keyof typeof EN_SHELF;
-export type Params = Readonly<Record<string, string | number>>;
+export type MessageKey =
+  | keyof typeof EN
+  | keyof typeof EN_BATCH
+  | keyof typeof EN_DRINKS
+  | keyof typeof EN_ITEMS
+  | keyof typeof EN_KITCHEN
+  | keyof typeof EN_SHELF
+  | keyof typeof EN_SHOPPING
+  | keyof typeof EN_STOVE;
+/** What a sentence is filled in with: words and figures in local form, a count for a plural, yes or no for a choice. */
+export type Params = Readonly<Record<string, string | number | boolean>>;
 
 /** All sentences that this window knows; places that are entered later bring theirs along. */
 const words: Record<string, string> = { ...EN };
@@ -37,8 +52,28 @@ export function teach(more: Readonly<Record<string, string>>): void {
 /** A sentence of the catalogue, filled in. */
 export const say = (key: MessageKey, params: Params = {}): string => sayCode(key, params);
 
+/** How sentences are changed before they are said: a developer's pseudo-language does so. */
+interface Voice {
+  text(plain: string): string;
+  message(elements: ReturnType<IntlMessageFormat['getAst']>): ReturnType<IntlMessageFormat['getAst']>;
+}
+let voice: Voice | null = null;
+/** From now on every sentence of the catalogues goes through this; asked for before anything is shown. */
+export function speakThrough(wanted: Voice): void {
+  voice = wanted;
+}
+
 /** Messages that have figures, plurals or choices in them, parsed once. */
 const parsed = new Map<string, IntlMessageFormat>();
+function message(text: string): IntlMessageFormat {
+  let made = parsed.get(text);
+  if (!made) {
+    made = new IntlMessageFormat(text, locale, undefined, { ignoreTag: true });
+    if (voice) made = new IntlMessageFormat(voice.message(made.getAst()), locale);
+    parsed.set(text, made);
+  }
+  return made;
+}
 
 /**
  * A code of the core or the server in words. An unknown code shows itself, so that a missing sentence is seen at once;
@@ -47,17 +82,18 @@ const parsed = new Map<string, IntlMessageFormat>();
 export function sayCode(code: string, params: Params = {}): string {
   const text = words[code];
   if (text === undefined) return code;
-  if (!text.includes('{')) return text;
-  let message = parsed.get(text);
-  if (!message) {
-    message = new IntlMessageFormat(text, locale, undefined, { ignoreTag: true });
-    parsed.set(text, message);
-  }
+  if (!text.includes('{')) return voice ? voice.text(text) : text;
   try {
-    return String(message.format(params));
+    return String(message(text).format(params));
   } catch {
     return text;
   }
+}
+
+/** The pieces of a sentence in which things other than words stand, in their order. */
+export function formatParts<T>(key: MessageKey, params: Readonly<Record<string, T>>): (string | T)[] {
+  const out = message(words[key] ?? key).format<T>(params);
+  return Array.isArray(out) ? out : [out];
 }
 
 export const has = (code: string): boolean => code in words;
@@ -96,13 +132,13 @@ export function duration(minutes: number): string {
   if (whole < 60) return `${whole} min`;
   const h = Math.floor(whole / 60);
   const m = whole % 60;
-  if (h >= 48) return `${Math.floor(h / 24)} days ${h % 24} h`;
+  if (h >= 48) return say('time.daysAndHours', { days: Math.floor(h / 24), hours: h % 24 });
   return m === 0 ? `${h} h` : `${h} h ${String(m).padStart(2, '0')}`;
 }
 
 export const days = (value: number): string => {
   const rounded = Math.round(value * 10) / 10;
-  return `${num(rounded, Number.isInteger(rounded) ? 0 : 1)} ${rounded === 1 ? 'day' : 'days'}`;
+  return say('time.days', { days: rounded, number: num(rounded, Number.isInteger(rounded) ? 0 : 1) });
 };
 
 /** A clock face: "6:42" for hours and minutes, "18:05" for minutes and seconds under an hour. */
@@ -138,14 +174,15 @@ export function handText(amount: HandAmount, measures: readonly KitchenMeasure[]
   const fraction = GLYPHS[amount.fraction];
   const number =
     amount.whole === 0 && fraction ? fraction : `${num(amount.whole)}${fraction ? ` ${fraction}` : ''}`;
-  const many = amount.whole > 1 || (amount.whole === 1 && fraction !== '');
+  // Up to one of it is one: half a cup, but one and a half cups.
+  const count = amount.whole > 1 || (amount.whole === 1 && fraction !== '') ? 2 : 1;
   const own = measures.find((m) => m.id === amount.unitId);
   if (own) return `${number} × ${own.name}`;
-  const forms = sayCode(amount.kind === 'piece' ? `piece.${amount.unitId}` : `unit.${amount.unitId}`).split(
-    '|',
-  );
-  const of = itemId !== undefined && amount.kind === 'piece' && PARTS.has(itemId) ? 'of ' : '';
-  return `${of}${number} ${(many ? forms[1] : forms[0]) ?? forms[0]}`;
+  const unit = sayCode(amount.kind === 'piece' ? `piece.${amount.unitId}` : `unit.${amount.unitId}`, {
+    count,
+  });
+  const ofFruit = itemId !== undefined && amount.kind === 'piece' && PARTS.has(itemId);
+  return ofFruit ? say('amount.ofFruit', { number, unit }) : `${number} ${unit}`;
 }
 
 const formats = new Map<string, Intl.DateTimeFormat>();
@@ -200,6 +237,10 @@ export function moment(ms: number, nowMs: number, zone: string): string {
     ? `${weekday(ms, zone)} ${time}`
     : `${dayOf(ms, zone)}, ${time}`;
 }
+
+/** A language by its name in ours, as the platform has it: "hi" is "Hindi". */
+export const languageName = (code: string): string =>
+  new Intl.DisplayNames(locale, { type: 'language' }).of(code) ?? code;
 
 /** The date of a bottle, jar, bag or leftover as it stands under it, wherever that is. */
 export function sayDate(date: KeepDate, zone: string, today = say('verdict.drinkToday')): string {
@@ -261,10 +302,13 @@ export function sayStepProblem(
   problem: StepProblem,
   names: { burner?: string; vessel?: string } = {},
 ): string {
-  const vessel = names.vessel ?? 'vessel';
+  const vessel = names.vessel ?? say('problem.vessel');
   switch (problem.kind) {
     case 'neverBoils':
-      return say('problem.neverBoils', { burner: names.burner ?? 'ring', temp: celsius(problem.reachesC) });
+      return say('problem.neverBoils', {
+        burner: names.burner ?? say('problem.ring'),
+        temp: celsius(problem.reachesC),
+      });
     case 'neverCools':
       return say('problem.neverCools', { temp: celsius(problem.targetC) });
     case 'measuredTooMuch':

@@ -1,5 +1,5 @@
 import { sayCode } from './say.ts';
-import './shelfWords.ts';
+import './places/items.ts';
 
 /** Why something was thrown out, in the cook's words or ours. */
 export const sayWhy = ({ why, codes }: { why?: string | null; codes?: readonly string[] }): string =>

@@ -20,9 +20,16 @@ import {
   SIGNS,
 } from '@big-ladle/core';
 import { afterEach, describe, expect, it } from 'vitest';
-import { EN as FIRST } from './en.ts';
-import { EN_SHELF } from './enShelf.ts';
+import { EN_BATCH } from './en/batch.ts';
+import { EN as FIRST } from './en/common.ts';
+import { EN_DRINKS } from './en/drinks.ts';
+import { EN_ITEMS } from './en/items.ts';
+import { EN_KITCHEN } from './en/kitchen.ts';
+import { EN_SHELF } from './en/shelf.ts';
+import { EN_SHOPPING } from './en/shopping.ts';
+import { EN_STOVE } from './en/stove.ts';
 import { sayField } from './fields.ts';
+import './places/batch.ts';
 import {
   clockFace,
   dayOf,
@@ -38,8 +45,17 @@ import {
   writeDates,
 } from './say.ts';
 
-/** All rooms' sentences together. */
-const EN: Readonly<Record<string, string>> = { ...FIRST, ...EN_SHELF };
+const PLACES: Readonly<Record<string, Readonly<Record<string, string>>>> = {
+  batch: EN_BATCH,
+  drinks: EN_DRINKS,
+  items: EN_ITEMS,
+  kitchen: EN_KITCHEN,
+  shelf: EN_SHELF,
+  shopping: EN_SHOPPING,
+  stove: EN_STOVE,
+};
+/** The sentences of all places together. */
+const EN: Readonly<Record<string, string>> = Object.assign({}, FIRST, ...Object.values(PLACES));
 
 const SRC = path.resolve(import.meta.dirname, '..');
 const CORE = path.resolve(SRC, '../../core/src');
@@ -111,9 +127,33 @@ describe('words', () => {
     expect(longer.length).toBeGreaterThan(6);
     expect(longer.filter((code) => !(code in EN))).toEqual([]);
   });
-  it('a room brings its sentences along, and leaves those of others as they are', () => {
-    const clash = Object.keys(EN_SHELF).filter((code) => code in FIRST);
-    expect(clash).toEqual([]);
+  it('no place says differently what another says by the same name', () => {
+    const all = [FIRST, ...Object.values(PLACES)].flatMap((place) => Object.keys(place));
+    expect(all.filter((code, i) => all.indexOf(code) !== i)).toEqual([]);
+  });
+  it('a file loads the sentences of the places it speaks for', () => {
+    const unloaded = filesIn(SRC).flatMap((file) => {
+      const text = readFileSync(file, 'utf8');
+      return Object.entries(PLACES)
+        .filter(([place]) => !text.includes(`/places/${place}.ts'`))
+        .flatMap(([, sentences]) => Object.keys(sentences).filter((code) => text.includes(`'${code}'`)))
+        .map((code) => `${path.relative(SRC, file)}: ${code}`);
+    });
+    expect(unloaded.filter((line) => !line.startsWith('words/en/'))).toEqual([]);
+  });
+  it('there is no sentence that nothing says', () => {
+    const source = [...filesIn(SRC).filter((file) => !file.includes('/words/en/')), ...filesIn(CORE)]
+      .map((file) => readFileSync(file, 'utf8'))
+      .join('\n');
+    const composed = [...source.matchAll(/`([a-zA-Z]+\.[\w.]*)\$\{/g)].map((m) => m[1]!);
+    const idle = Object.keys(EN).filter(
+      (code) =>
+        // The reason for a saying is found by the saying's own code.
+        !source.includes(`'${code}'`) &&
+        !(code.endsWith('.why') && source.includes(`'${code.slice(0, -'.why'.length)}'`)) &&
+        !composed.some((stem) => code.startsWith(stem)),
+    );
+    expect(idle).toEqual([]);
   });
   it('every sentence can be read as a message, and says its figures', () => {
     for (const [code, text] of Object.entries(EN)) {

@@ -13,13 +13,13 @@ const FAULTS: { name: string; file: string; from: string; to: string }[] = [
   {
     name: 'a skipped step takes no time',
     file: 'program/simulate.ts',
-    from: 'standBy(work, step, run);',
-    to: 'work.nowMin = actual.endMin ?? work.nowMin;',
+    from: 'standBy(sim, step, run);',
+    to: 'sim.nowMin = actual.endMin ?? sim.nowMin;',
   },
   {
     name: 'between two steps nothing stands',
     file: 'program/steps/stepTime.ts',
-    from: 'advanceOthers(work, stepId, new Set(), gapMin);',
+    from: 'advanceOthers(sim, stepId, new Set(), gapMin);',
     to: '',
   },
   {

@@ -19,14 +19,14 @@ import type { ProgramLine, Step, Vessel } from '../types.ts';
 import { firstOf, type StepRun, wetVessel } from './stepTime.ts';
 
 export function moved(
-  work: SimState,
+  sim: SimState,
   step: Step,
   from: Vessel,
   to: Vessel,
   comp: Vessel['liquor'],
   volumeL: number,
 ): void {
-  addFlow(work, () => ({
+  addFlow(sim, () => ({
     stepId: step.id,
     code: 'moved',
     direction: 'move',
@@ -38,12 +38,12 @@ export function moved(
 }
 
 /** Liquor that clung to solids left in the vessel joins the new water: one pool, drawn on from where it stood. */
-export function rejoinHeld(work: SimState, step: Step, vessel: Vessel): Vessel {
+export function rejoinHeld(sim: SimState, step: Step, vessel: Vessel): Vessel {
   let liquor = vessel.liquor;
   for (const solid of vessel.solids) {
     if (massG(solid.held) <= 0) continue;
     const after = plus(liquor, solid.held);
-    addFlow(work, () => ({
+    addFlow(sim, () => ({
       stepId: step.id,
       code: 'held',
       direction: 'out',
@@ -55,78 +55,77 @@ export function rejoinHeld(work: SimState, step: Step, vessel: Vessel): Vessel {
     liquor = withComposition(liquor, after);
   }
   const joined = { ...vessel, liquor, solids: vessel.solids.map((s) => solidOf(s, s.extracted, EMPTY)) };
-  setVessel(work, joined);
+  setVessel(sim, joined);
   return joined;
 }
 
 /** Grams of a line that a step takes: its share for this fill, or so much for each millilitre that is there. */
-export function gramsFor(work: SimState, step: Step, line: ProgramLine, resultMl: number): number {
-  if (line.rule.kind !== 'byResult') return line.massG * shareOf(work, step);
+export function gramsFor(sim: SimState, step: Step, line: ProgramLine, resultMl: number): number {
+  if (line.rule.kind !== 'byResult') return line.massG * shareOf(sim, step);
   const perMl =
-    work.tables.liquids.get(line.itemId)?.densityGPerMl ??
-    work.tables.sweeteners.get(line.itemId)?.bulkGPerMl;
+    sim.tables.liquids.get(line.itemId)?.densityGPerMl ?? sim.tables.sweeteners.get(line.itemId)?.bulkGPerMl;
   if (perMl === undefined) throw new StepStop({ kind: 'unknownItem', stepId: step.id, itemId: line.itemId });
   return line.rule.ratio * resultMl * perMl;
 }
 
 /** Pours a step's liquids and sweeteners, then puts all its solids in at once. */
-export function addLines(work: SimState, step: Step, vesselId: string, run: StepRun): void {
+export function addLines(sim: SimState, step: Step, vesselId: string, run: StepRun): void {
   const solids: TakenSolid[] = [];
-  const resultMl = volumeMl(vesselOf(work, step.id, vesselId).liquor);
+  const resultMl = volumeMl(vesselOf(sim, step.id, vesselId).liquor);
   for (const lineId of step.lines) {
-    const line = lineOf(work, step.id, lineId);
-    if (line.kind === 'solid') solids.push(takeSolids(work, step, lineId));
+    const line = lineOf(sim, step.id, lineId);
+    if (line.kind === 'solid') solids.push(takeSolids(sim, step, lineId));
     else {
-      const grams = gramsFor(work, step, line, resultMl);
+      const grams = gramsFor(sim, step, line, resultMl);
       if (line.rule.kind === 'byResult') run.dosedG[line.id] = grams;
-      pourIn(work, step, vesselOf(work, step.id, vesselId), line.kind, line.itemId, line.id, grams);
+      pourIn(sim, step, vesselOf(sim, step.id, vesselId), line.kind, line.itemId, line.id, grams);
     }
   }
-  addSolids(work, step, vesselOf(work, step.id, vesselId), solids);
+  addSolids(sim, step, vesselOf(sim, step.id, vesselId), solids);
 }
 
 /** Pours everything that is liquid in other vessels into one. */
-export function pourTogether(work: SimState, step: Step, toId: string): void {
+export function pourTogether(sim: SimState, step: Step, toId: string): void {
   for (const id of step.from) {
     if (id === toId) continue;
-    const from = vesselOf(work, step.id, id);
+    const from = vesselOf(sim, step.id, id);
     if (volumeMl(from.liquor) < 1) continue;
-    pourOver(work, step, from, vesselOf(work, step.id, toId), 1);
+    pourOver(sim, step, from, vesselOf(sim, step.id, toId), 1);
   }
 }
 
 /** A share of a vessel's liquor into another. */
-export function pourOver(work: SimState, step: Step, from: Vessel, to: Vessel, share: number): void {
+export function pourOver(sim: SimState, step: Step, from: Vessel, to: Vessel, share: number): void {
   const through = withComposition(from.liquor, scaled(from.liquor, share));
   const dry = massG(to.liquor) <= 0 && to.solids.length === 0 && to.liquor.origins.length === 0;
   const joined = dry
     ? through
-    : mixLiquors(work, to.liquor, massG(to.liquor) + solidsInfo(work, to).massG, through, massG(through));
-  moved(work, step, from, to, through, (volumeMl(joined) - volumeMl(to.liquor)) / 1000);
-  setVessel(work, {
+    : mixLiquors(sim, to.liquor, massG(to.liquor) + solidsInfo(sim, to).massG, through, massG(through));
+  moved(sim, step, from, to, through, (volumeMl(joined) - volumeMl(to.liquor)) / 1000);
+  setVessel(sim, {
     ...from,
     liquor:
       share >= 1
-        ? drainedOf(work, from, from.solids, work.kitchen.roomC)
+        ? drainedOf(sim, from, from.solids, sim.kitchen.roomC)
         : withComposition(from.liquor, scaled(from.liquor, 1 - share)),
   });
-  setVessel(work, { ...to, liquor: joined });
+  setVessel(sim, { ...to, liquor: joined });
 }
 
 /** Solids lifted out of the pot, dripping: they keep what they hold, and may be put back. */
-export function liftOut(work: SimState, step: Step): void {
-  const from = wetVessel(work, step);
-  const bowl = vesselOf(work, step.id, firstOf(step.to));
+export function liftOut(sim: SimState, step: Step): void {
+  const from = wetVessel(sim, step);
+  const bowl = vesselOf(sim, step.id, firstOf(step.to));
   const hasMl = volumeMl(from.liquor);
   const lifted = from.solids.filter((s) => step.lines.includes(s.lineId));
   let liquor = from.liquor;
   const out = lifted.map((solid) => {
     const ml = Math.min(
-      ingredientOf(work, step.id, solid.ingredientId).holdMlPerG.drain * solid.massG,
+      ingredientOf(sim, step.id, solid.ingredientId).holdMlPerG.drain * solid.massG,
       hasMl * 0.9,
     );
     const held = scaled(from.liquor, ml / hasMl);
-    addFlow(work, () => ({
+    addFlow(sim, () => ({
       stepId: step.id,
       code: 'held',
       direction: 'out',
@@ -136,8 +135,8 @@ export function liftOut(work: SimState, step: Step): void {
       from: from.id,
     }));
     liquor = withComposition(liquor, minus(liquor, held));
-    return { ...solid, held, lifted: { atMin: work.nowMin, cooling: from.liquor.cooling } };
+    return { ...solid, held, lifted: { atMin: sim.nowMin, cooling: from.liquor.cooling } };
   });
-  setVessel(work, { ...from, liquor, solids: from.solids.filter((s) => !lifted.includes(s)) });
-  setVessel(work, { ...bowl, solids: [...bowl.solids, ...out] });
+  setVessel(sim, { ...from, liquor, solids: from.solids.filter((s) => !lifted.includes(s)) });
+  setVessel(sim, { ...bowl, solids: [...bowl.solids, ...out] });
 }

@@ -23,12 +23,12 @@ import { firstOf, handWork, type StepRun, wetVessel } from './stepTime.ts';
 
 /** Parts liquor and solids of a vessel: what each solid holds stays with it, the rest goes on. */
 function freeLiquor(
-  work: SimState,
+  sim: SimState,
   step: StrainStep | JuiceStep,
   from: Vessel,
   how: { holdMl: (solid: Solid) => number; lossMl: number; keepSolids: boolean },
 ): void {
-  const to = vesselOf(work, step.id, firstOf(step.to));
+  const to = vesselOf(sim, step.id, firstOf(step.to));
   const hasMl = volumeMl(from.liquor);
   let leftMl = hasMl - how.lossMl;
   const holds = from.solids.map((s) => {
@@ -46,7 +46,7 @@ function freeLiquor(
     });
   }
   for (const [i, solid] of from.solids.entries()) {
-    addFlow(work, () => ({
+    addFlow(sim, () => ({
       stepId: step.id,
       code: 'held',
       direction: 'out',
@@ -56,7 +56,7 @@ function freeLiquor(
       from: from.id,
     }));
   }
-  addFlow(work, () => ({
+  addFlow(sim, () => ({
     stepId: step.id,
     code: 'strainLoss',
     direction: 'out',
@@ -66,56 +66,56 @@ function freeLiquor(
   }));
   const spent = from.solids.map((s, i) => solidOf(s, s.extracted, scaled(from.liquor, holds[i]! / hasMl)));
   const through = withComposition(from.liquor, scaled(from.liquor, leftMl / hasMl));
-  const joined = mixLiquors(work, to.liquor, massG(to.liquor), through, massG(through));
-  moved(work, step, from, to, through, (volumeMl(joined) - volumeMl(to.liquor)) / 1000);
-  setVessel(work, {
+  const joined = mixLiquors(sim, to.liquor, massG(to.liquor), through, massG(through));
+  moved(sim, step, from, to, through, (volumeMl(joined) - volumeMl(to.liquor)) / 1000);
+  setVessel(sim, {
     ...from,
     place: 'counter',
-    liquor: drainedOf(work, from, how.keepSolids ? spent : [], work.kitchen.roomC),
+    liquor: drainedOf(sim, from, how.keepSolids ? spent : [], sim.kitchen.roomC),
     solids: how.keepSolids ? spent : [],
   });
   // What waits in a jar waits cold.
-  const waits = work.specs.get(to.id)?.kind === 'jar';
-  setVessel(work, {
+  const waits = sim.specs.get(to.id)?.kind === 'jar';
+  setVessel(sim, {
     ...to,
     place: waits ? 'fridge' : 'counter',
     lid: waits ? 'on' : 'off',
     liquor: massG(to.liquor) > 0 ? joined : through,
   });
-  noteRoom(work, vesselOf(work, step.id, to.id), false);
+  noteRoom(sim, vesselOf(sim, step.id, to.id), false);
   if (!how.keepSolids) {
-    const leftovers = [...work.vessels.values()].find((v) => work.specs.get(v.id)?.kind === 'spent');
-    if (leftovers) setVessel(work, { ...leftovers, solids: [...leftovers.solids, ...spent] });
+    const leftovers = [...sim.vessels.values()].find((v) => sim.specs.get(v.id)?.kind === 'spent');
+    if (leftovers) setVessel(sim, { ...leftovers, solids: [...leftovers.solids, ...spent] });
   }
 }
 
 /** Liquor leaves its solids: what they hold stays with them, a little is lost to sieve and cloth. */
-export function strainStep(work: SimState, step: StrainStep, run: StepRun): void {
-  const from = wetVessel(work, step);
+export function strainStep(sim: SimState, step: StrainStep, run: StepRun): void {
+  const from = wetVessel(sim, step);
   // A jar of syrup does not lose half of itself to its sieve.
   const lossMl = Math.min(
-    (STRAIN_LOSS_ML + (step.cloth ? CLOTH_LOSS_ML : 0)) * work.factors.strainLoss,
+    (STRAIN_LOSS_ML + (step.cloth ? CLOTH_LOSS_ML : 0)) * sim.factors.strainLoss,
     MOST_LOSS_SHARE * volumeMl(from.liquor),
   );
-  freeLiquor(work, step, from, {
-    holdMl: (solid) => ingredientOf(work, step.id, solid.ingredientId).holdMlPerG[step.press] * solid.massG,
+  freeLiquor(sim, step, from, {
+    holdMl: (solid) => ingredientOf(sim, step.id, solid.ingredientId).holdMlPerG[step.press] * solid.massG,
     lossMl,
     keepSolids: step.keepSolids,
   });
-  handWork(work, step, run);
+  handWork(sim, step, run);
 }
 
 /** Books what is drawn from solids that are broken open, up to a share of all that is in them. */
-function breakOpen(work: SimState, step: Step, vessel: Vessel, share: number): Vessel {
+function breakOpen(sim: SimState, step: Step, vessel: Vessel, share: number): Vessel {
   let liquor = vessel.liquor;
   const solids = vessel.solids.map((solid) => {
-    const row = ingredientOf(work, step.id, solid.ingredientId);
+    const row = ingredientOf(sim, step.id, solid.ingredientId);
     const delta = share - solid.extracted;
     if (row.rate100PerMin === null || delta <= 0) return solid;
     const all = drawableOf(row, solid.massG);
     const after = plus(liquor, all, delta);
     const before = liquor;
-    addFlow(work, () => ({
+    addFlow(sim, () => ({
       stepId: step.id,
       code: 'drawn',
       direction: 'in',
@@ -131,33 +131,33 @@ function breakOpen(work: SimState, step: Step, vessel: Vessel, share: number): V
 }
 
 /** Blending: what is in broken cells is free at once. The foam that stands on it is air and is not counted. */
-export function blendStep(work: SimState, step: BlendStep, run: StepRun): void {
-  const { id } = vesselOf(work, step.id, firstOf(step.to));
-  pourTogether(work, step, id);
-  addLines(work, step, id, run);
-  const vessel = vesselOf(work, step.id, id);
-  const fillMl = volumeMl(vessel.liquor) + solidsInfo(work, vessel).volumeMl;
+export function blendStep(sim: SimState, step: BlendStep, run: StepRun): void {
+  const { id } = vesselOf(sim, step.id, firstOf(step.to));
+  pourTogether(sim, step, id);
+  addLines(sim, step, id, run);
+  const vessel = vesselOf(sim, step.id, id);
+  const fillMl = volumeMl(vessel.liquor) + solidsInfo(sim, vessel).volumeMl;
   if (fillMl < 1) throw new StepStop({ kind: 'emptyVessel', stepId: step.id, vesselId: id });
-  setVessel(work, breakOpen(work, step, vessel, BLENDING.drawnShare));
-  const loads = Math.ceil(fillMl / (work.kitchen.tools.blenderMl * BLENDING.fillShare) - 1e-9);
+  setVessel(sim, breakOpen(sim, step, vessel, BLENDING.drawnShare));
+  const loads = Math.ceil(fillMl / (sim.kitchen.tools.blenderMl * BLENDING.fillShare) - 1e-9);
   run.notes.push(said('blend.loads', { loads }));
-  handWork(work, step, run);
+  handWork(sim, step, run);
 }
 
 /** Juicing: so many millilitres for each kilogram by the tool at hand; the rest stays in the pulp. */
-export function juiceStep(work: SimState, step: JuiceStep, run: StepRun): void {
-  const from = vesselOf(work, step.id, firstOf(step.from));
-  addLines(work, step, from.id, run);
-  const whole = breakOpen(work, step, vesselOf(work, step.id, from.id), 1);
+export function juiceStep(sim: SimState, step: JuiceStep, run: StepRun): void {
+  const from = vesselOf(sim, step.id, firstOf(step.from));
+  addLines(sim, step, from.id, run);
+  const whole = breakOpen(sim, step, vesselOf(sim, step.id, from.id), 1);
   const allMl = volumeMl(whole.liquor);
   const contentMl = (solid: Solid): number => {
-    const row = ingredientOf(work, step.id, solid.ingredientId);
+    const row = ingredientOf(sim, step.id, solid.ingredientId);
     return volumeMl(plus(water((solid.massG * row.waterPct) / 100), drawableOf(row, solid.massG)));
   };
   const totalMl = whole.solids.reduce((sum, s) => sum + contentMl(s), 0);
-  freeLiquor(work, step, whole, {
+  freeLiquor(sim, step, whole, {
     holdMl: (solid) => {
-      const row = ingredientOf(work, step.id, solid.ingredientId);
+      const row = ingredientOf(sim, step.id, solid.ingredientId);
       const perKg = juicePerKg(row, step.tool);
       if (perKg === null) throw new StepStop({ kind: 'cannotJuice', stepId: step.id, itemId: row.id });
       // Its part of the pool, less the juice that comes out of it.
@@ -167,5 +167,5 @@ export function juiceStep(work: SimState, step: JuiceStep, run: StepRun): void {
     lossMl: 0,
     keepSolids: false,
   });
-  handWork(work, step, run);
+  handWork(sim, step, run);
 }

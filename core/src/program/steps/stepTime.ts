@@ -37,14 +37,14 @@ function lengthOf(run: StepRun, predictedMin: number): number {
  * things stand; `piece` moves the vessel of the step; everything else stands where it stands.
  */
 export function inPieces(
-  work: SimState,
+  sim: SimState,
   step: Step,
   run: StepRun,
   busy: ReadonlySet<string>,
   remainingMin: (goneMin: number) => number,
   piece: (minutes: number, goneMin: number) => void,
 ): void {
-  const startMin = work.nowMin;
+  const startMin = sim.nowMin;
   const stopped = run.stopAfterMin !== null;
   let goneMin = 0;
   // Asked again after everything that happened: a temperature read in between moves the end.
@@ -53,10 +53,10 @@ export function inPieces(
   const move = (toMin: number) => {
     const length = toMin - goneMin;
     if (length <= 0) return;
-    advanceOthers(work, step.id, busy, length);
+    advanceOthers(sim, step.id, busy, length);
     piece(length, goneMin);
     goneMin = toMin;
-    work.nowMin = startMin + goneMin;
+    sim.nowMin = startMin + goneMin;
   };
   for (const a of inOrder(run.actual?.adjustments)) {
     const dueMin = a.atMin - startMin;
@@ -64,7 +64,7 @@ export function inPieces(
     if (stopped && dueMin > endMin) break;
     move(Math.min(Math.max(dueMin, goneMin), endMin));
     if (a.kind === 'flame') run.flameOut = !a.on;
-    else adjust(work, step, a);
+    else adjust(sim, step, a);
   }
   // As far as anybody knows it comes back now.
   if (!stopped) run.flameOut = false;
@@ -97,22 +97,22 @@ const inOrder = (adjustments: readonly Adjustment[] | undefined): Adjustment[] =
   adjustments ? [...adjustments].sort((a, b) => a.atMin - b.atMin) : [];
 
 /** Time passes while hands work; nothing is heated. Things that happened are applied when they happened. */
-export function handWork(work: SimState, step: Step, run: StepRun): void {
-  inPieces(work, step, run, new Set(), plannedRemaining(step), () => undefined);
+export function handWork(sim: SimState, step: Step, run: StepRun): void {
+  inPieces(sim, step, run, new Set(), plannedRemaining(step), () => undefined);
 }
 
 /** Time until a minute of the batch, in which nothing is done: everything stands where it stands. */
-export function passUntil(work: SimState, stepId: string, atMin: number): void {
-  const gapMin = atMin - work.nowMin;
+export function passUntil(sim: SimState, stepId: string, atMin: number): void {
+  const gapMin = atMin - sim.nowMin;
   if (gapMin <= 0) return;
-  advanceOthers(work, stepId, new Set(), gapMin);
-  work.nowMin = atMin;
+  advanceOthers(sim, stepId, new Set(), gapMin);
+  sim.nowMin = atMin;
 }
 
 /** A step that was skipped: its time goes by all the same, and what happened meanwhile has happened. */
-export function standBy(work: SimState, step: Step, run: StepRun): void {
+export function standBy(sim: SimState, step: Step, run: StepRun): void {
   inPieces(
-    work,
+    sim,
     step,
     run,
     new Set(),
@@ -121,8 +121,8 @@ export function standBy(work: SimState, step: Step, run: StepRun): void {
   );
 }
 
-export function wetVessel(work: SimState, step: Step): Vessel {
-  const vessel = vesselOf(work, step.id, firstOf(step.from) ?? firstOf(step.to));
+export function wetVessel(sim: SimState, step: Step): Vessel {
+  const vessel = vesselOf(sim, step.id, firstOf(step.from) ?? firstOf(step.to));
   if (volumeMl(vessel.liquor) < 1)
     throw new StepStop({ kind: 'emptyVessel', stepId: step.id, vesselId: vessel.id });
   return vessel;

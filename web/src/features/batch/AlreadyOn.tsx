@@ -1,3 +1,5 @@
+import { say } from '../../words/say.ts';
+import '../../words/places/batch.ts';
 import {
   type KitchenDoc,
   MINUTE_MS,
@@ -78,15 +80,12 @@ export function AlreadyOn(props: {
   };
   return (
     <Dialog open onClose={onClose} aria-labelledby="already-on">
-      <DialogTitle id="already-on">It is on already</DialogTitle>
+      <DialogTitle id="already-on">{say('alreadyOn.itIsOnAlready')}</DialogTitle>
       <DialogContent sx={{ display: 'grid', gap: 2 }}>
-        <Box sx={{ color: role('inkMuted') }}>
-          Say where it is. What came before is taken to have gone as the model has it; measure at the next
-          chance.
-        </Box>
+        <Box sx={{ color: role('inkMuted') }}>{say('alreadyOn.sayWhereItIs')}</Box>
         <Box
           component="select"
-          aria-label="It is at"
+          aria-label={say('alreadyOn.itIsAt')}
           value={stepId}
           onChange={(e: React.ChangeEvent<HTMLSelectElement>) => setStepId(e.target.value)}
           sx={{ font: 'inherit', minHeight: 48, px: 1, borderRadius: 2, border: `1px solid ${role('line')}` }}
@@ -98,7 +97,7 @@ export function AlreadyOn(props: {
           ))}
         </Box>
         <QuantityField
-          label="Since"
+          label={say('alreadyOn.since')}
           value={minutes}
           min={0}
           max={4320}
@@ -108,9 +107,9 @@ export function AlreadyOn(props: {
         />
       </DialogContent>
       <DialogActions>
-        <Button onClick={onClose}>Not now</Button>
+        <Button onClick={onClose}>{say('alreadyOn.notNow')}</Button>
         <Button variant="contained" onClick={() => void join().catch(onFailed)}>
-          Go on from there
+          {say('alreadyOn.goOnFromThere')}
         </Button>
       </DialogActions>
     </Dialog>

@@ -1,3 +1,4 @@
+import '../../words/places/batch.ts';
 import { RIPENESS_ROWS, type Step, tastedAt, UNTREATED_WATER, WATER_CUES } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -63,7 +64,7 @@ function Taps(props: {
           color={said === cue ? 'primary' : 'inherit'}
           sx={thumb}
           aria-pressed={said === cue}
-          onClick={() => void live.say([{ kind: 'cueSeen', body: { stepId: step.id, cue } }])}
+          onClick={() => void live.record([{ kind: 'cueSeen', body: { stepId: step.id, cue } }])}
         >
           {sayCode(`cue.${cue}`)}
         </Button>

@@ -1,3 +1,4 @@
+import '../../words/places/batch.ts';
 import { MINUTE_MS, type PlanDoc, plannedLife, ROUTES, shownEvents, timetableFrom } from '@big-ladle/core';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
@@ -16,7 +17,7 @@ import { TextOut } from '../../shared/TextOut.tsx';
 import { ErrorPanel, Loading, PageHead, Panel, Row } from '../../shared/ui.tsx';
 import { undoOf } from '../../shared/undo.ts';
 import { sayDrink } from '../../words/names.ts';
-import { celsius, centimetres, litres, moment, sayCode, sayStepProblem } from '../../words/say.ts';
+import { celsius, centimetres, litres, moment, say, sayCode, sayStepProblem } from '../../words/say.ts';
 import { BottleForm } from './BottleForm.tsx';
 import { momentView, stageOf, stagesOf } from './figures.ts';
 import { HowWasIt } from './HowWasIt.tsx';
@@ -96,13 +97,15 @@ function BatchTable({ live }: { live: LiveBatch }) {
         beside={
           <>
             {sayCode(`method.${program.methodId}`)} ·{' '}
-            {step ? `now: ${stepName(step, program).toLowerCase()}` : 'done'}
+            {step
+              ? say('batchPage.now', { stepName: stepName(step, program).toLowerCase() })
+              : say('stage.state.done')}
           </>
         }
       >
         {step ? (
           <Button variant="contained" component={Link} to={`/batches/${batch.id}/stove`}>
-            At the stove
+            {say('batchPage.atTheStove')}
           </Button>
         ) : (
           !batch.rehearsal && <MakeAgain live={live} />
@@ -134,18 +137,25 @@ function BatchTable({ live }: { live: LiveBatch }) {
           left={
             <>
               {inPot && entry ? (
-                <Panel title="In the pot now">
+                <Panel title={say('batchPage.inThePotNow')}>
                   <VesselDrawing
                     name={pot.name}
                     diameterCm={pot.diameterCm}
                     heightCm={pot.heightCm}
                     {...momentView(pot, entry)}
                     lid={pot.lid && step?.kind === 'steep'}
-                    description={`${pot.name}: ${litres(entry.now.hotVolumeL)} at ${celsius(entry.now.tempC)}, standing at ${centimetres(entry.now.levelCm ?? 0)}.`}
+                    description={say('batchPage.atStandingAt', {
+                      name: pot.name,
+                      hotVolume: litres(entry.now.hotVolumeL),
+                      tempC: celsius(entry.now.tempC),
+                      levelCm: centimetres(entry.now.levelCm ?? 0),
+                    })}
                   />
-                  <Row label="Temperature, by the model">{celsius(entry.now.tempC)}</Row>
+                  <Row label={say('batchPage.temperatureByTheModel')}>{celsius(entry.now.tempC)}</Row>
                   {now.clock && (
-                    <Row label={now.clock.kind === 'timed' ? 'Due' : 'Expected'}>
+                    <Row
+                      label={now.clock.kind === 'timed' ? say('batchPage.due') : say('batchPage.expected')}
+                    >
                       {moment(now.clock.endMs, nowMs, kitchen.zone)}
                     </Row>
                   )}
@@ -161,14 +171,16 @@ function BatchTable({ live }: { live: LiveBatch }) {
             <>
               {stage === 'size' && (
                 <>
-                  <ListPanel {...input} title="What went in" />
+                  <ListPanel {...input} title={say('batchPage.whatWentIn')} />
                   <LedgerPanel
                     {...input}
-                    {...(now.log.endedMs === null ? { finishedWord: 'expected in bottles' } : {})}
+                    {...(now.log.endedMs === null
+                      ? { finishedWord: say('batchPage.expectedInBottles') }
+                      : {})}
                   />
                   <TextOut
-                    title="In words"
-                    what="The batch"
+                    title={say('batchPage.inWords')}
+                    what={say('batchPage.theBatch')}
                     fileName={`${batch.id}.txt`}
                     text={recipeText({ ...input, recipe: live.recipe })}
                   />
@@ -181,8 +193,8 @@ function BatchTable({ live }: { live: LiveBatch }) {
                   <StrainPanel {...input} />
                   {!batch.rehearsal && strained && (
                     <Panel
-                      title="Left in the cloth"
-                      aside={<Link to="/shelf?view=leftovers">Leftovers</Link>}
+                      title={say('batchPage.leftInTheCloth')}
+                      aside={<Link to="/shelf?view=leftovers">{say('common.leftovers')}</Link>}
                     >
                       <SetAside live={live} />
                     </Panel>
@@ -195,14 +207,14 @@ function BatchTable({ live }: { live: LiveBatch }) {
                     <SweetenForm live={live} />
                   ) : (
                     <Button component={Link} to={`/batches/${batch.id}/balance`} variant="outlined">
-                      Sweet, sour and strong on one plane
+                      {say('batchPage.sweetSourAndStrong')}
                     </Button>
                   )}
                 </BalancePanel>
               )}
               {stage === 'bottle' &&
                 (step?.kind === 'bottle' ? (
-                  <Panel title="Bottle">
+                  <Panel title={say('batchPage.bottle')}>
                     <BottleForm live={live} onBottled={() => undefined} />
                   </Panel>
                 ) : (
@@ -214,14 +226,14 @@ function BatchTable({ live }: { live: LiveBatch }) {
                         variant="outlined"
                         sx={{ mb: 1 }}
                       >
-                        Labels for them
+                        {say('common.labelsForThem')}
                       </Button>
                     )}
                   </BottlesPanel>
                 ))}
               {stage === 'keep' && <KeepPanel {...input} life={life} />}
               {step && stage === current && entry && entry.now.volumeL > 0.05 && (
-                <Panel title="Measure and go on">
+                <Panel title={say('batchPage.measureAndGoOn')}>
                   <MeasureForm live={live} />
                 </Panel>
               )}
@@ -257,7 +269,7 @@ function MakeAgain({ live }: { live: LiveBatch }) {
   };
   return (
     <Button variant="contained" onClick={() => void again().catch(tellFailed)}>
-      Make it again
+      {say('batchPage.makeItAgain')}
     </Button>
   );
 }
@@ -268,13 +280,13 @@ function LogPanel({ live }: { live: LiveBatch }) {
   const shown = shownEvents(live.events);
   const back = undoOf(live.events);
   return (
-    <Panel title="Log" testId="log">
+    <Panel title={say('batchPage.log')} testId="log">
       {(all ? shown : shown.slice(0, 8)).map((event) => (
         <Row
           key={event.id}
           label={
             live.now.log.doubled.includes(event.id)
-              ? `${deedText(event, live)}: said on another device as well, the earlier counts`
+              ? say('batchPage.saidOnAnotherDevice', { deedText: deedText(event, live) })
               : deedText(event, live)
           }
           note={moment(event.atMs, live.nowMs, live.kitchen.zone)}
@@ -282,34 +294,36 @@ function LogPanel({ live }: { live: LiveBatch }) {
           {event.id === back?.told.id && (
             <Button
               size="small"
-              onClick={() => void live.say(back.deeds)}
-              aria-label={`Undo: ${deedText(event, live)}`}
+              onClick={() => void live.record(back.deeds)}
+              aria-label={say('batchPage.undo', { deedText: deedText(event, live) })}
             >
-              Undo
+              {say('common.undo')}
             </Button>
           )}
         </Row>
       ))}
-      {shown.length > 8 && !all && <Button onClick={() => setAll(true)}>All {shown.length} entries</Button>}
+      {shown.length > 8 && !all && (
+        <Button onClick={() => setAll(true)}>{say('batchPage.allEntries', { count: shown.length })}</Button>
+      )}
       <Box
         component="form"
         sx={{ display: 'flex', gap: 1, mt: 1.5 }}
         onSubmit={(event: React.FormEvent) => {
           event.preventDefault();
           if (!text.trim()) return;
-          void live.say([{ kind: 'noted', body: { text: text.trim().slice(0, 2000) } }]);
+          void live.record([{ kind: 'noted', body: { text: text.trim().slice(0, 2000) } }]);
           setText('');
         }}
       >
         <TextField
-          label="A note"
+          label={say('batchPage.aNote')}
           value={text}
           onChange={(e) => setText(e.target.value)}
           fullWidth
           slotProps={{ htmlInput: { maxLength: 2000 } }}
         />
         <Button type="submit" variant="outlined" sx={{ flexShrink: 0 }}>
-          Note it
+          {say('batchPage.noteIt')}
         </Button>
       </Box>
     </Panel>

@@ -1,3 +1,4 @@
+import '../../words/places/batch.ts';
 import {
   abvPct,
   BOTTLES,
@@ -33,7 +34,7 @@ import { Caution } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
 import { sayDrink } from '../../words/names.ts';
 import { celsius, litres, num, percent, say, sayCode, sayDate, sayReason, volume } from '../../words/say.ts';
-import '../../words/shelfWords.ts';
+import '../../words/places/items.ts';
 import { ForWhom } from './ForWhom.tsx';
 import { PrimaryAction } from './PrimaryAction.tsx';
 import type { LiveBatch } from './useBatchNow.ts';
@@ -114,7 +115,7 @@ export function BottleForm({ live, onBottled }: { live: LiveBatch; onBottled: ()
       },
       { kind: 'stepEnded', body: { stepId: step.id } },
     ];
-    await live.say(deeds);
+    await live.record(deeds);
     onBottled();
   };
 
@@ -122,7 +123,7 @@ export function BottleForm({ live, onBottled }: { live: LiveBatch; onBottled: ()
     <Box sx={{ display: 'grid', gap: 1.5 }} data-testid="bottle-form">
       {keeping.verdict === 'throwOut' && (
         <Alert severity="error" data-testid="not-kept">
-          Not to be kept: pour it away. {keeping.reasons.map(sayReason).join(' ')}
+          {say('bottleForm.notToBeKept', { reasons: keeping.reasons.map(sayReason).join(' ') })}
         </Alert>
       )}
       {keeping.cooling?.goesOn && tub.liquor.tempC > WARM_C && keeping.verdict !== 'throwOut' && (
@@ -138,37 +139,48 @@ export function BottleForm({ live, onBottled }: { live: LiveBatch; onBottled: ()
         </Alert>
       )}
       <Choice
-        label="They go to"
+        label={say('bottleForm.theyGoTo')}
         value={place.id}
         options={places.map((p) => ({ value: p.id, text: p.name }))}
         onChange={setPlaceId}
       />
       <Box>
-        {litres(ml / 1000, 2)} to fill, each to {percent(1 - headspace)} of its size
-        {frozen ? ', for what freezes grows' : ''}.
+        {say('bottleForm.toFillEachTo', {
+          ml: litres(ml / 1000, 2),
+          headspace: percent(1 - headspace),
+          isFrozen: Boolean(frozen),
+        })}
       </Box>
       {sizes.map((size) => (
         <Box key={size.id} sx={{ display: 'flex', alignItems: 'center', gap: 1.5 }}>
           <Box sx={{ flex: 1 }}>
             {size.name}
             <Box sx={{ color: role('inkMuted'), fontSize: '0.92em' }}>
-              {num(fillMl(size.volumeMl, headspace))} of {num(size.volumeMl)} mL; you have {num(size.count)}
+              {say('bottleForm.ofMlYouHave', {
+                fill: num(fillMl(size.volumeMl, headspace)),
+                volume: num(size.volumeMl),
+                count: num(size.count),
+              })}
             </Box>
           </Box>
           <Counter
             count={chosen[size.id] ?? 0}
             text={num(chosen[size.id] ?? 0)}
-            fewer={`One ${size.name} fewer`}
-            more={`One ${size.name} more`}
+            fewer={say('bottleForm.oneFewer', { name: size.name })}
+            more={say('bottleForm.oneMore', { name: size.name })}
             onChange={(count) => set(size.id, count)}
             testId={`count-${size.id}`}
           />
         </Box>
       ))}
       <Box data-testid="bottle-left">
-        {num(plan.bottles)} bottles take {litres(plan.filledMl / 1000, 2)}; {volume(plan.leftMl / 1000)} left
-        over.
-        {room > ml + 1 && ` The last one stays ${volume((room - ml) / 1000)} short.`}
+        {say('bottleForm.bottlesTakeLeftOver', {
+          bottles: num(plan.bottles),
+          filled: litres(plan.filledMl / 1000, 2),
+          left: volume(plan.leftMl / 1000),
+          room: volume((room - ml) / 1000),
+          roomSome: room > ml + 1,
+        })}
       </Box>
       {order.length > 0 && <Order order={order} counts={chosen} leftMl={plan.leftMl} />}
       <Fits live={live} placeId={place.id} order={order} counts={chosen} />
@@ -176,38 +188,34 @@ export function BottleForm({ live, onBottled }: { live: LiveBatch; onBottled: ()
         <Caution
           key={row.code}
           severity={row.severity}
-          word={row.severity === 'danger' ? 'Danger' : 'Mind'}
+          word={row.severity === 'danger' ? say('bottleForm.danger') : say('bottleForm.mind')}
           text={sayCode(row.code)}
         />
       ))}
       {plan.leftMl >= 1 && (
         <Choice
-          label="What is left over"
+          label={say('bottleForm.whatIsLeftOver')}
           value={left}
           options={[
-            { value: 'glass', text: 'is drunk now' },
-            { value: 'keep', text: 'goes into a jug on the shelf' },
+            { value: 'glass', text: say('bottleForm.isDrunkNow') },
+            { value: 'keep', text: say('bottleForm.goesIntoAJug') },
           ]}
           onChange={(v) => setLeft(v as 'glass')}
         />
       )}
       <Choice
-        label="Bottles are"
+        label={say('bottleForm.bottlesAre')}
         value={hygiene}
         options={[
-          { value: 'sterilised', text: 'sterilised' },
-          { value: 'clean', text: 'clean' },
+          { value: 'sterilised', text: say('bottleForm.sterilised') },
+          { value: 'clean', text: say('bottleForm.clean') },
         ]}
         onChange={(v) => setHygiene(v as 'clean')}
       />
       <ForWhom bottles={plan.bottles} onGifts={setGifts} />
-      {sizes.length === 0 && (
-        <Alert severity="info">
-          No bottles stand in your kitchen yet: add their sizes in Kitchen, or put it all in a jug.
-        </Alert>
-      )}
+      {sizes.length === 0 && <Alert severity="info">{say('bottleForm.noBottlesStandIn')}</Alert>}
       <PrimaryAction disabled={plan.bottles === 0 && left === 'glass'} onClick={() => void finish()}>
-        Bottled, onto the cold shelf
+        {say('bottleForm.bottledOntoTheCold')}
       </PrimaryAction>
     </Box>
   );
@@ -222,11 +230,13 @@ function Order(props: {
   const { order, counts, leftMl } = props;
   return (
     <Box data-testid="filling-order" sx={{ color: role('inkMuted') }}>
-      A wide funnel, the bottles in the sink or on a tray. First{' '}
-      {order.map((s) => `${num(counts[s.id] ?? 0)} ${s.name.toLowerCase()}`).join(', then ')}
-      {leftMl >= 1
-        ? `; a jug stands ready for the ${volume(leftMl / 1000)} that are over.`
-        : '; a jug stands ready.'}
+      {say('bottleForm.aWideFunnelThe', {
+        order: order
+          .map((s) => `${num(counts[s.id] ?? 0)} ${s.name.toLowerCase()}`)
+          .join(say('bottleForm.then')),
+        left: volume(leftMl / 1000),
+        leftSome: leftMl >= 1,
+      })}
     </Box>
   );
 }
@@ -252,26 +262,27 @@ function Fits(props: {
   if (first === null)
     return (
       <Alert severity="warning" data-testid="fits">
-        {place.name} would be {full} full: it does not hold them all, even empty. Choose another place for
-        some.
+        {say('bottleForm.wouldBeFullIt', { name: place.name, full })}
       </Alert>
     );
   if (first.length === 0)
     return (
       <Box data-testid="fits" sx={{ color: role('inkMuted') }}>
-        They fit: {place.name.toLowerCase()} is then {full} full.
+        {say('bottleForm.theyFitIsThen', { name: place.name.toLowerCase(), full })}
       </Box>
     );
   return (
     <Alert severity="warning" data-testid="fits">
-      {place.name} would be {full} full. First to go:{' '}
-      {first
-        .map((s) => {
-          const l = there.find((o) => o.item.facts.itemId === s.itemId)!;
-          return `${sayDrink(l.item.facts.recipeId, l.item.facts.drinkName)} (${sayDate(keepDate(l.life, shelf.kitchen.zone), shelf.kitchen.zone)})`;
-        })
-        .join(', ')}
-      .
+      {say('bottleForm.wouldBeFullFirst', {
+        name: place.name,
+        full,
+        first: first
+          .map((s) => {
+            const l = there.find((o) => o.item.facts.itemId === s.itemId)!;
+            return `${sayDrink(l.item.facts.recipeId, l.item.facts.drinkName)} (${sayDate(keepDate(l.life, shelf.kitchen.zone), shelf.kitchen.zone)})`;
+          })
+          .join(', '),
+      })}
     </Alert>
   );
 }

@@ -1,3 +1,5 @@
+import { sayRich } from '../../words/rich.ts';
+import '../../words/places/batch.ts';
 import { type CoolingWay, coolingWays, KEEPING, POT } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import { useMemo } from 'react';
@@ -53,31 +55,31 @@ export function CoolingWatch({ live }: { live: LiveBatch }) {
   return (
     <Box
       component="section"
-      aria-label="Cooling watch"
+      aria-label={say('coolingWatch.coolingWatch')}
       data-testid="cooling"
       sx={{ display: 'grid', gridTemplateColumns: 'minmax(0,1fr)', gap: 1.5 }}
     >
       <Stage
-        name="60 to 21 °C"
+        name={say('coolingWatch.firstStage')}
         minutes={liquor.cooling.from60To21Min}
         limitMin={limits.first * 60}
         state={entry.now.tempC > 60 ? 'later' : entry.now.tempC > 21 ? 'running' : 'over'}
       />
       <Stage
-        name="21 to 5 °C"
+        name={say('coolingWatch.secondStage')}
         minutes={liquor.cooling.from21To5Min}
         limitMin={limits.second * 60}
         state={entry.now.tempC > 21 ? 'later' : entry.now.tempC > 5 ? 'running' : 'over'}
       />
       <Box data-testid="warm-zone">
-        {duration(liquor.cooling.warmMin)} between 60 and 5 °C in all, the steps before this one counted.{' '}
-        <Cold name="to bottle" targetC={BOTTLE_C} atMs={whenAt(BOTTLE_C)} live={live} />{' '}
-        <Cold name="to serve" targetC={SERVE_C} atMs={whenAt(SERVE_C)} live={live} />
+        {say('coolingWatch.betweenAndCIn', { warm: duration(liquor.cooling.warmMin) })}{' '}
+        <Cold name={say('coolingWatch.toBottle')} targetC={BOTTLE_C} atMs={whenAt(BOTTLE_C)} live={live} />{' '}
+        <Cold name={say('coolingWatch.toServe')} targetC={SERVE_C} atMs={whenAt(SERVE_C)} live={live} />
       </Box>
       <TempChart live={live} readings={readings} />
       <Box>
         <Box component="h2" sx={{ ...heading, fontSize: '1.2rem', m: 0, mb: 0.5 }}>
-          From now, another way
+          {say('coolingWatch.fromNowAnotherWay')}
         </Box>
         <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }} data-testid="cooling-ways">
           {ways.map((w) => (
@@ -96,7 +98,7 @@ export function CoolingWatch({ live }: { live: LiveBatch }) {
             >
               <span>
                 {say(`cooling.${w.id}`)}
-                {w.id === current ? ', as now' : ''}
+                {w.id === current ? say('coolingWatch.asNow') : ''}
               </span>
               <span>{wayText(w, own)}</span>
             </Box>
@@ -112,17 +114,19 @@ function wayText(way: CoolingWay, own: CoolingWay | undefined): string {
   const first = way.to21Min;
   const parts = [
     first === null
-      ? 'never gets to 21 °C'
+      ? say('coolingWatch.neverGetsToC')
       : first > 0
-        ? `21 °C in ${duration(first)}`
+        ? say('coolingWatch.coolIn', { in: duration(first) })
         : way.toColdMin === null
-          ? 'never gets to 8 °C'
-          : `8 °C in ${duration(way.toColdMin)}`,
+          ? say('coolingWatch.neverGetsToC2')
+          : say('coolingWatch.coldIn', { in: duration(way.toColdMin) }),
   ];
   const mine = first !== null && first > 0 ? own?.to21Min : own?.toColdMin;
   const its = first !== null && first > 0 ? first : way.toColdMin;
-  if (mine != null && its != null && mine - its > 1) parts.push(`${duration(mine - its)} sooner`);
-  if (way.iceKg !== null && way.iceKg > 0.05) parts.push(`${num(way.iceKg, 1)} kg of ice`);
+  if (mine != null && its != null && mine - its > 1)
+    parts.push(say('coolingWatch.sooner', { mine: duration(mine - its) }));
+  if (way.iceKg !== null && way.iceKg > 0.05)
+    parts.push(say('coolingWatch.kgOfIce', { iceKg: num(way.iceKg, 1) }));
   return parts.join(', ');
 }
 
@@ -130,15 +134,11 @@ function Cold(props: { name: string; targetC: number; atMs: number | null; live:
   const { name, targetC, atMs, live } = props;
   const text =
     atMs === null
-      ? `does not get there as it stands`
+      ? say('coolingWatch.doesNotGetThere')
       : atMs <= live.nowMs
         ? 'now'
         : moment(atMs, live.nowMs, live.kitchen.zone);
-  return (
-    <span>
-      Cold enough {name} ({celsius(targetC)}): {text}.
-    </span>
-  );
+  return <span>{say('coolingWatch.coldEnough', { name, targetC: celsius(targetC), text })}</span>;
 }
 
 /** Minutes used of a stage's limit: a bar, a word and a figure. */
@@ -156,15 +156,23 @@ function Stage(props: {
       <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 1 }}>
         <span>{name}</span>
         <span>
-          <strong>{duration(minutes)}</strong> of {duration(limitMin)}
-          {minutes > limitMin
-            ? ': missed'
-            : { later: ', not yet', running: ': running', over: ': kept' }[state]}
+          {sayRich('coolingWatch.of', {
+            minutes: <strong>{duration(minutes)}</strong>,
+            limit: duration(limitMin),
+            state:
+              minutes > limitMin
+                ? say('coolingWatch.missed')
+                : {
+                    later: say('coolingWatch.notYet'),
+                    running: say('coolingWatch.running'),
+                    over: say('coolingWatch.kept'),
+                  }[state],
+          })}
         </span>
       </Box>
       <Box
         role="img"
-        aria-label={`${name}: ${duration(minutes)} of ${duration(limitMin)}`}
+        aria-label={say('coolingWatch.of2', { name, minutes: duration(minutes), limit: duration(limitMin) })}
         sx={{ height: 12, borderRadius: 6, bgcolor: role('hairline'), overflow: 'hidden' }}
       >
         <Box sx={{ width: `${share * 100}%`, height: '100%', bgcolor: role(tone) }} />

@@ -1,6 +1,7 @@
+import '../../words/places/batch.ts';
 import Box from '@mui/material/Box';
 import { heading, role } from '../../theme/theme.ts';
-import { duration, moment } from '../../words/say.ts';
+import { duration, moment, say } from '../../words/say.ts';
 import type { LiveBatch } from './useBatchNow.ts';
 
 /** Nothing heats the pot: its clock stands still, the model lets it cool. */
@@ -14,10 +15,13 @@ export function FlameOut({ live }: { live: LiveBatch }) {
       data-testid="flame-out"
       sx={{ borderLeft: `4px solid ${role('caution')}`, pl: 1.5, display: 'grid', gap: 0.5 }}
     >
-      <Box sx={{ ...heading, fontSize: '1.8rem' }}>The clock stands still</Box>
+      <Box sx={{ ...heading, fontSize: '1.8rem' }}>{say('flameOut.theClockStandsStill')}</Box>
       <Box>
-        No flame since {moment(flameOut.sinceMs, live.nowMs, live.kitchen.zone)}, {duration(goneMin)} ago.
-        Once it is back this takes about {duration(flameOut.leftMin)}, getting hot again included.
+        {say('flameOut.noFlameSinceAgo', {
+          since: moment(flameOut.sinceMs, live.nowMs, live.kitchen.zone),
+          gone: duration(goneMin),
+          left: duration(flameOut.leftMin),
+        })}
       </Box>
     </Box>
   );

@@ -1,3 +1,4 @@
+import '../../words/places/batch.ts';
 import type { Gifts } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -8,7 +9,7 @@ import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { Counter } from '../../shared/Counter.tsx';
 import { role, thumb } from '../../theme/theme.ts';
-import { num } from '../../words/say.ts';
+import { num, say } from '../../words/say.ts';
 
 interface Row {
   id: string;
@@ -38,7 +39,7 @@ export function ForWhom(props: { bottles: number; onGifts: (gifts: Gifts | null)
       named.length === 0
         ? null
         : {
-            occasion: name || 'A gift',
+            occasion: name || say('forWhom.aGift'),
             remindNextYear: remind,
             rows: named.map((r) => ({ to: r.to.trim().slice(0, 60), count: r.count })),
           },
@@ -49,13 +50,13 @@ export function ForWhom(props: { bottles: number; onGifts: (gifts: Gifts | null)
   if (!open)
     return (
       <Button variant="outlined" color="inherit" sx={thumb} onClick={() => setOpen(true)}>
-        Some are for somebody …
+        {say('forWhom.someAreForSomebody')}
       </Button>
     );
   return (
     <Box data-testid="for-whom" sx={{ display: 'grid', gap: 1.25 }}>
       <TextField
-        label="For what: a feast, a season"
+        label={say('forWhom.forWhatAFeast')}
         value={occasion}
         onChange={(e) => change({ occasion: e.target.value })}
         slotProps={{ htmlInput: { maxLength: 60 } }}
@@ -63,7 +64,7 @@ export function ForWhom(props: { bottles: number; onGifts: (gifts: Gifts | null)
       {rows.map((row, i) => (
         <Box key={row.id} sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap' }}>
           <TextField
-            label={`For whom, ${i + 1}`}
+            label={say('forWhom.forWhom', { number: i + 1 })}
             value={row.to}
             onChange={(e) => put(row.id, { to: e.target.value })}
             sx={{ flex: '1 1 180px' }}
@@ -72,8 +73,8 @@ export function ForWhom(props: { bottles: number; onGifts: (gifts: Gifts | null)
           <Counter
             count={row.count}
             text={num(row.count)}
-            fewer={`One fewer for ${row.to || 'them'}`}
-            more={`One more for ${row.to || 'them'}`}
+            fewer={say('forWhom.oneFewerFor', { to: row.to || 'them' })}
+            more={say('forWhom.oneMoreFor', { to: row.to || 'them' })}
             onChange={(count) => put(row.id, { count: Math.max(1, count) })}
           />
         </Box>
@@ -86,16 +87,19 @@ export function ForWhom(props: { bottles: number; onGifts: (gifts: Gifts | null)
           disabled={rows.length >= 40}
           onClick={() => change({ rows: [...rows, emptyRow()] })}
         >
-          Somebody else
+          {say('forWhom.somebodyElse')}
         </Button>
         <FormControlLabel
           control={<Checkbox checked={again} onChange={(_, on) => change({ again: on })} />}
-          label="Think of it again next year"
+          label={say('forWhom.thinkOfItAgain')}
         />
       </Box>
       <Box sx={{ color: role(meant > bottles ? 'danger' : 'inkMuted') }}>
-        {num(meant)} of {num(bottles)} bottles are meant for somebody
-        {meant > bottles ? ': more than there are.' : '.'}
+        {say('forWhom.ofBottlesAreMeant', {
+          meant: num(meant),
+          bottles: num(bottles),
+          meantSome: meant > bottles,
+        })}
       </Box>
     </Box>
   );

@@ -1,3 +1,4 @@
+import '../../words/places/batch.ts';
 import {
   BOTTLES,
   type EventBody,
@@ -61,43 +62,40 @@ export function GuestsAreHere({ live, onDone }: { live: LiveBatch; onDone: () =>
     boilC: 100 - kitchen.altitudeM / 300,
   });
   const strain = (water: number) => {
-    void live.say([deed(water)]);
+    void live.record([deed(water)]);
     onDone();
   };
   return (
     <Box
       component="section"
-      aria-label="Guests are here"
+      aria-label={say('guestsAreHere.guestsAreHere')}
       data-testid="guests"
       sx={{ display: 'grid', gap: 1 }}
     >
-      <Row label="Strained now">{inBottles(ways.once, marker)}</Row>
-      <Row label="At its best">{inBottles(now.forecast, marker)}</Row>
+      <Row label={say('guestsAreHere.strainedNow')}>{inBottles(ways.once, marker)}</Row>
+      <Row label={say('guestsAreHere.atItsBest')}>{inBottles(now.forecast, marker)}</Row>
       <Button variant="outlined" color="inherit" sx={thumb} onClick={() => strain(0)}>
-        Strain now
+        {say('guestsAreHere.strainNow')}
       </Button>
       {spent.length > 0 && (
         <>
           <Choice
-            label={`Then the solids once more, boiled ${SECOND_BOIL_MIN} minutes in`}
+            label={say('guestsAreHere.thenTheSolidsOnce', { minutes: SECOND_BOIL_MIN })}
             value={waterL}
             options={WATERS_L.map((v) => ({ value: String(v), text: `${v} L` }))}
             onChange={setWaterL}
           />
-          <Row label="The second boil by itself">
+          <Row label={say('guestsAreHere.theSecondBoilBy')}>
             {litres(second.litres)}
             {marker ? `, ${say(`marker.${marker}`)} ${num(second.gPerL[marker] ?? 0, 1)} g/L` : ''}
           </Row>
-          <Row label="Both together">{inBottles(ways.twice, marker)}</Row>
+          <Row label={say('guestsAreHere.bothTogether')}>{inBottles(ways.twice, marker)}</Row>
           <Button variant="outlined" color="inherit" sx={thumb} onClick={() => strain(Number(waterL))}>
-            Strain now, then boil the rest again
+            {say('guestsAreHere.strainNowThenBoil')}
           </Button>
         </>
       )}
-      <Box sx={{ color: role('inkMuted') }}>
-        What lies between is left out; what was to cool in the pot cools strained. What your guests drink is
-        told under Something else.
-      </Box>
+      <Box sx={{ color: role('inkMuted') }}>{say('guestsAreHere.whatLiesBetweenIs')}</Box>
     </Box>
   );
 }

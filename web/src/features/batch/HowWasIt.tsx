@@ -1,3 +1,5 @@
+import { say } from '../../words/say.ts';
+import '../../words/places/batch.ts';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
@@ -12,23 +14,27 @@ const SCORES = [1, 2, 3, 4, 5] as const;
 export function HowWasIt({ live }: { live: LiveBatch }) {
   const { score } = live.now.log;
   const [words, setWords] = useState(score?.words ?? '');
-  const say = (value: number) =>
-    void live.say([
+  const give = (value: number) =>
+    void live.record([
       {
         kind: 'scored',
         body: { score: value, ...(words.trim() ? { words: words.trim().slice(0, 200) } : {}) },
       },
     ]);
   return (
-    <Panel title="How was it?" aside={score ? `${score.score} of 5` : undefined} testId="how-was-it">
+    <Panel
+      title={say('howWasIt.howWasIt')}
+      aside={score ? say('common.of', { score: score.score }) : undefined}
+      testId="how-was-it"
+    >
       <Box sx={{ display: 'grid', gap: 1.25 }}>
         <TextField
-          label="In a few words"
+          label={say('howWasIt.inAFewWords')}
           value={words}
           onChange={(e) => setWords(e.target.value)}
           slotProps={{ htmlInput: { maxLength: 200 } }}
         />
-        <Box sx={{ display: 'flex', gap: 1 }} role="group" aria-label="Score, of five">
+        <Box sx={{ display: 'flex', gap: 1 }} role="group" aria-label={say('howWasIt.scoreOfFive')}>
           {SCORES.map((value) => (
             <Button
               key={value}
@@ -36,15 +42,13 @@ export function HowWasIt({ live }: { live: LiveBatch }) {
               color={score?.score === value ? 'primary' : 'inherit'}
               sx={{ minWidth: 48 }}
               aria-pressed={score?.score === value}
-              onClick={() => say(value)}
+              onClick={() => give(value)}
             >
               {value}
             </Button>
           ))}
         </Box>
-        <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem' }}>
-          It stands in the notebook of this drink, beside its variants.
-        </Box>
+        <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem' }}>{say('howWasIt.itStandsInThe')}</Box>
       </Box>
     </Panel>
   );

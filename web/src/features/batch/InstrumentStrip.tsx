@@ -1,3 +1,4 @@
+import '../../words/places/batch.ts';
 import { INSTRUMENT_ROWS, type Instrument, MINUTE_MS, type Reading, ROUTES } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -21,7 +22,7 @@ export async function changeInstrument(one: Instrument, change: Partial<Instrume
     await ask(ROUTES.putInstrument, { params: { id }, body });
     await queryClient.invalidateQueries({ queryKey: keys.instruments });
   } catch {
-    notify('error', 'The instrument could not be changed: the kitchen server does not answer.');
+    notify('error', say('instrumentStrip.theInstrumentCouldNot'));
   }
 }
 
@@ -71,7 +72,7 @@ export function InstrumentStrip({ live }: { live: LiveBatch }) {
               sx={thumb}
               onClick={() => void changeInstrument(one, { batchId: live.batch.id })}
             >
-              Use {one.name} here
+              {say('instrumentStrip.useHere', { name: one.name })}
             </Button>
           ))}
         </Box>
@@ -89,14 +90,14 @@ function Shown({ one, live }: { one: Instrument; live: LiveBatch }) {
   const value = last?.value ?? null;
   const enter = (shown: number, atMs: number) =>
     step &&
-    live.say(
+    live.record(
       [
         {
           kind: 'measured',
           body: { stepId: step.id, vesselId: vesselNowId(live), reading: entryOf(one, shown) },
         },
       ],
-      { onRefused: (error) => notify('error', `Not taken: ${error.detail}`) },
+      { onRefused: (error) => notify('error', say('instrumentStrip.notTaken', { detail: error.detail })) },
       Math.round(atMs),
     );
   const warmed = one.kind === 'probe' && step !== null && WARMED.has(step.kind);
@@ -125,9 +126,9 @@ function Shown({ one, live }: { one: Instrument; live: LiveBatch }) {
           {value === null ? '–' : sayReading(one.kind, value)}
         </Box>
         <Box sx={{ color: role('inkMuted'), fontSize: '1rem' }}>
-          {one.name}, simulated
+          {say('instrumentStrip.simulated', { name: one.name })}
           {last?.fault && <Box sx={{ color: role('caution') }}>{say(`fault.${last.fault}`)}</Box>}
-          {!last && <Box>waiting for its first reading</Box>}
+          {!last && <Box>{say('instrumentStrip.waitingForItsFirst')}</Box>}
         </Box>
       </Box>
       <Button
@@ -136,7 +137,7 @@ function Shown({ one, live }: { one: Instrument; live: LiveBatch }) {
         disabled={value === null}
         onClick={() => value !== null && last && void enter(value, last.atMs)}
       >
-        Take it
+        {say('common.takeIt')}
       </Button>
       {warmed && (
         <Button
@@ -146,7 +147,7 @@ function Shown({ one, live }: { one: Instrument; live: LiveBatch }) {
           aria-pressed={follows}
           onClick={() => setFollows(!follows)}
         >
-          {follows ? 'Following' : 'Let it follow'}
+          {follows ? say('instrumentStrip.following') : say('instrumentStrip.letItFollow')}
         </Button>
       )}
       {one.kind === 'scale' && (
@@ -161,7 +162,7 @@ function Shown({ one, live }: { one: Instrument; live: LiveBatch }) {
             })
           }
         >
-          {one.tareKg > 0 ? 'Tare off' : 'Tare'}
+          {one.tareKg > 0 ? say('instrumentStrip.tareOff') : say('instrumentStrip.tare')}
         </Button>
       )}
       <Button
@@ -171,7 +172,7 @@ function Shown({ one, live }: { one: Instrument; live: LiveBatch }) {
         aria-pressed={one.lost}
         onClick={() => void changeInstrument(one, { lost: !one.lost })}
       >
-        {one.lost ? 'Found again' : 'Lost it'}
+        {one.lost ? say('instrumentStrip.foundAgain') : say('instrumentStrip.lostIt')}
       </Button>
       <Button
         variant="outlined"
@@ -179,7 +180,7 @@ function Shown({ one, live }: { one: Instrument; live: LiveBatch }) {
         sx={thumb}
         onClick={() => void changeInstrument(one, { batchId: null })}
       >
-        Put away
+        {say('instrumentStrip.putAway')}
       </Button>
     </Box>
   );

@@ -1,3 +1,5 @@
+import { sayRich } from '../../words/rich.ts';
+import '../../words/places/batch.ts';
 import { type Job, type Kitchen, type MarkerId, type Program, spansOf } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -39,38 +41,43 @@ export function Likely({ program, kitchen }: { program: Program; kitchen: Kitche
     <Box sx={{ mt: 1.5, minHeight: 46 }} data-testid="likely" data-ready={ready}>
       {ranges && (
         <Box sx={{ color: ready ? undefined : role('inkMuted') }}>
-          Likely{' '}
-          <strong>
-            {num(ranges.litres.low, 1)} to {num(ranges.litres.high, 1)} L
-          </strong>
-          , ready in{' '}
-          <strong>
-            {duration(ranges.minutes.low)} to {duration(ranges.minutes.high)}
-          </strong>
+          {sayRich('likely.likelyReadyIn', {
+            litres: (
+              <strong>
+                {say('likely.toL', { low: num(ranges.litres.low, 1), high: num(ranges.litres.high, 1) })}
+              </strong>
+            ),
+            time: (
+              <strong>
+                {say('likely.to', { low: duration(ranges.minutes.low), high: duration(ranges.minutes.high) })}
+              </strong>
+            ),
+          })}
           {strengths.map(([id, s]) => (
             <span key={id}>
-              , {say(`marker.${id}`)} {num(s.low, s.high < 10 ? 1 : 0)} to {num(s.high, s.high < 10 ? 1 : 0)}{' '}
-              g/L
+              {say('likely.toGL', {
+                what: say(`marker.${id}`),
+                low: num(s.low, s.high < 10 ? 1 : 0),
+                high: num(s.high, s.high < 10 ? 1 : 0),
+              })}
             </span>
           ))}
           <Box component="span" sx={{ color: role('inkMuted') }}>
-            : eight times in ten, before anything is measured.
+            {say('likely.eightTimesInTen')}
           </Box>
         </Box>
       )}
-      {failed && (
-        <Box sx={{ color: role('inkMuted') }}>How sure this is could not be worked out just now.</Box>
-      )}
+      {failed && <Box sx={{ color: role('inkMuted') }}>{say('likely.howSureThisIs')}</Box>}
       {progress !== null && (
         <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center' }}>
           <LinearProgress
             variant="determinate"
             value={progress * 100}
             sx={{ flex: 1 }}
-            aria-label="Working out how sure this is"
+            aria-label={say('likely.workingOutHowSure')}
           />
           <Button size="small" onClick={stop}>
-            Stop
+            {say('common.stop')}
           </Button>
         </Box>
       )}

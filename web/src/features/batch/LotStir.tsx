@@ -1,3 +1,4 @@
+import '../../words/places/batch.ts';
 import {
   abvPct,
   FIRST_SOUR_ID,
@@ -29,7 +30,7 @@ import { PickItem } from '../../shared/PickItem.tsx';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { role, thumb } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
-import { grams, num, say, volume } from '../../words/say.ts';
+import { grams, num, say, sayCode, volume } from '../../words/say.ts';
 import type { LiveBatch } from './useBatchNow.ts';
 
 /** Below this alcohol keeps nothing, % by volume. */
@@ -53,7 +54,7 @@ export function LotStir({ live }: { live: LiveBatch }) {
   const abv = abvPct(next);
   const add = () => {
     if (!row || !ml) return;
-    void live.say(
+    void live.record(
       [
         {
           kind: 'added',
@@ -67,7 +68,7 @@ export function LotStir({ live }: { live: LiveBatch }) {
           },
         },
       ],
-      { onRefused: (error) => notify('error', `Not stored: ${error.detail}`) },
+      { onRefused: (error) => notify('error', say('common.notStored', { detail: error.detail })) },
     );
     setMl(null);
   };
@@ -77,9 +78,15 @@ export function LotStir({ live }: { live: LiveBatch }) {
         {lot.name}, {volume(volumeMl(liquor) / 1000)}. {say(`lot.${lot.kind}.about`)}
       </Box>
       {(lot.kind === 'plain' || lot.kind === 'children') && <EachGlass live={live} liquor={liquor} />}
-      <PickItem large label="Stir in" ids={[...tables.liquids.keys()]} value={itemId} onPick={setItemId} />
+      <PickItem
+        large
+        label={say('lotStir.stirIn')}
+        ids={[...tables.liquids.keys()]}
+        value={itemId}
+        onPick={setItemId}
+      />
       <QuantityField
-        label="How much"
+        label={say('common.howMuch')}
         value={ml}
         min={0}
         max={20_000}
@@ -90,7 +97,7 @@ export function LotStir({ live }: { live: LiveBatch }) {
         testId="lot-ml"
       />
       <Dial
-        name="how much"
+        name={say('lotStir.howMuch')}
         value={ml}
         start={spirits ? Math.round(volumeMl(liquor) / 200) * 10 : 20}
         small={10}
@@ -102,13 +109,19 @@ export function LotStir({ live }: { live: LiveBatch }) {
       />
       {saysAlcohol(abv) && (
         <Box data-testid="lot-alcohol" sx={{ fontWeight: 700 }}>
-          {ml ? 'Then' : 'Now'} {num(abv, 1)} % alcohol, {num(glass.ethanolG / unit.ethanolG, 1)} units a
-          glass of {num(kitchen.servingMl)} mL ({unit.name}).
-          {abv < KEEPS_FROM_PCT && ` ${say('lot.keepsNothing')}`}
+          {say('lotStir.trueOtherAlcoholUnits', {
+            isMl: Boolean(ml),
+            abv: num(abv, 1),
+            ethanol: num(glass.ethanolG / unit.ethanolG, 1),
+            serving: num(kitchen.servingMl),
+            name: sayCode(`alcoholUnit.${unit.id}`),
+            keepsNothing: say('lot.keepsNothing'),
+            abvLow: abv < KEEPS_FROM_PCT,
+          })}
         </Box>
       )}
       <Button variant="contained" sx={thumb} disabled={!ml || !row} onClick={add}>
-        It is in
+        {say('common.itIsIn')}
       </Button>
       <LotMarks tags={tags} />
       <Button
@@ -118,9 +131,9 @@ export function LotStir({ live }: { live: LiveBatch }) {
         color="inherit"
         sx={thumb}
       >
-        This lot on the plane
+        {say('lotStir.thisLotOnThe')}
       </Button>
-      <Box sx={{ color: role('inkMuted') }}>Nothing to stir in? Then go on with the wide button.</Box>
+      <Box sx={{ color: role('inkMuted') }}>{say('lotStir.nothingToStirIn')}</Box>
     </Box>
   );
 }
@@ -134,16 +147,23 @@ function EachGlass({ live, liquor }: { live: LiveBatch; liquor: Liquor }) {
   if (target === null) return null;
   return (
     <Box data-testid="each-glass">
-      To sweeten it in the glass, {num(kitchen.servingMl)} mL want{' '}
-      {[...new Set([...ids, GLASS_SWEETENER_ID])]
-        .flatMap((id) => {
-          const row = tables.sweeteners.get(id);
-          const dose = row ? glassDoseG(liquor, kitchen.servingMl, target, row.relativeSweetness) : null;
-          if (!row || !dose) return [];
-          return [`${grams(dose)} of ${sayItem(id).toLowerCase()} (${byHand(row, dose, kitchen)})`];
-        })
-        .join(' or ')}
-      .
+      {say('lotStir.toSweetenItIn', {
+        serving: num(kitchen.servingMl),
+        list: [...new Set([...ids, GLASS_SWEETENER_ID])]
+          .flatMap((id) => {
+            const row = tables.sweeteners.get(id);
+            const dose = row ? glassDoseG(liquor, kitchen.servingMl, target, row.relativeSweetness) : null;
+            if (!row || !dose) return [];
+            return [
+              say('lotStir.of', {
+                dose: grams(dose),
+                item: sayItem(id).toLowerCase(),
+                byHand: byHand(row, dose, kitchen),
+              }),
+            ];
+          })
+          .join(say('common.or')),
+      })}
     </Box>
   );
 }

@@ -1,3 +1,4 @@
+import '../../words/places/batch.ts';
 import { type EventBody, LOT_KINDS, type LotKind, volumeMl } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -62,22 +63,24 @@ export function LotsForm({ live, onDone }: { live: LiveBatch; onDone: () => void
         },
       },
     ];
-    void live.say(deeds, { onRefused: (error) => notify('error', `Not stored: ${error.detail}`) });
+    void live.record(deeds, {
+      onRefused: (error) => notify('error', say('common.notStored', { detail: error.detail })),
+    });
     onDone();
   };
   return (
     <Box
       component="section"
-      aria-label="Split it into lots"
+      aria-label={say('lotsForm.splitItIntoLots')}
       data-testid="lots-form"
       sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: 'minmax(0,1fr)' }}
     >
-      <Box>{litres(hereL, 2)} here. Each lot is finished by itself, with marks and a date of its own.</Box>
+      <Box>{say('lotsForm.hereEachLotIs', { here: litres(hereL, 2) })}</Box>
       {rows.map((r, i) => (
         <Box key={r.id} sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center' }}>
           <TextField
             select
-            label={`Lot ${i + 1}`}
+            label={say('lotsForm.lot', { number: i + 1 })}
             value={r.kind}
             onChange={(e) => change(r.id, { kind: e.target.value as LotKind })}
             sx={{ flex: '1 1 170px' }}
@@ -89,7 +92,7 @@ export function LotsForm({ live, onDone }: { live: LiveBatch; onDone: () => void
             ))}
           </TextField>
           <QuantityField
-            label="Litres"
+            label={say('lotsForm.litres')}
             value={r.volumeL}
             min={0.05}
             max={400}
@@ -103,11 +106,11 @@ export function LotsForm({ live, onDone }: { live: LiveBatch; onDone: () => void
             variant="outlined"
             color="inherit"
             sx={thumb}
-            aria-label={`Leave out lot ${i + 1}`}
+            aria-label={say('lotsForm.leaveOutLot', { number: i + 1 })}
             disabled={rows.length === 1}
             onClick={() => setRows(rows.filter((o) => o.id !== r.id))}
           >
-            Leave out
+            {say('lotsForm.leaveOut')}
           </Button>
           <Box sx={{ color: role('inkMuted'), width: '100%' }}>{say(`lot.${r.kind}.about`)}</Box>
         </Box>
@@ -125,7 +128,7 @@ export function LotsForm({ live, onDone }: { live: LiveBatch; onDone: () => void
             ])
           }
         >
-          One more lot
+          {say('lotsForm.oneMoreLot')}
         </Button>
         <Button
           variant="outlined"
@@ -137,18 +140,18 @@ export function LotsForm({ live, onDone }: { live: LiveBatch; onDone: () => void
             if (last) change(last.id, { volumeL: Math.round((last.volumeL + restL) * 1000) / 1000 });
           }}
         >
-          All the rest into the last
+          {say('lotsForm.allTheRestInto')}
         </Button>
       </Box>
       <Box data-testid="lots-rest" sx={{ color: restL < -0.005 ? role('danger') : undefined }}>
         {restL < -0.005
-          ? `${litres(-restL, 2)} more than there is.`
+          ? say('lotsForm.moreThanThereIs', { rest: litres(-restL, 2) })
           : restL < 0.03
-            ? 'All of it is in lots.'
-            : `${litres(restL, 2)} go on as planned.`}
+            ? say('lotsForm.allOfItIs')
+            : say('lotsForm.goOnAsPlanned', { rest: litres(restL, 2) })}
       </Box>
       <Button variant="contained" sx={thumb} disabled={restL < -0.005} onClick={split}>
-        Split it
+        {say('lotsForm.splitIt')}
       </Button>
     </Box>
   );

@@ -1,3 +1,4 @@
+import '../../words/places/batch.ts';
 import {
   BOWL,
   coldVolume,
@@ -21,19 +22,19 @@ import { Dial } from '../../shared/Dial.tsx';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { role } from '../../theme/theme.ts';
 import { sayWarning } from '../../words/plausibilityWords.ts';
-import { litres, num, say, sayStepProblem } from '../../words/say.ts';
+import { litres, type MessageKey, num, say, sayStepProblem } from '../../words/say.ts';
 import { readingText } from './logWords.ts';
 import { PrimaryAction } from './PrimaryAction.tsx';
 import type { LiveBatch } from './useBatchNow.ts';
 
 type Kind = 'jug' | 'level' | 'mass' | 'temperature' | 'brix' | 'pH';
-const WORDS: Record<Kind, string> = {
-  jug: 'by jug',
-  level: 'height in the pot',
-  mass: 'weight',
-  temperature: 'temperature',
-  brix: '°Bx',
-  pH: 'pH',
+const WORDS: Record<Kind, MessageKey> = {
+  jug: 'measureForm.byJug',
+  level: 'measureForm.byLevel',
+  mass: 'measureForm.byMass',
+  temperature: 'measureForm.byTemperature',
+  brix: 'measureForm.byBrix',
+  pH: 'measureForm.byPH',
 };
 
 /** The vessel that holds the liquor at this step. */
@@ -174,7 +175,7 @@ export function MeasureForm(props: {
       setProblem(inWords(wrong));
       return;
     }
-    await live.say([...measured, ...after], {
+    await live.record([...measured, ...after], {
       onStored: () => {
         setValue(null);
         setJugs(0);
@@ -195,9 +196,9 @@ export function MeasureForm(props: {
   return (
     <Box sx={{ display: 'grid', gap: 1.5 }} data-testid="measure-form">
       <Choice
-        label="Measure"
+        label={say('measureForm.measure')}
         value={kind}
-        options={kinds.map((k) => ({ value: k, text: WORDS[k] }))}
+        options={kinds.map((k) => ({ value: k, text: say(WORDS[k]) }))}
         onChange={(v) => {
           setKind(v as Kind);
           setValue(null);
@@ -209,15 +210,15 @@ export function MeasureForm(props: {
           <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center' }}>
             <Counter
               count={jugs}
-              text={`${num(jugs)} ${jugs === 1 ? 'jug' : 'jugs'}`}
-              fewer="One jug fewer"
-              more="One jug more"
+              text={say('measureForm.jugs', { jugs })}
+              fewer={say('measureForm.oneJugFewer')}
+              more={say('measureForm.oneJugMore')}
               onChange={setJugs}
             />
           </Box>
           <Box sx={{ display: 'flex', gap: 1.5 }}>
             <QuantityField
-              label="A jug holds"
+              label={say('measureForm.aJugHolds')}
               value={jugL}
               min={0.1}
               max={20}
@@ -227,7 +228,7 @@ export function MeasureForm(props: {
               width={130}
             />
             <QuantityField
-              label="and a part"
+              label={say('measureForm.andAPart')}
               value={rest}
               min={0}
               max={20}
@@ -239,7 +240,7 @@ export function MeasureForm(props: {
             />
           </Box>
           <Dial
-            name="a part of a jug"
+            name={say('measureForm.aPartOfA')}
             value={rest}
             start={0}
             small={0.05}
@@ -250,21 +251,21 @@ export function MeasureForm(props: {
             onChange={setRest}
           />
           <Choice
-            label="It is"
+            label={say('common.itIs')}
             value={hot ? 'hot' : 'cold'}
             options={[
-              { value: 'hot', text: `hot, about ${num(Math.max(momentC, 60))} °C` },
-              { value: 'cold', text: 'cold' },
+              { value: 'hot', text: say('measureForm.hotAboutC', { momentC: num(Math.max(momentC, 60)) }) },
+              { value: 'cold', text: say('measureForm.cold') },
             ]}
             onChange={(v) => setSaidHot(v === 'hot')}
           />
           {totalL > 0 && (
             <Box>
               {litres(totalL, 2)}
-              {hot && <> hot, {litres(coldL, 2)} when cold</>}
+              {hot && <> {say('measureForm.hotWhenCold', { cold: litres(coldL, 2) })}</>}
               {momentEntry && (
                 <Box component="span" sx={{ color: role('inkMuted') }}>
-                  ; the model expected {litres(expectedNowL, 2)} cold
+                  {say('measureForm.theModelExpectedCold', { expectedNow: litres(expectedNowL, 2) })}
                 </Box>
               )}
             </Box>
@@ -273,7 +274,7 @@ export function MeasureForm(props: {
       )}
       {kind === 'level' && (
         <QuantityField
-          label="Height from the bottom"
+          label={say('measureForm.heightFromTheBottom')}
           value={value}
           min={0.1}
           max={100}
@@ -283,7 +284,7 @@ export function MeasureForm(props: {
           testId="measure-value"
           problem={
             value !== null && value > live.pot.heightCm
-              ? `The ${live.pot.name} is ${num(live.pot.heightCm)} cm high.`
+              ? say('measureForm.theIsCmHigh', { name: live.pot.name, heightCm: num(live.pot.heightCm) })
               : undefined
           }
         />
@@ -291,7 +292,7 @@ export function MeasureForm(props: {
       {kind === 'mass' && (
         <>
           <QuantityField
-            label="Weight"
+            label={say('measureForm.weight')}
             value={value}
             min={0.05}
             max={200}
@@ -303,11 +304,11 @@ export function MeasureForm(props: {
           />
           {inPot && (
             <Choice
-              label="Weighed"
+              label={say('measureForm.weighed')}
               value={withVessel ? 'with' : 'without'}
               options={[
-                { value: 'with', text: 'pot and all' },
-                { value: 'without', text: 'without the pot' },
+                { value: 'with', text: say('measureForm.potAndAll') },
+                { value: 'without', text: say('measureForm.withoutThePot') },
               ]}
               onChange={(v) => setWithVessel(v === 'with')}
             />
@@ -316,7 +317,7 @@ export function MeasureForm(props: {
       )}
       {kind === 'temperature' && (
         <QuantityField
-          label="Temperature"
+          label={say('measureForm.temperature')}
           value={value}
           min={-5}
           max={105}
@@ -328,7 +329,7 @@ export function MeasureForm(props: {
       )}
       {kind === 'brix' && (
         <QuantityField
-          label="Refractometer"
+          label={say('common.refractometer')}
           value={value}
           min={0}
           max={85}
@@ -336,7 +337,7 @@ export function MeasureForm(props: {
           onCommit={setValue}
           width={220}
           testId="measure-value"
-          helper="All that is dissolved, g in 100 g"
+          helper={say('measureForm.allThatIsDissolved')}
         />
       )}
       {kind === 'pH' && (
@@ -350,14 +351,14 @@ export function MeasureForm(props: {
             onCommit={setValue}
             width={220}
             testId="measure-value"
-            helper="A reading after the last addition counts for keeping"
+            helper={say('measureForm.aReadingAfterThe')}
           />
           <Choice
-            label="Read by"
+            label={say('measureForm.readBy')}
             value={by}
             options={[
-              { value: 'meter', text: 'meter' },
-              { value: 'strip', text: 'strip' },
+              { value: 'meter', text: say('measureForm.meter') },
+              { value: 'strip', text: say('measureForm.strip') },
             ]}
             onChange={(v) => {
               setBy(v as 'meter');
@@ -371,7 +372,7 @@ export function MeasureForm(props: {
           {!careful && <Box sx={{ color: role('inkMuted') }}>{say(`measure.${by}.noEvidence`)}</Box>}
         </>
       )}
-      {dial && <Dial name={WORDS[kind]} value={value} onChange={setValue} {...dial} />}
+      {dial && <Dial name={say(WORDS[kind])} value={value} onChange={setValue} {...dial} />}
       {problem && <Alert severity="error">{problem}</Alert>}
       {asking && (
         <Alert severity="warning" data-testid="loss-slip">
@@ -385,7 +386,7 @@ export function MeasureForm(props: {
         onClick={() => void enter()}
         sx={{ minHeight: 56 }}
       >
-        {asking ? 'It is so, enter it' : 'Enter it'}
+        {asking ? say('measureForm.itIsSoEnter') : say('measureForm.enterIt')}
       </Button>
       {closing && (
         <PrimaryAction testId="done" onClick={() => void enter([closing.deed])}>

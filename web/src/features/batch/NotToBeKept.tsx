@@ -1,3 +1,4 @@
+import '../../words/places/batch.ts';
 import {
   type Kitchen,
   type PlanDoc,
@@ -29,10 +30,16 @@ export function NotToBeKept(props: {
   const ways = useMemo(() => safeWays(plan, book, kitchen, tables), [plan, book, kitchen, tables]);
   const step = program.steps.find((s) => s.id === risk.stepId);
   return (
-    <Panel title="Not to be kept" sx={{ mb: 1.75, borderTopColor: role('danger') }} testId="not-to-be-kept">
+    <Panel
+      title={say('notToBeKept.notToBeKept')}
+      sx={{ mb: 1.75, borderTopColor: role('danger') }}
+      testId="not-to-be-kept"
+    >
       <Box>
-        Made like this it must be thrown out
-        {step && <>: what is in the way is “{stepName(step, program).toLowerCase()}”</>}.
+        {say('notToBeKept.madeLikeThisIt', {
+          stepName: step ? stepName(step, program).toLowerCase() : '',
+          isStep: Boolean(step),
+        })}
       </Box>
       <Box component="ul" sx={{ m: 0, mt: 0.5, pl: 2.5 }}>
         {risk.reasons.map((reason) => (
@@ -41,7 +48,7 @@ export function NotToBeKept(props: {
       </Box>
       {ways.length > 0 && (
         <Box sx={{ mt: 1.25, display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center' }}>
-          <span>It can be kept</span>
+          <span>{say('notToBeKept.itCanBeKept')}</span>
           {ways.map((way) => (
             <Button key={way.kind} variant="outlined" onClick={() => onChange(way.plan)}>
               {wayWords(way)}

@@ -1,3 +1,4 @@
+import '../../words/places/batch.ts';
 import {
   type Batch,
   defaultChoices,
@@ -64,7 +65,7 @@ async function rehearse(plan: PlanDoc, firstStepId: string): Promise<string> {
     params: { id: free?.id ?? uuid() },
     body: {
       kind: 'probe',
-      name: free?.name ?? 'Practice probe',
+      name: free?.name ?? say('planPage.practiceProbe'),
       batchId: id,
       lost: false,
       tareKg: 0,
@@ -76,12 +77,7 @@ async function rehearse(plan: PlanDoc, firstStepId: string): Promise<string> {
 }
 
 export const tellFailed = (error: unknown): void =>
-  notify(
-    'error',
-    error instanceof ApiError
-      ? error.detail
-      : 'The kitchen server does not answer. Your plan is kept here; try again in a moment.',
-  );
+  notify('error', error instanceof ApiError ? error.detail : say('planPage.theKitchenServerDoes'));
 
 function Rehearse({ plan, firstStepId }: { plan: PlanDoc; firstStepId: string | null }) {
   const navigate = useNavigate();
@@ -95,7 +91,7 @@ function Rehearse({ plan, firstStepId }: { plan: PlanDoc; firstStepId: string | 
           .catch(tellFailed)
       }
     >
-      Rehearse it
+      {say('planPage.rehearseIt')}
     </Button>
   );
 }
@@ -110,7 +106,7 @@ function BeginButton(props: { risk: PlanRisk | null; disabled: boolean; onClick:
       disabled={disabled}
       onClick={onClick}
     >
-      {risk ? 'Begin all the same: not to be kept' : 'Begin now'}
+      {risk ? say('planPage.beginAllTheSame') : say('planPage.beginNow')}
     </Button>
   );
 }
@@ -165,7 +161,7 @@ export function NewPlanPage() {
         <>
           <Rehearse plan={plan} firstStepId={firstStepId} />
           <Button disabled={firstStepId === null} onClick={() => setJoining(true)}>
-            It is on already
+            {say('alreadyOn.itIsOnAlready')}
           </Button>
           {joining && (
             <AlreadyOn plan={plan} kitchen={k} onClose={() => setJoining(false)} onFailed={tellFailed} />
@@ -175,7 +171,7 @@ export function NewPlanPage() {
             disabled={firstStepId === null || busy}
             onClick={() => void keep(firstStepId, false)}
           >
-            Keep this plan
+            {say('planPage.keepThisPlan')}
           </Button>
           <BeginButton
             risk={risk}
@@ -247,7 +243,7 @@ export function KeptPlan({ batch }: { batch: Batch }) {
                   void queryClient.invalidateQueries({ queryKey: keys.batch(batch.id) });
                 }}
               >
-                Take theirs
+                {say('planPage.takeTheirs')}
               </Button>
               <Button
                 color="inherit"
@@ -256,13 +252,12 @@ export function KeptPlan({ batch }: { batch: Batch }) {
                   setTheirs(null);
                 }}
               >
-                Keep mine
+                {say('planPage.keepMine')}
               </Button>
             </>
           }
         >
-          This plan was changed in another window. There: {describe(theirs.plan)}. Here: {describe(plan)}.
-          Nothing was overwritten.
+          {say('planPage.thisPlanWasChanged', { theirs: describe(theirs.plan), mine: describe(plan) })}
         </Alert>
       )}
       <PlanTable
@@ -287,7 +282,7 @@ export function KeptPlan({ batch }: { batch: Batch }) {
                 })
               }
             >
-              Drop this plan
+              {say('planPage.dropThisPlan')}
             </Button>
             <Rehearse plan={plan} firstStepId={firstStepId} />
             {changed && (
@@ -296,7 +291,7 @@ export function KeptPlan({ batch }: { batch: Batch }) {
                 disabled={firstStepId === null || busy}
                 onClick={() => void busily(async () => void (await save()))}
               >
-                Save changes
+                {say('planPage.saveChanges')}
               </Button>
             )}
             <BeginButton
@@ -325,9 +320,13 @@ function describe(plan: PlanDoc): string {
     q.kind === 'litres'
       ? `${q.litres} L`
       : q.kind === 'servings'
-        ? `${q.servings} glasses`
+        ? say('planPage.glasses', { servings: q.servings })
         : q.kind === 'potFull'
-          ? 'a full pot'
-          : `${q.massG} g used up`;
-  return `${wish}, ${say(`method.${plan.choices.methodId}`)}, sweetness ${plan.choices.targetSweetnessPct}`;
+          ? say('planPage.aFullPot')
+          : say('planPage.gUsedUp', { mass: q.massG });
+  return say('planPage.sweetness', {
+    wish,
+    what: say(`method.${plan.choices.methodId}`),
+    targetSweetnessPct: plan.choices.targetSweetnessPct ?? '–',
+  });
 }

@@ -1,3 +1,4 @@
+import '../../words/places/batch.ts';
 import { type Kitchen, type PlanDoc, type PlanProblem, solvePlanDoc } from '@big-ladle/core';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
@@ -23,7 +24,10 @@ export function ProblemPanel(props: {
         return say('problem.potTooSmall', {
           over: litres(problem.overL),
           pot: pot?.name ?? 'pot',
-          fills: plan.fills === 1 || plan.fills === 'asNeeded' ? 'one fill' : `${plan.fills} fills`,
+          fills:
+            plan.fills === 1 || plan.fills === 'asNeeded'
+              ? say('planProblem.oneFill')
+              : say('planProblem.fills', { fills: plan.fills }),
           fits: litres(problem.fitsL),
         });
       case 'fridgeTooSmall':
@@ -56,7 +60,7 @@ export function ProblemPanel(props: {
               onChange({ ...plan, question: { kind: 'litres', litres: Math.floor(problem.freeL * 10) / 10 } })
             }
           >
-            Make {litres(problem.freeL)}
+            {say('planProblem.make', { free: litres(problem.freeL) })}
           </Button>
         </Box>
       )}
@@ -104,12 +108,16 @@ function Offers(props: {
     <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mt: 1 }}>
       {possible && (
         <Button variant="outlined" onClick={() => onChange({ ...plan, fills: fillsNeeded })}>
-          Make it in {num(fillsNeeded)} fills{hours !== null && `, ${duration(hours)} in all`}
+          {say('planProblem.makeItInFills', {
+            fillsNeeded: num(fillsNeeded),
+            hours: duration(hours ?? 0),
+            hoursIs: hours !== null,
+          })}
         </Button>
       )}
       {others.map((p) => (
         <Button key={p.id} variant="outlined" onClick={() => onChange({ ...plan, potId: p.id, fills: 1 })}>
-          Use the {p.name}
+          {say('planProblem.useThe', { name: p.name })}
         </Button>
       ))}
       <Button
@@ -118,7 +126,7 @@ function Offers(props: {
           onChange({ ...plan, question: { kind: 'litres', litres: Math.floor(fitsL * 10) / 10 } })
         }
       >
-        Make {litres(Math.floor(fitsL * 10) / 10)}
+        {say('planProblem.make2', { floor: litres(Math.floor(fitsL * 10) / 10) })}
       </Button>
     </Box>
   );

@@ -1,3 +1,4 @@
+import '../../words/places/batch.ts';
 import {
   acidEvidence,
   awayWindows,
@@ -69,12 +70,12 @@ const PlannedBalance = lazy(() =>
 function WhoPanel({ program, sim, tables }: { program: Program; sim: Simulation; tables: Tables }) {
   const tags = useMemo(() => tagsOfBatch(program, sim.trace, tables), [program, sim, tables]);
   return (
-    <Panel title="Who is to be told" testId="who">
+    <Panel title={say('common.whoIsToBe')} testId="who">
       <Box component="details">
         <Box component="summary" sx={{ cursor: 'pointer', minHeight: 32 }}>
           {marksOf(tags)
             .map((m) => say(`mark.${m}`))
-            .join(', ') || 'Medicines, pregnancy, children'}
+            .join(', ') || say('planTable.medicinesPregnancyChildren')}
         </Box>
         <WhoAsksFirst tags={tags} />
       </Box>
@@ -249,15 +250,17 @@ export function PlanTable({ plan, kitchen: house, nowMs, onChange, deeds }: Plan
         </Box>
       </Box>
       <Box sx={{ mb: 1.5, display: 'flex', flexWrap: 'wrap', gap: '4px 8px', alignItems: 'baseline' }}>
-        <span>I want</span>
+        <span>{say('planTable.iWant')}</span>
         <strong data-testid="wish-now">
-          {shown.ok ? `${litres(shown.value.litres)} in bottles` : 'more than goes'}
+          {shown.ok
+            ? say('planTable.inBottles', { litres: litres(shown.value.litres) })
+            : say('planTable.moreThanGoes')}
         </strong>
         <span>
-          from the{' '}
+          {say('planTable.fromThe')}{' '}
           <Box
             component="select"
-            aria-label="Pot"
+            aria-label={say('common.pot')}
             value={plan.potId}
             onChange={(e: React.ChangeEvent<HTMLSelectElement>) =>
               onChange({ ...plan, potId: e.target.value, fills: 1 })
@@ -272,10 +275,10 @@ export function PlanTable({ plan, kitchen: house, nowMs, onChange, deeds }: Plan
           </Box>
         </span>
         <span>
-          on the{' '}
+          {say('planTable.onThe')}{' '}
           <Box
             component="select"
-            aria-label="Ring"
+            aria-label={say('planTable.ring')}
             value={plan.burnerId}
             onChange={(e: React.ChangeEvent<HTMLSelectElement>) =>
               onChange({ ...plan, burnerId: e.target.value })
@@ -290,11 +293,11 @@ export function PlanTable({ plan, kitchen: house, nowMs, onChange, deeds }: Plan
           </Box>
         </span>
         <span>
-          ready by{' '}
+          {say('planTable.readyBy')}{' '}
           <Box
             component="input"
             type="datetime-local"
-            aria-label="Ready by"
+            aria-label={say('planTable.readyBy2')}
             value={plan.readyAtMs === null ? '' : toLocalField(plan.readyAtMs, kitchen.zone)}
             aria-invalid={farAhead}
             max={toLocalField(nowMs + PLAN_AHEAD_MS, kitchen.zone)}
@@ -317,13 +320,16 @@ export function PlanTable({ plan, kitchen: house, nowMs, onChange, deeds }: Plan
           >
             {plan.readyAtMs === null
               ? timetable.startMs > nowMs + 60_000
-                ? `begun ${moment(timetable.startMs, nowMs, kitchen.zone)}, when you are there, it is in bottles ${moment(timetable.readyMs, nowMs, kitchen.zone)}`
-                : `begun now it is in bottles ${moment(timetable.readyMs, nowMs, kitchen.zone)}`
+                ? say('planTable.begunWhenYouAre', {
+                    start: moment(timetable.startMs, nowMs, kitchen.zone),
+                    ready: moment(timetable.readyMs, nowMs, kitchen.zone),
+                  })
+                : say('planTable.begunNowItIs', { ready: moment(timetable.readyMs, nowMs, kitchen.zone) })
               : late && timetable.startMs >= nowMs
-                ? 'not with your hours away'
+                ? say('planTable.notWithYourHours')
                 : late
-                  ? `too late by ${duration((nowMs - timetable.startMs) / 60_000)}`
-                  : `start by ${moment(timetable.startMs, nowMs, kitchen.zone)}`}
+                  ? say('planTable.tooLateBy', { now: duration((nowMs - timetable.startMs) / 60_000) })
+                  : say('common.startBy', { start: moment(timetable.startMs, nowMs, kitchen.zone) })}
           </Box>
         )}
       </Box>
@@ -368,7 +374,7 @@ export function PlanTable({ plan, kitchen: house, nowMs, onChange, deeds }: Plan
       )}
 
       {!(made && following) ? (
-        <Panel title="The wish">
+        <Panel title={say('planTable.theWish')}>
           <WishControls
             plan={plan}
             recipe={recipe}
@@ -403,7 +409,7 @@ export function PlanTable({ plan, kitchen: house, nowMs, onChange, deeds }: Plan
           const limit = (
             <span data-testid="limit">
               {say(`limit.${made.limit}`, { litres: litres(kitchen.fridgeFreeL) })}
-              {made.fills > 1 && ` ${num(made.fills)} fills of the pot.`}{' '}
+              {made.fills > 1 && say('planTable.fillsOfThePot', { fills: num(made.fills) })}{' '}
             </span>
           );
           return (

@@ -1,3 +1,5 @@
+import { say } from '../../words/say.ts';
+import '../../words/places/batch.ts';
 import {
   cookNext,
   hiddenFactors,
@@ -44,12 +46,12 @@ function useSimulatedCook(live: LiveBatch, on: boolean, probeId: string | undefi
     const done = () => {
       busy.current = false;
     };
-    void live.say(
+    void live.record(
       next.deeds,
       {
         onStored: done,
         onRefused: (error) => {
-          notify('error', `The simulated cook was refused: ${error.detail}`);
+          notify('error', say('rehearsing.theSimulatedCookWas', { detail: error.detail }));
           done();
         },
       },
@@ -76,11 +78,11 @@ export function Rehearsing({ live }: { live: LiveBatch }) {
     await queryClient.invalidateQueries({ queryKey: keys.rehearsals });
     navigate('/');
   };
-  const failed = () => notify('error', 'The kitchen server does not answer. Nothing was changed.');
+  const failed = () => notify('error', say('rehearsing.theKitchenServerDoes'));
   return (
     <Box
       component="section"
-      aria-label="Rehearsal"
+      aria-label={say('rehearsing.rehearsal')}
       data-testid="rehearsal"
       sx={{
         border: `2px dashed ${role('caution')}`,
@@ -92,11 +94,11 @@ export function Rehearsing({ live }: { live: LiveBatch }) {
       }}
     >
       <Box sx={{ ...heading, fontSize: '1.2rem' }}>
-        Rehearsal: {speed} times as fast{kept ? ', kept' : ', nothing of it stays'}
+        {say('rehearsing.rehearsalTimesAsFast', { speed, isKept: Boolean(kept) })}
       </Box>
       <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'end' }}>
         <Choice
-          label="Speed"
+          label={say('rehearsing.speed')}
           value={String(speed)}
           options={REHEARSAL_SPEEDS.map((s) => ({ value: String(s), text: `${s} ×` }))}
           onChange={(v) => void change({ speed: Number(v) as RehearsalSpeed }).catch(failed)}
@@ -108,7 +110,7 @@ export function Rehearsing({ live }: { live: LiveBatch }) {
           aria-pressed={cooking}
           onClick={() => setCooking(!cooking)}
         >
-          {cooking ? 'The simulated cook is at work' : 'Let a simulated cook do it'}
+          {cooking ? say('rehearsing.theSimulatedCookIs') : say('rehearsing.letASimulatedCook')}
         </Button>
         <Button
           variant="outlined"
@@ -117,10 +119,10 @@ export function Rehearsing({ live }: { live: LiveBatch }) {
           aria-pressed={kept}
           onClick={() => void change({ kept: !kept }).catch(failed)}
         >
-          {kept ? 'Do not keep it' : 'Keep it'}
+          {kept ? say('rehearsing.doNotKeepIt') : say('common.keepIt')}
         </Button>
         <Button variant="outlined" color="inherit" sx={thumb} onClick={() => void forget().catch(failed)}>
-          End and forget it
+          {say('rehearsing.endAndForgetIt')}
         </Button>
       </Box>
       <TempChart live={live} readings={readings} />

@@ -1,3 +1,4 @@
+import '../../words/places/batch.ts';
 import {
   boiledLinesOf,
   companionsOf,
@@ -24,8 +25,8 @@ import { notify } from '../../shared/notices.ts';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { useKitchen } from '../../shared/queries.ts';
 import { role, thumb } from '../../theme/theme.ts';
-import { days, grams, num, say, volume } from '../../words/say.ts';
-import '../../words/shelfWords.ts';
+import { days, grams, say, volume } from '../../words/say.ts';
+import '../../words/places/items.ts';
 import type { LiveBatch } from './useBatchNow.ts';
 
 /** What lies in the cloth and is not set aside yet. */
@@ -46,7 +47,7 @@ export function SetAside({ live, onDone }: { live: LiveBatch; onDone?: () => voi
   if (residues.length === 0 && kind === null)
     return (
       <Box sx={{ display: 'grid', gap: 1 }}>
-        <Box sx={{ color: role('inkMuted') }}>Nothing lies in the cloth that is not set aside.</Box>
+        <Box sx={{ color: role('inkMuted') }}>{say('setAside.nothingLiesInThe')}</Box>
         <Other onKind={setKind} />
       </Box>
     );
@@ -88,7 +89,7 @@ function Other({ onKind }: { onKind: (kind: LeftoverKind) => void }) {
   return (
     <TextField
       select
-      label="Something else that is left"
+      label={say('setAside.somethingElseThatIs')}
       value=""
       onChange={(e) => onKind(e.target.value as LeftoverKind)}
       sx={{ minWidth: 240 }}
@@ -120,7 +121,7 @@ function Keep(props: { kind: LeftoverKind; residue: Residue | null; live: LiveBa
   };
   const screen = screenOf(facts, live.tables);
   const keep = (placeId: string) => {
-    void live.say(
+    void live.record(
       [
         {
           kind: 'setAside',
@@ -139,7 +140,7 @@ function Keep(props: { kind: LeftoverKind; residue: Residue | null; live: LiveBa
           },
         },
       ],
-      { onRefused: (error) => notify('error', `Not stored: ${error.detail}`) },
+      { onRefused: (error) => notify('error', say('common.notStored', { detail: error.detail })) },
     );
     onKept();
   };
@@ -147,12 +148,15 @@ function Keep(props: { kind: LeftoverKind; residue: Residue | null; live: LiveBa
     <Box sx={{ display: 'grid', gap: 1.25 }}>
       {residue && (
         <Box sx={{ color: role('inkMuted') }}>
-          By the model {grams(residue.massG)}, with {volume(residue.heldMl / 1000)} of liquor in it.
+          {say('setAside.byTheModelWith', {
+            mass: grams(residue.massG),
+            held: volume(residue.heldMl / 1000),
+          })}
         </Box>
       )}
       <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'center' }}>
         <QuantityField
-          label="It weighs"
+          label={say('setAside.itWeighs')}
           value={massG}
           min={1}
           max={50_000}
@@ -164,22 +168,23 @@ function Keep(props: { kind: LeftoverKind; residue: Residue | null; live: LiveBa
         />
         <Counter
           count={portions}
-          text={`${num(portions)} ${portions === 1 ? 'portion' : 'portions'}`}
-          fewer="One portion fewer"
-          more="One portion more"
+          text={say('count.portions', { count: portions })}
+          fewer={say('setAside.onePortionFewer')}
+          more={say('setAside.onePortionMore')}
           onChange={(n) => setPortions(Math.max(1, n))}
         />
       </Box>
       <Box>
-        Good for{' '}
-        {usesOf(facts, live.tables)
-          .map((u) => say(`use.${u}`).toLowerCase())
-          .join(', ')}
-        . A usual portion is {grams(row.portionG)}.
+        {say('setAside.goodForAUsual', {
+          usesOf: usesOf(facts, live.tables)
+            .map((u) => say(`use.${u}`).toLowerCase())
+            .join(', '),
+          portion: grams(row.portionG),
+        })}
       </Box>
       {screen.length > 0 && (
         <Box data-testid="not-for-animals" sx={{ color: role('caution') }}>
-          Not for animals: {screen.map((code) => say(`screen.${code}`)).join(', ')}.
+          {say('setAside.notForAnimals', { screen: screen.map((code) => say(`screen.${code}`)).join(', ') })}
         </Box>
       )}
       <Guidance rows={setAsideGuidance(facts, live.tables)} />

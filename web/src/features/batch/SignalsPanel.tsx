@@ -1,3 +1,4 @@
+import '../../words/places/batch.ts';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
@@ -25,7 +26,11 @@ export function SignalsPanel() {
       onClick={change}
     >
       {label}
-      {offered ? (on ? ': on' : ': off') : `: ${why || 'not in this browser'}`}
+      {offered
+        ? on
+          ? say('signalsPanel.on')
+          : say('signalsPanel.off')
+        : `: ${why || say('signalsPanel.notInThisBrowser')}`}
     </Button>
   );
   const picked = {
@@ -38,21 +43,28 @@ export function SignalsPanel() {
     color: role('ink'),
     maxWidth: '100%',
   };
-  const unsafe = window.isSecureContext ? '' : 'only over a safe connection';
+  const unsafe = window.isSecureContext ? '' : say('signalsPanel.onlyOverASafe');
   return (
-    <Box component="section" aria-label="Signals" data-testid="signals" sx={{ display: 'grid', gap: 1.25 }}>
+    <Box
+      component="section"
+      aria-label={say('signalsPanel.signals')}
+      data-testid="signals"
+      sx={{ display: 'grid', gap: 1.25 }}
+    >
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
-        {toggle('Sound', sound, true, () => {
+        {toggle(say('signalsPanel.sound'), sound, true, () => {
           unlockSound();
           setSound(!sound);
         })}
-        {toggle('Spoken', signals.speech, CAPABILITIES.speech, () => {
+        {toggle(say('signalsPanel.spoken'), signals.speech, CAPABILITIES.speech, () => {
           set({ speech: !signals.speech });
           speak(say('signals.hello'));
         })}
-        {toggle('Shaking', signals.vibrate, CAPABILITIES.vibrate, () => set({ vibrate: !signals.vibrate }))}
+        {toggle(say('signalsPanel.shaking'), signals.vibrate, CAPABILITIES.vibrate, () =>
+          set({ vibrate: !signals.vibrate }),
+        )}
         {toggle(
-          'Notices',
+          say('signalsPanel.notices'),
           signals.notify,
           CAPABILITIES.notify,
           () => {
@@ -63,7 +75,7 @@ export function SignalsPanel() {
           unsafe,
         )}
         {toggle(
-          'Screen kept on',
+          say('signalsPanel.screenKeptOn'),
           signals.awake,
           CAPABILITIES.awake,
           () => set({ awake: !signals.awake }),
@@ -72,18 +84,16 @@ export function SignalsPanel() {
         <Button variant="outlined" color="inherit" sx={thumb} onClick={nextScheme}>
           {schemeWord}
         </Button>
-        {toggle('Four keys', signals.keysOn, true, () => set({ keysOn: !signals.keysOn }))}
+        {toggle(say('signalsPanel.fourKeys'), signals.keysOn, true, () => set({ keysOn: !signals.keysOn }))}
       </Box>
       <Box sx={{ color: role('inkMuted') }}>
-        Alarms show here and, where it is on, sound only while this page is open.
-        {!CAPABILITIES.offline &&
-          ' Without a safe connection this browser does not keep the page: it needs the server.'}
+        {say('signalsPanel.alarmsShowHereAnd', { noIsOffline: !CAPABILITIES.offline })}
       </Box>
       {signals.speech && CAPABILITIES.speech && (
         <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
           <Box
             component="select"
-            aria-label="Language it speaks"
+            aria-label={say('signalsPanel.languageItSpeaks')}
             value={signals.lang}
             onChange={(e: React.ChangeEvent<HTMLSelectElement>) => set({ lang: e.target.value, voice: null })}
             sx={picked}
@@ -94,12 +104,12 @@ export function SignalsPanel() {
           </Box>
           <Box
             component="select"
-            aria-label="Voice"
+            aria-label={say('signalsPanel.voice')}
             value={signals.voice ?? ''}
             onChange={(e: React.ChangeEvent<HTMLSelectElement>) => set({ voice: e.target.value || null })}
             sx={picked}
           >
-            <option value="">The browser's own</option>
+            <option value="">{say('signalsPanel.theBrowserSOwn')}</option>
             {voices
               .filter((v) => v.lang === signals.lang)
               .map((v) => (
@@ -144,7 +154,7 @@ function KeyChoice({ deed }: { deed: KeyDeed }) {
       }}
     >
       <span>{say(`key.${deed}`)}</span>
-      <strong>{asking ? 'press a key' : keys[deed] === ' ' ? 'Space' : keys[deed]}</strong>
+      <strong>{asking ? say('signalsPanel.pressAKey') : keys[deed] === ' ' ? 'Space' : keys[deed]}</strong>
     </Button>
   );
 }

@@ -1,3 +1,4 @@
+import '../../words/places/batch.ts';
 import { amountWarning, POT, TAP_WATER_ID } from '@big-ladle/core';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
@@ -44,8 +45,12 @@ export function SomethingElse({ live, onDone }: { live: LiveBatch; onDone: () =>
   const slip = more
     ? amountWarning(more.itemId, more.massG + grams, hereL, tables, more.massG || undefined)
     : null;
-  const tell = (deed: Parameters<LiveBatch['say']>[0][number], atMs?: number) => {
-    void live.say([deed], { onRefused: (error) => notify('error', `Not stored: ${error.detail}`) }, atMs);
+  const tell = (deed: Parameters<LiveBatch['record']>[0][number], atMs?: number) => {
+    void live.record(
+      [deed],
+      { onRefused: (error) => notify('error', say('common.notStored', { detail: error.detail })) },
+      atMs,
+    );
     onDone();
   };
   const tap = (label: string, act: () => void) => (
@@ -76,21 +81,21 @@ export function SomethingElse({ live, onDone }: { live: LiveBatch; onDone: () =>
   return (
     <Box
       component="section"
-      aria-label="Something else"
+      aria-label={say('somethingElse.somethingElse')}
       data-testid="something-else"
       sx={{ display: 'grid', gap: 1.25 }}
     >
       <Choice
-        label="What happened"
+        label={say('somethingElse.whatHappened')}
         value={what}
         options={[
-          { value: 'water', text: 'a splash of water' },
-          { value: 'more', text: 'more of something' },
-          { value: 'spill', text: 'spilt' },
-          { value: 'served', text: 'served' },
-          { value: 'swapped', text: 'swapped, or less of it' },
-          { value: 'aside', text: 'left in the cloth' },
-          { value: 'other', text: 'not as planned' },
+          { value: 'water', text: say('somethingElse.aSplashOfWater') },
+          { value: 'more', text: say('somethingElse.moreOfSomething') },
+          { value: 'spill', text: say('somethingElse.spilt') },
+          { value: 'served', text: say('somethingElse.served') },
+          { value: 'swapped', text: say('somethingElse.swappedOrLessOf') },
+          { value: 'aside', text: say('somethingElse.leftInTheCloth') },
+          { value: 'other', text: say('somethingElse.notAsPlanned') },
         ]}
         onChange={(v) => setWhat(v as 'water')}
       />
@@ -99,14 +104,19 @@ export function SomethingElse({ live, onDone }: { live: LiveBatch; onDone: () =>
           SPLASHES_ML.map((ml) => tap(volume(ml / 1000), () => added('liquid', TAP_WATER_ID, ml * 0.9982)))}
         {what === 'spill' && takenOut(SPILLS_ML, 'spill')}
         {what === 'served' && takenOut(SERVED_ML, 'other')}
-        {(what === 'spill' || what === 'served') && hereL < 0.06 && <Box>There is nothing here yet.</Box>}
+        {(what === 'spill' || what === 'served') && hereL < 0.06 && (
+          <Box>{say('somethingElse.thereIsNothingHere')}</Box>
+        )}
         {what === 'swapped' && <SwapLine live={live} onSwap={(body) => tell({ kind: 'swapped', body })} />}
         {what === 'aside' && <SetAside live={live} onDone={onDone} />}
         {what === 'other' && (step.kind === 'heat' || step.kind === 'boil') && !now.flameOut && (
           <>
-            <span>The flame is out, or the power off,</span>
+            <span>{say('somethingElse.theFlameIsOut')}</span>
             {OUT_SINCE_MIN.filter((m) => m === 0 || live.nowMs - startMs > m * 60_000).map((m) =>
-              tap(m === 0 ? 'since now' : `since ${m} min`, () => flameOut(m)),
+              tap(
+                m === 0 ? say('somethingElse.sinceNow') : say('somethingElse.sinceMin', { minutes: m }),
+                () => flameOut(m),
+              ),
             )}
           </>
         )}
@@ -127,7 +137,7 @@ export function SomethingElse({ live, onDone }: { live: LiveBatch; onDone: () =>
               </Button>
             ))}
             <QuantityField
-              label="Grams"
+              label={say('somethingElse.grams')}
               value={grams}
               min={0.1}
               max={2000}
@@ -145,19 +155,21 @@ export function SomethingElse({ live, onDone }: { live: LiveBatch; onDone: () =>
                 else if (more) added('solid', more.itemId, grams);
               }}
             >
-              {asked === grams && slip ? 'It is so' : 'It is in'}
+              {asked === grams && slip ? say('somethingElse.itIsSo') : say('common.itIsIn')}
             </Button>
           </>
         )}
       </Box>
       {what !== 'other' && what !== 'aside' && (
         <Box sx={{ color: role('inkMuted') }}>
-          {what === 'swapped'
-            ? 'Counted from where it went in'
-            : vesselId === POT
-              ? 'Counted into the pot'
-              : 'Counted where the drink stands now'}
-          ; strength, sweetener and bottles follow.
+          {say('somethingElse.strengthSweetenerAndBottles', {
+            counted:
+              what === 'swapped'
+                ? say('somethingElse.countedFromWhereIt')
+                : vesselId === POT
+                  ? say('somethingElse.countedIntoThePot')
+                  : say('somethingElse.countedWhereTheDrink'),
+          })}
         </Box>
       )}
     </Box>

@@ -1,3 +1,5 @@
+import { sayRich } from '../../words/rich.ts';
+import '../../words/places/batch.ts';
 import { type EventBody, fruitToCome, type LineId, massG, type ProgramLine, volumeMl } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -8,7 +10,7 @@ import { notify } from '../../shared/notices.ts';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { role, thumb } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
-import { num } from '../../words/say.ts';
+import { num, say } from '../../words/say.ts';
 import type { LiveBatch } from './useBatchNow.ts';
 
 /** What a line wants in juice, and what is said once it is squeezed. */
@@ -97,31 +99,34 @@ function OneJuice({ live, wanted }: { live: LiveBatch; wanted: Wanted }) {
   const name = sayItem(line.itemId).toLowerCase();
   const come = fruitToCome(ml, gotMl ?? 0, pieces);
   const enter = () =>
-    void live.say(wanted.deeds(gotMl ?? 0, pieces), {
+    void live.record(wanted.deeds(gotMl ?? 0, pieces), {
       onStored: () => setEntered(true),
-      onRefused: (error) => notify('error', `Not stored: ${error.detail}`),
+      onRefused: (error) => notify('error', say('common.notStored', { detail: error.detail })),
     });
   return (
     <Box
       component="section"
-      aria-label={`Juice, ${name}`}
+      aria-label={say('squeeze.juice', { name })}
       data-testid="squeeze"
       sx={{ display: 'grid', gap: 1.25, gridTemplateColumns: 'minmax(0,1fr)' }}
     >
       <Box>
-        {entered ? 'Counted on with: ' : 'Wanted: '}
-        <strong>{num(ml)} mL</strong> {name}. Squeezed so far:
+        {sayRich('squeeze.countedOnWithWanted', {
+          isEntered: Boolean(entered),
+          ml: <strong>{num(ml)} mL</strong>,
+          name,
+        })}
       </Box>
       <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap' }}>
         <Counter
           count={pieces}
-          text={`${num(pieces)} fruit`}
-          fewer="One fruit fewer"
-          more="One fruit more"
+          text={say('squeeze.fruit', { pieces: num(pieces) })}
+          fewer={say('squeeze.oneFruitFewer')}
+          more={say('squeeze.oneFruitMore')}
           onChange={setPieces}
         />
         <QuantityField
-          label="Juice so far"
+          label={say('squeeze.juiceSoFar')}
           value={gotMl}
           min={0}
           max={20_000}
@@ -133,7 +138,7 @@ function OneJuice({ live, wanted }: { live: LiveBatch; wanted: Wanted }) {
         />
       </Box>
       <Dial
-        name="juice so far"
+        name={say('squeeze.dial')}
         value={gotMl}
         start={ml}
         small={10}
@@ -145,8 +150,16 @@ function OneJuice({ live, wanted }: { live: LiveBatch; wanted: Wanted }) {
       />
       {come && (
         <Box role="status" data-testid="how-many-more">
-          {num(come.perPieceMl)} mL a fruit:{' '}
-          <strong>{come.more === 0 ? 'that is enough' : `${num(come.more)} more like them`}</strong>.
+          {sayRich('squeeze.mlAFruit', {
+            perPiece: num(come.perPieceMl),
+            enough: (
+              <strong>
+                {come.more === 0
+                  ? say('squeeze.thatIsEnough')
+                  : say('squeeze.moreLikeThem', { more: num(come.more) })}
+              </strong>
+            ),
+          })}
         </Box>
       )}
       <Button
@@ -156,9 +169,9 @@ function OneJuice({ live, wanted }: { live: LiveBatch; wanted: Wanted }) {
         disabled={gotMl === null || gotMl <= 0 || (wanted.pieceG !== null && pieces === 0)}
         onClick={enter}
       >
-        Go on with what there is
+        {say('squeeze.goOnWithWhat')}
       </Button>
-      <Box sx={{ color: role('inkMuted') }}>Sourness, litres and sweetener follow what really came out.</Box>
+      <Box sx={{ color: role('inkMuted') }}>{say('squeeze.sournessLitresAndSweetener')}</Box>
     </Box>
   );
 }

@@ -1,3 +1,5 @@
+import { sayRich } from '../../words/rich.ts';
+import '../../words/places/batch.ts';
 import {
   type Choices,
   COLD_METHODS,
@@ -35,43 +37,40 @@ export function StageChoices({ stage, ...props }: ChoosingProps & { stage: Stage
   switch (stage) {
     case 'wash':
       return (
-        <Panel title="Your choice">
+        <Panel title={say('stageChoices.yourChoice')}>
           <Choice
-            label="Rinses"
+            label={say('stageChoices.rinses')}
             value={String(choices.rinses)}
             options={['1', '2', '3', '4', '5', '6'].map((v) => ({ value: v, text: v }))}
             onChange={(v) => choose({ rinses: Number(v) })}
           />
-          <Box sx={{ color: role('inkMuted'), mt: 1 }}>
-            One quick rinse, or until the bowl shows no sand: each rinse takes a little colour and a minute
-            and a half.
-          </Box>
+          <Box sx={{ color: role('inkMuted'), mt: 1 }}>{say('stageChoices.oneQuickRinseOr')}</Box>
         </Panel>
       );
     case 'draw':
       return <DrawChoices {...props} choose={choose} />;
     case 'strain':
       return (
-        <Panel title="Your choice">
+        <Panel title={say('stageChoices.yourChoice')}>
           <Box sx={{ display: 'grid', gap: 2 }}>
             <Choice
-              label="The solids are"
+              label={say('stageChoices.theSolidsAre')}
               value={choices.press}
               options={[
-                { value: 'drain', text: 'drained' },
-                { value: 'press', text: 'pressed' },
-                { value: 'wring', text: 'wrung' },
+                { value: 'drain', text: say('stageChoices.drained') },
+                { value: 'press', text: say('stageChoices.pressed') },
+                { value: 'wring', text: say('stageChoices.wrung') },
               ]}
               onChange={(v) => choose({ press: v as 'press' })}
             />
             {!COLD_METHODS.has(choices.methodId) && (
               <Choice
-                label="It cools"
+                label={say('stageChoices.itCools')}
                 value={choices.coolBy}
                 options={[
-                  { value: 'iceBath', text: 'in ice water' },
-                  { value: 'fridge', text: 'in the fridge' },
-                  { value: 'counter', text: 'on the counter' },
+                  { value: 'iceBath', text: say('stageChoices.inIceWater') },
+                  { value: 'fridge', text: say('stageChoices.inTheFridge') },
+                  { value: 'counter', text: say('stageChoices.onTheCounter') },
                   ...(mayFillHot || choices.coolBy === 'bottles'
                     ? [{ value: 'bottles', text: say('coolBy.bottles') }]
                     : []),
@@ -89,7 +88,7 @@ export function StageChoices({ stage, ...props }: ChoosingProps & { stage: Stage
       );
     case 'balance':
       return (
-        <Panel title="How sweet">
+        <Panel title={say('stageChoices.howSweet')}>
           <SweetScale
             value={choices.targetSweetnessPct}
             onChange={(v) => choose({ targetSweetnessPct: v })}
@@ -98,13 +97,13 @@ export function StageChoices({ stage, ...props }: ChoosingProps & { stage: Stage
       );
     case 'bottle':
       return (
-        <Panel title="Your choice">
+        <Panel title={say('stageChoices.yourChoice')}>
           <Choice
-            label="Bottles are"
+            label={say('bottleForm.bottlesAre')}
             value={choices.hygiene}
             options={[
-              { value: 'sterilised', text: 'sterilised' },
-              { value: 'clean', text: 'clean' },
+              { value: 'sterilised', text: say('stageChoices.sterilised') },
+              { value: 'clean', text: say('stageChoices.clean') },
             ]}
             onChange={(v) => choose({ hygiene: v as 'clean' })}
           />
@@ -127,7 +126,7 @@ export function PresetChoices({ plan, recipe, choices, onChange }: ChoosingProps
     <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', mb: 1 }}>
       {strong && (
         <Choice
-          label="Strength"
+          label={say('stageChoices.strength')}
           value={choices.strength}
           options={(['light', 'full', 'dark'] as const).map((v) => ({
             value: v,
@@ -138,7 +137,7 @@ export function PresetChoices({ plan, recipe, choices, onChange }: ChoosingProps
       )}
       {hot && (
         <Choice
-          label="Heat"
+          label={say('stageChoices.heat')}
           value={choices.heat}
           options={(['mild', 'medium', 'hot'] as const).map((v) => ({ value: v, text: say(`heat.${v}`) }))}
           onChange={(v) => choose({ heat: v as 'medium' })}
@@ -168,8 +167,8 @@ function DrawChoices({
         label={label}
         value={choices[key]}
         options={[
-          { value: 'fridge', text: 'cooled, in the fridge' },
-          { value: 'counter', text: 'on the counter' },
+          { value: 'fridge', text: say('stageChoices.cooledInTheFridge') },
+          { value: 'counter', text: say('stageChoices.onTheCounter') },
         ]}
         onChange={(v) => choose({ [key]: v })}
       />
@@ -202,10 +201,10 @@ function DrawChoices({
     />
   );
   return (
-    <Panel title="Your choice">
+    <Panel title={say('stageChoices.yourChoice')}>
       <Box sx={{ display: 'grid', gap: 2 }}>
         <Choice
-          label="Method"
+          label={say('stageChoices.method')}
           value={methodId}
           options={recipe.methods.map((m) => ({ value: m, text: say(`method.${m}`) }))}
           onChange={(v) => onChange({ ...plan, choices: choicesUnder(recipe, v as MethodId, choices) })}
@@ -218,12 +217,12 @@ function DrawChoices({
             variant="outlined"
             sx={{ justifySelf: 'start' }}
           >
-            See methods side by side
+            {say('stageChoices.seeMethodsSideBy')}
           </Button>
         )}
         {fruit && (
           <Choice
-            label="Fruit"
+            label={say('stageChoices.fruit')}
             value={choices.fruit}
             options={[
               { value: 'cooked', text: say('fruitWay.cooked') },
@@ -238,8 +237,8 @@ function DrawChoices({
             label={sayPart(part.id)}
             value={choices.shelfParts.includes(part.id) ? 'shelf' : 'made'}
             options={[
-              { value: 'made', text: 'made with it' },
-              { value: 'shelf', text: 'ready on the shelf' },
+              { value: 'made', text: say('stageChoices.madeWithIt') },
+              { value: 'shelf', text: say('stageChoices.readyOnTheShelf') },
             ]}
             onChange={(v) =>
               choose({
@@ -256,34 +255,34 @@ function DrawChoices({
         )}
         {methodId === 'overnightSoak' && (
           <>
-            {hours('Hours of soaking', 'soakMin', 72)}
-            {place('It soaks', 'soakPlace')}
+            {hours(say('stageChoices.hoursOfSoaking'), 'soakMin', 72)}
+            {place(say('stageChoices.itSoaks'), 'soakPlace')}
           </>
         )}
-        {boils && minutes('Minutes at the boil', 'boilMin', 180)}
+        {boils && minutes(say('stageChoices.minutesAtTheBoil'), 'boilMin', 180)}
         {boils && (
           <Choice
-            label="Lid at the boil"
+            label={say('stageChoices.lidAtTheBoil')}
             value={choices.lid}
             options={[
-              { value: 'off', text: 'off' },
-              { value: 'ajar', text: 'ajar' },
-              { value: 'on', text: 'on' },
+              { value: 'off', text: say('stageChoices.off') },
+              { value: 'ajar', text: say('stageChoices.ajar') },
+              { value: 'on', text: say('stageChoices.on') },
             ]}
             onChange={(v) => choose({ lid: v as 'on' })}
           />
         )}
-        {methodId === 'longSimmer' && minutes('Minutes at a simmer', 'simmerMin', 300)}
-        {methodId === 'pourOver' && minutes('Minutes on the leaves', 'pourMin', 240)}
+        {methodId === 'longSimmer' && minutes(say('stageChoices.minutesAtASimmer'), 'simmerMin', 300)}
+        {methodId === 'pourOver' && minutes(say('stageChoices.minutesOnTheLeaves'), 'pourMin', 240)}
         {methodId === 'doubleDraw' && (
           <>
-            {minutes('Second boil', 'secondBoilMin', 180)}
+            {minutes(say('stageChoices.secondBoil'), 'secondBoilMin', 180)}
             <Box sx={{ px: 1.5 }}>
               <Box sx={{ color: role('inkMuted'), ml: -1.5 }}>
-                Water kept for the second draw: {percent(choices.secondShare)}
+                {say('stageChoices.waterKeptForThe', { secondShare: percent(choices.secondShare) })}
               </Box>
               <Slider
-                aria-label="Share of the water for the second draw"
+                aria-label={say('stageChoices.shareOfTheWater')}
                 value={choices.secondShare}
                 min={0.1}
                 max={0.6}
@@ -295,18 +294,18 @@ function DrawChoices({
         )}
         {steeps && (
           <>
-            {hours('Hours of steeping', 'steepMin', 72)}
-            {place('It steeps', 'steepPlace')}
+            {hours(say('stageChoices.hoursOfSteeping'), 'steepMin', 72)}
+            {place(say('stageChoices.itSteeps'), 'steepPlace')}
           </>
         )}
         {methodId === 'cordial' && (
           <QuantityField
-            label="Days to mature"
+            label={say('stageChoices.daysToMature')}
             value={choices.matureMin / 1440}
             min={0}
             max={60}
             decimals={0}
-            unit="days"
+            unit={say('common.days')}
             onCommit={(v) => choose({ matureMin: Math.round(v * 1440) })}
           />
         )}
@@ -316,30 +315,32 @@ function DrawChoices({
 }
 
 const SCALE = [
-  { value: 0, label: 'plain' },
-  { value: 5, label: 'light' },
-  { value: 9, label: 'medium' },
-  { value: 13, label: 'sweet' },
-];
+  { value: 0, label: 'stageChoices.plain' },
+  { value: 5, label: 'stageChoices.light' },
+  { value: 9, label: 'stageChoices.medium' },
+  { value: 13, label: 'stageChoices.sweet' },
+] as const;
 
 /** A plain scale of sweetness, g of sugar or its equal in 100 g. */
 function SweetScale(props: { value: number; onChange: (value: number) => void }) {
   return (
     <Box sx={{ px: 1.5 }}>
       <Slider
-        aria-label="Sweetness aimed at, grams of sugar in 100 grams"
+        aria-label={say('stageChoices.sweetnessAimedAtGrams')}
         value={props.value}
         min={0}
         max={16}
         step={0.5}
-        marks={SCALE}
+        marks={SCALE.map((m) => ({ ...m, label: say(m.label) }))}
         valueLabelDisplay="off"
         onChange={(_, value) => props.onChange(value as number)}
         sx={{ mb: 3 }}
       />
       <Box>
-        Aim at <strong>{num(props.value, 1)} g</strong> in 100 g, as sweet as sugar water of{' '}
-        {num(props.value, 1)} °Bx.
+        {sayRich('stageChoices.aimAtInG', {
+          sugar: <strong>{num(props.value, 1)} g</strong>,
+          brix: num(props.value, 1),
+        })}
       </Box>
     </Box>
   );

@@ -1,3 +1,4 @@
+import '../../words/places/batch.ts';
 import { activeEvents, cuesFor, guidanceFor, POT, type Step, saysAlcohol } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -85,7 +86,7 @@ function StoveScreen({ live }: { live: LiveBatch }) {
   >(null);
   const [foot, setFoot] = useState<HTMLElement | null>(null);
   const { on } = useOnBatches(nowMs);
-  const { sound, hear } = useAlarmState();
+  const { sound, acknowledge } = useAlarmState();
   const { night } = useScheme();
   const { zone } = kitchen;
   const drink = sayDrink(program.recipeId, live.recipe.name);
@@ -106,8 +107,11 @@ function StoveScreen({ live }: { live: LiveBatch }) {
   const main = mine.find((c) => c.clockId === null) ?? null;
   const small = [...mine.filter((c) => c !== main), ...others].sort((a, b) => a.endMs - b.endMs);
   const title = main
-    ? `${clockFace(Math.max(0, main.endMs - nowMs)).face} ${step ? stepName(step, program) : ''} · Big Ladle`
-    : `${step ? stepName(step, program) : 'Done'} · Big Ladle`;
+    ? say('stovePage.bigLadle', {
+        face: clockFace(Math.max(0, main.endMs - nowMs)).face,
+        stepName: step ? stepName(step, program) : '',
+      })
+    : say('stovePage.bigLadle2', { stepName: step ? stepName(step, program) : say('stovePage.done') });
   const due = useAlarms([...mine, ...others].flatMap(momentsOf), nowMs, title);
 
   const entry = now.moment?.trace.at(-1);
@@ -124,7 +128,7 @@ function StoveScreen({ live }: { live: LiveBatch }) {
   );
   const tint = `color-mix(in srgb, ${look.glass} ${tintShare(look.glass) * 100}%, ${role('ground')})`;
   const back = undoOf(live.events);
-  const undo = () => back && void live.say(back.deeds);
+  const undo = () => back && void live.record(back.deeds);
   const wet = (entry?.now.volumeL ?? 0) > 0.05;
   const toolButton = (name: NonNullable<typeof tool>, text: string) => (
     <Button
@@ -145,15 +149,15 @@ function StoveScreen({ live }: { live: LiveBatch }) {
     back: undo,
     start: () => {
       const clockId = uuid();
-      void live.say([
+      void live.record([
         { kind: 'clockStarted', body: { clockId, code: 'clock.quick', minutes: QUICK_CLOCK_MIN } },
       ]);
     },
-    quiet: () => due[0] && hear(due[0].key),
+    quiet: () => due[0] && acknowledge(due[0].key),
   });
   const end = () => {
     setTool(null);
-    if (step) void live.say([{ kind: 'stepEnded', body: { stepId: step.id } }]);
+    if (step) void live.record([{ kind: 'stepEnded', body: { stepId: step.id } }]);
   };
 
   return (
@@ -208,13 +212,18 @@ function StoveScreen({ live }: { live: LiveBatch }) {
               color="inherit"
               sx={{ px: 1, ml: -1, minHeight: 56 }}
             >
-              ‹ Table
+              {say('stovePage.table')}
             </Button>
             <Box sx={{ minWidth: 0 }}>
               {step ? placeName(program, kitchen, step) : ''} · {drink}
             </Box>
             <Box sx={{ ml: 'auto', whiteSpace: 'nowrap' }}>
-              {step ? `step ${program.steps.indexOf(step) + 1} of ${program.steps.length}` : 'done'}
+              {step
+                ? say('stovePage.stepOf', {
+                    at: program.steps.indexOf(step) + 1,
+                    count: program.steps.length,
+                  })
+                : say('stage.state.done')}
             </Box>
           </Box>
 
@@ -223,7 +232,7 @@ function StoveScreen({ live }: { live: LiveBatch }) {
           {now.forecast.problem && (
             <Caution
               severity="danger"
-              word="The plan stops"
+              word={say('stovePage.thePlanStops')}
               text={sayStepProblem(now.forecast.problem, { vessel: live.pot.name })}
             />
           )}
@@ -235,7 +244,7 @@ function StoveScreen({ live }: { live: LiveBatch }) {
               tabIndex={-1}
               sx={{ ...heading, fontSize: 'clamp(2.2rem, 9vw, 3.4rem)', lineHeight: 1.05, m: 0 }}
             >
-              {step ? stepName(step, program) : 'In bottles'}
+              {step ? stepName(step, program) : say('common.inBottles')}
             </Box>
             {step && <Box sx={{ mt: 1, fontSize: '1.2rem' }}>{stepHow(step, program)}</Box>}
             {entry && saysAlcohol(entry.now.abvPct) && (
@@ -246,9 +255,13 @@ function StoveScreen({ live }: { live: LiveBatch }) {
             {main?.limitMs != null && <LimitLine limitMs={main.limitMs} nowMs={nowMs} zone={zone} />}
             {step?.kind === 'steep' && main && (main.limitMs === null || main.endMs < main.limitMs) && (
               <Box sx={{ mt: 0.5, color: role('inkMuted') }}>
-                best strained {moment(main.endMs, nowMs, zone)}
-                {main.minMs !== null && <>, not before {moment(main.minMs, nowMs, zone)}</>}
-                {main.maxMs !== null && <>, not after {moment(main.maxMs, nowMs, zone)}</>}
+                {say('stovePage.bestStrainedNotBefore', {
+                  end: moment(main.endMs, nowMs, zone),
+                  min: main.minMs === null ? '' : moment(main.minMs, nowMs, zone),
+                  minIs: main.minMs !== null,
+                  max: main.maxMs === null ? '' : moment(main.maxMs, nowMs, zone),
+                  maxIs: main.maxMs !== null,
+                })}
               </Box>
             )}
           </Box>
@@ -262,8 +275,12 @@ function StoveScreen({ live }: { live: LiveBatch }) {
           <Rehearsing live={live} />
           {step && entry && ['heat', 'boil', 'steep', 'soak', 'cool'].includes(step.kind) && (
             <Box sx={{ color: role('inkMuted') }} data-testid="vessel-now">
-              The model has {litres(entry.now.volumeL, 2)} at {celsius(entry.now.tempC)} now
-              {entry.now.levelCm !== null && <>, standing at {num(entry.now.levelCm, 1)} cm</>}.
+              {say('stovePage.theModelHasAt', {
+                volume: litres(entry.now.volumeL, 2),
+                tempC: celsius(entry.now.tempC),
+                levelCm: num(entry.now.levelCm ?? 0, 1),
+                levelCmIs: entry.now.levelCm !== null,
+              })}
             </Box>
           )}
           {step && TAKES.has(step.kind) && step.lines.length > 0 && (
@@ -279,7 +296,7 @@ function StoveScreen({ live }: { live: LiveBatch }) {
           {step && <Washing key={`washing-${step.id}`} live={live} step={step} />}
           {step?.kind === 'strain' && (
             <Box sx={{ display: 'grid', gap: 1 }}>
-              <Box>How much came out? The rest of the plan follows it.</Box>
+              <Box>{say('stovePage.howMuchCameOut')}</Box>
               <MeasureForm
                 live={live}
                 closing={{
@@ -335,16 +352,18 @@ function StoveScreen({ live }: { live: LiveBatch }) {
           {step && <Guidance key={`guidance-${step.id}`} rows={guidance} />}
           {!step && (
             <Box>
-              {num(now.log.bottled.reduce((sum, b) => sum + b.bottles.length, 0))} bottles{' '}
-              {batch.rehearsal ? 'would stand on the cold shelf.' : 'stand on the cold shelf.'}
+              {say('stovePage.bottlesWouldStandOn', {
+                bottles: num(now.log.bottled.reduce((sum, b) => sum + b.bottles.length, 0)),
+                isRehearsal: Boolean(batch.rehearsal),
+              })}
               <Box sx={{ mt: 2, display: 'flex', gap: 1 }}>
                 {!batch.rehearsal && (
                   <Button variant="contained" sx={thumb} component={Link} to="/shelf">
-                    Cold shelf
+                    {say('common.coldShelf')}
                   </Button>
                 )}
                 <Button variant="outlined" sx={thumb} component={Link} to={`/batches/${batch.id}`}>
-                  The batch
+                  {say('batchPage.theBatch')}
                 </Button>
               </Box>
             </Box>
@@ -353,21 +372,21 @@ function StoveScreen({ live }: { live: LiveBatch }) {
           {step && (
             <Box sx={{ display: 'grid', gap: 1.5 }}>
               <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
-                {step.kind !== 'strain' && wet && toolButton('measure', 'Measure')}
-                {DRAWS.has(step.kind) && wet && toolButton('guests', 'Guests are here')}
-                {SPLITTABLE.has(step.kind) && wet && toolButton('lots', 'Split it into lots')}
-                {toolButton('else', 'Something else')}
-                {program.steps.indexOf(step) > 0 && toolButton('retime', 'It began earlier')}
-                {toolButton('clock', 'Another clock')}
-                {toolButton('signals', 'Signals')}
+                {step.kind !== 'strain' && wet && toolButton('measure', say('measureForm.measure'))}
+                {DRAWS.has(step.kind) && wet && toolButton('guests', say('guestsAreHere.guestsAreHere'))}
+                {SPLITTABLE.has(step.kind) && wet && toolButton('lots', say('lotsForm.splitItIntoLots'))}
+                {toolButton('else', say('somethingElse.somethingElse'))}
+                {program.steps.indexOf(step) > 0 && toolButton('retime', say('stovePage.itBeganEarlier'))}
+                {toolButton('clock', say('stovePage.anotherClock'))}
+                {toolButton('signals', say('signalsPanel.signals'))}
                 <Button
                   variant="outlined"
                   color="inherit"
                   sx={thumb}
-                  onClick={() => void live.say([{ kind: 'skipped', body: { stepId: step.id } }])}
+                  onClick={() => void live.record([{ kind: 'skipped', body: { stepId: step.id } }])}
                   disabled={['combine', 'strain', 'bottle', 'boil'].includes(step.kind)}
                 >
-                  Skip this
+                  {say('stovePage.skipThis')}
                 </Button>
               </Box>
               {tool === 'measure' && <MeasureForm live={live} onDone={() => setTool(null)} />}
@@ -426,15 +445,15 @@ function StoveScreen({ live }: { live: LiveBatch }) {
                     {clock.clockId && clock.batchId === batch.id && (
                       <Button
                         color="inherit"
-                        aria-label={`Stop the clock ${clock.label}`}
+                        aria-label={say('stovePage.stopTheClock', { label: clock.label })}
                         sx={{ minWidth: 56, minHeight: 56 }}
                         onClick={() =>
-                          void live.say([
+                          void live.record([
                             { kind: 'cueSeen', body: { clockId: clock.clockId!, cue: 'stopped' } },
                           ])
                         }
                       >
-                        Stop
+                        {say('common.stop')}
                       </Button>
                     )}
                   </Box>
@@ -448,9 +467,11 @@ function StoveScreen({ live }: { live: LiveBatch }) {
                 sx={{ minHeight: 72, px: 2.5 }}
                 disabled={!back}
                 onClick={undo}
-                aria-label={back ? `Undo: ${deedText(back.told, live)}` : 'Undo'}
+                aria-label={
+                  back ? say('batchPage.undo', { deedText: deedText(back.told, live) }) : say('common.undo')
+                }
               >
-                Undo
+                {say('common.undo')}
               </Button>
               <Box
                 ref={setFoot}
@@ -461,9 +482,9 @@ function StoveScreen({ live }: { live: LiveBatch }) {
                   variant="contained"
                   sx={{ flex: 1, minHeight: 72, fontSize: '1.35rem' }}
                   data-next
-                  onClick={() => void live.say([{ kind: 'flame', body: { stepId: step.id, on: true } }])}
+                  onClick={() => void live.record([{ kind: 'flame', body: { stepId: step.id, on: true } }])}
                 >
-                  The flame is back
+                  {say('stovePage.theFlameIsBack')}
                 </Button>
               )}
               {step && !now.flameOut && !OWN_DEED.has(step.kind) && (
@@ -475,7 +496,7 @@ function StoveScreen({ live }: { live: LiveBatch }) {
                   onClick={() => end()}
                 >
                   {step.kind === 'steep' && main && nowMs < main.endMs
-                    ? 'Strain now instead'
+                    ? say('stovePage.strainNowInstead')
                     : stepDeed(step, program)}
                 </Button>
               )}
@@ -499,8 +520,8 @@ function SpoonNowAndThen(props: Record<'now' | 'then', { spoon: string; glass: s
       }}
       data-testid="spoons"
     >
-      <Spoon {...props.now} label="Dip a white spoon: about this colour now. In a glass, darker." />
-      <Spoon {...props.then} label="And about this at the end of this step." />
+      <Spoon {...props.now} label={say('stovePage.dipAWhiteSpoon')} />
+      <Spoon {...props.then} label={say('stovePage.andAboutThisAt')} />
     </Box>
   );
 }
@@ -518,7 +539,7 @@ function LastTime({ live, step }: { live: LiveBatch; step: Step }) {
   if (notes.length === 0) return null;
   return (
     <Box data-testid="last-time" sx={{ borderLeft: `4px solid ${role('ready')}`, pl: 1.5 }}>
-      <strong>Last time:</strong> {notes.join('; ')}
+      <strong>{say('stovePage.lastTime')}</strong> {notes.join('; ')}
     </Box>
   );
 }
@@ -535,7 +556,7 @@ function Cues({ live, step }: { live: LiveBatch; step: Step }) {
           sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center' }}
           data-testid="spoon-verdict"
         >
-          <span>Your spoon is</span>
+          <span>{say('stovePage.yourSpoonIs')}</span>
           {['spoon.paler', 'spoon.same', 'spoon.darker'].map((cue) => (
             <Button
               key={cue}
@@ -543,7 +564,7 @@ function Cues({ live, step }: { live: LiveBatch; step: Step }) {
               color={verdict === cue ? 'primary' : 'inherit'}
               sx={thumb}
               aria-pressed={verdict === cue}
-              onClick={() => void live.say([{ kind: 'cueSeen', body: { stepId: step.id, cue } }])}
+              onClick={() => void live.record([{ kind: 'cueSeen', body: { stepId: step.id, cue } }])}
             >
               {sayCode(`cue.${cue}`)}
             </Button>
@@ -552,7 +573,7 @@ function Cues({ live, step }: { live: LiveBatch; step: Step }) {
       )}
       {cues.length > 0 && (
         <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center' }} data-testid="cues">
-          <span>Over when you see it:</span>
+          <span>{say('stovePage.overWhenYouSee')}</span>
           {cues.map((cue) => (
             <Button
               key={cue}
@@ -560,7 +581,7 @@ function Cues({ live, step }: { live: LiveBatch; step: Step }) {
               color="inherit"
               sx={thumb}
               onClick={() =>
-                void live.say([
+                void live.record([
                   { kind: 'cueSeen', body: { stepId: step.id, cue } },
                   { kind: 'stepEnded', body: { stepId: step.id } },
                 ])
@@ -599,7 +620,7 @@ function Amounts(props: {
         );
       })}
       {step.kind === 'combine' && step.to[0] === POT && levelCm !== null && !step.lift && (
-        <li>It should stand at {num(levelCm, 1)} cm.</li>
+        <li>{say('stovePage.itShouldStandAt', { levelCm: num(levelCm, 1) })}</li>
       )}
     </Box>
   );
@@ -621,13 +642,13 @@ function BigClock({ clock, nowMs }: { clock: RunningClock; nowMs: number }) {
   const word =
     clock.kind === 'expected'
       ? left > 0
-        ? 'expected in'
-        : 'expected since'
+        ? say('stovePage.expectedIn')
+        : say('stovePage.expectedSince')
       : left > 0
         ? clock.stepKind === 'steep' && (clock.limitMs === null || clock.endMs < clock.limitMs)
-          ? 'until the best moment'
-          : 'to go'
-        : 'over time by';
+          ? say('stovePage.untilTheBestMoment')
+          : say('stovePage.toGo')
+        : say('stovePage.overTimeBy');
   return (
     <Box role="timer" aria-live="off" data-testid="clock" data-end-ms={Math.round(clock.endMs)}>
       <Box sx={{ color: role('inkMuted') }}>{word}</Box>
@@ -658,9 +679,12 @@ function Measured({ live }: { live: LiveBatch }) {
     .reduce((sum, f) => sum + f.volumeL, 0);
   return (
     <Box data-testid="measured" role="status">
-      Entered: {mine.map((e) => readingText(e.body.reading)).join(', ')}.
-      {Math.abs(differenceL) > 0.005 &&
-        ` ${volume(Math.abs(differenceL))} ${differenceL > 0 ? 'less' : 'more'} than expected; sweetener and bottles follow.`}
+      {say('stovePage.enteredTrueOtherThan', {
+        mine: mine.map((e) => readingText(e.body.reading)).join(', '),
+        difference: volume(Math.abs(differenceL)),
+        differenceSome: differenceL > 0,
+        differenceSome2: Math.abs(differenceL) > 0.005,
+      })}
     </Box>
   );
 }
@@ -677,12 +701,12 @@ function Retime({ live, onDone }: { live: LiveBatch; onDone: () => void }) {
   return (
     <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap' }}>
       <QuantityField
-        label={`${stepName(step, live.program)} began`}
+        label={say('stovePage.began', { stepName: stepName(step, live.program) })}
         value={minutes}
         min={0}
         max={most}
         decimals={0}
-        unit="min ago"
+        unit={say('stovePage.minAgo')}
         onCommit={setMinutes}
         width={240}
         testId="retime-minutes"
@@ -692,7 +716,7 @@ function Retime({ live, onDone }: { live: LiveBatch; onDone: () => void }) {
         sx={thumb}
         disabled={minutes > most}
         onClick={() => {
-          void live.say([
+          void live.record([
             {
               kind: 'retimed',
               body: { target: times.startedBy!, toMs: Math.round(nowMs - minutes * 60_000) },
@@ -701,7 +725,7 @@ function Retime({ live, onDone }: { live: LiveBatch; onDone: () => void }) {
           onDone();
         }}
       >
-        Set it
+        {say('stovePage.setIt')}
       </Button>
     </Box>
   );
@@ -714,7 +738,7 @@ function OwnClock({ live, onDone }: { live: LiveBatch; onDone: () => void }) {
   return (
     <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap' }}>
       <QuantityField
-        label="For"
+        label={say('stovePage.for')}
         value={minutes}
         min={0.5}
         max={1440}
@@ -730,7 +754,7 @@ function OwnClock({ live, onDone }: { live: LiveBatch; onDone: () => void }) {
           color="inherit"
           sx={thumb}
           onClick={() => {
-            void live.say([{ kind: 'clockStarted', body: { clockId: uuid(), code, minutes } }]);
+            void live.record([{ kind: 'clockStarted', body: { clockId: uuid(), code, minutes } }]);
             onDone();
           }}
         >

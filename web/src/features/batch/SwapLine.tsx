@@ -1,3 +1,4 @@
+import '../../words/places/batch.ts';
 import type { LineKind, ProgramLine, Tables } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -6,7 +7,7 @@ import { PickItem } from '../../shared/PickItem.tsx';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { role, thumb } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
-import { grams } from '../../words/say.ts';
+import { grams, say } from '../../words/say.ts';
 import type { LiveBatch } from './useBatchNow.ts';
 
 const itemsOf = (tables: Tables, kind: LineKind): string[] => [
@@ -57,16 +58,16 @@ function Instead(props: {
     <Box sx={{ display: 'flex', gap: 1.25, flexWrap: 'wrap', alignItems: 'center' }}>
       <PickItem
         large
-        label="What went in"
+        label={say('batchPage.whatWentIn')}
         ids={itemsOf(tables, line.kind)}
         value={itemId}
         onPick={setItemId}
       />
       {toTaste ? (
-        <Box sx={{ color: role('inkMuted') }}>by taste, as before</Box>
+        <Box sx={{ color: role('inkMuted') }}>{say('swapLine.byTasteAsBefore')}</Box>
       ) : (
         <QuantityField
-          label="How much"
+          label={say('common.howMuch')}
           value={massG}
           min={0}
           max={100_000}
@@ -83,7 +84,7 @@ function Instead(props: {
         disabled={same}
         onClick={() => onSwap({ lineId: line.id, itemId, massG })}
       >
-        That went in
+        {say('swapLine.thatWentIn')}
       </Button>
     </Box>
   );

@@ -1,3 +1,5 @@
+import { sayRich } from '../../words/rich.ts';
+import '../../words/places/batch.ts';
 import {
   DISSOLVES_FROM_C,
   dosesToCome,
@@ -22,10 +24,10 @@ import { PrimaryAction } from './PrimaryAction.tsx';
 import type { LiveBatch } from './useBatchNow.ts';
 
 const TASTES = [
-  { sweet: -1, text: 'not sweet enough' },
-  { sweet: 0, text: 'about right' },
-  { sweet: 1, text: 'too sweet' },
-];
+  { sweet: -1, text: 'sweetenForm.notSweetEnough' },
+  { sweet: 0, text: 'sweetenForm.aboutRight' },
+  { sweet: 1, text: 'sweetenForm.tooSweet' },
+] as const;
 
 /** Sweetening in steps: some, stir, taste, some more. Each taste moves the target, and the remainder follows. */
 export function SweetenForm({ live, onEnough }: { live: LiveBatch; onEnough?: () => void }) {
@@ -53,7 +55,7 @@ export function SweetenForm({ live, onEnough }: { live: LiveBatch; onEnough?: ()
   const plan = dosesToCome(addedG, remainingG);
   const glass = glassFacts(liquor, kitchen.servingMl);
   const add = (grams: number) =>
-    live.say([
+    live.record([
       {
         kind: 'added',
         body: {
@@ -77,25 +79,35 @@ export function SweetenForm({ live, onEnough }: { live: LiveBatch; onEnough?: ()
         <Box>
           <Figure
             value={num(entry.now.sweetnessPct, 1)}
-            unit={`of ${num(target, 1)} g/100 g`}
+            unit={say('sweetenForm.ofGG', { target: num(target, 1) })}
             testId="sweet-now"
           />
-          <Box sx={{ color: role('inkMuted'), fontSize: '0.92em' }}>sweetness now, and aimed at</Box>
+          <Box sx={{ color: role('inkMuted'), fontSize: '0.92em' }}>
+            {say('sweetenForm.sweetnessNowAndAimed')}
+          </Box>
         </Box>
         <Box>
           <Figure value={num(entry.now.brix, 1)} unit="°Bx" />
-          <Box sx={{ color: role('inkMuted'), fontSize: '0.92em' }}>as a refractometer reads</Box>
+          <Box sx={{ color: role('inkMuted'), fontSize: '0.92em' }}>
+            {say('sweetenForm.asARefractometerReads')}
+          </Box>
         </Box>
         <Box>
-          <Figure value={num(glass.freeSugarG)} unit="g a glass" testId="sweet-glass" />
+          <Figure value={num(glass.freeSugarG)} unit={say('sweetenForm.gAGlass')} testId="sweet-glass" />
           <Box sx={{ color: role('inkMuted'), fontSize: '0.92em' }}>
-            {percent(glass.shareOfCeiling)} of 50 g a day, {percent(glass.shareOfAim)} of 25 g
+            {say('sweetenForm.ofGADay', {
+              shareOfCeiling: percent(glass.shareOfCeiling),
+              shareOfAim: percent(glass.shareOfAim),
+            })}
           </Box>
         </Box>
       </Box>
       <Box
         role="img"
-        aria-label={`Sweetness ${num(entry.now.sweetnessPct, 1)} of ${num(target, 1)} aimed at`}
+        aria-label={say('sweetenForm.sweetnessOfAimedAt', {
+          sweetnessPct: num(entry.now.sweetnessPct, 1),
+          target: num(target, 1),
+        })}
         sx={{ height: 14, borderRadius: 7, bgcolor: role('hairline'), position: 'relative' }}
       >
         <Box
@@ -122,33 +134,39 @@ export function SweetenForm({ live, onEnough }: { live: LiveBatch; onEnough?: ()
       {dose ? (
         <Box sx={{ display: 'grid', gap: 1 }}>
           <Box sx={{ fontSize: '1.1rem' }}>
-            Stir in <strong>{byHand(sweetener, dose.grams, kitchen)}</strong>, {grams(dose.grams)}
-            {stirred.length > 1 && ` of ${sayItem(sweetener.id).toLowerCase()}`}, until it is gone.
+            {sayRich('sweetenForm.stirInOfUntil', {
+              byHand: <strong>{byHand(sweetener, dose.grams, kitchen)}</strong>,
+              grams: grams(dose.grams),
+              item: sayItem(sweetener.id).toLowerCase(),
+              lengthSome: stirred.length > 1,
+            })}
           </Box>
           <PrimaryAction testId="dose" onClick={() => void add(dose.grams)}>
-            {grams(dose.grams)} is in
+            {say('sweetenForm.isIn', { grams: grams(dose.grams) })}
           </PrimaryAction>
           {entry.now.tempC < DISSOLVES_FROM_C[sweetener.dissolves] && (
             <Box data-testid="syrup">
-              At {celsius(entry.now.tempC)} it dissolves slowly. Or as a syrup: warm{' '}
-              {volume(dose.grams / 1000)} of the drink with the {grams(dose.grams)} until it is clear, cool
-              it, and pour it back.
+              {say('sweetenForm.atItDissolvesSlowly', {
+                tempC: celsius(entry.now.tempC),
+                grams: volume(dose.grams / 1000),
+                grams2: grams(dose.grams),
+              })}
             </Box>
           )}
           <Box sx={{ color: role('inkMuted'), fontSize: '0.92em' }}>
-            {allG > 0 && <>{grams(allG)} so far. </>}
-            Then, tasting each time:{' '}
-            {plan
-              .slice(1)
-              .map((d) => grams(d.grams))
-              .join(', ') || 'nothing more'}
-            .
+            {say('sweetenForm.soFarThenTasting', {
+              all: grams(allG),
+              allSome: allG > 0,
+              plan:
+                plan
+                  .slice(1)
+                  .map((d) => grams(d.grams))
+                  .join(', ') || say('sweetenForm.nothingMore'),
+            })}
           </Box>
         </Box>
       ) : (
-        <Alert severity="success">
-          It is as sweet as you aimed at, with {grams(allG)}. Taste it cold before you stop.
-        </Alert>
+        <Alert severity="success">{say('sweetenForm.itIsAsSweet', { all: grams(allG) })}</Alert>
       )}
       {onEnough &&
         (dose ? (
@@ -167,7 +185,7 @@ export function SweetenForm({ live, onEnough }: { live: LiveBatch; onEnough?: ()
           </PrimaryAction>
         ))}
       <Box>
-        <Box sx={{ mb: 0.5 }}>Taste with a clean spoon. It is</Box>
+        <Box sx={{ mb: 0.5 }}>{say('sweetenForm.tasteWithAClean')}</Box>
         <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
           {TASTES.map((t) => (
             <Button
@@ -176,7 +194,7 @@ export function SweetenForm({ live, onEnough }: { live: LiveBatch; onEnough?: ()
               disabled={allG === 0 && t.sweet === 0}
               sx={{ minHeight: 56 }}
               onClick={() =>
-                void live.say([
+                void live.record([
                   {
                     kind: 'tasted',
                     body: {
@@ -188,16 +206,24 @@ export function SweetenForm({ live, onEnough }: { live: LiveBatch; onEnough?: ()
                 ])
               }
             >
-              {t.text}
+              {say(t.text)}
             </Button>
           ))}
         </Box>
         {last && (
           <Box data-testid="taste-result" sx={{ mt: 1, color: role('inkMuted') }}>
-            You tasted “{TASTES.find((t) => t.sweet === last.sweet)?.text}” at {num(last.atSweetnessPct, 1)}:
-            now aiming at {num(target, 1)}.
-            {last.sweet > 0 &&
-              ` To come back, ${num(Math.max(0, liquor.sweetG / (target / 100) - (liquor.waterG + liquor.sugarG + liquor.otherSolublesG)))} mL of water would thin it there.`}
+            {say('sweetenForm.youTastedAtNow', {
+              text: say((TASTES.find((t) => t.sweet === last.sweet) ?? TASTES[1]).text),
+              atSweetnessPct: num(last.atSweetnessPct, 1),
+              target: num(target, 1),
+              water: num(
+                Math.max(
+                  0,
+                  liquor.sweetG / (target / 100) - (liquor.waterG + liquor.sugarG + liquor.otherSolublesG),
+                ),
+              ),
+              sweetSome: last.sweet > 0,
+            })}
           </Box>
         )}
       </Box>
@@ -208,11 +234,11 @@ export function SweetenForm({ live, onEnough }: { live: LiveBatch; onEnough?: ()
         color="inherit"
         sx={{ minHeight: 56 }}
       >
-        Sweet, sour and strong on one plane
+        {say('batchPage.sweetSourAndStrong')}
       </Button>
       <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap' }}>
         <QuantityField
-          label="Another amount"
+          label={say('sweetenForm.anotherAmount')}
           value={other}
           min={1}
           max={20_000}
@@ -229,7 +255,7 @@ export function SweetenForm({ live, onEnough }: { live: LiveBatch; onEnough?: ()
             setOther(null);
           }}
         >
-          is in
+          {say('sweetenForm.isIn2')}
         </Button>
       </Box>
     </Box>

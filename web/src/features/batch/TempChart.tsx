@@ -1,7 +1,8 @@
+import '../../words/places/batch.ts';
 import { type InstrumentReading, MINUTE_MS, type Simulation, simulateBatch } from '@big-ladle/core';
 import { useMemo } from 'react';
 import { LineChart, type Series } from '../../shared/LineChart.tsx';
-import { celsius } from '../../words/say.ts';
+import { celsius, say } from '../../words/say.ts';
 import type { LiveBatch } from './useBatchNow.ts';
 
 /** A trace as a line of temperatures over hours. */
@@ -30,19 +31,22 @@ export function TempChart({ live, readings }: { live: LiveBatch; readings: reado
       .flatMap((r) => (r.value === null ? [] : [{ x: (r.atMs - startMs) / MINUTE_MS / 60, y: r.value }]))
       .sort((a, b) => a.x - b.x);
     return [
-      { label: 'planned', points: planned },
-      { label: 'expected now', points: lineOf(forecast) },
-      { label: 'measured', points: dots, dots: true },
+      { label: say('tempChart.planned'), points: planned },
+      { label: say('tempChart.expectedNow'), points: lineOf(forecast) },
+      { label: say('tempChart.measured'), points: dots, dots: true },
     ];
   }, [planned, forecast, measured, readings, startMs]);
   const last = series[2]!.points.at(-1);
   return (
     <LineChart
       series={series}
-      xTitle="hours since the start"
+      xTitle={say('common.hoursSinceTheStart')}
       yTitle="°C"
       unit="°C"
-      said={`Temperatures over the hours: planned, expected now and measured. ${last ? `Measured last: ${celsius(last.y)}.` : 'Nothing measured yet.'}`}
+      said={say('tempChart.temperaturesOverTheHours', {
+        temp: last ? celsius(last.y) : '',
+        isLast: Boolean(last),
+      })}
       height={240}
     />
   );

@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { flushSync } from 'react-dom';
 import { stepHow, stepName } from '../../shared/batch/stepWords.ts';
 import { saveText } from '../../shared/saveText.ts';
+import { say } from '../../words/say.ts';
 import { TimetableSheet } from './TimetableSheet.tsx';
 import type { LiveBatch } from './useBatchNow.ts';
 
@@ -43,10 +44,10 @@ export function TimetableOut(props: {
   return (
     <Box sx={{ display: 'flex', gap: 1, mt: 1.5, flexWrap: 'wrap', '@media print': { display: 'none' } }}>
       <Button variant="outlined" onClick={() => void save()}>
-        Into the calendar
+        {say('common.intoTheCalendar')}
       </Button>
       <Button variant="outlined" onClick={print}>
-        Print
+        {say('common.print')}
       </Button>
       {printing && <TimetableSheet title={title} program={program} kitchen={kitchen} timetable={timetable} />}
     </Box>

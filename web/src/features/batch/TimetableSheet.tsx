@@ -1,8 +1,9 @@
+import '../../words/places/batch.ts';
 import type { Program, Timetable } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import { createPortal } from 'react-dom';
 import { placeName, stepHow, stepName } from '../../shared/batch/stepWords.ts';
-import { duration, longDay, timeOfDay } from '../../words/say.ts';
+import { duration, longDay, say, timeOfDay } from '../../words/say.ts';
 import type { LiveBatch } from './useBatchNow.ts';
 
 const cell = { borderTop: '1px solid #999', py: '1.5mm', pr: '4mm', verticalAlign: 'top', textAlign: 'left' };
@@ -22,14 +23,24 @@ export function TimetableSheet(props: {
         {title}
       </Box>
       <Box sx={{ mb: '4mm' }}>
-        From {longDay(timetable.startMs, zone)}, {timeOfDay(timetable.startMs, zone)}. In bottles{' '}
-        {longDay(timetable.readyMs, zone)}, {timeOfDay(timetable.readyMs, zone)}.{' '}
-        {duration(timetable.handsOnMin)} of your hands.
+        {say('timetableSheet.fromInBottlesOf', {
+          start: longDay(timetable.startMs, zone),
+          start2: timeOfDay(timetable.startMs, zone),
+          ready: longDay(timetable.readyMs, zone),
+          ready2: timeOfDay(timetable.readyMs, zone),
+          handsOn: duration(timetable.handsOnMin),
+        })}
       </Box>
       <Box component="table" sx={{ width: '100%', borderCollapse: 'collapse' }}>
         <thead>
           <tr>
-            {['From', 'To', 'Do', 'Where', 'Done'].map((head) => (
+            {[
+              say('timetableSheet.from'),
+              say('timetableSheet.to'),
+              say('timetableSheet.do'),
+              say('common.where'),
+              say('stovePage.done'),
+            ].map((head) => (
               <Box component="th" key={head} sx={cell}>
                 {head}
               </Box>

@@ -1,3 +1,4 @@
+import '../../words/places/batch.ts';
 import { endOfDay, type Kitchen, keepDate, notBefore, plannedLife } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import { useMemo } from 'react';

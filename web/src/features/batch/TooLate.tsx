@@ -1,3 +1,5 @@
+import { sayRich } from '../../words/rich.ts';
+import '../../words/places/batch.ts';
 import {
   type AwayWindow,
   choicesUnder,
@@ -50,15 +52,13 @@ export function TooLate(props: {
     }
   };
   return (
-    <Panel title="Not ready by then" sx={{ mb: 1.75, borderTopColor: role('danger') }}>
+    <Panel title={say('tooLate.notReadyByThen')} sx={{ mb: 1.75, borderTopColor: role('danger') }}>
       <Box data-testid="too-late">
-        {binding && (
-          <>
-            What binds is “{stepName(binding, program).toLowerCase()}”
-            {props.bindingStepId ? ', which falls into your hours away.' : ', the longest of its steps.'}{' '}
-            Three ways out:
-          </>
-        )}
+        {binding &&
+          say('tooLate.whatBindsIsWhich', {
+            stepName: stepName(binding, program).toLowerCase(),
+            isBindingStepId: Boolean(props.bindingStepId),
+          })}
         <Box component="ul" sx={{ listStyle: 'none', m: 0, mt: 1, p: 0 }}>
           {ways.map((way) => (
             <Box
@@ -75,14 +75,16 @@ export function TooLate(props: {
               }}
             >
               <Box sx={{ flex: '1 1 260px' }}>
-                <strong>{say(`way.${way.kind}`, { method: say(`method.${way.methodId}`) })}</strong>, ready{' '}
-                {moment(way.readyMs, nowMs, kitchen.zone)}
-                {way.meets ? ': in time' : ''}
+                {sayRich('tooLate.readyInTime', {
+                  what: <strong>{say(`way.${way.kind}`, { method: say(`method.${way.methodId}`) })}</strong>,
+                  ready: moment(way.readyMs, nowMs, kitchen.zone),
+                  isMeets: Boolean(way.meets),
+                })}
                 <Box sx={{ color: role('inkMuted') }}>{price(way)}</Box>
               </Box>
               {way.kind !== 'splitPots' && (
                 <Button variant="outlined" onClick={() => onChange(take(way))}>
-                  {way.kind === 'fasterMethod' ? 'Take it' : 'Serve then'}
+                  {way.kind === 'fasterMethod' ? say('common.takeIt') : say('tooLate.serveThen')}
                 </Button>
               )}
             </Box>
@@ -98,15 +100,15 @@ function price(way: WayOut): string {
   const change = way.strength - 1;
   const strength =
     Math.abs(change) < 0.005
-      ? 'as strong as planned'
+      ? say('tooLate.asStrongAsPlanned')
       : `${percent(Math.abs(change))} ${change < 0 ? 'weaker' : 'stronger'}`;
-  const hands = `${duration(way.handsOnMin)} of your hands`;
+  const hands = say('tooLate.ofYourHands', { handsOn: duration(way.handsOnMin) });
   switch (way.kind) {
     case 'fasterMethod':
       return `${strength}, ${hands}.`;
     case 'splitPots':
-      return `Half in each pot on two rings; twice the washing-up${way.wantsPot ? ', and you have one pot only' : ''}.`;
+      return say('tooLate.halfInEachPot', { isWantsPot: Boolean(way.wantsPot) });
     case 'laterServing':
-      return `The plan as it is, ${hands}.`;
+      return say('tooLate.thePlanAsIt', { hands });
   }
 }

@@ -1,3 +1,4 @@
+import '../../words/places/batch.ts';
 import {
   type HeldUnit,
   heldUnits,
@@ -17,7 +18,7 @@ import { grams, litres, say, sayCode } from '../../words/say.ts';
 type UseUpQuestion = Extract<Question, { kind: 'useUp' }>;
 
 const unitText = ({ unit, pieceId }: HeldUnit): string =>
-  unit === 'piece' ? (sayCode(`piece.${pieceId}`).split('|')[1] ?? '') : say(`held.${unit}`);
+  unit === 'piece' ? sayCode(`piece.${pieceId}`, { count: 2 }) : say(`held.${unit}`);
 
 /** What is in the house and is to be used up: which of the lines, and how much of it, counted as the cook counts it. */
 export function UseUp(props: {
@@ -37,7 +38,7 @@ export function UseUp(props: {
     <>
       <TextField
         select
-        label="All of the"
+        label={say('useUp.allOfThe')}
         value={question.lineId}
         onChange={(e) => {
           const next = usableLines(recipe).find((l) => l.id === e.target.value);
@@ -57,7 +58,7 @@ export function UseUp(props: {
         ))}
       </TextField>
       <QuantityField
-        label="I have"
+        label={say('useUp.iHave')}
         value={Math.round((question.massG / held.gramsEach) * 100) / 100}
         min={0.1}
         max={100_000}
@@ -67,7 +68,7 @@ export function UseUp(props: {
       />
       <TextField
         select
-        label="in"
+        label={say('useUp.in')}
         value={held.unit}
         onChange={(e) => setUnit(e.target.value as HeldUnit['unit'])}
         sx={{ minWidth: 110 }}
@@ -78,9 +79,7 @@ export function UseUp(props: {
           </MenuItem>
         ))}
       </TextField>
-      <Box>
-        {grams(question.massG)} make {litres(litresNow)}.
-      </Box>
+      <Box>{say('useUp.make', { mass: grams(question.massG), litresNow: litres(litresNow) })}</Box>
     </>
   );
 }

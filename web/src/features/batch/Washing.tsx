@@ -1,3 +1,4 @@
+import '../../words/places/batch.ts';
 import { type Bath, bathCue, rinsesAsked, type Step, washRoutines } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -58,7 +59,7 @@ function BathsAndRinses({ live, step }: { live: LiveBatch; step: Extract<Step, {
           variant="outlined"
           color="inherit"
           sx={{ minHeight: 72, ml: 'auto', fontSize: '1.1rem' }}
-          onClick={() => void live.say([{ kind: 'cueSeen', body: { stepId: step.id, cue: 'rinse' } }])}
+          onClick={() => void live.record([{ kind: 'cueSeen', body: { stepId: step.id, cue: 'rinse' } }])}
         >
           {say('wash.rinsedOnce')}
         </Button>
@@ -93,7 +94,7 @@ function BathRow(props: {
           color="inherit"
           sx={thumb}
           onClick={() =>
-            void live.say([
+            void live.record([
               { kind: 'cueSeen', body: { stepId, cue: bathCue(what) } },
               clock('bath.turn', minutes / 2),
               clock('bath.out', minutes),

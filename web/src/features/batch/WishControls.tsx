@@ -1,3 +1,4 @@
+import '../../words/places/batch.ts';
 import {
   type Kitchen,
   type PlanDoc,
@@ -12,7 +13,7 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { Choice } from '../../shared/Choice.tsx';
 import { QuantityField } from '../../shared/QuantityField.tsx';
-import { litres } from '../../words/say.ts';
+import { litres, type MessageKey, say } from '../../words/say.ts';
 import { UseUp } from './UseUp.tsx';
 
 /** A wish for another kind of question, starting from what the plan makes now. */
@@ -38,11 +39,11 @@ function askFor(kind: Question['kind'], litresNow: number, recipe: Recipe, kitch
   }
 }
 
-const QUESTIONS: { kind: Question['kind']; text: string }[] = [
-  { kind: 'litres', text: 'This much in bottles' },
-  { kind: 'servings', text: 'This many glasses' },
-  { kind: 'potFull', text: 'As much as the pot takes' },
-  { kind: 'useUp', text: 'Use up what I have' },
+const QUESTIONS: { kind: Question['kind']; text: MessageKey }[] = [
+  { kind: 'litres', text: 'wishControls.thisMuchInBottles' },
+  { kind: 'servings', text: 'wishControls.thisManyGlasses' },
+  { kind: 'potFull', text: 'wishControls.asMuchAsThe' },
+  { kind: 'useUp', text: 'wishControls.useUpWhatI' },
 ];
 
 /** The wish: one of the four questions, and its figure by slider or by typing. */
@@ -90,23 +91,23 @@ export function WishControls(props: {
         exclusive
         value={question.kind}
         onChange={(_, kind: Question['kind'] | null) => kind && ask(askFor(kind, litresNow, recipe, kitchen))}
-        aria-label="What you wish for"
+        aria-label={say('wishControls.whatYouWishFor')}
         sx={{ flexWrap: 'wrap', mb: 1 }}
       >
         {QUESTIONS.map((q) => (
           <ToggleButton key={q.kind} value={q.kind} sx={{ px: 0.75, py: 0.5, fontSize: '0.88rem' }}>
-            {q.text}
+            {say(q.text)}
           </ToggleButton>
         ))}
       </ToggleButtonGroup>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, flexWrap: 'wrap', mb: 1 }}>
         {question.kind === 'litres' && (
           <>
-            {slider(question.litres, 1, most, 0.1, 'Litres in bottles', (v) =>
+            {slider(question.litres, 1, most, 0.1, say('wishControls.litresInBottles'), (v) =>
               ask({ kind: 'litres', litres: v }),
             )}
             <QuantityField
-              label="Litres in bottles"
+              label={say('wishControls.litresInBottles')}
               value={question.litres}
               min={0.2}
               max={400}
@@ -118,9 +119,11 @@ export function WishControls(props: {
         )}
         {question.kind === 'servings' && (
           <>
-            {slider(question.servings, 1, 100, 1, 'Glasses', (v) => ask({ ...question, servings: v }))}
+            {slider(question.servings, 1, 100, 1, say('wishControls.glasses'), (v) =>
+              ask({ ...question, servings: v }),
+            )}
             <QuantityField
-              label="Glasses"
+              label={say('wishControls.glasses')}
               value={question.servings}
               min={1}
               max={2000}
@@ -129,7 +132,7 @@ export function WishControls(props: {
               width={110}
             />
             <QuantityField
-              label="A glass"
+              label={say('common.aGlass')}
               value={question.servingMl}
               min={10}
               max={2000}
@@ -142,9 +145,9 @@ export function WishControls(props: {
         )}
         {question.kind === 'potFull' && (
           <>
-            <Box>{litres(litresNow)} come out.</Box>
+            <Box>{say('wishControls.comeOut', { litresNow: litres(litresNow) })}</Box>
             <Choice
-              label="Fills of the pot"
+              label={say('wishControls.fillsOfThePot')}
               value={String(plan.fills === 'asNeeded' ? 1 : plan.fills)}
               options={['1', '2', '3'].map((v) => ({ value: v, text: v }))}
               onChange={(v) => onChange({ ...plan, fills: Number(v) })}

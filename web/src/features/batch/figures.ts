@@ -1,3 +1,4 @@
+import '../../words/places/batch.ts';
 import {
   BOTTLES,
   type BottleLife,
@@ -22,7 +23,17 @@ import {
 import { colours } from '../../shared/batch/liquorColour.ts';
 import type { VesselMark } from '../../shared/drawings/VesselDrawing.tsx';
 import type { Stage, StageId } from '../../shared/StageLine.tsx';
-import { centimetres, clockFace, duration, grams, litres, num, percent, sayDate } from '../../words/say.ts';
+import {
+  centimetres,
+  clockFace,
+  duration,
+  grams,
+  litres,
+  num,
+  percent,
+  say,
+  sayDate,
+} from '../../words/say.ts';
 
 export const entryOf = (sim: Simulation, kind: Step['kind'], last = false): TraceEntry | undefined =>
   last ? sim.trace.findLast((t) => t.kind === kind) : sim.trace.find((t) => t.kind === kind);
@@ -98,23 +109,38 @@ export function potView(program: Program, sim: Simulation, pot: Pot): PotView | 
   const marks: VesselMark[] = [];
   if (after) {
     const ml = after.now.hotVolumeL * 1000 + after.now.solidsL * 1000;
-    marks.push({ levelCm: cmOf(ml), text: `after the boil ${litres(after.now.hotVolumeL)}` });
+    marks.push({
+      levelCm: cmOf(ml),
+      text: say('figures.afterTheBoil', { hotVolume: litres(after.now.hotVolumeL) }),
+    });
   }
   if (strained)
     marks.push({
       levelCm: cmOf(strained.now.volumeL * 1000),
-      text: `strained ${litres(strained.now.volumeL)}`,
+      text: say('figures.strained', { volume: litres(strained.now.volumeL) }),
     });
   const dryG = program.lines
     .filter((l) => l.kind === 'solid')
     .reduce((sum, l) => sum + l.massG / program.fills, 0);
   const levelCm = boil.now.levelCm ?? 0;
   const description =
-    `${pot.name}, ${litres(potCapacityMl(pot) / 1000)} to the brim, ${centimetres(pot.diameterCm)} wide. ` +
-    `${heated ? 'At the boil' : 'At its fullest'} it stands at ${centimetres(levelCm)}, ${litres(boil.now.hotVolumeL)} of ${heated ? 'hot ' : ''}liquor with ${grams(dryG)} of plants, ` +
-    `and ${litres(room.foamMl / 1000)} is kept for foam: ${percent((room.fillMl + room.foamMl) / room.limitMl)} of what it may take.` +
-    (after ? ` After the boil ${litres(after.now.hotVolumeL)}.` : '') +
-    (strained ? ` Strained ${litres(strained.now.volumeL)}.` : '');
+    say('figures.toTheBrimWide', {
+      name: pot.name,
+      potCapacity: litres(potCapacityMl(pot) / 1000),
+      diameterCm: centimetres(pot.diameterCm),
+    }) +
+    say('figures.atTheBoilAt', {
+      isHeated: Boolean(heated),
+      levelCm: centimetres(levelCm),
+      hotVolume: litres(boil.now.hotVolumeL),
+      dry: grams(dryG),
+    }) +
+    say('figures.andIsKeptFor', {
+      foam: litres(room.foamMl / 1000),
+      fill: percent((room.fillMl + room.foamMl) / room.limitMl),
+    }) +
+    (after ? say('figures.afterTheBoil2', { hotVolume: litres(after.now.hotVolumeL) }) : '') +
+    (strained ? say('figures.strained2', { volume: litres(strained.now.volumeL) }) : '');
   return {
     levelCm,
     standsL: boil.now.hotVolumeL,
@@ -126,7 +152,7 @@ export function potView(program: Program, sim: Simulation, pot: Pot): PotView | 
     marks,
     description,
     colour: colours(after ?? boil).glass,
-    solids: `plants, ${grams(dryG)}`,
+    solids: say('figures.plants', { dry: grams(dryG) }),
   };
 }
 
@@ -188,11 +214,19 @@ export function stagesOf(input: {
   const bottles = input.filled || bottlesFor(mls, kitchen.bottles).bottles;
   const face = clockFace(drawMin * MINUTE_MS);
   return [
-    { id: 'size', figure: view ? num(view.potShare * 100) : '–', unit: '% full', state: state('size') },
+    {
+      id: 'size',
+      figure: view ? num(view.potShare * 100) : '–',
+      unit: say('figures.full'),
+      state: state('size'),
+    },
     {
       id: 'wash',
       figure: num(stageMinutes(program, sim, 'wash')),
-      unit: wash?.kind === 'wash' ? `min, ${num(input.rinses ?? wash.rinses)} rinses` : 'min',
+      unit:
+        wash?.kind === 'wash'
+          ? say('figures.minRinses', { rinses: num(input.rinses ?? wash.rinses) })
+          : 'min',
       state: state('wash'),
     },
     {
@@ -211,7 +245,7 @@ export function stagesOf(input: {
     {
       id: 'bottle',
       figure: bottles > 0 ? num(bottles) : num(endL, 1),
-      unit: bottles > 0 ? (bottles === 1 ? 'bottle' : 'bottles') : 'L',
+      unit: bottles > 0 ? say('unit.bottles', { count: bottles }) : 'L',
       state: state('bottle'),
     },
     {

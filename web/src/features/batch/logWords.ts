@@ -1,15 +1,16 @@
+import '../../words/places/batch.ts';
 import type { LogEvent, Program } from '@big-ladle/core';
 import { stepDeed, stepName } from '../../shared/batch/stepWords.ts';
 import { sayItem } from '../../words/names.ts';
 import { sayClock, sayNoted } from '../../words/saidWords.ts';
-import '../../words/shelfWords.ts';
+import '../../words/places/items.ts';
 import { celsius, duration, grams, litres, num, say, sayCode } from '../../words/say.ts';
 
 /** A reading in words. */
 export function readingText(reading: Extract<LogEvent, { kind: 'measured' }>['body']['reading']): string {
   switch (reading.what) {
     case 'volume':
-      return `${litres(reading.volumeL, 2)}${reading.atC > 40 ? ' hot' : ''}`;
+      return `${litres(reading.volumeL, 2)}${reading.atC > 40 ? say('logWords.hot') : ''}`;
     case 'level':
       return `${num(reading.levelCm, 1)} cm`;
     case 'mass':
@@ -30,57 +31,92 @@ export function deedText(event: LogEvent, live: { program: Program }): string {
   const name = step ? stepName(step, live.program).toLowerCase() : '';
   switch (event.kind) {
     case 'planned':
-      return 'planned';
+      return say('logWords.planned');
     case 'stepStarted':
-      return `began to ${name}`;
+      return say('logWords.beganTo', { name });
     case 'stepEnded':
-      return step ? stepDeed(step, live.program) : 'step over';
+      return step ? stepDeed(step, live.program) : say('logWords.stepOver');
     case 'skipped':
-      return `skipped: ${name}`;
+      return say('logWords.skipped', { name });
     case 'flame':
-      return event.body.on ? 'the flame is back' : 'the flame went out';
+      return event.body.on ? say('logWords.theFlameIsBack') : say('logWords.theFlameWentOut');
     case 'strainedEarly':
       return event.body.waterL > 0
-        ? `strained early, once more with ${litres(event.body.waterL)}`
-        : 'strained early';
+        ? say('logWords.strainedEarlyOnceMore', { water: litres(event.body.waterL) })
+        : say('logWords.strainedEarly');
     case 'swapped': {
       const line = live.program.lines.find((l) => l.id === event.body.lineId);
-      return `really went in: ${event.body.massG > 0 ? `${grams(event.body.massG)} ` : ''}${sayItem(event.body.itemId).toLowerCase()}${line ? '' : ' (not in this batch)'}`;
+      return say('logWords.reallyWentInNot', {
+        mass: grams(event.body.massG),
+        massSome: event.body.massG > 0,
+        item: sayItem(event.body.itemId).toLowerCase(),
+        isLine: Boolean(line),
+      });
     }
     case 'split':
-      return `split: ${event.body.lots.map((l) => `${l.name.toLowerCase()} ${litres(l.volumeL)}`).join(', ')}`;
+      return say('logWords.split', {
+        lots: event.body.lots.map((l) => `${l.name.toLowerCase()} ${litres(l.volumeL)}`).join(', '),
+      });
     case 'setAside':
-      return `set aside: ${event.body.leftovers.map((l) => `${grams(l.massG)} of ${say(`leftover.${l.kind}`).toLowerCase()}`).join(', ')}`;
+      return say('logWords.setAside', {
+        leftovers: event.body.leftovers
+          .map((l) =>
+            say('logWords.of', { mass: grams(l.massG), what: say(`leftover.${l.kind}`).toLowerCase() }),
+          )
+          .join(', '),
+      });
     case 'gifts':
-      return `for ${event.body.occasion}: ${event.body.rows.map((r) => `${num(r.count)} for ${r.to}`).join(', ')}`;
+      return say('logWords.for2', {
+        occasion: event.body.occasion,
+        rows: event.body.rows.map((r) => say('logWords.for', { count: num(r.count), to: r.to })).join(', '),
+      });
     case 'cueSeen':
       return event.body.cue === 'rinse'
-        ? 'rinsed once'
+        ? say('logWords.rinsedOnce')
         : event.body.clockId
-          ? 'stopped a clock'
-          : `saw: ${sayCode(`cue.${event.body.cue}`)}`;
+          ? say('logWords.stoppedAClock')
+          : say('logWords.saw', { what: sayCode(`cue.${event.body.cue}`) });
     case 'clockStarted':
-      return `clock: ${sayClock({ label: event.body.label ?? null, code: event.body.code ?? null, itemIds: event.body.itemIds ?? [] })}, ${duration(event.body.minutes)}`;
+      return say('logWords.clock', {
+        clock: sayClock({
+          label: event.body.label ?? null,
+          code: event.body.code ?? null,
+          itemIds: event.body.itemIds ?? [],
+        }),
+        minutes: duration(event.body.minutes),
+      });
     case 'measured':
-      return `measured ${readingText(event.body.reading)}`;
+      return say('logWords.measured', { readingText: readingText(event.body.reading) });
     case 'added':
-      return `added ${grams(event.body.massG)} ${sayItem(event.body.itemId).toLowerCase()}`;
+      return say('logWords.added', {
+        mass: grams(event.body.massG),
+        item: sayItem(event.body.itemId).toLowerCase(),
+      });
     case 'removed':
-      return `${event.body.why === 'spill' ? 'spilt' : event.body.why === 'taste' ? 'tasted' : 'served'}: ${litres(event.body.volumeL, 2)} less`;
+      return say('logWords.less', {
+        why: event.body.why === 'spill' ? 'spilt' : event.body.why === 'taste' ? 'tasted' : 'served',
+        volume: litres(event.body.volumeL, 2),
+      });
     case 'tasted':
-      return `tasted: ${Object.entries(event.body.axes)
-        .map(([axis, v]) => sayCode(`taste.${axis}.${v < 0 ? 'less' : v > 0 ? 'more' : 'right'}`))
-        .join(', ')}`;
+      return say('logWords.tasted', {
+        entries: Object.entries(event.body.axes)
+          .map(([axis, v]) => sayCode(`taste.${axis}.${v < 0 ? 'less' : v > 0 ? 'more' : 'right'}`))
+          .join(', '),
+      });
     case 'bottled':
-      return `filled ${num(event.body.bottles.length)} bottles`;
+      return say('logWords.filledBottles', { bottles: num(event.body.bottles.length) });
     case 'scored':
-      return `${num(event.body.score)} of 5${event.body.words ? `: ${event.body.words}` : ''}`;
+      return say('logWords.of2', {
+        score: num(event.body.score),
+        words: event.body.words ?? '',
+        isWords: Boolean(event.body.words),
+      });
     case 'noted':
       return sayNoted(event.body);
     case 'retimed':
-      return 'set an earlier time';
+      return say('logWords.setAnEarlierTime');
     case 'undone':
-      return 'took back';
+      return say('logWords.tookBack');
     default:
       return event.kind;
   }

@@ -1,5 +1,6 @@
+import '../../words/places/batch.ts';
 import { type BatchLog, bottledMl, fillMl, type Simulation } from '@big-ladle/core';
-import { duration, grams, litres, num } from '../../words/say.ts';
+import { duration, grams, litres, say } from '../../words/say.ts';
 
 /** What a batch is going to be, as far as one change may move it. */
 export interface Outcome {
@@ -32,19 +33,21 @@ export function outcomeOf(
 export function differenceOf(a: Outcome, b: Outcome): string {
   const parts: string[] = [];
   const sweet = b.sweetG - a.sweetG;
-  if (Math.abs(sweet) >= 1) parts.push(`sweetener ${grams(Math.abs(sweet))} ${sweet < 0 ? 'less' : 'more'}`);
+  if (Math.abs(sweet) >= 1)
+    parts.push(say('outcome.sweetenerTrueOther', { sweet: grams(Math.abs(sweet)), sweetLow: sweet < 0 }));
   const bottles = b.bottles - a.bottles;
   if (bottles !== 0)
     parts.push(
-      `${num(Math.abs(bottles))} ${Math.abs(bottles) === 1 ? 'bottle' : 'bottles'} ${bottles < 0 ? 'fewer' : 'more'}`,
+      say(bottles < 0 ? 'outcome.bottlesFewer' : 'outcome.bottlesMore', { count: Math.abs(bottles) }),
     );
   const later = b.endMin - a.endMin;
-  if (Math.abs(later) >= 2) parts.push(`${duration(Math.abs(later))} ${later > 0 ? 'later' : 'sooner'}`);
+  if (Math.abs(later) >= 2)
+    parts.push(say(later > 0 ? 'outcome.later' : 'outcome.sooner', { time: duration(Math.abs(later)) }));
   const litresText =
     Math.abs(b.litres - a.litres) >= 0.02
-      ? `${litres(b.litres)} instead of ${litres(a.litres)}`
-      : 'As many litres as before';
+      ? say('outcome.insteadOf', { litres: litres(b.litres), litres2: litres(a.litres) })
+      : say('outcome.asManyLitresAs');
   return parts.length || Math.abs(b.litres - a.litres) >= 0.02
     ? `${litresText}${parts.length ? `: ${parts.join(', ')}` : ''}.`
-    : 'As expected: nothing of the rest changes.';
+    : say('outcome.asExpectedNothingOf');
 }

@@ -1,3 +1,4 @@
+import '../../words/places/batch.ts';
 import {
   asHandMeasures,
   BOTTLES,
@@ -58,7 +59,7 @@ import {
   timeOfDay,
   volume,
 } from '../../words/say.ts';
-import '../../words/shelfWords.ts';
+import '../../words/places/items.ts';
 import { entryOf, keepingInput, lengthText, potView, stageOf } from './figures.ts';
 import { TimetableOut } from './TimetableOut.tsx';
 
@@ -120,20 +121,32 @@ export function PotPanel({ program, sim, pot, kitchen }: PanelInput) {
       )}
       <Box sx={{ textAlign: 'center', mt: 0.5 }}>
         <Typography variant="h3" component="p">
-          {pot.name}, {litres(potCapacityMl(pot) / 1000)}, {num(pot.diameterCm)} cm wide
+          {say('panels.cmWide', {
+            name: pot.name,
+            potCapacity: litres(potCapacityMl(pot) / 1000),
+            diameterCm: num(pot.diameterCm),
+          })}
         </Typography>
         <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem' }} data-testid="pot-facts">
-          {program.fills > 1 && <>{num(program.fills)} fills, each the same. </>}
-          {!view?.heated && <>Nothing is heated: it serves as the mixing bowl. </>}
-          {combine?.now.levelCm != null && <>Fill to {centimetres(combine.now.levelCm)}. </>}
+          {program.fills > 1 && <>{say('panels.fillsEachTheSame', { fills: num(program.fills) })} </>}
+          {!view?.heated && <>{say('panels.nothingIsHeatedIt')} </>}
+          {combine?.now.levelCm != null && (
+            <>{say('panels.fillTo', { levelCm: centimetres(combine.now.levelCm) })} </>
+          )}
           {heat && burner && (
             <>
-              Boils after about {lengthText(heat)} on the {burner.name.toLowerCase()}.{' '}
+              {say('panels.boilsAfterAboutOn', {
+                lengthText: lengthText(heat),
+                name: burner.name.toLowerCase(),
+              })}{' '}
             </>
           )}
           <br />
-          {steamL > 0.005 && <>Loses {volume(steamL)} as steam; </>}
-          {volume(heldL)} stays in the solids.
+          {say('panels.losesAsSteamStays', {
+            steam: volume(steamL),
+            steamSome: steamL > 0.005,
+            held: volume(heldL),
+          })}
         </Box>
       </Box>
     </Panel>
@@ -158,12 +171,15 @@ export function ListPanel({
         {note}
         {own.map((w) => (
           <span key={`${w.ingredientId}${w.measureId}`}>
-            Your {kitchen.measures.find((m) => m.id === w.measureId)?.name ?? 'cup'} of{' '}
-            {sayItem(w.ingredientId).toLowerCase()} weighs {grams(w.massG)}.{' '}
+            {say('panels.yourOfWeighs', {
+              name: kitchen.measures.find((m) => m.id === w.measureId)?.name ?? 'cup',
+              item: sayItem(w.ingredientId).toLowerCase(),
+              mass: grams(w.massG),
+            })}{' '}
           </span>
         ))}
-        {power.length > 0 && <>Whole spices run ahead in a big pot: they scale at the power 0.85. </>}
-        {program.fills > 1 && <>Amounts are for all {num(program.fills)} fills together.</>}
+        {power.length > 0 && <>{say('panels.wholeSpicesRunAhead')} </>}
+        {program.fills > 1 && <>{say('panels.amountsAreForAll', { fills: num(program.fills) })}</>}
       </Box>
     </Panel>
   );
@@ -193,12 +209,12 @@ const Lines = memo(function Lines({
           <>
             {sayItem(line.itemId)}
             {line.share && `, ${say(`share.${line.share}`)}`}
-            {line.rule.kind === 'toTarget' && ', by taste'}
-            {line.rule.kind === 'byResult' && ', as much as there is juice'}
+            {line.rule.kind === 'toTarget' && say('common.byTaste')}
+            {line.rule.kind === 'byResult' && say('panels.asMuchAsThere')}
             {solid && solid.rate100PerMin === null && (
               <Box component="span" sx={{ color: role('caution') }}>
                 {' '}
-                (what it gives is not modelled)
+                {say('panels.whatItGivesIs')}
               </Box>
             )}
           </>
@@ -213,7 +229,7 @@ const Lines = memo(function Lines({
               label={label}
               note={
                 water && line.share !== 'second' && line.share !== 'rinse' && combine?.now.levelCm != null
-                  ? `to ${num(combine.now.levelCm, 1)} cm`
+                  ? say('panels.toCm', { levelCm: num(combine.now.levelCm, 1) })
                   : grams(massG)
               }
             >
@@ -232,7 +248,7 @@ const Lines = memo(function Lines({
             label={label}
             note={<span data-mass-g={massG}>{grams(massG)}</span>}
           >
-            {line.rule.kind === 'toTarget' && dosed[line.id] ? 'about ' : ''}
+            {line.rule.kind === 'toTarget' && dosed[line.id] ? say('panels.about') : ''}
             {handText(amount, kitchen.measures, line.itemId)}
           </Row>
         );
@@ -242,7 +258,7 @@ const Lines = memo(function Lines({
           key={part.vesselId}
           dense
           testId={`shelf-${part.vesselId}`}
-          label={`${part.name}, from the shelf`}
+          label={say('panels.fromTheShelf', { name: part.name })}
           note={grams(part.massG)}
         >
           {volume(part.litres)}
@@ -259,7 +275,7 @@ export function LedgerPanel({
   likely,
 }: PanelInput & { finishedWord?: string; likely?: ReactNode }) {
   return (
-    <Panel title="Where the litres go" aside="all at 20 °C">
+    <Panel title={say('panels.whereTheLitresGo')} aside={say('panels.allAtC')}>
       <LedgerDrawing
         ledger={ledgerOf(sim)}
         itemOf={itemIdOf(program)}
@@ -275,7 +291,7 @@ export function WashPanel({ program, sim, kitchen, tables }: PanelInput) {
   const calyx = sim.trace.find((t) => t.kind === 'wash')?.drawn.calyx ?? 0;
   const { washLots } = toolCounts(program, sim, kitchen, tables);
   return (
-    <Panel title="Wash and cut">
+    <Panel title={say('panels.washAndCut')}>
       {program.steps
         .filter((s) => stageOf(program, s) === 'wash')
         .map((step) => {
@@ -284,17 +300,15 @@ export function WashPanel({ program, sim, kitchen, tables }: PanelInput) {
             <Row
               key={step.id}
               label={`${stepName(step, program)}: ${step.lines.map((id) => sayItem(itemIdOf(program)(id)).toLowerCase()).join(', ')}`}
-              note={step.kind === 'wash' ? `${num(step.rinses)} rinses` : ''}
+              note={step.kind === 'wash' ? say('panels.rinses', { rinses: num(step.rinses) }) : ''}
             >
               {lengthText(entry)}
             </Row>
           );
         })}
       <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem', mt: 1 }}>
-        {washLots > 1 && <>In your largest bowl it takes {num(washLots)} lots. </>}
-        {calyx > 0 && (
-          <>Cold rinses take about {percent(calyx)} of the calyx with them: less than a warm one would.</>
-        )}
+        {washLots > 1 && <>{say('panels.inYourLargestBowl', { washLots: num(washLots) })} </>}
+        {calyx > 0 && <>{say('panels.coldRinsesTakeAbout', { calyx: percent(calyx) })}</>}
       </Box>
     </Panel>
   );
@@ -313,7 +327,7 @@ export function DrawPanel({ program, sim, tables }: PanelInput) {
     sim.trace.findLast((t) => t.kind === 'strain' && t.vesselId === TUB) ?? entryOf(sim, 'bottle'),
   );
   return (
-    <Panel title="Draw">
+    <Panel title={say('panels.draw')}>
       {program.steps
         .filter((s) => stageOf(program, s) === 'draw')
         .map((step) => (
@@ -322,22 +336,19 @@ export function DrawPanel({ program, sim, tables }: PanelInput) {
           </Row>
         ))}
       <Typography variant="h3" sx={{ mt: 2 }}>
-        Drawn from the plants
+        {say('panels.drawnFromThePlants')}
       </Typography>
       {solids.map((line) => {
         const row = tables.ingredients.get(line.itemId);
         const share = drawn[line.id];
         return (
           <Row key={line.id} label={sayItem(line.itemId)}>
-            {row?.rate100PerMin === null || share === undefined ? 'not modelled' : percent(share)}
+            {row?.rate100PerMin === null || share === undefined ? say('panels.notModelled') : percent(share)}
           </Row>
         );
       })}
       <Box sx={{ mt: 1.5 }}>
-        <Spoon
-          {...look}
-          label="Expected colour, strained: in a white spoon and in a glass. An aid to judge by."
-        />
+        <Spoon {...look} label={say('panels.expectedColourStrainedIn')} />
       </Box>
       {notes.map((note) => {
         const text = sayNote(note);
@@ -364,15 +375,15 @@ export function StrainPanel({ program, sim, kitchen, tables }: PanelInput) {
   const cool = sim.trace.findLast((t) => t.kind === 'cool');
   if (strain?.kind !== 'strain' || !strained)
     return (
-      <Panel title="Strain and cool">
-        <Box>Nothing is strained.</Box>
+      <Panel title={say('panels.strainAndCool')}>
+        <Box>{say('panels.nothingIsStrained')}</Box>
       </Panel>
     );
   const liquor = sim.vessels[BOTTLES]?.liquor;
   const goesOn = liquor?.cooling.hot && !liquor.cooling.cold;
   return (
-    <Panel title="Strain and cool">
-      <Row label={say(`how.strain.${strain.press}`)} note={strain.cloth ? 'and a cloth' : ''}>
+    <Panel title={say('panels.strainAndCool')}>
+      <Row label={say(`how.strain.${strain.press}`)} note={strain.cloth ? say('panels.andACloth') : ''}>
         {litres(strained.now.volumeL, 2)}
       </Row>
       {program.lines
@@ -382,15 +393,15 @@ export function StrainPanel({ program, sim, kitchen, tables }: PanelInput) {
             .filter((f) => f.code === 'held' && f.lineId === line.id)
             .reduce((sum, f) => sum + f.volumeL, 0);
           return held > 0.005 ? (
-            <Row key={line.id} label={`held in the ${sayItem(line.itemId).toLowerCase()}`}>
+            <Row key={line.id} label={say('panels.heldInThe', { item: sayItem(line.itemId).toLowerCase() })}>
               {volume(held)}
             </Row>
           ) : null;
         })}
       {cool && (
         <Row
-          label={`Cooling to ${celsius(cool.now.tempC)}`}
-          note={`from ${celsius(cool.before.liquor.tempC)}`}
+          label={say('panels.coolingTo', { tempC: celsius(cool.now.tempC) })}
+          note={say('panels.from', { tempC: celsius(cool.before.liquor.tempC) })}
         >
           {lengthText(cool)}
         </Row>
@@ -398,12 +409,14 @@ export function StrainPanel({ program, sim, kitchen, tables }: PanelInput) {
       {liquor && (
         <>
           <Row
-            label="Between 60 and 21 °C"
-            note={goesOn && liquor.tempC > KEEPING.firstStageToC ? 'and on in the bottle' : 'aim 2 h'}
+            label={say('panels.betweenAndC')}
+            note={
+              goesOn && liquor.tempC > KEEPING.firstStageToC ? say('panels.andOnInThe') : say('panels.aimH')
+            }
           >
             {duration(liquor.cooling.from60To21Min)}
           </Row>
-          <Row label="Then to 5 °C" note={goesOn ? 'and on in the bottle' : 'aim 4 h'}>
+          <Row label={say('panels.thenToC')} note={goesOn ? say('panels.andOnInThe') : say('panels.aimH2')}>
             {duration(liquor.cooling.from21To5Min)}
           </Row>
         </>
@@ -411,12 +424,14 @@ export function StrainPanel({ program, sim, kitchen, tables }: PanelInput) {
       {draws && <DrawsWorth draws={draws} marker={mainMarker(program, tables)} />}
       {counts.receiverShortL > 0 && (
         <Box sx={{ color: role('caution'), fontWeight: 700, mt: 1 }}>
-          Your receiving vessels hold {litres(counts.receiverL)}: {litres(counts.receiverShortL)} too little.
+          {say('panels.yourReceivingVesselsHold', {
+            receiver: litres(counts.receiverL),
+            receiverShort: litres(counts.receiverShortL),
+          })}
         </Box>
       )}
       <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem', mt: 1 }}>
-        Your fridge stands at {celsius(kitchen.fridgeC)}. Drain leaves more behind than pressing, wringing
-        less still.
+        {say('panels.yourFridgeStandsAt', { fridgeC: celsius(kitchen.fridgeC) })}
       </Box>
     </Panel>
   );
@@ -427,7 +442,7 @@ function DrawsWorth({ draws, marker }: { draws: NonNullable<ReturnType<typeof dr
   const { first, second } = draws;
   return (
     <Box sx={{ mt: 1.5 }} data-testid="draws-worth">
-      <Typography variant="h3">The two draws</Typography>
+      <Typography variant="h3">{say('panels.theTwoDraws')}</Typography>
       {(
         [
           ['first', first],
@@ -439,8 +454,11 @@ function DrawsWorth({ draws, marker }: { draws: NonNullable<ReturnType<typeof dr
         </Row>
       ))}
       <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem', mt: 0.5 }}>
-        The second wins back {percent(second.markerG / Math.max(1e-9, first.markerG + second.markerG))} of all
-        that is drawn, {litres(second.litres)} more for {duration(second.minutes)}.
+        {say('panels.theSecondWinsBack', {
+          marker: percent(second.markerG / Math.max(1e-9, first.markerG + second.markerG)),
+          litres: litres(second.litres),
+          minutes: duration(second.minutes),
+        })}
       </Box>
     </Box>
   );
@@ -467,7 +485,7 @@ export function BalancePanel({
     </Box>
   );
   return (
-    <Panel title="Balance">
+    <Panel title={say('balancePage.balance')}>
       {children}
       <Box
         sx={{
@@ -477,35 +495,40 @@ export function BalancePanel({
           my: 1.5,
         }}
       >
-        {cell(num(now.brix, 1), '°Bx', 'all that is dissolved, in 100 g', 'figure-brix')}
-        {cell(num(now.sweetnessPct, 1), 'g/100 g', 'sweetness, as sugar', 'figure-sweetness')}
-        {cell(num(Math.max(0, now.sournessGPerL), 1), 'g/L', 'titratable acidity, as citric', 'figure-ta')}
+        {cell(num(now.brix, 1), '°Bx', say('panels.allThatIsDissolved'), 'figure-brix')}
+        {cell(num(now.sweetnessPct, 1), say('common.gG'), say('panels.sweetnessAsSugar'), 'figure-sweetness')}
+        {cell(
+          num(Math.max(0, now.sournessGPerL), 1),
+          'g/L',
+          say('panels.titratableAcidityAsCitric'),
+          'figure-ta',
+        )}
         {cell(
           now.ph.kind === 'estimate' ? num(now.ph.pH, 1) : '–',
           'pH',
           now.ph.kind === 'estimate'
             ? entry.after.liquor.read
-              ? 'as you read it'
-              : 'estimate'
-            : 'too little acid to estimate',
+              ? say('panels.asYouReadIt')
+              : say('panels.estimate')
+            : say('panels.tooLittleAcidTo'),
           'figure-ph',
         )}
-        {saysAlcohol(now.abvPct) && cell(num(now.abvPct, 1), '%', 'alcohol', 'figure-abv')}
+        {saysAlcohol(now.abvPct) && cell(num(now.abvPct, 1), '%', say('panels.alcohol'), 'figure-abv')}
       </Box>
-      <Typography variant="h3">In a glass of {num(kitchen.servingMl)} mL</Typography>
-      <Row label="Sugar" note={`${num(glass.kcal)} kcal`}>
+      <Typography variant="h3">{say('panels.inAGlassOf', { serving: num(kitchen.servingMl) })}</Typography>
+      <Row label={say('panels.sugar')} note={`${num(glass.kcal)} kcal`}>
         <span data-testid="figure-glass-sugar">{grams(glass.sugarG)}</span>
       </Row>
-      <Row label="Free sugars, of the 50 g a day that guidance sets as a ceiling">
+      <Row label={say('panels.freeSugarsOfThe')}>
         <span data-testid="figure-glass-share">{percent(glass.shareOfCeiling)}</span>
       </Row>
-      <Row label="and of the 25 g it aims at">{percent(glass.shareOfAim)}</Row>
-      <Row label={glass.noAddedSugar ? 'No added sugar' : 'Added sugar'}>
-        {glass.noAddedSugar ? 'only that of the fruit' : grams(glass.addedSugarG)}
+      <Row label={say('panels.andOfTheG')}>{percent(glass.shareOfAim)}</Row>
+      <Row label={glass.noAddedSugar ? say('panels.noAddedSugar') : say('panels.addedSugar')}>
+        {glass.noAddedSugar ? say('panels.onlyThatOfThe') : grams(glass.addedSugarG)}
       </Row>
       <HouseLimits program={program} kitchen={kitchen} tables={tables} litresL={now.volumeL} glass={glass} />
       <Box sx={{ mt: 1.5 }}>
-        <Spoon {...colours(entry)} label="Expected colour of the finished drink." />
+        <Spoon {...colours(entry)} label={say('panels.expectedColourOfThe')} />
       </Box>
     </Panel>
   );
@@ -549,7 +572,7 @@ export function BottlesPanel({ sim, kitchen, children }: PanelInput & { children
   const { plans, bottles, leftMl } = bottlesFor(mls, kitchen.bottles);
   const total = mls.reduce((sum, ml) => sum + ml, 0);
   return (
-    <Panel title="Bottle" aside={`${litres(total / 1000, 2)} to fill`}>
+    <Panel title={say('batchPage.bottle')} aside={say('panels.toFill', { total: litres(total / 1000, 2) })}>
       {children}
       {kitchen.bottles.map((size) => {
         const count = plans.reduce(
@@ -561,18 +584,14 @@ export function BottlesPanel({ sim, kitchen, children }: PanelInput & { children
             <Row
               key={size.id}
               label={`${size.name}, ${num(size.volumeMl)} mL`}
-              note={`${num(fillMl(size.volumeMl))} mL each`}
+              note={say('panels.mlEach', { fill: num(fillMl(size.volumeMl)) })}
             >
               {num(count)}
             </Row>
           )
         );
       })}
-      <Row
-        label={
-          bottles > 0 ? 'Left over, a glass for the cook' : 'No bottles in your kitchen yet: all left over'
-        }
-      >
+      <Row label={bottles > 0 ? say('panels.leftOverAGlass') : say('panels.noBottlesInYour')}>
         {volume(leftMl / 1000)}
       </Row>
     </Panel>
@@ -591,7 +610,7 @@ export function KeepPanel({
   if (!input || !life) return null;
   const longer = [...life.longer, ...wouldKeepLonger(input)];
   return (
-    <Panel title="Keep, drink by">
+    <Panel title={say('panels.keepDrinkBy')}>
       <Box sx={{ mb: 1 }}>
         <Figure
           value={sayDate(keepDate(life, kitchen.zone), kitchen.zone)}
@@ -603,14 +622,11 @@ export function KeepPanel({
         {life.reasons.map((reason) => (
           <li key={reason.code}>{sayReason(reason)}</li>
         ))}
-        <li>
-          The clock starts when the drink first falls below 60 °C, or when its first raw part was cut or
-          poured.
-        </li>
+        <li>{say('panels.theClockStartsWhen')}</li>
       </Box>
       {longer.length > 0 && (
         <Box sx={{ mt: 1.5 }}>
-          It would keep longer
+          {say('panels.itWouldKeepLonger')}
           <Box component="ul" sx={{ m: 0, pl: 2.5 }} data-testid="keep-longer">
             {longer.map((reason) => (
               <li key={reason.code}>{sayReason(reason)}</li>
@@ -619,7 +635,7 @@ export function KeepPanel({
         </Box>
       )}
       <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem', mt: 1 }}>
-        Cautious home rules; your local food rules come first. Kept cold, at {celsius(kitchen.fridgeC)}.
+        {say('panels.cautiousHomeRulesYour', { fridgeC: celsius(kitchen.fridgeC) })}
       </Box>
     </Panel>
   );
@@ -647,21 +663,26 @@ export function TimePanel(props: {
   }
   return (
     <Panel
-      title="When you are needed"
-      aside={`${duration(timetable.totalMin)} in all, ${duration(timetable.handsOnMin)} of your hands`}
+      title={say('panels.whenYouAreNeeded')}
+      aside={say('panels.inAllOfYour', {
+        total: duration(timetable.totalMin),
+        handsOn: duration(timetable.handsOnMin),
+      })}
     >
       {sittings.map((s) => (
         <Row key={s.startMs} label={s.kinds.join(', ')} note={duration((s.endMs - s.startMs) / 60_000)}>
           {moment(s.startMs, nowMs, zone)}–{timeOfDay(s.endMs, zone)}
         </Row>
       ))}
-      <Row label="in bottles">{moment(timetable.readyMs, nowMs, zone)}</Row>
+      <Row label={say('common.inBottles2')}>{moment(timetable.readyMs, nowMs, zone)}</Row>
       {(timetable.stretched ?? []).map((s) => {
         const step = program.steps.find((p) => p.id === s.beforeStepId);
         return (
           <Box key={s.beforeStepId} sx={{ color: role('inkMuted'), mt: 1 }} data-testid="stretched">
-            It waits {duration(s.byMin)} longer before “{step ? stepName(step, program).toLowerCase() : ''}”,
-            so that nothing calls you in your hours away.
+            {say('panels.itWaitsLongerBefore', {
+              by: duration(s.byMin),
+              stepName: step ? stepName(step, program).toLowerCase() : '',
+            })}
           </Box>
         );
       })}

@@ -37,7 +37,11 @@ export interface LiveBatch {
   step: Step | null;
   nowMs: number;
   /** Says that something happened, now or at a moment of the batch's own time; resolves when this browser has kept it. */
-  say: (deeds: readonly EventBody[], answer?: Parameters<typeof record>[2], atMs?: number) => Promise<void>;
+  record: (
+    deeds: readonly EventBody[],
+    answer?: Parameters<typeof record>[2],
+    atMs?: number,
+  ) => Promise<void>;
 }
 
 /** How often the physics is looked at again; clocks tick by themselves. */
@@ -91,7 +95,7 @@ export function useLiveBatch(id: string): {
           now,
           step: now.log.program.steps.find((s) => s.id === now.log.currentStepId) ?? null,
           nowMs,
-          say: (deeds, answer, atMs) =>
+          record: (deeds, answer, atMs) =>
             record(
               { kind: rehearsal ? 'rehearsal' : 'batch', id },
               deeds,

@@ -1,3 +1,4 @@
+import '../../words/places/drinks.ts';
 import {
   type CustomFacts,
   type Kitchen,
@@ -23,8 +24,10 @@ export function AddLine(props: { kitchen: Kitchen; tables: Tables; onAdd: (line:
   const [text, setText] = useState('');
   const [unknown, setUnknown] = useState<string | null>(null);
   const read = text.trim()
-    ? parsePasted(`Ingredients\n${text}`, tables, { ...measuringKit(kitchen), system: kitchen.units })
-        .lines[0]
+    ? parsePasted(say('addLine.ingredients', { text }), tables, {
+        ...measuringKit(kitchen),
+        system: kitchen.units,
+      }).lines[0]
     : undefined;
   const add = (itemId: string, kind: RecipeLine['kind'], massG: number) => {
     onAdd({
@@ -52,15 +55,15 @@ export function AddLine(props: { kitchen: Kitchen; tables: Tables; onAdd: (line:
     >
       <Box sx={{ display: 'flex', gap: 1 }}>
         <TextField
-          label="Add an ingredient, as you say it"
-          placeholder="2 cups dried hibiscus"
+          label={say('addLine.addAnIngredientAs')}
+          placeholder={say('addLine.cupsDriedHibiscus')}
           value={text}
           onChange={(e) => setText(e.target.value)}
           fullWidth
           slotProps={{ htmlInput: { 'data-testid': 'add-line' } }}
         />
         <Button type="submit" variant="outlined" disabled={!read} sx={{ flexShrink: 0 }}>
-          Add
+          {say('addLine.add')}
         </Button>
       </Box>
       {read && (
@@ -69,13 +72,13 @@ export function AddLine(props: { kitchen: Kitchen; tables: Tables; onAdd: (line:
             <>
               {sayItem(read.itemId)}
               {read.kind === 'sweetener'
-                ? ', by taste'
-                : `, ${read.massG === null ? 'no amount yet' : grams(read.massG)}`}
+                ? say('common.byTaste')
+                : `, ${read.massG === null ? say('addLine.noAmountYet') : grams(read.massG)}`}
               {read.doubts.length > 0 && <> · {read.doubts.map((d) => say(`doubt.${d}`)).join(' ')}</>}
               {read.falseFriend && <> {sayCode(`friend.${read.falseFriend}`)}</>}
             </>
           ) : (
-            <>Nothing here is called “{read.unknownName}”: adding it asks what it is.</>
+            say('addLine.nothingHereIsCalled', { unknownName: read.unknownName ?? '' })
           )}
         </Box>
       )}

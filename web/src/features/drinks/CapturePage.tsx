@@ -1,3 +1,5 @@
+import { pickWords } from '../../shared/pickWords.ts';
+import '../../words/places/drinks.ts';
 import {
   type CaptureEntry,
   type CaptureProblem,
@@ -25,7 +27,7 @@ import { serverNow } from '../../shared/time.ts';
 import { Loading, PageHead, Panel, Row } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
-import { grams, litres, num, say, timeOfDay, volume } from '../../words/say.ts';
+import { grams, litres, type MessageKey, num, say, timeOfDay, volume } from '../../words/say.ts';
 import { useRecipeDrafts } from './recipeDraft.ts';
 
 /** What is being written down; it survives a reload, however long the cooking takes. */
@@ -51,23 +53,23 @@ const useCapture = create<{
 );
 
 const DEEDS: OwnStepKind[] = ['wash', 'prep', 'heat', 'boil', 'steep', 'strain', 'cool', 'bottle'];
-const DEED_WORDS: Partial<Record<OwnStepKind, string>> = {
-  wash: 'Washing',
-  prep: 'Cutting',
-  heat: 'On the flame',
-  boil: 'It boils',
-  steep: 'Flame off, it stands',
-  strain: 'Straining',
-  cool: 'Cooling',
-  bottle: 'Bottling',
+const DEED_WORDS: Partial<Record<OwnStepKind, MessageKey>> = {
+  wash: 'capturePage.wash',
+  prep: 'capturePage.prep',
+  heat: 'capturePage.heat',
+  boil: 'capturePage.boil',
+  steep: 'capturePage.steep',
+  strain: 'capturePage.strain',
+  cool: 'capturePage.cool',
+  bottle: 'capturePage.bottle',
 };
 
-const PROBLEMS: Record<CaptureProblem['kind'], string> = {
-  nothingIn: 'Nothing was put in yet.',
-  noLitres: 'Say how many litres came out: everything is written down against them.',
-  moreAfter: 'After it went in there was more than before: look at that weighing.',
-  unknownItem: 'One of the things is not known any more.',
-  noPiece: 'That does not come in pieces: weigh it.',
+const PROBLEMS: Record<CaptureProblem['kind'], MessageKey> = {
+  nothingIn: 'capturePage.nothingIn',
+  noLitres: 'capturePage.noLitres',
+  moreAfter: 'capturePage.moreAfter',
+  unknownItem: 'capturePage.unknownItem',
+  noPiece: 'capturePage.noPiece',
 };
 
 /** Somebody who never measures cooks; you weigh before and after, count, and tap when things happen. */
@@ -88,11 +90,11 @@ export function CapturePage() {
         : [...capture.entries, { kind: 'made', atMs: serverNow(), litres: madeL }];
     const read = captureToRecipe(
       entries,
-      { id: uuid(), name: capture.name.trim() || 'Written down at the stove' },
+      { id: uuid(), name: capture.name.trim() || say('capturePage.writtenDownAtThe') },
       tables,
     );
     if (!read.ok) {
-      setProblem(PROBLEMS[read.problem.kind]);
+      setProblem(say(PROBLEMS[read.problem.kind]));
       return;
     }
     put('new', { recipe: read.value, openedAt: 0, meant: [] });
@@ -102,8 +104,8 @@ export function CapturePage() {
   return (
     <>
       <PageHead
-        title="Watch and write down"
-        beside="Weigh before and after, count, and tap when things happen."
+        title={say('capturePage.watchAndWriteDown')}
+        beside={say('capturePage.weighBeforeAndAfter')}
       />
       <Box
         sx={{
@@ -114,10 +116,10 @@ export function CapturePage() {
         }}
       >
         <Box sx={{ display: 'grid', gap: 1.75 }}>
-          <Panel title="Something goes in">
+          <Panel title={say('capturePage.somethingGoesIn')}>
             <PutIn tables={tables} onAdd={capture.add} />
           </Panel>
-          <Panel title="Something happens now">
+          <Panel title={say('capturePage.somethingHappensNow')}>
             <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
               {DEEDS.map((deed) => (
                 <Button
@@ -126,20 +128,20 @@ export function CapturePage() {
                   sx={{ minHeight: 56 }}
                   onClick={() => capture.add({ kind: 'deed', atMs: serverNow(), deed })}
                 >
-                  {DEED_WORDS[deed]}
+                  {say(DEED_WORDS[deed] ?? `step.${deed}`)}
                 </Button>
               ))}
             </Box>
           </Panel>
-          <Panel title="It is done">
+          <Panel title={say('capturePage.itIsDone')}>
             <Box sx={{ display: 'grid', gap: 1.5 }}>
               <TextField
-                label="What it is called"
+                label={say('capturePage.whatItIsCalled')}
                 value={capture.name}
                 onChange={(e) => capture.setName(e.target.value)}
               />
               <QuantityField
-                label="Litres that came out"
+                label={say('capturePage.litresThatCameOut')}
                 value={madeL}
                 min={0.05}
                 max={400}
@@ -149,14 +151,17 @@ export function CapturePage() {
               />
               {problem && <Alert severity="error">{problem}</Alert>}
               <Button variant="contained" sx={{ minHeight: 56 }} onClick={write}>
-                Write the recipe
+                {say('capturePage.writeTheRecipe')}
               </Button>
             </Box>
           </Panel>
         </Box>
-        <Panel title="So far" aside={`${num(capture.entries.length)} entries`}>
+        <Panel
+          title={say('capturePage.soFar')}
+          aside={say('capturePage.entries', { count: num(capture.entries.length) })}
+        >
           {capture.entries.length === 0 && (
-            <Box sx={{ color: role('inkMuted') }}>Nothing yet. It is kept here, also through a reload.</Box>
+            <Box sx={{ color: role('inkMuted') }}>{say('capturePage.nothingYetItIs')}</Box>
           )}
           <Box data-testid="captured">
             {[...capture.entries].reverse().map((entry, i) => (
@@ -167,7 +172,7 @@ export function CapturePage() {
               >
                 {i === 0 && (
                   <Button size="small" onClick={capture.undo}>
-                    Undo
+                    {say('common.undo')}
                   </Button>
                 )}
               </Row>
@@ -182,15 +187,23 @@ export function CapturePage() {
 function entryText(entry: CaptureEntry): string {
   switch (entry.kind) {
     case 'weighed':
-      return `${sayItem(entry.itemId)}: ${grams(entry.beforeG - entry.afterG)} (${grams(entry.beforeG)} before, ${grams(entry.afterG)} after)`;
+      return say('capturePage.beforeAfter', {
+        item: sayItem(entry.itemId),
+        before: grams(entry.beforeG - entry.afterG),
+        before2: grams(entry.beforeG),
+        after: grams(entry.afterG),
+      });
     case 'counted':
-      return `${sayItem(entry.itemId)}: ${num(entry.pieces, entry.pieces % 1 ? 1 : 0)} pieces`;
+      return say('capturePage.pieces', {
+        item: sayItem(entry.itemId),
+        pieces: num(entry.pieces, entry.pieces % 1 ? 1 : 0),
+      });
     case 'poured':
       return `${sayItem(entry.itemId)}: ${volume(entry.ml / 1000)}`;
     case 'deed':
-      return DEED_WORDS[entry.deed] ?? say(`step.${entry.deed}`);
+      return say(DEED_WORDS[entry.deed] ?? `step.${entry.deed}`);
     case 'made':
-      return `${litres(entry.litres)} came out`;
+      return say('capturePage.cameOut', { litres: litres(entry.litres) });
   }
 }
 
@@ -204,9 +217,9 @@ function PutIn({ tables, onAdd }: { tables: Tables; onAdd: (entry: CaptureEntry)
   const [amount, setAmount] = useState<number | null>(null);
   const facts = itemId ? itemFacts(itemId, tables) : null;
   const ways = [
-    { value: 'weighed', text: 'weighed' },
-    ...(facts?.kind === 'liquid' ? [{ value: 'poured', text: 'by the jug' }] : []),
-    ...(facts?.measurable.piece ? [{ value: 'counted', text: 'counted' }] : []),
+    { value: 'weighed', text: say('capturePage.weighed') },
+    ...(facts?.kind === 'liquid' ? [{ value: 'poured', text: say('capturePage.byTheJug') }] : []),
+    ...(facts?.measurable.piece ? [{ value: 'counted', text: say('capturePage.counted') }] : []),
   ];
   const shown = ways.some((w) => w.value === way) ? way : 'weighed';
   const wrong = shown === 'weighed' && before !== null && after !== null && after > before;
@@ -230,17 +243,23 @@ function PutIn({ tables, onAdd }: { tables: Tables; onAdd: (entry: CaptureEntry)
   return (
     <Box sx={{ display: 'grid', gap: 1.5 }}>
       <Autocomplete
+        {...pickWords()}
         options={ITEMS}
         value={itemId}
         onChange={(_, v) => setItemId(v)}
         getOptionLabel={sayItem}
-        renderInput={(params) => <TextField {...params} label="What" />}
+        renderInput={(params) => <TextField {...params} label={say('capturePage.what')} />}
       />
-      <Choice label="How you know" value={shown} options={ways} onChange={(v) => setWay(v as 'weighed')} />
+      <Choice
+        label={say('capturePage.howYouKnow')}
+        value={shown}
+        options={ways}
+        onChange={(v) => setWay(v as 'weighed')}
+      />
       {shown === 'weighed' ? (
         <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap' }}>
           <QuantityField
-            label="Before"
+            label={say('capturePage.before')}
             value={before}
             min={0}
             max={100_000}
@@ -249,19 +268,19 @@ function PutIn({ tables, onAdd }: { tables: Tables; onAdd: (entry: CaptureEntry)
             onCommit={setBefore}
           />
           <QuantityField
-            label="After"
+            label={say('capturePage.after')}
             value={after}
             min={0}
             max={100_000}
             decimals={1}
             unit="g"
             onCommit={setAfter}
-            problem={wrong ? 'More than before.' : undefined}
+            problem={wrong ? say('capturePage.moreThanBefore') : undefined}
           />
         </Box>
       ) : (
         <QuantityField
-          label={shown === 'counted' ? 'How many' : 'How much'}
+          label={shown === 'counted' ? say('capturePage.howMany') : say('common.howMuch')}
           value={amount}
           min={0.1}
           max={100_000}
@@ -271,7 +290,7 @@ function PutIn({ tables, onAdd }: { tables: Tables; onAdd: (entry: CaptureEntry)
         />
       )}
       <Button variant="contained" sx={{ minHeight: 56 }} disabled={!ready} onClick={add}>
-        It is in
+        {say('common.itIsIn')}
       </Button>
     </Box>
   );

@@ -1,3 +1,4 @@
+import '../../words/places/drinks.ts';
 import type { MarkerId, MethodAnswer, MethodId, MethodRow } from '@big-ladle/core';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
@@ -34,7 +35,11 @@ interface FigureRow {
   best: 'low' | 'high' | null;
 }
 
-const INTO = { cold: 'cold water', boiling: 'boiling water', blender: 'the blender' } as const;
+const INTO = {
+  cold: 'comparePage.cold',
+  boiling: 'comparePage.boiling',
+  blender: 'comparePage.blender',
+} as const;
 
 /** The same wish by two to four methods, side by side. */
 export function ComparePage() {
@@ -90,9 +95,9 @@ export function ComparePage() {
 
   return (
     <>
-      <PageHead title={`${sayDrink(recipe.id, recipe.name)}: methods side by side`}>
+      <PageHead title={say('comparePage.methodsSideBySide', { drink: sayDrink(recipe.id, recipe.name) })}>
         <Button component={Link} to={`/drinks/${recipe.id}`}>
-          The recipe
+          {say('comparePage.theRecipe')}
         </Button>
       </PageHead>
       <Panel sx={{ mb: 1.75 }}>
@@ -112,7 +117,7 @@ export function ComparePage() {
           ))}
           <Box sx={{ ml: 'auto' }}>
             <QuantityField
-              label="The same wish"
+              label={say('comparePage.theSameWish')}
               value={
                 wantedL > 0 ? wantedL : job?.plan.question.kind === 'litres' ? job.plan.question.litres : null
               }
@@ -133,21 +138,19 @@ export function ComparePage() {
               variant="determinate"
               value={progress * 100}
               sx={{ flex: 1 }}
-              aria-label="Working it out"
+              aria-label={say('comparePage.workingItOut')}
             />
             <Button size="small" onClick={stop}>
-              Stop
+              {say('common.stop')}
             </Button>
           </Box>
         )}
-        {failed && (
-          <Alert severity="error">It could not be worked out. Change something and it tries again.</Alert>
-        )}
+        {failed && <Alert severity="error">{say('comparePage.itCouldNotBe')}</Alert>}
         {rows.length > 0 && shownMarker && (
           <Box sx={{ mt: 1.5 }}>
             {markers.length > 1 && (
               <Choice
-                label="Strength in"
+                label={say('comparePage.strengthIn')}
                 value={shownMarker}
                 options={markers.slice(0, 6).map((m) => ({ value: m, text: say(`marker.${m}`) }))}
                 onChange={(v) => setMarker(v as MarkerId)}
@@ -169,51 +172,51 @@ export function ComparePage() {
 function rowsFor(markers: readonly MarkerId[], withRed: boolean, withDraws: boolean): FigureRow[] {
   return [
     {
-      label: 'From start to bottles',
-      why: 'All steps, heating and cooling by this kitchen.',
+      label: say('comparePage.fromStartToBottles'),
+      why: say('comparePage.allStepsHeatingAnd'),
       value: (r) => r.totalMin,
       show: (r) => duration(r.totalMin),
       best: 'low',
     },
     {
-      label: 'Of your hands',
-      why: 'Washing, cutting, straining, sweetening, bottling.',
+      label: say('comparePage.ofYourHands'),
+      why: say('comparePage.washingCuttingStrainingSweetening'),
       value: (r) => r.handsOnMin,
       show: (r) => duration(r.handsOnMin),
       best: 'low',
     },
     {
-      label: 'In bottles',
-      why: 'The wish, from what the model says comes out.',
+      label: say('common.inBottles'),
+      why: say('comparePage.theWishFromWhat'),
       value: () => null,
       show: (r) => litres(r.litres),
       best: null,
     },
     {
-      label: 'Water',
-      why: 'Poured in all, second waters and rinses too.',
+      label: say('comparePage.water'),
+      why: say('comparePage.pouredInAllSecond'),
       value: (r) => r.waterL,
       show: (r) => litres(r.waterL),
       best: 'low',
     },
     {
-      label: 'Lost as steam',
-      why: 'At the boil, and below it.',
+      label: say('comparePage.lostAsSteam'),
+      why: say('comparePage.atTheBoilAnd'),
       value: (r) => r.steamL,
       show: (r) => volume(r.steamL),
       best: 'low',
     },
     {
-      label: 'Held in the solids',
-      why: 'What drains, presses or wrings no further.',
+      label: say('comparePage.heldInTheSolids'),
+      why: say('comparePage.whatDrainsPressesOr'),
       value: (r) => r.heldL,
       show: (r) => volume(r.heldL),
       best: 'low',
     },
     ...markers.slice(0, 5).map(
       (m): FigureRow => ({
-        label: `${say(`marker.${m}`)} drawn`,
-        why: 'In the finished drink, as grams of the fresh or dried whole thing for each litre.',
+        label: say('comparePage.drawn', { what: say(`marker.${m}`) }),
+        why: say('comparePage.inTheFinishedDrink'),
         value: (r) => r.gPerL[m] ?? 0,
         show: (r) => `${num(r.gPerL[m] ?? 0, 1)} g/L`,
         best: 'high',
@@ -222,8 +225,8 @@ function rowsFor(markers: readonly MarkerId[], withRed: boolean, withDraws: bool
     ...(withRed
       ? [
           {
-            label: 'Red that is left',
-            why: 'Heat and time fade the red of calyx; the rest is brownish.',
+            label: say('comparePage.redThatIsLeft'),
+            why: say('comparePage.heatAndTimeFade'),
             value: (r: MethodRow) => r.redLeft,
             show: (r: MethodRow) => (r.redLeft === null ? '–' : percent(r.redLeft)),
             best: 'high' as const,
@@ -231,22 +234,22 @@ function rowsFor(markers: readonly MarkerId[], withRed: boolean, withDraws: bool
         ]
       : []),
     {
-      label: 'The solids go into',
-      why: 'A big pot heated slowly from cold draws most of the calyx before it boils.',
+      label: say('comparePage.theSolidsGoInto'),
+      why: say('comparePage.aBigPotHeated'),
       value: () => null,
-      show: (r) => INTO[r.into],
+      show: (r) => say(INTO[r.into]),
       best: null,
     },
     {
-      label: 'Between 60 and 5 °C',
-      why: 'Where things grow: in all, soaks and cooling too.',
+      label: say('comparePage.betweenAndC'),
+      why: say('comparePage.whereThingsGrowIn'),
       value: (r) => r.warmMin,
       show: (r) => duration(r.warmMin),
       best: 'low',
     },
     {
-      label: 'Keeps, sealed and cold',
-      why: 'By the keeping table, from what is really done to it.',
+      label: say('comparePage.keepsSealedAndCold'),
+      why: say('comparePage.byTheKeepingTable'),
       value: (r) => r.keeping?.sealedDays ?? 0,
       show: (r) =>
         r.keeping === null
@@ -259,20 +262,24 @@ function rowsFor(markers: readonly MarkerId[], withRed: boolean, withDraws: bool
     ...(withDraws
       ? [
           {
-            label: 'The second draw',
-            why: 'What a second water wins back, and the minutes it takes.',
+            label: say('comparePage.theSecondDraw'),
+            why: say('comparePage.whatASecondWater'),
             value: () => null,
             show: (r: MethodRow) =>
               r.secondDraw
-                ? `${litres(r.secondDraw.litres)} at ${num(r.secondDraw.gPerL, 1)} g/L, ${duration(r.secondDraw.minutes)}`
+                ? say('comparePage.atGL', {
+                    litres: litres(r.secondDraw.litres),
+                    strength: num(r.secondDraw.gPerL, 1),
+                    minutes: duration(r.secondDraw.minutes),
+                  })
                 : '–',
             best: null,
           },
         ]
       : []),
     {
-      label: 'To wash up',
-      why: 'Pots, bowls, jugs, blender, sieve and cloth.',
+      label: say('comparePage.toWashUp'),
+      why: say('comparePage.potsBowlsJugsBlender'),
       value: (r) => r.washUp,
       show: (r) => num(r.washUp),
       best: 'low',
@@ -301,7 +308,12 @@ function MethodTable(props: {
   };
   return (
     <Panel>
-      <Box sx={{ overflowX: 'auto' }} tabIndex={0} role="region" aria-label="Methods in figures">
+      <Box
+        sx={{ overflowX: 'auto' }}
+        tabIndex={0}
+        role="region"
+        aria-label={say('comparePage.methodsInFigures')}
+      >
         <Box
           component="table"
           sx={{ borderCollapse: 'collapse', width: '100%', minWidth: 520 }}
@@ -376,11 +388,15 @@ function MethodTable(props: {
             })}
             <tr>
               <Box component="th" scope="row" sx={{ ...cell, fontWeight: 400 }}>
-                In the spoon and the glass
+                {say('comparePage.inTheSpoonAnd')}
               </Box>
               {answers.map((a) => (
                 <Box component="td" key={a.methodId} sx={cell}>
-                  {a.ok && a.row.end ? <Spoon {...colours(a.row.end)} label="" /> : 'does not work out here'}
+                  {a.ok && a.row.end ? (
+                    <Spoon {...colours(a.row.end)} label="" />
+                  ) : (
+                    say('comparePage.doesNotWorkOut')
+                  )}
                 </Box>
               ))}
             </tr>
@@ -392,9 +408,9 @@ function MethodTable(props: {
                     variant="outlined"
                     component={Link}
                     to={`/new/${recipeId}?method=${a.methodId}`}
-                    aria-label={`Make it by ${say(`method.${a.methodId}`)}`}
+                    aria-label={say('comparePage.makeItBy', { what: say(`method.${a.methodId}`) })}
                   >
-                    Make it so
+                    {say('comparePage.makeItSo')}
                   </Button>
                 </Box>
               ))}

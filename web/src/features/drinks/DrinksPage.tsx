@@ -1,3 +1,5 @@
+import { sayRich } from '../../words/rich.ts';
+import '../../words/places/drinks.ts';
 import { type DrinkOverview, FAMILY_ROWS, findByName, type Recipe } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -10,35 +12,32 @@ import { Choice } from '../../shared/Choice.tsx';
 import { useKitchen } from '../../shared/queries.ts';
 import { ErrorPanel, Loading, PageHead, Panel } from '../../shared/ui.tsx';
 import { heading, role } from '../../theme/theme.ts';
-import { sayDrink, sayItem } from '../../words/names.ts';
+import { sayDrink, sayFamily } from '../../words/names.ts';
 import { duration, litres, say, sayCode } from '../../words/say.ts';
 import { useJob } from '../../workers/useJob.ts';
 
 const FILTERS = [
-  { id: 'cold', text: 'cold' },
-  { id: 'hot', text: 'hot' },
-  { id: 'noSugar', text: 'no added sugar' },
-  { id: 'noAlcohol', text: 'no alcohol' },
-  { id: 'mild', text: 'mild for children' },
+  { id: 'cold', text: 'drinksPage.cold' },
+  { id: 'hot', text: 'drinksPage.hot' },
+  { id: 'noSugar', text: 'drinksPage.noAddedSugar' },
+  { id: 'noAlcohol', text: 'drinksPage.noAlcohol' },
+  { id: 'mild', text: 'drinksPage.mildForChildren' },
 ] as const;
 type FilterId = (typeof FILTERS)[number]['id'];
 
 const TIMES = [
-  { value: 'any', text: 'any', minutes: Number.POSITIVE_INFINITY },
-  { value: '3', text: '3 h', minutes: 180 },
-  { value: '6', text: '6 h', minutes: 360 },
-  { value: 'day', text: 'a day', minutes: 1440 },
+  { value: 'any', text: 'drinksPage.any', minutes: Number.POSITIVE_INFINITY },
+  { value: '3', text: 'drinksPage.3H', minutes: 180 },
+  { value: '6', text: 'drinksPage.6H', minutes: 360 },
+  { value: 'day', text: 'drinksPage.aDay', minutes: 1440 },
 ] as const;
 const HANDS = [
-  { value: 'any', text: 'any', minutes: Number.POSITIVE_INFINITY },
-  { value: '60', text: '1 h', minutes: 60 },
-  { value: '90', text: '1 h 30', minutes: 90 },
+  { value: 'any', text: 'drinksPage.any', minutes: Number.POSITIVE_INFINITY },
+  { value: '60', text: 'drinksPage.1H', minutes: 60 },
+  { value: '90', text: 'drinksPage.1H30', minutes: 90 },
 ] as const;
 
-const familyName = (id: string): string => {
-  const first = FAMILY_ROWS.find((f) => f.id === id)?.forms[0]?.itemId;
-  return first ? sayItem(first).split(',')[0]! : id;
-};
+const familyName = (id: string): string => (FAMILY_ROWS.some((f) => f.id === id) ? sayFamily(id) : id);
 
 function fits(
   recipe: Recipe,
@@ -107,34 +106,42 @@ export function DrinksPage() {
 
   return (
     <>
-      <PageHead title="Drinks" beside={`${shown.length} of ${book.length} in the book`}>
+      <PageHead
+        title={say('drinksPage.drinks')}
+        beside={say('drinksPage.ofInTheBook', { shown: shown.length, all: book.length })}
+      >
         <Button variant="outlined" component={Link} to="/drinks/write">
-          Write one
+          {say('drinksPage.writeOne')}
         </Button>
         <Button variant="outlined" component={Link} to="/drinks/paste">
-          Paste one
+          {say('drinksPage.pasteOne')}
         </Button>
         <Button variant="outlined" component={Link} to="/drinks/parts">
-          In parts
+          {say('drinksPage.inParts')}
         </Button>
         <Button variant="outlined" component={Link} to="/drinks/capture">
-          Watch and write down
+          {say('capturePage.watchAndWriteDown')}
         </Button>
       </PageHead>
       <Panel sx={{ mb: 1.75 }}>
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'flex-end' }}>
           <TextField
-            label="A drink, a plant, in any tongue"
+            label={say('drinksPage.aDrinkAPlant')}
             value={name}
             onChange={(e) => setName(e.target.value)}
             sx={{ width: 280 }}
             slotProps={{ htmlInput: { 'data-testid': 'find-name' } }}
           />
-          <Choice label="Ready within" value={time.value} options={TIMES} onChange={(v) => put('time', v)} />
           <Choice
-            label="Of your hands, at most"
+            label={say('drinksPage.readyWithin')}
+            value={time.value}
+            options={TIMES.map((t) => ({ value: t.value, text: say(t.text) }))}
+            onChange={(v) => put('time', v)}
+          />
+          <Choice
+            label={say('drinksPage.ofYourHandsAt')}
             value={hands.value}
-            options={HANDS}
+            options={HANDS.map((t) => ({ value: t.value, text: say(t.text) }))}
             onChange={(v) => put('hands', v)}
           />
         </Box>
@@ -143,7 +150,10 @@ export function DrinksPage() {
             {found.slice(0, 4).map(({ row }) => (
               <Box key={row.family} sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap' }}>
                 <span>
-                  <strong>{row.text}</strong> is {familyName(row.family).toLowerCase()}.
+                  {sayRich('drinksPage.is', {
+                    text: <strong>{row.text}</strong>,
+                    familyName: familyName(row.family).toLowerCase(),
+                  })}
                 </span>
                 {row.falseFriend && (
                   <Box component="span" sx={{ color: role('caution') }}>
@@ -152,11 +162,11 @@ export function DrinksPage() {
                 )}
                 {!held.includes(row.family) && (
                   <Button size="small" onClick={() => put('held', [...held, row.family].join(','))}>
-                    I have it
+                    {say('drinksPage.iHaveIt')}
                   </Button>
                 )}
                 <Button size="small" component={Link} to={`/drinks/facts/${row.family}`}>
-                  Facts
+                  {say('drinksPage.facts')}
                 </Button>
               </Box>
             ))}
@@ -166,7 +176,7 @@ export function DrinksPage() {
           {FILTERS.map((f) => (
             <Chip
               key={f.id}
-              label={f.text}
+              label={say(f.text)}
               component="button"
               aria-pressed={on.has(f.id)}
               color={on.has(f.id) ? 'primary' : 'default'}
@@ -182,7 +192,7 @@ export function DrinksPage() {
           {held.map((f) => (
             <Chip
               key={f}
-              label={`I have ${familyName(f).toLowerCase()} ✕`}
+              label={say('drinksPage.iHave', { familyName: familyName(f).toLowerCase() })}
               component="button"
               onClick={() => put('held', held.filter((h) => h !== f).join(','))}
               color="primary"
@@ -192,9 +202,7 @@ export function DrinksPage() {
         </Box>
       </Panel>
       {shown.length === 0 && (
-        <Panel title="Nothing fits all of that">
-          Take a filter away, or write the drink you have in mind.
-        </Panel>
+        <Panel title={say('drinksPage.nothingFitsAllOf')}>{say('drinksPage.takeAFilterAway')}</Panel>
       )}
       <Box
         component="ul"
@@ -235,30 +243,32 @@ export function DrinksPage() {
                   {recipe.name ? (recipe.about ?? '') : sayCode(`drink.${recipe.id}.about`)}
                 </Box>
                 <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem', mt: 0.75 }}>
-                  {say(`family.${recipe.family}`)} · written for {litres(recipe.basisL)}
-                  {quick && (
-                    <>
-                      {' '}
-                      · from {duration(quick.totalMin)}, {duration(quick.handsOnMin)} of hands
-                    </>
-                  )}
-                  {held.length > 0 && ` · you have ${has} of ${held.length}`}
+                  {say('drinksPage.writtenForFromOf', {
+                    family: say(`family.${recipe.family}`),
+                    basis: litres(recipe.basisL),
+                    total: duration(quick?.totalMin ?? 0),
+                    handsOn: duration(quick?.handsOnMin ?? 0),
+                    isQuick: Boolean(quick),
+                    has,
+                    asked: held.length,
+                    isAsked: held.length > 0,
+                  })}
                 </Box>
                 <Box sx={{ display: 'flex', gap: 1, mt: 1, flexWrap: 'wrap' }}>
                   <Button
                     variant="contained"
                     component={Link}
                     to={`/new/${recipe.id}`}
-                    aria-label={`Make ${sayDrink(recipe.id, recipe.name)}`}
+                    aria-label={say('drinksPage.make', { drink: sayDrink(recipe.id, recipe.name) })}
                   >
-                    Make it
+                    {say('drinksPage.makeIt')}
                   </Button>
                   <Button
                     component={Link}
                     to={`/drinks/${recipe.id}`}
-                    aria-label={`Read ${sayDrink(recipe.id, recipe.name)}`}
+                    aria-label={say('drinksPage.read', { drink: sayDrink(recipe.id, recipe.name) })}
                   >
-                    Read
+                    {say('drinksPage.read2')}
                   </Button>
                 </Box>
               </Panel>
@@ -268,13 +278,13 @@ export function DrinksPage() {
       </Box>
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mt: 2 }}>
         <Button component={Link} to="/drinks/two">
-          Compare two recipes
+          {say('drinksPage.compareTwoRecipes')}
         </Button>
         <Button component={Link} to="/drinks/facts/hibiscus">
-          Ingredient facts
+          {say('drinksPage.ingredientFacts')}
         </Button>
         <Button component={Link} to="/shopping">
-          Shopping list
+          {say('drinksPage.shoppingList')}
         </Button>
       </Box>
     </>

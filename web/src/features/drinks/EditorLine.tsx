@@ -1,3 +1,4 @@
+import '../../words/places/drinks.ts';
 import {
   asHandMeasures,
   isWater,
@@ -24,7 +25,7 @@ export function ProblemLine({ problem }: { problem: RecipeProblem }) {
       data-testid="recipe-problem"
       sx={{ color: role(problem.severity === 'error' ? 'danger' : 'caution'), fontSize: '0.92rem' }}
     >
-      {problem.severity === 'error' ? 'Wrong: ' : 'Look: '}
+      {problem.severity === 'error' ? say('editorLine.wrong') : say('editorLine.look')}
       {say(`recipe.${problem.code}`)}
     </Box>
   );
@@ -94,18 +95,20 @@ export function EditorLine(props: {
             </Box>
           )}
         </Box>
-        <Button size="small" onClick={props.onRemove} aria-label={`Remove ${name}`}>
-          Remove
+        <Button size="small" onClick={props.onRemove} aria-label={say('common.remove', { name })}>
+          {say('common.remove2')}
         </Button>
       </Box>
       <Box sx={{ display: 'flex', gap: 1, mt: 0.75, alignItems: 'start' }}>
         <TextField
           select
-          label="Amount"
+          label={say('editorLine.amount')}
           value={rule.kind}
           onChange={(e) => onChange({ rule: freshRule(e.target.value as RuleKind) })}
           sx={{ flex: 1, minWidth: 0 }}
-          slotProps={{ select: { SelectDisplayProps: { 'aria-label': `${name}: amount` } } }}
+          slotProps={{
+            select: { SelectDisplayProps: { 'aria-label': say('editorLine.amount2', { name }) } },
+          }}
         >
           {(rules.includes(rule.kind) ? rules : [rule.kind, ...rules]).map((kind) => (
             <MenuItem key={kind} value={kind}>
@@ -127,7 +130,7 @@ export function EditorLine(props: {
         )}
         {rule.kind === 'cover' && (
           <QuantityField
-            label="Above what it covers"
+            label={say('editorLine.aboveWhatItCovers')}
             value={rule.plusCm}
             min={0}
             max={30}
@@ -139,7 +142,7 @@ export function EditorLine(props: {
         )}
         {rule.kind === 'byResult' && (
           <QuantityField
-            label={`${name}, parts to one of juice`}
+            label={say('editorLine.partsToOneOf', { name })}
             value={rule.ratio}
             min={0.05}
             max={20}

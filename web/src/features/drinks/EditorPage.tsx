@@ -1,3 +1,5 @@
+import { sayRich } from '../../words/rich.ts';
+import '../../words/places/drinks.ts';
 import {
   checkRecipe,
   type Kitchen,
@@ -75,7 +77,7 @@ export function EditorPage({ way }: { way: 'write' | 'edit' | 'vary' }) {
         ? newRecipe()
         : way === 'edit'
           ? source!
-          : variantOf(source!, `${sayDrink(source!.id, source!.name)}, my way`),
+          : variantOf(source!, say('editorPage.myWay', { drink: sayDrink(source!.id, source!.name) })),
     openedAt: way === 'edit' ? source!.version : 0,
     meant: [],
   });
@@ -119,7 +121,7 @@ function Editor(props: {
       const issue = read.issues[0];
       const where = issue.path?.[0]?.key;
       setProblem(
-        where === 'name' ? 'Give the drink a name.' : (sayField(issue.message) ?? say('field.other')),
+        where === 'name' ? say('editorPage.giveTheDrinkA') : (sayField(issue.message) ?? say('field.other')),
       );
       return;
     }
@@ -137,16 +139,9 @@ function Editor(props: {
     } catch (error) {
       if (error instanceof ApiError && error.code === 'changedElsewhere') {
         const stored = error.body.stored as Recipe;
-        setProblem(
-          `This recipe was changed in another window meanwhile (it is now version ${stored.version}). Nothing was overwritten: save again to keep yours as the next version.`,
-        );
+        setProblem(say('editorPage.thisRecipeWasChanged', { version: stored.version }));
         put(draftKey, { ...draft, openedAt: stored.version });
-      } else
-        setProblem(
-          error instanceof ApiError
-            ? error.detail
-            : 'The kitchen server does not answer. What you wrote is kept here.',
-        );
+      } else setProblem(error instanceof ApiError ? error.detail : say('editorPage.theKitchenServerDoes'));
     }
   };
 
@@ -154,8 +149,8 @@ function Editor(props: {
   return (
     <>
       <PageHead
-        title={recipe.name?.trim() || 'A new drink'}
-        beside={recipe.base ? 'a variant' : 'written by you'}
+        title={recipe.name?.trim() || say('editorPage.aNewDrink')}
+        beside={recipe.base ? say('editorPage.aVariant') : say('editorPage.writtenByYou')}
       >
         <Button
           onClick={() => {
@@ -163,10 +158,10 @@ function Editor(props: {
             navigate('/drinks');
           }}
         >
-          Throw away
+          {say('editorPage.throwAway')}
         </Button>
         <Button variant="contained" onClick={() => void save()}>
-          Keep it
+          {say('common.keepIt')}
         </Button>
       </PageHead>
       {problem && (
@@ -177,12 +172,16 @@ function Editor(props: {
       <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap', mb: 1.5 }} data-testid="editor-figures">
         {(
           [
-            ['in bottles', end ? num(end.now.volumeL, 1) : '–', 'L'],
+            [say('common.inBottles2'), end ? num(end.now.volumeL, 1) : '–', 'L'],
             ['water', made ? num(waterPouredG(made.program.lines, tables) / 998.2, 1) : '–', 'L'],
-            ['from start to bottles', made ? duration(made.sim.endMin) : '–', ''],
-            ['of your hands', made ? duration(timetableFrom(made.program, made.sim, 0).handsOnMin) : '–', ''],
-            ['all that is dissolved', end ? num(end.now.brix, 1) : '–', '°Bx'],
-            ['sour, as citric', end ? num(Math.max(0, end.now.sournessGPerL), 1) : '–', 'g/L'],
+            [say('editorPage.fromStartToBottles'), made ? duration(made.sim.endMin) : '–', ''],
+            [
+              say('editorPage.ofYourHands'),
+              made ? duration(timetableFrom(made.program, made.sim, 0).handsOnMin) : '–',
+              '',
+            ],
+            [say('editorPage.allThatIsDissolved'), end ? num(end.now.brix, 1) : '–', '°Bx'],
+            [say('editorPage.sourAsCitric'), end ? num(Math.max(0, end.now.sournessGPerL), 1) : '–', 'g/L'],
           ] as const
         ).map(([label, value, unit]) => (
           <Box key={label}>
@@ -200,32 +199,32 @@ function Editor(props: {
         }}
       >
         <Box sx={{ display: 'grid', gap: 1.75, minWidth: 0 }}>
-          <Panel title="The drink">
+          <Panel title={say('editorPage.theDrink')}>
             <Box sx={{ display: 'grid', gap: 1.5 }}>
               <TextField
-                label="Its name"
+                label={say('common.itsName')}
                 value={recipe.name ?? ''}
                 onChange={(e) => change({ name: e.target.value })}
                 slotProps={{ htmlInput: { maxLength: 80 } }}
               />
               <TextField
-                label="A line about it"
+                label={say('editorPage.aLineAboutIt')}
                 value={recipe.about ?? ''}
                 onChange={(e) => change({ about: e.target.value })}
                 multiline
               />
               <TextField
-                label="What people say of it"
+                label={say('editorPage.whatPeopleSayOf')}
                 value={recipe.folkUse ?? ''}
                 onChange={(e) => change({ folkUse: e.target.value })}
-                helperText="Noted apart: nobody has checked it, and it is printed nowhere"
+                helperText={say('editorPage.notedApartNobodyHas')}
                 slotProps={{ htmlInput: { maxLength: 500 } }}
                 fullWidth
                 multiline
               />
               <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap' }}>
                 <QuantityField
-                  label="It makes"
+                  label={say('editorPage.itMakes')}
                   value={recipe.basisL}
                   min={0.1}
                   max={400}
@@ -233,18 +232,18 @@ function Editor(props: {
                   onCommit={(basisL) => change({ basisL })}
                 />
                 <QuantityField
-                  label="Sweetness aimed at"
+                  label={say('editorPage.sweetnessAimedAt')}
                   value={recipe.targetSweetnessPct}
                   min={0}
                   max={40}
-                  unit="g/100 g"
+                  unit={say('common.gG')}
                   width={190}
                   onCommit={(targetSweetnessPct) => change({ targetSweetnessPct })}
                 />
               </Box>
             </Box>
           </Panel>
-          <Panel title="What goes in">
+          <Panel title={say('common.whatGoesIn')}>
             {recipe.lines.map((line) => (
               <EditorLine
                 key={line.id}
@@ -288,14 +287,18 @@ function Editor(props: {
             </Panel>
           )}
         </Box>
-        <Panel title="Steps" aside={recipe.steps ? 'drag into order, or lift with the space bar' : undefined}>
+        <Panel
+          title={say('editorPage.steps')}
+          aside={recipe.steps ? say('editorPage.dragIntoOrderOr') : undefined}
+        >
           {recipe.steps && recipe.methods.includes('own') ? (
             <Steps recipe={recipe} problems={problems} onChange={(steps) => change({ steps })} />
           ) : (
             <Box>
               <Box sx={{ mb: 1.5 }}>
-                It is made by {recipe.methods.map((m) => say(`method.${m}`)).join(', ')}. Write the steps
-                yourself to change them.
+                {say('editorPage.itIsMadeBy', {
+                  methods: recipe.methods.map((m) => say(`method.${m}`)).join(', '),
+                })}
               </Box>
               <Button
                 variant="outlined"
@@ -308,7 +311,7 @@ function Editor(props: {
                   });
                 }}
               >
-                Write the steps myself
+                {say('editorPage.writeTheStepsMyself')}
               </Button>
             </Box>
           )}
@@ -351,11 +354,6 @@ function withLine(recipe: Recipe, line: RecipeLine): Partial<Recipe> {
 
 const MINUTES: ReadonlySet<OwnStepKind> = new Set(OWN_STEP_KINDS.filter((k) => k !== 'heat'));
 const LEVELS = ['rolling', 'medium', 'gentle', 'simmer'] as const;
-
-const DRAG_HELP = {
-  draggable:
-    'Press space to lift it, the arrow keys to move it, space to put it down, escape to put it back.',
-};
 
 /** Steps in their order; each holds the lines that go in with it. */
 function Steps(props: {
@@ -400,14 +398,23 @@ function Steps(props: {
       return line ? sayItem(line.itemId) : '';
     }
     const index = steps.findIndex((s) => s.id === stepOf(text));
-    return index < 0 ? '' : `${say(`step.${steps[index]!.kind}`)}, step ${index + 1} of ${steps.length}`;
+    return index < 0
+      ? ''
+      : say('editorPage.stepOf', {
+          what: say(`step.${steps[index]!.kind}`),
+          index: index + 1,
+          length: steps.length,
+        });
   };
   const announcements: Announcements = {
-    onDragStart: ({ active }) => `Lifted: ${spoken(active)}.`,
-    onDragOver: ({ active, over }) => (over && over.id !== active.id ? `Now at ${spoken(over)}.` : undefined),
+    onDragStart: ({ active }) => say('editorPage.lifted', { spoken: spoken(active) }),
+    onDragOver: ({ active, over }) =>
+      over && over.id !== active.id ? say('editorPage.nowAt', { spoken: spoken(over) }) : undefined,
     onDragEnd: ({ active, over }) =>
-      over ? `Put down: ${spoken(active)}, at ${spoken(over)}.` : `Put back: ${spoken(active)}.`,
-    onDragCancel: ({ active }) => `Put back: ${spoken(active)}.`,
+      over
+        ? say('editorPage.putDownAt', { spoken: spoken(active), spoken2: spoken(over) })
+        : say('editorPage.putBack', { spoken: spoken(active) }),
+    onDragCancel: ({ active }) => say('editorPage.putBack', { spoken: spoken(active) }),
   };
   const used = new Set(steps.filter((s) => !isCleaning(s.kind)).flatMap((s) => s.lineIds));
   const unused = recipe.lines.filter((l) => !used.has(l.id));
@@ -416,22 +423,25 @@ function Steps(props: {
       sensors={sensors}
       collisionDetection={closestCenter}
       onDragEnd={dropped}
-      accessibility={{ announcements, screenReaderInstructions: DRAG_HELP }}
+      accessibility={{ announcements, screenReaderInstructions: { draggable: say('editorPage.dragHelp') } }}
     >
       {unused.length > 0 && (
         <Box sx={{ mb: 1.5, p: 1, bgcolor: role('cautionGround'), borderRadius: 2 }} data-testid="unused">
-          Not in any step yet:{' '}
-          <Box component="span" sx={{ display: 'inline-flex', gap: 0.75, flexWrap: 'wrap' }}>
-            {unused.map((l) => (
-              <LineChip
-                key={l.id}
-                line={l}
-                where="none"
-                steps={steps}
-                onPut={(stepId) => put(l.id, stepId)}
-              />
-            ))}
-          </Box>
+          {sayRich('editorPage.notInAnyStep', {
+            unused: (
+              <Box component="span" sx={{ display: 'inline-flex', gap: 0.75, flexWrap: 'wrap' }}>
+                {unused.map((l) => (
+                  <LineChip
+                    key={l.id}
+                    line={l}
+                    where="none"
+                    steps={steps}
+                    onPut={(stepId) => put(l.id, stepId)}
+                  />
+                ))}
+              </Box>
+            ),
+          })}
         </Box>
       )}
       <SortableContext items={steps.map((s) => `step:${s.id}`)} strategy={verticalListSortingStrategy}>
@@ -465,7 +475,7 @@ function Steps(props: {
       </SortableContext>
       <TextField
         select
-        label="Add a step"
+        label={say('editorPage.addAStep')}
         value=""
         onChange={(e) => {
           const kind = e.target.value as OwnStepKind;
@@ -527,14 +537,14 @@ function LineChip(props: {
         component="span"
         {...listeners}
         {...attributes}
-        aria-roledescription="ingredient to be moved"
+        aria-roledescription={say('editorPage.ingredientToBeMoved')}
         sx={{ cursor: 'grab', py: 0.5, touchAction: 'none' }}
       >
         {name}
       </Box>
       <Box
         component="select"
-        aria-label={`${name}: goes in with step`}
+        aria-label={say('editorPage.goesInWithStep', { name })}
         value={where}
         onChange={(e: React.ChangeEvent<HTMLSelectElement>) => onPut(e.target.value)}
         sx={{
@@ -547,7 +557,7 @@ function LineChip(props: {
           maxWidth: 62,
         }}
       >
-        {where === 'none' && <option value="none">step…</option>}
+        {where === 'none' && <option value="none">{say('editorPage.step')}</option>}
         {steps.map((s, i) => (
           <option key={s.id} value={s.id}>
             {i + 1}. {say(`step.${s.kind}`)}
@@ -613,7 +623,7 @@ function StepCard(props: {
           type="button"
           {...listeners}
           {...attributes}
-          aria-label={`Step ${number}, ${name}: move`}
+          aria-label={say('editorPage.stepMove', { number, name })}
           sx={{
             all: 'unset',
             cursor: 'grab',
@@ -632,7 +642,7 @@ function StepCard(props: {
         </Box>
         {MINUTES.has(step.kind) && (
           <QuantityField
-            label={`${name}, minutes`}
+            label={say('editorPage.minutes', { name })}
             value={step.minutes}
             min={0}
             max={86_400}
@@ -644,25 +654,25 @@ function StepCard(props: {
         )}
         {step.kind === 'boil' &&
           choose(
-            'Boil',
+            say('editorPage.boil'),
             step.level ?? 'gentle',
             LEVELS.map((l) => [l, l] as const),
             (level) => onChange({ ...step, level: level as 'gentle' }),
           )}
         {(step.kind === 'steep' || step.kind === 'soak' || step.kind === 'cool') &&
           choose(
-            'Where',
+            say('common.where'),
             step.place ?? 'counter',
             [
               ['counter', 'counter'],
               ['fridge', 'fridge'],
-              ...(step.kind === 'cool' ? ([['iceBath', 'ice water']] as const) : []),
+              ...(step.kind === 'cool' ? ([['iceBath', say('editorPage.iceWater')]] as const) : []),
             ],
             (place) => onChange({ ...step, place: place as 'fridge' }),
           )}
         {step.kind === 'strain' &&
           choose(
-            'Solids are',
+            say('editorPage.solidsAre'),
             step.press ?? 'press',
             [
               ['drain', 'drained'],
@@ -675,9 +685,9 @@ function StepCard(props: {
           size="small"
           sx={{ ml: 'auto' }}
           onClick={props.onRemove}
-          aria-label={`Remove step ${number}, ${name}`}
+          aria-label={say('editorPage.removeStep', { number, name })}
         >
-          Remove
+          {say('common.remove2')}
         </Button>
       </Box>
       <Box sx={{ display: 'flex', gap: 0.75, flexWrap: 'wrap', mt: 0.75 }}>{props.children}</Box>

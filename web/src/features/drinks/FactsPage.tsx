@@ -1,3 +1,5 @@
+import { sayRich } from '../../words/rich.ts';
+import '../../words/places/drinks.ts';
 import {
   ALIAS_ROWS,
   asHandMeasures,
@@ -22,24 +24,24 @@ import { QuantityField } from '../../shared/QuantityField.tsx';
 import { useKitchen } from '../../shared/queries.ts';
 import { ErrorPanel, Loading, PageHead, Panel, Row } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
-import { sayItem } from '../../words/names.ts';
-import { grams, handText, num, say, sayCode, volume } from '../../words/say.ts';
+import { sayFamily, sayItem } from '../../words/names.ts';
+import { grams, handText, languageName, num, say, sayCode, volume } from '../../words/say.ts';
 
 /** How pale or pungent a root is, against the middling one of the tables. */
 const ROOTS = [
-  { value: 'weak', text: 'young and mild', factor: 1.35 },
-  { value: 'usual', text: 'usual', factor: 1 },
-  { value: 'strong', text: 'old and sharp', factor: 0.75 },
+  { value: 'weak', text: 'factsPage.youngAndMild', factor: 1.35 },
+  { value: 'usual', text: 'factsPage.usual', factor: 1 },
+  { value: 'strong', text: 'factsPage.oldAndSharp', factor: 0.75 },
 ] as const;
 
 /** Whole fruit go by their name, pieces of a root by the name of the piece. */
 function piecesText(count: number, row: IngredientRow): string {
-  const [one = '', many = one] = sayCode(`piece.${row.piece?.id}`).split('|');
-  const piece = count === 1 ? one : many;
+  const code = `piece.${row.piece?.id}`;
+  const piece = sayCode(code, { count });
   const name = sayItem(row.id).split(',')[0]!.toLowerCase();
-  return name.includes(one.toLowerCase())
+  return name.includes(sayCode(code, { count: 1 }).toLowerCase())
     ? `${num(count)} × ${piece}`
-    : `${num(count)} × ${piece} of ${name}`;
+    : say('factsPage.of', { count: num(count), piece, name });
 }
 
 /** Everything a cook asks of one plant: its forms against each other, pieces, juice, names, what stands in for it. */
@@ -78,23 +80,20 @@ export function FactsPage() {
     const sameG = from ? sameStrengthG(from, massG, row) : null;
     return sameG === null ? [] : [{ row, sameG }];
   });
-  const name = sayItem(family.forms[0]!.itemId).split(',')[0]!;
+  const name = sayFamily(family.id);
   return (
     <>
-      <PageHead
-        title={`${name}: facts`}
-        beside="Starting values; weigh your own cup and it counts from then on."
-      >
+      <PageHead title={say('factsPage.facts', { name })} beside={say('factsPage.startingValuesWeighYour')}>
         <TextField
           select
-          label="Of"
+          label={say('factsPage.of2')}
           value={family.id}
           onChange={(e) => navigate(`/drinks/facts/${e.target.value}`)}
           sx={{ minWidth: 200 }}
         >
           {FAMILY_ROWS.map((f) => (
             <MenuItem key={f.id} value={f.id}>
-              {sayItem(f.forms[0]!.itemId).split(',')[0]}
+              {sayFamily(f.id)}
             </MenuItem>
           ))}
         </TextField>
@@ -108,7 +107,7 @@ export function FactsPage() {
         }}
       >
         {from && others.length > 1 && (
-          <Panel title="One form for another" aside="as strong as each other">
+          <Panel title={say('factsPage.oneFormForAnother')} aside={say('factsPage.asStrongAsEach')}>
             <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'flex-end', mb: 1 }}>
               <QuantityField
                 label={sayItem(from.id)}
@@ -119,7 +118,14 @@ export function FactsPage() {
                 onCommit={setMassG}
                 width={220}
               />
-              {isRoot && <Choice label="The root is" value={root} options={ROOTS} onChange={setRoot} />}
+              {isRoot && (
+                <Choice
+                  label={say('factsPage.theRootIs')}
+                  value={root}
+                  options={ROOTS.map((r) => ({ value: r.value, text: say(r.text) }))}
+                  onChange={setRoot}
+                />
+              )}
             </Box>
             {others.map(({ row, sameG }) => {
               const grams1 = sameG * (row.waterPct > 50 ? rootFactor : 1);
@@ -136,16 +142,17 @@ export function FactsPage() {
               );
             })}
             <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem', mt: 1 }}>
-              A cup, spoon or piece is worth its weight here:{' '}
-              <Link to="/kitchen?weigh=1">weigh your own cup</Link>.
-              {isRoot && ' A pale, mild root wants a third more; an old one a quarter less.'}
+              {sayRich('factsPage.aCupSpoonOr', {
+                link: <Link to="/kitchen?weigh=1">{say('factsPage.weighYourOwnCup')}</Link>,
+                isRoot: Boolean(isRoot),
+              })}
             </Box>
           </Panel>
         )}
         {juiceRow && (
-          <Panel title="From fruit to juice">
+          <Panel title={say('factsPage.fromFruitToJuice')}>
             <QuantityField
-              label="Juice wanted"
+              label={say('factsPage.juiceWanted')}
               value={juiceMl}
               min={10}
               max={20_000}
@@ -161,7 +168,11 @@ export function FactsPage() {
                   key={tool}
                   dense
                   label={
-                    tool === 'hand' ? 'squeezed by hand' : tool === 'blender' ? 'blender and cloth' : 'juicer'
+                    tool === 'hand'
+                      ? say('factsPage.squeezedByHand')
+                      : tool === 'blender'
+                        ? say('factsPage.blenderAndCloth')
+                        : say('factsPage.juicer')
                   }
                   note={grams(need.massG)}
                 >
@@ -172,13 +183,15 @@ export function FactsPage() {
               ) : null;
             })}
             <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem', mt: 1 }}>
-              Fruit gives a third more or less. Measure after the sieve: what stays as pulp is not in the
-              drink.
+              {say('factsPage.fruitGivesAThird')}
             </Box>
           </Panel>
         )}
         {fruit && (
-          <Panel title="Where each part goes" aside={`a whole one weighs about ${grams(fruit.wholeG)}`}>
+          <Panel
+            title={say('factsPage.whereEachPartGoes')}
+            aside={say('factsPage.aWholeOneWeighs', { whole: grams(fruit.wholeG) })}
+          >
             {fruit.parts.map((p) => {
               const row = tables.ingredients.get(p.itemId);
               return (
@@ -193,22 +206,21 @@ export function FactsPage() {
             })}
             {fruit.bitter.map((b) => (
               <Box key={b.part} sx={{ color: role('caution'), fontSize: '0.92rem', mt: 0.5 }}>
-                {b.part} cooked over {num(b.afterMin)} min turns it bitter: take it out, or cook it shorter.
+                {say('factsPage.cookedOverMinTurns', { part: b.part, after: num(b.afterMin) })}
               </Box>
             ))}
             <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem', mt: 1 }}>
-              Flesh, juice and whole fruit come out of the same inside: the shopping list counts each fruit
-              once.
+              {say('factsPage.fleshJuiceAndWhole')}
             </Box>
           </Panel>
         )}
         {subs.length > 0 && (
-          <Panel title="When it is missing">
+          <Panel title={say('factsPage.whenItIsMissing')}>
             {subs.map((s) => (
               <Row
                 key={`${s.itemId}${s.insteadId}`}
                 dense
-                label={`100 g ${sayItem(s.itemId).toLowerCase()}`}
+                label={say('factsPage.hundredGrams', { item: sayItem(s.itemId).toLowerCase() })}
                 note={say(`moment.${s.moment}`)}
               >
                 {grams(100 * s.ratio)} {sayItem(s.insteadId).toLowerCase()}
@@ -219,7 +231,7 @@ export function FactsPage() {
             ))}
           </Panel>
         )}
-        <Panel title="Its names">
+        <Panel title={say('factsPage.itsNames')}>
           <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
             {names.map((a) => (
               <Box
@@ -230,7 +242,7 @@ export function FactsPage() {
               >
                 {a.text}{' '}
                 <Box component="span" sx={{ color: role('inkMuted'), fontSize: '0.8rem' }}>
-                  {a.lang}
+                  {a.lang === 'und' ? '' : languageName(a.lang)}
                 </Box>
               </Box>
             ))}
@@ -239,17 +251,18 @@ export function FactsPage() {
             .filter((a) => a.falseFriend)
             .map((a) => (
               <Box key={a.text} sx={{ color: role('caution'), fontSize: '0.92rem', mt: 0.5 }}>
-                <strong>{a.text}</strong>: {sayCode(`friend.${a.falseFriend}`)}
+                <strong lang={a.lang === 'und' ? undefined : a.lang}>{a.text}</strong>:{' '}
+                {sayCode(`friend.${a.falseFriend}`)}
               </Box>
             ))}
         </Panel>
-        <Panel title="When a tool is missing">
+        <Panel title={say('factsPage.whenAToolIs')}>
           {TOOL_ROWS.map((t) => (
             <Row
               key={t.missing + t.instead}
               dense
               label={`${say(`missing.${t.missing}`)}: ${sayCode(t.instead)}`}
-              note={`${num(t.timeFactor, 1)} × the time`}
+              note={say('factsPage.theTime', { timeFactor: num(t.timeFactor, 1) })}
             >
               <Box component="span" sx={{ fontWeight: 400, fontSize: '0.92rem' }}>
                 {say(`foam.${t.foam}`)}, {say(`clarity.${t.clarity}`)}

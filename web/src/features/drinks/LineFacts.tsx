@@ -1,3 +1,5 @@
+import { sayRich } from '../../words/rich.ts';
+import '../../words/places/drinks.ts';
 import {
   asHandMeasures,
   FRUIT_ROWS,
@@ -55,34 +57,47 @@ export function LineFacts(props: {
     >
       {juice && (
         <div>
-          Squeezed from about{' '}
-          {juice.pieces !== null ? `${num(juice.pieces)} × ${sayItem(row!.id).toLowerCase()}` : ''} (
-          {grams(juice.massG)}); fruit differs by a third.
+          {say('lineFacts.squeezedFromAboutFruit', {
+            pieces: num(juice.pieces ?? 0),
+            item: sayItem(row!.id).toLowerCase(),
+            piecesIs: juice.pieces !== null,
+            mass: grams(juice.massG),
+          })}
         </div>
       )}
       {solid?.piece && (
         <div>
-          One {sayCode(`piece.${solid.piece.id}`).split('|')[0]} weighs about {grams(solid.piece.massG)}.
+          {say('lineFacts.oneWeighsAbout', {
+            piece: sayCode(`piece.${solid.piece.id}`, { count: 1 }),
+            mass: grams(solid.piece.massG),
+          })}
         </div>
       )}
       {usual && litres > 0 && (
         <div>
-          Usual: {grams(usual.lowGPerL * litres)} to {grams(usual.highGPerL * litres)} for {num(litres, 1)} L.
+          {say('lineFacts.usualToForL', {
+            low: grams(usual.lowGPerL * litres),
+            high: grams(usual.highGPerL * litres),
+            litres: num(litres, 1),
+          })}
         </div>
       )}
       {subs.map((s) => (
         <div key={s.insteadId}>
-          Instead: <strong>{hand(massG * s.ratio, s.insteadId)}</strong> {sayItem(s.insteadId).toLowerCase()}{' '}
-          ({grams((massG * s.ratio) / s.range)} to {grams(massG * s.ratio * s.range)}),{' '}
-          {say(`moment.${s.moment}`)}. {sayCode(s.note)}
+          {sayRich('lineFacts.insteadTo', {
+            hand: <strong>{hand(massG * s.ratio, s.insteadId)}</strong>,
+            item: sayItem(s.insteadId).toLowerCase(),
+            mass: grams((massG * s.ratio) / s.range),
+            mass2: grams(massG * s.ratio * s.range),
+            how: say(`moment.${s.moment}`),
+            why: sayCode(s.note),
+          })}
         </div>
       ))}
       {solid && solid.rate100PerMin === null && (
-        <Box sx={{ color: role('caution') }}>
-          What it gives is not modelled: strength and acid leave it out.
-        </Box>
+        <Box sx={{ color: role('caution') }}>{say('lineFacts.whatItGivesIs')}</Box>
       )}
-      <Link to={`/drinks/facts/${itemId}`}>All facts about it</Link>
+      <Link to={`/drinks/facts/${itemId}`}>{say('lineFacts.allFactsAboutIt')}</Link>
     </Box>
   );
 }

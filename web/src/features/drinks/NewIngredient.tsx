@@ -1,3 +1,4 @@
+import '../../words/places/drinks.ts';
 import { ASKED_TRAITS, type AskedTrait, type CustomFacts, ROUTES, type TraitAnswers } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -11,18 +12,18 @@ import { ApiError, ask } from '../../shared/api.ts';
 import { refreshBook } from '../../shared/book.ts';
 import { Choice } from '../../shared/Choice.tsx';
 import { role } from '../../theme/theme.ts';
-import { say } from '../../words/say.ts';
+import { type MessageKey, say } from '../../words/say.ts';
 
-const ROLES: { value: CustomFacts['role']; text: string }[] = [
-  { value: 'botanical', text: 'a flower, bark or leaf for tea' },
-  { value: 'herb', text: 'a tender herb' },
-  { value: 'spice', text: 'a spice' },
-  { value: 'aromatic', text: 'a root or bulb' },
-  { value: 'peel', text: 'a peel' },
-  { value: 'fruit', text: 'a fruit' },
-  { value: 'citrus', text: 'a citrus fruit' },
-  { value: 'souring', text: 'something sour' },
-  { value: 'other', text: 'something else' },
+const ROLES: { value: CustomFacts['role']; text: MessageKey }[] = [
+  { value: 'botanical', text: 'newIngredient.aFlowerBarkOr' },
+  { value: 'herb', text: 'newIngredient.aTenderHerb' },
+  { value: 'spice', text: 'newIngredient.aSpice' },
+  { value: 'aromatic', text: 'newIngredient.aRootOrBulb' },
+  { value: 'peel', text: 'newIngredient.aPeel' },
+  { value: 'fruit', text: 'newIngredient.aFruit' },
+  { value: 'citrus', text: 'newIngredient.aCitrusFruit' },
+  { value: 'souring', text: 'newIngredient.somethingSour' },
+  { value: 'other', text: 'newIngredient.somethingElse' },
 ];
 
 /** What must be known of an ingredient that the tables do not have; everything else is taken on the safe side. */
@@ -52,18 +53,15 @@ export function NewIngredient(props: {
       await refreshBook();
       props.onMade(facts);
     } catch (error) {
-      setProblem(error instanceof ApiError ? error.detail : 'The kitchen server does not answer. Try again.');
+      setProblem(error instanceof ApiError ? error.detail : say('newIngredient.theKitchenServerDoes'));
     }
   };
   return (
     <Box sx={{ display: 'grid', gap: 1.25 }} data-testid="new-ingredient">
-      <Box>
-        Tell what it is. Until you know more, no strength and no acid are counted for it, and it is taken to
-        foam: the safe side.
-      </Box>
+      <Box>{say('newIngredient.tellWhatItIs')}</Box>
       <Box sx={{ display: 'flex', gap: 1.25, flexWrap: 'wrap', alignItems: 'flex-end' }}>
         <TextField
-          label="Its name"
+          label={say('common.itsName')}
           value={name}
           onChange={(e) => setName(e.target.value)}
           error={problem !== null}
@@ -71,23 +69,23 @@ export function NewIngredient(props: {
         />
         <TextField
           select
-          label="It is"
+          label={say('common.itIs')}
           value={kind}
           onChange={(e) => setKind(e.target.value as CustomFacts['role'])}
           sx={{ minWidth: 220 }}
         >
           {ROLES.map((r) => (
             <MenuItem key={r.value} value={r.value}>
-              {r.text}
+              {say(r.text)}
             </MenuItem>
           ))}
         </TextField>
         <Choice
-          label="As it goes in"
+          label={say('newIngredient.asItGoesIn')}
           value={dried}
           options={[
-            { value: 'dried', text: 'dried' },
-            { value: 'fresh', text: 'fresh' },
+            { value: 'dried', text: say('newIngredient.dried') },
+            { value: 'fresh', text: say('newIngredient.fresh') },
           ]}
           onChange={setDried}
         />
@@ -96,9 +94,9 @@ export function NewIngredient(props: {
       <Box sx={{ color: role('inkMuted') }}>{say('ask.unknown')}</Box>
       <Box sx={{ display: 'flex', gap: 1 }}>
         <Button variant="contained" disabled={!name.trim()} onClick={() => void make()}>
-          Take it
+          {say('common.takeIt')}
         </Button>
-        <Button onClick={props.onCancel}>Leave it</Button>
+        <Button onClick={props.onCancel}>{say('common.leaveIt')}</Button>
       </Box>
     </Box>
   );
@@ -126,9 +124,9 @@ function Questions(props: { answers: TraitAnswers; onAnswers: (answers: TraitAns
               if (value) onAnswers(answered(answers, trait, value));
             }}
           >
-            <ToggleButton value="no">no</ToggleButton>
-            <ToggleButton value="yes">yes</ToggleButton>
-            <ToggleButton value="unknown">not known</ToggleButton>
+            <ToggleButton value="no">{say('newIngredient.no')}</ToggleButton>
+            <ToggleButton value="yes">{say('newIngredient.yes')}</ToggleButton>
+            <ToggleButton value="unknown">{say('newIngredient.notKnown')}</ToggleButton>
           </ToggleButtonGroup>
         </Box>
       ))}

@@ -1,3 +1,4 @@
+import '../../words/places/drinks.ts';
 import { PAIR_ROWS, type Recipe } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import { Link } from 'react-router';
@@ -5,7 +6,7 @@ import { useBatches, useKitchen } from '../../shared/queries.ts';
 import { Panel, Row } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
 import { sayDrink, sayItem } from '../../words/names.ts';
-import { fullDay, num } from '../../words/say.ts';
+import { fullDay, num, say } from '../../words/say.ts';
 
 /** How often a drink and its variants were made, what they scored, and what goes with it to try next. */
 export function Notebook({ recipe, book }: { recipe: Recipe; book: readonly Recipe[] }) {
@@ -33,10 +34,8 @@ export function Notebook({ recipe, book }: { recipe: Recipe; book: readonly Reci
     .filter((p, i, all) => all.findIndex((o) => o.id === p.id) === i)
     .slice(0, 6);
   return (
-    <Panel title="Notebook" testId="notebook">
-      {made.length === 0 && (
-        <Box sx={{ color: role('inkMuted') }}>Not made yet. What you think of it stands here then.</Box>
-      )}
+    <Panel title={say('notebook.notebook')} testId="notebook">
+      {made.length === 0 && <Box sx={{ color: role('inkMuted') }}>{say('notebook.notMadeYetWhat')}</Box>}
       {made.map(({ batch, now }) => (
         <Row
           key={batch.id}
@@ -46,10 +45,16 @@ export function Notebook({ recipe, book }: { recipe: Recipe; book: readonly Reci
               {now?.endedMs != null && `, ${fullDay(now.endedMs, zone)}`}
             </Link>
           }
-          note={now?.score === undefined ? 'no score' : `${num(now.score)} of 5`}
+          note={
+            now?.score === undefined ? say('notebook.noScore') : say('common.of', { score: num(now.score) })
+          }
         >
           {[
-            now?.liked && `liked at ${num(now.liked.sweetPct, 1)} sweet, ${num(now.liked.sourGPerL, 1)} sour`,
+            now?.liked &&
+              say('notebook.likedAtSweetSour', {
+                sweetPct: num(now.liked.sweetPct, 1),
+                sour: num(now.liked.sourGPerL, 1),
+              }),
             now?.words,
           ]
             .filter(Boolean)
@@ -58,8 +63,16 @@ export function Notebook({ recipe, book }: { recipe: Recipe; book: readonly Reci
       ))}
       {pairs.length > 0 && (
         <Box sx={{ mt: 1 }}>
-          To try on a cup:{' '}
-          {pairs.map((p) => `${sayItem(p.id).toLowerCase()} with ${sayItem(p.to).toLowerCase()}`).join('; ')}.
+          {say('notebook.toTryOnA', {
+            pairs: pairs
+              .map((p) =>
+                say('notebook.with', {
+                  item: sayItem(p.id).toLowerCase(),
+                  item2: sayItem(p.to).toLowerCase(),
+                }),
+              )
+              .join('; '),
+          })}
         </Box>
       )}
     </Panel>

@@ -1,3 +1,5 @@
+import { sayRich } from '../../words/rich.ts';
+import '../../words/places/drinks.ts';
 import {
   keepingOfMix,
   type LegAmount,
@@ -65,7 +67,7 @@ export function PartsPage() {
   const options = [...tables.liquids.keys(), ...tables.sweeteners.keys()];
   return (
     <>
-      <PageHead title="A drink in parts" beside="1 : 1 : 1 and its kin, from whatever was measured" />
+      <PageHead title={say('partsPage.aDrinkInParts')} beside={say('partsPage.andItsKinFrom')} />
       <Box
         sx={{
           display: 'grid',
@@ -74,7 +76,7 @@ export function PartsPage() {
           alignItems: 'start',
         }}
       >
-        <Panel title="The legs" aside={legs.map((l) => part(l.parts)).join(' : ')}>
+        <Panel title={say('partsPage.theLegs')} aside={legs.map((l) => part(l.parts)).join(' : ')}>
           {legs.map((leg, i) => (
             <Box
               // biome-ignore lint/suspicious/noArrayIndexKey: three legs, each in its place
@@ -89,14 +91,14 @@ export function PartsPage() {
               }}
             >
               <PickItem
-                label={`Leg ${i + 1}`}
+                label={say('partsPage.leg', { number: i + 1 })}
                 ids={options}
                 value={leg.id}
                 onPick={(id) => put(i, { id, unit: tables.sweeteners.has(id) ? 'g' : 'mL' })}
               />
               <Box sx={{ display: 'flex', gap: 1.25, flexWrap: 'wrap', alignItems: 'center' }}>
                 <QuantityField
-                  label="Parts"
+                  label={say('partsPage.parts')}
                   value={leg.parts}
                   min={0.1}
                   max={20}
@@ -104,7 +106,7 @@ export function PartsPage() {
                   onCommit={(v) => put(i, { parts: v })}
                 />
                 <QuantityField
-                  label="Measured"
+                  label={say('partsPage.measured')}
                   value={leg.amount}
                   min={0}
                   max={100_000}
@@ -124,28 +126,36 @@ export function PartsPage() {
                   onChange={(v) => put(i, { unit: v as 'mL' })}
                 />
                 {leg.amount !== null && (
-                  <Button onClick={() => put(i, { amount: null })} aria-label={`Leg ${i + 1} not measured`}>
-                    Not measured
+                  <Button
+                    onClick={() => put(i, { amount: null })}
+                    aria-label={say('partsPage.legNotMeasured', { number: i + 1 })}
+                  >
+                    {say('partsPage.notMeasured')}
                   </Button>
                 )}
               </Box>
             </Box>
           ))}
-          <Box sx={{ color: role('inkMuted'), mt: 1 }}>
-            Measure one, and the others follow. Measure all, and you see what it really is.
-          </Box>
+          <Box sx={{ color: role('inkMuted'), mt: 1 }}>{say('partsPage.measureOneAndThe')}</Box>
         </Panel>
         <Box sx={{ display: 'grid', gap: 1.75, minWidth: 0 }}>
-          <Panel title={truth ? 'What it really is' : 'What goes in'} testId="parts-answer">
+          <Panel
+            title={truth ? say('partsPage.whatItReallyIs') : say('common.whatGoesIn')}
+            testId="parts-answer"
+          >
             {!amounts && (
               <Box sx={{ color: role('inkMuted') }}>
-                {measured.length === 0 ? 'Measure one of the legs.' : 'Measure just one, or all of them.'}
+                {measured.length === 0 ? say('partsPage.measureOneOfThe') : say('partsPage.measureJustOneOr')}
               </Box>
             )}
             {truth && (
               <Box sx={{ mb: 1 }}>
-                <Figure value={truth.legs.map((l) => part(l.parts)).join(' : ')} testId="true-ratio" /> by
-                volume, {truth.legs.map((l) => part(l.massParts)).join(' : ')} by weight.
+                {sayRich('partsPage.byVolumeByWeight', {
+                  figure: (
+                    <Figure value={truth.legs.map((l) => part(l.parts)).join(' : ')} testId="true-ratio" />
+                  ),
+                  legs: truth.legs.map((l) => part(l.massParts)).join(' : '),
+                })}
               </Box>
             )}
             {amounts?.map((a) => (
@@ -155,34 +165,46 @@ export function PartsPage() {
             ))}
             {truth && truth.toTopUp.length > 0 && (
               <Box sx={{ mt: 1 }} data-testid="top-up">
-                To make it whole, pour to it{' '}
-                {truth.toTopUp
-                  .map(
-                    (t) =>
-                      `${volume(t.volumeMl / 1000)} (${grams(t.massG)}) of ${sayItem(t.id).toLowerCase()}`,
-                  )
-                  .join(', ')}
-                ; or take only{' '}
-                {truth.asShortest
-                  .map((t) => `${volume(t.volumeMl / 1000)} of ${sayItem(t.id).toLowerCase()}`)
-                  .join(', ')}
-                .
+                {say('partsPage.toMakeItWhole', {
+                  toTopUp: truth.toTopUp
+                    .map((t) =>
+                      say('partsPage.of', {
+                        volume: volume(t.volumeMl / 1000),
+                        mass: grams(t.massG),
+                        item: sayItem(t.id).toLowerCase(),
+                      }),
+                    )
+                    .join(', '),
+                  asShortest: truth.asShortest
+                    .map((t) =>
+                      say('common.of2', {
+                        volume: volume(t.volumeMl / 1000),
+                        item: sayItem(t.id).toLowerCase(),
+                      }),
+                    )
+                    .join(', '),
+                })}
               </Box>
             )}
             {mix && (
               <Box sx={{ mt: 1, color: role('inkMuted') }}>
-                {volume(volumeMl(mix.liquor) / 1000)} in all,{' '}
-                {num((100 * mix.liquor.aceticG) / Math.max(1, volumeMl(mix.liquor)), 1)} g of acetic acid in
-                100 mL.
+                {say('partsPage.inAllGOf', {
+                  volume: volume(volumeMl(mix.liquor) / 1000),
+                  acetic: num((100 * mix.liquor.aceticG) / Math.max(1, volumeMl(mix.liquor)), 1),
+                })}
               </Box>
             )}
           </Panel>
           {mix && (
-            <Panel title="Does it keep?" testId="parts-keep">
-              <Figure value={days(mix.keeping.sealedDays)} unit="sealed, cold" testId="parts-days" />
+            <Panel title={say('partsPage.doesItKeep')} testId="parts-keep">
+              <Figure
+                value={days(mix.keeping.sealedDays)}
+                unit={say('partsPage.sealedCold')}
+                testId="parts-days"
+              />
               <Box sx={{ mt: 1.5, display: 'flex', gap: 1, alignItems: 'center' }}>
                 <QuantityField
-                  label="pH, by a meter"
+                  label={say('partsPage.phByAMeter')}
                   value={pH}
                   min={1}
                   max={9}
@@ -190,7 +212,7 @@ export function PartsPage() {
                   onCommit={setPh}
                   testId="parts-ph"
                 />
-                {pH !== null && <Button onClick={() => setPh(null)}>Not read</Button>}
+                {pH !== null && <Button onClick={() => setPh(null)}>{say('partsPage.notRead')}</Button>}
               </Box>
               <Box component="ul" sx={{ m: 0, mt: 1, pl: 2.5 }}>
                 {mix.keeping.reasons.map((r) => (
@@ -221,38 +243,43 @@ function Maturing(props: { startMs: number; days: number; onDays: (days: number)
   ].filter((ms) => ms < readyMs);
   const save = async () => {
     const { default: ical } = await import('ical-generator');
-    const calendar = ical({ name: 'Maturing', prodId: { company: 'Big Ladle', product: 'maturing' } });
+    const calendar = ical({
+      name: say('partsPage.maturing'),
+      prodId: { company: 'Big Ladle', product: 'maturing' },
+    });
     for (const [i, ms] of [...shakes, readyMs].entries())
       calendar.createEvent({
         id: `maturing-${startMs}-${i}`,
         start: new Date(ms),
         end: new Date(ms + 5 * 60_000),
-        summary: ms === readyMs ? 'The cordial is ready: strain it' : 'Shake the cordial',
+        summary: ms === readyMs ? say('partsPage.theCordialIsReady') : say('partsPage.shakeTheCordial'),
       });
     saveText('maturing.ics', calendar.toString(), 'text/calendar');
   };
   return (
-    <Panel title="Maturing" testId="maturing">
+    <Panel title={say('partsPage.maturing')} testId="maturing">
       <QuantityField
-        label="It matures for"
+        label={say('partsPage.itMaturesFor')}
         value={props.days}
         min={1}
         max={60}
         decimals={0}
-        unit="days"
+        unit={say('common.days')}
         width={170}
         onCommit={onDays}
       />
       <Box sx={{ mt: 1 }}>
-        Put by now, in the fridge: shake it{' '}
-        {shakes
-          .slice(0, 3)
-          .map((ms) => moment(ms, startMs, zone))
-          .join(', ')}
-        {shakes.length > 3 && ' and then every day'}. Ready <strong>{moment(readyMs, startMs, zone)}</strong>.
+        {sayRich('partsPage.putByNowIn', {
+          shakes: shakes
+            .slice(0, 3)
+            .map((ms) => moment(ms, startMs, zone))
+            .join(', '),
+          lengthSome: shakes.length > 3,
+          ready: <strong>{moment(readyMs, startMs, zone)}</strong>,
+        })}
       </Box>
       <Button variant="outlined" sx={{ mt: 1 }} onClick={() => void save()}>
-        Into the calendar
+        {say('common.intoTheCalendar')}
       </Button>
     </Panel>
   );

@@ -1,3 +1,4 @@
+import '../../words/places/drinks.ts';
 import {
   type Kitchen,
   measuringKit,
@@ -34,9 +35,9 @@ import { NewIngredient } from './NewIngredient.tsx';
 import { useRecipeDrafts } from './recipeDraft.ts';
 
 const LD_WORDS = {
-  notJson: 'This is neither text of a recipe page nor JSON that can be read',
-  noRecipe: 'There is no recipe in it.',
-  noIngredients: 'The recipe in it has no ingredients.',
+  notJson: 'pastePage.notJson',
+  noRecipe: 'pastePage.noRecipe',
+  noIngredients: 'pastePage.noIngredients',
 } as const;
 
 /** What the cook has set right: by line, the item and its grams. */
@@ -53,10 +54,7 @@ export function PastePage() {
   const k = kitchen.data.kitchen;
   return (
     <>
-      <PageHead
-        title="Paste a recipe"
-        beside="Free text, or the source of a page, or a recipe file. Nothing leaves this machine."
-      />
+      <PageHead title={say('pastePage.pasteARecipe')} beside={say('pastePage.freeTextOrThe')} />
       <Box
         sx={{
           display: 'grid',
@@ -65,9 +63,9 @@ export function PastePage() {
           alignItems: 'start',
         }}
       >
-        <Panel title="The words">
+        <Panel title={say('pastePage.theWords')}>
           <TextField
-            label="Paste it here"
+            label={say('pastePage.pasteItHere')}
             value={text}
             onChange={(e) => setText(e.target.value)}
             multiline
@@ -78,16 +76,16 @@ export function PastePage() {
           />
           <Box sx={{ display: 'flex', gap: 1.5, mt: 1.5, flexWrap: 'wrap', alignItems: 'flex-end' }}>
             <Choice
-              label="Its cups and spoons are"
+              label={say('pastePage.itsCupsAndSpoons')}
               value={system ?? k.units}
               options={[
-                { value: 'metric', text: 'metric' },
-                { value: 'us', text: 'US' },
+                { value: 'metric', text: say('pastePage.metric') },
+                { value: 'us', text: say('pastePage.us') },
               ]}
               onChange={(v) => setSystem(v as 'us')}
             />
             <FileButton
-              label="From a file"
+              label={say('pastePage.fromAFile')}
               accept=".json,.jsonld,.html,.htm,.txt"
               testId="paste-file"
               onFile={(file) => void file.text().then(setText)}
@@ -114,12 +112,12 @@ function Read(props: { text: string; kitchen: Kitchen; tables: Tables; system: '
     const data = /^\s*[{[]/.test(text) || /application\/ld\+json/i.test(text);
     if (!data) {
       const pasted = parsePasted(text, tables, kit);
-      return { pasted, name: pasted.title ?? 'A pasted drink', about: '' };
+      return { pasted, name: pasted.title ?? say('pastePage.aPastedDrink'), about: '' };
     }
     const ld = readRecipeLd(text, tables, kit);
     if (!ld.ok)
       return {
-        problem: LD_WORDS[ld.problem.kind] + (ld.problem.kind === 'notJson' ? `: ${ld.problem.at}` : ''),
+        problem: say(LD_WORDS[ld.problem.kind], ld.problem.kind === 'notJson' ? { at: ld.problem.at } : {}),
       };
     return { pasted: ld.value.pasted, name: ld.value.name, about: ld.value.about };
   }, [text, kitchen, tables, system]);
@@ -151,7 +149,12 @@ function Read(props: { text: string; kitchen: Kitchen; tables: Tables; system: '
     <Box sx={{ display: 'grid', gap: 1.75, minWidth: 0 }}>
       <Panel
         title={name}
-        aside={`${pasted.lines.length} ingredients, ${pasted.steps.filter((s) => !s.implied).length} steps${unsure + slips.length ? `; ${unsure + slips.length} to look at` : ', all clear'}`}
+        aside={say('pastePage.ingredientsStepsToLook', {
+          lines: pasted.lines.length,
+          steps: pasted.steps.filter((s) => !s.implied).length,
+          unsure: unsure + slips.length,
+          unsureIs: Boolean(unsure + slips.length),
+        })}
       >
         {settled.map((line, i) => (
           <Box
@@ -166,13 +169,16 @@ function Read(props: { text: string; kitchen: Kitchen; tables: Tables; system: '
                 <Box sx={{ ...heading }}>
                   {line.itemId ? sayItem(line.itemId) : `“${line.unknownName}”`}
                   {line.massG !== null && <> · {grams(line.massG)}</>}
-                  {line.toTaste && ' · to taste'}
+                  {line.toTaste && say('pastePage.toTaste')}
                 </Box>
                 <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem' }}>“{line.text}”</Box>
                 {!line.sure && (
                   <Box sx={{ color: role('caution'), fontSize: '0.92rem' }}>
-                    A guess: {line.doubts.map((d) => say(`doubt.${d}`)).join(' ')}
-                    {line.falseFriend && ` ${sayCode(`friend.${line.falseFriend}`)}`}
+                    {say('pastePage.aGuess', {
+                      doubts: line.doubts.map((d) => say(`doubt.${d}`)).join(' '),
+                      what: sayCode(`friend.${line.falseFriend}`),
+                      isFalseFriend: Boolean(line.falseFriend),
+                    })}
                   </Box>
                 )}
               </Box>
@@ -182,7 +188,9 @@ function Read(props: { text: string; kitchen: Kitchen; tables: Tables; system: '
                     <FormSelect line={line} onPick={(itemId) => fix(i, { itemId, good: true })} />
                   )}
                   <QuantityField
-                    label={`Grams of ${line.itemId ? sayItem(line.itemId) : (line.unknownName ?? 'it')}`}
+                    label={say('pastePage.gramsOf', {
+                      item: line.itemId ? sayItem(line.itemId) : (line.unknownName ?? 'it'),
+                    })}
                     value={line.massG === null ? null : Math.round(line.massG * 10) / 10}
                     min={0}
                     max={100_000}
@@ -192,15 +200,15 @@ function Read(props: { text: string; kitchen: Kitchen; tables: Tables; system: '
                   />
                   {line.itemId ? (
                     <Button size="small" variant="outlined" onClick={() => fix(i, { good: true })}>
-                      It is right
+                      {say('pastePage.itIsRight')}
                     </Button>
                   ) : (
                     <Button size="small" variant="outlined" onClick={() => setAsking(i)}>
-                      Say what it is
+                      {say('pastePage.sayWhatItIs')}
                     </Button>
                   )}
                   <Button size="small" onClick={() => fix(i, { left: true })}>
-                    Leave it out
+                    {say('pastePage.leaveItOut')}
                   </Button>
                 </>
               )}
@@ -219,9 +227,9 @@ function Read(props: { text: string; kitchen: Kitchen; tables: Tables; system: '
             )}
           </Box>
         ))}
-        {pasted.lines.length === 0 && <Box>No ingredient with an amount was found in it.</Box>}
+        {pasted.lines.length === 0 && <Box>{say('pastePage.noIngredientWithAn')}</Box>}
       </Panel>
-      <Panel title="Steps">
+      <Panel title={say('editorPage.steps')}>
         <Box component="ol" sx={{ m: 0, pl: 3, display: 'grid', gap: 0.5 }}>
           {pasted.steps.map((s, i) => (
             // biome-ignore lint/suspicious/noArrayIndexKey: steps stand in the order of the text and never move
@@ -230,19 +238,19 @@ function Read(props: { text: string; kitchen: Kitchen; tables: Tables; system: '
               {s.length && (
                 <>
                   , {duration(s.length.minutes)}
-                  {s.length.max !== undefined && <> to {duration(s.length.max)}</>}
+                  {s.length.max !== undefined && <> {say('pastePage.to', { max: duration(s.length.max) })}</>}
                 </>
               )}
               {s.implied && (
                 <Box component="span" sx={{ color: role('inkMuted') }}>
                   {' '}
-                  (meant, not written)
+                  {say('pastePage.meantNotWritten')}
                 </Box>
               )}
               {!s.sure && (
                 <Box component="span" sx={{ color: role('caution') }}>
                   {' '}
-                  (a guess)
+                  {say('pastePage.aGuess2')}
                 </Box>
               )}
               {!s.implied && (
@@ -256,7 +264,7 @@ function Read(props: { text: string; kitchen: Kitchen; tables: Tables; system: '
         </Box>
         {pasted.unread.length > 0 && (
           <Alert severity="info" sx={{ mt: 1.5 }} icon={false}>
-            Not understood, and left out: {pasted.unread.map((u) => `“${u}”`).join(', ')}
+            {say('pastePage.notUnderstoodAndLeft', { unread: pasted.unread.map((u) => `“${u}”`).join(', ') })}
           </Alert>
         )}
       </Panel>
@@ -271,9 +279,9 @@ function Read(props: { text: string; kitchen: Kitchen; tables: Tables; system: '
       )}
       <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap' }}>
         <Button variant="contained" disabled={kept.lines.length === 0 || unknown > 0} onClick={take}>
-          Take it to the editor
+          {say('pastePage.takeItToThe')}
         </Button>
-        {unknown > 0 && <span>{num(unknown)} not known yet: say what it is, or leave it out.</span>}
+        {unknown > 0 && <span>{say('pastePage.notKnownYetSay', { unknown: num(unknown) })}</span>}
       </Box>
     </Box>
   );
@@ -286,7 +294,7 @@ function FormSelect({ line, onPick }: { line: PastedLine; onPick: (itemId: strin
   return (
     <TextField
       select
-      label="Form"
+      label={say('pastePage.form')}
       value={line.itemId ?? ''}
       onChange={(e) => onPick(e.target.value)}
       sx={{ minWidth: 170 }}

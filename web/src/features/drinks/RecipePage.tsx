@@ -1,3 +1,5 @@
+import { sayRich } from '../../words/rich.ts';
+import '../../words/places/drinks.ts';
 import {
   guidanceAt,
   type MethodId,
@@ -51,12 +53,7 @@ export function RecipePage() {
   if (kitchen.isPending || (!recipe && isPending)) return <Loading />;
   if (kitchen.isError) return <ErrorPanel error={kitchen.error} />;
   if (!recipe || !method)
-    return (
-      <PageHead
-        title="Not in the book"
-        beside="This drink is not here any more. Choose another under Drinks."
-      />
-    );
+    return <PageHead title={say('recipePage.notInTheBook')} beside={say('recipePage.thisDrinkIsNot')} />;
   const k = kitchen.data.kitchen;
   const name = sayDrink(recipe.id, recipe.name);
   const about = recipe.name ? (recipe.about ?? '') : sayCode(`drink.${recipe.id}.about`);
@@ -76,11 +73,11 @@ export function RecipePage() {
     <>
       <PageHead title={name} beside={about}>
         <Button variant="contained" component={Link} to={`/new/${recipe.id}?method=${method}`}>
-          Make it
+          {say('drinksPage.makeIt')}
         </Button>
         {recipe.methods.length > 1 && (
           <Button variant="outlined" component={Link} to={`/drinks/${recipe.id}/compare`}>
-            Compare methods
+            {say('recipePage.compareMethods')}
           </Button>
         )}
         <Button
@@ -88,7 +85,7 @@ export function RecipePage() {
           component={Link}
           to={mine ? `/drinks/${recipe.id}/edit` : `/drinks/${recipe.id}/vary`}
         >
-          {mine ? 'Change it' : 'Vary it'}
+          {mine ? say('recipePage.changeIt') : say('recipePage.varyIt')}
         </Button>
       </PageHead>
       <Box
@@ -99,7 +96,10 @@ export function RecipePage() {
           alignItems: 'start',
         }}
       >
-        <Panel title="What goes in" aside={`for ${litres(recipe.basisL)} in bottles`}>
+        <Panel
+          title={say('common.whatGoesIn')}
+          aside={say('recipePage.forInBottles', { basis: litres(recipe.basisL) })}
+        >
           {made ? (
             made.program.lines.map((line) => {
               const massG = lineGrams(made, line.id);
@@ -133,7 +133,7 @@ export function RecipePage() {
                       </Box>
                     }
                   >
-                    {massG > 0 ? amountText(line.itemId, massG, k, tables) : 'by taste'}
+                    {massG > 0 ? amountText(line.itemId, massG, k, tables) : say('recipePage.byTaste')}
                   </Row>
                   {open === line.id && (
                     <LineFacts
@@ -148,20 +148,24 @@ export function RecipePage() {
               );
             })
           ) : (
-            <Typography>It does not work out in this kitchen yet: see it under “Make it”.</Typography>
+            <Typography>{say('recipePage.itDoesNotWork')}</Typography>
           )}
           {base && (
             <Box sx={{ mt: 1, color: role('inkMuted') }}>
-              A variant of <Link to={`/drinks/${base.id}`}>{sayDrink(base.id, base.name)}</Link>. What differs
-              is marked.
+              {sayRich('recipePage.aVariantOfWhat', {
+                drink: <Link to={`/drinks/${base.id}`}>{sayDrink(base.id, base.name)}</Link>,
+              })}
             </Box>
           )}
         </Panel>
         <Panel
-          title="What to do"
+          title={say('common.whatToDo')}
           aside={
             made &&
-            `${duration(made.sim.endMin)} in all, ${duration(timetableFrom(made.program, made.sim, 0).handsOnMin)} of your hands`
+            say('recipePage.inAllOfYour', {
+              end: duration(made.sim.endMin),
+              handsOn: duration(timetableFrom(made.program, made.sim, 0).handsOnMin),
+            })
           }
         >
           <Box sx={{ display: 'flex', gap: 0.75, flexWrap: 'wrap', mb: 1 }}>
@@ -189,18 +193,23 @@ export function RecipePage() {
             </Box>
           )}
         </Panel>
-        <Panel title="Who is to be told" testId="who">
+        <Panel title={say('common.whoIsToBe')} testId="who">
           <WhoAsksFirst tags={tags} />
           <Box sx={{ mt: 1 }}>
             <Guidance rows={guidanceAt('choose', tags)} />
           </Box>
           {recipe.folkUse && (
             <Box sx={{ mt: 1.5, color: role('inkMuted') }} data-testid="folk-use">
-              What people say of it: “{recipe.folkUse}” Checked by nobody, and printed nowhere.
+              {say('recipePage.whatPeopleSayOf', { folkUse: recipe.folkUse })}
             </Box>
           )}
         </Panel>
-        <TextOut title="Take it with you" what="The recipe" fileName={`${recipe.id}.txt`} text={text}>
+        <TextOut
+          title={say('recipePage.takeItWithYou')}
+          what={say('comparePage.theRecipe')}
+          fileName={`${recipe.id}.txt`}
+          text={text}
+        >
           <Button
             variant="outlined"
             disabled={!made}
@@ -225,36 +234,38 @@ export function RecipePage() {
               saveText(`${recipe.id}.recipe.json`, JSON.stringify(ld, null, 2), 'application/ld+json');
             }}
           >
-            Save as recipe JSON-LD
+            {say('recipePage.saveAsRecipeJson')}
           </Button>
         </TextOut>
         <Notebook recipe={recipe} book={book} />
         {mine && (
-          <Panel title="Versions" aside={`now version ${num(recipe.version)}`}>
+          <Panel
+            title={say('recipePage.versions')}
+            aside={say('recipePage.nowVersion', { version: num(recipe.version) })}
+          >
             {[...(versions.data?.versions ?? [])].reverse().map((v) => (
               <Row
                 key={v.version}
-                label={`Version ${v.version}`}
+                label={say('recipePage.version', { version: v.version })}
                 note={fullDay(v.createdMs, kitchen.data?.kitchen.zone ?? 'UTC')}
               >
                 {v.version === recipe.version
-                  ? 'in the book'
-                  : `${v.recipe.lines.length} lines, ${litres(v.recipe.basisL)}`}
+                  ? say('recipePage.inTheBook')
+                  : say('recipePage.lines', {
+                      count: v.recipe.lines.length,
+                      basis: litres(v.recipe.basisL),
+                    })}
               </Row>
             ))}
             <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem', mt: 1 }}>
-              Batches keep the version they were made from.
+              {say('recipePage.batchesKeepTheVersion')}
             </Box>
             <Button
               color="error"
               sx={{ mt: 1 }}
-              onClick={() =>
-                void takeOut().catch(() =>
-                  notify('error', 'It was changed in another window. Nothing was done.'),
-                )
-              }
+              onClick={() => void takeOut().catch(() => notify('error', say('recipePage.itWasChangedIn')))}
             >
-              Take it out of the book
+              {say('recipePage.takeItOutOf')}
             </Button>
           </Panel>
         )}
@@ -268,8 +279,9 @@ function differenceOf(base: Recipe, recipe: Recipe, lineId: string): string | nu
   const now = recipe.lines.find((l) => l.id === lineId);
   const before = base.lines.find((l) => l.id === lineId);
   if (!now) return null;
-  if (!before) return 'new';
-  if (before.itemId !== now.itemId) return `instead of ${sayItem(before.itemId).toLowerCase()}`;
+  if (!before) return say('recipePage.newLine');
+  if (before.itemId !== now.itemId)
+    return say('recipePage.insteadOf', { item: sayItem(before.itemId).toLowerCase() });
   const ratio = before.massG > 0 ? now.massG / recipe.basisL / (before.massG / base.basisL) : 1;
   return Math.abs(ratio - 1) > 0.01 ? `${ratio > 1 ? '+' : '−'}${num(Math.abs(ratio - 1) * 100)} %` : null;
 }

@@ -1,3 +1,4 @@
+import '../../words/places/drinks.ts';
 import type { MarkerId, MethodRow } from '@big-ladle/core';
 import { useMemo } from 'react';
 import { LineChart } from '../../shared/LineChart.tsx';
@@ -14,15 +15,20 @@ export function StrengthChart({ rows, marker }: { rows: readonly MethodRow[]; ma
     [rows, marker],
   );
   const ends = rows
-    .map((r) => `${say(`method.${r.methodId}`)} ends at ${num(r.curve.at(-1)?.gPerL[marker] ?? 0, 1)} g/L`)
+    .map((r) =>
+      say('strengthChart.endsAtGL', {
+        what: say(`method.${r.methodId}`),
+        strength: num(r.curve.at(-1)?.gPerL[marker] ?? 0, 1),
+      }),
+    )
     .join('; ');
   return (
     <LineChart
       series={series}
-      xTitle="hours since the start"
+      xTitle={say('common.hoursSinceTheStart')}
       yTitle={`${say(`marker.${marker}`)}, g/L`}
       unit="g/L"
-      said={`Strength in ${say(`marker.${marker}`)} over the hours. ${ends}.`}
+      said={say('strengthChart.strengthInOverThe', { what: say(`marker.${marker}`), ends })}
     />
   );
 }

@@ -1,3 +1,4 @@
+import '../../words/places/drinks.ts';
 import type { Recipe } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import MenuItem from '@mui/material/MenuItem';
@@ -9,7 +10,7 @@ import { lineGrams } from '../../shared/recipeText.ts';
 import { ErrorPanel, Loading, PageHead, Panel } from '../../shared/ui.tsx';
 import { heading, role } from '../../theme/theme.ts';
 import { sayDrink, sayItem } from '../../words/names.ts';
-import { duration, grams, num, sayCode } from '../../words/say.ts';
+import { duration, grams, num, say, sayCode } from '../../words/say.ts';
 import { formsOf } from './forms.ts';
 import { type Made, useMade } from './useMade.ts';
 
@@ -41,7 +42,7 @@ export function TwoPage() {
   const pick = (key: 'a' | 'b', recipe: Recipe | undefined) => (
     <TextField
       select
-      label={key === 'a' ? 'One' : 'The other'}
+      label={key === 'a' ? say('twoPage.one') : say('twoPage.theOther')}
       value={recipe?.id ?? ''}
       onChange={(e) => {
         search.set(key, e.target.value);
@@ -58,10 +59,7 @@ export function TwoPage() {
   );
   return (
     <>
-      <PageHead
-        title="Two recipes, litre for litre"
-        beside="By weight, in this kitchen, by each one's first method."
-      />
+      <PageHead title={say('twoPage.twoRecipesLitreFor')} beside={say('twoPage.byWeightInThis')} />
       <Panel>
         <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', mb: 1.5 }}>
           {pick('a', a)}
@@ -92,11 +90,16 @@ function TwoTable(props: {
   const figure = (made: Made | null, show: (made: Made) => string) => (made ? show(made) : '–');
   const rows: [string, (made: Made) => string][] = [
     ['°Bx', (m) => num(m.sim.trace.at(-1)?.now.brix ?? 0, 1)],
-    ['sour as citric, g/L', (m) => num(Math.max(0, m.sim.trace.at(-1)?.now.sournessGPerL ?? 0), 1)],
-    ['from start to bottles', (m) => duration(m.sim.endMin)],
+    [say('twoPage.sourAsCitricG'), (m) => num(Math.max(0, m.sim.trace.at(-1)?.now.sournessGPerL ?? 0), 1)],
+    [say('editorPage.fromStartToBottles'), (m) => duration(m.sim.endMin)],
   ];
   return (
-    <Box sx={{ overflowX: 'auto' }} tabIndex={0} role="region" aria-label="Two recipes in figures">
+    <Box
+      sx={{ overflowX: 'auto' }}
+      tabIndex={0}
+      role="region"
+      aria-label={say('twoPage.twoRecipesInFigures')}
+    >
       <Box
         component="table"
         sx={{ borderCollapse: 'collapse', width: '100%', minWidth: 420 }}
@@ -105,7 +108,7 @@ function TwoTable(props: {
         <thead>
           <tr>
             <Box component="th" scope="col" sx={{ ...cell, fontWeight: 400, color: role('inkMuted') }}>
-              for a litre
+              {say('twoPage.forALitre')}
             </Box>
             <Box component="th" scope="col" sx={{ ...cell, ...heading }}>
               {a ? sayDrink(a.id, a.name) : '–'}
@@ -156,7 +159,7 @@ function TwoTable(props: {
           ))}
           <tr>
             <Box component="th" scope="row" sx={{ ...cell, fontWeight: 400, color: role('inkMuted') }}>
-              by
+              {say('twoPage.by')}
             </Box>
             {[madeA, madeB].map((m, i) => (
               <Box component="td" key={i === 0 ? 'a' : 'b'} sx={cell}>

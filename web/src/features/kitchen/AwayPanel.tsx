@@ -1,3 +1,4 @@
+import '../../words/places/kitchen.ts';
 import type { AwayHours, Kitchen } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -50,7 +51,7 @@ export function AwayPanel({ kitchen, save }: { kitchen: Kitchen; save: SaveKitch
     />
   );
   return (
-    <Panel title="Your hours" aside="a plan keeps out of these">
+    <Panel title={say('awayPanel.yourHours')} aside={say('awayPanel.aPlanKeepsOut')}>
       {away.map((hours, index) => {
         const name = say(`away.${hours.kind}`);
         return (
@@ -61,14 +62,14 @@ export function AwayPanel({ kitchen, save }: { kitchen: Kitchen; save: SaveKitch
             sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap', py: 0.75 }}
           >
             <Box sx={{ minWidth: 64 }}>{name}</Box>
-            {time(`${name} from`, hours.fromMin, (fromMin) => put(index, { fromMin }))}
-            <span>to</span>
-            {time(`${name} to`, hours.toMin, (toMin) => put(index, { toMin }))}
+            {time(say('awayPanel.from', { name }), hours.fromMin, (fromMin) => put(index, { fromMin }))}
+            <span>{say('awayPanel.to')}</span>
+            {time(say('awayPanel.to2', { name }), hours.toMin, (toMin) => put(index, { toMin }))}
             <ToggleButtonGroup
               size="small"
               value={[...hours.days]}
               onChange={(_, days: number[]) => put(index, { days })}
-              aria-label={`${name} on`}
+              aria-label={say('awayPanel.on', { name })}
             >
               {weekFrom(kitchen.firstDay).map((day) => (
                 <ToggleButton key={day} value={day} sx={{ minWidth: 40, px: 0.75 }}>
@@ -78,20 +79,15 @@ export function AwayPanel({ kitchen, save }: { kitchen: Kitchen; save: SaveKitch
             </ToggleButtonGroup>
             <Button
               size="small"
-              aria-label={`Remove ${name}`}
+              aria-label={say('common.remove', { name })}
               onClick={() => void save((k) => ({ away: k.away.filter((_, i) => i !== index) }))}
             >
-              Remove
+              {say('common.remove2')}
             </Button>
           </Box>
         );
       })}
-      {away.length === 0 && (
-        <Box sx={{ color: role('inkMuted') }}>
-          Say when you sleep and when you are out: soaks and steeps may fall into those hours, what wants you
-          does not.
-        </Box>
-      )}
+      {away.length === 0 && <Box sx={{ color: role('inkMuted') }}>{say('awayPanel.sayWhenYouSleep')}</Box>}
       <Box sx={{ display: 'flex', gap: 1, mt: 1 }}>
         {(['asleep', 'away'] as const).map((kind) => (
           <Button

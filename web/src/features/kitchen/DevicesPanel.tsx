@@ -1,3 +1,4 @@
+import '../../words/places/kitchen.ts';
 import { ROUTES } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -8,7 +9,7 @@ import { queryClient } from '../../shared/queries.ts';
 import { useNow } from '../../shared/time.ts';
 import { Panel, Row } from '../../shared/ui.tsx';
 import { heading, role } from '../../theme/theme.ts';
-import { moment } from '../../words/say.ts';
+import { moment, say } from '../../words/say.ts';
 
 const key = ['access'] as const;
 
@@ -25,14 +26,16 @@ export function DevicesPanel({ zone }: { zone: string }) {
   const shutOut = (id: string) =>
     ask(ROUTES.revoke, { params: { id } })
       .then(() => queryClient.invalidateQueries({ queryKey: key }))
-      .catch(() => notify('error', 'The device could not be shut out: the kitchen server does not answer.'));
+      .catch(() => notify('error', say('devicesPanel.theDeviceCouldNot')));
   return (
-    <Panel title="Other devices">
+    <Panel title={say('devicesPanel.otherDevices')}>
       {data.pairing ? (
         <>
           <Box>
-            Open {data.addresses.join(' or ')} on the phone and enter this code. It is good until{' '}
-            {moment(data.pairing.untilMs, nowMs, zone)}, for one device.
+            {say('devicesPanel.openOnThePhone', {
+              addresses: data.addresses.join(say('common.or')),
+              until: moment(data.pairing.untilMs, nowMs, zone),
+            })}
           </Box>
           <Box
             data-testid="pairing-code"
@@ -41,17 +44,11 @@ export function DevicesPanel({ zone }: { zone: string }) {
             {data.pairing.code}
           </Box>
           {!data.tls && !data.addresses.some((a) => a.startsWith('https:')) && (
-            <Box sx={{ color: role('inkMuted') }}>
-              Without a safe connection a phone does not keep the screen on, and does not keep the page when
-              the server is away. LADLE_TLS_CERT and LADLE_TLS_KEY make one.
-            </Box>
+            <Box sx={{ color: role('inkMuted') }}>{say('devicesPanel.withoutASafeConnection')}</Box>
           )}
         </>
       ) : (
-        <Box sx={{ color: role('inkMuted') }}>
-          The kitchen keeps to this machine. Start it with LADLE_HOST=0.0.0.0 to let in phones of your home
-          network, each with a code.
-        </Box>
+        <Box sx={{ color: role('inkMuted') }}>{say('devicesPanel.theKitchenKeepsTo')}</Box>
       )}
       {data.devices.map((device) => (
         <Row
@@ -61,13 +58,13 @@ export function DevicesPanel({ zone }: { zone: string }) {
             <Button
               size="small"
               onClick={() => void shutOut(device.id)}
-              aria-label={`Shut out ${device.name}`}
+              aria-label={say('devicesPanel.shutOut', { name: device.name })}
             >
-              Shut out
+              {say('devicesPanel.shutOut2')}
             </Button>
           }
         >
-          seen {moment(device.seenMs, nowMs, zone)}
+          {say('devicesPanel.seen', { seen: moment(device.seenMs, nowMs, zone) })}
         </Row>
       ))}
     </Panel>

@@ -1,8 +1,9 @@
+import '../../words/places/kitchen.ts';
 import { MINUTE_MS } from '@big-ladle/core';
 import { useMemo } from 'react';
 import { LineChart } from '../../shared/LineChart.tsx';
 import { useAllReadings } from '../../shared/readings.ts';
-import { celsius, num } from '../../words/say.ts';
+import { celsius, num, say } from '../../words/say.ts';
 
 /** So many hours back are shown. */
 const HOURS = 24;
@@ -21,7 +22,7 @@ export function FridgeChart(props: { instrumentId: string; name: string; fridgeC
     return [
       { label: name, points },
       {
-        label: 'the fridge, as the kitchen has it',
+        label: say('fridgeChart.theFridgeAsThe'),
         points: [
           { x: 0, y: fridgeC },
           { x: end, y: fridgeC },
@@ -34,10 +35,15 @@ export function FridgeChart(props: { instrumentId: string; name: string; fridgeC
   return (
     <LineChart
       series={series}
-      xTitle="hours, the last day"
+      xTitle={say('fridgeChart.hoursTheLastDay')}
       yTitle="°C"
       unit="°C"
-      said={`${name} over the last ${num(Math.min(HOURS, series[0]!.points.at(-1)!.x), 1)} hours: between ${celsius(Math.min(...shown))} and ${celsius(Math.max(...shown))}.`}
+      said={say('fridgeChart.overTheLastHours', {
+        name,
+        hours: num(Math.min(HOURS, series[0]!.points.at(-1)!.x), 1),
+        low: celsius(Math.min(...shown)),
+        high: celsius(Math.max(...shown)),
+      })}
       height={180}
     />
   );

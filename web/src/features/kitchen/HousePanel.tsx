@@ -1,3 +1,5 @@
+import { pickWords } from '../../shared/pickWords.ts';
+import '../../words/places/kitchen.ts';
 import { ALCOHOL_UNIT_ROWS, type House, type Kitchen, SHIPPED_TABLES } from '@big-ladle/core';
 import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
@@ -10,7 +12,7 @@ import type { SaveKitchen } from '../../shared/saveKitchen.ts';
 import { Panel } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
-import { has, sayCode } from '../../words/say.ts';
+import { has, say, sayCode } from '../../words/say.ts';
 
 /** Fruit that go in as the juice of whole ones. */
 const WHOLE = ['lime', 'lemon', 'orange', 'pineapple', 'apple', 'watermelon'];
@@ -18,18 +20,20 @@ const WHOLE = ['lime', 'lemon', 'orange', 'pineapple', 'apple', 'watermelon'];
 const ADDABLE = [...SHIPPED_TABLES.sweeteners.keys(), ...SHIPPED_TABLES.liquids.keys(), ...WHOLE];
 
 const nameOf = (id: string): string =>
-  WHOLE.includes(id) && has(`fruit.${id}`) ? `${sayCode(`fruit.${id}`)}, whole` : sayItem(id);
+  WHOLE.includes(id) && has(`fruit.${id}`)
+    ? say('housePanel.whole', { what: sayCode(`fruit.${id}`) })
+    : sayItem(id);
 
 /** What this house has settled about its drinks: limits that are pointed out, and what may be added. */
 export function HousePanel({ kitchen, save }: { kitchen: Kitchen; save: SaveKitchen }) {
   const house = houseOf(kitchen);
   const put = (change: Partial<House>) => void save((k) => ({ house: { ...houseOf(k), ...change } }));
   return (
-    <Panel title="This house" aside="pointed out where it is passed">
+    <Panel title={say('housePanel.thisHouse')} aside={say('housePanel.pointedOutWhereIt')}>
       <Box sx={{ display: 'grid', gap: 2, mt: 1 }}>
         <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'center' }}>
           <QuantityField
-            label="Free sugars in a glass, at most"
+            label={say('housePanel.freeSugarsInA')}
             value={house.freeSugarGPerGlass}
             min={1}
             max={200}
@@ -40,47 +44,50 @@ export function HousePanel({ kitchen, save }: { kitchen: Kitchen; save: SaveKitc
             testId="house-sugar"
           />
           {house.freeSugarGPerGlass !== null && (
-            <Button onClick={() => put({ freeSugarGPerGlass: null })}>No limit of sugar</Button>
+            <Button onClick={() => put({ freeSugarGPerGlass: null })}>
+              {say('housePanel.noLimitOfSugar')}
+            </Button>
           )}
         </Box>
         <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'center' }}>
           <QuantityField
-            label="Citrus juice in a litre, at most"
+            label={say('housePanel.citrusJuiceInA')}
             value={house.citrusMlPerL}
             min={1}
             max={500}
             decimals={0}
             unit="mL"
             width={290}
-            helper="For sensitive stomachs"
+            helper={say('housePanel.forSensitiveStomachs')}
             onCommit={(v) => v !== house.citrusMlPerL && put({ citrusMlPerL: v })}
           />
           {house.citrusMlPerL !== null && (
-            <Button onClick={() => put({ citrusMlPerL: null })}>No limit of citrus</Button>
+            <Button onClick={() => put({ citrusMlPerL: null })}>{say('housePanel.noLimitOfCitrus')}</Button>
           )}
         </Box>
         <TextField
           select
-          label="Alcohol is counted in"
+          label={say('housePanel.alcoholIsCountedIn')}
           value={house.alcoholUnitId}
           onChange={(e) => put({ alcoholUnitId: e.target.value })}
         >
           {ALCOHOL_UNIT_ROWS.map((row) => (
             <MenuItem key={row.id} value={row.id}>
-              {row.name}
+              {sayCode(`alcoholUnit.${row.id}`)}
             </MenuItem>
           ))}
         </TextField>
         <Autocomplete
+          {...pickWords()}
           multiple
           options={ADDABLE}
           value={[...house.allows]}
           getOptionLabel={nameOf}
           onChange={(_, ids) => put({ allows: ids })}
-          renderInput={(params) => <TextField {...params} label="May be added to a drink" />}
+          renderInput={(params) => <TextField {...params} label={say('housePanel.mayBeAddedTo')} />}
         />
         <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem' }}>
-          The first sweetener is the one that is offered first.
+          {say('housePanel.theFirstSweetenerIs')}
         </Box>
       </Box>
     </Panel>

@@ -1,3 +1,4 @@
+import '../../words/places/kitchen.ts';
 import {
   FAILING_KINDS,
   type Failing,
@@ -37,7 +38,7 @@ export function InstrumentsPanel({ fridgeC }: { fridgeC: number }) {
       await queryClient.invalidateQueries({ queryKey: keys.instruments });
       return true;
     } catch (error) {
-      setProblem(error instanceof ApiError ? error.detail : 'The kitchen server does not answer.');
+      setProblem(error instanceof ApiError ? error.detail : say('common.theKitchenServerDoes'));
       return false;
     }
   };
@@ -56,7 +57,7 @@ export function InstrumentsPanel({ fridgeC }: { fridgeC: number }) {
       }),
     ).then((done) => done && setName(''));
   return (
-    <Panel title="Instruments" aside="all simulated in this version">
+    <Panel title={say('instrumentsPanel.instruments')} aside={say('instrumentsPanel.allSimulatedInThis')}>
       {instruments.map((one) => (
         <Paired
           key={one.id}
@@ -76,15 +77,12 @@ export function InstrumentsPanel({ fridgeC }: { fridgeC: number }) {
           </Suspense>
         ))}
       {instruments.length === 0 && (
-        <Box sx={{ color: role('inkMuted') }}>
-          Pair a probe, a scale, a fridge logger, a refractometer or strips: they follow the batch that is on,
-          so that you can practise with them.
-        </Box>
+        <Box sx={{ color: role('inkMuted') }}>{say('instrumentsPanel.pairAProbeA')}</Box>
       )}
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mt: 1.5, alignItems: 'center' }}>
         <TextField
           select
-          label="Kind"
+          label={say('instrumentsPanel.kind')}
           value={kind}
           onChange={(e) => setKind(e.target.value as InstrumentKind)}
           sx={{ minWidth: 190 }}
@@ -96,7 +94,7 @@ export function InstrumentsPanel({ fridgeC }: { fridgeC: number }) {
           ))}
         </TextField>
         <TextField
-          label="Its name"
+          label={say('common.itsName')}
           placeholder={say(`instrument.${kind}`)}
           value={name}
           onChange={(e) => setName(e.target.value)}
@@ -105,7 +103,7 @@ export function InstrumentsPanel({ fridgeC }: { fridgeC: number }) {
           helperText={problem ?? undefined}
         />
         <Button variant="outlined" onClick={() => void pair()}>
-          Pair it
+          {say('instrumentsPanel.pairIt')}
         </Button>
       </Box>
     </Panel>
@@ -121,7 +119,7 @@ function Paired(props: {
   const last = useReadings(one.id, one.batchId).at(-1);
   const shown =
     one.kind !== 'fridgeLogger' && one.batchId === null
-      ? 'in the drawer'
+      ? say('instrumentsPanel.inTheDrawer')
       : last?.value != null
         ? sayReading(one.kind, last.value)
         : last?.fault
@@ -131,8 +129,8 @@ function Paired(props: {
     <Row
       label={one.name}
       note={
-        <Button size="small" onClick={onDrop} aria-label={`Unpair ${one.name}`}>
-          Unpair
+        <Button size="small" onClick={onDrop} aria-label={say('instrumentsPanel.unpair', { name: one.name })}>
+          {say('instrumentsPanel.unpair2')}
         </Button>
       }
     >
@@ -140,12 +138,16 @@ function Paired(props: {
       {one.kind === 'fridgeLogger' &&
         (one.failing ? (
           <Button size="small" onClick={() => onFailing(null)}>
-            {one.failing.kind === 'doorOpen' ? 'Close its door' : 'Its power is back'}
+            {one.failing.kind === 'doorOpen'
+              ? say('instrumentsPanel.closeItsDoor')
+              : say('instrumentsPanel.itsPowerIsBack')}
           </Button>
         ) : (
           FAILING_KINDS.map((kind) => (
             <Button key={kind} size="small" onClick={() => onFailing({ kind, sinceMs: serverNow() })}>
-              {kind === 'doorOpen' ? 'Leave its door open' : 'Cut its power'}
+              {kind === 'doorOpen'
+                ? say('instrumentsPanel.leaveItsDoorOpen')
+                : say('instrumentsPanel.cutItsPower')}
             </Button>
           ))
         ))}

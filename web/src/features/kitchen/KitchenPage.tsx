@@ -1,3 +1,4 @@
+import '../../words/places/kitchen.ts';
 import { DATE_ORDERS, FIRST_DAYS, type Kitchen, potCapacityMl, unitOf } from '@big-ladle/core';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
@@ -57,8 +58,8 @@ export function KitchenPage() {
   const scale = Math.min(8, 150 / Math.max(...kitchen.pots.map((p) => Math.max(p.heightCm, p.diameterCm))));
   const close = () => setEditing(null);
   const edit = (label: string, onClick: () => void) => (
-    <Button size="small" onClick={onClick} aria-label={`Change ${label}`}>
-      Change
+    <Button size="small" onClick={onClick} aria-label={say('kitchenPage.change', { label })}>
+      {say('kitchenPage.change2')}
     </Button>
   );
   const figure = (
@@ -88,7 +89,7 @@ export function KitchenPage() {
 
   return (
     <>
-      <PageHead title="Kitchen" beside="Everything is sized, timed and kept for these." />
+      <PageHead title={say('common.kitchen')} beside={say('kitchenPage.everythingIsSizedTimed')} />
       {problem && (
         <Alert severity="error" sx={{ mb: 1.5 }} onClose={() => setProblem(null)}>
           {problem}
@@ -103,7 +104,7 @@ export function KitchenPage() {
         }}
       >
         <Box sx={{ display: 'grid', gap: 1.75, minWidth: 0 }}>
-          <Panel title="Pots" aside="drawn to one scale">
+          <Panel title={say('kitchenPage.pots')} aside={say('kitchenPage.drawnToOneScale')}>
             <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'flex-end' }}>
               {kitchen.pots.map((pot) => (
                 <Box key={pot.id} sx={{ textAlign: 'center' }}>
@@ -116,7 +117,13 @@ export function KitchenPage() {
                     colour="transparent"
                     lid={pot.lid}
                     pxPerCm={scale}
-                    description={`${pot.name}: ${litres(potCapacityMl(pot) / 1000)}, ${num(pot.diameterCm)} cm wide, ${num(pot.heightCm)} cm high, ${say(`material.${pot.material}`)}.`}
+                    description={say('kitchenPage.cmWideCmHigh', {
+                      name: pot.name,
+                      potCapacity: litres(potCapacityMl(pot) / 1000),
+                      diameterCm: num(pot.diameterCm),
+                      heightCm: num(pot.heightCm),
+                      what: say(`material.${pot.material}`),
+                    })}
                   />
                   <Typography variant="h3">{pot.name}</Typography>
                   <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem' }}>
@@ -128,10 +135,10 @@ export function KitchenPage() {
               ))}
             </Box>
             <Button variant="outlined" sx={{ mt: 1.5 }} onClick={() => setEditing({ what: 'pot', id: null })}>
-              Add a pot
+              {say('kitchenPage.addAPot')}
             </Button>
           </Panel>
-          <Panel title="Rings">
+          <Panel title={say('kitchenPage.rings')}>
             {kitchen.burners.map((b) => (
               <Row
                 key={b.id}
@@ -146,10 +153,10 @@ export function KitchenPage() {
               sx={{ mt: 1.5 }}
               onClick={() => setEditing({ what: 'burner', id: null })}
             >
-              Add a ring
+              {say('kitchenPage.addARing')}
             </Button>
           </Panel>
-          <Panel title="Bottles">
+          <Panel title={say('common.bottles')}>
             {kitchen.bottles.map((b) => (
               <Row
                 key={b.id}
@@ -164,10 +171,10 @@ export function KitchenPage() {
               sx={{ mt: 1.5 }}
               onClick={() => setEditing({ what: 'bottle', id: null })}
             >
-              Add a bottle size
+              {say('kitchenPage.addABottleSize')}
             </Button>
           </Panel>
-          <Panel title="Where things stand">
+          <Panel title={say('kitchenPage.whereThingsStand')}>
             {placesOf(kitchen).map((p) => (
               <Row
                 key={p.id}
@@ -183,7 +190,7 @@ export function KitchenPage() {
               sx={{ mt: 1.5 }}
               onClick={() => setEditing({ what: 'place', id: null })}
             >
-              Add a place
+              {say('kitchenPage.addAPlace')}
             </Button>
           </Panel>
           <HousePanel kitchen={kitchen} save={save} />
@@ -194,22 +201,22 @@ export function KitchenPage() {
           <DevicesPanel zone={kitchen.zone} />
         </Box>
         <Box sx={{ display: 'grid', gap: 1.75, minWidth: 0 }}>
-          <Panel title="Measures and cup weights">
+          <Panel title={say('kitchenPage.measuresAndCupWeights')}>
             <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mb: 1 }}>
               <SelectField
-                label="Units"
+                label={say('kitchenPage.units')}
                 value={kitchen.units}
                 options={[
-                  { value: 'metric', text: 'metric cups and spoons' },
-                  { value: 'us', text: 'US cups and spoons' },
+                  { value: 'metric', text: say('kitchenPage.metricCupsAndSpoons') },
+                  { value: 'us', text: say('kitchenPage.usCupsAndSpoons') },
                 ]}
                 onChange={(value) => void save({ units: value as Kitchen['units'] })}
               />
               <SelectField
-                label="I reach for"
+                label={say('kitchenPage.iReachFor')}
                 value={kitchen.preferredMeasureId ?? ''}
                 options={[
-                  { value: '', text: 'a cup' },
+                  { value: '', text: say('kitchenPage.aCup') },
                   ...kitchen.measures.map((m) => ({ value: m.id, text: m.name })),
                 ]}
                 onChange={(value) => void save({ preferredMeasureId: value || null })}
@@ -224,14 +231,17 @@ export function KitchenPage() {
                 {num(m.volumeMl)} mL
               </Row>
             ))}
-            <Row label="A cup here">
+            <Row label={say('kitchenPage.aCupHere')}>
               {num(unitOf(kitchen.units === 'us' ? 'usCup' : 'metricCup').factor, 1)} mL
             </Row>
             {kitchen.cupWeights.map((w) => (
               <Row
                 key={`${w.ingredientId}${w.measureId}`}
-                label={`${measureName(w.measureId, kitchen)} of ${sayItem(w.ingredientId).toLowerCase()}`}
-                note={edit(`the weight of ${sayItem(w.ingredientId)}`, () =>
+                label={say('kitchenPage.of', {
+                  measureName: measureName(w.measureId, kitchen),
+                  item: sayItem(w.ingredientId).toLowerCase(),
+                })}
+                note={edit(say('kitchenPage.theWeightOf', { item: sayItem(w.ingredientId) }), () =>
                   setEditing({ what: 'cupWeight', ingredientId: w.ingredientId }),
                 )}
               >
@@ -240,37 +250,45 @@ export function KitchenPage() {
             ))}
             <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mt: 1.5 }}>
               <Button variant="outlined" onClick={() => setEditing({ what: 'measure', id: null })}>
-                Add a measure
+                {say('kitchenPage.addAMeasure')}
               </Button>
               <Button
                 variant="outlined"
                 onClick={() => setEditing({ what: 'cupWeight', ingredientId: null })}
               >
-                This cup weighs …
+                {say('kitchenPage.thisCupWeighs')}
               </Button>
             </Box>
           </Panel>
-          <Panel title="Cold, heat and water">
+          <Panel title={say('kitchenPage.coldHeatAndWater')}>
             <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap' }}>
-              {figure('fridgeC', 'Fridge', '°C', -1, 15, 1)}
-              {figure('fridgeFreeL', 'Free in the fridge', 'L', 0.5, 400, 1)}
-              {figure('roomC', 'Room', '°C', 5, 45, 0)}
-              {figure('tapC', 'Cold tap', '°C', 1, 35, 0)}
+              {figure('fridgeC', say('kitchenPage.fridge'), '°C', -1, 15, 1)}
+              {figure('fridgeFreeL', say('kitchenPage.freeInTheFridge'), 'L', 0.5, 400, 1)}
+              {figure('roomC', say('common.room'), '°C', 5, 45, 0)}
+              {figure('tapC', say('kitchenPage.coldTap'), '°C', 1, 35, 0)}
               {figure(
                 'altitudeM',
-                'Height above the sea',
+                say('kitchenPage.heightAboveTheSea'),
                 'm',
                 -430,
                 5000,
                 0,
-                'Water boils 1 °C lower for each 300 m',
+                say('kitchenPage.waterBoilsCLower'),
               )}
-              {figure('hardnessMeqPerL', 'Water hardness', 'meq/L', 0, 15, 1, 'soft 0.5, medium 2, hard 5')}
-              {figure('servingMl', 'A glass', 'mL', 20, 1000, 0)}
+              {figure(
+                'hardnessMeqPerL',
+                say('kitchenPage.waterHardness'),
+                'meq/L',
+                0,
+                15,
+                1,
+                say('kitchenPage.softMediumHard'),
+              )}
+              {figure('servingMl', say('common.aGlass'), 'mL', 20, 1000, 0)}
             </Box>
             <Box sx={{ mt: 2 }}>
               <SelectField
-                label="Time zone"
+                label={say('kitchenPage.timeZone')}
                 value={kitchen.zone}
                 options={(zones.includes(kitchen.zone) ? zones : [kitchen.zone, ...zones]).map((z) => ({
                   value: z,

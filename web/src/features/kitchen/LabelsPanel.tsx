@@ -1,3 +1,4 @@
+import '../../words/places/kitchen.ts';
 import { FIRST_LABEL_ID, type Kitchen, type Label, SHIPPED_TABLES } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -12,7 +13,7 @@ import type { SaveKitchen } from '../../shared/saveKitchen.ts';
 import { Panel, Row } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
-import { num } from '../../words/say.ts';
+import { num, say } from '../../words/say.ts';
 
 const KNOWN = [...SHIPPED_TABLES.liquids.keys(), ...SHIPPED_TABLES.sweeteners.keys()];
 const isSweetener = (id: string): boolean => SHIPPED_TABLES.sweeteners.has(id);
@@ -21,10 +22,18 @@ const isSweetener = (id: string): boolean => SHIPPED_TABLES.sweeteners.has(id);
 function tableSays(id: string): string {
   const liquid = SHIPPED_TABLES.liquids.get(id);
   if (liquid)
-    return `The table: ${num(liquid.sugarGPer100g * liquid.densityGPerMl, 1)} g of sugar in 100 mL, ${num(liquid.brix, 1)} °Bx, sourness ${num(liquid.taGPerL, 1)} g/L.`;
+    return say('labelsPanel.theTableGOf', {
+      sugar: num(liquid.sugarGPer100g * liquid.densityGPerMl, 1),
+      brix: num(liquid.brix, 1),
+      sourness: num(liquid.taGPerL, 1),
+    });
   const sweetener = SHIPPED_TABLES.sweeteners.get(id);
   return sweetener
-    ? `The table: ${num(sweetener.sugarPct)} g of sugar in 100 g, ${num(sweetener.waterPct)} g of water, ${num(sweetener.relativeSweetness, 2)} times as sweet as sugar.`
+    ? say('labelsPanel.theTableGOfSugar', {
+        sugarPct: num(sweetener.sugarPct),
+        waterPct: num(sweetener.waterPct),
+        relativeSweetness: num(sweetener.relativeSweetness, 2),
+      })
     : '';
 }
 
@@ -32,9 +41,12 @@ const saidOf = (l: Label): string =>
   [
     l.sugarPer100 === null
       ? ''
-      : `${num(l.sugarPer100, 1)} g of sugar in 100 ${isSweetener(l.like) ? 'g' : 'mL'}`,
+      : say('labelsPanel.gOfSugarIn', {
+          sugarPer100: num(l.sugarPer100, 1),
+          isSweetener: Boolean(isSweetener(l.like)),
+        }),
     l.brix === null ? '' : `${num(l.brix, 1)} °Bx`,
-    l.taGPerL === null ? '' : `sourness ${num(l.taGPerL, 1)} g/L`,
+    l.taGPerL === null ? '' : say('labelsPanel.sournessGL', { sourness: num(l.taGPerL, 1) }),
     l.abvPct === null ? '' : `${num(l.abvPct, 1)} %`,
     l.sweetened ? 'sweetened' : '',
   ]
@@ -75,21 +87,23 @@ export function LabelsPanel({ kitchen, save }: { kitchen: Kitchen; save: SaveKit
     }
   };
   return (
-    <Panel title="From the label" aside="juices, syrups, sweeteners">
+    <Panel title={say('labelsPanel.fromTheLabel')} aside={say('labelsPanel.juicesSyrupsSweeteners')}>
       {labels.map((l) => (
         <Row
           key={l.id}
           testId="label-row"
           label={
-            l.id === l.like ? `${l.name}, corrected` : `${l.name}, like ${sayItem(l.like).toLowerCase()}`
+            l.id === l.like
+              ? say('labelsPanel.corrected', { name: l.name })
+              : say('labelsPanel.like', { name: l.name, item: sayItem(l.like).toLowerCase() })
           }
           note={
             <Button
               size="small"
-              aria-label={`Take back ${l.name}`}
+              aria-label={say('labelsPanel.takeBack', { name: l.name })}
               onClick={() => void save((k) => ({ labels: (k.labels ?? []).filter((o) => o.id !== l.id) }))}
             >
-              Take back
+              {say('labelsPanel.takeBack2')}
             </Button>
           }
         >
@@ -97,19 +111,19 @@ export function LabelsPanel({ kitchen, save }: { kitchen: Kitchen; save: SaveKit
         </Row>
       ))}
       <Box sx={{ display: 'grid', gap: 1.5, mt: 1.5, gridTemplateColumns: 'minmax(0,1fr)' }}>
-        <PickItem label="It is, or is like" ids={KNOWN} value={like} onPick={setLike} />
+        <PickItem label={say('labelsPanel.itIsOrIs')} ids={KNOWN} value={like} onPick={setLike} />
         <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem' }} data-testid="table-says">
           {tableSays(like)}
         </Box>
         <TextField
-          label="A name of its own, if it is another thing"
+          label={say('labelsPanel.aNameOfIts')}
           value={name}
           onChange={(e) => setName(e.target.value)}
           slotProps={{ htmlInput: { maxLength: 60 } }}
         />
         <Box sx={{ display: 'flex', gap: 1.25, flexWrap: 'wrap' }}>
           <QuantityField
-            label={`Sugar in 100 ${liquid ? 'mL' : 'g'}`}
+            label={say('labelsPanel.sugarInTrueOther', { isLiquid: Boolean(liquid) })}
             value={sugar}
             min={0}
             max={100}
@@ -121,7 +135,7 @@ export function LabelsPanel({ kitchen, save }: { kitchen: Kitchen; save: SaveKit
           {liquid && (
             <>
               <QuantityField
-                label="Refractometer"
+                label={say('common.refractometer')}
                 value={brix}
                 min={0}
                 max={85}
@@ -130,7 +144,7 @@ export function LabelsPanel({ kitchen, save }: { kitchen: Kitchen; save: SaveKit
                 onCommit={setBrix}
               />
               <QuantityField
-                label="Sourness"
+                label={say('labelsPanel.sourness')}
                 value={sour}
                 min={0}
                 max={150}
@@ -139,7 +153,7 @@ export function LabelsPanel({ kitchen, save }: { kitchen: Kitchen; save: SaveKit
                 onCommit={setSour}
               />
               <QuantityField
-                label="Alcohol"
+                label={say('labelsPanel.alcohol')}
                 value={abv}
                 min={0}
                 max={96}
@@ -153,7 +167,7 @@ export function LabelsPanel({ kitchen, save }: { kitchen: Kitchen; save: SaveKit
         {liquid && (
           <FormControlLabel
             control={<Switch checked={sweetened} onChange={(e) => setSweetened(e.target.checked)} />}
-            label="Sugar was added to it"
+            label={say('labelsPanel.sugarWasAddedTo')}
           />
         )}
         <Button
@@ -162,10 +176,10 @@ export function LabelsPanel({ kitchen, save }: { kitchen: Kitchen; save: SaveKit
           disabled={nothing}
           onClick={() => void put()}
         >
-          {name.trim() ? 'Add it' : 'Correct it'}
+          {name.trim() ? say('labelsPanel.addIt') : say('labelsPanel.correctIt')}
         </Button>
         <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem' }}>
-          Batches that are begun from now on count with it; those that are on keep what they began with.
+          {say('labelsPanel.batchesThatAreBegun')}
         </Box>
       </Box>
     </Panel>

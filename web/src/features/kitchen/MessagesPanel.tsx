@@ -1,3 +1,4 @@
+import '../../words/places/kitchen.ts';
 import { type Kitchen, MESSAGE_KINDS, type MessageKind } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -9,7 +10,7 @@ import type { SaveKitchen } from '../../shared/saveKitchen.ts';
 import { Panel } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
 import { say } from '../../words/say.ts';
-import '../../words/shelfWords.ts';
+import '../../words/places/items.ts';
 
 /** Who would be told what. Messages are simulated: nothing leaves the machine. */
 export function MessagesPanel({ kitchen, save }: { kitchen: Kitchen; save: SaveKitchen }) {
@@ -27,11 +28,11 @@ export function MessagesPanel({ kitchen, save }: { kitchen: Kitchen; save: SaveK
       ),
     }));
   return (
-    <Panel title="Who would be told" aside={<Link to="/shelf?view=reminders">What would be sent</Link>}>
-      <Box sx={{ color: role('inkMuted') }}>
-        A stand-in for messages to a phone: the shelf shows what would go out, when and to whom. Nothing
-        leaves this machine.
-      </Box>
+    <Panel
+      title={say('messagesPanel.whoWouldBeTold')}
+      aside={<Link to="/shelf?view=reminders">{say('messagesPanel.whatWouldBeSent')}</Link>}
+    >
+      <Box sx={{ color: role('inkMuted') }}>{say('messagesPanel.aStandInFor')}</Box>
       {people.map((p) => (
         <Box key={p.id} data-testid="told" sx={{ py: 1.25, borderBottom: `1px solid ${role('hairline')}` }}>
           <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1 }}>
@@ -39,18 +40,18 @@ export function MessagesPanel({ kitchen, save }: { kitchen: Kitchen; save: SaveK
             <Button
               size="small"
               sx={{ ml: 'auto' }}
-              aria-label={`Do not tell ${p.name}`}
+              aria-label={say('messagesPanel.doNotTell', { name: p.name })}
               onClick={() =>
                 void save((k) => ({ messageTo: (k.messageTo ?? []).filter((o) => o.id !== p.id) }))
               }
             >
-              Take out
+              {say('messagesPanel.takeOut')}
             </Button>
           </Box>
           <Box
             sx={{ display: 'flex', gap: 0.75, flexWrap: 'wrap', mt: 0.5 }}
             role="group"
-            aria-label={`What ${p.name} would be told`}
+            aria-label={say('messagesPanel.whatWouldBeTold', { name: p.name })}
           >
             {MESSAGE_KINDS.map((kind) => (
               <Button
@@ -82,13 +83,13 @@ export function MessagesPanel({ kitchen, save }: { kitchen: Kitchen; save: SaveK
         }}
       >
         <TextField
-          label="A name"
+          label={say('messagesPanel.aName')}
           value={name}
           onChange={(e) => setName(e.target.value)}
           slotProps={{ htmlInput: { maxLength: 60 } }}
         />
         <Button type="submit" variant="outlined" disabled={!name.trim()}>
-          Tell them too
+          {say('messagesPanel.tellThemToo')}
         </Button>
       </Box>
     </Panel>

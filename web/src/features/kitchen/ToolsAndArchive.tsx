@@ -1,3 +1,5 @@
+import { say } from '../../words/say.ts';
+import '../../words/places/kitchen.ts';
 import type { Kitchen, KitchenTools } from '@big-ladle/core';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
@@ -41,15 +43,21 @@ export function ToolsPanel({
     />
   );
   return (
-    <Panel title="Tools">
+    <Panel title={say('toolsAndArchive.tools')}>
       <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap' }}>
-        {size('blenderMl', 'Blender jar', 0, 10, '0: there is none')}
-        {size('bowlMl', 'Largest bowl', 0.2, 100, 'for washing')}
-        {size('receiverMl', 'To strain into', 0.5, 400, 'all vessels together')}
+        {size('blenderMl', say('toolsAndArchive.blenderJar'), 0, 10, say('toolsAndArchive.none'))}
+        {size('bowlMl', say('toolsAndArchive.largestBowl'), 0.2, 100, say('toolsAndArchive.forWashing'))}
+        {size(
+          'receiverMl',
+          say('toolsAndArchive.toStrainInto'),
+          0.5,
+          400,
+          say('toolsAndArchive.allVesselsTogether'),
+        )}
       </Box>
       <FormControlLabel
         control={<Switch checked={tools.juicer} onChange={(e) => put({ juicer: e.target.checked })} />}
-        label="There is a juicer"
+        label={say('toolsAndArchive.thereIsAJuicer')}
         sx={{ mt: 1, minHeight: 44 }}
       />
     </Panel>
@@ -60,16 +68,13 @@ export function ToolsPanel({
 export function ArchivePanel() {
   const [taken, setTaken] = useState<Taken | null>(null);
   return (
-    <Panel title="Everything in one file">
-      <Box sx={{ color: role('inkMuted'), mb: 1.5 }}>
-        Kitchen, recipes with their versions, batches and logs, as one JSON file. Taking one in never
-        overwrites what is here.
-      </Box>
+    <Panel title={say('toolsAndArchive.everythingInOneFile')}>
+      <Box sx={{ color: role('inkMuted'), mb: 1.5 }}>{say('toolsAndArchive.kitchenRecipesWithTheir')}</Box>
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
         <Button variant="outlined" component="a" href="/api/archive" download="big-ladle.json">
-          Write it down
+          {say('toolsAndArchive.writeItDown')}
         </Button>
-        <TakeArchive label="Take one in" onTaken={setTaken} />
+        <TakeArchive label={say('toolsAndArchive.takeOneIn')} onTaken={setTaken} />
       </Box>
       {taken && (
         <Alert severity={taken.ok ? 'success' : 'error'} sx={{ mt: 1.5 }}>

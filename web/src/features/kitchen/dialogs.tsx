@@ -1,3 +1,4 @@
+import '../../words/places/kitchen.ts';
 import {
   bottleSchema,
   burnerSchema,
@@ -71,12 +72,12 @@ function FormDialog(props: {
         <DialogActions>
           {props.onRemove && (
             <Button color="error" onClick={props.onRemove} sx={{ mr: 'auto' }}>
-              Take it out
+              {say('dialogs.takeItOut')}
             </Button>
           )}
-          <Button onClick={props.onClose}>Leave it</Button>
+          <Button onClick={props.onClose}>{say('common.leaveIt')}</Button>
           <Button type="submit" variant="contained" disabled={props.busy}>
-            Save
+            {say('dialogs.save')}
           </Button>
         </DialogActions>
       </Box>
@@ -157,7 +158,7 @@ export function PotDialog({ kitchen, id, save, onClose }: DialogInput & { id: st
     potCapacityMl({ ...now, diameterCm: Number(now.diameterCm), heightCm: Number(now.heightCm) }) / 1000;
   return (
     <FormDialog
-      title={pot ? pot.name : 'Another pot'}
+      title={pot ? pot.name : say('dialogs.anotherPot')}
       busy={form.formState.isSubmitting}
       onClose={onClose}
       onSubmit={() =>
@@ -171,27 +172,27 @@ export function PotDialog({ kitchen, id, save, onClose }: DialogInput & { id: st
           : undefined
       }
     >
-      <Field form={form} name="name" label="What you call it" />
-      <Field form={form} name="diameterCm" label="Width inside, cm" figure />
+      <Field form={form} name="name" label={say('common.whatYouCallIt')} />
+      <Field form={form} name="diameterCm" label={say('common.widthInsideCm')} figure />
       <Field
         form={form}
         name="heightCm"
-        label="Height inside, cm"
+        label={say('common.heightInsideCm')}
         figure
-        helper={capacityL > 0 ? `${litres(capacityL)} to the brim` : ''}
+        helper={capacityL > 0 ? say('dialogs.toTheBrim', { capacity: litres(capacityL) }) : ''}
       />
-      <Field form={form} name="material" label="It is made of" options={MATERIALS} />
+      <Field form={form} name="material" label={say('common.itIsMadeOf')} options={MATERIALS} />
       <Controller
         name="lid"
         control={form.control}
         render={({ field }) => (
           <FormControlLabel
             control={<Switch checked={field.value} onChange={field.onChange} />}
-            label="It has a lid"
+            label={say('common.itHasALid')}
           />
         )}
       />
-      <Field form={form} name="massG" label="Empty weight, g (if you know it)" figure mayBeEmpty />
+      <Field form={form} name="massG" label={say('dialogs.emptyWeightGIf')} figure mayBeEmpty />
     </FormDialog>
   );
 }
@@ -205,7 +206,7 @@ export function BurnerDialog({ kitchen, id, save, onClose }: DialogInput & { id:
   });
   return (
     <FormDialog
-      title={burner ? burner.name : 'Another ring'}
+      title={burner ? burner.name : say('dialogs.anotherRing')}
       busy={form.formState.isSubmitting}
       onClose={onClose}
       onSubmit={() =>
@@ -220,11 +221,11 @@ export function BurnerDialog({ kitchen, id, save, onClose }: DialogInput & { id:
           : undefined
       }
     >
-      <Field form={form} name="name" label="What you call it" />
+      <Field form={form} name="name" label={say('common.whatYouCallIt')} />
       <Field
         form={form}
         name="kind"
-        label="Kind"
+        label={say('instrumentsPanel.kind')}
         options={(['gas', 'electric', 'induction'] as const).map((value) => ({
           value,
           text: say(`burner.${value}`),
@@ -233,9 +234,9 @@ export function BurnerDialog({ kitchen, id, save, onClose }: DialogInput & { id:
       <Field
         form={form}
         name="powerW"
-        label="Power, W"
+        label={say('dialogs.powerW')}
         figure
-        helper="On its plate or in its booklet; a large gas ring has about 3000"
+        helper={say('dialogs.onItsPlateOr')}
       />
     </FormDialog>
   );
@@ -261,7 +262,7 @@ export function BottleDialog({ kitchen, id, save, onClose }: DialogInput & { id:
   });
   return (
     <FormDialog
-      title={bottle ? bottle.name : 'Another bottle size'}
+      title={bottle ? bottle.name : say('dialogs.anotherBottleSize')}
       busy={form.formState.isSubmitting}
       onClose={onClose}
       onSubmit={() =>
@@ -276,34 +277,34 @@ export function BottleDialog({ kitchen, id, save, onClose }: DialogInput & { id:
           : undefined
       }
     >
-      <Field form={form} name="name" label="What you call it" />
-      <Field form={form} name="volumeMl" label="It holds, mL" figure />
+      <Field form={form} name="name" label={say('common.whatYouCallIt')} />
+      <Field form={form} name="volumeMl" label={say('dialogs.itHoldsMl')} figure />
       <Field
         form={form}
         name="diameterCm"
-        label="Width, cm"
+        label={say('dialogs.widthCm')}
         figure
-        helper="It cools, and warms, by its width"
+        helper={say('dialogs.itCoolsAndWarms')}
       />
       <Field
         form={form}
         name="material"
-        label="It is made of"
+        label={say('common.itIsMadeOf')}
         options={CONTAINER_MATERIALS.map((value) => ({ value, text: say(`material.${value}`) }))}
       />
       <Field
         form={form}
         name="form"
-        label="It is a"
+        label={say('dialogs.itIsA')}
         options={CONTAINER_FORMS.map((value) => ({ value, text: say(`form.${value}`) }))}
       />
       <Field
         form={form}
         name="closure"
-        label="It is closed by"
+        label={say('dialogs.itIsClosedBy')}
         options={CLOSURES.map((value) => ({ value, text: say(`closure.${value}`) }))}
       />
-      <Field form={form} name="count" label="How many you have" figure />
+      <Field form={form} name="count" label={say('dialogs.howManyYouHave')} figure />
     </FormDialog>
   );
 }
@@ -327,7 +328,7 @@ export function PlaceDialog({ kitchen, id, save, onClose }: DialogInput & { id: 
     (kind === 'fridge' || kind === 'counter') && places.filter((p) => p.kind === kind).length === 1;
   return (
     <FormDialog
-      title={place ? place.name : 'Another place'}
+      title={place ? place.name : say('dialogs.anotherPlace')}
       busy={form.formState.isSubmitting}
       onClose={onClose}
       onSubmit={() =>
@@ -351,24 +352,24 @@ export function PlaceDialog({ kitchen, id, save, onClose }: DialogInput & { id: 
           : undefined
       }
     >
-      <Field form={form} name="name" label="What you call it" />
+      <Field form={form} name="name" label={say('common.whatYouCallIt')} />
       <Field
         form={form}
         name="kind"
-        label="It is a"
+        label={say('dialogs.itIsA')}
         options={PLACE_KINDS.map((value) => ({ value, text: say(`place.${value}`) }))}
       />
-      {own && <Field form={form} name="tempC" label="How cold, °C" figure />}
+      {own && <Field form={form} name="tempC" label={say('dialogs.howColdC')} figure />}
       <Field
         form={form}
         name="litres"
-        label="It holds, L"
+        label={say('dialogs.itHoldsL')}
         figure
-        helper="Bottles and all else that may stand there"
+        helper={say('dialogs.bottlesAndAllElse')}
       />
-      <Field form={form} name="widthCm" label="Width, cm" figure />
-      <Field form={form} name="depthCm" label="Depth, cm" figure />
-      <Field form={form} name="heightCm" label="Height under what is above, cm" figure />
+      <Field form={form} name="widthCm" label={say('dialogs.widthCm')} figure />
+      <Field form={form} name="depthCm" label={say('dialogs.depthCm')} figure />
+      <Field form={form} name="heightCm" label={say('dialogs.heightUnderWhatIs')} figure />
     </FormDialog>
   );
 }
@@ -382,7 +383,7 @@ export function MeasureDialog({ kitchen, id, save, onClose }: DialogInput & { id
   });
   return (
     <FormDialog
-      title={measure ? measure.name : 'A measure of your own'}
+      title={measure ? measure.name : say('dialogs.aMeasureOfYour')}
       busy={form.formState.isSubmitting}
       onClose={onClose}
       onSubmit={() =>
@@ -402,8 +403,13 @@ export function MeasureDialog({ kitchen, id, save, onClose }: DialogInput & { id
           : undefined
       }
     >
-      <Field form={form} name="name" label="What you call it" helper="The blue mug, the soup ladle" />
-      <Field form={form} name="volumeMl" label="It holds, mL" figure />
+      <Field
+        form={form}
+        name="name"
+        label={say('common.whatYouCallIt')}
+        helper={say('dialogs.theBlueMugThe')}
+      />
+      <Field form={form} name="volumeMl" label={say('dialogs.itHoldsMl')} figure />
     </FormDialog>
   );
 }
@@ -434,7 +440,7 @@ export function CupWeightDialog({
     );
   return (
     <FormDialog
-      title="This cup weighs"
+      title={say('dialogs.thisCupWeighs')}
       busy={form.formState.isSubmitting}
       onClose={onClose}
       onSubmit={() =>
@@ -454,7 +460,7 @@ export function CupWeightDialog({
       <Field
         form={form}
         name="ingredientId"
-        label="Of what"
+        label={say('dialogs.ofWhat')}
         options={[...SHIPPED_TABLES.ingredients.keys()].map((value) => ({
           value,
           text: sayItem(value),
@@ -463,13 +469,13 @@ export function CupWeightDialog({
       <Field
         form={form}
         name="measureId"
-        label="One level"
+        label={say('dialogs.oneLevel')}
         options={[cup, ...kitchen.measures.map((m) => m.id)].map((value) => ({
           value,
           text: measureName(value, kitchen),
         }))}
       />
-      <Field form={form} name="massG" label="Weighs, g" figure />
+      <Field form={form} name="massG" label={say('dialogs.weighsG')} figure />
     </FormDialog>
   );
 }

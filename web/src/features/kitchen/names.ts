@@ -3,5 +3,5 @@ import { sayCode } from '../../words/say.ts';
 
 export function measureName(id: string, kitchen: Kitchen): string {
   const own = kitchen.measures.find((m) => m.id === id);
-  return own ? own.name : (sayCode(`unit.${id}`).split('|')[0] ?? id);
+  return own ? own.name : sayCode(`unit.${id}`, { count: 1 });
 }

@@ -1,3 +1,6 @@
+import '../../words/places/items.ts';
+import { sayRich } from '../../words/rich.ts';
+import '../../words/places/shelf.ts';
 import {
   climateAt,
   containerCautions,
@@ -36,13 +39,13 @@ const REASONS = [
 ] as const;
 
 export function BottleDeeds(props: ThingInput & { living: Living }) {
-  const { living, kitchen, around, say: tell } = props;
+  const { living, kitchen, around, record } = props;
   const { item, leftMl, life } = living;
   const { facts, log } = item;
   const [tool, setTool] = useState<Tool>(null);
   const here = log.places.at(-1)!.place;
   const places = placesOf(kitchen);
-  const standing = climateAt(around, here);
+  const climate = climateAt(around, here);
   const fridge = places.find((p) => p.kind === 'fridge');
   const table = places.find((p) => p.kind === 'counter');
   const freezer = places.find((p) => p.kind === 'freezer');
@@ -51,7 +54,7 @@ export function BottleDeeds(props: ThingInput & { living: Living }) {
       {text}
     </Button>
   );
-  const move = (place: string) => void tell([{ kind: 'moved', body: { place } }]);
+  const move = (place: string) => void record([{ kind: 'moved', body: { place } }]);
   const toggle = (name: Exclude<Tool, null>, text: string) => (
     <Button
       variant={tool === name ? 'contained' : 'outlined'}
@@ -65,36 +68,39 @@ export function BottleDeeds(props: ThingInput & { living: Living }) {
   );
   const glassMl = Math.min(leftMl, facts.glass.servingMl);
   return (
-    <Panel title="What happens to it" testId="deeds" sx={SECOND}>
+    <Panel title={say('bottleDeeds.whatHappensToIt')} testId="deeds" sx={SECOND}>
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
         {log.openedMs === null &&
-          standing.kind !== 'freezer' &&
-          button('Opened now', () => void tell([{ kind: 'opened', body: {} }]))}
-        {standing.kind !== 'freezer' &&
+          climate.kind !== 'freezer' &&
+          button(say('bottleDeeds.openedNow'), () => void record([{ kind: 'opened', body: {} }]))}
+        {climate.kind !== 'freezer' &&
           button(
-            'A glass poured',
-            () => void tell([{ kind: 'poured', body: { volumeMl: glassMl } }]),
+            say('bottleDeeds.aGlassPoured'),
+            () => void record([{ kind: 'poured', body: { volumeMl: glassMl } }]),
             leftMl < 1,
           )}
-        {standing.kind !== 'freezer' && toggle('level', 'Poured down to …')}
-        {standing.kind === 'counter'
-          ? fridge && button('Put back in the fridge', () => move(fridge.id))
-          : standing.kind !== 'freezer' && table && button('Taken out of the fridge', () => move(table.id))}
-        {standing.kind === 'freezer'
-          ? fridge && button('Into the fridge to thaw', () => move(fridge.id))
-          : freezer && button('Frozen', () => move(freezer.id))}
-        {toggle('move', 'Moved to …')}
-        {facts.bottle.keeping.live && button('Gas let off', () => void tell([{ kind: 'vented', body: {} }]))}
-        {button('Finished', () => void tell([{ kind: 'finished', body: {} }]))}
-        {toggle('give', 'Given away')}
-        {toggle('throw', 'Thrown out')}
+        {climate.kind !== 'freezer' && toggle('level', say('bottleDeeds.pouredDownTo'))}
+        {climate.kind === 'counter'
+          ? fridge && button(say('bottleDeeds.putBackInThe'), () => move(fridge.id))
+          : climate.kind !== 'freezer' &&
+            table &&
+            button(say('bottleDeeds.takenOutOfThe'), () => move(table.id))}
+        {climate.kind === 'freezer'
+          ? fridge && button(say('bottleDeeds.intoTheFridgeTo'), () => move(fridge.id))
+          : freezer && button(say('bottleDeeds.frozen'), () => move(freezer.id))}
+        {toggle('move', say('bottleDeeds.movedTo'))}
+        {facts.bottle.keeping.live &&
+          button(say('bottleDeeds.gasLetOff'), () => void record([{ kind: 'vented', body: {} }]))}
+        {button(say('bottleDeeds.finished'), () => void record([{ kind: 'finished', body: {} }]))}
+        {toggle('give', say('bottleDeeds.givenAway'))}
+        {toggle('throw', say('bottleDeeds.thrownOut'))}
       </Box>
       {tool === 'level' && (
         <Level
           leftMl={leftMl}
           fullMl={facts.bottle.volumeMl}
           onPoured={(volumeMl) => {
-            void tell([{ kind: 'poured', body: { volumeMl } }]);
+            void record([{ kind: 'poured', body: { volumeMl } }]);
             setTool(null);
           }}
         />
@@ -112,19 +118,21 @@ export function BottleDeeds(props: ThingInput & { living: Living }) {
       {Object.keys(facts.strongGPerL).length > 0 && <StrongToday zone={kitchen.zone} nowMs={props.nowMs} />}
       {tool === 'give' && (
         <Words
-          label="To whom"
+          label={say('bottleDeeds.toWhom')}
           start={facts.forWhom ?? ''}
-          deed="Given away"
-          note={`Tell them: ${[
-            ...marksOf(facts.tags).map((m) => say(`mark.${m}`)),
-            'drink by the date on it, keep it cold',
-          ].join(', ')}.`}
-          onSaid={(to) => void tell([{ kind: 'gaveAway', body: { to } }])}
+          deed={say('bottleDeeds.givenAway')}
+          note={say('bottleDeeds.tellThem', {
+            cautions: [
+              ...marksOf(facts.tags).map((m) => say(`mark.${m}`)),
+              say('bottleDeeds.drinkByTheDate'),
+            ].join(', '),
+          })}
+          onSaid={(to) => void record([{ kind: 'gaveAway', body: { to } }])}
         />
       )}
       {tool === 'throw' && (
         <Words
-          label="Why"
+          label={say('bottleDeeds.why')}
           start={
             life.verdict === 'past'
               ? say('thrown.past')
@@ -133,17 +141,16 @@ export function BottleDeeds(props: ThingInput & { living: Living }) {
                 : ''
           }
           choices={REASONS.map((code) => say(code))}
-          deed="Thrown out"
+          deed={say('bottleDeeds.thrownOut')}
           onSaid={(why) => {
             const code = [...REASONS, 'thrown.notToDrink' as const].find((c) => say(c) === why);
-            void tell([{ kind: 'discarded', body: code ? { codes: [code] } : { why } }]);
+            void record([{ kind: 'discarded', body: code ? { codes: [code] } : { why } }]);
           }}
         />
       )}
-      {standing.kind === 'freezer' && (
+      {climate.kind === 'freezer' && (
         <Box sx={{ color: role('inkMuted'), mt: 1 }}>
-          Thaw it in the fridge, overnight for a large one; then {num(THAWED_DAYS)} days at most. What was
-          thawed is not frozen again.
+          {say('bottleDeeds.thawItInThe', { days: num(THAWED_DAYS) })}
         </Box>
       )}
     </Panel>
@@ -158,13 +165,16 @@ function Level(props: { leftMl: number; fullMl: number; onPoured: (volumeMl: num
   return (
     <Box sx={{ mt: 1.5 }}>
       <Box id="level-label">
-        Now there {level === 1 ? 'is' : 'are'} <strong>{volume(level / 1000)}</strong> in it:{' '}
-        {volume(poured / 1000)} poured.
+        {sayRich('bottleDeeds.nowThereOneOther', {
+          levelCount: level,
+          level: <strong>{volume(level / 1000)}</strong>,
+          poured: volume(poured / 1000),
+        })}
       </Box>
       <Box sx={{ px: 1.5 }}>
         <Slider
           aria-labelledby="level-label"
-          getAriaValueText={(v) => `${num(v)} mL left`}
+          getAriaValueText={(v) => say('bottleDeeds.mlLeft', { left: num(v) })}
           value={level}
           min={0}
           max={Math.round(fullMl)}
@@ -178,7 +188,7 @@ function Level(props: { leftMl: number; fullMl: number; onPoured: (volumeMl: num
         disabled={poured < 1}
         onClick={() => onPoured(Math.round(poured))}
       >
-        Poured
+        {say('bottleDeeds.poured')}
       </Button>
     </Box>
   );
@@ -212,43 +222,44 @@ function Move(props: ThingInput & { living: Living; here: string; onMove: (place
   return (
     <Box sx={{ mt: 1.5, display: 'grid', gap: 1 }}>
       <Choice
-        label="Moved to"
+        label={say('bottleDeeds.movedTo2')}
         value={to ?? ''}
         options={places.map((p) => ({ value: p.id, text: p.name }))}
         onChange={setTo}
       />
-      {room && room.first === null && (
-        <Alert severity="warning">It does not fit there, not even when nothing else stands there.</Alert>
-      )}
+      {room && room.first === null && <Alert severity="warning">{say('bottleDeeds.itDoesNotFit')}</Alert>}
       {room?.first && room.first.length > 0 && (
         <Alert severity="warning">
-          It is full there. First to go:{' '}
-          {room.first
-            .map((s) => {
-              const l = there.find((o) => o.item.facts.itemId === s.itemId)!;
-              return `${sayDrink(l.item.facts.recipeId, l.item.facts.drinkName)}, ${l.item.facts.sizeName.toLowerCase()}`;
-            })
-            .join('; ')}
-          .
+          {say('bottleDeeds.itIsFullThere', {
+            first: room.first
+              .map((s) => {
+                const l = there.find((o) => o.item.facts.itemId === s.itemId)!;
+                return `${sayDrink(l.item.facts.recipeId, l.item.facts.drinkName)}, ${l.item.facts.sizeName.toLowerCase()}`;
+              })
+              .join('; '),
+          })}
         </Alert>
       )}
       {cautions?.map((row) => (
-        <Caution key={row.code} severity={row.severity} word="The container" text={sayCode(row.code)} />
+        <Caution
+          key={row.code}
+          severity={row.severity}
+          word={say('bottleDeeds.theContainer')}
+          text={sayCode(row.code)}
+        />
       ))}
       {place?.kind === 'freezer' && filledShare > 0.9 && (
         <Caution
           severity="caution"
-          word="Room"
-          text={`It is ${num(filledShare * 100)} % full: pour off a little first, a tenth must stay free.`}
+          word={say('common.room')}
+          text={say('bottleDeeds.itIsFullPour', { filledShare: num(filledShare * 100) })}
         />
       )}
       {place && climateAt(around, place.id).tempC > 8 && (
-        <Box sx={{ color: role('caution') }}>
-          Warm there: its life runs faster, and the hours are counted.
-        </Box>
+        <Box sx={{ color: role('caution') }}>{say('bottleDeeds.warmThereItsLife')}</Box>
       )}
       <Button variant="contained" sx={thumb} disabled={to === null} onClick={() => to && onMove(to)}>
-        It stands there now
+        {say('bottleDeeds.itStandsThereNow')}
       </Button>
     </Box>
   );
@@ -283,7 +294,7 @@ function Words(props: {
         />
       )}
       <TextField
-        label={choices.length ? 'Or in your words' : label}
+        label={choices.length ? say('bottleDeeds.orInYourWords') : label}
         value={text}
         onChange={(e) => setText(e.target.value)}
         slotProps={{ htmlInput: { maxLength: 60 } }}

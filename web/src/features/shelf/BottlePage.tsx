@@ -1,3 +1,5 @@
+import { sayRich } from '../../words/rich.ts';
+import '../../words/places/shelf.ts';
 import {
   type BottleItem,
   type BottleLife,
@@ -40,7 +42,7 @@ import { LeftoverPage } from './LeftoverPage.tsx';
 import { Look } from './Look.tsx';
 import { deadlineWord, LifeBar, TONE } from './lifeDisplay.tsx';
 import { OwnRule } from './OwnRule.tsx';
-import '../../words/shelfWords.ts';
+import '../../words/places/items.ts';
 
 /** A chart is large: it comes when there is something to draw. */
 const LifeChart = lazy(() => import('./LifeChart.tsx').then((m) => ({ default: m.LifeChart })));
@@ -56,11 +58,11 @@ export function ThingPage() {
   if (!thing.data || !kitchen || !around)
     return <ErrorPanel error={thing.error ?? query.error} again={() => void thing.refetch()} />;
   const { data } = thing;
-  const say = (deeds: readonly EventBody[]) =>
+  const recordHere = (deeds: readonly EventBody[]) =>
     record({ kind: 'item', id }, deeds, {
-      onRefused: (error) => notify('error', `Not stored: ${error.detail}`),
+      onRefused: (error) => notify('error', say('common.notStored', { detail: error.detail })),
     });
-  const input = { kitchen, around, nowMs: coarseMs, say };
+  const input = { kitchen, around, nowMs: coarseMs, record: recordHere };
   return data.kind === 'bottle' ? (
     <OneBottle {...input} thing={{ ...data, log: withWaiting(data.log, pending, id) }} />
   ) : (
@@ -69,17 +71,17 @@ export function ThingPage() {
 }
 
 function OneBottle(props: ThingInput & { thing: Extract<ShelfThing, { kind: 'bottle' }> }) {
-  const { thing, kitchen, around, nowMs, say: tell } = props;
+  const { thing, kitchen, around, nowMs, record } = props;
   const { facts, log } = thing;
   const living = livingOf(thing, kitchen, around, nowMs);
   const { life } = living;
   const gone = goneWord(log, nowMs, kitchen.zone);
-  const standing = climateAt(around, log.places.at(-1)!.place);
+  const climate = climateAt(around, log.places.at(-1)!.place);
   const cautions = containerCautions(
     facts,
     containerUses({
       tempC: 0,
-      frozen: standing.kind === 'freezer',
+      frozen: climate.kind === 'freezer',
       live: facts.bottle.keeping.live === true,
       acid: facts.bottle.keeping.acid.shown,
       abvPct: facts.abvPct,
@@ -99,19 +101,18 @@ function OneBottle(props: ThingInput & { thing: Extract<ShelfThing, { kind: 'bot
     <>
       <PageHead
         title={name}
-        beside={`${facts.sizeName}, ${num(facts.sizeMl)} mL${facts.forWhom ? `, for ${facts.forWhom}` : ''}`}
+        beside={`${facts.sizeName}, ${num(facts.sizeMl)} mL${facts.forWhom ? say('bottlePage.for', { forWhom: facts.forWhom }) : ''}`}
       >
         <Button component={Link} to={`/shelf/labels?ids=${facts.itemId}`} variant="outlined">
-          Label
+          {say('bottlePage.label')}
         </Button>
         <Button component={Link} to="/shelf" variant="outlined">
-          Cold shelf
+          {say('common.coldShelf')}
         </Button>
       </PageHead>
       {pressure && (
         <Alert severity="error" sx={{ mb: 1.5 }} data-testid="pressure">
-          Pressure in closed glass: it may burst. Cover it with a cloth, let the gas off slowly over the sink,
-          away from the face, and put it into the fridge. Then look at it again.
+          {say('bottlePage.pressureInClosedGlass')}
         </Alert>
       )}
       <Box
@@ -123,7 +124,7 @@ function OneBottle(props: ThingInput & { thing: Extract<ShelfThing, { kind: 'bot
         }}
       >
         <Box sx={COLUMN}>
-          <Panel sx={FIRST} title="Drink by" aside={gone ?? undefined}>
+          <Panel sx={FIRST} title={say('bottlePage.drinkBy')} aside={gone ?? undefined}>
             <Box sx={{ display: 'flex', gap: 2.5, alignItems: 'flex-end', flexWrap: 'wrap' }}>
               <BottleDrawing
                 sizeMl={facts.sizeMl}
@@ -135,21 +136,22 @@ function OneBottle(props: ThingInput & { thing: Extract<ShelfThing, { kind: 'bot
                 <Figure value={deadlineWord(life, kitchen.zone)} size="2rem" testId="bottle-deadline" />
                 <Box sx={{ color: role(TONE[life.verdict]), fontWeight: 700, mb: 1 }}>
                   {say(`verdict.${life.verdict}`)}
-                  {life.verdict === 'good' && `, ${days(life.leftDays)} left, told in whole days`}
+                  {life.verdict === 'good' &&
+                    say('bottlePage.leftToldInWhole', { leftDays: days(life.leftDays) })}
                   {life.verdict === 'drinkToday' &&
                     life.deadlineMs > nowMs &&
-                    `, by ${moment(life.deadlineMs, nowMs, kitchen.zone)}`}
+                    say('bottlePage.by', { deadline: moment(life.deadlineMs, nowMs, kitchen.zone) })}
                 </Box>
                 <LifeBar life={life} />
               </Box>
             </Box>
             {(life.verdict === 'past' || life.verdict === 'throwOut') && gone === null && (
               <Box sx={{ bgcolor: role('dangerGround'), p: 1.25, borderRadius: 2, mt: 1.5 }}>
-                Its time is over. Do not taste to find out: pour it away.
+                {say('bottlePage.itsTimeIsOver')}
               </Box>
             )}
             <Box component="h3" sx={{ fontSize: '1rem', mt: 2, mb: 0.5 }}>
-              Why
+              {say('bottleDeeds.why')}
             </Box>
             <Box
               component="ul"
@@ -157,8 +159,10 @@ function OneBottle(props: ThingInput & { thing: Extract<ShelfThing, { kind: 'bot
               data-testid="bottle-reasons"
             >
               <li>
-                Filled {moment(facts.bottle.filledMs, nowMs, kitchen.zone)}; its clock began{' '}
-                {moment(facts.bottle.clockStartMs, nowMs, kitchen.zone)}.
+                {say('bottlePage.filledItsClockBegan', {
+                  filled: moment(facts.bottle.filledMs, nowMs, kitchen.zone),
+                  clockStart: moment(facts.bottle.clockStartMs, nowMs, kitchen.zone),
+                })}
               </li>
               {life.reasons.map((reason) => (
                 <li key={reason.code}>{sayReason(reason)}</li>
@@ -174,32 +178,49 @@ function OneBottle(props: ThingInput & { thing: Extract<ShelfThing, { kind: 'bot
         <Box sx={COLUMN}>
           {gone === null && <BottleDeeds {...props} living={living} />}
           {gone === null && (
-            <Look keeping={facts.bottle.keeping} log={log} nowMs={nowMs} zone={kitchen.zone} say={tell} />
+            <Look
+              keeping={facts.bottle.keeping}
+              log={log}
+              nowMs={nowMs}
+              zone={kitchen.zone}
+              record={record}
+            />
           )}
-          <Panel title="What is in it" testId="contains">
+          <Panel title={say('bottlePage.whatIsInIt')} testId="contains">
             <LotMarks tags={facts.tags} />
             <Box sx={{ mt: 1 }}>
               <Guidance rows={guidanceAt('serve', new Set(facts.tags))} />
             </Box>
             {cautions.map((row) => (
               <Box key={row.code} sx={{ mt: 0.75 }}>
-                <Caution severity={row.severity} word="The container" text={sayCode(row.code)} />
+                <Caution
+                  severity={row.severity}
+                  word={say('bottleDeeds.theContainer')}
+                  text={sayCode(row.code)}
+                />
               </Box>
             ))}
             <Box sx={{ color: role('inkMuted'), mt: 1 }}>
-              {volume(living.leftMl / 1000)} left · {num(facts.brix, 1)} °Bx · {grams(facts.glass.freeSugarG)}{' '}
-              sugar a glass, {percent(facts.glass.shareOfCeiling)} of 50 g a day
+              {say('bottlePage.leftBxSugarA', {
+                left: volume(living.leftMl / 1000),
+                brix: num(facts.brix, 1),
+                freeSugar: grams(facts.glass.freeSugarG),
+                shareOfCeiling: percent(facts.glass.shareOfCeiling),
+              })}
             </Box>
             {strong.length > 0 && (
               <Box sx={{ color: role('inkMuted'), mt: 0.5 }} data-testid="strong">
-                A glass of {volume(facts.glass.servingMl / 1000)} holds the draw of {sharesText(strong)}.
+                {say('bottlePage.aGlassOfHolds', {
+                  serving: volume(facts.glass.servingMl / 1000),
+                  sharesText: sharesText(strong),
+                })}
               </Box>
             )}
             <Box sx={{ mt: 1 }}>
-              <Link to={`/batches/${facts.batchId}`}>The batch it comes from</Link>
+              <Link to={`/batches/${facts.batchId}`}>{say('bottlePage.theBatchItComes')}</Link>
             </Box>
           </Panel>
-          <History id={facts.itemId} kitchen={kitchen} nowMs={nowMs} say={tell} />
+          <History id={facts.itemId} kitchen={kitchen} nowMs={nowMs} record={record} />
         </Box>
       </Box>
     </>
@@ -212,8 +233,7 @@ function Older({ life, zone }: { life: BottleLife; zone: string }) {
   if (!older) return null;
   return (
     <Box sx={{ mt: 1.5, color: role('inkMuted') }} data-testid="older-rules">
-      By the rules of the day it was filled: <strong>{deadlineWord(older, zone)}</strong>. The earlier date
-      counts. Then:
+      {sayRich('bottlePage.byTheRulesOf', { deadlineWord: <strong>{deadlineWord(older, zone)}</strong> })}
       <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
         {older.reasons.map((reason) => (
           <li key={reason.code}>{sayReason(reason)}</li>
@@ -229,7 +249,7 @@ function Longer({ facts, life }: { facts: BottleItem; life: BottleLife }) {
   return (
     <>
       <Box component="h3" sx={{ fontSize: '1rem', mt: 2, mb: 0.5 }}>
-        What would have made it longer
+        {say('bottlePage.whatWouldHaveMade')}
       </Box>
       {all.length === 0 ? (
         <Box sx={{ color: role('inkMuted') }}>{say('longer.nothing')}</Box>
@@ -254,7 +274,7 @@ function Curve(props: { living: Living; kitchen: Kitchen; around: Surroundings; 
   );
   if (points.length < 2) return null;
   return (
-    <Panel title="How its life was spent" testId="curve">
+    <Panel title={say('bottlePage.howItsLifeWas')} testId="curve">
       <Suspense>
         <LifeChart
           points={points}
@@ -263,9 +283,7 @@ function Curve(props: { living: Living; kitchen: Kitchen; around: Surroundings; 
         />
       </Suspense>
       <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem', mt: 0.5 }}>
-        {around.track
-          ? 'By what the fridge was read at. A steeper line is a warmer hour.'
-          : 'Nobody reads this fridge: it counts as your kitchen says. A logger would tell of warm nights.'}
+        {around.track ? say('bottlePage.byWhatTheFridge') : say('bottlePage.nobodyReadsThisFridge')}
       </Box>
     </Panel>
   );
@@ -280,10 +298,13 @@ function Claims({ facts }: { facts: BottleItem }) {
   });
   if (!claims) return null;
   return (
-    <Panel title="What people say" aside="never counted with" testId="claims">
+    <Panel title={say('bottlePage.whatPeopleSay')} aside={say('bottlePage.neverCountedWith')} testId="claims">
       <Box>
-        Commonly said: <strong>{days(claims.fromDays)}</strong> to <strong>{days(claims.toDays)}</strong>.
-        This tool: <strong>{days(facts.bottle.keeping.sealedDays)}</strong>, on the careful side.
+        {sayRich('bottlePage.commonlySaidToThis', {
+          fromDays: <strong>{days(claims.fromDays)}</strong>,
+          toDays: <strong>{days(claims.toDays)}</strong>,
+          sealedDays: <strong>{days(facts.bottle.keeping.sealedDays)}</strong>,
+        })}
       </Box>
       <Box component="ul" sx={{ m: 0, mt: 1, pl: 2.5 }}>
         {claims.rows.map((row) => (

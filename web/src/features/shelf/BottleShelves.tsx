@@ -1,3 +1,4 @@
+import '../../words/places/shelf.ts';
 import Box from '@mui/material/Box';
 import { useWindowVirtualizer } from '@tanstack/react-virtual';
 import { memo, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
@@ -244,7 +245,11 @@ const Card = memo(function Card(props: {
           <div
             className="bar"
             role="img"
-            aria-label={life.leftShare > 0 ? `${days(life.leftDays)} left` : 'nothing left'}
+            aria-label={
+              life.leftShare > 0
+                ? say('bottleShelves.left', { leftDays: days(life.leftDays) })
+                : say('bottleShelves.nothingLeft')
+            }
           >
             <i style={{ width: `${Math.round(life.leftShare * 100)}%` }} />
           </div>
@@ -254,17 +259,19 @@ const Card = memo(function Card(props: {
             {facts.lot && `, ${facts.lot.name.toLowerCase()}`}
           </div>
           {hasAlcohol(living) && <div className="mark">{say('mark.alcohol')}</div>}
-          {life.own?.longer && <div className="mark">my own rule</div>}
+          {life.own?.longer && <div className="mark">{say('bottleShelves.myOwnRule')}</div>}
           <div className="more">
             {[
               life.frozen
-                ? 'frozen'
+                ? say('bottleShelves.frozen')
                 : log.openedMs !== null
-                  ? `opened ${moment(log.openedMs, nowMs, zone)}`
-                  : 'sealed',
+                  ? say('bottleShelves.opened', { opened: moment(log.openedMs, nowMs, zone) })
+                  : say('bottleShelves.sealed'),
               place,
-              facts.forWhom ? `for ${facts.forWhom}` : null,
-              leftMl < facts.bottle.volumeMl ? `${volume(leftMl / 1000)} left` : null,
+              facts.forWhom ? say('bottleShelves.for', { forWhom: facts.forWhom }) : null,
+              leftMl < facts.bottle.volumeMl
+                ? say('bottleShelves.left2', { left: volume(leftMl / 1000) })
+                : null,
             ]
               .filter(Boolean)
               .join(', ')}

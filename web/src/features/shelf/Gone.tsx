@@ -1,3 +1,4 @@
+import '../../words/places/shelf.ts';
 import { ROUTES } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -7,7 +8,7 @@ import { ask } from '../../shared/api.ts';
 import { keys } from '../../shared/queries.ts';
 import { ErrorPanel, Loading, Panel, Row } from '../../shared/ui.tsx';
 import { sayDrink } from '../../words/names.ts';
-import { volume } from '../../words/say.ts';
+import { say, volume } from '../../words/say.ts';
 import { goneWord } from './itemPage.ts';
 
 /** What has left the shelf and why, the last first, a page at a time. */
@@ -23,8 +24,8 @@ export function Gone({ nowMs, zone }: { nowMs: number; zone: string }) {
   if (query.isError) return <ErrorPanel error={query.error} again={() => void query.refetch()} />;
   const items = query.data.pages.flatMap((p) => p.items);
   return (
-    <Panel title="What has left the shelf" testId="gone">
-      {items.length === 0 && <Box>Nothing yet. What is finished, given away or thrown out stands here.</Box>}
+    <Panel title={say('gone.whatHasLeftThe')} testId="gone">
+      {items.length === 0 && <Box>{say('gone.nothingYetWhatIs')}</Box>}
       {items.map(({ facts, log }) => (
         <Row
           key={facts.itemId}
@@ -43,7 +44,7 @@ export function Gone({ nowMs, zone }: { nowMs: number; zone: string }) {
           disabled={query.isFetchingNextPage}
           onClick={() => void query.fetchNextPage()}
         >
-          Earlier ones
+          {say('gone.earlierOnes')}
         </Button>
       )}
     </Panel>

@@ -1,3 +1,4 @@
+import '../../words/places/shelf.ts';
 import { type EventBody, type Kitchen, type LogEvent, shownEvents } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -13,25 +14,28 @@ import { sayWhy } from '../../words/thrownWords.ts';
 function deedWords(event: LogEvent, kitchen: Kitchen): string {
   switch (event.kind) {
     case 'opened':
-      return 'opened';
+      return say('history.opened');
     case 'poured':
-      return `${volume(event.body.volumeMl / 1000)} poured`;
+      return say('history.poured', { volume: volume(event.body.volumeMl / 1000) });
     case 'finished':
-      return 'finished';
+      return say('history.finished');
     case 'discarded':
-      return `thrown out: ${sayWhy(event.body)}`;
+      return say('history.thrownOut', { why: sayWhy(event.body) });
     case 'gaveAway':
-      return `given to ${event.body.to}`;
+      return say('history.givenTo', { to: event.body.to });
     case 'moved':
-      return `stands on: ${placeName(kitchen, event.body.place).toLowerCase()}`;
+      return say('history.standsOn', { placeName: placeName(kitchen, event.body.place).toLowerCase() });
     case 'vented':
-      return 'gas let off';
+      return say('history.gasLetOff');
     case 'looked':
       return event.body.signs.length
-        ? `looked at: ${event.body.signs.map((s) => say(`sign.${s}`)).join(', ')}`
-        : 'looked at, nothing seen';
+        ? say('history.lookedAt', { signs: event.body.signs.map((s) => say(`sign.${s}`)).join(', ') })
+        : say('history.lookedAtNothingSeen');
     case 'used':
-      return `${grams(event.body.massG)} for ${say(`use.${event.body.use}`).toLowerCase()}`;
+      return say('history.for', {
+        mass: grams(event.body.massG),
+        what: say(`use.${event.body.use}`).toLowerCase(),
+      });
     default:
       return event.kind;
   }
@@ -42,9 +46,9 @@ export function History(props: {
   id: string;
   kitchen: Kitchen;
   nowMs: number;
-  say: (deeds: readonly EventBody[]) => Promise<void>;
+  record: (deeds: readonly EventBody[]) => Promise<void>;
 }) {
-  const { id, kitchen, nowMs, say: tell } = props;
+  const { id, kitchen, nowMs, record } = props;
   const stored = useThingEvents(id).data?.events ?? [];
   const pending = useOutbox((s) => s.pending).filter((e) => e.stream.kind === 'item' && e.stream.id === id);
   const known = new Set(stored.map((e) => e.id));
@@ -52,10 +56,8 @@ export function History(props: {
   const shown = shownEvents(events);
   const back = undoOf(events);
   return (
-    <Panel title="What has happened" testId="history">
-      {shown.length === 0 && (
-        <Box sx={{ color: role('inkMuted') }}>Nothing yet: it stands where it was put.</Box>
-      )}
+    <Panel title={say('history.whatHasHappened')} testId="history">
+      {shown.length === 0 && <Box sx={{ color: role('inkMuted') }}>{say('history.nothingYetItStands')}</Box>}
       {shown.map((event) => (
         <Row
           key={event.id}
@@ -66,10 +68,10 @@ export function History(props: {
           {event.id === back?.last.id && (
             <Button
               size="small"
-              onClick={() => void tell(back.deeds)}
-              aria-label={`Undo: ${deedWords(back.told, kitchen)}`}
+              onClick={() => void record(back.deeds)}
+              aria-label={say('history.undo', { deedWords: deedWords(back.told, kitchen) })}
             >
-              Undo
+              {say('common.undo')}
             </Button>
           )}
         </Row>

@@ -1,3 +1,5 @@
+import '../../words/places/items.ts';
+import '../../words/places/shelf.ts';
 import { type LeftoverUse, leftoverLife, leftoverRow, type ShelfThing } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -18,27 +20,27 @@ import { deadlineWord, TONE } from './lifeDisplay.tsx';
 
 /** A leftover: how long it keeps where, what it is good for, what went into what. */
 export function LeftoverPage(props: ThingInput & { thing: Extract<ShelfThing, { kind: 'leftover' }> }) {
-  const { thing, kitchen, around, nowMs, say: tell } = props;
+  const { thing, kitchen, around, nowMs, record } = props;
   const { facts, log } = thing;
   const { leftover } = facts;
   const life = leftoverLife(leftover, log, around, nowMs);
   const { uses, screen, strength } = useLeftoverFacts(leftover);
   const row = leftoverRow(leftover.kind);
   const here = log.places.at(-1)!.place;
-  const gone = goneWord(log, nowMs, kitchen.zone) ?? (life.leftG < 1 ? 'all of it is used' : null);
+  const gone = goneWord(log, nowMs, kitchen.zone) ?? (life.leftG < 1 ? say('leftoverPage.allOfItIs') : null);
   const portionG = leftover.massG / leftover.portions;
   const [amount, setAmount] = useState(Math.max(1, Math.round(Math.min(portionG, life.leftG))));
   const fridgeDays = leftover.boiled ? row.fridgeDays.boiled : row.fridgeDays.raw;
   const used = (use: LeftoverUse) =>
-    void tell([{ kind: 'used', body: { massG: Math.min(amount, Math.ceil(life.leftG)), use } }]);
+    void record([{ kind: 'used', body: { massG: Math.min(amount, Math.ceil(life.leftG)), use } }]);
   return (
     <>
       <PageHead title={say(`leftover.${leftover.kind}`)} beside={sayDrink(facts.recipeId, facts.drinkName)}>
         <Button component={Link} to={`/shelf/labels?ids=${facts.itemId}`} variant="outlined">
-          Label
+          {say('bottlePage.label')}
         </Button>
         <Button component={Link} to="/shelf?view=leftovers" variant="outlined">
-          Leftovers
+          {say('common.leftovers')}
         </Button>
       </PageHead>
       <Box
@@ -50,46 +52,62 @@ export function LeftoverPage(props: ThingInput & { thing: Extract<ShelfThing, { 
         }}
       >
         <Box sx={{ display: 'grid', gap: 1.75, minWidth: 0 }}>
-          <Panel title="Use by" aside={gone ?? undefined}>
+          <Panel title={say('leftoverPage.useBy')} aside={gone ?? undefined}>
             <Figure value={deadlineWord(life, kitchen.zone)} size="2rem" testId="leftover-deadline" />
             <Box sx={{ color: role(TONE[life.verdict]), fontWeight: 700 }}>
-              {grams(life.leftG)} of {grams(leftover.massG)} left, {placeName(kitchen, here).toLowerCase()}
+              {say('leftoverPage.ofLeft', {
+                left: grams(life.leftG),
+                mass: grams(leftover.massG),
+                placeName: placeName(kitchen, here).toLowerCase(),
+              })}
             </Box>
             <Box component="ul" sx={{ pl: 2.5, my: 1 }}>
               <li>
-                {leftover.boiled ? 'Boiled' : 'Raw'}: {days(fridgeDays)} in the fridge,{' '}
-                {days(row.freezerDays)} in the freezer, two hours out of the cold at most.
+                {say('leftoverPage.trueOtherInThe', {
+                  isBoiled: Boolean(leftover.boiled),
+                  fridgeDays: days(fridgeDays),
+                  freezerDays: days(row.freezerDays),
+                })}
               </li>
-              {leftover.heldMl > 1 && <li>{volume(leftover.heldMl / 1000)} of liquor are in it still.</li>}
+              {leftover.heldMl > 1 && (
+                <li>{say('leftoverPage.ofLiquorAreIn', { held: volume(leftover.heldMl / 1000) })}</li>
+              )}
               {leftover.ingredientIds.length > 0 && (
                 <li>
-                  {leftover.ingredientIds.map((id) => sayItem(id).toLowerCase()).join(', ')}:{' '}
-                  {percent(leftover.strengthShare)} of its strength is left, so it is{' '}
-                  {say(`portion.${strength}`)}.
+                  {say('leftoverPage.ofItsStrengthIs', {
+                    ingredientIds: leftover.ingredientIds.map((id) => sayItem(id).toLowerCase()).join(', '),
+                    strengthShare: percent(leftover.strengthShare),
+                    what: say(`portion.${strength}`),
+                  })}
                 </li>
               )}
               {leftover.portions > 1 && (
                 <li>
-                  {num(leftover.portions)} portions of {grams(portionG)}.
+                  {say('leftoverPage.portionsOf', {
+                    portions: num(leftover.portions),
+                    portion: grams(portionG),
+                  })}
                 </li>
               )}
             </Box>
             {gone === null && (
               <Choice
-                label="It stands"
+                label={say('leftoverPage.itStands')}
                 value={here}
                 options={placesOf(kitchen).map((p) => ({ value: p.id, text: p.name }))}
-                onChange={(place) => place !== here && void tell([{ kind: 'moved', body: { place } }])}
+                onChange={(place) => place !== here && void record([{ kind: 'moved', body: { place } }])}
               />
             )}
           </Panel>
-          {gone === null && <LookAt kind="leftover" log={log} nowMs={nowMs} zone={kitchen.zone} say={tell} />}
+          {gone === null && (
+            <LookAt kind="leftover" log={log} nowMs={nowMs} zone={kitchen.zone} record={record} />
+          )}
         </Box>
         <Box sx={{ display: 'grid', gap: 1.75, minWidth: 0 }}>
-          <Panel title="What it is good for" testId="uses">
+          <Panel title={say('leftoverPage.whatItIsGood')} testId="uses">
             {gone === null && (
               <QuantityField
-                label="So much of it"
+                label={say('leftoverPage.soMuchOfIt')}
                 value={amount}
                 min={1}
                 max={Math.max(1, Math.ceil(life.leftG))}
@@ -119,9 +137,9 @@ export function LeftoverPage(props: ThingInput & { thing: Extract<ShelfThing, { 
                     variant="outlined"
                     sx={thumb}
                     onClick={() => used(use)}
-                    aria-label={`Used: ${say(`use.${use}`)}`}
+                    aria-label={say('leftoverPage.used', { what: say(`use.${use}`) })}
                   >
-                    Used
+                    {say('leftoverPage.used2')}
                   </Button>
                 )}
               </Box>
@@ -130,14 +148,11 @@ export function LeftoverPage(props: ThingInput & { thing: Extract<ShelfThing, { 
               {screen.length > 0 ? (
                 <Caution
                   severity="caution"
-                  word="Not for animals"
+                  word={say('leftoverPage.notForAnimals')}
                   text={`${screen.map((code) => say(`screen.${code}`)).join(', ')}.`}
                 />
               ) : (
-                <Box sx={{ color: role('inkMuted') }}>
-                  For hens or rabbits: fresh, without stones, never mouldy, a handful. Ask those who keep
-                  them.
-                </Box>
+                <Box sx={{ color: role('inkMuted') }}>{say('leftoverPage.forHensOrRabbits')}</Box>
               )}
             </Box>
             {gone === null && (
@@ -145,13 +160,13 @@ export function LeftoverPage(props: ThingInput & { thing: Extract<ShelfThing, { 
                 variant="outlined"
                 color="error"
                 sx={{ ...thumb, mt: 1.5 }}
-                onClick={() => void tell([{ kind: 'discarded', body: { codes: ['thrown.out'] } }])}
+                onClick={() => void record([{ kind: 'discarded', body: { codes: ['thrown.out'] } }])}
               >
-                Thrown out
+                {say('bottleDeeds.thrownOut')}
               </Button>
             )}
           </Panel>
-          <History id={facts.itemId} kitchen={kitchen} nowMs={nowMs} say={tell} />
+          <History id={facts.itemId} kitchen={kitchen} nowMs={nowMs} record={record} />
         </Box>
       </Box>
     </>

@@ -1,3 +1,4 @@
+import '../../words/places/shelf.ts';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { Link } from 'react-router';
@@ -9,25 +10,26 @@ import { sayDrink } from '../../words/names.ts';
 import { grams, num, say } from '../../words/say.ts';
 import { useLeftoverFacts } from './leftoverFacts.ts';
 import { deadlineWord, TONE } from './lifeDisplay.tsx';
-import '../../words/shelfWords.ts';
+import '../../words/places/items.ts';
 
 /** What was set aside: how much, where, until when, and what it is good for. */
 export function Leftovers({ shelf }: { shelf: Shelf }) {
   const { leftovers } = shelf;
   return (
     <Panel
-      title="Leftovers"
+      title={say('common.leftovers')}
       testId="leftovers"
-      aside={leftovers.length > 0 ? <Link to="/shelf/labels?leftovers=1">Labels for them</Link> : undefined}
+      aside={
+        leftovers.length > 0 ? (
+          <Link to="/shelf/labels?leftovers=1">{say('common.labelsForThem')}</Link>
+        ) : undefined
+      }
     >
       {leftovers.length === 0 && (
         <>
-          <Box>
-            When a batch is strained, what is left in the cloth can be set aside: it stands here with its
-            days, and with what it is good for.
-          </Box>
+          <Box>{say('leftovers.whenABatchIs')}</Box>
           <Button component={Link} to="/" variant="outlined" sx={{ mt: 1.5 }}>
-            To the stove
+            {say('common.toTheStove')}
           </Button>
         </>
       )}
@@ -57,14 +59,18 @@ function LeftoverRow({ living, shelf }: { living: LivingLeftover; shelf: Shelf }
         </Box>
         <Box sx={{ color: role(TONE[life.verdict]), fontWeight: 700, ml: 'auto' }}>
           {life.verdict === 'good'
-            ? `until ${deadlineWord(life, shelf.kitchen.zone)}`
+            ? say('leftovers.until', { deadlineWord: deadlineWord(life, shelf.kitchen.zone) })
             : deadlineWord(life, shelf.kitchen.zone)}
         </Box>
       </Box>
       <Box sx={{ color: role('inkMuted') }}>
-        {sayDrink(recipeId, drinkName)}
-        {leftover.portions > 1 && ` · ${num(leftover.portions)} portions, ${say(`portion.${strength}`)}`} ·
-        good for {uses.map((u) => say(`use.${u}`).toLowerCase()).join(', ')}
+        {say('leftovers.portionsGoodFor', {
+          drink: sayDrink(recipeId, drinkName),
+          portions: num(leftover.portions),
+          what: say(`portion.${strength}`),
+          portionsSome: leftover.portions > 1,
+          uses: uses.map((u) => say(`use.${u}`).toLowerCase()).join(', '),
+        })}
       </Box>
     </Box>
   );

@@ -1,7 +1,8 @@
+import '../../words/places/shelf.ts';
 import { DAY_MS, type LifePoint } from '@big-ladle/core';
 import { useMemo } from 'react';
 import { LineChart } from '../../shared/LineChart.tsx';
-import { celsius, days, num } from '../../words/say.ts';
+import { celsius, days, num, say } from '../../words/say.ts';
 
 /** Two curves over the days since it was filled: what is left of its life, and how warm its place was. */
 export function LifeChart(props: { points: readonly LifePoint[]; fromMs: number; fullDays: number }) {
@@ -9,8 +10,8 @@ export function LifeChart(props: { points: readonly LifePoint[]; fromMs: number;
   const series = useMemo(() => {
     const day = (ms: number) => (ms - fromMs) / DAY_MS;
     return [
-      { label: 'days left', points: points.map((p) => ({ x: day(p.atMs), y: p.leftDays })) },
-      { label: 'its place, °C', points: points.map((p) => ({ x: day(p.atMs), y: p.placeC })) },
+      { label: say('lifeChart.daysLeft'), points: points.map((p) => ({ x: day(p.atMs), y: p.leftDays })) },
+      { label: say('lifeChart.itsPlaceC'), points: points.map((p) => ({ x: day(p.atMs), y: p.placeC })) },
     ];
   }, [points, fromMs]);
   const last = points.at(-1)!;
@@ -18,11 +19,16 @@ export function LifeChart(props: { points: readonly LifePoint[]; fromMs: number;
   return (
     <LineChart
       series={series}
-      xTitle="days since it was filled"
-      yTitle="days left, and °C"
+      xTitle={say('lifeChart.daysSinceItWas')}
+      yTitle={say('lifeChart.daysLeftAndC')}
       unit=""
       xUnit="days"
-      said={`Of ${days(fullDays)} it has ${days(last.leftDays)} left after ${num((last.atMs - fromMs) / DAY_MS, 1)} days; its place was at most ${celsius(warmest)}.`}
+      said={say('lifeChart.ofItHasLeft', {
+        fullDays: days(fullDays),
+        leftDays: days(last.leftDays),
+        at: num((last.atMs - fromMs) / DAY_MS, 1),
+        warmest: celsius(warmest),
+      })}
       height={230}
     />
   );

@@ -1,3 +1,4 @@
+import '../../words/places/shelf.ts';
 import {
   type CheckKind,
   checkKindOf,
@@ -22,7 +23,7 @@ export function Look(props: {
   log: ItemLog;
   nowMs: number;
   zone: string;
-  say: (deeds: readonly EventBody[]) => Promise<void>;
+  record: (deeds: readonly EventBody[]) => Promise<void>;
 }) {
   return <LookAt kind={checkKindOf(props.keeping)} {...props} />;
 }
@@ -32,9 +33,9 @@ export function LookAt(props: {
   log: ItemLog;
   nowMs: number;
   zone: string;
-  say: (deeds: readonly EventBody[]) => Promise<void>;
+  record: (deeds: readonly EventBody[]) => Promise<void>;
 }) {
-  const { kind, log, nowMs, zone, say: tell } = props;
+  const { kind, log, nowMs, zone, record } = props;
   const [seen, setSeen] = useState<readonly Sign[]>([]);
   const [open, setOpen] = useState(false);
   const last = log.looks.at(-1);
@@ -43,19 +44,23 @@ export function LookAt(props: {
     setSeen(seen.includes(sign) ? seen.filter((s) => s !== sign) : [...seen, sign]);
   return (
     <Panel
-      title="Look and smell"
-      aside={last ? `last ${moment(last.atMs, nowMs, zone)}` : 'not looked at yet'}
+      title={say('look.lookAndSmell')}
+      aside={last ? say('look.last', { at: moment(last.atMs, nowMs, zone) }) : say('look.notLookedAtYet')}
       testId="look"
       sx={{ order: { xs: -1, lg: 0 } }}
     >
       {!open ? (
         <Button variant="outlined" sx={thumb} onClick={() => setOpen(true)}>
-          Look at it now
+          {say('look.lookAtItNow')}
         </Button>
       ) : (
         <Box sx={{ display: 'grid', gap: 1 }}>
           <Box>{say(`check.${kind}`)}</Box>
-          <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }} role="group" aria-label="What is seen">
+          <Box
+            sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}
+            role="group"
+            aria-label={say('look.whatIsSeen')}
+          >
             {signsFor(kind).map((sign) => (
               <Button
                 key={sign}
@@ -74,18 +79,18 @@ export function LookAt(props: {
             data-testid="look-says"
           >
             {verdict === 'throwOut'
-              ? `Throw it out: ${by.map((s) => say(`sign.${s}`)).join(', ')}. Do not taste to find out.`
+              ? say('look.throwItOutDo', { by: by.map((s) => say(`sign.${s}`)).join(', ') })
               : verdict === 'vent'
-                ? 'Let the gas off over the sink, and look again tomorrow.'
+                ? say('look.letTheGasOff')
                 : seen.length > 0
-                  ? 'That alone is nothing to throw it out for. Its date still counts.'
-                  : 'Nothing of this? Its date still counts, and in doubt it goes.'}
+                  ? say('look.thatAloneIsNothing')
+                  : say('look.nothingOfThisIts')}
           </Alert>
           <Button
             variant="contained"
             sx={thumb}
             onClick={() => {
-              void tell([
+              void record([
                 { kind: 'looked', body: { signs: [...seen] } },
                 ...(verdict === 'throwOut'
                   ? [
@@ -102,24 +107,26 @@ export function LookAt(props: {
               setSeen([]);
             }}
           >
-            {verdict === 'throwOut' ? 'Thrown out' : seen.length ? 'That is what is seen' : 'Nothing of this'}
+            {verdict === 'throwOut'
+              ? say('bottleDeeds.thrownOut')
+              : seen.length
+                ? say('look.thatIsWhatIs')
+                : say('look.nothingOfThis')}
           </Button>
           {verdict === 'throwOut' && (
             <Button
               variant="outlined"
               sx={thumb}
               onClick={() => {
-                void tell([{ kind: 'looked', body: { signs: [...seen] } }]);
+                void record([{ kind: 'looked', body: { signs: [...seen] } }]);
                 setOpen(false);
                 setSeen([]);
               }}
             >
-              Only note it for now
+              {say('look.onlyNoteItFor')}
             </Button>
           )}
-          <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem' }}>
-            A look says nothing of what cannot be seen. The date comes first.
-          </Box>
+          <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem' }}>{say('look.aLookSaysNothing')}</Box>
         </Box>
       )}
     </Panel>

@@ -1,3 +1,4 @@
+import '../../words/places/shelf.ts';
 import type { BottleLife } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -7,7 +8,7 @@ import { useKitchen } from '../../shared/queries.ts';
 import { saveKitchen } from '../../shared/saveKitchen.ts';
 import { Caution, Panel } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
-import { days } from '../../words/say.ts';
+import { days, say } from '../../words/say.ts';
 
 /** The cook's own rule for a drink: a shorter one counts at once, a longer one is shown as such, its caution kept. */
 export function OwnRule(props: { recipeId: string; life: BottleLife; toolDays: number }) {
@@ -21,14 +22,11 @@ export function OwnRule(props: { recipeId: string; life: BottleLife; toolDays: n
   const put = (sealedDays: number | null) =>
     void saveKitchen({ ownRules: sealedDays === null ? others : [...others, { recipeId, sealedDays }] });
   return (
-    <Panel title="My own rule" testId="own-rule">
-      <Box sx={{ color: role('inkMuted') }}>
-        For every bottle of this drink, days sealed. Shorter counts at once. Longer is yours alone, and
-        marked.
-      </Box>
+    <Panel title={say('ownRule.myOwnRule')} testId="own-rule">
+      <Box sx={{ color: role('inkMuted') }}>{say('ownRule.forEveryBottleOf')}</Box>
       <Box sx={{ display: 'flex', gap: 1, mt: 1.25, flexWrap: 'wrap', alignItems: 'flex-start' }}>
         <QuantityField
-          label="Days"
+          label={say('ownRule.days')}
           value={value}
           min={0}
           max={365}
@@ -42,7 +40,7 @@ export function OwnRule(props: { recipeId: string; life: BottleLife; toolDays: n
           disabled={value === null || value === rule?.sealedDays}
           onClick={() => put(value)}
         >
-          That is my rule
+          {say('ownRule.thatIsMyRule')}
         </Button>
         {rule && (
           <Button
@@ -52,7 +50,7 @@ export function OwnRule(props: { recipeId: string; life: BottleLife; toolDays: n
               setValue(null);
             }}
           >
-            No rule of my own
+            {say('ownRule.noRuleOfMy')}
           </Button>
         )}
       </Box>
@@ -60,13 +58,16 @@ export function OwnRule(props: { recipeId: string; life: BottleLife; toolDays: n
         <Box sx={{ mt: 1 }}>
           <Caution
             severity="danger"
-            word="Longer than this tool gives"
-            text={`${days(rule.sealedDays)} are your own rule; from what was done it would be ${days(toolDays)}. Nobody has shown that it keeps longer.`}
+            word={say('ownRule.longerThanThisTool')}
+            text={say('ownRule.areYourOwnRule', {
+              sealedDays: days(rule.sealedDays),
+              toolDays: days(toolDays),
+            })}
           />
         </Box>
       )}
       {rule && life.own && !life.own.longer && (
-        <Box sx={{ mt: 1 }}>Your rule counts: {days(rule.sealedDays)}.</Box>
+        <Box sx={{ mt: 1 }}>{say('ownRule.yourRuleCounts', { sealedDays: days(rule.sealedDays) })}</Box>
       )}
     </Panel>
   );

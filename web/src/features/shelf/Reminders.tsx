@@ -1,3 +1,5 @@
+import { sayRich } from '../../words/rich.ts';
+import '../../words/places/shelf.ts';
 import { type Message, messagesOf, type Reminder, startOfToday } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -10,12 +12,12 @@ import type { Shelf } from '../../shared/shelf.ts';
 import { Panel, Row } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
 import { sayDrink } from '../../words/names.ts';
-import { celsius, dayOf, litres, moment, num, say, sayCode, volume } from '../../words/say.ts';
-import '../../words/shelfWords.ts';
+import { celsius, dayOf, litres, moment, say, sayCode, volume } from '../../words/say.ts';
+import '../../words/places/items.ts';
 
 /** What a reminder is about: a drink and its lot, a leftover, a warm fridge. */
 export function aboutWords(r: Reminder): string {
-  if (r.kind === 'warm') return 'The fridge';
+  if (r.kind === 'warm') return say('reminders.theFridge');
   const what = sayDrink(r.recipeId, r.drinkName);
   if (r.about?.startsWith('leftover.')) return `${sayCode(r.about)} (${what})`;
   return r.about && r.kind !== 'gift' ? `${what}, ${r.about.toLowerCase()}` : what;
@@ -23,8 +25,8 @@ export function aboutWords(r: Reminder): string {
 
 const countWords = (r: Reminder): string =>
   r.about?.startsWith('leftover.')
-    ? 'left over'
-    : `${num(r.itemIds.length)} ${r.itemIds.length === 1 ? 'bottle' : 'bottles'}`;
+    ? say('reminders.leftOver')
+    : say('count.bottles', { count: r.itemIds.length });
 
 /** A message as it would be read on a phone. */
 export const messageWords = (r: Reminder): string =>
@@ -49,7 +51,10 @@ export function Reminders({ shelf, nowMs }: { shelf: Shelf; nowMs: number }) {
   const save = async () => {
     // Asked for now and then: not part of the page.
     const { default: ical, ICalEventBusyStatus } = await import('ical-generator');
-    const calendar = ical({ name: 'Cold shelf', prodId: { company: 'Big Ladle', product: 'shelf' } });
+    const calendar = ical({
+      name: say('common.coldShelf'),
+      prodId: { company: 'Big Ladle', product: 'shelf' },
+    });
     for (const r of reminders) {
       const event = calendar.createEvent({
         id: r.key.replaceAll(/[^\w:.-]/g, '-'),
@@ -73,13 +78,13 @@ export function Reminders({ shelf, nowMs }: { shelf: Shelf; nowMs: number }) {
         alignItems: 'start',
       }}
     >
-      <Panel title="What wants doing" testId="reminders">
-        {reminders.length === 0 && <Box>Nothing: no bottle asks for anything.</Box>}
+      <Panel title={say('reminders.whatWantsDoing')} testId="reminders">
+        {reminders.length === 0 && <Box>{say('reminders.nothingNoBottleAsks')}</Box>}
         <List reminders={due} nowMs={nowMs} zone={kitchen.zone} due />
         <List reminders={later} nowMs={nowMs} zone={kitchen.zone} />
         {reminders.length > 0 && (
           <Button variant="outlined" sx={{ mt: 1.5 }} onClick={() => void save()}>
-            Into the calendar
+            {say('common.intoTheCalendar')}
           </Button>
         )}
       </Panel>
@@ -111,7 +116,7 @@ function List(props: { reminders: readonly Reminder[]; nowMs: number; zone: stri
             <Link to={to}>{say(`remind.${r.kind}`)}</Link>: {aboutWords(r)}
             {r.itemIds.length > 1 && `, ${countWords(r)}`}
             {r.kind === 'gift' && r.about ? `, ${r.about}` : ''}
-            {r.kind === 'warm' && `, up to ${celsius(Number(r.about ?? 0))}`}
+            {r.kind === 'warm' && say('reminders.upTo', { count: celsius(Number(r.about ?? 0)) })}
           </>
         }
         note={
@@ -123,7 +128,7 @@ function List(props: { reminders: readonly Reminder[]; nowMs: number; zone: stri
                 : { whiteSpace: 'nowrap' }
             }
           >
-            {due ? 'now' : moment(r.atMs, nowMs, zone)}
+            {due ? say('common.now') : moment(r.atMs, nowMs, zone)}
           </Box>
         }
       >
@@ -139,7 +144,7 @@ function Today({ shelf, nowMs }: { shelf: Shelf; nowMs: number }) {
   const use = (data?.use ?? []).filter((u) => u.pouredMl > 1);
   if (use.length === 0) return null;
   return (
-    <Panel title="Poured today" testId="today">
+    <Panel title={say('reminders.pouredToday')} testId="today">
       {use.map((u) => (
         <Row key={u.recipeId} label={sayDrink(u.recipeId)}>
           {volume(u.pouredMl / 1000)}
@@ -156,17 +161,24 @@ function Rates({ shelf, nowMs }: { shelf: Shelf; nowMs: number }) {
   const { zone } = shelf.kitchen;
   if (rates.length === 0) return null;
   return (
-    <Panel title="How fast it goes" testId="rates">
+    <Panel title={say('reminders.howFastItGoes')} testId="rates">
       {rates.map(({ recipeId, drinkName, leftMl, rate }) => (
         <Box key={recipeId} sx={{ py: 1, borderBottom: `1px solid ${role('hairline')}` }}>
-          <strong>{sayDrink(recipeId, drinkName)}</strong>, {litres(leftMl / 1000)} left
+          {sayRich('reminders.left', {
+            drink: <strong>{sayDrink(recipeId, drinkName)}</strong>,
+            left: litres(leftMl / 1000),
+          })}
           <Box sx={{ color: role('inkMuted') }}>
             {rate.lastGlassMs === null
-              ? 'None was poured of late.'
-              : `${volume(rate.mlPerDay / 1000)} a day of late: the last glass goes ${dayOf(rate.lastGlassMs, zone)}; begin the next ${dayOf(rate.makeMs ?? nowMs, zone)}.`}
+              ? say('reminders.noneWasPouredOf')
+              : say('reminders.aDayOfLate', {
+                  mlPerDay: volume(rate.mlPerDay / 1000),
+                  lastGlass: dayOf(rate.lastGlassMs, zone),
+                  make: dayOf(rate.makeMs ?? nowMs, zone),
+                })}
             {rate.lastGlassMs !== null &&
               rate.leftOverMl > 50 &&
-              ` ${volume(rate.leftOverMl / 1000)} would outlive their date: freeze or give away some.`}
+              say('reminders.wouldOutliveTheirDate', { leftOver: volume(rate.leftOverMl / 1000) })}
           </Box>
         </Box>
       ))}
@@ -185,29 +197,33 @@ function Outbox(props: { messages: readonly Message[]; people: number; nowMs: nu
   const line = (m: Message) => (
     <Box key={m.key} data-testid="message" sx={{ py: 1, borderBottom: `1px solid ${role('hairline')}` }}>
       <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem' }}>
-        to {m.to}, {moment(m.atMs, nowMs, zone)}
+        {say('reminders.to', { to: m.to, at: moment(m.atMs, nowMs, zone) })}
       </Box>
       {messageWords(m.reminder)}
     </Box>
   );
   return (
-    <Panel title="Messages" aside="simulated: nothing leaves this machine" testId="outbox">
+    <Panel
+      title={say('reminders.messages')}
+      aside={say('reminders.simulatedNothingLeavesThis')}
+      testId="outbox"
+    >
       {people === 0 ? (
         <Box sx={{ color: role('inkMuted') }}>
-          Nobody is to be told. <Link to="/kitchen">Kitchen</Link> says who would get which.
+          {sayRich('reminders.nobodyIsToBe', { link: <Link to="/kitchen">{say('common.kitchen')}</Link> })}
         </Box>
       ) : (
         <>
           {sent.length > 0 && (
             <Box component="h3" sx={{ fontSize: '1rem', m: 0 }}>
-              Would have gone out
+              {say('reminders.wouldHaveGoneOut')}
             </Box>
           )}
           {sent.map(line)}
           <Box component="h3" sx={{ fontSize: '1rem', m: 0, mt: 1.5 }}>
-            To come
+            {say('reminders.toCome')}
           </Box>
-          {coming.length === 0 && <Box sx={{ color: role('inkMuted') }}>None for now.</Box>}
+          {coming.length === 0 && <Box sx={{ color: role('inkMuted') }}>{say('reminders.noneForNow')}</Box>}
           {coming.map(line)}
         </>
       )}

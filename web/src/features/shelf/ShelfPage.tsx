@@ -1,3 +1,5 @@
+import { sayRich } from '../../words/rich.ts';
+import '../../words/places/shelf.ts';
 import { MINUTE_MS, placeKindRow, spaceIn, spellCostMin, trackAt, warmSpells } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -10,7 +12,7 @@ import { useNow } from '../../shared/time.ts';
 import { ErrorPanel, Loading, PageHead, Panel } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
 import { sayDrink } from '../../words/names.ts';
-import { celsius, duration, litres, num, percent, weekday } from '../../words/say.ts';
+import { celsius, duration, litres, num, percent, say, weekday } from '../../words/say.ts';
 import { BottleShelves, type ShelfGroup } from './BottleShelves.tsx';
 
 const Leftovers = lazy(() => import('./Leftovers.tsx').then((m) => ({ default: m.Leftovers })));
@@ -18,12 +20,12 @@ const Reminders = lazy(() => import('./Reminders.tsx').then((m) => ({ default: m
 const Gone = lazy(() => import('./Gone.tsx').then((m) => ({ default: m.Gone })));
 
 const VIEWS = [
-  { id: 'first', text: 'first to drink' },
-  { id: 'drink', text: 'by drink' },
-  { id: 'place', text: 'by place' },
-  { id: 'leftovers', text: 'leftovers' },
-  { id: 'reminders', text: 'reminders' },
-  { id: 'gone', text: 'gone' },
+  { id: 'first', text: 'shelfPage.firstToDrink' },
+  { id: 'drink', text: 'shelfPage.byDrink' },
+  { id: 'place', text: 'shelfPage.byPlace' },
+  { id: 'leftovers', text: 'shelfPage.leftovers' },
+  { id: 'reminders', text: 'shelfPage.reminders' },
+  { id: 'gone', text: 'shelfPage.gone' },
 ] as const;
 type View = (typeof VIEWS)[number]['id'];
 
@@ -38,10 +40,10 @@ export function ShelfPage() {
   if (!shelf) return <ErrorPanel error={error} again={refetch} />;
   return (
     <>
-      <PageHead title="Cold shelf" beside={<HeadLine shelf={shelf} nowMs={coarseMs} />}>
+      <PageHead title={say('common.coldShelf')} beside={<HeadLine shelf={shelf} nowMs={coarseMs} />}>
         {shelf.living.length > 0 && (
           <Button component={Link} to="/shelf/labels" variant="outlined">
-            Labels
+            {say('shelfPage.labels')}
           </Button>
         )}
       </PageHead>
@@ -71,19 +73,26 @@ function HeadLine({ shelf, nowMs }: { shelf: Shelf; nowMs: number }) {
   const costMin = spell && track ? spellCostMin(track, spell) : 0;
   return (
     <span data-testid="shelf-line">
-      {num(living.length)} {living.length === 1 ? 'bottle' : 'bottles'}, {litres(totalL)} · fridge{' '}
-      {!track
-        ? `at ${celsius(kitchen.fridgeC)}`
-        : track.guessed.at(-1) === 1
-          ? `not read of late, taken as ${celsius(trackAt(track, nowMs))}`
-          : `read at ${celsius(trackAt(track, nowMs))}`}
-      {spell && costMin > 30 && (
-        <Box component="span" sx={{ color: role('caution'), fontWeight: 700 }}>
-          {' '}
-          · warm on {weekday(spell.fromMs, kitchen.zone)}, up to {celsius(spell.highestC)}: it cost a bottle{' '}
-          {duration(costMin)}
-        </Box>
-      )}
+      {sayRich('shelfPage.oneOtherFridge', {
+        bottles: num(living.length),
+        lengthCount: living.length,
+        total: litres(totalL),
+        fridge: !track
+          ? say('shelfPage.at', { fridgeC: celsius(kitchen.fridgeC) })
+          : track.guessed.at(-1) === 1
+            ? say('shelfPage.notReadOfLate', { trackAt: celsius(trackAt(track, nowMs)) })
+            : say('shelfPage.readAt', { trackAt: celsius(trackAt(track, nowMs)) }),
+        spell: spell && costMin > 30 && (
+          <Box component="span" sx={{ color: role('caution'), fontWeight: 700 }}>
+            {' '}
+            {say('shelfPage.warmOnUpTo', {
+              from: weekday(spell.fromMs, kitchen.zone),
+              highestC: celsius(spell.highestC),
+              cost: duration(costMin),
+            })}
+          </Box>
+        ),
+      })}
     </span>
   );
 }
@@ -93,7 +102,7 @@ function Views({ view, shelf }: { view: View; shelf: Shelf }) {
   return (
     <Box
       component="nav"
-      aria-label="Ways to look at the shelf"
+      aria-label={say('shelfPage.waysToLookAt')}
       sx={{ display: 'flex', gap: { xs: 1.5, md: 2.5 }, flexWrap: 'wrap', mb: 1.5 }}
     >
       {VIEWS.map((v) => (
@@ -111,7 +120,7 @@ function Views({ view, shelf }: { view: View; shelf: Shelf }) {
             fontWeight: view === v.id ? 700 : 400,
           }}
         >
-          {v.text}
+          {say(v.text)}
           {v.id === 'leftovers' && shelf.leftovers.length > 0 && ` (${num(shelf.leftovers.length)})`}
         </Box>
       ))}
@@ -127,18 +136,16 @@ function Bottles({ shelf, view, nowMs }: { shelf: Shelf; view: View; nowMs: numb
       const id = l.item.log.places.at(-1)?.place ?? '';
       const place = placesOf(kitchen).find((p) => p.id === id);
       if (view === 'place' || place?.kind === 'fridge' || place?.kind === 'freezer') return null;
-      return place?.kind === 'counter' ? 'on the table' : placeName(kitchen, id).toLowerCase();
+      return place?.kind === 'counter' ? say('shelfPage.onTheTable') : placeName(kitchen, id).toLowerCase();
     },
     [kitchen, view],
   );
   if (living.length === 0)
     return (
-      <Panel title="No bottles yet">
-        <Typography>
-          When a batch is bottled, each bottle stands here with the days it has left and the reasons why.
-        </Typography>
+      <Panel title={say('shelfPage.noBottlesYet')}>
+        <Typography>{say('shelfPage.whenABatchIs')}</Typography>
         <Button component={Link} to="/drinks" variant="outlined" sx={{ mt: 1.5 }}>
-          Begin a batch
+          {say('common.beginABatch')}
         </Button>
       </Panel>
     );
@@ -147,10 +154,11 @@ function Bottles({ shelf, view, nowMs }: { shelf: Shelf; view: View; nowMs: numb
     <Panel>
       {past > 0 && (
         <Box role="status" sx={{ bgcolor: role('dangerGround'), borderRadius: 2, p: 1.25, mb: 1.5 }}>
-          <strong>
-            {num(past)} {past === 1 ? 'bottle is' : 'bottles are'} past {past === 1 ? 'its' : 'their'} time.
-          </strong>{' '}
-          Do not taste to find out: pour it away.
+          {sayRich('shelfPage.doNotTasteTo', {
+            past: (
+              <strong>{say('shelfPage.bottleIsBottlesAre', { past: num(past), pastCount: past })}</strong>
+            ),
+          })}
         </Box>
       )}
       <BottleShelves groups={groups} placeOf={placeOf} nowMs={nowMs} zone={kitchen.zone} />
@@ -191,10 +199,14 @@ function groupsOf(shelf: Shelf, view: View): ShelfGroup[] {
       title: placeName(kitchen, key),
       note: [
         space && place
-          ? `${litres(space.litres)} of ${litres(place.litres)}, ${percent(Math.min(9.99, space.floorShare))} of its floor`
-          : 'a place this kitchen no longer has',
-        space && (space.litresShare > 1 || space.floorShare > 1) ? 'more than it holds' : null,
-        warm && group.length > 0 ? 'warm: their life runs faster' : null,
+          ? say('shelfPage.ofOfItsFloor', {
+              litres: litres(space.litres),
+              capacity: litres(place.litres),
+              floor: percent(Math.min(9.99, space.floorShare)),
+            })
+          : say('shelfPage.aPlaceThisKitchen'),
+        space && (space.litresShare > 1 || space.floorShare > 1) ? say('shelfPage.moreThanItHolds') : null,
+        warm && group.length > 0 ? say('shelfPage.warmTheirLifeRuns') : null,
       ]
         .filter(Boolean)
         .join(' · '),

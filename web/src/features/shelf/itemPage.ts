@@ -1,5 +1,6 @@
+import '../../words/places/shelf.ts';
 import type { EventBody, ItemLog, Kitchen, Surroundings } from '@big-ladle/core';
-import { moment } from '../../words/say.ts';
+import { moment, say } from '../../words/say.ts';
 import { sayWhy } from '../../words/thrownWords.ts';
 
 /** On a phone the columns fall into one, what can be done right below the date. */
@@ -12,13 +13,19 @@ export interface ThingInput {
   kitchen: Kitchen;
   around: Surroundings;
   nowMs: number;
-  say: (deeds: readonly EventBody[]) => Promise<void>;
+  record: (deeds: readonly EventBody[]) => Promise<void>;
 }
 
 /** Whether it left, in words; null while it is there. */
 export function goneWord(log: ItemLog, nowMs: number, zone: string): string | null {
-  if (log.discarded) return `thrown out ${moment(log.discarded.atMs, nowMs, zone)}: ${sayWhy(log.discarded)}`;
-  if (log.given) return `given to ${log.given.to} ${moment(log.given.atMs, nowMs, zone)}`;
-  if (log.finishedMs !== null) return `finished ${moment(log.finishedMs, nowMs, zone)}`;
+  if (log.discarded)
+    return say('itemPage.thrownOut', {
+      at: moment(log.discarded.atMs, nowMs, zone),
+      why: sayWhy(log.discarded),
+    });
+  if (log.given)
+    return say('itemPage.givenTo', { to: log.given.to, at: moment(log.given.atMs, nowMs, zone) });
+  if (log.finishedMs !== null)
+    return say('itemPage.finished', { finished: moment(log.finishedMs, nowMs, zone) });
   return null;
 }

@@ -1,3 +1,5 @@
+import '../../words/places/items.ts';
+import '../../words/places/shelf.ts';
 import { type BottleLife, keepDate, type LeftoverLife } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import { role } from '../../theme/theme.ts';
@@ -28,7 +30,11 @@ export function LifeBar({ life }: { life: BottleLife }) {
   return (
     <Box
       role="img"
-      aria-label={life.leftShare > 0 ? `${days(Math.max(0, life.leftDays))} left` : 'nothing left'}
+      aria-label={
+        life.leftShare > 0
+          ? say('lifeDisplay.left', { left: days(Math.max(0, life.leftDays)) })
+          : say('bottleShelves.nothingLeft')
+      }
       sx={{
         height: 10,
         borderRadius: 5,

@@ -1,3 +1,5 @@
+import { sayRich } from '../../words/rich.ts';
+import '../../words/places/shopping.ts';
 import {
   ROUTES,
   type ShoppingRow,
@@ -67,22 +69,26 @@ export function ShoppingPage() {
   return (
     <>
       <PageHead
-        title="Shopping"
+        title={say('shoppingPage.shopping')}
         beside={
           chosen.length > 0
-            ? `for ${litres(list.litres)} of ${num(chosen.length)} ${chosen.length === 1 ? 'plan' : 'plans'}`
+            ? say('shoppingPage.forOfOneOther', {
+                litres: litres(list.litres),
+                plans: num(chosen.length),
+                lengthCount: chosen.length,
+              })
             : ''
         }
       >
         <Button variant="outlined" disabled={list.rows.length === 0} onClick={() => window.print()}>
-          Print
+          {say('common.print')}
         </Button>
         <Button
           variant="outlined"
           disabled={list.rows.length === 0}
           onClick={() => saveText('shopping.csv', csvOf(list), 'text/csv')}
         >
-          Save as CSV
+          {say('shoppingPage.saveAsCsv')}
         </Button>
       </PageHead>
       <Box
@@ -93,11 +99,12 @@ export function ShoppingPage() {
           alignItems: 'start',
         }}
       >
-        <Panel title="For these plans">
+        <Panel title={say('shoppingPage.forThesePlans')}>
           {planned.length === 0 && (
             <Box>
-              No plans yet. Choose a <Link to="/drinks">drink</Link>, size it, and keep the plan: it can be
-              bought for here.
+              {sayRich('shoppingPage.noPlansYetChoose', {
+                link: <Link to="/drinks">{say('shoppingPage.drink')}</Link>,
+              })}
             </Box>
           )}
           {planned.map(({ batch, made }) => (
@@ -115,7 +122,7 @@ export function ShoppingPage() {
                   }}
                 />
               }
-              label={`${sayDrink(batch.plan.recipeId)}${made ? `, ${litres(made.litres)}` : ': wants a look'}`}
+              label={`${sayDrink(batch.plan.recipeId)}${made ? `, ${litres(made.litres)}` : say('shoppingPage.wantsALook')}`}
               sx={{ display: 'flex', minHeight: 44 }}
             />
           ))}
@@ -124,19 +131,25 @@ export function ShoppingPage() {
               {list.cost > 0 ? (
                 <Figure
                   value={num(list.cost, 2)}
-                  unit={list.unpriced > 0 ? `and ${num(list.unpriced)} without a price` : 'in all'}
+                  unit={
+                    list.unpriced > 0
+                      ? say('shoppingPage.andWithoutAPrice', { unpriced: num(list.unpriced) })
+                      : say('common.inAll')
+                  }
                 />
               ) : (
-                <Box sx={{ ...heading }}>No prices yet</Box>
+                <Box sx={{ ...heading }}>{say('shoppingPage.noPricesYet')}</Box>
               )}
               {list.cost > 0 && list.litres > 0 && (
                 <Box sx={{ color: role('inkMuted') }}>
-                  {num(list.cost / list.litres, 2)} a litre,{' '}
-                  {num((list.cost / list.litres) * (servingMl / 1000), 2)} a glass
+                  {say('shoppingPage.aLitreAGlass', {
+                    cost: num(list.cost / list.litres, 2),
+                    cost2: num((list.cost / list.litres) * (servingMl / 1000), 2),
+                  })}
                 </Box>
               )}
               <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem' }}>
-                In your own money. Prices are set on each row.
+                {say('shoppingPage.inYourOwnMoney')}
               </Box>
             </Box>
           )}
@@ -178,9 +191,7 @@ function ShopRow(props: {
       const answer = await ask(ROUTES.putStock, { params: { id: row.id }, body: { ...before, ...change } });
       queryClient.setQueryData(keys.stock, answer);
     } catch (error) {
-      setProblem(
-        error instanceof ApiError ? error.detail : 'The kitchen server does not answer. It was not stored.',
-      );
+      setProblem(error instanceof ApiError ? error.detail : say('shoppingPage.theKitchenServerDoes'));
     }
   };
   return (
@@ -204,29 +215,32 @@ function ShopRow(props: {
         </Box>
         <Box sx={{ ...heading }}>{buyText(row)}</Box>
         <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem', minWidth: 130, textAlign: 'right' }}>
-          need {grams(row.needG)}
-          {row.leftG > 1 && row.buyG > 0 && <>, {grams(row.leftG)} left over</>}
+          {say('shoppingPage.needLeftOver', {
+            need: grams(row.needG),
+            left: grams(row.leftG),
+            isLeft: Boolean(row.leftG > 1 && row.buyG > 0),
+          })}
         </Box>
       </Box>
       {row.parts.length > 1 && (
         <Box sx={{ color: role('inkMuted'), fontSize: '0.88rem' }}>
-          for {row.parts.map((p) => `${grams(p.massG)} ${sayItem(p.itemId).toLowerCase()}`).join(', ')}: each
-          fruit once
+          {say('shoppingPage.forEachFruitOnce', {
+            parts: row.parts.map((p) => `${grams(p.massG)} ${sayItem(p.itemId).toLowerCase()}`).join(', '),
+          })}
         </Box>
       )}
       {row.offSeason && (
         <Box sx={{ color: role('caution'), fontSize: '0.9rem' }}>
-          Out of season now
-          {row.offSeason.dried
-            ? `: ${sayItem(row.offSeason.dried).toLowerCase()} is to be had all year`
-            : ': dearer, and from far'}
-          .
+          {say('shoppingPage.outOfSeasonNow', {
+            item: row.offSeason.dried === null ? '' : sayItem(row.offSeason.dried).toLowerCase(),
+            isDried: row.offSeason.dried !== null,
+          })}
         </Box>
       )}
       {open && (
         <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', py: 1 }}>
           <QuantityField
-            label="In the house"
+            label={say('shoppingPage.inTheHouse')}
             value={stock?.inHouseG ?? 0}
             min={0}
             max={500_000}
@@ -236,7 +250,7 @@ function ShopRow(props: {
           />
           {row.what === 'item' && (
             <QuantityField
-              label="A pack holds"
+              label={say('shoppingPage.aPackHolds')}
               value={stock?.packG ?? row.packs?.sizeG ?? null}
               min={0.1}
               max={500_000}
@@ -245,7 +259,7 @@ function ShopRow(props: {
             />
           )}
           <QuantityField
-            label={row.what === 'fruit' ? 'One costs' : 'A pack costs'}
+            label={row.what === 'fruit' ? say('shoppingPage.oneCosts') : say('shoppingPage.aPackCosts')}
             value={stock?.price ?? null}
             min={0}
             max={100_000}

@@ -1,3 +1,4 @@
+import '../../words/places/shopping.ts';
 import type { ShoppingList, ShoppingRow } from '@big-ladle/core';
 import { unparse } from 'papaparse';
 import { sayItem } from '../../words/names.ts';
@@ -9,10 +10,10 @@ export const rowName = (row: Pick<ShoppingRow, 'id' | 'what'>): string =>
 
 /** What to buy, in the words of a shop. */
 export function buyText(row: ShoppingRow): string {
-  if (row.buyG <= 0) return 'nothing, it is in the house';
+  if (row.buyG <= 0) return say('listWords.nothingItIsIn');
   if (row.packs) return `${num(row.packs.count)} × ${grams(row.packs.sizeG)}`;
   if (row.pieces)
-    return `${num(row.pieces.count)} × ${sayCode(`piece.${row.pieces.pieceId}`).split('|')[row.pieces.count === 1 ? 0 : 1]}`;
+    return `${num(row.pieces.count)} × ${sayCode(`piece.${row.pieces.pieceId}`, { count: row.pieces.count })}`;
   return grams(row.buyG);
 }
 

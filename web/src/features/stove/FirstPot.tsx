@@ -1,3 +1,4 @@
+import '../../words/places/stove.ts';
 import {
   type BurnerKind,
   EMPTY_KITCHEN,
@@ -26,19 +27,33 @@ import { keys, queryClient, takeKitchen } from '../../shared/queries.ts';
 import { TakeArchive } from '../../shared/TakeArchive.tsx';
 import { PageHead, Panel } from '../../shared/ui.tsx';
 import { sayField } from '../../words/fields.ts';
-import { litres, say } from '../../words/say.ts';
+import { litres, type MessageKey, say } from '../../words/say.ts';
 
 /** A ring of each kind as it stands in most kitchens. */
-const USUAL_RING: Record<BurnerKind, { name: string; powerW: number }> = {
-  gas: { name: 'Gas ring', powerW: 2500 },
-  electric: { name: 'Electric ring', powerW: 2000 },
-  induction: { name: 'Induction ring', powerW: 2200 },
+const USUAL_RING: Record<BurnerKind, { name: MessageKey; powerW: number }> = {
+  gas: { name: 'firstPot.gasRing', powerW: 2500 },
+  electric: { name: 'firstPot.electricRing', powerW: 2000 },
+  induction: { name: 'firstPot.inductionRing', powerW: 2200 },
 };
 
-const USUAL_BOTTLES: Kitchen['bottles'] = [
-  { id: 'bottle-750', name: 'Tall bottle', volumeMl: 750, diameterCm: 8, material: 'glass', count: 12 },
-  { id: 'bottle-500', name: 'Half bottle', volumeMl: 500, diameterCm: 7, material: 'glass', count: 12 },
-];
+const USUAL_BOTTLES = [
+  {
+    id: 'bottle-750',
+    name: 'firstPot.tallBottle',
+    volumeMl: 750,
+    diameterCm: 8,
+    material: 'glass',
+    count: 12,
+  },
+  {
+    id: 'bottle-500',
+    name: 'firstPot.halfBottle',
+    volumeMl: 500,
+    diameterCm: 7,
+    material: 'glass',
+    count: 12,
+  },
+] as const;
 
 /** The first run asks for one pot and starts. */
 export function FirstPot({ doc }: { doc: KitchenDoc }) {
@@ -50,7 +65,7 @@ export function FirstPot({ doc }: { doc: KitchenDoc }) {
     mode: 'onTouched',
     defaultValues: {
       id: uuid(),
-      name: 'Big pot',
+      name: say('firstPot.bigPot'),
       diameterCm: 30,
       heightCm: 22,
       material: 'stainless' as PotMaterial,
@@ -81,26 +96,24 @@ export function FirstPot({ doc }: { doc: KitchenDoc }) {
       pots: [pot],
       burners: doc.kitchen.burners.length
         ? doc.kitchen.burners
-        : [{ id: `ring-${ring}`, kind: ring, ...USUAL_RING[ring] }],
-      bottles: doc.kitchen.bottles.length ? doc.kitchen.bottles : USUAL_BOTTLES,
+        : [{ id: `ring-${ring}`, kind: ring, ...USUAL_RING[ring], name: say(USUAL_RING[ring].name) }],
+      bottles: doc.kitchen.bottles.length
+        ? doc.kitchen.bottles
+        : USUAL_BOTTLES.map((b) => ({ ...b, name: say(b.name) })),
     };
     try {
       const saved = await ask(ROUTES.saveKitchen, { body: { version: doc.version, kitchen } });
       queryClient.setQueryData(keys.kitchen, takeKitchen(saved));
       navigate('/drinks');
     } catch (error) {
-      setProblem(
-        error instanceof ApiError
-          ? error.detail
-          : 'The kitchen server does not answer. Nothing you entered is lost: try again.',
-      );
+      setProblem(error instanceof ApiError ? error.detail : say('firstPot.theKitchenServerDoes'));
     }
   });
   return (
     <>
-      <PageHead title="First, your pot" beside="Everything is sized to it. More pots later, in Kitchen.">
+      <PageHead title={say('firstPot.firstYourPot')} beside={say('firstPot.everythingIsSizedTo')}>
         <TakeArchive
-          label="Take in a kitchen from a file"
+          label={say('firstPot.takeInAKitchen')}
           onTaken={(taken) => setProblem(taken && !taken.ok ? taken.said : null)}
         />
       </PageHead>
@@ -120,16 +133,16 @@ export function FirstPot({ doc }: { doc: KitchenDoc }) {
             sx={{ display: 'grid', gap: 2 }}
           >
             <TextField
-              label="What you call it"
+              label={say('common.whatYouCallIt')}
               error={form.formState.errors.name !== undefined}
               helperText={sayField(form.formState.errors.name?.message)}
               {...form.register('name')}
             />
-            {number('diameterCm', 'Width inside, cm')}
-            {number('heightCm', 'Height inside, cm')}
+            {number('diameterCm', say('common.widthInsideCm'))}
+            {number('heightCm', say('common.heightInsideCm'))}
             <TextField
               select
-              label="It is made of"
+              label={say('common.itIsMadeOf')}
               slotProps={{ select: { native: true } }}
               {...form.register('material')}
             >
@@ -148,13 +161,13 @@ export function FirstPot({ doc }: { doc: KitchenDoc }) {
               render={({ field }) => (
                 <FormControlLabel
                   control={<Switch checked={field.value} onChange={field.onChange} />}
-                  label="It has a lid"
+                  label={say('common.itHasALid')}
                 />
               )}
             />
             <TextField
               select
-              label="It stands on"
+              label={say('firstPot.itStandsOn')}
               value={ring}
               onChange={(e) => setRing(e.target.value as BurnerKind)}
               slotProps={{ select: { native: true } }}
@@ -167,7 +180,7 @@ export function FirstPot({ doc }: { doc: KitchenDoc }) {
             </TextField>
             {problem && <Alert severity="error">{problem}</Alert>}
             <Button type="submit" variant="contained" disabled={form.formState.isSubmitting}>
-              That is my pot
+              {say('firstPot.thatIsMyPot')}
             </Button>
           </Box>
         </Panel>
@@ -181,10 +194,13 @@ export function FirstPot({ doc }: { doc: KitchenDoc }) {
                 levelCm={0}
                 standsL={0}
                 colour="transparent"
-                description={`${values.name}: ${litres(potCapacityMl(values) / 1000)} to the brim.`}
+                description={say('firstPot.toTheBrim', {
+                  name: values.name,
+                  potCapacity: litres(potCapacityMl(values) / 1000),
+                })}
               />
               <Typography variant="h3" component="p" sx={{ textAlign: 'center' }}>
-                {litres(potCapacityMl(values) / 1000)} to the brim
+                {say('firstPot.toTheBrim2', { potCapacity: litres(potCapacityMl(values) / 1000) })}
               </Typography>
             </>
           )}

@@ -1,3 +1,4 @@
+import '../../words/places/stove.ts';
 import { areaM2, saysAlcohol } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import { Link } from 'react-router';
@@ -14,7 +15,7 @@ const H = 232;
 /** What is on, as pots with their clock beside them, in the order of what comes next. */
 export function OnTheStove({ board, nowMs }: { board: readonly BoardEntry[]; nowMs: number }) {
   return (
-    <Panel title="On now">
+    <Panel title={say('onTheStove.onNow')}>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 3 }}>
         {board.map((b) => {
           const scale = Math.min((W - 50) / b.pot.diameterCm, (H - 46) / b.pot.heightCm);
@@ -47,7 +48,11 @@ export function OnTheStove({ board, nowMs }: { board: readonly BoardEntry[]; now
                 height={H}
                 viewBox={`0 0 ${W} ${H}`}
                 role="img"
-                aria-label={`${b.potName}: ${litres(b.volumeL)} at ${celsius(b.tempC)}`}
+                aria-label={say('onTheStove.at', {
+                  potName: b.potName,
+                  volume: litres(b.volumeL),
+                  tempC: celsius(b.tempC),
+                })}
               >
                 <rect x={left} y={H - 6 - level} width={w} height={level} fill={b.colour} />
                 <path
@@ -82,7 +87,7 @@ export function OnTheStove({ board, nowMs }: { board: readonly BoardEntry[]; now
                       data-end-ms={Math.round(clock.endMs)}
                       sx={{ ...heading, fontSize: '3.75rem', lineHeight: 1 }}
                     >
-                      {clock.endMs > nowMs ? clockFace(clock.endMs - nowMs).face : 'now'}
+                      {clock.endMs > nowMs ? clockFace(clock.endMs - nowMs).face : say('common.now')}
                       {clock.endMs > nowMs && (
                         <Box component="span" sx={{ fontSize: '0.35em', color: role('inkMuted'), ml: 0.75 }}>
                           {clockFace(clock.endMs - nowMs).unit}
@@ -103,8 +108,12 @@ export function OnTheStove({ board, nowMs }: { board: readonly BoardEntry[]; now
                   {b.volumeL > 0.05 && (
                     <>
                       {' '}
-                      · {litres(b.volumeL)} at {celsius(b.tempC)}
-                      {saysAlcohol(b.abvPct) && `, ${say('mark.alcohol')}`}
+                      {say('onTheStove.at2', {
+                        volume: litres(b.volumeL),
+                        tempC: celsius(b.tempC),
+                        alcohol: say('mark.alcohol'),
+                        isSaysAlcohol: Boolean(saysAlcohol(b.abvPct)),
+                      })}
                     </>
                   )}
                 </Box>

@@ -1,3 +1,4 @@
+import '../../words/places/stove.ts';
 import {
   type AwayWindow,
   awayWindows,
@@ -24,7 +25,7 @@ import { useNow } from '../../shared/time.ts';
 import { ErrorPanel, Left, Loading, PageHead, Panel, Row } from '../../shared/ui.tsx';
 import { heading, role } from '../../theme/theme.ts';
 import { sayDrink } from '../../words/names.ts';
-import { longDay, moment, num, timeOfDay } from '../../words/say.ts';
+import { longDay, moment, num, say, timeOfDay } from '../../words/say.ts';
 import { type BoardEntry, useOnBoard } from './board.ts';
 import { OnTheStove } from './OnTheStove.tsx';
 
@@ -56,9 +57,12 @@ export function StoveHome() {
   const planned = batches.data.batches.filter((b) => b.batch.status === 'planned');
   return (
     <>
-      <PageHead title="On the stove" beside={`${longDay(nowMs, k.zone)}, ${timeOfDay(nowMs, k.zone)}`}>
+      <PageHead
+        title={say('stoveHome.onTheStove')}
+        beside={`${longDay(nowMs, k.zone)}, ${timeOfDay(nowMs, k.zone)}`}
+      >
         <Button variant="contained" component={Link} to="/drinks" sx={{ px: 3 }}>
-          Begin a batch
+          {say('common.beginABatch')}
         </Button>
       </PageHead>
       <Board planned={planned} nowMs={nowMs} kitchen={k} />
@@ -89,13 +93,15 @@ function Board(props: { planned: BatchList['batches']; nowMs: number; kitchen: K
         ) : isPending ? (
           <Loading />
         ) : (
-          <Panel title="Nothing is on">
+          <Panel title={say('stoveHome.nothingIsOn')}>
             <Typography>
-              {plans.length > 0 ? 'A plan waits. ' : ''}Choose a drink, say how much you want, and the tool
-              sizes it to your {kitchen.pots[0]!.name}, leads you through it and dates the bottles.
+              {say('stoveHome.aPlanWaitsChoose', {
+                lengthSome: plans.length > 0,
+                name: kitchen.pots[0]!.name,
+              })}
             </Typography>
             <Button variant="outlined" component={Link} to="/drinks" sx={{ mt: 1.5 }}>
-              Choose a drink
+              {say('stoveHome.chooseADrink')}
             </Button>
           </Panel>
         )}
@@ -110,7 +116,7 @@ function Board(props: { planned: BatchList['batches']; nowMs: number; kitchen: K
       <Box sx={{ display: 'grid', gap: 1.75, minWidth: 0 }}>
         <Suspense
           fallback={
-            <Panel title="Wants a look today">
+            <Panel title={say('stoveHome.wantsALookToday')}>
               <Loading />
             </Panel>
           }
@@ -127,7 +133,7 @@ function Board(props: { planned: BatchList['batches']; nowMs: number; kitchen: K
 /** Every clock that runs, each named after pot and deed, the next to end first. */
 function Clocks({ clocks, nowMs }: { clocks: readonly RunningClock[]; nowMs: number }) {
   return (
-    <Panel title="Clocks">
+    <Panel title={say('stoveHome.clocks')}>
       {clocks.map((clock) => (
         <Row
           key={clock.key}
@@ -199,7 +205,8 @@ function Next(props: { board: readonly BoardEntry[]; plans: readonly Plan[]; now
         to: `/batches/${b.id}/stove`,
         what: n.name,
         which: sayDrink(b.recipeId),
-        note: n.untilMs === null ? '' : `may wait until ${moment(n.untilMs, nowMs, zone)}`,
+        note:
+          n.untilMs === null ? '' : say('stoveHome.mayWaitUntil', { until: moment(n.untilMs, nowMs, zone) }),
         late: false,
       })),
     ),
@@ -211,9 +218,9 @@ function Next(props: { board: readonly BoardEntry[]; plans: readonly Plan[]; now
               key: p.id,
               atMs: p.startMs,
               to: `/batches/${p.id}`,
-              what: 'Begin',
+              what: say('stoveHome.begin'),
               which: planName(p),
-              note: `to be ready ${moment(p.readyAtMs ?? nowMs, nowMs, zone)}`,
+              note: say('stoveHome.toBeReady', { readyAt: moment(p.readyAtMs ?? nowMs, nowMs, zone) }),
               late: p.startMs < nowMs,
             },
           ],
@@ -221,7 +228,7 @@ function Next(props: { board: readonly BoardEntry[]; plans: readonly Plan[]; now
   ].sort((a, b) => a.atMs - b.atMs);
   if (rows.length === 0) return null;
   return (
-    <Panel title="Next">
+    <Panel title={say('stoveHome.next')}>
       <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
         {rows.map((row) => (
           <Box
@@ -238,7 +245,11 @@ function Next(props: { board: readonly BoardEntry[]; plans: readonly Plan[]; now
             }}
           >
             <Box sx={{ ...heading, whiteSpace: 'nowrap', color: row.late ? role('danger') : undefined }}>
-              {row.late ? 'overdue' : row.atMs <= nowMs ? 'now' : moment(row.atMs, nowMs, zone)}
+              {row.late
+                ? say('stoveHome.overdue')
+                : row.atMs <= nowMs
+                  ? say('common.now')
+                  : moment(row.atMs, nowMs, zone)}
             </Box>
             <Box>
               <Box component={Link} to={row.to} sx={{ color: role('ink'), fontWeight: 700 }}>
@@ -261,11 +272,9 @@ function Next(props: { board: readonly BoardEntry[]; plans: readonly Plan[]; now
 function Planned(props: { plans: readonly Plan[]; nowMs: number; zone: string }) {
   const { plans, nowMs, zone } = props;
   return (
-    <Panel title="Planned">
+    <Panel title={say('stoveHome.planned')}>
       {plans.length === 0 && (
-        <Typography sx={{ color: role('inkMuted') }}>
-          No plans. A plan you keep shows here with the moment to start.
-        </Typography>
+        <Typography sx={{ color: role('inkMuted') }}>{say('stoveHome.noPlansAPlan')}</Typography>
       )}
       {plans.map((plan) => (
         <Box key={plan.id} sx={{ py: 1, borderBottom: `1px solid ${role('hairline')}` }}>
@@ -286,16 +295,16 @@ function Planned(props: { plans: readonly Plan[]; nowMs: number; zone: string })
             }}
           >
             {plan.litres === null
-              ? 'wants a look: it does not work out in this kitchen any more'
+              ? say('stoveHome.wantsALookIt')
               : plan.startMs === null
-                ? 'no time set, begin whenever you like'
+                ? say('stoveHome.noTimeSetBegin')
                 : plan.startMs < nowMs
-                  ? `should have begun ${moment(plan.startMs, nowMs, zone)}`
-                  : `start by ${moment(plan.startMs, nowMs, zone)}`}
+                  ? say('stoveHome.shouldHaveBegun', { start: moment(plan.startMs, nowMs, zone) })
+                  : say('common.startBy', { start: moment(plan.startMs, nowMs, zone) })}
           </Box>
           {plan.readyAtMs !== null && (
             <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem' }}>
-              ready {moment(plan.readyAtMs, nowMs, zone)}
+              {say('stoveHome.ready', { readyAt: moment(plan.readyAtMs, nowMs, zone) })}
             </Box>
           )}
         </Box>
@@ -309,11 +318,11 @@ function Rehearsals() {
   const rehearsals = useRehearsals().data?.batches ?? [];
   if (rehearsals.length === 0) return null;
   return (
-    <Panel title="Rehearsals">
+    <Panel title={say('stoveHome.rehearsals')}>
       {rehearsals.map(({ batch }) => (
         <Box key={batch.id} sx={{ py: 0.5 }}>
           <Link to={`/batches/${batch.id}/stove`}>{sayDrink(batch.plan.recipeId)}</Link>
-          {batch.rehearsal?.kept ? ', kept' : ''}
+          {batch.rehearsal?.kept ? say('stoveHome.kept') : ''}
         </Box>
       ))}
     </Panel>

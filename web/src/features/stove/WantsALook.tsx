@@ -1,3 +1,5 @@
+import { sayRich } from '../../words/rich.ts';
+import '../../words/places/stove.ts';
 import { climateAt, KEEPING, MINUTE_MS, pressureAlarm, spellCostMin, warmSpells } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
@@ -7,7 +9,7 @@ import { type Shelf, useShelf } from '../../shared/shelf.ts';
 import { Loading, Panel } from '../../shared/ui.tsx';
 import { heading, role } from '../../theme/theme.ts';
 import { sayDrink } from '../../words/names.ts';
-import { celsius, duration, moment, num, timeOfDay } from '../../words/say.ts';
+import { celsius, duration, moment, num, say, timeOfDay } from '../../words/say.ts';
 
 /** Of a table full of bottles the first to go back are told. */
 const MOST_OUT = 4;
@@ -20,7 +22,7 @@ export function WantsALook({ nowMs }: { nowMs: number }) {
   const coarseMs = Math.floor(nowMs / MINUTE_MS) * MINUTE_MS;
   const { shelf } = useShelf(coarseMs);
   return (
-    <Panel title="Wants a look today" testId="wants-a-look">
+    <Panel title={say('stoveHome.wantsALookToday')} testId="wants-a-look">
       {shelf ? <Wanted shelf={shelf} nowMs={coarseMs} /> : <Loading />}
     </Panel>
   );
@@ -30,9 +32,9 @@ function Wanted({ shelf, nowMs }: { shelf: Shelf; nowMs: number }) {
   const { living, leftovers, track, kitchen } = shelf;
   const reminders = useReminders(shelf, nowMs);
   const groups = [
-    { verdict: 'throwOut', tone: 'danger', word: 'throw out' },
-    { verdict: 'past', tone: 'danger', word: 'past its date: throw out' },
-    { verdict: 'drinkToday', tone: 'caution', word: 'drink today' },
+    { verdict: 'throwOut', tone: 'danger', word: say('wantsALook.throwOut') },
+    { verdict: 'past', tone: 'danger', word: say('wantsALook.pastItsDateThrow') },
+    { verdict: 'drinkToday', tone: 'caution', word: say('wantsALook.drinkToday') },
   ] as const;
   const wanted = groups.flatMap((group) => {
     const byDrink = new Map<string, { ids: string[]; name: string | undefined }>();
@@ -83,13 +85,20 @@ function Wanted({ shelf, nowMs }: { shelf: Shelf; nowMs: number }) {
           sx={{ bgcolor: role('cautionGround'), borderRadius: 2, p: 1.25, mb: 1 }}
         >
           <strong>
-            The fridge was warm, {moment(spell.fromMs, nowMs, kitchen.zone)} to{' '}
-            {moment(spell.toMs, nowMs, kitchen.zone)}, up to {celsius(spell.highestC)}.
+            {say('wantsALook.theFridgeWasWarm', {
+              from: moment(spell.fromMs, nowMs, kitchen.zone),
+              to: moment(spell.toMs, nowMs, kitchen.zone),
+              highestC: celsius(spell.highestC),
+            })}
           </strong>{' '}
           {shortened > 0
-            ? `It cost ${num(shortened)} ${shortened === 1 ? 'bottle' : 'bottles'} up to ${duration(costMin)} of their time: look at the dates again.`
-            : 'No bottle stood in it.'}
-          {spell.guessed && ' Part of it nobody read: it counts as warm.'}
+            ? say('wantsALook.itCostOneOther', {
+                shortened: num(shortened),
+                shortenedCount: shortened,
+                cost: duration(costMin),
+              })
+            : say('wantsALook.noBottleStoodIn')}
+          {spell.guessed && say('wantsALook.partOfItNobody')}
         </Box>
       )}
       {pressed.map(({ item }) =>
@@ -97,35 +106,33 @@ function Wanted({ shelf, nowMs }: { shelf: Shelf; nowMs: number }) {
           `pressure${item.facts.itemId}`,
           `/shelf/${item.facts.itemId}`,
           `${sayDrink(item.facts.recipeId, item.facts.drinkName)}, ${item.facts.sizeName.toLowerCase()}`,
-          'pressure in closed glass: let it off now',
+          say('wantsALook.pressureInClosedGlass'),
           'danger',
         ),
       )}
-      {out
-        .slice(0, MOST_OUT)
-        .map(({ item, life }) =>
-          line(
-            `out${item.facts.itemId}`,
-            `/shelf/${item.facts.itemId}`,
-            `${sayDrink(item.facts.recipeId, item.facts.drinkName)}, ${item.facts.sizeName.toLowerCase()}`,
-            life.warmH < backH
-              ? `out of the cold: put it back by ${timeOfDay(nowMs + (backH - life.warmH) * 3_600_000, kitchen.zone)}`
-              : 'out of the cold too long to go back: drink it now',
-            life.warmH < backH ? 'caution' : 'danger',
-          ),
-        )}
+      {out.slice(0, MOST_OUT).map(({ item, life }) =>
+        line(
+          `out${item.facts.itemId}`,
+          `/shelf/${item.facts.itemId}`,
+          `${sayDrink(item.facts.recipeId, item.facts.drinkName)}, ${item.facts.sizeName.toLowerCase()}`,
+          life.warmH < backH
+            ? say('wantsALook.outOfTheCold', {
+                now: timeOfDay(nowMs + (backH - life.warmH) * 3_600_000, kitchen.zone),
+              })
+            : say('wantsALook.outOfTheColdToo'),
+          life.warmH < backH ? 'caution' : 'danger',
+        ),
+      )}
       {nothing && (
         <Typography sx={{ color: role('inkMuted') }}>
-          {living.length > 0
-            ? 'Every bottle on the shelf is good for more than a day.'
-            : 'Bottles show here on the day they want drinking.'}
+          {living.length > 0 ? say('wantsALook.everyBottleOnThe') : say('wantsALook.bottlesShowHereOn')}
         </Typography>
       )}
       {wanted.map((w) =>
         line(
           `${w.verdict}${w.recipeId}`,
           w.ids.length === 1 ? `/shelf/${w.ids[0]}` : '/shelf',
-          `${sayDrink(w.recipeId, w.name)}, ${w.ids.length} ${w.ids.length === 1 ? 'bottle' : 'bottles'}`,
+          `${sayDrink(w.recipeId, w.name)}, ${say('count.bottles', { count: w.ids.length })}`,
           w.word,
           w.tone,
         ),
@@ -134,8 +141,8 @@ function Wanted({ shelf, nowMs }: { shelf: Shelf; nowMs: number }) {
         line(
           kind,
           '/shelf?view=reminders',
-          `${num(count)} ${count === 1 ? 'bottle' : 'bottles'}`,
-          kind === 'vent' ? 'let the gas off' : 'look at it and smell it',
+          say('count.bottles', { count }),
+          kind === 'vent' ? say('wantsALook.letTheGasOff') : say('wantsALook.lookAtItAnd'),
           'caution',
         ),
       )}
@@ -143,14 +150,17 @@ function Wanted({ shelf, nowMs }: { shelf: Shelf; nowMs: number }) {
         line(
           'leftovers',
           '/shelf?view=leftovers',
-          `${num(useToday)} ${useToday === 1 ? 'leftover' : 'leftovers'}`,
-          'use or freeze today',
+          say('wantsALook.leftovers', { count: useToday }),
+          say('wantsALook.useOrFreezeToday'),
           'caution',
         )}
       {living.length > 0 && (
         <Box sx={{ mt: 1.5, color: role('inkMuted') }}>
-          {num(living.length)} {living.length === 1 ? 'bottle' : 'bottles'} on the{' '}
-          <Link to="/shelf">cold shelf</Link>.
+          {sayRich('wantsALook.oneOtherOnThe', {
+            bottles: num(living.length),
+            lengthCount: living.length,
+            link: <Link to="/shelf">{say('common.coldShelf2')}</Link>,
+          })}
         </Box>
       )}
     </>

@@ -1,8 +1,9 @@
+import '../../words/places/stove.ts';
 import { MINUTE_MS, type Pot } from '@big-ladle/core';
 import { colours } from '../../shared/batch/liquorColour.ts';
 import { clocksOf, type OnBatch, type RunningClock, useOnBatches } from '../../shared/batch/onBatches.ts';
 import { stepName } from '../../shared/batch/stepWords.ts';
-import { say } from '../../words/say.ts';
+import { type MessageKey, say } from '../../words/say.ts';
 
 /** Something the cook is needed for. */
 export interface NextDeed {
@@ -29,13 +30,19 @@ export interface BoardEntry {
   next: NextDeed[];
 }
 
-const CLOCK_WORD: Record<string, string> = {
-  heat: 'to the boil, expected',
-  boil: 'at the boil',
-  steep: 'to the best moment',
-  soak: 'of soaking',
-  cool: 'until it is cool, expected',
+const CLOCK_WORD: Readonly<Record<string, MessageKey>> = {
+  heat: 'board.clock.heat',
+  boil: 'board.clock.boil',
+  steep: 'board.clock.steep',
+  soak: 'board.clock.soak',
+  cool: 'board.clock.cool',
 };
+
+/** What a clock counts to, in words; a clock of the cook's own by its label. */
+function clockWord({ stepKind, label }: RunningClock): string {
+  const key = CLOCK_WORD[stepKind];
+  return key ? say(key) : label;
+}
 
 /** How often the physics is looked at again; clocks tick by themselves. */
 const LOOK_AGAIN_MS = 15_000;
@@ -81,7 +88,8 @@ export function useOnBoard(nowMs: number): {
         id: batch.batch.id,
         recipeId: program.recipeId,
         pot,
-        potName: here?.vesselId === 'pot' ? pot.name : here?.vesselId === 'tub' ? 'Strained' : pot.name,
+        potName:
+          here?.vesselId === 'pot' ? pot.name : here?.vesselId === 'tub' ? say('board.strained') : pot.name,
         stepName: batch.step ? stepName(batch.step, program) : say('stage.state.done'),
         volumeL: here?.now.volumeL ?? 0,
         tempC: here?.now.tempC ?? kitchen.roomC,
@@ -90,7 +98,7 @@ export function useOnBoard(nowMs: number): {
         lidOn: pot.lid && (batch.step?.kind === 'steep' || batch.step?.kind === 'heat'),
         hot: (here?.now.tempC ?? 0) > 70 && (here?.now.volumeL ?? 0) > 0.05,
         abvPct: here?.now.abvPct ?? 0,
-        clock: clock ? { endMs: clock.endMs, word: CLOCK_WORD[clock.stepKind] ?? clock.label } : null,
+        clock: clock ? { endMs: clock.endMs, word: clockWord(clock) } : null,
         next,
       },
     ];

@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import { v7 as uuid } from 'uuid';
 import { role, thumb } from '../../theme/theme.ts';
 import { sayClock } from '../../words/saidWords.ts';
-import { duration, moment } from '../../words/say.ts';
+import { duration, moment, say } from '../../words/say.ts';
 import { tablesOf } from '../book.ts';
 import { record } from '../outbox.ts';
 import { Panel } from '../ui.tsx';
@@ -63,7 +63,7 @@ export function SideJobs(props: {
   const named = on.length > 1;
   const list = (
     <Box data-testid="while-it-waits" sx={{ display: 'grid', gap: 1 }}>
-      <span>{named ? 'While the pots look after themselves:' : 'While it looks after itself:'}</span>
+      <span>{named ? say('sideJobs.whileThePotsLook') : say('sideJobs.whileItLooksAfter')}</span>
       {jobs.map((job) => (
         <Box
           key={`${job.waitId}${job.code}`}
@@ -72,17 +72,24 @@ export function SideJobs(props: {
         >
           <Box sx={{ flex: '1 1 180px' }}>
             {job.text}
-            {named && <>, for the {job.potName}</>}
+            {named && <>{say('sideJobs.forThe', { potName: job.potName })}</>}
             <Box sx={{ color: role(job.late ? 'caution' : 'inkMuted') }}>
-              {duration(job.minutes)}, from {job.beginMs <= nowMs ? 'now' : moment(job.beginMs, nowMs, zone)}
-              {job.late && ': not done before the pot is'}
+              {say('sideJobs.fromNotDoneBefore', {
+                minutes: duration(job.minutes),
+                begin: job.beginMs <= nowMs ? 'now' : moment(job.beginMs, nowMs, zone),
+                isLate: Boolean(job.late),
+              })}
             </Box>
           </Box>
           <Button
             variant="outlined"
             color="inherit"
             sx={thumb}
-            aria-label={`Begin it: ${job.text}${named ? `, for the ${job.potName}` : ''}`}
+            aria-label={say('sideJobs.beginItForThe', {
+              text: job.text,
+              potName: job.potName,
+              isNamed: Boolean(named),
+            })}
             onClick={() =>
               void record(
                 { kind: job.streamKind, id: job.waitId },
@@ -103,11 +110,11 @@ export function SideJobs(props: {
               )
             }
           >
-            Begin it
+            {say('sideJobs.beginIt')}
           </Button>
         </Box>
       ))}
     </Box>
   );
-  return props.framed ? <Panel title="Meanwhile">{list}</Panel> : list;
+  return props.framed ? <Panel title={say('sideJobs.meanwhile')}>{list}</Panel> : list;
 }

@@ -36,25 +36,20 @@ export function momentsOf(clock: RunningClock): AlarmMoment[] {
   if (clock.kind === 'expected') {
     // A prediction calls before it is due: that is when the pot wants an eye.
     if (clock.stepKind === 'heat')
-      stand(
-        'soon',
-        clock.endMs - BEFORE_THE_BOIL_MS,
-        'stay by the pot, it may boil over in its first minute',
-        'soft',
-      );
+      stand('soon', clock.endMs - BEFORE_THE_BOIL_MS, say('moments.stayByThePot'), 'soft');
     else
       stand(
         'due',
         clock.endMs,
-        inTime(clock.endMs) ? `should be there${then}` : say('stove.pastLimit'),
+        inTime(clock.endMs) ? say('moments.shouldBeThere', { then }) : say('stove.pastLimit'),
         inTime(clock.endMs) ? 'due' : 'late',
       );
     return moments;
   }
   const stands = clock.stepKind === 'steep' || clock.stepKind === 'soak';
   if (stands && clock.minMs !== null && inTime(clock.minMs))
-    stand('least', clock.minMs, 'long enough to strain', 'soft');
-  const best = clock.stepKind === 'steep' ? 'at its best now' : 'time is up';
+    stand('least', clock.minMs, say('moments.longEnoughToStrain'), 'soft');
+  const best = clock.stepKind === 'steep' ? say('moments.atItsBestNow') : say('moments.timeIsUp');
   stand(
     'due',
     clock.endMs,
@@ -62,6 +57,6 @@ export function momentsOf(clock: RunningClock): AlarmMoment[] {
     inTime(clock.endMs) ? 'due' : 'late',
   );
   if (clock.stepKind !== 'own' && clock.maxMs !== null && inTime(clock.maxMs))
-    stand('latest', clock.maxMs, `latest: go on now${then}`, 'late');
+    stand('latest', clock.maxMs, say('moments.latestGoOnNow', { then }), 'late');
   return moments;
 }

@@ -73,7 +73,7 @@ export function stepName(step: Step, program: Program): string {
   // The steps of a lot say whose they are.
   const lot = lotNameOf(step, program);
   const name = lot ? `${own}: ${lot.toLowerCase()}` : own;
-  return step.fill > 0 && program.fills > 1 ? `${name}, fill ${step.fill}` : name;
+  return step.fill > 0 && program.fills > 1 ? say('stepWords.fill', { name, fill: step.fill }) : name;
 }
 
 /** What a cook says when it is done: "It boils now". */
@@ -132,12 +132,13 @@ export const partsOnShelf = (
 export function placeName(program: Program, kitchen: Kitchen, step: Step): string {
   const id = step.from[0] ?? step.to[0] ?? '';
   const named = (potId: string | undefined) => kitchen.pots.find((p) => p.id === potId)?.name;
-  if (id === POT) return named(program.potId) ?? 'Pot';
-  if (step.kind === 'bottle') return 'Bottles';
+  if (id === POT) return named(program.potId) ?? say('common.pot');
+  if (step.kind === 'bottle') return say('common.bottles');
   if (id === SPICE_POT || step.to[0] === SPICE_POT)
-    return named(program.vessels.find((v) => v.id === SPICE_POT)?.potId) ?? 'Small pan';
-  if (id === BLENDER) return step.kind === 'juice' ? 'Juice' : 'Blender';
+    return named(program.vessels.find((v) => v.id === SPICE_POT)?.potId) ?? say('stepWords.smallPan');
+  if (id === BLENDER) return step.kind === 'juice' ? say('stepWords.juice') : say('stepWords.blender');
   // Where nothing is heated the pot is the mixing bowl.
-  if (id === TUB && COLD_METHODS.has(program.methodId as never)) return named(program.potId) ?? 'Bowl';
-  return 'Bowl';
+  if (id === TUB && COLD_METHODS.has(program.methodId as never))
+    return named(program.potId) ?? say('stepWords.bowl');
+  return say('stepWords.bowl');
 }

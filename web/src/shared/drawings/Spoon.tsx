@@ -1,5 +1,7 @@
 import Box from '@mui/material/Box';
 import { role } from '../../theme/theme.ts';
+import { sayColour } from '../../words/names.ts';
+import { say } from '../../words/say.ts';
 
 /** Expected colour in a white spoon and in a glass, to hold your own against. An aid, not a measurement. */
 export function Spoon(props: { spoon: string; glass: string; label?: string }) {
@@ -10,7 +12,10 @@ export function Spoon(props: { spoon: string; glass: string; label?: string }) {
         height="62"
         viewBox="0 0 168 62"
         role="img"
-        aria-label={`Expected colour in a white spoon ${props.spoon}, in a glass ${props.glass}`}
+        aria-label={say('spoon.expectedColourInA', {
+          spoon: sayColour(props.spoon),
+          glass: sayColour(props.glass),
+        })}
       >
         <path d="M58 27 L104 10 L107 17 L60 38 Z" fill="#fff" stroke={role('line')} strokeWidth="1.5" />
         <ellipse cx="34" cy="33" rx="30" ry="21" fill="#fff" stroke={role('line')} strokeWidth="1.5" />

@@ -1,3 +1,5 @@
+import { sayRich } from '../../../words/rich.ts';
+import '../../../words/places/batch.ts';
 import {
   abvPct,
   type BalanceAim,
@@ -26,7 +28,7 @@ import { alcoholUnitOf, houseOf } from '../../../shared/house.ts';
 import { useBatches } from '../../../shared/queries.ts';
 import { Figure, Panel } from '../../../shared/ui.tsx';
 import { role } from '../../../theme/theme.ts';
-import { litres, num, percent } from '../../../words/say.ts';
+import { litres, num, percent, say, sayCode } from '../../../words/say.ts';
 import { pointOf, withUnits } from './arrows.ts';
 import { Plane } from './Plane.tsx';
 import { limitsOf } from './place.ts';
@@ -169,13 +171,12 @@ export function BalanceBoard(props: BoardProps) {
           />
           <ArrowChoice candidates={candidates} shown={onPlane} onToggle={toggle} />
           <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem', mt: 1 }}>
-            Drag an arrow by its handle to see what it does; drag the ring to where you want the drink.
-            Everything moves by the arrow keys as well. What may be added is settled in the kitchen.
+            {say('balanceBoard.dragAnArrowBy')}
           </Box>
         </Panel>
       </Box>
       <Box sx={{ display: 'grid', gap: 1.75, minWidth: 0 }}>
-        <Panel title="With these" testId="figures" sx={{ contain: 'layout paint style' }}>
+        <Panel title={say('balanceBoard.withThese')} testId="figures" sx={{ contain: 'layout paint style' }}>
           <Figures drink={together} start={liquor} kitchen={kitchen} />
         </Panel>
         {children}
@@ -204,7 +205,7 @@ const ArrowChoice = memo(function ArrowChoice(props: {
     <Box
       sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mt: 1 }}
       role="group"
-      aria-label="Arrows on the plane"
+      aria-label={say('balanceBoard.arrowsOnThePlane')}
     >
       {props.candidates.map((c) => {
         const on = props.shown.includes(c);
@@ -255,37 +256,45 @@ function Figures({ drink, start, kitchen }: { drink: Composition; start: Composi
         sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(104px, 1fr))', gap: 1.5 }}
         aria-live="off"
       >
-        {cell(num(sweetnessPct(drink), 1), 'g/100 g', 'sweetness', 'plane-sweet')}
-        {cell(num(brix(drink), 1), '°Bx', 'dissolved', 'plane-brix')}
-        {cell(num(Math.max(0, sour), 1), 'g/L', 'sourness', 'plane-sour')}
-        {cell(ph.kind === 'estimate' ? num(ph.pH, 1) : '–', 'pH', 'estimate', 'plane-ph')}
+        {cell(num(sweetnessPct(drink), 1), say('common.gG'), say('balanceBoard.sweetness'), 'plane-sweet')}
+        {cell(num(brix(drink), 1), '°Bx', say('balanceBoard.dissolved'), 'plane-brix')}
+        {cell(num(Math.max(0, sour), 1), 'g/L', say('balanceBoard.sourness'), 'plane-sour')}
+        {cell(ph.kind === 'estimate' ? num(ph.pH, 1) : '–', 'pH', say('panels.estimate'), 'plane-ph')}
         {cell(
           sour > 0.2 ? num((10 * sweetnessPct(drink)) / sour) : '–',
           ': 1',
-          'sweet to sour',
+          say('balanceBoard.sweetToSour'),
           'plane-ratio',
         )}
-        {cell(litres(volumeMl(drink) / 1000).replace(' L', ''), 'L', 'in all', 'plane-litres')}
+        {cell(litres(volumeMl(drink) / 1000).replace(' L', ''), 'L', say('common.inAll'), 'plane-litres')}
       </Box>
       <Box sx={{ mt: 1.5, color: over ? role('caution') : undefined, fontWeight: over ? 700 : undefined }}>
-        <span data-testid="plane-glass">{num(glass.freeSugarG)} g</span> of free sugars in a glass of{' '}
-        {num(kitchen.servingMl)} mL, {percent(glass.shareOfCeiling)} of the 50 g a day of common guidance,{' '}
-        {percent(glass.shareOfAim)} of the stricter 25 g; {num(glass.addedSugarG)} g of it added,{' '}
-        {num(glass.kcal)} kcal.
-        {over && ` More than the ${num(house.freeSugarGPerGlass ?? 0)} g of your house.`}
+        {sayRich('balanceBoard.ofFreeSugarsIn', {
+          freeSugar: <span data-testid="plane-glass">{num(glass.freeSugarG)} g</span>,
+          serving: num(kitchen.servingMl),
+          shareOfCeiling: percent(glass.shareOfCeiling),
+          shareOfAim: percent(glass.shareOfAim),
+          addedSugar: num(glass.addedSugarG),
+          kcal: num(glass.kcal),
+          freeSugarGPerGlass: num(house.freeSugarGPerGlass ?? 0),
+          isOver: Boolean(over),
+        })}
       </Box>
       {saysAlcohol(abvPct(drink)) && (
         <Box sx={{ mt: 0.5, fontWeight: 700 }}>
-          With alcohol: {num(glass.ethanolG / unit.ethanolG, 1)} units a glass ({unit.name}).
+          {say('balanceBoard.withAlcoholUnitsA', {
+            ethanol: num(glass.ethanolG / unit.ethanolG, 1),
+            name: sayCode(`alcoholUnit.${unit.id}`),
+          })}
         </Box>
       )}
       <Bar
-        label="strength, of what it is now"
+        label={say('balanceBoard.strengthOfWhatIt')}
         value={volumeMl(start) / volumeMl(drink)}
         words={percent(volumeMl(start) / volumeMl(drink))}
       />
       <Bar
-        label="heat, ginger and chilli as fresh root"
+        label={say('balanceBoard.heatGingerAndChilli')}
         value={(markerGPerL(drink, 'ginger') + 60 * markerGPerL(drink, 'chilli')) / 60}
         words={`${num(markerGPerL(drink, 'ginger'), 1)} g/L`}
       />

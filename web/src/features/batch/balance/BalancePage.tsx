@@ -1,3 +1,4 @@
+import '../../../words/places/batch.ts';
 import {
   type BalanceWish,
   type Candidate,
@@ -17,7 +18,7 @@ import { notify } from '../../../shared/notices.ts';
 import { ErrorPanel, Loading, PageHead, Panel } from '../../../shared/ui.tsx';
 import { role } from '../../../theme/theme.ts';
 import { sayDrink } from '../../../words/names.ts';
-import { litres } from '../../../words/say.ts';
+import { litres, say } from '../../../words/say.ts';
 import { type LiveBatch, useLiveBatch } from '../useBatchNow.ts';
 import { litresOf } from './arrows.ts';
 import { allowedOf, BalanceBoard } from './BalanceBoard.tsx';
@@ -62,8 +63,8 @@ function OnBalance({ live }: { live: LiveBatch }) {
   if (!balanced) {
     return (
       <>
-        <PageHead title="Balance" beside={sayDrink(program.recipeId, live.recipe.name)} />
-        <Panel>There is no drink yet whose balance could be looked at.</Panel>
+        <PageHead title={say('balancePage.balance')} beside={sayDrink(program.recipeId, live.recipe.name)} />
+        <Panel>{say('balancePage.thereIsNoDrink')}</Panel>
       </>
     );
   }
@@ -89,7 +90,8 @@ function OnBalance({ live }: { live: LiveBatch }) {
     program.lines.find((l) => l.itemId === itemId && sweeten?.lines.includes(l.id))?.id ??
     `balance-${itemId}`;
   const refused = {
-    onRefused: (error: { detail: string }) => notify('error', `Not stored: ${error.detail}`),
+    onRefused: (error: { detail: string }) =>
+      notify('error', say('common.notStored', { detail: error.detail })),
   };
   const taking = (s: Suggestion) =>
     into && (
@@ -100,17 +102,17 @@ function OnBalance({ live }: { live: LiveBatch }) {
           setWay(s.parts.map((p) => p.id));
         }}
       >
-        Take it step by step
+        {say('balancePage.takeItStepBy')}
       </Button>
     );
   return (
     <>
       <PageHead
-        title="Balance"
-        beside={`${sayDrink(program.recipeId, live.recipe.name)}, ${litres(litresOf(liquor))}${into ? '' : ', as it will stand when it is strained'}`}
+        title={say('balancePage.balance')}
+        beside={`${sayDrink(program.recipeId, live.recipe.name)}, ${litres(litresOf(liquor))}${into ? '' : say('balancePage.asItWillStand')}`}
       >
         <Button component={Link} to={`/batches/${batch.id}/stove`} variant="outlined">
-          At the stove
+          {say('batchPage.atTheStove')}
         </Button>
       </PageHead>
       <BalanceBoard
@@ -132,9 +134,9 @@ function OnBalance({ live }: { live: LiveBatch }) {
             addedOf={addedOf}
             keptWith={keptWith}
             tastes={tastes}
-            onDose={(parts) => void live.say(deedsOf(parts, candidates, into, lineFor), refused)}
+            onDose={(parts) => void live.record(deedsOf(parts, candidates, into, lineFor), refused)}
             onTaste={(axis, verdict) =>
-              void live.say(
+              void live.record(
                 [
                   {
                     kind: 'tasted',
@@ -157,14 +159,10 @@ function OnBalance({ live }: { live: LiveBatch }) {
           drink={liquor}
           tables={tables}
           into={into}
-          onAdd={(deed) => void live.say([deed], refused)}
+          onAdd={(deed) => void live.record([deed], refused)}
         />
       </Box>
-      {!into && (
-        <Box sx={{ mt: 1.5, color: role('inkMuted') }}>
-          Nothing can go in before it is strained: this shows what will be wanted then.
-        </Box>
-      )}
+      {!into && <Box sx={{ mt: 1.5, color: role('inkMuted') }}>{say('balancePage.nothingCanGoIn')}</Box>}
     </>
   );
 }

@@ -1,3 +1,5 @@
+import { sayRich } from '../../../words/rich.ts';
+import '../../../words/places/batch.ts';
 import {
   type Composition,
   type EventBody,
@@ -36,17 +38,17 @@ export function CupTrial(props: {
       : null;
   const massG = scaled?.additions[0]?.massG ?? 0;
   return (
-    <Panel title="Tried on a cup" testId="cup-trial">
+    <Panel title={say('cupTrial.triedOnACup')} testId="cup-trial">
       <Box sx={{ display: 'grid', gap: 1.25, gridTemplateColumns: 'minmax(0,1fr)', mt: 1 }}>
         <PickItem
-          label="What went into the cup"
+          label={say('cupTrial.whatWentIntoThe')}
           ids={[...tables.liquids.keys(), ...tables.sweeteners.keys(), ...tables.ingredients.keys()]}
           value={itemId}
           onPick={setItemId}
         />
         <Box sx={{ display: 'flex', gap: 1.25, flexWrap: 'wrap' }}>
           <QuantityField
-            label="Into a cup of"
+            label={say('cupTrial.intoACupOf')}
             value={cupMl}
             min={20}
             max={1000}
@@ -56,7 +58,7 @@ export function CupTrial(props: {
             onCommit={setCupMl}
           />
           <QuantityField
-            label="So much"
+            label={say('cupTrial.soMuch')}
             value={amount}
             min={0.1}
             max={500}
@@ -70,9 +72,11 @@ export function CupTrial(props: {
         {scaled && (
           <>
             <Box data-testid="trial-answer">
-              For all of it, {num(scaled.factor, 1)} times as much:{' '}
-              <strong>{liquid ? volume(massG / perMl / 1000) : grams(massG)}</strong>{' '}
-              {sayItem(itemId).toLowerCase()}.
+              {sayRich('cupTrial.forAllOfIt', {
+                factor: num(scaled.factor, 1),
+                mass: <strong>{liquid ? volume(massG / perMl / 1000) : grams(massG)}</strong>,
+                item: sayItem(itemId).toLowerCase(),
+              })}
             </Box>
             {scaled.cautions.map((c) => (
               <Caution
@@ -101,16 +105,12 @@ export function CupTrial(props: {
                   setAmount(null);
                 }}
               >
-                It is in, all of it
+                {say('cupTrial.itIsInAll')}
               </Button>
             )}
           </>
         )}
-        {!scaled && (
-          <Box sx={{ color: role('inkMuted') }}>
-            Try something on a cup before it goes into the pot: this says what the pot wants.
-          </Box>
-        )}
+        {!scaled && <Box sx={{ color: role('inkMuted') }}>{say('cupTrial.trySomethingOnA')}</Box>}
       </Box>
     </Panel>
   );

@@ -1,9 +1,10 @@
+import '../../../words/places/batch.ts';
 import type { Candidate, Composition, LikedRegion } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { type KeyboardEvent, memo, type PointerEvent, useMemo, useRef } from 'react';
 import { heading, role } from '../../../theme/theme.ts';
-import { num } from '../../../words/say.ts';
+import { num, say } from '../../../words/say.ts';
 import { keyStep, mostUnits, type PlanePoint, pointOf, type Scale, unitsAt, withUnits } from './arrows.ts';
 
 /** Drawn wide at the table, narrow in the hand: words keep their size. */
@@ -12,10 +13,10 @@ const EDGE = { left: 50, right: 16, top: 16, bottom: 54 };
 
 /** Lines of equal proportion, sweet g/L to sour g/L. */
 const RATIOS = [
-  { ratio: 26, word: 'soft' },
-  { ratio: 14, word: 'even' },
-  { ratio: 6, word: 'sharp' },
-];
+  { ratio: 26, word: 'plane.soft' },
+  { ratio: 14, word: 'plane.even' },
+  { ratio: 6, word: 'plane.sharp' },
+] as const;
 /** Arrows are told apart by dash and by the word at their tip, not by colour. */
 const DASHES = ['', '9 5', '3 5', '14 4 3 4', '6 3 1 3', '2 3'];
 /** A handle begins so far from the dot, so that it can be taken hold of where nothing is added yet. */
@@ -151,7 +152,7 @@ export function Plane(props: {
       ref={svg}
       viewBox={`0 0 ${W} ${H}`}
       role="group"
-      aria-label={`Balance: sweetness ${num(now.sweet, 1)} g in 100 g, sourness ${num(now.sour, 1)} g/L`}
+      aria-label={say('plane.balanceSweetnessGIn', { sweet: num(now.sweet, 1), sour: num(now.sour, 1) })}
       data-testid="plane"
       onPointerMove={drag}
       onPointerUp={letGo}
@@ -245,7 +246,7 @@ export function Plane(props: {
             strokeWidth={2}
           />
           <text className="quiet" x={scale.x(iced.sour) - 12} y={scale.y(iced.sweet) + 4} textAnchor="end">
-            in the glass
+            {say('plane.inTheGlass')}
           </text>
         </g>
       )}
@@ -258,16 +259,19 @@ export function Plane(props: {
       />
       <circle cx={dot.x} cy={dot.y} r={12} fill={role('ink')} />
       <text x={dot.x} y={dot.y + 30} textAnchor="middle" style={{ ...heading, fontSize: 15 }}>
-        now
+        {say('common.now')}
       </text>
       <g
         role="slider"
         tabIndex={0}
-        aria-label="Target"
+        aria-label={say('plane.target')}
         aria-valuemin={0}
         aria-valuemax={most.sweet}
         aria-valuenow={Math.round(target.sweet * 10) / 10}
-        aria-valuetext={`sweetness ${num(target.sweet, 1)}, sourness ${num(target.sour, 1)}`}
+        aria-valuetext={say('plane.sweetnessSourness', {
+          sweet: num(target.sweet, 1),
+          sour: num(target.sour, 1),
+        })}
         data-testid="target"
         onPointerDown={hold('target')}
         onKeyDown={targetByKey}
@@ -289,7 +293,7 @@ export function Plane(props: {
           textAnchor="end"
           style={{ ...heading, fontSize: 15, pointerEvents: 'none' }}
         >
-          target
+          {say('plane.target2')}
         </text>
       </g>
     </Box>
@@ -350,7 +354,7 @@ const Grid = memo(function Grid(props: {
               strokeWidth={1.5}
             />
             <text className="quiet" x={scale.x(endSour) - 6} y={scale.y(endSweet) + 16} textAnchor="end">
-              {word}
+              {say(word)}
             </text>
           </g>
         );
@@ -374,7 +378,7 @@ const Grid = memo(function Grid(props: {
             textAnchor="middle"
             fontSize={14}
           >
-            what this house likes, from {num(liked.batches)}
+            {say('plane.whatThisHouseLikes', { batches: num(liked.batches) })}
           </text>
         </g>
       )}
@@ -385,10 +389,10 @@ const Grid = memo(function Grid(props: {
         strokeWidth={2.5}
       />
       <text className="quiet" x={(W + EDGE.left) / 2} y={H - 8} textAnchor="middle">
-        sour, g/L as citric acid
+        {say('plane.sourGLAs')}
       </text>
       <text className="quiet" transform={`translate(15 ${H / 2}) rotate(-90)`} textAnchor="middle">
-        sweet, g of sugar in 100 g
+        {say('plane.sweetGOfSugar')}
       </text>
     </>
   );

@@ -1,3 +1,4 @@
+import '../../../words/places/batch.ts';
 import {
   type Composition,
   candidateOf,
@@ -20,7 +21,7 @@ import Button from '@mui/material/Button';
 import { useMemo } from 'react';
 import { Panel } from '../../../shared/ui.tsx';
 import { sayItem } from '../../../words/names.ts';
-import { grams, percent } from '../../../words/say.ts';
+import { grams, percent, say } from '../../../words/say.ts';
 import { BalanceBoard } from './BalanceBoard.tsx';
 import { plannedBase } from './place.ts';
 
@@ -113,7 +114,7 @@ export function PlannedBalance(props: {
           })
         }
       >
-        Plan it so
+        {say('plannedBalance.planItSo')}
       </Button>
     );
   };
@@ -129,20 +130,25 @@ export function PlannedBalance(props: {
       taking={taking}
     >
       {way && takesWays(methodId) && (
-        <Panel title="Planned so" testId="planned-way">
+        <Panel title={say('plannedBalance.plannedSo')} testId="planned-way">
           {[
             way.sweeteners.length === 0
-              ? 'No sweetener'
-              : way.sweeteners.map((id) => sayItem(id).toLowerCase()).join(' and '),
-            ...way.with.map((w) => `${sayItem(w.itemId).toLowerCase()}, ${grams(w.gPerL)} for each litre`),
+              ? say('plannedBalance.noSweetener')
+              : way.sweeteners.map((id) => sayItem(id).toLowerCase()).join(say('plannedBalance.and')),
+            ...way.with.map((w) =>
+              say('plannedBalance.forEachLitre', {
+                item: sayItem(w.itemId).toLowerCase(),
+                strength: grams(w.gPerL),
+              }),
+            ),
             ...(way.litresShare < 1
-              ? [`as much of everything for ${percent(way.litresShare)} of the litres`]
+              ? [say('plannedBalance.asMuchOfEverything', { litresShare: percent(way.litresShare) })]
               : []),
           ].join('; ')}
           .
           <Box sx={{ mt: 1 }}>
             <Button variant="outlined" onClick={() => choose({ way: null })}>
-              As the recipe has it
+              {say('plannedBalance.asTheRecipeHas')}
             </Button>
           </Box>
         </Panel>

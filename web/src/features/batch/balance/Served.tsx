@@ -1,3 +1,4 @@
+import '../../../words/places/batch.ts';
 import {
   type Composition,
   expansion,
@@ -22,7 +23,7 @@ import { QuantityField } from '../../../shared/QuantityField.tsx';
 import { Panel, Row } from '../../../shared/ui.tsx';
 import { role } from '../../../theme/theme.ts';
 import { sayItem } from '../../../words/names.ts';
-import { grams, num, percent } from '../../../words/say.ts';
+import { grams, num, percent, say } from '../../../words/say.ts';
 
 /** Ice in a glass of 250 mL, g: none, some, a full glass; and what is served hot has none. */
 const ICE_G = { none: 0, some: 60, much: 120, hot: 0 } as const;
@@ -57,19 +58,19 @@ const Wishes = memo(function Wishes(props: {
   return (
     <>
       <Choice
-        label="Over ice"
+        label={say('served.overIce')}
         value={wish.ice}
         options={[
-          { value: 'none', text: 'none' },
-          { value: 'some', text: 'some' },
-          { value: 'much', text: 'a full glass' },
-          { value: 'hot', text: 'no, hot' },
+          { value: 'none', text: say('served.none') },
+          { value: 'some', text: say('served.some') },
+          { value: 'much', text: say('served.aFullGlass') },
+          { value: 'hot', text: say('served.noHot') },
         ]}
         onChange={(v) => onWish({ ...wish, ice: v as 'some' })}
       />
       <TextField
         select
-        label="Thinned with"
+        label={say('served.thinnedWith')}
         value={wish.mixerId}
         onChange={(e) => onWish({ ...wish, mixerId: e.target.value })}
       >
@@ -81,10 +82,10 @@ const Wishes = memo(function Wishes(props: {
       </TextField>
       <Box sx={{ px: 1.5 }}>
         <Box sx={{ color: role('inkMuted'), ml: -1.5 }}>
-          {sayItem(wish.mixerId)}: {percent(wish.mixerShare)} of the glass
+          {say('served.ofTheGlass', { item: sayItem(wish.mixerId), mixerShare: percent(wish.mixerShare) })}
         </Box>
         <Slider
-          aria-label="Share of the glass that is poured to it"
+          aria-label={say('served.shareOfTheGlass')}
           value={wish.mixerShare}
           min={0}
           max={0.8}
@@ -106,7 +107,7 @@ const Small = memo(function Small(props: {
   return (
     <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center' }}>
       <QuantityField
-        label="By small glasses of"
+        label={say('served.bySmallGlassesOf')}
         value={props.ml}
         min={5}
         max={250}
@@ -116,7 +117,7 @@ const Small = memo(function Small(props: {
         onCommit={props.onMl}
       />
       <QuantityField
-        label="A day"
+        label={say('served.aDay')}
         value={props.aDay}
         min={1}
         max={20}
@@ -146,32 +147,44 @@ export function Served(props: {
   const line = (name: string, ml: number) => {
     const f = facts(ml);
     return (
-      <Row label={`${name} of ${num(ml)} mL`} note={`${num(f.kcal)} kcal`}>
-        {grams(f.sugarG)} sugar
-        {saysAlcohol(f.abvPct) && `, ${num(f.ethanolG / unit.ethanolG, 1)} units`}
+      <Row label={say('served.ofMl', { name, ml: num(ml) })} note={`${num(f.kcal)} kcal`}>
+        {say('served.sugarUnits', {
+          sugar: grams(f.sugarG),
+          ethanol: num(f.ethanolG / unit.ethanolG, 1),
+          isSaysAlcohol: Boolean(saysAlcohol(f.abvPct)),
+        })}
       </Row>
     );
   };
   return (
-    <Panel title="Served" sx={{ contain: 'layout paint style' }}>
+    <Panel title={say('served.served')} sx={{ contain: 'layout paint style' }}>
       <Box sx={{ display: 'grid', gap: 1.5 }}>
         <Wishes wish={wish} onWish={onWish} tables={tables} />
         <Box data-testid="served">
-          In the glass {num(glass.sweetPct, 1)} g in 100 g, {num(glass.brix, 1)} °Bx, sourness{' '}
-          {num(Math.max(0, glass.sourGPerL), 1)} g/L, at {percent(glass.strengthShare)} of its strength
-          {saysAlcohol(glass.abvPct) && `, ${num(glass.abvPct, 1)} % alcohol`}.
-          {wish.ice === 'hot' &&
-            ` At ${num(HOT_C)} °C a glass holds ${percent(1 - 1 / expansion(HOT_C))} less of it. Hot, it tastes sweeter and sharper than cold: taste it as it will be drunk. Warm only what is poured, once.`}
+          {say('served.inTheGlassG', {
+            sweetPct: num(glass.sweetPct, 1),
+            brix: num(glass.brix, 1),
+            sour: num(Math.max(0, glass.sourGPerL), 1),
+            strengthShare: percent(glass.strengthShare),
+            abvPct: num(glass.abvPct, 1),
+            isSaysAlcohol: Boolean(saysAlcohol(glass.abvPct)),
+            temp: num(HOT_C),
+            expansion: percent(1 - 1 / expansion(HOT_C)),
+            isHot: wish.ice === 'hot',
+          })}
         </Box>
         <Box>
-          {line('A glass', kitchen.servingMl)}
-          {line('A jug', JUG_ML)}
+          {line(say('common.aGlass'), kitchen.servingMl)}
+          {line(say('served.aJug'), JUG_ML)}
         </Box>
         <Small ml={smallMl} aDay={aDay} onMl={setSmallMl} onADay={setADay} />
         {small && (
           <Box data-testid="small-servings">
-            {num(small.servings)} small glasses, enough for {num(small.days)}{' '}
-            {small.days === 1 ? 'day' : 'days'}. The date on the bottle comes first.
+            {say('served.smallGlassesEnoughFor', {
+              servings: num(small.servings),
+              days: num(small.days),
+              daysCount: small.days,
+            })}
           </Box>
         )}
       </Box>

@@ -1,3 +1,4 @@
+import '../../../words/places/batch.ts';
 import {
   type BalanceAnswer,
   type BalanceWish,
@@ -127,32 +128,32 @@ export function StepsByTaste(props: {
   const back = tooFar ? waysBack(liquor, wish.sweetPct, limits.roomMl, FIRST_SOUR_ID, tables) : [];
   const keptDays = keptWith ? keptWith(null)?.sealedDays : undefined;
   return (
-    <Panel title="By taste" testId="by-taste">
+    <Panel title={say('stepsByTaste.byTaste')} testId="by-taste">
       {parts.length > 0 ? (
         <>
           <Box component="ul" sx={{ m: 0, mb: 1, pl: 2.5 }}>
             {parts.map((p) => (
               <li key={p.id}>
                 <strong>{amountOf(p, kitchen, tables)}</strong> {candidateName(p.id).toLowerCase()}
-                {p.kind !== 'sweetener' && `, ${num(perL(p), 1)} mL for each litre`}
+                {p.kind !== 'sweetener' && say('stepsByTaste.mlForEachLitre', { per: num(perL(p), 1) })}
               </li>
             ))}
           </Box>
           <Button variant="contained" sx={{ ...thumb, width: '100%' }} onClick={() => onDose(parts)}>
-            It is in, stirred until it is gone
+            {say('stepsByTaste.itIsInStirred')}
           </Button>
           <Box sx={{ color: role('inkMuted'), fontSize: '0.92rem', mt: 0.75 }}>
-            {addedG > 0 && <>{grams(addedG)} so far. </>}
+            {addedG > 0 && <>{say('stepsByTaste.soFar', { added: grams(addedG) })} </>}
             {after > 0
-              ? `Then, tasting each time, ${num(after)} smaller ${after === 1 ? 'dose' : 'doses'}.`
-              : 'Then it is where you want it.'}
+              ? say('stepsByTaste.thenTastingEachTime', { after: num(after), afterCount: after })
+              : say('stepsByTaste.thenItIsWhere')}
           </Box>
         </>
       ) : tooFar ? (
-        <Alert severity="info">It is sweeter than you want it. What brings it back stands below.</Alert>
+        <Alert severity="info">{say('stepsByTaste.itIsSweeterThan')}</Alert>
       ) : (
         <Alert severity="success">
-          It is where you want it{addedG > 0 && <>, with {grams(addedG)}</>}. Taste it cold before you stop.
+          {say('stepsByTaste.itIsWhereYou', { added: grams(addedG), addedSome: addedG > 0 })}
         </Alert>
       )}
       {answer?.binding && !tooFar && (
@@ -160,7 +161,7 @@ export function StepsByTaste(props: {
           {say('balance.nearest')} {bindingWords(answer.binding)}
         </Box>
       )}
-      <Box sx={{ mt: 2 }}>Taste with a clean spoon, a fresh one each time. It is</Box>
+      <Box sx={{ mt: 2 }}>{say('stepsByTaste.tasteWithAClean')}</Box>
       {AXES.map((axis) => (
         <Box key={axis} sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mt: 0.75 }}>
           {[-1, 0, 1].map((verdict) => (
@@ -179,46 +180,67 @@ export function StepsByTaste(props: {
       ))}
       {last && (
         <Box data-testid="now-aiming" role="status" sx={{ mt: 1, color: role('inkMuted') }}>
-          Tasted at {num(last.atSweetnessPct, 1)} g in 100 g: now aiming at {num(wish.sweetPct, 1)}
-          {wish.sourGPerL !== null && <>, sourness {num(wish.sourGPerL, 1)} g/L</>}. It stands at{' '}
-          {num(sweetnessPct(liquor), 1)} and {num(Math.max(0, sournessGPerL(liquor)), 1)}.
+          {say('stepsByTaste.tastedAtGIn', {
+            atSweetnessPct: num(last.atSweetnessPct, 1),
+            sweetPct: num(wish.sweetPct, 1),
+            sour: num(wish.sourGPerL ?? 0, 1),
+            sourGPerIs: wish.sourGPerL !== null,
+            sweetnessPct: num(sweetnessPct(liquor), 1),
+            sourness: num(Math.max(0, sournessGPerL(liquor)), 1),
+          })}
         </Box>
       )}
       {back.length > 0 && (
         <Box sx={{ mt: 1.5 }} data-testid="ways-back">
-          <strong>Too far. Ways back:</strong>
+          <strong>{say('stepsByTaste.tooFarWaysBack')}</strong>
           {back.map((way) => {
             switch (way.kind) {
               case 'dilute':
                 return (
-                  <Row key={way.kind} label={`${volume(way.waterMl / 1000)} of water`}>
-                    {litres(way.litres)}, {percent(way.strengthShare)} as strong
-                    {costInDays(
-                      keptDays,
-                      keptWith?.({ itemId: TAP_WATER_ID, volumeMl: way.waterMl })?.sealedDays,
-                    )}
-                    {!way.fits && ', more than there is room for'}
+                  <Row
+                    key={way.kind}
+                    label={say('stepsByTaste.ofWater', { water: volume(way.waterMl / 1000) })}
+                  >
+                    {say('stepsByTaste.asStrongMoreThan', {
+                      litres: litres(way.litres),
+                      strengthShare: percent(way.strengthShare),
+                      costInDays: costInDays(
+                        keptDays,
+                        keptWith?.({ itemId: TAP_WATER_ID, volumeMl: way.waterMl })?.sealedDays,
+                      ),
+                      noIsFits: !way.fits,
+                    })}
                   </Row>
                 );
               case 'sour':
                 return (
                   <Row
                     key={way.kind}
-                    label={`${volume(way.volumeMl / 1000)} of ${sayItem(way.itemId).toLowerCase()}`}
+                    label={say('common.of2', {
+                      volume: volume(way.volumeMl / 1000),
+                      item: sayItem(way.itemId).toLowerCase(),
+                    })}
                   >
-                    {litres(way.litres)}, sourness {num(way.sourGPerL, 1)} g/L
-                    {costInDays(keptDays, keptWith?.(way)?.sealedDays)}
-                    {!way.fits && ', more than there is room for'}
+                    {say('stepsByTaste.sournessGLMore', {
+                      litres: litres(way.litres),
+                      sour: num(way.sourGPerL, 1),
+                      costInDays: costInDays(keptDays, keptWith?.(way)?.sealedDays),
+                      noIsFits: !way.fits,
+                    })}
                   </Row>
                 );
               default:
                 return (
-                  <Row key={way.kind} label={`take out ${volume(way.takenMl / 1000)}, fill up with water`}>
-                    the litres stay; what is out is a base for later
-                    {costInDays(
-                      keptDays,
-                      keptWith?.({ itemId: TAP_WATER_ID, volumeMl: way.waterMl })?.sealedDays,
-                    )}
+                  <Row
+                    key={way.kind}
+                    label={say('stepsByTaste.takeOutFillUp', { taken: volume(way.takenMl / 1000) })}
+                  >
+                    {say('stepsByTaste.theLitresStayWhat', {
+                      costInDays: costInDays(
+                        keptDays,
+                        keptWith?.({ itemId: TAP_WATER_ID, volumeMl: way.waterMl })?.sealedDays,
+                      ),
+                    })}
                   </Row>
                 );
             }
@@ -233,6 +255,6 @@ export function StepsByTaste(props: {
 function costInDays(before: number | undefined, after: number | undefined): string {
   if (before === undefined || after === undefined) return '';
   return after === before
-    ? `, keeps ${days(after)} as before`
-    : `, keeps ${days(after)} instead of ${days(before)}`;
+    ? say('stepsByTaste.keepsAsBefore', { after: days(after) })
+    : say('stepsByTaste.keepsInsteadOf', { after: days(after), before: days(before) });
 }

@@ -1,3 +1,5 @@
+import { sayRich } from '../../../words/rich.ts';
+import '../../../words/places/batch.ts';
 import {
   type Composition,
   completeChoices,
@@ -64,7 +66,7 @@ export function SwapChoices(props: SwapProps) {
   });
   if (sweet.length + sour.length === 0) return null;
   return (
-    <Panel title="Something else instead" testId="swaps">
+    <Panel title={say('swapChoices.somethingElseInstead')} testId="swaps">
       {sweet.map((line) => (
         <SweetSwap
           key={line.id}
@@ -101,7 +103,7 @@ function FruitInstead(props: { base: Composition; target: number; tables: Tables
   return (
     <Box component="details" sx={{ mt: 1 }} data-testid="fruit-instead">
       <Box component="summary" sx={{ cursor: 'pointer', minHeight: 32 }}>
-        With fruit instead of a sweetener
+        {say('swapChoices.withFruitInsteadOf')}
       </Box>
       {ways.map(({ id, way }) => (
         <Row
@@ -110,16 +112,19 @@ function FruitInstead(props: { base: Composition; target: number; tables: Tables
           label={sayItem(id)}
           note={
             way
-              ? `${num(way.litresMore, 1)} L more, ${way.body}${way.raw ? ', raw: keeps for less long' : ''}`
-              : 'not sweet enough for this'
+              ? say('swapChoices.lMoreRawKeeps', {
+                  litresMore: num(way.litresMore, 1),
+                  body: say(`swap.body.${way.body}`),
+                  isRaw: Boolean(way.raw),
+                })
+              : say('swapChoices.notSweetEnoughFor')
           }
         >
-          {way && `${volume(way.volumeMl / 1000)}${way.fruit ? `, ${num(way.fruit.pieces)} fruit` : ''}`}
+          {way &&
+            `${volume(way.volumeMl / 1000)}${way.fruit ? say('swapChoices.fruit', { pieces: num(way.fruit.pieces) }) : ''}`}
         </Row>
       ))}
-      <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem' }}>
-        The sugar of fruit juice and of blended dates counts as free sugar too.
-      </Box>
+      <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem' }}>{say('swapChoices.theSugarOfFruit')}</Box>
     </Box>
   );
 }
@@ -156,7 +161,7 @@ function SweetSwap(props: LineProps & { target: number }) {
   return (
     <Box sx={{ mt: 1 }}>
       <PickItem
-        label={`Sweetened with (the recipe: ${sayItem(line.itemId).toLowerCase()})`}
+        label={say('swapChoices.sweetenedWithTheRecipe', { item: sayItem(line.itemId).toLowerCase() })}
         ids={[...tables.sweeteners.keys()]}
         value={itemId}
         onPick={pick}
@@ -166,27 +171,43 @@ function SweetSwap(props: LineProps & { target: number }) {
           sx={{ mt: 0.5, color: stock.inHouseG < massG ? role('caution') : role('inkMuted') }}
           data-testid="in-house"
         >
-          {grams(stock.inHouseG)} in the house, {grams(massG)} wanted
-          {stock.packG !== null &&
-            stock.packG > 0 &&
-            `: ${num(stock.inHouseG / stock.packG, 1)} of ${num(massG / stock.packG, 1)} jars or packs of ${grams(stock.packG)}`}
-          .
+          {say('swapChoices.inTheHouseWanted', {
+            inHouse: grams(stock.inHouseG),
+            mass: grams(massG),
+            isPack: stock.packG !== null && stock.packG > 0,
+            packsInHouse: num(stock.inHouseG / (stock.packG || 1), 1),
+            packsWanted: num(massG / (stock.packG || 1), 1),
+            pack: grams(stock.packG ?? 0),
+          })}
         </Box>
       )}
       {itemId !== line.itemId && swap && back && (
         <Box sx={{ mt: 1 }} data-testid="swap-facts">
-          As sweet as {grams(back.massG)} of {sayItem(line.itemId).toLowerCase()}:{' '}
-          <strong>{grams(massG)}</strong>, {volume(swap.bulkMl / 1000)}
-          {swap.waterG > 1 && <>, with {volume(swap.waterG / 1000)} of water in it, which is poured less</>}.{' '}
-          {Math.abs(swap.sugarMoreG) >= 1 &&
-            `${grams(Math.abs(swap.sugarMoreG))} ${swap.sugarMoreG < 0 ? 'less' : 'more'} sugar, `}
-          {num(Math.abs(swap.kcalMore))} kcal {swap.kcalMore < 0 ? 'fewer' : 'more'}.{' '}
-          {swap.dissolvesFromC > 0
-            ? say('swap.dissolves', { temp: celsius(swap.dissolvesFromC) })
-            : say('swap.dissolvesAny')}
-          {swap.mostC !== null && ` ${say('swap.mostC', { temp: celsius(swap.mostC) })}`}
-          {swap.colour && ` ${say(`swap.colour.${swap.colour}`)}`}
-          {traitsOf([itemId], tables).has('honey') && ` ${say('swap.honey')}`}
+          {sayRich('swapChoices.asSweetAsOf', {
+            mass: grams(back.massG),
+            item: sayItem(line.itemId).toLowerCase(),
+            mass2: <strong>{grams(massG)}</strong>,
+            bulk: volume(swap.bulkMl / 1000),
+            water: volume(swap.waterG / 1000),
+            waterSome: swap.waterG > 1,
+            sugarMore: grams(Math.abs(swap.sugarMoreG)),
+            sugarMoreLow: swap.sugarMoreG < 0,
+            sugarMoreSome: Math.abs(swap.sugarMoreG) >= 1,
+            kcalMore: num(Math.abs(swap.kcalMore)),
+            kcalMoreLow: swap.kcalMore < 0,
+            dissolves:
+              swap.dissolvesFromC > 0
+                ? say('swap.dissolves', { temp: celsius(swap.dissolvesFromC) })
+                : say('swap.dissolvesAny'),
+            more: [
+              swap.mostC !== null && say('swap.mostC', { temp: celsius(swap.mostC) }),
+              swap.colour && say(`swap.colour.${swap.colour}`),
+              traitsOf([itemId], tables).has('honey') && say('swap.honey'),
+            ]
+              .filter(Boolean)
+              .map((text) => ` ${text}`)
+              .join(''),
+          })}
           {swap.overCap && (
             <Box sx={{ color: role('caution'), fontWeight: 700 }}>
               {say('balance.binds.cap', { what: sayItem(itemId).toLowerCase() })}
@@ -200,7 +221,7 @@ function SweetSwap(props: LineProps & { target: number }) {
                 if (current) put(line.id, current, Math.round(sameSugar * 10) / 10);
               }}
             >
-              As much sugar instead: aim at {num(sameSugar, 1)}
+              {say('swapChoices.asMuchSugarInstead', { sameSugar: num(sameSugar, 1) })}
             </Button>
           )}
         </Box>
@@ -231,28 +252,32 @@ function SourSwapChoice(props: LineProps) {
   return (
     <Box sx={{ mt: 1 }}>
       <PickItem
-        label={`Soured with (the recipe: ${sayItem(line.itemId).toLowerCase()})`}
+        label={say('swapChoices.souredWithTheRecipe', { item: sayItem(line.itemId).toLowerCase() })}
         ids={ids}
         value={itemId}
         onPick={pick}
       />
       <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem', mt: 0.5 }} data-testid="as-sour">
-        As sour as {volume(ml / 1000)}:{' '}
-        {SOURING_IDS.filter((id) => id !== itemId)
-          .flatMap((id) => {
-            const same = swapSour(itemId, ml, id, tables);
-            if (!same) return [];
-            const amount = same.volumeMl === null ? grams(same.massG) : volume(same.volumeMl / 1000);
-            return [`${amount} of ${sayItem(id).toLowerCase()}`];
-          })
-          .join(', ')}
-        .
+        {say('swapChoices.asSourAs', {
+          ml: volume(ml / 1000),
+          list: SOURING_IDS.filter((id) => id !== itemId)
+            .flatMap((id) => {
+              const same = swapSour(itemId, ml, id, tables);
+              if (!same) return [];
+              const amount = same.volumeMl === null ? grams(same.massG) : volume(same.volumeMl / 1000);
+              return [say('swapChoices.of', { amount, item: sayItem(id).toLowerCase() })];
+            })
+            .join(', '),
+        })}
       </Box>
       {swap && (
         <Box sx={{ mt: 1 }} data-testid="sour-facts">
-          As sour, by acid: <strong>{volume(ml / 1000)}</strong>
-          {swap.fruit && <>, {num(swap.fruit.pieces)} fruit</>}.{' '}
-          {swap.acetic ? say('swap.acetic') : swap.raw ? say('swap.raw') : say('swap.bottled')}
+          {sayRich('swapChoices.asSourByAcid', {
+            ml: <strong>{volume(ml / 1000)}</strong>,
+            pieces: num(swap.fruit?.pieces ?? 0),
+            isFruit: swap.fruit !== null,
+            acetic: swap.acetic ? say('swap.acetic') : swap.raw ? say('swap.raw') : say('swap.bottled'),
+          })}
         </Box>
       )}
     </Box>

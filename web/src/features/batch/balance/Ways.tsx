@@ -1,3 +1,4 @@
+import '../../../words/places/batch.ts';
 import {
   type BalanceAim,
   type BalanceBinding,
@@ -82,18 +83,18 @@ export function Ways(props: {
 }) {
   const { suggestions, kitchen, tables, onShow, aim, onAim, taking } = props;
   return (
-    <Panel title="Ways to get there" testId="ways">
+    <Panel title={say('ways.waysToGetThere')} testId="ways">
       <Choice
-        label="With as little as can be of"
+        label={say('ways.withAsLittleAs')}
         value={aim}
         options={[
-          { value: 'leastAdded', text: 'everything' },
-          { value: 'leastSugar', text: 'sugar' },
+          { value: 'leastAdded', text: say('ways.everything') },
+          { value: 'leastSugar', text: say('ways.sugar') },
         ]}
         onChange={(v) => onAim(v as BalanceAim)}
       />
       {suggestions.length === 0 && (
-        <Box sx={{ color: role('inkMuted') }}>Nothing may be added yet: the kitchen says what may.</Box>
+        <Box sx={{ color: role('inkMuted') }}>{say('ways.nothingMayBeAdded')}</Box>
       )}
       {suggestions.map((s) => {
         const glass = glassFacts(s.result, kitchen.servingMl);
@@ -124,11 +125,17 @@ export function Ways(props: {
                   ))}
             </Box>
             <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem', mt: 0.25 }}>
-              {num(glass.freeSugarG)} g of free sugars a glass · {litres(volumeMl(s.result) / 1000)} ·{' '}
-              {num(brix(s.result), 1)} °Bx
-              {glass.noAddedSugar && ` · ${say('balance.noAddedSugar')}`}
-              {raw && ` · ${say('balance.rawJuice')}`}
-              {honey && ` · ${say('balance.honey')}`}
+              {say('ways.gOfFreeSugars', {
+                freeSugar: num(glass.freeSugarG),
+                volume: litres(volumeMl(s.result) / 1000),
+                brix: num(brix(s.result), 1),
+                noAddedSugar: say('balance.noAddedSugar'),
+                isNoAddedSugar: Boolean(glass.noAddedSugar),
+                rawJuice: say('balance.rawJuice'),
+                isRaw: Boolean(raw),
+                honey: say('balance.honey'),
+                isHoney: Boolean(honey),
+              })}
             </Box>
             {s.binding && (
               <Box sx={{ color: role('caution'), fontSize: '0.9rem', mt: 0.25 }} data-testid="binding">
@@ -138,7 +145,7 @@ export function Ways(props: {
             {s.parts.length > 0 && (
               <Box sx={{ display: 'flex', gap: 1, mt: 1, flexWrap: 'wrap' }}>
                 <Button variant="outlined" onClick={() => onShow(s)}>
-                  Show it
+                  {say('ways.showIt')}
                 </Button>
                 {taking?.(s)}
               </Box>

@@ -1,3 +1,5 @@
+import { sayRich } from '../../../words/rich.ts';
+import '../../../words/places/shelf.ts';
 import { portionStrength } from '@big-ladle/core';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
@@ -19,12 +21,12 @@ import { type Shelf, useShelf } from '../../../shared/shelf.ts';
 import { useNow } from '../../../shared/time.ts';
 import { ErrorPanel, Loading, PageHead, Panel } from '../../../shared/ui.tsx';
 import { role } from '../../../theme/theme.ts';
-import { num } from '../../../words/say.ts';
-import '../../../words/shelfWords.ts';
+import { num, say } from '../../../words/say.ts';
+import '../../../words/places/items.ts';
 import { codeOf } from './code.ts';
 import { type LabelPart, type LabelText, type Measure, setLabel } from './layout.ts';
 import type { SetPage } from './pdf.ts';
-import { placesOnSheet, SHEETS, type SheetFormat } from './sheets.ts';
+import { placesOnSheet, SHEETS, type SheetFormat, sheetName } from './sheets.ts';
 import { bottleLabel, byHandLine, leftoverLabel, type Printed, within } from './texts.ts';
 
 const FONT = '"Atkinson Hyperlegible Next", system-ui, sans-serif';
@@ -86,7 +88,7 @@ function useChoosable(shelf: Shelf, nowMs: number): Choosable[] {
         return {
           id: item.facts.itemId,
           title: label.name,
-          note: `${item.facts.sizeName.toLowerCase()}, ${within(label.until)}${item.facts.forWhom ? `, for ${item.facts.forWhom}` : ''}`,
+          note: `${item.facts.sizeName.toLowerCase()}, ${within(label.until)}${item.facts.forWhom ? say('bottlePage.for', { forWhom: item.facts.forWhom }) : ''}`,
           labels: isOver(life) ? [] : [label],
           over: isOver(life),
         };
@@ -97,7 +99,7 @@ function useChoosable(shelf: Shelf, nowMs: number): Choosable[] {
         return {
           id: item.facts.itemId,
           title: label.name,
-          note: `${num(leftover.portions)} ${leftover.portions === 1 ? 'portion' : 'portions'}`,
+          note: say('count.portions', { count: leftover.portions }),
           labels: isOver(life) ? [] : Array.from({ length: leftover.portions }, () => label),
           over: isOver(life),
         };
@@ -162,7 +164,9 @@ function Labels({ shelf, nowMs }: { shelf: Shelf; nowMs: number }) {
     } catch (error) {
       notify(
         'error',
-        `The PDF could not be made: ${error instanceof Error ? error.message : 'no reason given'}`,
+        say('labelsPage.thePdfCouldNot', {
+          message: error instanceof Error ? error.message : say('labelsPage.noReasonGiven'),
+        }),
       );
     } finally {
       setBusy(false);
@@ -171,23 +175,29 @@ function Labels({ shelf, nowMs }: { shelf: Shelf; nowMs: number }) {
   if (all.length === 0)
     return (
       <>
-        <PageHead title="Labels" />
+        <PageHead title={say('shelfPage.labels')} />
         <Panel>
-          Nothing stands on the <Link to="/shelf">cold shelf</Link>: labels come with bottles.
+          {sayRich('labelsPage.nothingStandsOnThe', {
+            link: <Link to="/shelf">{say('common.coldShelf2')}</Link>,
+          })}
         </Panel>
       </>
     );
   return (
     <>
       <PageHead
-        title="Labels"
-        beside={`${num(labels.length)} on ${num(pages.length)} ${perPage === 1 ? 'pieces of the roll' : pages.length === 1 ? 'sheet' : 'sheets'}`}
+        title={say('shelfPage.labels')}
+        beside={say('labelsPage.on', {
+          labels: num(labels.length),
+          sheets: pages.length,
+          roll: perPage === 1,
+        })}
       >
         <Button variant="contained" onClick={() => void save()} disabled={busy || pages.length === 0}>
-          {busy ? 'One moment …' : 'Save as PDF'}
+          {busy ? say('common.oneMoment') : say('labelsPage.saveAsPdf')}
         </Button>
         <Button variant="outlined" onClick={print} disabled={pages.length === 0}>
-          Print
+          {say('common.print')}
         </Button>
       </PageHead>
       <Box
@@ -199,11 +209,11 @@ function Labels({ shelf, nowMs }: { shelf: Shelf; nowMs: number }) {
         }}
       >
         <Box sx={{ display: 'grid', gap: 1.75, minWidth: 0 }}>
-          <Panel title="On what">
+          <Panel title={say('labelsPage.onWhat')}>
             <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: 'minmax(0,1fr)' }}>
               <TextField
                 select
-                label="Sheet or roll"
+                label={say('labelsPage.sheetOrRoll')}
                 value={sheet.id}
                 onChange={(e) => {
                   search.set('sheet', e.target.value);
@@ -212,13 +222,13 @@ function Labels({ shelf, nowMs }: { shelf: Shelf; nowMs: number }) {
               >
                 {SHEETS.map((s) => (
                   <MenuItem key={s.id} value={s.id}>
-                    {s.name}
+                    {sheetName(s)}
                   </MenuItem>
                 ))}
               </TextField>
               {perPage > 1 && (
                 <QuantityField
-                  label="Places used already on the first sheet"
+                  label={say('labelsPage.placesUsedAlreadyOn')}
                   value={skip}
                   min={0}
                   max={perPage - 1}
@@ -230,23 +240,19 @@ function Labels({ shelf, nowMs }: { shelf: Shelf; nowMs: number }) {
               )}
               {HOSTS_OF_THIS_MACHINE.has(window.location.hostname) && (
                 <Alert severity="info">
-                  The square codes lead to {window.location.host}: they open on this machine only. Open Big
-                  Ladle by its address in the home network before you print, and a phone finds the bottle too.
+                  {say('labelsPage.theSquareCodesLead', { host: window.location.host })}
                 </Alert>
               )}
-              <Box sx={{ color: role('inkMuted') }}>
-                Print at 100 %, without “fit to page”. The dates are as they stand now; a warm night moves
-                them.
-              </Box>
+              <Box sx={{ color: role('inkMuted') }}>{say('labelsPage.printAtWithoutFit')}</Box>
             </Box>
           </Panel>
           {refused.length > 0 && (
             <Alert severity="error" data-testid="no-label">
-              No label for {refused.map((c) => c.title).join(', ')}: not to be kept.
+              {say('labelsPage.noLabelForNot', { refused: refused.map((c) => c.title).join(', ') })}
             </Alert>
           )}
           <Choose all={all} ids={ids} onIds={setChosen} />
-          <Panel title="By hand" aside="a pen and a strip of tape" testId="by-hand">
+          <Panel title={say('labelsPage.byHand')} aside={say('labelsPage.aPenAndA')} testId="by-hand">
             {[...new Set(labels.map(byHandLine))].map((line) => (
               <Box key={line} sx={{ py: 0.75, borderBottom: `1px solid ${role('hairline')}` }}>
                 {line}
@@ -255,14 +261,14 @@ function Labels({ shelf, nowMs }: { shelf: Shelf; nowMs: number }) {
           </Panel>
         </Box>
         <Panel
-          title="How it comes out"
+          title={say('labelsPage.howItComesOut')}
           aside={
             <Choice
               label=""
               value={trueSize ? 'true' : 'fit'}
               options={[
-                { value: 'fit', text: 'whole sheet' },
-                { value: 'true', text: 'true size' },
+                { value: 'fit', text: say('labelsPage.wholeSheet') },
+                { value: 'true', text: say('labelsPage.trueSize') },
               ]}
               onChange={(v) => setTrueSize(v === 'true')}
             />
@@ -271,7 +277,7 @@ function Labels({ shelf, nowMs }: { shelf: Shelf; nowMs: number }) {
         >
           <Box
             component="section"
-            aria-label="The sheets, to scroll through"
+            aria-label={say('labelsPage.theSheetsToScroll')}
             tabIndex={0}
             sx={{ display: 'grid', gap: 1.5, overflow: 'auto', maxHeight: '80vh' }}
           >
@@ -279,7 +285,9 @@ function Labels({ shelf, nowMs }: { shelf: Shelf; nowMs: number }) {
               // biome-ignore lint/suspicious/noArrayIndexKey: pages are only counted
               <Page key={i} page={page} sheet={sheet} trueSize={trueSize} lines />
             ))}
-            {pages.length > PREVIEWED && <Box>and {num(pages.length - PREVIEWED)} more</Box>}
+            {pages.length > PREVIEWED && (
+              <Box>{say('labelsPage.andMore', { count: num(pages.length - PREVIEWED) })}</Box>
+            )}
           </Box>
         </Panel>
       </Box>
@@ -340,7 +348,7 @@ function Page(props: { page: SetPage; sheet: SheetFormat; trueSize: boolean; lin
     <svg
       data-testid="sheet"
       role="img"
-      aria-label={`A sheet with ${page.labels.length} labels`}
+      aria-label={say('labelsPage.aSheetWithLabels', { labels: page.labels.length })}
       viewBox={`0 0 ${sheet.pageW} ${sheet.pageH}`}
       width={trueSize ? `${sheet.pageW}mm` : '100%'}
       height={trueSize ? `${sheet.pageH}mm` : undefined}
@@ -401,13 +409,13 @@ function Choose(props: {
 }) {
   const { all, ids, onIds } = props;
   return (
-    <Panel title="For which">
+    <Panel title={say('labelsPage.forWhich')}>
       <Box sx={{ display: 'flex', gap: 1, mb: 0.5 }}>
         <Button size="small" onClick={() => onIds(all.filter((c) => !c.over).map((c) => c.id))}>
-          All
+          {say('labelsPage.all')}
         </Button>
         <Button size="small" onClick={() => onIds([])}>
-          None
+          {say('labelsPage.none')}
         </Button>
       </Box>
       <Box sx={{ maxHeight: 320, overflow: 'auto', display: 'grid' }}>

@@ -1,3 +1,5 @@
+import { say } from '../../../words/say.ts';
+import '../../../words/places/shelf.ts';
 /** What stands on one label. */
 export interface LabelText {
   itemId: string;
@@ -126,9 +128,9 @@ export function setLabel(
     ...(label.cautions.length
       ? [{ text: `${label.cautions.join(', ')}.`, bold: true, must: true, scale: 1 }]
       : []),
-    { text: `Made ${label.made} · ${label.code}`, bold: false, must: true, scale: 1 },
+    { text: say('layout.made', { made: label.made, code: label.code }), bold: false, must: true, scale: 1 },
     { text: label.under, bold: false, must: false, scale: 1 },
-    { text: `Contains ${label.contains}.`, bold: false, must: false, scale: 1 },
+    { text: say('layout.contains', { contains: label.contains }), bold: false, must: false, scale: 1 },
   ].filter((l) => l.text.trim() !== '');
   const tries = [
     // As large as it may be with something of everything; on a small label with what must stand alone.

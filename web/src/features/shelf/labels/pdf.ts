@@ -1,3 +1,5 @@
+import { say } from '../../../words/say.ts';
+import '../../../words/places/shelf.ts';
 import fontkit from '@cantoo/fontkit';
 import { PDFDocument, rgb } from '@cantoo/pdf-lib';
 import regularUrl from '@expo-google-fonts/atkinson-hyperlegible-next/400Regular/AtkinsonHyperlegibleNext_400Regular.ttf?url';
@@ -34,7 +36,7 @@ export async function labelsPdf(sheet: SheetFormat, pages: readonly SetPage[]): 
     [regularUrl, boldUrl].map(async (url) => pdf.embedFont(await bytesOf(url), { subset: true })),
   );
   const known = new Set(regular!.getCharacterSet());
-  pdf.setTitle('Labels');
+  pdf.setTitle(say('shelfPage.labels'));
   pdf.setCreator('Big Ladle');
   for (const { labels } of pages) {
     const page = pdf.addPage([sheet.pageW * POINTS_PER_MM, sheet.pageH * POINTS_PER_MM]);

@@ -1,8 +1,10 @@
+import { type MessageKey, num, say } from '../../../words/say.ts';
+import '../../../words/places/shelf.ts';
 /** A sheet of labels, or a roll, in millimetres. */
 export interface SheetFormat {
   id: string;
-  /** By its measures: what stands on the packet of any maker. */
-  name: string;
+  /** Its measures, as they stand on the packet of any maker: a sentence that takes them. */
+  name: MessageKey;
   pageW: number;
   pageH: number;
   columns: number;
@@ -21,7 +23,7 @@ const A4 = { pageW: 210, pageH: 297 };
 /** Labels set evenly on an A4 sheet. */
 const onA4 = (columns: number, rows: number, labelW: number, labelH: number, gapX = 0): SheetFormat => ({
   id: `a4-${columns}x${rows}`,
-  name: `A4, ${columns} × ${rows} labels of ${labelW} × ${labelH} mm`,
+  name: 'sheets.a4',
   ...A4,
   columns,
   rows,
@@ -35,7 +37,7 @@ const onA4 = (columns: number, rows: number, labelW: number, labelH: number, gap
 
 const onRoll = (labelW: number, labelH: number): SheetFormat => ({
   id: `roll-${labelW}x${labelH}`,
-  name: `A roll, ${labelW} × ${labelH} mm`,
+  name: 'sheets.roll',
   pageW: labelW,
   pageH: labelH,
   columns: 1,
@@ -54,7 +56,7 @@ export const SHEETS: readonly SheetFormat[] = [
   onA4(3, 8, 70, 36),
   {
     id: 'letter-2x5',
-    name: 'Letter, 2 × 5 labels of 101 × 50 mm',
+    name: 'sheets.letter',
     pageW: 215.9,
     pageH: 279.4,
     columns: 2,
@@ -87,3 +89,7 @@ export function placesOnSheet(
     };
   });
 }
+
+/** A sheet by its measures. */
+export const sheetName = ({ name, columns, rows, labelW, labelH }: SheetFormat): string =>
+  say(name, { columns, rows, labelW: num(labelW), labelH: num(labelH) });

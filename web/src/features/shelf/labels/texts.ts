@@ -1,3 +1,4 @@
+import '../../../words/places/shelf.ts';
 import {
   audienceOf,
   type BottleItem,
@@ -15,7 +16,7 @@ import {
   type Tables,
   traitsOf,
 } from '@big-ladle/core';
-import { sayDrink, sayItem } from '../../../words/names.ts';
+import { sayDrink, sayItem, sayPlain } from '../../../words/names.ts';
 import { dayOf, days, grams, num, say, sayCode } from '../../../words/say.ts';
 import type { LabelText } from './layout.ts';
 
@@ -32,14 +33,13 @@ export const batchCode = (batchId: string, madeMs: number, zone: string): string
 };
 
 /** The date as it is printed: a day that is not past, or none at all. */
-function until(life: BottleLife | LeftoverLife, verb: 'Drink' | 'Use', { zone, nowMs }: Printed): string {
+function until(life: BottleLife | LeftoverLife, what: 'drink' | 'use', { zone, nowMs }: Printed): string {
   const date = keepDate(life, zone);
-  if (date.kind === 'day') return `${verb} by ${dayOf(date.dayMs, zone)}`;
-  return date.kind === 'today' ? `${verb} today, ${dayOf(nowMs, zone)}` : NO_LABEL;
+  if (date.kind === 'day') return say(`texts.${what}By`, { day: dayOf(date.dayMs, zone) });
+  return date.kind === 'today'
+    ? say(`texts.${what}Today`, { now: dayOf(nowMs, zone) })
+    : say('texts.notToBeKept');
 }
-/** What must not be kept gets no label: it is not to stand somewhere with a date on it. */
-const NO_LABEL = 'Not to be kept';
-
 /** What is warned of on the label stands first: there may not be room for everything. */
 const isSaidFirst = (id: string, tables: Tables): boolean =>
   cautionsOf(traitsOf([id], tables)).some((row) => row.onLabel);
@@ -51,7 +51,7 @@ const containsOf = (itemIds: readonly string[], tables: Tables): string =>
       itemIds
         .filter((id) => !isWater(tables, id))
         .sort((a, b) => Number(isSaidFirst(b, tables)) - Number(isSaidFirst(a, tables)))
-        .map((id) => (tables.ingredients.get(id)?.name ?? sayItem(id)).toLowerCase()),
+        .map((id) => sayPlain(id).toLowerCase()),
     ),
   ].join(', ') || sayItem(TAP_WATER_ID).toLowerCase();
 
@@ -80,21 +80,23 @@ export function bottleLabel(facts: BottleItem, life: BottleLife, to: Printed): L
     itemId: facts.itemId,
     name: `${sayDrink(facts.recipeId, facts.drinkName)}${facts.lot ? `, ${facts.lot.name.toLowerCase()}` : ''}`,
     under: [
-      facts.tags.includes('noAddedSugar') ? 'no added sugar' : 'sweetened',
-      facts.forWhom ? `for ${facts.forWhom}` : null,
-      life.own?.longer ? 'date by the maker’s own rule' : null,
+      facts.tags.includes('noAddedSugar') ? say('texts.noAddedSugar') : say('texts.sweetened'),
+      facts.forWhom ? say('bottleShelves.for', { forWhom: facts.forWhom }) : null,
+      life.own?.longer ? say('texts.dateByTheMakers') : null,
     ]
       .filter(Boolean)
       .join(', '),
     made: dayOf(bottle.filledMs, zone),
-    until: until(life, 'Drink', to),
-    onceOpen: `Once open ${days(bottle.keeping.openDays)}`,
-    keepCold: life.frozen ? 'keep frozen, thawed 3 days' : 'keep cold, at most 5 °C',
+    until: until(life, 'drink', to),
+    onceOpen: say('texts.onceOpen', { openDays: days(bottle.keeping.openDays) }),
+    keepCold: life.frozen ? say('texts.keepFrozenThawedDays') : say('texts.keepColdAtMost'),
     taken:
       small !== null && lastsMs !== null
-        ? `A small glass of ${num(small)} mL a day, until ${dayOf(lastsMs, zone)}`
+        ? say('texts.aSmallGlassOf', { small: num(small), lasts: dayOf(lastsMs, zone) })
         : null,
-    alcohol: saysAlcohol(facts.abvPct) ? `Contains alcohol, ${num(facts.abvPct, 1)} %` : null,
+    alcohol: saysAlcohol(facts.abvPct)
+      ? say('texts.containsAlcohol', { abvPct: num(facts.abvPct, 1) })
+      : null,
     cautions,
     contains: containsOf(facts.itemIds, tables),
     code: batchCode(facts.batchId, bottle.filledMs, zone),
@@ -114,13 +116,16 @@ export function leftoverLabel(
   return {
     itemId: facts.itemId,
     name: say(`leftover.${leftover.kind}`),
-    under: `${grams(leftover.massG / leftover.portions)} a portion, ${sayCode(`portion.${strength}`)}`,
+    under: say('texts.aPortion', {
+      mass: grams(leftover.massG / leftover.portions),
+      what: sayCode(`portion.${strength}`),
+    }),
     made: dayOf(leftover.madeMs, zone),
-    until: until(life, 'Use', to),
+    until: until(life, 'use', to),
     onceOpen: sayDrink(facts.recipeId, facts.drinkName),
-    keepCold: life.frozen ? 'keep frozen' : 'keep cold, at most 5 °C',
+    keepCold: life.frozen ? say('texts.keepFrozen') : say('texts.keepColdAtMost'),
     taken: null,
-    alcohol: leftover.alcohol ? 'Contains alcohol' : null,
+    alcohol: leftover.alcohol ? say('texts.containsAlcohol2') : null,
     cautions: [],
     contains: containsOf(leftover.ingredientIds, to.tables),
     code: batchCode(facts.batchId, leftover.madeMs, zone),

@@ -1,5 +1,5 @@
-/** Sentences of the cold shelf: looks, leftovers, containers, sayings, labels, reminders. Taught when it is entered. */
-export const EN_SHELF = {
+/** Sentences about bottles and leftovers wherever they are shown: looks, leftovers, containers, sayings, labels, reminders. */
+export const EN_ITEMS = {
   'verdict.useToday': 'use today',
 
   // what would have made it longer

@@ -1,5 +1,5 @@
 /** What the server refuses, by its codes, as `PROBLEMS` of the contract has them. */
-export const enProblems = {
+export const EN_PROBLEMS = {
   'problem.malformedJson': 'The message is not valid JSON. Nothing was changed.',
   'problem.badRequest': 'The request could not be read. Nothing was changed.',
   'problem.tooLarge': 'The message is larger than the server takes. Nothing was changed.',

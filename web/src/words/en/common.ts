@@ -1,5 +1,5 @@
-import { EN_BOOK } from './enBook.ts';
-import { enProblems } from './enProblems.ts';
+import { EN_BOOK } from './book.ts';
+import { EN_PROBLEMS } from './problems.ts';
 
 /**
  * Every sentence of the application. Core and server speak in codes; `{name}` takes a figure that is already in
@@ -7,30 +7,27 @@ import { enProblems } from './enProblems.ts';
  */
 export const EN = {
   ...EN_BOOK,
-  ...enProblems,
+  ...EN_PROBLEMS,
 
-  // units and pieces: one | many
-  'unit.metricCup': 'cup|cups',
-  'unit.usCup': 'US cup|US cups',
-  'unit.metricTablespoon': 'tablespoon|tablespoons',
-  'unit.usTablespoon': 'US tablespoon|US tablespoons',
-  'unit.metricTeaspoon': 'teaspoon|teaspoons',
-  'unit.usTeaspoon': 'US teaspoon|US teaspoons',
+  // units
+  'amount.ofFruit': 'of {number} {unit}',
+  'time.days': '{days, plural, one {{number} day} other {{number} days}}',
+  'time.daysAndHours': '{days} days {hours} h',
+  'problem.vessel': 'vessel',
+  'problem.ring': 'ring',
+  'drink.unknown': 'A drink that is no longer in the book',
+  'unit.metricCup': '{count, plural, one {cup} other {cups}}',
+  'unit.usCup': '{count, plural, one {US cup} other {US cups}}',
+  'unit.metricTablespoon': '{count, plural, one {tablespoon} other {tablespoons}}',
+  'unit.usTablespoon': '{count, plural, one {US tablespoon} other {US tablespoons}}',
+  'unit.metricTeaspoon': '{count, plural, one {teaspoon} other {teaspoons}}',
+  'unit.usTeaspoon': '{count, plural, one {US teaspoon} other {US teaspoons}}',
 
   'stove.limit':
     'it has stood warm as long as it may. Strain it now and cool it in ice, or put it into the fridge: longer, and it is not to be kept',
   'stove.pastLimit': 'it has stood warm for too long: not to be kept. Pour it away',
-  'stove.limitLine': 'It may stand there until {at}. Longer, and it is not to be kept.',
-  'stove.pastLimitLine': 'It has stood warm for too long, since {at}: not to be kept.',
-  'bottle.filledWarm':
-    'It is {temp}: warm glass only, closed at once, no more than three hot bottles in the fridge together. Still not for a shelf at room temperature. Cooling in the bottle costs days.',
-  'bottle.filledWarmNotAcid':
-    'It is {temp} and not shown to be acid: cool it in ice first. In the bottle it cools too slowly.',
-  'bottle.expected': 'Put into the fridge now: {date}.',
-  'kitchen.dates': 'Dates are written',
   'dates.dayFirst': '3 December',
   'dates.monthFirst': 'December 3',
-  'kitchen.firstDay': 'A week begins on',
   'ask.milk': 'Milk, cream or coconut?',
   'ask.garlic': 'Garlic or onion?',
   'ask.live': 'Alive: a starter, a culture?',
@@ -50,9 +47,6 @@ export const EN = {
   'measure.strip.careful': 'Thinned with clear water, read against its own white',
   'measure.strip.noEvidence':
     'In a strongly coloured drink a strip shows the drink’s own colour: thinned it counts, as it is it does not.',
-  'coolBy.bottles': 'filled hot, in warmed glass',
-  'coolBy.bottles.about':
-    'Hot into warmed glass, for drinks that are shown to be acid. It wants heat-proof bottles that were warmed first, a steady hand, and room in the fridge for three hot bottles at a time. It is still not shelf-stable, and cooling in the bottle costs days: its date counts them.',
   'safeWay.steepCold': 'cooled, then steeped in the fridge',
   'safeWay.soakCold': 'soaked in the fridge',
   'safeWay.shorterSteep': 'steeped for {length}',
@@ -61,24 +55,15 @@ export const EN = {
   'safeWay.coldAndIce': 'in the fridge, and cooled in ice water',
   'safeWay.acidFirst': 'sour from the start, with {what}: {amount} a litre',
   'safeWay.oneFill': 'in one fill of the pot',
-  'early.plan':
-    'Begun today it would be past its date on that day. Begin it {at} at the earliest, or freeze it.',
-  'early.batch':
-    'It was planned for {day} and keeps only until {date}. Freeze it, drink it sooner, or make it again nearer the day.',
   'plan.farAhead': 'That is more than two years from now: choose an earlier day.',
 
   // the balance plane
-  'balance.lessWater': 'Less water',
   'balance.way.all': 'All by {a}',
   'balance.way.half': 'Half {a}, half {b}',
   'balance.way.with': 'With {a}',
   'balance.way.noAdded': 'No sugar added',
   'balance.way.lessWater': 'With less water',
-  'balance.nothingToAdd': 'It is there already.',
-  'balance.noAddedSugar': 'no added sugar',
-  'balance.rawJuice': 'raw juice: keeps for less long',
   'balance.honey': 'honey: below 60 °C, never for a child under one year',
-  'balance.nearest': 'The nearest:',
   'balance.binds.room': 'there is no room for more.',
   'balance.binds.sugar': 'the limit of sugar in a glass is reached.',
   'balance.binds.strength': 'thinner than this it may not be.',
@@ -207,18 +192,9 @@ export const EN = {
   'guidance.more': 'More to know: {count}',
   'guidance.fewer': 'Fewer words',
   'audience.defer': 'Usual cautions; ask a pharmacist or doctor where it matters.',
-  'house.sugar': '{is} g of free sugars in a glass: more than the {most} g of this house.',
-  'house.citrus': '{is} mL of citrus juice in a litre: more than the {most} mL of this house.',
-  'swap.dissolves': 'Goes in easily from {temp} on.',
-  'swap.dissolvesAny': 'Goes in at any temperature.',
-  'swap.mostC': 'Above {temp} its aroma goes.',
   'swap.colour.browns': 'It browns a red drink.',
   'swap.colour.clouds': 'It clouds a clear one.',
   'swap.colour.goldens': 'It gives a pale drink a golden tint.',
-  'swap.honey': 'Never for a child under one year.',
-  'swap.acetic': 'By vinegar: another taste, and it keeps differently.',
-  'swap.raw': 'Raw juice: the drink keeps no longer than it does.',
-  'swap.bottled': 'Bottled: pasteurised once, weaker than fresh; the label says how much.',
   'taste.sweet.less': 'not sweet enough',
   'taste.sweet.right': 'sweetness right',
   'taste.sweet.more': 'too sweet',
@@ -306,18 +282,10 @@ export const EN = {
   'bath.vinegar': 'If you like, into one part of vinegar to three of water first: {names}.',
   'bath.begin': 'It is in: {minutes} minutes, turned over half-way',
   'bath.begun': 'In, with its clock. Then rinse as often as it says.',
-  'clock.spicePot': 'Spice pot',
-  'clock.peelSoak': 'Peel soak',
-  'clock.hotBottles': 'Bottles in hot water',
-  'noted.burnt': 'It burnt a little',
-  'noted.boiledOver': 'It boiled over',
   'bath.turn': 'Turn everything over',
   'bath.out': 'Out of the bath, then rinse',
-  'wash.rinsedOnce': 'Rinsed once',
-  'wash.ofRinses': '{asked, plural, one {of one rinse} other {of # rinses}}',
   'ask.water': 'Nothing boils here. Your water is',
   'ask.fruit': 'Taste it ({list}):',
-  'water.untreated.first': 'Boil it first, and let it cool. Nothing in this drink will be boiled later.',
   'cue.spoon.paler': 'paler',
   'cue.spoon.same': 'as shown',
   'cue.spoon.darker': 'darker',
@@ -335,12 +303,10 @@ export const EN = {
   'then.heat': 'bring it to the boil',
   'then.sweeten': 'sweeten it',
   'then.bottle': 'bottle it',
-  'clock.quick': 'Quick clock',
   'key.next': 'Next: the wide button',
   'key.back': 'Back: undo',
   'key.start': 'Start a clock of ten minutes',
   'key.quiet': 'Quiet: put off what calls',
-  'signals.hello': 'I will tell you what is due.',
   'cooling.counterCovered': 'On the counter, covered',
   'cooling.counterOpen': 'On the counter, open',
   'cooling.fridge': 'In the fridge',
@@ -522,7 +488,6 @@ export const EN = {
   'keep.acid.none': 'Not shown to be acid: too little acid to estimate.',
   'keep.acid.unknown':
     'Not shown to be acid: something of your own is in it that nobody knows the acid of. A pH meter would tell.',
-  'keep.wholeDays': 'the last whole day',
   'keep.rules.newer':
     'This version counts more against it than the one it was filled under. The earlier date counts.',
   'keep.warmSteep': 'Warm for {hours} while not shown to be acid (at most {limitH}). Throw it out.',
@@ -792,4 +757,221 @@ export const EN = {
   'burner.gas': 'gas',
   'burner.electric': 'electric',
   'burner.induction': 'induction',
+
+  // said in several places
+  'common.leftovers': 'Leftovers',
+  'common.labelsForThem': 'Labels for them',
+  'common.undo': 'Undo',
+  'common.of': '{score} of 5',
+  'common.takeIt': 'Take it',
+  'common.stop': 'Stop',
+  'common.notStored': 'Not stored: {detail}',
+  'common.howMuch': 'How much',
+  'common.itIsIn': 'It is in',
+  'common.or': ' or ',
+  'common.itIs': 'It is',
+  'common.refractometer': 'Refractometer',
+  'common.whoIsToBe': 'Who is to be told',
+  'common.pot': 'Pot',
+  'common.startBy': 'start by {start}',
+  'common.keepIt': 'Keep it',
+  'common.days': 'days',
+  'common.inBottles': 'In bottles',
+  'common.coldShelf': 'Cold shelf',
+  'common.hoursSinceTheStart': 'hours since the start',
+  'common.intoTheCalendar': 'Into the calendar',
+  'common.print': 'Print',
+  'common.where': 'Where',
+  'common.aGlass': 'A glass',
+  'common.gG': 'g/100 g',
+  'common.inAll': 'in all',
+  'common.now': 'now',
+  'common.of2': '{volume} of {item}',
+  'common.byTaste': ', by taste',
+  'common.inBottles2': 'in bottles',
+  'common.remove': 'Remove {name}',
+  'common.remove2': 'Remove',
+  'common.itsName': 'Its name',
+  'common.whatGoesIn': 'What goes in',
+  'common.leaveIt': 'Leave it',
+  'common.whatToDo': 'What to do',
+  'common.theKitchenServerDoes': 'The kitchen server does not answer.',
+  'common.kitchen': 'Kitchen',
+  'common.bottles': 'Bottles',
+  'common.room': 'Room',
+  'common.whatYouCallIt': 'What you call it',
+  'common.widthInsideCm': 'Width inside, cm',
+  'common.heightInsideCm': 'Height inside, cm',
+  'common.itIsMadeOf': 'It is made of',
+  'common.itHasALid': 'It has a lid',
+  'common.toTheStove': 'To the stove',
+  'common.beginABatch': 'Begin a batch',
+  'common.coldShelf2': 'cold shelf',
+  'common.oneMoment': 'One moment …',
+
+  // main
+  'main.nothingHere': 'Nothing here',
+  'main.thisAddressLeadsNowhere': 'This address leads nowhere. Choose a place at the side.',
+
+  // alarmQueue
+  'alarmQueue.of': '{at} of {count}',
+  'alarmQueue.heard': 'Heard',
+
+  // dial
+  'dial.byTaps': '{name}, by taps',
+  'dial.asExpected': 'as expected, {at}',
+
+  // enterCode
+  'enterCode.aDevice': 'A device',
+  'enterCode.comeIntoTheKitchen': 'Come into the kitchen',
+  'enterCode.onTheMachineThat':
+    'On the machine that Big Ladle runs on, open Kitchen: the code stands under Other devices. What you have said here meanwhile is kept.',
+  'enterCode.codeOfSixFigures': 'Code of six figures',
+  'enterCode.whatToCallThis': 'What to call this device',
+  'enterCode.phoneOnTheTiles': 'Phone on the tiles',
+  'enterCode.letMeIn': 'Let me in',
+
+  // errorBoundary
+  'errorBoundary.thisScreenBroke': 'This screen broke',
+  'errorBoundary.nothingThatYouEntered':
+    'Nothing that you entered is lost: it is stored, or kept in this browser until it can be. Load the page again; if it breaks again, go to the stove.',
+  'errorBoundary.loadAgain': 'Load again',
+
+  // frame
+  'frame.bigLadle': '{page} · Big Ladle',
+  'frame.skipToThePage': 'Skip to the page',
+  'frame.places': 'Places',
+  'frame.big': 'Big',
+  'frame.ladle': 'Ladle',
+
+  // lineChart
+  'lineChart.after': 'after {at} {xUnit}',
+
+  // lotMarks
+  'lotMarks.saySoFirst': 'Say so first',
+
+  // notices
+  'notices.theKitchenServerDoes':
+    'The kitchen server does not answer. Clocks run on{waitingSome, select, true {; {waiting} {waitingCount, plural, one {entry waits} other {entries wait}} here and will be sent.} other {.}}',
+  'notices.oneEntryWaitsEntries':
+    '{lengthCount, plural, one {One entry waits} other {{count} entries wait}} here and {lengthCount, plural, one {is} other {are}} tried again: {held}',
+
+  // stageLine
+  'stageLine.stagesOfThisBatch': 'Stages of this batch',
+
+  // strongToday
+  'strongToday.ofOfAModerate': '{mass} of {what}, {share} of a moderate day',
+  'strongToday.pouredTodayInAll': 'Poured today, in all the draw of {sharesText} for one person. {defer}',
+
+  // takeArchive
+  'takeArchive.itCannotBeRead': 'it cannot be read',
+  'takeArchive.isNoJsonFile': '{name} is no JSON file: {message}. Nothing was taken in.',
+  'takeArchive.takenInRecipesIngredients':
+    'Taken in: {recipes} recipes, {ingredients} ingredients, {batches} batches with {events} entries{isKitchen, select, true {, and the kitchen} other {}}. {keptSome, select, true {{kept} were here already and stayed as they are. } other {}}{oddities}',
+  'takeArchive.theKitchenServerDoes': 'The kitchen server does not answer. Nothing was taken in.',
+  'takeArchive.of': '{field} of {id}',
+  'takeArchive.andMore': ' and {count} more',
+  'takeArchive.keptThoughOutsideOf': 'Kept, though outside of today’s limits: {named}{more}. ',
+  'takeArchive.entriesOfAKind': '{passedOver} entries of a kind that is not known were left out.',
+
+  // textOut
+  'textOut.isCopiedAsText': '{what} is copied as text.',
+  'textOut.thisBrowserDoesNot': 'This browser does not let the page copy. Save it as text instead.',
+  'textOut.copyAsText': 'Copy as text',
+  'textOut.saveAsText': 'Save as text',
+  'textOut.asText': '{what} as text',
+
+  // alarms
+  'alarms.now': '{label}: now.',
+  'alarms.oneOtherLeft': '{label}: {passed} {passedCount, plural, one {minute} other {minutes}} left.',
+
+  // sideJobs
+  'sideJobs.whileThePotsLook': 'While the pots look after themselves:',
+  'sideJobs.whileItLooksAfter': 'While it looks after itself:',
+  'sideJobs.forThe': ', for the {potName}',
+  'sideJobs.fromNotDoneBefore':
+    '{minutes}, from {begin}{isLate, select, true {: not done before the pot is} other {}}',
+  'sideJobs.beginItForThe': 'Begin it: {text}{isNamed, select, true {, for the {potName}} other {}}',
+  'sideJobs.beginIt': 'Begin it',
+  'sideJobs.meanwhile': 'Meanwhile',
+
+  // moments
+  'moments.stayByThePot': 'stay by the pot, it may boil over in its first minute',
+  'moments.shouldBeThere': 'should be there{then}',
+  'moments.longEnoughToStrain': 'long enough to strain',
+  'moments.atItsBestNow': 'at its best now',
+  'moments.timeIsUp': 'time is up',
+  'moments.latestGoOnNow': 'latest: go on now{then}',
+
+  // stepWords
+  'stepWords.fill': '{name}, fill {fill}',
+  'stepWords.smallPan': 'Small pan',
+  'stepWords.juice': 'Juice',
+  'stepWords.blender': 'Blender',
+  'stepWords.bowl': 'Bowl',
+
+  // spoon
+  'spoon.expectedColourInA': 'Expected colour in a white spoon {spoon}, in a glass {glass}',
+
+  // recipeText
+  'recipeText.inTheFridge': ', in the fridge',
+  'recipeText.inBottlesByFrom': '{volume} in bottles, by {what}. {end} from start to bottles.',
+  'recipeText.madeAhead': '- {litres} ({mass}) {name}, made ahead',
+  'recipeText.endsAtBxG': 'Ends at {brix} °Bx, {sourness} g/L sour as citric.',
+
+  // saveKitchen
+  'saveKitchen.theKitchenWasChanged':
+    'The kitchen was changed in another window just now. Here is how it stands; enter your change again.',
+  'saveKitchen.theKitchenServerDoes':
+    'The kitchen server does not answer. Your change was not stored: try again.',
+
+  // ui
+  'ui.theKitchenServerDoes':
+    'The kitchen server does not answer. What you entered here is kept; it goes on by itself when the server is back.',
+  'ui.tryAgain': 'Try again',
+  'dial.step': '{name} {step} {less, select, true {less} other {more}}',
+  'frame.stove': 'Stove',
+  'frame.drinks': 'Drinks',
+  'frame.shopping': 'Shopping',
+  'frame.coldShelf': 'Cold shelf',
+  'frame.kitchen': 'Kitchen',
+  'scheme.system': 'Light: as the device',
+  'scheme.light': 'Light: day',
+  'scheme.dark': 'Light: night',
+
+  // counted things
+  'count.bottles': '{count, plural, one {# bottle} other {# bottles}}',
+  'count.portions': '{count, plural, one {# portion} other {# portions}}',
+  'unit.bottles': '{count, plural, one {bottle} other {bottles}}',
+
+  // in what alcohol is counted
+  'alcoholUnit.g8': 'United Kingdom, unit of 8 g',
+  'alcoholUnit.g10': 'Australia, France, Ireland, Spain and others, 10 g',
+  'alcoholUnit.g12': 'Denmark, Germany, Italy, South Africa and others, 12 g',
+  'alcoholUnit.g13': 'Canada, 13.45 g',
+  'alcoholUnit.g14': 'United States, 14 g',
+  'alcoholUnit.g20': 'Japan, 20 g',
+
+  // lists to choose from
+  'pick.open': 'Open',
+  'pick.close': 'Close',
+  'pick.clear': 'Clear',
+  'pick.nothing': 'Nothing like that',
+  'pick.loading': 'One moment …',
+
+  // colours
+  'colour.blackRed': 'almost black, with red',
+  'colour.black': 'almost black',
+  'colour.clear': 'clear',
+  'colour.pink': 'pink',
+  'colour.red': 'bright red',
+  'colour.deepRed': 'deep red',
+  'colour.brownRed': 'brownish red',
+  'colour.orange': 'orange',
+  'colour.amber': 'amber',
+  'colour.brown': 'brown',
+  'colour.golden': 'golden',
+  'colour.straw': 'pale straw',
+  'colour.green': 'green-gold',
+  'colour.grey': 'cloudy and pale',
 } as const satisfies Record<string, string>;
