@@ -96,7 +96,7 @@ const SCREENS: { name: string; path: string; open?: (page: Page) => Promise<void
     name: 'signals at the stove',
     path: '/batches/demo-steeping/stove',
     open: async (page) => {
-      await page.getByRole('button', { name: 'Signals' }).click();
+      await page.getByRole('button', { name: 'Sounds and alerts' }).click();
       await page.getByRole('button', { name: 'Four keys: off' }).click();
       await expect(page.getByRole('button', { name: /^Next: the wide button/ })).toBeVisible();
     },
@@ -115,7 +115,7 @@ const SCREENS: { name: string; path: string; open?: (page: Page) => Promise<void
     name: 'cooling watch',
     path: '/new/deep-calyx-ginger?method=straightBoil',
     open: async (page) => {
-      await page.getByRole('button', { name: 'It is on already' }).click();
+      await page.getByRole('button', { name: 'I have already started' }).click();
       await page.getByLabel('It is at').selectOption({ label: 'Cool' });
       await page.getByRole('button', { name: 'Go on from there' }).click();
       await expect(page.getByTestId('cooling')).toBeVisible();
@@ -125,7 +125,7 @@ const SCREENS: { name: string; path: string; open?: (page: Page) => Promise<void
     name: 'rehearsal',
     path: '/new/deep-calyx-ginger?method=straightBoil',
     open: async (page) => {
-      await page.getByRole('button', { name: 'Rehearse it' }).click();
+      await page.getByRole('button', { name: 'Practice run' }).click();
       await expect(page.getByTestId('shown-probe')).toBeVisible();
     },
   },
@@ -156,10 +156,10 @@ const SCREENS: { name: string; path: string; open?: (page: Page) => Promise<void
       await expect(page.getByRole('heading', { name: 'Strain' })).toBeVisible();
       await page.getByTestId('done').click();
       await expect(page.getByRole('heading', { name: 'Sweeten by taste' })).toBeVisible();
-      await page.getByRole('button', { name: 'Split it into lots' }).click();
-      await page.getByRole('button', { name: 'One more lot' }).click();
+      await page.getByRole('button', { name: 'Divide into versions' }).click();
+      await page.getByRole('button', { name: 'One more version' }).click();
       await expectCleanEverywhere(page, 'lots');
-      await page.getByRole('link', { name: 'Sweet, sour and strong on one plane' }).click();
+      await page.getByRole('link', { name: 'Sweet against sour' }).click();
       await page.getByTestId('way').first().getByRole('button', { name: 'Take it step by step' }).click();
       await page.getByTestId('trial-amount').fill('2');
       await expect(page.getByTestId('trial-answer')).toBeVisible();
@@ -179,7 +179,7 @@ const SCREENS: { name: string; path: string; open?: (page: Page) => Promise<void
       const deeds = page.getByTestId('deeds');
       await page.getByRole('button', { name: 'Look at it now' }).click();
       await page.getByRole('button', { name: 'mould' }).click();
-      await deeds.getByRole('button', { name: 'Poured down to …' }).click();
+      await deeds.getByRole('button', { name: 'How much is left …' }).click();
       await expectCleanEverywhere(page, 'a level poured');
       await deeds.getByRole('button', { name: 'Moved to …' }).click();
       await deeds.getByRole('button', { name: 'Freezer' }).click();
@@ -247,7 +247,7 @@ test.describe('what is read out', () => {
   test.use({ demo: true });
   test('drawings say in words what they show', async ({ page, server }) => {
     await page.goto(`${server.url}/new/deep-calyx-ginger`);
-    const said = await page.getByTestId('vessel').getAttribute('aria-label');
+    const said = await page.getByTestId('pot').getAttribute('aria-label');
     expect(said).toMatch(/At the boil it stands at [\d.]+ cm, [\d.]+ L of hot liquor/);
     expect(said).toMatch(/After the boil [\d.]+ L\. Strained [\d.]+ L\./);
   });

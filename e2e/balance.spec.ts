@@ -127,7 +127,7 @@ test('a way of the plane planned: with juice, with nothing but juice, and back t
   // What is planned stands among the lines as well, and what an earlier way pours stays.
   await way('No sugar added').getByRole('button', { name: 'Plan it so' }).click();
   await expect(page.getByTestId('planned-way')).toContainText('No sweetener; pineapple juice');
-  await page.getByRole('button', { name: 'Begin', exact: false }).first().waitFor();
+  await page.getByRole('button', { name: 'Start', exact: false }).first().waitFor();
   await page.goto(`${server.url}/new/lemongrass-ginger-mint?method=straightBoil&stage=size`);
   await expect(page.getByText('Pineapple juice').first()).toBeVisible();
   await expect(page.getByText('Honey', { exact: true })).toHaveCount(0);
@@ -137,10 +137,10 @@ test('a way of the plane planned: with juice, with nothing but juice, and back t
 });
 
 const split = async (page: Page, kinds: readonly [string, string][]) => {
-  await page.getByRole('button', { name: 'Split it into lots' }).click();
+  await page.getByRole('button', { name: 'Divide into versions' }).click();
   const form = page.getByTestId('lots-form');
   for (const [i, [kind, litres]] of kinds.entries()) {
-    if (i > 0) await form.getByRole('button', { name: 'One more lot' }).click();
+    if (i > 0) await form.getByRole('button', { name: 'One more version' }).click();
     await form.getByRole('combobox', { name: `Lot ${i + 1}` }).click();
     await page.getByRole('option', { name: kind }).click();
     await form.getByTestId(`lot-litres-${i}`).fill(litres);
@@ -160,9 +160,9 @@ test('three lots, one with spirits: each with its marks, its bottles and its dat
   await expect(form.getByTestId('lots-rest')).toContainText('go on as planned');
   await form.getByTestId('lot-litres-1').fill('30');
   await expect(form.getByTestId('lots-rest')).toContainText('more than there is');
-  await expect(form.getByRole('button', { name: 'Split it', exact: true })).toBeDisabled();
+  await expect(form.getByRole('button', { name: 'Divide it', exact: true })).toBeDisabled();
   await form.getByTestId('lot-litres-1').fill('3');
-  await form.getByRole('button', { name: 'Split it', exact: true }).click();
+  await form.getByRole('button', { name: 'Divide it', exact: true }).click();
 
   await expect(page.getByRole('heading', { name: 'Split: left plain' })).toBeVisible();
   await page.getByTestId('done').click();
@@ -250,7 +250,7 @@ test('a drink in parts: from one leg, and from a jar that ran short', { tag: '@d
 }) => {
   await server.api('PUT', '/kitchen', { version: 0, kitchen: KITCHEN });
   await page.goto(`${server.url}/drinks`);
-  await page.getByRole('link', { name: 'In parts' }).click();
+  await page.getByRole('link', { name: 'By ratio' }).click();
   const answer = page.getByTestId('parts-answer');
   // 400 mL of juice: as much honey and vinegar, 568 g of the honey.
   await expect(answer).toContainText('568 g');

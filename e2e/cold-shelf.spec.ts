@@ -105,7 +105,7 @@ test.describe('one bottle', () => {
     await expect(deeds(page).getByRole('button', { name: 'Opened now' })).toBeHidden();
     await deeds(page).getByRole('button', { name: 'A glass poured' }).click();
     await expect(page.getByTestId('contains')).toContainText('520 mL left');
-    await deeds(page).getByRole('button', { name: 'Poured down to …' }).click();
+    await deeds(page).getByRole('button', { name: 'How much is left …' }).click();
     const level = page.getByRole('slider');
     await level.focus();
     for (let i = 0; i < 3; i++) await page.keyboard.press('PageDown');
@@ -169,7 +169,7 @@ test.describe('one bottle', () => {
     await expect(page.getByTestId('claims')).toContainText('Commonly said');
     await expect(page.getByTestId('claims')).toContainText('grains of rice');
     await expect(page.getByTestId('curve').getByRole('img')).toBeVisible();
-    await expect(page.getByTestId('marks')).toContainText('not for the old or weakened');
+    await expect(page.getByTestId('marks')).toContainText('not for older or ill people');
     const rule = page.getByTestId('own-rule');
     await rule.getByTestId('own-days').fill('2');
     await rule.getByRole('button', { name: 'That is my rule' }).click();

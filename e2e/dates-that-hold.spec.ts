@@ -49,10 +49,10 @@ test('a plan that must be thrown out says so, and is mended in one tap', { tag: 
   await page.goto(`${server.url}/batches/batch`);
   const panel = page.getByTestId('not-to-be-kept');
   await expect(panel).toContainText('must be thrown out');
-  await expect(page.getByRole('button', { name: 'Begin all the same: not to be kept' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Start anyway: not to be kept' })).toBeVisible();
   await panel.getByRole('button', { name: /^steeped for/ }).click();
   await expect(panel).toHaveCount(0);
-  await expect(page.getByRole('button', { name: 'Begin now' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Start now' })).toBeVisible();
 });
 
 test('a cooling that is skipped after a night on the table: its hours have passed all the same', {
@@ -65,7 +65,7 @@ test('a cooling that is skipped after a night on the table: its hours have passe
   await expect(page.getByTestId('limit-line')).toContainText('It has stood warm for too long');
   const alarm = page.getByTestId('alarm').first();
   await expect(alarm).toContainText('stood warm');
-  await alarm.getByRole('button', { name: 'Heard' }).click();
+  await alarm.getByRole('button', { name: 'OK' }).click();
   await page.getByRole('button', { name: 'Skip this' }).click();
   await expect(page.getByRole('heading', { name: 'Cool', exact: true })).toHaveCount(0);
   await toTheBottles(server, (kind) => kind === 'mix' || kind === 'sweeten');

@@ -128,7 +128,7 @@ const PLACES: { path: string; open?: (page: Page) => Promise<void> }[] = [
       await button(page, 'Something else').click();
     },
   },
-  { path: '/batches/demo-steeping/stove', open: (page) => button(page, 'Signals').click() },
+  { path: '/batches/demo-steeping/stove', open: (page) => button(page, 'Sounds and alerts').click() },
   { path: '/batches/demo-steeping/stove', open: (page) => button(page, 'Measure').click() },
   { path: '/shelf' },
   { path: '/shelf?view=place' },

@@ -17,7 +17,7 @@ test('from an empty kitchen to dated bottles, with the mouse', { tag: '@dates' }
 
   // Choose and size.
   await page.getByRole('link', { name: 'Make Deep calyx & ginger' }).click();
-  await expect(page.getByRole('heading', { name: 'Deep calyx & ginger' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Deep hibiscus & ginger' })).toBeVisible();
   await expect(page.getByTestId('wish-now')).toHaveText('9.0 L in bottles');
   await page.getByRole('tab', { name: /Draw/ }).click();
   await page.getByRole('button', { name: 'straight boil' }).click();
@@ -26,10 +26,10 @@ test('from an empty kitchen to dated bottles, with the mouse', { tag: '@dates' }
   await expect(page.getByTestId('wish-now')).toHaveText('6.0 L in bottles');
   await expect(page.getByTestId('line-calyx')).toContainText('200 g');
   const wanted = await figure(page, 'stage-figure-strain');
-  await page.getByRole('button', { name: 'Begin now' }).click();
+  await page.getByRole('button', { name: 'Start now' }).click();
 
   // At the stove.
-  await expect(page.getByRole('heading', { name: 'Pick over' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Sort' })).toBeVisible();
   await server.pass(5);
   await page.getByTestId('done').click();
   await expect(page.getByRole('heading', { name: 'Wash until clear' })).toBeVisible();
@@ -61,7 +61,7 @@ test('from an empty kitchen to dated bottles, with the mouse', { tag: '@dates' }
   await expect(page.getByTestId('clock')).toContainText('min:s');
   await server.pass(26);
   await expect(page.getByTestId('alarm')).toContainText('time is up');
-  await page.getByRole('button', { name: 'Heard' }).click();
+  await page.getByRole('button', { name: 'OK' }).click();
   await page.getByTestId('done').click();
 
   // Strain and measure: five jugs and a bit, hot.

@@ -26,7 +26,7 @@ test('labels as a PDF: true millimetres, the words of each bottle, and a code th
   expect(sheet!.text.match(/Drink by/g)).toHaveLength(7);
   expect(sheet!.text).toContain('Peel and core');
   expect(sheet!.text).toContain('Once open 3 days');
-  expect(sheet!.text).toContain('not for the old or weakened');
+  expect(sheet!.text).toContain('not for older or ill people');
   // Nothing of what people say is ever printed.
   expect(sheet!.text).not.toMatch(/rice|splash|claim/i);
   const ids = sheet!.codes.map((c) => c.says.replace(`${server.url}/shelf/`, ''));
@@ -39,7 +39,7 @@ test('labels as a PDF: true millimetres, the words of each bottle, and a code th
   }
   const code = sheet!.codes.find((c) => c.says.endsWith('demo-raw-3'))!;
   await page.goto(code.says);
-  await expect(page.getByRole('heading', { name: 'Calyx & pineapple', level: 1 })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Hibiscus & pineapple', level: 1 })).toBeVisible();
   await expect(page.getByTestId('bottle-reasons')).toContainText('raw juice');
 });
 

@@ -53,7 +53,7 @@ test('three clocks in two batches: the alarms queue in order, each says what to 
   await page.goto(`${server.url}/batches/other/stove`);
   await expect(page.getByRole('heading', { name: 'Boil gently' })).toBeVisible();
   // A clock of the cook's own beside the boil and the other pot's steep.
-  await page.getByRole('button', { name: 'Another clock' }).click();
+  await page.getByRole('button', { name: 'Add a timer' }).click();
   await page.getByLabel('For', { exact: true }).fill('6');
   await page.getByRole('button', { name: 'Spice pot' }).click();
   await expect(page.getByTestId('small-clocks')).toContainText('Spice pot');
@@ -68,7 +68,7 @@ test('three clocks in two batches: the alarms queue in order, each says what to 
   await expect(alarms.nth(0)).toContainText('turn the flame down to a simmer');
   await expect(alarms.nth(1)).toContainText('Spice pot: time is up');
   await expect(alarms.nth(2)).toContainText('steep: long enough to strain');
-  await alarms.nth(0).getByRole('button', { name: 'Heard' }).click();
+  await alarms.nth(0).getByRole('button', { name: 'OK' }).click();
   await expect(alarms).toHaveCount(2);
   await expect(alarms.nth(0)).toContainText('1 of 2');
 
@@ -113,7 +113,7 @@ test('everything at the stove is a thumb wide, whatever is open', async ({ page,
   await expect(page.getByTestId('done')).toBeVisible();
   const small = async () => (await targets(page)).filter((t) => t.height < 55.5 || t.width < 55.5);
   expect(await small()).toEqual([]);
-  for (const tool of ['Measure', 'Something else', 'It began earlier', 'Another clock', 'Signals']) {
+  for (const tool of ['Measure', 'Something else', 'Correct the start time', 'Add a timer', 'Sounds and alerts']) {
     await page.getByRole('button', { name: tool, exact: true }).click();
     await expect(page.getByRole('button', { name: tool, exact: true })).toHaveAttribute(
       'aria-expanded',
@@ -147,7 +147,7 @@ test('four keys lead through the stove, and can be others', { tag: '@dates' }, a
   await begun(server, 'boil');
   await page.goto(`${server.url}/batches/batch/stove`);
   await expect(page.getByRole('heading', { name: 'Boil gently' })).toBeVisible();
-  await page.getByRole('button', { name: 'Signals' }).click();
+  await page.getByRole('button', { name: 'Sounds and alerts' }).click();
   await page.getByRole('button', { name: 'Four keys: off' }).click();
   await page.getByRole('button', { name: /^Next: the wide button/ }).click();
   await page.keyboard.press('n');
@@ -192,7 +192,7 @@ test('while the pot looks after itself: side jobs, done when it is', async ({ pa
   const waits = page.getByTestId('while-it-waits');
   await expect(waits).toContainText('wash the bottles and heat them');
   await expect(waits).toContainText('20 min, from');
-  await waits.getByRole('button', { name: 'Begin it' }).first().click();
+  await waits.getByRole('button', { name: 'Start' }).first().click();
   await expect(page.getByTestId('small-clocks')).toContainText('wash the bottles and heat them');
   await expect(waits).not.toContainText('wash the bottles');
 });

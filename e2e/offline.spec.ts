@@ -33,7 +33,7 @@ async function kept(page: Page, url: string): Promise<void> {
 }
 
 const clock = async (page: Page, label: string) => {
-  await page.getByRole('button', { name: 'Another clock' }).click();
+  await page.getByRole('button', { name: 'Add a timer' }).click();
   await page.getByRole('button', { name: label }).click();
   await expect(page.getByTestId('small-clocks')).toContainText(label);
 };

@@ -13,14 +13,14 @@ test('a double draw rehearsed from the start to bottles, by a simulated cook, at
   test.setTimeout(180_000);
   await server.api('PUT', '/kitchen', { version: 0, kitchen: KITCHEN });
   await page.goto(`${server.url}/new/deep-calyx-ginger?method=doubleDraw`);
-  await page.getByRole('button', { name: 'Rehearse it' }).click();
+  await page.getByRole('button', { name: 'Practice run' }).click();
   const rehearsal = page.getByTestId('rehearsal');
   await expect(rehearsal).toContainText('60 times as fast, nothing of it stays');
   // The probe at hand shows the pot, and says that it is simulated.
   await expect(page.getByTestId('shown-probe')).toContainText('Practice probe, simulated');
   await rehearsal.getByRole('button', { name: '600 ×' }).click();
   await expect(rehearsal).toContainText('600 times as fast');
-  await rehearsal.getByRole('button', { name: 'Let a simulated cook do it' }).click();
+  await rehearsal.getByRole('button', { name: 'Let it run by itself' }).click();
   await expect(page.getByRole('heading', { name: 'Bring to the boil' })).toBeVisible({ timeout: 30_000 });
   await expect(page.getByTestId('shown-probe')).toContainText('°C');
   // In the middle it is out of reach for a while; what it shows then is why.
@@ -66,9 +66,9 @@ test('a double draw rehearsed from the start to bottles, by a simulated cook, at
 
   // Nothing of it stays.
   expect((await server.api<{ items: unknown[] }>('GET', '/items')).items).toEqual([]);
-  await rehearsal.getByRole('button', { name: 'End and forget it' }).click();
+  await rehearsal.getByRole('button', { name: 'End the practice run' }).click();
   await expect(page.getByRole('heading', { name: 'On the stove' })).toBeVisible();
-  await expect(page.getByRole('heading', { name: 'Rehearsals' })).toHaveCount(0);
+  await expect(page.getByRole('heading', { name: 'Practice runs' })).toHaveCount(0);
 });
 
 test('an instrument is paired, used at the stove, lost and found; a reading is taken with a tap', async ({
@@ -87,7 +87,7 @@ test('an instrument is paired, used at the stove, lost and found; a reading is t
   await expect(panel.getByTestId('paired-fridgeLogger')).toContainText('°C');
 
   await page.goto(`${server.url}/new/deep-calyx-ginger?method=straightBoil`);
-  await page.getByRole('button', { name: 'Begin now' }).click();
+  await page.getByRole('button', { name: 'Start now' }).click();
   for (const next of [
     'Wash until clear',
     'Scrub the skins',
@@ -138,11 +138,11 @@ test('scale, refractometer and strips at a rehearsed pot: what they show is take
   await expect(panel.getByRole('img', { name: /Cold eye over the last/ })).toBeVisible();
 
   await page.goto(`${server.url}/new/deep-calyx-ginger?method=straightBoil`);
-  await page.getByRole('button', { name: 'Rehearse it' }).click();
+  await page.getByRole('button', { name: 'Practice run' }).click();
   await page.getByTestId('rehearsal').getByRole('button', { name: '600 ×' }).click();
-  await page.getByTestId('rehearsal').getByRole('button', { name: 'Let a simulated cook do it' }).click();
+  await page.getByTestId('rehearsal').getByRole('button', { name: 'Let it run by itself' }).click();
   await expect(page.getByRole('heading', { name: 'Boil gently' })).toBeVisible({ timeout: 40_000 });
-  await page.getByTestId('rehearsal').getByRole('button', { name: 'The simulated cook is at work' }).click();
+  await page.getByTestId('rehearsal').getByRole('button', { name: 'It runs by itself' }).click();
   await page.getByTestId('rehearsal').getByRole('button', { name: '10 ×', exact: true }).click();
   for (const name of ['Shelf scale', 'Sugar glass', 'Strip reader'])
     await page.getByRole('button', { name: `Use ${name} here` }).click();

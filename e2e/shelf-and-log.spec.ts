@@ -33,7 +33,7 @@ test('a note is left in the log of a batch, and the newest entry can be taken ba
 }) => {
   await page.goto(`${server.url}/batches/demo-steeping`);
   await page.getByLabel('A note').fill('less clove next time');
-  await page.getByRole('button', { name: 'Note it' }).click();
+  await page.getByRole('button', { name: 'Add note' }).click();
   await expect(page.getByText('less clove next time')).toBeVisible();
   await page.reload();
   await expect(page.getByText('less clove next time')).toBeVisible();
@@ -45,7 +45,7 @@ test('the stove shows what is on, what is next, what is planned and what wants a
   tag: '@dates',
 }, async ({ page, server }) => {
   await page.goto(server.url);
-  await expect(page.getByTestId('on-pot')).toContainText('Deep calyx & ginger');
+  await expect(page.getByTestId('on-pot')).toContainText('Deep hibiscus & ginger');
   await expect(page.getByTestId('home-clock')).toContainText('6:4');
   await expect(page.getByText('past its date: throw out')).toBeVisible();
   await expect(page.getByText('drink today').first()).toBeVisible();

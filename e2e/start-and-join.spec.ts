@@ -11,9 +11,9 @@ test('made again with a tap: last time’s lesson stands at its step', async ({ 
   await page.waitForURL('**/shelf');
   await page.goto(`${server.url}/batches/batch`);
   await page.getByLabel('A note').fill('less clove');
-  await page.getByRole('button', { name: 'Note it' }).click();
+  await page.getByRole('button', { name: 'Add note' }).click();
   await page.getByRole('button', { name: 'Make it again' }).click();
-  await expect(page.getByRole('heading', { name: 'Pick over' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Sort' })).toBeVisible();
   await expect(page.getByTestId('last-time')).toContainText('less clove');
   const { batches } = await server.api<{ batches: { batch: { status: string } }[] }>('GET', '/batches');
   expect(batches.map((b) => b.batch.status).sort()).toEqual(['done', 'on']);
@@ -25,7 +25,7 @@ test('a pot that is on without a plan is joined where it stands', { tag: '@dates
 }) => {
   await server.api('PUT', '/kitchen', { version: 0, kitchen: KITCHEN });
   await page.goto(`${server.url}/new/deep-calyx-ginger?method=straightBoil`);
-  await page.getByRole('button', { name: 'It is on already' }).click();
+  await page.getByRole('button', { name: 'I have already started' }).click();
   await page.getByLabel('It is at').selectOption({ label: 'Boil gently' });
   await page.getByLabel('Since').fill('9');
   await page.getByRole('button', { name: 'Go on from there' }).click();

@@ -27,7 +27,7 @@ test('a steep survives a reload, another window and a killed server without losi
   await server.stop('SIGKILL');
   await expect(page.getByText('The kitchen server does not answer')).toBeVisible();
   await expect(clock).toHaveAttribute('data-end-ms', end!);
-  await page.getByRole('button', { name: 'Another clock' }).click();
+  await page.getByRole('button', { name: 'Add a timer' }).click();
   await page.getByRole('button', { name: 'Spice pot' }).click();
   await expect(page.getByTestId('small-clocks')).toContainText('Spice pot');
   await expect(page.getByText(/1 entry waits here/)).toBeVisible();
@@ -62,11 +62,11 @@ test('the steep calls at its least, best and latest, in the page and in the tab'
   await server.pass(4 * 60 + 1);
   await expect(page.getByTestId('alarm')).toContainText('long enough to strain');
   await expect(page).toHaveTitle(/^\(!\)/);
-  await page.getByRole('button', { name: 'Heard' }).click();
+  await page.getByRole('button', { name: 'OK' }).click();
   await expect(page.getByTestId('alarm')).toBeHidden();
   await server.pass(8 * 60);
   await expect(page.getByTestId('alarm')).toContainText('at its best now');
-  await page.getByRole('button', { name: 'Heard' }).click();
+  await page.getByRole('button', { name: 'OK' }).click();
   await server.pass(6 * 60);
   await expect(page.getByTestId('alarm')).toContainText('latest');
 });
@@ -76,7 +76,7 @@ test('“it boiled six minutes ago”', { tag: '@dates' }, async ({ page, server
   await server.pass(8);
   await page.goto(`${server.url}/batches/batch/stove`);
   const end = Number(await page.getByTestId('clock').getAttribute('data-end-ms'));
-  await page.getByRole('button', { name: 'It began earlier' }).click();
+  await page.getByRole('button', { name: 'Correct the start time' }).click();
   await page.getByTestId('retime-minutes').fill('14');
   await page.getByRole('button', { name: 'Set it' }).click();
   // Eight minutes had gone by; now it is fourteen.

@@ -38,7 +38,7 @@ test('methods side by side, with the mouse: hours, strength over time, and what 
   await page.getByRole('link', { name: 'Compare methods' }).click();
   const table = page.getByTestId('method-table');
   await expect(table.getByRole('columnheader')).toHaveCount(3);
-  await page.getByRole('button', { name: 'double draw' }).click();
+  await page.getByRole('button', { name: 'boiled twice' }).click();
   await expect(table.getByRole('columnheader')).toHaveCount(4);
   await expect(page).toHaveURL(/doubleDraw/);
   await expect(table.getByRole('row', { name: /From start to bottles/ })).toContainText('✓');
@@ -50,7 +50,7 @@ test('methods side by side, with the mouse: hours, strength over time, and what 
   await table.getByRole('button', { name: 'Red that is left' }).click();
   await expect(table).toContainText('Heat and time fade the red');
   await table.getByRole('link', { name: /Make it by double draw/ }).click();
-  await expect(page.getByRole('heading', { name: 'Deep calyx & ginger' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Deep hibiscus & ginger' })).toBeVisible();
   await page.getByRole('tab', { name: /Strain/ }).click();
   await expect(page.getByTestId('draws-worth')).toContainText('The second wins back');
 });
@@ -138,9 +138,9 @@ test('a recipe is written from nothing, by drag and by keyboard, and made', asyn
 
   // It behaves like a shipped one.
   await expect(page.getByRole('heading', { name: 'Porch red' })).toBeVisible();
-  await page.getByRole('link', { name: 'Make it' }).click();
+  await page.getByRole('link', { name: 'Start' }).click();
   await expect(page.getByTestId('wish-now')).toHaveText('4.0 L in bottles');
-  await page.getByRole('button', { name: 'Begin now' }).click();
+  await page.getByRole('button', { name: 'Start now' }).click();
   await expect(page.getByRole('heading', { name: 'Fill the pot' })).toBeVisible();
   await expect(page.getByTestId('amounts')).toContainText('200 g dried calyx, whole');
   await page.getByTestId('done').click();
@@ -154,7 +154,7 @@ test('a variant shows what differs, and keeps its versions', async ({ page, serv
   await page.getByLabel('Ginger, bruised, g').fill('300');
   await page.getByRole('button', { name: 'Keep it' }).click();
   await expect(page.getByTestId('recipe-line-ginger')).toContainText('+100 %');
-  await expect(page.getByText('A variant of')).toContainText('Deep calyx & ginger');
+  await expect(page.getByText('A variant of')).toContainText('Deep hibiscus & ginger');
   await page.getByRole('link', { name: 'Change it' }).click();
   await page.getByLabel('It makes').fill('6');
   await page.getByRole('button', { name: 'Keep it' }).click();
@@ -198,7 +198,7 @@ Put everything but the sugar in a big pot. Bring to a boil and simmer 20 minutes
   await expect(page.getByTestId('recipe-problem')).toHaveText([/goes in unwashed/, /goes in unwashed/]);
   await page.getByRole('button', { name: 'Keep it' }).click();
   await expect(page.getByTestId('recipe-text')).toContainText('moon berries');
-  await page.getByRole('link', { name: 'Make it' }).click();
+  await page.getByRole('link', { name: 'Start' }).click();
   await expect(page.getByTestId('ingredient-list')).toContainText('what it gives is not modelled');
 });
 
@@ -236,7 +236,7 @@ test('written down while somebody cooks: weighed, counted, tapped; planned at do
     await page.getByLabel('After').fill(after);
     await page.getByRole('button', { name: 'It is in' }).click();
   };
-  await putIn('Dried calyx, whole', '500', '380');
+  await putIn('Dried hibiscus, whole', '500', '380');
   await putIn('Ginger, sliced', '210', '150');
   await putIn('Water', '4000', '0');
   await page.getByRole('button', { name: 'On the flame' }).click();
@@ -254,7 +254,7 @@ test('written down while somebody cooks: weighed, counted, tapped; planned at do
   await page.getByRole('button', { name: 'Write the recipe' }).click();
   await expect(page.getByLabel('Boil gently, minutes')).toHaveValue('15');
   await page.getByRole('button', { name: 'Keep it' }).click();
-  await page.getByRole('link', { name: 'Make it' }).click();
+  await page.getByRole('link', { name: 'Start' }).click();
   await page.getByTestId('wish-litres').fill('7');
   await expect(page.getByTestId('wish-now')).toHaveText('7.0 L in bottles');
   const grams = await page
@@ -268,8 +268,8 @@ test('written down while somebody cooks: weighed, counted, tapped; planned at do
 
 test('weighing a cup changes every plan that has not begun', async ({ page, server }) => {
   await page.goto(`${server.url}/new/deep-calyx-ginger?method=straightBoil`);
-  await page.getByRole('button', { name: 'Keep this plan' }).click();
-  await expect(page.getByRole('button', { name: 'Drop this plan' })).toBeVisible();
+  await page.getByRole('button', { name: 'Save plan' }).click();
+  await expect(page.getByRole('button', { name: 'Delete this plan' })).toBeVisible();
   const plan = page.url();
   const cups = await page.getByTestId('line-calyx').innerText();
   expect(cups).toContain('300 g');
@@ -291,8 +291,8 @@ test('the shopping list: each fruit once, packs rounded up, the house taken off,
   server,
 }) => {
   await page.goto(`${server.url}/new/calyx-pineapple?method=straightBoil`);
-  await page.getByRole('button', { name: 'Keep this plan' }).click();
-  await expect(page.getByRole('button', { name: 'Drop this plan' })).toBeVisible();
+  await page.getByRole('button', { name: 'Save plan' }).click();
+  await expect(page.getByRole('button', { name: 'Delete this plan' })).toBeVisible();
   await page.getByRole('link', { name: 'Shopping' }).click();
   await expect(page.getByTestId('buy-pineapple')).toContainText('2 × pineapples');
   await expect(page.getByTestId('buy-hibiscus-dried')).toContainText('1 × 250 g');
@@ -315,16 +315,16 @@ test('everything in one file, into an empty kitchen: the same plan', async ({ pa
   await page.getByLabel('Its name').fill('Carried red');
   await page.getByLabel('Dried calyx, whole, g').fill('250');
   await page.getByRole('button', { name: 'Keep it' }).click();
-  await page.getByRole('link', { name: 'Make it' }).click();
-  await page.getByRole('button', { name: 'Keep this plan' }).click();
-  await expect(page.getByRole('button', { name: 'Drop this plan' })).toBeVisible();
+  await page.getByRole('link', { name: 'Start' }).click();
+  await page.getByRole('button', { name: 'Save plan' }).click();
+  await expect(page.getByRole('button', { name: 'Delete this plan' })).toBeVisible();
   const list = await page.getByTestId('ingredient-list').innerText();
   const bottled = await figure(page, 'wish-now');
   const path = new URL(page.url()).pathname;
   await page.goto(`${server.url}/kitchen`);
   const [download] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('link', { name: 'Write it down' }).click(),
+    page.getByRole('link', { name: 'Export' }).click(),
   ]);
   const file = await download.path();
 
@@ -333,7 +333,7 @@ test('everything in one file, into an empty kitchen: the same plan', async ({ pa
   try {
     await page.goto(other.url);
     await expect(page.getByRole('heading', { name: 'First, your pot' })).toBeVisible();
-    await expect(page.getByRole('button', { name: 'Take in a kitchen from a file' })).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Restore a backup' })).toBeVisible();
     await page.getByTestId('archive-file').setInputFiles(file);
     await expect(page.getByText('Carried red').first()).toBeVisible();
     await page.goto(`${other.url}${path}`);
@@ -391,14 +391,14 @@ test('water to cover, and what runs ahead in a big pot, are said at the line', a
 test('a part that stands ready on the shelf is poured in instead of made', async ({ page, server }) => {
   await page.goto(`${server.url}/new/pineapple-ginger?stage=draw`);
   await page
-    .getByRole('group', { name: 'Spice liquor' })
+    .getByRole('group', { name: 'Spice brew' })
     .getByRole('button', { name: 'ready on the shelf' })
     .click();
   await expect(page.getByText('as raw as that')).toBeVisible();
   await page.getByRole('tab', { name: /Size/ }).click();
   await expect(page.getByTestId('shelf-jar-spice-liquor')).toContainText('Spice liquor, from the shelf');
   await expect(page.getByTestId('line-cinnamon')).toHaveCount(0);
-  await page.getByRole('button', { name: 'Begin now' }).click();
+  await page.getByRole('button', { name: 'Start now' }).click();
   await expect(page.getByRole('heading', { name: 'Scrub the skins' })).toBeVisible();
   for (const next of ['Cut and bruise', 'Fill the pot']) {
     await page.getByTestId('done').click();

@@ -6,7 +6,7 @@ test.beforeEach(async ({ server }) => {
 
 /** Everything the page says of the batch, read off it. */
 async function readPage(page: import('@playwright/test').Page) {
-  const vessel = page.getByTestId('vessel').first();
+  const vessel = page.getByTestId('pot').first();
   return {
     wishL: await figure(page, 'wish-now'),
     liquorPx: (await vessel
@@ -61,7 +61,7 @@ test('a pot too small says by how much, and offers fills, another pot, or less',
   await page.getByRole('combobox', { name: 'Pot' }).selectOption('small');
   const problem = page.getByTestId('plan-problem');
   await expect(problem).toContainText(/\d\.\d L too much for the Small pot in one fill: it takes \d\.\d L/);
-  await expect(page.getByRole('button', { name: 'Begin now' })).toBeDisabled();
+  await expect(page.getByRole('button', { name: 'Start now' })).toBeDisabled();
   // What several fills cost in time is worked out beside the screen.
   const fills = page.getByRole('button', { name: /Make it in \d fills, .* in all/ });
   await expect(fills).toBeVisible();

@@ -50,11 +50,11 @@ test('a plan is kept with its start, and waits on the stove', { tag: '@dates' },
   await page
     .getByLabel('Ready by')
     .fill(new Date(server.nowMs() + 3 * 86_400_000).toISOString().slice(0, 16));
-  await page.getByRole('button', { name: 'Keep this plan' }).click();
-  await expect(page.getByRole('button', { name: 'Drop this plan' })).toBeVisible();
+  await page.getByRole('button', { name: 'Save plan' }).click();
+  await expect(page.getByRole('button', { name: 'Delete this plan' })).toBeVisible();
   await page.getByRole('link', { name: 'Stove', exact: true }).click();
   await expect(page.getByText(/start by/)).toBeVisible();
   await page.getByRole('link', { name: /Peel & core infusion/ }).click();
-  await page.getByRole('button', { name: 'Drop this plan' }).click();
+  await page.getByRole('button', { name: 'Delete this plan' }).click();
   await expect(page.getByText('No plans.')).toBeVisible();
 });

@@ -39,7 +39,7 @@ const VIEWS = [
     path: '/drinks/deep-calyx-ginger/compare',
     size: { width: 1280, height: 1100 },
     prepare: async (page) => {
-      await page.getByRole('button', { name: 'double draw' }).click();
+      await page.getByRole('button', { name: 'boiled twice' }).click();
       await page.getByRole('img', { name: /Strength in calyx/ }).waitFor();
     },
   },
@@ -77,7 +77,7 @@ const VIEWS = [
     path: '/new/deep-calyx-ginger?method=straightBoil',
     size: { width: 390, height: 1180 },
     prepare: async (page) => {
-      await page.getByRole('button', { name: 'It is on already' }).click();
+      await page.getByRole('button', { name: 'I have already started' }).click();
       await page.getByLabel('It is at').selectOption({ label: 'Cool' });
       await page.getByLabel('Since').fill('6');
       await page.getByRole('button', { name: 'Go on from there' }).click();
@@ -91,7 +91,7 @@ const VIEWS = [
     size: { width: 1280, height: 1000 },
     running: true,
     prepare: async (page) => {
-      await page.getByRole('button', { name: 'Rehearse it' }).click();
+      await page.getByRole('button', { name: 'Practice run' }).click();
       await page.getByTestId('rehearsal').waitFor();
       await page.getByRole('button', { name: '600 ×' }).click();
       await page.getByRole('button', { name: /simulated cook/ }).click();

@@ -90,7 +90,7 @@ const SAID: readonly (readonly [string, object, RegExp])[] = [
     'setAside',
     {
       leftovers: [
-        { kind: 'calyx', massG: 900 },
+        { kind: 'hibiscus', massG: 900 },
         { kind: 'root', massG: 60 },
       ],
     },

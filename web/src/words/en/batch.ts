@@ -1,9 +1,9 @@
 /** Sentences of a plan and a batch: the table, the stove, the balance. */
 export const EN_BATCH = {
   // alreadyOn
-  'alreadyOn.itIsOnAlready': 'It is on already',
+  'alreadyOn.itIsOnAlready': 'I have already started',
   'alreadyOn.sayWhereItIs':
-    'Say where it is. What came before is taken to have gone as the model has it; measure at the next chance.',
+    'Say where you are. What came before is taken to have gone as planned; measure at the next chance.',
   'alreadyOn.itIsAt': 'It is at',
   'alreadyOn.since': 'Since',
   'alreadyOn.notNow': 'Not now',
@@ -14,7 +14,7 @@ export const EN_BATCH = {
   'batchPage.atTheStove': 'At the stove',
   'batchPage.inThePotNow': 'In the pot now',
   'batchPage.atStandingAt': '{name}: {hotVolume} at {tempC}, standing at {levelCm}.',
-  'batchPage.temperatureByTheModel': 'Temperature, by the model',
+  'batchPage.temperatureByTheModel': 'Temperature, as expected',
   'batchPage.due': 'Due',
   'batchPage.expected': 'Expected',
   'batchPage.whatWentIn': 'What went in',
@@ -22,16 +22,16 @@ export const EN_BATCH = {
   'batchPage.inWords': 'In words',
   'batchPage.theBatch': 'The batch',
   'batchPage.leftInTheCloth': 'Left in the cloth',
-  'batchPage.sweetSourAndStrong': 'Sweet, sour and strong on one plane',
+  'batchPage.sweetSourAndStrong': 'Sweet against sour',
   'batchPage.bottle': 'Bottle',
   'batchPage.measureAndGoOn': 'Measure and go on',
   'batchPage.makeItAgain': 'Make it again',
   'batchPage.log': 'Log',
-  'batchPage.saidOnAnotherDevice': '{deedText}: said on another device as well, the earlier counts',
+  'batchPage.saidOnAnotherDevice': '{deedText}: entered on another device as well, the earlier counts',
   'batchPage.undo': 'Undo: {deedText}',
   'batchPage.allEntries': 'All {count} entries',
   'batchPage.aNote': 'A note',
-  'batchPage.noteIt': 'Note it',
+  'batchPage.noteIt': 'Add note',
 
   // bottleForm
   'bottleForm.notToBeKept': 'Not to be kept: pour it away. {reasons}',
@@ -44,7 +44,7 @@ export const EN_BATCH = {
   'bottleForm.bottlesTakeLeftOver':
     '{bottles} bottles take {filled}; {left} left over.{roomSome, select, true { The last one stays {room} short.} other {}}',
   'bottleForm.danger': 'Danger',
-  'bottleForm.mind': 'Mind',
+  'bottleForm.mind': 'Caution',
   'bottleForm.whatIsLeftOver': 'What is left over',
   'bottleForm.isDrunkNow': 'is drunk now',
   'bottleForm.goesIntoAJug': 'goes into a jug on the shelf',
@@ -100,7 +100,7 @@ export const EN_BATCH = {
   'guestsAreHere.strainedNow': 'Strained now',
   'guestsAreHere.atItsBest': 'At its best',
   'guestsAreHere.strainNow': 'Strain now',
-  'guestsAreHere.thenTheSolidsOnce': 'Then the solids once more, boiled {minutes} minutes in',
+  'guestsAreHere.thenTheSolidsOnce': 'Then boil what is left in the cloth once more, {minutes} minutes in',
   'guestsAreHere.theSecondBoilBy': 'The second boil by itself',
   'guestsAreHere.bothTogether': 'Both together',
   'guestsAreHere.strainNowThenBoil': 'Strain now, then boil the rest again',
@@ -118,7 +118,7 @@ export const EN_BATCH = {
     'The instrument could not be changed: the kitchen server does not answer.',
   'instrumentStrip.useHere': 'Use {name} here',
   'instrumentStrip.notTaken': 'Not taken: {detail}',
-  'instrumentStrip.simulated': '{name}, simulated',
+  'instrumentStrip.simulated': '{name}, for practice',
   'instrumentStrip.waitingForItsFirst': 'waiting for its first reading',
   'instrumentStrip.following': 'Following',
   'instrumentStrip.letItFollow': 'Let it follow',
@@ -141,24 +141,24 @@ export const EN_BATCH = {
   'lotStir.stirIn': 'Stir in',
   'lotStir.trueOtherAlcoholUnits':
     '{isMl, select, true {Then} other {Now}} {abv} % alcohol, {ethanol} units a glass of {serving} mL ({name}).{abvLow, select, true { {keepsNothing}} other {}}',
-  'lotStir.thisLotOnThe': 'This lot on the plane',
+  'lotStir.thisLotOnThe': 'This version, sweet against sour',
   'lotStir.nothingToStirIn': 'Nothing to stir in? Then go on with the wide button.',
   'lotStir.of': '{dose} of {item} ({byHand})',
   'lotStir.toSweetenItIn': 'To sweeten it in the glass, {serving} mL want {list}.',
 
   // lotsForm
-  'lotsForm.splitItIntoLots': 'Split it into lots',
-  'lotsForm.hereEachLotIs': '{here} here. Each lot is finished by itself, with marks and a date of its own.',
-  'lotsForm.lot': 'Lot {number}',
+  'lotsForm.splitItIntoLots': 'Divide into versions',
+  'lotsForm.hereEachLotIs': '{here} here. Each version is finished by itself, with marks and a date of its own.',
+  'lotsForm.lot': 'Version {number}',
   'lotsForm.litres': 'Litres',
-  'lotsForm.leaveOutLot': 'Leave out lot {number}',
+  'lotsForm.leaveOutLot': 'Leave out version {number}',
   'lotsForm.leaveOut': 'Leave out',
-  'lotsForm.oneMoreLot': 'One more lot',
+  'lotsForm.oneMoreLot': 'One more version',
   'lotsForm.allTheRestInto': 'All the rest into the last',
   'lotsForm.moreThanThereIs': '{rest} more than there is.',
-  'lotsForm.allOfItIs': 'All of it is in lots.',
+  'lotsForm.allOfItIs': 'All of it is in versions.',
   'lotsForm.goOnAsPlanned': '{rest} go on as planned.',
-  'lotsForm.splitIt': 'Split it',
+  'lotsForm.splitIt': 'Divide it',
 
   // measureForm
   'measureForm.measure': 'Measure',
@@ -168,7 +168,7 @@ export const EN_BATCH = {
   'measureForm.andAPart': 'and a part',
   'measureForm.hotAboutC': 'hot, about {momentC} °C',
   'measureForm.hotWhenCold': 'hot, {cold} when cold',
-  'measureForm.theModelExpectedCold': '; the model expected {expectedNow} cold',
+  'measureForm.theModelExpectedCold': '; we expected {expectedNow} cold',
   'measureForm.heightFromTheBottom': 'Height from the bottom',
   'measureForm.theIsCmHigh': 'The {name} is {heightCm} cm high.',
   'measureForm.weight': 'Weight',
@@ -176,7 +176,7 @@ export const EN_BATCH = {
   'measureForm.potAndAll': 'pot and all',
   'measureForm.withoutThePot': 'without the pot',
   'measureForm.temperature': 'Temperature',
-  'measureForm.allThatIsDissolved': 'All that is dissolved, g in 100 g',
+  'measureForm.allThatIsDissolved': 'How sweet it reads, g in 100 g',
   'measureForm.aReadingAfterThe': 'A reading after the last addition counts for keeping',
   'measureForm.readBy': 'Read by',
   'measureForm.itIsSoEnter': 'It is so, enter it',
@@ -192,15 +192,15 @@ export const EN_BATCH = {
   'planPage.practiceProbe': 'Practice probe',
   'planPage.theKitchenServerDoes':
     'The kitchen server does not answer. Your plan is kept here; try again in a moment.',
-  'planPage.rehearseIt': 'Rehearse it',
-  'planPage.beginAllTheSame': 'Begin all the same: not to be kept',
-  'planPage.beginNow': 'Begin now',
-  'planPage.keepThisPlan': 'Keep this plan',
+  'planPage.rehearseIt': 'Practice run',
+  'planPage.beginAllTheSame': 'Start anyway: not to be kept',
+  'planPage.beginNow': 'Start now',
+  'planPage.keepThisPlan': 'Save plan',
   'planPage.takeTheirs': 'Take theirs',
   'planPage.keepMine': 'Keep mine',
   'planPage.thisPlanWasChanged':
     'This plan was changed in another window. There: {theirs}. Here: {mine}. Nothing was overwritten.',
-  'planPage.dropThisPlan': 'Drop this plan',
+  'planPage.dropThisPlan': 'Delete this plan',
   'planPage.saveChanges': 'Save changes',
   'planPage.glasses': '{servings} glasses',
   'planPage.aFullPot': 'a full pot',
@@ -208,11 +208,11 @@ export const EN_BATCH = {
   'planPage.sweetness': '{wish}, {what}, sweetness {targetSweetnessPct}',
 
   // planProblem
-  'planProblem.oneFill': 'one fill',
-  'planProblem.fills': '{fills} fills',
+  'planProblem.oneFill': 'one pot load',
+  'planProblem.fills': '{fills} pot loads',
   'planProblem.make': 'Make {free}',
   'planProblem.makeItInFills':
-    'Make it in {fillsNeeded} fills{hoursIs, select, true {, {hours} in all} other {}}',
+    'Make it in {fillsNeeded} pot loads{hoursIs, select, true {, {hours} in all} other {}}',
   'planProblem.useThe': 'Use the {name}',
   'planProblem.make2': 'Make {floor}',
 
@@ -226,29 +226,29 @@ export const EN_BATCH = {
   'planTable.ring': 'Ring',
   'planTable.readyBy': 'ready by',
   'planTable.readyBy2': 'Ready by',
-  'planTable.begunWhenYouAre': 'begun {start}, when you are there, it is in bottles {ready}',
-  'planTable.begunNowItIs': 'begun now it is in bottles {ready}',
+  'planTable.begunWhenYouAre': 'Start at {start}, bottled {ready}',
+  'planTable.begunNowItIs': 'Start now, bottled {ready}',
   'planTable.notWithYourHours': 'not with your hours away',
   'planTable.tooLateBy': 'too late by {now}',
   'planTable.theWish': 'The wish',
-  'planTable.fillsOfThePot': ' {fills} fills of the pot.',
+  'planTable.fillsOfThePot': ' {fills} pot loads.',
 
   // rehearsing
-  'rehearsing.theSimulatedCookWas': 'The simulated cook was refused: {detail}',
+  'rehearsing.theSimulatedCookWas': 'It could not go on by itself: {detail}',
   'rehearsing.theKitchenServerDoes': 'The kitchen server does not answer. Nothing was changed.',
-  'rehearsing.rehearsal': 'Rehearsal',
+  'rehearsing.rehearsal': 'Practice run',
   'rehearsing.rehearsalTimesAsFast':
-    'Rehearsal: {speed} times as fast{isKept, select, true {, kept} other {, nothing of it stays}}',
+    'Practice run: {speed} times as fast{isKept, select, true {, kept} other {, nothing of it stays}}',
   'rehearsing.speed': 'Speed',
-  'rehearsing.theSimulatedCookIs': 'The simulated cook is at work',
-  'rehearsing.letASimulatedCook': 'Let a simulated cook do it',
+  'rehearsing.theSimulatedCookIs': 'It runs by itself',
+  'rehearsing.letASimulatedCook': 'Let it run by itself',
   'rehearsing.doNotKeepIt': 'Do not keep it',
-  'rehearsing.endAndForgetIt': 'End and forget it',
+  'rehearsing.endAndForgetIt': 'End the practice run',
 
   // setAside
   'setAside.nothingLiesInThe': 'Nothing lies in the cloth that is not set aside.',
   'setAside.somethingElseThatIs': 'Something else that is left',
-  'setAside.byTheModelWith': 'By the model {mass}, with {held} of liquor in it.',
+  'setAside.byTheModelWith': 'We expect {mass}, with {held} of drink in it.',
   'setAside.itWeighs': 'It weighs',
   'setAside.onePortionFewer': 'One portion fewer',
   'setAside.onePortionMore': 'One portion more',
@@ -260,12 +260,12 @@ export const EN_BATCH = {
   'signalsPanel.off': ': off',
   'signalsPanel.notInThisBrowser': 'not in this browser',
   'signalsPanel.onlyOverASafe': 'only over a safe connection',
-  'signalsPanel.signals': 'Signals',
+  'signalsPanel.signals': 'Sounds and alerts',
   'signalsPanel.sound': 'Sound',
-  'signalsPanel.spoken': 'Spoken',
-  'signalsPanel.shaking': 'Shaking',
+  'signalsPanel.spoken': 'Speech',
+  'signalsPanel.shaking': 'Vibrate',
   'signalsPanel.notices': 'Notices',
-  'signalsPanel.screenKeptOn': 'Screen kept on',
+  'signalsPanel.screenKeptOn': 'Keep the screen on',
   'signalsPanel.fourKeys': 'Four keys',
   'signalsPanel.alarmsShowHereAnd':
     'Alarms show here and, where it is on, sound only while this page is open.{noIsOffline, select, true { Without a safe connection this browser does not keep the page: it needs the server.} other {}}',
@@ -312,7 +312,7 @@ export const EN_BATCH = {
   'stageChoices.rinses': 'Rinses',
   'stageChoices.oneQuickRinseOr':
     'One quick rinse, or until the bowl shows no sand: each rinse takes a little colour and a minute and a half.',
-  'stageChoices.theSolidsAre': 'The solids are',
+  'stageChoices.theSolidsAre': 'Straining',
   'stageChoices.itCools': 'It cools',
   'stageChoices.inIceWater': 'in ice water',
   'stageChoices.inTheFridge': 'in the fridge',
@@ -333,8 +333,8 @@ export const EN_BATCH = {
   'stageChoices.minutesAtASimmer': 'Minutes at a simmer',
   'stageChoices.minutesOnTheLeaves': 'Minutes on the leaves',
   'stageChoices.secondBoil': 'Second boil',
-  'stageChoices.waterKeptForThe': 'Water kept for the second draw: {secondShare}',
-  'stageChoices.shareOfTheWater': 'Share of the water for the second draw',
+  'stageChoices.waterKeptForThe': 'Water kept for the second boil: {secondShare}',
+  'stageChoices.shareOfTheWater': 'Share of the water for the second boil',
   'stageChoices.hoursOfSteeping': 'Hours of steeping',
   'stageChoices.itSteeps': 'It steeps',
   'stageChoices.daysToMature': 'Days to mature',
@@ -345,18 +345,18 @@ export const EN_BATCH = {
   'stovePage.bigLadle': '{face} {stepName} · Big Ladle',
   'stovePage.done': 'Done',
   'stovePage.bigLadle2': '{stepName} · Big Ladle',
-  'stovePage.table': '‹ Table',
+  'stovePage.table': '‹ Overview',
   'stovePage.stepOf': 'step {at} of {count}',
   'stovePage.thePlanStops': 'The plan stops',
   'stovePage.bestStrainedNotBefore':
     'best strained {end}{minIs, select, true {, not before {min}} other {}}{maxIs, select, true {, not after {max}} other {}}',
   'stovePage.theModelHasAt':
-    'The model has {volume} at {tempC} now{levelCmIs, select, true {, standing at {levelCm} cm} other {}}.',
+    'We expect {volume} at {tempC} now{levelCmIs, select, true {, standing at {levelCm} cm} other {}}.',
   'stovePage.howMuchCameOut': 'How much came out? The rest of the plan follows it.',
   'stovePage.bottlesWouldStandOn':
     '{bottles} bottles {isRehearsal, select, true {would stand on the cold shelf.} other {stand on the cold shelf.}}',
-  'stovePage.itBeganEarlier': 'It began earlier',
-  'stovePage.anotherClock': 'Another clock',
+  'stovePage.itBeganEarlier': 'Correct the start time',
+  'stovePage.anotherClock': 'Add a timer',
   'stovePage.skipThis': 'Skip this',
   'stovePage.stopTheClock': 'Stop the clock {label}',
   'stovePage.theFlameIsBack': 'The flame is back',
@@ -365,7 +365,7 @@ export const EN_BATCH = {
   'stovePage.andAboutThisAt': 'And about this at the end of this step.',
   'stovePage.lastTime': 'Last time:',
   'stovePage.yourSpoonIs': 'Your spoon is',
-  'stovePage.overWhenYouSee': 'Over when you see it:',
+  'stovePage.overWhenYouSee': 'Done when:',
   'stovePage.itShouldStandAt': 'It should stand at {levelCm} cm.',
   'stovePage.expectedIn': 'expected in',
   'stovePage.expectedSince': 'expected since',
@@ -412,7 +412,7 @@ export const EN_BATCH = {
 
   // timetableSheet
   'timetableSheet.fromInBottlesOf':
-    'From {start}, {start2}. In bottles {ready}, {ready2}. {handsOn} of your hands.',
+    'From {start}, {start2}. In bottles {ready}, {ready2}. {handsOn} of your work.',
   'timetableSheet.from': 'From',
   'timetableSheet.to': 'To',
   'timetableSheet.do': 'Do',
@@ -424,7 +424,7 @@ export const EN_BATCH = {
   'tooLate.readyInTime': '{what}, ready {ready}{isMeets, select, true {: in time} other {}}',
   'tooLate.serveThen': 'Serve then',
   'tooLate.asStrongAsPlanned': 'as strong as planned',
-  'tooLate.ofYourHands': '{handsOn} of your hands',
+  'tooLate.ofYourHands': '{handsOn} of your work',
   'tooLate.halfInEachPot':
     'Half in each pot on two rings; twice the washing-up{isWantsPot, select, true {, and you have one pot only} other {}}.',
   'tooLate.thePlanAsIt': 'The plan as it is, {hands}.',
@@ -440,7 +440,7 @@ export const EN_BATCH = {
   'wishControls.litresInBottles': 'Litres in bottles',
   'wishControls.glasses': 'Glasses',
   'wishControls.comeOut': '{litresNow} come out.',
-  'wishControls.fillsOfThePot': 'Fills of the pot',
+  'wishControls.fillsOfThePot': 'Pot loads',
 
   // balanceBoard
   'balanceBoard.dragAnArrowBy':
@@ -479,7 +479,7 @@ export const EN_BATCH = {
   'plane.sweetnessSourness': 'sweetness {sweet}, sourness {sour}',
   'plane.target2': 'target',
   'plane.whatThisHouseLikes': 'what this house likes, from {batches}',
-  'plane.sourGLAs': 'sour, g/L as citric acid',
+  'plane.sourGLAs': 'sour (acid, g/L)',
   'plane.sweetGOfSugar': 'sweet, g of sugar in 100 g',
 
   // plannedBalance
@@ -565,9 +565,9 @@ export const EN_BATCH = {
   // figures
   'figures.afterTheBoil': 'after the boil {hotVolume}',
   'figures.strained': 'strained {volume}',
-  'figures.toTheBrimWide': '{name}, {potCapacity} to the brim, {diameterCm} wide. ',
+  'figures.toTheBrimWide': '{name}, {potCapacity} full, {diameterCm} wide. ',
   'figures.atTheBoilAt':
-    '{isHeated, select, true {At the boil} other {At its fullest}} it stands at {levelCm}, {hotVolume} of {isHeated, select, true {hot } other {}}liquor with {dry} of plants, ',
+    '{isHeated, select, true {At the boil} other {At its fullest}} it stands at {levelCm}, {hotVolume} of {isHeated, select, true {hot } other {}}drink with {dry} of plants, ',
   'figures.andIsKeptFor': 'and {foam} is kept for foam: {fill} of what it may take.',
   'figures.afterTheBoil2': ' After the boil {hotVolume}.',
   'figures.strained2': ' Strained {volume}.',
@@ -612,15 +612,15 @@ export const EN_BATCH = {
 
   // panels
   'panels.cmWide': '{name}, {potCapacity}, {diameterCm} cm wide',
-  'panels.fillsEachTheSame': '{fills} fills, each the same.',
+  'panels.fillsEachTheSame': '{fills} pot loads, each the same.',
   'panels.nothingIsHeatedIt': 'Nothing is heated: it serves as the mixing bowl.',
   'panels.fillTo': 'Fill to {levelCm}.',
   'panels.boilsAfterAboutOn': 'Boils after about {lengthText} on the {name}.',
   'panels.losesAsSteamStays':
-    '{steamSome, select, true {Loses {steam} as steam; } other {}}{held} stays in the solids.',
+    '{steamSome, select, true {Loses {steam} as steam; } other {}}{held} stays in the plants.',
   'panels.yourOfWeighs': 'Your {name} of {item} weighs {mass}.',
-  'panels.wholeSpicesRunAhead': 'Whole spices run ahead in a big pot: they scale at the power 0.85.',
-  'panels.amountsAreForAll': 'Amounts are for all {fills} fills together.',
+  'panels.wholeSpicesRunAhead': 'In a big pot whole spices grow more slowly than the water.',
+  'panels.amountsAreForAll': 'Amounts are for all {fills} pot loads together.',
   'panels.asMuchAsThere': ', as much as there is juice',
   'panels.whatItGivesIs': '(what it gives is not modelled)',
   'panels.toCm': 'to {levelCm} cm',
@@ -630,11 +630,11 @@ export const EN_BATCH = {
   'panels.allAtC': 'all at 20 °C',
   'panels.washAndCut': 'Wash and cut',
   'panels.rinses': '{rinses} rinses',
-  'panels.inYourLargestBowl': 'In your largest bowl it takes {washLots} lots.',
+  'panels.inYourLargestBowl': 'In your largest bowl, wash it {washLots} times over.',
   'panels.coldRinsesTakeAbout':
-    'Cold rinses take about {calyx} of the calyx with them: less than a warm one would.',
-  'panels.draw': 'Draw',
-  'panels.drawnFromThePlants': 'Drawn from the plants',
+    'Cold rinses take about {hibiscus} of the hibiscus with them: less than a warm one would.',
+  'panels.draw': 'Boil and steep',
+  'panels.drawnFromThePlants': 'What the plants give',
   'panels.notModelled': 'not modelled',
   'panels.expectedColourStrainedIn':
     'Expected colour, strained: in a white spoon and in a glass. An aid to judge by.',
@@ -649,20 +649,20 @@ export const EN_BATCH = {
   'panels.aimH': 'aim 2 h',
   'panels.thenToC': 'Then to 5 °C',
   'panels.aimH2': 'aim 4 h',
-  'panels.yourReceivingVesselsHold': 'Your receiving vessels hold {receiver}: {receiverShort} too little.',
+  'panels.yourReceivingVesselsHold': 'What you strain into holds {receiver}: {receiverShort} too little.',
   'panels.yourFridgeStandsAt':
     'Your fridge stands at {fridgeC}. Drain leaves more behind than pressing, wringing less still.',
-  'panels.theTwoDraws': 'The two draws',
+  'panels.theTwoDraws': 'The two boils',
   'panels.theSecondWinsBack':
-    'The second wins back {marker} of all that is drawn, {litres} more for {minutes}.',
-  'panels.allThatIsDissolved': 'all that is dissolved, in 100 g',
+    'The second wins back {marker} of all that is in the plants, {litres} more for {minutes}.',
+  'panels.allThatIsDissolved': 'sweetness, as a refractometer reads it',
   'panels.sweetnessAsSugar': 'sweetness, as sugar',
-  'panels.titratableAcidityAsCitric': 'titratable acidity, as citric',
+  'panels.titratableAcidityAsCitric': 'sourness',
   'panels.asYouReadIt': 'as you read it',
   'panels.tooLittleAcidTo': 'too little acid to estimate',
   'panels.inAGlassOf': 'In a glass of {serving} mL',
   'panels.sugar': 'Sugar',
-  'panels.freeSugarsOfThe': 'Free sugars, of the 50 g a day that guidance sets as a ceiling',
+  'panels.freeSugarsOfThe': 'Sugar, of the 50 g a day that guidance sets as a ceiling',
   'panels.andOfTheG': 'and of the 25 g it aims at',
   'panels.noAddedSugar': 'No added sugar',
   'panels.addedSugar': 'Added sugar',
@@ -679,7 +679,7 @@ export const EN_BATCH = {
   'panels.cautiousHomeRulesYour':
     'Cautious home rules; your local food rules come first. Kept cold, at {fridgeC}.',
   'panels.whenYouAreNeeded': 'When you are needed',
-  'panels.inAllOfYour': '{total} in all, {handsOn} of your hands',
+  'panels.inAllOfYour': '{total} in all, {handsOn} of your work',
   'panels.itWaitsLongerBefore':
     'It waits {by} longer before “{stepName}”, so that nothing calls you in your hours away.',
   'bottleForm.sterilised': 'sterilised',
@@ -753,7 +753,7 @@ export const EN_BATCH = {
 
   // early
   'early.plan':
-    'Begun today it would be past its date on that day. Begin it {at} at the earliest, or freeze it.',
+    'Started today it would be past its date on that day. Start it {at} at the earliest, or freeze it.',
   'early.batch':
     'It was planned for {day} and keeps only until {date}. Freeze it, drink it sooner, or make it again nearer the day.',
 
@@ -765,7 +765,7 @@ export const EN_BATCH = {
   'balance.nearest': 'The nearest:',
 
   // house
-  'house.sugar': '{is} g of free sugars in a glass: more than the {most} g of this house.',
+  'house.sugar': '{is} g of sugar in a glass: more than the {most} g of this house.',
   'house.citrus': '{is} mL of citrus juice in a litre: more than the {most} mL of this house.',
 
   // swap
@@ -806,7 +806,7 @@ export const EN_BATCH = {
   'outcome.later': '{time} later',
   'outcome.sooner': '{time} sooner',
   'balanceBoard.sweetness': 'sweetness',
-  'balanceBoard.dissolved': 'dissolved',
+  'balanceBoard.dissolved': 'refractometer',
   'balanceBoard.sourness': 'sourness',
   'panels.estimate': 'estimate',
   'panels.alcohol': 'alcohol',

@@ -13,7 +13,7 @@ export const EN = {
   'amount.ofFruit': 'of {number} {unit}',
   'time.days': '{days, plural, one {{number} day} other {{number} days}}',
   'time.daysAndHours': '{days} days {hours} h',
-  'problem.vessel': 'vessel',
+  'problem.vessel': 'pot',
   'problem.ring': 'ring',
   'drink.unknown': 'A drink that is no longer in the book',
   'unit.metricCup': '{count, plural, one {cup} other {cups}}',
@@ -54,7 +54,7 @@ export const EN = {
   'safeWay.ice': 'cooled in ice water',
   'safeWay.coldAndIce': 'in the fridge, and cooled in ice water',
   'safeWay.acidFirst': 'sour from the start, with {what}: {amount} a litre',
-  'safeWay.oneFill': 'in one fill of the pot',
+  'safeWay.oneFill': 'in one pot load',
   'plan.farAhead': 'That is more than two years from now: choose an earlier day.',
 
   // the balance plane
@@ -75,7 +75,7 @@ export const EN = {
   'balance.lacks.sourer': 'nothing that may be added is sour enough.',
   'balance.lacks.lessSour': 'nothing that may be added makes it less sour.',
   'trial.curdles': 'Coconut and milk curdle in what is sour: try a spoon of it first, or leave the sour out.',
-  'trial.spiceGrows': 'Spice and heat grow faster than the pot: begin with two thirds of it.',
+  'trial.spiceGrows': 'Spice and heat grow faster than the pot: start with two thirds of it.',
   'trial.tasteAgain': 'So much larger than a cup: stir in half, taste, then the rest.',
   // lots
   'lot.plain': 'Left plain',
@@ -121,7 +121,7 @@ export const EN = {
   'audience.iron': 'ask first when short of iron',
   'audience.liver': 'ask first with liver disease',
   'audience.allergy': 'ask about allergies',
-  'audience.weakened': 'not for the old or weakened',
+  'audience.weakened': 'not for older or ill people',
   'audience.mildOnly': 'too hot for some',
   'who.honey': 'Honey: never for a child under one year.',
   'who.lookAlike.infants': 'Star anise: never for infants.',
@@ -177,7 +177,7 @@ export const EN = {
   'held.millilitre': 'millilitres',
   'held.pack': 'packs',
   'held.pound': 'pounds',
-  'layOut.left': 'Before you begin, to lay out and look over: {count}',
+  'layOut.left': 'Before you start, to lay out and look over: {count}',
   'layOut.done': 'All is laid out',
   'layOut.brush': 'A nylon brush for the skins, kept for this',
   'layOut.bowl': 'A large clean bowl to wash in',
@@ -186,7 +186,7 @@ export const EN = {
   'layOut.sieve': 'A sieve of stainless steel or nylon, nothing left in its mesh',
   'layOut.cloth':
     'A cloth or bag for this only, boiled ten minutes, without scent. Frayed, grey or smelling: a new one. Nuts went through it? Then not for guests who must not have any',
-  'layOut.receiver': 'Vessels for what is strained: large enough together, clean',
+  'layOut.receiver': 'Pots or jugs for what is strained: large enough together, clean',
   'layOut.thermometer': 'A thermometer',
   'layOut.bottles': 'Bottles and lids: sound, washed, heated, dry; old labels off',
   'guidance.more': 'More to know: {count}',
@@ -209,7 +209,7 @@ export const EN = {
   'taste.hot.more': 'too hot',
 
   // steps
-  'step.pick': 'Pick over',
+  'step.pick': 'Sort',
   'step.wash': 'Wash',
   'step.wash.swirl': 'Wash until clear',
   'step.wash.scrub': 'Scrub the skins',
@@ -242,7 +242,7 @@ export const EN = {
   'step.sour': 'Sour',
   'step.fortify': 'Add spirits',
   'step.mix.lot': 'Stir in',
-  'how.mix.lot': 'What this lot wants: fruit, spirits, or nothing.',
+  'how.mix.lot': 'What this version wants: fruit, spirits, or nothing.',
   'step.split': 'Split',
   'step.chill': 'Chill',
   'step.freeze': 'Freeze',
@@ -323,7 +323,7 @@ export const EN = {
   'fault.nothingThere': 'nothing to read there yet',
   'fault.outOfRange': 'outside of what it can read',
   'fault.alcohol': 'there is alcohol in it: a refractometer cannot tell',
-  'deed.pick': 'Everything is picked over',
+  'deed.pick': 'All sorted',
   'deed.wash': 'Washed',
   'deed.prep': 'All cut',
   'deed.combine': 'All in the pot',
@@ -386,7 +386,7 @@ export const EN = {
   // stages of the line
   'stage.size': 'Size',
   'stage.wash': 'Wash and cut',
-  'stage.draw': 'Draw',
+  'stage.draw': 'Boil',
   'stage.strain': 'Strain',
   'stage.balance': 'Balance',
   'stage.bottle': 'Bottle',
@@ -403,10 +403,10 @@ export const EN = {
   'state.bought': 'bought',
   'flow.ownWater': "the plants' own water",
   'flow.rinseWater': 'rinse water that clings',
-  'flow.drawn': 'what is drawn from the plants',
+  'flow.drawn': 'what the plants give',
   'flow.sweetener': 'room the sweetener takes',
   'flow.steam': 'steam',
-  'flow.held': 'held in the solids',
+  'flow.held': 'held in the plants',
   'flow.strainLoss': 'left in sieve and cloth',
   'flow.spill': 'spilt or tasted',
   'flow.onHand': 'from the shelf',
@@ -417,12 +417,12 @@ export const EN = {
   'flow.why.poured': 'What you pour in, at 20 °C.',
   'flow.why.juice': 'Pressed out of the fruit: what stays in its pulp is not in it.',
   'flow.why.ownWater': 'Water inside fresh plants joins the pot: weight × its share of water.',
-  'flow.why.rinseWater': 'Washed calyx and leaf carry 1.5 mL of rinse water for each gram.',
+  'flow.why.rinseWater': 'Washed hibiscus and leaf carry 1.5 mL of rinse water for each gram.',
   'flow.why.drawn': 'Sugars, acids and colour that dissolve take a little room of their own.',
   'flow.why.sweetener': 'A kilo of sugar takes about 0.63 L once it has dissolved.',
   'flow.why.steam':
     'Open surface × the boil, under the lid you chose, or what the flame can turn to steam if that is less; and what goes off while heating and cooling.',
-  'flow.why.held': 'Spent solids keep good liquor: their weight × what the press leaves in them.',
+  'flow.why.held': 'Used plants keep good drink: their weight × what the press leaves in them.',
   'flow.why.strainLoss': '50 mL for each straining, 100 mL more for a cloth.',
   'flow.why.onHand': 'Made before and taken from the shelf.',
   'flow.why.thrown': 'Water of a cleaning soak, poured away.',
@@ -439,7 +439,7 @@ export const EN = {
   'problem.potTooSmall': '{over} too much for the {pot} in {fills}: it takes {fits}.',
   'problem.fridgeTooSmall':
     'That makes {wants}, and the fridge has {free} free. Make less, or free some room and say so in Kitchen.',
-  'problem.tooLittle': 'That is less than {least}: too little for the model to say anything true.',
+  'problem.tooLittle': 'That is less than {least}: too little to work out anything true.',
   'problem.badWish': 'Check the amount you wish for.',
   'problem.unknownLine': 'That ingredient does not decide the size of this drink.',
   'problem.notConverged': 'No water amount was found that gives this.',
@@ -450,7 +450,7 @@ export const EN = {
   'problem.neverBoils':
     'The {burner} cannot bring this to the boil: it stops near {temp}. Use a stronger ring, or make less.',
   'problem.neverCools': 'It does not get down to {temp} that way. Use the ice bath or the fridge.',
-  'problem.allHeld': 'The solids would hold all the liquor. Use more water, or press harder.',
+  'problem.allHeld': 'The plants would hold all the drink. Use more water, or press harder.',
   'problem.boiledDry': 'It would boil dry.',
   'problem.emptyVessel': 'There is nothing in the {vessel} at this step.',
   'problem.measuredTooMuch': '{value} is more than the {vessel} holds ({capacity}).',
@@ -463,7 +463,7 @@ export const EN = {
   'problem.unknownStep': 'This batch has no such step.',
   'problem.badAmount': 'That amount cannot be right.',
   'problem.unknownItem': 'This ingredient is not known.',
-  'problem.unknownVessel': 'This vessel is not part of the batch.',
+  'problem.unknownVessel': 'This pot or jug is not part of the batch.',
 
   // notes of the trace
   'note.heat.pace':
@@ -514,7 +514,7 @@ export const EN = {
   'keep.life.thawed': 'It was thawed: {days} at most from then.',
   'keep.life.signs': 'What was seen when it was looked at: throw it out.',
   'keep.own.shorter': 'Your own rule for this drink: {days}.',
-  'keep.own.longer': 'My own rule: {days}, longer than this tool would give. The caution stays.',
+  'keep.own.longer': 'My own rule: {days}, longer than Big Ladle would give. The caution stays.',
   'keep.life.opened': 'Opened: {days} from then.',
   'keep.life.hot': 'It stood above 40 °C for more than an hour. Throw it out.',
   'keep.life.table': '{hours} out of the cold, not shown to be acid (at most {limitH}). Throw it out.',
@@ -536,7 +536,7 @@ export const EN = {
   'guide.wash.cold': 'Cold water only: warm water takes the colour with it.',
   'guide.wash.clear': 'Feel the bottom of the bowl: three to five rinses, until there is no sand.',
   'guide.wash.insects':
-    'Fresh calyx: cold salted water for two or three minutes brings insects out. Then rinse twice.',
+    'Fresh hibiscus: cold salted water for two or three minutes brings insects out. Then rinse twice.',
   'guide.wash.colour':
     'One quick rinse, or until the bowl shows no sand: each cold rinse takes about one part in a hundred of the colour.',
   'guide.wash.rough':
@@ -570,7 +570,7 @@ export const EN = {
   'guide.spice.open':
     'Whole spices give slowly and strain clear; cracked ones give in minutes and cloud a little.',
   'guide.ginger.form':
-    'Sliced is the clearest and mildest, then bruised, grated, blended: each stronger, cloudier and holding more liquor.',
+    'Sliced is the clearest and mildest, then bruised, grated, blended: each stronger, cloudier and holding more drink.',
   'guide.chilli.gloves':
     'Gloves for chilli, off before you touch your face; keep its steam out of your eyes.',
   'guide.stain':
@@ -603,9 +603,9 @@ export const EN = {
   'guide.long.herb':
     'Tender leaves: ten minutes at most. Some boil them for strength; it tastes stewed, and what is fresh in it goes with the steam.',
   'guide.long.citrus':
-    'Citrus: a quarter of an hour at most. Longer gives body and draws pith: bitter. Its freshness and part of its vitamin C go with the heat.',
+    'Citrus: a quarter of an hour at most. Longer gives body and makes the pith bitter. Its freshness and part of its vitamin C go with the heat.',
   'guide.long.calyx':
-    'Calyx: five to twenty minutes are enough. Some cook it an hour for depth and body; the red fades, water and freshness go.',
+    'Hibiscus: five to twenty minutes are enough. Some cook it an hour for depth and body; the red fades, water and freshness go.',
   'guide.long.garlic':
     'Garlic: twenty minutes make it mild and sweet. Longer adds nothing; shorter keeps more of its bite.',
   'guide.long.fruit':
@@ -642,11 +642,11 @@ export const EN = {
   'guide.strain.wait':
     'Hot runs through faster. Waiting until it is warm spares your hands: hours for a big pot, less ladled into bowls.',
   'guide.strain.metal':
-    'Sour liquor eats bare aluminium and tin: a sieve of stainless steel, nylon or a cloth.',
+    'A sour drink eats bare aluminium and tin: a sieve of stainless steel, nylon or a cloth.',
   'guide.strain.pulpWaits':
     'The second water goes on at once, or the pulp into the fridge: never parked warm.',
   'guide.blend.hot':
-    'Hot liquor in a closed blender bursts out: let it cool, or half full, lid open a crack under a cloth.',
+    'A hot drink in a closed blender bursts out: let it cool, or half full, lid open a crack under a cloth.',
   'guide.blend.load': 'At most two thirds full; water first, so that it runs.',
   'guide.blend.foam': 'Foam stands on it afterwards: let it settle or skim it. It is air, not volume.',
   'guide.blend.rinse':
@@ -673,9 +673,9 @@ export const EN = {
   'guide.sweeten.diabetes': 'With diabetes, sugar counts: leave a part plain, and ask your doctor.',
   'guide.sweeten.honey': 'Honey never for a child under one year.',
   'guide.sweeten.gut': 'Much of it upsets the gut.',
-  'guide.bottle.hotGlass': 'Hot liquor cracks cold glass: warm the bottles, or let it cool.',
+  'guide.bottle.hotGlass': 'A hot drink cracks cold glass: warm the bottles, or let it cool.',
   'guide.bottle.filledHot':
-    'Hot liquor into hot glass only: warm the bottles in the oven or in hot water first, stand them on wood or cloth, fill through a metal funnel, close at once with clean lids, and let them cool apart from one another.',
+    'Hot drink into hot glass only: warm the bottles in the oven or in hot water first, stand them on wood or cloth, fill through a metal funnel, close at once with clean lids, and let them cool apart from one another.',
   'guide.bottle.notShelfStable':
     'Hot filled and closed it is still not for a shelf at room temperature: into the fridge, no more than three hot bottles at a time, and by its date.',
   'guide.bottle.notShelf':
@@ -805,7 +805,7 @@ export const EN = {
   'common.itIsMadeOf': 'It is made of',
   'common.itHasALid': 'It has a lid',
   'common.toTheStove': 'To the stove',
-  'common.beginABatch': 'Begin a batch',
+  'common.beginABatch': 'Start a drink',
   'common.coldShelf2': 'cold shelf',
   'common.oneMoment': 'One moment …',
 
@@ -815,7 +815,7 @@ export const EN = {
 
   // alarmQueue
   'alarmQueue.of': '{at} of {count}',
-  'alarmQueue.heard': 'Heard',
+  'alarmQueue.heard': 'OK',
 
   // dial
   'dial.byTaps': '{name}, by taps',
@@ -848,7 +848,7 @@ export const EN = {
   'lineChart.after': 'after {at} {xUnit}',
 
   // lotMarks
-  'lotMarks.saySoFirst': 'Say so first',
+  'lotMarks.saySoFirst': 'Health warnings',
 
   // notices
   'notices.theKitchenServerDoes':
@@ -861,7 +861,7 @@ export const EN = {
 
   // strongToday
   'strongToday.ofOfAModerate': '{mass} of {what}, {share} of a moderate day',
-  'strongToday.pouredTodayInAll': 'Poured today, in all the draw of {sharesText} for one person. {defer}',
+  'strongToday.pouredTodayInAll': 'Poured today, in all what {sharesText} gives for one person. {defer}',
 
   // takeArchive
   'takeArchive.itCannotBeRead': 'it cannot be read',
@@ -886,13 +886,13 @@ export const EN = {
   'alarms.oneOtherLeft': '{label}: {passed} {passedCount, plural, one {minute} other {minutes}} left.',
 
   // sideJobs
-  'sideJobs.whileThePotsLook': 'While the pots look after themselves:',
-  'sideJobs.whileItLooksAfter': 'While it looks after itself:',
+  'sideJobs.whileThePotsLook': 'Meanwhile:',
+  'sideJobs.whileItLooksAfter': 'Meanwhile:',
   'sideJobs.forThe': ', for the {potName}',
   'sideJobs.fromNotDoneBefore':
     '{minutes}, from {begin}{isLate, select, true {: not done before the pot is} other {}}',
-  'sideJobs.beginItForThe': 'Begin it: {text}{isNamed, select, true {, for the {potName}} other {}}',
-  'sideJobs.beginIt': 'Begin it',
+  'sideJobs.beginItForThe': 'Start: {text}{isNamed, select, true {, for the {potName}} other {}}',
+  'sideJobs.beginIt': 'Start',
   'sideJobs.meanwhile': 'Meanwhile',
 
   // moments
@@ -904,7 +904,7 @@ export const EN = {
   'moments.latestGoOnNow': 'latest: go on now{then}',
 
   // stepWords
-  'stepWords.fill': '{name}, fill {fill}',
+  'stepWords.fill': '{name}, load {fill}',
   'stepWords.smallPan': 'Small pan',
   'stepWords.juice': 'Juice',
   'stepWords.blender': 'Blender',
@@ -917,7 +917,7 @@ export const EN = {
   'recipeText.inTheFridge': ', in the fridge',
   'recipeText.inBottlesByFrom': '{volume} in bottles, by {what}. {end} from start to bottles.',
   'recipeText.madeAhead': '- {litres} ({mass}) {name}, made ahead',
-  'recipeText.endsAtBxG': 'Ends at {brix} °Bx, {sourness} g/L sour as citric.',
+  'recipeText.endsAtBxG': 'Ends at {brix} °Bx (sweetness) and {sourness} g/L (sourness).',
 
   // saveKitchen
   'saveKitchen.theKitchenWasChanged':
@@ -935,9 +935,9 @@ export const EN = {
   'frame.shopping': 'Shopping',
   'frame.coldShelf': 'Cold shelf',
   'frame.kitchen': 'Kitchen',
-  'scheme.system': 'Light: as the device',
-  'scheme.light': 'Light: day',
-  'scheme.dark': 'Light: night',
+  'scheme.system': 'Theme: automatic',
+  'scheme.light': 'Theme: day',
+  'scheme.dark': 'Theme: night',
 
   // counted things
   'count.bottles': '{count, plural, one {# bottle} other {# bottles}}',

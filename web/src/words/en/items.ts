@@ -19,12 +19,12 @@ export const EN_ITEMS = {
   'longer.sealed': 'Opened later: up to {days} more.',
   'longer.notThawed': 'Left in the freezer until the day it is drunk.',
   'longer.together': 'These together: {days}.',
-  'longer.nothing': 'Nothing that this tool knows of. In the freezer it would keep for 90 days.',
+  'longer.nothing': 'Nothing that we know of. In the freezer it would keep for 90 days.',
 
   // what is commonly said
   'claim.week': '“A week in the fridge, it was boiled.”',
   'claim.week.why':
-    'So it may be, where it is acid, in sterilised bottles and cooled fast; then this tool says the same.',
+    'So it may be, where it is acid, in sterilised bottles and cooled fast; then we say the same.',
   'claim.fewDays': '“Two to five days, it is fresh.”',
   'claim.fewDays.why': 'Nothing in it was heated: three days are as far as anybody can say.',
   'claim.splash': '“Two or three weeks, there is a splash of rum in it.”',
@@ -42,7 +42,7 @@ export const EN_ITEMS = {
     'Boiling kills what is there. What comes in afterwards counts from the bottling on.',
   'claim.vinegarYears': '“Years: it is vinegar.”',
   'claim.vinegarYears.why':
-    'With enough vinegar and sugar this tool gives 60 days, cold; more nobody here has measured.',
+    'With enough vinegar and sugar we give 60 days, cold; more nobody here has measured.',
 
   // looks and sniffs
   'check.still':
@@ -63,8 +63,8 @@ export const EN_ITEMS = {
 
   // containers
   'container.hotGlass':
-    'Glass cracks when hot liquor meets it cold: cool the drink first, or warm the glass.',
-  'container.hotPlastic': 'Hot liquor softens plastic and draws from it: cool the drink first.',
+    'Glass cracks when a hot drink meets it cold: cool the drink first, or warm the glass.',
+  'container.hotPlastic': 'A hot drink softens plastic and takes up from it: cool the drink first.',
   'container.freezeGlass':
     'Glass bursts in the freezer, at the shoulder first. Take straight jars or plastic, a tenth left free.',
   'container.freezeRoom': 'What freezes grows: leave a tenth free, close it when it is hard.',
@@ -73,10 +73,10 @@ export const EN_ITEMS = {
   'container.gasTight': 'Live: let it off every day; a hard side means pressure.',
   'container.metalLid':
     'Acid works at scratched metal lids: a plastic lid or a swing top, or a piece of paper between.',
-  'container.spiritPlastic': 'Strong spirit draws from plastic that is not made for it: glass is better.',
+  'container.spiritPlastic': 'Strong spirit takes up from plastic that is not made for it: glass is better.',
 
   // leftovers
-  'leftover.calyx': 'Spent calyx',
+  'leftover.calyx': 'Used hibiscus',
   'leftover.pulp': 'Pulp',
   'leftover.peel': 'Peel and core',
   'leftover.zest': 'Citrus peel',

@@ -32,7 +32,7 @@ export const EN_KITCHEN = {
   'housePanel.whole': '{what}, whole',
   'housePanel.thisHouse': 'This house',
   'housePanel.pointedOutWhereIt': 'pointed out where it is passed',
-  'housePanel.freeSugarsInA': 'Free sugars in a glass, at most',
+  'housePanel.freeSugarsInA': 'Sugar in a glass, at most',
   'housePanel.noLimitOfSugar': 'No limit of sugar',
   'housePanel.citrusJuiceInA': 'Citrus juice in a litre, at most',
   'housePanel.forSensitiveStomachs': 'For sensitive stomachs',
@@ -43,7 +43,7 @@ export const EN_KITCHEN = {
 
   // instrumentsPanel
   'instrumentsPanel.instruments': 'Instruments',
-  'instrumentsPanel.allSimulatedInThis': 'all simulated in this version',
+  'instrumentsPanel.allSimulatedInThis': 'for practice: none is real yet',
   'instrumentsPanel.pairAProbeA':
     'Pair a probe, a scale, a fridge logger, a refractometer or strips: they follow the batch that is on, so that you can practise with them.',
   'instrumentsPanel.kind': 'Kind',
@@ -111,7 +111,7 @@ export const EN_KITCHEN = {
   'labelsPanel.addIt': 'Add it',
   'labelsPanel.correctIt': 'Correct it',
   'labelsPanel.batchesThatAreBegun':
-    'Batches that are begun from now on count with it; those that are on keep what they began with.',
+    'Batches that you start from now on count with it; those already started keep what they began with.',
 
   // messagesPanel
   'messagesPanel.whoWouldBeTold': 'Who would be told',
@@ -130,19 +130,19 @@ export const EN_KITCHEN = {
   'toolsAndArchive.largestBowl': 'Largest bowl',
   'toolsAndArchive.forWashing': 'for washing',
   'toolsAndArchive.toStrainInto': 'To strain into',
-  'toolsAndArchive.allVesselsTogether': 'all vessels together',
+  'toolsAndArchive.allVesselsTogether': 'all pots and jugs together',
   'toolsAndArchive.thereIsAJuicer': 'There is a juicer',
-  'toolsAndArchive.everythingInOneFile': 'Everything in one file',
+  'toolsAndArchive.everythingInOneFile': 'Backup',
   'toolsAndArchive.kitchenRecipesWithTheir':
     'Kitchen, recipes with their versions, batches and logs, as one JSON file. Taking one in never overwrites what is here.',
-  'toolsAndArchive.writeItDown': 'Write it down',
-  'toolsAndArchive.takeOneIn': 'Take one in',
+  'toolsAndArchive.writeItDown': 'Export',
+  'toolsAndArchive.takeOneIn': 'Import',
 
   // dialogs
   'dialogs.takeItOut': 'Take it out',
   'dialogs.save': 'Save',
   'dialogs.anotherPot': 'Another pot',
-  'dialogs.toTheBrim': '{capacity} to the brim',
+  'dialogs.toTheBrim': '{capacity} when full',
   'dialogs.emptyWeightGIf': 'Empty weight, g (if you know it)',
   'dialogs.anotherRing': 'Another ring',
   'dialogs.powerW': 'Power, W',

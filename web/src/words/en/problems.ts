@@ -6,7 +6,7 @@ export const EN_PROBLEMS = {
   'problem.invalid': 'Something is not right ({field}): {why}',
   'problem.notFound': 'There is nothing with the id {id}.',
   'problem.notFound.batch': 'There is no batch with the id {id}.',
-  'problem.notFound.rehearsal': 'There is no rehearsal with the id {id}.',
+  'problem.notFound.rehearsal': 'There is no practice run with the id {id}.',
   'problem.notFound.recipe': 'There is no recipe with the id {id}.',
   'problem.notFound.bottle': 'There is no bottle with the id {id}.',
   'problem.notFound.instrument': 'There is no instrument with the id {id}.',

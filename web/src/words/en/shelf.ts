@@ -4,7 +4,7 @@ export const EN_SHELF = {
   'bottleDeeds.whatHappensToIt': 'What happens to it',
   'bottleDeeds.openedNow': 'Opened now',
   'bottleDeeds.aGlassPoured': 'A glass poured',
-  'bottleDeeds.pouredDownTo': 'Poured down to …',
+  'bottleDeeds.pouredDownTo': 'How much is left …',
   'bottleDeeds.putBackInThe': 'Put back in the fridge',
   'bottleDeeds.takenOutOfThe': 'Taken out of the fridge',
   'bottleDeeds.intoTheFridgeTo': 'Into the fridge to thaw',
@@ -46,19 +46,19 @@ export const EN_SHELF = {
   'bottlePage.whatIsInIt': 'What is in it',
   'bottlePage.leftBxSugarA':
     '{left} left · {brix} °Bx · {freeSugar} sugar a glass, {shareOfCeiling} of 50 g a day',
-  'bottlePage.aGlassOfHolds': 'A glass of {serving} holds the draw of {sharesText}.',
+  'bottlePage.aGlassOfHolds': 'A glass of {serving} holds what {sharesText} gives.',
   'bottlePage.theBatchItComes': 'The batch it comes from',
   'bottlePage.byTheRulesOf':
     'By the rules of the day it was filled: {deadlineWord}. The earlier date counts. Then:',
   'bottlePage.whatWouldHaveMade': 'What would have made it longer',
-  'bottlePage.howItsLifeWas': 'How its life was spent',
+  'bottlePage.howItsLifeWas': 'How its time was used',
   'bottlePage.byWhatTheFridge': 'By what the fridge was read at. A steeper line is a warmer hour.',
   'bottlePage.nobodyReadsThisFridge':
     'Nobody reads this fridge: it counts as your kitchen says. A logger would tell of warm nights.',
   'bottlePage.whatPeopleSay': 'What people say',
-  'bottlePage.neverCountedWith': 'never counted with',
+  'bottlePage.neverCountedWith': 'common sayings (not used)',
   'bottlePage.commonlySaidToThis':
-    'Commonly said: {fromDays} to {toDays}. This tool: {sealedDays}, on the careful side.',
+    'Commonly said: {fromDays} to {toDays}. We say: {sealedDays}, on the careful side.',
 
   // bottleShelves
   'bottleShelves.left': '{leftDays} left',
@@ -92,7 +92,7 @@ export const EN_SHELF = {
   'leftoverPage.ofLeft': '{left} of {mass} left, {placeName}',
   'leftoverPage.trueOtherInThe':
     '{isBoiled, select, true {Boiled} other {Raw}}: {fridgeDays} in the fridge, {freezerDays} in the freezer, two hours out of the cold at most.',
-  'leftoverPage.ofLiquorAreIn': '{held} of liquor are in it still.',
+  'leftoverPage.ofLiquorAreIn': '{held} of drink are in it still.',
   'leftoverPage.ofItsStrengthIs':
     '{ingredientIds}: {strengthShare} of its strength is left, so it is {what}.',
   'leftoverPage.portionsOf': '{portions} portions of {portion}.',
@@ -142,7 +142,7 @@ export const EN_SHELF = {
   'ownRule.days': 'Days',
   'ownRule.thatIsMyRule': 'That is my rule',
   'ownRule.noRuleOfMy': 'No rule of my own',
-  'ownRule.longerThanThisTool': 'Longer than this tool gives',
+  'ownRule.longerThanThisTool': 'Longer than we would give',
   'ownRule.areYourOwnRule':
     '{sealedDays} are your own rule; from what was done it would be {toolDays}. Nobody has shown that it keeps longer.',
   'ownRule.yourRuleCounts': 'Your rule counts: {sealedDays}.',
@@ -157,11 +157,11 @@ export const EN_SHELF = {
   'reminders.howFastItGoes': 'How fast it goes',
   'reminders.left': '{drink}, {left} left',
   'reminders.noneWasPouredOf': 'None was poured of late.',
-  'reminders.aDayOfLate': '{mlPerDay} a day of late: the last glass goes {lastGlass}; begin the next {make}.',
-  'reminders.wouldOutliveTheirDate': ' {leftOver} would outlive their date: freeze or give away some.',
+  'reminders.aDayOfLate': '{mlPerDay} a day of late: the last glass goes {lastGlass}; start the next {make}.',
+  'reminders.wouldOutliveTheirDate': ' {leftOver} would still be there on their date: freeze or give away some.',
   'reminders.to': 'to {to}, {at}',
   'reminders.messages': 'Messages',
-  'reminders.simulatedNothingLeavesThis': 'simulated: nothing leaves this machine',
+  'reminders.simulatedNothingLeavesThis': 'for practice: nothing is sent',
   'reminders.nobodyIsToBe': 'Nobody is to be told. {link} says who would get which.',
   'reminders.wouldHaveGoneOut': 'Would have gone out',
   'reminders.toCome': 'To come',

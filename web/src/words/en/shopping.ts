@@ -8,7 +8,7 @@ export const EN_SHOPPING = {
   'shoppingPage.drink': 'drink',
   'shoppingPage.noPlansYetChoose':
     'No plans yet. Choose a {link}, size it, and keep the plan: it can be bought for here.',
-  'shoppingPage.wantsALook': ': wants a look',
+  'shoppingPage.wantsALook': ': check this plan',
   'shoppingPage.andWithoutAPrice': 'and {unpriced} without a price',
   'shoppingPage.noPricesYet': 'No prices yet',
   'shoppingPage.aLitreAGlass': '{cost} a litre, {cost2} a glass',

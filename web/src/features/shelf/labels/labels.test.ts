@@ -28,7 +28,7 @@ const measure: Measure = (text, sizeMm, bold) => text.length * sizeMm * (bold ? 
 
 const label = (change: Partial<LabelText> = {}): LabelText => ({
   itemId: 'x',
-  name: 'Deep calyx & ginger',
+  name: 'Deep hibiscus & ginger',
   under: 'sweetened',
   made: 'Fri, 20 Nov',
   until: 'Drink by Thu, 26 Nov',
@@ -222,7 +222,7 @@ describe('what stands on it', () => {
 
   it('name, date, what is in it each once, the address of its page', () => {
     const l = set_();
-    expect(l.name).toBe('Deep calyx & ginger');
+    expect(l.name).toBe('Deep hibiscus & ginger');
     // Seven days from Friday evening: until Friday evening, so Thursday is its last whole day.
     expect(l.until).toMatch(/^Drink by Thu/);
     expect(l.until).toMatch(/26/);
