@@ -247,7 +247,7 @@ test.describe('what is read out', () => {
   test.use({ demo: true });
   test('drawings say in words what they show', async ({ page, server }) => {
     await page.goto(`${server.url}/new/deep-calyx-ginger`);
-    const said = await page.getByTestId('pot').getAttribute('aria-label');
+    const said = await page.getByTestId('vessel').getAttribute('aria-label');
     expect(said).toMatch(/At the boil it stands at [\d.]+ cm, [\d.]+ L of hot liquor/);
     expect(said).toMatch(/After the boil [\d.]+ L\. Strained [\d.]+ L\./);
   });

@@ -6,7 +6,7 @@ test.beforeEach(async ({ server }) => {
 
 /** Everything the page says of the batch, read off it. */
 async function readPage(page: import('@playwright/test').Page) {
-  const vessel = page.getByTestId('pot').first();
+  const vessel = page.getByTestId('vessel').first();
   return {
     wishL: await figure(page, 'wish-now'),
     liquorPx: (await vessel
@@ -80,8 +80,9 @@ test('the four questions, and which limit set the size', async ({ page, server }
   await page.getByRole('button', { name: 'As much as the pot takes' }).click();
   await expect(page.getByTestId('limit')).toContainText('Foam set the size');
   await expect(page.getByTestId('stage-figure-size')).toHaveText(/100\s*% full/);
-  await page.getByRole('button', { name: 'This many glasses' }).click();
-  await page.getByLabel('Glasses').last().fill('20');
+  await page.getByRole('button', { name: 'For so many people' }).click();
+  await page.getByTestId('people').fill('10');
+  await page.getByTestId('glasses-each').fill('2');
   await page.getByLabel('A glass').fill('250');
   await expect(page.getByTestId('wish-now')).toHaveText('5.0 L in bottles');
   await page.getByRole('button', { name: 'Use up what I have' }).click();

@@ -72,6 +72,7 @@ export {
   compareMethods,
   type DrawWorth,
   drawsOf,
+  iceKgOf,
   type MethodAnswer,
   type MethodRow,
   mainMarker,
@@ -276,7 +277,7 @@ export {
   notBefore,
   startOfToday,
 } from './keeping/date.ts';
-export { type BottleFacts, lifeRate } from './keeping/integrate.ts';
+export { type BottleFacts, coldAfterMs, lifeRate, SERVE_C } from './keeping/integrate.ts';
 export type { BottleItem, LeftoverItem } from './keeping/items.ts';
 export {
   boiledLinesOf,
@@ -433,6 +434,7 @@ export {
 } from './physics/heat.ts';
 export { fruitForJuice, fruitToCome, juicePerKg } from './physics/juice.ts';
 export { coverWaterMl, foamOf, hotFillMl, type Room, roomIn, solidVolumeMl } from './physics/room.ts';
+export { POT_UNITS, type PotUnit, potLitres, usualShape } from './physics/usualPot.ts';
 // physics
 export { areaM2, bowlDiameterM, capacityMl, levelM, mlAtLevel, type Shape } from './physics/vesselShape.ts';
 export { findAlternatives, type WayOut } from './plan/alternatives.ts';
@@ -463,6 +465,7 @@ export {
   placeJobs,
   type Wait,
 } from './plan/idleJobs.ts';
+export { type OpeningPlan, openingPlan } from './plan/openingPlan.ts';
 export { type PlanProblem, solvePlanDoc } from './plan/planDoc.ts';
 export {
   drawRuns,
@@ -633,7 +636,10 @@ export {
   FUSION_J_PER_G,
   GAS_CONSTANT,
   HEAT_CAPACITY_J,
+  ICE_IN_GLASS_G,
   ICE_MELTED_SHARE,
+  type IceInGlass,
+  iceShare,
   LATENT_J_PER_G,
   LEAST_BOIL_FLUX,
   LID_HEAT,

@@ -14,6 +14,7 @@ import { StoveHome } from './features/stove/StoveHome.tsx';
 import { ErrorBoundary } from './shared/ErrorBoundary.tsx';
 import { Frame } from './shared/Frame.tsx';
 import { Notices } from './shared/Notices.tsx';
+import { Overlays } from './shared/Overlays.tsx';
 import { startOutbox } from './shared/outbox.ts';
 import { PairingGate } from './shared/Pairing.tsx';
 import { queryClient } from './shared/queries.ts';
@@ -109,6 +110,7 @@ createRoot(document.getElementById('root')!).render(
         <QueryClientProvider client={queryClient}>
           <Notices />
           <BrowserRouter>
+            <Overlays />
             <ErrorBoundary>
               <PairingGate>
                 <Routes>

@@ -36,6 +36,8 @@ export interface MethodRow {
   /** Minutes between 60 and 5 °C, from the pot to the bottles. */
   warmMin: number;
   keeping: Keeping | null;
+  /** Ice for cooling it in a bath, kg. */
+  iceKg: number;
   /** Vessels, sieves and cloths to wash up. */
   washUp: number;
   potShare: number;
@@ -127,6 +129,13 @@ function allMarkers(liquor: TraceEntry['after']['liquor']): Partial<Record<Marke
 const flowL = (sim: Simulation, code: string): number =>
   sim.flows.filter((f) => f.code === code).reduce((sum, f) => sum + f.volumeL, 0);
 
+/** The ice that its baths take, kg, as the notes of the trace say. */
+export const iceKgOf = (sim: Pick<Simulation, 'trace'>): number =>
+  sim.trace
+    .flatMap((t) => t.notes)
+    .filter((note) => note.code === 'cool.ice')
+    .reduce((sum, note) => sum + Number(note.params?.iceKg ?? 0), 0);
+
 /** The figures of one way of making it. */
 export function methodRow(
   methodId: MethodId,
@@ -162,6 +171,7 @@ export function methodRow(
     warmMin: bottled?.cooling.warmMin ?? 0,
     keeping:
       bottled && bottle?.kind === 'bottle' ? keepingOf({ liquor: bottled, hygiene: bottle.hygiene }) : null,
+    iceKg: iceKgOf(sim),
     washUp:
       used.size +
       (strains.length > 0 ? 1 : 0) +

@@ -1,7 +1,7 @@
 import type { Kitchen } from '../documents/kitchen.ts';
 import type { MethodId, Recipe } from '../documents/recipe.ts';
 import { colourOf, GLASS_PATH_CM } from '../liquor/colour.ts';
-import { abvPct, markerGPerL, volumeMl } from '../liquor/composition.ts';
+import { abvPct, markerGPerL, sournessGPerL, volumeMl } from '../liquor/composition.ts';
 import { solvePlan } from '../plan/solve.ts';
 import { timetableFrom } from '../plan/startBy.ts';
 import { BOTTLES } from '../program/buildContext.ts';
@@ -18,6 +18,8 @@ export interface DrinkOverview {
   methods: readonly { methodId: MethodId; totalMin: number; handsOnMin: number }[];
   /** Nothing sweet is added; fruit keeps its own. */
   noAddedSugar: boolean;
+  /** Made without its sweetener it is still no lemon to bite into: mild, or with fruit enough to round it. */
+  standsPlain: boolean;
   alcohol: boolean;
   /** Little ginger, no chilli, no garlic: for children over one year. */
   mild: boolean;
@@ -26,6 +28,10 @@ export interface DrinkOverview {
   /** Plants and things it is made of. */
   families: readonly string[];
 }
+
+/** Under this a drink is mild enough without sugar, g/L; above it wants so much sugar of fruit for each gram of acid. */
+const PLAIN_SOUR_G_PER_L = 3;
+const PLAIN_SUGAR_PER_ACID = 6;
 
 /** Sharper than this a drink is not for children, g/L of the marker. */
 const MILD_G_PER_L = { ginger: 12, chilli: 0.02, garlic: 0.1, turmeric: 12 } as const;
@@ -46,6 +52,7 @@ export function overviewOf(recipe: Recipe, kitchen: Kitchen, tables: Tables): Dr
   const methods: DrinkOverview['methods'][number][] = [];
   let alcohol = recipe.lines.some((l) => (tables.liquids.get(l.itemId)?.abvPct ?? 0) > 0);
   let mild = true;
+  let standsPlain = true;
   let glass: string | null = null;
   if (pot && burner) {
     for (const methodId of recipe.methods) {
@@ -71,6 +78,9 @@ export function overviewOf(recipe: Recipe, kitchen: Kitchen, tables: Tables): Dr
       const liquor = sim.vessels[BOTTLES]?.liquor;
       if (!liquor || volumeMl(liquor) < 1) continue;
       glass ??= colourOf(liquor, GLASS_PATH_CM);
+      const sour = sournessGPerL(liquor);
+      const ownSugarGPerL = (liquor.sugarG - liquor.addedSugarG) / (volumeMl(liquor) / 1000);
+      if (sour > PLAIN_SOUR_G_PER_L && ownSugarGPerL < PLAIN_SUGAR_PER_ACID * sour) standsPlain = false;
       if (abvPct(liquor) > 0.1) alcohol = true;
       for (const [marker, most] of Object.entries(MILD_G_PER_L))
         if (markerGPerL(liquor, marker as keyof typeof MILD_G_PER_L) > most) mild = false;
@@ -82,6 +92,7 @@ export function overviewOf(recipe: Recipe, kitchen: Kitchen, tables: Tables): Dr
     noAddedSugar: !recipe.lines.some(
       (l) => l.kind === 'sweetener' && (l.rule.kind !== 'toTarget' || recipe.targetSweetnessPct > 0),
     ),
+    standsPlain,
     alcohol,
     mild: mild && !alcohol,
     glass,

@@ -65,6 +65,8 @@ export type Batch = v.InferOutput<typeof batchSchema>;
 export interface BatchAtAGlance {
   startedMs: number | null;
   endedMs: number | null;
+  /** Given up before its bottles. */
+  stopped?: true;
   currentStepId: string | null;
   litres: number;
   /** Where the drink stood on the plane, once the last word on its sweetness was "about right". */

@@ -22,6 +22,8 @@ export const potSchema = v.strictObject({
   lid: v.boolean(),
   /** Empty weight in grams, if it was weighed. */
   massG: v.nullable(between(50, 60_000)),
+  /** Only its litres were told: width and height are those of a usual pot. Left out: measured. */
+  shapeGuessed: v.optional(v.boolean()),
 });
 export type Pot = v.InferOutput<typeof potSchema>;
 

@@ -5,7 +5,15 @@ import { choicesSchema } from './recipe.ts';
 
 export const questionSchema = v.variant('kind', [
   v.strictObject({ kind: v.literal('litres'), litres: between(0.2, 400) }),
-  v.strictObject({ kind: v.literal('servings'), servings: whole(1, 2000), servingMl: between(10, 2000) }),
+  v.strictObject({
+    kind: v.literal('servings'),
+    servings: whole(1, 2000),
+    servingMl: between(10, 2000),
+    /** For so many people; the servings are theirs together. */
+    people: v.optional(whole(1, 500)),
+    /** Of a glass, what is ice: so much less of the drink is wanted. */
+    iceShare: v.optional(between(0, 0.6)),
+  }),
   v.strictObject({ kind: v.literal('potFull') }),
   v.strictObject({ kind: v.literal('useUp'), lineId: id, massG: between(0.5, 100_000) }),
 ]);

@@ -72,13 +72,30 @@ interface State {
 }
 
 /** Heat of a full bottle over what its wall lets through: the time it takes to follow its place, ms. */
-function lagMs(bottle: BottleFacts): number {
+function lagMs(bottle: Pick<BottleFacts, 'volumeMl' | 'diameterCm'>): number {
   const diameterM = bottle.diameterCm / 100;
   return (
     (((bottle.volumeMl / 1000) * WATER_20_G_PER_ML * HEAT_CAPACITY_J) /
       bottleLossWPerK(diameterM, levelM(bottle.volumeMl, diameterM))) *
     1000
   );
+}
+
+/** Cold enough to drink, °C. */
+export const SERVE_C = 8;
+
+/**
+ * How long a full bottle takes until it is cold enough to serve, by Newton's law: t = lag · ln((T₀ − T_place) / (T − T_place)).
+ * @returns ms; 0 where it is cold already, null where its place never makes it so.
+ */
+export function coldAfterMs(
+  bottle: Pick<BottleFacts, 'volumeMl' | 'diameterCm'>,
+  fromC: number,
+  placeC: number,
+): number | null {
+  if (fromC <= SERVE_C) return 0;
+  if (placeC >= SERVE_C) return null;
+  return lagMs(bottle) * Math.log((fromC - placeC) / (SERVE_C - placeC));
 }
 
 /** Warm from the pot, and not cold since; rows of before 0.6.0 say no more than how warm it was filled. */

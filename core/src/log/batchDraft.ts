@@ -12,6 +12,7 @@ import type {
   Score,
   SetAside,
   SideClock,
+  Stopped,
 } from './batchLog.ts';
 
 /** When a step began or ended, and the event that says so. */
@@ -40,6 +41,8 @@ export interface BatchDraft {
   readonly lots: Lot[];
   readonly setAside: SetAside[];
   score: Score | null;
+  /** The first word that it was given up. */
+  stopped: Stopped | null;
   gifts: Gifts | null;
 }
 
@@ -62,5 +65,6 @@ export const draftOf = (program: EffectiveProgram): BatchDraft => ({
   lots: [],
   setAside: [],
   score: null,
+  stopped: null,
   gifts: null,
 });

@@ -33,6 +33,7 @@ export type Removed = Entry<BodyOf<typeof body.removed>>;
 export type Flame = Entry<BodyOf<typeof body.flame>>;
 export type Noted = Entry<BodyOf<typeof body.noted>>;
 export type SetAside = Entry<BodyOf<typeof body.setAside>>;
+export type Stopped = Entry<BodyOf<typeof body.stopped>>;
 export type Gifts = BodyOf<typeof body.gifts>;
 export type Score = BodyOf<typeof body.scored>;
 export type Lot = BodyOf<typeof body.split>['lots'][number];
@@ -66,6 +67,8 @@ export interface BatchLog {
   lots: readonly Lot[];
   /** What the cook thought of it, said last. */
   score: Score | null;
+  /** Given up before its bottles; null: it was not. No step is on any more. */
+  stopped: Stopped | null;
   /** Leftovers that were kept. */
   setAside: readonly SetAside[];
   /** Whom it is for, said last. */

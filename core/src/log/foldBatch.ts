@@ -35,11 +35,14 @@ export function foldBatch(planned: PlannedProgram, events: readonly LogEvent[]):
     program,
     startedMs,
     endedMs:
-      last && startedMs !== null && currentStepId === null ? (times.steps[last.id]?.endMs ?? null) : null,
+      last && startedMs !== null && currentStepId === null
+        ? (times.steps[last.id]?.endMs ?? draft.stopped?.atMs ?? null)
+        : null,
     currentStepId,
     steps: times.steps,
     actuals: actualsOf(draft, times),
-    clocks: [...draft.clocks.values()],
+    // What was given up has no clock that calls.
+    clocks: times.isStopped ? [] : [...draft.clocks.values()],
     tastes: draft.tastes,
     added: draft.added,
     measured: draft.measured,
@@ -49,6 +52,7 @@ export function foldBatch(planned: PlannedProgram, events: readonly LogEvent[]):
     doubled: draft.doubled,
     lots: draft.lots,
     score: draft.score,
+    stopped: times.isStopped ? draft.stopped : null,
     setAside: draft.setAside,
     gifts: draft.gifts,
   };
@@ -58,15 +62,18 @@ interface Times {
   startedMs: number | null;
   currentStepId: StepId | null;
   steps: Readonly<Record<StepId, StepTimes>>;
+  /** Given up while a step was on: what had been finished before that stays finished. */
+  isStopped: boolean;
 }
 
 /** When each step was, from one to the next. */
-function timesOf({ program, started, ended, skipped }: BatchDraft): Times {
+function timesOf({ program, started, ended, skipped, stopped }: BatchDraft): Times {
   const steps: Record<StepId, StepTimes> = {};
   let startedMs: number | null = null;
   let atMs: number | null = null;
   let by: string | null = null;
   let currentStepId: StepId | null = null;
+  let isStopped = false;
   for (const step of program.steps) {
     const begin = started.get(step.id);
     const over = ended.get(step.id) ?? skipped.get(step.id);
@@ -77,7 +84,7 @@ function timesOf({ program, started, ended, skipped }: BatchDraft): Times {
     // A step begins where the one before ended, unless the cook said otherwise.
     const startMs = begin ? Math.max(begin.atMs, atMs ?? begin.atMs) : atMs;
     const startedBy = begin?.by ?? by;
-    if (startMs === null || currentStepId !== null) {
+    if (startMs === null || currentStepId !== null || isStopped) {
       steps[step.id] = { status: 'later', startMs: null, endMs: null, startedBy: null };
       continue;
     }
@@ -87,12 +94,15 @@ function timesOf({ program, started, ended, skipped }: BatchDraft): Times {
       steps[step.id] = { status: isSkipped ? 'skipped' : 'done', startMs, endMs, startedBy };
       atMs = endMs;
       by = over.by;
+    } else if (stopped) {
+      steps[step.id] = { status: 'later', startMs: null, endMs: null, startedBy: null };
+      isStopped = true;
     } else {
       steps[step.id] = { status: 'now', startMs, endMs: null, startedBy };
       currentStepId = step.id;
     }
   }
-  return { startedMs, currentStepId, steps };
+  return { startedMs, currentStepId, steps, isStopped };
 }
 
 /** What happened in each step, in minutes since the start, as the interpreter wants it. */

@@ -1,4 +1,5 @@
 import type { Burner, Kitchen, Pot } from '../documents/kitchen.ts';
+import type { PlanDoc } from '../documents/plan.ts';
 import type { Choices, Recipe, RecipeLine } from '../documents/recipe.ts';
 import { volumeMl, WATER_20_G_PER_ML } from '../liquor/composition.ts';
 import { BOTTLES, POT, TUB } from '../program/buildContext.ts';
@@ -13,11 +14,7 @@ import { fail, ok, type Result } from '../units/result.ts';
 import { lineMassG, presetFactor, scaleForMass } from './scaling.ts';
 
 /** The four questions that cooks ask. */
-export type Question =
-  | { kind: 'litres'; litres: number }
-  | { kind: 'servings'; servings: number; servingMl: number }
-  | { kind: 'potFull' }
-  | { kind: 'useUp'; lineId: string; massG: number };
+export type Question = PlanDoc['question'];
 
 export interface Wish {
   question: Question;
@@ -365,7 +362,7 @@ export function solvePlan(asked: SolveInput): Result<Solution, SolveProblem> {
         return fail({ kind: 'badWish', field: 'servings' });
       if (!(question.servingMl >= 10 && question.servingMl <= 2000))
         return fail({ kind: 'badWish', field: 'servingMl' });
-      const litres = (question.servings * question.servingMl) / 1000;
+      const litres = (question.servings * question.servingMl * (1 - (question.iceShare ?? 0))) / 1000;
       if (coldL(litres)) return fail({ kind: 'fridgeTooSmall', wantsL: litres, freeL: kitchen.fridgeFreeL });
       return forLitres(litres, 'wish');
     }

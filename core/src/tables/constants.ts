@@ -106,5 +106,14 @@ export const DAILY_FREE_SUGAR_G = { ceiling: 50, aim: 25 } as const;
 /** Share of ice that has melted when a glass is drunk. */
 export const ICE_MELTED_SHARE = 0.35;
 
+/** Ice in a glass of 250 mL, g: none, three cubes, a full glass. Source: cubes of about 20 g, general kitchen practice. */
+export const ICE_IN_GLASS_G = Object.freeze({ none: 0, some: 60, much: 120 });
+export type IceInGlass = keyof typeof ICE_IN_GLASS_G;
+/** The glass that these are for, mL, and the density of ice, g/mL. */
+const ICED_GLASS_ML = 250;
+const ICE_G_PER_ML = 0.917;
+/** Of a glass, what ice takes the place of: three cubes take 60 g ÷ 0.917 g/mL ÷ 250 mL = 26 %. */
+export const iceShare = (ice: IceInGlass): number => ICE_IN_GLASS_G[ice] / ICE_G_PER_ML / ICED_GLASS_ML;
+
 /** An ice bath: its water, and how much less a pot gives off where nobody stirs. Source: water with ice in it; still water inside and out moves about two fifths of the heat. */
 export const ICE_BATH = Object.freeze({ tempC: 2, stillShare: 0.4 });

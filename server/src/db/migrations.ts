@@ -225,4 +225,13 @@ export const MIGRATIONS: readonly Migration[] = [
       });
     },
   },
+  {
+    name: '007-a-pot-by-its-litres',
+    async up(knex) {
+      await knex.schema.alterTable('vessel', (t) => {
+        /** Of a pot: only its litres were told, its width and height are guessed. */
+        t.integer('shape_guessed');
+      });
+    },
+  },
 ];

@@ -92,6 +92,7 @@ interface VesselRow {
   material: string;
   lid: number;
   mass_g: number | null;
+  shape_guessed: number | null;
   count: number | null;
   form: string | null;
   closure: string | null;
@@ -138,6 +139,7 @@ export async function readKitchen(db: Db): Promise<{ version: number; kitchen: K
           material: r.material as Kitchen['pots'][number]['material'],
           lid: r.lid === 1,
           massG: r.mass_g,
+          ...(r.shape_guessed ? { shapeGuessed: true } : {}),
         })),
       bottles: vessels
         .filter((r) => r.kind === 'bottle')
@@ -178,6 +180,7 @@ export async function writeKitchen(db: Db, version: number, kitchen: Kitchen): P
         material: p.material,
         lid: p.lid ? 1 : 0,
         mass_g: p.massG,
+        shape_guessed: p.shapeGuessed ? 1 : null,
         count: null,
         form: null,
         closure: null,
@@ -195,6 +198,7 @@ export async function writeKitchen(db: Db, version: number, kitchen: Kitchen): P
         material: b.material,
         lid: 0,
         mass_g: null,
+        shape_guessed: null,
         count: b.count,
         form: b.form ?? null,
         closure: b.closure ?? null,

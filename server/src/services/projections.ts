@@ -105,6 +105,7 @@ export async function projectBatch(db: Db, batch: Batch): Promise<StepProblem | 
     currentStepId: now.log.currentStepId,
     litres,
   };
+  if (now.log.stopped) state.stopped = true;
   const liked = batch.rehearsal ? null : likedOf(now.log, finished?.liquor);
   if (liked) state.liked = liked;
   if (now.log.score) {
@@ -314,7 +315,7 @@ export async function rebuildAll(db: Db): Promise<number> {
 }
 
 /** What the projections hold; raise it when that changes, and old files are folded again at their next start. */
-const PROJECTIONS = '6';
+const PROJECTIONS = '7';
 
 /** Folds everything again where the file's projections are of another version. */
 export async function refreshProjections(db: Db): Promise<void> {

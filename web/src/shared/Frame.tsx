@@ -1,9 +1,9 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { useEffect } from 'react';
-import { NavLink, Outlet, useLocation } from 'react-router';
+import { NavLink, Outlet } from 'react-router';
 import { heading, role } from '../theme/theme.ts';
 import { say } from '../words/say.ts';
+import { useOverlay } from './help.ts';
 import { useScheme } from './scheme.ts';
 
 /** Only places that work stand here. */
@@ -35,14 +35,23 @@ function SchemeButton() {
   );
 }
 
+function OverlayButtons() {
+  const { find, help } = useOverlay();
+  const quiet = { color: role('inkMuted'), fontWeight: 400, px: 1, minWidth: 44 };
+  return (
+    <>
+      <Button size="small" color="inherit" onClick={find} sx={quiet}>
+        {say('frame.find')}
+      </Button>
+      <Button size="small" color="inherit" onClick={() => help()} sx={quiet}>
+        {say('frame.help')}
+      </Button>
+    </>
+  );
+}
+
 /** The frame of every place: navigation at the side, or at the foot of a phone. */
 export function Frame() {
-  const { pathname } = useLocation();
-  // biome-ignore lint/correctness/useExhaustiveDependencies: a change of place is what this waits for
-  useEffect(() => {
-    const title = document.querySelector<HTMLElement>('[data-page-title]');
-    if (title) document.title = say('frame.bigLadle', { page: title.textContent });
-  }, [pathname]);
   return (
     <Box sx={{ display: 'flex', minHeight: '100vh', flexDirection: { xs: 'column', md: 'row' } }}>
       <Box
@@ -117,7 +126,8 @@ export function Frame() {
             {say(place.label)}
           </Box>
         ))}
-        <Box sx={{ mt: 'auto', px: 1.25, display: { xs: 'none', md: 'block' } }}>
+        <Box sx={{ mt: 'auto', px: 1.25, display: { xs: 'none', md: 'grid' }, justifyItems: 'start' }}>
+          <OverlayButtons />
           <SchemeButton />
         </Box>
       </Box>
@@ -134,7 +144,8 @@ export function Frame() {
         }}
       >
         <Outlet />
-        <Box sx={{ display: { xs: 'block', md: 'none' }, mt: 3 }}>
+        <Box sx={{ display: { xs: 'flex', md: 'none' }, mt: 3, flexWrap: 'wrap' }}>
+          <OverlayButtons />
           <SchemeButton />
         </Box>
       </Box>

@@ -15,23 +15,27 @@ export interface AlarmMoment {
 
 interface AlarmState {
   acknowledged: string[];
-  sound: boolean;
   acknowledge: (key: string) => void;
-  setSound: (on: boolean) => void;
 }
 
-/** Which alarms have been put off in this window, and whether it may sound. */
+/** Which alarms have been put off in this window. */
 export const useAlarmState = create<AlarmState>()(
   persist(
     (set) => ({
       acknowledged: [],
-      sound: false,
       acknowledge: (key) =>
         set((s) => ({ acknowledged: [...s.acknowledged.filter((k) => k !== key).slice(-60), key] })),
-      setSound: (sound) => set({ sound }),
     }),
     { name: 'big-ladle-alarms', storage: createJSONStorage(() => sessionStorage) },
   ),
+);
+
+/** Whether this device may sound; null until its cook has been asked. */
+export const useSound = create<{ on: boolean | null; set: (on: boolean) => void }>()(
+  persist((set) => ({ on: null, set: (on) => set({ on }) }), {
+    name: 'big-ladle-sound',
+    storage: createJSONStorage(() => localStorage),
+  }),
 );
 
 let audio: AudioContext | null = null;
@@ -63,6 +67,12 @@ function sound(urgency: AlarmMoment['urgency']): void {
   }
 }
 
+/** How an alarm sounds, to try it: in a tap. */
+export function ringOnce(): void {
+  unlockSound();
+  void audio?.resume().then(() => sound('due'));
+}
+
 /** Older than this an alarm is not rung any more; it still shows. */
 const STALE_MS = 10 * 60_000;
 const REPEAT_MS = 8000;
@@ -88,7 +98,8 @@ export const inQueue = (a: AlarmMoment, b: AlarmMoment): number =>
 
 /** The alarms that are due and not put off, in the order of their queue; they sound, and show in the tab's title. */
 export function useAlarms(moments: readonly AlarmMoment[], nowMs: number, title: string): AlarmMoment[] {
-  const { acknowledged, sound: on } = useAlarmState();
+  const { acknowledged } = useAlarmState();
+  const { on } = useSound();
   const rung = useRef(new Map<string, number>());
   const due = callingNow(moments, nowMs, acknowledged);
   const first = due[0];

@@ -6,6 +6,7 @@ import type { ReactNode } from 'react';
 import { heading, role } from '../theme/theme.ts';
 import { clockFace, say } from '../words/say.ts';
 import { ApiError } from './api.ts';
+import { PageTitle } from './PageTitle.tsx';
 
 /** Enamel with a cobalt rim along its upper edge. */
 export function Panel(props: {
@@ -59,9 +60,7 @@ export function PageHead(props: { title: string; beside?: ReactNode; children?: 
         minHeight: 44,
       }}
     >
-      <Typography variant="h1" tabIndex={-1} data-page-title>
-        {props.title}
-      </Typography>
+      <PageTitle title={props.title} />
       {props.beside && <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem' }}>{props.beside}</Box>}
       {props.children && (
         <Box sx={{ ml: { md: 'auto' }, display: 'flex', gap: 1, flexWrap: 'wrap' }}>{props.children}</Box>

@@ -113,8 +113,13 @@ export const theme = createTheme({
       styleOverrides: {
         body: { fontVariantNumeric: 'tabular-nums' },
         a: { color: role('rim') },
-        ':focus-visible': { outline: `3px solid ${role('rim')}`, outlineOffset: 2 },
-        '.Mui-focusVisible': { outline: `3px solid ${role('rim')}`, outlineOffset: 2 },
+        // Over the components' own `outline: 0`. Text fields show their focus by their frame.
+        ':focus-visible, .Mui-focusVisible': {
+          outline: `3px solid ${role('rim')} !important`,
+          outlineOffset: '2px',
+        },
+        '.MuiInputBase-input:focus-visible': { outline: 'none !important' },
+        'h1:focus-visible': { outline: 'none !important' },
         // On paper only what is to be read or bought: no places to go, nothing to press.
         '.sheet': { display: 'none' },
         '@media print': {

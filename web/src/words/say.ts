@@ -13,6 +13,7 @@ import { IntlMessageFormat } from 'intl-messageformat';
 import type { EN_BATCH } from './en/batch.ts';
 import { EN } from './en/common.ts';
 import type { EN_DRINKS } from './en/drinks.ts';
+import type { EN_FIND } from './en/find.ts';
 import type { EN_ITEMS } from './en/items.ts';
 import type { EN_KITCHEN } from './en/kitchen.ts';
 import type { EN_SHELF } from './en/shelf.ts';
@@ -35,6 +36,7 @@ export type MessageKey =
   | keyof typeof EN
   | keyof typeof EN_BATCH
   | keyof typeof EN_DRINKS
+  | keyof typeof EN_FIND
   | keyof typeof EN_ITEMS
   | keyof typeof EN_KITCHEN
   | keyof typeof EN_SHELF
@@ -241,6 +243,13 @@ export function moment(ms: number, nowMs: number, zone: string): string {
 /** A language by its name in ours, as the platform has it: "hi" is "Hindi". */
 export const languageName = (code: string): string =>
   new Intl.DisplayNames(locale, { type: 'language' }).of(code) ?? code;
+
+/** A day as it is called: "Today", "Tomorrow", then by its weekday, then by its date. */
+export function dayWord(ms: number, nowMs: number, zone: string): string {
+  if (isoDay(ms, zone) === isoDay(nowMs, zone)) return say('day.today');
+  if (isoDay(ms, zone) === isoDay(nowMs + 86_400_000, zone)) return say('day.tomorrow');
+  return ms - nowMs < 6 * 86_400_000 ? dated(ms, zone, { weekday: 'long' }, 'longWeekday') : dayOf(ms, zone);
+}
 
 /** The date of a bottle, jar, bag or leftover as it stands under it, wherever that is. */
 export function sayDate(date: KeepDate, zone: string, today = say('verdict.drinkToday')): string {

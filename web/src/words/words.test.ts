@@ -23,6 +23,7 @@ import { afterEach, describe, expect, it } from 'vitest';
 import { EN_BATCH } from './en/batch.ts';
 import { EN as FIRST } from './en/common.ts';
 import { EN_DRINKS } from './en/drinks.ts';
+import { EN_FIND } from './en/find.ts';
 import { EN_ITEMS } from './en/items.ts';
 import { EN_KITCHEN } from './en/kitchen.ts';
 import { EN_SHELF } from './en/shelf.ts';
@@ -48,6 +49,7 @@ import {
 const PLACES: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   batch: EN_BATCH,
   drinks: EN_DRINKS,
+  find: EN_FIND,
   items: EN_ITEMS,
   kitchen: EN_KITCHEN,
   shelf: EN_SHELF,

@@ -103,6 +103,15 @@ export const gifts = v.strictObject({
   rows: list(v.strictObject({ to: name(60), count: whole(1, 400) }), 60),
 });
 
+/** What is left when a batch ends before its bottles: nothing, or what was poured away, or drunk the same day. */
+export const REST_KINDS = ['none', 'pouredAway', 'drunk'] as const;
+export const stopped = v.strictObject({
+  rest: v.picklist(REST_KINDS),
+  /** Why, in the cook's own words, or a code where one was tapped. */
+  why: v.optional(words(200)),
+  code: v.optional(code),
+});
+
 export const scored = v.strictObject({ score: whole(1, 5), words: v.optional(words(200)) });
 
 /** The cook's own words, or a code where one was tapped. */

@@ -180,6 +180,15 @@ const ends = {
     fold: (draft, { id: eventId, atMs, body: { stepId, hygiene, bottles } }) =>
       draft.bottled.push({ eventId, atMs, stepId, hygiene, bottles }),
   }),
+  stopped: atStove({
+    body: body.stopped,
+    touches: [...BATCH_TOO, 'gifts'],
+    drinkFeels: false,
+    program: null,
+    fold: (draft, entry) => {
+      draft.stopped ??= entry;
+    },
+  }),
   setAside: atStove({
     body: body.setAside,
     touches: ['items'],

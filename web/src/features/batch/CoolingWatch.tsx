@@ -1,6 +1,6 @@
 import { sayRich } from '../../words/rich.ts';
 import '../../words/places/batch.ts';
-import { type CoolingWay, coolingWays, KEEPING, POT } from '@big-ladle/core';
+import { type CoolingWay, coolingWays, KEEPING, POT, SERVE_C } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import { useMemo } from 'react';
 import { heading, role } from '../../theme/theme.ts';
@@ -11,7 +11,6 @@ import type { LiveBatch } from './useBatchNow.ts';
 
 /** Cold enough for glass that is cold, and for the table. */
 const BOTTLE_C = 25;
-const SERVE_C = 8;
 
 /** Both stages of cooling with their limits, how it goes on, and what would shorten it by how much. */
 export function CoolingWatch({ live }: { live: LiveBatch }) {

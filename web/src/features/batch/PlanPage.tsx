@@ -1,23 +1,16 @@
 import '../../words/places/batch.ts';
-import {
-  type Batch,
-  defaultChoices,
-  type MethodId,
-  type PlanDoc,
-  type PlanRisk,
-  ROUTES,
-} from '@big-ladle/core';
+import { type Batch, type MethodId, openingPlan, type PlanDoc, type PlanRisk, ROUTES } from '@big-ladle/core';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Navigate, useNavigate, useParams, useSearchParams } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { ApiError, ask } from '../../shared/api.ts';
-import { firstPlan } from '../../shared/batch/firstPlan.ts';
 import { useBook } from '../../shared/book.ts';
 import { notify } from '../../shared/notices.ts';
 import { eventFor } from '../../shared/outbox.ts';
 import { keys, queryClient, useKitchen } from '../../shared/queries.ts';
+import { ThumbBar } from '../../shared/ThumbBar.tsx';
 import { useNow } from '../../shared/time.ts';
 import { ErrorPanel, Loading } from '../../shared/ui.tsx';
 import { say } from '../../words/say.ts';
@@ -123,18 +116,21 @@ export function NewPlanPage() {
   const [joining, setJoining] = useState(false);
   const book = useBook();
   const recipe = book.book.find((r) => r.id === recipeId);
+  const k = kitchen.data?.kitchen;
+  const method = recipe?.methods.find((m) => m === search.get('method')) as MethodId | undefined;
+  const fresh = useMemo(
+    () => (recipe && k ? (openingPlan(recipe, k, book.book, book.tables, method)?.plan ?? null) : undefined),
+    [recipe, k, book.book, book.tables, method],
+  );
   if (kitchen.isPending || (!recipe && book.isPending)) return <Loading />;
   if (!recipe) return <Navigate to="/drinks" replace />;
-  if (kitchen.isError) return <ErrorPanel error={kitchen.error} again={() => void kitchen.refetch()} />;
-  const k = kitchen.data.kitchen;
-  const method = recipe.methods.find((m) => m === search.get('method')) as MethodId | undefined;
+  if (kitchen.isError || !k) return <ErrorPanel error={kitchen.error} again={() => void kitchen.refetch()} />;
   const key = `${recipeId}:${method ?? ''}`;
-  const fresh = firstPlan(recipe, k);
   if (!fresh) return <Navigate to="/" replace />;
   const draft = drafts.drafts[key];
   const known =
     draft && k.pots.some((p) => p.id === draft.potId) && k.burners.some((b) => b.id === draft.burnerId);
-  const plan = known ? draft : method ? { ...fresh, choices: defaultChoices(recipe, method) } : fresh;
+  const plan = known ? draft : fresh;
 
   const keep = async (firstStepId: string | null, andStart: boolean, risk: PlanRisk | null = null) => {
     setBusy(true);
@@ -173,11 +169,13 @@ export function NewPlanPage() {
           >
             {say('planPage.keepThisPlan')}
           </Button>
-          <BeginButton
-            risk={risk}
-            disabled={firstStepId === null || busy}
-            onClick={() => void keep(firstStepId, true, risk)}
-          />
+          <ThumbBar>
+            <BeginButton
+              risk={risk}
+              disabled={firstStepId === null || busy}
+              onClick={() => void keep(firstStepId, true, risk)}
+            />
+          </ThumbBar>
         </>
       )}
     />
@@ -294,18 +292,20 @@ export function KeptPlan({ batch }: { batch: Batch }) {
                 {say('planPage.saveChanges')}
               </Button>
             )}
-            <BeginButton
-              risk={risk}
-              disabled={firstStepId === null || busy}
-              onClick={() =>
-                void busily(async () => {
-                  const saved = await save();
-                  if (!saved || firstStepId === null) return;
-                  await begin(saved, firstStepId, risk);
-                  navigate(`/batches/${batch.id}/stove`);
-                })
-              }
-            />
+            <ThumbBar>
+              <BeginButton
+                risk={risk}
+                disabled={firstStepId === null || busy}
+                onClick={() =>
+                  void busily(async () => {
+                    const saved = await save();
+                    if (!saved || firstStepId === null) return;
+                    await begin(saved, firstStepId, risk);
+                    navigate(`/batches/${batch.id}/stove`);
+                  })
+                }
+              />
+            </ThumbBar>
           </>
         )}
       />

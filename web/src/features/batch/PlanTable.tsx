@@ -1,3 +1,4 @@
+import { PageTitle } from '../../shared/PageTitle.tsx';
 import '../../words/places/batch.ts';
 import {
   acidEvidence,
@@ -15,6 +16,7 @@ import {
   type Program,
   plannedLife,
   planRisk,
+  type Recipe,
   type Schedule,
   type Simulation,
   simulateBatch,
@@ -59,6 +61,7 @@ import {
 import { PresetChoices, StageChoices } from './StageChoices.tsx';
 import { TooEarlyToBegin } from './TooEarly.tsx';
 import { TooLate } from './TooLate.tsx';
+import { WaysChoice } from './WaysChoice.tsx';
 import { WishControls } from './WishControls.tsx';
 
 /** The plane with its programme: it comes when its stage is opened. */
@@ -80,6 +83,28 @@ function WhoPanel({ program, sim, tables }: { program: Program; sim: Simulation;
         <WhoAsksFirst tags={tags} />
       </Box>
     </Panel>
+  );
+}
+
+/** What the strength is a matter of, by the litre that comes out. */
+function leafOf(recipe: Recipe, program: Program, made: number): { itemId: string; gPerL: number } | null {
+  const strong = recipe.lines.filter((l) => l.strong).map((l) => l.id);
+  const [main] = program.lines.filter((l) => strong.includes(l.id)).sort((a, b) => b.massG - a.massG);
+  return main && made > 0 ? { itemId: main.itemId, gPerL: main.massG / made } : null;
+}
+
+/** The laboratory, folded away: where the litres go, and how sure it all is. */
+function Behind({ children }: { children: ReactNode }) {
+  return (
+    <Box component="details" data-testid="behind">
+      <Box
+        component="summary"
+        sx={{ cursor: 'pointer', minHeight: 44, py: 1, color: role('rim'), fontWeight: 700 }}
+      >
+        {say('planTable.behind')}
+      </Box>
+      {children}
+    </Box>
   );
 }
 
@@ -233,14 +258,10 @@ export function PlanTable({ plan, kitchen: house, nowMs, onChange, deeds }: Plan
   return (
     <>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', columnGap: 2, rowGap: 1, mb: 1 }}>
-        <Box
-          component="h1"
-          data-page-title
-          tabIndex={-1}
+        <PageTitle
+          title={sayDrink(plan.recipeId)}
           sx={{ ...heading, fontSize: '1.75rem', lineHeight: 1.1, m: 0 }}
-        >
-          {sayDrink(plan.recipeId)}
-        </Box>
+        />
         <Box sx={{ color: role('inkMuted') }}>{say(`method.${plan.choices.methodId}`)}</Box>
         <Box sx={{ ml: { md: 'auto' }, display: 'flex', gap: 1, flexWrap: 'wrap' }}>
           {deeds(
@@ -334,6 +355,10 @@ export function PlanTable({ plan, kitchen: house, nowMs, onChange, deeds }: Plan
         )}
       </Box>
 
+      {stage === 'size' && !farAhead && (
+        <WaysChoice plan={plan} recipe={recipe} kitchen={kitchen} nowMs={nowMs} onChange={onChange} />
+      )}
+
       {following?.line}
 
       {!solved.ok && (
@@ -422,9 +447,9 @@ export function PlanTable({ plan, kitchen: house, nowMs, onChange, deeds }: Plan
                     <>
                       <ListPanel {...input} note={limit}>
                         {wish}
-                        <PresetChoices {...choosing} />
+                        <PresetChoices {...choosing} leaf={leafOf(recipe, made.program, made.litres)} />
                       </ListPanel>
-                      {following.ledger}
+                      <Behind>{following.ledger}</Behind>
                     </>
                   }
                 />

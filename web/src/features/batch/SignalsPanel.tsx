@@ -2,7 +2,7 @@ import '../../words/places/batch.ts';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
-import { unlockSound, useAlarmState } from '../../shared/alarms.ts';
+import { ringOnce, unlockSound, useSound } from '../../shared/alarms.ts';
 import { useScheme } from '../../shared/scheme.ts';
 import { CAPABILITIES, KEY_DEEDS, type KeyDeed, speak, useSignals, useVoices } from '../../shared/signals.ts';
 import { role, thumb } from '../../theme/theme.ts';
@@ -10,8 +10,9 @@ import { say } from '../../words/say.ts';
 
 /** How this device calls: sound, voice, shaking, notices, a lit screen, and four keys. */
 export function SignalsPanel() {
-  const { sound, setSound } = useAlarmState();
   const signals = useSignals();
+  const { on, set: setSound } = useSound();
+  const sound = on === true;
   const { word: schemeWord, next: nextScheme } = useScheme();
   const { set } = signals;
   const voices = useVoices();
@@ -56,6 +57,9 @@ export function SignalsPanel() {
           unlockSound();
           setSound(!sound);
         })}
+        <Button variant="outlined" color="inherit" sx={thumb} onClick={() => ringOnce()}>
+          {say('askSound.try')}
+        </Button>
         {toggle(say('signalsPanel.spoken'), signals.speech, CAPABILITIES.speech, () => {
           set({ speech: !signals.speech });
           speak(say('signals.hello'));
@@ -154,7 +158,9 @@ function KeyChoice({ deed }: { deed: KeyDeed }) {
       }}
     >
       <span>{say(`key.${deed}`)}</span>
-      <strong>{asking ? say('signalsPanel.pressAKey') : keys[deed] === ' ' ? 'Space' : keys[deed]}</strong>
+      <strong>
+        {asking ? say('signalsPanel.pressAKey') : keys[deed] === ' ' ? say('signalsPanel.space') : keys[deed]}
+      </strong>
     </Button>
   );
 }

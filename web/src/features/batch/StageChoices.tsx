@@ -18,8 +18,8 @@ import { QuantityField } from '../../shared/QuantityField.tsx';
 import type { StageId } from '../../shared/StageLine.tsx';
 import { Panel } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
-import { sayPart } from '../../words/names.ts';
-import { num, percent, say } from '../../words/say.ts';
+import { sayItem, sayPart } from '../../words/names.ts';
+import { grams, num, percent, say } from '../../words/say.ts';
 
 export interface ChoosingProps {
   plan: PlanDoc;
@@ -117,7 +117,13 @@ export function StageChoices({ stage, ...props }: ChoosingProps & { stage: Stage
 }
 
 /** Strength and heat as presets, where the recipe has lines that follow them. */
-export function PresetChoices({ plan, recipe, choices, onChange }: ChoosingProps) {
+export function PresetChoices({
+  plan,
+  recipe,
+  choices,
+  onChange,
+  leaf,
+}: ChoosingProps & { leaf: { itemId: string; gPerL: number } | null }) {
   const choose = (change: Partial<Choices>) => onChange({ ...plan, choices: { ...plan.choices, ...change } });
   const strong = recipe.lines.some((l) => l.strong);
   const hot = recipe.lines.some((l) => l.hot);
@@ -142,6 +148,20 @@ export function PresetChoices({ plan, recipe, choices, onChange }: ChoosingProps
           options={(['mild', 'medium', 'hot'] as const).map((v) => ({ value: v, text: say(`heat.${v}`) }))}
           onChange={(v) => choose({ heat: v as 'medium' })}
         />
+      )}
+      <Choice
+        label={say('stageChoices.body')}
+        value={choices.press}
+        options={(['drain', 'press', 'wring'] as const).map((v) => ({ value: v, text: say(`body.${v}`) }))}
+        onChange={(v) => choose({ press: v as 'press' })}
+      />
+      {leaf && (
+        <Box sx={{ alignSelf: 'flex-end', color: role('inkMuted'), pb: 1 }} data-testid="leaf-per-litre">
+          {say('stageChoices.perLitre', {
+            mass: grams(leaf.gPerL),
+            item: sayItem(leaf.itemId).toLowerCase(),
+          })}
+        </Box>
       )}
     </Box>
   );

@@ -1,17 +1,18 @@
+import { PageTitle } from '../../shared/PageTitle.tsx';
 import '../../words/places/batch.ts';
-import { activeEvents, cuesFor, guidanceFor, POT, type Step, saysAlcohol } from '@big-ladle/core';
+import { activeEvents, cuesFor, guidanceFor, type Step, saysAlcohol } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { Link, Navigate, useNavigate, useParams } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { AlarmQueue } from '../../shared/AlarmQueue.tsx';
-import { announcement, unlockSound, useAlarmState, useAlarms } from '../../shared/alarms.ts';
+import { announcement, unlockSound, useAlarmState, useAlarms, useSound } from '../../shared/alarms.ts';
 import { colours, tintShare } from '../../shared/batch/liquorColour.ts';
 import { momentsOf } from '../../shared/batch/moments.ts';
 import { clocksOf, type RunningClock, useOnBatches } from '../../shared/batch/onBatches.ts';
 import { SideJobs } from '../../shared/batch/SideJobs.tsx';
-import { placeName, stepDeed, stepHow, stepName } from '../../shared/batch/stepWords.ts';
+import { stepDeed, stepHow, stepName } from '../../shared/batch/stepWords.ts';
 import { Spoon } from '../../shared/drawings/Spoon.tsx';
 import { Guidance } from '../../shared/Guidance.tsx';
 import { QuantityField } from '../../shared/QuantityField.tsx';
@@ -21,12 +22,11 @@ import { useAwake, useCalls, useStoveKeys } from '../../shared/signals.ts';
 import { Caution, ErrorPanel, Left, Loading, VisuallyHidden } from '../../shared/ui.tsx';
 import { undoOf } from '../../shared/undo.ts';
 import { heading, role, thumb } from '../../theme/theme.ts';
-import { sayDrink, sayItem } from '../../words/names.ts';
+import { sayDrink } from '../../words/names.ts';
 import { sayNoted } from '../../words/saidWords.ts';
 import {
   celsius,
   clockFace,
-  grams,
   litres,
   moment,
   num,
@@ -37,13 +37,14 @@ import {
   volume,
 } from '../../words/say.ts';
 import { AskHere } from './AskHere.tsx';
+import { AskSound } from './AskSound.tsx';
 import { BottleForm } from './BottleForm.tsx';
 import { Changed } from './Changed.tsx';
 import { CoolingWatch } from './CoolingWatch.tsx';
 import { FlameOut } from './FlameOut.tsx';
+import { GetReady, thingsToGetReady } from './GetReady.tsx';
 import { GuestsAreHere } from './GuestsAreHere.tsx';
 import { InstrumentStrip } from './InstrumentStrip.tsx';
-import { LayOut } from './LayOut.tsx';
 import { LotStir } from './LotStir.tsx';
 import { LotsForm, SPLITTABLE } from './LotsForm.tsx';
 import { deedText, readingText } from './logWords.ts';
@@ -53,17 +54,24 @@ import { Rehearsing } from './Rehearsing.tsx';
 import { SignalsPanel } from './SignalsPanel.tsx';
 import { SomethingElse } from './SomethingElse.tsx';
 import { Squeeze } from './Squeeze.tsx';
+import { StepAmounts } from './StepAmounts.tsx';
+import { StopBatch } from './StopBatch.tsx';
+import { StoveEnd } from './StoveEnd.tsx';
 import { SweetenForm } from './SweetenForm.tsx';
+import { useTicks } from './TickList.tsx';
 import { TooEarly } from './TooEarly.tsx';
 import { type LiveBatch, useLiveBatch } from './useBatchNow.ts';
 import { Washing } from './Washing.tsx';
 
-/** Steps into which lines go: each is told with its amount. */
-const TAKES: ReadonlySet<string> = new Set(['combine', 'mix', 'blend', 'juice', 'sour', 'fortify']);
+/** Steps whose form tells their amounts itself. */
+const TELLS_ITSELF: ReadonlySet<string> = new Set(['pick', 'wash', 'sweeten', 'strain', 'bottle']);
 /** Steps in which the pot is drawing: it may be strained before its time. */
 const DRAWS: ReadonlySet<string> = new Set(['boil', 'steep', 'soak']);
 /** Steps whose form holds the one wide button: what it says follows from what was entered. */
 const OWN_DEED: ReadonlySet<string> = new Set(['strain', 'sweeten', 'bottle']);
+
+/** The tick that all is ready. */
+const READY = 'ready';
 
 /** The clock that one key starts. */
 const QUICK_CLOCK_MIN = 10;
@@ -82,11 +90,14 @@ function StoveScreen({ live }: { live: LiveBatch }) {
   const { step, program, kitchen, now, nowMs, batch } = live;
   const navigate = useNavigate();
   const [tool, setTool] = useState<
-    'measure' | 'guests' | 'lots' | 'else' | 'retime' | 'clock' | 'signals' | null
+    'measure' | 'guests' | 'lots' | 'else' | 'retime' | 'clock' | 'signals' | 'stop' | null
   >(null);
   const [foot, setFoot] = useState<HTMLElement | null>(null);
   const { on } = useOnBatches(nowMs);
-  const { sound, acknowledge } = useAlarmState();
+  const { acknowledge } = useAlarmState();
+  const { on: sound } = useSound();
+  const [more, setMore] = useState(false);
+  const ticks = useTicks(`big-ladle-ready-${batch.id}`);
   const { night } = useScheme();
   const { zone } = kitchen;
   const drink = sayDrink(program.recipeId, live.recipe.name);
@@ -155,8 +166,14 @@ function StoveScreen({ live }: { live: LiveBatch }) {
     },
     quiet: () => due[0] && acknowledge(due[0].key),
   });
+  // Before the first step, until the cook says that all stands there: nothing is held up by it.
+  const gettingReady =
+    step !== null && step === program.steps[0] && !batch.rehearsal && !ticks.ticked.includes(READY);
+  const things = gettingReady ? thingsToGetReady(live) : [];
+  const missing = things.filter((t) => !ticks.ticked.includes(t.code)).length;
   const end = () => {
     setTool(null);
+    setMore(false);
     if (step) void live.record([{ kind: 'stepEnded', body: { stepId: step.id } }]);
   };
 
@@ -169,7 +186,7 @@ function StoveScreen({ live }: { live: LiveBatch }) {
           minHeight: '100vh',
           color: role('ink'),
           bgcolor: role('ground'),
-          // By night the drink's colour rises behind the words; by day it is a band along the foot.
+          // By night the drink's colour rises behind the words.
           ...(night ? { backgroundImage: `linear-gradient(transparent, ${tint} 64px)` } : {}),
           backgroundRepeat: 'no-repeat',
           backgroundPosition: 'bottom',
@@ -210,13 +227,11 @@ function StoveScreen({ live }: { live: LiveBatch }) {
               component={Link}
               to={`/batches/${batch.id}`}
               color="inherit"
-              sx={{ px: 1, ml: -1, minHeight: 56 }}
+              sx={{ px: 1, ml: -1, minHeight: 56, whiteSpace: 'nowrap' }}
             >
               {say('stovePage.table')}
             </Button>
-            <Box sx={{ minWidth: 0 }}>
-              {step ? placeName(program, kitchen, step) : ''} · {drink}
-            </Box>
+            <Box sx={{ minWidth: 0 }}>{drink}</Box>
             <Box sx={{ ml: 'auto', whiteSpace: 'nowrap' }}>
               {step
                 ? say('stovePage.stepOf', {
@@ -237,148 +252,147 @@ function StoveScreen({ live }: { live: LiveBatch }) {
             />
           )}
 
-          <Box>
-            <Box
-              component="h1"
-              data-page-title
-              tabIndex={-1}
-              sx={{ ...heading, fontSize: 'clamp(2.2rem, 9vw, 3.4rem)', lineHeight: 1.05, m: 0 }}
-            >
-              {step ? stepName(step, program) : say('common.inBottles')}
-            </Box>
-            {step && <Box sx={{ mt: 1, fontSize: '1.2rem' }}>{stepHow(step, program)}</Box>}
-            {entry && saysAlcohol(entry.now.abvPct) && (
-              <Box data-testid="with-alcohol" sx={{ mt: 1, fontWeight: 700, color: role('caution') }}>
-                {say('mark.alcohol')}, {num(entry.now.abvPct, 1)} %
-              </Box>
-            )}
-            {main?.limitMs != null && <LimitLine limitMs={main.limitMs} nowMs={nowMs} zone={zone} />}
-            {step?.kind === 'steep' && main && (main.limitMs === null || main.endMs < main.limitMs) && (
-              <Box sx={{ mt: 0.5, color: role('inkMuted') }}>
-                {say('stovePage.bestStrainedNotBefore', {
-                  end: moment(main.endMs, nowMs, zone),
-                  min: main.minMs === null ? '' : moment(main.minMs, nowMs, zone),
-                  minIs: main.minMs !== null,
-                  max: main.maxMs === null ? '' : moment(main.maxMs, nowMs, zone),
-                  maxIs: main.maxMs !== null,
-                })}
-              </Box>
-            )}
-          </Box>
-
-          {main && <BigClock clock={main} nowMs={nowMs} />}
-          <FlameOut live={live} />
-          <VisuallyHidden>
-            <span aria-live="polite">{main ? announcement(main.label, main.endMs, nowMs) : ''}</span>
-          </VisuallyHidden>
-
-          <Rehearsing live={live} />
-          {step && entry && ['heat', 'boil', 'steep', 'soak', 'cool'].includes(step.kind) && (
-            <Box sx={{ color: role('inkMuted') }} data-testid="vessel-now">
-              {say('stovePage.theModelHasAt', {
-                volume: litres(entry.now.volumeL, 2),
-                tempC: celsius(entry.now.tempC),
-                levelCm: num(entry.now.levelCm ?? 0, 1),
-                levelCmIs: entry.now.levelCm !== null,
-              })}
-            </Box>
-          )}
-          {step && TAKES.has(step.kind) && step.lines.length > 0 && (
-            <Amounts
-              live={live}
-              step={step}
-              dosedG={forecast?.dosedG ?? {}}
-              levelCm={forecast?.now.levelCm ?? null}
-            />
-          )}
-          <Squeeze live={live} />
-          <LotStir key={step?.id} live={live} />
-          {step && <Washing key={`washing-${step.id}`} live={live} step={step} />}
-          {step?.kind === 'strain' && (
-            <Box sx={{ display: 'grid', gap: 1 }}>
-              <Box>{say('stovePage.howMuchCameOut')}</Box>
-              <MeasureForm
-                live={live}
-                closing={{
-                  label: say('deed.strain'),
-                  deed: { kind: 'stepEnded', body: { stepId: step.id } },
-                }}
-              />
-              <Measured live={live} />
-            </Box>
-          )}
-          {step?.kind === 'sweeten' && <SweetenForm key={step.id} live={live} onEnough={() => end()} />}
-          {step?.kind === 'bottle' && (
-            <BottleForm
-              key={step.id}
-              live={live}
-              onBottled={() => {
-                // The last bottles of it: the shelf is what comes next.
-                if (!batch.rehearsal && program.steps.at(-1) === step) navigate('/shelf');
-              }}
-            />
-          )}
-          {step && (step.kind === 'steep' || step.kind === 'boil') && (
-            <SpoonNowAndThen now={look} then={colours(forecast)} />
-          )}
-          {forecast?.notes.map((note) => (
-            <Box
-              key={note.code}
-              sx={{ color: note.code.startsWith('boil') ? role('caution') : role('inkMuted') }}
-            >
-              {sayNote(note)}
-            </Box>
-          ))}
-
-          {step && <Cues live={live} step={step} />}
-          <SideJobs
-            on={
-              batch.rehearsal
-                ? [{ batch, now, step }]
-                : [{ batch, now, step }, ...on.filter((o) => o.batch.id !== batch.id)]
-            }
-            nowMs={nowMs}
-            zone={zone}
-          />
-          {step && <LastTime live={live} step={step} />}
-          <Changed live={live} />
-          <CoolingWatch live={live} />
-          <InstrumentStrip live={live} />
-          {step && (
-            <AskHere live={live} step={step} asksWater={guidance.some((g) => g.code === 'water.drinkable')} />
-          )}
-          {step && program.steps[0] === step && <LayOut live={live} />}
-          {step && (program.steps[0] === step || step.kind === 'bottle') && <TooEarly live={live} />}
-          {step && <Guidance key={`guidance-${step.id}`} rows={guidance} />}
-          {!step && (
-            <Box>
-              {say('stovePage.bottlesWouldStandOn', {
-                bottles: num(now.log.bottled.reduce((sum, b) => sum + b.bottles.length, 0)),
-                isRehearsal: Boolean(batch.rehearsal),
-              })}
-              <Box sx={{ mt: 2, display: 'flex', gap: 1 }}>
-                {!batch.rehearsal && (
-                  <Button variant="contained" sx={thumb} component={Link} to="/shelf">
-                    {say('common.coldShelf')}
-                  </Button>
+          {gettingReady && <GetReady things={things} ticks={ticks} />}
+          {step && !gettingReady && (
+            <>
+              <Box>
+                <PageTitle
+                  title={stepName(step, program)}
+                  sx={{ ...heading, fontSize: 'clamp(2.2rem, 9vw, 3.4rem)', lineHeight: 1.05, m: 0 }}
+                  own
+                />
+                <Box sx={{ mt: 1, fontSize: '1.2rem' }}>{stepHow(step, program)}</Box>
+                {entry && saysAlcohol(entry.now.abvPct) && (
+                  <Box data-testid="with-alcohol" sx={{ mt: 1, fontWeight: 700, color: role('caution') }}>
+                    {say('mark.alcohol')}, {num(entry.now.abvPct, 1)} %
+                  </Box>
                 )}
-                <Button variant="outlined" sx={thumb} component={Link} to={`/batches/${batch.id}`}>
-                  {say('batchPage.theBatch')}
-                </Button>
+                {main?.limitMs != null && <LimitLine limitMs={main.limitMs} nowMs={nowMs} zone={zone} />}
+                {step.kind === 'steep' && main && (main.limitMs === null || main.endMs < main.limitMs) && (
+                  <Box sx={{ mt: 0.5, color: role('inkMuted') }}>
+                    {say('stovePage.bestStrainedNotBefore', {
+                      end: moment(main.endMs, nowMs, zone),
+                      min: main.minMs === null ? '' : moment(main.minMs, nowMs, zone),
+                      minIs: main.minMs !== null,
+                      max: main.maxMs === null ? '' : moment(main.maxMs, nowMs, zone),
+                      maxIs: main.maxMs !== null,
+                    })}
+                  </Box>
+                )}
               </Box>
-            </Box>
-          )}
 
-          {step && (
+              {main && <BigClock clock={main} nowMs={nowMs} />}
+              {main && !batch.rehearsal && <AskSound />}
+              <FlameOut live={live} />
+              <VisuallyHidden>
+                <span aria-live="polite">{main ? announcement(main.label, main.endMs, nowMs) : ''}</span>
+              </VisuallyHidden>
+
+              <Rehearsing live={live} />
+              {step && entry && ['heat', 'boil', 'steep', 'soak', 'cool'].includes(step.kind) && (
+                <Box sx={{ color: role('inkMuted') }} data-testid="vessel-now">
+                  {say('stovePage.theModelHasAt', {
+                    volume: litres(entry.now.volumeL, 2),
+                    tempC: celsius(entry.now.tempC),
+                    levelCm: num(entry.now.levelCm ?? 0, 1),
+                    levelCmIs: entry.now.levelCm !== null,
+                  })}
+                </Box>
+              )}
+              {!TELLS_ITSELF.has(step.kind) && step.lines.length > 0 && (
+                <StepAmounts live={live} step={step} />
+              )}
+              <Squeeze live={live} />
+              <LotStir key={step?.id} live={live} />
+              {step && <Washing key={`washing-${step.id}`} live={live} step={step} />}
+              {step?.kind === 'strain' && (
+                <Box sx={{ display: 'grid', gap: 1 }}>
+                  <Box>{say('stovePage.howMuchCameOut')}</Box>
+                  <MeasureForm
+                    live={live}
+                    closing={{
+                      label: say('deed.strain'),
+                      deed: { kind: 'stepEnded', body: { stepId: step.id } },
+                    }}
+                  />
+                  <Measured live={live} />
+                </Box>
+              )}
+              {step?.kind === 'sweeten' && <SweetenForm key={step.id} live={live} onEnough={() => end()} />}
+              {step?.kind === 'bottle' && (
+                <BottleForm
+                  key={step.id}
+                  live={live}
+                  onBottled={() => {
+                    // The last bottles of it: the shelf is what comes next.
+                    if (!batch.rehearsal && program.steps.at(-1) === step) navigate('/shelf');
+                  }}
+                />
+              )}
+              {step && (step.kind === 'steep' || step.kind === 'boil') && (
+                <SpoonNowAndThen now={look} then={colours(forecast)} />
+              )}
+              {forecast?.notes.map((note) => (
+                <Box
+                  key={note.code}
+                  sx={{ color: note.code.startsWith('boil') ? role('caution') : role('inkMuted') }}
+                >
+                  {sayNote(note)}
+                </Box>
+              ))}
+
+              {step && <Cues live={live} step={step} />}
+              <SideJobs
+                on={
+                  batch.rehearsal
+                    ? [{ batch, now, step }]
+                    : [{ batch, now, step }, ...on.filter((o) => o.batch.id !== batch.id)]
+                }
+                nowMs={nowMs}
+                zone={zone}
+              />
+              {step && <LastTime live={live} step={step} />}
+              <Changed live={live} />
+              <CoolingWatch live={live} />
+              <InstrumentStrip live={live} />
+              {step && (
+                <AskHere
+                  live={live}
+                  step={step}
+                  asksWater={guidance.some((g) => g.code === 'water.drinkable')}
+                />
+              )}
+              {step && (program.steps[0] === step || step.kind === 'bottle') && <TooEarly live={live} />}
+              {step && <Guidance key={`guidance-${step.id}`} rows={guidance} />}
+            </>
+          )}
+          {!step && <StoveEnd live={live} />}
+
+          {step && !gettingReady && (
             <Box sx={{ display: 'grid', gap: 1.5 }}>
               <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
                 {step.kind !== 'strain' && wet && toolButton('measure', say('measureForm.measure'))}
                 {DRAWS.has(step.kind) && wet && toolButton('guests', say('guestsAreHere.guestsAreHere'))}
+                <Button
+                  variant="outlined"
+                  color="inherit"
+                  sx={thumb}
+                  aria-expanded={more}
+                  onClick={() => setMore(!more)}
+                >
+                  {more ? say('stovePage.less') : say('stovePage.more')}
+                </Button>
+              </Box>
+              <Box
+                sx={{ display: more ? 'flex' : 'none', gap: 1, flexWrap: 'wrap' }}
+                data-testid="more-tools"
+              >
                 {SPLITTABLE.has(step.kind) && wet && toolButton('lots', say('lotsForm.splitItIntoLots'))}
                 {toolButton('else', say('somethingElse.somethingElse'))}
                 {program.steps.indexOf(step) > 0 && toolButton('retime', say('stovePage.itBeganEarlier'))}
                 {toolButton('clock', say('stovePage.anotherClock'))}
                 {toolButton('signals', say('signalsPanel.signals'))}
+                {toolButton('stop', say('stop.title'))}
                 <Button
                   variant="outlined"
                   color="inherit"
@@ -395,6 +409,7 @@ function StoveScreen({ live }: { live: LiveBatch }) {
               {tool === 'lots' && <LotsForm live={live} onDone={() => setTool(null)} />}
               {tool === 'else' && <SomethingElse live={live} onDone={() => setTool(null)} />}
               {tool === 'signals' && <SignalsPanel />}
+              {tool === 'stop' && <StopBatch live={live} onDone={() => setTool(null)} />}
               {tool === 'retime' && <Retime live={live} onDone={() => setTool(null)} />}
               {tool === 'clock' && <OwnClock live={live} onDone={() => setTool(null)} />}
             </Box>
@@ -412,12 +427,6 @@ function StoveScreen({ live }: { live: LiveBatch }) {
             zIndex: 5,
           }}
         >
-          {!night && (
-            <Box
-              sx={{ height: 10, width: `${Math.round(12 + 88 * share)}%`, bgcolor: look.glass }}
-              data-testid="band"
-            />
-          )}
           <Box sx={{ maxWidth: 760, mx: 'auto', p: 1.5, display: 'grid', gap: 1.25 }}>
             {small.length > 0 && (
               <Box sx={{ display: 'flex', gap: 1, overflowX: 'auto' }} data-testid="small-clocks">
@@ -487,7 +496,23 @@ function StoveScreen({ live }: { live: LiveBatch }) {
                   {say('stovePage.theFlameIsBack')}
                 </Button>
               )}
-              {step && !now.flameOut && !OWN_DEED.has(step.kind) && (
+              {gettingReady && (
+                <Button
+                  variant="contained"
+                  sx={{ flex: 1, minHeight: 72, fontSize: '1.35rem', flexDirection: 'column' }}
+                  data-testid="ready"
+                  data-next
+                  onClick={() => ticks.tick(READY, true)}
+                >
+                  {stepName(step, program)}
+                  {missing > 0 && (
+                    <Box component="span" sx={{ fontSize: '0.95rem', fontWeight: 400 }}>
+                      {say('getReady.missing', { missing })}
+                    </Box>
+                  )}
+                </Button>
+              )}
+              {step && !gettingReady && !now.flameOut && !OWN_DEED.has(step.kind) && (
                 <Button
                   variant="contained"
                   sx={{ flex: 1, minHeight: 72, fontSize: '1.35rem' }}
@@ -520,8 +545,8 @@ function SpoonNowAndThen(props: Record<'now' | 'then', { spoon: string; glass: s
       }}
       data-testid="spoons"
     >
-      <Spoon {...props.now} label={say('stovePage.dipAWhiteSpoon')} />
-      <Spoon {...props.then} label={say('stovePage.andAboutThisAt')} />
+      <Spoon {...props.now} label={say('stovePage.spoonNow')} />
+      <Spoon {...props.then} label={say('stovePage.spoonThen')} />
     </Box>
   );
 }
@@ -593,36 +618,6 @@ function Cues({ live, step }: { live: LiveBatch; step: Step }) {
         </Box>
       )}
     </>
-  );
-}
-
-/** What goes in now, each with its amount for this fill. */
-function Amounts(props: {
-  live: LiveBatch;
-  step: Step;
-  dosedG: Readonly<Record<string, number>>;
-  levelCm: number | null;
-}) {
-  const { live, step, dosedG, levelCm } = props;
-  const { program, tables } = live;
-  const share = step.fill > 0 ? program.fills : 1;
-  return (
-    <Box component="ul" sx={{ m: 0, pl: 3 }} data-testid="amounts">
-      {step.lines.map((lineId) => {
-        const line = program.lines.find((l) => l.id === lineId);
-        const massG = (line?.massG ?? 0) / share || (dosedG[lineId] ?? 0);
-        const liquid = line ? tables.liquids.get(line.itemId) : undefined;
-        return (
-          <li key={lineId}>
-            <strong>{liquid ? volume(massG / liquid.densityGPerMl / 1000) : grams(massG)}</strong>{' '}
-            {sayItem(line?.itemId ?? lineId).toLowerCase()}
-          </li>
-        );
-      })}
-      {step.kind === 'combine' && step.to[0] === POT && levelCm !== null && !step.lift && (
-        <li>{say('stovePage.itShouldStandAt', { levelCm: num(levelCm, 1) })}</li>
-      )}
-    </Box>
   );
 }
 

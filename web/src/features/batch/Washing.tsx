@@ -3,6 +3,7 @@ import { type Bath, bathCue, rinsesAsked, type Step, washRoutines } from '@big-l
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { v7 as uuid } from 'uuid';
+import { lineAmount } from '../../shared/batch/lineAmount.ts';
 import { heading, role, thumb } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
 import { type MessageKey, num, say } from '../../words/say.ts';
@@ -15,9 +16,22 @@ export function Washing({ live, step }: { live: LiveBatch; step: Step }) {
   if (step.kind !== 'pick' && step.kind !== 'wash') return null;
   const lines = live.program.lines.filter((l) => step.lines.includes(l.id));
   const itemIds = [...new Set(lines.map((l) => l.itemId))];
+  const amountOf = (itemId: string) =>
+    lineAmount(
+      itemId,
+      lines.filter((l) => l.itemId === itemId).reduce((sum, l) => sum + l.massG, 0),
+      live.kitchen,
+      live.tables,
+    );
   return (
     <Box data-testid="washing">
-      <TickList things={itemIds.map((id) => ({ code: id, text: sayItem(id) }))} ticks={ticks} />
+      <TickList
+        things={itemIds.map((id) => ({
+          code: id,
+          text: say('washing.thing', { item: sayItem(id), ...amountOf(id) }),
+        }))}
+        ticks={ticks}
+      />
       {step.kind === 'wash' && <BathsAndRinses live={live} step={step} />}
     </Box>
   );

@@ -1,5 +1,7 @@
 import '../../words/places/batch.ts';
 import {
+  type IceInGlass,
+  iceShare,
   type Kitchen,
   type PlanDoc,
   type Question,
@@ -16,6 +18,12 @@ import { QuantityField } from '../../shared/QuantityField.tsx';
 import { litres, type MessageKey, say } from '../../words/say.ts';
 import { UseUp } from './UseUp.tsx';
 
+/** So many glasses, two for each of the people. */
+const evenly = (servings: number): { people: number; servings: number } => {
+  const people = Math.max(1, Math.floor(servings / 2));
+  return { people, servings: servings < 2 ? servings : people * 2 };
+};
+
 /** A wish for another kind of question, starting from what the plan makes now. */
 function askFor(kind: Question['kind'], litresNow: number, recipe: Recipe, kitchen: Kitchen): Question {
   switch (kind) {
@@ -24,8 +32,8 @@ function askFor(kind: Question['kind'], litresNow: number, recipe: Recipe, kitch
     case 'servings':
       return {
         kind,
-        servings: Math.max(1, Math.round((litresNow * 1000) / kitchen.servingMl)),
         servingMl: kitchen.servingMl,
+        ...evenly(Math.max(1, Math.round((litresNow * 1000) / kitchen.servingMl))),
       };
     case 'potFull':
       return { kind };
@@ -117,32 +125,7 @@ export function WishControls(props: {
             />
           </>
         )}
-        {question.kind === 'servings' && (
-          <>
-            {slider(question.servings, 1, 100, 1, say('wishControls.glasses'), (v) =>
-              ask({ ...question, servings: v }),
-            )}
-            <QuantityField
-              label={say('wishControls.glasses')}
-              value={question.servings}
-              min={1}
-              max={2000}
-              decimals={0}
-              onCommit={(v) => ask({ ...question, servings: Math.round(v) })}
-              width={110}
-            />
-            <QuantityField
-              label={say('common.aGlass')}
-              value={question.servingMl}
-              min={10}
-              max={2000}
-              decimals={0}
-              unit="mL"
-              onCommit={(v) => ask({ ...question, servingMl: v })}
-              width={130}
-            />
-          </>
-        )}
+        {question.kind === 'servings' && <Guests question={question} onAsk={ask} />}
         {question.kind === 'potFull' && (
           <>
             <Box>{say('wishControls.comeOut', { litresNow: litres(litresNow) })}</Box>
@@ -159,5 +142,59 @@ export function WishControls(props: {
         )}
       </Box>
     </Box>
+  );
+}
+
+type Servings = Extract<Question, { kind: 'servings' }>;
+const ICE = ['none', 'some', 'much'] as const satisfies readonly IceInGlass[];
+
+/** For so many people, so many glasses each, with so much ice in them. */
+function Guests({ question, onAsk }: { question: Servings; onAsk: (question: Servings) => void }) {
+  const people = question.people ?? 1;
+  const each = Math.max(1, Math.round(question.servings / people));
+  const ask = (change: { people?: number; each?: number }) => {
+    const next = { people, each, ...change };
+    onAsk({ ...question, people: next.people, servings: Math.min(2000, next.people * next.each) });
+  };
+  return (
+    <>
+      <QuantityField
+        label={say('wishControls.people')}
+        value={people}
+        min={1}
+        max={500}
+        decimals={0}
+        onCommit={(v) => ask({ people: Math.round(v) })}
+        width={100}
+        testId="people"
+      />
+      <QuantityField
+        label={say('wishControls.glassesEach')}
+        value={each}
+        min={1}
+        max={40}
+        decimals={0}
+        onCommit={(v) => ask({ each: Math.round(v) })}
+        width={130}
+        testId="glasses-each"
+      />
+      <QuantityField
+        label={say('common.aGlass')}
+        value={question.servingMl}
+        min={10}
+        max={2000}
+        decimals={0}
+        unit="mL"
+        onCommit={(v) => onAsk({ ...question, servingMl: v })}
+        width={130}
+      />
+      <Choice
+        label={say('served.overIce')}
+        value={ICE.find((i) => Math.abs(iceShare(i) - (question.iceShare ?? 0)) < 0.01) ?? 'none'}
+        options={ICE.map((value) => ({ value, text: say(`wishControls.ice.${value}`) }))}
+        onChange={(v) => onAsk({ ...question, iceShare: iceShare(v as IceInGlass) })}
+      />
+      <Box data-testid="glasses">{say('planPage.glasses', { servings: question.servings })}</Box>
+    </>
   );
 }

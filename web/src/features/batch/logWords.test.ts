@@ -84,17 +84,19 @@ const SAID: readonly (readonly [string, object, RegExp])[] = [
   ['tasted', { stepId: boil, axes: { sour: 1 }, atSweetnessPct: 8 }, /too tart/],
   ['tasted', { stepId: boil, axes: { strong: -1 }, atSweetnessPct: 8 }, /thin/],
   ['bottled', { stepId: boil, hygiene: 'clean', bottles: [{}, {}] }, /^filled 2 bottles$/],
+  ['stopped', { rest: 'pouredAway', code: 'stop.fell' }, /^stopped: The pot fell or boiled over/],
+  ['stopped', { rest: 'none' }, /^stopped$/],
   ['scored', { score: 4, words: 'more lime' }, /^4 of 5: more lime$/],
   ['scored', { score: 2 }, /^2 of 5$/],
   [
     'setAside',
     {
       leftovers: [
-        { kind: 'hibiscus', massG: 900 },
+        { kind: 'calyx', massG: 900 },
         { kind: 'root', massG: 60 },
       ],
     },
-    /^set aside: 900 g of spent calyx, 60 g of ginger and other root$/,
+    /^set aside: 900 g of used hibiscus, 60 g of ginger and other root$/,
   ],
   [
     'gifts',

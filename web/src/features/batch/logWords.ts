@@ -94,7 +94,7 @@ export function deedText(event: LogEvent, live: { program: Program }): string {
       });
     case 'removed':
       return say('logWords.less', {
-        why: event.body.why === 'spill' ? 'spilt' : event.body.why === 'taste' ? 'tasted' : 'served',
+        why: say(`logWords.out.${event.body.why}`),
         volume: litres(event.body.volumeL, 2),
       });
     case 'tasted':
@@ -105,6 +105,11 @@ export function deedText(event: LogEvent, live: { program: Program }): string {
       });
     case 'bottled':
       return say('logWords.filledBottles', { bottles: num(event.body.bottles.length) });
+    case 'stopped':
+      return say('logWords.stopped', {
+        why: event.body.code ? sayCode(event.body.code) : (event.body.why ?? ''),
+        isWhy: Boolean(event.body.code ?? event.body.why),
+      });
     case 'scored':
       return say('logWords.of2', {
         score: num(event.body.score),

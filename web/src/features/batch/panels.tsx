@@ -1,3 +1,5 @@
+import { Explain } from '../../shared/Explain.tsx';
+import type { Term } from '../../shared/help.ts';
 import '../../words/places/batch.ts';
 import {
   asHandMeasures,
@@ -478,10 +480,12 @@ export function BalancePanel({
   if (!entry) return null;
   const { now } = entry;
   const glass = glassFacts(entry.after.liquor, kitchen.servingMl);
-  const cell = (value: string, unit: string, label: string, testId: string) => (
+  const cell = (value: string, unit: string, label: string, testId: string, term: Term) => (
     <Box sx={figureBox}>
       <Figure value={value} unit={unit} testId={testId} />
-      <Box sx={{ color: role('inkMuted'), fontSize: '0.85rem' }}>{label}</Box>
+      <Box sx={{ color: role('inkMuted'), fontSize: '0.85rem' }}>
+        <Explain term={term}>{label}</Explain>
+      </Box>
     </Box>
   );
   return (
@@ -495,13 +499,20 @@ export function BalancePanel({
           my: 1.5,
         }}
       >
-        {cell(num(now.brix, 1), '°Bx', say('panels.allThatIsDissolved'), 'figure-brix')}
-        {cell(num(now.sweetnessPct, 1), say('common.gG'), say('panels.sweetnessAsSugar'), 'figure-sweetness')}
+        {cell(num(now.brix, 1), '°Bx', say('panels.allThatIsDissolved'), 'figure-brix', 'brix')}
+        {cell(
+          num(now.sweetnessPct, 1),
+          say('common.gG'),
+          say('panels.sweetnessAsSugar'),
+          'figure-sweetness',
+          'sweetness',
+        )}
         {cell(
           num(Math.max(0, now.sournessGPerL), 1),
           'g/L',
           say('panels.titratableAcidityAsCitric'),
           'figure-ta',
+          'sourness',
         )}
         {cell(
           now.ph.kind === 'estimate' ? num(now.ph.pH, 1) : '–',
@@ -512,8 +523,10 @@ export function BalancePanel({
               : say('panels.estimate')
             : say('panels.tooLittleAcidTo'),
           'figure-ph',
+          'ph',
         )}
-        {saysAlcohol(now.abvPct) && cell(num(now.abvPct, 1), '%', say('panels.alcohol'), 'figure-abv')}
+        {saysAlcohol(now.abvPct) &&
+          cell(num(now.abvPct, 1), '%', say('panels.alcohol'), 'figure-abv', 'strength')}
       </Box>
       <Typography variant="h3">{say('panels.inAGlassOf', { serving: num(kitchen.servingMl) })}</Typography>
       <Row label={say('panels.sugar')} note={`${num(glass.kcal)} kcal`}>

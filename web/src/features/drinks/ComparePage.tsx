@@ -1,5 +1,11 @@
 import '../../words/places/drinks.ts';
-import type { MarkerId, MethodAnswer, MethodId, MethodRow } from '@big-ladle/core';
+import {
+  type MarkerId,
+  type MethodAnswer,
+  type MethodId,
+  type MethodRow,
+  openingPlan,
+} from '@big-ladle/core';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -7,7 +13,6 @@ import Chip from '@mui/material/Chip';
 import LinearProgress from '@mui/material/LinearProgress';
 import { lazy, type ReactNode, Suspense, useMemo, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
-import { firstPlan } from '../../shared/batch/firstPlan.ts';
 import { colours } from '../../shared/batch/liquorColour.ts';
 import { useBook } from '../../shared/book.ts';
 import { Choice } from '../../shared/Choice.tsx';
@@ -46,7 +51,7 @@ export function ComparePage() {
   const { id = '' } = useParams();
   const [search, setSearch] = useSearchParams();
   const kitchen = useKitchen();
-  const { book, own, custom, isPending } = useBook();
+  const { book, own, custom, tables, isPending } = useBook();
   const recipe = book.find((r) => r.id === id);
   const [marker, setMarker] = useState<MarkerId | null>(null);
   const asked = search.get('methods') ?? '';
@@ -58,8 +63,9 @@ export function ComparePage() {
   const wantedL = Number(search.get('litres') ?? Number.NaN);
   const job = useMemo(() => {
     if (!recipe || !kitchen.data) return null;
-    const plan = firstPlan(recipe, kitchen.data.kitchen, methodIds[0]);
-    if (!plan) return null;
+    const opening = openingPlan(recipe, kitchen.data.kitchen, book, tables, methodIds[0]);
+    if (!opening) return null;
+    const { plan } = opening;
     const question = wantedL > 0 ? { kind: 'litres' as const, litres: wantedL } : plan.question;
     return {
       kind: 'compareMethods' as const,
@@ -67,7 +73,7 @@ export function ComparePage() {
       kitchen: kitchen.data.kitchen,
       methodIds,
     };
-  }, [recipe, kitchen.data, methodIds, wantedL]);
+  }, [recipe, kitchen.data, book, tables, methodIds, wantedL]);
   const { result, progress, stop, failed } = useJob(job, own, custom);
   const answers = useMemo(
     () => result?.answers.filter((a) => methodIds.includes(a.methodId)) ?? [],

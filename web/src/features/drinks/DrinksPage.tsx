@@ -1,20 +1,23 @@
 import { sayRich } from '../../words/rich.ts';
 import '../../words/places/drinks.ts';
-import { type DrinkOverview, FAMILY_ROWS, findByName, type Recipe } from '@big-ladle/core';
+import { type DrinkOverview, FAMILY_ROWS, type Recipe } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Chip from '@mui/material/Chip';
+import IconButton from '@mui/material/IconButton';
 import TextField from '@mui/material/TextField';
 import { useMemo, useState } from 'react';
 import { Link, Navigate, useSearchParams } from 'react-router';
 import { useBook } from '../../shared/book.ts';
 import { Choice } from '../../shared/Choice.tsx';
+import { namesLike } from '../../shared/findName.ts';
 import { useKitchen } from '../../shared/queries.ts';
 import { ErrorPanel, Loading, PageHead, Panel } from '../../shared/ui.tsx';
 import { heading, role } from '../../theme/theme.ts';
 import { sayDrink, sayFamily } from '../../words/names.ts';
 import { duration, litres, say, sayCode } from '../../words/say.ts';
 import { useJob } from '../../workers/useJob.ts';
+import { useFavourites } from './favourites.ts';
 
 const FILTERS = [
   { id: 'cold', text: 'drinksPage.cold' },
@@ -22,6 +25,7 @@ const FILTERS = [
   { id: 'noSugar', text: 'drinksPage.noAddedSugar' },
   { id: 'noAlcohol', text: 'drinksPage.noAlcohol' },
   { id: 'mild', text: 'drinksPage.mildForChildren' },
+  { id: 'favourite', text: 'drinksPage.favourites' },
 ] as const;
 type FilterId = (typeof FILTERS)[number]['id'];
 
@@ -37,6 +41,22 @@ const HANDS = [
   { value: '90', text: 'drinksPage.1H30', minutes: 90 },
 ] as const;
 
+interface Shown {
+  recipe: Recipe;
+  o: DrinkOverview | undefined;
+}
+const least = (s: Shown, of: 'totalMin' | 'handsOnMin'): number =>
+  Math.min(Number.POSITIVE_INFINITY, ...(s.o?.methods ?? []).map((m) => m[of]));
+/** In what order the drinks stand; the book's own leaves them as they are. */
+const SORTS = {
+  book: () => 0,
+  name: (a: Shown, b: Shown) =>
+    sayDrink(a.recipe.id, a.recipe.name).localeCompare(sayDrink(b.recipe.id, b.recipe.name)),
+  quick: (a: Shown, b: Shown) => least(a, 'totalMin') - least(b, 'totalMin'),
+  work: (a: Shown, b: Shown) => least(a, 'handsOnMin') - least(b, 'handsOnMin'),
+} as const;
+const SORT_IDS = Object.keys(SORTS) as (keyof typeof SORTS)[];
+
 const familyName = (id: string): string => (FAMILY_ROWS.some((f) => f.id === id) ? sayFamily(id) : id);
 
 function fits(
@@ -49,7 +69,7 @@ function fits(
   if (on.has('cold') && recipe.serve === 'hot') return false;
   if (on.has('hot') && recipe.serve === 'cold') return false;
   if (!o) return true;
-  if (on.has('noSugar') && !o.noAddedSugar) return false;
+  if (on.has('noSugar') && !o.noAddedSugar && !o.standsPlain) return false;
   if (on.has('noAlcohol') && o.alcohol) return false;
   if (on.has('mild') && !o.mild) return false;
   return o.methods.length === 0 || o.methods.some((m) => m.totalMin <= time && m.handsOnMin <= hands);
@@ -69,6 +89,7 @@ export function DrinksPage() {
   const { book, own, custom } = useBook();
   const [search, setSearch] = useSearchParams();
   const [name, setName] = useState('');
+  const favourites = useFavourites();
   const job = useMemo(
     () => (kitchen.data ? { kind: 'overview' as const, kitchen: kitchen.data.kitchen } : null),
     [kitchen.data],
@@ -78,6 +99,7 @@ export function DrinksPage() {
   if (kitchen.isError) return <ErrorPanel error={kitchen.error} again={() => void kitchen.refetch()} />;
   if (kitchen.data.kitchen.pots.length === 0) return <Navigate to="/" replace />;
 
+  const sort = SORT_IDS.find((s) => s === search.get('sort')) ?? 'book';
   const held = (search.get('held') ?? '').split(',').filter(Boolean);
   const on = new Set((search.get('only') ?? '').split(',').filter(Boolean) as FilterId[]);
   const time = TIMES.find((t) => t.value === search.get('time')) ?? TIMES[0];
@@ -88,21 +110,28 @@ export function DrinksPage() {
     setSearch(search, { replace: true });
   };
   const overview = new Map(result?.drinks.map((d) => [d.recipeId, d]));
-  const found = findByName(name);
+  const found = namesLike(name);
   const wanted = name.trim().toLowerCase();
   const shown = book
     .map((recipe) => {
       const o = overview.get(recipe.id);
       const has = held.filter((f) => o?.families.includes(f)).length;
-      const called = sayDrink(recipe.id, recipe.name).toLowerCase().includes(wanted);
-      const made = found.some((f) => o?.families.includes(f.row.family));
+      const called = [
+        sayDrink(recipe.id, recipe.name),
+        recipe.about ?? sayCode(`drink.${recipe.id}.about`),
+        say(`family.${recipe.family}`),
+      ].some((text) => text.toLowerCase().includes(wanted));
+      const made = found.some((row) => o?.families.includes(row.family));
       return { recipe, o, has, byName: wanted.length < 2 || called || made };
     })
     .filter(
       (r) =>
-        r.byName && (held.length === 0 || r.has > 0) && fits(r.recipe, r.o, on, time.minutes, hands.minutes),
+        r.byName &&
+        r.has === held.length &&
+        (!on.has('favourite') || favourites.ids.includes(r.recipe.id)) &&
+        fits(r.recipe, r.o, on, time.minutes, hands.minutes),
     )
-    .sort((a, b) => b.has - a.has);
+    .sort(SORTS[sort]);
 
   return (
     <>
@@ -144,10 +173,23 @@ export function DrinksPage() {
             options={HANDS.map((t) => ({ value: t.value, text: say(t.text) }))}
             onChange={(v) => put('hands', v)}
           />
+          <TextField
+            select
+            label={say('drinksPage.sort')}
+            value={sort}
+            onChange={(e) => put('sort', e.target.value === 'book' ? '' : e.target.value)}
+            slotProps={{ select: { native: true } }}
+          >
+            {SORT_IDS.map((s) => (
+              <option key={s} value={s}>
+                {say(`drinksPage.sort.${s}`)}
+              </option>
+            ))}
+          </TextField>
         </Box>
         {found.length > 0 && (
           <Box sx={{ mt: 1 }} data-testid="found">
-            {found.slice(0, 4).map(({ row }) => (
+            {found.slice(0, 4).map((row) => (
               <Box key={row.family} sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap' }}>
                 <span>
                   {sayRich('drinksPage.is', {
@@ -220,6 +262,21 @@ export function DrinksPage() {
           return (
             <Box component="li" key={recipe.id} data-testid="drink" sx={{ minWidth: 0 }}>
               <Panel sx={{ height: '100%', position: 'relative' }}>
+                <IconButton
+                  aria-label={say('drinksPage.favourite', { drink: sayDrink(recipe.id, recipe.name) })}
+                  aria-pressed={favourites.ids.includes(recipe.id)}
+                  onClick={() => favourites.toggle(recipe.id)}
+                  sx={{ position: 'absolute', right: 8, bottom: 8, color: role('rim') }}
+                >
+                  <svg width="22" height="22" viewBox="0 0 24 24" aria-hidden="true">
+                    <path
+                      d="M12 3 C10 7 6 8 6 13 A6 6 0 0 0 18 13 C18 8 14 7 12 3 Z"
+                      fill={favourites.ids.includes(recipe.id) ? 'currentColor' : 'none'}
+                      stroke="currentColor"
+                      strokeWidth="2"
+                    />
+                  </svg>
+                </IconButton>
                 {o?.glass && (
                   <Box sx={{ position: 'absolute', right: 16, top: 16 }}>
                     <Glass colour={o.glass} />
@@ -258,7 +315,7 @@ export function DrinksPage() {
                   <Button
                     variant="contained"
                     component={Link}
-                    to={`/new/${recipe.id}`}
+                    to={`/new/${recipe.id}${quick ? `?method=${quick.methodId}` : ''}`}
                     aria-label={say('drinksPage.make', { drink: sayDrink(recipe.id, recipe.name) })}
                   >
                     {say('drinksPage.makeIt')}

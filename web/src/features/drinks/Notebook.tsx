@@ -20,7 +20,7 @@ export function Notebook({ recipe, book }: { recipe: Recipe; book: readonly Reci
       .map((r) => r.id),
   ]);
   const made = (data?.batches ?? [])
-    .filter((b) => family.has(b.batch.plan.recipeId) && b.now?.endedMs != null)
+    .filter((b) => family.has(b.batch.plan.recipeId) && b.now?.endedMs != null && !b.now.stopped)
     .sort(
       (a, b) => (b.now?.score ?? 0) - (a.now?.score ?? 0) || (b.now?.endedMs ?? 0) - (a.now?.endedMs ?? 0),
     );

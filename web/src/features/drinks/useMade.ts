@@ -1,15 +1,14 @@
 import {
   type Kitchen,
   type MethodId,
+  openingPlan,
   type Program,
   type Recipe,
   type Simulation,
   simulateBatch,
-  solvePlanDoc,
   type Tables,
 } from '@big-ladle/core';
 import { useMemo } from 'react';
-import { firstPlan } from '../../shared/batch/firstPlan.ts';
 
 export interface Made {
   program: Program;
@@ -25,10 +24,8 @@ export function useMade(
 ): Made | null {
   return useMemo(() => {
     if (!recipe || !kitchen) return null;
-    const plan = firstPlan(recipe, kitchen, methodId);
-    if (!plan) return null;
-    const solved = solvePlanDoc({ ...plan, fills: 'asNeeded' }, [recipe], kitchen, tables);
-    if (!solved.ok) return null;
-    return { program: solved.value.program, sim: simulateBatch(solved.value.program, kitchen, tables) };
+    const solution = openingPlan(recipe, kitchen, [recipe], tables, methodId)?.solution;
+    if (!solution) return null;
+    return { program: solution.program, sim: simulateBatch(solution.program, kitchen, tables) };
   }, [recipe, kitchen, tables, methodId]);
 }

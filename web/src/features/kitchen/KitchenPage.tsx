@@ -1,3 +1,4 @@
+import { KITCHEN_PARTS, KitchenParts } from './KitchenParts.tsx';
 import '../../words/places/kitchen.ts';
 import { DATE_ORDERS, FIRST_DAYS, type Kitchen, potCapacityMl, unitOf } from '@big-ladle/core';
 import Alert from '@mui/material/Alert';
@@ -44,6 +45,7 @@ type Editing =
 export function KitchenPage() {
   const query = useKitchen();
   const [search] = useSearchParams();
+  const part = KITCHEN_PARTS.find((p) => p === search.get('part')) ?? 'pots';
   const [editing, setEditing] = useState<Editing | null>(
     search.get('weigh') ? { what: 'cupWeight', ingredientId: null } : null,
   );
@@ -85,7 +87,7 @@ export function KitchenPage() {
       }}
     />
   );
-  const zones = Intl.supportedValuesOf('timeZone');
+  const zones = part === 'house' ? Intl.supportedValuesOf('timeZone') : [];
 
   return (
     <>
@@ -95,230 +97,258 @@ export function KitchenPage() {
           {problem}
         </Alert>
       )}
+      <KitchenParts part={part} />
       <Box
         sx={{
           display: 'grid',
-          gridTemplateColumns: { xs: 'minmax(0,1fr)', lg: 'minmax(0,3fr) minmax(0,2fr)' },
           gap: 1.75,
+          minWidth: 0,
+          gridTemplateColumns: { xs: 'minmax(0,1fr)', lg: 'repeat(2, minmax(0,1fr))' },
           alignItems: 'start',
         }}
       >
-        <Box sx={{ display: 'grid', gap: 1.75, minWidth: 0 }}>
-          <Panel title={say('kitchenPage.pots')} aside={say('kitchenPage.drawnToOneScale')}>
-            <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'flex-end' }}>
-              {kitchen.pots.map((pot) => (
-                <Box key={pot.id} sx={{ textAlign: 'center' }}>
-                  <VesselDrawing
-                    name={pot.name}
-                    diameterCm={pot.diameterCm}
-                    heightCm={pot.heightCm}
-                    levelCm={0}
-                    standsL={0}
-                    colour="transparent"
-                    lid={pot.lid}
-                    pxPerCm={scale}
-                    description={say('kitchenPage.cmWideCmHigh', {
-                      name: pot.name,
-                      potCapacity: litres(potCapacityMl(pot) / 1000),
-                      diameterCm: num(pot.diameterCm),
-                      heightCm: num(pot.heightCm),
-                      what: say(`material.${pot.material}`),
-                    })}
-                  />
-                  <Typography variant="h3">{pot.name}</Typography>
-                  <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem' }}>
-                    {litres(potCapacityMl(pot) / 1000)}, {num(pot.diameterCm)} × {num(pot.heightCm)} cm,{' '}
-                    {say(`material.${pot.material}`)}
+        {part === 'pots' && (
+          <>
+            <Panel title={say('kitchenPage.pots')} aside={say('kitchenPage.drawnToOneScale')}>
+              <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'flex-end' }}>
+                {kitchen.pots.map((pot) => (
+                  <Box key={pot.id} sx={{ textAlign: 'center' }}>
+                    <VesselDrawing
+                      name={pot.name}
+                      diameterCm={pot.diameterCm}
+                      heightCm={pot.heightCm}
+                      levelCm={0}
+                      standsL={0}
+                      colour="transparent"
+                      lid={pot.lid}
+                      pxPerCm={scale}
+                      description={say('kitchenPage.cmWideCmHigh', {
+                        name: pot.name,
+                        potCapacity: litres(potCapacityMl(pot) / 1000),
+                        diameterCm: num(pot.diameterCm),
+                        heightCm: num(pot.heightCm),
+                        what: say(`material.${pot.material}`),
+                      })}
+                    />
+                    <Typography variant="h3">{pot.name}</Typography>
+                    <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem' }}>
+                      {litres(potCapacityMl(pot) / 1000)}, {num(pot.diameterCm)} × {num(pot.heightCm)} cm,{' '}
+                      {say(`material.${pot.material}`)}
+                    </Box>
+                    {edit(pot.name, () => setEditing({ what: 'pot', id: pot.id }))}
                   </Box>
-                  {edit(pot.name, () => setEditing({ what: 'pot', id: pot.id }))}
-                </Box>
-              ))}
-            </Box>
-            <Button variant="outlined" sx={{ mt: 1.5 }} onClick={() => setEditing({ what: 'pot', id: null })}>
-              {say('kitchenPage.addAPot')}
-            </Button>
-          </Panel>
-          <Panel title={say('kitchenPage.rings')}>
-            {kitchen.burners.map((b) => (
-              <Row
-                key={b.id}
-                label={b.name}
-                note={edit(b.name, () => setEditing({ what: 'burner', id: b.id }))}
-              >
-                {say(`burner.${b.kind}`)}, {num(b.powerW)} W
-              </Row>
-            ))}
-            <Button
-              variant="outlined"
-              sx={{ mt: 1.5 }}
-              onClick={() => setEditing({ what: 'burner', id: null })}
-            >
-              {say('kitchenPage.addARing')}
-            </Button>
-          </Panel>
-          <Panel title={say('common.bottles')}>
-            {kitchen.bottles.map((b) => (
-              <Row
-                key={b.id}
-                label={`${b.name}, ${say(`material.${b.material}`)}`}
-                note={edit(b.name, () => setEditing({ what: 'bottle', id: b.id }))}
-              >
-                {num(b.count)} × {num(b.volumeMl)} mL
-              </Row>
-            ))}
-            <Button
-              variant="outlined"
-              sx={{ mt: 1.5 }}
-              onClick={() => setEditing({ what: 'bottle', id: null })}
-            >
-              {say('kitchenPage.addABottleSize')}
-            </Button>
-          </Panel>
-          <Panel title={say('kitchenPage.whereThingsStand')}>
-            {placesOf(kitchen).map((p) => (
-              <Row
-                key={p.id}
-                label={`${p.name}, ${say(`place.${p.kind}`)}`}
-                note={edit(p.name, () => setEditing({ what: 'place', id: p.id }))}
-              >
-                {litres(p.litres, 0)}, {num(p.widthCm)} × {num(p.depthCm)} cm
-                {p.tempC !== null && `, ${celsius(p.tempC)}`}
-              </Row>
-            ))}
-            <Button
-              variant="outlined"
-              sx={{ mt: 1.5 }}
-              onClick={() => setEditing({ what: 'place', id: null })}
-            >
-              {say('kitchenPage.addAPlace')}
-            </Button>
-          </Panel>
-          <HousePanel kitchen={kitchen} save={save} />
-          <MessagesPanel kitchen={kitchen} save={save} />
-          <LabelsPanel kitchen={kitchen} save={save} />
-          <AwayPanel kitchen={kitchen} save={save} />
-          <InstrumentsPanel fridgeC={kitchen.fridgeC} />
-          <DevicesPanel zone={kitchen.zone} />
-        </Box>
-        <Box sx={{ display: 'grid', gap: 1.75, minWidth: 0 }}>
-          <Panel title={say('kitchenPage.measuresAndCupWeights')}>
-            <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mb: 1 }}>
-              <SelectField
-                label={say('kitchenPage.units')}
-                value={kitchen.units}
-                options={[
-                  { value: 'metric', text: say('kitchenPage.metricCupsAndSpoons') },
-                  { value: 'us', text: say('kitchenPage.usCupsAndSpoons') },
-                ]}
-                onChange={(value) => void save({ units: value as Kitchen['units'] })}
-              />
-              <SelectField
-                label={say('kitchenPage.iReachFor')}
-                value={kitchen.preferredMeasureId ?? ''}
-                options={[
-                  { value: '', text: say('kitchenPage.aCup') },
-                  ...kitchen.measures.map((m) => ({ value: m.id, text: m.name })),
-                ]}
-                onChange={(value) => void save({ preferredMeasureId: value || null })}
-              />
-            </Box>
-            {kitchen.measures.map((m) => (
-              <Row
-                key={m.id}
-                label={m.name}
-                note={edit(m.name, () => setEditing({ what: 'measure', id: m.id }))}
-              >
-                {num(m.volumeMl)} mL
-              </Row>
-            ))}
-            <Row label={say('kitchenPage.aCupHere')}>
-              {num(unitOf(kitchen.units === 'us' ? 'usCup' : 'metricCup').factor, 1)} mL
-            </Row>
-            {kitchen.cupWeights.map((w) => (
-              <Row
-                key={`${w.ingredientId}${w.measureId}`}
-                label={say('kitchenPage.of', {
-                  measureName: measureName(w.measureId, kitchen),
-                  item: sayItem(w.ingredientId).toLowerCase(),
-                })}
-                note={edit(say('kitchenPage.theWeightOf', { item: sayItem(w.ingredientId) }), () =>
-                  setEditing({ what: 'cupWeight', ingredientId: w.ingredientId }),
-                )}
-              >
-                {grams(w.massG)}
-              </Row>
-            ))}
-            <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mt: 1.5 }}>
-              <Button variant="outlined" onClick={() => setEditing({ what: 'measure', id: null })}>
-                {say('kitchenPage.addAMeasure')}
-              </Button>
+                ))}
+              </Box>
               <Button
                 variant="outlined"
-                onClick={() => setEditing({ what: 'cupWeight', ingredientId: null })}
+                sx={{ mt: 1.5 }}
+                onClick={() => setEditing({ what: 'pot', id: null })}
               >
-                {say('kitchenPage.thisCupWeighs')}
+                {say('kitchenPage.addAPot')}
               </Button>
-            </Box>
-          </Panel>
-          <Panel title={say('kitchenPage.coldHeatAndWater')}>
-            <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap' }}>
-              {figure('fridgeC', say('kitchenPage.fridge'), '°C', -1, 15, 1)}
-              {figure('fridgeFreeL', say('kitchenPage.freeInTheFridge'), 'L', 0.5, 400, 1)}
-              {figure('roomC', say('common.room'), '°C', 5, 45, 0)}
-              {figure('tapC', say('kitchenPage.coldTap'), '°C', 1, 35, 0)}
-              {figure(
-                'altitudeM',
-                say('kitchenPage.heightAboveTheSea'),
-                'm',
-                -430,
-                5000,
-                0,
-                say('kitchenPage.waterBoilsCLower'),
-              )}
-              {figure(
-                'hardnessMeqPerL',
-                say('kitchenPage.waterHardness'),
-                'meq/L',
-                0,
-                15,
-                1,
-                say('kitchenPage.softMediumHard'),
-              )}
-              {figure('servingMl', say('common.aGlass'), 'mL', 20, 1000, 0)}
-            </Box>
-            <Box sx={{ mt: 2 }}>
-              <SelectField
-                label={say('kitchenPage.timeZone')}
-                value={kitchen.zone}
-                options={(zones.includes(kitchen.zone) ? zones : [kitchen.zone, ...zones]).map((z) => ({
-                  value: z,
-                  text: z.replaceAll('_', ' '),
-                }))}
-                onChange={(zone) => void save({ zone })}
-              />
-              <SelectField
-                label={say('kitchen.dates')}
-                value={kitchen.dateOrder}
-                options={DATE_ORDERS.map((order) => ({ value: order, text: say(`dates.${order}`) }))}
-                onChange={(value) => {
-                  const dateOrder = DATE_ORDERS.find((order) => order === value);
-                  if (dateOrder) void save({ dateOrder });
-                }}
-              />
-              <SelectField
-                label={say('kitchen.firstDay')}
-                value={String(kitchen.firstDay)}
-                options={FIRST_DAYS.map((day) => ({ value: String(day), text: longWeekdayName(day) }))}
-                onChange={(value) => {
-                  const firstDay = FIRST_DAYS.find((day) => String(day) === value);
-                  if (firstDay !== undefined) void save({ firstDay });
-                }}
-              />
-            </Box>
-          </Panel>
-          <ToolsPanel kitchen={kitchen} save={save} />
-          <ArchivePanel />
-        </Box>
+            </Panel>
+            <Panel title={say('kitchenPage.rings')}>
+              {kitchen.burners.map((b) => (
+                <Row
+                  key={b.id}
+                  label={b.name}
+                  note={edit(b.name, () => setEditing({ what: 'burner', id: b.id }))}
+                >
+                  {say(`burner.${b.kind}`)}, {num(b.powerW)} W
+                </Row>
+              ))}
+              <Button
+                variant="outlined"
+                sx={{ mt: 1.5 }}
+                onClick={() => setEditing({ what: 'burner', id: null })}
+              >
+                {say('kitchenPage.addARing')}
+              </Button>
+            </Panel>
+            <Panel title={say('common.bottles')}>
+              {kitchen.bottles.map((b) => (
+                <Row
+                  key={b.id}
+                  label={`${b.name}, ${say(`material.${b.material}`)}`}
+                  note={edit(b.name, () => setEditing({ what: 'bottle', id: b.id }))}
+                >
+                  {num(b.count)} × {num(b.volumeMl)} mL
+                </Row>
+              ))}
+              <Button
+                variant="outlined"
+                sx={{ mt: 1.5 }}
+                onClick={() => setEditing({ what: 'bottle', id: null })}
+              >
+                {say('kitchenPage.addABottleSize')}
+              </Button>
+            </Panel>
+            <ToolsPanel kitchen={kitchen} save={save} />
+          </>
+        )}
+        {part === 'cold' && (
+          <>
+            <Panel title={say('kitchenPage.whereThingsStand')}>
+              {placesOf(kitchen).map((p) => (
+                <Row
+                  key={p.id}
+                  label={`${p.name}, ${say(`place.${p.kind}`)}`}
+                  note={edit(p.name, () => setEditing({ what: 'place', id: p.id }))}
+                >
+                  {litres(p.litres, 0)}, {num(p.widthCm)} × {num(p.depthCm)} cm
+                  {p.tempC !== null && `, ${celsius(p.tempC)}`}
+                </Row>
+              ))}
+              <Button
+                variant="outlined"
+                sx={{ mt: 1.5 }}
+                onClick={() => setEditing({ what: 'place', id: null })}
+              >
+                {say('kitchenPage.addAPlace')}
+              </Button>
+            </Panel>
+            <Panel title={say('kitchenPage.coldHeatAndWater')}>
+              <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap' }}>
+                {figure('fridgeC', say('kitchenPage.fridge'), '°C', -1, 15, 1)}
+                {figure('fridgeFreeL', say('kitchenPage.freeInTheFridge'), 'L', 0.5, 400, 1)}
+                {figure('roomC', say('common.room'), '°C', 5, 45, 0)}
+                {figure('tapC', say('kitchenPage.coldTap'), '°C', 1, 35, 0)}
+                {figure(
+                  'altitudeM',
+                  say('kitchenPage.heightAboveTheSea'),
+                  'm',
+                  -430,
+                  5000,
+                  0,
+                  say('kitchenPage.waterBoilsCLower'),
+                )}
+                {figure(
+                  'hardnessMeqPerL',
+                  say('kitchenPage.waterHardness'),
+                  'meq/L',
+                  0,
+                  15,
+                  1,
+                  say('kitchenPage.softMediumHard'),
+                )}
+                {figure('servingMl', say('common.aGlass'), 'mL', 20, 1000, 0)}
+              </Box>
+            </Panel>
+          </>
+        )}
+        {part === 'measures' && (
+          <>
+            <Panel title={say('kitchenPage.measuresAndCupWeights')}>
+              <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mb: 1 }}>
+                <SelectField
+                  label={say('kitchenPage.units')}
+                  value={kitchen.units}
+                  options={[
+                    { value: 'metric', text: say('kitchenPage.metricCupsAndSpoons') },
+                    { value: 'us', text: say('kitchenPage.usCupsAndSpoons') },
+                  ]}
+                  onChange={(value) => void save({ units: value as Kitchen['units'] })}
+                />
+                <SelectField
+                  label={say('kitchenPage.iReachFor')}
+                  value={kitchen.preferredMeasureId ?? ''}
+                  options={[
+                    { value: '', text: say('kitchenPage.aCup') },
+                    ...kitchen.measures.map((m) => ({ value: m.id, text: m.name })),
+                  ]}
+                  onChange={(value) => void save({ preferredMeasureId: value || null })}
+                />
+              </Box>
+              {kitchen.measures.map((m) => (
+                <Row
+                  key={m.id}
+                  label={m.name}
+                  note={edit(m.name, () => setEditing({ what: 'measure', id: m.id }))}
+                >
+                  {num(m.volumeMl)} mL
+                </Row>
+              ))}
+              <Row label={say('kitchenPage.aCupHere')}>
+                {num(unitOf(kitchen.units === 'us' ? 'usCup' : 'metricCup').factor, 1)} mL
+              </Row>
+              {kitchen.cupWeights.map((w) => (
+                <Row
+                  key={`${w.ingredientId}${w.measureId}`}
+                  label={say('kitchenPage.of', {
+                    measureName: measureName(w.measureId, kitchen),
+                    item: sayItem(w.ingredientId).toLowerCase(),
+                  })}
+                  note={edit(say('kitchenPage.theWeightOf', { item: sayItem(w.ingredientId) }), () =>
+                    setEditing({ what: 'cupWeight', ingredientId: w.ingredientId }),
+                  )}
+                >
+                  {grams(w.massG)}
+                </Row>
+              ))}
+              <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mt: 1.5 }}>
+                <Button variant="outlined" onClick={() => setEditing({ what: 'measure', id: null })}>
+                  {say('kitchenPage.addAMeasure')}
+                </Button>
+                <Button
+                  variant="outlined"
+                  onClick={() => setEditing({ what: 'cupWeight', ingredientId: null })}
+                >
+                  {say('kitchenPage.thisCupWeighs')}
+                </Button>
+              </Box>
+            </Panel>
+            <LabelsPanel kitchen={kitchen} save={save} />
+          </>
+        )}
+        {part === 'house' && (
+          <>
+            <HousePanel kitchen={kitchen} save={save} />
+            <AwayPanel kitchen={kitchen} save={save} />
+            <Panel title={say('kitchenPage.languageAndDates')}>
+              <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap' }}>
+                <SelectField
+                  label={say('kitchenPage.timeZone')}
+                  value={kitchen.zone}
+                  options={(zones.includes(kitchen.zone) ? zones : [kitchen.zone, ...zones]).map((z) => ({
+                    value: z,
+                    text: z.replaceAll('_', ' '),
+                  }))}
+                  onChange={(zone) => void save({ zone })}
+                />
+                <SelectField
+                  label={say('kitchen.dates')}
+                  value={kitchen.dateOrder}
+                  options={DATE_ORDERS.map((order) => ({ value: order, text: say(`dates.${order}`) }))}
+                  onChange={(value) => {
+                    const dateOrder = DATE_ORDERS.find((order) => order === value);
+                    if (dateOrder) void save({ dateOrder });
+                  }}
+                />
+                <SelectField
+                  label={say('kitchen.firstDay')}
+                  value={String(kitchen.firstDay)}
+                  options={FIRST_DAYS.map((day) => ({ value: String(day), text: longWeekdayName(day) }))}
+                  onChange={(value) => {
+                    const firstDay = FIRST_DAYS.find((day) => String(day) === value);
+                    if (firstDay !== undefined) void save({ firstDay });
+                  }}
+                />
+              </Box>
+            </Panel>
+          </>
+        )}
+        {part === 'practice' && (
+          <>
+            <InstrumentsPanel fridgeC={kitchen.fridgeC} />
+            <MessagesPanel kitchen={kitchen} save={save} />
+          </>
+        )}
+        {part === 'data' && (
+          <>
+            <ArchivePanel />
+            <DevicesPanel zone={kitchen.zone} />
+          </>
+        )}
       </Box>
       {editing?.what === 'pot' && <PotDialog kitchen={kitchen} id={editing.id} save={save} onClose={close} />}
       {editing?.what === 'burner' && (

@@ -67,10 +67,30 @@ export function BottleDeeds(props: ThingInput & { living: Living }) {
     </Button>
   );
   const glassMl = Math.min(leftMl, facts.glass.servingMl);
+  const isOver = life.verdict === 'past' || life.verdict === 'throwOut';
   return (
     <Panel title={say('bottleDeeds.whatHappensToIt')} testId="deeds" sx={SECOND}>
+      {isOver && (
+        <Button
+          variant="contained"
+          color="error"
+          sx={{ ...thumb, width: '100%', mb: 1.5 }}
+          data-testid="throw-out"
+          onClick={() =>
+            void record([
+              {
+                kind: 'discarded',
+                body: { codes: [life.verdict === 'past' ? 'thrown.past' : 'thrown.notToDrink'] },
+              },
+            ])
+          }
+        >
+          {say('bottleDeeds.throwItOut')}
+        </Button>
+      )}
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
         {log.openedMs === null &&
+          !isOver &&
           climate.kind !== 'freezer' &&
           button(say('bottleDeeds.openedNow'), () => void record([{ kind: 'opened', body: {} }]))}
         {climate.kind !== 'freezer' &&

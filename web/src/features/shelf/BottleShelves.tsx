@@ -1,3 +1,4 @@
+import { type Stack, stacked } from './equalBottles.ts';
 import '../../words/places/shelf.ts';
 import Box from '@mui/material/Box';
 import { useWindowVirtualizer } from '@tanstack/react-virtual';
@@ -33,7 +34,7 @@ const marksIn = (l: Living): number => Number(hasAlcohol(l)) + Number(l.life.own
 
 type Line =
   | { kind: 'head'; key: string; height: number; group: ShelfGroup }
-  | { kind: 'bottles'; key: string; height: number; living: readonly Living[] };
+  | { kind: 'bottles'; key: string; height: number; stacks: readonly Stack[] };
 
 const STYLES = {
   '& .line': { position: 'absolute', top: 0, left: 0, width: '100%', contain: 'strict' },
@@ -133,17 +134,9 @@ export function BottleShelves(props: {
         ...(group.title === null
           ? []
           : [{ kind: 'head' as const, key: `head:${group.key}`, height: HEAD_H, group }]),
-        ...Array.from({ length: Math.ceil(group.living.length / columns) }, (_, i): Line => {
-          const living = group.living.slice(i * columns, (i + 1) * columns);
-          return {
-            kind: 'bottles',
-            key: `${group.key}:${i}`,
-            height: CARD_H + MARK_H * Math.max(...living.map(marksIn)),
-            living,
-          };
-        }),
+        ...linesOf(group, columns, zone, placeOf),
       ]),
-    [groups, columns],
+    [groups, columns, zone, placeOf],
   );
   const rows = useWindowVirtualizer({
     count: lines.length,
@@ -178,6 +171,25 @@ export function BottleShelves(props: {
   );
 }
 
+/** The boards of a group, so many stacks on each. */
+function linesOf(
+  group: ShelfGroup,
+  columns: number,
+  zone: string,
+  placeOf: (living: Living) => string | null,
+): Line[] {
+  const stacks = stacked(group.living, zone, placeOf);
+  return Array.from({ length: Math.ceil(stacks.length / columns) }, (_, i): Line => {
+    const row = stacks.slice(i * columns, (i + 1) * columns);
+    return {
+      kind: 'bottles',
+      key: `${group.key}:${i}`,
+      height: CARD_H + MARK_H * Math.max(...row.map(({ living }) => marksIn(living))),
+      stacks: row,
+    };
+  });
+}
+
 /** A board of the shelf, or the heading above one. */
 const Row = memo(function Row(props: {
   line: Line;
@@ -195,10 +207,11 @@ const Row = memo(function Row(props: {
         <Head group={line.group} />
       ) : (
         <ul className="row" style={{ gridTemplateColumns: `repeat(${columns}, minmax(0, 1fr))` }}>
-          {line.living.map((living) => (
+          {line.stacks.map(({ living, count }) => (
             <Card
               key={living.item.facts.itemId}
               living={living}
+              count={count}
               place={placeOf(living)}
               nowMs={nowMs}
               zone={zone}
@@ -223,15 +236,17 @@ function Head({ group }: { group: ShelfGroup }) {
 
 const Card = memo(function Card(props: {
   living: Living;
+  /** How many are like it. */
+  count: number;
   place: string | null;
   nowMs: number;
   zone: string;
 }) {
-  const { living, place, nowMs, zone } = props;
+  const { living, count, place, nowMs, zone } = props;
   const { item, life, leftMl } = living;
   const { facts, log } = item;
   return (
-    <li data-testid="bottle" className={TONE[life.verdict]}>
+    <li data-testid="bottle" data-count={count} className={TONE[life.verdict]}>
       <a className="card" href={`/shelf/${facts.itemId}`}>
         <div className="stand">
           <BottleDrawing
@@ -255,6 +270,11 @@ const Card = memo(function Card(props: {
           </div>
           <div className="until">{deadlineWord(life, zone)}</div>
           <div className="name">
+            {count > 1 && (
+              <strong className="count" title={say('bottleShelves.equalSaid', { count })}>
+                {say('bottleShelves.equal', { count })}{' '}
+              </strong>
+            )}
             {sayDrink(facts.recipeId, facts.drinkName)}
             {facts.lot && `, ${facts.lot.name.toLowerCase()}`}
           </div>

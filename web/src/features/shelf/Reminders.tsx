@@ -105,7 +105,7 @@ function List(props: { reminders: readonly Reminder[]; nowMs: number; zone: stri
       r.itemIds.length === 1 && only
         ? `/shelf/${only}`
         : r.kind === 'warm'
-          ? '/kitchen'
+          ? '/kitchen?part=cold'
           : '/shelf?view=drink';
     return (
       <Row
@@ -210,7 +210,9 @@ function Outbox(props: { messages: readonly Message[]; people: number; nowMs: nu
     >
       {people === 0 ? (
         <Box sx={{ color: role('inkMuted') }}>
-          {sayRich('reminders.nobodyIsToBe', { link: <Link to="/kitchen">{say('common.kitchen')}</Link> })}
+          {sayRich('reminders.nobodyIsToBe', {
+            link: <Link to="/kitchen?part=practice">{say('common.kitchen')}</Link>,
+          })}
         </Box>
       ) : (
         <>

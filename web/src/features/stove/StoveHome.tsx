@@ -33,7 +33,8 @@ import { OnTheStove } from './OnTheStove.tsx';
 const SideJobs = lazy(() => import('../../shared/batch/SideJobs.tsx').then((m) => ({ default: m.SideJobs })));
 /** Its figures come a moment after the stove's. */
 const WantsALook = lazy(() => import('./WantsALook.tsx').then((m) => ({ default: m.WantsALook })));
-const FirstPot = lazy(() => import('./FirstPot.tsx').then((m) => ({ default: m.FirstPot })));
+const HowItWorks = lazy(() => import('./HowItWorks.tsx').then((m) => ({ default: m.HowItWorks })));
+const FirstPage = lazy(() => import('./FirstPage.tsx').then((m) => ({ default: m.FirstPage })));
 
 /** What is on, what comes next, what wants a look, and one button to begin. */
 export function StoveHome() {
@@ -50,7 +51,7 @@ export function StoveHome() {
   if (k.pots.length === 0) {
     return (
       <Suspense fallback={<Loading />}>
-        <FirstPot doc={kitchen.data} />
+        <FirstPage doc={kitchen.data} nowMs={Math.floor(nowMs / 60_000) * 60_000} />
       </Suspense>
     );
   }
@@ -104,6 +105,11 @@ function Board(props: { planned: BatchList['batches']; nowMs: number; kitchen: K
               {say('stoveHome.chooseADrink')}
             </Button>
           </Panel>
+        )}
+        {board.length === 0 && !isPending && (
+          <Suspense>
+            <HowItWorks />
+          </Suspense>
         )}
         {clocks.length > board.length && <Clocks clocks={clocks} nowMs={nowMs} />}
         <Next board={board} plans={plans} nowMs={nowMs} zone={kitchen.zone} />

@@ -63,7 +63,6 @@ export function SideJobs(props: {
   const named = on.length > 1;
   const list = (
     <Box data-testid="while-it-waits" sx={{ display: 'grid', gap: 1 }}>
-      <span>{named ? say('sideJobs.whileThePotsLook') : say('sideJobs.whileItLooksAfter')}</span>
       {jobs.map((job) => (
         <Box
           key={`${job.waitId}${job.code}`}
@@ -76,7 +75,7 @@ export function SideJobs(props: {
             <Box sx={{ color: role(job.late ? 'caution' : 'inkMuted') }}>
               {say('sideJobs.fromNotDoneBefore', {
                 minutes: duration(job.minutes),
-                begin: job.beginMs <= nowMs ? 'now' : moment(job.beginMs, nowMs, zone),
+                begin: job.beginMs <= nowMs ? say('common.now') : moment(job.beginMs, nowMs, zone),
                 isLate: Boolean(job.late),
               })}
             </Box>
@@ -116,5 +115,13 @@ export function SideJobs(props: {
       ))}
     </Box>
   );
-  return props.framed ? <Panel title={say('sideJobs.meanwhile')}>{list}</Panel> : list;
+  if (props.framed) return <Panel title={say('sideJobs.meanwhile')}>{list}</Panel>;
+  return (
+    <details data-testid="meanwhile">
+      <Box component="summary" sx={{ cursor: 'pointer', minHeight: 48, py: 1 }}>
+        {say('sideJobs.meanwhileCount', { count: jobs.length })}
+      </Box>
+      {list}
+    </details>
+  );
 }

@@ -148,7 +148,8 @@ export const EN_BATCH = {
 
   // lotsForm
   'lotsForm.splitItIntoLots': 'Divide into versions',
-  'lotsForm.hereEachLotIs': '{here} here. Each version is finished by itself, with marks and a date of its own.',
+  'lotsForm.hereEachLotIs':
+    '{here} here. Each version is finished by itself, with marks and a date of its own.',
   'lotsForm.lot': 'Version {number}',
   'lotsForm.litres': 'Litres',
   'lotsForm.leaveOutLot': 'Leave out version {number}',
@@ -349,20 +350,17 @@ export const EN_BATCH = {
   'stovePage.stepOf': 'step {at} of {count}',
   'stovePage.thePlanStops': 'The plan stops',
   'stovePage.bestStrainedNotBefore':
-    'best strained {end}{minIs, select, true {, not before {min}} other {}}{maxIs, select, true {, not after {max}} other {}}',
+    'Best strained at {end}{minIs, select, true {, from {min}} other {}}{maxIs, select, true { until {max}} other {}}.',
   'stovePage.theModelHasAt':
-    'We expect {volume} at {tempC} now{levelCmIs, select, true {, standing at {levelCm} cm} other {}}.',
+    '{volume}, {tempC}{levelCmIs, select, true {, {levelCm} cm high} other {}} by now.',
   'stovePage.howMuchCameOut': 'How much came out? The rest of the plan follows it.',
-  'stovePage.bottlesWouldStandOn':
-    '{bottles} bottles {isRehearsal, select, true {would stand on the cold shelf.} other {stand on the cold shelf.}}',
   'stovePage.itBeganEarlier': 'Correct the start time',
   'stovePage.anotherClock': 'Add a timer',
   'stovePage.skipThis': 'Skip this',
   'stovePage.stopTheClock': 'Stop the clock {label}',
   'stovePage.theFlameIsBack': 'The flame is back',
   'stovePage.strainNowInstead': 'Strain now instead',
-  'stovePage.dipAWhiteSpoon': 'Dip a white spoon: about this colour now. In a glass, darker.',
-  'stovePage.andAboutThisAt': 'And about this at the end of this step.',
+  'stovePage.spoonNow': 'now, in a white spoon',
   'stovePage.lastTime': 'Last time:',
   'stovePage.yourSpoonIs': 'Your spoon is',
   'stovePage.overWhenYouSee': 'Done when:',
@@ -438,7 +436,6 @@ export const EN_BATCH = {
   // wishControls
   'wishControls.whatYouWishFor': 'What you wish for',
   'wishControls.litresInBottles': 'Litres in bottles',
-  'wishControls.glasses': 'Glasses',
   'wishControls.comeOut': '{litresNow} come out.',
   'wishControls.fillsOfThePot': 'Pot loads',
 
@@ -723,7 +720,7 @@ export const EN_BATCH = {
   'tempChart.planned': 'planned',
   'tempChart.measured': 'measured',
   'wishControls.thisMuchInBottles': 'This much in bottles',
-  'wishControls.thisManyGlasses': 'This many glasses',
+  'wishControls.thisManyGlasses': 'For so many people',
   'wishControls.asMuchAsThe': 'As much as the pot takes',
   'wishControls.useUpWhatI': 'Use up what I have',
   'plane.soft': 'soft',
@@ -812,4 +809,87 @@ export const EN_BATCH = {
   'panels.alcohol': 'alcohol',
   'swap.body.thicker': 'thicker',
   'swap.body.thinner': 'thinner',
+
+  // before the first step
+  'getReady.title': 'Get ready',
+  'getReady.found': '{found} of {all}',
+  'getReady.missing': '{missing, plural, one {# thing still to find} other {# things still to find}}',
+  'getReady.details': 'What each should be like',
+
+  // whether this device may call
+  'askSound.ask': 'Shall it ring when the time is up?',
+  'askSound.yes': 'Yes, ring',
+  'askSound.try': 'Try the sound',
+  'askSound.no': 'No, only show it',
+  'signalsPanel.space': 'Space',
+
+  // a batch that is given up
+  'stop.title': 'Stop this batch',
+  'stop.why': 'What happened?',
+  'stop.fell': 'The pot fell or boiled over.',
+  'stop.wrong': 'It went wrong.',
+  'stop.noTime': 'There is no time for it.',
+  'stop.other': 'Something else',
+  'stop.words': 'In your words',
+  'stop.left': 'What is left of it?',
+  'stop.rest.pouredAway': 'it is poured away',
+  'stop.rest.drunk': 'it is drunk today',
+  'stop.rest.none': 'nothing is left',
+  'stop.rest.pouredAway.how':
+    'Strain it first: the plants go to the compost, the drink into the sink, with water after it.',
+  'stop.rest.drunk.how':
+    'Today only, and nothing of it is kept: what is to be kept goes on to the bottles instead.',
+  'stop.rest.none.how': 'Nothing is kept of it.',
+  'stop.hot': 'It is still hot enough to scald: let it cool before you lift or pour it.',
+  'stop.do': 'Stop it',
+
+  // after the last step
+  'stoveEnd.done': 'Done: {bottles, plural, one {# bottle} other {# bottles}}',
+  'stoveEnd.stopped': 'Stopped',
+  'stoveEnd.labels': 'Print labels',
+  'stoveEnd.practised': 'It was practice: nothing stands on the cold shelf.',
+  'stoveEnd.nextTime': 'A note for next time',
+  'stoveEnd.clean':
+    'To clean now, before it dries: the pot, the sieve and the cloth, the bowl, what you strained into.',
+  'stovePage.more': 'More …',
+  'stovePage.less': 'Less',
+  'logWords.stopped': 'stopped{isWhy, select, true {: {why}} other {}}',
+  'logWords.out.spill': 'spilt',
+  'logWords.out.taste': 'tasted',
+  'logWords.out.other': 'served',
+  'washing.thing': '{item}: {hand} ({scale})',
+  'wishControls.people': 'People',
+  'wishControls.glassesEach': 'Glasses each',
+  'wishControls.ice.none': 'no ice',
+  'wishControls.ice.some': 'three cubes',
+  'wishControls.ice.much': 'a glass full of ice',
+  'stovePage.spoonThen': 'at the end',
+
+  // the ways of making it
+  'waysChoice.ways': 'Which way?',
+  'waysChoice.method': '{method}, {time}',
+  'waysChoice.asks': '{work} of your work{needsIce, select, true {, {ice} kg of ice} other {, no ice}}',
+  'waysChoice.ready': 'in bottles {at}',
+  'waysChoice.chosen': '✓ chosen',
+  'waysChoice.all': 'All {count} ways side by side',
+  'ways.gain.brighter': 'brighter red',
+  'ways.gain.stronger': 'stronger',
+  'ways.gain.milder': 'milder',
+  'ways.gain.longer': 'keeps longer',
+  'ways.gain.lessIce': 'less ice',
+  'ways.gain.lessWork': 'less work',
+  'planTable.behind': 'The figures behind it',
+  'answer.title': 'The answer',
+  'answer.part': '{amount} of {what}',
+  'answer.and': ' and ',
+  'answer.inAll': '{mass} in all. A little first, stir, taste; stop when it is right.',
+  'stoveEnd.cold': 'Cold enough to serve: {at}, in the fridge.',
+  'waysChoice.muchWork': '{work} of work is much for one day:',
+  'waysChoice.smaller': 'Make {litres}',
+  'waysChoice.twoDays': 'Over two days: {method}',
+  'stageChoices.body': 'Body',
+  'body.drain': 'clear: only drained',
+  'body.press': 'usual: pressed',
+  'body.wring': 'thick: wrung out',
+  'stageChoices.perLitre': '{mass} of {item} a litre',
 };

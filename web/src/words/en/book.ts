@@ -46,7 +46,7 @@ export const EN_BOOK = {
   'family.tonic': 'tonics',
   'family.cordial': 'cordials',
   'family.punch': 'punch',
-  'family.herb': 'herbs',
+  'family.herb': 'herb teas',
   'family.shot': 'shots',
   'family.own': 'your own',
 

@@ -177,8 +177,15 @@ export const EN = {
   'held.millilitre': 'millilitres',
   'held.pack': 'packs',
   'held.pound': 'pounds',
-  'layOut.left': 'Before you start, to lay out and look over: {count}',
-  'layOut.done': 'All is laid out',
+  'layOut.short.brush': 'Brush for the skins',
+  'layOut.short.bowl': 'Large bowl to wash in',
+  'layOut.short.pots': 'Pot with its lid',
+  'layOut.short.blender': 'Blender',
+  'layOut.short.sieve': 'Sieve',
+  'layOut.short.cloth': 'Cloth',
+  'layOut.short.receiver': 'Pot or jugs to strain into',
+  'layOut.short.thermometer': 'Thermometer',
+  'layOut.short.bottles': 'Bottles and lids',
   'layOut.brush': 'A nylon brush for the skins, kept for this',
   'layOut.bowl': 'A large clean bowl to wash in',
   'layOut.pots': '{names}: clean, no chips inside, with its lid',
@@ -886,8 +893,7 @@ export const EN = {
   'alarms.oneOtherLeft': '{label}: {passed} {passedCount, plural, one {minute} other {minutes}} left.',
 
   // sideJobs
-  'sideJobs.whileThePotsLook': 'Meanwhile:',
-  'sideJobs.whileItLooksAfter': 'Meanwhile:',
+  'sideJobs.meanwhileCount': 'Meanwhile: {count, plural, one {# thing} other {# things}}',
   'sideJobs.forThe': ', for the {potName}',
   'sideJobs.fromNotDoneBefore':
     '{minutes}, from {begin}{isLate, select, true {: not done before the pot is} other {}}',
@@ -974,4 +980,9 @@ export const EN = {
   'colour.straw': 'pale straw',
   'colour.green': 'green-gold',
   'colour.grey': 'cloudy and pale',
+  'day.today': 'Today',
+  'day.tomorrow': 'Tomorrow',
+  'frame.find': 'Find (/)',
+  'frame.help': 'Help (?)',
+  'help.what': 'What is this?',
 } as const satisfies Record<string, string>;

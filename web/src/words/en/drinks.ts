@@ -345,4 +345,11 @@ export const EN_DRINKS = {
   'pastePage.noRecipe': 'There is no recipe in it.',
   'pastePage.noIngredients': 'The recipe in it has no ingredients.',
   'recipePage.newLine': 'new',
+  'drinksPage.favourites': 'favourites',
+  'drinksPage.favourite': 'Favourite: {drink}',
+  'drinksPage.sort': 'In order of',
+  'drinksPage.sort.book': 'the book',
+  'drinksPage.sort.name': 'name',
+  'drinksPage.sort.quick': 'quickest first',
+  'drinksPage.sort.work': 'least work first',
 };

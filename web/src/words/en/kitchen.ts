@@ -171,4 +171,12 @@ export const EN_KITCHEN = {
   // kitchen
   'kitchen.dates': 'Dates are written',
   'kitchen.firstDay': 'A week begins on',
+  'kitchenPage.languageAndDates': 'Time and dates',
+  'kitchenParts.parts': 'Parts of the kitchen',
+  'kitchenParts.pots': 'Pots and bottles',
+  'kitchenParts.cold': 'Fridge and water',
+  'kitchenParts.measures': 'Measures and labels',
+  'kitchenParts.house': 'This house',
+  'kitchenParts.data': 'Backup and devices',
+  'kitchenParts.practice': 'For practice',
 };

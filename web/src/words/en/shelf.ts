@@ -158,7 +158,8 @@ export const EN_SHELF = {
   'reminders.left': '{drink}, {left} left',
   'reminders.noneWasPouredOf': 'None was poured of late.',
   'reminders.aDayOfLate': '{mlPerDay} a day of late: the last glass goes {lastGlass}; start the next {make}.',
-  'reminders.wouldOutliveTheirDate': ' {leftOver} would still be there on their date: freeze or give away some.',
+  'reminders.wouldOutliveTheirDate':
+    ' {leftOver} would still be there on their date: freeze or give away some.',
   'reminders.to': 'to {to}, {at}',
   'reminders.messages': 'Messages',
   'reminders.simulatedNothingLeavesThis': 'for practice: nothing is sent',
@@ -259,4 +260,7 @@ export const EN_SHELF = {
   'sheets.letter': 'Letter, {columns} × {rows} labels of 101 × 50 mm',
   'bottleShelves.frozen': 'frozen',
   'bottleShelves.sealed': 'sealed',
+  'bottleDeeds.throwItOut': 'Throw it out',
+  'bottleShelves.equal': '× {count}',
+  'bottleShelves.equalSaid': '{count} equal bottles',
 };

@@ -1,3 +1,5 @@
+import { Explain } from '../../../shared/Explain.tsx';
+import type { Term } from '../../../shared/help.ts';
 import { sayRich } from '../../../words/rich.ts';
 import '../../../words/places/batch.ts';
 import {
@@ -29,6 +31,7 @@ import { useBatches } from '../../../shared/queries.ts';
 import { Figure, Panel } from '../../../shared/ui.tsx';
 import { role } from '../../../theme/theme.ts';
 import { litres, num, percent, say, sayCode } from '../../../words/say.ts';
+import { Answer } from './Answer.tsx';
 import { pointOf, withUnits } from './arrows.ts';
 import { Plane } from './Plane.tsx';
 import { limitsOf } from './place.ts';
@@ -144,54 +147,63 @@ export function BalanceBoard(props: BoardProps) {
     [onPlane],
   );
   return (
-    <Box
-      sx={{
-        display: 'grid',
-        gridTemplateColumns: { xs: 'minmax(0,1fr)', lg: 'minmax(0,2fr) minmax(0,1fr)' },
-        gap: 1.75,
-        alignItems: 'start',
-      }}
-    >
-      <Box ref={plane} sx={{ scrollMarginTop: 8 }}>
-        <Panel>
-          <Plane
-            drink={liquor}
-            arrows={onPlane.map((candidate) => ({
-              candidate,
-              name: candidateName(candidate.id),
-              amount: amountWords(candidate, units[candidate.id] ?? 0, kitchen, tables),
-            }))}
-            units={units}
-            onUnits={(id, value) => setUnits((u) => ({ ...u, [id]: value }))}
-            target={target}
-            onTarget={(t) => onWish({ sweetPct: t.sweet, sourGPerL: t.sour })}
-            together={pointOf(together)}
-            iced={asItIs ? null : { sour: Math.max(0, served.sourGPerL), sweet: served.sweetPct }}
-            liked={liked}
+    <>
+      <Answer suggestion={suggestions[0]} kitchen={kitchen} tables={tables}>
+        {suggestions[0] && suggestions[0].parts.length > 0 && taking?.(suggestions[0])}
+      </Answer>
+      <Box
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: { xs: 'minmax(0,1fr)', lg: 'minmax(0,2fr) minmax(0,1fr)' },
+          gap: 1.75,
+          alignItems: 'start',
+        }}
+      >
+        <Box ref={plane} sx={{ scrollMarginTop: 8 }}>
+          <Panel>
+            <Plane
+              drink={liquor}
+              arrows={onPlane.map((candidate) => ({
+                candidate,
+                name: candidateName(candidate.id),
+                amount: amountWords(candidate, units[candidate.id] ?? 0, kitchen, tables),
+              }))}
+              units={units}
+              onUnits={(id, value) => setUnits((u) => ({ ...u, [id]: value }))}
+              target={target}
+              onTarget={(t) => onWish({ sweetPct: t.sweet, sourGPerL: t.sour })}
+              together={pointOf(together)}
+              iced={asItIs ? null : { sour: Math.max(0, served.sourGPerL), sweet: served.sweetPct }}
+              liked={liked}
+            />
+            <ArrowChoice candidates={candidates} shown={onPlane} onToggle={toggle} />
+            <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem', mt: 1 }}>
+              {say('balanceBoard.dragAnArrowBy')}
+            </Box>
+          </Panel>
+        </Box>
+        <Box sx={{ display: 'grid', gap: 1.75, minWidth: 0 }}>
+          {children}
+          <QuietWays
+            suggestions={suggestions}
+            kitchen={kitchen}
+            tables={tables}
+            onShow={show}
+            aim={aim}
+            onAim={setAim}
+            {...(taking ? { taking } : {})}
           />
-          <ArrowChoice candidates={candidates} shown={onPlane} onToggle={toggle} />
-          <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem', mt: 1 }}>
-            {say('balanceBoard.dragAnArrowBy')}
-          </Box>
-        </Panel>
+          <Panel
+            title={say('balanceBoard.withThese')}
+            testId="figures"
+            sx={{ contain: 'layout paint style' }}
+          >
+            <Figures drink={together} start={liquor} kitchen={kitchen} />
+          </Panel>
+          <Served drink={together} wish={serving} onWish={setServing} kitchen={kitchen} tables={tables} />
+        </Box>
       </Box>
-      <Box sx={{ display: 'grid', gap: 1.75, minWidth: 0 }}>
-        <Panel title={say('balanceBoard.withThese')} testId="figures" sx={{ contain: 'layout paint style' }}>
-          <Figures drink={together} start={liquor} kitchen={kitchen} />
-        </Panel>
-        {children}
-        <QuietWays
-          suggestions={suggestions}
-          kitchen={kitchen}
-          tables={tables}
-          onShow={show}
-          aim={aim}
-          onAim={setAim}
-          {...(taking ? { taking } : {})}
-        />
-        <Served drink={together} wish={serving} onWish={setServing} kitchen={kitchen} tables={tables} />
-      </Box>
-    </Box>
+    </>
   );
 }
 
@@ -230,11 +242,19 @@ const unitOf = (candidates: readonly Candidate[], id: string): number =>
   candidates.find((c) => c.id === id)?.unitG ?? 1;
 
 /** A figure with its name: drawn again only when what it shows is another. */
-const Cell = memo(function Cell(props: { value: string; unit: string; label: string; testId: string }) {
+const Cell = memo(function Cell(props: {
+  value: string;
+  unit: string;
+  label: string;
+  term: Term;
+  testId: string;
+}) {
   return (
     <Box>
       <Figure value={props.value} unit={props.unit} testId={props.testId} />
-      <Box sx={{ color: role('inkMuted'), fontSize: '0.85rem' }}>{props.label}</Box>
+      <Box sx={{ color: role('inkMuted'), fontSize: '0.85rem' }}>
+        <Explain term={props.term}>{props.label}</Explain>
+      </Box>
     </Box>
   );
 });
@@ -247,8 +267,8 @@ function Figures({ drink, start, kitchen }: { drink: Composition; start: Composi
   const unit = alcoholUnitOf(kitchen);
   const over = house.freeSugarGPerGlass !== null && glass.freeSugarG > house.freeSugarGPerGlass + 0.5;
   const sour = sournessGPerL(drink);
-  const cell = (value: string, unit: string, label: string, testId: string) => (
-    <Cell value={value} unit={unit} label={label} testId={testId} />
+  const cell = (value: string, unit: string, label: string, term: Term, testId: string) => (
+    <Cell value={value} unit={unit} label={label} term={term} testId={testId} />
   );
   return (
     <>
@@ -256,17 +276,30 @@ function Figures({ drink, start, kitchen }: { drink: Composition; start: Composi
         sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(104px, 1fr))', gap: 1.5 }}
         aria-live="off"
       >
-        {cell(num(sweetnessPct(drink), 1), say('common.gG'), say('balanceBoard.sweetness'), 'plane-sweet')}
-        {cell(num(brix(drink), 1), '°Bx', say('balanceBoard.dissolved'), 'plane-brix')}
-        {cell(num(Math.max(0, sour), 1), 'g/L', say('balanceBoard.sourness'), 'plane-sour')}
-        {cell(ph.kind === 'estimate' ? num(ph.pH, 1) : '–', 'pH', say('panels.estimate'), 'plane-ph')}
+        {cell(
+          num(sweetnessPct(drink), 1),
+          say('common.gG'),
+          say('balanceBoard.sweetness'),
+          'sweetness',
+          'plane-sweet',
+        )}
+        {cell(num(brix(drink), 1), '°Bx', say('balanceBoard.dissolved'), 'brix', 'plane-brix')}
+        {cell(num(Math.max(0, sour), 1), 'g/L', say('balanceBoard.sourness'), 'sourness', 'plane-sour')}
+        {cell(ph.kind === 'estimate' ? num(ph.pH, 1) : '–', 'pH', say('panels.estimate'), 'ph', 'plane-ph')}
         {cell(
           sour > 0.2 ? num((10 * sweetnessPct(drink)) / sour) : '–',
           ': 1',
           say('balanceBoard.sweetToSour'),
+          'sourness',
           'plane-ratio',
         )}
-        {cell(litres(volumeMl(drink) / 1000).replace(' L', ''), 'L', say('common.inAll'), 'plane-litres')}
+        {cell(
+          litres(volumeMl(drink) / 1000).replace(' L', ''),
+          'L',
+          say('common.inAll'),
+          'litres',
+          'plane-litres',
+        )}
       </Box>
       <Box sx={{ mt: 1.5, color: over ? role('caution') : undefined, fontWeight: over ? 700 : undefined }}>
         {sayRich('balanceBoard.ofFreeSugarsIn', {

@@ -3,6 +3,7 @@ import {
   type Composition,
   expansion,
   HOT_C,
+  ICE_IN_GLASS_G,
   type Kitchen,
   MIXER_IDS,
   saysAlcohol,
@@ -26,7 +27,7 @@ import { sayItem } from '../../../words/names.ts';
 import { grams, num, percent, say } from '../../../words/say.ts';
 
 /** Ice in a glass of 250 mL, g: none, some, a full glass; and what is served hot has none. */
-const ICE_G = { none: 0, some: 60, much: 120, hot: 0 } as const;
+const ICE_G = { ...ICE_IN_GLASS_G, hot: 0 } as const;
 const JUG_ML = 1500;
 
 export interface ServingWish {

@@ -37,7 +37,7 @@ const label = (change: Partial<LabelText> = {}): LabelText => ({
   taken: null,
   alcohol: null,
   cautions: [],
-  contains: 'hibiscus calyx, ginger, clove, raw cane sugar',
+  contains: 'hibiscus, ginger, clove, raw cane sugar',
   code: '1120-ELF',
   url: 'http://127.0.0.1:4817/shelf/x',
   ...change,
@@ -242,7 +242,7 @@ describe('what stands on it', () => {
       forWhom: 'No. 14',
     });
     expect(rum.alcohol).toBe('Contains alcohol, 4.2 %');
-    expect(rum.name).toBe('Deep calyx & ginger, with spirits');
+    expect(rum.name).toBe('Deep hibiscus & ginger, with spirits');
     expect(rum.under).toContain('for No. 14');
     expect(rum.cautions).toContain('not for children');
     expect(set_({ tags: ['honey'] }).cautions).toContain('never under one year');
@@ -266,7 +266,7 @@ describe('what stands on it', () => {
   });
   it('by hand: few words', () => {
     const line = byHandLine(set_());
-    expect(line).toMatch(/^Deep calyx & ginger · drink by Thu/);
+    expect(line).toMatch(/^Deep hibiscus & ginger · drink by Thu/);
     expect(line).toContain('1120-ELF');
     expect(line.length).toBeLessThan(90);
     expect(within('Once open 5 days')).toBe('once open 5 days');

@@ -129,8 +129,9 @@ export function setLabel(
       ? [{ text: `${label.cautions.join(', ')}.`, bold: true, must: true, scale: 1 }]
       : []),
     { text: say('layout.made', { made: label.made, code: label.code }), bold: false, must: true, scale: 1 },
+    // What it contains is never cut: on a small label it is printed smaller.
+    { text: say('layout.contains', { contains: label.contains }), bold: false, must: true, scale: 1 },
     { text: label.under, bold: false, must: false, scale: 1 },
-    { text: say('layout.contains', { contains: label.contains }), bold: false, must: false, scale: 1 },
   ].filter((l) => l.text.trim() !== '');
   const tries = [
     // As large as it may be with something of everything; on a small label with what must stand alone.

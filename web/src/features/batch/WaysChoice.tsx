@@ -1,0 +1,145 @@
+import '../../words/places/batch.ts';
+import { choicesUnder, type Kitchen, type PlanDoc, type Recipe } from '@big-ladle/core';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import ButtonBase from '@mui/material/ButtonBase';
+import { useMemo } from 'react';
+import { Link } from 'react-router';
+import { useBook } from '../../shared/book.ts';
+import { heading, role } from '../../theme/theme.ts';
+import { dayWord, duration, litres, moment, num, say } from '../../words/say.ts';
+import { useJob } from '../../workers/useJob.ts';
+import { waysOf } from './ways.ts';
+
+/** More of a cook's own work than this is much for a day, and a way over night lies on two days, min. */
+const MUCH_WORK_MIN = 150;
+const OVERNIGHT_MIN = 10 * 60;
+
+/** The ways of making this drink, as a choice: when it is ready, what it asks of the cook, what is gained. */
+export function WaysChoice(props: {
+  plan: PlanDoc;
+  recipe: Recipe;
+  kitchen: Kitchen;
+  nowMs: number;
+  onChange: (plan: PlanDoc) => void;
+}) {
+  const { plan, recipe, kitchen, nowMs, onChange } = props;
+  const { own, custom } = useBook();
+  const asked = JSON.stringify([plan.question, plan.potId, plan.burnerId, plan.fills]);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: what was chosen of the ways does not change what they are
+  const job = useMemo(
+    () =>
+      recipe.methods.length > 1
+        ? { kind: 'compareMethods' as const, plan, kitchen, methodIds: recipe.methods }
+        : null,
+    [asked, recipe, kitchen],
+  );
+  const { result } = useJob(job, own, custom);
+  const ways = result ? waysOf(result.answers, plan.choices.methodId) : [];
+  const mine = ways.find((w) => w.row.methodId === plan.choices.methodId);
+  const half = Math.max(1, Math.round((mine?.row.litres ?? 2) * 5) / 10);
+  const twoDays = result?.answers
+    .flatMap((a) => (a.ok ? [a.row] : []))
+    .find((row) => row.methodId !== plan.choices.methodId && row.totalMin > OVERNIGHT_MIN);
+  // Room is kept while they are worked out, so that nothing jumps.
+  if (!job) return null;
+  return (
+    <Box
+      role="radiogroup"
+      aria-label={say('waysChoice.ways')}
+      data-testid="ways-choice"
+      sx={{
+        display: 'grid',
+        gap: 1.25,
+        gridTemplateColumns: { xs: 'minmax(0,1fr)', sm: 'repeat(auto-fit, minmax(220px, 1fr))' },
+        minHeight: { xs: 0, sm: 132 },
+        mb: 1.5,
+      }}
+    >
+      {ways.map(({ row, gains }) => {
+        const chosen = row.methodId === plan.choices.methodId;
+        const readyMs = nowMs + row.totalMin * 60_000;
+        return (
+          <ButtonBase
+            key={row.methodId}
+            role="radio"
+            aria-checked={chosen}
+            data-testid={`way-${row.methodId}`}
+            onClick={() => onChange({ ...plan, choices: choicesUnder(recipe, row.methodId, plan.choices) })}
+            sx={{
+              display: 'block',
+              textAlign: 'left',
+              font: 'inherit',
+              p: 1.5,
+              borderRadius: '3px 3px 14px 14px',
+              bgcolor: chosen ? role('enamel') : 'transparent',
+              border: `1px solid ${role('line')}`,
+              borderTop: `${chosen ? 5 : 1}px solid ${role(chosen ? 'rim' : 'line')}`,
+            }}
+          >
+            <Box sx={{ ...heading, fontSize: '1.4rem', lineHeight: 1.1 }}>
+              {dayWord(readyMs, nowMs, kitchen.zone)}{' '}
+              <Box component="span" sx={{ fontSize: '1rem' }}>
+                {gains.length > 0 ? gains.map((g) => say(g)).join(', ') : duration(row.totalMin)}
+              </Box>
+            </Box>
+            <Box sx={{ color: role('inkMuted'), mt: 0.25 }}>
+              {say('waysChoice.method', {
+                method: say(`method.${row.methodId}`),
+                time: duration(row.totalMin),
+              })}
+            </Box>
+            <Box sx={{ mt: 0.75 }}>
+              {say('waysChoice.asks', {
+                work: duration(row.handsOnMin),
+                ice: num(row.iceKg, 1),
+                needsIce: row.iceKg >= 0.1,
+              })}
+            </Box>
+            <Box sx={{ color: role('inkMuted') }}>
+              {say('waysChoice.ready', { at: moment(readyMs, nowMs, kitchen.zone) })}
+              {chosen && (
+                <Box component="strong" sx={{ color: role('ready'), ml: 1 }}>
+                  {say('waysChoice.chosen')}
+                </Box>
+              )}
+            </Box>
+          </ButtonBase>
+        );
+      })}
+      {mine && mine.row.handsOnMin > MUCH_WORK_MIN && (
+        <Box
+          data-testid="much-work"
+          sx={{ gridColumn: '1 / -1', display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center' }}
+        >
+          <span>{say('waysChoice.muchWork', { work: duration(mine.row.handsOnMin) })}</span>
+          <Button
+            size="small"
+            variant="outlined"
+            onClick={() => onChange({ ...plan, question: { kind: 'litres', litres: half }, fills: 1 })}
+          >
+            {say('waysChoice.smaller', { litres: litres(half) })}
+          </Button>
+          {twoDays && (
+            <Button
+              size="small"
+              variant="outlined"
+              onClick={() =>
+                onChange({ ...plan, choices: choicesUnder(recipe, twoDays.methodId, plan.choices) })
+              }
+            >
+              {say('waysChoice.twoDays', { method: say(`method.${twoDays.methodId}`) })}
+            </Button>
+          )}
+        </Box>
+      )}
+      {recipe.methods.length > ways.length && ways.length > 0 && (
+        <Box sx={{ gridColumn: '1 / -1', fontSize: '0.95rem' }}>
+          <Link to={`/drinks/${recipe.id}/compare`}>
+            {say('waysChoice.all', { count: recipe.methods.length })}
+          </Link>
+        </Box>
+      )}
+    </Box>
+  );
+}
