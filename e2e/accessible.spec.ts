@@ -1,6 +1,6 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { expect, test } from './kitchenServer.ts';
+import { expect, openTool, test } from './kitchenServer.ts';
 
 const WIDTHS = [1280, 390, 320];
 const NIGHT_WIDTH = 390;
@@ -96,7 +96,7 @@ const SCREENS: { name: string; path: string; open?: (page: Page) => Promise<void
     name: 'signals at the stove',
     path: '/batches/demo-steeping/stove',
     open: async (page) => {
-      await page.getByRole('button', { name: 'Sounds and alerts' }).click();
+      await openTool(page, 'Sounds and alerts');
       await page.getByRole('button', { name: 'Four keys: off' }).click();
       await expect(page.getByRole('button', { name: /^Next: the wide button/ })).toBeVisible();
     },
@@ -107,7 +107,7 @@ const SCREENS: { name: string; path: string; open?: (page: Page) => Promise<void
     open: async (page) => {
       await page.getByRole('button', { name: 'Guests are here' }).click();
       await expect(page.getByTestId('guests')).toContainText('The second boil by itself');
-      await page.getByRole('button', { name: 'Something else' }).click();
+      await openTool(page, 'Something else');
       await page.getByRole('button', { name: 'more of something' }).click();
     },
   },
@@ -156,7 +156,7 @@ const SCREENS: { name: string; path: string; open?: (page: Page) => Promise<void
       await expect(page.getByRole('heading', { name: 'Strain' })).toBeVisible();
       await page.getByTestId('done').click();
       await expect(page.getByRole('heading', { name: 'Sweeten by taste' })).toBeVisible();
-      await page.getByRole('button', { name: 'Divide into versions' }).click();
+      await openTool(page, 'Divide into versions');
       await page.getByRole('button', { name: 'One more version' }).click();
       await expectCleanEverywhere(page, 'lots');
       await page.getByRole('link', { name: 'Sweet against sour' }).click();
@@ -186,7 +186,10 @@ const SCREENS: { name: string; path: string; open?: (page: Page) => Promise<void
       await expect(deeds).toContainText('Glass bursts in the freezer');
     },
   },
-  { name: 'kitchen', path: '/kitchen' },
+  ...['pots', 'cold', 'measures', 'house', 'data', 'practice'].map((part) => ({
+    name: `kitchen ${part}`,
+    path: `/kitchen?part=${part}`,
+  })),
   {
     name: 'pot dialog with a field in error',
     path: '/kitchen',
@@ -237,8 +240,9 @@ for (const path of ['/', '/shelf', '/drinks', '/shopping', '/kitchen', '/nowhere
     await expect(page.locator('[data-page-title]')).toBeVisible();
     await expectCleanEverywhere(page, `empty ${path}`);
     if (path !== '/') return;
-    await page.getByLabel('Width inside, cm').fill('');
-    await page.getByRole('button', { name: 'That is my pot' }).click();
+    await page.getByText('More about the pot and its ring').click();
+    await page.getByLabel('Width inside, cm').fill('2');
+    await page.getByLabel('Width inside, cm').blur();
     await expect(page.getByText('Between 8 and 80.')).toBeVisible();
     await expectCleanEverywhere(page, 'first pot in error');
   });
@@ -248,7 +252,7 @@ test.describe('what is read out', () => {
   test('drawings say in words what they show', async ({ page, server }) => {
     await page.goto(`${server.url}/new/deep-calyx-ginger`);
     const said = await page.getByTestId('vessel').getAttribute('aria-label');
-    expect(said).toMatch(/At the boil it stands at [\d.]+ cm, [\d.]+ L of hot liquor/);
+    expect(said).toMatch(/At the boil it stands at [\d.]+ cm, [\d.]+ L of hot drink/);
     expect(said).toMatch(/After the boil [\d.]+ L\. Strained [\d.]+ L\./);
   });
   test('clocks are announced at thresholds only', { tag: '@dates' }, async ({ page, server }) => {

@@ -1,5 +1,14 @@
 import type { Page } from '@playwright/test';
-import { begun, expect, figure, KITCHEN, type KitchenServer, planFor, test } from './kitchenServer.ts';
+import {
+  begun,
+  expect,
+  figure,
+  KITCHEN,
+  type KitchenServer,
+  openTool,
+  planFor,
+  test,
+} from './kitchenServer.ts';
 
 interface Stored {
   kind: string;
@@ -137,11 +146,11 @@ test('a way of the plane planned: with juice, with nothing but juice, and back t
 });
 
 const split = async (page: Page, kinds: readonly [string, string][]) => {
-  await page.getByRole('button', { name: 'Divide into versions' }).click();
+  await openTool(page, 'Divide into versions');
   const form = page.getByTestId('lots-form');
   for (const [i, [kind, litres]] of kinds.entries()) {
     if (i > 0) await form.getByRole('button', { name: 'One more version' }).click();
-    await form.getByRole('combobox', { name: `Lot ${i + 1}` }).click();
+    await form.getByRole('combobox', { name: `Version ${i + 1}` }).click();
     await page.getByRole('option', { name: kind }).click();
     await form.getByTestId(`lot-litres-${i}`).fill(litres);
   }
@@ -190,6 +199,7 @@ test('three lots, one with spirits: each with its marks, its bottles and its dat
   await expect(page.getByTestId('marks')).toContainText('not for children');
   await page.getByTestId('done').click();
   await page.getByRole('button', { name: 'Bottled, onto the cold shelf' }).click();
+  await page.getByRole('link', { name: 'Cold shelf' }).click();
 
   await expect(page).toHaveURL(/shelf/);
   const { items } = await server.api<{
@@ -276,7 +286,7 @@ test('a label corrects a juice, a limit of the house is pointed out, fruit may t
   server,
 }) => {
   await server.api('PUT', '/kitchen', { version: 0, kitchen: KITCHEN });
-  await page.goto(`${server.url}/kitchen`);
+  await page.goto(`${server.url}/kitchen?part=measures`);
   const labels = page.getByRole('region', { name: 'From the label' });
   await expect(labels.getByTestId('table-says')).toContainText('g of sugar in 100 mL');
   await labels.getByTestId('label-sugar').fill('11');
@@ -287,6 +297,7 @@ test('a label corrects a juice, a limit of the house is pointed out, fruit may t
   await labels.getByText('Sugar was added to it').click();
   await labels.getByRole('button', { name: 'Add it' }).click();
   await expect(labels.getByTestId('label-row')).toHaveCount(2);
+  await page.goto(`${server.url}/kitchen?part=house`);
   const house = page.getByRole('region', { name: 'This house' });
   await house.getByTestId('house-sugar').fill('6');
   await expect
@@ -326,6 +337,7 @@ test('tried on a cup for the pot; scored, it stands in the notebook', { tag: '@d
   await expect(page.getByTestId('syrup')).toContainText('Or as a syrup');
   await page.getByTestId('done').click();
   await page.getByRole('button', { name: 'Bottled, onto the cold shelf' }).click();
+  await page.getByRole('link', { name: 'Cold shelf' }).click();
   await expect(page).toHaveURL(/shelf/);
   await page.goto(`${server.url}/batches/batch`);
   await page.getByLabel('In a few words').fill('more lime');

@@ -1,5 +1,5 @@
 import { expect, type Page } from '@playwright/test';
-import { begun, KITCHEN, type KitchenServer, test } from './kitchenServer.ts';
+import { begun, KITCHEN, type KitchenServer, shownBottles, test } from './kitchenServer.ts';
 
 const THREE_SIZES = [
   { id: 'b-tall', name: 'Tall bottle', volumeMl: 750, diameterCm: 8, material: 'glass' as const, count: 6 },
@@ -72,6 +72,7 @@ test('a batch into three sizes: the plan, the order, the room, for whom; then on
   await form.getByLabel('For what: a feast, a season').fill('Lantern supper');
   await form.getByLabel('For whom, 1').fill('No. 14');
   await page.getByRole('button', { name: 'Bottled, onto the cold shelf' }).click();
+  await page.getByRole('link', { name: 'Cold shelf' }).click();
   await expect(page).toHaveURL(/\/shelf$/);
   await expect(page.getByText('for No. 14')).toHaveCount(1);
   const { items } = await server.api<{
@@ -149,7 +150,7 @@ test.describe('one bottle', () => {
     await page.goto(`${server.url}/shelf/demo-bottle-5`);
     await deeds(page).getByRole('button', { name: 'Moved to …' }).click();
     await deeds(page).getByRole('button', { name: 'Fridge door' }).click();
-    await expect(deeds(page)).toContainText('It is full there. First to go: Calyx & pineapple');
+    await expect(deeds(page)).toContainText('It is full there. First to go: Hibiscus & pineapple');
     await deeds(page).getByRole('button', { name: 'It stands there now' }).click();
     await expect(page.getByTestId('history')).toContainText('stands on: fridge door');
     await deeds(page).getByRole('button', { name: 'Given away' }).click();
@@ -157,7 +158,7 @@ test.describe('one bottle', () => {
     await deeds(page).getByRole('button', { name: 'Given away' }).last().click();
     await expect(page.getByText(/given to No\. 11/).first()).toBeVisible();
     await page.goto(`${server.url}/shelf`);
-    await expect(page.getByTestId('bottle')).toHaveCount(14);
+    await expect.poll(() => shownBottles(page)).toBe(14);
   });
 
   test("why, what people say, and a rule of one's own: shorter at once, longer marked", {
@@ -214,7 +215,7 @@ test.describe('one bottle', () => {
       }
       throw new Error(`not reached by keyboard: ${name}`);
     };
-    await reach(/Calyx & pineapple/, 'link');
+    await reach(/Hibiscus & pineapple/, 'link');
     await page.keyboard.press('Enter');
     await expect(page).toHaveURL(/\/shelf\/demo-raw-/);
     await reach('A glass poured', 'button');
@@ -273,17 +274,17 @@ test('what is left in the cloth is set aside, used, screened and thrown out', { 
   await begun(server, 'sweeten');
   await page.goto(`${server.url}/batches/batch?stage=strain`);
   const aside = page.getByTestId('set-aside');
-  await aside.getByRole('button', { name: /Spent calyx/ }).click();
-  await expect(aside).toContainText('of liquor in it');
+  await aside.getByRole('button', { name: /Used hibiscus/ }).click();
+  await expect(aside).toContainText('of drink in it');
   await aside.getByTestId('aside-grams').fill('800');
   await aside.getByRole('button', { name: 'One portion more' }).click();
   await aside.getByRole('button', { name: /^Freezer, 90 days/ }).click();
-  await expect(aside.getByRole('button', { name: /Spent calyx/ })).toHaveCount(0);
+  await expect(aside.getByRole('button', { name: /Used hibiscus/ })).toHaveCount(0);
   await aside.getByRole('button', { name: /Ginger and other root/ }).click();
   await aside.getByRole('button', { name: /^Fridge shelf/ }).click();
   await page.goto(`${server.url}/shelf?view=leftovers`);
   await expect(page.getByTestId('leftover')).toHaveCount(2);
-  await page.getByRole('link', { name: /Spent calyx, 800 g, freezer/ }).click();
+  await page.getByRole('link', { name: /Used hibiscus, 800 g, freezer/ }).click();
   await expect(page.getByTestId('uses')).toContainText('Jam');
   // Boiled so long there is nothing left in it for a second water.
   await expect(page.getByTestId('uses')).not.toContainText('A second brew');
@@ -317,6 +318,7 @@ test('a fridge without power for a night: bottles are shortened, the stove says 
   });
   await page.goto(`${server.url}/batches/batch/stove`);
   await page.getByRole('button', { name: 'Bottled, onto the cold shelf' }).click();
+  await page.getByRole('link', { name: 'Cold shelf' }).click();
   await expect(page).toHaveURL(/\/shelf$/);
   const logger = { kind: 'fridgeLogger', name: 'Logger', batchId: null, lost: false, tareKg: 0 };
   await server.api('PUT', '/instruments/logger', logger);
@@ -329,7 +331,7 @@ test('a fridge without power for a night: bottles are shortened, the stove says 
     await expect.poll(readings, { timeout: 15_000 }).toBeGreaterThan(before);
   };
   await expect.poll(readings, { timeout: 15_000 }).toBeGreaterThan(0);
-  await page.goto(`${server.url}/kitchen`);
+  await page.goto(`${server.url}/kitchen?part=practice`);
   await page.getByRole('button', { name: 'Cut its power' }).click();
   await expect(page.getByRole('button', { name: 'Its power is back' })).toBeVisible();
   // An hour at a time, so that the logger misses none for longer than two.
@@ -363,7 +365,7 @@ test("a place of the kitchen's own: a cellar with its temperature, offered where
   server,
 }) => {
   await toBottle(server);
-  await page.goto(`${server.url}/kitchen`);
+  await page.goto(`${server.url}/kitchen?part=cold`);
   await page.getByRole('button', { name: 'Add a place' }).click();
   const dialog = page.getByRole('dialog');
   await dialog.getByLabel('What you call it').fill('Under the stairs');
@@ -381,10 +383,11 @@ test("a place of the kitchen's own: a cellar with its temperature, offered where
   // Three litres of room for nearly nine.
   await expect(form.getByTestId('fits')).toContainText('it does not hold them all');
   await page.getByRole('button', { name: 'Bottled, onto the cold shelf' }).click();
+  await page.getByRole('link', { name: 'Cold shelf' }).click();
   await page.getByTestId('bottle').getByRole('link').first().click();
   await expect(page.getByTestId('history')).toBeVisible();
   // A fridge is never taken out of a kitchen.
-  await page.goto(`${server.url}/kitchen`);
+  await page.goto(`${server.url}/kitchen?part=cold`);
   await page.getByRole('button', { name: 'Change Fridge shelf' }).click();
   await expect(page.getByRole('dialog').getByRole('button', { name: 'Take it out' })).toHaveCount(0);
 });

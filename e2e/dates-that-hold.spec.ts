@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { BOOK } from '@big-ladle/core';
-import { begun, expect, KITCHEN, planFor, test, toTheBottles } from './kitchenServer.ts';
+import { begun, expect, KITCHEN, openTool, planFor, test, toTheBottles } from './kitchenServer.ts';
 import { readPdf } from './pdf.ts';
 
 /** Peel and core in water: nothing shows it to be acid. */
@@ -31,6 +31,7 @@ test('a steep on the counter past its limit: called at the stove, no date, no la
   await toTheBottles(server, (kind) => kind === 'steep');
   await expect(page.getByTestId('not-kept')).toContainText('Not to be kept');
   await page.getByRole('button', { name: 'Bottled, onto the cold shelf' }).click();
+  await page.getByRole('link', { name: 'Cold shelf' }).click();
   await expect(page.getByTestId('bottle').first()).toContainText('throw');
   await page.goto(`${server.url}/shelf/labels?batch=batch`);
   await expect(page.getByTestId('no-label')).toContainText('not to be kept');
@@ -66,7 +67,7 @@ test('a cooling that is skipped after a night on the table: its hours have passe
   const alarm = page.getByTestId('alarm').first();
   await expect(alarm).toContainText('stood warm');
   await alarm.getByRole('button', { name: 'OK' }).click();
-  await page.getByRole('button', { name: 'Skip this' }).click();
+  await openTool(page, 'Skip this');
   await expect(page.getByRole('heading', { name: 'Cool', exact: true })).toHaveCount(0);
   await toTheBottles(server, (kind) => kind === 'mix' || kind === 'sweeten');
   await expect(page.getByTestId('not-kept')).toContainText('while not shown to be acid');
@@ -81,6 +82,7 @@ test('bottles of a litre filled hot, into the fridge: their date is said before 
   await expect(page.getByTestId('filled-warm')).toContainText('warm glass only');
   const promised = (await page.getByTestId('warm-date').innerText()).replace(/^.*: /, '').replace(/\.$/, '');
   await page.getByRole('button', { name: 'Bottled, onto the cold shelf' }).click();
+  await page.getByRole('link', { name: 'Cold shelf' }).click();
   await expect(page.getByTestId('bottle').first()).toContainText(promised);
   await page.getByTestId('bottle').first().getByRole('link').click();
   await expect(page.getByTestId('bottle-reasons')).toContainText('cost');
@@ -97,6 +99,7 @@ test.describe('half an hour before midnight, three and a half before the clocks 
     await begun(server, 'bottle', 'straightBoil', BOOK[0]!, {}, kitchen);
     await page.goto(`${server.url}/batches/batch/stove`);
     await page.getByRole('button', { name: 'Bottled, onto the cold shelf' }).click();
+    await page.getByRole('link', { name: 'Cold shelf' }).click();
     const day = /Fri(day)?,? 30/;
     await expect(page.getByTestId('bottle').first()).toContainText(day);
     await page.getByTestId('bottle').first().getByRole('link').click();

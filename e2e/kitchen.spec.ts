@@ -20,12 +20,13 @@ test('a pot without size or name, or absurd, is told at its field; what was type
   await dialog.getByLabel('What you call it').fill('Soup pot');
   await dialog.getByLabel('Width inside, cm').fill('24,5');
   await dialog.getByLabel('Height inside, cm').fill('20');
-  await expect(dialog.getByText('9.4 L to the brim')).toBeVisible();
+  await expect(dialog.getByText('9.4 L when full')).toBeVisible();
   await dialog.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('heading', { name: 'Soup pot' })).toBeVisible();
 });
 
 test('“this cup weighs” changes the list of every plan not yet begun', async ({ page, server }) => {
+  await page.goto(`${server.url}/kitchen?part=measures`);
   await page.getByRole('button', { name: 'Add a measure' }).click();
   await page.getByRole('dialog').getByLabel('What you call it').fill('blue mug');
   await page.getByRole('dialog').getByLabel('It holds, mL').fill('310');
@@ -34,7 +35,7 @@ test('“this cup weighs” changes the list of every plan not yet begun', async
   await page.getByRole('button', { name: /This cup weighs/ }).click();
   await page.getByLabel('Weighs, g').fill('50');
   await page.getByRole('dialog').getByRole('button', { name: 'Save' }).click();
-  await expect(page.getByText('blue mug of dried calyx, whole')).toBeVisible();
+  await expect(page.getByText('blue mug of dried hibiscus, whole')).toBeVisible();
   await page.goto(`${server.url}/new/deep-calyx-ginger?method=straightBoil`);
   // 300 g at 50 g a mug
   await expect(page.getByTestId('line-calyx')).toContainText('6 × blue mug');
@@ -42,8 +43,10 @@ test('“this cup weighs” changes the list of every plan not yet begun', async
 });
 
 test('US cups, a ring, bottles and the height above the sea', async ({ page, server }) => {
+  await page.goto(`${server.url}/kitchen?part=measures`);
   await page.getByLabel('Units').selectOption('us');
   await expect(page.getByText('236.6 mL')).toBeVisible();
+  await page.goto(`${server.url}/kitchen`);
   await page.getByRole('button', { name: 'Add a ring' }).click();
   await page.getByRole('dialog').getByLabel('What you call it').fill('Camp ring');
   await page.getByRole('dialog').getByLabel('Power, W').fill('1500');
@@ -53,6 +56,7 @@ test('US cups, a ring, bottles and the height above the sea', async ({ page, ser
   await page.getByRole('dialog').getByLabel('How many you have').fill('3');
   await page.getByRole('dialog').getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('3 × 750 mL')).toBeVisible();
+  await page.goto(`${server.url}/kitchen?part=cold`);
   await page.getByLabel('Height above the sea').fill('9999');
   await expect(page.getByText('Between -430 and 5,000.')).toBeVisible();
   await page.getByLabel('Height above the sea').fill('1500');

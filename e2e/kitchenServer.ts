@@ -304,3 +304,17 @@ export async function figure(page: Page, testId: string): Promise<number> {
   const text = (await page.getByTestId(testId).first().innerText()).replace(/\s/g, ' ');
   return Number(/-?[\d.]+/.exec(text.replace(/,/g, ''))?.[0]);
 }
+
+/** Opens a tool of the stove, wherever it stands: the rarer ones are behind "More …". */
+export async function openTool(page: Page, name: string): Promise<void> {
+  const tool = page.getByRole('button', { name, exact: true });
+  await expect(page.getByRole('button', { name: /^(More …|Less)$/ })).toBeVisible();
+  if (!(await tool.isVisible())) await page.getByRole('button', { name: 'More …' }).click();
+  await tool.click();
+}
+
+/** How many bottles the shelf shows, equal ones counted. */
+export const shownBottles = (page: Page): Promise<number> =>
+  page
+    .getByTestId('bottle')
+    .evaluateAll((cards) => cards.reduce((sum, card) => sum + Number(card.getAttribute('data-count')), 0));

@@ -22,7 +22,7 @@ test('labels as a PDF: true millimetres, the words of each bottle, and a code th
   expect(sheet!.widthMm).toBeCloseTo(210, 1);
   expect(sheet!.heightMm).toBeCloseTo(297, 1);
   // Seven bottles, and the bag of peel that was set aside.
-  expect(sheet!.text.match(/Calyx & pineapple/g)!.length).toBeGreaterThanOrEqual(7);
+  expect(sheet!.text.match(/Hibiscus & pineapple/g)!.length).toBeGreaterThanOrEqual(7);
   expect(sheet!.text.match(/Drink by/g)).toHaveLength(7);
   expect(sheet!.text).toContain('Peel and core');
   expect(sheet!.text).toContain('Once open 3 days');
@@ -94,7 +94,7 @@ test('by hand: the few words for a pen; labels for leftovers, one a portion', { 
   server,
 }) => {
   await page.goto(`${server.url}/shelf/labels?leftovers=1`);
-  await expect(page.getByTestId('by-hand')).toContainText('Spent calyx · use by');
+  await expect(page.getByTestId('by-hand')).toContainText('Used hibiscus · use by');
   // Three portions of calyx, two of root, one bag of peel.
   await expect(page.getByRole('heading', { name: 'Labels' }).locator('..')).toContainText('6 on 1 sheet');
   await page.getByRole('button', { name: 'None' }).click();

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { begun, expect, type KitchenServer, planFor, test } from './kitchenServer.ts';
+import { begun, expect, type KitchenServer, openTool, planFor, test } from './kitchenServer.ts';
 
 test.use({ viewport: { width: 390, height: 844 } });
 
@@ -53,7 +53,7 @@ test('three clocks in two batches: the alarms queue in order, each says what to 
   await page.goto(`${server.url}/batches/other/stove`);
   await expect(page.getByRole('heading', { name: 'Boil gently' })).toBeVisible();
   // A clock of the cook's own beside the boil and the other pot's steep.
-  await page.getByRole('button', { name: 'Add a timer' }).click();
+  await openTool(page, 'Add a timer');
   await page.getByLabel('For', { exact: true }).fill('6');
   await page.getByRole('button', { name: 'Spice pot' }).click();
   await expect(page.getByTestId('small-clocks')).toContainText('Spice pot');
@@ -113,8 +113,15 @@ test('everything at the stove is a thumb wide, whatever is open', async ({ page,
   await expect(page.getByTestId('done')).toBeVisible();
   const small = async () => (await targets(page)).filter((t) => t.height < 55.5 || t.width < 55.5);
   expect(await small()).toEqual([]);
-  for (const tool of ['Measure', 'Something else', 'Correct the start time', 'Add a timer', 'Sounds and alerts']) {
-    await page.getByRole('button', { name: tool, exact: true }).click();
+  for (const tool of [
+    'Measure',
+    'Something else',
+    'Correct the start time',
+    'Add a timer',
+    'Sounds and alerts',
+    'Stop this batch',
+  ]) {
+    await openTool(page, tool);
     await expect(page.getByRole('button', { name: tool, exact: true })).toHaveAttribute(
       'aria-expanded',
       'true',
@@ -127,15 +134,15 @@ test('everything at the stove is a thumb wide, whatever is open', async ({ page,
 test('a splash, a spill and a reading: the rest follows, and says by how much', async ({ page, server }) => {
   await begun(server, 'boil');
   await page.goto(`${server.url}/batches/batch/stove`);
-  await page.getByRole('button', { name: 'Something else' }).click();
+  await openTool(page, 'Something else');
   await page.getByRole('button', { name: '1.0 L' }).click();
   await expect(page.getByTestId('changed')).toContainText('instead of');
   await expect(page.getByTestId('changed')).toContainText(/1 bottle more|sweetener .* more/);
-  await page.getByRole('button', { name: 'Something else' }).click();
+  await openTool(page, 'Something else');
   await page.getByRole('button', { name: 'spilt' }).click();
   await page.getByRole('button', { name: '500 mL' }).click();
   await expect(page.getByTestId('changed')).toContainText('less');
-  await page.getByRole('button', { name: 'Something else' }).click();
+  await openTool(page, 'Something else');
   await page.getByRole('button', { name: 'not as planned' }).click();
   await page.getByRole('button', { name: 'It boiled over' }).click();
   await page.goto(`${server.url}/batches/batch`);
@@ -147,7 +154,7 @@ test('four keys lead through the stove, and can be others', { tag: '@dates' }, a
   await begun(server, 'boil');
   await page.goto(`${server.url}/batches/batch/stove`);
   await expect(page.getByRole('heading', { name: 'Boil gently' })).toBeVisible();
-  await page.getByRole('button', { name: 'Sounds and alerts' }).click();
+  await openTool(page, 'Sounds and alerts');
   await page.getByRole('button', { name: 'Four keys: off' }).click();
   await page.getByRole('button', { name: /^Next: the wide button/ }).click();
   await page.keyboard.press('n');
@@ -189,6 +196,7 @@ test('the cooling watch: stages with their limits, and what would be sooner', as
 test('while the pot looks after itself: side jobs, done when it is', async ({ page, server }) => {
   await begun(server, 'boil');
   await page.goto(`${server.url}/batches/batch/stove`);
+  await page.getByTestId('meanwhile').locator('summary').click();
   const waits = page.getByTestId('while-it-waits');
   await expect(waits).toContainText('wash the bottles and heat them');
   await expect(waits).toContainText('20 min, from');
@@ -205,12 +213,12 @@ test('two pots, one pair of hands: side jobs in one order; a part of a jug by ta
   await secondBatch(server);
   await page.goto(`${server.url}/batches/batch/stove`);
   const jobs = page.getByTestId('side-job');
-  await expect(page.getByTestId('while-it-waits')).toContainText('While the pots look after themselves');
+  await page.getByTestId('meanwhile').locator('summary').click();
   // Both want hot bottles and ice: for each it is said for which pot, what is due first comes first.
   await expect(jobs).toHaveCount(4);
   await expect(jobs.first()).toContainText('for the Blue pot');
   await expect(page.getByTestId('spoons').getByRole('img')).toHaveCount(2);
-  await expect(page.getByTestId('spoons')).toContainText('at the end of this step');
+  await expect(page.getByTestId('spoons')).toContainText('at the end');
   await page.getByRole('button', { name: 'Measure', exact: true }).click();
   const form = page.getByTestId('measure-form');
   await form.getByRole('button', { name: 'One jug more' }).click();
@@ -222,7 +230,7 @@ test('two pots, one pair of hands: side jobs in one order; a part of a jug by ta
   await page.goto(server.url);
   await expect(page.getByTestId('side-job')).toHaveCount(4);
   await page
-    .getByRole('button', { name: /^Begin it/ })
+    .getByRole('button', { name: /^Start:/ })
     .first()
     .click();
   await expect(page.getByTestId('side-job')).toHaveCount(3);

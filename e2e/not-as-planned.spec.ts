@@ -1,11 +1,11 @@
 import { BOOK } from '@big-ladle/core';
 import type { Page } from '@playwright/test';
-import { begun, expect, figure, KITCHEN, type KitchenServer, test } from './kitchenServer.ts';
+import { begun, expect, figure, KITCHEN, type KitchenServer, openTool, test } from './kitchenServer.ts';
 
 test.use({ viewport: { width: 390, height: 844 } });
 
 const somethingElse = async (page: Page, what: string) => {
-  await page.getByRole('button', { name: 'Something else' }).click();
+  await openTool(page, 'Something else');
   await page.getByTestId('something-else').getByRole('button', { name: what, exact: true }).click();
 };
 const eventsOf = async (server: KitchenServer) =>
@@ -66,7 +66,7 @@ test('guests are here: strained now, the rest boiled again, and what they drink 
   // The steps of the second boil follow, with their water.
   await expect(page.getByTestId('amounts')).toContainText('3.0 L water');
   await somethingElse(page, 'served');
-  await page.getByRole('button', { name: 'Something else' }).click();
+  await openTool(page, 'Something else');
   await page.getByTestId('done').click();
   await expect(page.getByRole('heading', { name: 'Bring to the boil' })).toBeVisible();
   await page.getByTestId('done').click();

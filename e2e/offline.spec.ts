@@ -1,5 +1,5 @@
 import type { BrowserContext, Page } from '@playwright/test';
-import { atTheClock, begun, expect, type KitchenServer, test } from './kitchenServer.ts';
+import { atTheClock, begun, expect, type KitchenServer, openTool, test } from './kitchenServer.ts';
 import { Wire } from './wire.ts';
 
 test.use({ viewport: { width: 390, height: 844 }, serviceWorkers: 'allow' });
@@ -33,7 +33,7 @@ async function kept(page: Page, url: string): Promise<void> {
 }
 
 const clock = async (page: Page, label: string) => {
-  await page.getByRole('button', { name: 'Add a timer' }).click();
+  await openTool(page, 'Add a timer');
   await page.getByRole('button', { name: label }).click();
   await expect(page.getByTestId('small-clocks')).toContainText(label);
 };
@@ -151,7 +151,7 @@ test('two devices end the same step: the earlier holds, the other shows in the l
     await server.api<{ events: (Entry & { atMs: number })[] }>('GET', '/batches/batch')
   ).events.filter((e) => e.kind === 'stepEnded' && !e.id.startsWith('setup'));
   await page.goto(`${wire.url}/batches/batch`);
-  await expect(page.getByTestId('log')).toContainText('said on another device as well');
+  await expect(page.getByTestId('log')).toContainText('entered on another device as well');
   await expect(other.getByRole('heading', { name: 'Strain' })).toBeVisible();
   expect(ends).toHaveLength(2);
   await other.context().close();

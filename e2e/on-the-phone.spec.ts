@@ -17,7 +17,7 @@ test('a phone of the home network comes in by the code of the first screen, and 
   await expect(phone.getByRole('button', { name: 'Let me in' })).toBeDisabled();
 
   const first = await (await browser.newContext({ serviceWorkers: 'block' })).newPage();
-  await first.goto(`${server.url}/kitchen`);
+  await first.goto(`${server.url}/kitchen?part=data`);
   const code = await first.getByTestId('pairing-code').innerText();
   await phone.getByLabel('Code of six figures').fill(code === '000000' ? '000001' : '000000');
   await phone.getByRole('button', { name: 'Let me in' }).click();

@@ -17,7 +17,7 @@ test('a double draw rehearsed from the start to bottles, by a simulated cook, at
   const rehearsal = page.getByTestId('rehearsal');
   await expect(rehearsal).toContainText('60 times as fast, nothing of it stays');
   // The probe at hand shows the pot, and says that it is simulated.
-  await expect(page.getByTestId('shown-probe')).toContainText('Practice probe, simulated');
+  await expect(page.getByTestId('shown-probe')).toContainText('Practice probe, for practice');
   await rehearsal.getByRole('button', { name: '600 ×' }).click();
   await expect(rehearsal).toContainText('600 times as fast');
   await rehearsal.getByRole('button', { name: 'Let it run by itself' }).click();
@@ -26,8 +26,8 @@ test('a double draw rehearsed from the start to bottles, by a simulated cook, at
   // In the middle it is out of reach for a while; what it shows then is why.
   await expect(page.getByTestId('shown-probe')).toContainText('out of reach', { timeout: 60_000 });
   await expect(page.getByTestId('shown-probe')).not.toContainText('out of reach', { timeout: 60_000 });
-  await expect(page.getByRole('heading', { name: 'In bottles' })).toBeVisible({ timeout: 90_000 });
-  await expect(page.getByText('bottles would stand on the cold shelf')).toBeVisible();
+  await expect(page.getByRole('heading', { name: /^Done: \d+ bottles$/ })).toBeVisible({ timeout: 90_000 });
+  await expect(page.getByText('It was practice: nothing stands on the cold shelf.')).toBeVisible();
   await expect(
     page.getByRole('img', { name: /planned, expected now and measured\. Measured last/ }),
   ).toBeVisible();
@@ -76,7 +76,7 @@ test('an instrument is paired, used at the stove, lost and found; a reading is t
   server,
 }) => {
   await server.api('PUT', '/kitchen', { version: 0, kitchen: KITCHEN });
-  await page.goto(`${server.url}/kitchen`);
+  await page.goto(`${server.url}/kitchen?part=practice`);
   const panel = page.getByRole('region', { name: 'Instruments' });
   await panel.getByLabel('Its name').fill('Long red probe');
   await panel.getByRole('button', { name: 'Pair it' }).click();
@@ -88,6 +88,7 @@ test('an instrument is paired, used at the stove, lost and found; a reading is t
 
   await page.goto(`${server.url}/new/deep-calyx-ginger?method=straightBoil`);
   await page.getByRole('button', { name: 'Start now' }).click();
+  await page.getByTestId('ready').click();
   for (const next of [
     'Wash until clear',
     'Scrub the skins',
@@ -118,7 +119,7 @@ test('scale, refractometer and strips at a rehearsed pot: what they show is take
 }, async ({ page, server }) => {
   test.setTimeout(240_000);
   await server.api('PUT', '/kitchen', { version: 0, kitchen: KITCHEN });
-  await page.goto(`${server.url}/kitchen`);
+  await page.goto(`${server.url}/kitchen?part=practice`);
   const panel = page.getByRole('region', { name: 'Instruments' });
   for (const [kind, name] of [
     ['Scale', 'Shelf scale'],
@@ -154,7 +155,7 @@ test('scale, refractometer and strips at a rehearsed pot: what they show is take
     const shown = page.getByTestId(`shown-${kind}`);
     // In a rehearsal an instrument is out of reach for twelve minutes now and then: here a tenth of that.
     await expect(shown).toContainText(unit, { timeout: 80_000 });
-    await expect(shown).toContainText('simulated');
+    await expect(shown).toContainText('for practice');
     await shown.getByRole('button', { name: 'Take it' }).click();
   }
   const id = /batches\/([^/]+)\/stove/.exec(page.url())![1]!;

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { expect, test } from './kitchenServer.ts';
+import { expect, shownBottles, test } from './kitchenServer.ts';
 
 // Late enough that a bottle of five days has tomorrow for its last whole day.
 test.use({ demo: true, atMs: Date.UTC(2026, 10, 25, 23) });
@@ -9,7 +9,7 @@ test('a bottle taken out and put back, a glass poured: its life follows', { tag:
   server,
 }) => {
   await page.goto(`${server.url}/shelf`);
-  await expect(page.getByTestId('bottle')).toHaveCount(15);
+  await expect.poll(() => shownBottles(page)).toBe(15);
   await page.goto(`${server.url}/shelf/demo-bottle-5`);
   await expect(page.getByTestId('contains')).toContainText('720 mL left');
   const before = await page.getByTestId('bottle-deadline').innerText();
@@ -24,7 +24,7 @@ test('a bottle taken out and put back, a glass poured: its life follows', { tag:
   await expect(page.getByRole('button', { name: 'Opened now' })).toBeHidden();
   // The address holds the bottle; back leads to the shelf.
   await page.goBack();
-  await expect(page.getByTestId('bottle')).toHaveCount(15);
+  await expect.poll(() => shownBottles(page)).toBe(15);
 });
 
 test('a note is left in the log of a batch, and the newest entry can be taken back', async ({

@@ -1,18 +1,20 @@
 import { readFileSync } from 'node:fs';
-import { begun, expect, KITCHEN, planFor, test } from './kitchenServer.ts';
+import { begun, expect, KITCHEN, openTool, planFor, test } from './kitchenServer.ts';
 
 test('made again with a tap: last time’s lesson stands at its step', async ({ page, server }) => {
   await begun(server, 'bottle');
   await page.goto(`${server.url}/batches/batch/stove`);
-  await page.getByRole('button', { name: 'Something else' }).click();
+  await openTool(page, 'Something else');
   await page.getByRole('button', { name: 'not as planned' }).click();
   await page.getByRole('button', { name: 'It burnt a little' }).click();
   await page.getByRole('button', { name: 'Bottled, onto the cold shelf' }).click();
+  await page.getByRole('link', { name: 'Cold shelf' }).click();
   await page.waitForURL('**/shelf');
   await page.goto(`${server.url}/batches/batch`);
   await page.getByLabel('A note').fill('less clove');
   await page.getByRole('button', { name: 'Add note' }).click();
   await page.getByRole('button', { name: 'Make it again' }).click();
+  await page.getByTestId('ready').click();
   await expect(page.getByRole('heading', { name: 'Sort' })).toBeVisible();
   await expect(page.getByTestId('last-time')).toContainText('less clove');
   const { batches } = await server.api<{ batches: { batch: { status: string } }[] }>('GET', '/batches');
@@ -64,7 +66,7 @@ test('start by keeps out of the night; too late says what binds and offers three
   await page.getByRole('button', { name: 'Into the calendar' }).click();
   const file = readFileSync(await (await download).path(), 'utf8');
   expect(file).toContain('BEGIN:VCALENDAR');
-  expect(file).toMatch(/SUMMARY:Bottle \(Deep calyx/);
+  expect(file).toMatch(/SUMMARY:Bottle \(Deep hibiscus/);
   expect(file.match(/BEGIN:VEVENT/g)!.length).toBeGreaterThan(5);
 
   await page.getByLabel('Ready by').fill('2026-11-24T22:00');
@@ -81,7 +83,7 @@ test('start by keeps out of the night; too late says what binds and offers three
 test('hours away are set in the kitchen', async ({ page, server }) => {
   await server.api('PUT', '/kitchen', { version: 0, kitchen: KITCHEN });
   await server.api('POST', '/batches', { id: 'plan', plan: planFor(6) });
-  await page.goto(`${server.url}/kitchen`);
+  await page.goto(`${server.url}/kitchen?part=house`);
   const panel = page.getByRole('region', { name: 'Your hours' });
   await panel.getByRole('button', { name: 'I sleep' }).click();
   await expect(panel.getByTestId('away-hours')).toHaveCount(1);

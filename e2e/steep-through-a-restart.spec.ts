@@ -1,4 +1,4 @@
-import { begun, expect, test } from './kitchenServer.ts';
+import { begun, expect, openTool, test } from './kitchenServer.ts';
 
 test.use({ viewport: { width: 390, height: 844 } });
 
@@ -27,7 +27,7 @@ test('a steep survives a reload, another window and a killed server without losi
   await server.stop('SIGKILL');
   await expect(page.getByText('The kitchen server does not answer')).toBeVisible();
   await expect(clock).toHaveAttribute('data-end-ms', end!);
-  await page.getByRole('button', { name: 'Add a timer' }).click();
+  await openTool(page, 'Add a timer');
   await page.getByRole('button', { name: 'Spice pot' }).click();
   await expect(page.getByTestId('small-clocks')).toContainText('Spice pot');
   await expect(page.getByText(/1 entry waits here/)).toBeVisible();
@@ -76,7 +76,7 @@ test('“it boiled six minutes ago”', { tag: '@dates' }, async ({ page, server
   await server.pass(8);
   await page.goto(`${server.url}/batches/batch/stove`);
   const end = Number(await page.getByTestId('clock').getAttribute('data-end-ms'));
-  await page.getByRole('button', { name: 'Correct the start time' }).click();
+  await openTool(page, 'Correct the start time');
   await page.getByTestId('retime-minutes').fill('14');
   await page.getByRole('button', { name: 'Set it' }).click();
   // Eight minutes had gone by; now it is fourteen.

@@ -60,14 +60,16 @@ test('a pot too small says by how much, and offers fills, another pot, or less',
   await page.goto(`${server.url}/new/deep-calyx-ginger?method=straightBoil`);
   await page.getByRole('combobox', { name: 'Pot' }).selectOption('small');
   const problem = page.getByTestId('plan-problem');
-  await expect(problem).toContainText(/\d\.\d L too much for the Small pot in one fill: it takes \d\.\d L/);
+  await expect(problem).toContainText(
+    /\d\.\d L too much for the Small pot in one pot load: it takes \d\.\d L/,
+  );
   await expect(page.getByRole('button', { name: 'Start now' })).toBeDisabled();
   // What several fills cost in time is worked out beside the screen.
-  const fills = page.getByRole('button', { name: /Make it in \d fills, .* in all/ });
+  const fills = page.getByRole('button', { name: /Make it in \d pot loads, .* in all/ });
   await expect(fills).toBeVisible();
   await fills.click();
   await expect(problem).toBeHidden();
-  await expect(page.getByTestId('limit')).toContainText('fills of the pot');
+  await expect(page.getByTestId('limit')).toContainText('pot loads');
   await expect(page.getByTestId('wish-now')).toHaveText('9.0 L in bottles');
   await page.getByRole('combobox', { name: 'Pot' }).selectOption('small');
   await page.reload();
@@ -101,7 +103,7 @@ test('every stage opens by keyboard, and its choices move the figures', { tag: '
   await page.getByRole('tab', { name: /Size/ }).focus();
   await page.keyboard.press('ArrowRight');
   await page.keyboard.press('ArrowRight');
-  await expect(page.getByRole('tab', { name: /Draw/ })).toBeFocused();
+  await expect(page.getByRole('tab', { name: /Boil/ })).toBeFocused();
   await expect(page).toHaveURL(/stage=draw/);
   const keep = await page.getByTestId('stage-figure-keep').innerText();
   await page.getByRole('button', { name: 'on the counter' }).click();

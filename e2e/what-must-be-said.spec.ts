@@ -23,6 +23,7 @@ const mine = (name: string, change: (line: Recipe['lines'][number]) => Recipe['l
 /** Fills the bottles at the stove and opens the page of the first. */
 async function fillAndOpen(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Bottled, onto the cold shelf' }).click();
+  await page.getByRole('link', { name: 'Cold shelf' }).click();
   await page.getByTestId('bottle').first().getByRole('link').click();
   await expect(page.getByTestId('contains')).toBeVisible();
 }
@@ -138,7 +139,7 @@ test('juice pressed raw in the batch: raw on the recipe, where it goes in, on bo
   await expect(page.getByTestId('guidance')).toContainText('not for pregnancy, under fives');
   await fillAndOpen(page);
   await expect(page.getByTestId('marks')).toContainText('raw in part');
-  await expect(await labelSheet(page, server)).toContainText(/not for the old or ?weakened/);
+  await expect(await labelSheet(page, server)).toContainText(/not for older or ill ?people/);
 });
 
 test('shots of root and turmeric: by their own small glass, poured and counted', async ({ page, server }) => {
@@ -169,12 +170,12 @@ test('asked with one tap: the water that nobody boils, how sweet the fruit is, w
   const recipe = BOOK.find((r) => r.id === 'root-lemon-shots')!;
   await begun(server, 'pick', 'rawBlend', recipe);
   await page.goto(`${server.url}/batches/batch/stove`);
-  const layOut = page.getByTestId('lay-out');
-  await layOut.locator('summary').click();
-  await layOut.getByLabel(/A cloth or bag for this only/).check();
+  const ready = page.getByTestId('get-ready');
+  await ready.getByRole('checkbox', { name: 'Cloth' }).check();
+  await ready.locator('summary').click();
+  await expect(ready).toContainText('A cloth or bag for this only');
   await page.reload();
-  await layOut.locator('summary').click();
-  await expect(layOut.getByLabel(/A cloth or bag for this only/)).toBeChecked();
+  await expect(ready.getByRole('checkbox', { name: 'Cloth' })).toBeChecked();
   // On to the blender, where the water goes in.
   const { batch } = await server.api<{
     batch: { pins: { program: { steps: { id: string; kind: string }[] } } };

@@ -1,6 +1,6 @@
 import { PROBLEM_TYPE, PROBLEMS, type Problem, type ProblemCode } from '@big-ladle/core';
 import type { Page, Route } from '@playwright/test';
-import { begun, expect, type KitchenServer, test } from './kitchenServer.ts';
+import { begun, expect, type KitchenServer, openTool, test } from './kitchenServer.ts';
 
 const written = async (server: KitchenServer): Promise<string[]> =>
   (
@@ -73,7 +73,7 @@ for (const { who, answer, says } of ANSWERS) {
     await expect(page.getByTestId('clock')).toBeVisible();
     await page.route('**/api/events', (route) => route.fulfill(answer));
     const asked = page.waitForResponse('**/api/events');
-    await page.getByRole('button', { name: 'Add a timer' }).click();
+    await openTool(page, 'Add a timer');
     await page.getByRole('button', { name: 'Spice pot' }).click();
     await asked;
     await expect(page.getByText(says)).toBeVisible();
@@ -100,7 +100,7 @@ test('an entry that our server refuses for what it is goes, is told, and lets th
       : route.continue(),
   );
   for (const label of ['Peel soak', 'Spice pot']) {
-    await page.getByRole('button', { name: 'Add a timer' }).click();
+    await openTool(page, 'Add a timer');
     await page.getByRole('button', { name: label }).click();
   }
   await expect(page.getByText(/Not stored: Something is not right \(events\.0\.body\.label\)/)).toBeVisible();

@@ -353,3 +353,36 @@ describe('what was said with one tap', () => {
     expect(ids('other')).toEqual(['other']);
   });
 });
+
+describe('a batch that is given up', () => {
+  const stop = (minute: number) =>
+    at(minute, { kind: 'stopped', body: { rest: 'pouredAway', code: 'stop.fell' } }, `stop-${minute}`);
+  it('has no step on, no clock that calls, and ended when it was said', () => {
+    const clock = at(86, { kind: 'clockStarted', body: { clockId: 'c', label: 'Peel', minutes: 20 } });
+    const log = foldBatch(program, [...toTheBoil(), clock, stop(90)]);
+    expect(log.currentStepId).toBeNull();
+    expect(log.clocks).toEqual([]);
+    expect(log.endedMs).toBe(START + 90 * MINUTE_MS);
+    expect(log.stopped?.body.code).toBe('stop.fell');
+    // What was done before stays done, what was on is not.
+    expect(log.steps.pick?.status).toBe('done');
+    expect(Object.values(log.steps).filter((s) => s.status === 'now')).toEqual([]);
+    const now = batchAt(program, KITCHEN, TABLES, [...toTheBoil(), stop(90)], START + 95 * MINUTE_MS);
+    expect(now.clock).toBeNull();
+  });
+  it('goes on where it was once that is taken back', () => {
+    const before = foldBatch(program, toTheBoil());
+    const undone = at(91, { kind: 'undone', body: { target: 'stop-90' } });
+    const after = foldBatch(program, [...toTheBoil(), stop(90), undone]);
+    expect(after.currentStepId).toBe(before.currentStepId);
+    expect(after.stopped).toBeNull();
+    expect(after.endedMs).toBeNull();
+  });
+  it('a batch whose last step is over was not given up, whatever is said afterwards', () => {
+    const all = ids.map((stepId, i) => at(i + 1, { kind: 'stepEnded', body: { stepId } }));
+    const start = at(0, { kind: 'stepStarted', body: { stepId: ids[0]! } });
+    const log = foldBatch(program, [start, ...all, stop(ids.length + 5)]);
+    expect(log.stopped).toBeNull();
+    expect(log.endedMs).toBe(START + ids.length * MINUTE_MS);
+  });
+});

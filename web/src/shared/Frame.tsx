@@ -143,7 +143,10 @@ export function Frame() {
           pt: { md: 2 },
         }}
       >
-        <Outlet />
+        {/* What stands under a page does not come up while it loads. */}
+        <Box sx={{ minHeight: { xs: '100vh', md: 0 } }}>
+          <Outlet />
+        </Box>
         <Box sx={{ display: { xs: 'flex', md: 'none' }, mt: 3, flexWrap: 'wrap' }}>
           <OverlayButtons />
           <SchemeButton />

@@ -5,6 +5,8 @@ import { num, say } from '../words/say.ts';
 
 export interface QuantityFieldProps {
   label: string;
+  /** What is read out, where the label that is shown is shorter. */
+  said?: string;
   value: number | null;
   unit?: string;
   min: number;
@@ -81,6 +83,7 @@ export function QuantityField(props: QuantityFieldProps) {
           inputMode: 'decimal',
           autoComplete: 'off',
           'data-testid': props.testId,
+          'aria-label': props.said,
           style: props.big ? { fontSize: '1.75rem', padding: '14px' } : undefined,
         },
         input: props.unit

@@ -37,7 +37,7 @@ export function StageLine(props: {
     <Box
       role="tablist"
       aria-label={say('stageLine.stagesOfThisBatch')}
-      sx={{ display: 'flex', flexDirection: { xs: 'column', sm: 'row' }, mb: 1.5, position: 'relative' }}
+      sx={{ display: 'flex', flexDirection: { xs: 'column', md: 'row' }, mb: 1.5, position: 'relative' }}
     >
       {props.stages.map((stage, index) => {
         const open = stage.id === props.open;
@@ -69,7 +69,7 @@ export function StageLine(props: {
               flex: 1,
               minWidth: 0,
               minHeight: 44,
-              display: { xs: 'grid', sm: 'block' },
+              display: { xs: 'grid', md: 'block' },
               gridTemplateColumns: '26px 1fr auto',
               alignItems: 'center',
               color: role('ink'),
@@ -80,8 +80,8 @@ export function StageLine(props: {
             <Box
               sx={{
                 ...heading,
-                fontSize: { xs: '1.05rem', sm: '1.2rem', lg: '1.45rem' },
-                order: { xs: 3, sm: 0 },
+                fontSize: { xs: '1.05rem', md: '1.2rem', lg: '1.45rem' },
+                order: { xs: 3, md: 0 },
                 gridColumn: 3,
                 gridRow: 1,
                 whiteSpace: 'nowrap',
@@ -98,24 +98,24 @@ export function StageLine(props: {
                 </Box>
               )}
             </Box>
-            <Box sx={{ position: 'relative', height: { xs: 44, sm: 16 }, gridColumn: 1, gridRow: 1 }}>
+            <Box sx={{ position: 'relative', height: { xs: 44, md: 16 }, gridColumn: 1, gridRow: 1 }}>
               <Box
                 sx={{
                   position: 'absolute',
                   bgcolor: stage.state === 'later' ? role('rimSoft') : role('rim'),
-                  left: { xs: 9, sm: 0 },
-                  right: { xs: 'auto', sm: 0 },
-                  top: { xs: 0, sm: 7 },
-                  bottom: { xs: 0, sm: 'auto' },
-                  width: { xs: 2.5, sm: 'auto' },
-                  height: { xs: 'auto', sm: 2.5 },
+                  left: { xs: 9, md: 0 },
+                  right: { xs: 'auto', md: 0 },
+                  top: { xs: 0, md: 7 },
+                  bottom: { xs: 0, md: 'auto' },
+                  width: { xs: 2.5, md: 'auto' },
+                  height: { xs: 'auto', md: 2.5 },
                 }}
               />
               <Box
                 sx={{
                   position: 'absolute',
-                  left: { xs: 4, sm: 0 },
-                  top: { xs: 16, sm: 2 },
+                  left: { xs: 4, md: 0 },
+                  top: { xs: 16, md: 2 },
                   width: 8,
                   height: 8,
                   borderRadius: '50%',

@@ -68,7 +68,6 @@ export function recipeText(input: TextInput): string {
   const name = sayDrink(recipe.id, recipe.name);
   return [
     name,
-    '='.repeat(name.length),
     say('recipeText.inBottlesByFrom', {
       volume: litres(end?.now.volumeL ?? 0),
       what: sayCode(`method.${program.methodId}`),

@@ -189,6 +189,7 @@ export function Caution(props: {
         : 'transparent';
   return (
     <Box
+      data-severity={props.severity}
       sx={{
         bgcolor: ground,
         borderRadius: 2,

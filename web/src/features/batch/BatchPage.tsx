@@ -99,7 +99,9 @@ function BatchTable({ live }: { live: LiveBatch }) {
             {sayCode(`method.${program.methodId}`)} ·{' '}
             {step
               ? say('batchPage.now', { stepName: stepName(step, program).toLowerCase() })
-              : say('stage.state.done')}
+              : now.log.stopped
+                ? say('stoveEnd.stopped')
+                : say('stage.state.done')}
           </>
         }
       >
@@ -215,7 +217,7 @@ function BatchTable({ live }: { live: LiveBatch }) {
               {stage === 'bottle' &&
                 (step?.kind === 'bottle' ? (
                   <Panel title={say('batchPage.bottle')}>
-                    <BottleForm live={live} onBottled={() => undefined} />
+                    <BottleForm live={live} />
                   </Panel>
                 ) : (
                   <BottlesPanel {...input}>

@@ -49,7 +49,7 @@ export function withNames(bottles: readonly FilledBottle[], gifts: Gifts | null)
 const WARM_C = 30;
 
 /** Which bottles, how many, how full, where they go and for whom, and what is left over. */
-export function BottleForm({ live, onBottled }: { live: LiveBatch; onBottled: () => void }) {
+export function BottleForm({ live }: { live: LiveBatch }) {
   const kitchen = useKitchen().data?.kitchen ?? live.kitchen;
   const { step } = live;
   const sizes = kitchen.bottles;
@@ -116,7 +116,6 @@ export function BottleForm({ live, onBottled }: { live: LiveBatch; onBottled: ()
       { kind: 'stepEnded', body: { stepId: step.id } },
     ];
     await live.record(deeds);
-    onBottled();
   };
 
   return (

@@ -289,6 +289,11 @@ export function MeasureForm(props: {
           }
         />
       )}
+      {kind === 'level' && live.pot.shapeGuessed && (
+        <Box sx={{ color: role('caution') }} data-testid="shape-guessed">
+          {say('measureForm.shapeGuessed')}
+        </Box>
+      )}
       {kind === 'mass' && (
         <>
           <QuantityField

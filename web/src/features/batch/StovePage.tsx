@@ -4,7 +4,7 @@ import { activeEvents, cuesFor, guidanceFor, type Step, saysAlcohol } from '@big
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
-import { Link, Navigate, useNavigate, useParams } from 'react-router';
+import { Link, Navigate, useParams } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { AlarmQueue } from '../../shared/AlarmQueue.tsx';
 import { announcement, unlockSound, useAlarmState, useAlarms, useSound } from '../../shared/alarms.ts';
@@ -88,7 +88,6 @@ export function StovePage() {
 
 function StoveScreen({ live }: { live: LiveBatch }) {
   const { step, program, kitchen, now, nowMs, batch } = live;
-  const navigate = useNavigate();
   const [tool, setTool] = useState<
     'measure' | 'guests' | 'lots' | 'else' | 'retime' | 'clock' | 'signals' | 'stop' | null
   >(null);
@@ -319,16 +318,7 @@ function StoveScreen({ live }: { live: LiveBatch }) {
                 </Box>
               )}
               {step?.kind === 'sweeten' && <SweetenForm key={step.id} live={live} onEnough={() => end()} />}
-              {step?.kind === 'bottle' && (
-                <BottleForm
-                  key={step.id}
-                  live={live}
-                  onBottled={() => {
-                    // The last bottles of it: the shelf is what comes next.
-                    if (!batch.rehearsal && program.steps.at(-1) === step) navigate('/shelf');
-                  }}
-                />
-              )}
+              {step?.kind === 'bottle' && <BottleForm key={step.id} live={live} />}
               {step && (step.kind === 'steep' || step.kind === 'boil') && (
                 <SpoonNowAndThen now={look} then={colours(forecast)} />
               )}

@@ -642,7 +642,8 @@ function StepCard(props: {
         </Box>
         {MINUTES.has(step.kind) && (
           <QuantityField
-            label={say('editorPage.minutes', { name })}
+            label={say('editorPage.minutesShort')}
+            said={say('editorPage.minutes', { name })}
             value={step.minutes}
             min={0}
             max={86_400}

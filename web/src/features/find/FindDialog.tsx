@@ -25,8 +25,12 @@ export function FindDialog({ onClose }: { onClose: () => void }) {
       onClose={onClose}
       fullWidth
       maxWidth="sm"
-      aria-label={say('find.title')}
-      slotProps={{ paper: { sx: { alignSelf: 'flex-start', borderTop: `5px solid ${role('rim')}` } } }}
+      slotProps={{
+        paper: {
+          'aria-label': say('find.title'),
+          sx: { alignSelf: 'flex-start', borderTop: `5px solid ${role('rim')}` },
+        },
+      }}
     >
       <Box
         component="form"

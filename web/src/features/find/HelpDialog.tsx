@@ -12,7 +12,14 @@ const SHORTCUTS = ['find', 'help', 'close'] as const;
 export function HelpDialog({ term, onClose }: { term: Term | null; onClose: () => void }) {
   const terms = term ? [term, ...TERMS.filter((t) => t !== term)] : TERMS;
   return (
-    <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-label={say('help.title')} data-testid="help">
+    <Dialog
+      open
+      onClose={onClose}
+      fullWidth
+      maxWidth="sm"
+      slotProps={{ paper: { 'aria-label': say('help.title') } }}
+      data-testid="help"
+    >
       <Box sx={{ p: 2.5 }}>
         <Box component="h2" sx={{ ...heading, m: 0, mb: 1 }}>
           {say('help.glossary')}

@@ -33,7 +33,7 @@ import { type ReactNode, useEffect, useId } from 'react';
 import { Controller, type FieldValues, type Path, type UseFormReturn, useForm } from 'react-hook-form';
 import { v7 as uuid } from 'uuid';
 import { placesOf } from '../../shared/house.ts';
-import { heading } from '../../theme/theme.ts';
+import { heading, role } from '../../theme/theme.ts';
 import { sayField } from '../../words/fields.ts';
 import { sayItem } from '../../words/names.ts';
 import { litres, say } from '../../words/say.ts';
@@ -136,6 +136,13 @@ const MATERIALS = (['stainless', 'enamel', 'aluminium', 'castIron', 'copper', 'g
   (value) => ({ value, text: say(`material.${value}`) }),
 );
 
+/** A pot whose width or height was entered is guessed no longer. */
+function asMeasured(row: Pot, before: Pot | undefined): Pot {
+  const { shapeGuessed, ...measured } = row;
+  const same = before?.diameterCm === row.diameterCm && before.heightCm === row.heightCm;
+  return shapeGuessed && same ? row : measured;
+}
+
 export function PotDialog({ kitchen, id, save, onClose }: DialogInput & { id: string | null }) {
   const pot = kitchen.pots.find((p) => p.id === id);
   const form = useForm({
@@ -163,7 +170,7 @@ export function PotDialog({ kitchen, id, save, onClose }: DialogInput & { id: st
       onClose={onClose}
       onSubmit={() =>
         void form.handleSubmit(async (row) =>
-          (await save({ pots: withRow(kitchen.pots, row) })) ? onClose() : undefined,
+          (await save({ pots: withRow(kitchen.pots, asMeasured(row, pot)) })) ? onClose() : undefined,
         )()
       }
       onRemove={
@@ -173,6 +180,7 @@ export function PotDialog({ kitchen, id, save, onClose }: DialogInput & { id: st
       }
     >
       <Field form={form} name="name" label={say('common.whatYouCallIt')} />
+      {pot?.shapeGuessed && <Box sx={{ color: role('caution') }}>{say('dialogs.shapeGuessed')}</Box>}
       <Field form={form} name="diameterCm" label={say('common.widthInsideCm')} figure />
       <Field
         form={form}

@@ -89,34 +89,41 @@ function Board(props: { planned: BatchList['batches']; nowMs: number; kitchen: K
     >
       <Box sx={{ display: 'grid', gap: 1.75, minWidth: 0 }}>
         <AlarmQueue due={due} />
-        {board.length > 0 ? (
-          <OnTheStove board={board} nowMs={nowMs} />
-        ) : isPending ? (
-          <Loading />
+        {/* All at once, so that nothing jumps when the pots come. */}
+        {isPending ? (
+          <Box sx={{ minHeight: { xs: '100vh', lg: 0 } }}>
+            <Loading />
+          </Box>
         ) : (
-          <Panel title={say('stoveHome.nothingIsOn')}>
-            <Typography>
-              {say('stoveHome.aPlanWaitsChoose', {
-                lengthSome: plans.length > 0,
-                name: kitchen.pots[0]!.name,
-              })}
-            </Typography>
-            <Button variant="outlined" component={Link} to="/drinks" sx={{ mt: 1.5 }}>
-              {say('stoveHome.chooseADrink')}
-            </Button>
-          </Panel>
-        )}
-        {board.length === 0 && !isPending && (
-          <Suspense>
-            <HowItWorks />
-          </Suspense>
-        )}
-        {clocks.length > board.length && <Clocks clocks={clocks} nowMs={nowMs} />}
-        <Next board={board} plans={plans} nowMs={nowMs} zone={kitchen.zone} />
-        {on.length > 0 && (
-          <Suspense>
-            <SideJobs framed on={on} nowMs={nowMs} zone={kitchen.zone} />
-          </Suspense>
+          <>
+            {board.length > 0 ? (
+              <OnTheStove board={board} nowMs={nowMs} />
+            ) : (
+              <Panel title={say('stoveHome.nothingIsOn')}>
+                <Typography>
+                  {say('stoveHome.aPlanWaitsChoose', {
+                    lengthSome: plans.length > 0,
+                    name: kitchen.pots[0]!.name,
+                  })}
+                </Typography>
+                <Button variant="outlined" component={Link} to="/drinks" sx={{ mt: 1.5 }}>
+                  {say('stoveHome.chooseADrink')}
+                </Button>
+              </Panel>
+            )}
+            {board.length === 0 && (
+              <Suspense>
+                <HowItWorks />
+              </Suspense>
+            )}
+            {clocks.length > board.length && <Clocks clocks={clocks} nowMs={nowMs} />}
+            <Next board={board} plans={plans} nowMs={nowMs} zone={kitchen.zone} />
+            {on.length > 0 && (
+              <Suspense>
+                <SideJobs framed on={on} nowMs={nowMs} zone={kitchen.zone} />
+              </Suspense>
+            )}
+          </>
         )}
       </Box>
       <Box sx={{ display: 'grid', gap: 1.75, minWidth: 0 }}>

@@ -56,6 +56,9 @@ export function firstKitchen(doc: KitchenDoc, pot: Pot, ring: BurnerKind): Kitch
   };
 }
 
+/** A way that takes no longer than this share of the quickest is quick too. */
+const NEARLY_AS_QUICK = 1.3;
+
 /** So many are asked about. */
 const ASKED = 12;
 
@@ -92,7 +95,9 @@ export function proposalsFor(
 ): Proposal[] {
   return drinks
     .flatMap((drink) => {
-      const quick = [...drink.methods].sort((a, b) => a.totalMin - b.totalMin)[0];
+      const least = Math.min(...drink.methods.map((m) => m.totalMin));
+      // Of the quick ways the one that the book has first: it is the plainest.
+      const quick = drink.methods.find((m) => m.totalMin <= least * NEARLY_AS_QUICK);
       if (!quick || (withinMin !== null && quick.totalMin > withinMin)) return [];
       const has = drink.families.filter((f) => held.has(f)).length;
       return [{ ...quick, recipeId: drink.recipeId, has, lacks: drink.families.length - has }];

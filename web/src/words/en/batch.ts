@@ -629,7 +629,7 @@ export const EN_BATCH = {
   'panels.rinses': '{rinses} rinses',
   'panels.inYourLargestBowl': 'In your largest bowl, wash it {washLots} times over.',
   'panels.coldRinsesTakeAbout':
-    'Cold rinses take about {hibiscus} of the hibiscus with them: less than a warm one would.',
+    'Cold rinses take about {calyx} of the hibiscus with them: less than a warm one would.',
   'panels.draw': 'Boil and steep',
   'panels.drawnFromThePlants': 'What the plants give',
   'panels.notModelled': 'not modelled',
@@ -892,4 +892,6 @@ export const EN_BATCH = {
   'body.press': 'usual: pressed',
   'body.wring': 'thick: wrung out',
   'stageChoices.perLitre': '{mass} of {item} a litre',
+  'measureForm.shapeGuessed':
+    'The width of this pot is only guessed: count jugs instead, or measure the pot in Kitchen before the next batch.',
 };

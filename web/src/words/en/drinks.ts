@@ -352,4 +352,5 @@ export const EN_DRINKS = {
   'drinksPage.sort.name': 'name',
   'drinksPage.sort.quick': 'quickest first',
   'drinksPage.sort.work': 'least work first',
+  'editorPage.minutesShort': 'Time',
 };

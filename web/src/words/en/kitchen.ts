@@ -179,4 +179,6 @@ export const EN_KITCHEN = {
   'kitchenParts.house': 'This house',
   'kitchenParts.data': 'Backup and devices',
   'kitchenParts.practice': 'For practice',
+  'dialogs.shapeGuessed':
+    'Its width and height are guessed from its litres. Measure both once: then heights in the pot are true.',
 };

@@ -89,7 +89,7 @@ export const EN_STOVE = {
   'firstPage.when.tomorrow': 'tomorrow',
   'firstPage.proposal': 'A first drink',
   'firstPage.soWePropose': 'So we propose',
-  'firstPage.proposed': '{drink}, {litres} by {day} {time}',
+  'firstPage.proposed': '{drink}, {litres}, ready {day} at {time}',
   'firstPage.work': 'of your work',
   'firstPage.inAll': 'in all',
   'firstPage.withIce': 'in all, with {ice} kg of ice',
