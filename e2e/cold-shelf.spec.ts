@@ -1,5 +1,5 @@
 import { expect, type Page } from '@playwright/test';
-import { begun, KITCHEN, type KitchenServer, shownBottles, test } from './kitchenServer.ts';
+import { begun, KITCHEN, type KitchenServer, shownBottles, test, unfold } from './kitchenServer.ts';
 
 const THREE_SIZES = [
   { id: 'b-tall', name: 'Tall bottle', volumeMl: 750, diameterCm: 8, material: 'glass' as const, count: 6 },
@@ -50,7 +50,7 @@ test('a batch into three sizes: the plan, the order, the room, for whom; then on
   const fewer = (name: string) => form.getByRole('button', { name: `One ${name} fewer`, exact: true });
   const count = (id: string) => form.getByTestId(`count-${id}`);
   // What is suggested leaves as little as can be over.
-  await expect(form.getByTestId('bottle-left')).toContainText('left over');
+  await expect(form.getByTestId('bottle-left')).toContainText('left');
   for (let guard = 0; guard < 12 && (await count('b-litre').innerText()) !== '2'; guard++)
     await ((await count('b-litre').innerText()) > '2' ? fewer('Litre jar') : more('Litre jar')).click();
   for (let guard = 0; guard < 12 && (await count('b-small').innerText()) !== '3'; guard++)
@@ -63,12 +63,13 @@ test('a batch into three sizes: the plan, the order, the room, for whom; then on
   );
   await expect(form.getByTestId('fits')).toContainText('They fit');
   // Into the freezer they are filled less, and glass is warned of.
+  await unfold(page, 'they-go-to');
   await form.getByRole('button', { name: 'Freezer' }).click();
   await expect(form).toContainText('90 % of its size');
   await expect(form).toContainText('Glass bursts in the freezer');
   await form.getByRole('button', { name: 'Fridge shelf' }).click();
   await expect(form).toContainText('96 % of its size');
-  await form.getByRole('button', { name: 'Some are for somebody' }).click();
+  await form.getByRole('button', { name: 'For whom …' }).click();
   await form.getByLabel('For what: a feast, a season').fill('Lantern supper');
   await form.getByLabel('For whom, 1').fill('No. 14');
   await page.getByRole('button', { name: 'Bottled, onto the cold shelf' }).click();
@@ -379,6 +380,7 @@ test("a place of the kitchen's own: a cellar with its temperature, offered where
   await expect(page.getByText('Under the stairs, cellar')).toBeVisible();
   await page.goto(`${server.url}/batches/batch/stove`);
   const form = page.getByTestId('bottle-form');
+  await unfold(page, 'they-go-to');
   await form.getByRole('button', { name: 'Under the stairs' }).click();
   // Three litres of room for nearly nine.
   await expect(form.getByTestId('fits')).toContainText('it does not hold them all');

@@ -11,7 +11,7 @@ const STEPS = [
   ['Bring to the boil', 'It boils now', 35],
   ['Boil gently', 'Boiled enough, flame off', 26],
   ['Strain', 'Strained', 10],
-  ['Cool', 'Cool enough', 90],
+  ['Cool', 'Cool enough', 40],
   ['Sweeten by taste', 'Sweet enough', 10],
   ['Bottle', 'Bottled, onto the cold shelf', 0],
 ] as const;
@@ -25,7 +25,12 @@ const wordsOn = (page: Page): Promise<number> =>
     for (let node = walker.nextNode(); node; node = walker.nextNode()) {
       const element = node.parentElement!;
       if (!element.checkVisibility({ visibilityProperty: true })) continue;
-      if (element.closest('[data-severity="danger"], [data-testid="ask-sound"], [aria-live]')) continue;
+      if (
+        element.closest(
+          '[data-severity="danger"], [data-testid="ask-sound"], [aria-live], fieldset[aria-hidden]',
+        )
+      )
+        continue;
       words += node.textContent!.split(/\s+/).filter((w) => /[A-Za-z]/.test(w)).length;
     }
     return words;
@@ -84,9 +89,9 @@ test.describe('from an empty kitchen to the first dated bottle', () => {
       expect(clicks).toBeLessThanOrEqual(6);
       info.annotations.push({ type: 'words', description: words.map(([s, n]) => `${s} ${n}`).join(', ') });
       console.log(words.map(([s, n]) => `${s}: ${n} words`).join('; '));
-      const atTheStove = words.slice(words.findIndex(([s]) => s === 'Get ready') + 1);
-      for (const [screen, n] of atTheStove) expect(n, screen).toBeLessThanOrEqual(60);
-      expect(words.reduce((sum, [, n]) => sum + n, 0)).toBeLessThanOrEqual(900);
+      const atTheStove = words.slice(words.findIndex(([s]) => s === 'Get ready'));
+      for (const [screen, n] of atTheStove.slice(1)) expect(n, screen).toBeLessThanOrEqual(60);
+      expect(atTheStove.reduce((sum, [, n]) => sum + n, 0)).toBeLessThanOrEqual(900);
     },
   );
 

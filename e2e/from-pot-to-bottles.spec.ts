@@ -1,4 +1,4 @@
-import { expect, figure, shownBottles, test } from './kitchenServer.ts';
+import { expect, figure, shownBottles, test, unfold } from './kitchenServer.ts';
 
 test('from an empty kitchen to dated bottles, with the mouse', { tag: '@dates' }, async ({
   page,
@@ -81,6 +81,7 @@ test('from an empty kitchen to dated bottles, with the mouse', { tag: '@dates' }
 
   // Sweeten in steps, tasting.
   await expect(page.getByRole('heading', { name: 'Sweeten by taste' })).toBeVisible();
+  await unfold(page, 'sweet-figures');
   const before = await figure(page, 'sweet-now');
   await page.getByTestId('dose').click();
   await expect.poll(() => figure(page, 'sweet-now')).toBeGreaterThan(before + 3);
@@ -95,7 +96,7 @@ test('from an empty kitchen to dated bottles, with the mouse', { tag: '@dates' }
   await expect(page.getByRole('heading', { name: 'Bottle', exact: true })).toBeVisible();
   await page.getByTestId('guidance-more').click();
   await expect(page.getByTestId('guidance')).toContainText('Not for the shelf');
-  await expect(page.getByTestId('bottle-left')).toContainText('bottles take');
+  await expect(page.getByTestId('bottle-left')).toContainText('bottles, ');
   await page.getByRole('button', { name: 'Bottled, onto the cold shelf' }).click();
 
   // Done, and on the shelf, each with its date and its reasons.

@@ -318,3 +318,10 @@ export const shownBottles = (page: Page): Promise<number> =>
   page
     .getByTestId('bottle')
     .evaluateAll((cards) => cards.reduce((sum, card) => sum + Number(card.getAttribute('data-count')), 0));
+
+/** Opens what is folded away, where it is not open already. */
+export async function unfold(page: Page, testId: string): Promise<void> {
+  const fold = page.getByTestId(testId);
+  await expect(fold).toBeVisible();
+  if ((await fold.getAttribute('open')) === null) await fold.locator('summary').click();
+}

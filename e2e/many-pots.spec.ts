@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { begun, expect, type KitchenServer, openTool, planFor, test } from './kitchenServer.ts';
+import { begun, expect, type KitchenServer, openTool, planFor, test, unfold } from './kitchenServer.ts';
 
 test.use({ viewport: { width: 390, height: 844 } });
 
@@ -89,6 +89,7 @@ test('a boil in two stages, an end by what is seen, and everything taken back', 
   await expect(page.getByRole('heading', { name: 'Boil gently' })).toBeVisible();
   await server.pass(7);
   // Seen before the clock is over: the cue is kept with its minute.
+  await unfold(page, 'signs');
   await page.getByTestId('cues').getByRole('button', { name: 'the colour is right' }).click();
   await expect(page.getByRole('heading', { name: 'Simmer' })).toBeVisible();
   const { events } = await server.api<{ events: { kind: string; body: { cue?: string } }[] }>(
@@ -98,6 +99,7 @@ test('a boil in two stages, an end by what is seen, and everything taken back', 
   expect(events.slice(-2).map((e) => e.body.cue ?? e.kind)).toEqual(['colourInSpoon', 'stepEnded']);
   await page.getByRole('button', { name: /^Undo/ }).click();
   await expect(page.getByRole('heading', { name: 'Boil gently' })).toBeVisible();
+  await unfold(page, 'signs');
   await page.getByTestId('spoon-verdict').getByRole('button', { name: 'darker' }).click();
   await expect(page.getByTestId('spoon-verdict').getByRole('button', { name: 'darker' })).toHaveAttribute(
     'aria-pressed',
@@ -187,6 +189,7 @@ test('the cooling watch: stages with their limits, and what would be sooner', as
   const watch = page.getByTestId('cooling');
   await expect(watch).toContainText('of 2 h');
   await expect(watch).toContainText('of 4 h');
+  await unfold(page, 'other-ways');
   await expect(page.getByTestId('warm-zone')).toContainText('Cold enough to bottle');
   await expect(page.getByTestId('cooling-ways').getByRole('listitem')).toHaveCount(7);
   await expect(page.getByTestId('cooling-ways')).toContainText('In ice water, stirred, as now');
@@ -196,7 +199,7 @@ test('the cooling watch: stages with their limits, and what would be sooner', as
 test('while the pot looks after itself: side jobs, done when it is', async ({ page, server }) => {
   await begun(server, 'boil');
   await page.goto(`${server.url}/batches/batch/stove`);
-  await page.getByTestId('meanwhile').locator('summary').click();
+  await unfold(page, 'meanwhile');
   const waits = page.getByTestId('while-it-waits');
   await expect(waits).toContainText('wash the bottles and heat them');
   await expect(waits).toContainText('20 min, from');
@@ -213,10 +216,11 @@ test('two pots, one pair of hands: side jobs in one order; a part of a jug by ta
   await secondBatch(server);
   await page.goto(`${server.url}/batches/batch/stove`);
   const jobs = page.getByTestId('side-job');
-  await page.getByTestId('meanwhile').locator('summary').click();
+  await unfold(page, 'meanwhile');
   // Both want hot bottles and ice: for each it is said for which pot, what is due first comes first.
   await expect(jobs).toHaveCount(4);
   await expect(jobs.first()).toContainText('for the Blue pot');
+  await unfold(page, 'signs');
   await expect(page.getByTestId('spoons').getByRole('img')).toHaveCount(2);
   await expect(page.getByTestId('spoons')).toContainText('at the end');
   await page.getByRole('button', { name: 'Measure', exact: true }).click();

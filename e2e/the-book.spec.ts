@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { expect, figure, KITCHEN, KitchenServer, test } from './kitchenServer.ts';
+import { expect, figure, KITCHEN, KitchenServer, test, unfold } from './kitchenServer.ts';
 
 test.beforeEach(async ({ server }) => {
   await server.api('PUT', '/kitchen', { version: 0, kitchen: KITCHEN });
@@ -49,7 +49,7 @@ test('methods side by side, with the mouse: hours, strength over time, and what 
   await expect(page.getByRole('img', { name: /Strength in ginger over the hours/ })).toBeVisible();
   await table.getByRole('button', { name: 'Red that is left' }).click();
   await expect(table).toContainText('Heat and time fade the red');
-  await table.getByRole('link', { name: /Make it by double draw/ }).click();
+  await table.getByRole('link', { name: /Make it by boiled twice/ }).click();
   await expect(page.getByRole('heading', { name: 'Deep hibiscus & ginger' })).toBeVisible();
   await page.getByRole('tab', { name: /Strain/ }).click();
   await expect(page.getByTestId('draws-worth')).toContainText('The second wins back');
@@ -65,7 +65,7 @@ test('strength and heat as presets, and a span instead of a bare number', async 
   // 150 × 1.7
   await expect(page.getByTestId('line-ginger')).toContainText('255 g');
   await expect(page.getByTestId('likely')).toHaveAttribute('data-ready', 'true', { timeout: 20_000 });
-  await page.getByTestId('behind').locator('summary').click();
+  await unfold(page, 'behind');
   const said = await page.getByTestId('likely').innerText();
   const [low, high] = /Likely ([\d.]+) to ([\d.]+) L/.exec(said)!.slice(1).map(Number);
   expect(low).toBeLessThan(9);

@@ -1,3 +1,4 @@
+import { Fold } from '../../shared/Fold.tsx';
 import '../../words/places/batch.ts';
 import {
   abvPct,
@@ -137,19 +138,14 @@ export function BottleForm({ live }: { live: LiveBatch }) {
           )}
         </Alert>
       )}
-      <Choice
-        label={say('bottleForm.theyGoTo')}
-        value={place.id}
-        options={places.map((p) => ({ value: p.id, text: p.name }))}
-        onChange={setPlaceId}
-      />
-      <Box>
-        {say('bottleForm.toFillEachTo', {
-          ml: litres(ml / 1000, 2),
-          headspace: percent(1 - headspace),
-          isFrozen: Boolean(frozen),
-        })}
-      </Box>
+      <Fold summary={say('bottleForm.goTo', { place: place.name.toLowerCase() })} testId="they-go-to">
+        <Choice
+          label={say('bottleForm.theyGoTo')}
+          value={place.id}
+          options={places.map((p) => ({ value: p.id, text: p.name }))}
+          onChange={setPlaceId}
+        />
+      </Fold>
       {sizes.map((size) => (
         <Box key={size.id} sx={{ display: 'flex', alignItems: 'center', gap: 1.5 }}>
           <Box sx={{ flex: 1 }}>
@@ -181,16 +177,17 @@ export function BottleForm({ live }: { live: LiveBatch }) {
           roomSome: room > ml + 1,
         })}
       </Box>
-      {order.length > 0 && <Order order={order} counts={chosen} leftMl={plan.leftMl} />}
       <Fits live={live} placeId={place.id} order={order} counts={chosen} />
-      {cautions.map((row) => (
-        <Caution
-          key={row.code}
-          severity={row.severity}
-          word={row.severity === 'danger' ? say('bottleForm.danger') : say('bottleForm.mind')}
-          text={sayCode(row.code)}
-        />
-      ))}
+      {cautions
+        .filter((row) => row.severity === 'danger')
+        .map((row) => (
+          <Caution
+            key={row.code}
+            severity={row.severity}
+            word={row.severity === 'danger' ? say('bottleForm.danger') : say('bottleForm.mind')}
+            text={sayCode(row.code)}
+          />
+        ))}
       {plan.leftMl >= 1 && (
         <Choice
           label={say('bottleForm.whatIsLeftOver')}
@@ -211,6 +208,26 @@ export function BottleForm({ live }: { live: LiveBatch }) {
         ]}
         onChange={(v) => setHygiene(v as 'clean')}
       />
+      <Fold summary={say('bottleForm.howToFill')} testId="how-to-fill">
+        <Box>
+          {say('bottleForm.toFillEachTo', {
+            ml: litres(ml / 1000, 2),
+            headspace: percent(1 - headspace),
+            isFrozen: Boolean(frozen),
+          })}
+        </Box>
+        {order.length > 0 && <Order order={order} counts={chosen} leftMl={plan.leftMl} />}
+        {cautions
+          .filter((row) => row.severity !== 'danger')
+          .map((row) => (
+            <Caution
+              key={row.code}
+              severity={row.severity}
+              word={row.severity === 'danger' ? say('bottleForm.danger') : say('bottleForm.mind')}
+              text={sayCode(row.code)}
+            />
+          ))}
+      </Fold>
       <ForWhom bottles={plan.bottles} onGifts={setGifts} />
       {sizes.length === 0 && <Alert severity="info">{say('bottleForm.noBottlesStandIn')}</Alert>}
       <PrimaryAction disabled={plan.bottles === 0 && left === 'glass'} onClick={() => void finish()}>

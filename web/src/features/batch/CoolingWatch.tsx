@@ -1,9 +1,10 @@
+import { Fold } from '../../shared/Fold.tsx';
 import { sayRich } from '../../words/rich.ts';
 import '../../words/places/batch.ts';
 import { type CoolingWay, coolingWays, KEEPING, POT, SERVE_C } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import { useMemo } from 'react';
-import { heading, role } from '../../theme/theme.ts';
+import { role } from '../../theme/theme.ts';
 import { celsius, duration, moment, num, say } from '../../words/say.ts';
 import { useProbeReadings } from './InstrumentStrip.tsx';
 import { TempChart } from './TempChart.tsx';
@@ -70,15 +71,12 @@ export function CoolingWatch({ live }: { live: LiveBatch }) {
         limitMin={limits.second * 60}
         state={entry.now.tempC > 21 ? 'later' : entry.now.tempC > 5 ? 'running' : 'over'}
       />
-      <Box data-testid="warm-zone">
-        {say('coolingWatch.betweenAndCIn', { warm: duration(liquor.cooling.warmMin) })}{' '}
-        <Cold name={say('coolingWatch.toBottle')} targetC={BOTTLE_C} atMs={whenAt(BOTTLE_C)} live={live} />{' '}
-        <Cold name={say('coolingWatch.toServe')} targetC={SERVE_C} atMs={whenAt(SERVE_C)} live={live} />
-      </Box>
       <TempChart live={live} readings={readings} />
-      <Box>
-        <Box component="h2" sx={{ ...heading, fontSize: '1.2rem', m: 0, mb: 0.5 }}>
-          {say('coolingWatch.fromNowAnotherWay')}
+      <Fold summary={say('coolingWatch.fromNowAnotherWay')} testId="other-ways">
+        <Box data-testid="warm-zone">
+          {say('coolingWatch.betweenAndCIn', { warm: duration(liquor.cooling.warmMin) })}{' '}
+          <Cold name={say('coolingWatch.toBottle')} targetC={BOTTLE_C} atMs={whenAt(BOTTLE_C)} live={live} />{' '}
+          <Cold name={say('coolingWatch.toServe')} targetC={SERVE_C} atMs={whenAt(SERVE_C)} live={live} />
         </Box>
         <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }} data-testid="cooling-ways">
           {ways.map((w) => (
@@ -103,7 +101,7 @@ export function CoolingWatch({ live }: { live: LiveBatch }) {
             </Box>
           ))}
         </Box>
-      </Box>
+      </Fold>
     </Box>
   );
 }

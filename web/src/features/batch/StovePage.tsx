@@ -1,3 +1,4 @@
+import { Fold } from '../../shared/Fold.tsx';
 import { PageTitle } from '../../shared/PageTitle.tsx';
 import '../../words/places/batch.ts';
 import { activeEvents, cuesFor, guidanceFor, type Step, saysAlcohol } from '@big-ladle/core';
@@ -260,7 +261,7 @@ function StoveScreen({ live }: { live: LiveBatch }) {
                   sx={{ ...heading, fontSize: 'clamp(2.2rem, 9vw, 3.4rem)', lineHeight: 1.05, m: 0 }}
                   own
                 />
-                <Box sx={{ mt: 1, fontSize: '1.2rem' }}>{stepHow(step, program)}</Box>
+                <Box sx={{ mt: 1, fontSize: '1.2rem' }}>{stepHow(step, program, true)}</Box>
                 {entry && saysAlcohol(entry.now.abvPct) && (
                   <Box data-testid="with-alcohol" sx={{ mt: 1, fontWeight: 700, color: role('caution') }}>
                     {say('mark.alcohol')}, {num(entry.now.abvPct, 1)} %
@@ -319,9 +320,6 @@ function StoveScreen({ live }: { live: LiveBatch }) {
               )}
               {step?.kind === 'sweeten' && <SweetenForm key={step.id} live={live} onEnough={() => end()} />}
               {step?.kind === 'bottle' && <BottleForm key={step.id} live={live} />}
-              {step && (step.kind === 'steep' || step.kind === 'boil') && (
-                <SpoonNowAndThen now={look} then={colours(forecast)} />
-              )}
               {forecast?.notes.map((note) => (
                 <Box
                   key={note.code}
@@ -331,7 +329,14 @@ function StoveScreen({ live }: { live: LiveBatch }) {
                 </Box>
               ))}
 
-              {step && <Cues live={live} step={step} />}
+              {step.kind === 'steep' || step.kind === 'boil' ? (
+                <Fold summary={say('stovePage.signs')} testId="signs">
+                  <SpoonNowAndThen now={look} then={colours(forecast)} />
+                  <Cues live={live} step={step} />
+                </Fold>
+              ) : (
+                <Cues live={live} step={step} />
+              )}
               <SideJobs
                 on={
                   batch.rehearsal

@@ -1,3 +1,4 @@
+import { Fold } from '../../shared/Fold.tsx';
 import { sayRich } from '../../words/rich.ts';
 import '../../words/places/batch.ts';
 import {
@@ -75,33 +76,6 @@ export function SweetenForm({ live, onEnough }: { live: LiveBatch; onEnough?: ()
 
   return (
     <Box sx={{ display: 'grid', gap: 2 }} data-testid="sweeten-form">
-      <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(140px, 1fr))', gap: 2 }}>
-        <Box>
-          <Figure
-            value={num(entry.now.sweetnessPct, 1)}
-            unit={say('sweetenForm.ofGG', { target: num(target, 1) })}
-            testId="sweet-now"
-          />
-          <Box sx={{ color: role('inkMuted'), fontSize: '0.92em' }}>
-            {say('sweetenForm.sweetnessNowAndAimed')}
-          </Box>
-        </Box>
-        <Box>
-          <Figure value={num(entry.now.brix, 1)} unit="°Bx" />
-          <Box sx={{ color: role('inkMuted'), fontSize: '0.92em' }}>
-            {say('sweetenForm.asARefractometerReads')}
-          </Box>
-        </Box>
-        <Box>
-          <Figure value={num(glass.freeSugarG)} unit={say('sweetenForm.gAGlass')} testId="sweet-glass" />
-          <Box sx={{ color: role('inkMuted'), fontSize: '0.92em' }}>
-            {say('sweetenForm.ofGADay', {
-              shareOfCeiling: percent(glass.shareOfCeiling),
-              shareOfAim: percent(glass.shareOfAim),
-            })}
-          </Box>
-        </Box>
-      </Box>
       <Box
         role="img"
         aria-label={say('sweetenForm.sweetnessOfAimedAt', {
@@ -133,7 +107,7 @@ export function SweetenForm({ live, onEnough }: { live: LiveBatch; onEnough?: ()
       </Box>
       {dose ? (
         <Box sx={{ display: 'grid', gap: 1 }}>
-          <Box sx={{ fontSize: '1.1rem' }}>
+          <Box sx={{ fontSize: '1.5rem', lineHeight: 1.2 }}>
             {sayRich('sweetenForm.stirInOfUntil', {
               byHand: <strong>{byHand(sweetener, dose.grams, kitchen)}</strong>,
               grams: grams(dose.grams),
@@ -145,25 +119,14 @@ export function SweetenForm({ live, onEnough }: { live: LiveBatch; onEnough?: ()
             {say('sweetenForm.isIn', { grams: grams(dose.grams) })}
           </PrimaryAction>
           {entry.now.tempC < DISSOLVES_FROM_C[sweetener.dissolves] && (
-            <Box data-testid="syrup">
+            <Fold summary={say('sweetenForm.slowly')} testId="syrup">
               {say('sweetenForm.atItDissolvesSlowly', {
                 tempC: celsius(entry.now.tempC),
                 grams: volume(dose.grams / 1000),
                 grams2: grams(dose.grams),
               })}
-            </Box>
+            </Fold>
           )}
-          <Box sx={{ color: role('inkMuted'), fontSize: '0.92em' }}>
-            {say('sweetenForm.soFarThenTasting', {
-              all: grams(allG),
-              allSome: allG > 0,
-              plan:
-                plan
-                  .slice(1)
-                  .map((d) => grams(d.grams))
-                  .join(', ') || say('sweetenForm.nothingMore'),
-            })}
-          </Box>
         </Box>
       ) : (
         <Alert severity="success">{say('sweetenForm.itIsAsSweet', { all: grams(allG) })}</Alert>
@@ -227,6 +190,70 @@ export function SweetenForm({ live, onEnough }: { live: LiveBatch; onEnough?: ()
           </Box>
         )}
       </Box>
+      <Fold summary={say('sweetenForm.more')} testId="sweet-figures">
+        <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap' }}>
+          <QuantityField
+            label={say('sweetenForm.anotherAmount')}
+            value={other}
+            min={1}
+            max={20_000}
+            decimals={0}
+            unit="g"
+            onCommit={setOther}
+            width={170}
+          />
+          <Button
+            variant="outlined"
+            disabled={other === null}
+            onClick={() => {
+              if (other !== null) void add(other);
+              setOther(null);
+            }}
+          >
+            {say('sweetenForm.isIn2')}
+          </Button>
+        </Box>
+        <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(140px, 1fr))', gap: 2 }}>
+          <Box>
+            <Figure
+              value={num(entry.now.sweetnessPct, 1)}
+              unit={say('sweetenForm.ofGG', { target: num(target, 1) })}
+              testId="sweet-now"
+            />
+            <Box sx={{ color: role('inkMuted'), fontSize: '0.92em' }}>
+              {say('sweetenForm.sweetnessNowAndAimed')}
+            </Box>
+          </Box>
+          <Box>
+            <Figure value={num(entry.now.brix, 1)} unit="°Bx" />
+            <Box sx={{ color: role('inkMuted'), fontSize: '0.92em' }}>
+              {say('sweetenForm.asARefractometerReads')}
+            </Box>
+          </Box>
+          <Box>
+            <Figure value={num(glass.freeSugarG)} unit={say('sweetenForm.gAGlass')} testId="sweet-glass" />
+            <Box sx={{ color: role('inkMuted'), fontSize: '0.92em' }}>
+              {say('sweetenForm.ofGADay', {
+                shareOfCeiling: percent(glass.shareOfCeiling),
+                shareOfAim: percent(glass.shareOfAim),
+              })}
+            </Box>
+          </Box>
+        </Box>
+        {dose && (
+          <Box sx={{ color: role('inkMuted'), fontSize: '0.92em' }}>
+            {say('sweetenForm.soFarThenTasting', {
+              all: grams(allG),
+              allSome: allG > 0,
+              plan:
+                plan
+                  .slice(1)
+                  .map((d) => grams(d.grams))
+                  .join(', ') || say('sweetenForm.nothingMore'),
+            })}
+          </Box>
+        )}
+      </Fold>
       <Button
         component={Link}
         to={`/batches/${batch.id}/balance`}
@@ -236,28 +263,6 @@ export function SweetenForm({ live, onEnough }: { live: LiveBatch; onEnough?: ()
       >
         {say('batchPage.sweetSourAndStrong')}
       </Button>
-      <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap' }}>
-        <QuantityField
-          label={say('sweetenForm.anotherAmount')}
-          value={other}
-          min={1}
-          max={20_000}
-          decimals={0}
-          unit="g"
-          onCommit={setOther}
-          width={170}
-        />
-        <Button
-          variant="outlined"
-          disabled={other === null}
-          onClick={() => {
-            if (other !== null) void add(other);
-            setOther(null);
-          }}
-        >
-          {say('sweetenForm.isIn2')}
-        </Button>
-      </Box>
     </Box>
   );
 }

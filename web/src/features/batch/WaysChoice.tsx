@@ -52,7 +52,8 @@ export function WaysChoice(props: {
         display: 'grid',
         gap: 1.25,
         gridTemplateColumns: { xs: 'minmax(0,1fr)', sm: 'repeat(auto-fit, minmax(220px, 1fr))' },
-        minHeight: { xs: 0, sm: 132 },
+        minHeight: { xs: 320, sm: 170 },
+        alignContent: 'start',
         mb: 1.5,
       }}
     >

@@ -81,7 +81,7 @@ export const stepDeed = (step: Step, program: Program): string =>
   sayCode(worded('deed', step, program) ?? `deed.${step.kind}`);
 
 /** How to do it, in a line. */
-export function stepHow(step: Step, program: Program): string {
+export function stepHow(step: Step, program: Program, amountsStandBelow = false): string {
   const list = step.lines.map((id) => sayItem(itemIdOf(program)(id)).toLowerCase()).join(', ');
   switch (step.kind) {
     case 'steep':
@@ -92,7 +92,9 @@ export function stepHow(step: Step, program: Program): string {
     case 'cool':
       return sayCode(`how.cool.${step.place}`, {
         temp:
-          step.until.kind === 'temp' && step.until.targetC !== null ? celsius(step.until.targetC) : 'cold',
+          step.until.kind === 'temp' && step.until.targetC !== null
+            ? celsius(step.until.targetC)
+            : say('how.cool.cold'),
       });
     case 'strain':
       return say(`how.strain.${step.press}`);
@@ -100,7 +102,9 @@ export function stepHow(step: Step, program: Program): string {
       return say(`how.juice.${step.tool}`, { list });
     default: {
       const code = worded('how', step, program);
-      return [code ? sayCode(code, { list }) : '', ...shelfPartsIn(step, program)].filter(Boolean).join(' ');
+      // Where each thing stands below with its amount, it is not told twice.
+      const told = amountsStandBelow && code && has(`${code}.stove`) ? `${code}.stove` : code;
+      return [told ? sayCode(told, { list }) : '', ...shelfPartsIn(step, program)].filter(Boolean).join(' ');
     }
   }
 }

@@ -38,16 +38,16 @@ export const EN_BATCH = {
   'bottleForm.theyGoTo': 'They go to',
   'bottleForm.toFillEachTo':
     '{ml} to fill, each to {headspace} of its size{isFrozen, select, true {, for what freezes grows} other {}}.',
-  'bottleForm.ofMlYouHave': '{fill} of {volume} mL; you have {count}',
+  'bottleForm.ofMlYouHave': '{fill} of {volume} mL ({count})',
   'bottleForm.oneFewer': 'One {name} fewer',
   'bottleForm.oneMore': 'One {name} more',
   'bottleForm.bottlesTakeLeftOver':
-    '{bottles} bottles take {filled}; {left} left over.{roomSome, select, true { The last one stays {room} short.} other {}}',
+    '{bottles} bottles, {filled}; {left} left over.{roomSome, select, true { The last one stays {room} short.} other {}}',
   'bottleForm.danger': 'Danger',
   'bottleForm.mind': 'Caution',
-  'bottleForm.whatIsLeftOver': 'What is left over',
-  'bottleForm.isDrunkNow': 'is drunk now',
-  'bottleForm.goesIntoAJug': 'goes into a jug on the shelf',
+  'bottleForm.whatIsLeftOver': 'Left over',
+  'bottleForm.isDrunkNow': 'drunk now',
+  'bottleForm.goesIntoAJug': 'into a jug',
   'bottleForm.bottlesAre': 'Bottles are',
   'bottleForm.noBottlesStandIn':
     'No bottles stand in your kitchen yet: add their sizes in Kitchen, or put it all in a jug.',
@@ -57,7 +57,7 @@ export const EN_BATCH = {
     'A wide funnel, the bottles in the sink or on a tray. First {order}{leftSome, select, true {; a jug stands ready for the {left} that are over.} other {; a jug stands ready.}}',
   'bottleForm.wouldBeFullIt':
     '{name} would be {full} full: it does not hold them all, even empty. Choose another place for some.',
-  'bottleForm.theyFitIsThen': 'They fit: {name} is then {full} full.',
+  'bottleForm.theyFitIsThen': 'They fit: {name} {full} full.',
   'bottleForm.wouldBeFullFirst': '{name} would be {full} full. First to go: {first}.',
 
   // coolingWatch
@@ -85,7 +85,7 @@ export const EN_BATCH = {
 
   // forWhom
   'forWhom.aGift': 'A gift',
-  'forWhom.someAreForSomebody': 'Some are for somebody …',
+  'forWhom.someAreForSomebody': 'For whom …',
   'forWhom.forWhatAFeast': 'For what: a feast, a season',
   'forWhom.forWhom': 'For whom, {number}',
   'forWhom.oneFewerFor': 'One fewer for {to}',
@@ -353,7 +353,7 @@ export const EN_BATCH = {
     'Best strained at {end}{minIs, select, true {, from {min}} other {}}{maxIs, select, true { until {max}} other {}}.',
   'stovePage.theModelHasAt':
     '{volume}, {tempC}{levelCmIs, select, true {, {levelCm} cm high} other {}} by now.',
-  'stovePage.howMuchCameOut': 'How much came out? The rest of the plan follows it.',
+  'stovePage.howMuchCameOut': 'How much came out?',
   'stovePage.itBeganEarlier': 'Correct the start time',
   'stovePage.anotherClock': 'Add a timer',
   'stovePage.skipThis': 'Skip this',
@@ -388,8 +388,7 @@ export const EN_BATCH = {
   'sweetenForm.gAGlass': 'g a glass',
   'sweetenForm.ofGADay': '{shareOfCeiling} of 50 g a day, {shareOfAim} of 25 g',
   'sweetenForm.sweetnessOfAimedAt': 'Sweetness {sweetnessPct} of {target} aimed at',
-  'sweetenForm.stirInOfUntil':
-    'Stir in {byHand}, {grams}{lengthSome, select, true { of {item}} other {}}, until it is gone.',
+  'sweetenForm.stirInOfUntil': 'Stir in {byHand}, {grams}{lengthSome, select, true { of {item}} other {}}.',
   'sweetenForm.isIn': '{grams} is in',
   'sweetenForm.atItDissolvesSlowly':
     'At {tempC} it dissolves slowly. Or as a syrup: warm {grams} of the drink with the {grams2} until it is clear, cool it, and pour it back.',
@@ -894,4 +893,9 @@ export const EN_BATCH = {
   'stageChoices.perLitre': '{mass} of {item} a litre',
   'measureForm.shapeGuessed':
     'The width of this pot is only guessed: count jugs instead, or measure the pot in Kitchen before the next batch.',
+  'sweetenForm.slowly': 'Slow? As a syrup',
+  'bottleForm.howToFill': 'How to fill',
+  'bottleForm.goTo': 'To: {place}',
+  'stovePage.signs': 'Colour and other signs',
+  'sweetenForm.more': 'Figures, another amount',
 };

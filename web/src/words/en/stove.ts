@@ -76,8 +76,7 @@ export const EN_STOVE = {
   'potUnit.litre': 'litres',
   'potUnit.quart': 'quarts',
   'potUnit.gallon': 'gallons',
-  'firstPage.howToTell':
-    'The size on its base or its box will do. Not sure? Fill it with a bottle and count.',
+  'firstPage.howToTell': 'The size on its base or box will do.',
   'firstPage.noPot': 'Between {least} and {most}, please.',
   'firstPage.moreAboutPot': 'More about the pot and its ring',
   'firstPage.atHand': 'What is at hand?',
