@@ -40,7 +40,7 @@ const VIEWS = [
     size: { width: 1280, height: 1100 },
     prepare: async (page) => {
       await page.getByRole('button', { name: 'boiled twice' }).click();
-      await page.getByRole('img', { name: /Strength in calyx/ }).waitFor();
+      await page.getByRole('img', { name: /Strength in hibiscus/ }).waitFor();
     },
   },
   {
@@ -94,7 +94,7 @@ const VIEWS = [
       await page.getByRole('button', { name: 'Practice run' }).click();
       await page.getByTestId('rehearsal').waitFor();
       await page.getByRole('button', { name: '600 ×' }).click();
-      await page.getByRole('button', { name: /simulated cook/ }).click();
+      await page.getByRole('button', { name: 'Let it run by itself' }).click();
       await page.getByRole('heading', { name: 'Sweeten by taste' }).waitFor({ timeout: 90_000 });
     },
   },
