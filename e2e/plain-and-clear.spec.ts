@@ -226,6 +226,35 @@ test.describe('where the focus is, is seen', () => {
   });
 });
 
+test.describe('where the system sets the colours', () => {
+  test.use({ demo: true });
+  test('life bars are filled, and one place is the current one', { tag: '@dates' }, async ({
+    page,
+    server,
+  }) => {
+    await page.emulateMedia({ forcedColors: 'active' });
+    await page.goto(`${server.url}/shelf`);
+    await expect(page.getByTestId('bottle').nth(2)).toBeVisible();
+    const bar = await page
+      .getByTestId('bottle')
+      .locator('.bar')
+      .nth(2)
+      .evaluate((e) => [
+        getComputedStyle(e.firstElementChild!).backgroundColor,
+        getComputedStyle(e).backgroundColor,
+        getComputedStyle(document.body).backgroundColor,
+      ]);
+    expect(bar[0]).not.toBe(bar[1]);
+    expect(bar[0]).not.toBe(bar[2]);
+    const edges = await page
+      .getByRole('navigation', { name: 'Places' })
+      .getByRole('link')
+      .evaluateAll((links) => links.map((l) => getComputedStyle(l).borderLeftColor));
+    const current = edges[3]!;
+    expect(edges.filter((e) => e === current)).toHaveLength(1);
+  });
+});
+
 test.describe('found and explained', () => {
   test.use({ demo: true });
   test('one search over everything, by any name, with a slip', async ({ page, server }) => {

@@ -362,6 +362,19 @@ test('two recipes litre for litre', async ({ page, server }) => {
   // 300 g for 9 L and 190 g for 9 L.
   await expect(table.getByRole('row', { name: /Dried hibiscus/ })).toContainText('33 g');
   await expect(table.getByRole('row', { name: /Dried hibiscus/ })).toContainText('21 g');
+  // Fresh and dried in one unit, by the method that is chosen.
+  await page.goto(`${server.url}/drinks/two?a=deep-calyx-ginger&b=fresh-calyx-ginger&mb=straightBoil`);
+  await expect(table.getByRole('row', { name: /Dried hibiscus/ })).toContainText(
+    /as \d+ g \(\d+ g fresh hibiscus\)/,
+  );
+  await expect(table.getByRole('row', { name: /^by/ })).toContainText('straight boil');
+});
+
+test('what goes with what, before it is bought', async ({ page, server }) => {
+  await page.goto(`${server.url}/drinks/facts/cranberry`);
+  await expect(page.getByTestId('goes-with')).toContainText(
+    'soured with cider vinegar; sweetened with maple syrup',
+  );
 });
 
 test('water to cover, and what runs ahead in a big pot, are said at the line', async ({ page, server }) => {

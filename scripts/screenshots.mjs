@@ -32,7 +32,17 @@ const VIEWS = [
       await page.getByTestId('warm-night').waitFor();
     },
   },
-  { name: 'drinks', path: '/drinks', size: TABLE },
+  {
+    name: 'drinks',
+    path: '/drinks',
+    size: TABLE,
+    // The hours and colours of each are worked out beside the page.
+    prepare: (page) =>
+      page
+        .getByText(/from \d/)
+        .first()
+        .waitFor(),
+  },
   { name: 'recipe', path: '/drinks/calyx-pineapple', size: TABLE },
   {
     name: 'compare-methods',

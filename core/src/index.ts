@@ -65,6 +65,7 @@ export {
 } from './balance/swaps.ts';
 export { type WayBack, waysBack } from './balance/waysBack.ts';
 export { sameStrengthG } from './compare/forms.ts';
+export { type GoesWith, goesWith } from './compare/goesWith.ts';
 export { type HeldUnit, heldUnits } from './compare/held.ts';
 export { toLayOut } from './compare/layOut.ts';
 // comparing and counting

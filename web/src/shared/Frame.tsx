@@ -120,6 +120,10 @@ export function Frame() {
               borderLeft: { md: '3px solid transparent' },
               borderTop: { xs: '3px solid transparent', md: 'none' },
               '&.active': { color: role('rim'), fontWeight: 700, borderColor: role('rim') },
+              // A border that is only there to be coloured is nothing where the system sets the colours.
+              '@media (forced-colors: active)': {
+                '&:not(.active)': { borderColor: 'Canvas', forcedColorAdjust: 'none' },
+              },
               '&:hover': { color: role('rim') },
             }}
           >

@@ -1,3 +1,4 @@
+import { GoesWellWith } from '../../shared/GoesWellWith.tsx';
 import { sayRich } from '../../words/rich.ts';
 import '../../words/places/drinks.ts';
 import {
@@ -6,6 +7,7 @@ import {
   FAMILY_ROWS,
   FRUIT_ROWS,
   fruitForJuice,
+  goesWith,
   type IngredientRow,
   juicePerKg,
   measuringKit,
@@ -229,6 +231,11 @@ export function FactsPage() {
                 </Box>
               </Row>
             ))}
+          </Panel>
+        )}
+        {family.forms.some((f) => goesWith(f.itemId, tables)) && (
+          <Panel title={say('goesWith.title')}>
+            <GoesWellWith itemIds={family.forms.map((f) => f.itemId)} tables={tables} />
           </Panel>
         )}
         <Panel title={say('factsPage.itsNames')}>

@@ -1,5 +1,5 @@
 import '../../words/places/drinks.ts';
-import type { Recipe } from '@big-ladle/core';
+import { BOTTLES, type MethodId, type Recipe, sameStrengthG, type Tables, volumeMl } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
@@ -28,6 +28,25 @@ function perLitre(made: Made | null): Map<string, { itemId: string; gPerL: numbe
   return out;
 }
 
+interface Amount {
+  itemId: string;
+  gPerL: number;
+}
+
+/** As much of one form as is as strong as this of another; as it is where the two do not compare. */
+function inTheForm(amount: Amount, itemId: string, tables: Tables): Amount {
+  const from = tables.ingredients.get(amount.itemId);
+  const to = tables.ingredients.get(itemId);
+  const same = from && to ? sameStrengthG(from, amount.gPerL, to) : null;
+  return same === null ? amount : { itemId, gPerL: same };
+}
+
+/** Sugar of what was put in to sweeten, for a finished litre: whatever the sweetener is. */
+function addedSugarGPerL(made: Made): number {
+  const liquor = made.sim.vessels[BOTTLES]?.liquor;
+  return liquor ? liquor.addedSugarG / (volumeMl(liquor) / 1000) : 0;
+}
+
 /** Two recipes fairly: by weight, for a finished litre. */
 export function TwoPage() {
   const [search, setSearch] = useSearchParams();
@@ -35,8 +54,10 @@ export function TwoPage() {
   const { book, tables } = useBook();
   const a = book.find((r) => r.id === search.get('a')) ?? book[0];
   const b = book.find((r) => r.id === search.get('b')) ?? book[1];
-  const madeA = useMade(a, kitchen.data?.kitchen, tables);
-  const madeB = useMade(b, kitchen.data?.kitchen, tables);
+  const methodOf = (key: 'ma' | 'mb', recipe: Recipe | undefined): MethodId | undefined =>
+    recipe?.methods.find((m) => m === search.get(key)) ?? recipe?.methods[0];
+  const madeA = useMade(a, kitchen.data?.kitchen, tables, methodOf('ma', a));
+  const madeB = useMade(b, kitchen.data?.kitchen, tables, methodOf('mb', b));
   if (kitchen.isPending) return <Loading />;
   if (kitchen.isError) return <ErrorPanel error={kitchen.error} />;
   const pick = (key: 'a' | 'b', recipe: Recipe | undefined) => (
@@ -46,6 +67,7 @@ export function TwoPage() {
       value={recipe?.id ?? ''}
       onChange={(e) => {
         search.set(key, e.target.value);
+        search.delete(key === 'a' ? 'ma' : 'mb');
         setSearch(search, { replace: true });
       }}
       sx={{ minWidth: 240 }}
@@ -57,15 +79,35 @@ export function TwoPage() {
       ))}
     </TextField>
   );
+  const pickMethod = (key: 'ma' | 'mb', recipe: Recipe | undefined) => (
+    <TextField
+      select
+      label={say(key === 'ma' ? 'twoPage.oneBy' : 'twoPage.otherBy')}
+      value={methodOf(key, recipe) ?? ''}
+      onChange={(e) => {
+        search.set(key, e.target.value);
+        setSearch(search, { replace: true });
+      }}
+      sx={{ minWidth: 200 }}
+    >
+      {(recipe?.methods ?? []).map((m) => (
+        <MenuItem key={m} value={m}>
+          {say(`method.${m}`)}
+        </MenuItem>
+      ))}
+    </TextField>
+  );
   return (
     <>
       <PageHead title={say('twoPage.twoRecipesLitreFor')} beside={say('twoPage.byWeightInThis')} />
       <Panel>
         <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', mb: 1.5 }}>
           {pick('a', a)}
+          {pickMethod('ma', a)}
           {pick('b', b)}
+          {pickMethod('mb', b)}
         </Box>
-        <TwoTable a={a} b={b} madeA={madeA} madeB={madeB} />
+        <TwoTable a={a} b={b} madeA={madeA} madeB={madeB} tables={tables} />
       </Panel>
     </>
   );
@@ -76,8 +118,9 @@ function TwoTable(props: {
   b: Recipe | undefined;
   madeA: Made | null;
   madeB: Made | null;
+  tables: Tables;
 }) {
-  const { a, b, madeA, madeB } = props;
+  const { a, b, madeA, madeB, tables } = props;
   const left = perLitre(madeA);
   const right = perLitre(madeB);
   const keys = [...new Set([...left.keys(), ...right.keys()])].sort(
@@ -89,6 +132,7 @@ function TwoTable(props: {
   const cell = { p: 0.75, textAlign: 'left', borderBottom: `1px solid ${role('hairline')}` } as const;
   const figure = (made: Made | null, show: (made: Made) => string) => (made ? show(made) : '–');
   const rows: [string, (made: Made) => string][] = [
+    [say('twoPage.sugar'), (m) => grams(addedSugarGPerL(m))],
     ['°Bx', (m) => num(m.sim.trace.at(-1)?.now.brix ?? 0, 1)],
     [say('twoPage.sourAsCitricG'), (m) => num(Math.max(0, m.sim.trace.at(-1)?.now.sournessGPerL ?? 0), 1)],
     [say('editorPage.fromStartToBottles'), (m) => duration(m.sim.endMin)],
@@ -121,7 +165,9 @@ function TwoTable(props: {
         <tbody>
           {keys.map((key) => {
             const l = left.get(key);
-            const r = right.get(key);
+            const given = right.get(key);
+            // Another form of it counts as so much of the one beside it: 250 g fresh as 33 g dried.
+            const r = given && l ? inTheForm(given, l.itemId, tables) : given;
             return (
               <tr key={key}>
                 <Box component="th" scope="row" sx={{ ...cell, fontWeight: 400 }}>
@@ -138,7 +184,13 @@ function TwoTable(props: {
                   sx={{ ...cell, fontWeight: (r?.gPerL ?? 0) > (l?.gPerL ?? 0) * 1.05 ? 700 : 400 }}
                 >
                   {r
-                    ? `${grams(r.gPerL)}${l && r.itemId !== l.itemId ? ` (${sayItem(r.itemId).toLowerCase()})` : ''}`
+                    ? given && given.itemId !== r.itemId
+                      ? say('twoPage.asMuchAs', {
+                          mass: grams(r.gPerL),
+                          given: grams(given.gPerL),
+                          item: sayItem(given.itemId).toLowerCase(),
+                        })
+                      : `${grams(r.gPerL)}${l && r.itemId !== l.itemId ? ` (${sayItem(r.itemId).toLowerCase()})` : ''}`
                     : '–'}
                 </Box>
               </tr>

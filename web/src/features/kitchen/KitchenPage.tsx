@@ -109,7 +109,11 @@ export function KitchenPage() {
       >
         {part === 'pots' && (
           <>
-            <Panel title={say('kitchenPage.pots')} aside={say('kitchenPage.drawnToOneScale')}>
+            <Panel
+              title={say('kitchenPage.pots')}
+              aside={say('kitchenPage.drawnToOneScale')}
+              sx={{ gridColumn: '1 / -1' }}
+            >
               <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'flex-end' }}>
                 {kitchen.pots.map((pot) => (
                   <Box key={pot.id} sx={{ textAlign: 'center' }}>

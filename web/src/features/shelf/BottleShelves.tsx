@@ -75,6 +75,8 @@ const STYLES = {
     boxSizing: 'content-box',
   },
   '& .bar > i': { display: 'block', height: '100%' },
+  // Where the system sets the colours, what is left still shows.
+  '@media (forced-colors: active)': { '& .bar > i': { background: 'Highlight', forcedColorAdjust: 'none' } },
   '& .until': { ...heading, whiteSpace: 'nowrap', overflow: 'hidden', textOverflow: 'ellipsis' },
   '& .name, & .more': {
     display: '-webkit-box',

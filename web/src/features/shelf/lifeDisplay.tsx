@@ -45,7 +45,11 @@ export function LifeBar({ life }: { life: BottleLife }) {
       }}
     >
       <Box
-        sx={{ height: '100%', bgcolor: role(TONE[life.verdict]) }}
+        sx={{
+          height: '100%',
+          bgcolor: role(TONE[life.verdict]),
+          '@media (forced-colors: active)': { background: 'Highlight', forcedColorAdjust: 'none' },
+        }}
         style={{ width: `${Math.round(life.leftShare * 100)}%` }}
       />
     </Box>

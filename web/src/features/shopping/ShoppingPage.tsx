@@ -1,6 +1,9 @@
+import { Fold } from '../../shared/Fold.tsx';
+import { GoesWellWith } from '../../shared/GoesWellWith.tsx';
 import { sayRich } from '../../words/rich.ts';
 import '../../words/places/shopping.ts';
 import {
+  goesWith,
   ROUTES,
   type ShoppingRow,
   type StockRow,
@@ -66,6 +69,10 @@ export function ShoppingPage() {
   );
   const shops = [...new Set(list.rows.map((r) => r.shop))];
   const { servingMl } = kitchen.data.kitchen;
+  // Fruit above all, of which parts are asked for: each by what the pairs know of it.
+  const wanted = [
+    ...new Set(list.rows.flatMap((r) => (r.parts.length ? r.parts.map((p) => p.itemId) : [r.id]))),
+  ].filter((id) => goesWith(id, tables) !== null);
   return (
     <>
       <PageHead
@@ -126,6 +133,12 @@ export function ShoppingPage() {
               sx={{ display: 'flex', minHeight: 44 }}
             />
           ))}
+          {wanted.length > 0 && (
+            <Fold summary={say('goesWith.title')} testId="pairings">
+              <GoesWellWith itemIds={wanted} tables={tables} />
+              <Box sx={{ color: role('inkMuted'), mt: 0.5 }}>{say('goesWith.try')}</Box>
+            </Fold>
+          )}
           {list.rows.length > 0 && (
             <Box sx={{ mt: 2 }}>
               {list.cost > 0 ? (

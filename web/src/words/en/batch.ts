@@ -445,7 +445,7 @@ export const EN_BATCH = {
   'balanceBoard.arrowsOnThePlane': 'Arrows on the plane',
   'balanceBoard.sweetToSour': 'sweet to sour',
   'balanceBoard.ofFreeSugarsIn':
-    '{freeSugar} of free sugars in a glass of {serving} mL, {shareOfCeiling} of the 50 g a day of common guidance, {shareOfAim} of the stricter 25 g; {addedSugar} g of it added, {kcal} kcal.{isOver, select, true { More than the {freeSugarGPerGlass} g of your house.} other {}}',
+    '{freeSugar} of sugar in a glass of {serving} mL, {shareOfCeiling} of the 50 g a day of common guidance, {shareOfAim} of the stricter 25 g; {addedSugar} g of it added, {kcal} kcal.{isOver, select, true { More than the {freeSugarGPerGlass} g of your house.} other {}}',
   'balanceBoard.withAlcoholUnitsA': 'With alcohol: {ethanol} units a glass ({name}).',
   'balanceBoard.strengthOfWhatIt': 'strength, of what it is now',
   'balanceBoard.heatGingerAndChilli': 'heat, ginger and chilli as fresh root',
@@ -555,7 +555,7 @@ export const EN_BATCH = {
   'ways.withAsLittleAs': 'With as little as can be of',
   'ways.nothingMayBeAdded': 'Nothing may be added yet: the kitchen says what may.',
   'ways.gOfFreeSugars':
-    '{freeSugar} g of free sugars a glass · {volume} · {brix} °Bx{isNoAddedSugar, select, true { · {noAddedSugar}} other {}}{isRaw, select, true { · {rawJuice}} other {}}{isHoney, select, true { · {honey}} other {}}',
+    '{freeSugar} g of sugar a glass · {volume} · {brix} °Bx{isNoAddedSugar, select, true { · {noAddedSugar}} other {}}{isRaw, select, true { · {rawJuice}} other {}}{isHoney, select, true { · {honey}} other {}}',
   'ways.showIt': 'Show it',
 
   // figures

@@ -987,4 +987,11 @@ export const EN = {
   'help.what': 'What is this?',
   'how.combine.stove': 'All of this goes in.',
   'how.cool.cold': 'cold',
+
+  // what goes with what
+  'goesWith.title': 'What goes with what',
+  'goesWith.try': 'Try on a cup before you buy much of it.',
+  'goesWith.sour': 'soured with {list}',
+  'goesWith.sweet': 'sweetened with {list}',
+  'goesWith.flavour': 'and {list}',
 } as const satisfies Record<string, string>;

@@ -353,4 +353,8 @@ export const EN_DRINKS = {
   'drinksPage.sort.quick': 'quickest first',
   'drinksPage.sort.work': 'least work first',
   'editorPage.minutesShort': 'Time',
+  'twoPage.oneBy': 'by',
+  'twoPage.otherBy': 'the other by',
+  'twoPage.sugar': 'added sugar, whatever sweetens it',
+  'twoPage.asMuchAs': 'as {mass} ({given} {item})',
 };
