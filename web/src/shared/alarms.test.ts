@@ -6,12 +6,14 @@ const END = 10_000_000;
 const at = (minutesLeft: number) => announcement('Blue pot, boil', END, END - minutesLeft * 60_000);
 
 describe('what is read out of a clock', () => {
-  it('nothing until the first threshold, then a sentence that stays until the next', () => {
-    expect(at(90)).toBe('');
+  it('a sentence at each threshold, and nothing once it is not so any more', () => {
+    const at = (minutes: number) => announcement('Blue pot, boil', END, END - minutes * 60_000);
+    expect(at(61)).toBe('');
     expect(at(60)).toBe('Blue pot, boil: 60 minutes left.');
-    expect(at(31)).toBe(at(60));
+    expect(at(59.5)).toBe('Blue pot, boil: 60 minutes left.');
+    expect(at(58)).toBe('');
     expect(at(30)).toBe('Blue pot, boil: 30 minutes left.');
-    expect(at(9)).toBe('Blue pot, boil: 10 minutes left.');
+    expect(at(9.5)).toBe('Blue pot, boil: 10 minutes left.');
     expect(at(1)).toBe('Blue pot, boil: 1 minute left.');
     expect(at(0)).toBe('Blue pot, boil: now.');
     expect(at(-30)).toBe('Blue pot, boil: now.');

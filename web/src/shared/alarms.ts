@@ -121,11 +121,14 @@ export function useAlarms(moments: readonly AlarmMoment[], nowMs: number, title:
 /** Minutes left at which a clock is read out, and only then. */
 const THRESHOLDS_MIN = [60, 30, 10, 5, 2, 1, 0];
 
-/** What a screen reader hears of a clock: a sentence that changes at thresholds only. */
+/** A sentence stands so long after its threshold; older it would say what is not so any more. */
+const SAID_FOR_MIN = 1;
+
+/** What a screen reader hears of a clock: a sentence at each threshold, and nothing between them. */
 export function announcement(label: string, endMs: number, nowMs: number): string {
   const leftMin = (endMs - nowMs) / 60_000;
   const passed = THRESHOLDS_MIN.filter((t) => leftMin <= t).at(-1);
-  if (passed === undefined) return '';
+  if (passed === undefined || (passed > 0 && leftMin < passed - SAID_FOR_MIN)) return '';
   return passed === 0
     ? say('alarms.now', { label })
     : say('alarms.oneOtherLeft', { label, passed, passedCount: passed });

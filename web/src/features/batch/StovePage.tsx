@@ -127,6 +127,8 @@ function StoveScreen({ live }: { live: LiveBatch }) {
 
   const entry = now.moment?.trace.at(-1);
   const forecast = now.forecast.trace.find((t) => t.stepId === step?.id);
+  // How long it takes to the boil is told by the clock, as of now.
+  const notes = (forecast?.notes ?? []).filter((note) => !(main && note.code === 'heat.takes'));
   const guidance = step ? guidanceFor(program, step, forecast ?? entry, kitchen, live.tables) : [];
   const share =
     main && main.endMs > main.startMs
@@ -320,7 +322,7 @@ function StoveScreen({ live }: { live: LiveBatch }) {
               )}
               {step?.kind === 'sweeten' && <SweetenForm key={step.id} live={live} onEnough={() => end()} />}
               {step?.kind === 'bottle' && <BottleForm key={step.id} live={live} />}
-              {forecast?.notes.map((note) => (
+              {notes.map((note) => (
                 <Box
                   key={note.code}
                   sx={{ color: note.code.startsWith('boil') ? role('caution') : role('inkMuted') }}

@@ -1,3 +1,4 @@
+import { ThumbBar } from '../../shared/ThumbBar.tsx';
 import { sayRich } from '../../words/rich.ts';
 import '../../words/places/drinks.ts';
 import {
@@ -72,9 +73,11 @@ export function RecipePage() {
   return (
     <>
       <PageHead title={name} beside={about}>
-        <Button variant="contained" component={Link} to={`/new/${recipe.id}?method=${method}`}>
-          {say('drinksPage.makeIt')}
-        </Button>
+        <ThumbBar>
+          <Button variant="contained" component={Link} to={`/new/${recipe.id}?method=${method}`}>
+            {say('drinksPage.makeIt')}
+          </Button>
+        </ThumbBar>
         {recipe.methods.length > 1 && (
           <Button variant="outlined" component={Link} to={`/drinks/${recipe.id}/compare`}>
             {say('recipePage.compareMethods')}

@@ -47,6 +47,17 @@ const set = (text: LabelText, w: number, h: number) => setLabel(text, w, h, code
 const textsOf = (parts: readonly LabelPart[]) => parts.flatMap((p) => (p.kind === 'text' ? [p] : []));
 const codeIn = (parts: readonly LabelPart[]) => parts.find((p) => p.kind === 'code')!;
 
+describe('what it contains', () => {
+  const contains =
+    'hibiscus, ginger, clove, orange, pineapple, cinnamon, star anise, cardamom, lemon, honey, raw cane sugar';
+  it.each(SHEETS)('is never cut: $name', ({ labelW, labelH }) => {
+    const printed = textsOf(set(label({ contains }), labelW, labelH))
+      .map((p) => p.text)
+      .join(' ');
+    expect(printed).toContain(`Contains ${contains}.`);
+  });
+});
+
 describe('sheets', () => {
   it.each(SHEETS)('$name: all labels lie on the page, none over another', (sheet) => {
     const all = placesOnSheet(sheet, sheet.columns * sheet.rows, 0);
