@@ -3,7 +3,6 @@ import { type AlarmMoment, announcement, callingNow } from './alarms.ts';
 import { parseFigure } from './QuantityField.tsx';
 
 const END = 10_000_000;
-const at = (minutesLeft: number) => announcement('Blue pot, boil', END, END - minutesLeft * 60_000);
 
 describe('what is read out of a clock', () => {
   it('a sentence at each threshold, and nothing once it is not so any more', () => {

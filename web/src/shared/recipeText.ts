@@ -1,14 +1,7 @@
-import {
-  asHandMeasures,
-  type Kitchen,
-  measuringKit,
-  type Program,
-  type Recipe,
-  type Simulation,
-  type Tables,
-} from '@big-ladle/core';
+import type { Kitchen, Program, Recipe, Simulation, Tables } from '@big-ladle/core';
 import { sayDrink, sayItem } from '../words/names.ts';
-import { duration, grams, handText, litres, num, say, sayCode, volume } from '../words/say.ts';
+import { duration, grams, litres, num, say, sayCode, volume } from '../words/say.ts';
+import { lineAmount } from './batch/lineAmount.ts';
 import { partsOnShelf, stepHow, stepName } from './batch/stepWords.ts';
 
 export interface TextInput {
@@ -33,14 +26,8 @@ export const lineGrams = (
 
 /** An amount as a hand measures it and as a scale reads it: "2 thumbs (60 g)". */
 export function amountText(itemId: string, massG: number, kitchen: Kitchen, tables: Tables): string {
-  const liquid = tables.liquids.get(itemId);
-  if (liquid) return `${volume(massG / liquid.densityGPerMl / 1000)} (${grams(massG)})`;
-  const solid = tables.ingredients.get(itemId);
-  const sweet = tables.sweeteners.get(itemId);
-  const item = solid ?? (sweet ? { id: sweet.id, bulkGPerMl: sweet.bulkGPerMl, piece: null } : null);
-  if (!item) return grams(massG);
-  const kit = measuringKit(kitchen);
-  return `${handText(asHandMeasures(massG, item, sweet ? { ...kit, preferredMeasureId: undefined } : kit), kitchen.measures, itemId)} (${grams(massG)})`;
+  const { hand, scale } = lineAmount(itemId, massG, kitchen, tables);
+  return hand === scale ? scale : `${hand} (${scale})`;
 }
 
 /** Steps in sentences, each with its time. */

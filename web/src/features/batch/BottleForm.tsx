@@ -119,6 +119,14 @@ export function BottleForm({ live }: { live: LiveBatch }) {
     await live.record(deeds);
   };
 
+  const caution = (row: (typeof cautions)[number]) => (
+    <Caution
+      key={row.code}
+      severity={row.severity}
+      word={row.severity === 'danger' ? say('bottleForm.danger') : say('bottleForm.mind')}
+      text={sayCode(row.code)}
+    />
+  );
   return (
     <Box sx={{ display: 'grid', gap: 1.5 }} data-testid="bottle-form">
       {keeping.verdict === 'throwOut' && (
@@ -178,16 +186,7 @@ export function BottleForm({ live }: { live: LiveBatch }) {
         })}
       </Box>
       <Fits live={live} placeId={place.id} order={order} counts={chosen} />
-      {cautions
-        .filter((row) => row.severity === 'danger')
-        .map((row) => (
-          <Caution
-            key={row.code}
-            severity={row.severity}
-            word={row.severity === 'danger' ? say('bottleForm.danger') : say('bottleForm.mind')}
-            text={sayCode(row.code)}
-          />
-        ))}
+      {cautions.filter((row) => row.severity === 'danger').map(caution)}
       {plan.leftMl >= 1 && (
         <Choice
           label={say('bottleForm.whatIsLeftOver')}
@@ -217,16 +216,7 @@ export function BottleForm({ live }: { live: LiveBatch }) {
           })}
         </Box>
         {order.length > 0 && <Order order={order} counts={chosen} leftMl={plan.leftMl} />}
-        {cautions
-          .filter((row) => row.severity !== 'danger')
-          .map((row) => (
-            <Caution
-              key={row.code}
-              severity={row.severity}
-              word={row.severity === 'danger' ? say('bottleForm.danger') : say('bottleForm.mind')}
-              text={sayCode(row.code)}
-            />
-          ))}
+        {cautions.filter((row) => row.severity !== 'danger').map(caution)}
       </Fold>
       <ForWhom bottles={plan.bottles} onGifts={setGifts} />
       {sizes.length === 0 && <Alert severity="info">{say('bottleForm.noBottlesStandIn')}</Alert>}

@@ -1,3 +1,4 @@
+import { Fold } from '../../shared/Fold.tsx';
 import { PageTitle } from '../../shared/PageTitle.tsx';
 import '../../words/places/batch.ts';
 import { type ProgramLine, potCapacityMl, toLayOut } from '@big-ladle/core';
@@ -120,10 +121,7 @@ export function GetReady({
           );
         })}
       </Box>
-      <Box component="details" sx={{ mt: 1 }}>
-        <Box component="summary" sx={{ cursor: 'pointer', minHeight: 48, py: 1 }}>
-          {say('getReady.details')}
-        </Box>
+      <Fold summary={say('getReady.details')}>
         {things
           .filter((t) => t.how)
           .map((t) => (
@@ -131,7 +129,7 @@ export function GetReady({
               {t.how}
             </Box>
           ))}
-      </Box>
+      </Fold>
     </Box>
   );
 }

@@ -1,3 +1,4 @@
+import { Fold } from '../../shared/Fold.tsx';
 import { PageTitle } from '../../shared/PageTitle.tsx';
 import '../../words/places/batch.ts';
 import {
@@ -91,21 +92,6 @@ function leafOf(recipe: Recipe, program: Program, made: number): { itemId: strin
   const strong = recipe.lines.filter((l) => l.strong).map((l) => l.id);
   const [main] = program.lines.filter((l) => strong.includes(l.id)).sort((a, b) => b.massG - a.massG);
   return main && made > 0 ? { itemId: main.itemId, gPerL: main.massG / made } : null;
-}
-
-/** The laboratory, folded away: where the litres go, and how sure it all is. */
-function Behind({ children }: { children: ReactNode }) {
-  return (
-    <Box component="details" data-testid="behind">
-      <Box
-        component="summary"
-        sx={{ cursor: 'pointer', minHeight: 44, py: 1, color: role('rim'), fontWeight: 700 }}
-      >
-        {say('planTable.behind')}
-      </Box>
-      {children}
-    </Box>
-  );
 }
 
 const PANEL_ID = 'stage-panel';
@@ -449,7 +435,10 @@ export function PlanTable({ plan, kitchen: house, nowMs, onChange, deeds }: Plan
                         {wish}
                         <PresetChoices {...choosing} leaf={leafOf(recipe, made.program, made.litres)} />
                       </ListPanel>
-                      <Behind>{following.ledger}</Behind>
+                      {/* The laboratory: where the litres go, and how sure it all is. */}
+                      <Fold summary={say('planTable.behind')} testId="behind">
+                        {following.ledger}
+                      </Fold>
                     </>
                   }
                 />

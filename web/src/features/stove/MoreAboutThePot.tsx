@@ -1,3 +1,4 @@
+import { Fold } from '../../shared/Fold.tsx';
 import '../../words/places/stove.ts';
 import { type BurnerKind, type Pot, potCapacityMl } from '@big-ladle/core';
 import Alert from '@mui/material/Alert';
@@ -6,7 +7,6 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import Switch from '@mui/material/Switch';
 import TextField from '@mui/material/TextField';
 import { QuantityField } from '../../shared/QuantityField.tsx';
-import { role } from '../../theme/theme.ts';
 import { litres, say } from '../../words/say.ts';
 
 const MATERIALS = ['stainless', 'enamel', 'aluminium', 'castIron', 'copper', 'glass'] as const;
@@ -22,13 +22,7 @@ export function MoreAboutThePot(props: {
   const { pot, ring, onPot, onRing } = props;
   const shape = { diameterCm: pot.diameterCm, heightCm: pot.heightCm };
   return (
-    <Box component="details" sx={{ mt: 1 }}>
-      <Box
-        component="summary"
-        sx={{ cursor: 'pointer', minHeight: 44, py: 1, color: role('rim'), fontWeight: 700 }}
-      >
-        {say('firstPage.moreAboutPot')}
-      </Box>
+    <Fold summary={say('firstPage.moreAboutPot')}>
       <Box sx={{ display: 'grid', gap: 2, pt: 1 }}>
         <TextField
           label={say('common.whatYouCallIt')}
@@ -91,6 +85,6 @@ export function MoreAboutThePot(props: {
           ))}
         </TextField>
       </Box>
-    </Box>
+    </Fold>
   );
 }
