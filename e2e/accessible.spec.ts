@@ -1,6 +1,7 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { expect, openTool, test } from './kitchenServer.ts';
+import { stumbles } from './screens.ts';
 
 const WIDTHS = [1280, 390, 320];
 const NIGHT_WIDTH = 390;
@@ -211,6 +212,7 @@ const SCREENS: { name: string; path: string; open?: (page: Page) => Promise<void
 
 /** The page as it stands, at every width by day, and by night. */
 async function expectCleanEverywhere(page: Page, what: string): Promise<void> {
+  expect(await stumbles(page), `${what}: words that only its makers say`).toEqual([]);
   for (const width of WIDTHS) {
     await page.setViewportSize({ width, height: width === 1280 ? 800 : 844 });
     await page.emulateMedia({ colorScheme: 'light', reducedMotion: 'reduce' });
@@ -261,7 +263,7 @@ test.describe('what is read out', () => {
     await expect(timer).toHaveAttribute('aria-live', 'off');
     const live = page.locator('span[aria-live="polite"]').first();
     await expect(live).toHaveText('');
-    await server.pass(6 * 60 + 42 - 59);
+    await server.pass(6 * 60 + 42 - 59.6);
     await expect(live).toHaveText('Blue pot, steep: 60 minutes left.');
     const first = await timer.innerText();
     await server.pass(10);

@@ -1,28 +1,6 @@
 import type { Page } from '@playwright/test';
 import { expect, test } from './kitchenServer.ts';
-import { said, screens, settled } from './screens.ts';
-
-/** Words that a cook who has never seen this would stumble over, by their stems. */
-const STUMBLES =
-  /\b(calyx\w*|calyces|liquors?|rehears\w*|tongues?|citric|titrat\w*|solids?|legs?|kin|begun|outlive\w*|folded|scribe\w*|markers?|vessels?)\b|of your hands|of hands|the model|this tool|the tool|to the brim|wants a look|looks after itself|\bfills of\b|second draw|drawn from the|all that is dissolved|\bMind:|the old or weakened|say so first|\bheard\b/i;
-
-test.describe('plain words', () => {
-  test.use({ demo: true });
-  test('no screen says what only its makers say', { tag: '@dates' }, async ({ page, server }) => {
-    test.slow();
-    const stumbled: string[] = [];
-    for (const screen of screens((name) => name)) {
-      await page.goto(`${server.url}${screen.path}`);
-      await settled(page);
-      await screen.open?.(page);
-      for (const text of new Set(await said(page))) {
-        const found = STUMBLES.exec(text);
-        if (found) stumbled.push(`${screen.path}: “${found[0]}” in “${text.trim()}”`);
-      }
-    }
-    expect(stumbled).toEqual([]);
-  });
-});
+import { settled } from './screens.ts';
 
 /** Texts that are cut off by their box, and texts that lie on one another. */
 const clashes = (page: Page): Promise<string[]> =>

@@ -364,6 +364,7 @@ function StoveScreen({ live }: { live: LiveBatch }) {
             </>
           )}
           {!step && <StoveEnd live={live} />}
+          {!step && <Rehearsing live={live} />}
 
           {step && !gettingReady && (
             <Box sx={{ display: 'grid', gap: 1.5 }}>

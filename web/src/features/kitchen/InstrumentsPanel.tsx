@@ -124,7 +124,7 @@ function Paired(props: {
         ? sayReading(one.kind, last.value)
         : last?.fault
           ? say(`fault.${last.fault}`)
-          : 'waiting';
+          : say('instrumentsPanel.waiting');
   return (
     <Row
       label={one.name}

@@ -181,4 +181,5 @@ export const EN_KITCHEN = {
   'kitchenParts.practice': 'For practice',
   'dialogs.shapeGuessed':
     'Its width and height are guessed from its litres. Measure both once: then heights in the pot are true.',
+  'instrumentsPanel.waiting': 'waiting',
 };
