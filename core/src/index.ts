@@ -527,7 +527,7 @@ export {
   withServing,
 } from './program/kitchen.ts';
 export { type Ledger, type LedgerRow, ledgerOf } from './program/ledger.ts';
-export { LOT_KINDS, type LotKind, lotBottles, lotOf, lotVessel } from './program/lots.ts';
+export { LOT_KINDS, type LotKind, type LotName, lotBottles, lotOf, lotVessel } from './program/lots.ts';
 export { buildProgram } from './program/methods.ts';
 export { customRow, withCustom } from './program/ownIngredient.ts';
 export {

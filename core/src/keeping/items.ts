@@ -1,5 +1,5 @@
 import type { GlassFacts } from '../balance/served.ts';
-import type { LotKind } from '../program/lots.ts';
+import type { LotName } from '../program/lots.ts';
 import type { Closure, ContainerForm, ContainerMaterial } from '../tables/containers.ts';
 import type { Tag } from '../tables/traits.ts';
 import type { MarkerId } from '../tables/types.ts';
@@ -14,7 +14,8 @@ export interface BottleItem {
   recipeId: string;
   /** A cook's own drink goes by its own name. */
   drinkName?: string;
-  sizeName: string;
+  /** What the kitchen calls this size; none: a jug. */
+  sizeName?: string | undefined;
   sizeMl: number;
   material: ContainerMaterial;
   form: ContainerForm;
@@ -30,7 +31,7 @@ export interface BottleItem {
   tags: Tag[];
   /** Everything that went in, by the tables' ids. */
   itemIds: string[];
-  lot?: { id: string; kind: LotKind; name: string };
+  lot?: LotName & { id: string };
   glass: GlassFacts;
   /** What would have made it keep longer. */
   longer: readonly Said[];

@@ -1,12 +1,21 @@
 import { TZDate } from '@date-fns/tz';
 import type { MessageKind, MessageTo } from '../documents/kitchen.ts';
 import type { ItemLog } from '../log/foldItem.ts';
+import type { LotName } from '../program/lots.ts';
 import { KEEPING } from '../tables/keeping.ts';
+import type { LeftoverKind } from '../tables/leftovers.ts';
 import { DAY_MS } from '../units/time.ts';
 import { checkKindOf, nextLookMs } from './check.ts';
 import { lastWholeDay } from './date.ts';
 import type { BottleFacts } from './integrate.ts';
 import type { BottleLife } from './spoilage.ts';
+
+/** What it is about beside the drink. */
+export type ReminderAbout =
+  | { what: 'lot'; lot: LotName }
+  | { what: 'leftover'; leftover: LeftoverKind }
+  | { what: 'occasion'; occasion: string }
+  | { what: 'warmth'; highestC: number };
 
 /** Something that wants doing on the cold shelf. */
 export interface Reminder {
@@ -18,8 +27,7 @@ export interface Reminder {
   itemIds: readonly string[];
   recipeId: string;
   drinkName?: string;
-  /** What it is about in words: a lot, an occasion. */
-  about?: string;
+  about?: ReminderAbout;
 }
 
 /** Told in the morning, by the kitchen's own clock. */
@@ -51,7 +59,7 @@ export interface Reminded {
   batchId: string;
   recipeId: string;
   drinkName?: string;
-  lotName?: string;
+  lot?: LotName & { id: string };
   bottle: BottleFacts;
   log: ItemLog;
   life: BottleLife;
@@ -90,7 +98,7 @@ export function remindersOf(items: readonly Reminded[], zone: string, nowMs: num
   };
   const groups = new Map<string, Reminder & { itemIds: string[] }>();
   const put = (item: Reminded, kind: MessageKind, atMs: number) => {
-    const key = `${kind}:${item.batchId}:${item.lotName ?? ''}:${atMs}`;
+    const key = `${kind}:${item.batchId}:${item.lot?.id ?? ''}:${atMs}`;
     const group = groups.get(key);
     if (group) group.itemIds.push(item.itemId);
     else
@@ -101,7 +109,7 @@ export function remindersOf(items: readonly Reminded[], zone: string, nowMs: num
         itemIds: [item.itemId],
         recipeId: item.recipeId,
         ...(item.drinkName ? { drinkName: item.drinkName } : {}),
-        ...(item.lotName ? { about: item.lotName } : {}),
+        ...(item.lot ? { about: { what: 'lot' as const, lot: item.lot } } : {}),
       });
   };
   for (const item of items) {
@@ -139,7 +147,7 @@ export function giftReminder(
     itemIds: [],
     recipeId: batch.recipeId,
     ...(batch.drinkName ? { drinkName: batch.drinkName } : {}),
-    about: batch.occasion,
+    about: { what: 'occasion', occasion: batch.occasion },
   };
 }
 

@@ -1,7 +1,7 @@
 import type * as v from 'valibot';
 import { WATER_20_G_PER_ML } from '../liquor/composition.ts';
 import { BOWL, minutes } from '../program/buildContext.ts';
-import { lotBottles, lotVessel } from '../program/lots.ts';
+import { type LotName, lotBottles, lotVessel } from '../program/lots.ts';
 import type {
   EffectiveProgram,
   PlannedProgram,
@@ -173,20 +173,20 @@ export function withLots(program: EffectiveProgram, { body }: Said<typeof bodies
       { ...bottle, id: `bottle-${lot.lotId}`, from: [vessel], to: [lotBottles(lot.lotId)] },
     ];
   });
-  const own = (id: string, kind: 'tub' | 'bottles', name: string) => ({
+  const own = (id: string, kind: 'tub' | 'bottles', { kind: of, number, name }: LotName) => ({
     id,
     kind,
     shape: null,
     massG: 0,
-    name,
+    lot: { kind: of, number, name },
   });
   return {
     ...program,
     vessels: [
       ...program.vessels,
       ...lots.flatMap((lot) => [
-        own(lotVessel(lot.lotId), 'tub', lot.name),
-        own(lotBottles(lot.lotId), 'bottles', lot.name),
+        own(lotVessel(lot.lotId), 'tub', lot),
+        own(lotBottles(lot.lotId), 'bottles', lot),
       ]),
     ],
     steps: [...before, ...split, ...(body.restL > NO_REST_L ? after : []), ...finish],

@@ -101,7 +101,8 @@ export function bottlesFor(
 export interface FilledBottle {
   itemId: string;
   sizeId: string;
-  name: string;
+  /** None: a jug. */
+  name?: string;
   sizeMl: number;
   volumeMl: number;
   diameterCm: number;
@@ -154,7 +155,6 @@ export function fillBottles(
 export const jugOf = (volumeMl: number, newId: () => string): FilledBottle => ({
   itemId: newId(),
   sizeId: 'jug',
-  name: 'Jug',
   sizeMl: Math.max(10, Math.round(volumeMl)),
   volumeMl: Math.round(volumeMl),
   diameterCm: 12,

@@ -2,6 +2,13 @@
 export const LOT_KINDS = ['plain', 'sweet', 'noAddedSugar', 'children', 'spirits', 'trial'] as const;
 export type LotKind = (typeof LOT_KINDS)[number];
 
+/** Which part of a batch it is: a number where there are several of its kind; entries of before have a name. */
+export interface LotName {
+  kind: LotKind;
+  number?: number | undefined;
+  name?: string | undefined;
+}
+
 /** A lot has a vessel of its own, and bottles of its own. */
 export const lotVessel = (lotId: string): string => `lot-${lotId}`;
 export const lotBottles = (lotId: string): string => `bottles-${lotId}`;

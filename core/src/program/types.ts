@@ -8,6 +8,7 @@ import type { BoilLevel, Lid } from '../tables/constants.ts';
 import type { MarkerId, Press } from '../tables/types.ts';
 import type { Entered } from '../units/measures.ts';
 import type { Said } from '../units/result.ts';
+import type { LotName } from './lots.ts';
 
 export type LineId = string;
 export type StepId = string;
@@ -96,8 +97,8 @@ export interface VesselSpec {
   massG: number;
   /** Which pot of the kitchen it is, where it is heated. */
   potId?: string;
-  /** What the cook calls it, where it is a lot's. */
-  name?: string;
+  /** Whose it is, where it is a lot's. */
+  lot?: LotName;
   /** What it holds before the first step: a part taken from the shelf. */
   holds?: Composition;
   /** What that part was made of, by the tables' ids. */

@@ -215,7 +215,7 @@ async function bottlesOf(
             strongGPerL: strongGPerL(liquor),
             tags: [...tagsOf(liquor, itemIds, tables)],
             itemIds: [...itemIds],
-            ...(lot ? { lot: { id: lot.lotId, kind: lot.kind, name: lot.name } } : {}),
+            ...(lot ? { lot: { id: lot.lotId, kind: lot.kind, number: lot.number, name: lot.name } } : {}),
             glass: glassFacts(liquor, withServing(kitchen, recipe).servingMl),
             longer: frozen.longer,
             bottle: { ...bottleOf(frozen, b, together), ...newer },

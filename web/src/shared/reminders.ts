@@ -50,7 +50,7 @@ export function useReminders(shelf: Shelf, nowMs: number): Reminder[] {
         batchId: item.facts.batchId,
         recipeId: item.facts.recipeId,
         ...(item.facts.drinkName ? { drinkName: item.facts.drinkName } : {}),
-        ...(item.facts.lot ? { lotName: item.facts.lot.name } : {}),
+        ...(item.facts.lot ? { lot: item.facts.lot } : {}),
         bottle: item.facts.bottle,
         log: item.log,
         life,
@@ -67,7 +67,7 @@ export function useReminders(shelf: Shelf, nowMs: number): Reminder[] {
         itemIds: [item.facts.itemId],
         recipeId: item.facts.recipeId,
         ...(item.facts.drinkName ? { drinkName: item.facts.drinkName } : {}),
-        about: `leftover.${item.facts.leftover.kind}`,
+        about: { what: 'leftover', leftover: item.facts.leftover.kind },
       });
     for (const spell of shelf.track ? warmSpells(shelf.track) : [])
       if (spell.toMs > nowMs - WARM_NEWS_MS)
@@ -77,7 +77,7 @@ export function useReminders(shelf: Shelf, nowMs: number): Reminder[] {
           atMs: spell.toMs,
           itemIds: [],
           recipeId: '',
-          about: String(Math.round(spell.highestC)),
+          about: { what: 'warmth', highestC: spell.highestC },
         });
     return list.sort((a, b) => a.atMs - b.atMs || (a.key < b.key ? -1 : 1));
   }, [shelf, gifts, nowMs]);

@@ -1,4 +1,4 @@
-import { colourName, FAMILY_ROWS } from '@big-ladle/core';
+import { colourName, FAMILY_ROWS, type LotName } from '@big-ladle/core';
 import { has, say, sayCode } from './say.ts';
 
 /** Names that a cook has given: of her own drinks and ingredients, by id. */
@@ -37,8 +37,24 @@ export const sayColour = (hex: string): string => sayCode(`colour.${colourName(h
 export const sayPart = (id: string): string =>
   has(`part.${id}`) ? sayCode(`part.${id}`) : id.replaceAll('-', ' ');
 
+/** A part of a batch by its kind, with its number where there are several; entries of before have a name. */
+export const sayLot = ({ kind, number, name }: LotName): string =>
+  name ?? (number ? say('lot.numbered', { kind: say(`lot.${kind}`), number }) : say(`lot.${kind}`));
+
+/** What a bottle of this size is called here; a jug has no name of its own. */
+export const saySize = (name: string | undefined): string => name ?? say('bottle.jug');
+
 /** A drink by the name in the book, or by the cook's own. */
 export function sayDrink(id: string, name?: string): string {
   if (name) return name;
   return has(`drink.${id}`) ? sayCode(`drink.${id}`) : (own.drinks.get(id) ?? say('drink.unknown'));
 }
+
+/** A drink and which part of its batch it is. */
+export const sayDrinkOf = (
+  of: { recipeId: string; drinkName?: string },
+  lot: LotName | undefined,
+): string => {
+  const drink = sayDrink(of.recipeId, of.drinkName);
+  return lot ? say('lot.of', { drink, lot: sayLot(lot).toLowerCase() }) : drink;
+};

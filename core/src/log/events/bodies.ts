@@ -55,7 +55,10 @@ export const strainedEarly = v.strictObject({
 const lot = v.strictObject({
   lotId: id,
   kind: v.picklist(LOT_KINDS),
-  name: name(60),
+  /** Where there are several of one kind. */
+  number: v.optional(whole(1, 12)),
+  /** Entries of before say what it was called. */
+  name: v.optional(name(60)),
   volumeL: between(0.05, 400),
 });
 export const split = v.strictObject({
@@ -68,7 +71,8 @@ export const split = v.strictObject({
 const bottle = v.strictObject({
   itemId: id,
   sizeId: id,
-  name: name(60),
+  /** What the kitchen calls this size; a jug for what is left over has none. */
+  name: v.optional(name(60)),
   sizeMl: between(10, 30_000),
   volumeMl: between(1, 30_000),
   diameterCm: between(1, 60),

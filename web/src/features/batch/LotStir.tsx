@@ -29,7 +29,7 @@ import { notify } from '../../shared/notices.ts';
 import { PickItem } from '../../shared/PickItem.tsx';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { role, thumb } from '../../theme/theme.ts';
-import { sayItem } from '../../words/names.ts';
+import { sayItem, sayLot } from '../../words/names.ts';
 import { grams, num, say, sayCode, volume } from '../../words/say.ts';
 import type { LiveBatch } from './useBatchNow.ts';
 
@@ -75,7 +75,7 @@ export function LotStir({ live }: { live: LiveBatch }) {
   return (
     <Box data-testid="lot-stir" sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: 'minmax(0,1fr)' }}>
       <Box>
-        {lot.name}, {volume(volumeMl(liquor) / 1000)}. {say(`lot.${lot.kind}.about`)}
+        {sayLot(lot)}, {volume(volumeMl(liquor) / 1000)}. {say(`lot.${lot.kind}.about`)}
       </Box>
       {(lot.kind === 'plain' || lot.kind === 'children') && <EachGlass live={live} liquor={liquor} />}
       <PickItem

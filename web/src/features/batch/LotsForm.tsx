@@ -9,7 +9,7 @@ import { v7 as uuid } from 'uuid';
 import { notify } from '../../shared/notices.ts';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { role, thumb } from '../../theme/theme.ts';
-import { litres, num, say } from '../../words/say.ts';
+import { litres, say } from '../../words/say.ts';
 import { vesselNowId } from './MeasureForm.tsx';
 import type { LiveBatch } from './useBatchNow.ts';
 
@@ -24,11 +24,10 @@ interface Row {
 
 const row = (kind: LotKind, volumeL: number): Row => ({ id: uuid().slice(-8), kind, volumeL });
 
-/** What a lot is called: its kind, and a number where there are several of one. */
-const nameOf = (rows: readonly Row[], at: Row): string => {
+/** Lots of one kind are numbered. */
+const numberOf = (rows: readonly Row[], at: Row): { number?: number } => {
   const same = rows.filter((r) => r.kind === at.kind);
-  const name = say(`lot.${at.kind}`);
-  return same.length > 1 ? `${name} ${num(same.indexOf(at) + 1)}` : name;
+  return same.length > 1 ? { number: same.indexOf(at) + 1 } : {};
 };
 
 /** One batch in several: each lot gets a vessel, additions and bottles of its own; what is not in a lot goes on as planned. */
@@ -57,7 +56,7 @@ export function LotsForm({ live, onDone }: { live: LiveBatch; onDone: () => void
           lots: rows.map((r) => ({
             lotId: r.id,
             kind: r.kind,
-            name: nameOf(rows, r),
+            ...numberOf(rows, r),
             volumeL: Math.round(r.volumeL * 1000) / 1000,
           })),
         },

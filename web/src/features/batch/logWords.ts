@@ -1,7 +1,7 @@
 import '../../words/places/batch.ts';
 import type { LogEvent, Program } from '@big-ladle/core';
 import { stepDeed, stepName } from '../../shared/batch/stepWords.ts';
-import { sayItem } from '../../words/names.ts';
+import { sayItem, sayLot } from '../../words/names.ts';
 import { sayClock, sayNoted } from '../../words/saidWords.ts';
 import '../../words/places/items.ts';
 import { celsius, duration, grams, litres, num, say, sayCode } from '../../words/say.ts';
@@ -55,7 +55,7 @@ export function deedText(event: LogEvent, live: { program: Program }): string {
     }
     case 'split':
       return say('logWords.split', {
-        lots: event.body.lots.map((l) => `${l.name.toLowerCase()} ${litres(l.volumeL)}`).join(', '),
+        lots: event.body.lots.map((l) => `${sayLot(l).toLowerCase()} ${litres(l.volumeL)}`).join(', '),
       });
     case 'setAside':
       return say('logWords.setAside', {

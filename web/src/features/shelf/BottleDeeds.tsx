@@ -21,7 +21,7 @@ import { StrongToday } from '../../shared/StrongToday.tsx';
 import { type Living, standeeOf, useShelf } from '../../shared/shelf.ts';
 import { Caution, Panel } from '../../shared/ui.tsx';
 import { role, thumb } from '../../theme/theme.ts';
-import { sayDrink } from '../../words/names.ts';
+import { sayDrink, saySize } from '../../words/names.ts';
 import { num, say, sayCode, volume } from '../../words/say.ts';
 import { SECOND, type ThingInput } from './itemPage.ts';
 
@@ -254,7 +254,7 @@ function Move(props: ThingInput & { living: Living; here: string; onMove: (place
             first: room.first
               .map((s) => {
                 const l = there.find((o) => o.item.facts.itemId === s.itemId)!;
-                return `${sayDrink(l.item.facts.recipeId, l.item.facts.drinkName)}, ${l.item.facts.sizeName.toLowerCase()}`;
+                return `${sayDrink(l.item.facts.recipeId, l.item.facts.drinkName)}, ${saySize(l.item.facts.sizeName).toLowerCase()}`;
               })
               .join('; '),
           })}

@@ -33,7 +33,7 @@ import { type Living, livingOf, ownDaysOf, useSurroundings, withWaiting } from '
 import { useNow } from '../../shared/time.ts';
 import { Caution, ErrorPanel, Figure, Loading, PageHead, Panel } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
-import { sayDrink } from '../../words/names.ts';
+import { sayDrinkOf, saySize } from '../../words/names.ts';
 import { days, grams, moment, num, percent, say, sayCode, sayReason, volume } from '../../words/say.ts';
 import { BottleDeeds } from './BottleDeeds.tsx';
 import { History } from './History.tsx';
@@ -96,12 +96,12 @@ function OneBottle(props: ThingInput & { thing: Extract<ShelfThing, { kind: 'bot
     ),
   );
   const pressure = gone === null && pressureAlarm({ ...facts, log });
-  const name = `${sayDrink(facts.recipeId, facts.drinkName)}${facts.lot ? `, ${facts.lot.name.toLowerCase()}` : ''}`;
+  const name = sayDrinkOf(facts, facts.lot);
   return (
     <>
       <PageHead
         title={name}
-        beside={`${facts.sizeName}, ${num(facts.sizeMl)} mL${facts.forWhom ? say('bottlePage.for', { forWhom: facts.forWhom }) : ''}`}
+        beside={`${saySize(facts.sizeName)}, ${num(facts.sizeMl)} mL${facts.forWhom ? say('bottlePage.for', { forWhom: facts.forWhom }) : ''}`}
       >
         <Button component={Link} to={`/shelf/labels?ids=${facts.itemId}`} variant="outlined">
           {say('bottlePage.label')}

@@ -7,7 +7,7 @@ import { useNavigate } from 'react-router';
 import { BottleDrawing } from '../../shared/drawings/BottleDrawing.tsx';
 import type { Living } from '../../shared/shelf.ts';
 import { heading, role } from '../../theme/theme.ts';
-import { sayDrink } from '../../words/names.ts';
+import { sayDrinkOf } from '../../words/names.ts';
 import { days, moment, say, volume } from '../../words/say.ts';
 import { deadlineWord, TONE } from './lifeDisplay.tsx';
 
@@ -277,8 +277,7 @@ const Card = memo(function Card(props: {
                 {say('bottleShelves.equal', { count })}{' '}
               </strong>
             )}
-            {sayDrink(facts.recipeId, facts.drinkName)}
-            {facts.lot && `, ${facts.lot.name.toLowerCase()}`}
+            {sayDrinkOf(facts, facts.lot)}
           </div>
           {hasAlcohol(living) && <div className="mark">{say('mark.alcohol')}</div>}
           {life.own?.longer && <div className="mark">{say('bottleShelves.myOwnRule')}</div>}

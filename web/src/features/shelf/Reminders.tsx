@@ -11,20 +11,21 @@ import { saveText } from '../../shared/saveText.ts';
 import type { Shelf } from '../../shared/shelf.ts';
 import { Panel, Row } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
-import { sayDrink } from '../../words/names.ts';
-import { celsius, dayOf, litres, moment, say, sayCode, volume } from '../../words/say.ts';
+import { sayDrink, sayDrinkOf } from '../../words/names.ts';
+import { celsius, dayOf, litres, moment, say, volume } from '../../words/say.ts';
 import '../../words/places/items.ts';
 
 /** What a reminder is about: a drink and its lot, a leftover, a warm fridge. */
 export function aboutWords(r: Reminder): string {
   if (r.kind === 'warm') return say('reminders.theFridge');
   const what = sayDrink(r.recipeId, r.drinkName);
-  if (r.about?.startsWith('leftover.')) return `${sayCode(r.about)} (${what})`;
-  return r.about && r.kind !== 'gift' ? `${what}, ${r.about.toLowerCase()}` : what;
+  if (r.about?.what === 'leftover')
+    return say('reminders.leftoverOf', { leftover: say(`leftover.${r.about.leftover}`), what });
+  return r.about?.what === 'lot' ? sayDrinkOf(r, r.about.lot) : what;
 }
 
 const countWords = (r: Reminder): string =>
-  r.about?.startsWith('leftover.')
+  r.about?.what === 'leftover'
     ? say('reminders.leftOver')
     : say('count.bottles', { count: r.itemIds.length });
 
@@ -33,8 +34,8 @@ export const messageWords = (r: Reminder): string =>
   say(`message.${r.kind}`, {
     what: aboutWords(r),
     count: countWords(r),
-    about: r.about ?? '',
-    temp: celsius(Number(r.about ?? 0)),
+    about: r.about?.what === 'occasion' ? r.about.occasion : '',
+    temp: celsius(r.about?.what === 'warmth' ? r.about.highestC : 0),
   });
 
 /** How far ahead reminders are shown. */
@@ -115,8 +116,8 @@ function List(props: { reminders: readonly Reminder[]; nowMs: number; zone: stri
           <>
             <Link to={to}>{say(`remind.${r.kind}`)}</Link>: {aboutWords(r)}
             {r.itemIds.length > 1 && `, ${countWords(r)}`}
-            {r.kind === 'gift' && r.about ? `, ${r.about}` : ''}
-            {r.kind === 'warm' && say('reminders.upTo', { count: celsius(Number(r.about ?? 0)) })}
+            {r.about?.what === 'occasion' ? `, ${r.about.occasion}` : ''}
+            {r.about?.what === 'warmth' && say('reminders.upTo', { count: celsius(r.about.highestC) })}
           </>
         }
         note={

@@ -8,7 +8,7 @@ import { useReminders } from '../../shared/reminders.ts';
 import { type Shelf, useShelf } from '../../shared/shelf.ts';
 import { Loading, Panel } from '../../shared/ui.tsx';
 import { heading, role } from '../../theme/theme.ts';
-import { sayDrink } from '../../words/names.ts';
+import { sayDrink, saySize } from '../../words/names.ts';
 import { celsius, duration, moment, num, say, timeOfDay } from '../../words/say.ts';
 
 /** Of a table full of bottles the first to go back are told. */
@@ -105,7 +105,7 @@ function Wanted({ shelf, nowMs }: { shelf: Shelf; nowMs: number }) {
         line(
           `pressure${item.facts.itemId}`,
           `/shelf/${item.facts.itemId}`,
-          `${sayDrink(item.facts.recipeId, item.facts.drinkName)}, ${item.facts.sizeName.toLowerCase()}`,
+          `${sayDrink(item.facts.recipeId, item.facts.drinkName)}, ${saySize(item.facts.sizeName).toLowerCase()}`,
           say('wantsALook.pressureInClosedGlass'),
           'danger',
         ),
@@ -114,7 +114,7 @@ function Wanted({ shelf, nowMs }: { shelf: Shelf; nowMs: number }) {
         line(
           `out${item.facts.itemId}`,
           `/shelf/${item.facts.itemId}`,
-          `${sayDrink(item.facts.recipeId, item.facts.drinkName)}, ${item.facts.sizeName.toLowerCase()}`,
+          `${sayDrink(item.facts.recipeId, item.facts.drinkName)}, ${saySize(item.facts.sizeName).toLowerCase()}`,
           life.warmH < backH
             ? say('wantsALook.outOfTheCold', {
                 now: timeOfDay(nowMs + (backH - life.warmH) * 3_600_000, kitchen.zone),

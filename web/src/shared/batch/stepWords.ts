@@ -2,6 +2,7 @@ import {
   BLENDER,
   COLD_METHODS,
   type Kitchen,
+  type LotName,
   lotOf,
   massG,
   POT,
@@ -12,7 +13,7 @@ import {
   TUB,
   volumeMl,
 } from '@big-ladle/core';
-import { sayItem, sayPart } from '../../words/names.ts';
+import { sayItem, sayLot, sayPart } from '../../words/names.ts';
 import { celsius, has, say, sayCode, volume } from '../../words/say.ts';
 import { itemIdOf } from './liquorColour.ts';
 
@@ -62,9 +63,9 @@ function worded(stem: string, step: Step, program: Program): string | null {
 }
 
 /** The lot that a step is about; null for the batch's own. */
-function lotNameOf(step: Step, program: Program): string | null {
+function lotNameOf(step: Step, program: Program): LotName | null {
   const id = [...step.to, ...step.from].find((v) => lotOf(v) !== null);
-  return (id ? program.vessels.find((v) => v.id === id)?.name : undefined) ?? null;
+  return (id ? program.vessels.find((v) => v.id === id)?.lot : undefined) ?? null;
 }
 
 /** What a step is called, e.g. "Scrub the skins". */
@@ -72,7 +73,7 @@ export function stepName(step: Step, program: Program): string {
   const own = sayCode(worded('step', step, program) ?? `step.${step.kind}`);
   // The steps of a lot say whose they are.
   const lot = lotNameOf(step, program);
-  const name = lot ? `${own}: ${lot.toLowerCase()}` : own;
+  const name = lot ? `${own}: ${sayLot(lot).toLowerCase()}` : own;
   return step.fill > 0 && program.fills > 1 ? say('stepWords.fill', { name, fill: step.fill }) : name;
 }
 

@@ -149,6 +149,7 @@ export const EN_SHELF = {
 
   // reminders
   'reminders.theFridge': 'The fridge',
+  'reminders.leftoverOf': '{leftover} ({what})',
   'reminders.leftOver': 'left over',
   'reminders.whatWantsDoing': 'What wants doing',
   'reminders.nothingNoBottleAsks': 'Nothing: no bottle asks for anything.',

@@ -1,3 +1,4 @@
+import { saySize } from '../../../words/names.ts';
 import { sayRich } from '../../../words/rich.ts';
 import '../../../words/places/shelf.ts';
 import { portionStrength } from '@big-ladle/core';
@@ -88,7 +89,7 @@ function useChoosable(shelf: Shelf, nowMs: number): Choosable[] {
         return {
           id: item.facts.itemId,
           title: label.name,
-          note: `${item.facts.sizeName.toLowerCase()}, ${within(label.until)}${item.facts.forWhom ? say('bottlePage.for', { forWhom: item.facts.forWhom }) : ''}`,
+          note: `${saySize(item.facts.sizeName).toLowerCase()}, ${within(label.until)}${item.facts.forWhom ? say('bottlePage.for', { forWhom: item.facts.forWhom }) : ''}`,
           labels: isOver(life) ? [] : [label],
           over: isOver(life),
         };

@@ -16,7 +16,7 @@ import {
   type Tables,
   traitsOf,
 } from '@big-ladle/core';
-import { sayDrink, sayItem, sayPlain } from '../../../words/names.ts';
+import { sayDrink, sayDrinkOf, sayItem, sayPlain } from '../../../words/names.ts';
 import { dayOf, days, grams, num, say, sayCode } from '../../../words/say.ts';
 import type { LabelText } from './layout.ts';
 
@@ -78,7 +78,7 @@ export function bottleLabel(facts: BottleItem, life: BottleLife, to: Printed): L
     : null;
   return {
     itemId: facts.itemId,
-    name: `${sayDrink(facts.recipeId, facts.drinkName)}${facts.lot ? `, ${facts.lot.name.toLowerCase()}` : ''}`,
+    name: sayDrinkOf(facts, facts.lot),
     under: [
       facts.tags.includes('noAddedSugar') ? say('texts.noAddedSugar') : say('texts.sweetened'),
       facts.forWhom ? say('bottleShelves.for', { forWhom: facts.forWhom }) : null,
