@@ -216,7 +216,34 @@ describe('laws of suggestions', () => {
           );
         } else expect(answer.binding).not.toBeNull();
       }),
-      { numRuns: 150 },
+      // Two on which the simplex turned in circles while it had to look for a place to begin.
+      {
+        numRuns: 150,
+        examples: [
+          [
+            {
+              litres: 2,
+              ta: 2,
+              sweetPct: 3.160333206702194,
+              sour: 2.0084351608416333,
+              ids: ['orange-juice', 'sugar-white'],
+              roomShare: 1.1682178268130234,
+              sugarG: 8.492728216053347,
+            },
+          ],
+          [
+            {
+              litres: 2.0575879642827366,
+              ta: 6.963870218807725,
+              sweetPct: 1.5549001280643293,
+              sour: 9.612764672100901,
+              ids: ['lemon-juice', 'pineapple-juice', 'molasses'],
+              roomShare: 1.020000000000001,
+              sugarG: 12.850017389537804,
+            },
+          ],
+        ],
+      },
     );
   });
 

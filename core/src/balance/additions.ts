@@ -118,8 +118,25 @@ function solveAt(
   const sweetWeight = 1 / Math.max(t, 0.005);
   const sourWeight = 1 / (Math.max(perMl, 0.0002) * baseMl);
 
-  const constraints = new Map<string, Constraint>([['sweet', { equal: t - current.sweetG / baseG }]]);
-  if (wish.sourGPerL !== null) constraints.set('sour', { equal: perMl * baseMl - sourG(current) / baseG });
+  // Both wishes as shares of themselves: what is lacking now, and how much of it a unit of each brings. Told as "no
+  // further than the wish, but for what is over": then adding nothing keeps every limit, and the simplex can begin there.
+  const wants = [
+    {
+      name: 'sweet',
+      lack: sweetWeight * (t - current.sweetG / baseG),
+      by: (c: Candidate) => sweetWeight * of(c, c.unit.sweetG - t * massG(c.unit)),
+    },
+    ...(wish.sourGPerL === null
+      ? []
+      : [
+          {
+            name: 'sour',
+            lack: sourWeight * (perMl * baseMl - sourG(current) / baseG),
+            by: (c: Candidate) => sourWeight * of(c, sourG(c.unit) - perMl * ml(c)),
+          },
+        ]),
+  ].map((want) => ({ ...want, sign: want.lack < 0 ? -1 : 1 }));
+  const constraints = new Map<string, Constraint>(wants.map((w) => [w.name, { max: Math.abs(w.lack) }]));
   const volume0 = volumeMl(current);
   const room = (most: number) => (most - volumes.baseMl) / baseG;
   if (!relaxed.has('room') && Number.isFinite(limits.roomMl))
@@ -136,8 +153,7 @@ function solveAt(
     const u = c.unit;
     const g = massG(u);
     const coefficients = new Map<string, number>([
-      ['sweet', of(c, u.sweetG - t * g)],
-      ['sour', of(c, sourG(u) - perMl * ml(c))],
+      ...wants.map((w): [string, number] => [w.name, w.sign * w.by(c)]),
       ['room', of(c, ml(c))],
       ['strength', of(c, ml(c))],
       // Sugar in a glass: its grams, less the limit for the glasses that it adds.
@@ -152,7 +168,8 @@ function solveAt(
       // Less water is nothing that is added.
       ['added', of(c, c.kind === 'lessWater' ? 0.2 * Math.abs(g) : g)],
       ['sugarAdded', of(c, u.freeSugarG)],
-      ['miss', -missShare * of(c, g)],
+      // What is missed of a wish is what it lacks, less what comes in, and twice what is over.
+      ['miss', wants.reduce((miss, w) => miss - w.sign * w.by(c), -missShare * of(c, g))],
     ]);
     if (Number.isFinite(c.most) && !relaxed.has(`onHand:${c.id}`)) {
       coefficients.set(`most:${c.id}`, 1);
@@ -189,21 +206,12 @@ function solveAt(
       constraints.set(name, { equal: 0 });
     }
   }
-  for (const [name, sign, weight] of [
-    ['sweet', 1, sweetWeight],
-    ['sweet', -1, sweetWeight],
-    ...(wish.sourGPerL === null
-      ? []
-      : ([
-          ['sour', 1, sourWeight],
-          ['sour', -1, sourWeight],
-        ] as const)),
-  ] as const)
+  for (const { name } of wants)
     variables.set(
-      `slack:${name}:${sign}`,
+      `over:${name}`,
       new Map([
-        [name, sign],
-        ['miss', weight],
+        [name, -1],
+        ['miss', 2],
       ]),
     );
   const run = (objective: string) =>
@@ -222,16 +230,16 @@ function solveAt(
   const second = run('aim');
   const chosen = second.status === 'optimal' ? second : first;
   const units = new Map<string, number>();
-  let missed = 0;
   let grown = 1;
+  const left = wants.map((w) => w.lack);
   for (const [id, value] of chosen.variables) {
     const c = candidates.find((x) => x.id === id);
-    if (c) {
-      units.set(id, c.whole && !relaxed.has('whole') ? Math.round(value) : value * scale(c));
-      grown += of(c, massG(c.unit)) * value;
-    } else missed += value * (id.startsWith('slack:sweet') ? sweetWeight : sourWeight);
+    if (!c) continue;
+    units.set(id, c.whole && !relaxed.has('whole') ? Math.round(value) : value * scale(c));
+    grown += of(c, massG(c.unit)) * value;
+    for (const [i, want] of wants.entries()) left[i]! -= want.by(c) * value;
   }
-  return { units, miss: missed / grown };
+  return { units, miss: left.reduce((sum, l) => sum + Math.abs(l), 0) / grown };
 }
 
 const resultOf = (
