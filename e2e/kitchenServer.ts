@@ -323,5 +323,5 @@ export const shownBottles = (page: Page): Promise<number> =>
 export async function unfold(page: Page, testId: string): Promise<void> {
   const fold = page.getByTestId(testId);
   await expect(fold).toBeVisible();
-  if ((await fold.getAttribute('open')) === null) await fold.locator('summary').click();
+  if ((await fold.getAttribute('open')) === null) await fold.locator('> summary').click();
 }

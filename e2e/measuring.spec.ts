@@ -34,7 +34,7 @@ const KINDS: {
   },
   { name: 'weight', at: 'boil', button: 'weight', value: '12.2', changes: 'litres' },
   { name: 'temperature', at: 'cool', button: 'temperature', value: '30', changes: 'endsAt' },
-  { name: 'pH', at: 'cool', button: 'pH', value: '3.6', changes: 'pH' },
+  { name: 'pH', at: 'cool', button: 'acid, pH', value: '3.6', changes: 'pH' },
 ];
 
 for (const kind of KINDS) {
@@ -86,7 +86,7 @@ test('°Bx changes how much sweetener is still asked for', async ({ page, server
     );
   const before = await dose();
   await page.getByRole('button', { name: 'Measure', exact: true }).click();
-  await page.getByTestId('measure-form').getByRole('button', { name: '°Bx' }).click();
+  await page.getByTestId('measure-form').getByRole('button', { name: 'refractometer' }).click();
   await page.getByTestId('measure-value').fill('4');
   await page.getByRole('button', { name: 'Enter it' }).click();
   await expect.poll(dose).toBeLessThan(before - 50);

@@ -1,6 +1,15 @@
 import { BOOK } from '@big-ladle/core';
 import type { Page } from '@playwright/test';
-import { begun, expect, figure, KITCHEN, type KitchenServer, openTool, test } from './kitchenServer.ts';
+import {
+  begun,
+  expect,
+  figure,
+  KITCHEN,
+  type KitchenServer,
+  openTool,
+  test,
+  unfold,
+} from './kitchenServer.ts';
 
 test.use({ viewport: { width: 390, height: 844 } });
 
@@ -142,16 +151,14 @@ test('the timetable on a sheet of its own', { tag: '@dates' }, async ({ page, se
     window.print = () => undefined;
   });
   await page.goto(`${server.url}/new/deep-calyx-ginger?method=straightBoil`);
-  await page
-    .getByRole('region', { name: 'When you are needed' })
-    .getByRole('button', { name: 'Print' })
-    .click();
+  await unfold(page, 'hour-by-hour');
+  await page.getByTestId('hour-by-hour').getByRole('button', { name: 'Print' }).click();
   const sheet = page.getByTestId('timetable-sheet');
   await expect(sheet).toBeHidden();
   await page.emulateMedia({ media: 'print' });
   await expect(sheet).toBeVisible();
   await expect(sheet).toContainText('Bring to the boil');
-  await expect(page.getByRole('heading', { name: 'When you are needed' })).toBeHidden();
+  await expect(page.getByTestId('hour-by-hour')).toBeHidden();
   await page.emulateMedia({ media: 'screen' });
   await page.evaluate(() => window.dispatchEvent(new Event('afterprint')));
   await expect(sheet).toHaveCount(0);

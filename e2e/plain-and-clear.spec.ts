@@ -67,6 +67,37 @@ const clashes = (page: Page): Promise<string[]> =>
     return [...new Set(found)];
   });
 
+/** Units of the laboratory that stand on a page without their meaning a tap away. */
+const unexplained = (page: Page): Promise<string[]> =>
+  page.evaluate(() => {
+    const UNITS: [RegExp, string[]][] = [
+      [/°Bx/, ['brix']],
+      [/\bpH\b/, ['ph']],
+      [/\bg\/L\b/, ['sourness', 'strength']],
+    ];
+    const found: string[] = [];
+    const main = document.querySelector('main')!;
+    const walker = document.createTreeWalker(main, NodeFilter.SHOW_TEXT);
+    for (let node = walker.nextNode(); node; node = walker.nextNode()) {
+      const text = node.textContent ?? '';
+      const element = node.parentElement!;
+      // A field says what it asks for beside it, a reason in its sentence, a text for others in its words.
+      if (
+        !element.checkVisibility({ visibilityProperty: true }) ||
+        element.closest('label, li, fieldset, button, pre')
+      )
+        continue;
+      for (const [unit, terms] of UNITS) {
+        if (!unit.test(text)) continue;
+        const told =
+          element.closest('tr')?.querySelector('[aria-expanded]') ??
+          main.querySelector(terms.map((t) => `[data-explains="${t}"]`).join());
+        if (!told) found.push(text.trim().slice(0, 60));
+      }
+    }
+    return [...new Set(found)];
+  });
+
 /** What moved by itself since the page was opened, as the browser counts it. */
 const shifted = (page: Page): Promise<number> =>
   page.evaluate(
@@ -122,6 +153,7 @@ test.describe('nothing is cut off, overlaps or jumps', () => {
         await settled(page);
         await page.evaluate(() => document.fonts.ready);
         for (const clash of await clashes(page)) found.push(`${path}: ${clash}`);
+        for (const text of await unexplained(page)) found.push(`${path}: not explained: ${text}`);
         const moved = await shifted(page);
         if (moved > 0.05) found.push(`${path}: moved by ${moved.toFixed(3)}`);
       }

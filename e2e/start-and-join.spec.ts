@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { begun, expect, KITCHEN, openTool, planFor, test } from './kitchenServer.ts';
+import { begun, expect, KITCHEN, openTool, planFor, test, unfold } from './kitchenServer.ts';
 
 test('made again with a tap: last time’s lesson stands at its step', async ({ page, server }) => {
   await begun(server, 'bottle');
@@ -56,6 +56,7 @@ test('start by keeps out of the night; too late says what binds and offers three
   await page.goto(`${server.url}/new/deep-calyx-ginger?method=shortBoilLongSteep`);
   await page.getByLabel('Ready by').fill('2026-11-25T12:00');
   await expect(page.getByTestId('start-by')).toContainText('start by');
+  await unfold(page, 'hour-by-hour');
   const calls = await page.getByRole('region', { name: 'When you are needed' }).innerText();
   // Nothing calls between half past ten and half past six.
   const hours = [...calls.matchAll(/(\d{2}):(\d{2})/g)].map((m) => Number(m[1]) * 60 + Number(m[2]));

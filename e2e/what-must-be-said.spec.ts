@@ -8,7 +8,16 @@ import {
   withLabels,
 } from '@big-ladle/core';
 import type { Page } from '@playwright/test';
-import { begun, endSteps, expect, KITCHEN, type KitchenServer, test, toTheBottles } from './kitchenServer.ts';
+import {
+  begun,
+  endSteps,
+  expect,
+  KITCHEN,
+  type KitchenServer,
+  test,
+  toTheBottles,
+  unfold,
+} from './kitchenServer.ts';
 
 const base = BOOK.find((r) => r.id === 'deep-calyx-ginger')!;
 const mine = (name: string, change: (line: Recipe['lines'][number]) => Recipe['lines'][number]): Recipe => ({
@@ -171,10 +180,12 @@ test('asked with one tap: the water that nobody boils, how sweet the fruit is, w
   await begun(server, 'pick', 'rawBlend', recipe);
   await page.goto(`${server.url}/batches/batch/stove`);
   const ready = page.getByTestId('get-ready');
+  await unfold(page, 'tools');
   await ready.getByRole('checkbox', { name: 'Cloth' }).check();
-  await ready.locator('summary').click();
+  await ready.getByText('What each should be like').click();
   await expect(ready).toContainText('A cloth or bag for this only');
   await page.reload();
+  await unfold(page, 'tools');
   await expect(ready.getByRole('checkbox', { name: 'Cloth' })).toBeChecked();
   // On to the blender, where the water goes in.
   const { batch } = await server.api<{
@@ -220,7 +231,7 @@ test('citrus that stands in vinegar: its clock, half-way turned over, and three 
   await begun(server, 'wash', 'cordial', BOOK.find((r) => r.id === 'citrus-vinegar-cordial')!);
   await page.goto(`${server.url}/batches/batch/stove`);
   const washing = page.getByTestId('washing');
-  await expect(washing).toContainText('If you like, into one part of vinegar');
+  await expect(washing).toContainText('If you like, first into 1 part vinegar');
   await washing.getByRole('button', { name: 'It is in: 5 minutes' }).click();
   await expect(page.getByTestId('small-clocks')).toContainText('Turn everything over');
   await expect(page.getByTestId('small-clocks')).toContainText('Out of the bath, then rinse');

@@ -439,6 +439,7 @@ export { POT_UNITS, type PotUnit, potLitres, usualShape } from './physics/usualP
 // physics
 export { areaM2, bowlDiameterM, capacityMl, levelM, mlAtLevel, type Shape } from './physics/vesselShape.ts';
 export { findAlternatives, type WayOut } from './plan/alternatives.ts';
+export { startAwake } from './plan/awake.ts';
 export {
   type BottlePlan,
   bottledMl,

@@ -11,6 +11,7 @@ import { simulateBatch } from '../program/simulate.ts';
 import { isWater } from '../program/tags.ts';
 import type { Program, Simulation, TraceEntry } from '../program/types.ts';
 import type { MarkerId, Tables } from '../tables/types.ts';
+import { MINUTE_MS } from '../units/time.ts';
 
 /** Markers in a liquor at a moment since the start. */
 export interface StrengthPoint {
@@ -23,6 +24,8 @@ export interface MethodRow {
   methodId: MethodId;
   totalMin: number;
   handsOnMin: number;
+  /** When the cook is needed, minutes after the start. */
+  calls: readonly { startMin: number; endMin: number }[];
   litres: number;
   waterL: number;
   steamL: number;
@@ -147,7 +150,7 @@ export function methodRow(
   const bottled = sim.vessels[BOTTLES]?.liquor;
   const end = sim.trace.findLast((t) => t.kind === 'bottle') ?? null;
   const bottle = program.steps.find((s) => s.kind === 'bottle');
-  const { handsOnMin } = timetableFrom(program, sim, 0);
+  const { handsOnMin, calls } = timetableFrom(program, sim, 0);
   const used = new Set(program.steps.flatMap((s) => [...s.from, ...s.to]).filter((id) => id !== BOTTLES));
   const strains = program.steps.filter((s) => s.kind === 'strain');
   const draws = drawsOf(program, sim, mainMarker(program, tables));
@@ -156,6 +159,7 @@ export function methodRow(
     methodId,
     totalMin: sim.endMin,
     handsOnMin,
+    calls: calls.map((c) => ({ startMin: c.startMs / MINUTE_MS, endMin: c.endMs / MINUTE_MS })),
     litres: bottled ? volumeMl(bottled) / 1000 : 0,
     waterL: sim.flows
       .filter(

@@ -11,6 +11,7 @@ export function Explain({ term, children }: { term: Term; children: ReactNode })
     <ButtonBase
       onClick={() => help(term)}
       aria-haspopup="dialog"
+      data-explains={term}
       title={say('help.what')}
       sx={{
         font: 'inherit',

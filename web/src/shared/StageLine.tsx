@@ -25,6 +25,8 @@ export function StageLine(props: {
   open: StageId;
   onOpen: (id: StageId) => void;
   panelId: string;
+  /** Smaller, where something else is the answer. */
+  quiet?: boolean;
 }) {
   const tabs = useRef<(HTMLButtonElement | null)[]>([]);
   const move = (index: number) => {
@@ -80,7 +82,7 @@ export function StageLine(props: {
             <Box
               sx={{
                 ...heading,
-                fontSize: { xs: '1.05rem', md: '1.2rem', lg: '1.45rem' },
+                fontSize: props.quiet ? '1.05rem' : { xs: '1.05rem', md: '1.2rem', lg: '1.45rem' },
                 order: { xs: 3, md: 0 },
                 gridColumn: 3,
                 gridRow: 1,

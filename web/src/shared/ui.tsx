@@ -6,11 +6,15 @@ import type { ReactNode } from 'react';
 import { heading, role } from '../theme/theme.ts';
 import { clockFace, say } from '../words/say.ts';
 import { ApiError } from './api.ts';
+import { Explain } from './Explain.tsx';
+import type { Term } from './help.ts';
 import { PageTitle } from './PageTitle.tsx';
 
 /** Enamel with a cobalt rim along its upper edge. */
 export function Panel(props: {
   title?: ReactNode;
+  /** What it is called where it has no title. */
+  label?: string;
   aside?: ReactNode;
   children: ReactNode;
   sx?: object;
@@ -23,7 +27,7 @@ export function Panel(props: {
       component="section"
       id={props.id}
       data-testid={props.testId}
-      aria-label={typeof props.title === 'string' ? props.title : undefined}
+      aria-label={typeof props.title === 'string' ? props.title : props.label}
       sx={{
         bgcolor: role('enamel'),
         borderTop: `2.5px solid ${role('rim')}`,
@@ -70,7 +74,14 @@ export function PageHead(props: { title: string; beside?: ReactNode; children?: 
 }
 
 /** A figure with its small unit. */
-export function Figure(props: { value: ReactNode; unit?: ReactNode; size?: string; testId?: string }) {
+export function Figure(props: {
+  value: ReactNode;
+  unit?: ReactNode;
+  size?: string;
+  testId?: string;
+  /** What the unit means, a tap away. */
+  term?: Term;
+}) {
   return (
     <Box
       component="span"
@@ -80,7 +91,7 @@ export function Figure(props: { value: ReactNode; unit?: ReactNode; size?: strin
       {props.value}
       {props.unit && (
         <Box component="span" sx={{ fontSize: '0.58em', color: role('inkMuted'), ml: 0.4, fontWeight: 500 }}>
-          {props.unit}
+          {props.term ? <Explain term={props.term}>{props.unit}</Explain> : props.unit}
         </Box>
       )}
     </Box>

@@ -30,6 +30,7 @@ import {
   DrawPanel,
   KeepPanel,
   LedgerPanel,
+  ListNotes,
   ListPanel,
   PotPanel,
   StrainPanel,
@@ -174,6 +175,7 @@ function BatchTable({ live }: { live: LiveBatch }) {
               {stage === 'size' && (
                 <>
                   <ListPanel {...input} title={say('batchPage.whatWentIn')} />
+                  <ListNotes {...input} />
                   <LedgerPanel
                     {...input}
                     {...(now.log.endedMs === null
@@ -248,6 +250,7 @@ function BatchTable({ live }: { live: LiveBatch }) {
                     readyMs: startMs + sim.endMin * MINUTE_MS,
                   }}
                   kitchen={kitchen}
+                  withEnd
                   nowMs={nowMs}
                 />
               )}

@@ -20,7 +20,7 @@ interface Thing {
   how?: string;
 }
 
-/** The tools first, then everything that goes in, with its amount for the whole batch. */
+/** Everything that goes in, with its amount for the whole batch, then the tools. */
 export function thingsToGetReady(live: LiveBatch): Thing[] {
   const { program, kitchen, tables, now } = live;
   const amountOf = (line: ProgramLine) => line.massG || (now.forecast.dosedG[line.id] ?? 0);
@@ -44,7 +44,7 @@ export function thingsToGetReady(live: LiveBatch): Thing[] {
         scale: hand === scale ? '' : scale,
       };
     });
-  return [...tools, ...goesIn];
+  return [...goesIn, ...tools];
 }
 
 /** Everything that must stand there before the first step: a tap on a row ticks it off, and nothing waits for it. */
@@ -56,6 +56,7 @@ export function GetReady({
   ticks: ReturnType<typeof useTicks>;
 }) {
   const found = things.filter((t) => ticks.ticked.includes(t.code)).length;
+  const tools = things.filter((t) => t.how);
   return (
     <Box data-testid="get-ready">
       <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1, justifyContent: 'space-between' }}>
@@ -68,68 +69,76 @@ export function GetReady({
           {say('getReady.found', { found: num(found), all: num(things.length) })}
         </Box>
       </Box>
-      <Box component="ul" sx={{ listStyle: 'none', m: 0, mt: 1.5, p: 0 }}>
-        {things.map((thing) => {
-          const on = ticks.ticked.includes(thing.code);
-          return (
-            <Box component="li" key={thing.code} sx={{ borderBottom: `1px solid ${role('line')}` }}>
-              <ButtonBase
-                role="checkbox"
-                aria-checked={on}
-                onClick={() => ticks.tick(thing.code, !on)}
-                sx={{
-                  width: '100%',
-                  minHeight: 60,
-                  gap: 1.5,
-                  px: 1,
-                  justifyContent: 'flex-start',
-                  textAlign: 'left',
-                  font: 'inherit',
-                  color: role(on ? 'inkMuted' : 'ink'),
-                  bgcolor: on ? 'transparent' : role('enamel'),
-                }}
-              >
-                <Box
-                  component="span"
-                  aria-hidden
-                  sx={{
-                    flex: '0 0 36px',
-                    height: 36,
-                    display: 'grid',
-                    placeItems: 'center',
-                    border: `2.5px solid ${role(on ? 'ready' : 'rim')}`,
-                    borderRadius: '2px 2px 10px 10px',
-                    color: role('ready'),
-                    fontWeight: 700,
-                  }}
-                >
-                  {on ? '✓' : ''}
-                </Box>
-                <Box component="span" sx={{ flex: 1 }}>
-                  {thing.name}
-                </Box>
-                <Box component="span" sx={{ textAlign: 'right' }}>
-                  <Box component="strong" sx={{ display: 'block' }}>
-                    {thing.hand}
-                  </Box>
-                  <Box component="span" sx={{ color: role('inkMuted'), fontSize: '0.95rem' }}>
-                    {thing.scale}
-                  </Box>
-                </Box>
-              </ButtonBase>
-            </Box>
-          );
-        })}
-      </Box>
-      <Fold summary={say('getReady.details')}>
-        {things
-          .filter((t) => t.how)
-          .map((t) => (
+      <List things={things.filter((t) => !t.how)} ticks={ticks} />
+      <Fold summary={say('getReady.tools', { count: tools.length })} testId="tools">
+        <List things={tools} ticks={ticks} />
+        <Fold summary={say('getReady.details')}>
+          {tools.map((t) => (
             <Box key={t.code} sx={{ py: 0.5 }}>
               {t.how}
             </Box>
           ))}
+        </Fold>
       </Fold>
+    </Box>
+  );
+}
+
+/** Rows to tick off. */
+function List({ things, ticks }: { things: readonly Thing[]; ticks: ReturnType<typeof useTicks> }) {
+  return (
+    <Box component="ul" sx={{ listStyle: 'none', m: 0, mt: 1.5, p: 0 }}>
+      {things.map((thing) => {
+        const on = ticks.ticked.includes(thing.code);
+        return (
+          <Box component="li" key={thing.code} sx={{ borderBottom: `1px solid ${role('line')}` }}>
+            <ButtonBase
+              role="checkbox"
+              aria-checked={on}
+              onClick={() => ticks.tick(thing.code, !on)}
+              sx={{
+                width: '100%',
+                minHeight: 60,
+                gap: 1.5,
+                px: 1,
+                justifyContent: 'flex-start',
+                textAlign: 'left',
+                font: 'inherit',
+                color: role(on ? 'inkMuted' : 'ink'),
+                bgcolor: on ? 'transparent' : role('enamel'),
+              }}
+            >
+              <Box
+                component="span"
+                aria-hidden
+                sx={{
+                  flex: '0 0 36px',
+                  height: 36,
+                  display: 'grid',
+                  placeItems: 'center',
+                  border: `2.5px solid ${role(on ? 'ready' : 'rim')}`,
+                  borderRadius: '2px 2px 10px 10px',
+                  color: role('ready'),
+                  fontWeight: 700,
+                }}
+              >
+                {on ? '✓' : ''}
+              </Box>
+              <Box component="span" sx={{ flex: 1 }}>
+                {thing.name}
+              </Box>
+              <Box component="span" sx={{ textAlign: 'right' }}>
+                <Box component="strong" sx={{ display: 'block' }}>
+                  {thing.hand}
+                </Box>
+                <Box component="span" sx={{ color: role('inkMuted'), fontSize: '0.95rem' }}>
+                  {thing.scale}
+                </Box>
+              </Box>
+            </ButtonBase>
+          </Box>
+        );
+      })}
     </Box>
   );
 }

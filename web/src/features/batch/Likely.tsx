@@ -1,3 +1,4 @@
+import { Explain } from '../../shared/Explain.tsx';
 import { sayRich } from '../../words/rich.ts';
 import '../../words/places/batch.ts';
 import { type Job, type Kitchen, type MarkerId, type Program, spansOf } from '@big-ladle/core';
@@ -55,15 +56,15 @@ export function Likely({ program, kitchen }: { program: Program; kitchen: Kitche
           })}
           {strengths.map(([id, s]) => (
             <span key={id}>
-              {say('likely.toGL', {
-                what: say(`marker.${id}`),
+              {sayRich('likely.toGL', {
+                what: <Explain term="strength">{say(`marker.${id}`)}</Explain>,
                 low: num(s.low, s.high < 10 ? 1 : 0),
                 high: num(s.high, s.high < 10 ? 1 : 0),
               })}
             </span>
           ))}
           <Box component="span" sx={{ color: role('inkMuted') }}>
-            {say('likely.eightTimesInTen')}
+            <Explain term="likely">{say('likely.eightTimesInTen')}</Explain>
           </Box>
         </Box>
       )}

@@ -29,7 +29,7 @@ import {
   withServing,
 } from '@big-ladle/core';
 import Box from '@mui/material/Box';
-import { lazy, type ReactNode, Suspense, useCallback, useDeferredValue, useMemo } from 'react';
+import { lazy, type ReactNode, Suspense, useCallback, useDeferredValue, useMemo, useRef } from 'react';
 import { useSearchParams } from 'react-router';
 import { useBook } from '../../shared/book.ts';
 import { WhoAsksFirst } from '../../shared/LotMarks.tsx';
@@ -52,6 +52,7 @@ import {
   DrawPanel,
   KeepPanel,
   LedgerPanel,
+  ListNotes,
   ListPanel,
   PotPanel,
   StrainPanel,
@@ -73,16 +74,14 @@ const PlannedBalance = lazy(() =>
 /** Who is to be told before a glass of it is poured: said here once, folded, and not first at the bottle. */
 function WhoPanel({ program, sim, tables }: { program: Program; sim: Simulation; tables: Tables }) {
   const tags = useMemo(() => tagsOfBatch(program, sim.trace, tables), [program, sim, tables]);
+  const marks = marksOf(tags)
+    .map((m) => say(`mark.${m}`))
+    .join(', ');
   return (
-    <Panel title={say('common.whoIsToBe')} testId="who">
-      <Box component="details">
-        <Box component="summary" sx={{ cursor: 'pointer', minHeight: 32 }}>
-          {marksOf(tags)
-            .map((m) => say(`mark.${m}`))
-            .join(', ') || say('planTable.medicinesPregnancyChildren')}
-        </Box>
+    <Panel label={say('common.whoIsToBe')} testId="who">
+      <Fold summary={marks ? say('planTable.whoMarked', { marks }) : say('common.whoIsToBe')}>
         <WhoAsksFirst tags={tags} />
-      </Box>
+      </Fold>
     </Panel>
   );
 }
@@ -126,6 +125,7 @@ export function PlanTable({ plan, kitchen: house, nowMs, onChange, deeds }: Plan
   const recipe = book.find((r) => r.id === plan.recipeId);
   const kitchen = useMemo(() => withServing(house, recipe ?? {}), [house, recipe]);
   const [search, setSearch] = useSearchParams();
+  const setFor = useRef<number | null>(null);
   const asked = search.get('stage');
   const stage: StageId = STAGE_IDS.find((s) => s === asked) ?? 'size';
   const openStage = useCallback(
@@ -225,6 +225,7 @@ export function PlanTable({ plan, kitchen: house, nowMs, onChange, deeds }: Plan
           open={stage}
           onOpen={openStage}
           panelId={PANEL_ID}
+          quiet
         />
       ),
       beside: (
@@ -248,7 +249,10 @@ export function PlanTable({ plan, kitchen: house, nowMs, onChange, deeds }: Plan
           title={sayDrink(plan.recipeId)}
           sx={{ ...heading, fontSize: '1.75rem', lineHeight: 1.1, m: 0 }}
         />
-        <Box sx={{ color: role('inkMuted') }}>{say(`method.${plan.choices.methodId}`)}</Box>
+        {/* Where there are several ways, the chosen one says it. */}
+        {(recipe.methods.length === 1 || stage !== 'size') && (
+          <Box sx={{ color: role('inkMuted') }}>{say(`method.${plan.choices.methodId}`)}</Box>
+        )}
         <Box sx={{ ml: { md: 'auto' }, display: 'flex', gap: 1, flexWrap: 'wrap' }}>
           {deeds(
             solved.ok && !farAhead ? (solved.value.program.steps[0]?.id ?? null) : null,
@@ -342,7 +346,14 @@ export function PlanTable({ plan, kitchen: house, nowMs, onChange, deeds }: Plan
       </Box>
 
       {stage === 'size' && !farAhead && (
-        <WaysChoice plan={plan} recipe={recipe} kitchen={kitchen} nowMs={nowMs} onChange={onChange} />
+        <WaysChoice
+          plan={plan}
+          recipe={recipe}
+          kitchen={kitchen}
+          nowMs={nowMs}
+          setFor={setFor}
+          onChange={onChange}
+        />
       )}
 
       {following?.line}
@@ -431,12 +442,13 @@ export function PlanTable({ plan, kitchen: house, nowMs, onChange, deeds }: Plan
                   left={following.beside}
                   right={
                     <>
-                      <ListPanel {...input} note={limit}>
+                      <ListPanel {...input}>
                         {wish}
                         <PresetChoices {...choosing} leaf={leafOf(recipe, made.program, made.litres)} />
                       </ListPanel>
                       {/* The laboratory: where the litres go, and how sure it all is. */}
                       <Fold summary={say('planTable.behind')} testId="behind">
+                        <ListNotes {...input} note={limit} />
                         {following.ledger}
                       </Fold>
                     </>

@@ -1,3 +1,4 @@
+import { Explain } from '../../shared/Explain.tsx';
 import { sayRich } from '../../words/rich.ts';
 import '../../words/places/batch.ts';
 import {
@@ -359,7 +360,7 @@ function SweetScale(props: { value: number; onChange: (value: number) => void })
       <Box>
         {sayRich('stageChoices.aimAtInG', {
           sugar: <strong>{num(props.value, 1)} g</strong>,
-          brix: num(props.value, 1),
+          brix: <Explain term="brix">{`${num(props.value, 1)} °Bx`}</Explain>,
         })}
       </Box>
     </Box>

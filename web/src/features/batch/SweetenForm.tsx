@@ -219,19 +219,25 @@ export function SweetenForm({ live, onEnough }: { live: LiveBatch; onEnough?: ()
               value={num(entry.now.sweetnessPct, 1)}
               unit={say('sweetenForm.ofGG', { target: num(target, 1) })}
               testId="sweet-now"
+              term="sweetness"
             />
             <Box sx={{ color: role('inkMuted'), fontSize: '0.92em' }}>
               {say('sweetenForm.sweetnessNowAndAimed')}
             </Box>
           </Box>
           <Box>
-            <Figure value={num(entry.now.brix, 1)} unit="°Bx" />
+            <Figure value={num(entry.now.brix, 1)} unit="°Bx" term="brix" />
             <Box sx={{ color: role('inkMuted'), fontSize: '0.92em' }}>
               {say('sweetenForm.asARefractometerReads')}
             </Box>
           </Box>
           <Box>
-            <Figure value={num(glass.freeSugarG)} unit={say('sweetenForm.gAGlass')} testId="sweet-glass" />
+            <Figure
+              value={num(glass.freeSugarG)}
+              unit={say('sweetenForm.gAGlass')}
+              testId="sweet-glass"
+              term="freeSugar"
+            />
             <Box sx={{ color: role('inkMuted'), fontSize: '0.92em' }}>
               {say('sweetenForm.ofGADay', {
                 shareOfCeiling: percent(glass.shareOfCeiling),

@@ -1,19 +1,18 @@
 import '../../words/places/batch.ts';
-import { choicesUnder, type Kitchen, type PlanDoc, type Recipe } from '@big-ladle/core';
+import { choicesUnder, type Kitchen, type MethodRow, type PlanDoc, type Recipe } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
-import { useMemo } from 'react';
+import { type RefObject, useMemo } from 'react';
 import { Link } from 'react-router';
 import { useBook } from '../../shared/book.ts';
 import { heading, role } from '../../theme/theme.ts';
 import { dayWord, duration, litres, moment, num, say } from '../../words/say.ts';
 import { useJob } from '../../workers/useJob.ts';
-import { waysOf } from './ways.ts';
+import { liesOnTwoDays, waysOf, whenOf } from './ways.ts';
 
-/** More of a cook's own work than this is much for a day, and a way over night lies on two days, min. */
+/** More of a cook's own work than this is much for a day, min. */
 const MUCH_WORK_MIN = 150;
-const OVERNIGHT_MIN = 10 * 60;
 
 /** The ways of making this drink, as a choice: when it is ready, what it asks of the cook, what is gained. */
 export function WaysChoice(props: {
@@ -21,9 +20,11 @@ export function WaysChoice(props: {
   recipe: Recipe;
   kitchen: Kitchen;
   nowMs: number;
+  /** The hour that was set with a way, as against one that the cook has set. */
+  setFor: RefObject<number | null>;
   onChange: (plan: PlanDoc) => void;
 }) {
-  const { plan, recipe, kitchen, nowMs, onChange } = props;
+  const { plan, recipe, kitchen, nowMs, setFor, onChange } = props;
   const { own, custom } = useBook();
   const asked = JSON.stringify([plan.question, plan.potId, plan.burnerId, plan.fills]);
   // biome-ignore lint/correctness/useExhaustiveDependencies: what was chosen of the ways does not change what they are
@@ -40,7 +41,18 @@ export function WaysChoice(props: {
   const half = Math.max(1, Math.round((mine?.row.litres ?? 2) * 5) / 10);
   const twoDays = result?.answers
     .flatMap((a) => (a.ok ? [a.row] : []))
-    .find((row) => row.methodId !== plan.choices.methodId && row.totalMin > OVERNIGHT_MIN);
+    .find((row) => row.methodId !== plan.choices.methodId && liesOnTwoDays(row));
+  /** An hour that was set for the way before goes with it; one that the cook has set stays. */
+  const take = (row: MethodRow) => {
+    const { startMs, readyMs } = whenOf(row, kitchen, nowMs);
+    const hers = plan.readyAtMs !== null && plan.readyAtMs !== setFor.current;
+    setFor.current = startMs > nowMs ? readyMs : null;
+    onChange({
+      ...plan,
+      choices: choicesUnder(recipe, row.methodId, plan.choices),
+      readyAtMs: hers ? plan.readyAtMs : setFor.current,
+    });
+  };
   // Room is kept while they are worked out, so that nothing jumps.
   if (!job) return null;
   return (
@@ -59,14 +71,14 @@ export function WaysChoice(props: {
     >
       {ways.map(({ row, gains }) => {
         const chosen = row.methodId === plan.choices.methodId;
-        const readyMs = nowMs + row.totalMin * 60_000;
+        const { startMs, readyMs } = whenOf(row, kitchen, nowMs);
         return (
           <ButtonBase
             key={row.methodId}
             role="radio"
             aria-checked={chosen}
             data-testid={`way-${row.methodId}`}
-            onClick={() => onChange({ ...plan, choices: choicesUnder(recipe, row.methodId, plan.choices) })}
+            onClick={() => take(row)}
             sx={{
               display: 'block',
               textAlign: 'left',
@@ -85,10 +97,12 @@ export function WaysChoice(props: {
               </Box>
             </Box>
             <Box sx={{ color: role('inkMuted'), mt: 0.25 }}>
-              {say('waysChoice.method', {
-                method: say(`method.${row.methodId}`),
-                time: duration(row.totalMin),
-              })}
+              {gains.length > 0
+                ? say('waysChoice.method', {
+                    method: say(`method.${row.methodId}`),
+                    time: duration(row.totalMin),
+                  })
+                : say(`method.${row.methodId}`)}
             </Box>
             <Box sx={{ mt: 0.75 }}>
               {say('waysChoice.asks', {
@@ -98,7 +112,12 @@ export function WaysChoice(props: {
               })}
             </Box>
             <Box sx={{ color: role('inkMuted') }}>
-              {say('waysChoice.ready', { at: moment(readyMs, nowMs, kitchen.zone) })}
+              {startMs > nowMs
+                ? say('waysChoice.startAndReady', {
+                    start: moment(startMs, nowMs, kitchen.zone),
+                    at: moment(readyMs, nowMs, kitchen.zone),
+                  })
+                : say('waysChoice.ready', { at: moment(readyMs, nowMs, kitchen.zone) })}
               {chosen && (
                 <Box component="strong" sx={{ color: role('ready'), ml: 1 }}>
                   {say('waysChoice.chosen')}
@@ -122,13 +141,7 @@ export function WaysChoice(props: {
             {say('waysChoice.smaller', { litres: litres(half) })}
           </Button>
           {twoDays && (
-            <Button
-              size="small"
-              variant="outlined"
-              onClick={() =>
-                onChange({ ...plan, choices: choicesUnder(recipe, twoDays.methodId, plan.choices) })
-              }
-            >
+            <Button size="small" variant="outlined" onClick={() => take(twoDays)}>
               {say('waysChoice.twoDays', { method: say(`method.${twoDays.methodId}`) })}
             </Button>
           )}

@@ -65,7 +65,10 @@ describe('the line', () => {
   it('has one figure a stage, read from the trace', () => {
     const strained = b.sim.trace.find((t) => t.kind === 'strain')!;
     expect(figureOf(b, 'strain').figure).toBe(strained.now.volumeL.toFixed(1));
-    expect(figureOf(b, 'balance').figure).toBe(b.sim.trace.at(-1)!.now.brix.toFixed(1));
+    // All its sugar, shared out by the glass.
+    const end = b.sim.trace.at(-1)!;
+    const aGlass = (end.after.liquor.sugarG * kitchen.servingMl) / (end.now.volumeL * 1000);
+    expect(figureOf(b, 'balance')).toMatchObject({ figure: aGlass.toFixed(0), unit: 'g sugar a glass' });
     expect(figureOf(b, 'wash').unit).toBe('min, 4 rinses');
     // 9.0 L in bottles of 720 mL: twelve, and 360 mL over
     expect(figureOf(b, 'bottle')).toMatchObject({ figure: '12', unit: 'bottles' });

@@ -4,6 +4,7 @@ import {
   type BottleLife,
   bottledMl,
   bottlesFor,
+  glassFacts,
   type KeepingInput,
   type Kitchen,
   keepDate,
@@ -241,7 +242,12 @@ export function stagesOf(input: {
       unit: 'L',
       state: state('strain'),
     },
-    { id: 'balance', figure: bottled ? num(bottled.now.brix, 1) : '–', unit: '°Bx', state: state('balance') },
+    {
+      id: 'balance',
+      figure: bottled ? num(glassFacts(bottled.after.liquor, kitchen.servingMl).sugarG) : '–',
+      unit: say('figures.sugarAGlass'),
+      state: state('balance'),
+    },
     {
       id: 'bottle',
       figure: bottles > 0 ? num(bottles) : num(endL, 1),

@@ -1,4 +1,5 @@
 import { Explain } from '../../shared/Explain.tsx';
+import { Fold } from '../../shared/Fold.tsx';
 import type { Term } from '../../shared/help.ts';
 import '../../words/places/batch.ts';
 import {
@@ -89,10 +90,18 @@ export const TwoColumns = (props: { left: ReactNode; right: ReactNode; rightFirs
       alignItems: 'start',
     }}
   >
-    <Box sx={{ display: 'grid', gap: 1.75, minWidth: 0, order: { xs: props.rightFirst ? 2 : 0, md: 0 } }}>
+    <Box
+      sx={{
+        display: 'grid',
+        gap: 1.75,
+        alignContent: 'start',
+        minWidth: 0,
+        order: { xs: props.rightFirst ? 2 : 0, md: 0 },
+      }}
+    >
       {props.left}
     </Box>
-    <Box sx={{ display: 'grid', gap: 1.75, minWidth: 0, order: 1 }}>{props.right}</Box>
+    <Box sx={{ display: 'grid', gap: 1.75, alignContent: 'start', minWidth: 0, order: 1 }}>{props.right}</Box>
   </Box>
 );
 
@@ -100,8 +109,6 @@ export const TwoColumns = (props: { left: ReactNode; right: ReactNode; rightFirs
 export function PotPanel({ program, sim, pot, kitchen }: PanelInput) {
   const view = potView(program, sim, pot);
   const heat = sim.trace.find((t) => t.kind === 'heat' && t.vesselId === POT);
-  const steamL = sim.flows.filter((f) => f.code === 'steam').reduce((sum, f) => sum + f.volumeL, 0);
-  const heldL = sim.flows.filter((f) => f.code === 'held').reduce((sum, f) => sum + f.volumeL, 0);
   const combine = sim.trace.find((t) => t.kind === 'combine' && t.vesselId === POT);
   const burner = kitchen.burners.find((b) => b.id === program.burnerId);
   return (
@@ -143,12 +150,6 @@ export function PotPanel({ program, sim, pot, kitchen }: PanelInput) {
               })}{' '}
             </>
           )}
-          <br />
-          {say('panels.losesAsSteamStays', {
-            steam: volume(steamL),
-            steamSome: steamL > 0.005,
-            held: volume(heldL),
-          })}
         </Box>
       </Box>
     </Panel>
@@ -158,32 +159,37 @@ export function PotPanel({ program, sim, pot, kitchen }: PanelInput) {
 /** What goes in: as a hand measures it, with the weight beside. */
 export function ListPanel({
   title,
-  note,
   children,
   ...input
-}: PanelInput & { title?: string; note?: ReactNode; children?: ReactNode }) {
+}: PanelInput & { title?: string; children?: ReactNode }) {
   const { program, sim, kitchen, tables, addedG } = input;
-  const own = kitchen.cupWeights.filter((w) => program.lines.some((l) => l.itemId === w.ingredientId));
-  const power = program.lines.filter((l) => l.rule.kind === 'power');
   return (
     <Panel title={title}>
       {children}
       <Lines program={program} sim={sim} kitchen={kitchen} tables={tables} {...(addedG ? { addedG } : {})} />
-      <Box sx={{ color: role('inkMuted'), fontSize: '0.875rem', mt: 1 }}>
-        {note}
-        {own.map((w) => (
-          <span key={`${w.ingredientId}${w.measureId}`}>
-            {say('panels.yourOfWeighs', {
-              name: kitchen.measures.find((m) => m.id === w.measureId)?.name ?? 'cup',
-              item: sayItem(w.ingredientId).toLowerCase(),
-              mass: grams(w.massG),
-            })}{' '}
-          </span>
-        ))}
-        {power.length > 0 && <>{say('panels.wholeSpicesRunAhead')} </>}
-        {program.fills > 1 && <>{say('panels.amountsAreForAll', { fills: num(program.fills) })}</>}
-      </Box>
     </Panel>
+  );
+}
+
+/** Why the list is as it is: what set the size, whose cup weights count, what grows more slowly than the water. */
+export function ListNotes({ program, kitchen, note }: PanelInput & { note?: ReactNode }) {
+  const own = kitchen.cupWeights.filter((w) => program.lines.some((l) => l.itemId === w.ingredientId));
+  const power = program.lines.filter((l) => l.rule.kind === 'power');
+  return (
+    <Box sx={{ mb: 1.5 }}>
+      {note}
+      {own.map((w) => (
+        <span key={`${w.ingredientId}${w.measureId}`}>
+          {say('panels.yourOfWeighs', {
+            name: kitchen.measures.find((m) => m.id === w.measureId)?.name ?? 'cup',
+            item: sayItem(w.ingredientId).toLowerCase(),
+            mass: grams(w.massG),
+          })}{' '}
+        </span>
+      ))}
+      {power.length > 0 && <>{say('panels.wholeSpicesRunAhead')} </>}
+      {program.fills > 1 && <>{say('panels.amountsAreForAll', { fills: num(program.fills) })}</>}
+    </Box>
   );
 }
 
@@ -660,8 +666,10 @@ export function TimePanel(props: {
   timetable: Timetable & { stretched?: Schedule['stretched'] };
   kitchen: Kitchen;
   nowMs: number;
+  /** The end stands here where no head says it. */
+  withEnd?: boolean;
 }) {
-  const { program, timetable, kitchen, nowMs } = props;
+  const { program, timetable, kitchen, nowMs, withEnd } = props;
   const { zone } = kitchen;
   // Calls that follow directly on one another are one sitting.
   const sittings: { startMs: number; endMs: number; kinds: string[] }[] = [];
@@ -675,19 +683,8 @@ export function TimePanel(props: {
     } else sittings.push({ startMs: call.startMs, endMs: call.endMs, kinds: [name] });
   }
   return (
-    <Panel
-      title={say('panels.whenYouAreNeeded')}
-      aside={say('panels.inAllOfYour', {
-        total: duration(timetable.totalMin),
-        handsOn: duration(timetable.handsOnMin),
-      })}
-    >
-      {sittings.map((s) => (
-        <Row key={s.startMs} label={s.kinds.join(', ')} note={duration((s.endMs - s.startMs) / 60_000)}>
-          {moment(s.startMs, nowMs, zone)}–{timeOfDay(s.endMs, zone)}
-        </Row>
-      ))}
-      <Row label={say('common.inBottles2')}>{moment(timetable.readyMs, nowMs, zone)}</Row>
+    <Panel label={say('panels.whenYouAreNeeded')}>
+      {withEnd && <Row label={say('common.inBottles2')}>{moment(timetable.readyMs, nowMs, zone)}</Row>}
       {(timetable.stretched ?? []).map((s) => {
         const step = program.steps.find((p) => p.id === s.beforeStepId);
         return (
@@ -699,13 +696,27 @@ export function TimePanel(props: {
           </Box>
         );
       })}
-      <TimetableOut
-        title={sayDrink(program.recipeId)}
-        program={program}
-        kitchen={kitchen}
-        timetable={timetable}
-        fileName={`timetable-${program.recipeId}`}
-      />
+      <Fold summary={say('panels.whenYouAreNeeded')} testId="hour-by-hour">
+        <Box sx={{ color: role('inkMuted') }}>
+          {say('panels.inAllOfYour', {
+            total: duration(timetable.totalMin),
+            handsOn: duration(timetable.handsOnMin),
+          })}
+        </Box>
+        {sittings.map((s) => (
+          <Row key={s.startMs} label={s.kinds.join(', ')} note={duration((s.endMs - s.startMs) / 60_000)}>
+            {moment(s.startMs, nowMs, zone)}–{timeOfDay(s.endMs, zone)}
+          </Row>
+        ))}
+        {!withEnd && <Row label={say('common.inBottles2')}>{moment(timetable.readyMs, nowMs, zone)}</Row>}
+        <TimetableOut
+          title={sayDrink(program.recipeId)}
+          program={program}
+          kitchen={kitchen}
+          timetable={timetable}
+          fileName={`timetable-${program.recipeId}`}
+        />
+      </Fold>
     </Panel>
   );
 }

@@ -1,3 +1,4 @@
+import { Explain } from '../../shared/Explain.tsx';
 import { sayRich } from '../../words/rich.ts';
 import '../../words/places/drinks.ts';
 import {
@@ -172,21 +173,34 @@ function Editor(props: {
       <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap', mb: 1.5 }} data-testid="editor-figures">
         {(
           [
-            [say('common.inBottles2'), end ? num(end.now.volumeL, 1) : '–', 'L'],
-            ['water', made ? num(waterPouredG(made.program.lines, tables) / 998.2, 1) : '–', 'L'],
-            [say('editorPage.fromStartToBottles'), made ? duration(made.sim.endMin) : '–', ''],
+            [say('common.inBottles2'), end ? num(end.now.volumeL, 1) : '–', 'L', 'litres'],
+            [
+              say('editorPage.water'),
+              made ? num(waterPouredG(made.program.lines, tables) / 998.2, 1) : '–',
+              'L',
+              null,
+            ],
+            [say('editorPage.fromStartToBottles'), made ? duration(made.sim.endMin) : '–', '', null],
             [
               say('editorPage.ofYourHands'),
               made ? duration(timetableFrom(made.program, made.sim, 0).handsOnMin) : '–',
               '',
+              'work',
             ],
-            [say('editorPage.allThatIsDissolved'), end ? num(end.now.brix, 1) : '–', '°Bx'],
-            [say('editorPage.sourAsCitric'), end ? num(Math.max(0, end.now.sournessGPerL), 1) : '–', 'g/L'],
+            [say('editorPage.allThatIsDissolved'), end ? num(end.now.brix, 1) : '–', '°Bx', 'brix'],
+            [
+              say('editorPage.sourAsCitric'),
+              end ? num(Math.max(0, end.now.sournessGPerL), 1) : '–',
+              'g/L',
+              'sourness',
+            ],
           ] as const
-        ).map(([label, value, unit]) => (
+        ).map(([label, value, unit, term]) => (
           <Box key={label}>
             <Figure value={value} unit={unit} />
-            <Box sx={{ color: role('inkMuted'), fontSize: '0.85rem' }}>{label}</Box>
+            <Box sx={{ color: role('inkMuted'), fontSize: '0.85rem' }}>
+              {term ? <Explain term={term}>{label}</Explain> : label}
+            </Box>
           </Box>
         ))}
       </Box>

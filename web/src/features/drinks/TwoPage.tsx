@@ -1,3 +1,5 @@
+import { Explain } from '../../shared/Explain.tsx';
+import type { Term } from '../../shared/help.ts';
 import '../../words/places/drinks.ts';
 import { BOTTLES, type MethodId, type Recipe, sameStrengthG, type Tables, volumeMl } from '@big-ladle/core';
 import Box from '@mui/material/Box';
@@ -131,10 +133,14 @@ function TwoTable(props: {
   );
   const cell = { p: 0.75, textAlign: 'left', borderBottom: `1px solid ${role('hairline')}` } as const;
   const figure = (made: Made | null, show: (made: Made) => string) => (made ? show(made) : '–');
-  const rows: [string, (made: Made) => string][] = [
+  const rows: [string, (made: Made) => string, Term?][] = [
     [say('twoPage.sugar'), (m) => grams(addedSugarGPerL(m))],
-    ['°Bx', (m) => num(m.sim.trace.at(-1)?.now.brix ?? 0, 1)],
-    [say('twoPage.sourAsCitricG'), (m) => num(Math.max(0, m.sim.trace.at(-1)?.now.sournessGPerL ?? 0), 1)],
+    [say('twoPage.brix'), (m) => num(m.sim.trace.at(-1)?.now.brix ?? 0, 1), 'brix'],
+    [
+      say('twoPage.sourAsCitricG'),
+      (m) => num(Math.max(0, m.sim.trace.at(-1)?.now.sournessGPerL ?? 0), 1),
+      'sourness',
+    ],
     [say('editorPage.fromStartToBottles'), (m) => duration(m.sim.endMin)],
   ];
   return (
@@ -196,10 +202,10 @@ function TwoTable(props: {
               </tr>
             );
           })}
-          {rows.map(([label, show]) => (
+          {rows.map(([label, show, term]) => (
             <tr key={label}>
               <Box component="th" scope="row" sx={{ ...cell, fontWeight: 400, color: role('inkMuted') }}>
-                {label}
+                {term ? <Explain term={term}>{label}</Explain> : label}
               </Box>
               <Box component="td" sx={cell}>
                 {figure(madeA, show)}

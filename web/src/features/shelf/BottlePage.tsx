@@ -1,3 +1,4 @@
+import { Explain } from '../../shared/Explain.tsx';
 import { sayRich } from '../../words/rich.ts';
 import '../../words/places/shelf.ts';
 import {
@@ -201,10 +202,13 @@ function OneBottle(props: ThingInput & { thing: Extract<ShelfThing, { kind: 'bot
               </Box>
             ))}
             <Box sx={{ color: role('inkMuted'), mt: 1 }}>
-              {say('bottlePage.leftBxSugarA', {
+              {sayRich('bottlePage.leftSugar', {
                 left: volume(living.leftMl / 1000),
-                brix: num(facts.brix, 1),
-                freeSugar: grams(facts.glass.freeSugarG),
+                sugar: (
+                  <Explain term="freeSugar">
+                    {say('bottlePage.sugarAGlass', { freeSugar: grams(facts.glass.freeSugarG) })}
+                  </Explain>
+                ),
                 shareOfCeiling: percent(facts.glass.shareOfCeiling),
               })}
             </Box>

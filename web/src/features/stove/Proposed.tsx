@@ -8,6 +8,7 @@ import {
   type Recipe,
   simulateBatch,
   tagsOfBatch,
+  timetableFrom,
 } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -43,6 +44,7 @@ export function Proposed(props: {
   if (!made) return null;
   const { solution, sim, tags } = made;
   const name = sayDrink(recipe.id, recipe.name);
+  const { handsOnMin } = timetableFrom(solution.program, sim, nowMs);
   const readyMs = nowMs + sim.endMin * 60_000;
   const iceKg = iceKgOf(sim);
   const glass = colours(sim.trace.findLast((t) => t.vesselId === BOTTLES)).glass;
@@ -83,7 +85,7 @@ export function Proposed(props: {
         }}
       >
         <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap', alignItems: 'center' }}>
-          {figure(duration(proposal.handsOnMin), say('firstPage.work'))}
+          {figure(duration(handsOnMin), say('firstPage.work'))}
           {figure(
             duration(sim.endMin),
             iceKg >= 0.1 ? say('firstPage.withIce', { ice: num(iceKg, 1) }) : say('firstPage.inAll'),

@@ -78,7 +78,6 @@ export interface Proposal {
   recipeId: string;
   methodId: MethodId;
   totalMin: number;
-  handsOnMin: number;
   /** Of what it is made of, what is at hand. */
   has: number;
 }

@@ -218,7 +218,7 @@ export const EN_BATCH = {
   'planProblem.make2': 'Make {floor}',
 
   // planTable
-  'planTable.medicinesPregnancyChildren': 'Medicines, pregnancy, children',
+  'planTable.whoMarked': 'Who is to be told: {marks}',
   'planTable.iWant': 'I want',
   'planTable.inBottles': '{litres} in bottles',
   'planTable.moreThanGoes': 'more than goes',
@@ -340,14 +340,14 @@ export const EN_BATCH = {
   'stageChoices.itSteeps': 'It steeps',
   'stageChoices.daysToMature': 'Days to mature',
   'stageChoices.sweetnessAimedAtGrams': 'Sweetness aimed at, grams of sugar in 100 grams',
-  'stageChoices.aimAtInG': 'Aim at {sugar} in 100 g, as sweet as sugar water of {brix} °Bx.',
+  'stageChoices.aimAtInG': 'Aim at {sugar} in 100 g, as sweet as sugar water of {brix}.',
 
   // stovePage
   'stovePage.bigLadle': '{face} {stepName} · Big Ladle',
   'stovePage.done': 'Done',
   'stovePage.bigLadle2': '{stepName} · Big Ladle',
   'stovePage.table': '‹ Overview',
-  'stovePage.stepOf': 'step {at} of {count}',
+  'stovePage.stepOf': '{at} of {count}',
   'stovePage.thePlanStops': 'The plan stops',
   'stovePage.bestStrainedNotBefore':
     'Best strained at {end}{minIs, select, true {, from {min}} other {}}{maxIs, select, true { until {max}} other {}}.',
@@ -500,7 +500,7 @@ export const EN_BATCH = {
   'served.sugarUnits': '{sugar} sugar{isSaysAlcohol, select, true {, {ethanol} units} other {}}',
   'served.served': 'Served',
   'served.inTheGlassG':
-    'In the glass {sweetPct} g in 100 g, {brix} °Bx, sourness {sour} g/L, at {strengthShare} of its strength{isSaysAlcohol, select, true {, {abvPct} % alcohol} other {}}.{isHot, select, true { At {temp} °C a glass holds {expansion} less of it. Hot, it tastes sweeter and sharper than cold: taste it as it will be drunk. Warm only what is poured, once.} other {}}',
+    'In the glass {sweetPct} g in 100 g, sourness {sour} g/L, at {strengthShare} of its strength{isSaysAlcohol, select, true {, {abvPct} % alcohol} other {}}.{isHot, select, true { At {temp} °C a glass holds {expansion} less of it. Hot, it tastes sweeter and sharper than cold: taste it as it will be drunk. Warm only what is poured, once.} other {}}',
   'served.aJug': 'A jug',
   'served.smallGlassesEnoughFor':
     '{servings} small glasses, enough for {days} {daysCount, plural, one {day} other {days}}. The date on the bottle comes first.',
@@ -555,10 +555,11 @@ export const EN_BATCH = {
   'ways.withAsLittleAs': 'With as little as can be of',
   'ways.nothingMayBeAdded': 'Nothing may be added yet: the kitchen says what may.',
   'ways.gOfFreeSugars':
-    '{freeSugar} g of sugar a glass · {volume} · {brix} °Bx{isNoAddedSugar, select, true { · {noAddedSugar}} other {}}{isRaw, select, true { · {rawJuice}} other {}}{isHoney, select, true { · {honey}} other {}}',
+    '{freeSugar} g of sugar a glass · {volume}{isNoAddedSugar, select, true { · {noAddedSugar}} other {}}{isRaw, select, true { · {rawJuice}} other {}}{isHoney, select, true { · {honey}} other {}}',
   'ways.showIt': 'Show it',
 
   // figures
+  'figures.sugarAGlass': 'g sugar a glass',
   'figures.afterTheBoil': 'after the boil {hotVolume}',
   'figures.strained': 'strained {volume}',
   'figures.toTheBrimWide': '{name}, {potCapacity} full, {diameterCm} wide. ',
@@ -612,8 +613,6 @@ export const EN_BATCH = {
   'panels.nothingIsHeatedIt': 'Nothing is heated: it serves as the mixing bowl.',
   'panels.fillTo': 'Fill to {levelCm}.',
   'panels.boilsAfterAboutOn': 'Boils after about {lengthText} on the {name}.',
-  'panels.losesAsSteamStays':
-    '{steamSome, select, true {Loses {steam} as steam; } other {}}{held} stays in the plants.',
   'panels.yourOfWeighs': 'Your {name} of {item} weighs {mass}.',
   'panels.wholeSpicesRunAhead': 'In a big pot whole spices grow more slowly than the water.',
   'panels.amountsAreForAll': 'Amounts are for all {fills} pot loads together.',
@@ -706,8 +705,8 @@ export const EN_BATCH = {
   'measureForm.byLevel': 'height in the pot',
   'measureForm.byMass': 'weight',
   'measureForm.byTemperature': 'temperature',
-  'measureForm.byBrix': '°Bx',
-  'measureForm.byPH': 'pH',
+  'measureForm.byBrix': 'refractometer',
+  'measureForm.byPH': 'acid, pH',
   'measureForm.jugs': '{jugs, plural, one {# jug} other {# jugs}}',
   'measureForm.aPartOfA': 'a part of a jug',
   'measureForm.cold': 'cold',
@@ -813,6 +812,7 @@ export const EN_BATCH = {
   'getReady.title': 'Get ready',
   'getReady.found': '{found} of {all}',
   'getReady.missing': '{missing, plural, one {# thing still to find} other {# things still to find}}',
+  'getReady.tools': '{count, plural, one {And a tool} other {And # tools}}',
   'getReady.details': 'What each should be like',
 
   // whether this device may call
@@ -869,6 +869,7 @@ export const EN_BATCH = {
   'waysChoice.method': '{method}, {time}',
   'waysChoice.asks': '{work} of your work{needsIce, select, true {, {ice} kg of ice} other {, no ice}}',
   'waysChoice.ready': 'in bottles {at}',
+  'waysChoice.startAndReady': 'begin {start}, in bottles {at}',
   'waysChoice.chosen': '✓ chosen',
   'waysChoice.all': 'All {count} ways side by side',
   'ways.gain.brighter': 'brighter red',
@@ -893,7 +894,7 @@ export const EN_BATCH = {
   'stageChoices.perLitre': '{mass} of {item} a litre',
   'measureForm.shapeGuessed':
     'The width of this pot is only guessed: count jugs instead, or measure the pot in Kitchen before the next batch.',
-  'sweetenForm.slowly': 'Slow? As a syrup',
+  'sweetenForm.slowly': 'As a syrup',
   'bottleForm.howToFill': 'How to fill',
   'bottleForm.goTo': 'To: {place}',
   'stovePage.signs': 'Colour and other signs',

@@ -91,7 +91,8 @@ export const EN_KITCHEN = {
   'kitchenPage.timeZone': 'Time zone',
 
   // labelsPanel
-  'labelsPanel.theTableGOf': 'The table: {sugar} g of sugar in 100 mL, {brix} °Bx, sourness {sourness} g/L.',
+  'labelsPanel.theTableGOf':
+    'The table: {sugar} g of sugar in 100 mL, {brix} °Bx on a refractometer, sourness {sourness} g/L.',
   'labelsPanel.theTableGOfSugar':
     'The table: {sugarPct} g of sugar in 100 g, {waterPct} g of water, {relativeSweetness} times as sweet as sugar.',
   'labelsPanel.gOfSugarIn': '{sugarPer100} g of sugar in 100 {isSweetener, select, true {g} other {mL}}',

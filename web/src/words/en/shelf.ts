@@ -44,8 +44,8 @@ export const EN_SHELF = {
   'bottlePage.itsTimeIsOver': 'Its time is over. Do not taste to find out: pour it away.',
   'bottlePage.filledItsClockBegan': 'Filled {filled}; its clock began {clockStart}.',
   'bottlePage.whatIsInIt': 'What is in it',
-  'bottlePage.leftBxSugarA':
-    '{left} left · {brix} °Bx · {freeSugar} sugar a glass, {shareOfCeiling} of 50 g a day',
+  'bottlePage.sugarAGlass': '{freeSugar} sugar a glass',
+  'bottlePage.leftSugar': '{left} left · {sugar}, {shareOfCeiling} of 50 g a day',
   'bottlePage.aGlassOfHolds': 'A glass of {serving} holds what {sharesText} gives.',
   'bottlePage.theBatchItComes': 'The batch it comes from',
   'bottlePage.byTheRulesOf':

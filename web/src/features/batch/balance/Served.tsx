@@ -164,7 +164,6 @@ export function Served(props: {
         <Box data-testid="served">
           {say('served.inTheGlassG', {
             sweetPct: num(glass.sweetPct, 1),
-            brix: num(glass.brix, 1),
             sour: num(Math.max(0, glass.sourGPerL), 1),
             strengthShare: percent(glass.strengthShare),
             abvPct: num(glass.abvPct, 1),

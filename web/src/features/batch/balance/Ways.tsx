@@ -2,7 +2,6 @@ import '../../../words/places/batch.ts';
 import {
   type BalanceAim,
   type BalanceBinding,
-  brix,
   type Candidate,
   type CandidateKind,
   glassFacts,
@@ -128,7 +127,6 @@ export function Ways(props: {
               {say('ways.gOfFreeSugars', {
                 freeSugar: num(glass.freeSugarG),
                 volume: litres(volumeMl(s.result) / 1000),
-                brix: num(brix(s.result), 1),
                 noAddedSugar: say('balance.noAddedSugar'),
                 isNoAddedSugar: Boolean(glass.noAddedSugar),
                 rawJuice: say('balance.rawJuice'),
