@@ -1,4 +1,5 @@
 import { expect, type Page } from '@playwright/test';
+import { STUMBLES } from '../web/src/words/stumbles.ts';
 
 /** All that a page shows or reads out: texts, labels, titles; not what is typed into it, nor other languages' names. */
 export const said = (page: Page): Promise<string[]> =>
@@ -124,10 +125,6 @@ export function screens(called: (name: string) => string): Screen[] {
     },
   ];
 }
-
-/** Words that a cook who has never seen this would stumble over, by their stems. */
-const STUMBLES =
-  /\b(calyx\w*|calyces|liquors?|rehears\w*|tongues?|citric|titrat\w*|solids?|legs?|kin|begun|outlive\w*|folded|scribe\w*|markers?|vessels?)\b|of your hands|of hands|the model|this tool|the tool|to the brim|wants a look|looks after itself|\bfills of\b|second draw|drawn from the|all that is dissolved|\bMind:|the old or weakened|say so first|\bheard\b/i;
 
 /** What of a page its cook would stumble over: each with the text in which it stands. */
 export const stumbles = async (page: Page): Promise<string[]> =>

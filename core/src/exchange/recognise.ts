@@ -15,19 +15,25 @@ export interface Mention {
 
 const plain = (text: string): string => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
 const escaped = (text: string): string => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
-const BY_LENGTH = [...ALIAS_ROWS]
-  .map((row) => ({ row, name: plain(row.text) }))
-  .sort((a, b) => b.name.length - a.name.length);
-const MATCHERS = BY_LENGTH.map(({ row, name }) => ({
-  row,
-  pattern: new RegExp(String.raw`(?<![\p{L}\p{N}])${escaped(name)}(?![\p{L}\p{N}])`, 'giu'),
-}));
+interface Matcher {
+  row: AliasRow;
+  pattern: RegExp;
+}
+let matchersMade: Matcher[] | null = null;
+/** Longest names first. Made at the first text read: hundreds of patterns hold up whoever only opens a page. */
+const matchers = (): Matcher[] =>
+  (matchersMade ??= ALIAS_ROWS.map((row) => ({ row, name: plain(row.text) }))
+    .sort((a, b) => b.name.length - a.name.length)
+    .map(({ row, name }) => ({
+      row,
+      pattern: new RegExp(String.raw`(?<![\p{L}\p{N}])${escaped(name)}(?![\p{L}\p{N}])`, 'giu'),
+    })));
 
 /** Things named in a text, longest names first so that "apple cider vinegar" is no apple. */
 export function mentionsIn(text: string): Mention[] {
   const folded = plain(text);
   const taken: Mention[] = [];
-  for (const { row, pattern } of MATCHERS) {
+  for (const { row, pattern } of matchers()) {
     for (const match of folded.matchAll(pattern)) {
       const start = match.index ?? 0;
       const end = start + match[0].length;

@@ -45,6 +45,7 @@ import {
   timeOfDay,
   writeDates,
 } from './say.ts';
+import { STUMBLES } from './stumbles.ts';
 
 const PLACES: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   batch: EN_BATCH,
@@ -87,6 +88,12 @@ describe('words', () => {
     ];
     expect(wanted.filter((code) => !(code in EN))).toEqual([]);
     expect(Object.keys(BOIL_LEVELS)).toContain('gentle');
+  });
+  it('no sentence has a word that only its makers say', () => {
+    const found = Object.entries(EN).filter(([, text]) =>
+      STUMBLES.test(text.replace(/\{\w+/g, '{')),
+    );
+    expect(found).toEqual([]);
   });
   it('there is a sentence for every code the core says', () => {
     const codes = filesIn(CORE).flatMap((file) =>

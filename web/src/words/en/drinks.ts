@@ -289,7 +289,7 @@ export const EN_DRINKS = {
   'twoPage.theOther': 'The other',
   'twoPage.twoRecipesLitreFor': 'Two recipes, litre for litre',
   'twoPage.byWeightInThis': "By weight, in this kitchen, by each one's first method.",
-  'twoPage.brix': 'all that is dissolved, °Bx',
+  'twoPage.brix': 'sweetness, °Bx',
   'twoPage.sourAsCitricG': 'sourness, g/L',
   'twoPage.twoRecipesInFigures': 'Two recipes in figures',
   'twoPage.forALitre': 'for a litre',

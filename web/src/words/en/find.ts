@@ -48,7 +48,7 @@ export const EN_FIND = {
     'As sweet as so many grams of sugar in 100 g of drink. 5 is light, 9 medium, 13 sweet.',
   'term.brix': '°Bx',
   'term.brix.is':
-    'What a refractometer shows: grams of all that is dissolved in 100 g, sugar for the most part.',
+    'What a refractometer shows: grams dissolved in 100 g of drink, sugar for the most part.',
   'term.sourness': 'Sourness, g/L',
   'term.sourness.is':
     'The acid in a litre, counted as if it were all that of lemons. 3 is mild, 6 tart, 9 sharp.',
@@ -63,7 +63,7 @@ export const EN_FIND = {
   'term.litres.is': 'All at 20 °C. Hot, the same drink takes a little more room.',
   'term.work': 'Your working time',
   'term.work.is':
-    'The minutes that need you: washing, cutting, straining, sweetening, bottling. The rest looks after itself.',
+    'The minutes that need you: washing, cutting, straining, sweetening, bottling. The rest of the time you are free.',
   'term.keeps': 'Drink by',
   'term.keeps.is':
     'The day after which we would not drink it, on the careful side, from all that was really done to it.',
