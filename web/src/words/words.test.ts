@@ -90,9 +90,7 @@ describe('words', () => {
     expect(Object.keys(BOIL_LEVELS)).toContain('gentle');
   });
   it('no sentence has a word that only its makers say', () => {
-    const found = Object.entries(EN).filter(([, text]) =>
-      STUMBLES.test(text.replace(/\{\w+/g, '{')),
-    );
+    const found = Object.entries(EN).filter(([, text]) => STUMBLES.test(text.replace(/\{\w+/g, '{')));
     expect(found).toEqual([]);
   });
   it('there is a sentence for every code the core says', () => {

@@ -47,8 +47,7 @@ export const EN_FIND = {
   'term.sweetness.is':
     'As sweet as so many grams of sugar in 100 g of drink. 5 is light, 9 medium, 13 sweet.',
   'term.brix': '°Bx',
-  'term.brix.is':
-    'What a refractometer shows: grams dissolved in 100 g of drink, sugar for the most part.',
+  'term.brix.is': 'What a refractometer shows: grams dissolved in 100 g of drink, sugar for the most part.',
   'term.sourness': 'Sourness, g/L',
   'term.sourness.is':
     'The acid in a litre, counted as if it were all that of lemons. 3 is mild, 6 tart, 9 sharp.',
