@@ -22,6 +22,8 @@ export interface Reminder {
   /** The same for the same thing, however often it is worked out. */
   key: string;
   kind: MessageKind;
+  /** Its time is over: it is not to be drunk. */
+  over?: true;
   /** When it is told. */
   atMs: number;
   itemIds: readonly string[];
@@ -97,14 +99,15 @@ export function remindersOf(items: readonly Reminded[], zone: string, nowMs: num
     return same >= ms ? same : morning(same + 1.25 * DAY_MS);
   };
   const groups = new Map<string, Reminder & { itemIds: string[] }>();
-  const put = (item: Reminded, kind: MessageKind, atMs: number) => {
-    const key = `${kind}:${item.batchId}:${item.lot?.id ?? ''}:${atMs}`;
+  const put = (item: Reminded, kind: MessageKind, atMs: number, over = false) => {
+    const key = `${kind}${over ? '-over' : ''}:${item.batchId}:${item.lot?.id ?? ''}:${atMs}`;
     const group = groups.get(key);
     if (group) group.itemIds.push(item.itemId);
     else
       groups.set(key, {
         key,
         kind,
+        ...(over ? { over } : {}),
         atMs,
         itemIds: [item.itemId],
         recipeId: item.recipeId,
@@ -115,7 +118,7 @@ export function remindersOf(items: readonly Reminded[], zone: string, nowMs: num
   for (const item of items) {
     const { life, log, bottle } = item;
     if (life.verdict === 'past' || life.verdict === 'throwOut') {
-      put(item, 'due', morning(Math.min(life.deadlineMs, nowMs)));
+      put(item, 'due', morning(Math.min(life.deadlineMs, nowMs)), true);
       continue;
     }
     if (life.frozen) {

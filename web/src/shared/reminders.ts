@@ -63,6 +63,7 @@ export function useReminders(shelf: Shelf, nowMs: number): Reminder[] {
       list.push({
         key: `leftover:${item.facts.itemId}`,
         kind: life.frozen ? 'defrost' : 'due',
+        ...(life.verdict === 'past' || life.verdict === 'throwOut' ? { over: true as const } : {}),
         atMs: morningOf(lastWholeDay(life.deadlineMs, zone), zone),
         itemIds: [item.facts.itemId],
         recipeId: item.facts.recipeId,

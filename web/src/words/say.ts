@@ -231,13 +231,13 @@ function isoDay(ms: number, zone: string): string {
   return format.format(ms);
 }
 
-/** A moment as near as a cook needs it: "14:20" today, "Wed 03:54" within a week, else with the date. */
+/** A moment as near as a cook needs it: "14:20" today, "Wed 03:54" within a week, else with its date, and its year if that is another. */
 export function moment(ms: number, nowMs: number, zone: string): string {
   const time = timeOfDay(ms, zone);
   if (isoDay(ms, zone) === isoDay(nowMs, zone)) return time;
-  return Math.abs(ms - nowMs) < 6 * 86_400_000
-    ? `${weekday(ms, zone)} ${time}`
-    : `${dayOf(ms, zone)}, ${time}`;
+  if (Math.abs(ms - nowMs) < 6 * 86_400_000) return `${weekday(ms, zone)} ${time}`;
+  const sameYear = isoDay(ms, zone).slice(0, 4) === isoDay(nowMs, zone).slice(0, 4);
+  return `${sameYear ? dayOf(ms, zone) : fullDay(ms, zone)}, ${time}`;
 }
 
 /** A language by its name in ours, as the platform has it: "hi" is "Hindi". */

@@ -1,5 +1,13 @@
 import '../../words/places/batch.ts';
-import { MINUTE_MS, type PlanDoc, plannedLife, ROUTES, shownEvents, timetableFrom } from '@big-ladle/core';
+import {
+  MINUTE_MS,
+  type PlanDoc,
+  plannedLife,
+  ROUTES,
+  type Step,
+  shownEvents,
+  timetableFrom,
+} from '@big-ladle/core';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -7,6 +15,7 @@ import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { v7 as uuid } from 'uuid';
+import { Answer } from '../../shared/Answer.tsx';
 import { ask } from '../../shared/api.ts';
 import { stepName } from '../../shared/batch/stepWords.ts';
 import { VesselDrawing } from '../../shared/drawings/VesselDrawing.tsx';
@@ -14,6 +23,7 @@ import { recipeText } from '../../shared/recipeText.ts';
 import { STAGE_IDS, type StageId, StageLine } from '../../shared/StageLine.tsx';
 import { useShelf } from '../../shared/shelf.ts';
 import { TextOut } from '../../shared/TextOut.tsx';
+import { ThumbBar } from '../../shared/ThumbBar.tsx';
 import { ErrorPanel, Loading, PageHead, Panel, Row } from '../../shared/ui.tsx';
 import { undoOf } from '../../shared/undo.ts';
 import { sayDrink } from '../../words/names.ts';
@@ -97,23 +107,22 @@ function BatchTable({ live }: { live: LiveBatch }) {
         title={sayDrink(program.recipeId, live.recipe.name)}
         beside={
           <>
-            {sayCode(`method.${program.methodId}`)} ·{' '}
-            {step
-              ? say('batchPage.now', { stepName: stepName(step, program).toLowerCase() })
-              : now.log.stopped
-                ? say('stoveEnd.stopped')
-                : say('stage.state.done')}
+            {sayCode(`method.${program.methodId}`)}
+            {!step && ` · ${say(now.log.stopped ? 'stoveEnd.stopped' : 'stage.state.done')}`}
           </>
         }
       >
         {step ? (
-          <Button variant="contained" component={Link} to={`/batches/${batch.id}/stove`}>
-            {say('batchPage.atTheStove')}
-          </Button>
+          <ThumbBar>
+            <Button variant="contained" component={Link} to={`/batches/${batch.id}/stove`}>
+              {say('batchPage.atTheStove')}
+            </Button>
+          </ThumbBar>
         ) : (
           !batch.rehearsal && <MakeAgain live={live} />
         )}
       </PageHead>
+      {step && <NextDeed live={live} step={step} />}
       <StageLine
         stages={stagesOf({
           ...input,
@@ -155,13 +164,6 @@ function BatchTable({ live }: { live: LiveBatch }) {
                     })}
                   />
                   <Row label={say('batchPage.temperatureByTheModel')}>{celsius(entry.now.tempC)}</Row>
-                  {now.clock && (
-                    <Row
-                      label={now.clock.kind === 'timed' ? say('batchPage.due') : say('batchPage.expected')}
-                    >
-                      {moment(now.clock.endMs, nowMs, kitchen.zone)}
-                    </Row>
-                  )}
                 </Panel>
               ) : (
                 <PotPanel {...input} />
@@ -262,7 +264,28 @@ function BatchTable({ live }: { live: LiveBatch }) {
   );
 }
 
-/** What happened, the newest first; the newest can be taken back, and a note can be left. */
+/** What is on, until when, and what comes after it. */
+function NextDeed({ live, step }: { live: LiveBatch; step: Step }) {
+  const { program, now, nowMs, kitchen } = live;
+  const name = stepName(step, program);
+  const at = program.steps.findIndex((s) => s.id === step.id);
+  const then = program.steps.slice(at + 1).find((s) => now.log.steps[s.id]?.status === 'later');
+  return (
+    <Answer
+      label={say('batchPage.now')}
+      title={
+        now.clock && now.clock.endMs > nowMs
+          ? say(now.clock.kind === 'timed' ? 'batchPage.until' : 'batchPage.untilAbout', {
+              step: name,
+              end: moment(now.clock.endMs, nowMs, kitchen.zone),
+            })
+          : name
+      }
+      below={then && say('batchPage.then', { step: stepName(then, program).toLowerCase() })}
+    />
+  );
+}
+
 /** A batch that is over begun anew: the same plan, with what was noted at its steps. */
 function MakeAgain({ live }: { live: LiveBatch }) {
   const navigate = useNavigate();
@@ -279,6 +302,7 @@ function MakeAgain({ live }: { live: LiveBatch }) {
   );
 }
 
+/** What happened, the newest first; the newest can be taken back, and a note can be left. */
 function LogPanel({ live }: { live: LiveBatch }) {
   const [text, setText] = useState('');
   const [all, setAll] = useState(false);

@@ -136,9 +136,8 @@ function OneBottle(props: ThingInput & { thing: Extract<ShelfThing, { kind: 'bot
               <Box sx={{ flex: '1 1 240px', minWidth: 0 }}>
                 <Figure value={deadlineWord(life, kitchen.zone)} size="2rem" testId="bottle-deadline" />
                 <Box sx={{ color: role(TONE[life.verdict]), fontWeight: 700, mb: 1 }}>
-                  {say(`verdict.${life.verdict}`)}
                   {life.verdict === 'good' &&
-                    say('bottlePage.leftToldInWhole', { leftDays: days(life.leftDays) })}
+                    say('bottlePage.goodLeftInWhole', { leftDays: days(life.leftDays) })}
                   {life.verdict === 'drinkToday' &&
                     life.deadlineMs > nowMs &&
                     say('bottlePage.by', { deadline: moment(life.deadlineMs, nowMs, kitchen.zone) })}

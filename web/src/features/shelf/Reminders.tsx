@@ -4,6 +4,7 @@ import { type Message, messagesOf, type Reminder, startOfToday } from '@big-ladl
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { Link } from 'react-router';
+import { Fold } from '../../shared/Fold.tsx';
 import { useUse } from '../../shared/queries.ts';
 import { useRates, useReminders } from '../../shared/reminders.ts';
 import { StrongToday } from '../../shared/StrongToday.tsx';
@@ -29,9 +30,12 @@ const countWords = (r: Reminder): string =>
     ? say('reminders.leftOver')
     : say('count.bottles', { count: r.itemIds.length });
 
+/** What a reminder asks for. */
+const askedWords = (r: Reminder): string => say(r.over ? 'remind.over' : `remind.${r.kind}`);
+
 /** A message as it would be read on a phone. */
 export const messageWords = (r: Reminder): string =>
-  say(`message.${r.kind}`, {
+  say(r.over ? 'message.over' : `message.${r.kind}`, {
     what: aboutWords(r),
     count: countWords(r),
     about: r.about?.what === 'occasion' ? r.about.occasion : '',
@@ -61,7 +65,7 @@ export function Reminders({ shelf, nowMs }: { shelf: Shelf; nowMs: number }) {
         id: r.key.replaceAll(/[^\w:.-]/g, '-'),
         start: new Date(r.atMs),
         end: new Date(r.atMs + 15 * 60_000),
-        summary: `${say(`remind.${r.kind}`)}: ${aboutWords(r)}`,
+        summary: `${askedWords(r)}: ${aboutWords(r)}`,
         description: messageWords(r),
         busystatus: ICalEventBusyStatus.FREE,
       });
@@ -114,7 +118,7 @@ function List(props: { reminders: readonly Reminder[]; nowMs: number; zone: stri
         testId="reminder"
         label={
           <>
-            <Link to={to}>{say(`remind.${r.kind}`)}</Link>: {aboutWords(r)}
+            <Link to={to}>{askedWords(r)}</Link>: {aboutWords(r)}
             {r.itemIds.length > 1 && `, ${countWords(r)}`}
             {r.about?.what === 'occasion' ? `, ${r.about.occasion}` : ''}
             {r.about?.what === 'warmth' && say('reminders.upTo', { count: celsius(r.about.highestC) })}
@@ -216,7 +220,7 @@ function Outbox(props: { messages: readonly Message[]; people: number; nowMs: nu
           })}
         </Box>
       ) : (
-        <>
+        <Fold summary={say('reminders.whatWouldGoOut', { count: sent.length + coming.length })}>
           {sent.length > 0 && (
             <Box component="h3" sx={{ fontSize: '1rem', m: 0 }}>
               {say('reminders.wouldHaveGoneOut')}
@@ -228,7 +232,7 @@ function Outbox(props: { messages: readonly Message[]; people: number; nowMs: nu
           </Box>
           {coming.length === 0 && <Box sx={{ color: role('inkMuted') }}>{say('reminders.noneForNow')}</Box>}
           {coming.map(line)}
-        </>
+        </Fold>
       )}
     </Panel>
   );

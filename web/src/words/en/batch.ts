@@ -10,13 +10,14 @@ export const EN_BATCH = {
   'alreadyOn.goOnFromThere': 'Go on from there',
 
   // batchPage
-  'batchPage.now': 'now: {stepName}',
+  'batchPage.now': 'Now',
+  'batchPage.until': '{step}, until {end}',
+  'batchPage.untilAbout': '{step}, until about {end}',
+  'batchPage.then': 'Then: {step}.',
   'batchPage.atTheStove': 'At the stove',
   'batchPage.inThePotNow': 'In the pot now',
   'batchPage.atStandingAt': '{name}: {hotVolume} at {tempC}, standing at {levelCm}.',
   'batchPage.temperatureByTheModel': 'Temperature, as expected',
-  'batchPage.due': 'Due',
-  'batchPage.expected': 'Expected',
   'batchPage.whatWentIn': 'What went in',
   'batchPage.expectedInBottles': 'expected in bottles',
   'batchPage.inWords': 'In words',

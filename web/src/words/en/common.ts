@@ -528,9 +528,7 @@ export const EN = {
   'keep.life.hot': 'It stood above 40 °C for more than an hour. Throw it out.',
   'keep.life.table': '{hours} out of the cold, not shown to be acid (at most {limitH}). Throw it out.',
   'keep.life.tableNow': '{hours} out of the cold, not shown to be acid: drink it now.',
-  'verdict.good': 'good',
   'verdict.drinkToday': 'drink today',
-  'verdict.past': 'past its date',
   'verdict.pastDay': 'past {day}',
   'verdict.throwOut': 'throw out',
 

@@ -121,7 +121,8 @@ export const EN_ITEMS = {
   'strong.chilli': 'chilli',
 
   // reminders
-  'remind.due': 'Drink it, or throw it out',
+  'remind.due': 'Drink it or use it up',
+  'remind.over': 'Throw it out',
   'remind.look': 'Look at it and smell it',
   'remind.vent': 'Let the gas off',
   'remind.defrost': 'Thaw it or use it up',
@@ -135,7 +136,8 @@ export const EN_ITEMS = {
   'thrown.smell': 'off smell',
   'thrown.nobody': 'nobody drank it',
   'thrown.spilt': 'spilt',
-  'message.due': '{what}, {count}: drink today, and pour away what is past its time.',
+  'message.due': '{what}, {count}: drink or use it up today.',
+  'message.over': '{what}, {count}: past its time. Throw it out; do not taste to find out.',
   'message.look': '{what}, {count}: look and smell. Nothing is tasted to find out.',
   'message.vent': '{what}, {count}: let the gas off, over the sink.',
   'message.defrost': '{what}, {count}: near the end of the time in the freezer. Thaw it or use it up.',

@@ -39,8 +39,8 @@ export const EN_SHELF = {
   'bottlePage.pressureInClosedGlass':
     'Pressure in closed glass: it may burst. Cover it with a cloth, let the gas off slowly over the sink, away from the face, and put it into the fridge. Then look at it again.',
   'bottlePage.drinkBy': 'Drink by',
-  'bottlePage.leftToldInWhole': ', {leftDays} left, told in whole days',
-  'bottlePage.by': ', by {deadline}',
+  'bottlePage.goodLeftInWhole': 'good, {leftDays} left, told in whole days',
+  'bottlePage.by': 'by {deadline} at the latest',
   'bottlePage.itsTimeIsOver': 'Its time is over. Do not taste to find out: pour it away.',
   'bottlePage.filledItsClockBegan': 'Filled {filled}; its clock began {clockStart}.',
   'bottlePage.whatIsInIt': 'What is in it',
@@ -165,6 +165,7 @@ export const EN_SHELF = {
   'reminders.messages': 'Messages',
   'reminders.simulatedNothingLeavesThis': 'for practice: nothing is sent',
   'reminders.nobodyIsToBe': 'Nobody is to be told. {link} says who would get which.',
+  'reminders.whatWouldGoOut': '{count, plural, one {One message} other {# messages}}, as they would go out',
   'reminders.wouldHaveGoneOut': 'Would have gone out',
   'reminders.toCome': 'To come',
   'reminders.noneForNow': 'None for now.',

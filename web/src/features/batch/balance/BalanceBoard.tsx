@@ -31,11 +31,11 @@ import { useBatches } from '../../../shared/queries.ts';
 import { Figure, Panel } from '../../../shared/ui.tsx';
 import { role } from '../../../theme/theme.ts';
 import { litres, num, percent, say, sayCode } from '../../../words/say.ts';
-import { Answer } from './Answer.tsx';
 import { pointOf, withUnits } from './arrows.ts';
 import { Plane } from './Plane.tsx';
 import { limitsOf } from './place.ts';
 import { PLAINLY, Served, type ServingWish, servedAs } from './Served.tsx';
+import { SweetAnswer } from './SweetAnswer.tsx';
 import { amountWords, candidateName, Ways } from './Ways.tsx';
 
 /** More arrows than this are a thicket. */
@@ -148,9 +148,9 @@ export function BalanceBoard(props: BoardProps) {
   );
   return (
     <>
-      <Answer suggestion={suggestions[0]} kitchen={kitchen} tables={tables}>
+      <SweetAnswer suggestion={suggestions[0]} kitchen={kitchen} tables={tables}>
         {suggestions[0] && suggestions[0].parts.length > 0 && taking?.(suggestions[0])}
-      </Answer>
+      </SweetAnswer>
       <Box
         sx={{
           display: 'grid',

@@ -1,9 +1,8 @@
 import '../../../words/places/batch.ts';
 import type { Kitchen, Suggestion, Tables } from '@big-ladle/core';
-import Box from '@mui/material/Box';
 import type { ReactNode } from 'react';
+import { Answer } from '../../../shared/Answer.tsx';
 import { byHand } from '../../../shared/handMeasure.ts';
-import { heading, role } from '../../../theme/theme.ts';
 import { grams, num, say, volume } from '../../../words/say.ts';
 import { candidateName } from './Ways.tsx';
 
@@ -18,7 +17,7 @@ function inHand(part: Part, kitchen: Kitchen, tables: Tables): string {
 }
 
 /** The answer, before anything else: how much of what brings it to where it is wanted. */
-export function Answer(props: {
+export function SweetAnswer(props: {
   suggestion: Suggestion | undefined;
   kitchen: Kitchen;
   tables: Tables;
@@ -27,20 +26,10 @@ export function Answer(props: {
   const { suggestion, kitchen, tables, children } = props;
   if (!suggestion) return null;
   return (
-    <Box
-      component="section"
-      aria-label={say('answer.title')}
-      data-testid="answer"
-      sx={{
-        bgcolor: role('enamel'),
-        borderTop: `5px solid ${role('rim')}`,
-        borderRadius: '3px 3px 14px 14px',
-        p: 2,
-        mb: 1.75,
-      }}
-    >
-      <Box sx={{ ...heading, fontSize: { xs: '1.7rem', md: '2.4rem' }, lineHeight: 1.1 }}>
-        {suggestion.parts.length === 0
+    <Answer
+      label={say('answer.title')}
+      title={
+        suggestion.parts.length === 0
           ? say('balance.nothingToAdd')
           : suggestion.parts
               .map((p) =>
@@ -49,14 +38,14 @@ export function Answer(props: {
                   what: candidateName(p.id).toLowerCase(),
                 }),
               )
-              .join(say('answer.and'))}
-      </Box>
-      {suggestion.parts.length > 0 && (
-        <Box sx={{ color: role('inkMuted'), mt: 0.5 }}>
-          {say('answer.inAll', { mass: grams(suggestion.parts.reduce((sum, p) => sum + p.massG, 0)) })}
-        </Box>
-      )}
-      {children && <Box sx={{ mt: 1.25 }}>{children}</Box>}
-    </Box>
+              .join(say('answer.and'))
+      }
+      below={
+        suggestion.parts.length > 0 &&
+        say('answer.inAll', { mass: grams(suggestion.parts.reduce((sum, p) => sum + p.massG, 0)) })
+      }
+    >
+      {children}
+    </Answer>
   );
 }
