@@ -135,3 +135,37 @@ test('a batch is stopped: why, what is left; it is off the stove, and comes back
   await page.getByRole('button', { name: /^Undo: stopped: The pot fell/ }).click();
   await expect(page.getByRole('heading', { name: 'Steep' })).toBeVisible();
 });
+
+test.describe('the plan says what it asks of the cook', () => {
+  test.use({ demo: true });
+  test('for so many people over ice; much work, and what to do about it; a way over two days', async ({
+    page,
+    server,
+  }) => {
+    await page.goto(`${server.url}/new/calyx-pineapple`);
+    await page.getByRole('button', { name: 'For so many people' }).click();
+    await page.getByTestId('people').fill('12');
+    await page.getByTestId('glasses-each').fill('2');
+    await page.getByTestId('glasses-each').blur();
+    await expect(page.getByTestId('glasses')).toHaveText('24 glasses');
+    // 24 × 200 mL are 4.8 L; three cubes of 60 g take 60 ÷ 0.917 ÷ 250 = 26 % of a glass: 3.5 L are poured.
+    await page.getByRole('button', { name: 'three cubes' }).click();
+    await expect(page.locator('main')).toContainText('3.5 L in bottles');
+
+    await expect(page.getByTestId('ways-choice')).toContainText('of your work');
+    await expect(page.getByTestId('much-work')).toHaveCount(0);
+    await page.getByRole('button', { name: 'As much as the pot takes' }).click();
+    await page.getByRole('group', { name: 'Pot loads' }).getByRole('button', { name: '2' }).click();
+    const much = page.getByTestId('much-work');
+    await expect(much).toContainText('of work is much for one day');
+    await much.getByRole('button', { name: 'Over two days: overnight soak, then boil' }).click();
+    const way = page.getByTestId('way-overnightSoak');
+    await expect(way).toHaveAttribute('aria-checked', 'true');
+    // The way and the sentence above it say the same hour.
+    const inBottles = /in bottles (\w{3} \d\d:\d\d)/.exec((await way.innerText()).replace(/\s+/g, ' '))?.[1];
+    await expect(page.getByTestId('start-by')).toContainText(`bottled ${inBottles}`);
+    await much.getByRole('button', { name: /^Make \d/ }).click();
+    await expect(page.getByTestId('wish-litres')).toHaveValue('10');
+    await expect(much).toHaveCount(0);
+  });
+});

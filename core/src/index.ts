@@ -439,7 +439,6 @@ export { POT_UNITS, type PotUnit, potLitres, usualShape } from './physics/usualP
 // physics
 export { areaM2, bowlDiameterM, capacityMl, levelM, mlAtLevel, type Shape } from './physics/vesselShape.ts';
 export { findAlternatives, type WayOut } from './plan/alternatives.ts';
-export { startAwake } from './plan/awake.ts';
 export {
   type BottlePlan,
   bottledMl,
@@ -459,6 +458,7 @@ export {
   type CoolingWayId,
   coolingWays,
 } from './plan/cooling.ts';
+export { firstStart, liesOnTwoDays } from './plan/firstStart.ts';
 export {
   type IdleJob,
   idleJobs,
@@ -489,6 +489,8 @@ export {
   type Placed,
   type Schedule,
   scheduleFrom,
+  type Timeline,
+  timelineOf,
 } from './plan/schedule.ts';
 export { type SecondBoil, secondBoil } from './plan/secondBoil.ts';
 export {

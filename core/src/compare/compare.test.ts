@@ -3,8 +3,10 @@ import { describe, expect, it } from 'vitest';
 import type { Choices, MethodId } from '../documents/recipe.ts';
 import { volumeMl } from '../liquor/composition.ts';
 import { drawnAfter } from '../physics/extraction.ts';
+import { solvePlanDoc } from '../plan/planDoc.ts';
 import { drawRuns, joinSamples, type RangeOptions, spansOf } from '../plan/ranges.ts';
 import { solvePlan } from '../plan/solve.ts';
+import { timetableFrom } from '../plan/startBy.ts';
 import { BOOK } from '../program/book.ts';
 import { BOTTLES } from '../program/buildContext.ts';
 import { guidanceFor } from '../program/guidance.ts';
@@ -158,6 +160,28 @@ describe('what the schools cost and give', () => {
       onProgress: () => undefined,
     });
     expect(stopped).toBeNull();
+  });
+  it('what a way says of the chosen method is what its plan says, in one pot load or several', () => {
+    for (const fills of [1, 2, 3] as const) {
+      const plan = {
+        recipeId: calyx.id,
+        choices: defaultChoices(calyx, 'straightBoil'),
+        potId: 'wide',
+        burnerId: 'gas',
+        question: { kind: 'potFull' as const },
+        fills,
+        readyAtMs: null,
+      };
+      const [answer] = compareMethods(plan, ['straightBoil'], BOOK, KITCHEN, TABLES, {
+        cancelled: () => false,
+        onProgress: () => undefined,
+      })!;
+      const { program } = unwrap(solvePlanDoc(plan, BOOK, KITCHEN, TABLES));
+      const sim = simulateBatch(program, KITCHEN, TABLES);
+      if (!answer!.ok) throw new Error(answer!.problem.kind);
+      expect(answer!.row.totalMin).toBeCloseTo(sim.endMin, 3);
+      expect(answer!.row.handsOnMin).toBeCloseTo(timetableFrom(program, sim, 0).handsOnMin, 3);
+    }
   });
 });
 

@@ -4,14 +4,13 @@ import type { MethodId, Recipe } from '../documents/recipe.ts';
 import { type Keeping, keepingOf } from '../keeping/shelfLife.ts';
 import { markerGPerL, volumeMl } from '../liquor/composition.ts';
 import { type PlanProblem, solvePlanDoc } from '../plan/planDoc.ts';
-import { timetableFrom } from '../plan/startBy.ts';
+import { type Timeline, timelineOf } from '../plan/schedule.ts';
 import { BOTTLES, POT, TUB } from '../program/buildContext.ts';
 import { choicesUnder } from '../program/recipe.ts';
 import { simulateBatch } from '../program/simulate.ts';
 import { isWater } from '../program/tags.ts';
 import type { Program, Simulation, TraceEntry } from '../program/types.ts';
 import type { MarkerId, Tables } from '../tables/types.ts';
-import { MINUTE_MS } from '../units/time.ts';
 
 /** Markers in a liquor at a moment since the start. */
 export interface StrengthPoint {
@@ -24,8 +23,8 @@ export interface MethodRow {
   methodId: MethodId;
   totalMin: number;
   handsOnMin: number;
-  /** When the cook is needed, minutes after the start. */
-  calls: readonly { startMin: number; endMin: number }[];
+  /** When the cook is needed, and what may wait for her. */
+  timeline: Timeline;
   litres: number;
   waterL: number;
   steamL: number;
@@ -150,7 +149,7 @@ export function methodRow(
   const bottled = sim.vessels[BOTTLES]?.liquor;
   const end = sim.trace.findLast((t) => t.kind === 'bottle') ?? null;
   const bottle = program.steps.find((s) => s.kind === 'bottle');
-  const { handsOnMin, calls } = timetableFrom(program, sim, 0);
+  const timeline = timelineOf(program, sim);
   const used = new Set(program.steps.flatMap((s) => [...s.from, ...s.to]).filter((id) => id !== BOTTLES));
   const strains = program.steps.filter((s) => s.kind === 'strain');
   const draws = drawsOf(program, sim, mainMarker(program, tables));
@@ -158,8 +157,8 @@ export function methodRow(
   return {
     methodId,
     totalMin: sim.endMin,
-    handsOnMin,
-    calls: calls.map((c) => ({ startMin: c.startMs / MINUTE_MS, endMin: c.endMs / MINUTE_MS })),
+    handsOnMin: timeline.plain.handsOnMin,
+    timeline,
     litres: bottled ? volumeMl(bottled) / 1000 : 0,
     waterL: sim.flows
       .filter(
@@ -206,7 +205,12 @@ export function compareMethods(
     if (control.cancelled()) return null;
     const own = methodId === plan.choices.methodId;
     const choices = own || !recipe ? plan.choices : choicesUnder(recipe, methodId, plan.choices);
-    const solved = solvePlanDoc({ ...plan, choices, fills: 'asNeeded' }, book, kitchen, tables);
+    // In as many pot loads as the cook has chosen; where this method does not fit in them, in as many as it takes.
+    const asked = solvePlanDoc({ ...plan, choices }, book, kitchen, tables);
+    const solved =
+      asked.ok || plan.fills === 'asNeeded'
+        ? asked
+        : solvePlanDoc({ ...plan, choices, fills: 'asNeeded' }, book, kitchen, tables);
     if (solved.ok) {
       const sim = simulateBatch(solved.value.program, kitchen, tables, { strength: true });
       answers.push({

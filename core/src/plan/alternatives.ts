@@ -8,7 +8,7 @@ import { simulateBatch } from '../program/simulate.ts';
 import type { Simulation } from '../program/types.ts';
 import type { MarkerId, Tables } from '../tables/types.ts';
 import { solvePlanDoc } from './planDoc.ts';
-import { type AwayWindow, earliestReady } from './schedule.ts';
+import { type AwayWindow, earliestReady, timelineOf } from './schedule.ts';
 import { timetableFrom } from './startBy.ts';
 
 /** A way out where "ready by" cannot be met, with its price. */
@@ -65,7 +65,7 @@ export function findAlternatives(
     made: NonNullable<typeof own>,
     wantsPot = false,
   ): WayOut | null => {
-    const placed = earliestReady(made.program, made.sim, nowMs, away);
+    const placed = earliestReady(timelineOf(made.program, made.sim), nowMs, away);
     if (!placed.ok) return null;
     const end = made.sim.vessels[BOTTLES];
     const strength = main && end ? markerGPerL(end.liquor, main.marker) / main.gPerL : 1;

@@ -9,8 +9,16 @@ import { simulateBatch } from '../program/simulate.ts';
 import { KITCHEN, TABLES } from '../testKitchen.ts';
 import { unwrap } from '../units/result.ts';
 import { findAlternatives } from './alternatives.ts';
+import { firstStart } from './firstStart.ts';
 import { solvePlanDoc } from './planDoc.ts';
-import { type AwayWindow, awayWindows, earliestReady, latestStart, scheduleFrom } from './schedule.ts';
+import {
+  type AwayWindow,
+  awayWindows,
+  earliestReady,
+  latestStart,
+  scheduleFrom,
+  timelineOf,
+} from './schedule.ts';
 import { startBy } from './startBy.ts';
 
 const H = 3_600_000;
@@ -32,6 +40,36 @@ const madeBy = (methodId: MethodId) => {
 };
 const overlaps = (a: { startMs: number; endMs: number }, w: AwayWindow) =>
   a.startMs < w.toMs - 1 && a.endMs > w.fromMs + 1;
+
+describe('where no hour is asked for', () => {
+  it('law: it is begun when the plan would say for the hour at which it is then ready', () => {
+    const methods = ['straightBoil', 'shortBoilLongSteep', 'overnightSoak'] as const;
+    const made = methods.map((m) => madeBy(m)).map(({ program, sim }) => timelineOf(program, sim));
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...made),
+        fc.integer({ min: 0, max: 24 * 60 - 1 }),
+        fc.constantFrom<[number, number] | null>(null, [22 * 60, 6 * 60], [8 * 60, 16 * 60]),
+        (timeline, minute, hours) => {
+          const nowMs = Date.UTC(2026, 10, 24, 0, minute);
+          const away: AwayHours[] = hours
+            ? [{ kind: 'away', days: [0, 1, 2, 3, 4, 5, 6], fromMin: hours[0], toMin: hours[1] }]
+            : [];
+          const first = firstStart(timeline, { away, zone: 'UTC' }, nowMs);
+          if (!first.ok) return;
+          const { startMs, readyMs, calls } = first.schedule;
+          expect(startMs).toBeGreaterThanOrEqual(nowMs);
+          const windows = awayWindows(away, 'UTC', nowMs, readyMs + 8 * 24 * H);
+          for (const call of calls) expect(windows.some((w) => overlaps(call, w))).toBe(false);
+          if (startMs === nowMs) return;
+          const asked = latestStart(timeline, readyMs, windows);
+          expect(asked.ok && asked.schedule.startMs).toBe(startMs);
+        },
+      ),
+      { numRuns: 40 },
+    );
+  });
+});
 
 describe('hours away', () => {
   const asleep: AwayHours = {
@@ -83,13 +121,13 @@ describe('start by, with hours away', () => {
   const { program, sim } = madeBy('shortBoilLongSteep');
   const ready = Date.UTC(2026, 10, 28, 17);
   it('with nobody away it is the plain chain', () => {
-    const placed = latestStart(program, sim, ready, []);
+    const placed = latestStart(timelineOf(program, sim), ready, []);
     expect(placed.ok && placed.schedule.startMs).toBeCloseTo(startBy(program, sim, ready).startMs, 0);
     expect(placed.ok && placed.schedule.stretched).toEqual([]);
   });
   it('a steep of twelve hours spans the night, and grows so that the cook may sleep', () => {
     const night = { fromMs: Date.UTC(2026, 10, 27, 22), toMs: Date.UTC(2026, 10, 28, 7) };
-    const placed = latestStart(program, sim, Date.UTC(2026, 10, 28, 9), [night]);
+    const placed = latestStart(timelineOf(program, sim), Date.UTC(2026, 10, 28, 9), [night]);
     if (!placed.ok) throw new Error('should be placed');
     for (const call of placed.schedule.calls) expect(overlaps(call, night), call.stepId).toBe(false);
     expect(placed.schedule.readyMs).toBeLessThanOrEqual(Date.UTC(2026, 10, 28, 9));
@@ -111,7 +149,7 @@ describe('start by, with hours away', () => {
               toMs: ready - startH * H + lengthH * H,
             }))
             .sort((a, b) => a.fromMs - b.fromMs);
-          const placed = latestStart(made.program, made.sim, ready, away);
+          const placed = latestStart(timelineOf(made.program, made.sim), ready, away);
           if (!placed.ok) {
             expect(made.program.steps.map((s) => s.id)).toContain(placed.bindingStepId);
             return;
@@ -135,7 +173,7 @@ describe('start by, with hours away', () => {
     const start = Date.UTC(2026, 10, 25, 6);
     const best = start + entry.endMin * 60_000;
     const until = (min: number) =>
-      scheduleFrom(program, sim, start, [{ fromMs: best - 1000, toMs: best + min * 60_000 }]);
+      scheduleFrom(timelineOf(program, sim), start, [{ fromMs: best - 1000, toMs: best + min * 60_000 }]);
     expect(until(most - 5).ok).toBe(true);
     expect(until(most + 30)).toMatchObject({ ok: false });
   });
@@ -190,7 +228,7 @@ describe('where it cannot be ready in time', () => {
   it('the earliest hour keeps out of the night too', () => {
     const { program, sim } = madeBy('straightBoil');
     const night = { fromMs: now, toMs: now + 8 * H };
-    const placed = earliestReady(program, sim, now, [night]);
+    const placed = earliestReady(timelineOf(program, sim), now, [night]);
     expect(placed.ok && placed.schedule.startMs).toBeGreaterThanOrEqual(night.toMs);
   });
 });

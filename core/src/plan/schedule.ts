@@ -62,17 +62,28 @@ const waitsCold = (step: Step, entry: TraceEntry): boolean =>
 
 /** Steps that follow on directly and want the cook, with what may lie before them. */
 interface Sitting {
-  entries: readonly TraceEntry[];
+  stepIds: readonly StepId[];
+  /** Minutes after the start at which it begins where nothing waits. */
+  startMin: number;
   minutes: number;
   /** Minutes of unattended steps before it, and by how much they may grow. */
   beforeMin: number;
   slackMin: number;
 }
 
-function sittingsOf(
-  program: Program,
-  trace: readonly TraceEntry[],
-): { sittings: Sitting[]; tailMin: number } {
+/** All that is needed to place a batch in its cook's days: when she is needed, and what may wait for her. */
+export interface Timeline {
+  sittings: readonly Sitting[];
+  /** Minutes of unattended steps after the last. */
+  tailMin: number;
+  longestStepId: StepId;
+  /** Where nothing waits, its start at 0 ms. */
+  plain: Timetable;
+}
+
+/** The timeline of a batch as it is simulated. */
+export function timelineOf(program: Program, sim: Pick<Simulation, 'trace' | 'endMin'>): Timeline {
+  const { trace } = sim;
   const steps = new Map(program.steps.map((s) => [s.id, s]));
   const sittings: Sitting[] = [];
   let open: TraceEntry[] = [];
@@ -81,7 +92,8 @@ function sittingsOf(
   const close = () => {
     if (open.length === 0) return;
     const minutes = open.reduce((sum, e) => sum + e.endMin - e.startMin, 0);
-    sittings.push({ entries: open, minutes, beforeMin, slackMin });
+    const stepIds = open.map((e) => e.stepId);
+    sittings.push({ stepIds, startMin: open[0]!.startMin, minutes, beforeMin, slackMin });
     open = [];
     beforeMin = 0;
     slackMin = 0;
@@ -102,7 +114,12 @@ function sittingsOf(
     }
   }
   close();
-  return { sittings, tailMin: beforeMin };
+  return {
+    sittings,
+    tailMin: beforeMin,
+    longestStepId: longestStep(trace),
+    plain: timetableFrom(program, sim, 0),
+  };
 }
 
 /** The first moment from `earliestMs` on at which the cook is there for so long; null beyond `latestMs`. */
@@ -136,14 +153,8 @@ export type Placed = { ok: true; schedule: Schedule } | { ok: false; bindingStep
  * The batch begun at a moment, with every step that wants the cook outside of the hours in which she is away. Soaks and
  * steeps may grow within their range, and what is cold may wait in the fridge.
  */
-export function scheduleFrom(
-  program: Program,
-  sim: Pick<Simulation, 'trace' | 'endMin'>,
-  startMs: number,
-  away: readonly AwayWindow[],
-): Placed {
-  const { sittings, tailMin } = sittingsOf(program, sim.trace);
-  const plain = timetableFrom(program, sim, startMs);
+export function scheduleFrom(timeline: Timeline, startMs: number, away: readonly AwayWindow[]): Placed {
+  const { sittings, tailMin, plain } = timeline;
   const shifted = new Map<StepId, number>();
   const stretched: { beforeStepId: StepId; byMin: number }[] = [];
   let atMs = startMs;
@@ -151,12 +162,12 @@ export function scheduleFrom(
     const earliestMs = atMs + sitting.beforeMin * MINUTE_MS;
     const slackMs = (index === 0 ? 0 : sitting.slackMin) * MINUTE_MS;
     const beginMs = freeFrom(earliestMs, earliestMs + slackMs, sitting.minutes, away);
-    const first = sitting.entries[0]!;
-    if (beginMs === null) return { ok: false, bindingStepId: first.stepId };
+    const first = sitting.stepIds[0]!;
+    if (beginMs === null) return { ok: false, bindingStepId: first };
     if (beginMs - earliestMs >= MINUTE_MS)
-      stretched.push({ beforeStepId: first.stepId, byMin: (beginMs - earliestMs) / MINUTE_MS });
-    const shiftMs = beginMs - (startMs + first.startMin * MINUTE_MS);
-    for (const entry of sitting.entries) shifted.set(entry.stepId, shiftMs);
+      stretched.push({ beforeStepId: first, byMin: (beginMs - earliestMs) / MINUTE_MS });
+    const shiftMs = beginMs - sitting.startMin * MINUTE_MS;
+    for (const stepId of sitting.stepIds) shifted.set(stepId, shiftMs);
     atMs = beginMs + sitting.minutes * MINUTE_MS;
   }
   const readyMs = atMs + tailMin * MINUTE_MS;
@@ -167,8 +178,8 @@ export function scheduleFrom(
       readyMs,
       calls: plain.calls.map((c) => ({
         ...c,
-        startMs: c.startMs + (shifted.get(c.stepId) ?? 0),
-        endMs: c.endMs + (shifted.get(c.stepId) ?? 0),
+        startMs: c.startMs + (shifted.get(c.stepId) ?? startMs),
+        endMs: c.endMs + (shifted.get(c.stepId) ?? startMs),
       })),
       handsOnMin: plain.handsOnMin,
       totalMin: (readyMs - startMs) / MINUTE_MS,
@@ -182,37 +193,27 @@ const TRY_MS = 15 * MINUTE_MS;
 const TRY_DAYS = 7;
 
 /** The latest start from which the bottles are filled by `readyAtMs`; where there is none, the step that stands in the way. */
-export function latestStart(
-  program: Program,
-  sim: Pick<Simulation, 'trace' | 'endMin'>,
-  readyAtMs: number,
-  away: readonly AwayWindow[],
-): Placed {
-  const lastMs = readyAtMs - sim.endMin * MINUTE_MS;
+export function latestStart(timeline: Timeline, readyAtMs: number, away: readonly AwayWindow[]): Placed {
+  const lastMs = readyAtMs - timeline.plain.totalMin * MINUTE_MS;
   const blocked = new Map<StepId, number>();
   for (let startMs = lastMs; startMs > lastMs - TRY_DAYS * DAY_MS; startMs -= TRY_MS) {
-    const placed = scheduleFrom(program, sim, startMs, away);
+    const placed = scheduleFrom(timeline, startMs, away);
     if (placed.ok && placed.schedule.readyMs <= readyAtMs + 1) return placed;
     if (!placed.ok) blocked.set(placed.bindingStepId, (blocked.get(placed.bindingStepId) ?? 0) + 1);
   }
   const most = [...blocked].sort((a, b) => b[1] - a[1])[0];
-  return { ok: false, bindingStepId: most?.[0] ?? longestStep(sim.trace) };
+  return { ok: false, bindingStepId: most?.[0] ?? timeline.longestStepId };
 }
 
 /** The earliest that it can be ready when it is begun from `nowMs` on. */
-export function earliestReady(
-  program: Program,
-  sim: Pick<Simulation, 'trace' | 'endMin'>,
-  nowMs: number,
-  away: readonly AwayWindow[],
-): Placed {
+export function earliestReady(timeline: Timeline, nowMs: number, away: readonly AwayWindow[]): Placed {
   let blocked: StepId | null = null;
   for (let startMs = nowMs; startMs < nowMs + TRY_DAYS * DAY_MS; startMs += TRY_MS) {
-    const placed = scheduleFrom(program, sim, startMs, away);
+    const placed = scheduleFrom(timeline, startMs, away);
     if (placed.ok) return placed;
     blocked ??= placed.bindingStepId;
   }
-  return { ok: false, bindingStepId: blocked ?? longestStep(sim.trace) };
+  return { ok: false, bindingStepId: blocked ?? timeline.longestStepId };
 }
 
 /** The step that takes longest: where time is short, it is the one that binds. */

@@ -6,7 +6,7 @@ import {
   awayWindows,
   BOTTLES,
   completeChoices,
-  earliestReady,
+  firstStart,
   isTooFarAhead,
   type Kitchen,
   latestStart,
@@ -25,6 +25,7 @@ import {
   startBy,
   type Tables,
   tagsOfBatch,
+  timelineOf,
   timetableFrom,
   withServing,
 } from '@big-ladle/core';
@@ -178,10 +179,10 @@ export function PlanTable({ plan, kitchen: house, nowMs, onChange, deeds }: Plan
     () =>
       shown.ok && sim
         ? readyAtMs !== null
-          ? latestStart(shown.value.program, sim, readyAtMs, away)
-          : earliestReady(shown.value.program, sim, nowMs, away)
+          ? latestStart(timelineOf(shown.value.program, sim), readyAtMs, away)
+          : firstStart(timelineOf(shown.value.program, sim), kitchen, nowMs)
         : null,
-    [shown, sim, readyAtMs, nowMs, away],
+    [shown, sim, readyAtMs, nowMs, kitchen, away],
   );
   // Where the hours away leave no place, the plain chain shows what it would take.
   const timetable = useMemo((): Schedule | null => {

@@ -1,5 +1,13 @@
 import '../../words/places/batch.ts';
-import { choicesUnder, type Kitchen, type MethodRow, type PlanDoc, type Recipe } from '@big-ladle/core';
+import {
+  choicesUnder,
+  type Kitchen,
+  liesOnTwoDays,
+  type MethodRow,
+  MINUTE_MS,
+  type PlanDoc,
+  type Recipe,
+} from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
@@ -9,7 +17,7 @@ import { useBook } from '../../shared/book.ts';
 import { heading, role } from '../../theme/theme.ts';
 import { dayWord, duration, litres, moment, num, say } from '../../words/say.ts';
 import { useJob } from '../../workers/useJob.ts';
-import { liesOnTwoDays, waysOf, whenOf } from './ways.ts';
+import { waysOf, whenOf } from './ways.ts';
 
 /** More of a cook's own work than this is much for a day, min. */
 const MUCH_WORK_MIN = 150;
@@ -41,7 +49,7 @@ export function WaysChoice(props: {
   const half = Math.max(1, Math.round((mine?.row.litres ?? 2) * 5) / 10);
   const twoDays = result?.answers
     .flatMap((a) => (a.ok ? [a.row] : []))
-    .find((row) => row.methodId !== plan.choices.methodId && liesOnTwoDays(row));
+    .find((row) => row.methodId !== plan.choices.methodId && liesOnTwoDays(row.timeline));
   /** An hour that was set for the way before goes with it; one that the cook has set stays. */
   const take = (row: MethodRow) => {
     const { startMs, readyMs } = whenOf(row, kitchen, nowMs);
@@ -72,6 +80,7 @@ export function WaysChoice(props: {
       {ways.map(({ row, gains }) => {
         const chosen = row.methodId === plan.choices.methodId;
         const { startMs, readyMs } = whenOf(row, kitchen, nowMs);
+        const takes = duration((readyMs - startMs) / MINUTE_MS);
         return (
           <ButtonBase
             key={row.methodId}
@@ -93,14 +102,14 @@ export function WaysChoice(props: {
             <Box sx={{ ...heading, fontSize: '1.4rem', lineHeight: 1.1 }}>
               {dayWord(readyMs, nowMs, kitchen.zone)}{' '}
               <Box component="span" sx={{ fontSize: '1rem' }}>
-                {gains.length > 0 ? gains.map((g) => say(g)).join(', ') : duration(row.totalMin)}
+                {gains.length > 0 ? gains.map((g) => say(g)).join(', ') : takes}
               </Box>
             </Box>
             <Box sx={{ color: role('inkMuted'), mt: 0.25 }}>
               {gains.length > 0
                 ? say('waysChoice.method', {
                     method: say(`method.${row.methodId}`),
-                    time: duration(row.totalMin),
+                    time: takes,
                   })
                 : say(`method.${row.methodId}`)}
             </Box>

@@ -2,11 +2,34 @@ import { EMPTY_KITCHEN, type MethodAnswer, type MethodRow } from '@big-ladle/cor
 import { describe, expect, it } from 'vitest';
 import { gainsOf, waysOf, whenOf } from './ways.ts';
 
+const MIN = 60_000;
+/** A way of so many minutes that needs its cook from and to these minutes after the start. */
+function timeline(totalMin: number, needed: readonly [number, number][]): MethodRow['timeline'] {
+  const calls = needed.map(([from, to], i) => ({
+    stepId: `s${i}`,
+    kind: 'prep' as const,
+    startMs: from * MIN,
+    endMs: to * MIN,
+    attention: 'handsOn' as const,
+  }));
+  return {
+    sittings: needed.map(([from, to], i) => ({
+      stepIds: [`s${i}`],
+      startMin: from,
+      minutes: to - from,
+      beforeMin: from - (needed[i - 1]?.[1] ?? 0),
+      slackMin: 0,
+    })),
+    tailMin: totalMin - needed.at(-1)![1],
+    longestStepId: 's0',
+    plain: { startMs: 0, readyMs: totalMin * MIN, calls, handsOnMin: 90, totalMin },
+  };
+}
 const row = (of: Partial<MethodRow>): MethodRow => ({
   methodId: 'straightBoil',
   totalMin: 200,
   handsOnMin: 90,
-  calls: [{ startMin: 0, endMin: 60 }],
+  timeline: timeline(200, [[0, 60]]),
   litres: 8,
   waterL: 9,
   steamL: 0.3,
@@ -74,15 +97,15 @@ describe('when a way is begun', () => {
   const kitchen = { ...EMPTY_KITCHEN, zone: 'UTC' };
   const now = Date.UTC(2026, 10, 25, 20, 0);
   it('one of a few hours now, late as it may be', () => {
-    expect(whenOf(row({}), kitchen, now)).toEqual({ startMs: now, readyMs: now + 200 * 60_000 });
+    expect(whenOf(row({}), kitchen, now)).toMatchObject({ startMs: now, readyMs: now + 200 * 60_000 });
   });
   it('one over night so that its end is in the day', () => {
     const over = row({
       totalMin: 700,
-      calls: [
-        { startMin: 0, endMin: 60 },
-        { startMin: 640, endMin: 700 },
-      ],
+      timeline: timeline(700, [
+        [0, 60],
+        [640, 700],
+      ]),
     });
     // Begun at 20:00 it would call at 06:40; at 20:20 it would call at seven: the next quarter is half past.
     expect(whenOf(over, kitchen, now).startMs).toBe(Date.UTC(2026, 10, 25, 20, 30));

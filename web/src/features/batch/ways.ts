@@ -1,5 +1,5 @@
 import '../../words/places/batch.ts';
-import { type Kitchen, type MethodAnswer, type MethodRow, type PlanDoc, startAwake } from '@big-ladle/core';
+import { firstStart, type Kitchen, type MethodAnswer, type MethodRow, type PlanDoc } from '@big-ladle/core';
 import type { MessageKey } from '../../words/say.ts';
 
 /** So much more, as a share, is tasted or seen as more. */
@@ -13,21 +13,14 @@ export interface Way {
   gains: readonly MessageKey[];
 }
 
-/** A way that takes so long lies on two days, min. */
-const OVERNIGHT_MIN = 10 * 60;
-export const liesOnTwoDays = (row: MethodRow): boolean => row.totalMin > OVERNIGHT_MIN;
-
-/**
- * When a way is begun and in bottles: now, or, where it lies on two days, at the first hour at which nobody is called
- * out of bed for it.
- */
+/** When a way is begun and in bottles, where no hour is asked for; begun now where the hours away leave no place. */
 export function whenOf(
   row: MethodRow,
   kitchen: Kitchen,
   nowMs: number,
 ): { startMs: number; readyMs: number } {
-  const startMs = liesOnTwoDays(row) ? startAwake(row.calls, kitchen.away, kitchen.zone, nowMs) : nowMs;
-  return { startMs, readyMs: startMs + row.totalMin * 60_000 };
+  const placed = firstStart(row.timeline, kitchen, nowMs);
+  return placed.ok ? placed.schedule : { startMs: nowMs, readyMs: nowMs + row.totalMin * 60_000 };
 }
 
 const strength = (row: MethodRow): number => Math.max(0, ...Object.values(row.gPerL).map((g) => g ?? 0));

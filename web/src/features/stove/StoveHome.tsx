@@ -9,6 +9,7 @@ import {
   simulateBatch,
   solvePlanDoc,
   startBy,
+  timelineOf,
 } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -173,7 +174,7 @@ interface Plan {
 const AHEAD_MS = 8 * 24 * 3_600_000;
 /** When it must begin, outside of the hours away where that goes. */
 function startOf(program: Program, sim: Simulation, readyAtMs: number, away: readonly AwayWindow[]): number {
-  const placed = latestStart(program, sim, readyAtMs, away);
+  const placed = latestStart(timelineOf(program, sim), readyAtMs, away);
   return placed.ok ? placed.schedule.startMs : startBy(program, sim, readyAtMs).startMs;
 }
 
