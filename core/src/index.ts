@@ -506,19 +506,8 @@ export {
 } from './plan/solve.ts';
 export { type AttendedInterval, startBy, type Timetable, timetableFrom } from './plan/startBy.ts';
 export { BOOK, recipeById } from './program/book.ts';
-export {
-  BLENDER,
-  BOTTLES,
-  BOWL,
-  JUG,
-  jarOf,
-  POT,
-  partOfJar,
-  SPENT,
-  SPICE_POT,
-  TUB,
-} from './program/buildContext.ts';
 export { checkRecipe, type RecipeProblem } from './program/checkRecipe.ts';
+export { buildProgram } from './program/compile/build.ts';
 export { cuesFor, type Guidance, guidanceAt, guidanceFor } from './program/guidance.ts';
 export {
   juiceToolOf,
@@ -531,16 +520,14 @@ export {
 } from './program/kitchen.ts';
 export { type Ledger, type LedgerRow, ledgerOf } from './program/ledger.ts';
 export { LOT_KINDS, type LotKind, type LotName, lotBottles, lotOf, lotVessel } from './program/lots.ts';
-export { buildProgram } from './program/methods.ts';
+export { expand, METHODS, type Method, type MethodChoice } from './program/methods/methods.ts';
 export { customRow, withCustom } from './program/ownIngredient.ts';
 export {
-  COLD_METHODS,
   choicesUnder,
   completeChoices,
   defaultChoices,
   HEATS,
   STRENGTHS,
-  takesWays,
   USUAL_TIMES,
   withInstead,
   withWay,
@@ -609,6 +596,18 @@ export type {
   VesselSpec,
   WashStep,
 } from './program/types.ts';
+export {
+  BLENDER,
+  BOTTLES,
+  BOWL,
+  JUG,
+  jarOf,
+  POT,
+  partOfJar,
+  SPENT,
+  SPICE_POT,
+  TUB,
+} from './program/vessels.ts';
 export { ALCOHOL_UNIT_ROWS, type AlcoholUnitRow } from './tables/alcoholUnits.ts';
 export { ALIAS_ROWS, type AliasRow, type Found, findByName } from './tables/aliases.ts';
 export { AUDIENCES, type Audience, CAUTION_ROWS, type CautionRow } from './tables/audience.ts';

@@ -8,10 +8,10 @@ import { drawRuns, joinSamples, type RangeOptions, spansOf } from '../plan/range
 import { solvePlan } from '../plan/solve.ts';
 import { timetableFrom } from '../plan/startBy.ts';
 import { BOOK } from '../program/book.ts';
-import { BOTTLES } from '../program/buildContext.ts';
 import { guidanceFor } from '../program/guidance.ts';
 import { defaultChoices } from '../program/recipe.ts';
 import { simulateBatch } from '../program/simulate.ts';
+import { BOTTLES } from '../program/vessels.ts';
 import { FRUIT_ROWS } from '../tables/fruits.ts';
 import { GUIDANCE_ROWS } from '../tables/guidance/rows.ts';
 import { INGREDIENT_ROWS } from '../tables/ingredients.ts';

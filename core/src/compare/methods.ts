@@ -5,11 +5,12 @@ import { type Keeping, keepingOf } from '../keeping/shelfLife.ts';
 import { markerGPerL, volumeMl } from '../liquor/composition.ts';
 import { type PlanProblem, solvePlanDoc } from '../plan/planDoc.ts';
 import { type Timeline, timelineOf } from '../plan/schedule.ts';
-import { BOTTLES, POT, TUB } from '../program/buildContext.ts';
+import { METHODS } from '../program/methods/methods.ts';
 import { choicesUnder } from '../program/recipe.ts';
 import { simulateBatch } from '../program/simulate.ts';
 import { isWater } from '../program/tags.ts';
 import type { Program, Simulation, TraceEntry } from '../program/types.ts';
+import { BOTTLES, POT, TUB } from '../program/vessels.ts';
 import type { MarkerId, Tables } from '../tables/types.ts';
 
 /** Markers in a liquor at a moment since the start. */
@@ -170,7 +171,7 @@ export function methodRow(
     heldL: flowL(sim, 'held'),
     gPerL: bottled ? allMarkers(bottled) : {},
     redLeft: calyxG > 0 && bottled ? (bottled.markerG.red ?? 0) / calyxG : null,
-    into: methodId === 'pourOver' ? 'boiling' : methodId === 'rawBlend' ? 'blender' : 'cold',
+    into: METHODS[methodId].into,
     warmMin: bottled?.cooling.warmMin ?? 0,
     keeping:
       bottled && bottle?.kind === 'bottle' ? keepingOf({ liquor: bottled, hygiene: bottle.hygiene }) : null,

@@ -88,12 +88,12 @@ export interface AskedWarning {
 export function recipeWarnings(
   recipe: {
     lines: readonly { itemId: string; massG: number }[];
-    steps?: readonly { kind: OwnStepKind; minutes: number }[];
+    steps?: readonly { kind: OwnStepKind; minutes?: number | undefined }[];
     basisL: number;
   },
   tables: Tables,
 ): AskedWarning[] {
-  const times = (recipe.steps ?? []).flatMap((s) => timeWarning(s.kind, s.minutes) ?? []);
+  const times = (recipe.steps ?? []).flatMap((s) => timeWarning(s.kind, s.minutes ?? 0) ?? []);
   const asked = [...planWarnings(recipe, recipe.basisL, tables), ...times].map((slip) => ({
     key: keyOf(slip),
     slip,

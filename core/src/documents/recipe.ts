@@ -87,12 +87,13 @@ const partSchema = v.strictObject({
 });
 export type RecipePart = v.InferOutput<typeof partSchema>;
 
-/** Kinds of step a cook may write herself. */
+/** Kinds of step a recipe may have. */
 export const OWN_STEP_KINDS = [
   'pick',
   'wash',
   'prep',
   'combine',
+  'lift',
   'soak',
   'heat',
   'boil',
@@ -107,13 +108,32 @@ export const OWN_STEP_KINDS = [
 ] as const;
 export type OwnStepKind = (typeof OWN_STEP_KINDS)[number];
 
-/** A step of a recipe written by a cook. Fields that its kind does not need are left out. */
+export const ATTENTIONS = ['handsOn', 'watched', 'unattended'] as const;
+/** How far something is heated: to the boil, to small bubbles at the rim. */
+export const HEATS_TO = ['boil', 'firstBubbles'] as const;
+export const HYGIENES = ['clean', 'sterilised'] as const;
+
+/**
+ * A step of a recipe. What it does not say is as usual: it takes as long as such work takes for so much, happens where
+ * the drink is, is pressed, lidded, cooled, sweetened and bottled as the batch chooses.
+ */
 const stepSchema = v.strictObject({
   id,
   kind: v.picklist(OWN_STEP_KINDS),
   lineIds: list(id, 60),
-  minutes: between(0, LONGEST_MIN),
+  /** Of these lines only so much goes in here; the rest where they are named again. */
+  shares: v.optional(list(v.strictObject({ lineId: id, share: between(0, 1) }), 60)),
+  from: v.optional(list(id, 20)),
+  to: v.optional(id),
+  minutes: v.optional(between(0, LONGEST_MIN)),
+  /** And so many more for each litre, or each kilogram juiced. */
+  minutesPerL: v.optional(between(0, 600)),
+  minMinutes: v.optional(between(0, LONGEST_MIN)),
   maxMinutes: v.optional(between(0, LONGEST_MIN)),
+  attention: v.optional(v.picklist(ATTENTIONS)),
+  rinses: v.optional(whole(1, 20)),
+  minutesPerRinse: v.optional(between(0, 60)),
+  heatTo: v.optional(v.picklist(HEATS_TO)),
   level: v.optional(v.picklist(BOIL_LEVEL_IDS)),
   lid: v.optional(v.picklist(LIDS)),
   place: v.optional(v.picklist(['fridge', 'counter', 'iceBath'])),
@@ -124,6 +144,7 @@ const stepSchema = v.strictObject({
   /** The soak's water is thrown away. */
   thrown: v.optional(v.boolean()),
   tool: v.optional(v.picklist(JUICE_TOOLS)),
+  hygiene: v.optional(v.picklist(HYGIENES)),
   /** The cook's own words for it. */
   text: v.optional(paragraphs(2000)),
 });
@@ -235,7 +256,7 @@ const allChoicesSchema = v.strictObject({
   lid: v.picklist(LIDS),
   press: v.picklist(PRESSES),
   targetSweetnessPct: between(0, 40),
-  hygiene: v.picklist(['clean', 'sterilised']),
+  hygiene: v.picklist(HYGIENES),
   soakMin: between(5, 4320),
   soakPlace: v.picklist(COLD_PLACES),
   simmerMin: between(1, 300),

@@ -511,6 +511,7 @@ const USUAL_MIN: Readonly<Record<OwnStepKind, number>> = {
   wash: 5,
   prep: 10,
   combine: 4,
+  lift: 2,
   soak: 480,
   heat: 0,
   boil: 15,

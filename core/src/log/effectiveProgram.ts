@@ -1,6 +1,6 @@
 import type * as v from 'valibot';
 import { WATER_20_G_PER_ML } from '../liquor/composition.ts';
-import { BOWL, minutes } from '../program/buildContext.ts';
+import { minutes } from '../program/compile/usual.ts';
 import { type LotName, lotBottles, lotVessel } from '../program/lots.ts';
 import type {
   EffectiveProgram,
@@ -10,6 +10,7 @@ import type {
   StepId,
   StrainStep,
 } from '../program/types.ts';
+import { BOWL } from '../program/vessels.ts';
 import { TAP_WATER_ID } from '../tables/choices.ts';
 import type * as bodies from './events/bodies.ts';
 import type { Entry } from './events/row.ts';

@@ -1,8 +1,8 @@
 import type { BottleSize } from '../documents/kitchen.ts';
 import { volumeMl } from '../liquor/composition.ts';
-import { BOTTLES } from '../program/buildContext.ts';
 import { lotBottles } from '../program/lots.ts';
 import type { Simulation } from '../program/types.ts';
+import { BOTTLES } from '../program/vessels.ts';
 import { HEADSPACE } from '../tables/containers.ts';
 
 /** How far a container is filled: shaking and the cork want some room, freezing more. */

@@ -28,6 +28,9 @@ const TENDER_MIN = 10;
 /** A boil longer than this is more likely hours meant as minutes. */
 const LONG_BOIL_MIN = 180;
 
+/** A line of which so little is left is used up. */
+const NOTHING_LEFT = 1e-9;
+
 const SKINS: ReadonlySet<Trait> = new Set<Trait>([...FIRM_SKINS, ...TENDER_SKINS]);
 
 const USES: ReadonlySet<RecipeStep['kind']> = new Set([
@@ -59,6 +62,7 @@ export function checkRecipe(recipe: Recipe, tables: Tables): RecipeProblem[] {
   if (!recipe.steps || !recipe.methods.includes('own')) return problems;
 
   const usedAt = new Map<string, number>();
+  const usedShare = new Map<string, number>();
   const washedAt = new Map<string, number>();
   const preparedAt = new Map<string, number>();
   let wet = false;
@@ -73,7 +77,10 @@ export function checkRecipe(recipe: Recipe, tables: Tables): RecipeProblem[] {
       if (step.kind === 'wash' || step.kind === 'pick') washedAt.set(id, index);
       if (step.kind === 'prep') preparedAt.set(id, index);
       if (!USES.has(step.kind)) continue;
-      if (usedAt.has(id))
+      const share = step.shares?.find((s) => s.lineId === id)?.share;
+      const before = usedShare.get(id) ?? 0;
+      usedShare.set(id, share === undefined ? 1 : before + share);
+      if (before + (share ?? 0) >= 1 - NOTHING_LEFT && usedAt.has(id))
         problems.push({ code: 'usedTwice', severity: 'error', lineId: id, stepId: step.id });
       usedAt.set(id, index);
       const line = recipe.lines.find((l) => l.id === id);
@@ -88,9 +95,9 @@ export function checkRecipe(recipe: Recipe, tables: Tables): RecipeProblem[] {
     }
     if (step.kind === 'boil' || step.kind === 'heat') {
       if (!wet) problems.push({ code: 'boilsEmpty', severity: 'error', stepId: step.id });
-      if (step.kind === 'boil' && step.minutes > LONG_BOIL_MIN)
+      if (step.kind === 'boil' && (step.minutes ?? 0) > LONG_BOIL_MIN)
         problems.push({ code: 'manyMinutes', severity: 'warning', stepId: step.id });
-      if (step.kind === 'boil' && step.minutes > TENDER_MIN) {
+      if (step.kind === 'boil' && (step.minutes ?? 0) > TENDER_MIN) {
         for (const id of inPot) {
           const line = recipe.lines.find((l) => l.id === id);
           if (line && rowOf(line)?.traits.includes('tenderHerb'))

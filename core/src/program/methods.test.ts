@@ -6,11 +6,11 @@ import { solvePlan } from '../plan/solve.ts';
 import { BURNERS, KITCHEN, POTS, TABLES } from '../testKitchen.ts';
 import { unwrap } from '../units/result.ts';
 import { BOOK } from './book.ts';
-import { jarOf } from './buildContext.ts';
 import { ledgerOf } from './ledger.ts';
 import { defaultChoices } from './recipe.ts';
 import { simulateBatch } from './simulate.ts';
 import type { Program, Step } from './types.ts';
+import { jarOf } from './vessels.ts';
 
 const drink = (id: string) => BOOK.find((r) => r.id === id)!;
 const calyx = drink('deep-calyx-ginger');

@@ -10,9 +10,7 @@ import type {
   StoredChoices,
   StrengthId,
 } from '../documents/recipe.ts';
-
-/** Methods in which nothing is heated. */
-export const COLD_METHODS: ReadonlySet<MethodId> = new Set(['rawBlend', 'cordial']);
+import { METHODS } from './methods/methods.ts';
 
 /** Usual lengths; a recipe says where it differs. */
 export const USUAL_TIMES: RecipeTimes = Object.freeze({
@@ -31,12 +29,9 @@ export const STRENGTHS: Readonly<Record<StrengthId, number>> = { light: 0.65, fu
 /** How much of ginger, pepper and chilli goes in, against the recipe. */
 export const HEATS: Readonly<Record<HeatId, number>> = { mild: 0.5, medium: 1, hot: 1.7 };
 
-/** Methods that say themselves what is stirred in at the end have no place for more. */
-export const takesWays = (methodId: MethodId): boolean => methodId !== 'cordial' && methodId !== 'own';
-
 /** A recipe with a way taken: the first sweetener keeps the place of the recipe's own. */
 export function withWay(recipe: Recipe, way: PlannedWay | null, methodId: MethodId): Recipe {
-  if (!way || !takesWays(methodId)) return recipe;
+  if (!way || METHODS[methodId].endsItself) return recipe;
   const own = recipe.lines.find((l) => l.stream === 'sweet' && l.rule.kind === 'toTarget');
   const blank = { massG: 0, wash: 'none', prep: null } as const;
   const sweet = way.sweeteners.map(
@@ -98,18 +93,8 @@ const LONG_STEEP_MIN = 240;
 /** The choices a recipe starts with under a method. */
 export function defaultChoices(recipe: Recipe, methodId: MethodId): Choices {
   const times = { ...USUAL_TIMES, ...recipe.times };
-  const boilMin = ((): number => {
-    switch (methodId) {
-      case 'straightBoil':
-      case 'doubleDraw':
-      case 'overnightSoak':
-        return times.straightBoilMin;
-      case 'longSimmer':
-        return 10;
-      default:
-        return times.boilMin;
-    }
-  })();
+  const { boils } = METHODS[methodId];
+  const boilMin = typeof boils === 'number' ? boils : times[boils];
   return {
     methodId,
     rinses: 4,

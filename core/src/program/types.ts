@@ -276,7 +276,7 @@ export interface ProgramLine {
   /** As the cook said it, where she did. */
   entered?: Entered;
   /** Which share of a line of the recipe it is: the water of the second draw, the rinse of the blender. */
-  share?: 'first' | 'second' | 'rinse';
+  share?: 'first' | 'second' | 'rinse' | 'later';
 }
 
 /** A batch: lines and steps over named vessels. The same shape serves plan, stove and log. */

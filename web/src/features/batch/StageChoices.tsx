@@ -3,8 +3,9 @@ import { sayRich } from '../../words/rich.ts';
 import '../../words/places/batch.ts';
 import {
   type Choices,
-  COLD_METHODS,
   choicesUnder,
+  METHODS,
+  type MethodChoice,
   type MethodId,
   type PlanDoc,
   type Recipe,
@@ -64,7 +65,7 @@ export function StageChoices({ stage, ...props }: ChoosingProps & { stage: Stage
               ]}
               onChange={(v) => choose({ press: v as 'press' })}
             />
-            {!COLD_METHODS.has(choices.methodId) && (
+            {METHODS[choices.methodId].heats && (
               <Choice
                 label={say('stageChoices.itCools')}
                 value={choices.coolBy}
@@ -176,12 +177,9 @@ function DrawChoices({
   choose,
 }: ChoosingProps & { choose: (change: Partial<Choices>) => void }) {
   const { methodId } = choices;
-  const boils = ['overnightSoak', 'shortBoilLongSteep', 'longSimmer', 'straightBoil', 'doubleDraw'].includes(
-    methodId,
-  );
-  const steeps = methodId === 'shortBoilLongSteep' || methodId === 'firstBubbles';
-  const fruit =
-    recipe.lines.some((l) => l.stream === 'fruit') && !COLD_METHODS.has(methodId) && methodId !== 'pourOver';
+  const method = METHODS[methodId];
+  const lets = (choice: MethodChoice): boolean => method.choices.includes(choice);
+  const fruit = method.cooksFruit && recipe.lines.some((l) => l.stream === 'fruit');
   const place = (label: string, key: 'steepPlace' | 'soakPlace') => (
     <>
       <Choice
@@ -274,14 +272,14 @@ function DrawChoices({
         {choices.shelfParts.length > 0 && (
           <Box sx={{ color: role('inkMuted') }}>{say('guide.part.shelf')}</Box>
         )}
-        {methodId === 'overnightSoak' && (
+        {lets('soakMin') && (
           <>
             {hours(say('stageChoices.hoursOfSoaking'), 'soakMin', 72)}
             {place(say('stageChoices.itSoaks'), 'soakPlace')}
           </>
         )}
-        {boils && minutes(say('stageChoices.minutesAtTheBoil'), 'boilMin', 180)}
-        {boils && (
+        {lets('boilMin') && minutes(say('stageChoices.minutesAtTheBoil'), 'boilMin', 180)}
+        {lets('lid') && (
           <Choice
             label={say('stageChoices.lidAtTheBoil')}
             value={choices.lid}
@@ -293,9 +291,9 @@ function DrawChoices({
             onChange={(v) => choose({ lid: v as 'on' })}
           />
         )}
-        {methodId === 'longSimmer' && minutes(say('stageChoices.minutesAtASimmer'), 'simmerMin', 300)}
-        {methodId === 'pourOver' && minutes(say('stageChoices.minutesOnTheLeaves'), 'pourMin', 240)}
-        {methodId === 'doubleDraw' && (
+        {lets('simmerMin') && minutes(say('stageChoices.minutesAtASimmer'), 'simmerMin', 300)}
+        {lets('pourMin') && minutes(say('stageChoices.minutesOnTheLeaves'), 'pourMin', 240)}
+        {lets('secondBoilMin') && (
           <>
             {minutes(say('stageChoices.secondBoil'), 'secondBoilMin', 180)}
             <Box sx={{ px: 1.5 }}>
@@ -313,13 +311,13 @@ function DrawChoices({
             </Box>
           </>
         )}
-        {steeps && (
+        {lets('steepMin') && (
           <>
             {hours(say('stageChoices.hoursOfSteeping'), 'steepMin', 72)}
             {place(say('stageChoices.itSteeps'), 'steepPlace')}
           </>
         )}
-        {methodId === 'cordial' && (
+        {lets('matureMin') && (
           <QuantityField
             label={say('stageChoices.daysToMature')}
             value={choices.matureMin / 1440}

@@ -3,6 +3,8 @@ import { sayRich } from '../../words/rich.ts';
 import '../../words/places/drinks.ts';
 import {
   checkRecipe,
+  defaultChoices,
+  expand,
   type Kitchen,
   OWN_STEP_KINDS,
   type OwnStepKind,
@@ -57,7 +59,7 @@ import { sayDrink, sayItem } from '../../words/names.ts';
 import { duration, num, say } from '../../words/say.ts';
 import { AddLine } from './AddLine.tsx';
 import { EditorLine, ProblemLine } from './EditorLine.tsx';
-import { newRecipe, type RecipeDraft, stepsOf, useRecipeDrafts, variantOf } from './recipeDraft.ts';
+import { newRecipe, type RecipeDraft, useRecipeDrafts, variantOf } from './recipeDraft.ts';
 import { useMade } from './useMade.ts';
 
 /** A recipe written from nothing, changed, or varied from another. */
@@ -316,11 +318,11 @@ function Editor(props: {
               </Box>
               <Button
                 variant="outlined"
-                disabled={!made}
                 onClick={() => {
-                  if (!made) return;
+                  const [methodId] = recipe.methods;
+                  if (!methodId) return;
                   change({
-                    steps: stepsOf(made.program, made.sim),
+                    steps: expand(recipe, defaultChoices(recipe, methodId), tables),
                     methods: ['own', ...recipe.methods.filter((m) => m !== 'own')],
                   });
                 }}
@@ -390,6 +392,8 @@ function Steps(props: {
           s.id === stepId
             ? [...s.lineIds.filter((x) => x !== lineId), lineId]
             : s.lineIds.filter((x) => x !== lineId || isCleaning(s.kind)),
+        // It is all in one place now.
+        ...(s.shares ? { shares: s.shares.filter((x) => x.lineId !== lineId) } : {}),
       })),
     );
   const dropped = ({ active, over }: DragEndEvent) => {
@@ -658,7 +662,7 @@ function StepCard(props: {
           <QuantityField
             label={say('editorPage.minutesShort')}
             said={say('editorPage.minutes', { name })}
-            value={step.minutes}
+            value={step.minutes ?? null}
             min={0}
             max={86_400}
             decimals={0}

@@ -1,12 +1,8 @@
 import {
-  OWN_STEP_KINDS,
   type OwnStepKind,
-  type Program,
   type Recipe,
   type RecipeLine,
   type RecipeStep,
-  type Simulation,
-  type Step,
   TAP_WATER_ID,
 } from '@big-ladle/core';
 import { v7 as uuid } from 'uuid';
@@ -98,35 +94,3 @@ export const variantOf = (recipe: Recipe, name: string): Recipe => ({
   about: '',
   base: { id: recipe.id, version: recipe.version },
 });
-
-const OWN: ReadonlySet<string> = new Set(OWN_STEP_KINDS);
-
-/** The steps of a method, put down as the cook's own, to be changed. */
-export function stepsOf(program: Program, sim: Pick<Simulation, 'trace'>): RecipeStep[] {
-  return program.steps
-    .filter((s) => OWN.has(s.kind) && s.fill <= 1)
-    .map((s: Step): RecipeStep => {
-      const entry = sim.trace.find((t) => t.stepId === s.id);
-      const minutes = s.until.kind === 'duration' ? s.until.minutes : 0;
-      return {
-        id: uuid(),
-        kind: s.kind as OwnStepKind,
-        lineIds: [
-          ...new Set(
-            s.lines.map(
-              (id) => program.lines.find((l) => l.id === id)?.id.replace(/-(?:second|rinse)$/, '') ?? id,
-            ),
-          ),
-        ],
-        minutes:
-          s.kind === 'heat' || s.kind === 'cool'
-            ? 0
-            : Math.round(minutes || (entry ? entry.endMin - entry.startMin : 0)),
-        ...('level' in s ? { level: s.level } : {}),
-        ...('place' in s && (s.place === 'fridge' || s.place === 'counter' || s.place === 'iceBath')
-          ? { place: s.place }
-          : {}),
-        ...(s.kind === 'strain' ? { press: s.press, cloth: s.cloth, keepSolids: s.keepSolids } : {}),
-      };
-    });
-}

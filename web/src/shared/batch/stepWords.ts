@@ -1,9 +1,10 @@
 import {
   BLENDER,
-  COLD_METHODS,
   type Kitchen,
   type LotName,
   lotOf,
+  METHODS,
+  type MethodId,
   massG,
   POT,
   type Program,
@@ -20,6 +21,9 @@ import { itemIdOf } from './liquorColour.ts';
 /** Herbs stand no longer than this; anything longer is a steep. */
 const SHORT_STEEP_MIN = 40;
 const DAY_MIN = 24 * 60;
+
+/** Boiling water on leaves: a short steep is the drawing itself. */
+const drawsSo = (program: Program): boolean => METHODS[program.methodId as MethodId]?.into === 'boiling';
 
 /** Which manner of its kind a step is, as its words distinguish it: "wash.scrub"; null for the plain one. */
 function mannerOf(step: Step, program: Program): string | null {
@@ -45,7 +49,7 @@ function mannerOf(step: Step, program: Program): string | null {
     case 'steep': {
       const minutes = step.until.kind === 'duration' ? step.until.minutes : 0;
       if (minutes >= DAY_MIN && step.to[0] !== POT) return 'mature';
-      return minutes <= SHORT_STEEP_MIN && program.methodId !== 'pourOver' ? 'short' : null;
+      return minutes <= SHORT_STEEP_MIN && !drawsSo(program) ? 'short' : null;
     }
     case 'mix':
       if (step.lines.length > 0) return null;
@@ -142,8 +146,8 @@ export function placeName(program: Program, kitchen: Kitchen, step: Step): strin
   if (id === SPICE_POT || step.to[0] === SPICE_POT)
     return named(program.vessels.find((v) => v.id === SPICE_POT)?.potId) ?? say('stepWords.smallPan');
   if (id === BLENDER) return step.kind === 'juice' ? say('stepWords.juice') : say('stepWords.blender');
-  // Where nothing is heated the pot is the mixing bowl.
-  if (id === TUB && COLD_METHODS.has(program.methodId as never))
+  // Where the pot is not used it is the mixing bowl.
+  if (id === TUB && program.steps.every((s) => !s.to.includes(POT)))
     return named(program.potId) ?? say('stepWords.bowl');
   return say('stepWords.bowl');
 }

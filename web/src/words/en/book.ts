@@ -171,6 +171,7 @@ export const EN_BOOK = {
   'share.first': 'for the first boil',
   'share.second': 'for the second boil',
   'share.rinse': 'to rinse the cloth',
+  'share.later': 'the rest',
   'fruit.pineapple': 'Pineapple',
   'fruit.orange': 'Orange',
   'fruit.lemon': 'Lemon',

@@ -253,6 +253,7 @@ export const EN = {
   'step.fortify': 'Add spirits',
   'step.mix.lot': 'Stir in',
   'how.mix.lot': 'What this version wants: fruit, spirits, or nothing.',
+  'step.lift': 'Lift out',
   'step.split': 'Split',
   'step.chill': 'Chill',
   'step.freeze': 'Freeze',

@@ -5,6 +5,7 @@ import {
   type Instead,
   type Kitchen,
   LESS_WATER,
+  METHODS,
   type PlanDoc,
   type PlannedWay,
   type Program,
@@ -12,7 +13,6 @@ import {
   type Simulation,
   type Suggestion,
   type Tables,
-  takesWays,
   volumeMl,
   waterPouredG,
 } from '@big-ladle/core';
@@ -72,7 +72,7 @@ export function PlannedBalance(props: {
   const { methodId } = plan.choices;
   const way = plan.choices.way ?? null;
   const taking = (s: Suggestion) => {
-    if (!takesWays(methodId)) return null;
+    if (METHODS[methodId].endsItself) return null;
     const finishedL = volumeMl(s.result) / 1000;
     const litresShare = lessWaterShare(s, base);
     const taken: PlannedWay = {
@@ -129,7 +129,7 @@ export function PlannedBalance(props: {
       extra={extra}
       taking={taking}
     >
-      {way && takesWays(methodId) && (
+      {way && !METHODS[methodId].endsItself && (
         <Panel title={say('plannedBalance.plannedSo')} testId="planned-way">
           {[
             way.sweeteners.length === 0

@@ -1,0 +1,197 @@
+import type { RecipeLine, RecipeStep } from '../../documents/recipe.ts';
+import { JUICE_TOOLS } from '../../documents/recipe.ts';
+import { type StepBuilder, stepBuilder } from '../stepBuilder.ts';
+import type { LineId, Step } from '../types.ts';
+import { SPICE_POT, TUB } from '../vessels.ts';
+import type { BuildInput } from './context.ts';
+import type { CompiledLines } from './lines.ts';
+import { loadsOf, type PlacedStep } from './place.ts';
+import {
+  attentionOf,
+  COLD_C,
+  coldC,
+  coolTo,
+  heatToC,
+  juicingMin,
+  lidOf,
+  liquidsFirst,
+  minutes,
+  rinsesOf,
+  toolFor,
+  untilOf,
+} from './usual.ts';
+
+/** Putting a tub into the fridge, minutes. */
+const PUT_AWAY_MIN = 2;
+
+/** Filled hot into warmed glass, where all of it comes out of one pot. */
+const fillsHot = (c: BuildInput): boolean => c.choices.coolBy === 'bottles' && c.fills === 1;
+
+/** The program's steps; several loads of the pot are unrolled, each takes its equal part. */
+export function compileSteps(c: BuildInput, placed: readonly PlacedStep[], lines: CompiledLines): Step[] {
+  const b = stepBuilder();
+  const emit = (part: readonly PlacedStep[], load: number) => {
+    for (const p of part) emitStep(c, b, p, lines, load);
+  };
+  const loads = loadsOf(placed);
+  if (!loads) {
+    emit(placed, 0);
+    return b.steps;
+  }
+  emit(placed.slice(0, loads.from), 0);
+  const again = placed.slice(loads.from, loads.to + 1);
+  const standsCold =
+    again.at(-1)?.step.kind !== 'cool' &&
+    again.findLast((p) => p.step.kind === 'steep' || p.step.kind === 'soak')?.step.place === 'fridge';
+  for (let load = 1; load <= c.fills; load++) {
+    emit(again, load);
+    // What is cold waits in the fridge while the next load takes its hours.
+    if (standsCold && load < c.fills)
+      b.add('cool', {
+        from: [TUB],
+        to: [TUB],
+        lines: [],
+        fill: load,
+        place: 'fridge',
+        lid: 'on',
+        until: minutes(PUT_AWAY_MIN),
+        attention: 'handsOn',
+      });
+  }
+  emit(placed.slice(loads.to + 1), 0);
+  return b.steps;
+}
+
+function emitStep(
+  c: BuildInput,
+  b: StepBuilder,
+  placed: PlacedStep,
+  lines: CompiledLines,
+  fill: number,
+): void {
+  const { step, from, to } = placed;
+  const litres = fill > 0 ? c.litres / c.fills : c.litres;
+  const isSolid = (id: LineId) => lines.lines.find((l) => l.id === id)?.kind === 'solid';
+  const at = { from, to, fill };
+  const base = {
+    ...at,
+    lines: liquidsFirst(lines.of(placed), isSolid),
+    until: untilOf(c, step, litres),
+    attention: attentionOf(step),
+  };
+  const lid = lidOf(c, step, to[0]!);
+  const burnerId = burnerOf(c, to[0]!);
+  switch (step.kind) {
+    case 'pick':
+    case 'prep':
+    case 'mix':
+    case 'blend':
+      b.add(step.kind, base);
+      return;
+    case 'wash':
+      b.add('wash', { ...base, ...rinsesOf(step, c.choices) });
+      return;
+    case 'combine':
+      b.add('combine', base);
+      return;
+    case 'lift':
+      b.add('combine', { ...base, lift: true });
+      return;
+    case 'soak':
+      b.add('soak', {
+        ...base,
+        place: step.place === 'fridge' ? 'fridge' : 'counter',
+        lid,
+        ...(step.thrown ? { thrown: true } : {}),
+      });
+      return;
+    case 'steep':
+      b.add('steep', { ...base, place: step.place === 'fridge' ? 'fridge' : 'counter', lid });
+      return;
+    case 'heat':
+      b.add('heat', { ...base, burnerId, lid, until: { kind: 'temp', targetC: heatToC(c, step) } });
+      return;
+    case 'boil':
+      b.add('boil', { ...base, burnerId, lid, level: step.level ?? 'gentle' });
+      return;
+    case 'strain':
+      b.add('strain', {
+        ...base,
+        press: step.press ?? c.choices.press,
+        cloth: step.cloth ?? false,
+        keepSolids: step.keepSolids ?? false,
+      });
+      // With more loads to come it would stand warm for hours: what is not surely sour is cooled meanwhile.
+      if (step.keepSolids && c.fills > 1 && fill > 0 && coldC(c) === COLD_C.other)
+        emitCool(c, b, { id: step.id, kind: 'cool', lineIds: [] }, { from: to, to, fill });
+      return;
+    case 'cool':
+      emitCool(c, b, step, at);
+      return;
+    case 'juice':
+      emitJuice(c, b, step, base);
+      return;
+    case 'sweeten':
+      // Left plain: nothing is dosed to a sweetness of nothing.
+      if (c.choices.targetSweetnessPct === 0 && step.lineIds.length > 0 && dosesAll(c, step)) return;
+      b.add('sweeten', { ...base, targetSweetnessPct: c.choices.targetSweetnessPct });
+      return;
+    case 'bottle':
+      b.add('bottle', {
+        ...base,
+        hygiene: step.hygiene ?? c.choices.hygiene,
+        ...(fillsHot(c) ? { hot: true as const } : {}),
+      });
+      return;
+  }
+}
+
+const dosesAll = (c: BuildInput, step: RecipeStep): boolean =>
+  step.lineIds.every((id) => c.lines.find((l) => l.id === id)?.rule.kind === 'toTarget');
+
+/** Spices and syrups stand beside the big pot, on another flame where there is one. */
+const burnerOf = (c: BuildInput, vesselId: string): string =>
+  (vesselId === SPICE_POT ? (c.kitchen.burners.find((r) => r.id !== c.burner.id) ?? c.burner) : c.burner).id;
+
+function emitCool(
+  c: BuildInput,
+  b: StepBuilder,
+  step: RecipeStep,
+  at: { from: readonly string[]; to: readonly string[]; fill: number },
+): void {
+  if (!step.place && fillsHot(c)) return;
+  // Several loads poured together would not stay hot: each is cooled in ice.
+  const place = step.place ?? (c.choices.coolBy === 'bottles' ? 'iceBath' : c.choices.coolBy);
+  b.add('cool', {
+    ...at,
+    lines: [],
+    place,
+    lid: lidOf(c, step, at.to[0]!),
+    until: step.minutes ? untilOf(c, step, c.litres) : coolTo(c, place),
+    attention: attentionOf({ ...step, place }),
+  });
+}
+
+/** A step for each tool: citrus is squeezed by hand, the rest goes through the best there is. */
+function emitJuice(
+  c: BuildInput,
+  b: StepBuilder,
+  step: RecipeStep,
+  base: Omit<Parameters<typeof b.add<'juice'>>[1], 'tool'>,
+): void {
+  const own = base.lines.flatMap((id): RecipeLine[] => {
+    const line = c.recipe.lines.find((l) => l.id === id);
+    return line?.kind === 'solid' ? [line] : [];
+  });
+  for (const tool of JUICE_TOOLS) {
+    const by = own.filter((l) => (step.tool ?? toolFor(c, l)) === tool);
+    if (!by.length) continue;
+    const kg = by.reduce((sum, l) => sum + (c.lines.find((p) => p.id === l.id)?.massG ?? 0), 0) / 1000;
+    b.add('juice', {
+      ...base,
+      lines: by.map((l) => l.id),
+      tool,
+      until: step.minutes ? base.until : minutes(juicingMin(tool, kg)),
+    });
+  }
+}

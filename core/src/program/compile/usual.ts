@@ -1,0 +1,163 @@
+import type { Choices, JuiceTool, RecipeLine, RecipeStep } from '../../documents/recipe.ts';
+import { estimatePh } from '../../liquor/ph.ts';
+import { boilingPointC } from '../../physics/heat.ts';
+import { juiceToolOf } from '../kitchen.ts';
+import type { Attention, LineId, Until } from '../types.ts';
+import { POT, SPICE_POT } from '../vessels.ts';
+import type { BuildInput } from './context.ts';
+
+/** What a step leaves unsaid is as usual: how long it takes, how cold it gets, which lid is on, who has to be there. */
+
+const MINUTES_PER_RINSE = 1.5;
+/**
+ * Cooled to this in ice before a cold steep and before bottling, °C: a drink sour enough to count as acid may finish
+ * in the fridge; any other is brought all the way down, for its second stage of cooling has a limit.
+ */
+export const COLD_C = { sour: 8, other: 5 };
+/** Sour enough, with room for what the estimate misses: of all that the lines could give. */
+const SURELY_SOUR_PH = 3.1;
+/** Cool enough to mix raw juice in and to fill cold glass on the counter way, °C. */
+const COUNTER_COOL_C = 25;
+/** Small bubbles at the rim, °C below the boil. */
+const RIM_BUBBLES_BELOW_C = 8;
+
+export const minutes = (value: number, range?: { min: number; max: number }): Until =>
+  range
+    ? { kind: 'duration', minutes: value, minMinutes: range.min, maxMinutes: range.max }
+    : { kind: 'duration', minutes: value };
+
+/** Handling time that grows with the batch, minutes: a fixed part and so much for each litre. */
+const handling = (fixed: number, perL: number, litres: number): number => Math.round(fixed + perL * litres);
+
+/** How cold it is brought in ice, °C. */
+export function coldC(c: BuildInput): number {
+  let acidG = 0;
+  let alkaliMeq = c.kitchen.hardnessMeqPerL * c.litres;
+  for (const line of c.lines) {
+    const solid = c.tables.ingredients.get(line.itemId);
+    const liquid = c.tables.liquids.get(line.itemId);
+    if (solid) {
+      acidG += (line.massG * solid.acidPct) / 100;
+      alkaliMeq += (line.massG * solid.alkaliMeqPerKg) / 1000;
+    } else if (liquid && liquid.treatment !== 'water') {
+      const litres = line.massG / liquid.densityGPerMl / 1000;
+      acidG += liquid.taGPerL * litres;
+      alkaliMeq += liquid.alkaliMeqPerL * litres;
+    }
+  }
+  const pH = estimatePh(acidG / c.litres, alkaliMeq / c.litres);
+  return pH.kind === 'estimate' && pH.pH <= SURELY_SOUR_PH ? COLD_C.sour : COLD_C.other;
+}
+
+/** Where it stands until it is cool, and how cool that is. */
+export function coolTo(c: BuildInput, place: 'fridge' | 'counter' | 'iceBath'): Until {
+  return {
+    kind: 'temp',
+    targetC: place === 'counter' ? Math.max(COUNTER_COOL_C, c.kitchen.roomC + 1) : coldC(c),
+  };
+}
+
+/** How far it is heated; null: to the boil, wherever the kitchen stands. */
+export const heatToC = (c: BuildInput, step: RecipeStep): number | null =>
+  step.heatTo === 'firstBubbles' ? boilingPointC(c.kitchen.altitudeM) - RIM_BUBBLES_BELOW_C : null;
+
+/** Citrus by hand where there is no juicer, anything else by the best tool there is. */
+export function toolFor(c: BuildInput, line: RecipeLine): JuiceTool {
+  const tool = juiceToolOf(c.kitchen);
+  const row = c.tables.ingredients.get(line.itemId);
+  return row?.traits.includes('citrus') && tool !== 'juicer' ? 'hand' : tool;
+}
+
+export const juicingMin = (tool: JuiceTool, kg: number): number => handling(3, tool === 'juicer' ? 3 : 6, kg);
+
+/** How often and how long it is rinsed: as the step says, else as the batch chooses. */
+export function rinsesOf(step: RecipeStep, choices: Choices): { rinses: number; minutesPerRinse: number } {
+  const rinses = step.rinses ?? choices.rinses;
+  const minutesPerRinse =
+    step.minutesPerRinse ?? (step.minutes === undefined ? MINUTES_PER_RINSE : step.minutes / rinses);
+  return { rinses, minutesPerRinse };
+}
+
+/** How long a step takes by its own words, or as such work usually takes. */
+export function untilOf(c: BuildInput, step: RecipeStep, litres: number): Until {
+  const said = step.minutes;
+  if (said !== undefined && step.minutesPerL !== undefined)
+    return minutes(handling(said, step.minutesPerL, litres));
+  const { minMinutes, maxMinutes } = step;
+  if (said !== undefined)
+    return minutes(
+      said,
+      minMinutes === undefined && maxMinutes === undefined
+        ? undefined
+        : { min: minMinutes ?? said, max: maxMinutes ?? said },
+    );
+  return minutes(usualMin(c, step, litres));
+}
+
+function usualMin(c: BuildInput, step: RecipeStep, litres: number): number {
+  switch (step.kind) {
+    case 'prep': {
+      const prepared = c.recipe.lines.filter((l) => step.lineIds.includes(l.id) && l.prep);
+      const scale = Math.max(0.6, litres / c.recipe.basisL);
+      return Math.round(prepared.reduce((sum, l) => sum + l.prep!.minutes, 0) * scale);
+    }
+    case 'wash': {
+      const { rinses, minutesPerRinse } = rinsesOf(step, c.choices);
+      return rinses * minutesPerRinse;
+    }
+    case 'bottle':
+      return handling((step.hygiene ?? c.choices.hygiene) === 'sterilised' ? 20 : 10, 1, litres);
+    case 'pick':
+      return handling(3, 0.3, litres);
+    case 'strain':
+      return handling(8, step.cloth ? 1.2 : 0.7, litres);
+    case 'blend':
+      return handling(5, 1.5, litres);
+    case 'sweeten':
+      return 15;
+    case 'boil':
+      return 15;
+    case 'soak':
+    case 'steep':
+      return 60;
+    case 'combine':
+    case 'lift':
+    case 'mix':
+      return 4;
+    case 'heat':
+    case 'cool':
+    case 'juice':
+      return 0;
+  }
+}
+
+/** The lid that is usual: on over what is hot or stands, as chosen over what boils, none over what cools in the open. */
+export function lidOf(c: BuildInput, step: RecipeStep, vesselId: string): 'on' | 'ajar' | 'off' {
+  if (step.lid) return step.lid;
+  if (vesselId === SPICE_POT) return 'on';
+  if (vesselId !== POT) return step.kind === 'cool' ? 'off' : 'on';
+  const covered = c.pot.lid ? 'on' : 'off';
+  return step.kind === 'boil' && c.pot.lid ? c.choices.lid : covered;
+}
+
+/** Who has to be there. */
+export function attentionOf(step: RecipeStep): Attention {
+  if (step.attention) return step.attention;
+  switch (step.kind) {
+    case 'soak':
+    case 'steep':
+      return 'unattended';
+    case 'cool':
+      return step.place === 'iceBath' ? 'watched' : 'unattended';
+    case 'heat':
+      return 'watched';
+    case 'boil':
+      return step.level === 'simmer' ? 'unattended' : 'watched';
+    default:
+      return 'handsOn';
+  }
+}
+
+/** Water first, then what floats and sinks in it. */
+export const liquidsFirst = (lineIds: readonly LineId[], isSolid: (id: LineId) => boolean): LineId[] =>
+  [...lineIds].sort((x, y) => Number(isSolid(x)) - Number(isSolid(y)));

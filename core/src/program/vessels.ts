@@ -1,0 +1,13 @@
+/** Vessels of a batch: the pot that boils, a bowl for what is washed, a tub that receives, the bottles. */
+export const POT = 'pot';
+export const BOWL = 'bowl';
+export const TUB = 'tub';
+export const BOTTLES = 'bottles';
+export const SPENT = 'spent';
+export const SPICE_POT = 'spicePot';
+export const BLENDER = 'blender';
+/** Raw juice waits here, cold, until it is stirred in. */
+export const JUG = 'jug';
+/** Where a part made aside waits. */
+export const jarOf = (partId: string): string => `jar-${partId}`;
+export const partOfJar = (vesselId: string): string => vesselId.replace(/^jar-/, '');
