@@ -133,7 +133,7 @@ test('a bottle that stands past its date is told plainly', { tag: '@dates' }, as
   await expect(page.getByText('1 bottle is past its time.')).toBeVisible();
   await expect(page.getByText('Do not taste to find out')).toBeVisible();
   await page.getByTestId('bottle').first().getByRole('link').click();
-  await expect(page.getByTestId('bottle-deadline')).toContainText('past 22 Nov');
+  await expect(page.getByTestId('bottle-deadline')).toContainText(/^past \d+ Nov/);
   await expect(page.getByTestId('bottle-reasons')).toContainText('Warm hours have cost');
   const deeds = page.getByTestId('deeds');
   // What is to be done stands first, in one tap.

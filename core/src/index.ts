@@ -505,23 +505,9 @@ export {
   type Wish,
 } from './plan/solve.ts';
 export { type AttendedInterval, startBy, type Timetable, timetableFrom } from './plan/startBy.ts';
-export { BOOK, recipeById } from './program/book.ts';
-export { checkRecipe, type RecipeProblem } from './program/checkRecipe.ts';
-export { buildProgram } from './program/compile/build.ts';
-export { cuesFor, type Guidance, guidanceAt, guidanceFor } from './program/guidance.ts';
-export {
-  juiceToolOf,
-  measuringKit,
-  potCapacityMl,
-  potMassG,
-  potShape,
-  powerIntoPotW,
-  withServing,
-} from './program/kitchen.ts';
-export { type Ledger, type LedgerRow, ledgerOf } from './program/ledger.ts';
-export { LOT_KINDS, type LotKind, type LotName, lotBottles, lotOf, lotVessel } from './program/lots.ts';
-export { expand, METHODS, type Method, type MethodChoice } from './program/methods/methods.ts';
-export { customRow, withCustom } from './program/ownIngredient.ts';
+export { BOOK, recipeById } from './program/book/book.ts';
+export { checkRecipe, type RecipeProblem } from './program/book/checkRecipe.ts';
+export { expand, METHODS, type Method, type MethodChoice } from './program/book/methods/methods.ts';
 export {
   choicesUnder,
   completeChoices,
@@ -531,9 +517,19 @@ export {
   USUAL_TIMES,
   withInstead,
   withWay,
-} from './program/recipe.ts';
-export { simulateBatch, vesselNow, vesselOfStep } from './program/simulate.ts';
-export { NO_FACTORS } from './program/state.ts';
+} from './program/book/recipe.ts';
+export { buildProgram } from './program/compile/build.ts';
+export {
+  juiceToolOf,
+  measuringKit,
+  potCapacityMl,
+  potMassG,
+  potShape,
+  powerIntoPotW,
+  withServing,
+} from './program/model/kitchen.ts';
+export { LOT_KINDS, type LotKind, type LotName, lotBottles, lotOf, lotVessel } from './program/model/lots.ts';
+export { customRow, withCustom } from './program/model/ownIngredient.ts';
 export {
   isWater,
   saysAlcohol,
@@ -541,14 +537,14 @@ export {
   tagsOfBatch,
   traitsOf,
   waterPouredG,
-} from './program/tags.ts';
+} from './program/model/tags.ts';
 export {
   type SweetTaste,
   type Taste,
   type TasteWish,
   targetAfterTastes,
   wishAfterTastes,
-} from './program/taste.ts';
+} from './program/model/taste.ts';
 export type {
   Adjustment,
   Attention,
@@ -595,7 +591,7 @@ export type {
   VesselNow,
   VesselSpec,
   WashStep,
-} from './program/types.ts';
+} from './program/model/types.ts';
 export {
   BLENDER,
   BOTTLES,
@@ -607,7 +603,11 @@ export {
   SPENT,
   SPICE_POT,
   TUB,
-} from './program/vessels.ts';
+} from './program/model/vessels.ts';
+export { cuesFor, type Guidance, guidanceAt, guidanceFor } from './program/simulate/guidance.ts';
+export { type Ledger, type LedgerRow, ledgerOf } from './program/simulate/ledger.ts';
+export { simulateBatch, vesselNow, vesselOfStep } from './program/simulate/simulate.ts';
+export { NO_FACTORS } from './program/simulate/state.ts';
 export { ALCOHOL_UNIT_ROWS, type AlcoholUnitRow } from './tables/alcoholUnits.ts';
 export { ALIAS_ROWS, type AliasRow, type Found, findByName } from './tables/aliases.ts';
 export { AUDIENCES, type Audience, CAUTION_ROWS, type CautionRow } from './tables/audience.ts';

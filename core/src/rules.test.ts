@@ -8,7 +8,7 @@ const ROOT = path.resolve(import.meta.dirname, '../..');
 /** Where ids are data: the tables, the book, the demo's made-up kitchen, sentences, pictures. */
 const DATA = [
   'core/src/tables/',
-  'core/src/program/book.ts',
+  'core/src/program/book/book.ts',
   'core/src/testKitchen.ts',
   'core/src/keeping/fixtures.ts',
   'core/src/keeping/law/',

@@ -1,5 +1,5 @@
 import { type Burner, EMPTY_KITCHEN, type Kitchen, type Pot } from './documents/kitchen.ts';
-import type { PlannedProgram, ProgramLine, Step, VesselSpec } from './program/types.ts';
+import type { PlannedProgram, ProgramLine, Step, VesselSpec } from './program/model/types.ts';
 import { SHIPPED_TABLES } from './tables/index.ts';
 import type { Tables } from './tables/types.ts';
 

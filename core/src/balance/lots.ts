@@ -1,5 +1,5 @@
 import { type Composition, sournessGPerL } from '../liquor/composition.ts';
-import { traitsOf } from '../program/tags.ts';
+import { traitsOf } from '../program/model/tags.ts';
 import type { Tag } from '../tables/traits.ts';
 import type { Tables } from '../tables/types.ts';
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { abvPct, brix, EMPTY, ofLiquid, ofSweetener, plus, volumeMl, water } from '../liquor/composition.ts';
-import { wishAfterTastes } from '../program/taste.ts';
+import { wishAfterTastes } from '../program/model/taste.ts';
 import { ALCOHOL_UNIT_ROWS } from '../tables/alcoholUnits.ts';
 import { TABLES } from '../testKitchen.ts';
 import { likedRegion } from './liked.ts';

@@ -1,4 +1,4 @@
-import { rowOf } from '../program/tags.ts';
+import { rowOf } from '../program/model/tags.ts';
 import { SHOP_ROWS } from '../tables/kitchenFacts.ts';
 import type { Tables } from '../tables/types.ts';
 import { unitOf } from '../units/units.ts';

@@ -5,12 +5,12 @@ import { type Keeping, keepingOf } from '../keeping/shelfLife.ts';
 import { markerGPerL, volumeMl } from '../liquor/composition.ts';
 import { type PlanProblem, solvePlanDoc } from '../plan/planDoc.ts';
 import { type Timeline, timelineOf } from '../plan/schedule.ts';
-import { METHODS } from '../program/methods/methods.ts';
-import { choicesUnder } from '../program/recipe.ts';
-import { simulateBatch } from '../program/simulate.ts';
-import { isWater } from '../program/tags.ts';
-import type { Program, Simulation, TraceEntry } from '../program/types.ts';
-import { BOTTLES, POT, TUB } from '../program/vessels.ts';
+import { METHODS } from '../program/book/methods/methods.ts';
+import { choicesUnder } from '../program/book/recipe.ts';
+import { isWater } from '../program/model/tags.ts';
+import type { Program, Simulation, TraceEntry } from '../program/model/types.ts';
+import { BOTTLES, POT, TUB } from '../program/model/vessels.ts';
+import { simulateBatch } from '../program/simulate/simulate.ts';
 import type { MarkerId, Tables } from '../tables/types.ts';
 
 /** Markers in a liquor at a moment since the start. */

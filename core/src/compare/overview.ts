@@ -4,10 +4,10 @@ import { colourOf, GLASS_PATH_CM } from '../liquor/colour.ts';
 import { abvPct, markerGPerL, sournessGPerL, volumeMl } from '../liquor/composition.ts';
 import { solvePlan } from '../plan/solve.ts';
 import { timetableFrom } from '../plan/startBy.ts';
-import { potCapacityMl } from '../program/kitchen.ts';
-import { defaultChoices } from '../program/recipe.ts';
-import { simulateBatch } from '../program/simulate.ts';
-import { BOTTLES } from '../program/vessels.ts';
+import { defaultChoices } from '../program/book/recipe.ts';
+import { potCapacityMl } from '../program/model/kitchen.ts';
+import { BOTTLES } from '../program/model/vessels.ts';
+import { simulateBatch } from '../program/simulate/simulate.ts';
 import { FAMILY_ROWS } from '../tables/families.ts';
 import type { Tables } from '../tables/types.ts';
 

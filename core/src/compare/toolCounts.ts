@@ -1,7 +1,7 @@
 import type { Kitchen } from '../documents/kitchen.ts';
 import { volumeMl } from '../liquor/composition.ts';
 import { solidVolumeMl } from '../physics/room.ts';
-import type { Program, Simulation } from '../program/types.ts';
+import type { Program, Simulation } from '../program/model/types.ts';
 import { BLENDING, BOWL_SHARE } from '../tables/constants.ts';
 import type { Tables } from '../tables/types.ts';
 

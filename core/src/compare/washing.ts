@@ -1,5 +1,5 @@
-import { traitsOf } from '../program/tags.ts';
-import type { Program, WashStep } from '../program/types.ts';
+import { traitsOf } from '../program/model/tags.ts';
+import type { Program, WashStep } from '../program/model/types.ts';
 import type { Tables } from '../tables/types.ts';
 import { type Bath, WASH_ROWS, type WashRow } from '../tables/washing.ts';
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { measuringKit } from '../program/kitchen.ts';
+import { measuringKit } from '../program/model/kitchen.ts';
 import { KITCHEN, TABLES } from '../testKitchen.ts';
 import { lengthIn, plainFigures, VAGUE_G } from './amounts.ts';
 import { parsePasted, readAs } from './paste.ts';

@@ -2,8 +2,14 @@ import type { Kitchen } from '../documents/kitchen.ts';
 import { abvPct } from '../liquor/composition.ts';
 import type { LogEvent } from '../log/events/table.ts';
 import { foldBatch } from '../log/foldBatch.ts';
-import { simulateBatch } from '../program/simulate.ts';
-import type { ModelFactors, PlannedProgram, Simulation, StepActual, TraceEntry } from '../program/types.ts';
+import type {
+  ModelFactors,
+  PlannedProgram,
+  Simulation,
+  StepActual,
+  TraceEntry,
+} from '../program/model/types.ts';
+import { simulateBatch } from '../program/simulate/simulate.ts';
 import type { Tables } from '../tables/types.ts';
 import { MINUTE_MS } from '../units/time.ts';
 import type { Truth, TruthAt } from './simulated.ts';

@@ -1,8 +1,8 @@
 import { USUAL_PLACES } from '../documents/kitchen.ts';
 import { EMPTY } from '../liquor/composition.ts';
 import { freshItem, type ItemLog } from '../log/foldItem.ts';
-import { NO_COOLING } from '../program/exposure.ts';
-import type { CoolingTally, Liquor, Origin } from '../program/types.ts';
+import type { CoolingTally, Liquor, Origin } from '../program/model/types.ts';
+import { NO_COOLING } from '../program/simulate/exposure.ts';
 import { DAY_MS } from '../units/time.ts';
 import type { BottleFacts } from './integrate.ts';
 import { type KeepingInput, keepingOf } from './shelfLife.ts';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { Liquor } from '../program/types.ts';
+import type { Liquor } from '../program/model/types.ts';
 import { DAY_MS } from '../units/time.ts';
 import { around, bottle, cooled, FILLED_MS, itemLog, keep, mild, origin } from './fixtures.ts';
 import { lifeRate } from './integrate.ts';

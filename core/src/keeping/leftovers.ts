@@ -1,10 +1,10 @@
 import { massG, volumeMl } from '../liquor/composition.ts';
 import type { ItemLog } from '../log/foldItem.ts';
-import { type Guidance, guidanceAt } from '../program/guidance.ts';
-import { remainingMassG } from '../program/state.ts';
-import { itemsIn, traitsOf } from '../program/tags.ts';
-import type { Program, TraceEntry, Vessel } from '../program/types.ts';
-import { SPENT } from '../program/vessels.ts';
+import { itemsIn, traitsOf } from '../program/model/tags.ts';
+import type { Program, TraceEntry, Vessel } from '../program/model/types.ts';
+import { SPENT } from '../program/model/vessels.ts';
+import { type Guidance, guidanceAt } from '../program/simulate/guidance.ts';
+import { remainingMassG } from '../program/simulate/state.ts';
 import {
   LEFTOVER_ROWS,
   type LeftoverKind,

@@ -1,6 +1,6 @@
 import type { Kitchen } from '../documents/kitchen.ts';
-import { isColdPlace, STAGE_MIN } from '../program/exposure.ts';
-import type { Step, TraceEntry } from '../program/types.ts';
+import type { Step, TraceEntry } from '../program/model/types.ts';
+import { isColdPlace, STAGE_MIN } from '../program/simulate/exposure.ts';
 import { KEEPING } from '../tables/keeping.ts';
 import { acidEvidence } from './shelfLife.ts';
 

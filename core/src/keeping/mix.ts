@@ -1,6 +1,6 @@
 import { EMPTY, ofLiquid, ofSweetener, plus } from '../liquor/composition.ts';
-import { NO_COOLING } from '../program/exposure.ts';
-import type { Liquor } from '../program/types.ts';
+import type { Liquor } from '../program/model/types.ts';
+import { NO_COOLING } from '../program/simulate/exposure.ts';
 import type { LiquidRow, Tables } from '../tables/types.ts';
 import { type Keeping, keepingOf } from './shelfLife.ts';
 

@@ -2,9 +2,9 @@ import { describe, expect, it } from 'vitest';
 import { EMPTY_KITCHEN, type Kitchen } from '../documents/kitchen.ts';
 import type { PlanDoc } from '../documents/plan.ts';
 import { solvePlanDoc } from '../plan/planDoc.ts';
-import { BOOK } from '../program/book.ts';
-import { defaultChoices } from '../program/recipe.ts';
-import { simulateBatch } from '../program/simulate.ts';
+import { BOOK } from '../program/book/book.ts';
+import { defaultChoices } from '../program/book/recipe.ts';
+import { simulateBatch } from '../program/simulate/simulate.ts';
 import { SHIPPED_TABLES } from '../tables/index.ts';
 import { planRisk, safeWays } from './risk.ts';
 

@@ -1,5 +1,5 @@
 import type { ItemLog } from '../log/foldItem.ts';
-import { missedStage } from '../program/exposure.ts';
+import { missedStage } from '../program/simulate/exposure.ts';
 import { KEEPING } from '../tables/keeping.ts';
 import { type Said, said } from '../units/result.ts';
 import { DAY_MS, HOUR_MS, MINUTE_MS } from '../units/time.ts';

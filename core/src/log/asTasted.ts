@@ -1,5 +1,5 @@
-import { traitsOf } from '../program/tags.ts';
-import type { Program, Step } from '../program/types.ts';
+import { traitsOf } from '../program/model/tags.ts';
+import type { Program, Step } from '../program/model/types.ts';
 import { RIPENESS_ROWS } from '../tables/ripeness.ts';
 import type { Tables } from '../tables/types.ts';
 

@@ -1,6 +1,5 @@
 import type { Kitchen } from '../documents/kitchen.ts';
-import { simulateBatch } from '../program/simulate.ts';
-import { itemsIn } from '../program/tags.ts';
+import { itemsIn } from '../program/model/tags.ts';
 import type {
   Liquor,
   PlannedProgram,
@@ -9,7 +8,8 @@ import type {
   StepActual,
   StepId,
   StepProblem,
-} from '../program/types.ts';
+} from '../program/model/types.ts';
+import { simulateBatch } from '../program/simulate/simulate.ts';
 import type { Tables } from '../tables/types.ts';
 import { MINUTE_MS } from '../units/time.ts';
 import { tablesAsTasted } from './asTasted.ts';

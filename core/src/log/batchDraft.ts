@@ -1,5 +1,5 @@
-import type { Taste } from '../program/taste.ts';
-import type { EffectiveProgram, StepId } from '../program/types.ts';
+import type { Taste } from '../program/model/taste.ts';
+import type { EffectiveProgram, StepId } from '../program/model/types.ts';
 import type {
   Added,
   Bottled,

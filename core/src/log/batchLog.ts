@@ -1,6 +1,6 @@
 import type * as v from 'valibot';
-import type { Taste } from '../program/taste.ts';
-import type { EffectiveProgram, StepActual, StepId } from '../program/types.ts';
+import type { Taste } from '../program/model/taste.ts';
+import type { EffectiveProgram, StepActual, StepId } from '../program/model/types.ts';
 import type * as body from './events/bodies.ts';
 import type { Entry } from './events/row.ts';
 

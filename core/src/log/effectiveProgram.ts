@@ -1,7 +1,7 @@
 import type * as v from 'valibot';
 import { WATER_20_G_PER_ML } from '../liquor/composition.ts';
 import { minutes } from '../program/compile/usual.ts';
-import { type LotName, lotBottles, lotVessel } from '../program/lots.ts';
+import { type LotName, lotBottles, lotVessel } from '../program/model/lots.ts';
 import type {
   EffectiveProgram,
   PlannedProgram,
@@ -9,8 +9,8 @@ import type {
   Step,
   StepId,
   StrainStep,
-} from '../program/types.ts';
-import { BOWL } from '../program/vessels.ts';
+} from '../program/model/types.ts';
+import { BOWL } from '../program/model/vessels.ts';
 import { TAP_WATER_ID } from '../tables/choices.ts';
 import type * as bodies from './events/bodies.ts';
 import type { Entry } from './events/row.ts';

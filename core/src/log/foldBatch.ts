@@ -1,5 +1,11 @@
-import { targetAfterTastes } from '../program/taste.ts';
-import type { Adjustment, EffectiveProgram, PlannedProgram, StepActual, StepId } from '../program/types.ts';
+import { targetAfterTastes } from '../program/model/taste.ts';
+import type {
+  Adjustment,
+  EffectiveProgram,
+  PlannedProgram,
+  StepActual,
+  StepId,
+} from '../program/model/types.ts';
 import { MINUTE_MS } from '../units/time.ts';
 import { type BatchDraft, draftOf } from './batchDraft.ts';
 import type { BatchLog, StepTimes } from './batchLog.ts';

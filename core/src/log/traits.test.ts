@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { customRow } from '../program/ownIngredient.ts';
-import { tagsOf, traitsOf } from '../program/tags.ts';
-import type { PlannedProgram, Step } from '../program/types.ts';
+import { customRow } from '../program/model/ownIngredient.ts';
+import { tagsOf, traitsOf } from '../program/model/tags.ts';
+import type { PlannedProgram, Step } from '../program/model/types.ts';
 import { withLabels } from '../tables/labels.ts';
 import { pinnedTables, pinRows } from '../tables/pinned.ts';
 import { ASKED_TRAITS, TRAITS, type Trait } from '../tables/traits.ts';

@@ -1,8 +1,8 @@
 import type { BottleSize } from '../documents/kitchen.ts';
 import { volumeMl } from '../liquor/composition.ts';
-import { lotBottles } from '../program/lots.ts';
-import type { Simulation } from '../program/types.ts';
-import { BOTTLES } from '../program/vessels.ts';
+import { lotBottles } from '../program/model/lots.ts';
+import type { Simulation } from '../program/model/types.ts';
+import { BOTTLES } from '../program/model/vessels.ts';
 import { HEADSPACE } from '../tables/containers.ts';
 
 /** How far a container is filled: shaking and the cork want some room, freezing more. */

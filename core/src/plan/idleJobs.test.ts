@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { BOOK } from '../program/book.ts';
-import { defaultChoices } from '../program/recipe.ts';
+import { BOOK } from '../program/book/book.ts';
+import { defaultChoices } from '../program/book/recipe.ts';
 import { BURNERS, KITCHEN, POTS, TABLES } from '../testKitchen.ts';
 import { unwrap } from '../units/result.ts';
 import { idleJobs, placeJobs } from './idleJobs.ts';

@@ -1,4 +1,4 @@
-import type { Program, StepId } from '../program/types.ts';
+import type { Program, StepId } from '../program/model/types.ts';
 import type { Tables } from '../tables/types.ts';
 
 /** Something the hands can do while a pot looks after itself. */

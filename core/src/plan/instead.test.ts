@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import type { Instead, PlannedWay } from '../documents/recipe.ts';
 import { massG, volumeMl } from '../liquor/composition.ts';
-import { BOOK } from '../program/book.ts';
-import { choicesUnder, defaultChoices, withInstead, withWay } from '../program/recipe.ts';
-import { simulateBatch } from '../program/simulate.ts';
-import { BOTTLES } from '../program/vessels.ts';
+import { BOOK } from '../program/book/book.ts';
+import { choicesUnder, defaultChoices, withInstead, withWay } from '../program/book/recipe.ts';
+import { BOTTLES } from '../program/model/vessels.ts';
+import { simulateBatch } from '../program/simulate/simulate.ts';
 import { BURNERS, KITCHEN, POTS, TABLES } from '../testKitchen.ts';
 import { unwrap } from '../units/result.ts';
 import { solvePlan } from './solve.ts';

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { EMPTY_KITCHEN, type Kitchen } from '../documents/kitchen.ts';
 import { usualShape } from '../physics/usualPot.ts';
-import { BOOK } from '../program/book.ts';
+import { BOOK } from '../program/book/book.ts';
 import { SHIPPED_TABLES } from '../tables/index.ts';
 import { openingPlan } from './openingPlan.ts';
 

@@ -1,8 +1,8 @@
 import type { Kitchen } from '../documents/kitchen.ts';
 import type { PlanDoc } from '../documents/plan.ts';
 import type { MethodId, Recipe } from '../documents/recipe.ts';
-import { potCapacityMl } from '../program/kitchen.ts';
-import { defaultChoices } from '../program/recipe.ts';
+import { defaultChoices } from '../program/book/recipe.ts';
+import { potCapacityMl } from '../program/model/kitchen.ts';
 import type { Tables } from '../tables/types.ts';
 import { solvePlanDoc } from './planDoc.ts';
 import type { Solution } from './solve.ts';

@@ -2,8 +2,8 @@ import * as v from 'valibot';
 import { describe, expect, it } from 'vitest';
 import { kitchenSchema } from '../documents/kitchen.ts';
 import { type PlanDoc, planSchema } from '../documents/plan.ts';
-import { BOOK } from '../program/book.ts';
-import { defaultChoices } from '../program/recipe.ts';
+import { BOOK } from '../program/book/book.ts';
+import { defaultChoices } from '../program/book/recipe.ts';
 import { KITCHEN, TABLES } from '../testKitchen.ts';
 import { solvePlanDoc } from './planDoc.ts';
 

@@ -1,7 +1,7 @@
 import type { Burner, Kitchen, Pot } from '../documents/kitchen.ts';
 import type { PlanDoc } from '../documents/plan.ts';
 import type { Choices, Recipe } from '../documents/recipe.ts';
-import { completeChoices } from '../program/recipe.ts';
+import { completeChoices } from '../program/book/recipe.ts';
 import type { Tables } from '../tables/types.ts';
 import { fail, type Result } from '../units/result.ts';
 import { type Solution, type SolveProblem, solvePlan } from './solve.ts';

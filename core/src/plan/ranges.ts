@@ -1,9 +1,9 @@
 import { randomLcg, randomNormal } from 'd3-random';
 import type { Kitchen } from '../documents/kitchen.ts';
 import { markerGPerL, volumeMl } from '../liquor/composition.ts';
-import { simulateBatch } from '../program/simulate.ts';
-import type { ModelFactors, Program } from '../program/types.ts';
-import { BOTTLES } from '../program/vessels.ts';
+import type { ModelFactors, Program } from '../program/model/types.ts';
+import { BOTTLES } from '../program/model/vessels.ts';
+import { simulateBatch } from '../program/simulate/simulate.ts';
 import { SPREAD_ROWS, type SpreadId, type SpreadRow } from '../tables/spreads.ts';
 import type { Confidence, IngredientRow, MarkerId, Tables } from '../tables/types.ts';
 

@@ -1,5 +1,5 @@
 import type { Choices, RecipeLine } from '../documents/recipe.ts';
-import { HEATS, STRENGTHS } from '../program/recipe.ts';
+import { HEATS, STRENGTHS } from '../program/book/recipe.ts';
 
 /**
  * Grams of a line for `factor` times the recipe. A per-pot line counts once for each fill; lines that are worked out

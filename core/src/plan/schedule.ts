@@ -1,6 +1,6 @@
 import { TZDate } from '@date-fns/tz';
 import type { AwayHours } from '../documents/kitchen.ts';
-import type { Program, Simulation, Step, StepId, TraceEntry } from '../program/types.ts';
+import type { Program, Simulation, Step, StepId, TraceEntry } from '../program/model/types.ts';
 import { DAY_MS, MINUTE_MS } from '../units/time.ts';
 import { type Timetable, timetableFrom } from './startBy.ts';
 

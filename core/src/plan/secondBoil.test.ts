@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { EMPTY, scaled } from '../liquor/composition.ts';
-import { drawableOf } from '../program/state.ts';
-import type { Solid } from '../program/types.ts';
+import type { Solid } from '../program/model/types.ts';
+import { drawableOf } from '../program/simulate/state.ts';
 import { TABLES } from '../testKitchen.ts';
 import { secondBoil } from './secondBoil.ts';
 

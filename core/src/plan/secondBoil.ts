@@ -1,7 +1,7 @@
 import { massG, plus, scaled, volumeMl, WATER_20_G_PER_ML, water } from '../liquor/composition.ts';
 import { drawnAfter } from '../physics/extraction.ts';
-import { drawableOf } from '../program/state.ts';
-import type { Solid } from '../program/types.ts';
+import type { Solid } from '../program/model/types.ts';
+import { drawableOf } from '../program/simulate/state.ts';
 import type { MarkerId, Tables } from '../tables/types.ts';
 
 export interface SecondBoil {

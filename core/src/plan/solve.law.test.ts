@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { volumeMl } from '../liquor/composition.ts';
-import { BOOK } from '../program/book.ts';
-import { defaultChoices } from '../program/recipe.ts';
-import { simulateBatch } from '../program/simulate.ts';
-import { BOTTLES, POT, TUB } from '../program/vessels.ts';
+import { BOOK } from '../program/book/book.ts';
+import { defaultChoices } from '../program/book/recipe.ts';
+import { BOTTLES, POT, TUB } from '../program/model/vessels.ts';
+import { simulateBatch } from '../program/simulate/simulate.ts';
 import { BURNERS, KITCHEN, POTS, TABLES } from '../testKitchen.ts';
 import { type Question, SOLVER, type SolveProblem, solvePlan } from './solve.ts';
 

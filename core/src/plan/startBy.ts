@@ -1,4 +1,4 @@
-import type { Program, Simulation, StepId, StepKind } from '../program/types.ts';
+import type { Program, Simulation, StepId, StepKind } from '../program/model/types.ts';
 import { MINUTE_MS } from '../units/time.ts';
 
 /** A moment when the cook is needed. */

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { METHOD_IDS } from '../documents/recipe.ts';
 import { COLOUR_ROWS } from '../liquor/colour.ts';
-import { BOOK } from '../program/book.ts';
+import { BOOK } from '../program/book/book.ts';
 import { BOIL_LEVELS, POT_MATERIALS } from './constants.ts';
 import { GUIDANCE_ROWS } from './guidance/rows.ts';
 import { SHIPPED_TABLES } from './index.ts';

@@ -1,5 +1,5 @@
 import { abvPct } from '../../liquor/composition.ts';
-import { simulateBatch } from '../../program/simulate.ts';
+import { simulateBatch } from '../../program/simulate/simulate.ts';
 import { SHIPPED_TABLES } from '../../tables/index.ts';
 import { KITCHEN, programOf, tablesWith } from '../../testKitchen.ts';
 import { fillingOf } from '../bottled.ts';

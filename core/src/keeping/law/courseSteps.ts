@@ -1,5 +1,5 @@
-import { simulateBatch } from '../../program/simulate.ts';
-import type { Liquor, PlannedProgram, ProgramLine, Step, StepActual } from '../../program/types.ts';
+import type { Liquor, PlannedProgram, ProgramLine, Step, StepActual } from '../../program/model/types.ts';
+import { simulateBatch } from '../../program/simulate/simulate.ts';
 import { SHIPPED_TABLES } from '../../tables/index.ts';
 import type { Tables } from '../../tables/types.ts';
 import { KITCHEN, programOf } from '../../testKitchen.ts';

@@ -1,6 +1,6 @@
 import { abvPct } from '../../liquor/composition.ts';
 import { phOf } from '../../liquor/ph.ts';
-import { missedStage, STAGE_MIN } from '../../program/exposure.ts';
+import { missedStage, STAGE_MIN } from '../../program/simulate/exposure.ts';
 import { KEEPING, PRESERVING_ROWS } from '../../tables/keeping.ts';
 import type { Tables } from '../../tables/types.ts';
 import { type CoolingSoFar, coolingCutDays, slowCoolingMin } from '../shelfLife.ts';

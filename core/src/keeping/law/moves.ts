@@ -1,5 +1,5 @@
 import type { EventBody } from '../../log/events/table.ts';
-import type { Reading, Step } from '../../program/types.ts';
+import type { Reading, Step } from '../../program/model/types.ts';
 import type { IngredientRow, Tables } from '../../tables/types.ts';
 import { type Course, type Extra, vesselOf } from './course.ts';
 import { MILD_RAW, PLAIN, PLAIN_ACID } from './pool.ts';

@@ -1,9 +1,9 @@
 import { type Burner, EMPTY_KITCHEN, type Kitchen, type Pot } from '../../documents/kitchen.ts';
 import { solvePlan } from '../../plan/solve.ts';
-import { BOOK } from '../../program/book.ts';
-import { defaultChoices } from '../../program/recipe.ts';
-import { simulateBatch } from '../../program/simulate.ts';
-import type { PlannedProgram, ProgramLine, Step, VesselSpec } from '../../program/types.ts';
+import { BOOK } from '../../program/book/book.ts';
+import { defaultChoices } from '../../program/book/recipe.ts';
+import type { PlannedProgram, ProgramLine, Step, VesselSpec } from '../../program/model/types.ts';
+import { simulateBatch } from '../../program/simulate/simulate.ts';
 import { SHIPPED_TABLES } from '../../tables/index.ts';
 import type { Tables } from '../../tables/types.ts';
 import type { Random } from './random.ts';

@@ -1,6 +1,6 @@
 import type { EventBody } from '../../log/events/table.ts';
-import { STAGE_MIN } from '../../program/exposure.ts';
-import type { Reading, Step } from '../../program/types.ts';
+import type { Reading, Step } from '../../program/model/types.ts';
+import { STAGE_MIN } from '../../program/simulate/exposure.ts';
 import { KEEPING } from '../../tables/keeping.ts';
 import { type Course, type Extra, judge, vesselOf } from './course.ts';
 import { LAW_TABLES, type Planned } from './pool.ts';

@@ -1,11 +1,11 @@
 import type { RecipeStep } from '../../documents/recipe.ts';
 import { scaled } from '../../liquor/composition.ts';
-import { potCapacityMl, potMassG, potShape } from '../kitchen.ts';
-import { expand, partSteps } from '../methods/methods.ts';
-import { simulateBatch } from '../simulate.ts';
-import { itemsIn } from '../tags.ts';
-import type { PlannedProgram, Step, VesselSpec } from '../types.ts';
-import { BLENDER, BOTTLES, BOWL, JUG, jarOf, POT, SPENT, SPICE_POT, TUB } from '../vessels.ts';
+import { expand, partSteps } from '../book/methods/methods.ts';
+import { potCapacityMl, potMassG, potShape } from '../model/kitchen.ts';
+import { itemsIn } from '../model/tags.ts';
+import type { PlannedProgram, Step, VesselSpec } from '../model/types.ts';
+import { BLENDER, BOTTLES, BOWL, JUG, jarOf, POT, SPENT, SPICE_POT, TUB } from '../model/vessels.ts';
+import { simulateBatch } from '../simulate/simulate.ts';
 import type { BuildInput } from './context.ts';
 import { programLines } from './lines.ts';
 import { placeSteps } from './place.ts';

@@ -2,8 +2,8 @@ import type { RecipeStep } from '../../documents/recipe.ts';
 import { WATER_20_G_PER_ML } from '../../liquor/composition.ts';
 import { coverWaterMl } from '../../physics/room.ts';
 import { areaM2 } from '../../physics/vesselShape.ts';
-import type { LineId, ProgramLine } from '../types.ts';
-import { BLENDER } from '../vessels.ts';
+import type { LineId, ProgramLine } from '../model/types.ts';
+import { BLENDER } from '../model/vessels.ts';
 import type { BuildInput } from './context.ts';
 import type { PlacedStep } from './place.ts';
 

@@ -1,6 +1,6 @@
 import type { RecipeStep } from '../../documents/recipe.ts';
-import type { VesselId } from '../types.ts';
-import { BLENDER, BOTTLES, BOWL, JUG, POT, SPICE_POT, TUB } from '../vessels.ts';
+import type { VesselId } from '../model/types.ts';
+import { BLENDER, BOTTLES, BOWL, JUG, POT, SPICE_POT, TUB } from '../model/vessels.ts';
 
 /** A step with the vessels it means. */
 export interface PlacedStep {

@@ -1,11 +1,11 @@
 import type { RecipeLine, RecipeStep } from '../../documents/recipe.ts';
 import { JUICE_TOOLS } from '../../documents/recipe.ts';
-import { type StepBuilder, stepBuilder } from '../stepBuilder.ts';
-import type { LineId, Step } from '../types.ts';
-import { SPICE_POT, TUB } from '../vessels.ts';
+import type { LineId, Step } from '../model/types.ts';
+import { SPICE_POT, TUB } from '../model/vessels.ts';
 import type { BuildInput } from './context.ts';
 import type { CompiledLines } from './lines.ts';
 import { loadsOf, type PlacedStep } from './place.ts';
+import { type StepBuilder, stepBuilder } from './stepBuilder.ts';
 import {
   attentionOf,
   COLD_C,

@@ -1,9 +1,9 @@
 import type { Choices, JuiceTool, RecipeLine, RecipeStep } from '../../documents/recipe.ts';
 import { estimatePh } from '../../liquor/ph.ts';
 import { boilingPointC } from '../../physics/heat.ts';
-import { juiceToolOf } from '../kitchen.ts';
-import type { Attention, LineId, Until } from '../types.ts';
-import { POT, SPICE_POT } from '../vessels.ts';
+import { juiceToolOf } from '../model/kitchen.ts';
+import type { Attention, LineId, Until } from '../model/types.ts';
+import { POT, SPICE_POT } from '../model/vessels.ts';
 import type { BuildInput } from './context.ts';
 
 /** What a step leaves unsaid is as usual: how long it takes, how cold it gets, which lid is on, who has to be there. */

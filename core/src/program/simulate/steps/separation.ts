@@ -1,0 +1,171 @@
+import { massG, plus, scaled, volumeMl, water } from '../../../liquor/composition.ts';
+import { juicePerKg } from '../../../physics/juice.ts';
+import { BLENDING, CLOTH_LOSS_ML, MOST_LOSS_SHARE, STRAIN_LOSS_ML } from '../../../tables/constants.ts';
+import { said } from '../../../units/result.ts';
+import type { BlendStep, JuiceStep, Solid, Step, StrainStep, Vessel } from '../../model/types.ts';
+import {
+  addFlow,
+  drainedOf,
+  drawableOf,
+  ingredientOf,
+  mixLiquors,
+  noteRoom,
+  type SimState,
+  StepStop,
+  setVessel,
+  solidOf,
+  solidsInfo,
+  vesselOf,
+  withComposition,
+} from '../state.ts';
+import { addLines, moved, pourTogether } from './pouring.ts';
+import { firstOf, handWork, type StepRun, wetVessel } from './stepTime.ts';
+
+/** Parts liquor and solids of a vessel: what each solid holds stays with it, the rest goes on. */
+function freeLiquor(
+  sim: SimState,
+  step: StrainStep | JuiceStep,
+  from: Vessel,
+  how: { holdMl: (solid: Solid) => number; lossMl: number; keepSolids: boolean },
+): void {
+  const to = vesselOf(sim, step.id, firstOf(step.to));
+  const hasMl = volumeMl(from.liquor);
+  let leftMl = hasMl - how.lossMl;
+  const holds = from.solids.map((s) => {
+    const ml = how.holdMl(s);
+    leftMl -= ml;
+    return ml;
+  });
+  if (leftMl <= 0) {
+    throw new StepStop({
+      kind: 'allHeld',
+      stepId: step.id,
+      vesselId: from.id,
+      heldL: (hasMl - leftMl) / 1000,
+      hasL: hasMl / 1000,
+    });
+  }
+  for (const [i, solid] of from.solids.entries()) {
+    addFlow(sim, () => ({
+      stepId: step.id,
+      code: 'held',
+      direction: 'out',
+      volumeL: holds[i]! / 1000,
+      comp: scaled(from.liquor, holds[i]! / hasMl),
+      lineId: solid.lineId,
+      from: from.id,
+    }));
+  }
+  addFlow(sim, () => ({
+    stepId: step.id,
+    code: 'strainLoss',
+    direction: 'out',
+    volumeL: how.lossMl / 1000,
+    comp: scaled(from.liquor, how.lossMl / hasMl),
+    from: from.id,
+  }));
+  const spent = from.solids.map((s, i) => solidOf(s, s.extracted, scaled(from.liquor, holds[i]! / hasMl)));
+  const through = withComposition(from.liquor, scaled(from.liquor, leftMl / hasMl));
+  const joined = mixLiquors(sim, to.liquor, massG(to.liquor), through, massG(through));
+  moved(sim, step, from, to, through, (volumeMl(joined) - volumeMl(to.liquor)) / 1000);
+  setVessel(sim, {
+    ...from,
+    place: 'counter',
+    liquor: drainedOf(sim, from, how.keepSolids ? spent : [], sim.kitchen.roomC),
+    solids: how.keepSolids ? spent : [],
+  });
+  // What waits in a jar waits cold.
+  const waits = sim.specs.get(to.id)?.kind === 'jar';
+  setVessel(sim, {
+    ...to,
+    place: waits ? 'fridge' : 'counter',
+    lid: waits ? 'on' : 'off',
+    liquor: massG(to.liquor) > 0 ? joined : through,
+  });
+  noteRoom(sim, vesselOf(sim, step.id, to.id), false);
+  if (!how.keepSolids) {
+    const leftovers = [...sim.vessels.values()].find((v) => sim.specs.get(v.id)?.kind === 'spent');
+    if (leftovers) setVessel(sim, { ...leftovers, solids: [...leftovers.solids, ...spent] });
+  }
+}
+
+/** Liquor leaves its solids: what they hold stays with them, a little is lost to sieve and cloth. */
+export function strainStep(sim: SimState, step: StrainStep, run: StepRun): void {
+  const from = wetVessel(sim, step);
+  // A jar of syrup does not lose half of itself to its sieve.
+  const lossMl = Math.min(
+    (STRAIN_LOSS_ML + (step.cloth ? CLOTH_LOSS_ML : 0)) * sim.factors.strainLoss,
+    MOST_LOSS_SHARE * volumeMl(from.liquor),
+  );
+  freeLiquor(sim, step, from, {
+    holdMl: (solid) => ingredientOf(sim, step.id, solid.ingredientId).holdMlPerG[step.press] * solid.massG,
+    lossMl,
+    keepSolids: step.keepSolids,
+  });
+  handWork(sim, step, run);
+}
+
+/** Books what is drawn from solids that are broken open, up to a share of all that is in them. */
+function breakOpen(sim: SimState, step: Step, vessel: Vessel, share: number): Vessel {
+  let liquor = vessel.liquor;
+  const solids = vessel.solids.map((solid) => {
+    const row = ingredientOf(sim, step.id, solid.ingredientId);
+    const delta = share - solid.extracted;
+    if (row.rate100PerMin === null || delta <= 0) return solid;
+    const all = drawableOf(row, solid.massG);
+    const after = plus(liquor, all, delta);
+    const before = liquor;
+    addFlow(sim, () => ({
+      stepId: step.id,
+      code: 'drawn',
+      direction: 'in',
+      volumeL: (volumeMl(after) - volumeMl(before)) / 1000,
+      comp: scaled(all, delta),
+      lineId: solid.lineId,
+      to: vessel.id,
+    }));
+    liquor = { ...withComposition(liquor, after), read: null };
+    return solidOf(solid, share, solid.held);
+  });
+  return { ...vessel, liquor, solids };
+}
+
+/** Blending: what is in broken cells is free at once. The foam that stands on it is air and is not counted. */
+export function blendStep(sim: SimState, step: BlendStep, run: StepRun): void {
+  const { id } = vesselOf(sim, step.id, firstOf(step.to));
+  pourTogether(sim, step, id);
+  addLines(sim, step, id, run);
+  const vessel = vesselOf(sim, step.id, id);
+  const fillMl = volumeMl(vessel.liquor) + solidsInfo(sim, vessel).volumeMl;
+  if (fillMl < 1) throw new StepStop({ kind: 'emptyVessel', stepId: step.id, vesselId: id });
+  setVessel(sim, breakOpen(sim, step, vessel, BLENDING.drawnShare));
+  const loads = Math.ceil(fillMl / (sim.kitchen.tools.blenderMl * BLENDING.fillShare) - 1e-9);
+  run.notes.push(said('blend.loads', { loads }));
+  handWork(sim, step, run);
+}
+
+/** Juicing: so many millilitres for each kilogram by the tool at hand; the rest stays in the pulp. */
+export function juiceStep(sim: SimState, step: JuiceStep, run: StepRun): void {
+  const from = vesselOf(sim, step.id, firstOf(step.from));
+  addLines(sim, step, from.id, run);
+  const whole = breakOpen(sim, step, vesselOf(sim, step.id, from.id), 1);
+  const allMl = volumeMl(whole.liquor);
+  const contentMl = (solid: Solid): number => {
+    const row = ingredientOf(sim, step.id, solid.ingredientId);
+    return volumeMl(plus(water((solid.massG * row.waterPct) / 100), drawableOf(row, solid.massG)));
+  };
+  const totalMl = whole.solids.reduce((sum, s) => sum + contentMl(s), 0);
+  freeLiquor(sim, step, whole, {
+    holdMl: (solid) => {
+      const row = ingredientOf(sim, step.id, solid.ingredientId);
+      const perKg = juicePerKg(row, step.tool);
+      if (perKg === null) throw new StepStop({ kind: 'cannotJuice', stepId: step.id, itemId: row.id });
+      // Its part of the pool, less the juice that comes out of it.
+      const content = (contentMl(solid) / totalMl) * allMl;
+      return Math.max(0, content - (solid.massG / 1000) * perKg);
+    },
+    lossMl: 0,
+    keepSolids: false,
+  });
+  handWork(sim, step, run);
+}
