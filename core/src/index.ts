@@ -50,6 +50,7 @@ export {
   FIRST_SHARE,
   FIRST_SOUR_SHARE,
   nextDose,
+  nextStated,
   nextSweetener,
 } from './balance/stepPlan.ts';
 export { type StrongShare, strongGPerL, strongShares } from './balance/strong.ts';
@@ -180,8 +181,11 @@ export {
   type Choices,
   choicesSchema,
   type FamilyId,
+  HEATS_TO,
   type HeatId,
+  HYGIENES,
   type Instead,
+  JUICE_TOOLS,
   type LineKind,
   METHOD_IDS,
   type MethodId,
@@ -196,6 +200,7 @@ export {
   type RecipeTimes,
   recipeSchema,
   type ScaleRule,
+  SIEVES,
   STREAMS,
   type StoredChoices,
   type Stream,
@@ -518,6 +523,7 @@ export {
   withInstead,
   withWay,
 } from './program/book/recipe.ts';
+export { STEP_TABLE, type StepField, saysOf } from './program/book/stepTable.ts';
 export { buildProgram } from './program/compile/build.ts';
 export {
   juiceToolOf,
@@ -627,6 +633,7 @@ export {
 export { CLAIM_ROWS, type ClaimRow } from './tables/claims.ts';
 export { COLOUR_NAME_ROWS } from './tables/colourNames.ts';
 export {
+  BOIL_LEVEL_IDS,
   BOIL_LEVELS,
   type BoilLevel,
   BRIM_SHARE,
@@ -647,6 +654,7 @@ export {
   LEAST_BOIL_FLUX,
   LID_HEAT,
   LID_STEAM,
+  LIDS,
   type Lid,
   POT_MATERIALS,
   type PotMaterial,
@@ -740,6 +748,7 @@ export type {
   SweetenerRow,
   Tables,
 } from './tables/types.ts';
+export { PRESSES } from './tables/types.ts';
 export { type Bath, bathCue } from './tables/washing.ts';
 export { id as idSchema } from './units/fields.ts';
 export {

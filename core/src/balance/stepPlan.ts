@@ -45,6 +45,26 @@ export function dosesToCome(addedG: number, remainingG: number, firstShare = FIR
   return doses;
 }
 
+/** Less than this of a stated amount is not worth the spoon, g. */
+const ALL_IN_G = 0.5;
+
+/**
+ * What is stated and not in yet: the line to stir in next, with what is missing of it; null where all that is stated is
+ * in, or nothing is stated.
+ * @param toCome g by line, as the forecast of the step has them.
+ */
+export function nextStated<T extends { line: { id: string; rule: { kind: string } } }>(
+  stirred: readonly T[],
+  toCome: Readonly<Record<string, number>>,
+): { of: T; remainingG: number } | null {
+  for (const of of stirred) {
+    if (of.line.rule.kind === 'toTarget') continue;
+    const remainingG = toCome[of.line.id] ?? 0;
+    if (remainingG > ALL_IN_G) return { of, remainingG };
+  }
+  return null;
+}
+
 /**
  * Which of several sweeteners is to be stirred in next, each with as much of the sweetness, and how much of it is still
  * to come: the one that is furthest behind. With one sweetener this is what the target still asks for of it.

@@ -109,8 +109,10 @@ export const OWN_STEP_KINDS = [
 export type OwnStepKind = (typeof OWN_STEP_KINDS)[number];
 
 export const ATTENTIONS = ['handsOn', 'watched', 'unattended'] as const;
-/** How far something is heated: to the boil, to small bubbles at the rim. */
-export const HEATS_TO = ['boil', 'firstBubbles'] as const;
+/** How far something is heated: to the boil, to small bubbles at the rim, hot and not boiling. */
+export const HEATS_TO = ['boil', 'firstBubbles', 'hot'] as const;
+export const SIEVES = ['colander', 'sieve', 'fineMesh', 'cloth'] as const;
+export type Sieve = (typeof SIEVES)[number];
 export const HYGIENES = ['clean', 'sterilised'] as const;
 
 /**
@@ -134,13 +136,24 @@ const stepSchema = v.strictObject({
   rinses: v.optional(whole(1, 20)),
   minutesPerRinse: v.optional(between(0, 60)),
   heatTo: v.optional(v.picklist(HEATS_TO)),
+  /** Heated, or cooled, to so many degrees. */
+  toC: v.optional(between(1, 99)),
+  /** Boiled down to so many litres, or to a share of what it was. */
+  downToL: v.optional(between(0.05, 400)),
+  downToShare: v.optional(between(0.05, 0.99)),
   level: v.optional(v.picklist(BOIL_LEVEL_IDS)),
   lid: v.optional(v.picklist(LIDS)),
   place: v.optional(v.picklist(['fridge', 'counter', 'iceBath'])),
   press: v.optional(v.picklist(PRESSES)),
   cloth: v.optional(v.boolean()),
+  /** Through these, one after the other, each so many times. */
+  passes: v.optional(list(v.strictObject({ by: v.picklist(SIEVES), times: whole(1, 9) }), 6)),
+  /** So much water poured over what stays in the sieve, mL. */
+  rinseMl: v.optional(between(1, 20_000)),
   /** Solids stay for a second water. */
   keepSolids: v.optional(v.boolean()),
+  /** Solids are put aside, to be used again. */
+  asideSolids: v.optional(v.boolean()),
   /** The soak's water is thrown away. */
   thrown: v.optional(v.boolean()),
   tool: v.optional(v.picklist(JUICE_TOOLS)),

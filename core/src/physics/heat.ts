@@ -138,6 +138,25 @@ export function temperaturePath(
   return done('never');
 }
 
+/** A vessel kept at its temperature by a low flame for so long: only what its surface gives off leaves it. */
+export function heldPath(
+  tempC: number,
+  setting: Pick<ThermalSetting, 'ambientC' | 'surfaceM2' | 'lid'>,
+  minutes: number,
+): Stretch[] {
+  const perMin =
+    (openEvaporation(tempC, 0.5 * saturationKPa(setting.ambientC), setting.surfaceM2) *
+      LID_STEAM[setting.lid]) /
+    60;
+  const parts = Math.max(1, Math.ceil(minutes / STRETCH_MIN));
+  return Array.from({ length: parts }, () => ({
+    minutes: minutes / parts,
+    fromC: tempC,
+    toC: tempC,
+    steamL: (perMin * minutes) / parts,
+  }));
+}
+
 /** Heat capacity of liquor, wet solids and the vessel itself, J/K. */
 export const heatCapacityJPerK = (
   liquorG: number,

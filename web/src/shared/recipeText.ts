@@ -44,7 +44,8 @@ export function stepSentences({ program, sim }: Pick<TextInput, 'program' | 'sim
         ? ` (${list.join(', ')})`
         : '';
     const place = 'place' in step ? (step.place === 'fridge' ? say('recipeText.inTheFridge') : '') : '';
-    return `${stepName(step, program)}${named}${place}${minutes >= 1 ? `, ${duration(minutes)}` : ''}. ${how}`.trim();
+    // In her own words where she has some.
+    return `${stepName(step, program)}${named}${place}${minutes >= 1 ? `, ${duration(minutes)}` : ''}. ${step.text ?? how}`.trim();
   });
 }
 

@@ -320,6 +320,8 @@ export function sayStepProblem(
       });
     case 'neverCools':
       return say('problem.neverCools', { temp: celsius(problem.targetC) });
+    case 'neverDown':
+      return say('problem.neverDown', { litres: litres(problem.toL) });
     case 'measuredTooMuch':
       return say('problem.measuredTooMuch', {
         value: litres(problem.valueL),

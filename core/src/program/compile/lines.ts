@@ -25,10 +25,20 @@ export interface CompiledLines {
  */
 export function programLines(c: BuildInput, placed: readonly PlacedStep[]): CompiledLines {
   const uses = new Map<LineId, { step: PlacedStep; share: number }[]>();
+  /** What was lifted out, or strained off and put aside, and is to be taken again. */
+  const inHand = new Set<LineId>();
+  const again = new Map<PlacedStep, Set<LineId>>();
   for (const p of placed) {
+    if (p.step.kind === 'lift') for (const id of p.step.lineIds) inHand.add(id);
+    if (p.step.kind === 'strain' && p.step.asideSolids)
+      for (const id of solidsIn(c, placed, p)) inHand.add(id);
     if (!TAKES.has(p.step.kind)) continue;
     for (const id of new Set(p.step.lineIds)) {
       const before = uses.get(id) ?? [];
+      if (inHand.delete(id) && before.length > 0) {
+        again.set(p, (again.get(p) ?? new Set()).add(id));
+        continue;
+      }
       const left = 1 - before.reduce((sum, u) => sum + u.share, 0);
       const said = p.step.shares?.find((s) => s.lineId === id)?.share;
       const share = Math.min(Math.max(0, left), said ?? left);
@@ -43,9 +53,9 @@ export function programLines(c: BuildInput, placed: readonly PlacedStep[]): Comp
     return used.length === 0
       ? [{ ...line, massG }]
       : used.map(({ step, share }, i) => {
-          const again = step.to[0] === BLENDER ? 'rinse' : i === 1 ? 'second' : 'later';
-          const name = i === 0 ? 'first' : again;
-          const id = i === 0 ? line.id : again === 'later' ? `${line.id}-${i + 1}` : `${line.id}-${again}`;
+          const more = step.to[0] === BLENDER ? 'rinse' : i === 1 ? 'second' : 'later';
+          const name = i === 0 ? 'first' : more;
+          const id = i === 0 ? line.id : more === 'later' ? `${line.id}-${i + 1}` : `${line.id}-${more}`;
           names.set(step, (names.get(step) ?? new Map()).set(line.id, id));
           return {
             ...line,
@@ -60,10 +70,20 @@ export function programLines(c: BuildInput, placed: readonly PlacedStep[]): Comp
     lines,
     of: (p) =>
       TAKES.has(p.step.kind)
-        ? [...new Set(p.step.lineIds)].flatMap((id) => names.get(p)?.get(id) ?? [])
+        ? [...new Set(p.step.lineIds)].flatMap(
+            (id) => names.get(p)?.get(id) ?? (again.get(p)?.has(id) ? id : []),
+          )
         : p.step.lineIds.filter((id) => known.has(id)),
   };
 }
+
+/** The solids that were put into the vessel of a straining. */
+const solidsIn = (c: BuildInput, placed: readonly PlacedStep[], at: PlacedStep): LineId[] =>
+  placed
+    .slice(0, placed.indexOf(at))
+    .filter((p) => TAKES.has(p.step.kind) && p.to[0] === at.from[0])
+    .flatMap((p) => p.step.lineIds)
+    .filter((id) => c.lines.find((l) => l.id === id)?.kind === 'solid');
 
 /** Water that covers what lies in the vessel it is poured into, g. */
 function coverG(

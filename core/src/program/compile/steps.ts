@@ -1,6 +1,6 @@
 import type { RecipeLine, RecipeStep } from '../../documents/recipe.ts';
 import { JUICE_TOOLS } from '../../documents/recipe.ts';
-import type { LineId, Step } from '../model/types.ts';
+import type { LineId, Step, Until } from '../model/types.ts';
 import { SPICE_POT, TUB } from '../model/vessels.ts';
 import type { BuildInput } from './context.ts';
 import type { CompiledLines } from './lines.ts';
@@ -78,6 +78,7 @@ function emitStep(
     lines: liquidsFirst(lines.of(placed), isSolid),
     until: untilOf(c, step, litres),
     attention: attentionOf(step),
+    ...(step.text ? { text: step.text } : {}),
   };
   const lid = lidOf(c, step, to[0]!);
   const burnerId = burnerOf(c, to[0]!);
@@ -108,18 +109,32 @@ function emitStep(
     case 'steep':
       b.add('steep', { ...base, place: step.place === 'fridge' ? 'fridge' : 'counter', lid });
       return;
-    case 'heat':
-      b.add('heat', { ...base, burnerId, lid, until: { kind: 'temp', targetC: heatToC(c, step) } });
+    case 'heat': {
+      const targetC = heatToC(c, step);
+      b.add('heat', { ...base, burnerId, lid, until: { kind: 'temp', targetC } });
+      // Hot for a while, and not boiling.
+      if (targetC !== null && (step.minutes ?? 0) > 0)
+        b.add('steep', { ...base, lines: [], place: 'stove', lid, holdC: targetC, attention: 'watched' });
       return;
+    }
     case 'boil':
-      b.add('boil', { ...base, burnerId, lid, level: step.level ?? 'gentle' });
+      b.add('boil', {
+        ...base,
+        burnerId,
+        lid,
+        level: step.level ?? 'gentle',
+        until: boilUntil(step, base.until, litres / c.recipe.basisL),
+      });
       return;
     case 'strain':
       b.add('strain', {
         ...base,
         press: step.press ?? c.choices.press,
-        cloth: step.cloth ?? false,
+        cloth: step.passes ? step.passes.some((p) => p.by === 'cloth') : (step.cloth ?? false),
         keepSolids: step.keepSolids ?? false,
+        ...(step.asideSolids ? { asideSolids: true as const } : {}),
+        ...(step.passes ? { passes: step.passes } : {}),
+        ...(step.rinseMl ? { rinseMl: step.rinseMl } : {}),
       });
       // With more loads to come it would stand warm for hours: what is not surely sour is cooled meanwhile.
       if (step.keepSolids && c.fills > 1 && fill > 0 && coldC(c) === COLD_C.other)
@@ -146,6 +161,13 @@ function emitStep(
   }
 }
 
+/** By the clock, or until so much is left. */
+function boilUntil(step: RecipeStep, byClock: Until, scale: number): Until {
+  if (step.downToL !== undefined) return { kind: 'down', to: { litres: step.downToL * scale } };
+  if (step.downToShare !== undefined) return { kind: 'down', to: { share: step.downToShare } };
+  return byClock;
+}
+
 const dosesAll = (c: BuildInput, step: RecipeStep): boolean =>
   step.lineIds.every((id) => c.lines.find((l) => l.id === id)?.rule.kind === 'toTarget');
 
@@ -167,7 +189,11 @@ function emitCool(
     lines: [],
     place,
     lid: lidOf(c, step, at.to[0]!),
-    until: step.minutes ? untilOf(c, step, c.litres) : coolTo(c, place),
+    until: step.minutes
+      ? untilOf(c, step, c.litres)
+      : step.toC === undefined
+        ? coolTo(c, place)
+        : { kind: 'temp', targetC: step.toC },
     attention: attentionOf({ ...step, place }),
   });
 }

@@ -18,6 +18,8 @@ export const COLD_C = { sour: 8, other: 5 };
 const SURELY_SOUR_PH = 3.1;
 /** Cool enough to mix raw juice in and to fill cold glass on the counter way, °C. */
 const COUNTER_COOL_C = 25;
+/** Hot and not boiling, °C: it steams, nothing moves. */
+const HOT_C = 80;
 /** Small bubbles at the rim, °C below the boil. */
 const RIM_BUBBLES_BELOW_C = 8;
 
@@ -58,8 +60,13 @@ export function coolTo(c: BuildInput, place: 'fridge' | 'counter' | 'iceBath'): 
 }
 
 /** How far it is heated; null: to the boil, wherever the kitchen stands. */
-export const heatToC = (c: BuildInput, step: RecipeStep): number | null =>
-  step.heatTo === 'firstBubbles' ? boilingPointC(c.kitchen.altitudeM) - RIM_BUBBLES_BELOW_C : null;
+export function heatToC(c: BuildInput, step: RecipeStep): number | null {
+  const boilC = boilingPointC(c.kitchen.altitudeM);
+  // What would boil before it is so hot, boils.
+  if (step.toC !== undefined) return step.toC < boilC ? step.toC : null;
+  if (step.heatTo === 'firstBubbles') return boilC - RIM_BUBBLES_BELOW_C;
+  return step.heatTo === 'hot' ? HOT_C : null;
+}
 
 /** Citrus by hand where there is no juicer, anything else by the best tool there is. */
 export function toolFor(c: BuildInput, line: RecipeLine): JuiceTool {

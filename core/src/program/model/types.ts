@@ -1,4 +1,4 @@
-import type { JuiceTool, LineKind, ScaleRule } from '../../documents/recipe.ts';
+import type { JuiceTool, LineKind, ScaleRule, Sieve } from '../../documents/recipe.ts';
 import type { Composition } from '../../liquor/composition.ts';
 import type { PhEstimate } from '../../liquor/ph.ts';
 import type { Place } from '../../physics/heat.ts';
@@ -131,7 +131,12 @@ export interface UntilTemp {
   /** Null: the boil, wherever the kitchen stands. */
   targetC: number | null;
 }
-export type Until = Duration | Cue | UntilTemp;
+/** Until so much is left of it, as it stands hot: how long that takes follows from the model. */
+export interface UntilDown {
+  kind: 'down';
+  to: { litres: number } | { share: number };
+}
+export type Until = Duration | Cue | UntilTemp | UntilDown;
 
 /** `handsOn` takes the cook's hands, `watched` the eyes, `unattended` neither. */
 export type Attention = 'handsOn' | 'watched' | 'unattended';
@@ -145,6 +150,8 @@ interface StepBase {
   fill: number;
   until: Until;
   attention: Attention;
+  /** The cook's own words for it. */
+  text?: string;
 }
 
 export interface PickStep extends StepBase {
@@ -183,6 +190,8 @@ export interface BoilStep extends StepBase {
 }
 export interface SteepStep extends StepBase {
   kind: 'steep';
+  /** Kept so hot on a low flame, where it stands on the stove. */
+  holdC?: number;
   place: Place;
   lid: Lid;
 }
@@ -192,6 +201,12 @@ export interface StrainStep extends StepBase {
   cloth: boolean;
   /** Solids stay in the vessel for a second water, or go to the leftovers. */
   keepSolids: boolean;
+  /** They are put aside in a bowl, to be used again. */
+  asideSolids?: true;
+  /** Through these, one after the other; unless said, once through a sieve and, where `cloth` is set, a cloth. */
+  passes?: readonly { by: Sieve; times: number }[];
+  /** Water poured over what stays in the sieve, mL. */
+  rinseMl?: number;
 }
 export interface CoolStep extends StepBase {
   kind: 'cool';
@@ -441,6 +456,7 @@ export type StepProblem =
   | { kind: 'neverBoils'; stepId: StepId; vesselId: VesselId; reachesC: number }
   | { kind: 'neverCools'; stepId: StepId; vesselId: VesselId; targetC: number }
   | { kind: 'boiledDry'; stepId: StepId; vesselId: VesselId }
+  | { kind: 'neverDown'; stepId: StepId; vesselId: VesselId; toL: number }
   | { kind: 'allHeld'; stepId: StepId; vesselId: VesselId; heldL: number; hasL: number }
   | { kind: 'measuredTooMuch'; stepId: StepId; vesselId: VesselId; valueL: number; capacityL: number }
   | { kind: 'moreThanMade'; stepId: StepId; vesselId: VesselId; valueL: number; expectedL: number }

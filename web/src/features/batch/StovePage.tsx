@@ -263,7 +263,17 @@ function StoveScreen({ live }: { live: LiveBatch }) {
                   sx={{ ...heading, fontSize: 'clamp(2.2rem, 9vw, 3.4rem)', lineHeight: 1.05, m: 0 }}
                   own
                 />
-                <Box sx={{ mt: 1, fontSize: '1.2rem' }}>{stepHow(step, program, true)}</Box>
+                {step.text && (
+                  <Box
+                    data-testid="own-words"
+                    sx={{ mt: 1, fontSize: '1.45rem', lineHeight: 1.25, whiteSpace: 'pre-line' }}
+                  >
+                    {step.text}
+                  </Box>
+                )}
+                <Box sx={{ mt: 1, ...(step.text ? { color: role('inkMuted') } : { fontSize: '1.2rem' }) }}>
+                  {stepHow(step, program, true)}
+                </Box>
                 {entry && saysAlcohol(entry.now.abvPct) && (
                   <Box data-testid="with-alcohol" sx={{ mt: 1, fontWeight: 700, color: role('caution') }}>
                     {say('mark.alcohol')}, {num(entry.now.abvPct, 1)} %

@@ -4,9 +4,11 @@ import '../../words/places/batch.ts';
 import {
   DISSOLVES_FROM_C,
   dosesToCome,
+  FIRST_SHARE,
   glassFacts,
   massG,
   nextDose,
+  nextStated,
   nextSweetener,
   TUB,
 } from '@big-ladle/core';
@@ -48,12 +50,16 @@ export function SweetenForm({ live, onEnough }: { live: LiveBatch; onEnough?: ()
   if (!entry || stirred.length === 0) return null;
   const liquor = entry.after.liquor;
   const target = now.log.actuals[step.id]?.targetSweetnessPct ?? step.targetSweetnessPct;
-  const next = nextSweetener(stirred, { sweetG: liquor.sweetG, massG: massG(liquor) }, target)!;
-  const { line, sweetener, addedG } = stirred[next.index]!;
-  const { remainingG } = next;
+  // What is written goes in first, all of it; what is left to the taste comes after it.
+  const toCome = now.forecast.trace.find((t) => t.stepId === step.id)?.dosedG ?? {};
+  const stated = nextStated(stirred, toCome);
+  const byTaste = stirred.filter((s) => s.line.rule.kind === 'toTarget');
+  const next = nextSweetener(byTaste, { sweetG: liquor.sweetG, massG: massG(liquor) }, target);
+  const { line, sweetener, addedG } = stated?.of ?? byTaste[next?.index ?? 0] ?? stirred.at(-1)!;
+  const remainingG = stated ? stated.remainingG : (next?.remainingG ?? 0);
   const allG = stirred.reduce((sum, one) => sum + one.addedG, 0);
-  const dose = nextDose(addedG, remainingG);
-  const plan = dosesToCome(addedG, remainingG);
+  const dose = stated ? { grams: stated.remainingG } : nextDose(addedG, remainingG);
+  const plan = stated ? [] : dosesToCome(addedG, remainingG);
   const glass = glassFacts(liquor, kitchen.servingMl);
   const add = (grams: number) =>
     live.record([
@@ -107,8 +113,8 @@ export function SweetenForm({ live, onEnough }: { live: LiveBatch; onEnough?: ()
       </Box>
       {dose ? (
         <Box sx={{ display: 'grid', gap: 1 }}>
-          <Box sx={{ fontSize: '1.5rem', lineHeight: 1.2 }}>
-            {sayRich('sweetenForm.stirInOfUntil', {
+          <Box sx={{ fontSize: '1.5rem', lineHeight: 1.2 }} data-testid="dose-line">
+            {sayRich(stated ? 'sweetenForm.statedOf' : 'sweetenForm.stirInOfUntil', {
               byHand: <strong>{byHand(sweetener, dose.grams, kitchen)}</strong>,
               grams: grams(dose.grams),
               item: sayItem(sweetener.id).toLowerCase(),
@@ -118,6 +124,16 @@ export function SweetenForm({ live, onEnough }: { live: LiveBatch; onEnough?: ()
           <PrimaryAction testId="dose" onClick={() => void add(dose.grams)}>
             {say('sweetenForm.isIn', { grams: grams(dose.grams) })}
           </PrimaryAction>
+          {stated && addedG === 0 && (
+            <Button
+              variant="outlined"
+              color="inherit"
+              sx={{ minHeight: 56, fontSize: '1.1rem' }}
+              onClick={() => void add(FIRST_SHARE * stated.remainingG)}
+            >
+              {say('sweetenForm.beginWith', { grams: grams(FIRST_SHARE * stated.remainingG) })}
+            </Button>
+          )}
           {entry.now.tempC < DISSOLVES_FROM_C[sweetener.dissolves] && (
             <Fold summary={say('sweetenForm.slowly')} testId="syrup">
               {say('sweetenForm.atItDissolvesSlowly', {
@@ -129,7 +145,9 @@ export function SweetenForm({ live, onEnough }: { live: LiveBatch; onEnough?: ()
           )}
         </Box>
       ) : (
-        <Alert severity="success">{say('sweetenForm.itIsAsSweet', { all: grams(allG) })}</Alert>
+        <Alert severity="success">
+          {say(byTaste.length > 0 ? 'sweetenForm.itIsAsSweet' : 'sweetenForm.allIsIn', { all: grams(allG) })}
+        </Alert>
       )}
       {onEnough &&
         (dose ? (

@@ -1,16 +1,13 @@
 import { Explain } from '../../shared/Explain.tsx';
-import { sayRich } from '../../words/rich.ts';
 import '../../words/places/drinks.ts';
 import {
   checkRecipe,
   defaultChoices,
   expand,
   type Kitchen,
-  OWN_STEP_KINDS,
   type OwnStepKind,
   type Recipe,
   type RecipeLine,
-  type RecipeProblem,
   type RecipeStep,
   ROUTES,
   recipeSchema,
@@ -19,31 +16,11 @@ import {
   timetableFrom,
   waterPouredG,
 } from '@big-ladle/core';
-import {
-  type Announcements,
-  closestCenter,
-  DndContext,
-  type DragEndEvent,
-  KeyboardSensor,
-  PointerSensor,
-  type UniqueIdentifier,
-  useDraggable,
-  useSensor,
-  useSensors,
-} from '@dnd-kit/core';
-import {
-  arrayMove,
-  SortableContext,
-  sortableKeyboardCoordinates,
-  useSortable,
-  verticalListSortingStrategy,
-} from '@dnd-kit/sortable';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import { type ReactNode, useState } from 'react';
+import { useState } from 'react';
 import { Navigate, useNavigate, useParams } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import * as v from 'valibot';
@@ -53,13 +30,14 @@ import { PlausibilityQuestions } from '../../shared/PlausibilityQuestions.tsx';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { useKitchen } from '../../shared/queries.ts';
 import { ErrorPanel, Figure, Loading, PageHead, Panel } from '../../shared/ui.tsx';
-import { heading, role } from '../../theme/theme.ts';
+import { role } from '../../theme/theme.ts';
 import { sayField } from '../../words/fields.ts';
-import { sayDrink, sayItem } from '../../words/names.ts';
+import { sayDrink } from '../../words/names.ts';
 import { duration, num, say } from '../../words/say.ts';
 import { AddLine } from './AddLine.tsx';
 import { EditorLine, ProblemLine } from './EditorLine.tsx';
 import { newRecipe, type RecipeDraft, useRecipeDrafts, variantOf } from './recipeDraft.ts';
+import { Steps } from './Steps.tsx';
 import { useMade } from './useMade.ts';
 
 /** A recipe written from nothing, changed, or varied from another. */
@@ -366,354 +344,4 @@ function withLine(recipe: Recipe, line: RecipeLine): Partial<Recipe> {
   const steps = [...recipe.steps];
   steps.splice(at < 0 ? steps.length : at, 0, added);
   return { steps };
-}
-
-const MINUTES: ReadonlySet<OwnStepKind> = new Set(OWN_STEP_KINDS.filter((k) => k !== 'heat'));
-const LEVELS = ['rolling', 'medium', 'gentle', 'simmer'] as const;
-
-/** Steps in their order; each holds the lines that go in with it. */
-function Steps(props: {
-  recipe: Recipe;
-  problems: readonly RecipeProblem[];
-  onChange: (steps: RecipeStep[]) => void;
-}) {
-  const { recipe, problems, onChange } = props;
-  const steps = [...(recipe.steps ?? [])];
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
-  const stepOf = (id: string): string | null => (id.startsWith('step:') ? id.slice(5) : null);
-  const put = (lineId: string, stepId: string | null) =>
-    onChange(
-      steps.map((s) => ({
-        ...s,
-        lineIds:
-          s.id === stepId
-            ? [...s.lineIds.filter((x) => x !== lineId), lineId]
-            : s.lineIds.filter((x) => x !== lineId || isCleaning(s.kind)),
-        // It is all in one place now.
-        ...(s.shares ? { shares: s.shares.filter((x) => x.lineId !== lineId) } : {}),
-      })),
-    );
-  const dropped = ({ active, over }: DragEndEvent) => {
-    if (!over) return;
-    const from = String(active.id);
-    const target = stepOf(String(over.id));
-    if (!target) return;
-    if (from.startsWith('line:')) put(from.slice(5).split('@')[0]!, target);
-    else {
-      const a = steps.findIndex((s) => s.id === stepOf(from));
-      const b = steps.findIndex((s) => s.id === target);
-      if (a >= 0 && b >= 0 && a !== b) onChange(arrayMove(steps, a, b));
-    }
-  };
-  /** A step or an ingredient as it is read aloud while it is moved. */
-  const spoken = ({ id }: { id: UniqueIdentifier }): string => {
-    const text = String(id);
-    if (text.startsWith('line:')) {
-      const line = recipe.lines.find((l) => l.id === text.slice(5).split('@')[0]);
-      return line ? sayItem(line.itemId) : '';
-    }
-    const index = steps.findIndex((s) => s.id === stepOf(text));
-    return index < 0
-      ? ''
-      : say('editorPage.stepOf', {
-          what: say(`step.${steps[index]!.kind}`),
-          index: index + 1,
-          length: steps.length,
-        });
-  };
-  const announcements: Announcements = {
-    onDragStart: ({ active }) => say('editorPage.lifted', { spoken: spoken(active) }),
-    onDragOver: ({ active, over }) =>
-      over && over.id !== active.id ? say('editorPage.nowAt', { spoken: spoken(over) }) : undefined,
-    onDragEnd: ({ active, over }) =>
-      over
-        ? say('editorPage.putDownAt', { spoken: spoken(active), spoken2: spoken(over) })
-        : say('editorPage.putBack', { spoken: spoken(active) }),
-    onDragCancel: ({ active }) => say('editorPage.putBack', { spoken: spoken(active) }),
-  };
-  const used = new Set(steps.filter((s) => !isCleaning(s.kind)).flatMap((s) => s.lineIds));
-  const unused = recipe.lines.filter((l) => !used.has(l.id));
-  return (
-    <DndContext
-      sensors={sensors}
-      collisionDetection={closestCenter}
-      onDragEnd={dropped}
-      accessibility={{ announcements, screenReaderInstructions: { draggable: say('editorPage.dragHelp') } }}
-    >
-      {unused.length > 0 && (
-        <Box sx={{ mb: 1.5, p: 1, bgcolor: role('cautionGround'), borderRadius: 2 }} data-testid="unused">
-          {sayRich('editorPage.notInAnyStep', {
-            unused: (
-              <Box component="span" sx={{ display: 'inline-flex', gap: 0.75, flexWrap: 'wrap' }}>
-                {unused.map((l) => (
-                  <LineChip
-                    key={l.id}
-                    line={l}
-                    where="none"
-                    steps={steps}
-                    onPut={(stepId) => put(l.id, stepId)}
-                  />
-                ))}
-              </Box>
-            ),
-          })}
-        </Box>
-      )}
-      <SortableContext items={steps.map((s) => `step:${s.id}`)} strategy={verticalListSortingStrategy}>
-        <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0, display: 'grid', gap: 1 }}>
-          {steps.map((step, index) => (
-            <StepCard
-              key={step.id}
-              step={step}
-              number={index + 1}
-              problems={problems.filter((p) => p.stepId === step.id)}
-              onChange={(next) => onChange(steps.map((s) => (s.id === step.id ? next : s)))}
-              onRemove={() => onChange(steps.filter((s) => s.id !== step.id))}
-            >
-              {step.lineIds.flatMap((id) => {
-                const line = recipe.lines.find((l) => l.id === id);
-                return line
-                  ? [
-                      <LineChip
-                        key={id}
-                        line={line}
-                        where={step.id}
-                        steps={steps}
-                        onPut={(stepId) => put(id, stepId)}
-                      />,
-                    ]
-                  : [];
-              })}
-            </StepCard>
-          ))}
-        </Box>
-      </SortableContext>
-      <TextField
-        select
-        label={say('editorPage.addAStep')}
-        value=""
-        onChange={(e) => {
-          const kind = e.target.value as OwnStepKind;
-          const at = steps.findIndex((s) => s.kind === 'bottle');
-          const next = [...steps];
-          next.splice(at < 0 ? steps.length : at, 0, {
-            id: uuid(),
-            kind,
-            lineIds: [],
-            minutes: kind === 'heat' || kind === 'cool' ? 0 : 10,
-          });
-          onChange(next);
-        }}
-        sx={{ mt: 1.5, minWidth: 200 }}
-      >
-        {OWN_STEP_KINDS.map((kind) => (
-          <MenuItem key={kind} value={kind}>
-            {say(`step.${kind}`)}
-          </MenuItem>
-        ))}
-      </TextField>
-    </DndContext>
-  );
-}
-
-/** Washing and cutting only name what is washed and cut: it goes in elsewhere. */
-const isCleaning = (kind: OwnStepKind): boolean => kind === 'wash' || kind === 'prep' || kind === 'pick';
-
-function LineChip(props: {
-  line: RecipeLine;
-  where: string;
-  steps: readonly RecipeStep[];
-  onPut: (stepId: string) => void;
-}) {
-  const { line, where, steps, onPut } = props;
-  const { setNodeRef, listeners, attributes, transform, isDragging } = useDraggable({
-    id: `line:${line.id}@${where}`,
-  });
-  const name = sayItem(line.itemId);
-  return (
-    <Box
-      component="span"
-      ref={setNodeRef}
-      data-testid={`chip-${line.itemId}`}
-      sx={{
-        display: 'inline-flex',
-        alignItems: 'center',
-        gap: 0.5,
-        border: `1.5px solid ${role('line')}`,
-        borderRadius: 2,
-        bgcolor: role('enamel'),
-        pl: 1,
-        position: 'relative',
-        zIndex: isDragging ? 10 : undefined,
-        transform: transform ? `translate(${transform.x}px, ${transform.y}px)` : undefined,
-      }}
-    >
-      <Box
-        component="span"
-        {...listeners}
-        {...attributes}
-        aria-roledescription={say('editorPage.ingredientToBeMoved')}
-        sx={{ cursor: 'grab', py: 0.5, touchAction: 'none' }}
-      >
-        {name}
-      </Box>
-      <Box
-        component="select"
-        aria-label={say('editorPage.goesInWithStep', { name })}
-        value={where}
-        onChange={(e: React.ChangeEvent<HTMLSelectElement>) => onPut(e.target.value)}
-        sx={{
-          border: 0,
-          bgcolor: 'transparent',
-          color: role('inkMuted'),
-          font: 'inherit',
-          fontSize: '0.8rem',
-          minHeight: 32,
-          maxWidth: 62,
-        }}
-      >
-        {where === 'none' && <option value="none">{say('editorPage.step')}</option>}
-        {steps.map((s, i) => (
-          <option key={s.id} value={s.id}>
-            {i + 1}. {say(`step.${s.kind}`)}
-          </option>
-        ))}
-      </Box>
-    </Box>
-  );
-}
-
-function StepCard(props: {
-  step: RecipeStep;
-  number: number;
-  problems: readonly RecipeProblem[];
-  onChange: (step: RecipeStep) => void;
-  onRemove: () => void;
-  children: ReactNode;
-}) {
-  const { step, number, problems, onChange } = props;
-  const { setNodeRef, listeners, attributes, transform, transition, isDragging, isOver } = useSortable({
-    id: `step:${step.id}`,
-  });
-  const name = say(`step.${step.kind}`);
-  const choose = (
-    label: string,
-    value: string,
-    options: readonly (readonly [string, string])[],
-    set: (v: string) => void,
-  ) => (
-    <TextField
-      select
-      label={label}
-      value={value}
-      onChange={(e) => set(e.target.value)}
-      sx={{ minWidth: 120 }}
-    >
-      {options.map(([id, text]) => (
-        <MenuItem key={id} value={id}>
-          {text}
-        </MenuItem>
-      ))}
-    </TextField>
-  );
-  return (
-    <Box
-      component="li"
-      ref={setNodeRef}
-      data-testid={`step-${step.kind}`}
-      sx={{
-        border: `1.5px solid ${isOver ? role('rim') : role('hairline')}`,
-        borderRadius: 2,
-        p: 1,
-        bgcolor: role('enamel'),
-        position: 'relative',
-        zIndex: isDragging ? 5 : undefined,
-        transform: transform ? `translate(${transform.x}px, ${transform.y}px)` : undefined,
-        transition: transition ?? undefined,
-      }}
-    >
-      <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center' }}>
-        <Box
-          component="button"
-          type="button"
-          {...listeners}
-          {...attributes}
-          aria-label={say('editorPage.stepMove', { number, name })}
-          sx={{
-            all: 'unset',
-            cursor: 'grab',
-            touchAction: 'none',
-            px: 1,
-            minHeight: 40,
-            display: 'flex',
-            alignItems: 'center',
-            '&:focus-visible': { outline: `3px solid ${role('rim')}` },
-          }}
-        >
-          ⠿
-        </Box>
-        <Box sx={{ ...heading, minWidth: 120 }}>
-          {number}. {name}
-        </Box>
-        {MINUTES.has(step.kind) && (
-          <QuantityField
-            label={say('editorPage.minutesShort')}
-            said={say('editorPage.minutes', { name })}
-            value={step.minutes ?? null}
-            min={0}
-            max={86_400}
-            decimals={0}
-            unit="min"
-            width={120}
-            onCommit={(minutes) => onChange({ ...step, minutes })}
-          />
-        )}
-        {step.kind === 'boil' &&
-          choose(
-            say('editorPage.boil'),
-            step.level ?? 'gentle',
-            LEVELS.map((l) => [l, l] as const),
-            (level) => onChange({ ...step, level: level as 'gentle' }),
-          )}
-        {(step.kind === 'steep' || step.kind === 'soak' || step.kind === 'cool') &&
-          choose(
-            say('common.where'),
-            step.place ?? 'counter',
-            [
-              ['counter', 'counter'],
-              ['fridge', 'fridge'],
-              ...(step.kind === 'cool' ? ([['iceBath', say('editorPage.iceWater')]] as const) : []),
-            ],
-            (place) => onChange({ ...step, place: place as 'fridge' }),
-          )}
-        {step.kind === 'strain' &&
-          choose(
-            say('editorPage.solidsAre'),
-            step.press ?? 'press',
-            [
-              ['drain', 'drained'],
-              ['press', 'pressed'],
-              ['wring', 'wrung'],
-            ],
-            (press) => onChange({ ...step, press: press as 'press' }),
-          )}
-        <Button
-          size="small"
-          sx={{ ml: 'auto' }}
-          onClick={props.onRemove}
-          aria-label={say('editorPage.removeStep', { number, name })}
-        >
-          {say('common.remove2')}
-        </Button>
-      </Box>
-      <Box sx={{ display: 'flex', gap: 0.75, flexWrap: 'wrap', mt: 0.75 }}>{props.children}</Box>
-      {step.text && <Box sx={{ color: role('inkMuted'), fontSize: '0.88rem', mt: 0.5 }}>“{step.text}”</Box>}
-      {problems.map((p) => (
-        <ProblemLine key={p.code + p.lineId} problem={p} />
-      ))}
-    </Box>
-  );
 }

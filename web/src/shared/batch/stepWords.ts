@@ -47,6 +47,7 @@ function mannerOf(step: Step, program: Program): string | null {
     case 'boil':
       return step.level === 'gentle' ? null : step.level;
     case 'steep': {
+      if (step.place === 'stove') return 'hot';
       const minutes = step.until.kind === 'duration' ? step.until.minutes : 0;
       if (minutes >= DAY_MIN && step.to[0] !== POT) return 'mature';
       return minutes <= SHORT_STEEP_MIN && !drawsSo(program) ? 'short' : null;
@@ -101,8 +102,16 @@ export function stepHow(step: Step, program: Program, amountsStandBelow = false)
             ? celsius(step.until.targetC)
             : say('how.cool.cold'),
       });
-    case 'strain':
-      return say(`how.strain.${step.press}`);
+    case 'strain': {
+      const passes = (step.passes ?? []).map((p) => say('how.strain.pass', p)).join(', ');
+      return [
+        passes ? say('how.strain.through', { passes }) : say(`how.strain.${step.press}`),
+        step.rinseMl ? say('how.strain.rinse', { volume: volume(step.rinseMl / 1000) }) : '',
+        step.asideSolids ? say('how.strain.aside') : '',
+      ]
+        .filter(Boolean)
+        .join(' ');
+    }
     case 'juice':
       return say(`how.juice.${step.tool}`, { list });
     default: {

@@ -390,6 +390,10 @@ export const EN_BATCH = {
   'sweetenForm.ofGADay': '{shareOfCeiling} of 50 g a day, {shareOfAim} of 25 g',
   'sweetenForm.sweetnessOfAimedAt': 'Sweetness {sweetnessPct} of {target} aimed at',
   'sweetenForm.stirInOfUntil': 'Stir in {byHand}, {grams}{lengthSome, select, true { of {item}} other {}}.',
+  'sweetenForm.statedOf':
+    'Stir in {byHand}, {grams}{lengthSome, select, true { of {item}} other {}}: as it is written.',
+  'sweetenForm.beginWith': 'Begin with {grams}, then taste',
+  'sweetenForm.allIsIn': 'All that is written is in: {all}. Taste it cold before you stop.',
   'sweetenForm.isIn': '{grams} is in',
   'sweetenForm.atItDissolvesSlowly':
     'At {tempC} it dissolves slowly. Or as a syrup: warm {grams} of the drink with the {grams2} until it is clear, cool it, and pour it back.',

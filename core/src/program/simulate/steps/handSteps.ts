@@ -172,19 +172,35 @@ function takeAsIn(
 export function sweetenStep(sim: SimState, step: SweetenStep, run: StepRun): void {
   const vesselId = vesselOf(sim, step.id, firstOf(step.to) ?? firstOf(step.from)).id;
   ontoTable(sim, step, vesselId);
+  // "As much as there is juice" is as much as there was before anything was stirred in.
+  const beforeMl = volumeMl(vesselOf(sim, step.id, vesselId).liquor);
   handWork(sim, step, run);
   if (run.actual?.endMin !== undefined) takeAsIn(sim, step, run, vesselId, 'sweetener');
-  else if (run.stopAfterMin === null && step.lines.length > 0) sweetenToTarget(sim, step, run, vesselId);
+  else if (run.stopAfterMin === null && step.lines.length > 0)
+    sweetenToTarget(sim, step, run, vesselId, beforeMl);
 }
 
-function sweetenToTarget(sim: SimState, step: SweetenStep, run: StepRun, vesselId: string): void {
+/** What of a line was stirred in while this step has been on, g. */
+const addedG = (run: StepRun, lineId: string): number =>
+  (run.actual?.adjustments ?? []).reduce(
+    (sum, a) => (a.kind === 'added' && a.lineId === lineId ? sum + a.massG : sum),
+    0,
+  );
+
+function sweetenToTarget(
+  sim: SimState,
+  step: SweetenStep,
+  run: StepRun,
+  vesselId: string,
+  beforeMl: number,
+): void {
   const target = (run.actual?.targetSweetnessPct ?? step.targetSweetnessPct) / 100;
   const toTarget = step.lines.filter((id) => lineOf(sim, step.id, id).rule.kind === 'toTarget');
-  // A recipe that says how much has it stirred in as it says.
+  // A recipe that says how much has it stirred in as it says: what is not in yet is still to come.
   for (const lineId of step.lines) {
     if (toTarget.includes(lineId)) continue;
     const line = lineOf(sim, step.id, lineId);
-    const grams = gramsFor(sim, step, line, volumeMl(vesselOf(sim, step.id, vesselId).liquor));
+    const grams = Math.max(0, gramsFor(sim, step, line, beforeMl) - addedG(run, lineId));
     run.dosedG[line.id] = grams;
     pourIn(sim, step, vesselOf(sim, step.id, vesselId), 'sweetener', line.itemId, line.id, grams);
   }

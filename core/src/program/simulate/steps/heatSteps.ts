@@ -1,6 +1,8 @@
 import { scaled, volumeMl } from '../../../liquor/composition.ts';
-import { boilingPointC, type Stretch } from '../../../physics/heat.ts';
+import { expansion } from '../../../liquor/water.ts';
+import { boilingPointC, heldPath, type Stretch } from '../../../physics/heat.ts';
 import { powerFactorOf } from '../../../physics/powerFactor.ts';
+import { areaM2 } from '../../../physics/vesselShape.ts';
 import { FUSION_J_PER_G } from '../../../tables/constants.ts';
 import { said } from '../../../units/result.ts';
 import { powerIntoPotW } from '../../model/kitchen.ts';
@@ -26,6 +28,7 @@ import {
   StepStop,
   setVessel,
   vesselOf,
+  widthM,
 } from '../state.ts';
 import {
   flameOutAheadMin,
@@ -41,7 +44,14 @@ export function standStep(sim: SimState, step: SoakStep | SteepStep, run: StepRu
   const { id } = wetVessel(sim, step);
   inPieces(sim, step, run, new Set([id]), plannedRemaining(step), (minutes) => {
     const vessel = { ...vesselOf(sim, step.id, id), place: step.place, lid: step.lid };
-    const { stretches } = pathOf(sim, vessel, { place: step.place, lid: step.lid, powerW: 0 }, { minutes });
+    const held = step.kind === 'steep' && step.holdC !== undefined && !run.flameOut;
+    const stretches = held
+      ? heldPath(
+          vessel.liquor.tempC,
+          { ambientC: sim.kitchen.roomC, surfaceM2: areaM2(widthM(sim, vessel)), lid: step.lid },
+          minutes,
+        )
+      : pathOf(sim, vessel, { place: step.place, lid: step.lid, powerW: 0 }, { minutes }).stretches;
     setVessel(sim, advanceVessel(sim, step.id, vessel, stretches, step.place, run.lived));
   });
   const after = vesselOf(sim, step.id, id);
@@ -208,6 +218,40 @@ function cutAfter(stretches: readonly Stretch[], minutes: number): Stretch[] {
   return out;
 }
 
+/** A boil that would have to go on for longer never gets there, minutes. */
+const LONGEST_BOIL_MIN = 24 * 60;
+
+/** What a boil goes down to, mL as at 20 °C; null where it goes by the clock. A cook's litres are read as it stands hot. */
+function goalMlOf(step: BoilStep, start: Vessel, boilC: number): number | null {
+  if (step.until.kind !== 'down') return null;
+  const { to } = step.until;
+  return 'share' in to ? to.share * volumeMl(start.liquor) : (to.litres * 1000) / expansion(boilC);
+}
+
+/** Minutes of boiling until so much is left: what the plants still give is counted by trying. */
+function downMin(
+  sim: SimState,
+  step: BoilStep,
+  vessel: Vessel,
+  boil: Parameters<typeof boilPath>[2],
+  goalMl: number,
+): number {
+  const hasMl = volumeMl(vessel.liquor);
+  if (hasMl <= goalMl) return 0;
+  const { rate } = boilPath(sim, vessel, boil, 1);
+  const mlPerMin = (rate.litresPerH * sim.factors.boilOff * 1000) / 60;
+  let minutes = (hasMl - goalMl) / mlPerMin;
+  const never = { kind: 'neverDown' as const, stepId: step.id, vesselId: vessel.id, toL: goalMl / 1000 };
+  if (!(minutes < LONGEST_BOIL_MIN)) throw new StepStop(never);
+  const quiet = { ...sim, flows: null };
+  for (let round = 0; round < 3; round++) {
+    const { stretches } = boilPath(sim, vessel, boil, minutes);
+    const left = volumeMl(advanceVessel(quiet, step.id, vessel, stretches, 'stove', null).liquor);
+    minutes = Math.max(0, minutes + (left - goalMl) / mlPerMin);
+  }
+  return minutes;
+}
+
 /** So near the boiling point it boils, °C. */
 const AT_THE_BOIL_C = 0.2;
 
@@ -234,8 +278,12 @@ export function boilStep(sim: SimState, step: BoilStep, run: StepRun): void {
     const way = toBoil();
     return way?.end === 'reached' ? way.minutes : 0;
   };
+  const goalMl = goalMlOf(step, start, boilC);
   const remaining = (goneMin: number) => {
-    const leftMin = plannedRemaining(step)(goneMin) + stillMin;
+    const leftMin =
+      goalMl === null
+        ? plannedRemaining(step)(goneMin) + stillMin
+        : downMin(sim, step, here(), { level: step.level, lid: step.lid, powerW, boilC }, goalMl);
     // What is poured in at its end is not brought back to the boil.
     return leftMin > 1e-9 ? leftMin + wayMin() : 0;
   };

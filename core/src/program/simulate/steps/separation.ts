@@ -3,6 +3,7 @@ import { juicePerKg } from '../../../physics/juice.ts';
 import { BLENDING, CLOTH_LOSS_ML, MOST_LOSS_SHARE, STRAIN_LOSS_ML } from '../../../tables/constants.ts';
 import { said } from '../../../units/result.ts';
 import type { BlendStep, JuiceStep, Solid, Step, StrainStep, Vessel } from '../../model/types.ts';
+import { rinseWater } from '../lines.ts';
 import {
   addFlow,
   drainedOf,
@@ -18,7 +19,7 @@ import {
   vesselOf,
   withComposition,
 } from '../state.ts';
-import { addLines, moved, pourTogether } from './pouring.ts';
+import { addLines, moved, pourTogether, rejoinHeld } from './pouring.ts';
 import { firstOf, handWork, type StepRun, wetVessel } from './stepTime.ts';
 
 /** Parts liquor and solids of a vessel: what each solid holds stays with it, the rest goes on. */
@@ -26,7 +27,7 @@ function freeLiquor(
   sim: SimState,
   step: StrainStep | JuiceStep,
   from: Vessel,
-  how: { holdMl: (solid: Solid) => number; lossMl: number; keepSolids: boolean },
+  how: { holdMl: (solid: Solid) => number; lossMl: number; keepSolids: boolean; aside?: boolean },
 ): void {
   const to = vesselOf(sim, step.id, firstOf(step.to));
   const hasMl = volumeMl(from.liquor);
@@ -83,26 +84,61 @@ function freeLiquor(
     liquor: massG(to.liquor) > 0 ? joined : through,
   });
   noteRoom(sim, vesselOf(sim, step.id, to.id), false);
-  if (!how.keepSolids) {
+  if (how.aside) layAside(sim, from, spent);
+  else if (!how.keepSolids) {
     const leftovers = [...sim.vessels.values()].find((v) => sim.specs.get(v.id)?.kind === 'spent');
     if (leftovers) setVessel(sim, { ...leftovers, solids: [...leftovers.solids, ...spent] });
   }
 }
 
+/** Strained off and put into a bowl, to be used again: they go on with the history that they share with their liquor. */
+function layAside(sim: SimState, from: Vessel, solids: readonly Solid[]): void {
+  const bowl = [...sim.vessels.values()].find((v) => sim.specs.get(v.id)?.kind === 'bowl');
+  if (!bowl) return;
+  const lifted = { atMin: sim.nowMin, cooling: from.liquor.cooling };
+  setVessel(sim, { ...bowl, solids: [...bowl.solids, ...solids.map((s) => ({ ...s, lifted }))] });
+}
+
+/** Lost to sieves and cloths: each passing wets them anew, mL. */
+function lossOf(step: StrainStep): number {
+  const passes = step.passes ?? [
+    { by: 'sieve', times: 1 },
+    ...(step.cloth ? [{ by: 'cloth', times: 1 }] : []),
+  ];
+  return passes.reduce((sum, p) => sum + p.times * (p.by === 'cloth' ? CLOTH_LOSS_ML : STRAIN_LOSS_ML), 0);
+}
+
 /** Liquor leaves its solids: what they hold stays with them, a little is lost to sieve and cloth. */
 export function strainStep(sim: SimState, step: StrainStep, run: StepRun): void {
   const from = wetVessel(sim, step);
+  const holdMl = (solid: Solid) =>
+    ingredientOf(sim, step.id, solid.ingredientId).holdMlPerG[step.press] * solid.massG;
   // A jar of syrup does not lose half of itself to its sieve.
-  const lossMl = Math.min(
-    (STRAIN_LOSS_ML + (step.cloth ? CLOTH_LOSS_ML : 0)) * sim.factors.strainLoss,
-    MOST_LOSS_SHARE * volumeMl(from.liquor),
-  );
-  freeLiquor(sim, step, from, {
-    holdMl: (solid) => ingredientOf(sim, step.id, solid.ingredientId).holdMlPerG[step.press] * solid.massG,
-    lossMl,
-    keepSolids: step.keepSolids,
-  });
+  const lossMl = Math.min(lossOf(step) * sim.factors.strainLoss, MOST_LOSS_SHARE * volumeMl(from.liquor));
+  const { keepSolids } = step;
+  const aside = step.asideSolids ?? false;
+  if (step.rinseMl) {
+    freeLiquor(sim, step, from, { holdMl, lossMl, keepSolids: true });
+    // Water over what stays in the sieve joins what clings there, and as much runs off.
+    pourOnPulp(sim, step, from.id, step.rinseMl);
+    freeLiquor(sim, step, vesselOf(sim, step.id, from.id), { holdMl, lossMl: 0, keepSolids, aside });
+  } else freeLiquor(sim, step, from, { holdMl, lossMl, keepSolids, aside });
   handWork(sim, step, run);
+}
+
+function pourOnPulp(sim: SimState, step: Step, vesselId: string, ml: number): void {
+  const vessel = rejoinHeld(sim, step, vesselOf(sim, step.id, vesselId));
+  const rinse = rinseWater(sim, ml);
+  const comp = plus(vessel.liquor, rinse);
+  addFlow(sim, () => ({
+    stepId: step.id,
+    code: 'rinseWater',
+    direction: 'in',
+    volumeL: (volumeMl(comp) - volumeMl(vessel.liquor)) / 1000,
+    comp: rinse,
+    to: vesselId,
+  }));
+  setVessel(sim, { ...vessel, liquor: { ...withComposition(vessel.liquor, comp), read: null } });
 }
 
 /** Books what is drawn from solids that are broken open, up to a share of all that is in them. */

@@ -1,0 +1,70 @@
+import type { OwnStepKind, RecipeStep } from '../../documents/recipe.ts';
+
+/** Something that a step may say, each asked for by a control of its own. */
+export type StepField =
+  | 'minutes'
+  | 'range'
+  | 'level'
+  | 'lid'
+  | 'place'
+  | 'heatTo'
+  | 'toC'
+  | 'downTo'
+  | 'press'
+  | 'solids'
+  | 'passes'
+  | 'rinseMl'
+  | 'thrown'
+  | 'rinses'
+  | 'tool'
+  | 'hygiene'
+  | 'vessel'
+  | 'text';
+
+/** What each kind of step may say: what nearly every recipe says of it first, the rest folded away. */
+export const STEP_TABLE: Readonly<
+  Record<OwnStepKind, { first: readonly StepField[]; more: readonly StepField[] }>
+> = {
+  pick: { first: ['minutes'], more: ['text'] },
+  wash: { first: ['minutes'], more: ['rinses', 'text'] },
+  prep: { first: ['minutes'], more: ['text'] },
+  combine: { first: ['minutes'], more: ['vessel', 'text'] },
+  lift: { first: ['minutes'], more: ['vessel', 'text'] },
+  soak: { first: ['minutes', 'place'], more: ['range', 'lid', 'thrown', 'text'] },
+  heat: { first: ['heatTo'], more: ['toC', 'minutes', 'lid', 'vessel', 'text'] },
+  boil: { first: ['minutes', 'level'], more: ['range', 'downTo', 'lid', 'vessel', 'text'] },
+  steep: { first: ['minutes', 'place'], more: ['range', 'lid', 'vessel', 'text'] },
+  strain: { first: ['minutes', 'press'], more: ['solids', 'passes', 'rinseMl', 'vessel', 'text'] },
+  blend: { first: ['minutes'], more: ['text'] },
+  juice: { first: ['minutes'], more: ['tool', 'text'] },
+  cool: { first: ['place'], more: ['toC', 'minutes', 'vessel', 'text'] },
+  mix: { first: ['minutes'], more: ['text'] },
+  sweeten: { first: ['minutes'], more: ['text'] },
+  bottle: { first: ['minutes'], more: ['hygiene', 'text'] },
+};
+
+/** The parts of a step's document that a field stands for. */
+const KEYS: Readonly<Record<StepField, readonly (keyof RecipeStep)[]>> = {
+  minutes: ['minutes', 'minutesPerL'],
+  range: ['minMinutes', 'maxMinutes'],
+  level: ['level'],
+  lid: ['lid'],
+  place: ['place'],
+  heatTo: ['heatTo'],
+  toC: ['toC'],
+  downTo: ['downToL', 'downToShare'],
+  press: ['press'],
+  solids: ['keepSolids', 'asideSolids'],
+  passes: ['passes', 'cloth'],
+  rinseMl: ['rinseMl'],
+  thrown: ['thrown'],
+  rinses: ['rinses', 'minutesPerRinse'],
+  tool: ['tool'],
+  hygiene: ['hygiene'],
+  vessel: ['from', 'to'],
+  text: ['text'],
+};
+
+/** Whether a step says something of a field: then it is in sight, wherever it stands. */
+export const saysOf = (step: RecipeStep, field: StepField): boolean =>
+  KEYS[field].some((key) => step[key] !== undefined);

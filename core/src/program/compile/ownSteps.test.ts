@@ -1,0 +1,276 @@
+import { describe, expect, it } from 'vitest';
+import type { Recipe, RecipeLine, RecipeStep } from '../../documents/recipe.ts';
+import { CONSERVED, volumeMl } from '../../liquor/composition.ts';
+import { expansion } from '../../liquor/water.ts';
+import { BURNERS, KITCHEN, POTS, TABLES } from '../../testKitchen.ts';
+import { defaultChoices } from '../book/recipe.ts';
+import type { ProgramLine, Simulation, SimulationOptions } from '../model/types.ts';
+import { simulateBatch } from '../simulate/simulate.ts';
+import { buildProgram } from './build.ts';
+
+const line = (id: string, itemId: string, massG: number, kind: RecipeLine['kind'] = 'solid'): RecipeLine => ({
+  id,
+  itemId,
+  massG,
+  kind,
+  rule: { kind: 'linear' },
+  stream: 'pot',
+  wash: 'none',
+  prep: null,
+});
+const WATER_4L = line('water', 'water', 4000 * 0.9982, 'liquid');
+const CALYX = line('calyx', 'hibiscus-dried', 100);
+const step = (kind: RecipeStep['kind'], lineIds: string[] = [], says: Partial<RecipeStep> = {}) => ({
+  kind,
+  lineIds,
+  ...says,
+});
+
+/** A drink of so many litres as a cook wrote it, made as it is written in the blue pot on the gas. */
+function made(
+  lines: RecipeLine[],
+  steps: Omit<RecipeStep, 'id'>[],
+  change: Partial<Recipe> = {},
+  options: SimulationOptions = {},
+) {
+  const recipe: Recipe = {
+    id: 'mine',
+    version: 1,
+    name: 'Mine',
+    family: 'own',
+    serve: 'cold',
+    lines,
+    steps: steps.map((s, i) => ({ ...s, id: `s${i}` })),
+    basisL: 4,
+    methods: ['own'],
+    press: 'press',
+    cloth: false,
+    targetSweetnessPct: 6,
+    times: {},
+    ...change,
+  };
+  const program = buildProgram({
+    recipe,
+    choices: defaultChoices(recipe, 'own'),
+    kitchen: KITCHEN,
+    tables: TABLES,
+    pot: POTS[1]!,
+    burner: BURNERS[0]!,
+    lines: lines.map(({ id, kind, itemId, massG, rule }): ProgramLine => ({ id, kind, itemId, massG, rule })),
+    fills: 1,
+    litres: recipe.basisL,
+  });
+  const sim = simulateBatch(program, KITCHEN, TABLES, options);
+  expect(sim.problem).toBeNull();
+  return {
+    program,
+    sim,
+    entries: (kind: string) => sim.trace.filter((t) => t.kind === kind),
+    bottledL: volumeMl(sim.vessels.bottles!.liquor) / 1000,
+  };
+}
+
+/** Everything that came in, less what left, is what stands somewhere. */
+function expectConserved(sim: Simulation): void {
+  for (const key of CONSERVED) {
+    const flowed = sim.flows.reduce(
+      (sum, f) => sum + (f.direction === 'in' ? f.comp[key] : f.direction === 'out' ? -f.comp[key] : 0),
+      0,
+    );
+    const stands = Object.values(sim.vessels).reduce((sum, v) => sum + v.liquor[key], 0);
+    expect(stands, key).toBeCloseTo(flowed, 6);
+  }
+}
+
+describe('where a step happens', () => {
+  it('a second boil: more water onto the solids that were kept, in the pot; then it joins what was strained', () => {
+    const { entries, sim, bottledL } = made(
+      [WATER_4L, CALYX],
+      [
+        step('combine', ['water', 'calyx'], { shares: [{ lineId: 'water', share: 0.6 }] }),
+        step('heat'),
+        step('boil', [], { minutes: 10 }),
+        step('strain', [], { press: 'press', keepSolids: true }),
+        step('combine', ['water']),
+        step('heat'),
+        step('boil', [], { minutes: 10 }),
+        step('strain', [], { press: 'press' }),
+        step('cool'),
+      ],
+    );
+    expect(entries('heat').map((t) => t.vesselId)).toEqual(['pot', 'pot']);
+    expect(entries('strain').map((t) => t.vesselId)).toEqual(['tub', 'tub']);
+    // 40 % of 4 L onto 100 g that hold 3.2 mL a gram: 1.6 + 0.32 = 1.92 L.
+    expect(entries('combine')[1]!.now.volumeL).toBeCloseTo(1.92, 2);
+    // 4 L and what the calyx gives, less two times 50 mL of the sieve, 0.32 L held, and the steam.
+    const steamL = sim.flows.filter((f) => f.code === 'steam').reduce((sum, f) => sum + f.volumeL, 0);
+    const givenL = sim.flows
+      .filter((f) => f.code === 'drawn' || f.code === 'ownWater')
+      .reduce((sum, f) => sum + f.volumeL, 0);
+    expect(bottledL).toBeCloseTo(4 + givenL - 0.1 - 0.32 - steamL, 2);
+    expectConserved(sim);
+  });
+  it('what is strained goes back into the pot to be heated', () => {
+    const { program, entries, sim } = made(
+      [WATER_4L, CALYX],
+      [
+        step('combine', ['water', 'calyx']),
+        step('heat'),
+        step('boil', [], { minutes: 5 }),
+        step('strain'),
+        step('boil', [], { minutes: 5 }),
+      ],
+    );
+    const [, again] = entries('boil');
+    expect(again!.vesselId).toBe('pot');
+    expect(program.steps.at(-1)!.from).toEqual(['pot']);
+    expectConserved(sim);
+  });
+  it('a line that is named twice goes in once', () => {
+    const { bottledL } = made(
+      [WATER_4L],
+      [step('combine', ['water']), step('combine', ['water']), step('cool')],
+    );
+    expect(bottledL).toBeCloseTo(4, 2);
+  });
+  it('fruit lifted out, blended with water and strained joins the rest, and nothing is lost or doubled', () => {
+    const { sim, entries } = made(
+      [WATER_4L, line('fruit', 'pineapple-flesh', 1000), line('more', 'water', 500, 'liquid')],
+      [
+        step('combine', ['water', 'fruit']),
+        step('heat'),
+        step('boil', [], { minutes: 10 }),
+        step('lift', ['fruit']),
+        step('strain'),
+        step('blend', ['fruit', 'more']),
+        step('strain', [], { from: ['blender'], press: 'wring' }),
+        step('cool'),
+      ],
+    );
+    const blended = entries('blend')[0]!;
+    expect(blended.after.solids.map((s) => [s.lineId, s.massG])).toEqual([['fruit', 1000]]);
+    expect(sim.vessels.pot!.solids).toEqual([]);
+    expect(sim.flows.filter((f) => f.code === 'ownWater')).toHaveLength(1);
+    expectConserved(sim);
+  });
+  it('what is put aside when it is strained is blended again with water', () => {
+    const { sim, entries } = made(
+      [WATER_4L, line('ginger', 'ginger-sliced', 400), line('more', 'water', 1000, 'liquid')],
+      [
+        step('blend', ['water', 'ginger']),
+        step('strain', [], { press: 'wring', asideSolids: true }),
+        step('blend', ['ginger', 'more']),
+        step('strain', [], { from: ['blender'], press: 'wring' }),
+      ],
+    );
+    const again = entries('blend')[1]!;
+    expect(again.after.solids.map((s) => s.massG)).toEqual([400]);
+    // A litre more, and what clung to the pulp; of the pulp's own water nothing a second time.
+    const heldMl = TABLES.ingredients.get('ginger-sliced')!.holdMlPerG.wring * 400;
+    expect(again.now.volumeL).toBeCloseTo(1 + heldMl / 1000, 2);
+    expectConserved(sim);
+  });
+});
+
+describe('heat as it is said', () => {
+  const pot = [step('combine', ['water'])];
+  it('to 70 °C, and twenty minutes so hot: it never boils', () => {
+    const { sim, entries } = made([WATER_4L], [...pot, step('heat', [], { toC: 70, minutes: 20 })]);
+    const hottest = Math.max(...sim.trace.flatMap((t) => t.curve.map((p) => p.tempC)));
+    expect(hottest).toBeCloseTo(70, 6);
+    const [held] = entries('steep');
+    expect(held!.endMin - held!.startMin).toBeCloseTo(20, 9);
+    expect(held!.now.tempC).toBeCloseTo(70, 6);
+  });
+  it('down to a half: 2 L at 22 L/h and m², half of it under a lid ajar, from a pot of 30 cm take two hours and a half', () => {
+    const { entries } = made(
+      [WATER_4L],
+      [
+        ...pot,
+        step('heat', [], { lid: 'on' }),
+        step('boil', [], { downToShare: 0.5, level: 'gentle', lid: 'ajar' }),
+      ],
+    );
+    const [boil] = entries('boil');
+    const beforeL = volumeMl(boil!.before.liquor) / 1000;
+    expect(volumeMl(boil!.after.liquor) / 1000).toBeCloseTo(beforeL / 2, 4);
+    // 22 × 0.5 × π/4 × 0.3² = 0.7775 L/h: half of 4 L take 154 min.
+    expect(beforeL).toBeCloseTo(4, 1);
+    expect(boil!.endMin - boil!.startMin).toBeCloseTo(((beforeL / 2) * 0.9982 * 60) / 0.7775, 0);
+  });
+  it('down to three litres, as they stand hot in the pot', () => {
+    const { entries } = made(
+      [WATER_4L],
+      [...pot, step('heat'), step('boil', [], { downToL: 3, lid: 'off' })],
+    );
+    const { after } = entries('boil')[0]!;
+    expect((volumeMl(after.liquor) / 1000) * expansion(100)).toBeCloseTo(3, 3);
+  });
+});
+
+describe('strained as it is said', () => {
+  const boiled = [step('combine', ['water', 'calyx']), step('heat'), step('boil', [], { minutes: 10 })];
+  it('colander, sieve twice, cloth: 50 + 100 + 100 mL are lost, 200 more than with one sieve', () => {
+    const lossL = (says: Partial<RecipeStep>) =>
+      made([WATER_4L, CALYX], [...boiled, step('strain', [], says)]).sim.flows.find(
+        (f) => f.code === 'strainLoss',
+      )!.volumeL;
+    const passes = [
+      { by: 'colander' as const, times: 1 },
+      { by: 'sieve' as const, times: 2 },
+      { by: 'cloth' as const, times: 1 },
+    ];
+    expect(lossL({ passes })).toBeCloseTo(0.25, 6);
+    expect(lossL({ passes }) - lossL({})).toBeCloseTo(0.2, 6);
+  });
+  it('half a litre over what stays in the sieve: so much more comes through, thinned by what clung there', () => {
+    const strained = (says: Partial<RecipeStep>) =>
+      made([WATER_4L, CALYX], [...boiled, step('strain', [], { press: 'press', ...says })]);
+    const plain = strained({}).entries('strain')[0]!;
+    const rinsed = strained({ rinseMl: 500 });
+    const after = rinsed.entries('strain')[0]!;
+    expect(after.now.volumeL - plain.now.volumeL).toBeCloseTo(0.5, 1);
+    // 320 mL cling to the calyx; 500 mL more make 820, of which 500 run off: 500/820 of what clung comes along.
+    const clung = 0.32 * plain.now.taGPerL;
+    const expected = (plain.now.volumeL * plain.now.taGPerL + (clung * 500) / 820) / after.now.volumeL;
+    expect(after.now.taGPerL).toBeCloseTo(expected, 1);
+    expectConserved(rinsed.sim);
+  });
+});
+
+describe('a stated sugar', () => {
+  const sweet = [
+    WATER_4L,
+    line('sugar', 'sugar-white', 200, 'sweetener'),
+    { ...line('honey', 'honey', 0, 'sweetener'), rule: { kind: 'toTarget' as const } },
+  ];
+  const steps = [step('combine', ['water']), step('sweeten', ['sugar', 'honey'])];
+  it('goes in as stated; what is by taste makes up the rest of the sweetness', () => {
+    const { sim } = made(sweet, steps);
+    expect(sim.dosedG.sugar).toBe(200);
+    // 6 % of 4 L and what is stirred in: 200 g of sugar are not enough for it, so there is honey too.
+    expect(sim.dosedG.honey).toBeGreaterThan(20);
+    expect(sim.trace.at(-1)!.now.sweetnessPct).toBeCloseTo(6, 2);
+  });
+  it('of which 120 g are in has 80 g to come, no more', () => {
+    const actuals = {
+      sweeten: {
+        startMin: 4,
+        adjustments: [
+          {
+            kind: 'added' as const,
+            atMin: 5,
+            vesselId: 'pot',
+            lineKind: 'sweetener' as const,
+            itemId: 'sugar-white',
+            lineId: 'sugar',
+            massG: 120,
+          },
+        ],
+      },
+    };
+    const { sim } = made(sweet, steps, {}, { actuals });
+    expect(sim.dosedG.sugar).toBeCloseTo(80, 9);
+    expect(sim.trace.at(-1)!.now.sweetnessPct).toBeCloseTo(6, 2);
+  });
+});

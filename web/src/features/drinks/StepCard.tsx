@@ -1,0 +1,107 @@
+import '../../words/places/drinks.ts';
+import { type RecipeProblem, type RecipeStep, STEP_TABLE, saysOf } from '@big-ladle/core';
+import { useSortable } from '@dnd-kit/sortable';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import type { ReactNode } from 'react';
+import { Fold } from '../../shared/Fold.tsx';
+import { VisuallyHidden } from '../../shared/ui.tsx';
+import { heading, role } from '../../theme/theme.ts';
+import { say } from '../../words/say.ts';
+import { ProblemLine } from './EditorLine.tsx';
+import { StepFieldInput } from './StepFields.tsx';
+
+/** A step as it is written: what nearly every recipe says of it in sight, what few say folded away. */
+export function StepCard(props: {
+  step: RecipeStep;
+  number: number;
+  problems: readonly RecipeProblem[];
+  onChange: (step: RecipeStep) => void;
+  onRemove: () => void;
+  children: ReactNode;
+}) {
+  const { step, number, problems, onChange } = props;
+  const { setNodeRef, listeners, attributes, transform, transition, isDragging, isOver } = useSortable({
+    id: `step:${step.id}`,
+  });
+  const name = say(`step.${step.kind}`);
+  const { first, more } = STEP_TABLE[step.kind];
+  // What is said of it is in sight, however rare.
+  const shown = [...first, ...more.filter((field) => saysOf(step, field))];
+  const folded = more.filter((field) => !shown.includes(field));
+  const row = { display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center' };
+  return (
+    <Box
+      component="li"
+      ref={setNodeRef}
+      data-testid={`step-${step.kind}`}
+      sx={{
+        border: `1.5px solid ${isOver ? role('rim') : role('hairline')}`,
+        borderRadius: 2,
+        p: 1,
+        bgcolor: role('enamel'),
+        position: 'relative',
+        zIndex: isDragging ? 5 : undefined,
+        transform: transform ? `translate(${transform.x}px, ${transform.y}px)` : undefined,
+        transition: transition ?? undefined,
+      }}
+    >
+      <Box sx={row}>
+        <Box
+          component="button"
+          type="button"
+          {...listeners}
+          {...attributes}
+          aria-label={say('editorPage.stepMove', { number, name })}
+          sx={{
+            all: 'unset',
+            cursor: 'grab',
+            touchAction: 'none',
+            px: 1,
+            minHeight: 40,
+            display: 'flex',
+            alignItems: 'center',
+            '&:focus-visible': { outline: `3px solid ${role('rim')}` },
+          }}
+        >
+          ⠿
+        </Box>
+        <Box sx={{ ...heading, minWidth: 120 }}>
+          {number}. {name}
+        </Box>
+        {shown.map((field) => (
+          <StepFieldInput key={field} field={field} step={step} name={name} onChange={onChange} />
+        ))}
+        <Button
+          size="small"
+          sx={{ ml: 'auto' }}
+          onClick={props.onRemove}
+          aria-label={say('editorPage.removeStep', { number, name })}
+        >
+          {say('common.remove2')}
+        </Button>
+      </Box>
+      <Box sx={{ display: 'flex', gap: 0.75, flexWrap: 'wrap', mt: 0.75 }}>{props.children}</Box>
+      {folded.length > 0 && (
+        <Fold
+          summary={
+            <>
+              {say('stepCard.more')}
+              <VisuallyHidden>{say('stepCard.moreOf', { number, name })}</VisuallyHidden>
+            </>
+          }
+          testId="step-more"
+        >
+          <Box sx={{ ...row, pb: 1 }}>
+            {folded.map((field) => (
+              <StepFieldInput key={field} field={field} step={step} name={name} onChange={onChange} />
+            ))}
+          </Box>
+        </Fold>
+      )}
+      {problems.map((p) => (
+        <ProblemLine key={p.code + p.lineId} problem={p} />
+      ))}
+    </Box>
+  );
+}
