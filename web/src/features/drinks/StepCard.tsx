@@ -3,9 +3,7 @@ import { type RecipeProblem, type RecipeStep, STEP_TABLE, saysOf } from '@big-la
 import { useSortable } from '@dnd-kit/sortable';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import type { ReactNode } from 'react';
-import { Fold } from '../../shared/Fold.tsx';
-import { VisuallyHidden } from '../../shared/ui.tsx';
+import { type ReactNode, useId, useState } from 'react';
 import { heading, role } from '../../theme/theme.ts';
 import { say } from '../../words/say.ts';
 import { ProblemLine } from './EditorLine.tsx';
@@ -26,9 +24,9 @@ export function StepCard(props: {
   });
   const name = say(`step.${step.kind}`);
   const { first, more } = STEP_TABLE[step.kind];
-  // What is said of it is in sight, however rare.
-  const shown = [...first, ...more.filter((field) => saysOf(step, field))];
-  const folded = more.filter((field) => !shown.includes(field));
+  const [open, setOpen] = useState(false);
+  const moreId = useId();
+  const said = more.filter((field) => field !== 'text' && saysOf(step, field)).length;
   const row = { display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center' };
   return (
     <Box
@@ -66,38 +64,41 @@ export function StepCard(props: {
         >
           ⠿
         </Box>
-        <Box sx={{ ...heading, minWidth: 120 }}>
+        <Box sx={{ ...heading, minWidth: 110 }}>
           {number}. {name}
         </Box>
-        {shown.map((field) => (
+        {first.map((field) => (
           <StepFieldInput key={field} field={field} step={step} name={name} onChange={onChange} />
         ))}
-        <Button
-          size="small"
-          sx={{ ml: 'auto' }}
-          onClick={props.onRemove}
-          aria-label={say('editorPage.removeStep', { number, name })}
-        >
-          {say('common.remove2')}
-        </Button>
+        <Box sx={{ ml: 'auto', whiteSpace: 'nowrap' }}>
+          <Button
+            size="small"
+            aria-expanded={open}
+            aria-controls={open ? moreId : undefined}
+            aria-label={say('stepCard.moreOf', { number, name, count: said })}
+            onClick={() => setOpen(!open)}
+          >
+            {open ? say('stepCard.less') : say('stepCard.more', { count: said })}
+          </Button>
+          <Button
+            size="small"
+            onClick={props.onRemove}
+            aria-label={say('editorPage.removeStep', { number, name })}
+          >
+            {say('common.remove2')}
+          </Button>
+        </Box>
       </Box>
       <Box sx={{ display: 'flex', gap: 0.75, flexWrap: 'wrap', mt: 0.75 }}>{props.children}</Box>
-      {folded.length > 0 && (
-        <Fold
-          summary={
-            <>
-              {say('stepCard.more')}
-              <VisuallyHidden>{say('stepCard.moreOf', { number, name })}</VisuallyHidden>
-            </>
-          }
-          testId="step-more"
-        >
-          <Box sx={{ ...row, pb: 1 }}>
-            {folded.map((field) => (
-              <StepFieldInput key={field} field={field} step={step} name={name} onChange={onChange} />
-            ))}
-          </Box>
-        </Fold>
+      {step.text && !open && (
+        <Box sx={{ color: role('inkMuted'), fontSize: '0.88rem', mt: 0.5 }}>“{step.text}”</Box>
+      )}
+      {open && (
+        <Box sx={{ ...row, pt: 1.5 }} id={moreId} data-testid="step-more">
+          {more.map((field) => (
+            <StepFieldInput key={field} field={field} step={step} name={name} onChange={onChange} />
+          ))}
+        </Box>
       )}
       {problems.map((p) => (
         <ProblemLine key={p.code + p.lineId} problem={p} />

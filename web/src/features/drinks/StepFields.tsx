@@ -41,6 +41,7 @@ function Pick(props: {
   value: string;
   options: readonly (readonly [id: string, text: MessageKey])[];
   onPick: (value: string) => void;
+  wide?: boolean;
 }) {
   return (
     <TextField
@@ -48,7 +49,7 @@ function Pick(props: {
       label={say(props.label)}
       value={props.value}
       onChange={(e) => props.onPick(e.target.value)}
-      sx={{ minWidth: 120 }}
+      sx={{ minWidth: props.wide ? 200 : 110 }}
       slotProps={{
         htmlInput: { 'aria-label': say('stepFields.of', { label: say(props.label), name: props.name }) },
         select: { displayEmpty: true },
@@ -94,6 +95,7 @@ export function StepFieldInput({ field, step, name, onChange }: FieldProps & { f
     value: string | undefined,
     options: readonly (readonly [string, MessageKey])[],
     onPick: (value: string | undefined) => void,
+    wide = false,
   ) => (
     <Pick
       label={label}
@@ -101,6 +103,7 @@ export function StepFieldInput({ field, step, name, onChange }: FieldProps & { f
       value={value ?? USUAL}
       options={[[USUAL, 'stepFields.usual'], ...options]}
       onPick={(v) => onPick(v === USUAL ? undefined : v)}
+      wide={wide}
     />
   );
   switch (field) {
@@ -114,18 +117,24 @@ export function StepFieldInput({ field, step, name, onChange }: FieldProps & { f
           max={86_400}
           decimals={0}
           unit="min"
-          width={120}
+          width={110}
           onCommit={(minutes) => set({ minutes, minutesPerL: undefined })}
         />
       );
     case 'range':
       return (
         <>
-          {figure('stepFields.least', step.minMinutes, { min: 0, max: 86_400, unit: 'min' }, (minMinutes) =>
-            set({ minMinutes }),
+          {figure(
+            'stepFields.least',
+            step.minMinutes,
+            { min: 0, max: 86_400, unit: 'min', width: 130 },
+            (minMinutes) => set({ minMinutes }),
           )}
-          {figure('stepFields.most', step.maxMinutes, { min: 0, max: 86_400, unit: 'min' }, (maxMinutes) =>
-            set({ maxMinutes }),
+          {figure(
+            'stepFields.most',
+            step.maxMinutes,
+            { min: 0, max: 86_400, unit: 'min', width: 130 },
+            (maxMinutes) => set({ maxMinutes }),
           )}
         </>
       );
@@ -173,7 +182,7 @@ export function StepFieldInput({ field, step, name, onChange }: FieldProps & { f
           {figure(
             'stepFields.downToShare',
             step.downToShare === undefined ? undefined : step.downToShare * 100,
-            { min: 5, max: 99, unit: '%' },
+            { min: 5, max: 99, unit: '%', width: 170 },
             (percent) => set({ downToShare: percent / 100, downToL: undefined }),
           )}
         </>
@@ -198,6 +207,7 @@ export function StepFieldInput({ field, step, name, onChange }: FieldProps & { f
             keepSolids: v === 'kept' ? true : undefined,
             asideSolids: v === 'aside' ? true : undefined,
           }),
+        true,
       );
     case 'passes':
       return SIEVES.map((by) => (
@@ -210,7 +220,7 @@ export function StepFieldInput({ field, step, name, onChange }: FieldProps & { f
           max={9}
           decimals={0}
           unit="×"
-          width={100}
+          width={130}
           onCommit={(times) => {
             const passes = SIEVES.flatMap((id) => {
               const n = id === by ? times : (step.passes?.find((p) => p.by === id)?.times ?? 0);
@@ -221,8 +231,11 @@ export function StepFieldInput({ field, step, name, onChange }: FieldProps & { f
         />
       ));
     case 'rinseMl':
-      return figure('stepFields.rinseMl', step.rinseMl, { min: 1, max: 20_000, unit: 'mL' }, (rinseMl) =>
-        set({ rinseMl }),
+      return figure(
+        'stepFields.rinseMl',
+        step.rinseMl,
+        { min: 1, max: 20_000, unit: 'mL', width: 160 },
+        (rinseMl) => set({ rinseMl }),
       );
     case 'thrown':
       return pick(

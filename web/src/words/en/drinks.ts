@@ -145,8 +145,10 @@ export const EN_DRINKS = {
   'editorPage.boil': 'Boil',
 
   // stepCard
-  'stepCard.more': 'More …',
-  'stepCard.moreOf': 'step {number}, {name}',
+  'stepCard.more': 'More{count, plural, =0 { …} other { (#)}}',
+  'stepCard.less': 'Less',
+  'stepCard.moreOf':
+    'More of step {number}, {name}{count, plural, =0 {} one {: one thing is said} other {: # things are said}}',
 
   // stepFields
   'stepFields.of': '{label}: {name}',
