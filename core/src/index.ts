@@ -512,6 +512,7 @@ export {
 export { type AttendedInterval, startBy, type Timetable, timetableFrom } from './plan/startBy.ts';
 export { BOOK, recipeById } from './program/book/book.ts';
 export { checkRecipe, type RecipeProblem } from './program/book/checkRecipe.ts';
+export { handlesOnly, putLine, takeLineOut } from './program/book/lineMoves.ts';
 export { expand, METHODS, type Method, type MethodChoice } from './program/book/methods/methods.ts';
 export {
   choicesUnder,

@@ -94,6 +94,7 @@ const VESSELS: VesselSpec[] = [
   { id: 'bowl', kind: 'bowl', shape: null, massG: 0 },
   { id: 'tub', kind: 'tub', shape: null, massG: 0 },
   { id: 'jar', kind: 'jar', shape: null, massG: 0 },
+  { id: 'blender', kind: 'blender', shape: null, massG: 0 },
   { id: 'bottles', kind: 'bottles', shape: null, massG: 0 },
   { id: 'spent', kind: 'spent', shape: null, massG: 0 },
 ];
@@ -163,8 +164,30 @@ function own(r: Random): Planned | null {
   if (r.chance(0.85)) heat();
   if (r.chance(0.5)) add('steep', 'pot', 'pot', { place: place(), lid: 'on', ...minutes(10, 300) });
   if (r.chance(0.25)) heat();
+  // Warm or hot for hours on a low flame.
+  if (r.chance(0.25)) {
+    const targetC = Math.round(r.between(35, 92));
+    add('heat', 'pot', 'pot', { burnerId: 'gas', lid: 'on', until: { kind: 'temp', targetC } });
+    add('steep', 'pot', 'pot', { place: 'stove', holdC: targetC, lid: 'on', ...minutes(10, 240) });
+  }
   const keep = r.chance(0.25);
-  add('strain', 'pot', 'tub', { press: 'press', cloth: false, keepSolids: keep, ...minutes(5, 25) });
+  const aside = !keep && r.chance(0.3);
+  add('strain', 'pot', 'tub', {
+    press: 'press',
+    cloth: false,
+    keepSolids: keep,
+    ...(aside ? { asideSolids: true } : {}),
+    ...(r.chance(0.3) ? { rinseMl: 50 * litres } : {}),
+    ...minutes(5, 25),
+  });
+  // What was put aside is blended with more water, after hours in its bowl or at once.
+  if (aside) {
+    add('blend', 'blender', 'blender', {
+      lines: [...solids, line('liquid', 'water', litres * 200)],
+      ...minutes(3, 90),
+    });
+    add('strain', 'blender', 'tub', { press: 'wring', cloth: true, keepSolids: false, ...minutes(5, 20) });
+  }
   if (keep) {
     add('combine', 'bowl', 'pot', { lines: [line('liquid', 'water', litres * 300)] });
     if (r.chance(0.8)) heat();

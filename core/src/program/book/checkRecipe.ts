@@ -62,6 +62,7 @@ export function checkRecipe(recipe: Recipe, tables: Tables): RecipeProblem[] {
   if (!recipe.steps || !recipe.methods.includes('own')) return problems;
 
   const usedAt = new Map<string, number>();
+  const inHand = new Set<string>();
   const usedShare = new Map<string, number>();
   const washedAt = new Map<string, number>();
   const preparedAt = new Map<string, number>();
@@ -73,10 +74,14 @@ export function checkRecipe(recipe: Recipe, tables: Tables): RecipeProblem[] {
   for (const [index, step] of recipe.steps.entries()) {
     if (bottled) problems.push({ code: 'stepAfterBottles', severity: 'error', stepId: step.id });
     if (step.kind === 'bottle') bottled = true;
+    if (step.kind === 'lift') for (const id of step.lineIds) inHand.add(id);
+    if (step.kind === 'strain' && step.asideSolids) for (const id of usedAt.keys()) inHand.add(id);
     for (const id of step.lineIds) {
       if (step.kind === 'wash' || step.kind === 'pick') washedAt.set(id, index);
       if (step.kind === 'prep') preparedAt.set(id, index);
       if (!USES.has(step.kind)) continue;
+      // Lifted out, or strained off and put aside, it is taken again.
+      if (inHand.delete(id) && usedAt.has(id)) continue;
       const share = step.shares?.find((s) => s.lineId === id)?.share;
       const before = usedShare.get(id) ?? 0;
       usedShare.set(id, share === undefined ? 1 : before + share);

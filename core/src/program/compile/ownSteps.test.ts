@@ -143,7 +143,7 @@ describe('where a step happens', () => {
         step('lift', ['fruit']),
         step('strain'),
         step('blend', ['fruit', 'more']),
-        step('strain', [], { from: ['blender'], press: 'wring' }),
+        step('strain', [], { press: 'wring' }),
         step('cool'),
       ],
     );
@@ -160,7 +160,7 @@ describe('where a step happens', () => {
         step('blend', ['water', 'ginger']),
         step('strain', [], { press: 'wring', asideSolids: true }),
         step('blend', ['ginger', 'more']),
-        step('strain', [], { from: ['blender'], press: 'wring' }),
+        step('strain', [], { press: 'wring' }),
       ],
     );
     const again = entries('blend')[1]!;
@@ -205,6 +205,27 @@ describe('heat as it is said', () => {
     );
     const { after } = entries('boil')[0]!;
     expect((volumeMl(after.liquor) / 1000) * expansion(100)).toBeCloseTo(3, 3);
+  });
+});
+
+describe('washed as it asks for it', () => {
+  const rinses = (line: RecipeLine, says: Partial<RecipeStep> = {}) => {
+    const { program } = made(
+      [WATER_4L, line],
+      [step('wash', [line.id], says), step('combine', ['water', line.id])],
+    );
+    const [wash] = program.steps;
+    if (wash?.kind !== 'wash') throw new Error('not washed');
+    return [wash.rinses, wash.minutesPerRinse];
+  };
+  it('dried hibiscus floats: four rinses; a root is scrubbed twice; anything else once', () => {
+    expect(rinses(CALYX)).toEqual([4, 1.5]);
+    expect(rinses(line('ginger', 'ginger-sliced', 100))).toEqual([2, 2]);
+    expect(rinses(line('mint', 'mint-leaf', 50))).toEqual([1, 1.5]);
+  });
+  it('as the cook says: two rinses, or six minutes in all', () => {
+    expect(rinses(CALYX, { rinses: 2 })).toEqual([2, 1.5]);
+    expect(rinses(CALYX, { minutes: 6 })).toEqual([4, 1.5]);
   });
 });
 

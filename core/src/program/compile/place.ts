@@ -84,12 +84,16 @@ export function placeSteps(steps: readonly RecipeStep[]): PlacedStep[] {
         at = here;
         break;
       case 'strain': {
-        const to: VesselId = step.to ?? (here === TUB ? JUG : TUB);
-        put([here], [to]);
-        if (step.keepSolids) kept = here;
+        // What was blended apart is strained to what waits for it.
+        const apart = !step.from && waiting.at(-1) === BLENDER;
+        if (apart) waiting.pop();
+        const from = apart ? BLENDER : here;
+        const to: VesselId = step.to ?? (from === TUB ? JUG : TUB);
+        put([from], [to]);
+        if (step.keepSolids) kept = from;
         at = to;
         // Nothing but a sieve between: what went through goes on where it was.
-        if (here === TUB && !step.to) {
+        if (from === TUB && !step.to) {
           placed.push(implied(step, 'mix', 0, [], [JUG], TUB));
           at = TUB;
         }

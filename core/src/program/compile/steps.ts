@@ -90,7 +90,7 @@ function emitStep(
       b.add(step.kind, base);
       return;
     case 'wash':
-      b.add('wash', { ...base, ...rinsesOf(step, c.choices) });
+      b.add('wash', { ...base, ...rinsesOf(c, step) });
       return;
     case 'combine':
       b.add('combine', base);

@@ -1,7 +1,9 @@
-import type { Choices, JuiceTool, RecipeLine, RecipeStep } from '../../documents/recipe.ts';
+import type { JuiceTool, RecipeLine, RecipeStep } from '../../documents/recipe.ts';
 import { estimatePh } from '../../liquor/ph.ts';
 import { boilingPointC } from '../../physics/heat.ts';
+import { FIRM_SKINS } from '../../tables/traits.ts';
 import { juiceToolOf } from '../model/kitchen.ts';
+import { traitsOf } from '../model/tags.ts';
 import type { Attention, LineId, Until } from '../model/types.ts';
 import { POT, SPICE_POT } from '../model/vessels.ts';
 import type { BuildInput } from './context.ts';
@@ -9,6 +11,8 @@ import type { BuildInput } from './context.ts';
 /** What a step leaves unsaid is as usual: how long it takes, how cold it gets, which lid is on, who has to be there. */
 
 const MINUTES_PER_RINSE = 1.5;
+/** A firm skin, with a brush: so often, so long each time. */
+const SCRUB = { rinses: 2, minutes: 2 };
 /**
  * Cooled to this in ice before a cold steep and before bottling, °C: a drink sour enough to count as acid may finish
  * in the fridge; any other is brought all the way down, for its second stage of cooling has a limit.
@@ -77,11 +81,22 @@ export function toolFor(c: BuildInput, line: RecipeLine): JuiceTool {
 
 export const juicingMin = (tool: JuiceTool, kg: number): number => handling(3, tool === 'juicer' ? 3 : 6, kg);
 
-/** How often and how long it is rinsed: as the step says, else as the batch chooses. */
-export function rinsesOf(step: RecipeStep, choices: Choices): { rinses: number; minutesPerRinse: number } {
-  const rinses = step.rinses ?? choices.rinses;
+/**
+ * How often and how long it is rinsed: as the step says; else what floats is swirled as often as the batch chooses, a
+ * firm skin is scrubbed twice, anything else is rinsed once.
+ */
+export function rinsesOf(c: BuildInput, step: RecipeStep): { rinses: number; minutesPerRinse: number } {
+  const lines = c.recipe.lines.filter((l) => step.lineIds.includes(l.id));
+  const swirls = lines.some((l) => l.wash === 'swirl' || c.tables.ingredients.get(l.itemId)?.floats);
+  const traits = traitsOf(
+    lines.map((l) => l.itemId),
+    c.tables,
+  );
+  const scrubs = FIRM_SKINS.some((trait) => traits.has(trait));
+  const rinses = step.rinses ?? (swirls ? c.choices.rinses : scrubs ? SCRUB.rinses : 1);
+  const usualMin = !swirls && scrubs ? SCRUB.minutes : MINUTES_PER_RINSE;
   const minutesPerRinse =
-    step.minutesPerRinse ?? (step.minutes === undefined ? MINUTES_PER_RINSE : step.minutes / rinses);
+    step.minutesPerRinse ?? (step.minutes === undefined ? usualMin : step.minutes / rinses);
   return { rinses, minutesPerRinse };
 }
 
@@ -109,7 +124,7 @@ function usualMin(c: BuildInput, step: RecipeStep, litres: number): number {
       return Math.round(prepared.reduce((sum, l) => sum + l.prep!.minutes, 0) * scale);
     }
     case 'wash': {
-      const { rinses, minutesPerRinse } = rinsesOf(step, c.choices);
+      const { rinses, minutesPerRinse } = rinsesOf(c, step);
       return rinses * minutesPerRinse;
     }
     case 'bottle':

@@ -51,8 +51,14 @@ function Pick(props: {
       onChange={(e) => props.onPick(e.target.value)}
       sx={{ minWidth: props.wide ? 200 : 110 }}
       slotProps={{
-        htmlInput: { 'aria-label': say('stepFields.of', { label: say(props.label), name: props.name }) },
-        select: { displayEmpty: true },
+        select: {
+          displayEmpty: true,
+          // Its step is read out with it; the name of the field alone would not tell one step from another.
+          SelectDisplayProps: {
+            'aria-label': say('stepFields.of', { label: say(props.label), name: props.name }),
+            'aria-labelledby': undefined,
+          },
+        },
         inputLabel: { shrink: true },
       }}
     >

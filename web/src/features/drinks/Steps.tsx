@@ -1,12 +1,15 @@
 import { sayRich } from '../../words/rich.ts';
 import '../../words/places/drinks.ts';
 import {
+  handlesOnly,
   OWN_STEP_KINDS,
   type OwnStepKind,
+  putLine,
   type Recipe,
   type RecipeLine,
   type RecipeProblem,
   type RecipeStep,
+  takeLineOut,
 } from '@big-ladle/core';
 import {
   type Announcements,
@@ -48,18 +51,7 @@ export function Steps(props: {
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
   const stepOf = (id: string): string | null => (id.startsWith('step:') ? id.slice(5) : null);
-  const put = (lineId: string, stepId: string | null) =>
-    onChange(
-      steps.map((s) => ({
-        ...s,
-        lineIds:
-          s.id === stepId
-            ? [...s.lineIds.filter((x) => x !== lineId), lineId]
-            : s.lineIds.filter((x) => x !== lineId || isCleaning(s.kind)),
-        // It is all in one place now.
-        ...(s.shares ? { shares: s.shares.filter((x) => x.lineId !== lineId) } : {}),
-      })),
-    );
+  const put = (lineId: string, stepId: string) => onChange(putLine(steps, lineId, stepId));
   const dropped = ({ active, over }: DragEndEvent) => {
     if (!over) return;
     const from = String(active.id);
@@ -98,7 +90,7 @@ export function Steps(props: {
         : say('editorPage.putBack', { spoken: spoken(active) }),
     onDragCancel: ({ active }) => say('editorPage.putBack', { spoken: spoken(active) }),
   };
-  const used = new Set(steps.filter((s) => !isCleaning(s.kind)).flatMap((s) => s.lineIds));
+  const used = new Set(steps.filter((s) => !handlesOnly(s.kind)).flatMap((s) => s.lineIds));
   const unused = recipe.lines.filter((l) => !used.has(l.id));
   return (
     <DndContext
@@ -116,7 +108,7 @@ export function Steps(props: {
                   <LineChip
                     key={l.id}
                     line={l}
-                    where="none"
+                    where={NOWHERE}
                     steps={steps}
                     onPut={(stepId) => put(l.id, stepId)}
                   />
@@ -146,7 +138,9 @@ export function Steps(props: {
                         line={line}
                         where={step.id}
                         steps={steps}
-                        onPut={(stepId) => put(id, stepId)}
+                        onPut={(stepId) =>
+                          stepId === NOWHERE ? onChange(takeLineOut(steps, id, step.id)) : put(id, stepId)
+                        }
                       />,
                     ]
                   : [];
@@ -182,8 +176,8 @@ export function Steps(props: {
   );
 }
 
-/** Washing and cutting only name what is washed and cut: it goes in elsewhere. */
-const isCleaning = (kind: OwnStepKind): boolean => kind === 'wash' || kind === 'prep' || kind === 'pick';
+/** In none of the steps. */
+const NOWHERE = 'none';
 
 function LineChip(props: {
   line: RecipeLine;
@@ -238,7 +232,7 @@ function LineChip(props: {
           maxWidth: 62,
         }}
       >
-        {where === 'none' && <option value="none">{say('editorPage.step')}</option>}
+        <option value={NOWHERE}>{say(where === NOWHERE ? 'editorPage.step' : 'editorPage.notHere')}</option>
         {steps.map((s, i) => (
           <option key={s.id} value={s.id}>
             {i + 1}. {say(`step.${s.kind}`)}

@@ -228,7 +228,7 @@ export const EN = {
   'step.combine': 'Fill the pot',
   'step.combine.spicePot': 'Fill the small pot',
   'step.combine.more': 'Put in',
-  'step.combine.lift': 'Lift out the herbs',
+  'step.combine.lift': 'Lift out',
   'step.combine.second': 'The second water',
   'step.combine.rinse': 'Rinse the cloth',
   'step.soak': 'Soak cold',

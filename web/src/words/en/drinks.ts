@@ -140,6 +140,7 @@ export const EN_DRINKS = {
   'editorPage.ingredientToBeMoved': 'ingredient to be moved',
   'editorPage.goesInWithStep': '{name}: goes in with step',
   'editorPage.step': 'step…',
+  'editorPage.notHere': 'not in this step',
   'editorPage.stepMove': 'Step {number}, {name}: move',
   'editorPage.minutes': '{name}, minutes',
   'editorPage.boil': 'Boil',
