@@ -50,7 +50,7 @@ for (let i = 0; i < 5; i++) {
   });
   const began = Date.now();
   await page.goto(url);
-  await page.getByRole('link', { name: 'Begin a batch' }).click({ trial: true });
+  await page.getByRole('link', { name: 'Start a drink' }).click({ trial: true });
   const usableMs = Date.now() - began;
   await page.waitForLoadState('load');
   visits.push({ usableMs, ...wire });
