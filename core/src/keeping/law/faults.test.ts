@@ -25,7 +25,7 @@ const FAULTS: { name: string; file: string; from: string; to: string }[] = [
   {
     name: 'a second heating takes back whatever was missed',
     file: 'program/simulate/exposure.ts',
-    from: 'if (missed && (t.boiledAgain || t.from21To5Min > STAGE_MIN.second || !soon)) return t;',
+    from: 'if (missed && (t.boiledAgain || t.from21To5Min > STAGE_MIN.second || !soon)) return;',
     to: '',
   },
   {

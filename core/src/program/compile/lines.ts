@@ -15,6 +15,7 @@ const NOTHING = 1e-9;
 
 export interface CompiledLines {
   lines: ProgramLine[];
+  isSolid: (id: LineId) => boolean;
   /** The lines of a placed step, as the program has them. */
   of: (placed: PlacedStep) => LineId[];
 }
@@ -66,8 +67,10 @@ export function programLines(c: BuildInput, placed: readonly PlacedStep[]): Comp
         });
   });
   const known = new Set(c.lines.map((l) => l.id));
+  const solids = new Set(lines.flatMap((l) => (l.kind === 'solid' ? [l.id] : [])));
   return {
     lines,
+    isSolid: (id) => solids.has(id),
     of: (p) =>
       TAKES.has(p.step.kind)
         ? [...new Set(p.step.lineIds)].flatMap(

@@ -1,6 +1,6 @@
 import type { RecipeLine, RecipeStep } from '../../documents/recipe.ts';
 import { JUICE_TOOLS } from '../../documents/recipe.ts';
-import type { LineId, Step, Until } from '../model/types.ts';
+import type { Step, Until } from '../model/types.ts';
 import { SPICE_POT, TUB } from '../model/vessels.ts';
 import type { BuildInput } from './context.ts';
 import type { CompiledLines } from './lines.ts';
@@ -71,11 +71,10 @@ function emitStep(
 ): void {
   const { step, from, to } = placed;
   const litres = fill > 0 ? c.litres / c.fills : c.litres;
-  const isSolid = (id: LineId) => lines.lines.find((l) => l.id === id)?.kind === 'solid';
   const at = { from, to, fill };
   const base = {
     ...at,
-    lines: liquidsFirst(lines.of(placed), isSolid),
+    lines: liquidsFirst(lines.of(placed), lines.isSolid),
     until: untilOf(c, step, litres),
     attention: attentionOf(step),
     ...(step.text ? { text: step.text } : {}),

@@ -81,13 +81,16 @@ export function missedStage(
  * The tally begun anew by a full heating, where that is allowed: after a cooling within its limits, and once after a
  * first stage that was missed by so little that it is under four hours since 60 °C. Any other missed cooling stays.
  */
-function afterFullHeating(tally: CoolingTally): CoolingTally {
+function beginAnew(t: { -readonly [K in keyof CoolingTally]: CoolingTally[K] }): void {
   // What it stood warm before it was ever hot is no cooling.
-  const t = { ...tally, rawWarmMin: 0 };
+  t.rawWarmMin = 0;
   const missed = missedStage(t) !== null;
   const soon = t.from60To21Min + t.from21To5Min < KEEPING.boilAgainH * 60;
-  if (missed && (t.boiledAgain || t.from21To5Min > STAGE_MIN.second || !soon)) return t;
-  return { ...t, from60To21Min: 0, from21To5Min: 0, cold: false, boiledAgain: t.boiledAgain || missed };
+  if (missed && (t.boiledAgain || t.from21To5Min > STAGE_MIN.second || !soon)) return;
+  t.from60To21Min = 0;
+  t.from21To5Min = 0;
+  t.cold = false;
+  t.boiledAgain = t.boiledAgain || missed;
 }
 
 /**
@@ -104,34 +107,30 @@ export function olderCooling(
   roomC: number,
 ): CoolingTally {
   const warmedC = Math.max(KEEPING.firstStageToC, roomC) + KEEPING.warmedByC;
-  let t: CoolingTally = before;
+  // Written over stretch by stretch: there are many of them, and copies are what costs most.
+  const t = { ...before };
   const coldC = coldPlace ? KEEPING.coldEnoughC : KEEPING.warmC.from;
   for (const s of stretches) {
     const high = Math.max(s.fromC, s.toC);
     // Poured together with something colder it may have fallen without a path.
-    let fullHeatMin = s.fromC < KEEPING.warmC.to ? 0 : t.fullHeatMin;
-    let { from60To21Min, from21To5Min, cold } = t;
-    if (high > warmedC) cold = false;
-    if (t.hot && !cold) {
-      from60To21Min += minutesBetween(s, KEEPING.firstStageToC, KEEPING.warmC.to);
-      from21To5Min += minutesBetween(s, coldC, KEEPING.firstStageToC);
+    if (s.fromC < KEEPING.warmC.to) t.fullHeatMin = 0;
+    if (high > warmedC) t.cold = false;
+    if (t.hot && !t.cold) {
+      t.from60To21Min += minutesBetween(s, KEEPING.firstStageToC, KEEPING.warmC.to);
+      t.from21To5Min += minutesBetween(s, coldC, KEEPING.firstStageToC);
     }
     const full = minutesBetween(s, KEEPING.heatedC, Number.POSITIVE_INFINITY);
-    fullHeatMin += full;
-    t = {
-      ...t,
-      from60To21Min,
-      from21To5Min,
-      warmMin: t.warmMin + warmMinutes(s),
-      rawWarmMin: t.rawWarmMin + (t.hot || coldPlace ? 0 : warmMinutes(s)),
-      hot: t.hot || high > warmedC,
-      cold: cold || s.toC <= coldC,
-      fullHeatMin,
-    };
-    if (full > 0 && fullHeatMin >= KEEPING.heatedMin) t = afterFullHeating(t);
-    if (s.toC < KEEPING.warmC.to && t.fullHeatMin > 0) t = { ...t, fullHeatMin: 0 };
+    t.fullHeatMin += full;
+    const warm = warmMinutes(s);
+    t.warmMin += warm;
+    if (!t.hot && !coldPlace) t.rawWarmMin += warm;
+    t.hot = t.hot || high > warmedC;
+    t.cold = t.cold || s.toC <= coldC;
+    if (full > 0 && t.fullHeatMin >= KEEPING.heatedMin) beginAnew(t);
+    if (s.toC < KEEPING.warmC.to) t.fullHeatMin = 0;
   }
-  return unsafeMin > 0 ? { ...t, unsafeMin: t.unsafeMin + unsafeMin } : t;
+  t.unsafeMin += unsafeMin;
+  return t;
 }
 
 /** The tally of something that has lain in a warm kitchen for so many minutes. */
