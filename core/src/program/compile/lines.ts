@@ -2,7 +2,7 @@ import type { RecipeStep } from '../../documents/recipe.ts';
 import { WATER_20_G_PER_ML } from '../../liquor/composition.ts';
 import { coverWaterMl } from '../../physics/room.ts';
 import { areaM2 } from '../../physics/vesselShape.ts';
-import type { LineId, ProgramLine } from '../model/types.ts';
+import type { LineId, ProgramLine, VesselId } from '../model/types.ts';
 import { BLENDER } from '../model/vessels.ts';
 import type { BuildInput } from './context.ts';
 import type { PlacedStep } from './place.ts';
@@ -20,73 +20,124 @@ export interface CompiledLines {
   of: (placed: PlacedStep) => LineId[];
 }
 
+/** A line, or the share of it that one step takes. */
+interface Part {
+  id: LineId;
+  lineId: LineId;
+  share: number;
+  name: 'first' | 'second' | 'rinse' | 'later';
+  at: PlacedStep;
+}
+
+/** In hand again: lifted out, or strained off and put aside. */
+const IN_HAND = 'in hand';
+
+/** Follows every solid from step to step: what takes it, where it lies, when it comes back to hand. */
+class Followed {
+  readonly parts: Part[] = [];
+  /** The parts that a step takes or handles; whole lines where none of them is in a vessel yet. */
+  readonly takes = new Map<PlacedStep, LineId[]>();
+  readonly handles = new Map<PlacedStep, LineId[]>();
+  private readonly where = new Map<LineId, VesselId>();
+
+  constructor(private readonly kindOf: (lineId: LineId) => ProgramLine['kind'] | undefined) {}
+
+  step(p: PlacedStep): void {
+    const [from] = p.from;
+    const lineIds = [...new Set(p.step.lineIds)].filter((id) => this.kindOf(id) !== undefined);
+    if (p.step.kind === 'lift') {
+      const lifted = this.lyingIn(from, lineIds);
+      for (const id of lifted) this.where.set(id, IN_HAND);
+      this.takes.set(p, lifted);
+    } else if (TAKES.has(p.step.kind)) {
+      this.takes.set(
+        p,
+        lineIds.flatMap((id) => this.take(p, id)),
+      );
+    } else
+      this.handles.set(
+        p,
+        lineIds.filter((id) => !this.isUsed(id) || this.inHand(id).length > 0),
+      );
+    if (p.step.kind === 'blend')
+      for (const id of p.from.flatMap((vesselId) => this.lyingIn(vesselId))) this.where.set(id, p.to[0]!);
+    if (p.step.kind === 'juice') for (const id of this.takes.get(p) ?? []) this.where.delete(id);
+    if (p.step.kind === 'strain' && !p.step.keepSolids)
+      for (const id of this.lyingIn(from))
+        if (p.step.asideSolids) this.where.set(id, IN_HAND);
+        else this.where.delete(id);
+  }
+
+  /** What lies in a vessel, of some lines or of all. */
+  private lyingIn(vesselId: VesselId | undefined, lineIds?: readonly LineId[]): LineId[] {
+    return this.parts
+      .filter((part) => this.where.get(part.id) === vesselId && (lineIds?.includes(part.lineId) ?? true))
+      .map((part) => part.id);
+  }
+
+  private isUsed(lineId: LineId): boolean {
+    return this.parts.some((part) => part.lineId === lineId);
+  }
+
+  private inHand(lineId: LineId): LineId[] {
+    return this.lyingIn(IN_HAND, [lineId]);
+  }
+
+  private take(p: PlacedStep, lineId: LineId): LineId[] {
+    const back = this.inHand(lineId);
+    const before = this.parts.filter((part) => part.lineId === lineId);
+    const left = 1 - before.reduce((sum, part) => sum + part.share, 0);
+    const said = p.step.shares?.find((s) => s.lineId === lineId)?.share;
+    const share = Math.min(Math.max(0, left), said ?? left);
+    const taken = [...back];
+    if (back.length === 0 && share > NOTHING) {
+      const again = p.to[0] === BLENDER ? 'rinse' : before.length === 1 ? 'second' : 'later';
+      const name = before.length === 0 ? 'first' : again;
+      const id =
+        name === 'first' ? lineId : name === 'later' ? `${lineId}-${before.length + 1}` : `${lineId}-${name}`;
+      this.parts.push({ id, lineId, share, name, at: p });
+      taken.push(id);
+    }
+    if (this.kindOf(lineId) === 'solid') for (const id of taken) this.where.set(id, p.to[0]!);
+    return taken;
+  }
+}
+
 /**
  * The lines of the program: a line that several steps take is parted, each takes its share and the last what is left;
- * water "to cover" is worked out from what lies in its vessel then.
+ * what comes back to hand is taken again, and nothing goes in twice. Water "to cover" is worked out from what lies in
+ * its vessel then.
  */
 export function programLines(c: BuildInput, placed: readonly PlacedStep[]): CompiledLines {
-  const uses = new Map<LineId, { step: PlacedStep; share: number }[]>();
-  /** What was lifted out, or strained off and put aside, and is to be taken again. */
-  const inHand = new Set<LineId>();
-  const again = new Map<PlacedStep, Set<LineId>>();
-  for (const p of placed) {
-    if (p.step.kind === 'lift') for (const id of p.step.lineIds) inHand.add(id);
-    if (p.step.kind === 'strain' && p.step.asideSolids)
-      for (const id of solidsIn(c, placed, p)) inHand.add(id);
-    if (!TAKES.has(p.step.kind)) continue;
-    for (const id of new Set(p.step.lineIds)) {
-      const before = uses.get(id) ?? [];
-      if (inHand.delete(id) && before.length > 0) {
-        again.set(p, (again.get(p) ?? new Set()).add(id));
-        continue;
-      }
-      const left = 1 - before.reduce((sum, u) => sum + u.share, 0);
-      const said = p.step.shares?.find((s) => s.lineId === id)?.share;
-      const share = Math.min(Math.max(0, left), said ?? left);
-      if (share > NOTHING) uses.set(id, [...before, { step: p, share }]);
-    }
-  }
-  const names = new Map<PlacedStep, Map<LineId, LineId>>();
+  const kinds = new Map(c.lines.map((l) => [l.id, l.kind]));
+  const followed = new Followed((id) => kinds.get(id));
+  for (const p of placed) followed.step(p);
+  const partsOf = (lineId: LineId) => followed.parts.filter((part) => part.lineId === lineId);
   const lines = c.lines.flatMap((line): ProgramLine[] => {
-    const used = uses.get(line.id) ?? [];
-    const massG =
-      line.rule.kind === 'cover' ? coverG(c, placed, used[0]?.step, line.rule.plusCm) : line.massG;
-    return used.length === 0
+    const parts = partsOf(line.id);
+    const massG = line.rule.kind === 'cover' ? coverG(c, placed, parts[0]?.at, line.rule.plusCm) : line.massG;
+    return parts.length === 0
       ? [{ ...line, massG }]
-      : used.map(({ step, share }, i) => {
-          const more = step.to[0] === BLENDER ? 'rinse' : i === 1 ? 'second' : 'later';
-          const name = i === 0 ? 'first' : more;
-          const id = i === 0 ? line.id : more === 'later' ? `${line.id}-${i + 1}` : `${line.id}-${more}`;
-          names.set(step, (names.get(step) ?? new Map()).set(line.id, id));
-          return {
-            ...line,
-            id,
-            massG: massG * share,
-            ...(used.length > 1 ? { share: name } : {}),
-          };
-        });
+      : parts.map(({ id, share, name }) => ({
+          ...line,
+          id,
+          massG: massG * share,
+          ...(parts.length > 1 ? { share: name } : {}),
+        }));
   });
-  const known = new Set(c.lines.map((l) => l.id));
   const solids = new Set(lines.flatMap((l) => (l.kind === 'solid' ? [l.id] : [])));
   return {
     lines,
     isSolid: (id) => solids.has(id),
     of: (p) =>
-      TAKES.has(p.step.kind)
-        ? [...new Set(p.step.lineIds)].flatMap(
-            (id) => names.get(p)?.get(id) ?? (again.get(p)?.has(id) ? id : []),
-          )
-        : p.step.lineIds.filter((id) => known.has(id)),
+      followed.takes.get(p) ??
+      // What is washed or cut is so in all its parts.
+      (followed.handles.get(p) ?? []).flatMap((lineId) => {
+        const parts = partsOf(lineId);
+        return parts.length === 0 ? [lineId] : parts.map((part) => part.id);
+      }),
   };
 }
-
-/** The solids that were put into the vessel of a straining. */
-const solidsIn = (c: BuildInput, placed: readonly PlacedStep[], at: PlacedStep): LineId[] =>
-  placed
-    .slice(0, placed.indexOf(at))
-    .filter((p) => TAKES.has(p.step.kind) && p.to[0] === at.from[0])
-    .flatMap((p) => p.step.lineIds)
-    .filter((id) => c.lines.find((l) => l.id === id)?.kind === 'solid');
 
 /** Water that covers what lies in the vessel it is poured into, g. */
 function coverG(

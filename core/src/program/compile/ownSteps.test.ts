@@ -153,6 +153,21 @@ describe('where a step happens', () => {
     expect(sim.flows.filter((f) => f.code === 'ownWater')).toHaveLength(1);
     expectConserved(sim);
   });
+  it('what is blended out of the pot is blended with all that lies in it', () => {
+    const { sim, entries } = made(
+      [WATER_4L, line('fruit', 'pineapple-flesh', 1000)],
+      [
+        step('combine', ['water', 'fruit']),
+        step('heat'),
+        step('boil', [], { minutes: 10 }),
+        step('blend'),
+        step('strain', [], { press: 'wring' }),
+      ],
+    );
+    expect(entries('blend')[0]!.after.solids.map((s) => s.massG)).toEqual([1000]);
+    expect(sim.vessels.pot!.solids).toEqual([]);
+    expectConserved(sim);
+  });
   it('what is put aside when it is strained is blended again with water', () => {
     const { sim, entries } = made(
       [WATER_4L, line('ginger', 'ginger-sliced', 400), line('more', 'water', 1000, 'liquid')],

@@ -54,10 +54,10 @@ export function placeSteps(steps: readonly RecipeStep[]): PlacedStep[] {
         break;
       }
       case 'lift':
-        put([here], [BOWL]);
+        placed.push({ step, from: [here], to: [BOWL] });
         break;
       case 'soak': {
-        const to = step.to ?? POT;
+        const to = step.to ?? (step.lineIds.length ? POT : here);
         if (step.lineIds.length) placed.push(implied(step, 'combine', 2, step.lineIds, [BOWL], to));
         placed.push({ step: { ...step, lineIds: [] }, from: [to], to: [to] });
         at = to;
@@ -88,12 +88,14 @@ export function placeSteps(steps: readonly RecipeStep[]): PlacedStep[] {
         const apart = !step.from && waiting.at(-1) === BLENDER;
         if (apart) waiting.pop();
         const from = apart ? BLENDER : here;
-        const to: VesselId = step.to ?? (from === TUB ? JUG : TUB);
-        put([from], [to]);
+        // Out of a vessel into itself nothing is strained.
+        const asked = step.to === from ? undefined : step.to;
+        const to: VesselId = asked ?? (from === TUB ? JUG : TUB);
+        placed.push({ step, from: [from], to: [to] });
         if (step.keepSolids) kept = from;
         at = to;
         // Nothing but a sieve between: what went through goes on where it was.
-        if (from === TUB && !step.to) {
+        if (from === TUB && !asked) {
           placed.push(implied(step, 'mix', 0, [], [JUG], TUB));
           at = TUB;
         }

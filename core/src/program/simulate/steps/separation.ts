@@ -8,6 +8,7 @@ import {
   addFlow,
   drainedOf,
   drawableOf,
+  emptyLiquor,
   ingredientOf,
   mixLiquors,
   noteRoom,
@@ -166,10 +167,23 @@ function breakOpen(sim: SimState, step: Step, vessel: Vessel, share: number): Ve
   return { ...vessel, liquor, solids };
 }
 
+/** What is blended out of a pot is blended with all that lies in it. */
+function moveSolids(sim: SimState, step: Step, toId: string): void {
+  for (const id of step.from) {
+    if (id === toId || sim.specs.get(id)?.kind === 'bowl') continue;
+    const from = vesselOf(sim, step.id, id);
+    if (from.solids.length === 0) continue;
+    setVessel(sim, { ...from, liquor: emptyLiquor(sim.kitchen.roomC), solids: [] });
+    const to = vesselOf(sim, step.id, toId);
+    setVessel(sim, { ...to, solids: [...to.solids, ...from.solids] });
+  }
+}
+
 /** Blending: what is in broken cells is free at once. The foam that stands on it is air and is not counted. */
 export function blendStep(sim: SimState, step: BlendStep, run: StepRun): void {
   const { id } = vesselOf(sim, step.id, firstOf(step.to));
   pourTogether(sim, step, id);
+  moveSolids(sim, step, id);
   addLines(sim, step, id, run);
   const vessel = vesselOf(sim, step.id, id);
   const fillMl = volumeMl(vessel.liquor) + solidsInfo(sim, vessel).volumeMl;
