@@ -611,7 +611,7 @@ export {
   SPICE_POT,
   TUB,
 } from './program/model/vessels.ts';
-export { cuesFor, type Guidance, guidanceAt, guidanceFor } from './program/simulate/guidance.ts';
+export { cuesFor, type Guidance, guidanceAt, guidanceFor, heatManner } from './program/simulate/guidance.ts';
 export { type Ledger, type LedgerRow, ledgerOf } from './program/simulate/ledger.ts';
 export { simulateBatch, vesselNow, vesselOfStep } from './program/simulate/simulate.ts';
 export { NO_FACTORS } from './program/simulate/state.ts';

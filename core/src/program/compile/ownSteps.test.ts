@@ -5,6 +5,7 @@ import { expansion } from '../../liquor/water.ts';
 import { BURNERS, KITCHEN, POTS, TABLES } from '../../testKitchen.ts';
 import { defaultChoices } from '../book/recipe.ts';
 import type { ProgramLine, Simulation, SimulationOptions } from '../model/types.ts';
+import { cuesFor, heatManner } from '../simulate/guidance.ts';
 import { simulateBatch } from '../simulate/simulate.ts';
 import { buildProgram } from './build.ts';
 
@@ -190,9 +191,13 @@ describe('where a step happens', () => {
 describe('heat as it is said', () => {
   const pot = [step('combine', ['water'])];
   it('to 70 °C, and twenty minutes so hot: it never boils', () => {
-    const { sim, entries } = made([WATER_4L], [...pot, step('heat', [], { toC: 70, minutes: 20 })]);
+    const { program, sim, entries } = made([WATER_4L], [...pot, step('heat', [], { toC: 70, minutes: 20 })]);
     const hottest = Math.max(...sim.trace.flatMap((t) => t.curve.map((p) => p.tempC)));
     expect(hottest).toBeCloseTo(70, 6);
+    // No bubbles tell when it is there.
+    const heat = program.steps.find((s) => s.kind === 'heat')!;
+    expect(heatManner(heat)).toBe('degrees');
+    expect(cuesFor(program, heat, TABLES)).toEqual([]);
     const [held] = entries('steep');
     expect(held!.endMin - held!.startMin).toBeCloseTo(20, 9);
     expect(held!.now.tempC).toBeCloseTo(70, 6);

@@ -110,7 +110,14 @@ function emitStep(
       return;
     case 'heat': {
       const targetC = heatToC(c, step);
-      b.add('heat', { ...base, burnerId, lid, until: { kind: 'temp', targetC } });
+      const byDegrees = targetC !== null && step.heatTo !== 'firstBubbles';
+      b.add('heat', {
+        ...base,
+        burnerId,
+        lid,
+        until: { kind: 'temp', targetC },
+        ...(byDegrees ? { byDegrees: true as const } : {}),
+      });
       // Hot for a while, and not boiling.
       if (targetC !== null && (step.minutes ?? 0) > 0)
         b.add('steep', { ...base, lines: [], place: 'stove', lid, holdC: targetC, attention: 'watched' });

@@ -179,6 +179,8 @@ export interface SoakStep extends StepBase {
 }
 export interface HeatStep extends StepBase {
   kind: 'heat';
+  /** It goes by degrees: no bubbles tell when it is there. */
+  byDegrees?: true;
   burnerId: string;
   lid: Lid;
 }

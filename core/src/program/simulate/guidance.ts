@@ -7,7 +7,7 @@ import type { GuidanceKind, GuidancePlace, GuidanceRow, Severity } from '../../t
 import type { Tag } from '../../tables/traits.ts';
 import type { Tables } from '../../tables/types.ts';
 import { isHeated, isWater, itemsIn, statesOf, traitsOf } from '../model/tags.ts';
-import type { Program, Step, TraceEntry } from '../model/types.ts';
+import type { HeatStep, Program, Step, TraceEntry } from '../model/types.ts';
 
 export interface Guidance {
   code: string;
@@ -165,6 +165,10 @@ export function guidanceFor(
 export const guidanceAt = (place: GuidancePlace, tags: ReadonlySet<Tag>): Guidance[] =>
   gravestFirst(GUIDANCE_ROWS.filter((row) => row.at.includes(place) && brought(row, tags)));
 
+/** What a heating goes to: the boil, small bubbles at the rim, or a temperature that nothing but a thermometer tells. */
+export const heatManner = (step: HeatStep): 'boil' | 'rim' | 'degrees' =>
+  step.until.kind !== 'temp' || step.until.targetC === null ? 'boil' : step.byDegrees ? 'degrees' : 'rim';
+
 /** The cues by which a step may end, those that can be seen in this batch. */
 export function cuesFor(program: Program, step: Step, tables: Tables): string[] {
   const lines = step.kind === 'wash' ? program.lines.filter((l) => step.lines.includes(l.id)) : program.lines;
@@ -172,11 +176,11 @@ export function cuesFor(program: Program, step: Step, tables: Tables): string[] 
     lines.map((l) => l.itemId),
     tables,
   );
-  const rim = step.kind === 'heat' && step.until.kind === 'temp' && step.until.targetC !== null;
+  const heat = step.kind === 'heat' ? heatManner(step) : null;
   return CUE_ROWS.filter(
     (row) =>
       row.at.includes(step.kind) &&
       (row.when.length === 0 || row.when.some((tag) => tags.has(tag))) &&
-      (row.only === undefined || (row.only === 'rim') === rim),
+      (row.only === undefined || row.only === heat),
   ).map((row) => row.code);
 }

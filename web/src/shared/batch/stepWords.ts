@@ -1,5 +1,6 @@
 import {
   BLENDER,
+  heatManner,
   type Kitchen,
   type LotName,
   lotOf,
@@ -43,7 +44,7 @@ function mannerOf(step: Step, program: Program): string | null {
       return filled || step.to[0] !== POT ? 'more' : null;
     }
     case 'heat':
-      return step.until.kind === 'temp' && step.until.targetC !== null ? 'rim' : null;
+      return heatManner(step) === 'boil' ? null : heatManner(step);
     case 'boil':
       return step.level === 'gentle' ? null : step.level;
     case 'steep': {
@@ -95,6 +96,10 @@ export function stepHow(step: Step, program: Program, amountsStandBelow = false)
       const manner = worded('how', step, program);
       return manner ? sayCode(manner, { list }) : sayCode(`how.${step.kind}.${step.place}`);
     }
+    case 'heat':
+      return sayCode(worded('how', step, program) ?? 'how.heat', {
+        temp: celsius(step.until.kind === 'temp' ? (step.until.targetC ?? 100) : 100),
+      });
     case 'cool':
       return sayCode(`how.cool.${step.place}`, {
         temp:
