@@ -1,4 +1,5 @@
 import { type Burner, EMPTY_KITCHEN, type Kitchen, type Pot } from './documents/kitchen.ts';
+import type { RecipeLine } from './documents/recipe.ts';
 import type { PlannedProgram, ProgramLine, Step, VesselSpec } from './program/model/types.ts';
 import { SHIPPED_TABLES } from './tables/index.ts';
 import type { Tables } from './tables/types.ts';
@@ -35,6 +36,31 @@ export function tablesWith(id: string, change: object): Tables {
   const row = TABLES.ingredients.get(id)!;
   return { ...TABLES, ingredients: new Map(TABLES.ingredients).set(id, { ...row, ...change }) };
 }
+
+/** A line of a recipe that grows with the litres and needs nothing done to it. */
+export const recipeLine = (
+  id: string,
+  itemId: string,
+  massG: number,
+  kind: RecipeLine['kind'] = 'solid',
+): RecipeLine => ({
+  id,
+  itemId,
+  massG,
+  kind,
+  rule: { kind: 'linear' },
+  stream: 'pot',
+  wash: 'none',
+  prep: null,
+});
+/** The same as a program has it, in the amount of the recipe. */
+export const programLine = ({ id, kind, itemId, massG, rule }: RecipeLine): ProgramLine => ({
+  id,
+  kind,
+  itemId,
+  massG,
+  rule,
+});
 
 const VESSELS: VesselSpec[] = [
   { id: 'pot', kind: 'pot', shape: { diameterM: 0.3, heightM: 0.24 }, massG: 0 },

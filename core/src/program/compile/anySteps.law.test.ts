@@ -16,23 +16,13 @@ import {
 import { CONSERVED } from '../../liquor/composition.ts';
 import { BOIL_LEVEL_IDS, LIDS } from '../../tables/constants.ts';
 import { PRESSES } from '../../tables/types.ts';
-import { BURNERS, KITCHEN, POTS, TABLES } from '../../testKitchen.ts';
+import { BURNERS, KITCHEN, POTS, programLine, recipeLine, TABLES } from '../../testKitchen.ts';
 import { defaultChoices } from '../book/recipe.ts';
 import { STEP_TABLE, type StepField } from '../book/stepTable.ts';
-import type { ProgramLine } from '../model/types.ts';
 import { simulateBatch } from '../simulate/simulate.ts';
 import { buildProgram } from './build.ts';
 
-const line = (id: string, itemId: string, massG: number, kind: RecipeLine['kind']): RecipeLine => ({
-  id,
-  itemId,
-  massG,
-  kind,
-  rule: { kind: 'linear' },
-  stream: 'pot',
-  wash: 'none',
-  prep: null,
-});
+const line = recipeLine;
 const LINES: RecipeLine[] = [
   line('water', 'water', 4000, 'liquid'),
   line('calyx', 'hibiscus-dried', 80, 'solid'),
@@ -126,7 +116,7 @@ function madeOf(steps: RecipeStep[], fills: number) {
     tables: TABLES,
     pot: POTS[0]!,
     burner: BURNERS[0]!,
-    lines: LINES.map(({ id, kind, itemId, massG, rule }): ProgramLine => ({ id, kind, itemId, massG, rule })),
+    lines: LINES.map(programLine),
     fills,
     litres: 4,
   });

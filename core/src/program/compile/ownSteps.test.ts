@@ -2,23 +2,14 @@ import { describe, expect, it } from 'vitest';
 import type { Recipe, RecipeLine, RecipeStep } from '../../documents/recipe.ts';
 import { CONSERVED, volumeMl } from '../../liquor/composition.ts';
 import { expansion } from '../../liquor/water.ts';
-import { BURNERS, KITCHEN, POTS, TABLES } from '../../testKitchen.ts';
+import { BURNERS, KITCHEN, POTS, programLine, recipeLine, TABLES } from '../../testKitchen.ts';
 import { defaultChoices } from '../book/recipe.ts';
-import type { ProgramLine, Simulation, SimulationOptions } from '../model/types.ts';
+import type { Simulation, SimulationOptions } from '../model/types.ts';
 import { cuesFor, heatManner } from '../simulate/guidance.ts';
 import { simulateBatch } from '../simulate/simulate.ts';
 import { buildProgram } from './build.ts';
 
-const line = (id: string, itemId: string, massG: number, kind: RecipeLine['kind'] = 'solid'): RecipeLine => ({
-  id,
-  itemId,
-  massG,
-  kind,
-  rule: { kind: 'linear' },
-  stream: 'pot',
-  wash: 'none',
-  prep: null,
-});
+const line = recipeLine;
 const WATER_4L = line('water', 'water', 4000 * 0.9982, 'liquid');
 const CALYX = line('calyx', 'hibiscus-dried', 100);
 const step = (kind: RecipeStep['kind'], lineIds: string[] = [], says: Partial<RecipeStep> = {}) => ({
@@ -57,7 +48,7 @@ function made(
     tables: TABLES,
     pot: POTS[1]!,
     burner: BURNERS[0]!,
-    lines: lines.map(({ id, kind, itemId, massG, rule }): ProgramLine => ({ id, kind, itemId, massG, rule })),
+    lines: lines.map(programLine),
     fills: 1,
     litres: recipe.basisL,
   });
