@@ -176,6 +176,7 @@ export {
   USUAL_PLACES,
   usualPlace,
 } from './documents/kitchen.ts';
+export { LOT_KINDS, type LotKind } from './documents/lot.ts';
 export { isTooFarAhead, PLAN_AHEAD_MS, type PlanDoc, planSchema, questionSchema } from './documents/plan.ts';
 export {
   type Choices,
@@ -195,6 +196,7 @@ export {
   type PlannedWay,
   type Recipe,
   type RecipeLine,
+  type RecipeLot,
   type RecipePart,
   type RecipeStep,
   type RecipeTimes,
@@ -454,6 +456,7 @@ export {
   fillingOrder,
   fillMl,
   jugOf,
+  portionTubs,
   suggestBottles,
 } from './plan/bottles.ts';
 export {
@@ -535,7 +538,7 @@ export {
   powerIntoPotW,
   withServing,
 } from './program/model/kitchen.ts';
-export { LOT_KINDS, type LotKind, type LotName, lotBottles, lotOf, lotVessel } from './program/model/lots.ts';
+export { type LotName, lotBottles, lotOf, lotOfVessel, lotVessel } from './program/model/lots.ts';
 export { customRow, withCustom } from './program/model/ownIngredient.ts';
 export {
   isWater,
@@ -611,6 +614,7 @@ export {
   SPICE_POT,
   TUB,
 } from './program/model/vessels.ts';
+export { fillingsOf, finishedL, finishedLiquor, largestFilling } from './program/simulate/finished.ts';
 export { cuesFor, type Guidance, guidanceAt, guidanceFor, heatManner } from './program/simulate/guidance.ts';
 export { type Ledger, type LedgerRow, ledgerOf } from './program/simulate/ledger.ts';
 export { simulateBatch, vesselNow, vesselOfStep } from './program/simulate/simulate.ts';

@@ -10,6 +10,7 @@ import { choicesUnder } from '../program/book/recipe.ts';
 import { isWater } from '../program/model/tags.ts';
 import type { Program, Simulation, TraceEntry } from '../program/model/types.ts';
 import { BOTTLES, POT, TUB } from '../program/model/vessels.ts';
+import { finishedLiquor } from '../program/simulate/finished.ts';
 import { simulateBatch } from '../program/simulate/simulate.ts';
 import type { MarkerId, Tables } from '../tables/types.ts';
 
@@ -147,7 +148,7 @@ export function methodRow(
   potShare: number,
   tables: Tables,
 ): MethodRow {
-  const bottled = sim.vessels[BOTTLES]?.liquor;
+  const bottled = finishedLiquor(sim);
   const end = sim.trace.findLast((t) => t.kind === 'bottle') ?? null;
   const bottle = program.steps.find((s) => s.kind === 'bottle');
   const timeline = timelineOf(program, sim);

@@ -6,7 +6,7 @@ import { solvePlan } from '../plan/solve.ts';
 import { timetableFrom } from '../plan/startBy.ts';
 import { defaultChoices } from '../program/book/recipe.ts';
 import { potCapacityMl } from '../program/model/kitchen.ts';
-import { BOTTLES } from '../program/model/vessels.ts';
+import { finishedLiquor } from '../program/simulate/finished.ts';
 import { simulateBatch } from '../program/simulate/simulate.ts';
 import { FAMILY_ROWS } from '../tables/families.ts';
 import type { Tables } from '../tables/types.ts';
@@ -75,7 +75,7 @@ export function overviewOf(recipe: Recipe, kitchen: Kitchen, tables: Tables): Dr
         totalMin: sim.endMin,
         handsOnMin: timetableFrom(solved.value.program, sim, 0).handsOnMin,
       });
-      const liquor = sim.vessels[BOTTLES]?.liquor;
+      const liquor = finishedLiquor(sim);
       if (!liquor || volumeMl(liquor) < 1) continue;
       glass ??= colourOf(liquor, GLASS_PATH_CM);
       const sour = sournessGPerL(liquor);

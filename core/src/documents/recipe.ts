@@ -2,6 +2,7 @@ import * as v from 'valibot';
 import { BOIL_LEVEL_IDS, LIDS } from '../tables/constants.ts';
 import { PRESSES } from '../tables/types.ts';
 import { between, id, list, name, paragraphs, whole } from '../units/fields.ts';
+import { LOT_KINDS } from './lot.ts';
 
 /** The ways of drawing that the book knows, and `own`: the steps that a cook wrote down. */
 export const METHOD_IDS = [
@@ -100,11 +101,19 @@ export const OWN_STEP_KINDS = [
   'steep',
   'strain',
   'blend',
+  'mill',
   'juice',
+  'skim',
+  'settle',
   'cool',
   'mix',
   'sweeten',
+  'sour',
+  'fortify',
+  'split',
+  'mature',
   'bottle',
+  'freeze',
 ] as const;
 export type OwnStepKind = (typeof OWN_STEP_KINDS)[number];
 
@@ -114,6 +123,23 @@ export const HEATS_TO = ['boil', 'firstBubbles', 'hot'] as const;
 export const SIEVES = ['colander', 'sieve', 'fineMesh', 'cloth'] as const;
 export type Sieve = (typeof SIEVES)[number];
 export const HYGIENES = ['clean', 'sterilised'] as const;
+
+/**
+ * A part of the drink that ends in its own way. How much it is: litres out of `basisL`, or a share of what is there once
+ * the lots that are said in litres are taken.
+ */
+const lotSchema = v.pipe(
+  v.strictObject({
+    id,
+    kind: v.picklist(LOT_KINDS),
+    number: v.optional(whole(1, 20)),
+    name: v.optional(name(40)),
+    volumeL: v.optional(between(0.05, 400)),
+    share: v.optional(between(0.01, 1)),
+  }),
+  v.check((lot) => (lot.volumeL === undefined) !== (lot.share === undefined), 'litresOrShare'),
+);
+export type RecipeLot = v.InferOutput<typeof lotSchema>;
 
 /**
  * A step of a recipe. What it does not say is as usual: it takes as long as such work takes for so much, happens where
@@ -158,6 +184,18 @@ const stepSchema = v.strictObject({
   thrown: v.optional(v.boolean()),
   tool: v.optional(v.picklist(JUICE_TOOLS)),
   hygiene: v.optional(v.picklist(HYGIENES)),
+  /** Parts into which the drink is divided; what they leave goes on as it was. */
+  lots: v.optional(list(lotSchema, 8, 1)),
+  /** The lot that this step is about; unsaid, the drink itself. */
+  lot: v.optional(id),
+  /** Sweetened by taste to this, sugar-equivalent g per 100 g, where it is not what the whole drink aims at. */
+  sweetPct: v.optional(between(0, 40)),
+  /** Soured by taste to so much acid, g/L counted as citric. */
+  sourGPerL: v.optional(between(0.5, 60)),
+  /** Turned over, or shaken, every so many minutes. */
+  everyMin: v.optional(between(1, LONGEST_MIN)),
+  /** Frozen in portions of so many millilitres. */
+  portionMl: v.optional(between(10, 5000)),
   /** The cook's own words for it. */
   text: v.optional(paragraphs(2000)),
 });
@@ -229,6 +267,14 @@ export const recipeSchema = v.pipe(
   v.strictObject({ ...drinkSchema.entries, name: name(80) }),
   v.check((r) => new Set(r.lines.map((l) => l.id)).size === r.lines.length, 'unique'),
   v.check((r) => new Set((r.steps ?? []).map((s) => s.id)).size === (r.steps ?? []).length, 'unique'),
+  v.check((r) => {
+    const lots = (r.steps ?? []).flatMap((s) => (s.lots ?? []).map((lot) => lot.id));
+    return new Set(lots).size === lots.length;
+  }, 'unique'),
+  v.check((r) => {
+    const known = new Set((r.steps ?? []).flatMap((s) => (s.lots ?? []).map((lot) => lot.id)));
+    return (r.steps ?? []).every((s) => s.lot === undefined || known.has(s.lot));
+  }, 'unknownLot'),
 );
 export type OwnRecipe = v.InferOutput<typeof recipeSchema>;
 

@@ -522,5 +522,13 @@ const USUAL_MIN: Readonly<Record<OwnStepKind, number>> = {
   cool: 0,
   mix: 5,
   sweeten: 15,
+  sour: 10,
+  fortify: 10,
+  mill: 5,
+  skim: 4,
+  settle: 60,
+  split: 2,
+  mature: 5760,
   bottle: 20,
+  freeze: 20,
 };

@@ -6,7 +6,7 @@ import type { EventBody, LogEvent } from '../log/events/table.ts';
 import { foldBatch } from '../log/foldBatch.ts';
 import { type FilledBottle, fillBottles, jugOf, suggestBottles } from '../plan/bottles.ts';
 import type { ModelFactors, PlannedProgram, Program, Step, TraceEntry } from '../program/model/types.ts';
-import { BOTTLES, TUB } from '../program/model/vessels.ts';
+import { TUB } from '../program/model/vessels.ts';
 import type { Tables } from '../tables/types.ts';
 import { MINUTE_MS } from '../units/time.ts';
 import { chance } from './simulated.ts';
@@ -139,7 +139,7 @@ function beforeTheEnd(input: CookInput, program: Program, step: Step, entry: Tra
           body: {
             stepId: step.id,
             hygiene: step.hygiene,
-            bottles: filled(input, bottledMl(truth)),
+            bottles: filled(input, bottledMl(truth, step.to[0]!)),
           },
         },
       ];
@@ -148,8 +148,8 @@ function beforeTheEnd(input: CookInput, program: Program, step: Step, entry: Tra
   }
 }
 
-const bottledMl = (truth: BatchTruth): number => {
-  const end = truth.forecast.vessels[BOTTLES];
+const bottledMl = (truth: BatchTruth, bottlesId: string): number => {
+  const end = truth.forecast.vessels[bottlesId];
   return end ? volumeMl(end.liquor) : 0;
 };
 

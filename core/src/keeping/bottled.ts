@@ -3,7 +3,7 @@ import { volumeMl } from '../liquor/composition.ts';
 import { freshItem } from '../log/foldItem.ts';
 import { bottlesFor, fillMl } from '../plan/bottles.ts';
 import type { Liquor, Program, Simulation } from '../program/model/types.ts';
-import { BOTTLES } from '../program/model/vessels.ts';
+import { fillingsOf } from '../program/simulate/finished.ts';
 import { KEEPING } from '../tables/keeping.ts';
 import { placeKindRow } from '../tables/places.ts';
 import { MINUTE_MS } from '../units/time.ts';
@@ -114,20 +114,32 @@ export function plannedLife(
   times: { startMs: number; nowMs: number },
   hygiene?: 'clean' | 'sterilised',
 ): BottleLife | null {
-  const liquor = sim.vessels[BOTTLES]?.liquor;
-  const bottle = program.steps.find((s) => s.kind === 'bottle');
-  if (!liquor || sim.problem || volumeMl(liquor) < 1 || bottle?.kind !== 'bottle') return null;
-  const { plans } = bottlesFor([volumeMl(liquor)], kitchen.bottles);
-  const sizes = (plans[0]?.counts ?? []).flatMap(({ sizeId, count }) => {
-    const size = kitchen.bottles.find((b) => b.id === sizeId);
-    return size ? [{ volumeMl: fillMl(size.volumeMl), diameterCm: size.diameterCm, count }] : [];
-  });
-  return expectedLife(
-    liquor,
-    hygiene ?? bottle.hygiene,
-    kitchen,
-    { startedMs: times.startMs, filledMs: times.startMs + sim.endMin * MINUTE_MS, nowMs: times.nowMs },
-    sizes,
-    kitchen.ownRules.find((rule) => rule.recipeId === program.recipeId)?.sealedDays ?? null,
+  if (sim.problem) return null;
+  const fillings = fillingsOf(sim);
+  const { plans } = bottlesFor(
+    fillings.map(({ liquor }) => volumeMl(liquor)),
+    kitchen.bottles,
   );
+  const lives = fillings.flatMap(({ id, liquor }, i) => {
+    const bottle = program.steps.find((s) => s.kind === 'bottle' && s.to[0] === id);
+    if (bottle?.kind !== 'bottle') return [];
+    const sizes = (plans[i]?.counts ?? []).flatMap(({ sizeId, count }) => {
+      const size = kitchen.bottles.find((b) => b.id === sizeId);
+      return size ? [{ volumeMl: fillMl(size.volumeMl), diameterCm: size.diameterCm, count }] : [];
+    });
+    return [
+      expectedLife(
+        liquor,
+        hygiene ?? bottle.hygiene,
+        kitchen,
+        { startedMs: times.startMs, filledMs: times.startMs + sim.endMin * MINUTE_MS, nowMs: times.nowMs },
+        sizes,
+        kitchen.ownRules.find((rule) => rule.recipeId === program.recipeId)?.sealedDays ?? null,
+      ),
+    ];
+  });
+  // Of several lots the one that is due first stands for all.
+  return lives.length === 0
+    ? null
+    : lives.reduce((least, life) => (life.deadlineMs < least.deadlineMs ? life : least));
 }

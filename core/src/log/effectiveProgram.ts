@@ -190,7 +190,13 @@ export function withLots(program: EffectiveProgram, { body }: Said<typeof bodies
         own(lotBottles(lot.lotId), 'bottles', lot),
       ]),
     ],
-    steps: [...before, ...split, ...(body.restL > NO_REST_L ? after : []), ...finish],
+    // Where nothing is left of it, what was to come of it falls away; other lots go on.
+    steps: [
+      ...before,
+      ...split,
+      ...(body.restL > NO_REST_L ? after : after.filter((s) => !s.from.includes(from))),
+      ...finish,
+    ],
   };
 }
 

@@ -4,7 +4,7 @@ import type { MethodId, Recipe } from '../documents/recipe.ts';
 import { markerGPerL } from '../liquor/composition.ts';
 import { choicesUnder } from '../program/book/recipe.ts';
 import type { Simulation } from '../program/model/types.ts';
-import { BOTTLES } from '../program/model/vessels.ts';
+import { finishedLiquor } from '../program/simulate/finished.ts';
 import { simulateBatch } from '../program/simulate/simulate.ts';
 import type { MarkerId, Tables } from '../tables/types.ts';
 import { solvePlanDoc } from './planDoc.ts';
@@ -26,11 +26,11 @@ export interface WayOut {
 }
 
 function strongestOf(sim: Simulation): { marker: MarkerId; gPerL: number } | null {
-  const end = sim.vessels[BOTTLES];
+  const end = finishedLiquor(sim);
   if (!end) return null;
-  const all = (Object.keys(end.liquor.markerG) as MarkerId[])
+  const all = (Object.keys(end.markerG) as MarkerId[])
     .filter((m) => m !== 'red')
-    .map((marker) => ({ marker, gPerL: markerGPerL(end.liquor, marker) }));
+    .map((marker) => ({ marker, gPerL: markerGPerL(end, marker) }));
   return all.sort((a, b) => b.gPerL - a.gPerL)[0] ?? null;
 }
 
@@ -67,8 +67,8 @@ export function findAlternatives(
   ): WayOut | null => {
     const placed = earliestReady(timelineOf(made.program, made.sim), nowMs, away);
     if (!placed.ok) return null;
-    const end = made.sim.vessels[BOTTLES];
-    const strength = main && end ? markerGPerL(end.liquor, main.marker) / main.gPerL : 1;
+    const end = finishedLiquor(made.sim);
+    const strength = main && end ? markerGPerL(end, main.marker) / main.gPerL : 1;
     const { readyMs } = placed.schedule;
     return {
       kind,

@@ -1,8 +1,7 @@
 import type { BottleSize } from '../documents/kitchen.ts';
 import { volumeMl } from '../liquor/composition.ts';
-import { lotBottles } from '../program/model/lots.ts';
 import type { Simulation } from '../program/model/types.ts';
-import { BOTTLES } from '../program/model/vessels.ts';
+import { fillingsOf } from '../program/simulate/finished.ts';
 import { HEADSPACE } from '../tables/containers.ts';
 
 /** How far a container is filled: shaking and the cork want some room, freezing more. */
@@ -19,9 +18,7 @@ export interface BottlePlan {
 
 /** What ends up in bottles, mL: the batch's own and each lot's, which never share a bottle. */
 export const bottledMl = (sim: Pick<Simulation, 'vessels'>): number[] =>
-  Object.values(sim.vessels).flatMap(({ id, liquor }) =>
-    id === BOTTLES || id.startsWith(lotBottles('')) ? [volumeMl(liquor)] : [],
-  );
+  fillingsOf(sim).map(({ liquor }) => volumeMl(liquor));
 
 /** What a choice of bottles takes, and what is left over. */
 export function bottlePlan(
@@ -150,6 +147,22 @@ export function fillBottles(
   );
   return { bottles: bottles.filter((b) => b.volumeMl >= 1), leftMl };
 }
+
+/** Tubs for portions of so many millilitres in the freezer: as many as it takes, each with room to swell. */
+export const portionTubs = (name: string, volumeMl: number, portionMl: number): BottleSize => {
+  const sizeMl = portionMl / (1 - HEADSPACE.freezing);
+  return {
+    id: 'portion',
+    name,
+    volumeMl: sizeMl,
+    // As high as wide: V = π d³ / 4.
+    diameterCm: Math.cbrt((4 * sizeMl) / Math.PI),
+    material: 'plastic',
+    form: 'jar',
+    closure: 'plasticLid',
+    count: Math.ceil(volumeMl / portionMl),
+  };
+};
 
 /** What is left over, in a jug of its own size. */
 export const jugOf = (volumeMl: number, newId: () => string): FilledBottle => ({

@@ -1,8 +1,8 @@
 import { randomLcg, randomNormal } from 'd3-random';
 import type { Kitchen } from '../documents/kitchen.ts';
-import { markerGPerL, volumeMl } from '../liquor/composition.ts';
+import { markerGPerL } from '../liquor/composition.ts';
 import type { ModelFactors, Program } from '../program/model/types.ts';
-import { BOTTLES } from '../program/model/vessels.ts';
+import { finishedL, finishedLiquor } from '../program/simulate/finished.ts';
 import { simulateBatch } from '../program/simulate/simulate.ts';
 import { SPREAD_ROWS, type SpreadId, type SpreadRow } from '../tables/spreads.ts';
 import type { Confidence, IngredientRow, MarkerId, Tables } from '../tables/types.ts';
@@ -137,13 +137,13 @@ export function drawRuns(
     };
     const ingredients = new Map(used.map((row) => [row.id, drawnRow(row, draw)]));
     const sim = simulateBatch(program, kitchen, { ...tables, ingredients }, { detail: 'lean', factors });
-    const end = sim.vessels[BOTTLES];
+    const end = finishedLiquor(sim);
     if (sim.problem || !end) continue;
-    litres.push(volumeMl(end.liquor) / 1000);
+    litres.push(finishedL(sim));
     minutes.push(sim.endMin);
-    for (const id of Object.keys(end.liquor.markerG) as MarkerId[]) {
+    for (const id of Object.keys(end.markerG) as MarkerId[]) {
       gPerL[id] ??= [];
-      gPerL[id].push(markerGPerL(end.liquor, id));
+      gPerL[id].push(markerGPerL(end, id));
     }
   }
   return { litres, minutes, gPerL, runs: options.runs, failed: options.runs - litres.length };

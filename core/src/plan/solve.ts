@@ -1,13 +1,14 @@
 import type { Burner, Kitchen, Pot } from '../documents/kitchen.ts';
 import type { PlanDoc } from '../documents/plan.ts';
 import type { Choices, Recipe, RecipeLine } from '../documents/recipe.ts';
-import { volumeMl, WATER_20_G_PER_ML } from '../liquor/composition.ts';
+import { WATER_20_G_PER_ML } from '../liquor/composition.ts';
 import { withAcidFirst, withInstead, withWay } from '../program/book/recipe.ts';
 import { buildProgram } from '../program/compile/build.ts';
 import { potCapacityMl } from '../program/model/kitchen.ts';
 import { waterPouredG } from '../program/model/tags.ts';
 import type { PlannedProgram, Program, ProgramLine, StepProblem } from '../program/model/types.ts';
-import { BOTTLES, POT, TUB } from '../program/model/vessels.ts';
+import { POT, TUB } from '../program/model/vessels.ts';
+import { finishedL } from '../program/simulate/finished.ts';
 import { simulateBatch } from '../program/simulate/simulate.ts';
 import type { Tables } from '../tables/types.ts';
 import { fail, ok, type Result } from '../units/result.ts';
@@ -121,11 +122,10 @@ class Sizer {
   private run(program: Program): Pick<Sized, 'litres' | 'potShare' | 'dosedG' | 'problem'> {
     this.simulations++;
     const sim = simulateBatch(program, this.input.kitchen, this.input.tables, { detail: 'lean' });
-    const bottled = sim.vessels[BOTTLES];
     // Where nothing is heated the pot serves as the mixing bowl: the fuller of both counts.
     const rooms = [sim.peak[POT], sim.peak[TUB]].flatMap((room) => room ?? []);
     return {
-      litres: bottled ? volumeMl(bottled.liquor) / 1000 : 0,
+      litres: finishedL(sim),
       potShare: Math.max(0, ...rooms.map((room) => (room.fillMl + room.foamMl) / room.limitMl)),
       dosedG: sim.dosedG,
       problem: sim.problem,

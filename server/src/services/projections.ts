@@ -4,7 +4,6 @@ import {
   type BatchAtAGlance,
   type BatchLog,
   type BatchNow,
-  BOTTLES,
   type BottleItem,
   batchAt,
   boiledLinesOf,
@@ -14,6 +13,8 @@ import {
   companionsOf,
   FIRST_PLACE,
   fillingOf,
+  finishedL,
+  finishedLiquor,
   foldItem,
   GLASS_PATH_CM,
   glassFacts,
@@ -25,6 +26,7 @@ import {
   type LikedPoint,
   type LogEvent,
   lotOf,
+  lotOfVessel,
   massG,
   type Pins,
   pinnedTables,
@@ -97,8 +99,8 @@ export async function projectBatch(db: Db, batch: Batch): Promise<StepProblem | 
   // As of the last thing that happened, so that a rebuild gives the same rows whenever it runs.
   const atMs = events.reduce((latest, e) => Math.max(latest, e.atMs), 0);
   const now = batchAt(program, kitchen, tablesOf(batch.pins), events, atMs);
-  const finished = now.forecast.vessels[BOTTLES];
-  const litres = now.forecast.trace.at(-1)?.now.volumeL ?? 0;
+  const finished = finishedLiquor(now.forecast);
+  const litres = finishedL(now.forecast);
   const state: BatchAtAGlance = {
     startedMs: now.log.startedMs,
     endedMs: now.log.endedMs,
@@ -106,7 +108,7 @@ export async function projectBatch(db: Db, batch: Batch): Promise<StepProblem | 
     litres,
   };
   if (now.log.stopped) state.stopped = true;
-  const liked = batch.rehearsal ? null : likedOf(now.log, finished?.liquor);
+  const liked = batch.rehearsal ? null : likedOf(now.log, finished);
   if (liked) state.liked = liked;
   if (now.log.score) {
     state.score = now.log.score.score;
@@ -178,7 +180,7 @@ async function bottlesOf(
     const liquor = entry?.after.liquor;
     if (!entry || !liquor) continue;
     const lotId = lotOf(entry.vesselId);
-    const lot = now.log.lots.find((l) => l.lotId === lotId);
+    const lot = lotId === null ? null : lotOfVessel(now.log.program, entry.vesselId);
     const itemIds = itemsOf(now.log, liquor);
     const computed: Frozen = {
       key,
@@ -215,7 +217,7 @@ async function bottlesOf(
             strongGPerL: strongGPerL(liquor),
             tags: [...tagsOf(liquor, itemIds, tables)],
             itemIds: [...itemIds],
-            ...(lot ? { lot: { id: lot.lotId, kind: lot.kind, number: lot.number, name: lot.name } } : {}),
+            ...(lot ? { lot: { id: lotId!, ...lot } } : {}),
             glass: glassFacts(liquor, withServing(kitchen, recipe).servingMl),
             longer: frozen.longer,
             bottle: { ...bottleOf(frozen, b, together), ...newer },

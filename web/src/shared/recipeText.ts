@@ -1,4 +1,5 @@
 import type { Kitchen, Program, Recipe, Simulation, Tables } from '@big-ladle/core';
+import { finishedL, largestFilling } from '@big-ladle/core';
 import { sayDrink, sayItem } from '../words/names.ts';
 import { duration, grams, litres, num, say, sayCode, volume } from '../words/say.ts';
 import { lineAmount } from './batch/lineAmount.ts';
@@ -52,12 +53,12 @@ export function stepSentences({ program, sim }: Pick<TextInput, 'program' | 'sim
 /** A recipe, or a batch as it was made, as complete plain text: measures, weights, steps, times. */
 export function recipeText(input: TextInput): string {
   const { recipe, program, sim, kitchen, tables } = input;
-  const end = sim.trace.at(-1);
+  const end = largestFilling(sim);
   const name = sayDrink(recipe.id, recipe.name);
   return [
     name,
     say('recipeText.inBottlesByFrom', {
-      volume: litres(end?.now.volumeL ?? 0),
+      volume: litres(finishedL(sim)),
       what: sayCode(`method.${program.methodId}`),
       end: duration(sim.endMin),
     }),

@@ -11,7 +11,15 @@ export function sayField(message: string | undefined): string | undefined {
       high: num(Number(high), decimals(high)),
     });
   }
-  if (kind === 'name' || kind === 'whole' || kind === 'zone' || kind === 'unique' || kind === 'number')
+  if (
+    kind === 'name' ||
+    kind === 'whole' ||
+    kind === 'zone' ||
+    kind === 'unique' ||
+    kind === 'number' ||
+    kind === 'litresOrShare' ||
+    kind === 'unknownLot'
+  )
     return say(`field.${kind}`);
   return message.startsWith('Invalid type') ? say('field.number') : say('field.other');
 }

@@ -27,7 +27,7 @@ export interface Pair {
 
 type Move = (course: Course, r: Random) => Omit<Pair, 'name'> | null;
 
-const PROTECTS: ReadonlySet<Step['kind']> = new Set(['heat', 'boil', 'cool', 'chill', 'wash']);
+const PROTECTS: ReadonlySet<Step['kind']> = new Set(['heat', 'boil', 'cool', 'wash']);
 const HEATS: ReadonlySet<Step['kind']> = new Set(['heat', 'boil']);
 /** Steps in which something is drawn, and how long hardly anything is yet, minutes. */
 const DRAWS: ReadonlySet<Step['kind']> = new Set(['heat', 'boil', 'steep', 'soak']);

@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { LOT_KINDS } from '../../program/model/lots.ts';
+import { LOT_KINDS } from '../../documents/lot.ts';
 import { CLOSURES, CONTAINER_FORMS, CONTAINER_MATERIALS } from '../../tables/containers.ts';
 import { LEFTOVER_KINDS } from '../../tables/leftovers.ts';
 import { between, code, id, list, name, whole, words } from '../../units/fields.ts';

@@ -17,6 +17,7 @@ export interface RecipeProblem {
     | 'sweetBeforeStrained'
     | 'noAmount'
     | 'stepAfterBottles'
+    | 'lotsTooMuch'
     | 'manyMinutes';
   severity: 'error' | 'warning';
   lineId?: string;
@@ -39,8 +40,11 @@ const USES: ReadonlySet<RecipeStep['kind']> = new Set([
   'steep',
   'blend',
   'juice',
+  'mature',
   'mix',
   'sweeten',
+  'sour',
+  'fortify',
 ]);
 
 /** Everything that wants a look in a recipe with steps of its own. */
@@ -69,11 +73,13 @@ export function checkRecipe(recipe: Recipe, tables: Tables): RecipeProblem[] {
   let wet = false;
   let solidsIn = false;
   let strained = false;
-  let bottled = false;
+  const ended = new Set<string | undefined>();
   const inPot = new Set<string>();
   for (const [index, step] of recipe.steps.entries()) {
-    if (bottled) problems.push({ code: 'stepAfterBottles', severity: 'error', stepId: step.id });
-    if (step.kind === 'bottle') bottled = true;
+    if (ended.has(step.lot)) problems.push({ code: 'stepAfterBottles', severity: 'error', stepId: step.id });
+    if (step.kind === 'bottle' || step.kind === 'freeze') ended.add(step.lot);
+    if ((step.lots ?? []).reduce((sum, lot) => sum + (lot.share ?? 0), 0) > 1 + NOTHING_LEFT)
+      problems.push({ code: 'lotsTooMuch', severity: 'error', stepId: step.id });
     if (step.kind === 'lift') for (const id of step.lineIds) inHand.add(id);
     if (step.kind === 'strain' && step.asideSolids) for (const id of usedAt.keys()) inHand.add(id);
     for (const id of step.lineIds) {
@@ -85,7 +91,8 @@ export function checkRecipe(recipe: Recipe, tables: Tables): RecipeProblem[] {
       const share = step.shares?.find((s) => s.lineId === id)?.share;
       const before = usedShare.get(id) ?? 0;
       usedShare.set(id, share === undefined ? 1 : before + share);
-      if (before + (share ?? 0) >= 1 - NOTHING_LEFT && usedAt.has(id))
+      const byTaste = recipe.lines.some((l) => l.id === id && l.rule.kind === 'toTarget');
+      if (!byTaste && before + (share ?? 0) >= 1 - NOTHING_LEFT && usedAt.has(id))
         problems.push({ code: 'usedTwice', severity: 'error', lineId: id, stepId: step.id });
       usedAt.set(id, index);
       const line = recipe.lines.find((l) => l.id === id);

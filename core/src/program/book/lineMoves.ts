@@ -1,7 +1,7 @@
 import type { OwnStepKind, RecipeStep } from '../../documents/recipe.ts';
 
 /** Washing, cutting and lifting out only handle a thing: it goes in elsewhere. */
-const HANDLES: ReadonlySet<OwnStepKind> = new Set(['pick', 'wash', 'prep', 'lift']);
+const HANDLES: ReadonlySet<OwnStepKind> = new Set(['pick', 'wash', 'prep', 'mill', 'lift']);
 export const handlesOnly = (kind: OwnStepKind): boolean => HANDLES.has(kind);
 
 /** Between two steps a thing comes back to hand: lifted out, or strained off and put aside. */

@@ -18,6 +18,12 @@ export type StepField =
   | 'rinses'
   | 'tool'
   | 'hygiene'
+  | 'everyMin'
+  | 'lots'
+  | 'lot'
+  | 'sweetPct'
+  | 'sourGPerL'
+  | 'portionMl'
   | 'vessel'
   | 'text';
 
@@ -28,19 +34,27 @@ export const STEP_TABLE: Readonly<
   pick: { first: ['minutes'], more: ['text'] },
   wash: { first: ['minutes'], more: ['rinses', 'text'] },
   prep: { first: ['minutes'], more: ['text'] },
-  combine: { first: ['minutes'], more: ['vessel', 'text'] },
+  combine: { first: ['minutes'], more: ['vessel', 'lot', 'text'] },
   lift: { first: ['minutes'], more: ['vessel', 'text'] },
-  soak: { first: ['minutes', 'place'], more: ['range', 'lid', 'thrown', 'text'] },
-  heat: { first: ['heatTo'], more: ['toC', 'minutes', 'lid', 'vessel', 'text'] },
-  boil: { first: ['minutes', 'level'], more: ['range', 'downTo', 'lid', 'vessel', 'text'] },
-  steep: { first: ['minutes', 'place'], more: ['range', 'lid', 'vessel', 'text'] },
-  strain: { first: ['minutes', 'press'], more: ['solids', 'passes', 'rinseMl', 'vessel', 'text'] },
+  soak: { first: ['minutes', 'place'], more: ['range', 'everyMin', 'lid', 'thrown', 'text'] },
+  heat: { first: ['heatTo'], more: ['toC', 'minutes', 'lid', 'vessel', 'lot', 'text'] },
+  boil: { first: ['minutes', 'level'], more: ['range', 'downTo', 'lid', 'vessel', 'lot', 'text'] },
+  steep: { first: ['minutes', 'place'], more: ['range', 'everyMin', 'lid', 'vessel', 'lot', 'text'] },
+  strain: { first: ['minutes', 'press'], more: ['solids', 'passes', 'rinseMl', 'vessel', 'lot', 'text'] },
   blend: { first: ['minutes'], more: ['text'] },
+  mill: { first: ['minutes'], more: ['text'] },
   juice: { first: ['minutes'], more: ['tool', 'text'] },
-  cool: { first: ['place'], more: ['toC', 'minutes', 'vessel', 'text'] },
-  mix: { first: ['minutes'], more: ['text'] },
-  sweeten: { first: ['minutes'], more: ['text'] },
-  bottle: { first: ['minutes'], more: ['hygiene', 'text'] },
+  skim: { first: ['minutes'], more: ['vessel', 'text'] },
+  settle: { first: ['minutes', 'place'], more: ['range', 'lid', 'vessel', 'lot', 'text'] },
+  cool: { first: ['place'], more: ['toC', 'minutes', 'vessel', 'lot', 'text'] },
+  mix: { first: ['minutes'], more: ['lot', 'text'] },
+  sweeten: { first: ['minutes'], more: ['sweetPct', 'lot', 'text'] },
+  sour: { first: ['minutes'], more: ['sourGPerL', 'lot', 'text'] },
+  fortify: { first: ['minutes'], more: ['lot', 'text'] },
+  split: { first: ['lots'], more: ['minutes', 'text'] },
+  mature: { first: ['minutes', 'place'], more: ['range', 'everyMin', 'lot', 'text'] },
+  bottle: { first: ['minutes'], more: ['hygiene', 'lot', 'text'] },
+  freeze: { first: ['minutes', 'portionMl'], more: ['lot', 'text'] },
 };
 
 /** The parts of a step's document that a field stands for. */
@@ -61,6 +75,12 @@ const KEYS: Readonly<Record<StepField, readonly (keyof RecipeStep)[]>> = {
   rinses: ['rinses', 'minutesPerRinse'],
   tool: ['tool'],
   hygiene: ['hygiene'],
+  everyMin: ['everyMin'],
+  lots: ['lots'],
+  lot: ['lot'],
+  sweetPct: ['sweetPct'],
+  sourGPerL: ['sourGPerL'],
+  portionMl: ['portionMl'],
   vessel: ['from', 'to'],
   text: ['text'],
 };

@@ -30,6 +30,8 @@ const LINES: RecipeLine[] = [
   line('more', 'water', 1000, 'liquid'),
   line('sugar', 'sugar-white', 200, 'sweetener'),
   line('honey', 'honey', 100, 'sweetener'),
+  line('lime', 'lime-juice', 60, 'liquid'),
+  { ...line('taste', 'sugar-white', 0, 'sweetener'), rule: { kind: 'toTarget' } },
 ];
 
 /** What a field may say, drawn at random. */
@@ -65,11 +67,22 @@ const FIELDS: Readonly<Record<StepField, fc.Arbitrary<Partial<RecipeStep>>>> = {
       arbitrary: fc.constantFrom('pot', 'spicePot', 'blender', 'tub').map((id) => ({ from: [id], to: id })),
     },
   ),
+  everyMin: fc.constant({ everyMin: 20 }),
+  // A step is of a lot only where the drink was divided into it: the law divides once, before it ends.
+  lot: fc.constant({}),
+  lots: fc.constant({}),
+  sweetPct: fc.constant({ sweetPct: 9 }),
+  sourGPerL: fc.constant({ sourGPerL: 7 }),
+  portionMl: fc.constant({ portionMl: 250 }),
   text: fc.constant({ text: 'As I do it.' }),
 };
 
 /** Only fruit is juiced, only sweeteners sweeten. */
-const TAKEN: Partial<Record<OwnStepKind, string[]>> = { juice: ['fruit'], sweeten: ['sugar', 'honey'] };
+const TAKEN: Partial<Record<OwnStepKind, string[]>> = {
+  juice: ['fruit'],
+  sweeten: ['sugar', 'honey', 'taste'],
+  sour: ['lime'],
+};
 
 const stepOf = (kind: OwnStepKind): fc.Arbitrary<Omit<RecipeStep, 'id'>> => {
   const fields = [...STEP_TABLE[kind].first, ...STEP_TABLE[kind].more];
@@ -81,16 +94,43 @@ const stepOf = (kind: OwnStepKind): fc.Arbitrary<Omit<RecipeStep, 'id'>> => {
     .map(({ lineIds, says }) => ({ kind, lineIds, ...Object.assign({}, ...says) }));
 };
 /** Steps of every kind, in any order, with anything said of them; something is in the pot first. */
+const ENDS: readonly OwnStepKind[] = ['bottle', 'freeze', 'split'];
+/** A lot, or none, and what is done with it. */
+const anyLot = fc.option(
+  fc.record({
+    lot: fc.oneof(
+      fc.constantFrom(0.3, 0.5, 1).map((share) => ({ id: 'a', kind: 'sweet' as const, share })),
+      fc.constant({ id: 'a', kind: 'spirits' as const, volumeL: 0.5 }),
+    ),
+    steps: fc.array(
+      fc
+        .constantFrom<OwnStepKind>('sweeten', 'mix', 'boil', 'cool', 'settle', 'fortify', 'sour')
+        .chain(stepOf),
+      { maxLength: 4 },
+    ),
+    end: fc.constantFrom<OwnStepKind>('bottle', 'freeze'),
+  }),
+);
 const anySteps = fc
-  .array(fc.constantFrom(...OWN_STEP_KINDS.filter((k) => k !== 'bottle')).chain(stepOf), {
-    minLength: 3,
-    maxLength: 14,
+  .record({
+    steps: fc.array(fc.constantFrom(...OWN_STEP_KINDS.filter((k) => !ENDS.includes(k))).chain(stepOf), {
+      minLength: 3,
+      maxLength: 14,
+    }),
+    lot: anyLot,
   })
-  .map((steps): RecipeStep[] =>
-    [{ kind: 'combine' as const, lineIds: ['water', 'calyx'] }, ...steps].map((s, i) => ({
-      ...s,
-      id: `s${i}`,
-    })),
+  .map(({ steps, lot }): RecipeStep[] =>
+    [
+      { kind: 'combine' as const, lineIds: ['water', 'calyx'] },
+      ...steps,
+      ...(lot
+        ? [
+            { kind: 'split' as const, lineIds: [], lots: [lot.lot] },
+            ...lot.steps.map((s) => ({ ...s, lot: 'a', from: undefined, to: undefined })),
+            { kind: lot.end, lineIds: [], lot: 'a' },
+          ]
+        : []),
+    ].map((s, i) => JSON.parse(JSON.stringify({ ...s, id: `s${i}` })) as RecipeStep),
   );
 
 function madeOf(steps: RecipeStep[], fills: number) {

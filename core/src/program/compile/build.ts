@@ -2,6 +2,7 @@ import type { RecipeStep } from '../../documents/recipe.ts';
 import { scaled } from '../../liquor/composition.ts';
 import { expand, partSteps } from '../book/methods/methods.ts';
 import { potCapacityMl, potMassG, potShape } from '../model/kitchen.ts';
+import { lotBottles, lotVessel } from '../model/lots.ts';
 import { itemsIn } from '../model/tags.ts';
 import type { PlannedProgram, Step, VesselSpec } from '../model/types.ts';
 import { BLENDER, BOTTLES, BOWL, JUG, jarOf, POT, SPENT, SPICE_POT, TUB } from '../model/vessels.ts';
@@ -18,9 +19,24 @@ type ShelfPart = Required<Pick<VesselSpec, 'holds' | 'itemIds'>>;
 export function buildProgram(whole: BuildInput): PlannedProgram {
   const { input, taken } = withoutShelfParts(whole);
   const steps = expand(input.recipe, input.choices, input.tables, new Set(taken.keys()));
-  // Whoever does not write that it is bottled means it.
-  const ended = steps.at(-1)?.kind === 'bottle';
-  return compile(input, ended ? steps : [...steps, { id: 'bottled', kind: 'bottle', lineIds: [] }], taken);
+  return compile(input, [...steps, ...bottledAtLast(steps)], taken);
+}
+
+/** Whoever does not write that a drink, or a lot of it, is bottled means it; where lots take all of it nothing is left to. */
+function bottledAtLast(steps: readonly RecipeStep[]): RecipeStep[] {
+  const ends = new Set(steps.flatMap((s) => (s.kind === 'bottle' || s.kind === 'freeze' ? [s.lot] : [])));
+  const lots = steps.flatMap((s) => s.lots ?? []);
+  const allTaken = steps.some(
+    (s) => (s.lots ?? []).reduce((sum, lot) => sum + (lot.share ?? 0), 0) >= 1 - 1e-9,
+  );
+  return [...(allTaken ? [] : [undefined]), ...lots.map((lot) => lot.id)]
+    .filter((lot) => !ends.has(lot))
+    .map((lot) => ({
+      id: lot === undefined ? 'bottled' : `bottled-${lot}`,
+      kind: 'bottle',
+      lineIds: [],
+      ...(lot === undefined ? {} : { lot }),
+    }));
 }
 
 /** Steps compiled for a batch. */
@@ -42,7 +58,7 @@ export function compile(
     fills,
     lines: lines.lines,
     steps,
-    vessels: vesselsOf(input, steps, taken),
+    vessels: [...vesselsOf(input, steps, taken), ...lotVessels(recipeSteps)],
   };
 }
 
@@ -111,3 +127,19 @@ function vesselsOf(
     ...aside.filter((v) => used.has(v.id)),
   ];
 }
+
+/** A lot's own tub and bottles. */
+const lotVessels = (steps: readonly RecipeStep[]): VesselSpec[] =>
+  steps.flatMap((s) =>
+    (s.lots ?? []).flatMap(({ id, kind, number, name }) => {
+      const lot = {
+        kind,
+        ...(number === undefined ? {} : { number }),
+        ...(name === undefined ? {} : { name }),
+      };
+      return [
+        { id: lotVessel(id), kind: 'tub' as const, shape: null, massG: 0, lot },
+        { id: lotBottles(id), kind: 'bottles' as const, shape: null, massG: 0, lot },
+      ];
+    }),
+  );

@@ -8,7 +8,15 @@ import type { BuildInput } from './context.ts';
 import type { PlacedStep } from './place.ts';
 
 /** Steps in which lines are used up; elsewhere they are only handled. */
-const TAKES: ReadonlySet<RecipeStep['kind']> = new Set(['combine', 'blend', 'juice', 'mix', 'sweeten']);
+const TAKES: ReadonlySet<RecipeStep['kind']> = new Set([
+  'combine',
+  'blend',
+  'juice',
+  'mix',
+  'sweeten',
+  'sour',
+  'fortify',
+]);
 
 /** What is left of a share below this is nothing, and a line named again finds none of it. */
 const NOTHING = 1e-9;
@@ -16,6 +24,8 @@ const NOTHING = 1e-9;
 export interface CompiledLines {
   lines: ProgramLine[];
   isSolid: (id: LineId) => boolean;
+  /** Dosed at its step, by taste. */
+  byTaste: (id: LineId) => boolean;
   /** The lines of a placed step, as the program has them. */
   of: (placed: PlacedStep) => LineId[];
 }
@@ -40,7 +50,11 @@ class Followed {
   readonly handles = new Map<PlacedStep, LineId[]>();
   private readonly where = new Map<LineId, VesselId>();
 
-  constructor(private readonly kindOf: (lineId: LineId) => ProgramLine['kind'] | undefined) {}
+  constructor(
+    private readonly kindOf: (lineId: LineId) => ProgramLine['kind'] | undefined,
+    /** Dosed by taste: each step that names it takes what it wants then. */
+    private readonly byTaste: ReadonlySet<LineId>,
+  ) {}
 
   step(p: PlacedStep): void {
     const [from] = p.from;
@@ -88,9 +102,10 @@ class Followed {
     const before = this.parts.filter((part) => part.lineId === lineId);
     const left = 1 - before.reduce((sum, part) => sum + part.share, 0);
     const said = p.step.shares?.find((s) => s.lineId === lineId)?.share;
-    const share = Math.min(Math.max(0, left), said ?? left);
+    const byTaste = this.byTaste.has(lineId);
+    const share = byTaste ? 0 : Math.min(Math.max(0, left), said ?? left);
     const taken = [...back];
-    if (back.length === 0 && share > NOTHING) {
+    if (back.length === 0 && (byTaste || share > NOTHING)) {
       const again = p.to[0] === BLENDER ? 'rinse' : before.length === 1 ? 'second' : 'later';
       const name = before.length === 0 ? 'first' : again;
       const id =
@@ -110,7 +125,8 @@ class Followed {
  */
 export function programLines(c: BuildInput, placed: readonly PlacedStep[]): CompiledLines {
   const kinds = new Map(c.lines.map((l) => [l.id, l.kind]));
-  const followed = new Followed((id) => kinds.get(id));
+  const byTaste = new Set(c.lines.flatMap((l) => (l.rule.kind === 'toTarget' ? [l.id] : [])));
+  const followed = new Followed((id) => kinds.get(id), byTaste);
   for (const p of placed) followed.step(p);
   const partsOf = (lineId: LineId) => followed.parts.filter((part) => part.lineId === lineId);
   const lines = c.lines.flatMap((line): ProgramLine[] => {
@@ -121,14 +137,16 @@ export function programLines(c: BuildInput, placed: readonly PlacedStep[]): Comp
       : parts.map(({ id, share, name }) => ({
           ...line,
           id,
-          massG: massG * share,
+          massG: byTaste.has(line.id) ? massG : massG * share,
           ...(parts.length > 1 ? { share: name } : {}),
         }));
   });
+  const toTaste = new Set(lines.flatMap((l) => (l.rule.kind === 'toTarget' ? [l.id] : [])));
   const solids = new Set(lines.flatMap((l) => (l.kind === 'solid' ? [l.id] : [])));
   return {
     lines,
     isSolid: (id) => solids.has(id),
+    byTaste: (id) => toTaste.has(id),
     of: (p) =>
       followed.takes.get(p) ??
       // What is washed or cut is so in all its parts.

@@ -21,6 +21,8 @@ import {
   untilOf,
 } from './usual.ts';
 
+/** Soured by taste, where nothing is said: fresh, as a lemonade for children is. */
+const USUAL_SOUR_G_PER_L = 5;
 /** Putting a tub into the fridge, minutes. */
 const PUT_AWAY_MIN = 2;
 
@@ -81,12 +83,21 @@ function emitStep(
   };
   const lid = lidOf(c, step, to[0]!);
   const burnerId = burnerOf(c, to[0]!);
+  const stands = { place: step.place === 'fridge' ? ('fridge' as const) : ('counter' as const) };
+  const every = step.everyMin === undefined ? {} : { everyMin: step.everyMin };
   switch (step.kind) {
     case 'pick':
     case 'prep':
     case 'mix':
     case 'blend':
+    case 'fortify':
       b.add(step.kind, base);
+      return;
+    case 'mill':
+      b.add('prep', { ...base, mill: true });
+      return;
+    case 'skim':
+      b.add('mix', { ...base, lines: [], skims: true });
       return;
     case 'wash':
       b.add('wash', { ...base, ...rinsesOf(c, step) });
@@ -100,13 +111,20 @@ function emitStep(
     case 'soak':
       b.add('soak', {
         ...base,
-        place: step.place === 'fridge' ? 'fridge' : 'counter',
+        ...stands,
         lid,
         ...(step.thrown ? { thrown: true } : {}),
+        ...every,
       });
       return;
     case 'steep':
-      b.add('steep', { ...base, place: step.place === 'fridge' ? 'fridge' : 'counter', lid });
+      b.add('steep', { ...base, ...stands, lid, ...every });
+      return;
+    case 'settle':
+      b.add('steep', { ...base, ...stands, lid, purpose: 'settling' });
+      return;
+    case 'mature':
+      b.add('steep', { ...base, ...stands, lid, purpose: 'maturing', ...every });
       return;
     case 'heat': {
       const targetC = heatToC(c, step);
@@ -155,7 +173,13 @@ function emitStep(
     case 'sweeten':
       // Left plain: nothing is dosed to a sweetness of nothing.
       if (c.choices.targetSweetnessPct === 0 && step.lineIds.length > 0 && dosesAll(c, step)) return;
-      b.add('sweeten', { ...base, targetSweetnessPct: c.choices.targetSweetnessPct });
+      b.add('sweeten', { ...base, targetSweetnessPct: step.sweetPct ?? c.choices.targetSweetnessPct });
+      return;
+    case 'sour':
+      emitSour(b, step, base, lines);
+      return;
+    case 'split':
+      b.add('split', { ...base, ...amountOf(placed, litres / c.recipe.basisL) });
       return;
     case 'bottle':
       b.add('bottle', {
@@ -164,7 +188,37 @@ function emitStep(
         ...(fillsHot(c) ? { hot: true as const } : {}),
       });
       return;
+    case 'freeze':
+      b.add('bottle', {
+        ...base,
+        hygiene: step.hygiene ?? c.choices.hygiene,
+        frozen: true,
+        ...(step.portionMl === undefined ? {} : { portionMl: step.portionMl }),
+      });
+      return;
   }
+}
+
+/** What is stated goes in as stated; what is soured by taste goes in to the acid aimed at. */
+function emitSour(
+  b: StepBuilder,
+  step: RecipeStep,
+  base: Omit<Parameters<typeof b.add<'sour'>>[1], 'targetTaGPerL'>,
+  lines: CompiledLines,
+): void {
+  const taste = base.lines.filter(lines.byTaste);
+  const stated = base.lines.filter((id) => !lines.byTaste(id));
+  if (stated.length > 0 || taste.length === 0) b.add('mix', { ...base, lines: stated });
+  if (taste.length > 0)
+    b.add('sour', { ...base, lines: taste, targetTaGPerL: step.sourGPerL ?? USUAL_SOUR_G_PER_L });
+}
+
+/** How much a lot pours off: its litres, or its share of what the lots before it left. */
+function amountOf({ step, lot }: PlacedStep, scale: number): { share: number; volumeMl?: number } {
+  if (lot?.volumeL !== undefined) return { share: 0, volumeMl: lot.volumeL * 1000 * scale };
+  const lots = step.lots ?? [];
+  const before = lots.slice(0, lot ? lots.indexOf(lot) : 0).reduce((sum, l) => sum + (l.share ?? 0), 0);
+  return { share: Math.min(1, (lot?.share ?? 0) / Math.max(1e-9, 1 - before)) };
 }
 
 /** By the clock, or until so much is left. */

@@ -142,9 +142,23 @@ function usualMin(c: BuildInput, step: RecipeStep, litres: number): number {
     case 'soak':
     case 'steep':
       return 60;
+    case 'settle':
+      return 60;
+    case 'mature':
+      return c.choices.matureMin;
+    case 'freeze':
+      return handling(8, 1, litres);
+    case 'mill':
+      return 5;
+    case 'sour':
+    case 'fortify':
+      return 10;
+    case 'split':
+      return 2;
     case 'combine':
     case 'lift':
     case 'mix':
+    case 'skim':
       return 4;
     case 'heat':
     case 'cool':
@@ -168,6 +182,8 @@ export function attentionOf(step: RecipeStep): Attention {
   switch (step.kind) {
     case 'soak':
     case 'steep':
+    case 'settle':
+    case 'mature':
       return 'unattended';
     case 'cool':
       return step.place === 'iceBath' ? 'watched' : 'unattended';

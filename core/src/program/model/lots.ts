@@ -1,6 +1,5 @@
-/** What a part of a batch is to be. Alcohol is never what a lot begins with. */
-export const LOT_KINDS = ['plain', 'sweet', 'noAddedSugar', 'children', 'spirits', 'trial'] as const;
-export type LotKind = (typeof LOT_KINDS)[number];
+import type { LotKind } from '../../documents/lot.ts';
+import type { Program } from './types.ts';
 
 /** Which part of a batch it is: a number where there are several of its kind; entries of before have a name. */
 export interface LotName {
@@ -15,3 +14,6 @@ export const lotBottles = (lotId: string): string => `bottles-${lotId}`;
 /** The lot of a vessel or of bottles; null for the batch's own. */
 export const lotOf = (vesselId: string): string | null =>
   /^(?:lot|bottles)-(.+)$/.exec(vesselId)?.[1] ?? null;
+/** What a vessel's lot is to be; null for the batch's own. */
+export const lotOfVessel = (program: Pick<Program, 'vessels'>, vesselId: string): LotName | null =>
+  program.vessels.find((v) => v.id === vesselId)?.lot ?? null;

@@ -81,6 +81,8 @@ export interface Solid {
   wet: boolean;
   /** Minute at which it was cut or wetted; null: it is whole and dry. */
   sinceMin: number | null;
+  /** Ground or pounded. */
+  milled?: true;
   /** Lifted out of a liquor, whose history it shares, and lying in a bowl since. */
   lifted?: { atMin: number; cooling: CoolingTally };
 }
@@ -164,6 +166,8 @@ export interface WashStep extends StepBase {
 }
 export interface PrepStep extends StepBase {
   kind: 'prep';
+  /** Ground or pounded: what is in it is free as soon as it is wet. */
+  mill?: true;
 }
 export interface CombineStep extends StepBase {
   kind: 'combine';
@@ -174,6 +178,8 @@ export interface SoakStep extends StepBase {
   kind: 'soak';
   place: Place;
   lid: Lid;
+  /** Turned over every so many minutes. */
+  everyMin?: number;
   /** The water was for cleaning: it is poured away with what it drew. */
   thrown?: boolean;
 }
@@ -196,6 +202,10 @@ export interface SteepStep extends StepBase {
   holdC?: number;
   place: Place;
   lid: Lid;
+  /** What it stands for, where it is not to draw. */
+  purpose?: 'settling' | 'maturing';
+  /** Shaken every so many minutes. */
+  everyMin?: number;
 }
 export interface StrainStep extends StepBase {
   kind: 'strain';
@@ -217,6 +227,8 @@ export interface CoolStep extends StepBase {
 }
 export interface MixStep extends StepBase {
   kind: 'mix';
+  /** Foam and scum are taken off. */
+  skims?: true;
 }
 export interface SweetenStep extends StepBase {
   kind: 'sweeten';
@@ -228,6 +240,9 @@ export interface BottleStep extends StepBase {
   hygiene: 'clean' | 'sterilised';
   /** Hot into warmed glass. */
   hot?: true;
+  /** In portions, for the freezer. */
+  frozen?: true;
+  portionMl?: number;
 }
 /** Through the blender, with the liquids of its lines: cells break, most of what is in them is free at once. */
 export interface BlendStep extends StepBase {
@@ -252,12 +267,6 @@ export interface SplitStep extends StepBase {
   /** Instead of a share: so many millilitres, or all there is. */
   volumeMl?: number;
 }
-export interface ChillStep extends StepBase {
-  kind: 'chill';
-}
-export interface FreezeStep extends StepBase {
-  kind: 'freeze';
-}
 
 export type Step =
   | PickStep
@@ -277,9 +286,7 @@ export type Step =
   | JuiceStep
   | SourStep
   | FortifyStep
-  | SplitStep
-  | ChillStep
-  | FreezeStep;
+  | SplitStep;
 export type StepKind = Step['kind'];
 
 /** An ingredient line with the amount of this batch. */

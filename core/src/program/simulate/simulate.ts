@@ -36,7 +36,7 @@ import {
   sweetenStep,
   washStep,
 } from './steps/handSteps.ts';
-import { boilStep, chillStep, coolStep, freezeStep, heatStep, standStep } from './steps/heatSteps.ts';
+import { boilStep, coolStep, heatStep, standStep } from './steps/heatSteps.ts';
 import { blendStep, juiceStep, strainStep } from './steps/separation.ts';
 import { passUntil, type StepRun, standBy } from './steps/stepTime.ts';
 
@@ -92,12 +92,6 @@ function runStep(sim: SimState, step: Step, run: StepRun): void {
       return;
     case 'split':
       splitStep(sim, step, run);
-      return;
-    case 'chill':
-      chillStep(sim, step, run);
-      return;
-    case 'freeze':
-      freezeStep(sim, step, run);
       return;
   }
 }

@@ -19,6 +19,7 @@ import {
   keepDate,
   keepingOf,
   makeSpace,
+  portionTubs,
   suggestBottles,
   volumeMl,
 } from '@big-ladle/core';
@@ -53,18 +54,22 @@ const WARM_C = 30;
 export function BottleForm({ live }: { live: LiveBatch }) {
   const kitchen = useKitchen().data?.kitchen ?? live.kitchen;
   const { step } = live;
-  const sizes = kitchen.bottles;
   const tub =
     (step?.from[0] ? live.now.moment?.vessels[step.from[0]] : undefined) ??
     live.now.forecast.vessels[BOTTLES];
   const ml = tub ? volumeMl(tub.liquor) : 0;
+  const portionMl = step?.kind === 'bottle' ? step.portionMl : undefined;
+  const sizes = portionMl ? [portionTubs(say('bottleForm.portion'), ml, portionMl)] : kitchen.bottles;
   const [counts, setCounts] = useState<Record<string, number> | null>(null);
   const [hygiene, setHygiene] = useState<'clean' | 'sterilised'>(
     step?.kind === 'bottle' ? step.hygiene : 'clean',
   );
   const [left, setLeft] = useState<'glass' | 'keep'>('glass');
   const places = placesOf(kitchen);
-  const [placeId, setPlaceId] = useState(places.find((p) => p.kind === 'fridge')?.id ?? places[0]!.id);
+  const [placeId, setPlaceId] = useState(
+    places.find((p) => p.kind === (step?.kind === 'bottle' && step.frozen ? 'freezer' : 'fridge'))?.id ??
+      places[0]!.id,
+  );
   const [gifts, setGifts] = useState<Gifts | null>(null);
   if (step?.kind !== 'bottle' || !tub) return null;
   const place = places.find((p) => p.id === placeId) ?? places[0]!;

@@ -1,14 +1,14 @@
 import '../../words/places/batch.ts';
 import {
-  BOTTLES,
   type EventBody,
+  finishedL,
+  finishedLiquor,
   type MarkerId,
   markerGPerL,
   nextStraining,
   type Simulation,
   SPENT,
   secondBoil,
-  volumeMl,
   whatIf,
 } from '@big-ladle/core';
 import Box from '@mui/material/Box';
@@ -25,18 +25,16 @@ const WATERS_L = [1, 2, 3, 4];
 
 /** The strongest of what a drink has drawn. */
 function mainMarker(sim: Simulation): MarkerId | null {
-  const markers = sim.vessels[BOTTLES]?.liquor.markerG ?? {};
+  const markers = finishedLiquor(sim)?.markerG ?? {};
   const ids = (Object.keys(markers) as MarkerId[]).filter((m) => m !== 'red');
   return ids.sort((a, b) => (markers[b] ?? 0) - (markers[a] ?? 0))[0] ?? null;
 }
 
 const inBottles = (sim: Simulation, marker: MarkerId | null): string => {
-  const end = sim.vessels[BOTTLES];
+  const end = finishedLiquor(sim);
   if (!end) return '–';
-  const strength = marker
-    ? `, ${say(`marker.${marker}`)} ${num(markerGPerL(end.liquor, marker), 1)} g/L`
-    : '';
-  return `${litres(volumeMl(end.liquor) / 1000)}${strength}`;
+  const strength = marker ? `, ${say(`marker.${marker}`)} ${num(markerGPerL(end, marker), 1)} g/L` : '';
+  return `${litres(finishedL(sim))}${strength}`;
 };
 
 /** Strained now against strained at its best; and what a second boil of the rest would give. */

@@ -8,10 +8,12 @@ import {
   glassFacts,
   itemsOf,
   type Liquor,
-  lotOf,
+  type LotName,
+  lotOfVessel,
   massG,
   ofLiquid,
   plus,
+  type Step,
   saysAlcohol,
   tagsOf,
   volumeMl,
@@ -36,16 +38,24 @@ import type { LiveBatch } from './useBatchNow.ts';
 /** Below this alcohol keeps nothing, % by volume. */
 const KEEPS_FROM_PCT = 10;
 
-/** What is stirred into one lot, with its marks; spirits by steps, each with what the glass then holds. */
+/** Steps in which the cook pours by taste: a lot that is left open, souring, spirits. */
+const byTaste = (step: Step | null, lot: LotName | null): step is Step =>
+  step !== null &&
+  ((step.kind === 'mix' && !step.skims && step.lines.length === 0 && lot !== null) ||
+    step.kind === 'sour' ||
+    step.kind === 'fortify');
+
+/** What is stirred in by taste, with the marks of what it makes; spirits by steps, each with what the glass then holds. */
 export function LotStir({ live }: { live: LiveBatch }) {
-  const { step, now, tables, kitchen, batch } = live;
+  const { step, now, program, tables, kitchen, batch } = live;
   const vesselId = step?.from[0] ?? '';
-  const lot = now.log.lots.find((l) => l.lotId === lotOf(vesselId));
-  const spirits = lot?.kind === 'spirits';
-  const [itemId, setItemId] = useState(spirits ? FIRST_SPIRIT_ID : FIRST_SOUR_ID);
+  const lot = lotOfVessel(program, vesselId);
+  const spirits = lot?.kind === 'spirits' || step?.kind === 'fortify';
+  const own = program.lines.find((l) => step?.lines.includes(l.id));
+  const [itemId, setItemId] = useState(own?.itemId ?? (spirits ? FIRST_SPIRIT_ID : FIRST_SOUR_ID));
   const [ml, setMl] = useState<number | null>(null);
   const liquor = now.moment?.vessels[vesselId]?.liquor;
-  if (step?.kind !== 'mix' || !lot || !liquor || massG(liquor) <= 0) return null;
+  if (!byTaste(step, lot) || !liquor || massG(liquor) <= 0) return null;
   const row = tables.liquids.get(itemId);
   const tags = tagsOf(liquor, itemsOf(now.log, liquor), tables);
   const next: Liquor = row && ml ? { ...liquor, ...plus(liquor, ofLiquid(row, ml)) } : liquor;
@@ -63,7 +73,8 @@ export function LotStir({ live }: { live: LiveBatch }) {
             vesselId,
             lineKind: 'liquid',
             itemId,
-            lineId: `lot-${uuid().slice(-10)}`,
+            // What its own line takes is that line's; anything else stands by itself.
+            lineId: own?.itemId === itemId ? own.id : `lot-${uuid().slice(-10)}`,
             massG: Math.round(ml * row.densityGPerMl * 10) / 10,
           },
         },
@@ -75,9 +86,10 @@ export function LotStir({ live }: { live: LiveBatch }) {
   return (
     <Box data-testid="lot-stir" sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: 'minmax(0,1fr)' }}>
       <Box>
-        {sayLot(lot)}, {volume(volumeMl(liquor) / 1000)}. {say(`lot.${lot.kind}.about`)}
+        {lot ? `${sayLot(lot)}, ` : ''}
+        {volume(volumeMl(liquor) / 1000)}. {lot ? say(`lot.${lot.kind}.about`) : ''}
       </Box>
-      {(lot.kind === 'plain' || lot.kind === 'children') && <EachGlass live={live} liquor={liquor} />}
+      {lot && (lot.kind === 'plain' || lot.kind === 'children') && <EachGlass live={live} liquor={liquor} />}
       <PickItem
         large
         label={say('lotStir.stirIn')}

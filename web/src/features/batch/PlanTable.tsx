@@ -4,8 +4,8 @@ import '../../words/places/batch.ts';
 import {
   acidEvidence,
   awayWindows,
-  BOTTLES,
   completeChoices,
+  finishedLiquor,
   firstStart,
   isTooFarAhead,
   type Kitchen,
@@ -410,7 +410,7 @@ export function PlanTable({ plan, kitchen: house, nowMs, onChange, deeds }: Plan
       ) : (
         (() => {
           const { input } = made;
-          const bottled = input.sim.vessels[BOTTLES]?.liquor;
+          const bottled = finishedLiquor(input.sim);
           const choosing = {
             plan,
             recipe,

@@ -1,9 +1,9 @@
 import '../../words/places/batch.ts';
 import {
-  BOTTLES,
   type BottleLife,
   bottledMl,
   bottlesFor,
+  finishedLiquor,
   glassFacts,
   type KeepingInput,
   type Kitchen,
@@ -45,7 +45,7 @@ const STAGE_KINDS: Record<Exclude<StageId, 'size' | 'keep'>, readonly Step['kind
   draw: ['combine', 'soak', 'heat', 'boil', 'steep', 'blend', 'juice'],
   strain: ['strain', 'cool'],
   balance: ['mix', 'sweeten', 'sour', 'fortify', 'split'],
-  bottle: ['bottle', 'chill', 'freeze'],
+  bottle: ['bottle'],
 };
 
 /** The stage of a step; cooling before the straining, and a straining between two draws, belong to the drawing. */
@@ -177,7 +177,7 @@ export function keepingInput(
   program: Program,
   hygiene?: 'clean' | 'sterilised',
 ): KeepingInput | null {
-  const liquor = sim.vessels[BOTTLES]?.liquor;
+  const liquor = finishedLiquor(sim);
   const bottle = program.steps.find((s) => s.kind === 'bottle');
   if (!liquor || volumeMl(liquor) < 1 || bottle?.kind !== 'bottle') return null;
   return { liquor, hygiene: hygiene ?? bottle.hygiene };

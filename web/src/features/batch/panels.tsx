@@ -4,18 +4,19 @@ import type { Term } from '../../shared/help.ts';
 import '../../words/places/batch.ts';
 import {
   asHandMeasures,
-  BOTTLES,
   type BottleLife,
   bottledMl,
   bottlesFor,
   drawsOf,
   fillMl,
+  finishedLiquor,
   type GlassFacts,
   glassFacts,
   isWater,
   KEEPING,
   type Kitchen,
   keepDate,
+  largestFilling,
   ledgerOf,
   type MarkerId,
   mainMarker,
@@ -387,7 +388,7 @@ export function StrainPanel({ program, sim, kitchen, tables }: PanelInput) {
         <Box>{say('panels.nothingIsStrained')}</Box>
       </Panel>
     );
-  const liquor = sim.vessels[BOTTLES]?.liquor;
+  const liquor = finishedLiquor(sim);
   const goesOn = liquor?.cooling.hot && !liquor.cooling.cold;
   return (
     <Panel title={say('panels.strainAndCool')}>
@@ -482,7 +483,7 @@ export function BalancePanel({
   tables,
   children,
 }: PanelInput & { children?: ReactNode }) {
-  const entry = entryOf(sim, 'bottle') ?? sim.trace.at(-1);
+  const entry = largestFilling(sim);
   if (!entry) return null;
   const { now } = entry;
   const glass = glassFacts(entry.after.liquor, kitchen.servingMl);

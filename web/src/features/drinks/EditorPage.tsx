@@ -4,7 +4,9 @@ import {
   checkRecipe,
   defaultChoices,
   expand,
+  finishedL,
   type Kitchen,
+  largestFilling,
   type OwnStepKind,
   type Recipe,
   type RecipeLine,
@@ -126,7 +128,8 @@ function Editor(props: {
     }
   };
 
-  const end = made?.sim.trace.at(-1);
+  // What stands for the drink where it ends in several lots: the fullest of its fillings.
+  const end = made ? largestFilling(made.sim) : undefined;
   return (
     <>
       <PageHead
@@ -153,7 +156,7 @@ function Editor(props: {
       <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap', mb: 1.5 }} data-testid="editor-figures">
         {(
           [
-            [say('common.inBottles2'), end ? num(end.now.volumeL, 1) : '–', 'L', 'litres'],
+            [say('common.inBottles2'), made ? num(finishedL(made.sim), 1) : '–', 'L', 'litres'],
             [
               say('editorPage.water'),
               made ? num(waterPouredG(made.program.lines, tables) / 998.2, 1) : '–',

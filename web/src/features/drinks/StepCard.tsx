@@ -1,5 +1,5 @@
 import '../../words/places/drinks.ts';
-import { type RecipeProblem, type RecipeStep, STEP_TABLE, saysOf } from '@big-ladle/core';
+import { type RecipeLot, type RecipeProblem, type RecipeStep, STEP_TABLE, saysOf } from '@big-ladle/core';
 import { useSortable } from '@dnd-kit/sortable';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -14,11 +14,12 @@ export function StepCard(props: {
   step: RecipeStep;
   number: number;
   problems: readonly RecipeProblem[];
+  lots: readonly RecipeLot[];
   onChange: (step: RecipeStep) => void;
   onRemove: () => void;
   children: ReactNode;
 }) {
-  const { step, number, problems, onChange } = props;
+  const { step, number, problems, lots, onChange } = props;
   const { setNodeRef, listeners, attributes, transform, transition, isDragging, isOver } = useSortable({
     id: `step:${step.id}`,
   });
@@ -68,7 +69,7 @@ export function StepCard(props: {
           {number}. {name}
         </Box>
         {first.map((field) => (
-          <StepFieldInput key={field} field={field} step={step} name={name} onChange={onChange} />
+          <StepFieldInput key={field} field={field} step={step} name={name} lots={lots} onChange={onChange} />
         ))}
         <Box sx={{ ml: 'auto', whiteSpace: 'nowrap' }}>
           <Button
@@ -96,7 +97,14 @@ export function StepCard(props: {
       {open && (
         <Box sx={{ ...row, pt: 1.5 }} id={moreId} data-testid="step-more">
           {more.map((field) => (
-            <StepFieldInput key={field} field={field} step={step} name={name} onChange={onChange} />
+            <StepFieldInput
+              key={field}
+              field={field}
+              step={step}
+              name={name}
+              lots={lots}
+              onChange={onChange}
+            />
           ))}
         </Box>
       )}

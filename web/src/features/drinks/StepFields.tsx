@@ -8,6 +8,7 @@ import {
   LIDS,
   POT,
   PRESSES,
+  type RecipeLot,
   type RecipeStep,
   SIEVES,
   SPICE_POT,
@@ -17,12 +18,16 @@ import {
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { QuantityField } from '../../shared/QuantityField.tsx';
+import { sayLot } from '../../words/names.ts';
 import { type MessageKey, say } from '../../words/say.ts';
+import { LotsField } from './LotsField.tsx';
 
 interface FieldProps {
   step: RecipeStep;
   /** What the step is called, for what is read out. */
   name: string;
+  /** The lots into which the drink is divided before it. */
+  lots: readonly RecipeLot[];
   onChange: (step: RecipeStep) => void;
 }
 
@@ -36,17 +41,17 @@ const PLACES = {
 };
 
 function Pick(props: {
-  label: MessageKey;
+  label: string;
   name: string;
   value: string;
-  options: readonly (readonly [id: string, text: MessageKey])[];
+  options: readonly (readonly [id: string, text: string])[];
   onPick: (value: string) => void;
   wide?: boolean;
 }) {
   return (
     <TextField
       select
-      label={say(props.label)}
+      label={props.label}
       value={props.value}
       onChange={(e) => props.onPick(e.target.value)}
       sx={{ minWidth: props.wide ? 200 : 110 }}
@@ -55,7 +60,7 @@ function Pick(props: {
           displayEmpty: true,
           // Its step is read out with it; the name of the field alone would not tell one step from another.
           SelectDisplayProps: {
-            'aria-label': say('stepFields.of', { label: say(props.label), name: props.name }),
+            'aria-label': say('stepFields.of', { label: props.label, name: props.name }),
             'aria-labelledby': undefined,
           },
         },
@@ -64,7 +69,7 @@ function Pick(props: {
     >
       {props.options.map(([id, text]) => (
         <MenuItem key={id} value={id}>
-          {say(text)}
+          {text}
         </MenuItem>
       ))}
     </TextField>
@@ -72,7 +77,7 @@ function Pick(props: {
 }
 
 /** One thing that a step may say. */
-export function StepFieldInput({ field, step, name, onChange }: FieldProps & { field: StepField }) {
+export function StepFieldInput({ field, step, name, lots, onChange }: FieldProps & { field: StepField }) {
   const set = (change: Partial<RecipeStep>) => {
     const next = { ...step, ...change };
     // What is as usual is not written down.
@@ -104,10 +109,10 @@ export function StepFieldInput({ field, step, name, onChange }: FieldProps & { f
     wide = false,
   ) => (
     <Pick
-      label={label}
+      label={say(label)}
       name={name}
       value={value ?? USUAL}
-      options={[[USUAL, 'stepFields.usual'], ...options]}
+      options={[[USUAL, say('stepFields.usual')], ...options.map(([id, text]) => [id, say(text)] as const)]}
       onPick={(v) => onPick(v === USUAL ? undefined : v)}
       wide={wide}
     />
@@ -265,6 +270,48 @@ export function StepFieldInput({ field, step, name, onChange }: FieldProps & { f
         step.hygiene,
         HYGIENES.map((id) => [id, `stepFields.hygiene.${id}`] as const),
         (hygiene) => set({ hygiene: hygiene as RecipeStep['hygiene'] }),
+      );
+    case 'everyMin':
+      return figure(
+        `stepFields.everyMin.${step.kind as 'soak'}`,
+        step.everyMin,
+        { min: 1, max: 86_400, unit: 'min', width: 140 },
+        (everyMin) => set({ everyMin }),
+      );
+    case 'sweetPct':
+      return figure(
+        'stepFields.sweetPct',
+        step.sweetPct,
+        { min: 0, max: 40, decimals: 1, unit: say('common.gG'), width: 160 },
+        (sweetPct) => set({ sweetPct }),
+      );
+    case 'sourGPerL':
+      return figure(
+        'stepFields.sourGPerL',
+        step.sourGPerL,
+        { min: 0.5, max: 60, decimals: 1, unit: 'g/L', width: 130 },
+        (sourGPerL) => set({ sourGPerL }),
+      );
+    case 'portionMl':
+      return figure('stepFields.portionMl', step.portionMl, { min: 10, max: 5000, unit: 'mL' }, (portionMl) =>
+        set({ portionMl }),
+      );
+    case 'lots':
+      return <LotsField step={step} onChange={(next) => set({ lots: next })} />;
+    case 'lot':
+      // Where nothing is divided there is nothing to choose.
+      return lots.length === 0 && step.lot === undefined ? null : (
+        <Pick
+          label={say('stepFields.lot')}
+          name={name}
+          value={step.lot ?? USUAL}
+          options={[
+            [USUAL, say('stepFields.lot.whole')],
+            ...lots.map((lot) => [lot.id, sayLot(lot).toLowerCase()] as const),
+          ]}
+          onPick={(id) => set({ lot: id === USUAL ? undefined : id })}
+          wide
+        />
       );
     case 'vessel': {
       const puts = step.kind === 'combine';

@@ -126,6 +126,7 @@ export function Steps(props: {
               step={step}
               number={index + 1}
               problems={problems.filter((p) => p.stepId === step.id)}
+              lots={steps.slice(0, index).flatMap((s) => s.lots ?? [])}
               onChange={(next) => onChange(steps.map((s) => (s.id === step.id ? next : s)))}
               onRemove={() => onChange(steps.filter((s) => s.id !== step.id))}
             >

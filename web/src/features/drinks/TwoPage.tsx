@@ -1,7 +1,16 @@
 import { Explain } from '../../shared/Explain.tsx';
 import type { Term } from '../../shared/help.ts';
 import '../../words/places/drinks.ts';
-import { BOTTLES, type MethodId, type Recipe, sameStrengthG, type Tables, volumeMl } from '@big-ladle/core';
+import {
+  finishedL,
+  finishedLiquor,
+  largestFilling,
+  type MethodId,
+  type Recipe,
+  sameStrengthG,
+  type Tables,
+  volumeMl,
+} from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
@@ -20,7 +29,7 @@ import { type Made, useMade } from './useMade.ts';
 function perLitre(made: Made | null): Map<string, { itemId: string; gPerL: number }> {
   const out = new Map<string, { itemId: string; gPerL: number }>();
   if (!made) return out;
-  const litres = made.sim.trace.at(-1)?.now.volumeL ?? 1;
+  const litres = finishedL(made.sim) || 1;
   for (const line of made.program.lines) {
     const key = formsOf(line.itemId)[0] ?? line.itemId;
     const grams1 = lineGrams(made, line.id) / litres;
@@ -45,7 +54,7 @@ function inTheForm(amount: Amount, itemId: string, tables: Tables): Amount {
 
 /** Sugar of what was put in to sweeten, for a finished litre: whatever the sweetener is. */
 function addedSugarGPerL(made: Made): number {
-  const liquor = made.sim.vessels[BOTTLES]?.liquor;
+  const liquor = finishedLiquor(made.sim);
   return liquor ? liquor.addedSugarG / (volumeMl(liquor) / 1000) : 0;
 }
 
@@ -135,10 +144,10 @@ function TwoTable(props: {
   const figure = (made: Made | null, show: (made: Made) => string) => (made ? show(made) : '–');
   const rows: [string, (made: Made) => string, Term?][] = [
     [say('twoPage.sugar'), (m) => grams(addedSugarGPerL(m))],
-    [say('twoPage.brix'), (m) => num(m.sim.trace.at(-1)?.now.brix ?? 0, 1), 'brix'],
+    [say('twoPage.brix'), (m) => num(largestFilling(m.sim)?.now.brix ?? 0, 1), 'brix'],
     [
       say('twoPage.sourAsCitricG'),
-      (m) => num(Math.max(0, m.sim.trace.at(-1)?.now.sournessGPerL ?? 0), 1),
+      (m) => num(Math.max(0, largestFilling(m.sim)?.now.sournessGPerL ?? 0), 1),
       'sourness',
     ],
     [say('editorPage.fromStartToBottles'), (m) => duration(m.sim.endMin)],

@@ -4,6 +4,7 @@ import {
   type Kitchen,
   type LotName,
   lotOf,
+  lotOfVessel,
   METHODS,
   type MethodId,
   massG,
@@ -16,7 +17,7 @@ import {
   volumeMl,
 } from '@big-ladle/core';
 import { sayItem, sayLot, sayPart } from '../../words/names.ts';
-import { celsius, has, say, sayCode, volume } from '../../words/say.ts';
+import { celsius, duration, has, num, say, sayCode, volume } from '../../words/say.ts';
 import { itemIdOf } from './liquorColour.ts';
 
 /** Herbs stand no longer than this; anything longer is a steep. */
@@ -47,13 +48,19 @@ function mannerOf(step: Step, program: Program): string | null {
       return heatManner(step) === 'boil' ? null : heatManner(step);
     case 'boil':
       return step.level === 'gentle' ? null : step.level;
+    case 'prep':
+      return step.mill ? 'mill' : null;
+    case 'bottle':
+      return step.frozen ? 'frozen' : null;
     case 'steep': {
       if (step.place === 'stove') return 'hot';
+      if (step.purpose) return step.purpose === 'settling' ? 'settle' : 'mature';
       const minutes = step.until.kind === 'duration' ? step.until.minutes : 0;
       if (minutes >= DAY_MIN && step.to[0] !== POT) return 'mature';
       return minutes <= SHORT_STEEP_MIN && !drawsSo(program) ? 'short' : null;
     }
     case 'mix':
+      if (step.skims) return 'skim';
       if (step.lines.length > 0) return null;
       return lotNameOf(step, program) ? 'lot' : 'pour';
     default:
@@ -71,7 +78,7 @@ function worded(stem: string, step: Step, program: Program): string | null {
 /** The lot that a step is about; null for the batch's own. */
 function lotNameOf(step: Step, program: Program): LotName | null {
   const id = [...step.to, ...step.from].find((v) => lotOf(v) !== null);
-  return (id ? program.vessels.find((v) => v.id === id)?.lot : undefined) ?? null;
+  return id === undefined ? null : lotOfVessel(program, id);
 }
 
 /** What a step is called, e.g. "Scrub the skins". */
@@ -93,8 +100,29 @@ export function stepHow(step: Step, program: Program, amountsStandBelow = false)
   switch (step.kind) {
     case 'steep':
     case 'soak': {
-      const manner = worded('how', step, program);
-      return manner ? sayCode(manner, { list }) : sayCode(`how.${step.kind}.${step.place}`);
+      const manner = mannerOf(step, program);
+      if (manner === 'mature' && (step.everyMin || step.place !== 'fridge'))
+        return [
+          sayCode(`how.covered.${step.place}`),
+          step.everyMin ? say('how.shake', { every: duration(step.everyMin) }) : '',
+        ]
+          .filter(Boolean)
+          .join(' ');
+      const worked = worded('how', step, program);
+      const stands = worked ? sayCode(worked, { list }) : sayCode(`how.${step.kind}.${step.place}`);
+      return step.everyMin ? `${stands} ${say('how.every', { every: duration(step.everyMin) })}` : stands;
+    }
+    case 'split':
+      return step.volumeMl === undefined
+        ? say('how.split.share', { percent: num(step.share * 100), all: step.share > 0.995 })
+        : say('how.split', { volume: volume(step.volumeMl / 1000) });
+    case 'fortify':
+      return list ? say('how.fortify', { list }) : say('how.fortify.none');
+    case 'bottle': {
+      const fills = sayCode(worded('how', step, program) ?? 'how.bottle');
+      return step.portionMl
+        ? `${fills} ${say('how.bottle.portions', { volume: volume(step.portionMl / 1000) })}`
+        : fills;
     }
     case 'heat':
       return sayCode(worded('how', step, program) ?? 'how.heat', {

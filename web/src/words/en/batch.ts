@@ -40,6 +40,7 @@ export const EN_BATCH = {
   'bottleForm.toFillEachTo':
     '{ml} to fill, each to {headspace} of its size{isFrozen, select, true {, for what freezes grows} other {}}.',
   'bottleForm.ofMlYouHave': '{fill} of {volume} mL ({count})',
+  'bottleForm.portion': 'Portion',
   'bottleForm.oneFewer': 'One {name} fewer',
   'bottleForm.oneMore': 'One {name} more',
   'bottleForm.bottlesTakeLeftOver':

@@ -334,6 +334,7 @@ export const EN_BOOK = {
   'recipe.sweetBeforeStrained': 'Sweetened before it is strained: some of the sugar stays in the plants.',
   'recipe.noAmount': 'It has no amount.',
   'recipe.stepAfterBottles': 'A step after the bottles.',
+  'recipe.lotsTooMuch': 'The lots take more than there is.',
   'recipe.manyMinutes': 'That is a long boil: hours, or minutes?',
 
   // doubts of the reader

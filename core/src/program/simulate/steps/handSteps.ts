@@ -48,6 +48,13 @@ function bowlOf(sim: SimState, step: Step): Vessel {
 export function pickStep(sim: SimState, step: PickStep | PrepStep, run: StepRun): void {
   const bowl = bowlOf(sim, step);
   for (const lineId of step.lines) layOut(sim, step, lineId, bowl.id, step.kind === 'prep');
+  if (step.kind === 'prep' && step.mill) {
+    const now = vesselOf(sim, step.id, bowl.id);
+    setVessel(sim, {
+      ...now,
+      solids: now.solids.map((s) => (step.lines.includes(s.lineId) ? { ...s, milled: true } : s)),
+    });
+  }
   handWork(sim, step, run);
 }
 

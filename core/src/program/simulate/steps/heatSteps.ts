@@ -6,17 +6,7 @@ import { areaM2 } from '../../../physics/vesselShape.ts';
 import { FUSION_J_PER_G } from '../../../tables/constants.ts';
 import { said } from '../../../units/result.ts';
 import { powerIntoPotW } from '../../model/kitchen.ts';
-import type {
-  BoilStep,
-  ChillStep,
-  CoolStep,
-  FreezeStep,
-  HeatStep,
-  SoakStep,
-  SteepStep,
-  Step,
-  Vessel,
-} from '../../model/types.ts';
+import type { BoilStep, CoolStep, HeatStep, SoakStep, SteepStep, Step, Vessel } from '../../model/types.ts';
 import { advanceVessel, atPace, boilPath, pathOf } from '../evolve.ts';
 import {
   addFlow,
@@ -30,14 +20,7 @@ import {
   vesselOf,
   widthM,
 } from '../state.ts';
-import {
-  flameOutAheadMin,
-  handWork,
-  inPieces,
-  plannedRemaining,
-  type StepRun,
-  wetVessel,
-} from './stepTime.ts';
+import { flameOutAheadMin, inPieces, plannedRemaining, type StepRun, wetVessel } from './stepTime.ts';
 
 /** StorageClimate somewhere for a time: soaking cold, steeping hot or cold. */
 export function standStep(sim: SimState, step: SoakStep | SteepStep, run: StepRun): void {
@@ -343,20 +326,4 @@ export function coolStep(sim: SimState, step: CoolStep, run: StepRun): void {
     ...after,
     place: step.place === 'fridge' || step.place === 'iceBath' ? 'fridge' : 'counter',
   });
-}
-
-/** StorageClimate in the fridge until it is as cold as that, or for the planned time. */
-export function chillStep(sim: SimState, step: ChillStep, run: StepRun): void {
-  coolStep(sim, { ...step, kind: 'cool', place: 'fridge', lid: 'on' }, run);
-}
-
-/** A freezer stands at this, °C. */
-const FREEZER_C = -18;
-
-export function freezeStep(sim: SimState, step: FreezeStep, run: StepRun): void {
-  const { id } = wetVessel(sim, step);
-  handWork(sim, step, run);
-  if (run.stopAfterMin !== null) return;
-  const vessel = vesselOf(sim, step.id, id);
-  setVessel(sim, { ...vessel, place: 'fridge', liquor: { ...vessel.liquor, tempC: FREEZER_C } });
 }

@@ -1,10 +1,12 @@
 import { EMPTY, massG, minus, plus, scaled, volumeMl } from '../../../liquor/composition.ts';
+import { BLENDING } from '../../../tables/constants.ts';
 import type { ProgramLine, Step, Vessel } from '../../model/types.ts';
 import { addSolids, shareOf, type TakenSolid, takeSolids } from '../lines.ts';
 import { pourIn } from '../readings.ts';
 import {
   addFlow,
   drainedOf,
+  drawableOf,
   ingredientOf,
   lineOf,
   mixLiquors,
@@ -82,6 +84,40 @@ export function addLines(sim: SimState, step: Step, vesselId: string, run: StepR
     }
   }
   addSolids(sim, step, vesselOf(sim, step.id, vesselId), solids);
+  const milled = new Set(solids.flatMap((t) => (t.solid.milled ? [t.solid.lineId] : [])));
+  if (milled.size > 0)
+    setVessel(sim, breakOpen(sim, step, vesselOf(sim, step.id, vesselId), BLENDING.drawnShare, milled));
+}
+
+/** Books what is drawn from solids that are broken open, up to a share of all that is in them. */
+export function breakOpen(
+  sim: SimState,
+  step: Step,
+  vessel: Vessel,
+  share: number,
+  only?: ReadonlySet<string>,
+): Vessel {
+  let liquor = vessel.liquor;
+  const solids = vessel.solids.map((solid) => {
+    const row = ingredientOf(sim, step.id, solid.ingredientId);
+    const delta = share - solid.extracted;
+    if (row.rate100PerMin === null || delta <= 0 || (only && !only.has(solid.lineId))) return solid;
+    const all = drawableOf(row, solid.massG);
+    const after = plus(liquor, all, delta);
+    const before = liquor;
+    addFlow(sim, () => ({
+      stepId: step.id,
+      code: 'drawn',
+      direction: 'in',
+      volumeL: (volumeMl(after) - volumeMl(before)) / 1000,
+      comp: scaled(all, delta),
+      lineId: solid.lineId,
+      to: vessel.id,
+    }));
+    liquor = { ...withComposition(liquor, after), read: null };
+    return solidOf(solid, share, solid.held);
+  });
+  return { ...vessel, liquor, solids };
 }
 
 /** Pours everything that is liquid in other vessels into one. */

@@ -20,7 +20,7 @@ import {
   vesselOf,
   withComposition,
 } from '../state.ts';
-import { addLines, moved, pourTogether, rejoinHeld } from './pouring.ts';
+import { addLines, breakOpen, moved, pourTogether, rejoinHeld } from './pouring.ts';
 import { firstOf, handWork, type StepRun, wetVessel } from './stepTime.ts';
 
 /** Parts liquor and solids of a vessel: what each solid holds stays with it, the rest goes on. */
@@ -140,31 +140,6 @@ function pourOnPulp(sim: SimState, step: Step, vesselId: string, ml: number): vo
     to: vesselId,
   }));
   setVessel(sim, { ...vessel, liquor: { ...withComposition(vessel.liquor, comp), read: null } });
-}
-
-/** Books what is drawn from solids that are broken open, up to a share of all that is in them. */
-function breakOpen(sim: SimState, step: Step, vessel: Vessel, share: number): Vessel {
-  let liquor = vessel.liquor;
-  const solids = vessel.solids.map((solid) => {
-    const row = ingredientOf(sim, step.id, solid.ingredientId);
-    const delta = share - solid.extracted;
-    if (row.rate100PerMin === null || delta <= 0) return solid;
-    const all = drawableOf(row, solid.massG);
-    const after = plus(liquor, all, delta);
-    const before = liquor;
-    addFlow(sim, () => ({
-      stepId: step.id,
-      code: 'drawn',
-      direction: 'in',
-      volumeL: (volumeMl(after) - volumeMl(before)) / 1000,
-      comp: scaled(all, delta),
-      lineId: solid.lineId,
-      to: vessel.id,
-    }));
-    liquor = { ...withComposition(liquor, after), read: null };
-    return solidOf(solid, share, solid.held);
-  });
-  return { ...vessel, liquor, solids };
 }
 
 /** What is blended out of a pot is blended with all that lies in it. */

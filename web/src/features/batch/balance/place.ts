@@ -21,7 +21,7 @@ export interface Balanced {
 }
 
 /** Steps at which a cook stirs things in, the solids being out. */
-const OPEN_TO_ADD: ReadonlySet<Step['kind']> = new Set(['cool', 'mix', 'sweeten', 'bottle', 'chill']);
+const OPEN_TO_ADD: ReadonlySet<Step['kind']> = new Set(['cool', 'mix', 'sweeten', 'bottle']);
 
 /** The drink before its sweetening in a plan: what the plane begins with. */
 export function plannedBase(sim: Simulation): Composition | null {

@@ -1,0 +1,132 @@
+import { describe, expect, it } from 'vitest';
+import { sweetnessPct, titratableGPerL, volumeMl } from '../../liquor/composition.ts';
+import { BLENDING } from '../../tables/constants.ts';
+import { TABLES } from '../../testKitchen.ts';
+import { CALYX, expectConserved, line, made, step, WATER_4L } from './ownSteps.fixtures.ts';
+
+const DRAWN = [
+  step('combine', ['water', 'calyx']),
+  step('heat'),
+  step('boil', [], { minutes: 10 }),
+  step('strain'),
+  // Cold, hardly anything of it goes into the air while it is divided.
+  step('cool'),
+];
+const inVessel = (sim: ReturnType<typeof made>['sim'], id: string) =>
+  volumeMl(sim.vessels[id]!.liquor) / 1000;
+
+describe('an end in lots', () => {
+  it('half is left plain, a stated cup of sugar goes into the other half', () => {
+    const { sim, entries, program } = made(
+      [WATER_4L, CALYX, line('sugar', 'sugar-white', 200, 'sweetener')],
+      [
+        ...DRAWN,
+        step('split', [], { lots: [{ id: 'a', kind: 'sweet', share: 0.5 }] }),
+        step('sweeten', ['sugar'], { lot: 'a' }),
+        step('bottle', [], { lot: 'a' }),
+        step('bottle'),
+      ],
+    );
+    const there = entries('cool')[0]!.now;
+    // Half of it stays as it is; the other half gains what 200 g of sugar take up, about 0.62 mL a gram.
+    expect(inVessel(sim, 'bottles')).toBeCloseTo(there.volumeL / 2, 2);
+    expect(inVessel(sim, 'bottles-a')).toBeCloseTo(there.volumeL / 2 + 0.2 * 0.62, 2);
+    const half = (there.massG / 2) * (there.sweetnessPct / 100);
+    expect(sweetnessPct(sim.vessels['bottles-a']!.liquor)).toBeCloseTo(
+      (100 * (half + 200)) / (there.massG / 2 + 200),
+      1,
+    );
+    expect(program.vessels.find((v) => v.id === 'bottles-a')?.lot).toEqual({ kind: 'sweet' });
+    expectConserved(sim);
+  });
+  it('thirds by share, one after the other, are thirds; litres come off first', () => {
+    const lots = ['a', 'b', 'c'].map((id) => ({ id, kind: 'trial' as const, share: 1 / 3 }));
+    const { sim, entries } = made([WATER_4L, CALYX], [...DRAWN, step('split', [], { lots })]);
+    const eachL = entries('cool')[0]!.now.volumeL / 3;
+    for (const { id } of lots) expect(inVessel(sim, `bottles-${id}`)).toBeCloseTo(eachL, 2);
+    // Nothing is left to be bottled as the drink itself.
+    expect(inVessel(sim, 'bottles')).toBe(0);
+    expect(entries('bottle')).toHaveLength(3);
+    expectConserved(sim);
+  });
+  it('a litre of it grows with the batch: half the recipe has half of it', () => {
+    const steps = [...DRAWN, step('split', [], { lots: [{ id: 'a', kind: 'children', volumeL: 1 }] })];
+    expect(inVessel(made([WATER_4L, CALYX], steps).sim, 'bottles-a')).toBeCloseTo(1, 2);
+    // Written for 8 L and made as half of it.
+    const half = made([WATER_4L, CALYX], steps, { basisL: 8 }, {}, 4);
+    expect(inVessel(half.sim, 'bottles-a')).toBeCloseTo(0.5, 2);
+  });
+  it('a lot may be sweetened to a sweetness of its own, heated and frozen', () => {
+    const { sim, program, entries } = made(
+      [WATER_4L, CALYX, { ...line('sugar', 'sugar-white', 0, 'sweetener'), rule: { kind: 'toTarget' } }],
+      [
+        ...DRAWN,
+        step('split', [], { lots: [{ id: 'a', kind: 'sweet', share: 0.5 }] }),
+        step('heat', [], { lot: 'a' }),
+        step('cool', [], { lot: 'a' }),
+        step('sweeten', ['sugar'], { lot: 'a', sweetPct: 14 }),
+        step('freeze', [], { lot: 'a', portionMl: 250 }),
+        step('sweeten', ['sugar']),
+        step('bottle'),
+      ],
+    );
+    // Heated in the pot, which is free since the straining.
+    expect(entries('heat').map((t) => t.vesselId)).toEqual(['pot', 'pot']);
+    expect(sweetnessPct(sim.vessels['bottles-a']!.liquor)).toBeCloseTo(14, 1);
+    expect(sweetnessPct(sim.vessels.bottles!.liquor)).toBeCloseTo(6, 1);
+    expect(program.steps.find((s) => s.to[0] === 'bottles-a')).toMatchObject({
+      frozen: true,
+      portionMl: 250,
+    });
+    expectConserved(sim);
+  });
+});
+
+describe('what else a cook does', () => {
+  it('ground spices give at once what whole ones give slowly', () => {
+    const cloves = line('cloves', 'clove-whole', 20);
+    const into = step('combine', ['cloves']);
+    const start = [step('combine', ['water']), step('mill', ['cloves']), into, step('bottle')];
+    const { sim } = made([WATER_4L, cloves], start);
+    const row = TABLES.ingredients.get('clove-whole')!;
+    const whole = made([WATER_4L, cloves], [start[0]!, into, step('bottle')]);
+    // Cold, without a minute to draw: the share that broken cells give of 20 g, and nothing of whole ones.
+    expect(sim.vessels.bottles!.liquor.markerG[row.marker]).toBeCloseTo(
+      20 * row.potency * BLENDING.drawnShare,
+      1,
+    );
+    expect(whole.sim.vessels.bottles!.liquor.markerG[row.marker] ?? 0).toBeLessThan(0.5);
+    expectConserved(sim);
+  });
+  it('soured by taste to so much acid; a stated juice goes in as stated beside it', () => {
+    const { sim, entries } = made(
+      [
+        WATER_4L,
+        line('lime', 'lime-juice', 50, 'liquid'),
+        { ...line('lemon', 'lemon-juice', 0, 'liquid'), rule: { kind: 'toTarget' } },
+      ],
+      [step('combine', ['water']), step('sour', ['lime', 'lemon'], { sourGPerL: 6 }), step('bottle')],
+    );
+    expect(entries('mix')[0]!.now.volumeL).toBeGreaterThan(4.04);
+    expect(titratableGPerL(sim.vessels.bottles!.liquor)).toBeCloseTo(6, 1);
+    expectConserved(sim);
+  });
+  it('what settles or matures stands; it draws nothing new from what was strained off', () => {
+    const { sim, program } = made(
+      [WATER_4L, CALYX],
+      [
+        ...DRAWN,
+        step('settle', [], { place: 'fridge', minutes: 90 }),
+        step('skim'),
+        step('mature', [], { place: 'fridge', minutes: 2880, everyMin: 720 }),
+      ],
+    );
+    const stood = sim.trace.filter((t) => t.kind === 'steep');
+    expect(stood.map((t) => t.endMin - t.startMin)).toEqual([90, 2880]);
+    expect(stood[1]!.after.liquor.markerG.calyx).toBeLessThanOrEqual(stood[0]!.before.liquor.markerG.calyx!);
+    expect(program.steps.filter((s) => s.kind === 'steep')).toMatchObject([
+      { purpose: 'settling' },
+      { purpose: 'maturing', everyMin: 720 },
+    ]);
+  });
+});
