@@ -130,3 +130,131 @@ test('a shipped drink with its steps written out, saved unchanged, is the same p
   await expect(page.getByRole('heading', { name: 'Deep hibiscus & ginger, my way' })).toBeVisible();
   expect(await figures()).toBe(shipped);
 });
+
+/** A drink of eight steps, put into the book as another program would. */
+const LANTERN = {
+  id: '0198aaaa-0000-7000-8000-000000000016',
+  version: 1,
+  name: 'Lantern red',
+  family: 'own',
+  serve: 'cold',
+  basisL: 4,
+  methods: ['own'],
+  press: 'press',
+  cloth: false,
+  targetSweetnessPct: 6,
+  times: {},
+  lines: [
+    { id: 'w', itemId: 'water', massG: 0, kind: 'liquid', rule: { kind: 'toVolume' } },
+    { id: 'c', itemId: 'hibiscus-dried', massG: 130, kind: 'solid', rule: { kind: 'linear' } },
+    { id: 's', itemId: 'sugar-white', massG: 150, kind: 'sweetener', rule: { kind: 'linear' } },
+  ].map((line) => ({ ...line, stream: 'pot', wash: 'none', prep: null })),
+  steps: [
+    { id: 'k1', kind: 'combine', lineIds: ['w', 'c'] },
+    { id: 'k2', kind: 'heat', lineIds: [] },
+    { id: 'k3', kind: 'boil', lineIds: [], minutes: 20 },
+    { id: 'k4', kind: 'strain', lineIds: [] },
+    { id: 'k5', kind: 'cool', lineIds: [] },
+    { id: 'k6', kind: 'sweeten', lineIds: ['s'] },
+    { id: 'k7', kind: 'bottle', lineIds: [] },
+  ],
+};
+
+test('the lanes: a step dragged changes litres at once, moved back by keys it is as it was; the same in words', async ({
+  page,
+  server,
+  request,
+}) => {
+  const kept = await request.post(`${server.url}/api/recipes`, { data: { recipe: LANTERN } });
+  expect(kept.status()).toBe(201);
+  await page.goto(`${server.url}/drinks/${LANTERN.id}/edit`);
+  await page.getByTestId('lanes-toggle').click();
+  const figures = page.getByTestId('editor-figures');
+  const before = await figures.innerText();
+  const taps = page.locator('[data-testid="lanes"] button[data-testid^="lane-"]');
+  await expect(taps).toHaveCount(7);
+  await expect(page.getByTestId('lane-sweeten')).toHaveAccessibleName(/^Step 6: Sweeten by taste/);
+
+  // Boiled only after it is strained: without the hibiscus in it, by hand with the pointer.
+  const boil = page.getByTestId('lane-boil');
+  const from = (await boil.boundingBox())!;
+  const to = (await page.getByTestId('lane-strain').boundingBox())!;
+  await page.mouse.move(from.x + 9, from.y + 9);
+  await page.mouse.down();
+  await page.mouse.move(from.x + 20, from.y + 12, { steps: 3 });
+  await page.mouse.move(to.x + 9, to.y + 9, { steps: 8 });
+  await page.mouse.up();
+  await expect(boil).toHaveAccessibleName(/^Step 4: Boil gently/);
+  await expect(figures).not.toHaveText(before, { useInnerText: true });
+  await page.getByTestId('lanes-in-words').locator('summary').click();
+  await expect(page.getByTestId('lanes-in-words')).toContainText(
+    /Strain, .*L to bowl; dried hibiscus, whole: thrown away/,
+  );
+
+  // Back by keys.
+  await boil.focus();
+  await page.keyboard.press('Space');
+  await expect(page.getByText('Lifted', { exact: false }).first()).toBeAttached();
+  await page.keyboard.press('ArrowLeft');
+  await expect(page.getByText(/Step 3: Strain/).first()).toBeAttached();
+  await page.keyboard.press('Space');
+  await expect(boil).toHaveAccessibleName(/^Step 3: Boil gently/);
+  expect(await figures.innerText()).toBe(before);
+
+  // Tapped, its card has the keyboard.
+  await page.getByTestId('lane-cool').click();
+  await expect(page.locator('#step-k5')).toBeFocused();
+});
+
+test('a drink that ends in two lots: half left plain, the sugar in the other half; each with bottles of its own', async ({
+  page,
+  server,
+  request,
+}) => {
+  test.slow();
+  await request.post(`${server.url}/api/recipes`, { data: { recipe: LANTERN } });
+  await page.goto(`${server.url}/drinks/${LANTERN.id}/edit`);
+  // The sweetening is taken out and written again, after the dividing and for one lot alone.
+  await press(page, 'Remove step 6, Sweeten by taste');
+  for (const name of ['Split', 'Sweeten by taste', 'Bottle']) await choose(page, 'Add a step', name);
+  await press(page, 'One more lot');
+  await page
+    .getByLabel('White sugar: goes in with step', { exact: true })
+    .first()
+    .selectOption({ label: '7. Sweeten by taste' });
+  await press(page, /^More of step 7, Sweeten/);
+  await choose(page, 'Of: Sweeten by taste', 'sweetened');
+  await press(page, /^More of step 8, Bottle/);
+  await choose(page, 'Of: Bottle', 'sweetened');
+  await expect(page.getByTestId('recipe-problem')).toHaveCount(0);
+  await press(page, 'Keep it');
+  await expect(page.getByRole('heading', { name: 'Lantern red' })).toBeVisible();
+
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.getByRole('link', { name: 'Start' }).click();
+  await page.getByRole('button', { name: 'Start now' }).click();
+  await page.getByTestId('ready').click();
+  const heading = (name: string) =>
+    expect(page.getByRole('heading', { name, level: 1, exact: true })).toBeVisible();
+  for (const name of ['Fill the pot', 'Bring to the boil', 'Boil gently', 'Strain', 'Cool']) {
+    await heading(name);
+    await page.getByTestId('done').click();
+  }
+  await heading('Split: sweetened');
+  await expect(page.locator('main')).toContainText('Pour off 50 % of what is there.');
+  await page.getByTestId('done').click();
+  // A stated cup goes in as stated, and only into this lot.
+  await heading('Sweeten by taste: sweetened');
+  await expect(page.getByTestId('dose-line')).toContainText('150 g: as it is written');
+  await page.getByTestId('dose').click();
+  await page.getByTestId('done').click();
+  for (const name of ['Bottle: sweetened', 'Bottle']) {
+    await heading(name);
+    await page.getByRole('button', { name: 'Bottled, onto the cold shelf' }).click();
+  }
+
+  await page.goto(`${server.url}/shelf`);
+  const shelf = page.locator('main');
+  await expect(shelf).toContainText('Lantern red, sweetened');
+  await expect(shelf).toContainText(/Lantern red\s*sealed/);
+});

@@ -475,6 +475,15 @@ export {
   placeJobs,
   type Wait,
 } from './plan/idleJobs.ts';
+export {
+  type Lane,
+  type LaneMove,
+  type LaneSpan,
+  type LaneState,
+  type LaneStep,
+  type Lanes,
+  lanesOf,
+} from './plan/lanes.ts';
 export { type OpeningPlan, openingPlan } from './plan/openingPlan.ts';
 export { type PlanProblem, solvePlanDoc } from './plan/planDoc.ts';
 export {

@@ -1,9 +1,18 @@
-import type { Kitchen, Program, Recipe, Simulation, Tables } from '@big-ladle/core';
-import { finishedL, largestFilling } from '@big-ladle/core';
+import {
+  finishedL,
+  type Kitchen,
+  lanesOf,
+  largestFilling,
+  type Program,
+  type Recipe,
+  type Simulation,
+  type Tables,
+} from '@big-ladle/core';
 import { sayDrink, sayItem } from '../words/names.ts';
 import { duration, grams, litres, num, say, sayCode, volume } from '../words/say.ts';
 import { lineAmount } from './batch/lineAmount.ts';
 import { partsOnShelf, stepHow, stepName } from './batch/stepWords.ts';
+import { laneSentences } from './lanes/laneWords.ts';
 
 export interface TextInput {
   recipe: Recipe;
@@ -83,6 +92,9 @@ export function recipeText(input: TextInput): string {
     '',
     say('common.whatToDo'),
     ...stepSentences(input).map((s, i) => `${i + 1}. ${s}`),
+    '',
+    say('lanes.title'),
+    ...laneSentences(lanesOf(program, sim, tables), program, kitchen).map((s) => `- ${s}`),
     '',
     end
       ? say('recipeText.endsAtBxG', {

@@ -239,3 +239,32 @@ describe('a stated sugar', () => {
     expect(sim.trace.at(-1)!.now.sweetnessPct).toBeCloseTo(6, 2);
   });
 });
+
+describe('a cleaning soak', () => {
+  it('of what goes in later is in a bowl of its own; what was in it goes on with what clings to it', () => {
+    const { sim, entries, program } = made(
+      [WATER_4L, CALYX, line('bath', 'water', 1000, 'liquid'), line('fruit', 'pineapple-flesh', 500)],
+      [
+        step('soak', ['bath', 'fruit'], { minutes: 20, thrown: true, everyMin: 10 }),
+        step('combine', ['water', 'calyx', 'fruit']),
+        step('heat'),
+        step('strain'),
+      ],
+    );
+    expect(entries('soak')[0]!.vesselId).toBe('tub');
+    expect(program.steps.find((s) => s.kind === 'soak')).toMatchObject({ thrown: true, everyMin: 10 });
+    // In the pot: both solids, and of the bath only what drips from the fruit.
+    expect(
+      entries('combine')
+        .at(-1)!
+        .after.solids.map((s) => s.lineId)
+        .sort(),
+    ).toEqual(['calyx', 'fruit']);
+    expect(sim.vessels.tub!.solids).toEqual([]);
+    const { drain } = TABLES.ingredients.get('pineapple-flesh')!.holdMlPerG;
+    const thrown = sim.flows.filter((f) => f.code === 'thrown').reduce((sum, f) => sum + f.volumeL, 0);
+    // A litre and the fruit's own water (85 %), less what drains slowly from 500 g.
+    expect(thrown).toBeCloseTo(1 + 0.5 * 0.85 - (drain * 500) / 1000, 1);
+    expectConserved(sim);
+  });
+});

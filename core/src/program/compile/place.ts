@@ -47,9 +47,10 @@ export function placeSteps(steps: readonly RecipeStep[]): PlacedStep[] {
   const placed: PlacedStep[] = [];
   const main: Stream = { at: null, kept: null, waiting: [], receives: TUB, bottles: BOTTLES };
   const lots = new Map<string, Stream>();
-  for (const step of steps) {
+  for (const [i, step] of steps.entries()) {
     const stream = (step.lot === undefined ? undefined : lots.get(step.lot)) ?? main;
     // A lot is heated in the pot, unless the drink itself is in it.
+    if (step.kind === 'soak' && step.thrown && placeBath(placed, step, steps.slice(i + 1))) continue;
     placeStep(placed, step, stream, stream !== main && main.at === POT ? SPICE_POT : POT);
     for (const { id } of step.lots ?? [])
       lots.set(id, {
@@ -61,6 +62,25 @@ export function placeSteps(steps: readonly RecipeStep[]): PlacedStep[] {
       });
   }
   return placed;
+}
+
+/** Steps that take what they name; others only handle it. */
+const TAKES: ReadonlySet<RecipeStep['kind']> = new Set(['combine', 'soak', 'steep', 'blend', 'juice', 'mix']);
+
+/**
+ * A cleaning soak of things that go in later: in a bowl of its own, out of which they come again. Where none of them is
+ * named again they lie where they are to be drawn, and the water is poured off them.
+ */
+function placeBath(placed: PlacedStep[], step: RecipeStep, later: readonly RecipeStep[]): boolean {
+  const again = step.lineIds.filter((id) => later.some((s) => TAKES.has(s.kind) && s.lineIds.includes(id)));
+  if (again.length === 0) return false;
+  const bath = step.to ?? TUB;
+  placed.push(
+    implied(step, 'combine', 2, step.lineIds, [BOWL], bath),
+    { step: { ...step, lineIds: [] }, from: [bath], to: [bath] },
+    implied(step, 'lift', 0, again, [bath], BOWL),
+  );
+  return true;
 }
 
 function placeStep(placed: PlacedStep[], step: RecipeStep, s: Stream, heatedIn: VesselId): void {

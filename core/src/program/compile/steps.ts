@@ -73,7 +73,7 @@ function emitStep(
 ): void {
   const { step, from, to } = placed;
   const litres = fill > 0 ? c.litres / c.fills : c.litres;
-  const at = { from, to, fill };
+  const at = { from, to, fill, recipeStepId: step.id };
   const base = {
     ...at,
     lines: liquidsFirst(lines.of(placed), lines.isSolid),
@@ -162,7 +162,7 @@ function emitStep(
       });
       // With more loads to come it would stand warm for hours: what is not surely sour is cooled meanwhile.
       if (step.keepSolids && c.fills > 1 && fill > 0 && coldC(c) === COLD_C.other)
-        emitCool(c, b, { id: step.id, kind: 'cool', lineIds: [] }, { from: to, to, fill });
+        emitCool(c, b, { id: step.id, kind: 'cool', lineIds: [] }, { ...at, from: to });
       return;
     case 'cool':
       emitCool(c, b, step, at);
@@ -239,7 +239,7 @@ function emitCool(
   c: BuildInput,
   b: StepBuilder,
   step: RecipeStep,
-  at: { from: readonly string[]; to: readonly string[]; fill: number },
+  at: { from: readonly string[]; to: readonly string[]; fill: number; recipeStepId: string },
 ): void {
   if (!step.place && fillsHot(c)) return;
   // Several loads poured together would not stay hot: each is cooled in ice.

@@ -154,6 +154,8 @@ interface StepBase {
   attention: Attention;
   /** The cook's own words for it. */
   text?: string;
+  /** The step of the recipe that it comes from. */
+  recipeStepId?: string;
 }
 
 export interface PickStep extends StepBase {
@@ -440,6 +442,8 @@ export interface TraceEntry {
   vesselId: VesselId;
   before: Vessel;
   after: Vessel;
+  /** Other vessels that it changed, as they stand when it is over. */
+  also: readonly Vessel[];
   now: VesselNow;
   /** Fullest the vessel stood during the step, with its room. */
   room: Room | null;

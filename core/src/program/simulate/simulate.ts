@@ -152,6 +152,7 @@ export function simulateBatch(
       const stop = options.stopAt?.stepId === step.id ? options.stopAt : null;
       const vesselId = vesselOfStep(step);
       const before = sim.vessels.get(vesselId);
+      const stood = full ? new Map(sim.vessels) : null;
       const run: StepRun = {
         actual,
         actualMin: actual?.endMin !== undefined ? Math.max(0, actual.endMin - startMin) : null,
@@ -179,6 +180,7 @@ export function simulateBatch(
           vesselId,
           before,
           after,
+          also: [...sim.vessels.values()].filter((v) => v !== after && stood?.get(v.id) !== v),
           now: vesselNow(sim, after),
           room,
           drawn: Object.fromEntries(after.solids.map((s) => [s.lineId, s.extracted])),

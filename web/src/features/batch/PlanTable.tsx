@@ -9,6 +9,7 @@ import {
   firstStart,
   isTooFarAhead,
   type Kitchen,
+  lanesOf,
   latestStart,
   marksOf,
   PLAN_AHEAD_MS,
@@ -34,6 +35,7 @@ import { lazy, type ReactNode, Suspense, useCallback, useDeferredValue, useMemo,
 import { useSearchParams } from 'react-router';
 import { useBook } from '../../shared/book.ts';
 import { WhoAsksFirst } from '../../shared/LotMarks.tsx';
+import { LaneDrawing } from '../../shared/lanes/LaneDrawing.tsx';
 import { STAGE_IDS, type StageId, StageLine } from '../../shared/StageLine.tsx';
 import { Loading, Panel } from '../../shared/ui.tsx';
 import { fromLocalField, toLocalField } from '../../shared/zone.ts';
@@ -457,7 +459,20 @@ export function PlanTable({ plan, kitchen: house, nowMs, onChange, deeds }: Plan
                 />
               )}
               {stage === 'wash' && <TwoColumns left={chosen} right={<WashPanel {...input} />} />}
-              {stage === 'draw' && <TwoColumns left={chosen} right={<DrawPanel {...input} />} />}
+              {stage === 'draw' && (
+                <>
+                  <TwoColumns left={chosen} right={<DrawPanel {...input} />} />
+                  <Box sx={{ mt: 1.75 }}>
+                    <Panel title={say('lanes.title')}>
+                      <LaneDrawing
+                        lanes={lanesOf(input.program, input.sim, tables)}
+                        program={input.program}
+                        kitchen={kitchen}
+                      />
+                    </Panel>
+                  </Box>
+                </>
+              )}
               {stage === 'strain' && <TwoColumns left={chosen} right={<StrainPanel {...input} />} />}
               {stage === 'balance' && (
                 <>

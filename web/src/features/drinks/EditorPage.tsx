@@ -8,6 +8,7 @@ import {
   type Kitchen,
   largestFilling,
   type OwnStepKind,
+  plannedLife,
   type Recipe,
   type RecipeLine,
   type RecipeStep,
@@ -22,7 +23,7 @@ import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Navigate, useNavigate, useParams } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import * as v from 'valibot';
@@ -40,7 +41,8 @@ import { AddLine } from './AddLine.tsx';
 import { EditorLine, ProblemLine } from './EditorLine.tsx';
 import { newRecipe, type RecipeDraft, useRecipeDrafts, variantOf } from './recipeDraft.ts';
 import { Steps } from './Steps.tsx';
-import { useMade } from './useMade.ts';
+import { type Made, useMade } from './useMade.ts';
+import { WayOfIt } from './WayOfIt.tsx';
 
 /** A recipe written from nothing, changed, or varied from another. */
 export function EditorPage({ way }: { way: 'write' | 'edit' | 'vary' }) {
@@ -93,6 +95,7 @@ function Editor(props: {
   const { recipe } = draft;
   const change = (next: Partial<Recipe>) => put(draftKey, { ...draft, recipe: { ...recipe, ...next } });
   const made = useMade(recipe, kitchen, tables);
+  const keepsDays = useMemo(() => (made ? daysKept(made, kitchen) : null), [made, kitchen]);
   const problems = checkRecipe(recipe, tables);
   const slips = recipeWarnings(recipe, tables).filter((s) => !draft.meant.includes(s.key));
 
@@ -170,6 +173,12 @@ function Editor(props: {
               '',
               'work',
             ],
+            [
+              say('editorPage.keeps'),
+              keepsDays === null ? '–' : num(keepsDays),
+              say('editorPage.days'),
+              null,
+            ],
             [say('editorPage.allThatIsDissolved'), end ? num(end.now.brix, 1) : '–', '°Bx', 'brix'],
             [
               say('editorPage.sourAsCitric'),
@@ -187,6 +196,15 @@ function Editor(props: {
           </Box>
         ))}
       </Box>
+      {recipe.steps && recipe.methods.includes('own') && (
+        <WayOfIt
+          made={made}
+          recipe={recipe}
+          kitchen={kitchen}
+          tables={tables}
+          onChange={(steps) => change({ steps })}
+        />
+      )}
       <Box
         sx={{
           display: 'grid',
@@ -321,6 +339,14 @@ function Editor(props: {
       </Box>
     </>
   );
+}
+
+const DAY_MS = 24 * 60 * 60 * 1000;
+
+/** Whole days that it keeps in its bottles; null while nothing comes into them. */
+function daysKept({ program, sim }: Made, kitchen: Kitchen): number | null {
+  const life = plannedLife(program, sim, kitchen, { startMs: 0, nowMs: 0 });
+  return life && Math.max(0, Math.floor((life.deadlineMs - sim.endMin * 60_000) / DAY_MS));
 }
 
 /** A new line stands in the first step that takes such things, so that it is used from the start. */

@@ -23,7 +23,7 @@ export function LotsField(props: { step: RecipeStep; onChange: (lots: RecipeLot[
   const change = (id: string, next: (lot: RecipeLot) => RecipeLot) =>
     put(lots.map((lot) => (lot.id === id ? next(lot) : lot)));
   return (
-    <Box sx={{ display: 'grid', gap: 1, width: '100%' }} data-testid="lots-field">
+    <Box sx={{ display: 'grid', gap: 1, width: '100%', order: 1 }} data-testid="lots-field">
       {lots.map((lot, i) => {
         const number = i + 1;
         const inLitres = lot.volumeL !== undefined;

@@ -5,9 +5,13 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { type ReactNode, useId, useState } from 'react';
 import { heading, role } from '../../theme/theme.ts';
+import { sayLot } from '../../words/names.ts';
 import { say } from '../../words/say.ts';
 import { ProblemLine } from './EditorLine.tsx';
 import { StepFieldInput } from './StepFields.tsx';
+
+/** Where a step's card stands on the page. */
+export const idOfStep = (stepId: string): string => `step-${stepId}`;
 
 /** A step as it is written: what nearly every recipe says of it in sight, what few say folded away. */
 export function StepCard(props: {
@@ -23,7 +27,9 @@ export function StepCard(props: {
   const { setNodeRef, listeners, attributes, transform, transition, isDragging, isOver } = useSortable({
     id: `step:${step.id}`,
   });
-  const name = say(`step.${step.kind}`);
+  const lot = lots.find((l) => l.id === step.lot);
+  const alone = say(`step.${step.kind}`);
+  const name = lot ? `${alone}: ${sayLot(lot).toLowerCase()}` : alone;
   const { first, more } = STEP_TABLE[step.kind];
   const [open, setOpen] = useState(false);
   const moreId = useId();
@@ -33,6 +39,8 @@ export function StepCard(props: {
     <Box
       component="li"
       ref={setNodeRef}
+      id={idOfStep(step.id)}
+      tabIndex={-1}
       data-testid={`step-${step.kind}`}
       sx={{
         border: `1.5px solid ${isOver ? role('rim') : role('hairline')}`,

@@ -1,6 +1,8 @@
 import {
   BLENDER,
+  BOWL,
   heatManner,
+  JUG,
   type Kitchen,
   type LotName,
   lotOf,
@@ -81,9 +83,13 @@ function lotNameOf(step: Step, program: Program): LotName | null {
   return id === undefined ? null : lotOfVessel(program, id);
 }
 
+/** What a step is called by itself, whoever's it is. */
+export const stepAlone = (step: Step, program: Program): string =>
+  sayCode(worded('step', step, program) ?? `step.${step.kind}`);
+
 /** What a step is called, e.g. "Scrub the skins". */
 export function stepName(step: Step, program: Program): string {
-  const own = sayCode(worded('step', step, program) ?? `step.${step.kind}`);
+  const own = stepAlone(step, program);
   // The steps of a lot say whose they are.
   const lot = lotNameOf(step, program);
   const name = lot ? `${own}: ${sayLot(lot).toLowerCase()}` : own;
@@ -181,15 +187,34 @@ export const partsOnShelf = (
 
 /** The pot's or bowl's name for a step. */
 export function placeName(program: Program, kitchen: Kitchen, step: Step): string {
-  const id = step.from[0] ?? step.to[0] ?? '';
-  const named = (potId: string | undefined) => kitchen.pots.find((p) => p.id === potId)?.name;
-  if (id === POT) return named(program.potId) ?? say('common.pot');
   if (step.kind === 'bottle') return say('common.bottles');
-  if (id === SPICE_POT || step.to[0] === SPICE_POT)
-    return named(program.vessels.find((v) => v.id === SPICE_POT)?.potId) ?? say('stepWords.smallPan');
-  if (id === BLENDER) return step.kind === 'juice' ? say('stepWords.juice') : say('stepWords.blender');
-  // Where the pot is not used it is the mixing bowl.
-  if (id === TUB && program.steps.every((s) => !s.to.includes(POT)))
-    return named(program.potId) ?? say('stepWords.bowl');
-  return say('stepWords.bowl');
+  const id = step.to[0] === SPICE_POT ? SPICE_POT : (step.from[0] ?? step.to[0] ?? '');
+  if (id === BLENDER && step.kind === 'juice') return say('stepWords.juice');
+  return vesselName(program, kitchen, id);
+}
+
+/** What a vessel of a batch is called in this kitchen. */
+export function vesselName(program: Program, kitchen: Kitchen, id: string): string {
+  const named = (potId: string | undefined) => kitchen.pots.find((p) => p.id === potId)?.name;
+  const vessel = program.vessels.find((v) => v.id === id);
+  if (vessel?.lot) return sayLot(vessel.lot);
+  switch (id) {
+    case POT:
+      return named(program.potId) ?? say('common.pot');
+    case SPICE_POT:
+      return named(vessel?.potId) ?? say('stepWords.smallPan');
+    case BLENDER:
+      return say('stepWords.blender');
+    case JUG:
+      return say('stepWords.jug');
+    case BOWL:
+      return say('stepWords.aside');
+    case TUB:
+      // Where the pot is not used it is the mixing bowl.
+      return program.steps.every((s) => !s.to.includes(POT))
+        ? (named(program.potId) ?? say('stepWords.bowl'))
+        : say('stepWords.bowl');
+    default:
+      return vessel?.kind === 'jar' ? sayPart(partOfJar(id)) : say('stepWords.bowl');
+  }
 }

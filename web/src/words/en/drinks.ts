@@ -151,6 +151,15 @@ export const EN_DRINKS = {
   'stepCard.moreOf':
     'More of step {number}, {name}{count, plural, =0 {} one {: one thing is said} other {: # things are said}}',
 
+  'editorPage.laneTap': 'Step {number}: {text}',
+  'editorPage.moveHelp': 'Tap a step to write it, drag it to move it. By keys: Space, the arrows, Space.',
+  'editorPage.lanesStuck':
+    'It cannot be made like this. Move the step back, or look at what is marked below.',
+  'editorPage.keeps': 'keeps, cold',
+  'editorPage.days': 'days',
+  'editorPage.lanesOpen': 'Show it as lanes',
+  'editorPage.lanesFold': 'Fold the lanes away',
+
   // stepFields
   'stepFields.of': '{label}: {name}',
   'stepFields.usual': 'as usual',

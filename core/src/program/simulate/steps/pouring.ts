@@ -18,7 +18,7 @@ import {
   vesselOf,
   withComposition,
 } from '../state.ts';
-import { firstOf, type StepRun, wetVessel } from './stepTime.ts';
+import { firstOf, type StepRun } from './stepTime.ts';
 
 export function moved(
   sim: SimState,
@@ -150,12 +150,16 @@ export function pourOver(sim: SimState, step: Step, from: Vessel, to: Vessel, sh
 
 /** Solids lifted out of the pot, dripping: they keep what they hold, and may be put back. */
 export function liftOut(sim: SimState, step: Step): void {
-  const from = wetVessel(sim, step);
+  const from = vesselOf(sim, step.id, firstOf(step.from));
   const bowl = vesselOf(sim, step.id, firstOf(step.to));
   const hasMl = volumeMl(from.liquor);
   const lifted = from.solids.filter((s) => step.lines.includes(s.lineId));
+  if (hasMl < 1 && lifted.length === 0)
+    throw new StepStop({ kind: 'emptyVessel', stepId: step.id, vesselId: from.id });
   let liquor = from.liquor;
   const out = lifted.map((solid) => {
+    // Off a dry bottom it comes with what clings to it already.
+    if (hasMl < 1) return { ...solid, lifted: { atMin: sim.nowMin, cooling: from.liquor.cooling } };
     const ml = Math.min(
       ingredientOf(sim, step.id, solid.ingredientId).holdMlPerG.drain * solid.massG,
       hasMl * 0.9,
