@@ -526,6 +526,7 @@ export { BOOK, recipeById } from './program/book/book.ts';
 export { checkRecipe, type RecipeProblem } from './program/book/checkRecipe.ts';
 export { handlesOnly, putLine, takeLineOut } from './program/book/lineMoves.ts';
 export { expand, METHODS, type Method, type MethodChoice } from './program/book/methods/methods.ts';
+export { type Presets, presetsOf } from './program/book/presets.ts';
 export {
   choicesUnder,
   completeChoices,
@@ -688,6 +689,7 @@ export {
   type ContainerUse,
   HEADSPACE,
 } from './tables/containers.ts';
+export { CUT_ROWS, type CutCode, isCut } from './tables/cuts.ts';
 export { FAMILY_ROWS, type FamilyRow } from './tables/families.ts';
 export { FRUIT_ROWS } from './tables/fruits.ts';
 export { GUIDANCE_ROWS } from './tables/guidance/rows.ts';

@@ -1,5 +1,4 @@
-import type { Choices, RecipeLine } from '../documents/recipe.ts';
-import { HEATS, STRENGTHS } from '../program/book/recipe.ts';
+import type { RecipeLine } from '../documents/recipe.ts';
 
 /**
  * Grams of a line for `factor` times the recipe. A per-pot line counts once for each fill; lines that are worked out
@@ -39,7 +38,3 @@ export function scaleForMass(line: RecipeLine, massG: number): number | null {
       return null;
   }
 }
-
-/** What light, full or dark and mild, medium or hot make of a line. */
-export const presetFactor = (line: RecipeLine, choices: Pick<Choices, 'strength' | 'heat'>): number =>
-  (line.strong ? STRENGTHS[choices.strength] : 1) * (line.hot ? HEATS[choices.heat] : 1);

@@ -2,6 +2,7 @@ import type { Burner, Kitchen, Pot } from '../documents/kitchen.ts';
 import type { PlanDoc } from '../documents/plan.ts';
 import type { Choices, Recipe, RecipeLine } from '../documents/recipe.ts';
 import { WATER_20_G_PER_ML } from '../liquor/composition.ts';
+import { type Presets, presetFactor, presetsOf } from '../program/book/presets.ts';
 import { withAcidFirst, withInstead, withWay } from '../program/book/recipe.ts';
 import { buildProgram } from '../program/compile/build.ts';
 import { potCapacityMl } from '../program/model/kitchen.ts';
@@ -12,7 +13,7 @@ import { finishedL } from '../program/simulate/finished.ts';
 import { simulateBatch } from '../program/simulate/simulate.ts';
 import type { Tables } from '../tables/types.ts';
 import { fail, ok, type Result } from '../units/result.ts';
-import { lineMassG, presetFactor, scaleForMass } from './scaling.ts';
+import { lineMassG, scaleForMass } from './scaling.ts';
 
 /** The four questions that cooks ask. */
 export type Question = PlanDoc['question'];
@@ -98,7 +99,9 @@ class Sizer {
   simulations = 0;
   /** Water makes up the litres; without such a line everything is scaled until they come out. */
   private readonly fillsUp: boolean;
+  readonly presets: Presets;
   constructor(private readonly input: SolveInput) {
+    this.presets = presetsOf(input.recipe, input.tables);
     this.fillsUp = input.recipe.lines.some((l) => l.rule.kind === 'toVolume');
   }
 
@@ -114,7 +117,7 @@ class Sizer {
       massG:
         line.rule.kind === 'toVolume'
           ? free * WATER_20_G_PER_ML
-          : lineMassG(line, factor, fills) * presetFactor(line, choices),
+          : lineMassG(line, factor, fills) * presetFactor(line.id, this.presets, choices),
     }));
     return buildProgram({ ...this.input, lines, fills, litres: wishL });
   }
@@ -309,7 +312,7 @@ export function solvePlan(asked: SolveInput): Result<Solution, SolveProblem> {
    * @returns null where none of it is in the plan.
    */
   const litresThatUse = (line: RecipeLine, massG: number, fills: number): number | null => {
-    const known = scaleForMass(line, massG / presetFactor(line, input.choices));
+    const known = scaleForMass(line, massG / presetFactor(line.id, sizer.presets, input.choices));
     let litres = (known ?? 1) * recipe.basisL;
     for (let round = 0; round < SOLVER.maxRounds; round++) {
       const usesG = sizer.gramsOf(sizer.size(litres, fills), line.id);

@@ -56,7 +56,7 @@ export const INGREDIENT_ROWS: readonly IngredientRow[] = [
     rate100PerMin: 0.035, activationKJ: 35, marker: 'ginger', potency: 1,
     displaceMlPerG: 0.93, floats: false, foam: 'quiet',
     juiceMlPerKg: { hand: null, blender: null, juicer: null },
-    traits: ['root', 'tough', 'skinRoot', 'varies', 'bloodThinner', 'gallstones', 'strongSpice'],
+    traits: ['pungent', 'root', 'tough', 'skinRoot', 'varies', 'bloodThinner', 'gallstones', 'strongSpice'],
     confidence: 'm', source: SOURCE.root,
   },
   {
@@ -67,7 +67,7 @@ export const INGREDIENT_ROWS: readonly IngredientRow[] = [
     rate100PerMin: 0.08, activationKJ: 35, marker: 'ginger', potency: 1,
     displaceMlPerG: 0.93, floats: false, foam: 'quiet',
     juiceMlPerKg: { hand: null, blender: null, juicer: null },
-    traits: ['root', 'tough', 'skinRoot', 'varies', 'smashed', 'bloodThinner', 'gallstones', 'strongSpice'],
+    traits: ['pungent', 'root', 'tough', 'skinRoot', 'varies', 'smashed', 'bloodThinner', 'gallstones', 'strongSpice'],
     confidence: 'm', source: SOURCE.root,
   },
   {
@@ -78,7 +78,7 @@ export const INGREDIENT_ROWS: readonly IngredientRow[] = [
     rate100PerMin: 0.25, activationKJ: 35, marker: 'ginger', potency: 1,
     displaceMlPerG: 0.93, floats: false, foam: 'foamy',
     juiceMlPerKg: { hand: null, blender: 500, juicer: 600 },
-    traits: ['root', 'tough', 'skinRoot', 'varies', 'bloodThinner', 'gallstones', 'strongSpice'],
+    traits: ['pungent', 'root', 'tough', 'skinRoot', 'varies', 'bloodThinner', 'gallstones', 'strongSpice'],
     confidence: 'm', source: SOURCE.root,
   },
   {
@@ -89,7 +89,7 @@ export const INGREDIENT_ROWS: readonly IngredientRow[] = [
     rate100PerMin: 0.45, activationKJ: 35, marker: 'ginger', potency: 1,
     displaceMlPerG: 0.93, floats: false, foam: 'foamy',
     juiceMlPerKg: { hand: null, blender: 500, juicer: 600 },
-    traits: ['root', 'tough', 'skinRoot', 'varies', 'bloodThinner', 'gallstones', 'strongSpice'],
+    traits: ['pungent', 'root', 'tough', 'skinRoot', 'varies', 'bloodThinner', 'gallstones', 'strongSpice'],
     confidence: 'm', source: SOURCE.root,
   },
   {
@@ -100,7 +100,7 @@ export const INGREDIENT_ROWS: readonly IngredientRow[] = [
     rate100PerMin: 0.8, activationKJ: 35, marker: 'ginger', potency: 4,
     displaceMlPerG: 0.7, floats: false, foam: 'quiet',
     juiceMlPerKg: { hand: null, blender: null, juicer: null },
-    traits: ['root', 'bloodThinner', 'gallstones', 'strongSpice', 'powder'],
+    traits: ['pungent', 'root', 'bloodThinner', 'gallstones', 'strongSpice', 'powder'],
     confidence: 'm', source: SOURCE.root,
   },
   {
@@ -166,7 +166,7 @@ export const INGREDIENT_ROWS: readonly IngredientRow[] = [
     rate100PerMin: 0.015, activationKJ: 42, marker: 'spice', potency: 1,
     displaceMlPerG: 0.71, floats: false, foam: 'quiet',
     juiceMlPerKg: { hand: null, blender: null, juicer: null },
-    traits: ['spice', 'hardSpice', 'strongSpice'],
+    traits: ['pungent', 'spice', 'hardSpice', 'strongSpice'],
     confidence: 'm', source: SOURCE.spice,
   },
   {
@@ -177,7 +177,7 @@ export const INGREDIENT_ROWS: readonly IngredientRow[] = [
     rate100PerMin: 0.02, activationKJ: 42, marker: 'spice', potency: 1,
     displaceMlPerG: 0.71, floats: false, foam: 'quiet',
     juiceMlPerKg: { hand: null, blender: null, juicer: null },
-    traits: ['spice', 'hardSpice', 'strongSpice', 'asFood'],
+    traits: ['pungent', 'spice', 'hardSpice', 'strongSpice', 'asFood'],
     confidence: 'l', source: SOURCE.spice,
   },
   {
@@ -188,7 +188,7 @@ export const INGREDIENT_ROWS: readonly IngredientRow[] = [
     rate100PerMin: 0.04, activationKJ: 42, marker: 'spice', potency: 1,
     displaceMlPerG: 0.7, floats: false, foam: 'quiet',
     juiceMlPerKg: { hand: null, blender: null, juicer: null },
-    traits: ['spice', 'hardSpice', 'strongSpice', 'smashed', 'asFood'],
+    traits: ['pungent', 'spice', 'hardSpice', 'strongSpice', 'smashed', 'asFood'],
     confidence: 'l', source: SOURCE.spice,
   },
   {
@@ -265,7 +265,7 @@ export const INGREDIENT_ROWS: readonly IngredientRow[] = [
     rate100PerMin: 0.8, activationKJ: 38, marker: 'chilli', potency: 1,
     displaceMlPerG: 0.7, floats: false, foam: 'quiet',
     juiceMlPerKg: { hand: null, blender: null, juicer: null },
-    traits: ['spice', 'burns', 'strongSpice', 'stomach', 'powder'],
+    traits: ['pungent', 'spice', 'burns', 'strongSpice', 'stomach', 'powder'],
     confidence: 'm', source: SOURCE.spice,
   },
   {
@@ -276,7 +276,7 @@ export const INGREDIENT_ROWS: readonly IngredientRow[] = [
     rate100PerMin: 0.03, activationKJ: 38, marker: 'chilli', potency: 1,
     displaceMlPerG: 0.7, floats: false, foam: 'quiet',
     juiceMlPerKg: { hand: null, blender: null, juicer: null },
-    traits: ['spice', 'burns', 'strongSpice', 'stomach'],
+    traits: ['pungent', 'spice', 'burns', 'strongSpice', 'stomach'],
     confidence: 'm', source: SOURCE.spice,
   },
   {

@@ -43,6 +43,8 @@ export const TRAITS = [
   // In the hands, under the knife, in the pot and in the cloth.
   /** On skin and in eyes, as chilli does. */
   'burns',
+  /** Hot on the tongue: what "mild" and "hot" are about. */
+  'pungent',
   'strongSpice',
   'stains',
   /** Fibrous, hard or slippery under the knife. */

@@ -8,7 +8,7 @@ import {
   type Simulation,
   type Tables,
 } from '@big-ladle/core';
-import { sayDrink, sayItem } from '../words/names.ts';
+import { sayCut, sayDrink, sayItem } from '../words/names.ts';
 import { duration, grams, litres, num, say, sayCode, volume } from '../words/say.ts';
 import { lineAmount } from './batch/lineAmount.ts';
 import { partsOnShelf, stepHow, stepName } from './batch/stepWords.ts';
@@ -45,9 +45,11 @@ export function stepSentences({ program, sim }: Pick<TextInput, 'program' | 'sim
   return program.steps.map((step) => {
     const entry = sim.trace.find((t) => t.stepId === step.id);
     const minutes = entry ? entry.endMin - entry.startMin : 0;
-    const list = step.lines.map((id) =>
-      sayItem(program.lines.find((l) => l.id === id)?.itemId ?? id).toLowerCase(),
-    );
+    const list = step.lines.map((id) => {
+      const line = program.lines.find((l) => l.id === id);
+      const name = sayItem(line?.itemId ?? id).toLowerCase();
+      return step.kind === 'prep' && line?.cut && !step.mill ? `${name}: ${sayCut(line.cut)}` : name;
+    });
     const how = stepHow(step, program);
     const named =
       list.length > 0 && !list.every((name) => how.toLowerCase().includes(name))

@@ -1,4 +1,4 @@
-import { colourName, FAMILY_ROWS, type LotName } from '@big-ladle/core';
+import { colourName, FAMILY_ROWS, isCut, type LotName } from '@big-ladle/core';
 import { has, say, sayCode } from './say.ts';
 
 /** Names that a cook has given: of her own drinks and ingredients, by id. */
@@ -34,6 +34,8 @@ export function sayPlain(itemId: string): string {
 export const sayColour = (hex: string): string => sayCode(`colour.${colourName(hex)}`);
 
 /** A part made aside, by its name in the book or as its id reads. */
+/** How a thing is cut, in a word: the table's, or the cook's own. */
+export const sayCut = (code: string): string => (isCut(code) ? say(`prep.${code}`) : code);
 export const sayPart = (id: string): string =>
   has(`part.${id}`) ? sayCode(`part.${id}`) : id.replaceAll('-', ' ');
 

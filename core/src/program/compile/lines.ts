@@ -131,11 +131,13 @@ export function programLines(c: BuildInput, placed: readonly PlacedStep[]): Comp
   const partsOf = (lineId: LineId) => followed.parts.filter((part) => part.lineId === lineId);
   const lines = c.lines.flatMap((line): ProgramLine[] => {
     const parts = partsOf(line.id);
+    const cut = c.recipe.lines.find((l) => l.id === line.id)?.prep?.code;
+    const own = { ...line, ...(cut === undefined ? {} : { cut }) };
     const massG = line.rule.kind === 'cover' ? coverG(c, placed, parts[0]?.at, line.rule.plusCm) : line.massG;
     return parts.length === 0
-      ? [{ ...line, massG }]
+      ? [{ ...own, massG }]
       : parts.map(({ id, share, name }) => ({
-          ...line,
+          ...own,
           id,
           massG: byTaste.has(line.id) ? massG : massG * share,
           ...(parts.length > 1 ? { share: name } : {}),

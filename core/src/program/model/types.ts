@@ -301,6 +301,8 @@ export interface ProgramLine {
   massG: number;
   /** As the cook said it, where she did. */
   entered?: Entered;
+  /** How it is cut or broken: a row of the table of cuts, or the cook's own word. */
+  cut?: string;
   /** Which share of a line of the recipe it is: the water of the second draw, the rinse of the blender. */
   share?: 'first' | 'second' | 'rinse' | 'later';
 }

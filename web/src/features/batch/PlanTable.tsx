@@ -15,10 +15,11 @@ import {
   PLAN_AHEAD_MS,
   type PlanDoc,
   type PlanRisk,
+  type Presets,
   type Program,
   plannedLife,
   planRisk,
-  type Recipe,
+  presetsOf,
   type Schedule,
   type Simulation,
   simulateBatch,
@@ -90,9 +91,8 @@ function WhoPanel({ program, sim, tables }: { program: Program; sim: Simulation;
 }
 
 /** What the strength is a matter of, by the litre that comes out. */
-function leafOf(recipe: Recipe, program: Program, made: number): { itemId: string; gPerL: number } | null {
-  const strong = recipe.lines.filter((l) => l.strong).map((l) => l.id);
-  const [main] = program.lines.filter((l) => strong.includes(l.id)).sort((a, b) => b.massG - a.massG);
+function leafOf(presets: Presets, program: Program, made: number): { itemId: string; gPerL: number } | null {
+  const [main] = program.lines.filter((l) => presets.strong.has(l.id)).sort((a, b) => b.massG - a.massG);
   return main && made > 0 ? { itemId: main.itemId, gPerL: main.massG / made } : null;
 }
 
@@ -447,7 +447,11 @@ export function PlanTable({ plan, kitchen: house, nowMs, onChange, deeds }: Plan
                     <>
                       <ListPanel {...input}>
                         {wish}
-                        <PresetChoices {...choosing} leaf={leafOf(recipe, made.program, made.litres)} />
+                        <PresetChoices
+                          {...choosing}
+                          presets={presetsOf(recipe, tables)}
+                          leaf={leafOf(presetsOf(recipe, tables), made.program, made.litres)}
+                        />
                       </ListPanel>
                       {/* The laboratory: where the litres go, and how sure it all is. */}
                       <Fold summary={say('planTable.behind')} testId="behind">

@@ -8,6 +8,7 @@ import {
   type MethodChoice,
   type MethodId,
   type PlanDoc,
+  type Presets,
   type Recipe,
 } from '@big-ladle/core';
 import Alert from '@mui/material/Alert';
@@ -121,14 +122,14 @@ export function StageChoices({ stage, ...props }: ChoosingProps & { stage: Stage
 /** Strength and heat as presets, where the recipe has lines that follow them. */
 export function PresetChoices({
   plan,
-  recipe,
   choices,
   onChange,
   leaf,
-}: ChoosingProps & { leaf: { itemId: string; gPerL: number } | null }) {
+  presets,
+}: ChoosingProps & { leaf: { itemId: string; gPerL: number } | null; presets: Presets }) {
   const choose = (change: Partial<Choices>) => onChange({ ...plan, choices: { ...plan.choices, ...change } });
-  const strong = recipe.lines.some((l) => l.strong);
-  const hot = recipe.lines.some((l) => l.hot);
+  const strong = presets.strong.size > 0;
+  const hot = presets.hot.size > 0;
   if (!strong && !hot) return null;
   return (
     <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', mb: 1 }}>

@@ -3,7 +3,7 @@ import { POT, type Step } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import { lineAmount } from '../../shared/batch/lineAmount.ts';
 import { role } from '../../theme/theme.ts';
-import { sayItem } from '../../words/names.ts';
+import { sayCut, sayItem } from '../../words/names.ts';
 import { num, say } from '../../words/say.ts';
 import type { LiveBatch } from './useBatchNow.ts';
 
@@ -14,6 +14,10 @@ export function StepAmounts({ live, step }: { live: LiveBatch; step: Step }) {
   const dosedG = forecast?.dosedG ?? {};
   const levelCm = forecast?.now.levelCm ?? null;
   const share = step.fill > 0 ? program.fills : 1;
+  const cutBefore = new Set(program.steps.flatMap((s) => (s.kind === 'prep' && !s.mill ? s.lines : [])));
+  /** Where it is cut; where no step cuts it, where it goes in. */
+  const tellsCut = (lineId: string): boolean =>
+    step.kind === 'prep' ? !step.mill : !cutBefore.has(lineId) && step.kind === 'combine' && !step.lift;
   return (
     <Box
       component="ul"
@@ -27,6 +31,7 @@ export function StepAmounts({ live, step }: { live: LiveBatch; step: Step }) {
         return (
           <li key={lineId}>
             <strong>{hand}</strong> {sayItem(line?.itemId ?? lineId).toLowerCase()}
+            {line?.cut && tellsCut(lineId) ? `: ${sayCut(line.cut)}` : ''}
             {hand !== scale && (
               <Box component="span" sx={{ color: role('inkMuted') }}>
                 , {scale}

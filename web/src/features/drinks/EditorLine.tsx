@@ -17,6 +17,7 @@ import { QuantityField } from '../../shared/QuantityField.tsx';
 import { role } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
 import { handText, say } from '../../words/say.ts';
+import { LineMore } from './LineMore.tsx';
 
 /** What is wrong with a line or a step, where it stands. */
 export function ProblemLine({ problem }: { problem: RecipeProblem }) {
@@ -152,6 +153,7 @@ export function EditorLine(props: {
           />
         )}
       </Box>
+      {solid && <LineMore line={line} tables={tables} onChange={onChange} />}
       {props.problems.map((p) => (
         <ProblemLine key={p.code} problem={p} />
       ))}

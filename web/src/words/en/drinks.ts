@@ -97,6 +97,17 @@ export const EN_DRINKS = {
   'drinksPage.ingredientFacts': 'Ingredient facts',
   'drinksPage.shoppingList': 'Shopping list',
 
+  // lineMore
+  'lineMore.moreOf': 'More of {name}',
+  'lineMore.form': 'Form',
+  'lineMore.cut': 'Cut',
+  'lineMore.notCut': 'not cut',
+  'lineMore.strong': 'Light and dark',
+  'lineMore.hot': 'Mild and hot',
+  'lineMore.usual': 'as usual: {follows, select, true {follows} other {stays}}',
+  'lineMore.follows': 'follows',
+  'lineMore.stays': 'stays',
+
   // editorLine
   'editorLine.wrong': 'Wrong: ',
   'editorLine.look': 'Look: ',

@@ -1,0 +1,114 @@
+import '../../words/places/drinks.ts';
+import { CUT_ROWS, isCut, presetsOf, type RecipeLine, sameStrengthG, type Tables } from '@big-ladle/core';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { useId, useState } from 'react';
+import { sayItem } from '../../words/names.ts';
+import { say } from '../../words/say.ts';
+import { formsOf } from './forms.ts';
+
+/** As it is by itself: nothing is said of it. */
+const USUAL = '';
+
+/** What few recipes say of a thing: its form, how it is cut, whether it follows light and dark, mild and hot. */
+export function LineMore(props: {
+  line: RecipeLine;
+  tables: Tables;
+  onChange: (change: Partial<RecipeLine>) => void;
+}) {
+  const { line, tables, onChange } = props;
+  const [open, setOpen] = useState(false);
+  const id = useId();
+  const name = sayItem(line.itemId);
+  const forms = formsOf(line.itemId).filter((form) => tables.ingredients.has(form));
+  const usual = presetsOf({ lines: [{ ...line, strong: undefined, hot: undefined }] }, tables);
+  const pick = (
+    label: string,
+    value: string,
+    options: readonly (readonly [string, string])[],
+    onPick: (value: string) => void,
+  ) => (
+    <TextField
+      select
+      label={label}
+      value={value}
+      onChange={(e) => onPick(e.target.value)}
+      sx={{ minWidth: 150, flex: 1 }}
+      slotProps={{
+        select: {
+          displayEmpty: true,
+          SelectDisplayProps: {
+            'aria-label': say('stepFields.of', { label, name }),
+            'aria-labelledby': undefined,
+          },
+        },
+        inputLabel: { shrink: true },
+      }}
+    >
+      {options.map(([option, text]) => (
+        <MenuItem key={option} value={option}>
+          {text}
+        </MenuItem>
+      ))}
+    </TextField>
+  );
+  /** Another form of the same plant, as much of it as is as strong. */
+  const toForm = (itemId: string) => {
+    const from = tables.ingredients.get(line.itemId);
+    const to = tables.ingredients.get(itemId);
+    const massG = from && to ? (sameStrengthG(from, line.massG, to) ?? line.massG) : line.massG;
+    onChange({ itemId, massG: Math.round(massG * 10) / 10 });
+  };
+  const follows = (key: 'strong' | 'hot') =>
+    pick(
+      say(`lineMore.${key}`),
+      line[key] === undefined ? USUAL : line[key] ? 'yes' : 'no',
+      [
+        [USUAL, say('lineMore.usual', { follows: usual[key].has(line.id) })],
+        ['yes', say('lineMore.follows')],
+        ['no', say('lineMore.stays')],
+      ],
+      (value) => onChange({ [key]: value === USUAL ? undefined : value === 'yes' }),
+    );
+  return (
+    <>
+      <Button
+        size="small"
+        aria-expanded={open}
+        aria-controls={open ? id : undefined}
+        aria-label={say('lineMore.moreOf', { name })}
+        onClick={() => setOpen(!open)}
+      >
+        {open ? say('stepCard.less') : say('stepCard.more', { count: 0 })}
+      </Button>
+      {open && (
+        <Box id={id} sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', pt: 1 }} data-testid="line-more">
+          {forms.length > 1 &&
+            pick(
+              say('lineMore.form'),
+              line.itemId,
+              forms.map((form) => [form, sayItem(form)] as const),
+              toForm,
+            )}
+          {pick(
+            say('lineMore.cut'),
+            line.prep?.code ?? USUAL,
+            [
+              [USUAL, say('lineMore.notCut')],
+              ...CUT_ROWS.map((row) => [row.code, say(`prep.${row.code}`)] as const),
+              ...(line.prep && !isCut(line.prep.code) ? [[line.prep.code, line.prep.code] as const] : []),
+            ],
+            (code) => {
+              const row = CUT_ROWS.find((r) => r.code === code);
+              onChange({ prep: code === USUAL ? null : { code, minutes: row?.minutes ?? 5 } });
+            },
+          )}
+          {follows('strong')}
+          {follows('hot')}
+        </Box>
+      )}
+    </>
+  );
+}
