@@ -164,8 +164,9 @@ const stepSchema = v.strictObject({
   heatTo: v.optional(v.picklist(HEATS_TO)),
   /** Heated, or cooled, to so many degrees. */
   toC: v.optional(between(1, 99)),
-  /** Boiled down to so many litres, or to a share of what it was. */
+  /** Boiled down to so many litres, to a share of what it was, or to a mark so high above the bottom of the pot. */
   downToL: v.optional(between(0.05, 400)),
+  downToCm: v.optional(between(0.5, 60)),
   downToShare: v.optional(between(0.05, 0.99)),
   level: v.optional(v.picklist(BOIL_LEVEL_IDS)),
   lid: v.optional(v.picklist(LIDS)),

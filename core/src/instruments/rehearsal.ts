@@ -1,4 +1,3 @@
-import { gramsToSweetness } from '../balance/served.ts';
 import type { Kitchen } from '../documents/kitchen.ts';
 import { volumeMl } from '../liquor/composition.ts';
 import { activeEvents } from '../log/events/order.ts';
@@ -92,7 +91,7 @@ export function cookNext(input: CookInput): { atMs: number; deeds: EventBody[] }
 }
 
 function beforeTheEnd(input: CookInput, program: Program, step: Step, entry: TraceEntry): EventBody[] {
-  const { tables, truth } = input;
+  const { truth } = input;
   switch (step.kind) {
     case 'strain': {
       if (entry.now.hotVolumeL < 0.1) return [];
@@ -108,29 +107,31 @@ function beforeTheEnd(input: CookInput, program: Program, step: Step, entry: Tra
         },
       ];
     }
-    case 'sweeten': {
-      const line = program.lines.find((l) => l.id === step.lines[0]);
-      const sweetener = line ? tables.sweeteners.get(line.itemId) : undefined;
-      if (!line || !sweetener) return [];
-      const massG =
-        gramsToSweetness(entry.before.liquor, step.targetSweetnessPct, sweetener.relativeSweetness) ?? 0;
-      return [
-        {
-          kind: 'added',
-          body: {
-            stepId: step.id,
-            vesselId: step.to[0] ?? TUB,
-            lineKind: 'sweetener',
-            itemId: sweetener.id,
-            lineId: line.id,
-            massG: Math.round(massG),
+    case 'sweeten':
+    case 'sour': {
+      // As much of each as it takes: what is stated as stated, what is by taste up to where it is aimed at.
+      const added = step.lines.flatMap((id): EventBody[] => {
+        const line = program.lines.find((l) => l.id === id);
+        const massG = Math.round(entry.dosedG[id] ?? 0);
+        if (!line || massG <= 0) return [];
+        const { kind: lineKind, itemId } = line;
+        return [
+          {
+            kind: 'added',
+            body: { stepId: step.id, vesselId: step.to[0] ?? TUB, lineKind, itemId, lineId: id, massG },
           },
-        },
-        {
-          kind: 'tasted',
-          body: { stepId: step.id, axes: { sweet: 0 }, atSweetnessPct: step.targetSweetnessPct },
-        },
-      ];
+        ];
+      });
+      const tasted: EventBody[] =
+        step.kind === 'sweeten' && added.length > 0
+          ? [
+              {
+                kind: 'tasted',
+                body: { stepId: step.id, axes: { sweet: 0 }, atSweetnessPct: step.targetSweetnessPct },
+              },
+            ]
+          : [];
+      return [...added, ...tasted];
     }
     case 'bottle':
       return [

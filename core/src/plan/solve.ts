@@ -119,7 +119,7 @@ class Sizer {
           ? free * WATER_20_G_PER_ML
           : lineMassG(line, factor, fills) * presetFactor(line.id, this.presets, choices),
     }));
-    return buildProgram({ ...this.input, lines, fills, litres: wishL });
+    return buildProgram({ ...this.input, lines, fills, litres: wishL, times: factor });
   }
 
   private run(program: Program): Pick<Sized, 'litres' | 'potShare' | 'dosedG' | 'problem'> {
@@ -188,6 +188,11 @@ class Sizer {
     }
     return best;
   }
+
+  /** Where it is boiled down to a mark, more water at the start does not make more of it at the end: it is what it is. */
+  endsAtAMark = (program: Program): boolean =>
+    this.fillsUp &&
+    program.steps.some((s) => s.kind === 'boil' && s.until.kind === 'down' && !('share' in s.until.to));
 
   /** Grams of a line in a plan: as it stands there, or as its step worked it out. */
   gramsOf = (sized: Pick<Sized, 'program' | 'dosedG'>, lineId: string): number =>
@@ -269,7 +274,8 @@ export function solvePlan(asked: SolveInput): Result<Solution, SolveProblem> {
   /** What was solved for is met, or why it is not is said. */
   const met = (sized: Sized, litres: number, fills: number, limit: Limit): Result<Solution, SolveProblem> => {
     const missL = sized.litres - litres;
-    if (sized.problem || Math.abs(missL) <= litres * SOLVER.mostMiss) return result(sized, fills, limit);
+    if (sized.problem || Math.abs(missL) <= litres * SOLVER.mostMiss || sizer.endsAtAMark(sized.program))
+      return result(sized, fills, limit);
     // With next to no water it is still more: what the plants and juices bring is the least there is.
     return missL > 0
       ? fail({ kind: 'tooLittle', leastL: sized.litres })

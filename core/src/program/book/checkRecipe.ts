@@ -81,6 +81,8 @@ export function checkRecipe(recipe: Recipe, tables: Tables): RecipeProblem[] {
     if ((step.lots ?? []).reduce((sum, lot) => sum + (lot.share ?? 0), 0) > 1 + NOTHING_LEFT)
       problems.push({ code: 'lotsTooMuch', severity: 'error', stepId: step.id });
     if (step.kind === 'lift') for (const id of step.lineIds) inHand.add(id);
+    // Out of a cleaning soak it comes again.
+    const comesOut = step.kind === 'soak' && step.thrown;
     if (step.kind === 'strain' && step.asideSolids) for (const id of usedAt.keys()) inHand.add(id);
     for (const id of step.lineIds) {
       if (step.kind === 'wash' || step.kind === 'pick') washedAt.set(id, index);
@@ -95,6 +97,7 @@ export function checkRecipe(recipe: Recipe, tables: Tables): RecipeProblem[] {
       if (!byTaste && before + (share ?? 0) >= 1 - NOTHING_LEFT && usedAt.has(id))
         problems.push({ code: 'usedTwice', severity: 'error', lineId: id, stepId: step.id });
       usedAt.set(id, index);
+      if (comesOut) inHand.add(id);
       const line = recipe.lines.find((l) => l.id === id);
       if (!line) continue;
       if (line.kind === 'solid') {

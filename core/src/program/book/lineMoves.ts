@@ -4,8 +4,9 @@ import type { OwnStepKind, RecipeStep } from '../../documents/recipe.ts';
 const HANDLES: ReadonlySet<OwnStepKind> = new Set(['pick', 'wash', 'prep', 'mill', 'lift']);
 export const handlesOnly = (kind: OwnStepKind): boolean => HANDLES.has(kind);
 
-/** Between two steps a thing comes back to hand: lifted out, or strained off and put aside. */
+/** Between two steps a thing comes back to hand: out of a cleaning soak, lifted out, or strained off and put aside. */
 const comesBack = (steps: readonly RecipeStep[], lineId: string, a: number, b: number): boolean =>
+  (steps[Math.min(a, b)]?.kind === 'soak' && steps[Math.min(a, b)]?.thrown === true) ||
   steps
     .slice(Math.min(a, b) + 1, Math.max(a, b))
     .some(

@@ -25,6 +25,10 @@ export type StepField =
   | 'sourGPerL'
   | 'portionMl'
   | 'vessel'
+  /** Which vessels are poured together. */
+  | 'together'
+  /** Where what is strained goes. */
+  | 'into'
   | 'text';
 
 /** What each kind of step may say: what nearly every recipe says of it first, the rest folded away. */
@@ -40,20 +44,23 @@ export const STEP_TABLE: Readonly<
   heat: { first: ['heatTo'], more: ['toC', 'minutes', 'lid', 'vessel', 'lot', 'text'] },
   boil: { first: ['minutes', 'level'], more: ['range', 'downTo', 'lid', 'vessel', 'lot', 'text'] },
   steep: { first: ['minutes', 'place'], more: ['range', 'everyMin', 'lid', 'vessel', 'lot', 'text'] },
-  strain: { first: ['minutes', 'press'], more: ['solids', 'passes', 'rinseMl', 'vessel', 'lot', 'text'] },
+  strain: {
+    first: ['minutes', 'press'],
+    more: ['solids', 'passes', 'rinseMl', 'vessel', 'into', 'lot', 'text'],
+  },
   blend: { first: ['minutes'], more: ['text'] },
   mill: { first: ['minutes'], more: ['text'] },
   juice: { first: ['minutes'], more: ['tool', 'text'] },
   skim: { first: ['minutes'], more: ['vessel', 'text'] },
   settle: { first: ['minutes', 'place'], more: ['range', 'lid', 'vessel', 'lot', 'text'] },
   cool: { first: ['place'], more: ['toC', 'minutes', 'vessel', 'lot', 'text'] },
-  mix: { first: ['minutes'], more: ['lot', 'text'] },
+  mix: { first: ['minutes'], more: ['together', 'lot', 'text'] },
   sweeten: { first: ['minutes'], more: ['sweetPct', 'lot', 'text'] },
   sour: { first: ['minutes'], more: ['sourGPerL', 'lot', 'text'] },
   fortify: { first: ['minutes'], more: ['lot', 'text'] },
-  split: { first: ['lots'], more: ['minutes', 'text'] },
+  split: { first: ['lots'], more: ['minutes', 'vessel', 'text'] },
   mature: { first: ['minutes', 'place'], more: ['range', 'everyMin', 'lot', 'text'] },
-  bottle: { first: ['minutes'], more: ['hygiene', 'lot', 'text'] },
+  bottle: { first: ['minutes'], more: ['hygiene', 'vessel', 'lot', 'text'] },
   freeze: { first: ['minutes', 'portionMl'], more: ['lot', 'text'] },
 };
 
@@ -66,7 +73,9 @@ const KEYS: Readonly<Record<StepField, readonly (keyof RecipeStep)[]>> = {
   place: ['place'],
   heatTo: ['heatTo'],
   toC: ['toC'],
-  downTo: ['downToL', 'downToShare'],
+  downTo: ['downToL', 'downToShare', 'downToCm'],
+  together: ['from', 'to'],
+  into: ['to'],
   press: ['press'],
   solids: ['keepSolids', 'asideSolids'],
   passes: ['passes', 'cloth'],

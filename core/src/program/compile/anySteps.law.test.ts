@@ -48,6 +48,7 @@ const FIELDS: Readonly<Record<StepField, fc.Arbitrary<Partial<RecipeStep>>>> = {
   downTo: fc.oneof(
     fc.constantFrom(0.5, 0.8).map((downToShare) => ({ downToShare })),
     fc.constantFrom(1, 3).map((downToL) => ({ downToL })),
+    fc.constantFrom(2, 5).map((downToCm) => ({ downToCm })),
   ),
   press: fc.constantFrom(...PRESSES).map((press) => ({ press })),
   solids: fc.constantFrom({ keepSolids: true }, { asideSolids: true }),
@@ -74,6 +75,8 @@ const FIELDS: Readonly<Record<StepField, fc.Arbitrary<Partial<RecipeStep>>>> = {
   sweetPct: fc.constant({ sweetPct: 9 }),
   sourGPerL: fc.constant({ sourGPerL: 7 }),
   portionMl: fc.constant({ portionMl: 250 }),
+  together: fc.constantFrom({}, {}, { from: ['tub', 'jug'], to: 'tub' }),
+  into: fc.constantFrom({}, {}, { to: 'jug' }),
   text: fc.constant({ text: 'As I do it.' }),
 };
 

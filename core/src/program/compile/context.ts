@@ -16,4 +16,6 @@ export interface BuildInput {
   fills: number;
   /** Finished litres aimed at, for handling times only. */
   litres: number;
+  /** How many times the recipe it is, for what is said in litres or up to a mark; unsaid: by its litres. */
+  times?: number;
 }

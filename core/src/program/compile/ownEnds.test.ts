@@ -82,6 +82,52 @@ describe('an end in lots', () => {
   });
 });
 
+describe('two runs', () => {
+  it('half of the second is poured to the first, half goes into bottles of its own', () => {
+    const { sim, entries } = made(
+      [WATER_4L, CALYX, line('more', 'water', 1500, 'liquid')],
+      [
+        ...DRAWN.slice(0, 3),
+        step('strain', [], { keepSolids: true, to: 'tub' }),
+        step('cool', [], { from: ['tub'], to: 'tub' }),
+        step('combine', ['more'], { to: 'pot' }),
+        step('heat', [], { from: ['pot'], to: 'pot' }),
+        step('strain', [], { from: ['pot'], to: 'jug' }),
+        step('cool', [], { from: ['jug'], to: 'jug' }),
+        step('split', [], { from: ['jug'], lots: [{ id: 'pale', kind: 'plain', share: 0.5 }] }),
+        step('bottle', [], { lot: 'pale' }),
+        step('mix', [], { from: ['tub', 'jug'], to: 'tub' }),
+        step('bottle', [], { from: ['tub'] }),
+      ],
+    );
+    const [first, second] = entries('cool').map((t) => t.after.liquor);
+    const calyx = (liquor: { markerG: { calyx?: number } }) => liquor.markerG.calyx ?? 0;
+    const bottles = sim.vessels.bottles!.liquor;
+    const pale = sim.vessels['bottles-pale']!.liquor;
+    // a + b / 2 and b / 2, in litres and in what was drawn.
+    expect(volumeMl(bottles)).toBeCloseTo(volumeMl(first!) + volumeMl(second!) / 2, -1);
+    expect(volumeMl(pale)).toBeCloseTo(volumeMl(second!) / 2, -1);
+    expect(calyx(bottles)).toBeCloseTo(calyx(first!) + calyx(second!) / 2, 6);
+    expect(calyx(pale)).toBeCloseTo(calyx(second!) / 2, 6);
+    expectConserved(sim);
+  });
+  it('down to a mark: 5 cm in a pot 30 cm wide are 3.5 L with what lies in it', () => {
+    const { entries } = made(
+      [line('water', 'water', 6000, 'liquid'), CALYX],
+      [
+        step('combine', ['water', 'calyx']),
+        step('heat'),
+        step('boil', [], { lid: 'off', level: 'rolling', downToCm: 5 }),
+        step('strain'),
+      ],
+    );
+    const { now } = entries('boil')[0]!;
+    expect(now.levelCm).toBeCloseTo(5, 1);
+    // π × 0.15² × 0.05 m³ = 3.53 L.
+    expect(now.hotVolumeL + now.solidsL).toBeCloseTo(3.53, 1);
+  });
+});
+
 describe('what else a cook does', () => {
   it('ground spices give at once what whole ones give slowly', () => {
     const cloves = line('cloves', 'clove-whole', 20);

@@ -73,6 +73,7 @@ function emitStep(
 ): void {
   const { step, from, to } = placed;
   const litres = fill > 0 ? c.litres / c.fills : c.litres;
+  const times = (c.times ?? c.litres / c.recipe.basisL) / (fill > 0 ? c.fills : 1);
   const at = { from, to, fill, recipeStepId: step.id };
   const base = {
     ...at,
@@ -147,7 +148,7 @@ function emitStep(
         burnerId,
         lid,
         level: step.level ?? 'gentle',
-        until: boilUntil(step, base.until, litres / c.recipe.basisL),
+        until: boilUntil(step, base.until, times),
       });
       return;
     case 'strain':
@@ -179,7 +180,7 @@ function emitStep(
       emitSour(b, step, base, lines);
       return;
     case 'split':
-      b.add('split', { ...base, ...amountOf(placed, litres / c.recipe.basisL) });
+      b.add('split', { ...base, ...amountOf(placed, times) });
       return;
     case 'bottle':
       b.add('bottle', {
@@ -224,6 +225,7 @@ function amountOf({ step, lot }: PlacedStep, scale: number): { share: number; vo
 /** By the clock, or until so much is left. */
 function boilUntil(step: RecipeStep, byClock: Until, scale: number): Until {
   if (step.downToL !== undefined) return { kind: 'down', to: { litres: step.downToL * scale } };
+  if (step.downToCm !== undefined) return { kind: 'down', to: { levelCm: step.downToCm * scale } };
   if (step.downToShare !== undefined) return { kind: 'down', to: { share: step.downToShare } };
   return byClock;
 }

@@ -136,7 +136,7 @@ export interface UntilTemp {
 /** Until so much is left of it, as it stands hot: how long that takes follows from the model. */
 export interface UntilDown {
   kind: 'down';
-  to: { litres: number } | { share: number };
+  to: { litres: number } | { share: number } | { levelCm: number };
 }
 export type Until = Duration | Cue | UntilTemp | UntilDown;
 

@@ -4,6 +4,7 @@ import {
   BOIL_LEVEL_IDS,
   HEATS_TO,
   HYGIENES,
+  JUG,
   JUICE_TOOLS,
   LIDS,
   POT,
@@ -33,7 +34,7 @@ interface FieldProps {
 
 /** As usual: nothing is said of it. */
 const USUAL = '';
-const VESSELS = [POT, SPICE_POT, BLENDER, TUB] as const;
+const VESSELS = [TUB, JUG, POT, SPICE_POT, BLENDER] as const;
 const PLACES = {
   steep: ['counter', 'fridge'],
   soak: ['counter', 'fridge'],
@@ -188,13 +189,19 @@ export function StepFieldInput({ field, step, name, lots, onChange }: FieldProps
             'stepFields.downToL',
             step.downToL,
             { min: 0.05, max: 400, decimals: 2, unit: 'L' },
-            (downToL) => set({ downToL, downToShare: undefined }),
+            (downToL) => set({ downToL, downToShare: undefined, downToCm: undefined }),
           )}
           {figure(
             'stepFields.downToShare',
             step.downToShare === undefined ? undefined : step.downToShare * 100,
             { min: 5, max: 99, unit: '%', width: 170 },
-            (percent) => set({ downToShare: percent / 100, downToL: undefined }),
+            (percent) => set({ downToShare: percent / 100, downToL: undefined, downToCm: undefined }),
+          )}
+          {figure(
+            'stepFields.downToCm',
+            step.downToCm,
+            { min: 0.5, max: 60, decimals: 1, unit: 'cm', width: 170 },
+            (downToCm) => set({ downToCm, downToL: undefined, downToShare: undefined }),
           )}
         </>
       );
@@ -322,6 +329,48 @@ export function StepFieldInput({ field, step, name, lots, onChange }: FieldProps
         (id) => set(puts ? { to: id } : { from: id === undefined ? undefined : [id], to: movedTo(step, id) }),
       );
     }
+    case 'into':
+      return pick(
+        'stepFields.into',
+        step.to,
+        VESSELS.map((id) => [id, `stepFields.vessel.${id}`] as const),
+        (to) => set({ to }),
+      );
+    case 'together':
+      return (
+        <TextField
+          select
+          label={say('stepFields.together')}
+          value={step.from ?? []}
+          onChange={(e) => {
+            const from = VESSELS.filter((id) => (e.target.value as unknown as string[]).includes(id));
+            // Into the first of them all others are poured.
+            set(from.length > 1 ? { from, to: from[0] } : { from: undefined, to: undefined });
+          }}
+          sx={{ minWidth: 200 }}
+          slotProps={{
+            select: {
+              multiple: true,
+              displayEmpty: true,
+              renderValue: (ids) =>
+                (ids as string[])
+                  .map((id) => say(`stepFields.vessel.${id as (typeof VESSELS)[number]}`))
+                  .join(', ') || say('stepFields.usual'),
+              SelectDisplayProps: {
+                'aria-label': say('stepFields.of', { label: say('stepFields.together'), name }),
+                'aria-labelledby': undefined,
+              },
+            },
+            inputLabel: { shrink: true },
+          }}
+        >
+          {VESSELS.map((id) => (
+            <MenuItem key={id} value={id}>
+              {say(`stepFields.vessel.${id}`)}
+            </MenuItem>
+          ))}
+        </TextField>
+      );
     case 'text':
       return (
         <TextField

@@ -17,6 +17,7 @@ import {
   type SimState,
   StepStop,
   setVessel,
+  solidsInfo,
   vesselOf,
   widthM,
 } from '../state.ts';
@@ -205,10 +206,16 @@ function cutAfter(stretches: readonly Stretch[], minutes: number): Stretch[] {
 const LONGEST_BOIL_MIN = 24 * 60;
 
 /** What a boil goes down to, mL as at 20 °C; null where it goes by the clock. A cook's litres are read as it stands hot. */
-function goalMlOf(step: BoilStep, start: Vessel, boilC: number): number | null {
+function goalMlOf(sim: SimState, step: BoilStep, start: Vessel, boilC: number): number | null {
   if (step.until.kind !== 'down') return null;
   const { to } = step.until;
-  return 'share' in to ? to.share * volumeMl(start.liquor) : (to.litres * 1000) / expansion(boilC);
+  if ('share' in to) return to.share * volumeMl(start.liquor);
+  // Up to a mark there is liquor and what lies in it.
+  const hotMl =
+    'litres' in to
+      ? to.litres * 1000
+      : areaM2(widthM(sim, start)) * to.levelCm * 1e4 - solidsInfo(sim, start).volumeMl;
+  return Math.max(0, hotMl) / expansion(boilC);
 }
 
 /** Minutes of boiling until so much is left: what the plants still give is counted by trying. */
@@ -261,7 +268,7 @@ export function boilStep(sim: SimState, step: BoilStep, run: StepRun): void {
     const way = toBoil();
     return way?.end === 'reached' ? way.minutes : 0;
   };
-  const goalMl = goalMlOf(step, start, boilC);
+  const goalMl = goalMlOf(sim, step, start, boilC);
   const remaining = (goneMin: number) => {
     const leftMin =
       goalMl === null
