@@ -625,7 +625,14 @@ export {
   TUB,
 } from './program/model/vessels.ts';
 export { fillingsOf, finishedL, finishedLiquor, largestFilling } from './program/simulate/finished.ts';
-export { cuesFor, type Guidance, guidanceAt, guidanceFor, heatManner } from './program/simulate/guidance.ts';
+export {
+  cuesFor,
+  drawsStanding,
+  type Guidance,
+  guidanceAt,
+  guidanceFor,
+  heatManner,
+} from './program/simulate/guidance.ts';
 export { type Ledger, type LedgerRow, ledgerOf } from './program/simulate/ledger.ts';
 export { simulateBatch, vesselNow, vesselOfStep } from './program/simulate/simulate.ts';
 export { NO_FACTORS } from './program/simulate/state.ts';

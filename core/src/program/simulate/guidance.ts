@@ -184,3 +184,7 @@ export function cuesFor(program: Program, step: Step, tables: Tables): string[] 
       (row.only === undefined || row.only === heat),
   ).map((row) => row.code);
 }
+
+/** It stands to draw, and is at its best at a moment: not what is kept hot, settles or matures. */
+export const drawsStanding = (step: Step): boolean =>
+  step.kind === 'steep' && step.purpose === undefined && step.holdC === undefined;

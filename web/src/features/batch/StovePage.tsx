@@ -13,7 +13,7 @@ import { colours, tintShare } from '../../shared/batch/liquorColour.ts';
 import { momentsOf } from '../../shared/batch/moments.ts';
 import { clocksOf, type RunningClock, useOnBatches } from '../../shared/batch/onBatches.ts';
 import { SideJobs } from '../../shared/batch/SideJobs.tsx';
-import { stepDeed, stepHow, stepName } from '../../shared/batch/stepWords.ts';
+import { placeName, stepDeed, stepHow, stepName } from '../../shared/batch/stepWords.ts';
 import { Spoon } from '../../shared/drawings/Spoon.tsx';
 import { Guidance } from '../../shared/Guidance.tsx';
 import { QuantityField } from '../../shared/QuantityField.tsx';
@@ -103,7 +103,7 @@ function StoveScreen({ live }: { live: LiveBatch }) {
   const drink = sayDrink(program.recipeId, live.recipe.name);
   const mine = clocksOf(
     { batch, now, step },
-    (s) => `${live.pot.name}, ${stepName(s, program).toLowerCase()}`,
+    (s) => `${placeName(program, kitchen, s)}, ${stepName(s, program).toLowerCase()}`,
   );
   const others = on
     // A rehearsal has a time of its own: what is really on does not call in it.
@@ -280,7 +280,7 @@ function StoveScreen({ live }: { live: LiveBatch }) {
                   </Box>
                 )}
                 {main?.limitMs != null && <LimitLine limitMs={main.limitMs} nowMs={nowMs} zone={zone} />}
-                {step.kind === 'steep' && main && (main.limitMs === null || main.endMs < main.limitMs) && (
+                {main?.draws && (main.limitMs === null || main.endMs < main.limitMs) && (
                   <Box sx={{ mt: 0.5, color: role('inkMuted') }}>
                     {say('stovePage.bestStrainedNotBefore', {
                       end: moment(main.endMs, nowMs, zone),
@@ -528,7 +528,7 @@ function StoveScreen({ live }: { live: LiveBatch }) {
                   data-next
                   onClick={() => end()}
                 >
-                  {step.kind === 'steep' && main && nowMs < main.endMs
+                  {main?.draws && nowMs < main.endMs
                     ? say('stovePage.strainNowInstead')
                     : stepDeed(step, program)}
                 </Button>
@@ -648,7 +648,7 @@ function BigClock({ clock, nowMs }: { clock: RunningClock; nowMs: number }) {
         ? say('stovePage.expectedIn')
         : say('stovePage.expectedSince')
       : left > 0
-        ? clock.stepKind === 'steep' && (clock.limitMs === null || clock.endMs < clock.limitMs)
+        ? clock.draws && (clock.limitMs === null || clock.endMs < clock.limitMs)
           ? say('stovePage.untilTheBestMoment')
           : say('stovePage.toGo')
         : say('stovePage.overTimeBy');

@@ -39,8 +39,8 @@ const CLOCK_WORD: Readonly<Record<string, MessageKey>> = {
 };
 
 /** What a clock counts to, in words; a clock of the cook's own by its label. */
-function clockWord({ stepKind, label }: RunningClock): string {
-  const key = CLOCK_WORD[stepKind];
+function clockWord({ stepKind, label, draws }: RunningClock): string {
+  const key = stepKind === 'steep' && !draws ? 'board.clock.stands' : CLOCK_WORD[stepKind];
   return key ? say(key) : label;
 }
 

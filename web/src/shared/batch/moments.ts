@@ -3,6 +3,9 @@ import { has, say, sayCode } from '../../words/say.ts';
 import type { AlarmMoment } from '../alarms.ts';
 import type { RunningClock } from './onBatches.ts';
 
+/** More often than this nobody is called in one step. */
+const MOST_TURNS = 60;
+
 /** A prediction of the boil calls so long before: the first minute is when it boils over. */
 const BEFORE_THE_BOIL_MS = 5 * 60_000;
 
@@ -48,8 +51,20 @@ export function momentsOf(clock: RunningClock): AlarmMoment[] {
   }
   const stands = clock.stepKind === 'steep' || clock.stepKind === 'soak';
   if (stands && clock.minMs !== null && inTime(clock.minMs))
-    stand('least', clock.minMs, say('moments.longEnoughToStrain'), 'soft');
-  const best = clock.stepKind === 'steep' ? say('moments.atItsBestNow') : say('moments.timeIsUp');
+    stand(
+      'least',
+      clock.minMs,
+      clock.draws ? say('moments.longEnoughToStrain') : say('moments.longEnough'),
+      'soft',
+    );
+  if (clock.everyMin !== null) {
+    const everyMs = clock.everyMin * 60_000;
+    const turns = Math.min(MOST_TURNS, Math.ceil((clock.endMs - clock.startMs) / everyMs) - 1);
+    const text = say(clock.stepKind === 'soak' ? 'moments.turnItOver' : 'moments.shakeIt');
+    for (let turn = 1; turn <= turns; turn++)
+      stand(`turn${turn}`, clock.startMs + turn * everyMs, text, 'soft');
+  }
+  const best = clock.draws ? say('moments.atItsBestNow') : say('moments.timeIsUp');
   stand(
     'due',
     clock.endMs,

@@ -1,4 +1,12 @@
-import { type Batch, type BatchNow, batchAt, MINUTE_MS, type Step, warmLimitOf } from '@big-ladle/core';
+import {
+  type Batch,
+  type BatchNow,
+  batchAt,
+  drawsStanding,
+  MINUTE_MS,
+  type Step,
+  warmLimitOf,
+} from '@big-ladle/core';
 import { useQueries } from '@tanstack/react-query';
 import { sayClock } from '../../words/saidWords.ts';
 import { tablesOf } from '../book.ts';
@@ -18,6 +26,10 @@ export interface RunningClock {
   clockId: string | null;
   /** From here on what stands there is not to be kept. */
   limitMs: number | null;
+  /** It is at its best when it is over. */
+  draws: boolean;
+  /** Turned over, stirred or shaken every so many minutes. */
+  everyMin: number | null;
   /** What is to be done when it is over. */
   next: Step | null;
 }
@@ -62,6 +74,8 @@ export function clocksOf(
     maxMs: null,
     clockId: c.id,
     limitMs: null,
+    draws: false,
+    everyMin: null,
     next: null,
   }));
   const timed = step && ['heat', 'boil', 'steep', 'soak', 'cool'].includes(step.kind);
@@ -73,6 +87,8 @@ export function clocksOf(
       stepKind: step.kind,
       clockId: null,
       limitMs: limitOf(on),
+      draws: drawsStanding(step),
+      everyMin: (step.kind === 'soak' || step.kind === 'steep') && step.everyMin ? step.everyMin : null,
       next: nextOf(on),
       ...now.clock,
     });

@@ -63,6 +63,7 @@ export const EN_STOVE = {
   'board.clock.heat': 'to the boil, expected',
   'board.clock.boil': 'at the boil',
   'board.clock.steep': 'to the best moment',
+  'board.clock.stands': 'until it has stood long enough',
   'board.clock.soak': 'of soaking',
   'board.clock.cool': 'until it is cool, expected',
   'stoveHome.overdue': 'overdue',
