@@ -1,7 +1,7 @@
 import {
   BOOK,
-  customRow,
   type Label,
+  ownRows,
   type Recipe,
   SHIPPED_TABLES,
   withCustom,
@@ -117,7 +117,7 @@ test('an ingredient of the cook’s own that people are allergic to: asked, and 
     recipe,
     {},
     KITCHEN,
-    withCustom(SHIPPED_TABLES, [customRow(facts)]),
+    withCustom(SHIPPED_TABLES, ownRows([facts])),
   );
   await page.goto(`${server.url}/drinks/mine`);
   await expect(page.getByTestId('who')).toContainText('it has nuts in it');

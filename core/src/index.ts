@@ -148,7 +148,7 @@ export {
 } from './contract/route.ts';
 export { ROUTES } from './contract/routes.ts';
 export type { CustomFacts } from './documents/ingredient.ts';
-export { customFactsSchema } from './documents/ingredient.ts';
+export { customFactsSchema, OWN_KINDS, type OwnKind } from './documents/ingredient.ts';
 // program
 export {
   type AwayHours,
@@ -549,7 +549,13 @@ export {
   withServing,
 } from './program/model/kitchen.ts';
 export { type LotName, lotBottles, lotOf, lotOfVessel, lotVessel } from './program/model/lots.ts';
-export { customRow, withCustom } from './program/model/ownIngredient.ts';
+export {
+  customRow,
+  ownLiquidRow,
+  ownRows,
+  ownSweetenerRow,
+  withCustom,
+} from './program/model/ownIngredient.ts';
 export {
   isWater,
   saysAlcohol,

@@ -8,7 +8,7 @@ import { BOOK } from '../program/book/book.ts';
 import { checkRecipe } from '../program/book/checkRecipe.ts';
 import { defaultChoices } from '../program/book/recipe.ts';
 import { measuringKit } from '../program/model/kitchen.ts';
-import { customRow, withCustom } from '../program/model/ownIngredient.ts';
+import { ownRows, withCustom } from '../program/model/ownIngredient.ts';
 import { simulateBatch } from '../program/simulate/simulate.ts';
 import { ALIAS_ROWS, findByName } from '../tables/aliases.ts';
 import { FAMILY_ROWS } from '../tables/families.ts';
@@ -383,8 +383,10 @@ describe('steps that a cook wrote', () => {
     ).toContain('unknownItem');
   });
   it('ingredients of the cook’s own are taken on the safe side', () => {
-    const row = customRow({ id: 'own-1', name: 'Moon berries', role: 'fruit', dried: true });
-    const tables = withCustom(TABLES, [row]);
+    const tables = withCustom(
+      TABLES,
+      ownRows([{ id: 'own-1', name: 'Moon berries', role: 'fruit', dried: true }]),
+    );
     expect(tables.ingredients.get('own-1')).toMatchObject({
       rate100PerMin: null,
       acidPct: 0,
@@ -392,6 +394,6 @@ describe('steps that a cook wrote', () => {
       foam: 'foamy',
     });
     expect(TABLES.ingredients.has('own-1')).toBe(false);
-    expect(withCustom(TABLES, [])).toBe(TABLES);
+    expect(withCustom(TABLES, ownRows([]))).toBe(TABLES);
   });
 });

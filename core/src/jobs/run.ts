@@ -9,7 +9,8 @@ import type { Solution } from '../plan/solve.ts';
 import type { Program, Simulation } from '../program/model/types.ts';
 import { simulateBatch } from '../program/simulate/simulate.ts';
 import { withLabels } from '../tables/labels.ts';
-import type { IngredientRow, Tables } from '../tables/types.ts';
+import type { PinnedRows } from '../tables/pinned.ts';
+import type { Tables } from '../tables/types.ts';
 import type { Result } from '../units/result.ts';
 
 /** SimState that may be heavy, as plain data, so that it can run in a worker or beside a request. */
@@ -23,7 +24,8 @@ export type Job =
 /** The recipes and custom ingredients of a kitchen that are not shipped: sent along with a job. */
 export interface JobBook {
   recipes: readonly Recipe[];
-  ingredients: readonly IngredientRow[];
+  /** What is the cook's own of the tables. */
+  rows: PinnedRows;
 }
 
 export interface SolvedJob {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { customRow } from '../program/model/ownIngredient.ts';
+import { customRow, ownRows, withCustom } from '../program/model/ownIngredient.ts';
 import { tagsOf, traitsOf } from '../program/model/tags.ts';
 import type { PlannedProgram, Step } from '../program/model/types.ts';
 import { withLabels } from '../tables/labels.ts';
@@ -160,5 +160,41 @@ describe('an ingredient of the cook’s own', () => {
     expect(row('botanical', true)).toEqual(expect.arrayContaining(['leaf', 'dusty', 'asFood']));
     // Dried it has no skin that is washed, and goes soft no more.
     expect(row('fruit', true)).not.toContain('soft');
+  });
+  it('a drink, a milk and a sweetener stand in their tables, and nothing of them shows that a drink keeps', () => {
+    const tables = withCustom(
+      TABLES,
+      ownRows([
+        {
+          ...facts,
+          id: 'own-wine',
+          name: 'Plum wine',
+          kind: 'drink',
+          sugarPer100: 8,
+          sourGPerL: 6,
+          abvPct: 12,
+        },
+        {
+          ...facts,
+          id: 'own-cream',
+          name: 'Oat cream',
+          kind: 'milk',
+          sugarPer100: 4,
+          answers: { milk: false },
+        },
+        { ...facts, id: 'own-syrup', name: 'Palm syrup', kind: 'sweetener', sugarPer100: 80 },
+        { ...facts, id: 'own-dust', name: 'Leaf powder', kind: 'powder' },
+      ]),
+    );
+    const wine = tables.liquids.get('own-wine')!;
+    // 8 g of sugar in 100 mL of about 1.015 g/mL.
+    expect(wine.sugarGPer100g).toBeCloseTo(8 / 1.015, 1);
+    expect(wine).toMatchObject({ abvPct: 12, taGPerL: 6, treatment: 'bought', unknown: true });
+    expect(tables.liquids.get('own-cream')).toMatchObject({ treatment: 'rawMilk' });
+    // What goes in as milk keeps as milk does, whatever is answered.
+    expect(tables.liquids.get('own-cream')!.traits).toContain('milk');
+    expect(tables.sweeteners.get('own-syrup')).toMatchObject({ sugarPct: 80, relativeSweetness: 0.8 });
+    expect(tables.ingredients.get('own-dust')).toMatchObject({ form: 'ground', floats: false });
+    expect(tables.ingredients.get('own-dust')!.traits).toContain('powder');
   });
 });

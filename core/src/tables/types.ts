@@ -101,6 +101,8 @@ export interface LiquidRow {
   /** Acetic acid, g per 100 mL. */
   aceticPct: number;
   treatment: 'water' | 'rawJuice' | 'rawMilk' | 'vinegar' | 'spirit' | 'bought' | 'live';
+  /** What it is made of is not known: with it only a reading shows a drink to be acid. */
+  unknown?: boolean;
   /** Sold with sugar in it that is not its fruit's own. */
   sweetened?: true;
   traits: readonly Trait[];

@@ -4,10 +4,11 @@ import {
   type BatchDoc,
   type BatchList,
   type BodyOf,
-  type IngredientRow,
   isTooFarAhead,
+  joinedRows,
   type Kitchen,
   type LogEvent,
+  type PinnedRows,
   type Pins,
   type PlanDoc,
   type Program,
@@ -26,7 +27,7 @@ import { batchFromRow, batchRows, batchToRow, readKitchen } from '../db/rows.ts'
 import type { Outcome } from '../outcome.ts';
 import { HttpProblem, notFound } from '../problems.ts';
 import type { StoredEvent } from '../stream.ts';
-import { ownIngredients, wholeBook } from './book.ts';
+import { rowsOfOwn, wholeBook } from './book.ts';
 import { storeEvents } from './events.ts';
 import { batchOf, eventsOf, streamKindOf } from './projections.ts';
 
@@ -154,12 +155,14 @@ export async function deletePlan(db: Db, id: string, version: number): Promise<O
 }
 
 /** The cook's own ingredients that a batch takes, to be pinned with it. */
-function usedOf(
-  custom: readonly IngredientRow[],
-  lines: readonly { itemId: string }[],
-): { ingredients?: IngredientRow[] } {
-  const used = custom.filter((row) => lines.some((l) => l.itemId === row.id));
-  return used.length ? { ingredients: used } : {};
+function usedOf(own: PinnedRows, lines: readonly { itemId: string }[]): PinnedRows {
+  const used = <T extends { id: string }>(rows: readonly T[]) =>
+    rows.filter((row) => lines.some((l) => l.itemId === row.id));
+  return {
+    ingredients: used(own.ingredients),
+    liquids: used(own.liquids),
+    sweeteners: used(own.sweeteners),
+  };
 }
 
 /** Everything whose row a batch stands on when it begins: its lines, and what its labels correct. */
@@ -171,8 +174,8 @@ export const itemsToPin = (program: Program, kitchen: Pick<Kitchen, 'labels'>): 
 /** Solves a plan once more and fixes all that it stands on. */
 async function pinsFor(trx: Db, plan: PlanDoc): Promise<Pins> {
   const { kitchen } = await readKitchen(trx);
-  const custom = await ownIngredients(trx);
-  const tables = withLabels(withCustom(SHIPPED_TABLES, custom), kitchen.labels);
+  const own = await rowsOfOwn(trx);
+  const tables = withLabels(withCustom(SHIPPED_TABLES, own), kitchen.labels);
   const solved = solvePlanDoc(plan, await wholeBook(trx), kitchen, tables);
   if (!solved.ok) {
     throw new HttpProblem('cannotStart', { problem: solved.problem });
@@ -182,8 +185,10 @@ async function pinsFor(trx: Db, plan: PlanDoc): Promise<Pins> {
     program: solved.value.program,
     kitchen,
     tablesVersion: SHIPPED_TABLES.version,
-    rows: pinRows(SHIPPED_TABLES, itemsToPin(solved.value.program, kitchen)),
-    ...usedOf(custom, solved.value.program.lines),
+    rows: joinedRows(
+      pinRows(SHIPPED_TABLES, itemsToPin(solved.value.program, kitchen)),
+      usedOf(own, solved.value.program.lines),
+    ),
   };
 }
 

@@ -2,9 +2,9 @@ import { createHash } from 'node:crypto';
 import {
   BOOK,
   type CustomFacts,
-  customRow,
-  type IngredientRow,
   type OwnRecipe,
+  ownRows,
+  type PinnedRows,
   type Recipe,
   type RecipeVersion,
   SHIPPED_TABLES,
@@ -159,11 +159,8 @@ export async function retireRecipe(
   return { answer: undefined, changed: [{ doc: 'recipe', id, version }] };
 }
 
-/** The cook's own ingredients, as rows of the table. */
-export async function ownIngredients(db: Db): Promise<IngredientRow[]> {
-  const rows = (await db('ingredient').orderBy('id').select('facts')) as { facts: string }[];
-  return rows.map((r) => customRow(JSON.parse(r.facts) as CustomFacts));
-}
+/** What is the cook's own, as rows of the tables. */
+export const rowsOfOwn = async (db: Db): Promise<PinnedRows> => ownRows(await ownFacts(db));
 
 export async function ownFacts(db: Db): Promise<CustomFacts[]> {
   const rows = (await db('ingredient').orderBy('id').select('facts')) as { facts: string }[];
@@ -183,7 +180,7 @@ export async function putIngredient(db: Db, facts: CustomFacts): Promise<Outcome
 
 /** The shipped tables with this kitchen's own ingredients. */
 export const tablesOfKitchen = async (db: Db): Promise<Tables> =>
-  withLabels(withCustom(SHIPPED_TABLES, await ownIngredients(db)), (await readKitchen(db)).kitchen.labels);
+  withLabels(withCustom(SHIPPED_TABLES, await rowsOfOwn(db)), (await readKitchen(db)).kitchen.labels);
 
 /** Shipped drinks and the cook's own. */
 export const wholeBook = async (db: Db): Promise<Recipe[]> => [...BOOK, ...(await ownRecipes(db))];

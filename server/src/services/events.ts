@@ -14,13 +14,14 @@ import {
   rehearsalNow,
   SHIPPED_TABLES,
   USUAL_PLACES,
+  withCustom,
 } from '@big-ladle/core';
 import type { Db } from '../db/open.ts';
 import { eventToRow, readKitchen } from '../db/rows.ts';
 import type { Outcome } from '../outcome.ts';
 import { HttpProblem, notFound } from '../problems.ts';
 import type { StoredEvent } from '../stream.ts';
-import { ownIngredients } from './book.ts';
+import { rowsOfOwn } from './book.ts';
 import { itemIdsOf, ownedAmong, ownItems } from './itemOwners.ts';
 import { batchOf, eventsOf, projectBatch, projectItem, streamKindOf } from './projections.ts';
 
@@ -84,19 +85,12 @@ async function pinRow(db: Db, event: LogEvent): Promise<void> {
   if (event.kind !== 'added' && event.kind !== 'swapped') return;
   const batch = await batchOf(db, event.stream.id);
   if (!batch?.pins) return;
-  const rows = joinedRows(batch.pins.rows ?? NO_ROWS, pinRows(SHIPPED_TABLES, [event.body.itemId]));
-  const custom = (await ownIngredients(db)).filter(
-    (row) => row.id === event.body.itemId && !(batch.pins?.ingredients ?? []).some((i) => i.id === row.id),
-  );
-  const pins = {
-    ...batch.pins,
-    rows,
-    ...(custom.length ? { ingredients: [...(batch.pins.ingredients ?? []), ...custom] } : {}),
-  };
-  if (rows === batch.pins.rows && custom.length === 0) return;
+  const tables = withCustom(SHIPPED_TABLES, await rowsOfOwn(db));
+  const rows = joinedRows(batch.pins.rows ?? NO_ROWS, pinRows(tables, [event.body.itemId]));
+  if (rows === batch.pins.rows) return;
   await db('batch')
     .where({ id: batch.id })
-    .update({ pins: JSON.stringify(pins) });
+    .update({ pins: JSON.stringify({ ...batch.pins, rows }) });
 }
 const NO_ROWS: PinnedRows = { ingredients: [], liquids: [], sweeteners: [] };
 

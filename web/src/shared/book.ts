@@ -1,8 +1,8 @@
 import {
   BOOK,
   type CustomFacts,
-  customRow,
-  type IngredientRow,
+  ownRows,
+  type PinnedRows,
   type Pins,
   pinnedTables,
   type Recipe,
@@ -29,18 +29,18 @@ export interface WholeBook {
   own: readonly Recipe[];
   facts: readonly CustomFacts[];
   /** The cook's own ingredients, as rows. */
-  custom: readonly IngredientRow[];
+  custom: PinnedRows;
   tables: Tables;
 }
 
-const SHIPPED: WholeBook = { book: BOOK, own: [], facts: [], custom: [], tables: SHIPPED_TABLES };
+const SHIPPED: WholeBook = { book: BOOK, own: [], facts: [], custom: ownRows([]), tables: SHIPPED_TABLES };
 
 function bookOf(doc: OwnBook): WholeBook {
   knowNames(
     doc.recipes.map((r) => [r.id, r.name ?? r.id] as const),
     doc.ingredients.map((f) => [f.id, f.name] as const),
   );
-  const custom = doc.ingredients.map(customRow);
+  const custom = ownRows(doc.ingredients);
   return {
     book: [...BOOK, ...doc.recipes],
     own: doc.recipes,

@@ -12,7 +12,7 @@ import {
 self.addEventListener('message', (message: MessageEvent<{ id: number; job: Job; own: JobBook }>) => {
   const { id, job, own } = message.data;
   try {
-    const result = runJob(job, [...BOOK, ...own.recipes], withCustom(SHIPPED_TABLES, own.ingredients), {
+    const result = runJob(job, [...BOOK, ...own.recipes], withCustom(SHIPPED_TABLES, own.rows), {
       cancelled: () => false,
       onProgress: (share) => self.postMessage({ id, progress: share }),
     });

@@ -1,4 +1,4 @@
-import type { IngredientRow, Job, JobResult, Recipe } from '@big-ladle/core';
+import type { Job, JobResult, PinnedRows, Recipe } from '@big-ladle/core';
 import { useEffect, useState } from 'react';
 import { run, WorkerNotLoaded } from './run.ts';
 
@@ -9,7 +9,7 @@ import { run, WorkerNotLoaded } from './run.ts';
 export function useJob<K extends Job['kind']>(
   job: Extract<Job, { kind: K }> | null,
   recipes: readonly Recipe[],
-  ingredients: readonly IngredientRow[],
+  rows: PinnedRows,
 ): {
   result: Extract<JobResult, { kind: K }> | null;
   /** The result answers the job as it is now, not one before it. */
@@ -34,7 +34,7 @@ export function useJob<K extends Job['kind']>(
     setStop(() => end);
     setProgress(0);
     setFailed(false);
-    run(job, { recipes, ingredients }, { signal: controller.signal, onProgress: setProgress })
+    run(job, { recipes, rows }, { signal: controller.signal, onProgress: setProgress })
       .then((answer) => {
         setAnswered({ job, result: answer });
         setProgress(null);
@@ -46,7 +46,7 @@ export function useJob<K extends Job['kind']>(
         if (!(error instanceof WorkerNotLoaded)) reportError(error);
       });
     return () => controller.abort();
-  }, [job, recipes, ingredients]);
+  }, [job, recipes, rows]);
   return {
     result: answered?.result ?? null,
     current: answered !== null && answered.job === job,

@@ -248,7 +248,16 @@ export function pourIn(
   const poured = liquorOf(
     comp,
     tempC,
-    [{ lineId, kind: originKindOf(kind, liquidRow), sinceMin: sim.nowMin, heatedMin: 0, below60Min: null }],
+    [
+      {
+        lineId,
+        kind: originKindOf(kind, liquidRow),
+        sinceMin: sim.nowMin,
+        heatedMin: 0,
+        below60Min: null,
+        ...(liquidRow?.unknown ? { unknown: true as const } : {}),
+      },
+    ],
     NO_COOLING,
     null,
   );

@@ -86,7 +86,7 @@ function Offers(props: {
     const stop = new AbortController();
     run(
       { kind: 'compareFills', plan, kitchen, fills: [fillsNeeded] },
-      { recipes: own, ingredients: custom },
+      { recipes: own, rows: custom },
       { signal: stop.signal },
     )
       .then((answer) => {

@@ -18,6 +18,10 @@ import { sayItem } from '../../words/names.ts';
 import { grams, say, sayCode } from '../../words/say.ts';
 import { NewIngredient } from './NewIngredient.tsx';
 
+/** In which of the tables an item of the cook's own stands. */
+const lineKindOf = ({ kind }: CustomFacts): RecipeLine['kind'] =>
+  kind === 'drink' || kind === 'milk' ? 'liquid' : kind === 'sweetener' ? 'sweetener' : 'solid';
+
 /** One ingredient, typed as it is said: "2 cups dried hibiscus". What was understood is shown before it is taken. */
 export function AddLine(props: { kitchen: Kitchen; tables: Tables; onAdd: (line: RecipeLine) => void }) {
   const { kitchen, tables, onAdd } = props;
@@ -86,7 +90,7 @@ export function AddLine(props: { kitchen: Kitchen; tables: Tables; onAdd: (line:
         <Alert severity="info" icon={false}>
           <NewIngredient
             name={unknown}
-            onMade={(facts: CustomFacts) => add(facts.id, 'solid', read?.massG ?? 0)}
+            onMade={(facts: CustomFacts) => add(facts.id, lineKindOf(facts), read?.massG ?? 0)}
             onCancel={() => setUnknown(null)}
           />
         </Alert>

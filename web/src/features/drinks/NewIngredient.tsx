@@ -1,5 +1,13 @@
 import '../../words/places/drinks.ts';
-import { ASKED_TRAITS, type AskedTrait, type CustomFacts, ROUTES, type TraitAnswers } from '@big-ladle/core';
+import {
+  ASKED_TRAITS,
+  type AskedTrait,
+  type CustomFacts,
+  OWN_KINDS,
+  type OwnKind,
+  ROUTES,
+  type TraitAnswers,
+} from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
@@ -11,6 +19,7 @@ import { v7 as uuid } from 'uuid';
 import { ApiError, ask } from '../../shared/api.ts';
 import { refreshBook } from '../../shared/book.ts';
 import { Choice } from '../../shared/Choice.tsx';
+import { QuantityField } from '../../shared/QuantityField.tsx';
 import { role } from '../../theme/theme.ts';
 import { type MessageKey, say } from '../../words/say.ts';
 
@@ -33,7 +42,12 @@ export function NewIngredient(props: {
   onCancel: () => void;
 }) {
   const [name, setName] = useState(props.name.replace(/^\w/, (c) => c.toUpperCase()));
+  const [sort, setSort] = useState<OwnKind>('plant');
   const [kind, setKind] = useState<CustomFacts['role']>('botanical');
+  const [figures, setFigures] = useState<Pick<CustomFacts, 'sugarPer100' | 'sourGPerL' | 'abvPct'>>({});
+  const [made, setMade] = useState('bought');
+  const plant = sort === 'plant' || sort === 'powder';
+  const drink = sort === 'drink' || sort === 'milk';
   const [dried, setDried] = useState('dried');
   const [answers, setAnswers] = useState<TraitAnswers>({});
   const [problem, setProblem] = useState<string | null>(null);
@@ -45,8 +59,11 @@ export function NewIngredient(props: {
         body: {
           id,
           name: name.trim(),
-          role: kind,
-          dried: dried === 'dried',
+          role: plant ? kind : 'other',
+          dried: sort === 'powder' || (!drink && dried === 'dried'),
+          kind: sort,
+          ...(plant ? {} : figures),
+          ...(sort === 'drink' ? { raw: made === 'raw' } : {}),
           answers,
         },
       });
@@ -69,27 +86,90 @@ export function NewIngredient(props: {
         />
         <TextField
           select
-          label={say('common.itIs')}
-          value={kind}
-          onChange={(e) => setKind(e.target.value as CustomFacts['role'])}
-          sx={{ minWidth: 220 }}
+          label={say('newIngredient.sort')}
+          value={sort}
+          onChange={(e) => setSort(e.target.value as OwnKind)}
+          sx={{ minWidth: 150 }}
         >
-          {ROLES.map((r) => (
-            <MenuItem key={r.value} value={r.value}>
-              {say(r.text)}
+          {OWN_KINDS.map((id) => (
+            <MenuItem key={id} value={id}>
+              {say(`newIngredient.sort.${id}`)}
             </MenuItem>
           ))}
         </TextField>
-        <Choice
-          label={say('newIngredient.asItGoesIn')}
-          value={dried}
-          options={[
-            { value: 'dried', text: say('newIngredient.dried') },
-            { value: 'fresh', text: say('newIngredient.fresh') },
-          ]}
-          onChange={setDried}
-        />
+        {plant && (
+          <TextField
+            select
+            label={say('common.itIs')}
+            value={kind}
+            onChange={(e) => setKind(e.target.value as CustomFacts['role'])}
+            sx={{ minWidth: 220 }}
+          >
+            {ROLES.map((r) => (
+              <MenuItem key={r.value} value={r.value}>
+                {say(r.text)}
+              </MenuItem>
+            ))}
+          </TextField>
+        )}
+        {(sort === 'plant' || sort === 'sweetener') && (
+          <Choice
+            label={say('newIngredient.asItGoesIn')}
+            value={dried}
+            options={[
+              { value: 'dried', text: say('newIngredient.dried') },
+              { value: 'fresh', text: say('newIngredient.fresh') },
+            ]}
+            onChange={setDried}
+          />
+        )}
       </Box>
+      {!plant && (
+        <Box sx={{ display: 'flex', gap: 1.25, flexWrap: 'wrap', alignItems: 'flex-end' }}>
+          <QuantityField
+            label={say('newIngredient.sugar', { drink })}
+            value={figures.sugarPer100 ?? null}
+            min={0}
+            max={100}
+            unit="g"
+            width={170}
+            onCommit={(sugarPer100) => setFigures({ ...figures, sugarPer100 })}
+          />
+          {drink && (
+            <QuantityField
+              label={say('newIngredient.sourness')}
+              value={figures.sourGPerL ?? null}
+              min={0}
+              max={100}
+              unit="g/L"
+              width={150}
+              onCommit={(sourGPerL) => setFigures({ ...figures, sourGPerL })}
+            />
+          )}
+          {sort === 'drink' && (
+            <>
+              <QuantityField
+                label={say('newIngredient.alcohol')}
+                value={figures.abvPct ?? null}
+                min={0}
+                max={96}
+                unit="%"
+                width={130}
+                onCommit={(abvPct) => setFigures({ ...figures, abvPct })}
+              />
+              <Choice
+                label={say('newIngredient.madeHow')}
+                value={made}
+                options={[
+                  { value: 'bought', text: say('newIngredient.bought') },
+                  { value: 'raw', text: say('newIngredient.raw') },
+                ]}
+                onChange={setMade}
+              />
+            </>
+          )}
+        </Box>
+      )}
       <Questions answers={answers} onAnswers={setAnswers} />
       <Box sx={{ color: role('inkMuted') }}>{say('ask.unknown')}</Box>
       <Box sx={{ display: 'flex', gap: 1 }}>

@@ -284,6 +284,18 @@ export const EN_DRINKS = {
   'lineFacts.allFactsAboutIt': 'All facts about it',
 
   // newIngredient
+  'newIngredient.sort': 'What kind of thing',
+  'newIngredient.sort.plant': 'a plant',
+  'newIngredient.sort.powder': 'a powder',
+  'newIngredient.sort.drink': 'a drink',
+  'newIngredient.sort.milk': 'a milk or cream',
+  'newIngredient.sort.sweetener': 'a sweetener',
+  'newIngredient.sugar': 'Sugar in {drink, select, true {100 mL} other {100 g}}',
+  'newIngredient.sourness': 'Sourness, if known',
+  'newIngredient.alcohol': 'Alcohol',
+  'newIngredient.madeHow': 'It is',
+  'newIngredient.bought': 'bought',
+  'newIngredient.raw': 'made at home, raw',
   'newIngredient.theKitchenServerDoes': 'The kitchen server does not answer. Try again.',
   'newIngredient.tellWhatItIs':
     'Tell what it is. Until you know more, no strength and no acid are counted for it, and it is taken to foam: the safe side.',
