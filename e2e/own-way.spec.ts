@@ -253,6 +253,7 @@ test('a drink that ends in two lots: half left plain, the sugar in the other hal
     await page.getByRole('button', { name: 'Bottled, onto the cold shelf' }).click();
   }
 
+  await expect(page.getByTestId('stove-end')).toBeVisible();
   await page.goto(`${server.url}/shelf`);
   const shelf = page.locator('main');
   await expect(shelf).toContainText('Lantern red, sweetened');

@@ -56,13 +56,15 @@ const VIEWS = [
   {
     name: 'editor',
     path: '/drinks/write',
-    size: { width: 1280, height: 1100 },
+    size: { width: 1280, height: 1250 },
     prepare: async (page) => {
       await page.getByLabel('Its name').fill('Porch red');
       for (const text of ['200 g dried hibiscus', '3 thumbs of ginger, sliced', 'honey', '2 limes, juiced']) {
         await page.getByTestId('add-line').fill(text);
         await page.getByRole('button', { name: 'Add', exact: true }).click();
       }
+      await page.getByTestId('lanes-toggle').click();
+      await page.getByTestId('lanes').waitFor();
     },
   },
   {

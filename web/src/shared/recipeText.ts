@@ -8,7 +8,7 @@ import {
   type Simulation,
   type Tables,
 } from '@big-ladle/core';
-import { sayCut, sayDrink, sayItem } from '../words/names.ts';
+import { sayDrink, sayItem, sayWithCut } from '../words/names.ts';
 import { duration, grams, litres, num, say, sayCode, volume } from '../words/say.ts';
 import { lineAmount } from './batch/lineAmount.ts';
 import { partsOnShelf, stepHow, stepName } from './batch/stepWords.ts';
@@ -47,8 +47,7 @@ export function stepSentences({ program, sim }: Pick<TextInput, 'program' | 'sim
     const minutes = entry ? entry.endMin - entry.startMin : 0;
     const list = step.lines.map((id) => {
       const line = program.lines.find((l) => l.id === id);
-      const name = sayItem(line?.itemId ?? id).toLowerCase();
-      return step.kind === 'prep' && line?.cut && !step.mill ? `${name}: ${sayCut(line.cut)}` : name;
+      return sayWithCut(line?.itemId ?? id, step.kind === 'prep' && !step.mill ? line?.cut : undefined);
     });
     const how = stepHow(step, program);
     const named =

@@ -34,8 +34,13 @@ export function sayPlain(itemId: string): string {
 export const sayColour = (hex: string): string => sayCode(`colour.${colourName(hex)}`);
 
 /** A part made aside, by its name in the book or as its id reads. */
-/** How a thing is cut, in a word: the table's, or the cook's own. */
-export const sayCut = (code: string): string => (isCut(code) ? say(`prep.${code}`) : code);
+/** A thing with how it is cut, "pineapple flesh: cube"; where its name says that already it is not said twice. */
+export function sayWithCut(itemId: string, code: string | undefined): string {
+  const name = sayItem(itemId).toLowerCase();
+  // A word of the table, or the cook's own.
+  const cut = code === undefined ? '' : isCut(code) ? say(code) : code;
+  return cut === '' || name.includes(cut.toLowerCase()) ? name : `${name}: ${cut}`;
+}
 export const sayPart = (id: string): string =>
   has(`part.${id}`) ? sayCode(`part.${id}`) : id.replaceAll('-', ' ');
 

@@ -3,7 +3,7 @@ import { POT, type Step } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import { lineAmount } from '../../shared/batch/lineAmount.ts';
 import { role } from '../../theme/theme.ts';
-import { sayCut, sayItem } from '../../words/names.ts';
+import { sayWithCut } from '../../words/names.ts';
 import { num, say } from '../../words/say.ts';
 import type { LiveBatch } from './useBatchNow.ts';
 
@@ -30,8 +30,8 @@ export function StepAmounts({ live, step }: { live: LiveBatch; step: Step }) {
         const { hand, scale } = lineAmount(line?.itemId ?? lineId, massG, kitchen, tables);
         return (
           <li key={lineId}>
-            <strong>{hand}</strong> {sayItem(line?.itemId ?? lineId).toLowerCase()}
-            {line?.cut && tellsCut(lineId) ? `: ${sayCut(line.cut)}` : ''}
+            <strong>{hand}</strong>{' '}
+            {sayWithCut(line?.itemId ?? lineId, tellsCut(lineId) ? line?.cut : undefined)}
             {hand !== scale && (
               <Box component="span" sx={{ color: role('inkMuted') }}>
                 , {scale}

@@ -13,6 +13,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
+import { useId, useState } from 'react';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { role } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
@@ -81,6 +82,8 @@ export function EditorLine(props: {
   const liquid = tables.liquids.get(line.itemId);
   const name = sayItem(line.itemId);
   const rules = rulesFor(line, tables);
+  const [open, setOpen] = useState(false);
+  const moreId = useId();
   return (
     <Box sx={{ borderBottom: `1px solid ${role('hairline')}`, py: 1 }} data-testid={`line-of-${line.itemId}`}>
       <Box sx={{ display: 'flex', gap: 1, alignItems: 'center' }}>
@@ -96,6 +99,17 @@ export function EditorLine(props: {
             </Box>
           )}
         </Box>
+        {solid && (
+          <Button
+            size="small"
+            aria-expanded={open}
+            aria-controls={open ? moreId : undefined}
+            aria-label={say('lineMore.moreOf', { name })}
+            onClick={() => setOpen(!open)}
+          >
+            {open ? say('stepCard.less') : say('stepCard.more', { count: 0 })}
+          </Button>
+        )}
         <Button size="small" onClick={props.onRemove} aria-label={say('common.remove', { name })}>
           {say('common.remove2')}
         </Button>
@@ -153,7 +167,7 @@ export function EditorLine(props: {
           />
         )}
       </Box>
-      {solid && <LineMore line={line} tables={tables} onChange={onChange} />}
+      {solid && open && <LineMore id={moreId} line={line} tables={tables} onChange={onChange} />}
       {props.problems.map((p) => (
         <ProblemLine key={p.code} problem={p} />
       ))}

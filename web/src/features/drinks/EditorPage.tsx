@@ -92,10 +92,12 @@ function Editor(props: {
   const { put, drop } = useRecipeDrafts();
   const navigate = useNavigate();
   const [problem, setProblem] = useState<string | null>(null);
+  const [lanes, setLanes] = useState(false);
   const { recipe } = draft;
   const change = (next: Partial<Recipe>) => put(draftKey, { ...draft, recipe: { ...recipe, ...next } });
   const made = useMade(recipe, kitchen, tables);
   const keepsDays = useMemo(() => (made ? daysKept(made, kitchen) : null), [made, kitchen]);
+  const stepsOfHerOwn = recipe.steps !== undefined && recipe.methods.includes('own');
   const problems = checkRecipe(recipe, tables);
   const slips = recipeWarnings(recipe, tables).filter((s) => !draft.meant.includes(s.key));
 
@@ -139,6 +141,11 @@ function Editor(props: {
         title={recipe.name?.trim() || say('editorPage.aNewDrink')}
         beside={recipe.base ? say('editorPage.aVariant') : say('editorPage.writtenByYou')}
       >
+        {stepsOfHerOwn && !lanes && (
+          <Button onClick={() => setLanes(true)} data-testid="lanes-toggle">
+            {say('editorPage.lanesOpen')}
+          </Button>
+        )}
         <Button
           onClick={() => {
             drop(draftKey);
@@ -176,7 +183,7 @@ function Editor(props: {
             [
               say('editorPage.keeps'),
               keepsDays === null ? '–' : num(keepsDays),
-              say('editorPage.days'),
+              say('editorPage.days', { count: keepsDays ?? 0 }),
               null,
             ],
             [say('editorPage.allThatIsDissolved'), end ? num(end.now.brix, 1) : '–', '°Bx', 'brix'],
@@ -196,13 +203,14 @@ function Editor(props: {
           </Box>
         ))}
       </Box>
-      {recipe.steps && recipe.methods.includes('own') && (
+      {lanes && stepsOfHerOwn && (
         <WayOfIt
           made={made}
           recipe={recipe}
           kitchen={kitchen}
           tables={tables}
           onChange={(steps) => change({ steps })}
+          onFold={() => setLanes(false)}
         />
       )}
       <Box

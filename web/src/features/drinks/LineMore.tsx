@@ -1,10 +1,8 @@
 import '../../words/places/drinks.ts';
 import { CUT_ROWS, isCut, presetsOf, type RecipeLine, sameStrengthG, type Tables } from '@big-ladle/core';
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import { useId, useState } from 'react';
 import { sayItem } from '../../words/names.ts';
 import { say } from '../../words/say.ts';
 import { formsOf } from './forms.ts';
@@ -14,13 +12,12 @@ const USUAL = '';
 
 /** What few recipes say of a thing: its form, how it is cut, whether it follows light and dark, mild and hot. */
 export function LineMore(props: {
+  id: string;
   line: RecipeLine;
   tables: Tables;
   onChange: (change: Partial<RecipeLine>) => void;
 }) {
-  const { line, tables, onChange } = props;
-  const [open, setOpen] = useState(false);
-  const id = useId();
+  const { id, line, tables, onChange } = props;
   const name = sayItem(line.itemId);
   const forms = formsOf(line.itemId).filter((form) => tables.ingredients.has(form));
   const usual = presetsOf({ lines: [{ ...line, strong: undefined, hot: undefined }] }, tables);
@@ -73,42 +70,29 @@ export function LineMore(props: {
       (value) => onChange({ [key]: value === USUAL ? undefined : value === 'yes' }),
     );
   return (
-    <>
-      <Button
-        size="small"
-        aria-expanded={open}
-        aria-controls={open ? id : undefined}
-        aria-label={say('lineMore.moreOf', { name })}
-        onClick={() => setOpen(!open)}
-      >
-        {open ? say('stepCard.less') : say('stepCard.more', { count: 0 })}
-      </Button>
-      {open && (
-        <Box id={id} sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', pt: 1 }} data-testid="line-more">
-          {forms.length > 1 &&
-            pick(
-              say('lineMore.form'),
-              line.itemId,
-              forms.map((form) => [form, sayItem(form)] as const),
-              toForm,
-            )}
-          {pick(
-            say('lineMore.cut'),
-            line.prep?.code ?? USUAL,
-            [
-              [USUAL, say('lineMore.notCut')],
-              ...CUT_ROWS.map((row) => [row.code, say(`prep.${row.code}`)] as const),
-              ...(line.prep && !isCut(line.prep.code) ? [[line.prep.code, line.prep.code] as const] : []),
-            ],
-            (code) => {
-              const row = CUT_ROWS.find((r) => r.code === code);
-              onChange({ prep: code === USUAL ? null : { code, minutes: row?.minutes ?? 5 } });
-            },
-          )}
-          {follows('strong')}
-          {follows('hot')}
-        </Box>
+    <Box id={id} sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', pt: 1 }} data-testid="line-more">
+      {forms.length > 1 &&
+        pick(
+          say('lineMore.form'),
+          line.itemId,
+          forms.map((form) => [form, sayItem(form)] as const),
+          toForm,
+        )}
+      {pick(
+        say('lineMore.cut'),
+        line.prep?.code ?? USUAL,
+        [
+          [USUAL, say('lineMore.notCut')],
+          ...CUT_ROWS.map((row) => [row.code, say(row.code)] as const),
+          ...(line.prep && !isCut(line.prep.code) ? [[line.prep.code, line.prep.code] as const] : []),
+        ],
+        (code) => {
+          const row = CUT_ROWS.find((r) => r.code === code);
+          onChange({ prep: code === USUAL ? null : { code, minutes: row?.minutes ?? 5 } });
+        },
       )}
-    </>
+      {follows('strong')}
+      {follows('hot')}
+    </Box>
   );
 }

@@ -142,7 +142,7 @@ export function NewIngredient(props: {
               min={0}
               max={100}
               unit="g/L"
-              width={150}
+              width={200}
               onCommit={(sourGPerL) => setFigures({ ...figures, sourGPerL })}
             />
           )}

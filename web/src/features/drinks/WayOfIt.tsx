@@ -21,29 +21,26 @@ export function WayOfIt(props: {
   kitchen: Kitchen;
   tables: Tables;
   onChange: (steps: RecipeStep[]) => void;
+  onFold: () => void;
 }) {
   const { recipe, kitchen, tables } = props;
   // While it cannot be made, the lanes stay as they were: what was moved can be moved back.
   const [made, setMade] = useState(props.made);
   if (props.made && props.made !== made) setMade(props.made);
-  const [open, setOpen] = useState(false);
   const [chosen, setChosen] = useState<string | null>(null);
-  const lanes = useMemo(
-    () => (open && made ? lanesOf(made.program, made.sim, tables) : null),
-    [open, made, tables],
-  );
+  const lanes = useMemo(() => (made ? lanesOf(made.program, made.sim, tables) : null), [made, tables]);
   const steps = [...(recipe.steps ?? [])];
   return (
     <Box sx={{ mb: 1.75 }}>
       <Panel
         title={say('lanes.title')}
         aside={
-          <Button size="small" aria-expanded={open} onClick={() => setOpen(!open)} data-testid="lanes-toggle">
-            {say(open ? 'editorPage.lanesFold' : 'editorPage.lanesOpen')}
+          <Button size="small" onClick={props.onFold}>
+            {say('editorPage.lanesFold')}
           </Button>
         }
       >
-        {open && !props.made && (
+        {!props.made && (
           <Alert severity="warning" sx={{ mb: 1 }} data-testid="lanes-stuck">
             {say('editorPage.lanesStuck')}
           </Alert>

@@ -206,24 +206,6 @@ export const EN_BOOK = {
   'piece.date': '{count, plural, one {date} other {dates}}',
   'piece.piece': '{count, plural, one {piece} other {pieces}}',
 
-  // prep
-  'prep.bruise': 'bruise',
-  'prep.strip': 'in strips',
-  'prep.peel': 'peel off',
-  'prep.slice': 'slice',
-  'prep.squeeze': 'squeeze',
-  'prep.grate': 'grate',
-  'prep.chop': 'chop',
-  'prep.cube': 'cube',
-  'prep.quarter': 'quarter',
-  'prep.crack': 'crack',
-  'prep.crush': 'crush',
-  'prep.core': 'core',
-  'prep.stone': 'stone',
-  'prep.tear': 'tear',
-  'prep.loosen': 'loosen in warm water',
-  'prep.open': 'open and scrape',
-
   // strength, heat, fruit
   'strength.light': 'light',
   'strength.full': 'full',

@@ -167,7 +167,7 @@ export const EN_DRINKS = {
   'editorPage.lanesStuck':
     'It cannot be made like this. Move the step back, or look at what is marked below.',
   'editorPage.keeps': 'keeps, cold',
-  'editorPage.days': 'days',
+  'editorPage.days': '{count, plural, one {day} other {days}}',
   'editorPage.lanesOpen': 'Show it as lanes',
   'editorPage.lanesFold': 'Fold the lanes away',
 
