@@ -259,3 +259,41 @@ test('a drink that ends in two lots: half left plain, the sugar in the other hal
   await expect(shelf).toContainText('Lantern red, sweetened');
   await expect(shelf).toContainText(/Lantern red\s*sealed/);
 });
+
+test('in a plan of a shipped drink: another form of a thing, what has no substitute, a tool that is not there', async ({
+  page,
+  server,
+  request,
+}) => {
+  const { kitchen, version } = await (await request.get(`${server.url}/api/kitchen`)).json();
+  const without = { ...kitchen, tools: { ...kitchen.tools, blenderMl: 0 } };
+  const put = await request.put(`${server.url}/api/kitchen`, { data: { version, kitchen: without } });
+  expect(put.ok()).toBe(true);
+  await page.goto(`${server.url}/new/raw-ginger-spice`);
+  await expect(page.getByTestId('missing-tools')).toContainText('No blender here');
+
+  await page.goto(`${server.url}/new/deep-calyx-ginger?method=straightBoil`);
+  await expect(page.getByTestId('missing-tools')).toHaveCount(0);
+  await page.getByRole('tab', { name: /Wash and cut/ }).click();
+  const forms = page.getByTestId('form-choices');
+  await expect(forms).toBeVisible();
+  await choose(page, /^Instead of Ginger/, await optionWith(page, /^Instead of Ginger/, 'ground'));
+  await expect(forms.getByTestId('form-note')).toContainText('It goes in');
+  await page.getByRole('tab', { name: /Size/ }).click();
+  await expect(page.getByTestId('ingredient-list')).toContainText(/Ginger, ground/i);
+});
+
+/** The whole text of the option of a list that holds a word. */
+async function optionWith(page: Page, label: RegExp, word: string): Promise<string> {
+  await page.getByRole('combobox', { name: label }).focus();
+  await page.keyboard.press('Enter');
+  const text = await page
+    .getByRole('listbox')
+    .getByRole('option')
+    .filter({ hasText: word })
+    .first()
+    .innerText();
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('listbox')).toHaveCount(0);
+  return text;
+}

@@ -65,7 +65,7 @@ export {
   sweetenWithFruit,
 } from './balance/swaps.ts';
 export { type WayBack, waysBack } from './balance/waysBack.ts';
-export { sameStrengthG } from './compare/forms.ts';
+export { insteadOf, sameStrengthG } from './compare/forms.ts';
 export { type GoesWith, goesWith } from './compare/goesWith.ts';
 export { type HeldUnit, heldUnits } from './compare/held.ts';
 export { toLayOut } from './compare/layOut.ts';
@@ -81,6 +81,7 @@ export {
   methodRow,
   type StrengthPoint,
 } from './compare/methods.ts';
+export { type MissingTool, missingTools } from './compare/missingTools.ts';
 export { type DrinkOverview, familiesOf, overviewOf } from './compare/overview.ts';
 export {
   type AskedWarning,
@@ -610,6 +611,7 @@ export type {
   SweetenStep,
   TraceEntry,
   Until,
+  UntilDown,
   UntilTemp,
   Vessel,
   VesselId,

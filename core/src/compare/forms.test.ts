@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { TABLES } from '../testKitchen.ts';
-import { sameStrengthG } from './forms.ts';
+import { insteadOf, sameStrengthG } from './forms.ts';
 
 const of = (from: string, to: string) =>
   sameStrengthG(TABLES.ingredients.get(from)!, 100, TABLES.ingredients.get(to)!);
@@ -18,5 +18,20 @@ describe('one form for another', () => {
     expect(of('pineapple-flesh', 'pineapple-peel')).toBeNull();
     expect(of('pineapple-peel', 'pineapple-core')).toBeNull();
     expect(of('lime-whole', 'lime-whole')).toBe(100);
+  });
+});
+
+describe('what may go in instead', () => {
+  it('what was tried comes first, then other forms of the same, each once', () => {
+    const instead = insteadOf('ginger-sliced', TABLES);
+    const ids = instead.map((i) => i.itemId);
+    expect(new Set(ids).size).toBe(ids.length);
+    expect(ids).not.toContain('ginger-sliced');
+    // Dried ginger is four times as strong: a quarter of it.
+    expect(instead.find((i) => i.itemId === 'ginger-ground')?.ratio).toBeCloseTo(0.25, 6);
+    expect(ids).toContain('ginger-grated');
+  });
+  it('for a thing with neither form nor substitute there is nothing', () => {
+    expect(insteadOf('salt', TABLES)).toEqual([]);
   });
 });

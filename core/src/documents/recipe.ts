@@ -191,6 +191,8 @@ const stepSchema = v.strictObject({
   lot: v.optional(id),
   /** Sweetened by taste to this, sugar-equivalent g per 100 g, where it is not what the whole drink aims at. */
   sweetPct: v.optional(between(0, 40)),
+  /** Sweetened in each glass: nothing of it goes into the drink. */
+  inGlass: v.optional(v.boolean()),
   /** Soured by taste to so much acid, g/L counted as citric. */
   sourGPerL: v.optional(between(0.5, 60)),
   /** Turned over, or shaken, every so many minutes. */

@@ -15,16 +15,16 @@ export const SHORT_DRINKS = [
   drink(
     'Never boiled',
     3,
-    { water: ['water', FILL], calyx: ['hibiscus-dried', 100] },
+    { water: ['water', FILL], calyx: ['hibiscus-dried', 100], honey: ['honey', TASTE] },
     [
       ['wash', 'calyx'],
       ['combine', 'water calyx'],
       ['heat', '', { heatTo: 'hot', minutes: 30, text: 'It must never bubble.' }],
       ['strain'],
       ['cool'],
+      ['sweeten', 'honey', { inGlass: true }],
       ['bottle'],
     ],
-    { targetSweetnessPct: 0 },
   ),
   drink(
     'Down by half',

@@ -22,6 +22,7 @@ export type StepField =
   | 'lots'
   | 'lot'
   | 'sweetPct'
+  | 'inGlass'
   | 'sourGPerL'
   | 'portionMl'
   | 'vessel'
@@ -55,7 +56,7 @@ export const STEP_TABLE: Readonly<
   settle: { first: ['minutes', 'place'], more: ['range', 'lid', 'vessel', 'lot', 'text'] },
   cool: { first: ['place'], more: ['toC', 'minutes', 'vessel', 'lot', 'text'] },
   mix: { first: ['minutes'], more: ['together', 'lot', 'text'] },
-  sweeten: { first: ['minutes'], more: ['sweetPct', 'lot', 'text'] },
+  sweeten: { first: ['minutes'], more: ['sweetPct', 'inGlass', 'lot', 'text'] },
   sour: { first: ['minutes'], more: ['sourGPerL', 'lot', 'text'] },
   fortify: { first: ['minutes'], more: ['lot', 'text'] },
   split: { first: ['lots'], more: ['minutes', 'vessel', 'text'] },
@@ -88,6 +89,7 @@ const KEYS: Readonly<Record<StepField, readonly (keyof RecipeStep)[]>> = {
   lots: ['lots'],
   lot: ['lot'],
   sweetPct: ['sweetPct'],
+  inGlass: ['inGlass'],
   sourGPerL: ['sourGPerL'],
   portionMl: ['portionMl'],
   vessel: ['from', 'to'],

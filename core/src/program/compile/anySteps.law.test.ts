@@ -73,6 +73,7 @@ const FIELDS: Readonly<Record<StepField, fc.Arbitrary<Partial<RecipeStep>>>> = {
   lot: fc.constant({}),
   lots: fc.constant({}),
   sweetPct: fc.constant({ sweetPct: 9 }),
+  inGlass: fc.constantFrom({}, {}, { inGlass: true }),
   sourGPerL: fc.constant({ sourGPerL: 7 }),
   portionMl: fc.constant({ portionMl: 250 }),
   together: fc.constantFrom({}, {}, { from: ['tub', 'jug'], to: 'tub' }),

@@ -63,7 +63,7 @@ class Followed {
       const lifted = this.lyingIn(from, lineIds);
       for (const id of lifted) this.where.set(id, IN_HAND);
       this.takes.set(p, lifted);
-    } else if (TAKES.has(p.step.kind)) {
+    } else if (TAKES.has(p.step.kind) && !p.step.inGlass) {
       this.takes.set(
         p,
         lineIds.flatMap((id) => this.take(p, id)),

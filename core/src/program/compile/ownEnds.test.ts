@@ -129,6 +129,15 @@ describe('two runs', () => {
 });
 
 describe('what else a cook does', () => {
+  it('sweetened in the glass: the bottles stay without, and say what goes into each glass', () => {
+    const { sim, program } = made(
+      [WATER_4L, CALYX, { ...line('honey', 'honey', 0, 'sweetener'), rule: { kind: 'toTarget' } }],
+      [...DRAWN, step('sweeten', ['honey'], { inGlass: true }), step('bottle')],
+    );
+    expect(sim.vessels.bottles!.liquor.addedSugarG).toBe(0);
+    expect(program.steps.some((s) => s.kind === 'sweeten')).toBe(false);
+    expect(program.steps.at(-1)).toMatchObject({ kind: 'bottle', inGlass: ['honey'] });
+  });
   it('ground spices give at once what whole ones give slowly', () => {
     const cloves = line('cloves', 'clove-whole', 20);
     const into = step('combine', ['cloves']);

@@ -172,6 +172,8 @@ function emitStep(
       emitJuice(c, b, step, base);
       return;
     case 'sweeten':
+      // In the glass: it is told where the bottles are filled.
+      if (step.inGlass) return;
       // Left plain: nothing is dosed to a sweetness of nothing.
       if (c.choices.targetSweetnessPct === 0 && step.lineIds.length > 0 && dosesAll(c, step)) return;
       b.add('sweeten', { ...base, targetSweetnessPct: step.sweetPct ?? c.choices.targetSweetnessPct });
@@ -185,6 +187,7 @@ function emitStep(
     case 'bottle':
       b.add('bottle', {
         ...base,
+        ...inGlassOf(c, step),
         hygiene: step.hygiene ?? c.choices.hygiene,
         ...(fillsHot(c) ? { hot: true as const } : {}),
       });
@@ -198,6 +201,14 @@ function emitStep(
       });
       return;
   }
+}
+
+/** What the recipe has sweetened in the glass, of this drink or of this lot. */
+function inGlassOf(c: BuildInput, step: RecipeStep): { inGlass?: readonly string[] } {
+  const lineIds = (c.recipe.steps ?? [])
+    .filter((s) => s.kind === 'sweeten' && s.inGlass && s.lot === step.lot)
+    .flatMap((s) => s.lineIds);
+  return lineIds.length > 0 ? { inGlass: lineIds } : {};
 }
 
 /** What is stated goes in as stated; what is soured by taste goes in to the acid aimed at. */

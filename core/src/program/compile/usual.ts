@@ -32,6 +32,9 @@ export const minutes = (value: number, range?: { min: number; max: number }): Un
     ? { kind: 'duration', minutes: value, minMinutes: range.min, maxMinutes: range.max }
     : { kind: 'duration', minutes: value };
 
+/** Pounded in a mortar it takes so many times as long. Source: general kitchen practice. */
+const BY_MORTAR = 3;
+
 /** Handling time that grows with the batch, minutes: a fixed part and so much for each litre. */
 const handling = (fixed: number, perL: number, litres: number): number => Math.round(fixed + perL * litres);
 
@@ -134,7 +137,7 @@ function usualMin(c: BuildInput, step: RecipeStep, litres: number): number {
     case 'strain':
       return handling(8, step.cloth ? 1.2 : 0.7, litres);
     case 'blend':
-      return handling(5, 1.5, litres);
+      return handling(5, 1.5, litres) * (c.kitchen.tools.blenderMl > 0 ? 1 : BY_MORTAR);
     case 'sweeten':
       return 15;
     case 'boil':

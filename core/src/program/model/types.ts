@@ -242,6 +242,8 @@ export interface BottleStep extends StepBase {
   hygiene: 'clean' | 'sterilised';
   /** Hot into warmed glass. */
   hot?: true;
+  /** What sweetens it in the glass: none of it is in the bottles. */
+  inGlass?: readonly LineId[];
   /** In portions, for the freezer. */
   frozen?: true;
   portionMl?: number;

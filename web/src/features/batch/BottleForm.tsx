@@ -36,6 +36,7 @@ import { Caution } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
 import { sayDrink } from '../../words/names.ts';
 import { celsius, litres, num, percent, say, sayCode, sayDate, sayReason, volume } from '../../words/say.ts';
+import { EachGlass } from './EachGlass.tsx';
 import '../../words/places/items.ts';
 import { ForWhom } from './ForWhom.tsx';
 import { PrimaryAction } from './PrimaryAction.tsx';
@@ -134,6 +135,7 @@ export function BottleForm({ live }: { live: LiveBatch }) {
   );
   return (
     <Box sx={{ display: 'grid', gap: 1.5 }} data-testid="bottle-form">
+      {step.inGlass && <EachGlass live={live} liquor={tub.liquor} lineIds={step.inGlass} />}
       {keeping.verdict === 'throwOut' && (
         <Alert severity="error" data-testid="not-kept">
           {say('bottleForm.notToBeKept', { reasons: keeping.reasons.map(sayReason).join(' ') })}

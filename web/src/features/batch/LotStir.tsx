@@ -3,8 +3,6 @@ import {
   abvPct,
   FIRST_SOUR_ID,
   FIRST_SPIRIT_ID,
-  GLASS_SWEETENER_ID,
-  glassDoseG,
   glassFacts,
   itemsOf,
   type Liquor,
@@ -24,15 +22,15 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { Dial } from '../../shared/Dial.tsx';
-import { byHand } from '../../shared/handMeasure.ts';
 import { alcoholUnitOf } from '../../shared/house.ts';
 import { LotMarks } from '../../shared/LotMarks.tsx';
 import { notify } from '../../shared/notices.ts';
 import { PickItem } from '../../shared/PickItem.tsx';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { role, thumb } from '../../theme/theme.ts';
-import { sayItem, sayLot } from '../../words/names.ts';
-import { grams, num, say, sayCode, volume } from '../../words/say.ts';
+import { sayLot } from '../../words/names.ts';
+import { num, say, sayCode, volume } from '../../words/say.ts';
+import { EachGlass } from './EachGlass.tsx';
 import type { LiveBatch } from './useBatchNow.ts';
 
 /** Below this alcohol keeps nothing, % by volume. */
@@ -146,36 +144,6 @@ export function LotStir({ live }: { live: LiveBatch }) {
         {say('lotStir.thisLotOnThe')}
       </Button>
       <Box sx={{ color: role('inkMuted') }}>{say('lotStir.nothingToStirIn')}</Box>
-    </Box>
-  );
-}
-
-/** What a glass of a lot that is left plain wants, to be as sweet as the plan has it. */
-function EachGlass({ live, liquor }: { live: LiveBatch; liquor: Liquor }) {
-  const { program, kitchen, tables } = live;
-  const sweeten = program.steps.find((s) => s.kind === 'sweeten');
-  const target = sweeten?.kind === 'sweeten' ? sweeten.targetSweetnessPct : null;
-  const ids = program.lines.flatMap((l) => (l.kind === 'sweetener' ? [l.itemId] : []));
-  if (target === null) return null;
-  return (
-    <Box data-testid="each-glass">
-      {say('lotStir.toSweetenItIn', {
-        serving: num(kitchen.servingMl),
-        list: [...new Set([...ids, GLASS_SWEETENER_ID])]
-          .flatMap((id) => {
-            const row = tables.sweeteners.get(id);
-            const dose = row ? glassDoseG(liquor, kitchen.servingMl, target, row.relativeSweetness) : null;
-            if (!row || !dose) return [];
-            return [
-              say('lotStir.of', {
-                dose: grams(dose),
-                item: sayItem(id).toLowerCase(),
-                byHand: byHand(row, dose, kitchen),
-              }),
-            ];
-          })
-          .join(say('common.or')),
-      })}
     </Box>
   );
 }

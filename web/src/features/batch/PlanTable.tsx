@@ -45,8 +45,10 @@ import { sayDrink } from '../../words/names.ts';
 import { duration, litres, moment, num, say } from '../../words/say.ts';
 import { plannedBase } from './balance/place.ts';
 import { SwapChoices } from './balance/SwapChoices.tsx';
+import { FormChoices } from './FormChoices.tsx';
 import { stagesOf } from './figures.ts';
 import { Likely } from './Likely.tsx';
+import { MissingTools } from './MissingTools.tsx';
 import { NotToBeKept } from './NotToBeKept.tsx';
 import { ProblemPanel } from './PlanProblem.tsx';
 import { PlanWarnings } from './PlanWarnings.tsx';
@@ -365,6 +367,7 @@ export function PlanTable({ plan, kitchen: house, nowMs, onChange, deeds }: Plan
         <ProblemPanel plan={plan} problem={solved.problem} kitchen={kitchen} onChange={onChange} />
       )}
 
+      {made && <MissingTools program={made.program} kitchen={kitchen} />}
       {made && <PlanWarnings program={made.program} litres={made.litres} tables={tables} />}
       {made?.risk && (
         <NotToBeKept
@@ -421,6 +424,8 @@ export function PlanTable({ plan, kitchen: house, nowMs, onChange, deeds }: Plan
             mayFillHot: made.fills === 1 && bottled !== undefined && acidEvidence(bottled).shown,
           };
           const chosen = <StageChoices stage={stage} {...choosing} />;
+          const massOf = (lineId: string) =>
+            input.program.lines.find((l) => l.id === lineId)?.massG || (input.sim.dosedG[lineId] ?? 0);
           const wish = (
             <WishControls
               plan={plan}
@@ -462,7 +467,24 @@ export function PlanTable({ plan, kitchen: house, nowMs, onChange, deeds }: Plan
                   }
                 />
               )}
-              {stage === 'wash' && <TwoColumns left={chosen} right={<WashPanel {...input} />} />}
+              {stage === 'wash' && (
+                <TwoColumns
+                  left={
+                    <>
+                      {chosen}
+                      <FormChoices
+                        plan={plan}
+                        recipe={recipe}
+                        kitchen={kitchen}
+                        tables={tables}
+                        massOf={massOf}
+                        onChange={onChange}
+                      />
+                    </>
+                  }
+                  right={<WashPanel {...input} />}
+                />
+              )}
               {stage === 'draw' && (
                 <>
                   <TwoColumns left={chosen} right={<DrawPanel {...input} />} />
@@ -488,10 +510,7 @@ export function PlanTable({ plan, kitchen: house, nowMs, onChange, deeds }: Plan
                           plan={plan}
                           recipe={recipe}
                           tables={tables}
-                          massOf={(lineId) =>
-                            input.program.lines.find((l) => l.id === lineId)?.massG ||
-                            (input.sim.dosedG[lineId] ?? 0)
-                          }
+                          massOf={massOf}
                           base={plannedBase(input.sim)}
                           finishedMl={made.litres * 1000}
                           onChange={onChange}

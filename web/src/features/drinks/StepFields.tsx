@@ -292,6 +292,13 @@ export function StepFieldInput({ field, step, name, lots, onChange }: FieldProps
         { min: 0, max: 40, decimals: 1, unit: say('common.gG'), width: 160 },
         (sweetPct) => set({ sweetPct }),
       );
+    case 'inGlass':
+      return pick(
+        'stepFields.when',
+        step.inGlass ? 'glass' : undefined,
+        [['glass', 'stepFields.when.glass']],
+        (v) => set({ inGlass: v === 'glass' ? true : undefined }),
+      );
     case 'sourGPerL':
       return figure(
         'stepFields.sourGPerL',

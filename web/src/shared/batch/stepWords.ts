@@ -16,6 +16,7 @@ import {
   SPICE_POT,
   type Step,
   TUB,
+  type UntilDown,
   volumeMl,
 } from '@big-ladle/core';
 import { sayItem, sayLot, sayPart } from '../../words/names.ts';
@@ -118,6 +119,10 @@ export function stepHow(step: Step, program: Program, amountsStandBelow = false)
       const stands = worked ? sayCode(worked, { list }) : sayCode(`how.${step.kind}.${step.place}`);
       return step.everyMin ? `${stands} ${say('how.every', { every: duration(step.everyMin) })}` : stands;
     }
+    case 'boil': {
+      const how = sayCode(worded('how', step, program) ?? 'how.boil');
+      return step.until.kind === 'down' ? `${how} ${downTo(step.until.to)}` : how;
+    }
     case 'split':
       return step.volumeMl === undefined
         ? say('how.split.share', { percent: num(step.share * 100), all: step.share > 0.995 })
@@ -126,9 +131,14 @@ export function stepHow(step: Step, program: Program, amountsStandBelow = false)
       return list ? say('how.fortify', { list }) : say('how.fortify.none');
     case 'bottle': {
       const fills = sayCode(worded('how', step, program) ?? 'how.bottle');
-      return step.portionMl
-        ? `${fills} ${say('how.bottle.portions', { volume: volume(step.portionMl / 1000) })}`
-        : fills;
+      const glass = (step.inGlass ?? []).map((id) => sayItem(itemIdOf(program)(id)).toLowerCase()).join(', ');
+      return [
+        fills,
+        step.portionMl ? say('how.bottle.portions', { volume: volume(step.portionMl / 1000) }) : '',
+        glass ? say('how.bottle.inGlass', { list: glass }) : '',
+      ]
+        .filter(Boolean)
+        .join(' ');
     }
     case 'heat':
       return sayCode(worded('how', step, program) ?? 'how.heat', {
@@ -160,6 +170,14 @@ export function stepHow(step: Step, program: Program, amountsStandBelow = false)
       return [told ? sayCode(told, { list }) : '', ...shelfPartsIn(step, program)].filter(Boolean).join(' ');
     }
   }
+}
+
+/** How far it is boiled down, as a cook reads it off the pot. */
+function downTo(to: UntilDown['to']): string {
+  if ('litres' in to) return say('how.down.litres', { volume: volume(to.litres) });
+  return 'share' in to
+    ? say('how.down.share', { percent: num(to.share * 100) })
+    : say('how.down.mark', { cm: num(to.levelCm, 1) });
 }
 
 /** What a step pours in that was made ahead. */

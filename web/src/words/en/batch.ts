@@ -40,6 +40,15 @@ export const EN_BATCH = {
   'bottleForm.toFillEachTo':
     '{ml} to fill, each to {headspace} of its size{isFrozen, select, true {, for what freezes grows} other {}}.',
   'bottleForm.ofMlYouHave': '{fill} of {volume} mL ({count})',
+  'missingTools.blender':
+    'No blender here ({steps}): pound it in a mortar with a little water and wring it through a cloth. Three times the work; clearer, with less foam and a little weaker.',
+  'missingTools.juicer':
+    'No juicer here ({steps}): blend it and wring it through a cloth, or grate and press it. More work, cloudier, and up to a quarter less juice.',
+  'formChoices.title': 'Another form, or something else',
+  'formChoices.nothing': '{name}: nothing takes its place.',
+  'formChoices.option': '{item}, {amount}',
+  'formChoices.insteadOf': 'Instead of {name}',
+  'formChoices.goesIn': 'It goes in {when}.',
   'bottleForm.portion': 'Portion',
   'bottleForm.oneFewer': 'One {name} fewer',
   'bottleForm.oneMore': 'One {name} more',

@@ -228,6 +228,8 @@ export const EN_DRINKS = {
   'stepFields.everyMin.soak': 'Turned every',
   'stepFields.everyMin.steep': 'Stirred every',
   'stepFields.everyMin.mature': 'Shaken every',
+  'stepFields.when': 'Goes in',
+  'stepFields.when.glass': 'in each glass',
   'stepFields.sweetPct': 'Sweet to',
   'stepFields.sourGPerL': 'Sour to',
   'stepFields.portionMl': 'Portions of',

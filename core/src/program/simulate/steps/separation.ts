@@ -164,8 +164,12 @@ export function blendStep(sim: SimState, step: BlendStep, run: StepRun): void {
   const fillMl = volumeMl(vessel.liquor) + solidsInfo(sim, vessel).volumeMl;
   if (fillMl < 1) throw new StepStop({ kind: 'emptyVessel', stepId: step.id, vesselId: id });
   setVessel(sim, breakOpen(sim, step, vessel, BLENDING.drawnShare));
-  const loads = Math.ceil(fillMl / (sim.kitchen.tools.blenderMl * BLENDING.fillShare) - 1e-9);
-  run.notes.push(said('blend.loads', { loads }));
+  const { blenderMl } = sim.kitchen.tools;
+  // Where there is no blender it is pounded: there are no loads to count.
+  if (blenderMl > 0) {
+    const loads = Math.ceil(fillMl / (blenderMl * BLENDING.fillShare) - 1e-9);
+    run.notes.push(said('blend.loads', { loads }));
+  }
   handWork(sim, step, run);
 }
 
