@@ -44,7 +44,7 @@ export function FormChoices(props: {
   };
   return (
     <Panel title={say('formChoices.title')} testId="form-choices">
-      <Box sx={{ display: 'grid', gap: 1.5 }}>
+      <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: 'minmax(0,1fr)' }}>
         {solids.map((line) => {
           const rows = insteadOf(line.itemId, tables);
           const name = sayItem(line.itemId);

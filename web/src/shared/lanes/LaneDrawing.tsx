@@ -71,7 +71,13 @@ export function LaneDrawing(props: {
   });
   return (
     <Box data-testid="lanes">
-      <Box sx={{ overflowX: 'auto' }}>
+      {/* On a phone it is wider than the page: by keys it scrolls like any other part. */}
+      <Box
+        role="group"
+        aria-label={say('lanes.title')}
+        tabIndex={wide ? undefined : 0}
+        sx={{ overflowX: 'auto' }}
+      >
         <Box sx={{ position: 'relative', minWidth: wide ? 0 : width }}>
           <svg viewBox={`0 0 ${width} ${height}`} width="100%" aria-hidden style={{ display: 'block' }}>
             <defs>
