@@ -52,6 +52,8 @@ const SCREENS: { name: string; path: string; open?: (page: Page) => Promise<void
       }
       await page.getByLabel('Boil gently, minutes').fill('200');
       await expect(page.getByTestId('slip')).toBeVisible();
+      await page.getByTestId('lanes-toggle').click();
+      await expect(page.getByTestId('lanes')).toBeVisible();
     },
   },
   { name: 'a variant', path: '/drinks/deep-calyx-ginger/vary' },
