@@ -25,4 +25,22 @@ describe('tools that a plan wants', () => {
       ['blend', 'blender'],
     ]);
   });
+  it('without a blender the usual work of blending takes three times as long; what a cook wrote stays', () => {
+    const blendMin = (blenderMl: number, says: object) => {
+      const { program: p } = made(
+        [WATER_4L, line('fruit', 'pineapple-flesh', 600)],
+        [step('blend', ['fruit', 'water'], says), step('strain')],
+        {},
+        {},
+        4,
+        { ...KITCHEN, tools: { ...KITCHEN.tools, blenderMl } },
+      );
+      const until = p.steps[0]!.until;
+      return until.kind === 'duration' ? until.minutes : null;
+    };
+    // 5 minutes and 1.5 for each of 4 L.
+    expect([blendMin(1500, {}), blendMin(0, {})]).toEqual([11, 33]);
+    expect(blendMin(0, { minutes: 4, minutesPerL: 1 })).toBe(24);
+    expect(blendMin(0, { minutes: 20 })).toBe(20);
+  });
 });

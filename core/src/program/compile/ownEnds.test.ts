@@ -49,6 +49,17 @@ describe('an end in lots', () => {
     expect(entries('bottle')).toHaveLength(3);
     expectConserved(sim);
   });
+  it('litres come off first, whatever order they are written in: the share is of what they leave', () => {
+    const lots = [
+      { id: 'half', kind: 'sweet' as const, share: 0.5 },
+      { id: 'litre', kind: 'children' as const, volumeL: 1 },
+    ];
+    const { sim, entries } = made([WATER_4L, CALYX], [...DRAWN, step('split', [], { lots })]);
+    const there = entries('cool')[0]!.now.volumeL;
+    expect(inVessel(sim, 'bottles-litre')).toBeCloseTo(1, 2);
+    expect(inVessel(sim, 'bottles-half')).toBeCloseTo((there - 1) / 2, 2);
+    expect(inVessel(sim, 'bottles')).toBeCloseTo((there - 1) / 2, 2);
+  });
   it('a litre of it grows with the batch: half the recipe has half of it', () => {
     const steps = [...DRAWN, step('split', [], { lots: [{ id: 'a', kind: 'children', volumeL: 1 }] })];
     expect(inVessel(made([WATER_4L, CALYX], steps).sim, 'bottles-a')).toBeCloseTo(1, 2);
@@ -128,6 +139,49 @@ describe('two runs', () => {
   });
 });
 
+describe('spirits that are stated', () => {
+  const lines = [WATER_4L, CALYX, line('rum', 'spirit-40', 400, 'liquid')];
+  const steps = [...DRAWN, step('fortify', ['rum']), step('bottle')];
+  /** 400 g of spirit at 40 % by volume, 0.789 g/mL of alcohol, 0.949 g/mL of spirit. */
+  const ALCOHOL_G = ((400 / 0.949) * 0.4 * 0.789) / 1;
+  const noted = (massG: number, ended: boolean) => {
+    const planned = made(lines, steps);
+    const at = planned.sim.trace.find((t) => t.kind === 'fortify')!;
+    return made(
+      lines,
+      steps,
+      {},
+      {
+        actuals: {
+          [at.stepId]: {
+            startMin: at.startMin,
+            ...(ended ? { endMin: at.endMin } : {}),
+            adjustments: [
+              {
+                kind: 'added',
+                atMin: at.startMin + 1,
+                vesselId: 'tub',
+                lineKind: 'liquid',
+                itemId: 'spirit-40',
+                lineId: 'rum',
+                massG,
+              },
+            ],
+          },
+        },
+      },
+    ).sim.vessels.bottles!.liquor.ethanolG;
+  };
+  it('go in as stated where nothing is noted', () => {
+    expect(made(lines, steps).sim.vessels.bottles!.liquor.ethanolG / ALCOHOL_G).toBeCloseTo(1, 2);
+  });
+  it('noted by the spoon they are not doubled: the rest is to come, and at the end what was noted counts', () => {
+    expect(noted(100, false) / ALCOHOL_G).toBeCloseTo(1, 2);
+    expect(noted(400, false) / ALCOHOL_G).toBeCloseTo(1, 2);
+    expect(noted(100, true) / ALCOHOL_G).toBeCloseTo(0.25, 2);
+  });
+});
+
 describe('what else a cook does', () => {
   it('sweetened in the glass: the bottles stay without, and say what goes into each glass', () => {
     const { sim, program } = made(
@@ -136,7 +190,10 @@ describe('what else a cook does', () => {
     );
     expect(sim.vessels.bottles!.liquor.addedSugarG).toBe(0);
     expect(program.steps.some((s) => s.kind === 'sweeten')).toBe(false);
-    expect(program.steps.at(-1)).toMatchObject({ kind: 'bottle', inGlass: ['honey'] });
+    expect(program.steps.at(-1)).toMatchObject({
+      kind: 'bottle',
+      inGlass: { lineIds: ['honey'], targetSweetnessPct: 6 },
+    });
   });
   it('ground spices give at once what whole ones give slowly', () => {
     const cloves = line('cloves', 'clove-whole', 20);

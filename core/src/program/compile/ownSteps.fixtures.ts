@@ -1,4 +1,5 @@
 import { expect } from 'vitest';
+import type { Kitchen } from '../../documents/kitchen.ts';
 import type { Recipe, RecipeLine, RecipeStep } from '../../documents/recipe.ts';
 import { CONSERVED } from '../../liquor/composition.ts';
 import { BURNERS, KITCHEN, POTS, programLine, recipeLine, TABLES } from '../../testKitchen.ts';
@@ -24,6 +25,7 @@ export function made(
   change: Partial<Recipe> = {},
   options: SimulationOptions = {},
   litres?: number,
+  kitchen: Kitchen = KITCHEN,
 ) {
   const recipe: Recipe = {
     id: 'mine',
@@ -44,7 +46,7 @@ export function made(
   const program = buildProgram({
     recipe,
     choices: defaultChoices(recipe, 'own'),
-    kitchen: KITCHEN,
+    kitchen,
     tables: TABLES,
     pot: POTS[1]!,
     burner: BURNERS[0]!,
@@ -52,7 +54,7 @@ export function made(
     fills: 1,
     litres: litres ?? recipe.basisL,
   });
-  const sim = simulateBatch(program, KITCHEN, TABLES, options);
+  const sim = simulateBatch(program, kitchen, TABLES, options);
   expect(sim.problem).toBeNull();
   return {
     program,

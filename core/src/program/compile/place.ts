@@ -177,7 +177,9 @@ function placeStep(placed: PlacedStep[], step: RecipeStep, s: Stream, heatedIn: 
       break;
     }
     case 'split':
-      for (const lot of step.lots ?? []) placed.push({ step, from: [here], to: [lotVessel(lot.id)], lot });
+      // Shares are of what the litres leave.
+      for (const lot of [...(step.lots ?? [])].sort((a, b) => Number(!a.volumeL) - Number(!b.volumeL)))
+        placed.push({ step, from: [here], to: [lotVessel(lot.id)], lot });
       s.at = here;
       break;
     case 'bottle':

@@ -1,6 +1,6 @@
 import type { RecipeLine, RecipeStep } from '../../documents/recipe.ts';
 import { JUICE_TOOLS } from '../../documents/recipe.ts';
-import type { Step, Until } from '../model/types.ts';
+import type { BottleStep, Step, Until } from '../model/types.ts';
 import { SPICE_POT, TUB } from '../model/vessels.ts';
 import type { BuildInput } from './context.ts';
 import type { CompiledLines } from './lines.ts';
@@ -204,11 +204,13 @@ function emitStep(
 }
 
 /** What the recipe has sweetened in the glass, of this drink or of this lot. */
-function inGlassOf(c: BuildInput, step: RecipeStep): { inGlass?: readonly string[] } {
-  const lineIds = (c.recipe.steps ?? [])
-    .filter((s) => s.kind === 'sweeten' && s.inGlass && s.lot === step.lot)
-    .flatMap((s) => s.lineIds);
-  return lineIds.length > 0 ? { inGlass: lineIds } : {};
+function inGlassOf(c: BuildInput, step: RecipeStep): Pick<BottleStep, 'inGlass'> {
+  const inGlass = (c.recipe.steps ?? []).filter(
+    (s) => s.kind === 'sweeten' && s.inGlass && s.lot === step.lot,
+  );
+  const lineIds = inGlass.flatMap((s) => s.lineIds);
+  if (lineIds.length === 0) return {};
+  return { inGlass: { lineIds, targetSweetnessPct: inGlass[0]?.sweetPct ?? c.choices.targetSweetnessPct } };
 }
 
 /** What is stated goes in as stated; what is soured by taste goes in to the acid aimed at. */

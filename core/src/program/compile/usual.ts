@@ -34,6 +34,8 @@ export const minutes = (value: number, range?: { min: number; max: number }): Un
 
 /** Pounded in a mortar it takes so many times as long. Source: general kitchen practice. */
 const BY_MORTAR = 3;
+/** Through the blender, minutes. */
+const USUAL_BLEND = { fixed: 5, perL: 1.5 };
 
 /** Handling time that grows with the batch, minutes: a fixed part and so much for each litre. */
 const handling = (fixed: number, perL: number, litres: number): number => Math.round(fixed + perL * litres);
@@ -105,6 +107,15 @@ export function rinsesOf(c: BuildInput, step: RecipeStep): { rinses: number; min
 
 /** How long a step takes by its own words, or as such work usually takes. */
 export function untilOf(c: BuildInput, step: RecipeStep, litres: number): Until {
+  // What a cook wrote down is so; what is reckoned by the litre is longer without the tool.
+  if (
+    step.kind === 'blend' &&
+    c.kitchen.tools.blenderMl <= 0 &&
+    (step.minutes === undefined || step.minutesPerL !== undefined)
+  )
+    return minutes(
+      BY_MORTAR * handling(step.minutes ?? USUAL_BLEND.fixed, step.minutesPerL ?? USUAL_BLEND.perL, litres),
+    );
   const said = step.minutes;
   if (said !== undefined && step.minutesPerL !== undefined)
     return minutes(handling(said, step.minutesPerL, litres));
@@ -137,7 +148,7 @@ function usualMin(c: BuildInput, step: RecipeStep, litres: number): number {
     case 'strain':
       return handling(8, step.cloth ? 1.2 : 0.7, litres);
     case 'blend':
-      return handling(5, 1.5, litres) * (c.kitchen.tools.blenderMl > 0 ? 1 : BY_MORTAR);
+      return handling(USUAL_BLEND.fixed, USUAL_BLEND.perL, litres);
     case 'sweeten':
       return 15;
     case 'boil':

@@ -242,8 +242,8 @@ export interface BottleStep extends StepBase {
   hygiene: 'clean' | 'sterilised';
   /** Hot into warmed glass. */
   hot?: true;
-  /** What sweetens it in the glass: none of it is in the bottles. */
-  inGlass?: readonly LineId[];
+  /** What sweetens it in the glass, and how sweet that is to be: none of it is in the bottles. */
+  inGlass?: { lineIds: readonly LineId[]; targetSweetnessPct: number };
   /** In portions, for the freezer. */
   frozen?: true;
   portionMl?: number;

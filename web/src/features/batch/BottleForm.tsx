@@ -135,7 +135,7 @@ export function BottleForm({ live }: { live: LiveBatch }) {
   );
   return (
     <Box sx={{ display: 'grid', gap: 1.5 }} data-testid="bottle-form">
-      {step.inGlass && <EachGlass live={live} liquor={tub.liquor} lineIds={step.inGlass} />}
+      {step.inGlass && <EachGlass live={live} liquor={tub.liquor} inGlass={step.inGlass} />}
       {keeping.verdict === 'throwOut' && (
         <Alert severity="error" data-testid="not-kept">
           {say('bottleForm.notToBeKept', { reasons: keeping.reasons.map(sayReason).join(' ') })}

@@ -92,6 +92,13 @@ function WhoPanel({ program, sim, tables }: { program: Program; sim: Simulation;
   );
 }
 
+/** The lanes of a plan; they stay as they are while only the hour moves. */
+function PlanLanes(props: { program: Program; sim: Simulation; kitchen: Kitchen; tables: Tables }) {
+  const { program, sim, kitchen, tables } = props;
+  const lanes = useMemo(() => lanesOf(program, sim, tables), [program, sim, tables]);
+  return <LaneDrawing lanes={lanes} program={program} kitchen={kitchen} />;
+}
+
 /** What the strength is a matter of, by the litre that comes out. */
 function leafOf(presets: Presets, program: Program, made: number): { itemId: string; gPerL: number } | null {
   const [main] = program.lines.filter((l) => presets.strong.has(l.id)).sort((a, b) => b.massG - a.massG);
@@ -424,6 +431,7 @@ export function PlanTable({ plan, kitchen: house, nowMs, onChange, deeds }: Plan
             mayFillHot: made.fills === 1 && bottled !== undefined && acidEvidence(bottled).shown,
           };
           const chosen = <StageChoices stage={stage} {...choosing} />;
+          const presets = presetsOf(recipe, tables);
           const massOf = (lineId: string) =>
             input.program.lines.find((l) => l.id === lineId)?.massG || (input.sim.dosedG[lineId] ?? 0);
           const wish = (
@@ -454,8 +462,8 @@ export function PlanTable({ plan, kitchen: house, nowMs, onChange, deeds }: Plan
                         {wish}
                         <PresetChoices
                           {...choosing}
-                          presets={presetsOf(recipe, tables)}
-                          leaf={leafOf(presetsOf(recipe, tables), made.program, made.litres)}
+                          presets={presets}
+                          leaf={leafOf(presets, made.program, made.litres)}
                         />
                       </ListPanel>
                       {/* The laboratory: where the litres go, and how sure it all is. */}
@@ -490,11 +498,7 @@ export function PlanTable({ plan, kitchen: house, nowMs, onChange, deeds }: Plan
                   <TwoColumns left={chosen} right={<DrawPanel {...input} />} />
                   <Box sx={{ mt: 1.75 }}>
                     <Panel title={say('lanes.title')}>
-                      <LaneDrawing
-                        lanes={lanesOf(input.program, input.sim, tables)}
-                        program={input.program}
-                        kitchen={kitchen}
-                      />
+                      <PlanLanes {...input} />
                     </Panel>
                   </Box>
                 </>

@@ -131,7 +131,9 @@ export function stepHow(step: Step, program: Program, amountsStandBelow = false)
       return list ? say('how.fortify', { list }) : say('how.fortify.none');
     case 'bottle': {
       const fills = sayCode(worded('how', step, program) ?? 'how.bottle');
-      const glass = (step.inGlass ?? []).map((id) => sayItem(itemIdOf(program)(id)).toLowerCase()).join(', ');
+      const glass = (step.inGlass?.lineIds ?? [])
+        .map((id) => sayItem(itemIdOf(program)(id)).toLowerCase())
+        .join(', ');
       return [
         fills,
         step.portionMl ? say('how.bottle.portions', { volume: volume(step.portionMl / 1000) }) : '',

@@ -260,9 +260,22 @@ function sourToTarget(sim: SimState, step: SourStep, run: StepRun, id: string): 
   }
 }
 
-/** Spirits go in when nothing will be heated any more: alcohol boils off. */
+/**
+ * Spirits go in when nothing will be heated any more: alcohol boils off. What the cook notes spoon by spoon is part of
+ * what is stated, not more of it: while the step is on the rest is still to come, and once it is over what she noted
+ * counts.
+ */
 export function fortifyStep(sim: SimState, step: FortifyStep, run: StepRun): void {
-  mixStep(sim, step, run);
+  const noted = step.lines.filter((id) => addedG(run, id) > 0);
+  mixStep(sim, { ...step, lines: step.lines.filter((id) => !noted.includes(id)) }, run);
+  if (run.actual?.endMin !== undefined) return;
+  const { id } = vesselOf(sim, step.id, firstOf(step.to));
+  for (const lineId of noted) {
+    const line = lineOf(sim, step.id, lineId);
+    if (line.kind === 'solid') continue;
+    const toComeG = gramsFor(sim, step, line, 0) - addedG(run, lineId);
+    if (toComeG > 0) pourIn(sim, step, vesselOf(sim, step.id, id), line.kind, line.itemId, line.id, toComeG);
+  }
 }
 
 export function splitStep(sim: SimState, step: SplitStep, run: StepRun): void {
