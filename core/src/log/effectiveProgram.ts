@@ -1,7 +1,7 @@
 import type * as v from 'valibot';
 import { WATER_20_G_PER_ML } from '../liquor/composition.ts';
 import { minutes } from '../program/compile/usual.ts';
-import { type LotName, lotBottles, lotVessel } from '../program/model/lots.ts';
+import { lotBottles, lotVessel, lotVessels } from '../program/model/lots.ts';
 import type {
   EffectiveProgram,
   PlannedProgram,
@@ -174,22 +174,9 @@ export function withLots(program: EffectiveProgram, { body }: Said<typeof bodies
       { ...bottle, id: `bottle-${lot.lotId}`, from: [vessel], to: [lotBottles(lot.lotId)] },
     ];
   });
-  const own = (id: string, kind: 'tub' | 'bottles', { kind: of, number, name }: LotName) => ({
-    id,
-    kind,
-    shape: null,
-    massG: 0,
-    lot: { kind: of, number, name },
-  });
   return {
     ...program,
-    vessels: [
-      ...program.vessels,
-      ...lots.flatMap((lot) => [
-        own(lotVessel(lot.lotId), 'tub', lot),
-        own(lotBottles(lot.lotId), 'bottles', lot),
-      ]),
-    ],
+    vessels: [...program.vessels, ...lots.flatMap((lot) => lotVessels(lot.lotId, lot))],
     // Where nothing is left of it, what was to come of it falls away; other lots go on.
     steps: [
       ...before,

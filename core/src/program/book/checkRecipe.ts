@@ -1,6 +1,7 @@
-import type { Recipe, RecipeLine, RecipeStep } from '../../documents/recipe.ts';
+import type { Recipe, RecipeLine } from '../../documents/recipe.ts';
 import { FIRM_SKINS, TENDER_SKINS, type Trait } from '../../tables/traits.ts';
 import type { IngredientRow, Tables } from '../../tables/types.ts';
+import { takesLines } from './lineMoves.ts';
 
 /** Something in a recipe that wants a look, at the line or step where it stands. */
 export interface RecipeProblem {
@@ -33,19 +34,6 @@ const LONG_BOIL_MIN = 180;
 const NOTHING_LEFT = 1e-9;
 
 const SKINS: ReadonlySet<Trait> = new Set<Trait>([...FIRM_SKINS, ...TENDER_SKINS]);
-
-const USES: ReadonlySet<RecipeStep['kind']> = new Set([
-  'combine',
-  'soak',
-  'steep',
-  'blend',
-  'juice',
-  'mature',
-  'mix',
-  'sweeten',
-  'sour',
-  'fortify',
-]);
 
 /** Everything that wants a look in a recipe with steps of its own. */
 export function checkRecipe(recipe: Recipe, tables: Tables): RecipeProblem[] {
@@ -87,7 +75,7 @@ export function checkRecipe(recipe: Recipe, tables: Tables): RecipeProblem[] {
     for (const id of step.lineIds) {
       if (step.kind === 'wash' || step.kind === 'pick') washedAt.set(id, index);
       if (step.kind === 'prep') preparedAt.set(id, index);
-      if (!USES.has(step.kind)) continue;
+      if (!takesLines(step.kind)) continue;
       // Lifted out, or strained off and put aside, it is taken again.
       if (inHand.delete(id) && usedAt.has(id)) continue;
       const share = step.shares?.find((s) => s.lineId === id)?.share;

@@ -4,6 +4,21 @@ import type { OwnStepKind, RecipeStep } from '../../documents/recipe.ts';
 const HANDLES: ReadonlySet<OwnStepKind> = new Set(['pick', 'wash', 'prep', 'mill', 'lift']);
 export const handlesOnly = (kind: OwnStepKind): boolean => HANDLES.has(kind);
 
+/** In these a line is used: it goes in, or is worked up. */
+const TAKES: ReadonlySet<OwnStepKind> = new Set([
+  'combine',
+  'soak',
+  'steep',
+  'mature',
+  'blend',
+  'juice',
+  'mix',
+  'sweeten',
+  'sour',
+  'fortify',
+]);
+export const takesLines = (kind: OwnStepKind): boolean => TAKES.has(kind);
+
 /** Between two steps a thing comes back to hand: out of a cleaning soak, lifted out, or strained off and put aside. */
 const comesBack = (steps: readonly RecipeStep[], lineId: string, a: number, b: number): boolean =>
   (steps[Math.min(a, b)]?.kind === 'soak' && steps[Math.min(a, b)]?.thrown === true) ||

@@ -2,7 +2,7 @@ import type { RecipeStep } from '../../documents/recipe.ts';
 import { scaled } from '../../liquor/composition.ts';
 import { expand, partSteps } from '../book/methods/methods.ts';
 import { potCapacityMl, potMassG, potShape } from '../model/kitchen.ts';
-import { lotBottles, lotVessel } from '../model/lots.ts';
+import { lotVessels } from '../model/lots.ts';
 import { itemsIn } from '../model/tags.ts';
 import type { PlannedProgram, Step, VesselSpec } from '../model/types.ts';
 import { BLENDER, BOTTLES, BOWL, JUG, jarOf, POT, SPENT, SPICE_POT, TUB } from '../model/vessels.ts';
@@ -58,7 +58,10 @@ export function compile(
     fills,
     lines: lines.lines,
     steps,
-    vessels: [...vesselsOf(input, steps, taken), ...lotVessels(recipeSteps)],
+    vessels: [
+      ...vesselsOf(input, steps, taken),
+      ...recipeSteps.flatMap((s) => (s.lots ?? []).flatMap((lot) => lotVessels(lot.id, lot))),
+    ],
   };
 }
 
@@ -127,19 +130,3 @@ function vesselsOf(
     ...aside.filter((v) => used.has(v.id)),
   ];
 }
-
-/** A lot's own tub and bottles. */
-const lotVessels = (steps: readonly RecipeStep[]): VesselSpec[] =>
-  steps.flatMap((s) =>
-    (s.lots ?? []).flatMap(({ id, kind, number, name }) => {
-      const lot = {
-        kind,
-        ...(number === undefined ? {} : { number }),
-        ...(name === undefined ? {} : { name }),
-      };
-      return [
-        { id: lotVessel(id), kind: 'tub' as const, shape: null, massG: 0, lot },
-        { id: lotBottles(id), kind: 'bottles' as const, shape: null, massG: 0, lot },
-      ];
-    }),
-  );

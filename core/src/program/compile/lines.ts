@@ -1,22 +1,11 @@
-import type { RecipeStep } from '../../documents/recipe.ts';
 import { WATER_20_G_PER_ML } from '../../liquor/composition.ts';
 import { coverWaterMl } from '../../physics/room.ts';
 import { areaM2 } from '../../physics/vesselShape.ts';
+import { takesLines } from '../book/lineMoves.ts';
 import type { LineId, ProgramLine, VesselId } from '../model/types.ts';
 import { BLENDER } from '../model/vessels.ts';
 import type { BuildInput } from './context.ts';
 import type { PlacedStep } from './place.ts';
-
-/** Steps in which lines are used up; elsewhere they are only handled. */
-const TAKES: ReadonlySet<RecipeStep['kind']> = new Set([
-  'combine',
-  'blend',
-  'juice',
-  'mix',
-  'sweeten',
-  'sour',
-  'fortify',
-]);
 
 /** What is left of a share below this is nothing, and a line named again finds none of it. */
 const NOTHING = 1e-9;
@@ -63,7 +52,7 @@ class Followed {
       const lifted = this.lyingIn(from, lineIds);
       for (const id of lifted) this.where.set(id, IN_HAND);
       this.takes.set(p, lifted);
-    } else if (TAKES.has(p.step.kind) && !p.step.inGlass) {
+    } else if (takesLines(p.step.kind) && !p.step.inGlass) {
       this.takes.set(
         p,
         lineIds.flatMap((id) => this.take(p, id)),
@@ -143,12 +132,11 @@ export function programLines(c: BuildInput, placed: readonly PlacedStep[]): Comp
           ...(parts.length > 1 ? { share: name } : {}),
         }));
   });
-  const toTaste = new Set(lines.flatMap((l) => (l.rule.kind === 'toTarget' ? [l.id] : [])));
   const solids = new Set(lines.flatMap((l) => (l.kind === 'solid' ? [l.id] : [])));
   return {
     lines,
     isSolid: (id) => solids.has(id),
-    byTaste: (id) => toTaste.has(id),
+    byTaste: (id) => lines.some((l) => l.id === id && l.rule.kind === 'toTarget'),
     of: (p) =>
       followed.takes.get(p) ??
       // What is washed or cut is so in all its parts.
@@ -169,7 +157,7 @@ function coverG(
   if (!at) return 0;
   const there = placed
     .slice(0, placed.indexOf(at) + 1)
-    .filter((p) => TAKES.has(p.step.kind) && p.to[0] === at.to[0])
+    .filter((p) => takesLines(p.step.kind) && p.to[0] === at.to[0])
     .flatMap((p) => p.step.lineIds);
   const solids = c.lines.flatMap((l) => {
     const row = l.kind === 'solid' && there.includes(l.id) ? c.tables.ingredients.get(l.itemId) : undefined;

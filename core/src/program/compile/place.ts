@@ -1,4 +1,5 @@
 import type { RecipeLot, RecipeStep } from '../../documents/recipe.ts';
+import { takesLines } from '../book/lineMoves.ts';
 import { lotBottles, lotVessel } from '../model/lots.ts';
 import type { VesselId } from '../model/types.ts';
 import { BLENDER, BOTTLES, BOWL, JUG, POT, SPICE_POT, TUB } from '../model/vessels.ts';
@@ -64,15 +65,12 @@ export function placeSteps(steps: readonly RecipeStep[]): PlacedStep[] {
   return placed;
 }
 
-/** Steps that take what they name; others only handle it. */
-const TAKES: ReadonlySet<RecipeStep['kind']> = new Set(['combine', 'soak', 'steep', 'blend', 'juice', 'mix']);
-
 /**
  * A cleaning soak of things that go in later: in a bowl of its own, out of which they come again. Where none of them is
  * named again they lie where they are to be drawn, and the water is poured off them.
  */
 function placeBath(placed: PlacedStep[], step: RecipeStep, later: readonly RecipeStep[]): boolean {
-  const again = step.lineIds.filter((id) => later.some((s) => TAKES.has(s.kind) && s.lineIds.includes(id)));
+  const again = step.lineIds.filter((id) => later.some((s) => takesLines(s.kind) && s.lineIds.includes(id)));
   if (again.length === 0) return false;
   const bath = step.to ?? TUB;
   placed.push(

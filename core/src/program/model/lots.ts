@@ -1,5 +1,5 @@
 import type { LotKind } from '../../documents/lot.ts';
-import type { Program } from './types.ts';
+import type { Program, VesselSpec } from './types.ts';
 
 /** Which part of a batch it is: a number where there are several of its kind; entries of before have a name. */
 export interface LotName {
@@ -17,3 +17,13 @@ export const lotOf = (vesselId: string): string | null =>
 /** What a vessel's lot is to be; null for the batch's own. */
 export const lotOfVessel = (program: Pick<Program, 'vessels'>, vesselId: string): LotName | null =>
   program.vessels.find((v) => v.id === vesselId)?.lot ?? null;
+
+/** A lot's own tub and bottles. */
+export const lotVessels = (lotId: string, { kind, number, name }: LotName): VesselSpec[] => {
+  const lot = { kind, ...(number === undefined ? {} : { number }), ...(name === undefined ? {} : { name }) };
+  const bare = { shape: null, massG: 0, lot };
+  return [
+    { id: lotVessel(lotId), kind: 'tub', ...bare },
+    { id: lotBottles(lotId), kind: 'bottles', ...bare },
+  ];
+};

@@ -1,7 +1,6 @@
 import '../../words/places/drinks.ts';
 import type { LaneStep, Lanes, Program } from '@big-ladle/core';
 import {
-  type Announcements,
   closestCenter,
   DndContext,
   type KeyboardCoordinateGetter,
@@ -16,6 +15,7 @@ import type { Geometry } from '../../shared/lanes/laneGeometry.ts';
 import { laneStepText } from '../../shared/lanes/laneWords.ts';
 import { role } from '../../theme/theme.ts';
 import { say } from '../../words/say.ts';
+import { announceMoves } from './announceMoves.ts';
 
 /** A tap is so wide at least, px: a finger's tip at its narrowest. */
 const TAP_PX = 30;
@@ -55,21 +55,7 @@ export function LaneTaps(props: {
       ? say('editorPage.laneTap', { number: step.number, text: laneStepText(lanes, program, step.stepId) })
       : '';
   };
-  const announcements: Announcements = {
-    onDragStart: ({ active }) => say('editorPage.lifted', { spoken: textOf(String(active.id)) }),
-    onDragOver: ({ active, over }) =>
-      over && over.id !== active.id
-        ? say('editorPage.nowAt', { spoken: textOf(String(over.id)) })
-        : undefined,
-    onDragEnd: ({ active, over }) =>
-      over
-        ? say('editorPage.putDownAt', {
-            spoken: textOf(String(active.id)),
-            spoken2: textOf(String(over.id)),
-          })
-        : say('editorPage.putBack', { spoken: textOf(String(active.id)) }),
-    onDragCancel: ({ active }) => say('editorPage.putBack', { spoken: textOf(String(active.id)) }),
-  };
+  const announcements = announceMoves((id) => textOf(String(id)));
   return (
     <DndContext
       sensors={sensors}

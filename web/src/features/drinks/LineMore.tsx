@@ -1,11 +1,10 @@
 import '../../words/places/drinks.ts';
 import { CUT_ROWS, isCut, presetsOf, type RecipeLine, sameStrengthG, type Tables } from '@big-ladle/core';
 import Box from '@mui/material/Box';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
 import { sayItem } from '../../words/names.ts';
 import { say } from '../../words/say.ts';
 import { formsOf } from './forms.ts';
+import { PickField } from './PickField.tsx';
 
 /** As it is by itself: nothing is said of it. */
 const USUAL = '';
@@ -26,31 +25,7 @@ export function LineMore(props: {
     value: string,
     options: readonly (readonly [string, string])[],
     onPick: (value: string) => void,
-  ) => (
-    <TextField
-      select
-      label={label}
-      value={value}
-      onChange={(e) => onPick(e.target.value)}
-      sx={{ minWidth: 150, flex: 1 }}
-      slotProps={{
-        select: {
-          displayEmpty: true,
-          SelectDisplayProps: {
-            'aria-label': say('stepFields.of', { label, name }),
-            'aria-labelledby': undefined,
-          },
-        },
-        inputLabel: { shrink: true },
-      }}
-    >
-      {options.map(([option, text]) => (
-        <MenuItem key={option} value={option}>
-          {text}
-        </MenuItem>
-      ))}
-    </TextField>
-  );
+  ) => <PickField label={label} name={name} value={value} options={options} onPick={onPick} minWidth={150} />;
   /** Another form of the same plant, as much of it as is as strong. */
   const toForm = (itemId: string) => {
     const from = tables.ingredients.get(line.itemId);

@@ -22,6 +22,7 @@ import { QuantityField } from '../../shared/QuantityField.tsx';
 import { sayLot } from '../../words/names.ts';
 import { type MessageKey, say } from '../../words/say.ts';
 import { LotsField } from './LotsField.tsx';
+import { PickField } from './PickField.tsx';
 
 interface FieldProps {
   step: RecipeStep;
@@ -32,6 +33,8 @@ interface FieldProps {
   onChange: (step: RecipeStep) => void;
 }
 
+/** Where what may be said is longer. */
+const WIDE_PX = 200;
 /** As usual: nothing is said of it. */
 const USUAL = '';
 const VESSELS = [TUB, JUG, POT, SPICE_POT, BLENDER] as const;
@@ -40,42 +43,6 @@ const PLACES = {
   soak: ['counter', 'fridge'],
   cool: ['iceBath', 'counter', 'fridge'],
 };
-
-function Pick(props: {
-  label: string;
-  name: string;
-  value: string;
-  options: readonly (readonly [id: string, text: string])[];
-  onPick: (value: string) => void;
-  wide?: boolean;
-}) {
-  return (
-    <TextField
-      select
-      label={props.label}
-      value={props.value}
-      onChange={(e) => props.onPick(e.target.value)}
-      sx={{ minWidth: props.wide ? 200 : 110 }}
-      slotProps={{
-        select: {
-          displayEmpty: true,
-          // Its step is read out with it; the name of the field alone would not tell one step from another.
-          SelectDisplayProps: {
-            'aria-label': say('stepFields.of', { label: props.label, name: props.name }),
-            'aria-labelledby': undefined,
-          },
-        },
-        inputLabel: { shrink: true },
-      }}
-    >
-      {props.options.map(([id, text]) => (
-        <MenuItem key={id} value={id}>
-          {text}
-        </MenuItem>
-      ))}
-    </TextField>
-  );
-}
 
 /** One thing that a step may say. */
 export function StepFieldInput({ field, step, name, lots, onChange }: FieldProps & { field: StepField }) {
@@ -109,13 +76,13 @@ export function StepFieldInput({ field, step, name, lots, onChange }: FieldProps
     onPick: (value: string | undefined) => void,
     wide = false,
   ) => (
-    <Pick
+    <PickField
       label={say(label)}
       name={name}
       value={value ?? USUAL}
       options={[[USUAL, say('stepFields.usual')], ...options.map(([id, text]) => [id, say(text)] as const)]}
       onPick={(v) => onPick(v === USUAL ? undefined : v)}
-      wide={wide}
+      minWidth={wide ? WIDE_PX : undefined}
     />
   );
   switch (field) {
@@ -315,7 +282,7 @@ export function StepFieldInput({ field, step, name, lots, onChange }: FieldProps
     case 'lot':
       // Where nothing is divided there is nothing to choose.
       return lots.length === 0 && step.lot === undefined ? null : (
-        <Pick
+        <PickField
           label={say('stepFields.lot')}
           name={name}
           value={step.lot ?? USUAL}
@@ -324,7 +291,7 @@ export function StepFieldInput({ field, step, name, lots, onChange }: FieldProps
             ...lots.map((lot) => [lot.id, sayLot(lot).toLowerCase()] as const),
           ]}
           onPick={(id) => set({ lot: id === USUAL ? undefined : id })}
-          wide
+          minWidth={WIDE_PX}
         />
       );
     case 'vessel': {

@@ -12,7 +12,6 @@ import {
   takeLineOut,
 } from '@big-ladle/core';
 import {
-  type Announcements,
   closestCenter,
   DndContext,
   type DragEndEvent,
@@ -36,6 +35,7 @@ import { v7 as uuid } from 'uuid';
 import { role } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
 import { say } from '../../words/say.ts';
+import { announceMoves } from './announceMoves.ts';
 import { StepCard } from './StepCard.tsx';
 
 /** Steps in their order; each holds the lines that go in with it. */
@@ -65,7 +65,7 @@ export function Steps(props: {
     }
   };
   /** A step or an ingredient as it is read aloud while it is moved. */
-  const spoken = ({ id }: { id: UniqueIdentifier }): string => {
+  const spoken = (id: UniqueIdentifier): string => {
     const text = String(id);
     if (text.startsWith('line:')) {
       const line = recipe.lines.find((l) => l.id === text.slice(5).split('@')[0]);
@@ -80,16 +80,7 @@ export function Steps(props: {
           length: steps.length,
         });
   };
-  const announcements: Announcements = {
-    onDragStart: ({ active }) => say('editorPage.lifted', { spoken: spoken(active) }),
-    onDragOver: ({ active, over }) =>
-      over && over.id !== active.id ? say('editorPage.nowAt', { spoken: spoken(over) }) : undefined,
-    onDragEnd: ({ active, over }) =>
-      over
-        ? say('editorPage.putDownAt', { spoken: spoken(active), spoken2: spoken(over) })
-        : say('editorPage.putBack', { spoken: spoken(active) }),
-    onDragCancel: ({ active }) => say('editorPage.putBack', { spoken: spoken(active) }),
-  };
+  const announcements = announceMoves(spoken);
   const used = new Set(steps.filter((s) => !handlesOnly(s.kind)).flatMap((s) => s.lineIds));
   const unused = recipe.lines.filter((l) => !used.has(l.id));
   return (
