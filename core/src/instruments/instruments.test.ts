@@ -2,7 +2,6 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { MethodId } from '../documents/recipe.ts';
 import { batchAt } from '../log/batchAt.ts';
-import type { EventBody, LogEvent } from '../log/events/table.ts';
 import { foldBatch } from '../log/foldBatch.ts';
 import { solvePlan } from '../plan/solve.ts';
 import { BOOK } from '../program/book/book.ts';
@@ -12,7 +11,8 @@ import { FRIDGE_LIFE, INSTRUMENT_ROWS, type InstrumentKind, LOSS } from '../tabl
 import { BURNERS, KITCHEN, POTS, TABLES } from '../testKitchen.ts';
 import { unwrap } from '../units/result.ts';
 import { MINUTE_MS } from '../units/time.ts';
-import { cookNext, hiddenFactors, rehearsalNow } from './rehearsal.ts';
+import { cookThrough, eventOf } from './cook.fixtures.ts';
+import { hiddenFactors, rehearsalNow } from './rehearsal.ts';
 import { fridgeAirC, isLost, simulatedReading, type Truth } from './simulated.ts';
 import { simulateTruth } from './truth.ts';
 
@@ -137,50 +137,14 @@ const BOTTLED_KITCHEN = {
     { id: 'b750', name: 'Tall', volumeMl: 750, diameterCm: 8, material: 'glass' as const, count: 10 },
   ],
 };
-let made = 0;
-const eventOf = (deed: EventBody, atMs: number): LogEvent =>
-  ({
-    id: `e${String(++made).padStart(6, '0')}`,
-    stream: { kind: 'rehearsal', id: 'r' },
-    v: 1,
-    atMs,
-    deviceId: 'd',
-    deviceSeq: made,
-    ...deed,
-  }) as LogEvent;
-
 /** A simulated cook from the first step to the bottles. */
 function rehearse(drinkId: string, methodId: MethodId, seed: number, probe = true) {
   const program = programOf(drinkId, methodId);
   const hidden = hiddenFactors(seed);
-  const events = [eventOf({ kind: 'stepStarted', body: { stepId: program.steps[0]!.id } }, T0)];
-  let atMs = T0;
-  for (let round = 0; round < 120; round++) {
-    const truth = simulateTruth(program, BOTTLED_KITCHEN, TABLES, events, atMs, hidden);
-    expect(truth.forecast.problem).toBeNull();
-    const next = cookNext({
-      program,
-      kitchen: BOTTLED_KITCHEN,
-      tables: TABLES,
-      events,
-      truth,
-      probeAt: (ms) =>
-        probe
-          ? simulatedReading({
-              row: rowOf('probe'),
-              seed,
-              atMs: ms,
-              truth: simulateTruth(program, BOTTLED_KITCHEN, TABLES, events, ms, hidden).at,
-            }).value
-          : null,
-      newId: () => `item-${++made}`,
-    });
-    if (!next) return { program, events, hidden, endMs: atMs };
-    expect(next.atMs).toBeGreaterThanOrEqual(atMs);
-    atMs = next.atMs;
-    for (const [i, deed] of next.deeds.entries()) events.push(eventOf(deed, atMs + i));
-  }
-  throw new Error('the simulated cook never came to an end');
+  const { events, endMs } = cookThrough(program, BOTTLED_KITCHEN, hidden, T0, (atMs, truthAt) =>
+    probe ? simulatedReading({ row: rowOf('probe'), seed, atMs, truth: truthAt(atMs).at }).value : null,
+  );
+  return { program, events, hidden, endMs };
 }
 
 describe('a rehearsal', () => {

@@ -1,10 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { OWN_STEP_KINDS, type Recipe } from '../documents/recipe.ts';
-import { cookNext } from '../instruments/rehearsal.ts';
-import { simulateTruth } from '../instruments/truth.ts';
+import { cookThrough } from '../instruments/cook.fixtures.ts';
 import { plannedLife } from '../keeping/bottled.ts';
 import { CONSERVED, massG } from '../liquor/composition.ts';
-import type { EventBody, LogEvent } from '../log/events/table.ts';
 import { foldBatch } from '../log/foldBatch.ts';
 import { solvePlan } from '../plan/solve.ts';
 import { checkRecipe } from '../program/book/checkRecipe.ts';
@@ -38,41 +36,6 @@ function planned(recipe: Recipe, litres: number, pot: number) {
   });
   if (!solved.ok) throw new Error(`${recipe.name}: ${JSON.stringify(solved.problem)}`);
   return solved.value;
-}
-
-let made = 0;
-const eventOf = (deed: EventBody, atMs: number): LogEvent =>
-  ({
-    id: `e${String(++made).padStart(6, '0')}`,
-    stream: { kind: 'rehearsal', id: 'r' },
-    v: 1,
-    atMs,
-    deviceId: 'd',
-    deviceSeq: made,
-    ...deed,
-  }) as LogEvent;
-
-/** The simulated cook, from the first step to the bottles. */
-function cooked(program: ReturnType<typeof planned>['program']) {
-  const events = [eventOf({ kind: 'stepStarted', body: { stepId: program.steps[0]!.id } }, T0)];
-  let atMs = T0;
-  for (let round = 0; round < 80; round++) {
-    const truth = simulateTruth(program, KITCHEN_WITH_BOTTLES, TABLES, events, atMs, NO_FACTORS);
-    expect(truth.forecast.problem).toBeNull();
-    const next = cookNext({
-      program,
-      kitchen: KITCHEN_WITH_BOTTLES,
-      tables: TABLES,
-      events,
-      truth,
-      probeAt: () => null,
-      newId: () => `item-${++made}`,
-    });
-    if (!next) return { log: foldBatch(program, events), truth };
-    atMs = next.atMs;
-    for (const [i, deed] of next.deeds.entries()) events.push(eventOf(deed, atMs + i));
-  }
-  throw new Error('the simulated cook never came to an end');
 }
 
 describe('thirty drinks of cooks’ own', () => {
@@ -114,7 +77,8 @@ describe('thirty drinks of cooks’ own', () => {
     });
     it('goes with the simulated cook from the first step to dated bottles', () => {
       const { program } = planned(recipe, recipe.basisL, 0);
-      const { log, truth } = cooked(program);
+      const { events, truth } = cookThrough(program, KITCHEN_WITH_BOTTLES, NO_FACTORS, T0);
+      const log = foldBatch(program, events);
       const ends = program.steps.filter((s) => s.kind === 'bottle').length;
       expect(log.bottled).toHaveLength(ends);
       expect(log.bottled.every((b) => b.bottles.length > 0)).toBe(true);
