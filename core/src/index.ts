@@ -533,6 +533,7 @@ export {
   completeChoices,
   defaultChoices,
   HEATS,
+  insteadWith,
   STRENGTHS,
   USUAL_TIMES,
   withInstead,

@@ -2,12 +2,13 @@ import { describe, expect, it } from 'vitest';
 import { OWN_STEP_KINDS, type Recipe } from '../documents/recipe.ts';
 import { cookThrough } from '../instruments/cook.fixtures.ts';
 import { plannedLife } from '../keeping/bottled.ts';
-import { CONSERVED, massG } from '../liquor/composition.ts';
+import { massG } from '../liquor/composition.ts';
 import { foldBatch } from '../log/foldBatch.ts';
 import { solvePlan } from '../plan/solve.ts';
 import { checkRecipe } from '../program/book/checkRecipe.ts';
 import { defaultChoices } from '../program/book/recipe.ts';
 import { STEP_TABLE, type StepField, saysOf } from '../program/book/stepTable.ts';
+import { booksOf } from '../program/simulate/conserved.fixtures.ts';
 import { finishedL } from '../program/simulate/finished.ts';
 import { simulateBatch } from '../program/simulate/simulate.ts';
 import { NO_FACTORS } from '../program/simulate/state.ts';
@@ -64,15 +65,10 @@ describe('thirty drinks of cooks’ own', () => {
       const sim = simulateBatch(program, KITCHEN_WITH_BOTTLES, TABLES);
       expect(sim.problem).toBeNull();
       expect(Math.abs(finishedL(sim) - litres)).toBeLessThan(litres * 0.02);
-      for (const key of CONSERVED) {
-        const flowed = sim.flows.reduce(
-          (sum, f) => sum + (f.direction === 'in' ? f.comp[key] : f.direction === 'out' ? -f.comp[key] : 0),
-          0,
-        );
-        const stands = Object.values(sim.vessels).reduce((sum, vessel) => sum + vessel.liquor[key], 0);
+      for (const { key, flowed, stands } of booksOf(sim)) {
         expect(Math.abs(stands - flowed), key).toBeLessThan(1e-6 * Math.max(1, flowed));
       }
-      // Every solid that the recipe names lies somewhere at the end: in what is thrown away, or put by.
+      // What comes into bottles has a date.
       expect(plannedLife(program, sim, KITCHEN_WITH_BOTTLES, { startMs: T0, nowMs: T0 })).not.toBeNull();
     });
     it('goes with the simulated cook from the first step to dated bottles', () => {

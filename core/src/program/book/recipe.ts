@@ -75,6 +75,13 @@ export function withAcidFirst(recipe: Recipe, acidFirst: Choices['acidFirst']): 
   return { ...recipe, lines: [...recipe.lines, line] };
 }
 
+/** What a cook takes instead, with another choice for one line; null: the recipe's own again. */
+export const insteadWith = (
+  instead: readonly Instead[],
+  lineId: string,
+  other: Instead | null,
+): readonly Instead[] => [...instead.filter((i) => i.lineId !== lineId), ...(other ? [other] : [])];
+
 /** A recipe with what the cook takes instead; each line keeps its place and its rule. */
 export function withInstead(recipe: Recipe, instead: readonly Instead[]): Recipe {
   if (instead.length === 0) return recipe;

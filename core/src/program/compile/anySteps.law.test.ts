@@ -13,12 +13,12 @@ import {
   recipeSchema,
   SIEVES,
 } from '../../documents/recipe.ts';
-import { CONSERVED } from '../../liquor/composition.ts';
 import { BOIL_LEVEL_IDS, LIDS } from '../../tables/constants.ts';
 import { PRESSES } from '../../tables/types.ts';
 import { BURNERS, KITCHEN, POTS, programLine, recipeLine, TABLES } from '../../testKitchen.ts';
 import { defaultChoices } from '../book/recipe.ts';
 import { STEP_TABLE, type StepField } from '../book/stepTable.ts';
+import { booksOf } from '../simulate/conserved.fixtures.ts';
 import { simulateBatch } from '../simulate/simulate.ts';
 import { buildProgram } from './build.ts';
 
@@ -179,12 +179,7 @@ describe('whatever a cook writes', () => {
           return;
         }
         whole++;
-        for (const key of CONSERVED) {
-          const flowed = sim.flows.reduce(
-            (sum, f) => sum + (f.direction === 'in' ? f.comp[key] : f.direction === 'out' ? -f.comp[key] : 0),
-            0,
-          );
-          const stands = Object.values(sim.vessels).reduce((sum, vessel) => sum + vessel.liquor[key], 0);
+        for (const { key, flowed, stands } of booksOf(sim)) {
           // What clings to solids has been booked as held: it stands in no liquor.
           expect(Math.abs(stands - flowed), key).toBeLessThan(1e-6 * Math.max(1, flowed));
         }

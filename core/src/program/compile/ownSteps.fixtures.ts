@@ -1,10 +1,10 @@
 import { expect } from 'vitest';
 import type { Kitchen } from '../../documents/kitchen.ts';
 import type { Recipe, RecipeLine, RecipeStep } from '../../documents/recipe.ts';
-import { CONSERVED } from '../../liquor/composition.ts';
 import { BURNERS, KITCHEN, POTS, programLine, recipeLine, TABLES } from '../../testKitchen.ts';
 import { defaultChoices } from '../book/recipe.ts';
 import type { Simulation, SimulationOptions } from '../model/types.ts';
+import { booksOf } from '../simulate/conserved.fixtures.ts';
 import { finishedL } from '../simulate/finished.ts';
 import { simulateBatch } from '../simulate/simulate.ts';
 import { buildProgram } from './build.ts';
@@ -66,12 +66,5 @@ export function made(
 
 /** Everything that came in, less what left, is what stands somewhere. */
 export function expectConserved(sim: Simulation): void {
-  for (const key of CONSERVED) {
-    const flowed = sim.flows.reduce(
-      (sum, f) => sum + (f.direction === 'in' ? f.comp[key] : f.direction === 'out' ? -f.comp[key] : 0),
-      0,
-    );
-    const stands = Object.values(sim.vessels).reduce((sum, v) => sum + v.liquor[key], 0);
-    expect(stands, key).toBeCloseTo(flowed, 6);
-  }
+  for (const { key, flowed, stands } of booksOf(sim)) expect(stands, key).toBeCloseTo(flowed, 6);
 }

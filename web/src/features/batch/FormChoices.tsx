@@ -2,6 +2,7 @@ import '../../words/places/batch.ts';
 import {
   completeChoices,
   insteadOf,
+  insteadWith,
   type Kitchen,
   type PlanDoc,
   type Recipe,
@@ -35,10 +36,7 @@ export function FormChoices(props: {
       ...plan,
       choices: {
         ...plan.choices,
-        instead: [
-          ...instead.filter((i) => i.lineId !== lineId),
-          ...(row ? [{ lineId, itemId, ratio: row.ratio }] : []),
-        ],
+        instead: insteadWith(instead, lineId, row ? { lineId, itemId, ratio: row.ratio } : null),
       },
     });
   };

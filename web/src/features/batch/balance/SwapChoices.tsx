@@ -4,6 +4,7 @@ import {
   type Composition,
   completeChoices,
   type Instead,
+  insteadWith,
   type LiquidRow,
   ofLiquid,
   type PlanDoc,
@@ -55,7 +56,7 @@ export function SwapChoices(props: SwapProps) {
       choices: {
         ...plan.choices,
         targetSweetnessPct: target,
-        instead: [...instead.filter((i) => i.lineId !== lineId), ...(other ? [other] : [])],
+        instead: insteadWith(instead, lineId, other),
       },
     });
   // A way that was taken says what sweetens.
