@@ -636,6 +636,7 @@ export {
 export { fillingsOf, finishedL, finishedLiquor, largestFilling } from './program/simulate/finished.ts';
 export {
   cuesFor,
+  draws,
   drawsStanding,
   type Guidance,
   guidanceAt,

@@ -26,6 +26,8 @@ export function warmLimitOf(
   kitchen: Pick<Kitchen, 'fridgeC'>,
 ): WarmLimit | null {
   if (!STANDS.has(step.kind) || !('place' in step)) return null;
+  // The water of a cleaning soak is not kept at all.
+  if (step.kind === 'soak' && step.thrown) return null;
   const { liquor } = entry.after;
   const { cooling, tempC } = liquor;
   const before = entry.before.liquor.cooling;

@@ -14,6 +14,8 @@ export function undoOf(events: readonly LogEvent[]): Undo | null {
   const last = lastUndoable(events);
   if (!last) return null;
   const together = saidTogether(events, last);
+  // A batch that never began would stand there as done: whoever wants to leave it stops it.
+  if (together.some((e) => e.kind === 'stepStarted')) return null;
   return {
     last,
     // "The step is over" is what follows from the rest of a tap.

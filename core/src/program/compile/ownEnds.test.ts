@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { sweetnessPct, titratableGPerL, volumeMl } from '../../liquor/composition.ts';
+import { massG, sweetnessPct, titratableGPerL, volumeMl } from '../../liquor/composition.ts';
 import { BLENDING } from '../../tables/constants.ts';
 import { TABLES } from '../../testKitchen.ts';
 import { CALYX, expectConserved, line, made, step, WATER_4L } from './ownSteps.fixtures.ts';
@@ -180,6 +180,12 @@ describe('spirits that are stated', () => {
     expect(noted(400, false) / ALCOHOL_G).toBeCloseTo(1, 2);
     expect(noted(100, true) / ALCOHOL_G).toBeCloseTo(0.25, 2);
   });
+  it('spoon by spoon only what is noted is in it now', () => {
+    const planned = made(lines, steps);
+    const at = planned.sim.trace.find((t) => t.kind === 'fortify')!;
+    const stopAt = { stepId: at.stepId, atMin: at.startMin + 2 };
+    expect(made(lines, steps, {}, { stopAt }).sim.vessels.tub!.liquor.ethanolG).toBe(0);
+  });
 });
 
 describe('what else a cook does', () => {
@@ -188,7 +194,12 @@ describe('what else a cook does', () => {
       [WATER_4L, CALYX, { ...line('honey', 'honey', 0, 'sweetener'), rule: { kind: 'toTarget' } }],
       [...DRAWN, step('sweeten', ['honey'], { inGlass: true }), step('bottle')],
     );
-    expect(sim.vessels.bottles!.liquor.addedSugarG).toBe(0);
+    const { liquor } = sim.vessels.bottles!;
+    expect(liquor.addedSugarG).toBe(0);
+    // For all the glasses together: s grams of honey, r times as sweet as sugar, in m grams that hold h already:
+    // (h + r s) / (m + s) = 6 %.
+    const r = TABLES.sweeteners.get('honey')!.relativeSweetness;
+    expect(sim.dosedG.honey).toBeCloseTo((0.06 * massG(liquor) - liquor.sweetG) / (r - 0.06), 3);
     expect(program.steps.some((s) => s.kind === 'sweeten')).toBe(false);
     expect(program.steps.at(-1)).toMatchObject({
       kind: 'bottle',

@@ -195,6 +195,7 @@ function emitStep(
     case 'freeze':
       b.add('bottle', {
         ...base,
+        ...inGlassOf(c, step),
         hygiene: step.hygiene ?? c.choices.hygiene,
         frozen: true,
         ...(step.portionMl === undefined ? {} : { portionMl: step.portionMl }),

@@ -171,6 +171,8 @@ export const heatManner = (step: HeatStep): 'boil' | 'rim' | 'degrees' =>
 
 /** The cues by which a step may end, those that can be seen in this batch. */
 export function cuesFor(program: Program, step: Step, tables: Tables): string[] {
+  // What settles, is kept hot or only cleaned goes by the clock.
+  if ((step.kind === 'steep' || step.kind === 'soak') && !draws(step)) return [];
   const lines = step.kind === 'wash' ? program.lines.filter((l) => step.lines.includes(l.id)) : program.lines;
   const tags = traitsOf(
     lines.map((l) => l.itemId),
@@ -188,3 +190,7 @@ export function cuesFor(program: Program, step: Step, tables: Tables): string[] 
 /** It stands to draw, and is at its best at a moment: not what is kept hot, settles or matures. */
 export const drawsStanding = (step: Step): boolean =>
   step.kind === 'steep' && step.purpose === undefined && step.holdC === undefined;
+
+/** What lies in it gives to a drink that is kept: it may be strained before its time, and shows by its colour. */
+export const draws = (step: Step): boolean =>
+  step.kind === 'boil' || (step.kind === 'soak' && !step.thrown) || drawsStanding(step);

@@ -186,6 +186,7 @@ export function BottleForm({ live }: { live: LiveBatch }) {
       <Box data-testid="bottle-left">
         {say('bottleForm.bottlesTakeLeftOver', {
           bottles: num(plan.bottles),
+          isPortions: portionMl !== undefined,
           filled: litres(plan.filledMl / 1000, 2),
           left: volume(plan.leftMl / 1000),
           room: volume((room - ml) / 1000),

@@ -1,7 +1,7 @@
 import { Fold } from '../../shared/Fold.tsx';
 import { PageTitle } from '../../shared/PageTitle.tsx';
 import '../../words/places/batch.ts';
-import { activeEvents, cuesFor, guidanceFor, type Step, saysAlcohol } from '@big-ladle/core';
+import { activeEvents, cuesFor, draws, guidanceFor, type Step, saysAlcohol } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
@@ -66,8 +66,6 @@ import { Washing } from './Washing.tsx';
 
 /** Steps whose form tells their amounts itself. */
 const TELLS_ITSELF: ReadonlySet<string> = new Set(['pick', 'wash', 'sweeten', 'strain', 'bottle']);
-/** Steps in which the pot is drawing: it may be strained before its time. */
-const DRAWS: ReadonlySet<string> = new Set(['boil', 'steep', 'soak']);
 /** Steps whose form holds the one wide button: what it says follows from what was entered. */
 const OWN_DEED: ReadonlySet<string> = new Set(['strain', 'sweeten', 'bottle']);
 
@@ -341,7 +339,7 @@ function StoveScreen({ live }: { live: LiveBatch }) {
                 </Box>
               ))}
 
-              {step.kind === 'steep' || step.kind === 'boil' ? (
+              {showsColour(step) ? (
                 <Fold summary={say('stovePage.signs')} testId="signs">
                   <SpoonNowAndThen now={look} then={colours(forecast)} />
                   <Cues live={live} step={step} />
@@ -380,7 +378,7 @@ function StoveScreen({ live }: { live: LiveBatch }) {
             <Box sx={{ display: 'grid', gap: 1.5 }}>
               <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
                 {step.kind !== 'strain' && wet && toolButton('measure', say('measureForm.measure'))}
-                {DRAWS.has(step.kind) && wet && toolButton('guests', say('guestsAreHere.guestsAreHere'))}
+                {draws(step) && wet && toolButton('guests', say('guestsAreHere.guestsAreHere'))}
                 <Button
                   variant="outlined"
                   color="inherit"
@@ -577,11 +575,14 @@ function LastTime({ live, step }: { live: LiveBatch; step: Step }) {
   );
 }
 
+/** Hot liquor draws before one's eyes: a spoon of it says how far it is. */
+const showsColour = (step: Step): boolean => step.kind !== 'soak' && draws(step);
+
 /** What a cook sees, hears or tastes: a tap keeps it with its minute and ends the step; and how the colour is. */
 function Cues({ live, step }: { live: LiveBatch; step: Step }) {
   const cues = cuesFor(live.program, step, live.tables);
   const verdict = live.now.log.cues.findLast((c) => c.stepId === step.id && c.cue.startsWith('spoon.'))?.cue;
-  const spoon = step.kind === 'steep' || step.kind === 'boil';
+  const spoon = showsColour(step);
   return (
     <>
       {spoon && (

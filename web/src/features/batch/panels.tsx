@@ -205,6 +205,10 @@ const Lines = memo(function Lines({
   const kit = measuringKit(kitchen);
   const dosed = sim.dosedG;
   const combine = sim.trace.find((t) => t.kind === 'combine' && t.vesselId === POT);
+  const filling = program.steps.find((step) => step.id === combine?.stepId);
+  const inGlass = program.steps.flatMap((step) =>
+    step.kind === 'bottle' ? (step.inGlass?.lineIds ?? []) : [],
+  );
   return (
     <Box data-testid="ingredient-list">
       {program.lines.map((line) => {
@@ -218,7 +222,9 @@ const Lines = memo(function Lines({
           <>
             {sayItem(line.itemId)}
             {line.share && `, ${say(`share.${line.share}`)}`}
-            {line.rule.kind === 'toTarget' && say('common.byTaste')}
+            {inGlass.includes(line.id)
+              ? say('panels.inTheGlass')
+              : line.rule.kind === 'toTarget' && say('common.byTaste')}
             {line.rule.kind === 'byResult' && say('panels.asMuchAsThere')}
             {solid && solid.rate100PerMin === null && (
               <Box component="span" sx={{ color: role('caution') }}>
@@ -237,7 +243,7 @@ const Lines = memo(function Lines({
               testId={`line-${line.id}`}
               label={label}
               note={
-                water && line.share !== 'second' && line.share !== 'rinse' && combine?.now.levelCm != null
+                water && filling?.lines.includes(line.id) && combine?.now.levelCm != null
                   ? say('panels.toCm', { levelCm: num(combine.now.levelCm, 1) })
                   : grams(massG)
               }

@@ -53,7 +53,7 @@ export const EN_BATCH = {
   'bottleForm.oneFewer': 'One {name} fewer',
   'bottleForm.oneMore': 'One {name} more',
   'bottleForm.bottlesTakeLeftOver':
-    '{bottles} bottles, {filled}; {left} left over.{roomSome, select, true { The last one stays {room} short.} other {}}',
+    '{bottles} {isPortions, select, true {portions} other {bottles}}, {filled}; {left} left over.{roomSome, select, true { The last one stays {room} short.} other {}}',
   'bottleForm.danger': 'Danger',
   'bottleForm.mind': 'Caution',
   'bottleForm.whatIsLeftOver': 'Left over',
@@ -633,6 +633,7 @@ export const EN_BATCH = {
   'panels.amountsAreForAll': 'Amounts are for all {fills} pot loads together.',
   'panels.asMuchAsThere': ', as much as there is juice',
   'panels.whatItGivesIs': '(what it gives is not modelled)',
+  'panels.inTheGlass': ', in the glass',
   'panels.toCm': 'to {levelCm} cm',
   'panels.about': 'about ',
   'panels.fromTheShelf': '{name}, from the shelf',

@@ -375,6 +375,7 @@ export const EN = {
   'deed.prep.mill': 'Ground',
   'deed.mix.skim': 'Skimmed',
   'deed.steep.settle': 'Clear enough',
+  'deed.combine.more': 'All in',
   'deed.combine.lift': 'Lifted out',
   'deed.heat.rim': 'Bubbles at the rim',
   'deed.heat.degrees': 'Hot enough',

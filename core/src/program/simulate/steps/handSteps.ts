@@ -12,10 +12,12 @@ import type {
   BottleStep,
   CombineStep,
   FortifyStep,
+  Liquor,
   MixStep,
   Origin,
   PickStep,
   PrepStep,
+  ProgramLine,
   SourStep,
   SplitStep,
   Step,
@@ -213,7 +215,21 @@ function sweetenToTarget(
   }
   if (toTarget.length === 0) return;
   const { liquor } = vesselOf(sim, step.id, vesselId);
-  const rows = toTarget.map((lineId) => {
+  for (const { line, grams } of sweetenersTo(sim, step, toTarget, liquor, target)) {
+    run.dosedG[line.id] = grams;
+    pourIn(sim, step, vesselOf(sim, step.id, vesselId), 'sweetener', line.itemId, line.id, grams);
+  }
+}
+
+/** How much of each of some sweeteners brings a liquor to a sweetness, g; each brings an equal part of it. */
+function sweetenersTo(
+  sim: SimState,
+  step: Step,
+  lineIds: readonly string[],
+  liquor: Liquor,
+  target: number,
+): { line: ProgramLine; grams: number }[] {
+  const rows = lineIds.map((lineId) => {
     const line = lineOf(sim, step.id, lineId);
     const row = sim.tables.sweeteners.get(line.itemId);
     if (!row) throw new StepStop({ kind: 'unknownItem', stepId: step.id, itemId: line.itemId });
@@ -222,11 +238,7 @@ function sweetenToTarget(
   // Each of n brings as much sweetness s/n, in s/(n·rᵢ) grams.
   const gramsPerSweet = rows.reduce((sum, r) => sum + 1 / r.row.relativeSweetness, 0) / rows.length;
   const sweetG = sweetnessToComeG({ sweetG: liquor.sweetG, massG: massG(liquor) }, target, gramsPerSweet);
-  for (const { line, row } of rows) {
-    const grams = sweetG / rows.length / row.relativeSweetness;
-    run.dosedG[line.id] = grams;
-    pourIn(sim, step, vesselOf(sim, step.id, vesselId), 'sweetener', line.itemId, line.id, grams);
-  }
+  return rows.map(({ line, row }) => ({ line, grams: sweetG / rows.length / row.relativeSweetness }));
 }
 
 /** Souring to a titratable acidity with the liquids of the step, in equal volumes. */
@@ -262,15 +274,17 @@ function sourToTarget(sim: SimState, step: SourStep, run: StepRun, id: string): 
 
 /**
  * Spirits go in when nothing will be heated any more: alcohol boils off. What the cook notes spoon by spoon is part of
- * what is stated, not more of it: while the step is on the rest is still to come, and once it is over what she noted
- * counts.
+ * what is stated, not more of it: while the step is on, only that is in, and the rest is still to come; once it is over
+ * what she noted counts, and where she noted nothing it went in as stated.
  */
 export function fortifyStep(sim: SimState, step: FortifyStep, run: StepRun): void {
-  const noted = step.lines.filter((id) => addedG(run, id) > 0);
-  mixStep(sim, { ...step, lines: step.lines.filter((id) => !noted.includes(id)) }, run);
-  if (run.actual?.endMin !== undefined) return;
+  const noted = new Set(step.lines.filter((id) => addedG(run, id) > 0));
+  mixStep(sim, { ...step, lines: [] }, run);
+  const over = run.actual?.endMin !== undefined;
+  if (run.stopAfterMin !== null) return;
   const { id } = vesselOf(sim, step.id, firstOf(step.to));
-  for (const lineId of noted) {
+  for (const lineId of step.lines) {
+    if (over && noted.has(lineId)) continue;
     const line = lineOf(sim, step.id, lineId);
     if (line.kind === 'solid') continue;
     const toComeG = gramsFor(sim, step, line, 0) - addedG(run, lineId);
@@ -291,6 +305,15 @@ export function bottleStep(sim: SimState, step: BottleStep, run: StepRun): void 
   ontoTable(sim, step, id);
   handWork(sim, step, run);
   if (run.stopAfterMin !== null) return;
+  if (step.inGlass) {
+    // Nothing of it is poured in: so much is to be at hand for all the glasses.
+    const { lineIds, targetSweetnessPct } = step.inGlass;
+    const byTaste = lineIds.filter((lineId) => lineOf(sim, step.id, lineId).rule.kind === 'toTarget');
+    const { liquor } = vesselOf(sim, step.id, id);
+    if (byTaste.length > 0)
+      for (const { line, grams } of sweetenersTo(sim, step, byTaste, liquor, targetSweetnessPct / 100))
+        run.dosedG[line.id] = grams;
+  }
   const ready = vesselOf(sim, step.id, id);
   const to = vesselOf(sim, step.id, firstOf(step.to));
   moved(sim, step, ready, to, ready.liquor, volumeMl(ready.liquor) / 1000);
