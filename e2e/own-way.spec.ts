@@ -297,3 +297,47 @@ async function optionWith(page: Page, label: RegExp, word: string): Promise<stri
   await expect(page.getByRole('listbox')).toHaveCount(0);
   return text;
 }
+
+test('more than one pot takes: the other pot stands beside it, each with its own amounts, one clock for both', async ({
+  page,
+  server,
+}) => {
+  await page.goto(`${server.url}/new/deep-calyx-ginger?method=straightBoil`);
+  await page.getByTestId('wish-litres').fill('16');
+  await page.getByTestId('wish-litres').press('Enter');
+  await expect(page.getByTestId('plan-problem')).toContainText('too much for the Blue pot');
+  await page.getByTestId('offer-beside').click();
+  await expect(page.getByTestId('plan-problem')).toHaveCount(0);
+  await expect(page.getByTestId('limit')).toContainText('2 pots side by side');
+  await expect(page.getByTestId('pot-beside')).toHaveValue('tall-pot');
+
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.getByRole('button', { name: 'Start now' }).click();
+  await page.getByTestId('ready').click();
+  const waterL: number[] = [];
+  for (const pot of ['Blue pot', 'Tall pot']) {
+    await expect(async () => {
+      const heading = page.getByRole('heading', { name: /^Fill the pot/, level: 1 });
+      if (!(await heading.isVisible())) await page.getByTestId('done').click();
+      await expect(page.getByTestId('which-pot')).toHaveText(pot);
+    }).toPass();
+    waterL.push(Number.parseFloat(await page.getByTestId('amounts').innerText()));
+    await page.getByTestId('done').click();
+  }
+  // 30 x 24 cm against 24 x 27 cm: 58 % and 42 % of all.
+  expect(waterL[0]! / (waterL[0]! + waterL[1]!)).toBeCloseTo(21_600 / 37_152, 1);
+  await expect(page.getByRole('heading', { name: 'Bring to the boil', level: 1 })).toBeVisible();
+  await expect(page.getByTestId('which-pot')).toHaveText('Blue pot and Tall pot');
+  // Each of them may be read.
+  await page.getByRole('button', { name: 'Measure' }).click();
+  await expect(page.getByRole('button', { name: 'Tall pot' })).toBeVisible();
+
+  // Without the other pot it is told again that it does not fit.
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await page.goto(`${server.url}/new/deep-calyx-ginger?method=straightBoil`);
+  await page.getByTestId('wish-litres').fill('16');
+  await page.getByTestId('wish-litres').press('Enter');
+  await page.getByTestId('offer-beside').click();
+  await page.getByTestId('pot-beside').selectOption('');
+  await expect(page.getByTestId('plan-problem')).toBeVisible();
+});

@@ -447,6 +447,7 @@ export { POT_UNITS, type PotUnit, potLitres, usualShape } from './physics/usualP
 // physics
 export { areaM2, bowlDiameterM, capacityMl, levelM, mlAtLevel, type Shape } from './physics/vesselShape.ts';
 export { findAlternatives, type WayOut } from './plan/alternatives.ts';
+export { besideWays, standsIn, withBeside, withoutClash } from './plan/beside.ts';
 export {
   type BottlePlan,
   bottledMl,
@@ -550,6 +551,7 @@ export {
   powerIntoPotW,
   withServing,
 } from './program/model/kitchen.ts';
+export { shareOfLoad, standsSideBySide } from './program/model/loads.ts';
 export { type LotName, lotBottles, lotOf, lotOfVessel, lotVessel } from './program/model/lots.ts';
 export {
   customRow,
@@ -625,10 +627,12 @@ export {
   BLENDER,
   BOTTLES,
   BOWL,
+  isPot,
   JUG,
   jarOf,
   POT,
   partOfJar,
+  potAt,
   SPENT,
   SPICE_POT,
   TUB,

@@ -168,19 +168,20 @@ describe('the worker door', () => {
     fills: 'asNeeded' as const,
     readyAtMs: null,
   };
-  it('compares fills with progress, as data that can be cloned', () => {
+  const inLoads = (...loads: number[]) => loads.map((fills) => ({ ...plan, fills }));
+  it('solves several plans with progress, as data that can be cloned', () => {
     const progress: number[] = [];
-    const answer = runJob({ kind: 'compareFills', plan, kitchen: KITCHEN, fills: [2, 3] }, BOOK, TABLES, {
+    const answer = runJob({ kind: 'solveEach', plans: inLoads(2, 3), kitchen: KITCHEN }, BOOK, TABLES, {
       cancelled: () => false,
       onProgress: (s) => progress.push(s),
     });
     expect(progress).toEqual([0.5, 1]);
-    expect(answer.kind === 'compareFills' && answer.results.map((r) => r.result.ok)).toEqual([false, true]);
+    expect(answer.kind === 'solveEach' && answer.results.map((r) => r.ok)).toEqual([false, true]);
     expect(structuredClone(answer)).toEqual(answer);
   });
   it('stops when it is asked to', () => {
     expect(() =>
-      runJob({ kind: 'compareFills', plan, kitchen: KITCHEN, fills: [3] }, BOOK, TABLES, {
+      runJob({ kind: 'solveEach', plans: inLoads(3), kitchen: KITCHEN }, BOOK, TABLES, {
         cancelled: () => true,
         onProgress: () => undefined,
       }),

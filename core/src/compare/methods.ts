@@ -3,13 +3,14 @@ import type { PlanDoc } from '../documents/plan.ts';
 import type { MethodId, Recipe } from '../documents/recipe.ts';
 import { type Keeping, keepingOf } from '../keeping/shelfLife.ts';
 import { markerGPerL, volumeMl } from '../liquor/composition.ts';
+import { withBeside } from '../plan/beside.ts';
 import { type PlanProblem, solvePlanDoc } from '../plan/planDoc.ts';
 import { type Timeline, timelineOf } from '../plan/schedule.ts';
 import { METHODS } from '../program/book/methods/methods.ts';
 import { choicesUnder } from '../program/book/recipe.ts';
 import { isWater } from '../program/model/tags.ts';
 import type { Program, Simulation, TraceEntry } from '../program/model/types.ts';
-import { BOTTLES, POT, TUB } from '../program/model/vessels.ts';
+import { BOTTLES, isPot, POT, TUB } from '../program/model/vessels.ts';
 import { finishedLiquor } from '../program/simulate/finished.ts';
 import { simulateBatch } from '../program/simulate/simulate.ts';
 import type { MarkerId, Tables } from '../tables/types.ts';
@@ -95,7 +96,7 @@ export function drawsOf(
 ): { first: DrawWorth; second: DrawWorth } | null {
   const strains = sim.trace.filter((t) => t.kind === 'strain' && t.vesselId === TUB);
   const perFill = strains.length / program.fills;
-  const steps = program.steps.filter((s) => s.kind === 'strain' && s.from[0] === POT);
+  const steps = program.steps.filter((s) => s.kind === 'strain' && isPot(s.from[0] ?? ''));
   if (perFill !== 2 || !steps.some((s) => s.kind === 'strain' && s.keepSolids)) return null;
   const [one, two] = strains as [TraceEntry, TraceEntry];
   const begin = sim.trace.find((t) => t.kind === 'combine' && t.vesselId === POT);
@@ -212,7 +213,7 @@ export function compareMethods(
     const solved =
       asked.ok || plan.fills === 'asNeeded'
         ? asked
-        : solvePlanDoc({ ...plan, choices, fills: 'asNeeded' }, book, kitchen, tables);
+        : solvePlanDoc({ ...withBeside(plan, []), choices, fills: 'asNeeded' }, book, kitchen, tables);
     if (solved.ok) {
       const sim = simulateBatch(solved.value.program, kitchen, tables, { strength: true });
       answers.push({

@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { between, id, moment, whole } from '../units/fields.ts';
+import { between, id, list, moment, whole } from '../units/fields.ts';
 import { DAY_MS } from '../units/time.ts';
 import { choicesSchema } from './recipe.ts';
 
@@ -26,6 +26,14 @@ export const planSchema = v.strictObject({
   burnerId: id,
   question: questionSchema,
   fills: v.union([v.literal('asNeeded'), whole(1, 6)]),
+  /** Other pots, each on a ring of its own, that take their share beside the first. */
+  beside: v.optional(
+    v.pipe(
+      list(v.strictObject({ potId: id, burnerId: id }), 3),
+      v.check((pots) => new Set(pots.map((p) => p.potId)).size === pots.length, 'unique'),
+      v.check((pots) => new Set(pots.map((p) => p.burnerId)).size === pots.length, 'unique'),
+    ),
+  ),
   readyAtMs: v.nullable(moment),
   /** The batch that is made again: its notes come back at their steps. */
   again: v.optional(id),

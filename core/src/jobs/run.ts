@@ -16,7 +16,7 @@ import type { Result } from '../units/result.ts';
 /** SimState that may be heavy, as plain data, so that it can run in a worker or beside a request. */
 export type Job =
   | { kind: 'solve'; plan: PlanDoc; kitchen: Kitchen }
-  | { kind: 'compareFills'; plan: PlanDoc; kitchen: Kitchen; fills: readonly number[] }
+  | { kind: 'solveEach'; plans: readonly PlanDoc[]; kitchen: Kitchen }
   | { kind: 'compareMethods'; plan: PlanDoc; kitchen: Kitchen; methodIds: readonly MethodId[] }
   | { kind: 'ranges'; program: Program; kitchen: Kitchen; runs: number; from: number; seed: number }
   | { kind: 'overview'; kitchen: Kitchen };
@@ -34,7 +34,7 @@ export interface SolvedJob {
 }
 export type JobResult =
   | { kind: 'solve'; result: Result<SolvedJob, PlanProblem> }
-  | { kind: 'compareFills'; results: readonly { fills: number; result: Result<SolvedJob, PlanProblem> }[] }
+  | { kind: 'solveEach'; results: readonly Result<SolvedJob, PlanProblem>[] }
   | { kind: 'compareMethods'; answers: readonly MethodAnswer[] }
   | { kind: 'ranges'; samples: RangeSamples }
   | { kind: 'overview'; drinks: readonly DrinkOverview[] };
@@ -66,14 +66,14 @@ export function runJob(job: Job, book: readonly Recipe[], shipped: Tables, contr
   switch (job.kind) {
     case 'solve':
       return { kind: 'solve', result: solve(job.plan, book, job.kitchen, tables) };
-    case 'compareFills': {
-      const results: { fills: number; result: Result<SolvedJob, PlanProblem> }[] = [];
-      for (const [index, fills] of job.fills.entries()) {
+    case 'solveEach': {
+      const results: Result<SolvedJob, PlanProblem>[] = [];
+      for (const [index, plan] of job.plans.entries()) {
         if (control.cancelled()) throw new JobCancelled();
-        results.push({ fills, result: solve({ ...job.plan, fills }, book, job.kitchen, tables) });
-        control.onProgress((index + 1) / job.fills.length);
+        results.push(solve(plan, book, job.kitchen, tables));
+        control.onProgress((index + 1) / job.plans.length);
       }
-      return { kind: 'compareFills', results };
+      return { kind: 'solveEach', results };
     }
     case 'compareMethods': {
       const answers = compareMethods(job.plan, job.methodIds, book, job.kitchen, tables, control);

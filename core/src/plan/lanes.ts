@@ -50,6 +50,8 @@ export interface LaneStep {
   kind: StepKind;
   /** The lane that it stands on: its vessel's, of bottles that which they are filled from. */
   vesselId: VesselId;
+  /** All vessels that it goes on in: pots side by side are heated together. */
+  vesselIds: readonly VesselId[];
   startMin: number;
   endMin: number;
   /** Where it begins and ends along the way, 0 to 1. */
@@ -94,10 +96,11 @@ const stateOf = (vessel: Vessel, tables: Tables): LaneState => ({
 
 const holds = (state: LaneState): boolean => state.litres > NOTHING_L || state.solidsL > NOTHING_L;
 
-/** In which vessel each solid lies. */
-function lyingWhere(vessels: Iterable<Vessel>): Map<LineId, VesselId> {
-  const where = new Map<LineId, VesselId>();
-  for (const vessel of vessels) for (const s of vessel.solids) where.set(s.lineId, vessel.id);
+/** In which vessels each solid lies: several pots may each have their part of it. */
+function lyingWhere(vessels: Iterable<Vessel>): Map<LineId, Set<VesselId>> {
+  const where = new Map<LineId, Set<VesselId>>();
+  for (const vessel of vessels)
+    for (const s of vessel.solids) where.set(s.lineId, (where.get(s.lineId) ?? new Set()).add(vessel.id));
   return where;
 }
 
@@ -124,6 +127,7 @@ export function lanesOf(program: Program, sim: Pick<Simulation, 'trace' | 'flows
       stepId: entry.stepId,
       kind: entry.kind,
       vesselId: kinds.get(entry.vesselId) === 'bottles' ? (step?.from[0] ?? '') : entry.vesselId,
+      vesselIds: step && step.to.length > 1 ? step.to : [entry.vesselId],
       startMin: entry.startMin,
       endMin: entry.endMin,
       x0: x,
@@ -181,12 +185,16 @@ function movesOf(
     if (flow.code === 'thrown') moveOf(flow.from, null).litres += flow.volumeL;
   }
   const was = lyingWhere(before.values());
-  for (const [lineId, to] of lyingWhere(after.values())) {
-    const from = was.get(lineId);
+  for (const [lineId, there] of lyingWhere(after.values())) {
+    const earlier = was.get(lineId) ?? new Set();
+    const from = [...earlier].find((id) => !there.has(id));
+    const to = [...there].find(
+      (id) => !earlier.has(id) || massIn(after.get(id), lineId) > massIn(before.get(id), lineId),
+    );
     // From the board into a vessel is putting in, no going over.
     if (
       from === undefined ||
-      from === to ||
+      to === undefined ||
       (kinds.get(from) === 'bowl' && !isLifted(before.get(from), lineId))
     )
       continue;
@@ -195,6 +203,8 @@ function movesOf(
   return [...moves.values()].filter((m) => m.litres > NOTHING_L || m.lineIds.length > 0);
 }
 
+const massIn = (vessel: Vessel | undefined, lineId: LineId): number =>
+  vessel?.solids.reduce((sum, s) => sum + (s.lineId === lineId ? s.massG : 0), 0) ?? 0;
 const hasLifted = (vessel: Vessel | undefined): boolean =>
   vessel?.solids.some((s) => s.lifted !== undefined) ?? false;
 const isLifted = (vessel: Vessel | undefined, lineId: LineId): boolean =>

@@ -29,6 +29,14 @@ export function solvePlanDoc(
   if (!pot) return fail({ kind: 'unknownPot', potId: plan.potId });
   const burner = kitchen.burners.find((b) => b.id === plan.burnerId);
   if (!burner) return fail({ kind: 'unknownBurner', burnerId: plan.burnerId });
+  const beside: { pot: Pot; burner: Burner }[] = [];
+  for (const { potId, burnerId } of plan.beside ?? []) {
+    const other = kitchen.pots.find((p) => p.id === potId && p.id !== pot.id);
+    if (!other) return fail({ kind: 'unknownPot', potId });
+    const ring = kitchen.burners.find((b) => b.id === burnerId && b.id !== burner.id);
+    if (!ring) return fail({ kind: 'unknownBurner', burnerId });
+    beside.push({ pot: other, burner: ring });
+  }
   const choices = completeChoices(recipe, plan.choices);
   const solved = solvePlan({
     recipe,
@@ -37,6 +45,7 @@ export function solvePlanDoc(
     tables,
     pot,
     burner,
+    ...(beside.length > 0 ? { beside } : {}),
     wish: { question: plan.question, fills: plan.fills },
   });
   return solved.ok ? { ok: true, value: { ...solved.value, recipe, pot, burner, choices } } : solved;

@@ -5,10 +5,11 @@ import { WATER_20_G_PER_ML } from '../liquor/composition.ts';
 import { type Presets, presetFactor, presetsOf } from '../program/book/presets.ts';
 import { withAcidFirst, withInstead, withWay } from '../program/book/recipe.ts';
 import { buildProgram } from '../program/compile/build.ts';
+import { potsOf } from '../program/compile/context.ts';
 import { potCapacityMl } from '../program/model/kitchen.ts';
 import { waterPouredG } from '../program/model/tags.ts';
 import type { PlannedProgram, Program, ProgramLine, StepProblem } from '../program/model/types.ts';
-import { POT, TUB } from '../program/model/vessels.ts';
+import { isPot, TUB } from '../program/model/vessels.ts';
 import { finishedL } from '../program/simulate/finished.ts';
 import { simulateBatch } from '../program/simulate/simulate.ts';
 import type { Tables } from '../tables/types.ts';
@@ -57,6 +58,8 @@ export interface SolveInput {
   tables: Tables;
   pot: Pot;
   burner: Burner;
+  /** Pots that stand beside it, each with a ring of its own: one load for each pot, whatever the wish says of loads. */
+  beside?: readonly { pot: Pot; burner: Burner }[];
   wish: Wish;
 }
 
@@ -126,7 +129,7 @@ class Sizer {
     this.simulations++;
     const sim = simulateBatch(program, this.input.kitchen, this.input.tables, { detail: 'lean' });
     // Where nothing is heated the pot serves as the mixing bowl: the fuller of both counts.
-    const rooms = [sim.peak[POT], sim.peak[TUB]].flatMap((room) => room ?? []);
+    const rooms = Object.entries(sim.peak).flatMap(([id, room]) => (isPot(id) || id === TUB ? [room] : []));
     return {
       litres: finishedL(sim),
       potShare: Math.max(0, ...rooms.map((room) => (room.fillMl + room.foamMl) / room.limitMl)),
@@ -217,7 +220,10 @@ export function solvePlan(asked: SolveInput): Result<Solution, SolveProblem> {
     ...asked,
     recipe: withAcidFirst(withWay(withInstead(asked.recipe, instead), way, methodId), acidFirst),
   };
-  const { wish, recipe, kitchen, pot } = input;
+  const { recipe, kitchen, pot } = input;
+  const pots = potsOf(input).map((p) => p.pot);
+  const sideBySide = pots.length > 1;
+  const wish: Wish = sideBySide ? { ...asked.wish, fills: pots.length } : asked.wish;
   const sizer = new Sizer(input);
   const { question } = wish;
   if (
@@ -252,7 +258,10 @@ export function solvePlan(asked: SolveInput): Result<Solution, SolveProblem> {
 
   /** Most litres the pot takes in so many fills: potShare grows nearly in proportion to the litres. */
   const potTakes = (fills: number): Sized => {
-    let litres = ((potCapacityMl(pot) / 1000) * 0.6 * fills) as number;
+    const takesL = sideBySide
+      ? pots.reduce((sum, p) => sum + potCapacityMl(p), 0) / 1000
+      : (potCapacityMl(pot) / 1000) * fills;
+    let litres = takesL * 0.6;
     let sized = sizer.size(litres, fills);
     let last: { litres: number; share: number } | null = null;
     for (let round = 0; round < SOLVER.maxRounds; round++) {
@@ -292,6 +301,18 @@ export function solvePlan(asked: SolveInput): Result<Solution, SolveProblem> {
     // What is wrong in a pot that is too full anyhow may be right in two.
     if (sized.problem && !(sized.potShare > 1.0005)) return result(sized, first, limit);
     if (sized.potShare <= 1.0005) return met(sized, litres, first, limit);
+    if (sideBySide) {
+      const most = potTakes(first);
+      if (most.problem) return result(most, first, limit);
+      const takesMl = pots.reduce((sum, p) => sum + potCapacityMl(p), 0);
+      return fail({
+        kind: 'potTooSmall',
+        overL: litres - most.litres,
+        fitsL: most.litres,
+        fillsNeeded: Math.ceil((sized.potShare * takesMl) / potCapacityMl(pot)),
+        limit: foamLimits(first, most.litres),
+      });
+    }
     let fills = Math.min(SOLVER.maxFills + 1, Math.max(first + 1, Math.ceil(sized.potShare * first - 0.02)));
     while (fills <= SOLVER.maxFills) {
       sized = sizer.size(litres, fills, sized.free);

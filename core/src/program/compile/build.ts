@@ -5,9 +5,9 @@ import { potCapacityMl, potMassG, potShape } from '../model/kitchen.ts';
 import { lotVessels } from '../model/lots.ts';
 import { itemsIn } from '../model/tags.ts';
 import type { PlannedProgram, Step, VesselSpec } from '../model/types.ts';
-import { BLENDER, BOTTLES, BOWL, JUG, jarOf, POT, SPENT, SPICE_POT, TUB } from '../model/vessels.ts';
+import { BLENDER, BOTTLES, BOWL, JUG, jarOf, POT, potAt, SPENT, SPICE_POT, TUB } from '../model/vessels.ts';
 import { simulateBatch } from '../simulate/simulate.ts';
-import type { BuildInput } from './context.ts';
+import { type BuildInput, loadSharesOf, potsOf } from './context.ts';
 import { programLines } from './lines.ts';
 import { placeSteps } from './place.ts';
 import { compileSteps } from './steps.ts';
@@ -46,6 +46,7 @@ export function compile(
   taken: ReadonlyMap<string, ShelfPart> = new Map(),
 ): PlannedProgram {
   const { recipe, choices, pot, burner, fills } = input;
+  const loadShares = loadSharesOf(input);
   const placed = placeSteps(recipeSteps);
   const lines = programLines(input, placed);
   const steps = compileSteps(input, placed, lines);
@@ -56,6 +57,7 @@ export function compile(
     potId: pot.id,
     burnerId: burner.id,
     fills,
+    ...(loadShares ? { loadShares } : {}),
     lines: lines.lines,
     steps,
     vessels: [
@@ -100,8 +102,9 @@ function vesselsOf(
 ): VesselSpec[] {
   const { pot, kitchen, recipe } = input;
   // The smallest other pot of the kitchen serves for spices and syrups; without one, a small pan as every kitchen has.
+  const onStove = new Set(potsOf(input).map((p) => p.pot.id));
   const small = kitchen.pots
-    .filter((p) => potCapacityMl(p) < potCapacityMl(pot))
+    .filter((p) => !onStove.has(p.id) && potCapacityMl(p) < potCapacityMl(pot))
     .sort((a, b) => potCapacityMl(a) - potCapacityMl(b))[0];
   const used = new Set(steps.flatMap((s) => [...s.from, ...s.to]));
   const bare = (id: string, kind: VesselSpec['kind']): VesselSpec => ({ id, kind, shape: null, massG: 0 });
@@ -121,7 +124,16 @@ function vesselsOf(
     }),
   ];
   return [
-    { id: POT, kind: 'pot', shape: potShape(pot), massG: potMassG(pot), potId: pot.id },
+    ...potsOf(input).map(
+      ({ pot: p, burner }, i): VesselSpec => ({
+        id: potAt(i),
+        kind: 'pot',
+        shape: potShape(p),
+        massG: potMassG(p),
+        potId: p.id,
+        ...(i > 0 ? { burnerId: burner.id } : {}),
+      }),
+    ),
     bare(BOWL, 'bowl'),
     // Where the pot is not used it serves as the mixing bowl: it is what must hold it all.
     { ...bare(TUB, 'tub'), shape: used.has(POT) ? null : potShape(pot) },

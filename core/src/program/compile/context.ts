@@ -1,6 +1,7 @@
 import type { Burner, Kitchen, Pot } from '../../documents/kitchen.ts';
 import type { Choices, Recipe } from '../../documents/recipe.ts';
 import type { Tables } from '../../tables/types.ts';
+import { potCapacityMl } from '../model/kitchen.ts';
 import type { ProgramLine } from '../model/types.ts';
 
 /** A batch to be compiled: what is made, where, how much of it. */
@@ -11,6 +12,8 @@ export interface BuildInput {
   tables: Tables;
   pot: Pot;
   burner: Burner;
+  /** Pots that stand beside it, each with a ring of its own: then there is one load for each pot, and no more. */
+  beside?: readonly { pot: Pot; burner: Burner }[];
   /** The recipe's lines with the amounts of this batch; a `toVolume` line carries all the water. */
   lines: readonly ProgramLine[];
   fills: number;
@@ -18,4 +21,18 @@ export interface BuildInput {
   litres: number;
   /** How many times the recipe it is, for what is said in litres or up to a mark; unsaid: by its litres. */
   times?: number;
+}
+
+/** The pots of a batch, the first before those beside it. */
+export const potsOf = (c: Pick<BuildInput, 'pot' | 'burner' | 'beside'>): { pot: Pot; burner: Burner }[] => [
+  { pot: c.pot, burner: c.burner },
+  ...(c.beside ?? []),
+];
+
+/** What each pot takes where several stand side by side: as much of all as it is of all of them. */
+export function loadSharesOf(c: Pick<BuildInput, 'pot' | 'burner' | 'beside'>): number[] | undefined {
+  if (!c.beside?.length) return undefined;
+  const takesMl = potsOf(c).map(({ pot }) => potCapacityMl(pot));
+  const allMl = takesMl.reduce((sum, ml) => sum + ml, 0);
+  return takesMl.map((ml) => ml / allMl);
 }

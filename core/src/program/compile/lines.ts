@@ -4,7 +4,7 @@ import { areaM2 } from '../../physics/vesselShape.ts';
 import { takesLines } from '../book/lineMoves.ts';
 import type { LineId, ProgramLine, VesselId } from '../model/types.ts';
 import { BLENDER } from '../model/vessels.ts';
-import type { BuildInput } from './context.ts';
+import { type BuildInput, loadSharesOf, potsOf } from './context.ts';
 import type { PlacedStep } from './place.ts';
 
 /** What is left of a share below this is nothing, and a line named again finds none of it. */
@@ -159,9 +159,16 @@ function coverG(
     .slice(0, placed.indexOf(at) + 1)
     .filter((p) => takesLines(p.step.kind) && p.to[0] === at.to[0])
     .flatMap((p) => p.step.lineIds);
-  const solids = c.lines.flatMap((l) => {
-    const row = l.kind === 'solid' && there.includes(l.id) ? c.tables.ingredients.get(l.itemId) : undefined;
-    return row ? [{ row, massG: l.massG / c.fills }] : [];
-  });
-  return coverWaterMl(areaM2(c.pot.diameterCm / 100), plusCm, solids) * c.fills * WATER_20_G_PER_ML;
+  const shares = loadSharesOf(c);
+  const loads = shares
+    ? potsOf(c).map(({ pot }, i) => ({ pot, share: shares[i]! }))
+    : Array.from({ length: c.fills }, () => ({ pot: c.pot, share: 1 / c.fills }));
+  const coverMl = ({ pot, share }: (typeof loads)[number]): number => {
+    const solids = c.lines.flatMap((l) => {
+      const row = l.kind === 'solid' && there.includes(l.id) ? c.tables.ingredients.get(l.itemId) : undefined;
+      return row ? [{ row, massG: l.massG * share }] : [];
+    });
+    return coverWaterMl(areaM2(pot.diameterCm / 100), plusCm, solids);
+  };
+  return loads.reduce((sum, load) => sum + coverMl(load), 0) * WATER_20_G_PER_ML;
 }

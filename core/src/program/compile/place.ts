@@ -191,7 +191,9 @@ function placeStep(placed: PlacedStep[], step: RecipeStep, s: Stream, heatedIn: 
  * Which part is done once for each load of the pot: from the first filling to the last straining out of it, and the
  * cooling of what came out; what follows a dividing is done once. Null: nothing is.
  */
-export function loadsOf(placed: readonly PlacedStep[]): { from: number; to: number } | null {
+export function loadsOf(
+  placed: readonly PlacedStep[],
+): { from: number; strained: number; to: number } | null {
   const divided = placed.findIndex((p) => p.step.kind === 'split');
   const whole = divided < 0 ? placed : placed.slice(0, divided);
   const from = whole.findIndex((p) => p.step.kind === 'combine' && p.to[0] === POT);
@@ -199,5 +201,5 @@ export function loadsOf(placed: readonly PlacedStep[]): { from: number; to: numb
   if (from < 0 || strained < from) return null;
   const next = whole[strained + 1];
   const cools = next?.step.kind === 'cool' && next.from[0] === whole[strained]!.to[0];
-  return { from, to: strained + (cools ? 1 : 0) };
+  return { from, strained, to: strained + (cools ? 1 : 0) };
 }

@@ -1,8 +1,9 @@
 import type { RecipeLine, RecipeStep } from '../../documents/recipe.ts';
 import { JUICE_TOOLS } from '../../documents/recipe.ts';
+import { shareOfLoad } from '../model/loads.ts';
 import type { BottleStep, Step, Until } from '../model/types.ts';
-import { SPICE_POT, TUB } from '../model/vessels.ts';
-import type { BuildInput } from './context.ts';
+import { BOWL, POT, potAt, SPICE_POT, TUB } from '../model/vessels.ts';
+import { type BuildInput, loadSharesOf, potsOf } from './context.ts';
 import type { CompiledLines } from './lines.ts';
 import { loadsOf, type PlacedStep } from './place.ts';
 import { type StepBuilder, stepBuilder } from './stepBuilder.ts';
@@ -25,6 +26,16 @@ import {
 const USUAL_SOUR_G_PER_L = 5;
 /** Putting a tub into the fridge, minutes. */
 const PUT_AWAY_MIN = 2;
+const POUR_BACK_MIN = 2;
+
+/** What pots that stand side by side do at the same time: a mark is reached by each for itself. */
+const DONE_TOGETHER: ReadonlySet<RecipeStep['kind']> = new Set(['heat', 'boil', 'steep', 'soak', 'settle']);
+const isTogether = ({ step, from }: PlacedStep): boolean =>
+  from[0] === POT &&
+  DONE_TOGETHER.has(step.kind) &&
+  step.downToL === undefined &&
+  step.downToCm === undefined &&
+  step.downToShare === undefined;
 
 /** Filled hot into warmed glass, where all of it comes out of one pot. */
 const fillsHot = (c: BuildInput): boolean => c.choices.coolBy === 'bottles' && c.fills === 1;
@@ -41,12 +52,19 @@ export function compileSteps(c: BuildInput, placed: readonly PlacedStep[], lines
     return b.steps;
   }
   emit(placed.slice(0, loads.from), 0);
+  if (c.beside?.length) {
+    // They are poured together before they are cooled.
+    emitBeside(c, b, placed.slice(loads.from, loads.strained + 1), lines);
+    emit(placed.slice(loads.strained + 1), 0);
+    return b.steps;
+  }
   const again = placed.slice(loads.from, loads.to + 1);
   const standsCold =
     again.at(-1)?.step.kind !== 'cool' &&
     again.findLast((p) => p.step.kind === 'steep' || p.step.kind === 'soak')?.step.place === 'fridge';
+  const each = again.filter((p) => isOfEachLoad(p, again, []));
   for (let load = 1; load <= c.fills; load++) {
-    emit(again, load);
+    for (const p of load === 1 ? again : each) emitStep(c, b, p, lines, each.includes(p) ? load : 0);
     // What is cold waits in the fridge while the next load takes its hours.
     if (standsCold && load < c.fills)
       b.add('cool', {
@@ -64,16 +82,84 @@ export function compileSteps(c: BuildInput, placed: readonly PlacedStep[], lines
   return b.steps;
 }
 
+/**
+ * Whether a step of the loads is done for each of them: it has to do with the pot, or with what goes into it or came out
+ * of it. What is cut on the board, or boils in a small pot beside it, is done once.
+ * @param pooled where all loads come together, which is no part of any one of them.
+ */
+function isOfEachLoad(placed: PlacedStep, all: readonly PlacedStep[], pooled: readonly string[]): boolean {
+  const touches = (p: PlacedStep) => [...p.from, ...p.to];
+  if (touches(placed).includes(POT)) return true;
+  const shared = new Set(all.filter((p) => touches(p).includes(POT)).flatMap(touches));
+  const isShared = (id: string) => id !== BOWL && !pooled.includes(id) && shared.has(id);
+  return placed.from.every((id) => id === BOWL) ? placed.to.some(isShared) : placed.from.some(isShared);
+}
+
+/**
+ * What needs a pot, in pots that stand side by side: they are heated, boiled and left to stand together; what hands do
+ * is done to one after the other.
+ */
+function emitBeside(
+  c: BuildInput,
+  b: StepBuilder,
+  placed: readonly PlacedStep[],
+  lines: CompiledLines,
+): void {
+  const pots = potsOf(c).map((_, i) => potAt(i));
+  let apart: PlacedStep[] = [];
+  const emitApart = () => {
+    for (const i of pots.keys()) for (const p of apart) emitInPot(c, b, p, lines, i);
+    apart = [];
+  };
+  for (const p of placed) {
+    const together = isTogether(p);
+    if (!together && isOfEachLoad(p, placed, [TUB])) {
+      apart.push(p);
+      continue;
+    }
+    emitApart();
+    emitStep(c, b, p, lines, 0, together ? { from: pots, to: pots } : p);
+  }
+  emitApart();
+}
+
+/** A step in one of several pots; what was poured together goes back into all, each takes its part and the last the rest. */
+function emitInPot(c: BuildInput, b: StepBuilder, p: PlacedStep, lines: CompiledLines, index: number): void {
+  const shares = loadSharesOf(c) ?? [1];
+  const pot = potAt(index);
+  const inPot = (ids: readonly string[]) => ids.map((id) => (id === POT ? pot : id));
+  const poured = p.from.filter((id) => id !== BOWL && id !== POT);
+  const partly =
+    p.step.kind === 'combine' && p.to[0] === POT && poured.length > 0 && index < shares.length - 1;
+  if (partly)
+    for (const from of poured)
+      b.add('split', {
+        from: [from],
+        to: [pot],
+        lines: [],
+        fill: index + 1,
+        recipeStepId: p.step.id,
+        share: shares[index]! / shares.slice(index).reduce((sum, share) => sum + share, 0),
+        until: minutes(POUR_BACK_MIN),
+        attention: 'handsOn',
+      });
+  if (partly && p.step.lineIds.length === 0) return;
+  emitStep(c, b, p, lines, index + 1, { from: partly ? [BOWL] : inPot(p.from), to: inPot(p.to) });
+}
+
 function emitStep(
   c: BuildInput,
   b: StepBuilder,
   placed: PlacedStep,
   lines: CompiledLines,
   fill: number,
+  /** The vessels meant, where pots stand side by side. */
+  { from, to }: Pick<PlacedStep, 'from' | 'to'> = placed,
 ): void {
-  const { step, from, to } = placed;
-  const litres = fill > 0 ? c.litres / c.fills : c.litres;
-  const times = (c.times ?? c.litres / c.recipe.basisL) / (fill > 0 ? c.fills : 1);
+  const { step } = placed;
+  const share = shareOfLoad({ fills: c.fills, loadShares: loadSharesOf(c) }, { fill });
+  const litres = c.litres * share;
+  const times = (c.times ?? c.litres / c.recipe.basisL) * share;
   const at = { from, to, fill, recipeStepId: step.id };
   const base = {
     ...at,
@@ -162,7 +248,7 @@ function emitStep(
         ...(step.rinseMl ? { rinseMl: step.rinseMl } : {}),
       });
       // With more loads to come it would stand warm for hours: what is not surely sour is cooled meanwhile.
-      if (step.keepSolids && c.fills > 1 && fill > 0 && coldC(c) === COLD_C.other)
+      if (step.keepSolids && !c.beside?.length && c.fills > 1 && fill > 0 && coldC(c) === COLD_C.other)
         emitCool(c, b, { id: step.id, kind: 'cool', lineIds: [] }, { ...at, from: to });
       return;
     case 'cool':

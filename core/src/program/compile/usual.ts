@@ -5,8 +5,8 @@ import { FIRM_SKINS } from '../../tables/traits.ts';
 import { juiceToolOf } from '../model/kitchen.ts';
 import { traitsOf } from '../model/tags.ts';
 import type { Attention, LineId, Until } from '../model/types.ts';
-import { POT, SPICE_POT } from '../model/vessels.ts';
-import type { BuildInput } from './context.ts';
+import { isPot, SPICE_POT } from '../model/vessels.ts';
+import { type BuildInput, potsOf } from './context.ts';
 
 /** What a step leaves unsaid is as usual: how long it takes, how cold it gets, which lid is on, who has to be there. */
 
@@ -185,9 +185,11 @@ function usualMin(c: BuildInput, step: RecipeStep, litres: number): number {
 export function lidOf(c: BuildInput, step: RecipeStep, vesselId: string): 'on' | 'ajar' | 'off' {
   if (step.lid) return step.lid;
   if (vesselId === SPICE_POT) return 'on';
-  if (vesselId !== POT) return step.kind === 'cool' ? 'off' : 'on';
-  const covered = c.pot.lid ? 'on' : 'off';
-  return step.kind === 'boil' && c.pot.lid ? c.choices.lid : covered;
+  if (!isPot(vesselId)) return step.kind === 'cool' ? 'off' : 'on';
+  // Of several pots the one without a lid is the one that counts: nothing is claimed that only some have.
+  const hasLid = potsOf(c).every(({ pot }) => pot.lid);
+  const covered = hasLid ? 'on' : 'off';
+  return step.kind === 'boil' && hasLid ? c.choices.lid : covered;
 }
 
 /** Who has to be there. */

@@ -99,6 +99,8 @@ export interface VesselSpec {
   massG: number;
   /** Which pot of the kitchen it is, where it is heated. */
   potId?: string;
+  /** The ring it stands on, where it is not the batch's. */
+  burnerId?: string;
   /** Whose it is, where it is a lot's. */
   lot?: LotName;
   /** What it holds before the first step: a part taken from the shelf. */
@@ -320,6 +322,8 @@ interface ProgramShape {
   potId: string;
   burnerId: string;
   fills: number;
+  /** What share of all each load takes, where they are not equal: pots that stand side by side. */
+  loadShares?: readonly number[];
 }
 
 /** As it was planned, and as a batch pins it. */

@@ -1,5 +1,8 @@
 /** Vessels of a batch: the pot that boils, a bowl for what is washed, a tub that receives, the bottles. */
 export const POT = 'pot';
+/** The pots of a batch: the first, and those that stand beside it. */
+export const potAt = (index: number): string => (index === 0 ? POT : `${POT}-${index + 1}`);
+export const isPot = (vesselId: string): boolean => vesselId === POT || /^pot-\d+$/.test(vesselId);
 export const BOWL = 'bowl';
 export const TUB = 'tub';
 export const BOTTLES = 'bottles';

@@ -9,6 +9,7 @@ import {
   water,
 } from '../../liquor/composition.ts';
 import type { IngredientRow, LiquidRow } from '../../tables/types.ts';
+import { shareOfLoad } from '../model/loads.ts';
 import type { CoolingTally, Origin, Solid, Step, Vessel, VesselId } from '../model/types.ts';
 import { acidFigures, estimateShowsAcid, NO_COOLING, standing, worseCooling } from './exposure.ts';
 import {
@@ -59,9 +60,6 @@ export const freshSolid = (
   sinceMin: number | null,
 ): Solid => ({ lineId, ingredientId: row.id, massG, held: EMPTY, extracted: 0, wet: false, sinceMin });
 
-/** The share of a line that one step takes: an equal part for each fill of the pot. */
-export const shareOf = (sim: SimState, step: Step): number => (step.fill > 0 ? 1 / sim.program.fills : 1);
-
 /** What was lifted out of a pot has that pot's history, and the hours in its bowl since. */
 function liftedCooling(sim: SimState, solid: Solid): CoolingTally {
   if (!solid.lifted) return NO_COOLING;
@@ -73,7 +71,7 @@ function liftedCooling(sim: SimState, solid: Solid): CoolingTally {
 export function takeSolids(sim: SimState, step: Step, lineId: string): TakenSolid {
   const line = lineOf(sim, step.id, lineId);
   const row = ingredientOf(sim, step.id, line.itemId);
-  const wanted = line.massG * shareOf(sim, step);
+  const wanted = line.massG * shareOfLoad(sim.program, step);
   for (const vessel of sim.vessels.values()) {
     if (sim.specs.get(vessel.id)?.kind !== 'bowl') continue;
     const ready = vessel.solids.find((s) => s.lineId === lineId);

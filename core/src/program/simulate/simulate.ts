@@ -24,6 +24,7 @@ import type {
 } from '../model/types.ts';
 import { noRecorder } from './evolve.ts';
 import { noteRoom, type SimState, StepStop, solidsInfo, startWork } from './state.ts';
+import { boilStep } from './steps/boilStep.ts';
 import {
   bottleStep,
   combineStep,
@@ -36,7 +37,7 @@ import {
   sweetenStep,
   washStep,
 } from './steps/handSteps.ts';
-import { boilStep, coolStep, heatStep, standStep } from './steps/heatSteps.ts';
+import { coolStep, heatStep, standStep } from './steps/heatSteps.ts';
 import { blendStep, juiceStep, strainStep } from './steps/separation.ts';
 import { passUntil, type StepRun, standBy } from './steps/stepTime.ts';
 

@@ -1,7 +1,7 @@
 import { Fold } from '../../shared/Fold.tsx';
 import { sayRich } from '../../words/rich.ts';
 import '../../words/places/batch.ts';
-import { type CoolingWay, coolingWays, KEEPING, POT, SERVE_C } from '@big-ladle/core';
+import { type CoolingWay, coolingWays, isPot, KEEPING, SERVE_C } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import { useMemo } from 'react';
 import { role } from '../../theme/theme.ts';
@@ -30,7 +30,7 @@ export function CoolingWatch({ live }: { live: LiveBatch }) {
       tempC: entry.now.tempC,
       coldC: SERVE_C,
       diameterM: spec?.shape?.diameterM ?? pot.diameterCm / 100,
-      vesselG: entry.vesselId === POT ? (spec?.massG ?? 0) : 0,
+      vesselG: isPot(entry.vesselId) ? (spec?.massG ?? 0) : 0,
       roomC: kitchen.roomC,
       fridgeC: kitchen.fridgeC,
     });

@@ -4,8 +4,8 @@ import {
   coldVolume,
   type EventBody,
   entryProblem,
+  isPot,
   measuredLossWarning,
-  POT,
   type Reading,
   type StepProblem,
   TUB,
@@ -16,6 +16,7 @@ import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import { useState } from 'react';
+import { vesselName } from '../../shared/batch/stepWords.ts';
 import { Choice } from '../../shared/Choice.tsx';
 import { Counter } from '../../shared/Counter.tsx';
 import { Dial } from '../../shared/Dial.tsx';
@@ -88,8 +89,11 @@ export function MeasureForm(props: {
   closing?: { label: string; deed: EventBody };
 }) {
   const { live, onDone, closing } = props;
-  const vesselId = vesselNowId(live);
-  const inPot = vesselId === POT;
+  // Of pots that stand side by side each may be read.
+  const pots = live.step?.from.filter(isPot) ?? [];
+  const [chosenPot, setChosenPot] = useState('');
+  const vesselId = pots.includes(chosenPot) ? chosenPot : vesselNowId(live);
+  const inPot = isPot(vesselId);
   const [kind, setKind] = useState<Kind>('jug');
   const [jugL, setJugL] = useState(1);
   const [jugs, setJugs] = useState(0);
@@ -195,6 +199,14 @@ export function MeasureForm(props: {
     : ['jug', 'mass', 'temperature', 'brix', 'pH'];
   return (
     <Box sx={{ display: 'grid', gap: 1.5 }} data-testid="measure-form">
+      {pots.length > 1 && (
+        <Choice
+          label={say('measureForm.whichPot')}
+          value={vesselId}
+          options={pots.map((id) => ({ value: id, text: vesselName(live.program, live.kitchen, id) }))}
+          onChange={setChosenPot}
+        />
+      )}
       <Choice
         label={say('measureForm.measure')}
         value={kind}
@@ -263,7 +275,7 @@ export function MeasureForm(props: {
             <Box>
               {litres(totalL, 2)}
               {hot && <> {say('measureForm.hotWhenCold', { cold: litres(coldL, 2) })}</>}
-              {momentEntry && (
+              {momentEntry?.vesselId === vesselId && (
                 <Box component="span" sx={{ color: role('inkMuted') }}>
                   {say('measureForm.theModelExpectedCold', { expectedNow: litres(expectedNowL, 2) })}
                 </Box>

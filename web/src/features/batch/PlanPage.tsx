@@ -1,5 +1,13 @@
 import '../../words/places/batch.ts';
-import { type Batch, type MethodId, openingPlan, type PlanDoc, type PlanRisk, ROUTES } from '@big-ladle/core';
+import {
+  type Batch,
+  type MethodId,
+  openingPlan,
+  type PlanDoc,
+  type PlanRisk,
+  ROUTES,
+  standsIn,
+} from '@big-ladle/core';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import { useMemo, useState } from 'react';
@@ -128,9 +136,7 @@ export function NewPlanPage() {
   const key = `${recipeId}:${method ?? ''}`;
   if (!fresh) return <Navigate to="/" replace />;
   const draft = drafts.drafts[key];
-  const known =
-    draft && k.pots.some((p) => p.id === draft.potId) && k.burners.some((b) => b.id === draft.burnerId);
-  const plan = known ? draft : fresh;
+  const plan = draft && standsIn(draft, k) ? draft : fresh;
 
   const keep = async (firstStepId: string | null, andStart: boolean, risk: PlanRisk | null = null) => {
     setBusy(true);

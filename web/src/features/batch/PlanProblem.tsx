@@ -1,5 +1,12 @@
 import '../../words/places/batch.ts';
-import { type Kitchen, type PlanDoc, type PlanProblem, solvePlanDoc } from '@big-ladle/core';
+import {
+  besideWays,
+  type Kitchen,
+  type PlanDoc,
+  type PlanProblem,
+  solvePlanDoc,
+  withBeside,
+} from '@big-ladle/core';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -7,6 +14,9 @@ import { useEffect, useMemo, useState } from 'react';
 import { useBook } from '../../shared/book.ts';
 import { duration, litres, num, say, sayStepProblem } from '../../words/say.ts';
 import { run } from '../../workers/run.ts';
+
+/** More pot loads than this nobody stands at the stove for. */
+const MOST_LOADS = 6;
 
 /** What does not work out, by how much, and what would. */
 export function ProblemPanel(props: {
@@ -24,8 +34,9 @@ export function ProblemPanel(props: {
         return say('problem.potTooSmall', {
           over: litres(problem.overL),
           pot: pot?.name ?? 'pot',
-          fills:
-            plan.fills === 1 || plan.fills === 'asNeeded'
+          fills: plan.beside
+            ? say('planProblem.beside', { pots: plan.beside.length + 1 })
+            : plan.fills === 1 || plan.fills === 'asNeeded'
               ? say('planProblem.oneFill')
               : say('planProblem.fills', { fills: plan.fills }),
           fits: litres(problem.fitsL),
@@ -68,7 +79,10 @@ export function ProblemPanel(props: {
   );
 }
 
-/** More fills, another pot, or less: each one tap. What several fills cost in time is worked out beside the screen. */
+/**
+ * Another pot beside it, more loads, another pot, or less: each one tap. What each costs in time is worked out beside
+ * the screen.
+ */
 function Offers(props: {
   plan: PlanDoc;
   fitsL: number;
@@ -78,45 +92,62 @@ function Offers(props: {
 }) {
   const { plan, fitsL, fillsNeeded, kitchen, onChange } = props;
   const { book, own, custom, tables } = useBook();
-  const [hours, setHours] = useState<number | null>(null);
-  const possible = fillsNeeded <= 6;
+  const [hours, setHours] = useState<ReadonlyMap<PlanDoc, number>>(new Map());
+  const beside = useMemo(() => besideWays(plan, kitchen), [plan, kitchen]);
+  const inLoads = useMemo(
+    () => (fillsNeeded <= MOST_LOADS ? { ...withBeside(plan, []), fills: fillsNeeded } : null),
+    [plan, fillsNeeded],
+  );
   useEffect(() => {
-    setHours(null);
-    if (!possible) return;
+    setHours(new Map());
+    const plans = [...beside, ...(inLoads ? [inLoads] : [])];
+    if (plans.length === 0) return;
     const stop = new AbortController();
-    run(
-      { kind: 'compareFills', plan, kitchen, fills: [fillsNeeded] },
-      { recipes: own, rows: custom },
-      { signal: stop.signal },
-    )
-      .then((answer) => {
-        const first = answer.results[0]?.result;
-        if (first?.ok) setHours(first.value.simulation.endMin);
-      })
+    run({ kind: 'solveEach', plans, kitchen }, { recipes: own, rows: custom }, { signal: stop.signal })
+      .then(({ results }) =>
+        setHours(
+          new Map(results.flatMap((r, i) => (r.ok ? [[plans[i]!, r.value.simulation.endMin] as const] : []))),
+        ),
+      )
       .catch(() => undefined);
     return () => stop.abort();
-  }, [plan, kitchen, fillsNeeded, possible, own, custom]);
+  }, [beside, inLoads, kitchen, own, custom]);
+  // Of pots beside it those that do; the one that is enough and the smallest is the least to carry.
+  const besideIt = beside.filter((p) => hours.has(p)).at(-1);
   const others = useMemo(
     () =>
       kitchen.pots.filter(
         (p) =>
-          p.id !== plan.potId && solvePlanDoc({ ...plan, potId: p.id, fills: 1 }, book, kitchen, tables).ok,
+          p.id !== plan.potId &&
+          solvePlanDoc({ ...withBeside(plan, []), potId: p.id, fills: 1 }, book, kitchen, tables).ok,
       ),
     [kitchen, plan, book, tables],
   );
   return (
     <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mt: 1 }}>
-      {possible && (
-        <Button variant="outlined" onClick={() => onChange({ ...plan, fills: fillsNeeded })}>
+      {besideIt && (
+        <Button variant="outlined" onClick={() => onChange(besideIt)} data-testid="offer-beside">
+          {say('planProblem.useBeside', {
+            name: kitchen.pots.find((p) => p.id === besideIt.beside?.at(-1)?.potId)?.name ?? '',
+            hours: duration(hours.get(besideIt) ?? 0),
+          })}
+        </Button>
+      )}
+      {inLoads && (
+        <Button variant="outlined" onClick={() => onChange(inLoads)}>
           {say('planProblem.makeItInFills', {
             fillsNeeded: num(fillsNeeded),
-            hours: duration(hours ?? 0),
-            hoursIs: hours !== null,
+            hours: duration(hours.get(inLoads) ?? 0),
+            hoursIs: hours.has(inLoads),
           })}
         </Button>
       )}
       {others.map((p) => (
-        <Button key={p.id} variant="outlined" onClick={() => onChange({ ...plan, potId: p.id, fills: 1 })}>
+        <Button
+          key={p.id}
+          variant="outlined"
+          onClick={() => onChange({ ...withBeside(plan, []), potId: p.id, fills: 1 })}
+        >
           {say('planProblem.useThe', { name: p.name })}
         </Button>
       ))}

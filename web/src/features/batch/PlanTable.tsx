@@ -24,11 +24,13 @@ import {
   type Simulation,
   simulateBatch,
   solvePlanDoc,
+  standsSideBySide,
   startBy,
   type Tables,
   tagsOfBatch,
   timelineOf,
   timetableFrom,
+  withBeside,
   withServing,
 } from '@big-ladle/core';
 import Box from '@mui/material/Box';
@@ -52,6 +54,7 @@ import { MissingTools } from './MissingTools.tsx';
 import { NotToBeKept } from './NotToBeKept.tsx';
 import { ProblemPanel } from './PlanProblem.tsx';
 import { PlanWarnings } from './PlanWarnings.tsx';
+import { PotsAndRings } from './PotsAndRings.tsx';
 import {
   BalancePanel,
   BottlesPanel,
@@ -67,6 +70,7 @@ import {
   WashPanel,
 } from './panels.tsx';
 import { PresetChoices, StageChoices } from './StageChoices.tsx';
+import { sentenceField } from './sentenceField.ts';
 import { TooEarlyToBegin } from './TooEarly.tsx';
 import { TooLate } from './TooLate.tsx';
 import { WaysChoice } from './WaysChoice.tsx';
@@ -118,19 +122,6 @@ export interface PlanTableProps {
   deeds: (firstStepId: string | null, risk: PlanRisk | null) => ReactNode;
 }
 
-const inline = {
-  ...heading,
-  font: 'inherit',
-  fontWeight: 700,
-  color: role('ink'),
-  background: 'transparent',
-  border: 0,
-  borderBottom: `2px solid ${role('line')}`,
-  minHeight: 32,
-  maxWidth: '100%',
-  '&:focus-visible': { outline: `3px solid ${role('rim')}` },
-};
-
 /** The plan at the table: the wish, the line, and the panel of one stage. Everything below follows from the wish. */
 export function PlanTable({ plan, kitchen: house, nowMs, onChange, deeds }: PlanTableProps) {
   const { book, tables } = useBook();
@@ -171,7 +162,7 @@ export function PlanTable({ plan, kitchen: house, nowMs, onChange, deeds }: Plan
       solved.ok
         ? solved
         : tooSmall
-          ? solvePlanDoc({ ...thought, fills: 'asNeeded' }, book, kitchen, tables)
+          ? solvePlanDoc({ ...withBeside(thought, []), fills: 'asNeeded' }, book, kitchen, tables)
           : solved,
     [solved, tooSmall, thought, kitchen, book, tables],
   );
@@ -279,42 +270,7 @@ export function PlanTable({ plan, kitchen: house, nowMs, onChange, deeds }: Plan
             ? say('planTable.inBottles', { litres: litres(shown.value.litres) })
             : say('planTable.moreThanGoes')}
         </strong>
-        <span>
-          {say('planTable.fromThe')}{' '}
-          <Box
-            component="select"
-            aria-label={say('common.pot')}
-            value={plan.potId}
-            onChange={(e: React.ChangeEvent<HTMLSelectElement>) =>
-              onChange({ ...plan, potId: e.target.value, fills: 1 })
-            }
-            sx={inline}
-          >
-            {kitchen.pots.map((p) => (
-              <option key={p.id} value={p.id}>
-                {p.name}
-              </option>
-            ))}
-          </Box>
-        </span>
-        <span>
-          {say('planTable.onThe')}{' '}
-          <Box
-            component="select"
-            aria-label={say('planTable.ring')}
-            value={plan.burnerId}
-            onChange={(e: React.ChangeEvent<HTMLSelectElement>) =>
-              onChange({ ...plan, burnerId: e.target.value })
-            }
-            sx={inline}
-          >
-            {kitchen.burners.map((b) => (
-              <option key={b.id} value={b.id}>
-                {b.name}
-              </option>
-            ))}
-          </Box>
-        </span>
+        <PotsAndRings plan={plan} kitchen={kitchen} onChange={onChange} />
         <span>
           {say('planTable.readyBy')}{' '}
           <Box
@@ -327,7 +283,7 @@ export function PlanTable({ plan, kitchen: house, nowMs, onChange, deeds }: Plan
             onChange={(e: React.ChangeEvent<HTMLInputElement>) =>
               onChange({ ...plan, readyAtMs: fromLocalField(e.target.value, kitchen.zone) })
             }
-            sx={inline}
+            sx={sentenceField}
           />
         </span>
         {farAhead && (
@@ -447,7 +403,9 @@ export function PlanTable({ plan, kitchen: house, nowMs, onChange, deeds }: Plan
           const limit = (
             <span data-testid="limit">
               {say(`limit.${made.limit}`, { litres: litres(kitchen.fridgeFreeL) })}
-              {made.fills > 1 && say('planTable.fillsOfThePot', { fills: num(made.fills) })}{' '}
+              {standsSideBySide(made.program)
+                ? say('planTable.sideBySide', { pots: num(made.fills) })
+                : made.fills > 1 && say('planTable.fillsOfThePot', { fills: num(made.fills) })}{' '}
             </span>
           );
           return (

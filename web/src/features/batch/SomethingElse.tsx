@@ -1,5 +1,5 @@
 import '../../words/places/batch.ts';
-import { amountWarning, POT, TAP_WATER_ID } from '@big-ladle/core';
+import { amountWarning, isPot, TAP_WATER_ID } from '@big-ladle/core';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -166,7 +166,7 @@ export function SomethingElse({ live, onDone }: { live: LiveBatch; onDone: () =>
             counted:
               what === 'swapped'
                 ? say('somethingElse.countedFromWhereIt')
-                : vesselId === POT
+                : isPot(vesselId)
                   ? say('somethingElse.countedIntoThePot')
                   : say('somethingElse.countedWhereTheDrink'),
           })}

@@ -1,5 +1,5 @@
 import '../../words/places/batch.ts';
-import { POT, type Step } from '@big-ladle/core';
+import { isPot, type Step, shareOfLoad } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import { lineAmount } from '../../shared/batch/lineAmount.ts';
 import { role } from '../../theme/theme.ts';
@@ -13,7 +13,7 @@ export function StepAmounts({ live, step }: { live: LiveBatch; step: Step }) {
   const forecast = live.now.forecast.trace.find((t) => t.stepId === step.id);
   const dosedG = forecast?.dosedG ?? {};
   const levelCm = forecast?.now.levelCm ?? null;
-  const share = step.fill > 0 ? program.fills : 1;
+  const share = shareOfLoad(program, step);
   const cutBefore = new Set(program.steps.flatMap((s) => (s.kind === 'prep' && !s.mill ? s.lines : [])));
   /** Where it is cut; where no step cuts it, where it goes in. */
   const tellsCut = (lineId: string): boolean =>
@@ -26,7 +26,7 @@ export function StepAmounts({ live, step }: { live: LiveBatch; step: Step }) {
     >
       {step.lines.map((lineId) => {
         const line = program.lines.find((l) => l.id === lineId);
-        const massG = (line?.massG ?? 0) / share || (dosedG[lineId] ?? 0);
+        const massG = (line?.massG ?? 0) * share || (dosedG[lineId] ?? 0);
         const { hand, scale } = lineAmount(line?.itemId ?? lineId, massG, kitchen, tables);
         return (
           <li key={lineId}>
@@ -40,7 +40,7 @@ export function StepAmounts({ live, step }: { live: LiveBatch; step: Step }) {
           </li>
         );
       })}
-      {step.kind === 'combine' && step.to[0] === POT && levelCm !== null && !step.lift && (
+      {step.kind === 'combine' && isPot(step.to[0] ?? '') && levelCm !== null && !step.lift && (
         <li>{say('stovePage.itShouldStandAt', { levelCm: num(levelCm, 1) })}</li>
       )}
     </Box>

@@ -1,7 +1,16 @@
 import { Fold } from '../../shared/Fold.tsx';
 import { PageTitle } from '../../shared/PageTitle.tsx';
 import '../../words/places/batch.ts';
-import { activeEvents, cuesFor, draws, guidanceFor, type Step, saysAlcohol } from '@big-ladle/core';
+import {
+  activeEvents,
+  cuesFor,
+  draws,
+  guidanceFor,
+  isPot,
+  type Step,
+  saysAlcohol,
+  standsSideBySide,
+} from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
@@ -261,6 +270,11 @@ function StoveScreen({ live }: { live: LiveBatch }) {
                   sx={{ ...heading, fontSize: 'clamp(2.2rem, 9vw, 3.4rem)', lineHeight: 1.05, m: 0 }}
                   own
                 />
+                {standsSideBySide(program) && [...step.from, ...step.to].some(isPot) && (
+                  <Box data-testid="which-pot" sx={{ mt: 0.5, fontSize: '1.3rem', fontWeight: 700 }}>
+                    {placeName(program, kitchen, step)}
+                  </Box>
+                )}
                 {step.text && (
                   <Box
                     data-testid="own-words"

@@ -34,7 +34,7 @@ export function WaysChoice(props: {
 }) {
   const { plan, recipe, kitchen, nowMs, setFor, onChange } = props;
   const { own, custom } = useBook();
-  const asked = JSON.stringify([plan.question, plan.potId, plan.burnerId, plan.fills]);
+  const asked = JSON.stringify([plan.question, plan.potId, plan.burnerId, plan.fills, plan.beside]);
   // biome-ignore lint/correctness/useExhaustiveDependencies: what was chosen of the ways does not change what they are
   const job = useMemo(
     () =>

@@ -5,6 +5,7 @@ import {
   bottlesFor,
   finishedLiquor,
   glassFacts,
+  isPot,
   type KeepingInput,
   type Kitchen,
   keepDate,
@@ -17,6 +18,7 @@ import {
   roomIn,
   type Simulation,
   type Step,
+  shareOfLoad,
   type TraceEntry,
   TUB,
   volumeMl,
@@ -50,7 +52,7 @@ const STAGE_KINDS: Record<Exclude<StageId, 'size' | 'keep'>, readonly Step['kind
 
 /** The stage of a step; cooling before the straining, and a straining between two draws, belong to the drawing. */
 export function stageOf(program: Program, step: Step): Exclude<StageId, 'size' | 'keep'> {
-  if (step.kind === 'cool' && step.from[0] === POT) return 'draw';
+  if (step.kind === 'cool' && isPot(step.from[0] ?? '')) return 'draw';
   if (step.kind === 'strain' && (step.keepSolids || step.to[0] !== TUB)) return 'draw';
   // Juice pressed when the drawing is over is on its way into the drink.
   if (
@@ -122,7 +124,7 @@ export function potView(program: Program, sim: Simulation, pot: Pot): PotView | 
     });
   const dryG = program.lines
     .filter((l) => l.kind === 'solid')
-    .reduce((sum, l) => sum + l.massG / program.fills, 0);
+    .reduce((sum, l) => sum + l.massG * shareOfLoad(program, { fill: 1 }), 0);
   const levelCm = boil.now.levelCm ?? 0;
   const description =
     say('figures.toTheBrimWide', {

@@ -24,10 +24,12 @@ import {
   POT,
   type Pot,
   type Program,
+  potAt,
   potCapacityMl,
   type Schedule,
   type Simulation,
   saysAlcohol,
+  standsSideBySide,
   type Tables,
   type Timetable,
   TUB,
@@ -38,7 +40,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { memo, type ReactNode } from 'react';
 import { colours, itemIdOf } from '../../shared/batch/liquorColour.ts';
-import { partsOnShelf, stepName } from '../../shared/batch/stepWords.ts';
+import { partsOnShelf, stepName, vesselName } from '../../shared/batch/stepWords.ts';
 import { LedgerDrawing } from '../../shared/drawings/LedgerDrawing.tsx';
 import { Spoon } from '../../shared/drawings/Spoon.tsx';
 import { VesselDrawing } from '../../shared/drawings/VesselDrawing.tsx';
@@ -138,17 +140,23 @@ export function PotPanel({ program, sim, pot, kitchen }: PanelInput) {
           })}
         </Typography>
         <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem' }} data-testid="pot-facts">
-          {program.fills > 1 && <>{say('panels.fillsEachTheSame', { fills: num(program.fills) })} </>}
+          {standsSideBySide(program) ? (
+            <>{say('panels.besideIt', { pots: potShares(program, kitchen) })} </>
+          ) : (
+            program.fills > 1 && <>{say('panels.fillsEachTheSame', { fills: num(program.fills) })} </>
+          )}
           {!view?.heated && <>{say('panels.nothingIsHeatedIt')} </>}
           {combine?.now.levelCm != null && (
             <>{say('panels.fillTo', { levelCm: centimetres(combine.now.levelCm) })} </>
           )}
           {heat && burner && (
             <>
-              {say('panels.boilsAfterAboutOn', {
-                lengthText: lengthText(heat),
-                name: burner.name.toLowerCase(),
-              })}{' '}
+              {standsSideBySide(program)
+                ? say('panels.allBoilAfterAbout', { lengthText: lengthText(heat) })
+                : say('panels.boilsAfterAboutOn', {
+                    lengthText: lengthText(heat),
+                    name: burner.name.toLowerCase(),
+                  })}{' '}
             </>
           )}
         </Box>
@@ -156,6 +164,17 @@ export function PotPanel({ program, sim, pot, kitchen }: PanelInput) {
     </Panel>
   );
 }
+
+/** What each of several pots takes: "Blue pot takes 58 %, Tall pot takes 42 %". */
+const potShares = (program: Program, kitchen: Kitchen): string =>
+  (program.loadShares ?? [])
+    .map((share, i) =>
+      say('panels.shareOfPot', {
+        pot: vesselName(program, kitchen, potAt(i)),
+        percent: num(share * 100),
+      }),
+    )
+    .join(', ');
 
 /** What goes in: as a hand measures it, with the weight beside. */
 export function ListPanel({
@@ -189,7 +208,10 @@ export function ListNotes({ program, kitchen, note }: PanelInput & { note?: Reac
         </span>
       ))}
       {power.length > 0 && <>{say('panels.wholeSpicesRunAhead')} </>}
-      {program.fills > 1 && <>{say('panels.amountsAreForAll', { fills: num(program.fills) })}</>}
+      {program.fills > 1 &&
+        (standsSideBySide(program)
+          ? say('panels.amountsAreForBoth')
+          : say('panels.amountsAreForAll', { fills: num(program.fills) }))}
     </Box>
   );
 }

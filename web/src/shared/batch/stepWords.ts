@@ -2,6 +2,7 @@ import {
   BLENDER,
   BOWL,
   heatManner,
+  isPot,
   JUG,
   type Kitchen,
   type LotName,
@@ -15,6 +16,7 @@ import {
   partOfJar,
   SPICE_POT,
   type Step,
+  standsSideBySide,
   TUB,
   type UntilDown,
   volumeMl,
@@ -45,7 +47,7 @@ function mannerOf(step: Step, program: Program): string | null {
       const filled = before.some(
         (s) => s.kind === 'combine' && s.fill === step.fill && s.to[0] === step.to[0],
       );
-      return filled || step.to[0] !== POT ? 'more' : null;
+      return filled || !isPot(step.to[0] ?? '') ? 'more' : null;
     }
     case 'heat':
       return heatManner(step) === 'boil' ? null : heatManner(step);
@@ -59,7 +61,7 @@ function mannerOf(step: Step, program: Program): string | null {
       if (step.place === 'stove') return 'hot';
       if (step.purpose) return step.purpose === 'settling' ? 'settle' : 'mature';
       const minutes = step.until.kind === 'duration' ? step.until.minutes : 0;
-      if (minutes >= DAY_MIN && step.to[0] !== POT) return 'mature';
+      if (minutes >= DAY_MIN && !isPot(step.to[0] ?? '')) return 'mature';
       return minutes <= SHORT_STEEP_MIN && !drawsSo(program) ? 'short' : null;
     }
     case 'mix':
@@ -94,7 +96,8 @@ export function stepName(step: Step, program: Program): string {
   // The steps of a lot say whose they are.
   const lot = lotNameOf(step, program);
   const name = lot ? `${own}: ${sayLot(lot).toLowerCase()}` : own;
-  return step.fill > 0 && program.fills > 1 ? say('stepWords.fill', { name, fill: step.fill }) : name;
+  if (step.fill === 0 || program.fills < 2) return name;
+  return say(standsSideBySide(program) ? 'stepWords.besidePot' : 'stepWords.fill', { name, fill: step.fill });
 }
 
 /** What a cook says when it is done: "It boils now". */
@@ -124,6 +127,7 @@ export function stepHow(step: Step, program: Program, amountsStandBelow = false)
       return step.until.kind === 'down' ? `${how} ${downTo(step.until.to)}` : how;
     }
     case 'split':
+      if (isPot(step.to[0] ?? '')) return say('how.split.back', { percent: num(step.share * 100) });
       return step.volumeMl === undefined
         ? say('how.split.share', { percent: num(step.share * 100), all: step.share > 0.995 })
         : say('how.split', { volume: volume(step.volumeMl / 1000) });
@@ -208,7 +212,14 @@ export const partsOnShelf = (
 /** The pot's or bowl's name for a step. */
 export function placeName(program: Program, kitchen: Kitchen, step: Step): string {
   if (step.kind === 'bottle') return say('common.bottles');
-  const id = step.to[0] === SPICE_POT ? SPICE_POT : (step.from[0] ?? step.to[0] ?? '');
+  const pots = step.from.filter(isPot);
+  if (pots.length > 1)
+    return pots
+      .map((id) => vesselName(program, kitchen, id))
+      .reduce((a, b) => say('stepWords.and', { a, b }));
+  const filled = step.to[0];
+  const id =
+    filled === SPICE_POT || (filled !== undefined && isPot(filled)) ? filled : (step.from[0] ?? filled ?? '');
   if (id === BLENDER && step.kind === 'juice') return say('stepWords.juice');
   return vesselName(program, kitchen, id);
 }
@@ -218,9 +229,8 @@ export function vesselName(program: Program, kitchen: Kitchen, id: string): stri
   const named = (potId: string | undefined) => kitchen.pots.find((p) => p.id === potId)?.name;
   const vessel = program.vessels.find((v) => v.id === id);
   if (vessel?.lot) return sayLot(vessel.lot);
+  if (isPot(id)) return named(vessel?.potId ?? program.potId) ?? say('common.pot');
   switch (id) {
-    case POT:
-      return named(program.potId) ?? say('common.pot');
     case SPICE_POT:
       return named(vessel?.potId) ?? say('stepWords.smallPan');
     case BLENDER:

@@ -157,7 +157,9 @@ export function LaneDrawing(props: {
                     strokeWidth={2.5}
                   />
                   {lanes.steps
-                    .filter((s) => s.vesselId === lane.vesselId && (s.kind === 'heat' || s.kind === 'boil'))
+                    .filter(
+                      (s) => s.vesselIds.includes(lane.vesselId) && (s.kind === 'heat' || s.kind === 'boil'),
+                    )
                     .map((s) => (
                       <line
                         key={s.stepId}

@@ -173,6 +173,7 @@ export const EN_BATCH = {
   'lotsForm.splitIt': 'Divide it',
 
   // measureForm
+  'measureForm.whichPot': 'Which pot?',
   'measureForm.measure': 'Measure',
   'measureForm.oneJugFewer': 'One jug fewer',
   'measureForm.oneJugMore': 'One jug more',
@@ -225,6 +226,8 @@ export const EN_BATCH = {
   'planProblem.make': 'Make {free}',
   'planProblem.makeItInFills':
     'Make it in {fillsNeeded} pot loads{hoursIs, select, true {, {hours} in all} other {}}',
+  'planProblem.beside': '{pots} pots side by side',
+  'planProblem.useBeside': 'Take the {name} beside it, {hours} in all',
   'planProblem.useThe': 'Use the {name}',
   'planProblem.make2': 'Make {floor}',
 
@@ -244,6 +247,11 @@ export const EN_BATCH = {
   'planTable.tooLateBy': 'too late by {now}',
   'planTable.theWish': 'The wish',
   'planTable.fillsOfThePot': ' {fills} pot loads.',
+  'planTable.sideBySide': ' {pots} pots side by side.',
+  'planTable.andThe': 'and the',
+  'planTable.potBeside': 'Pot beside it',
+  'planTable.ringBeside': 'Its ring',
+  'planTable.noPotBeside': 'no other pot',
 
   // rehearsing
   'rehearsing.theSimulatedCookWas': 'It could not go on by itself: {detail}',
@@ -625,12 +633,16 @@ export const EN_BATCH = {
   // panels
   'panels.cmWide': '{name}, {potCapacity}, {diameterCm} cm wide',
   'panels.fillsEachTheSame': '{fills} pot loads, each the same.',
+  'panels.besideIt': 'Side by side: {pots}. Poured together before it is cooled.',
+  'panels.shareOfPot': '{pot} takes {percent} %',
   'panels.nothingIsHeatedIt': 'Nothing is heated: it serves as the mixing bowl.',
   'panels.fillTo': 'Fill to {levelCm}.',
   'panels.boilsAfterAboutOn': 'Boils after about {lengthText} on the {name}.',
+  'panels.allBoilAfterAbout': 'All boil after about {lengthText}.',
   'panels.yourOfWeighs': 'Your {name} of {item} weighs {mass}.',
   'panels.wholeSpicesRunAhead': 'In a big pot whole spices grow more slowly than the water.',
   'panels.amountsAreForAll': 'Amounts are for all {fills} pot loads together.',
+  'panels.amountsAreForBoth': 'Amounts are for all pots together; at the stove each has its own.',
   'panels.asMuchAsThere': ', as much as there is juice',
   'panels.whatItGivesIs': '(what it gives is not modelled)',
   'panels.inTheGlass': ', in the glass',

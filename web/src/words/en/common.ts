@@ -419,6 +419,7 @@ export const EN = {
   'how.down.share': 'Until {percent} % of it is left.',
   'how.down.mark': 'Until it stands {cm} cm high in the pot.',
   'how.split': 'Pour off {volume}.',
+  'how.split.back': 'Pour {percent} % of what was strained back into this pot; the rest goes into the next.',
   'how.split.share': '{all, select, true {All of it.} other {Pour off {percent} % of what is there.}}',
   'how.sour': 'A little at a time: {list}. Stir, taste, then more.',
   'how.fortify': 'By the spoon, tasted between: {list}.',
@@ -976,6 +977,8 @@ export const EN = {
 
   // stepWords
   'stepWords.fill': '{name}, load {fill}',
+  'stepWords.besidePot': '{name}, pot {fill}',
+  'stepWords.and': '{a} and {b}',
   'stepWords.smallPan': 'Small pan',
   'stepWords.juice': 'Juice',
   'stepWords.blender': 'Blender',

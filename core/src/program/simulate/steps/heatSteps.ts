@@ -1,13 +1,11 @@
 import { scaled, volumeMl } from '../../../liquor/composition.ts';
-import { expansion } from '../../../liquor/water.ts';
 import { boilingPointC, heldPath, type Stretch } from '../../../physics/heat.ts';
 import { powerFactorOf } from '../../../physics/powerFactor.ts';
 import { areaM2 } from '../../../physics/vesselShape.ts';
 import { FUSION_J_PER_G } from '../../../tables/constants.ts';
 import { said } from '../../../units/result.ts';
-import { powerIntoPotW } from '../../model/kitchen.ts';
-import type { BoilStep, CoolStep, HeatStep, SoakStep, SteepStep, Step, Vessel } from '../../model/types.ts';
-import { advanceVessel, atPace, boilPath, pathOf } from '../evolve.ts';
+import type { CoolStep, HeatStep, SoakStep, SteepStep, Step, Vessel } from '../../model/types.ts';
+import { advanceVessel, atPace, pathOf } from '../evolve.ts';
 import {
   addFlow,
   capacityOfContents,
@@ -17,30 +15,41 @@ import {
   type SimState,
   StepStop,
   setVessel,
-  solidsInfo,
   vesselOf,
   widthM,
 } from '../state.ts';
-import { flameOutAheadMin, inPieces, plannedRemaining, type StepRun, wetVessel } from './stepTime.ts';
+import { burnerIdOf, cutAfter, powerFor } from './flame.ts';
+import {
+  flameOutAheadMin,
+  inPieces,
+  plannedRemaining,
+  type StepRun,
+  wetVessel,
+  wetVessels,
+} from './stepTime.ts';
 
-/** StorageClimate somewhere for a time: soaking cold, steeping hot or cold. */
+/** Somewhere for a time: soaking cold, steeping hot or cold. */
 export function standStep(sim: SimState, step: SoakStep | SteepStep, run: StepRun): void {
-  const { id } = wetVessel(sim, step);
-  inPieces(sim, step, run, new Set([id]), plannedRemaining(step), (minutes) => {
-    const vessel = { ...vesselOf(sim, step.id, id), place: step.place, lid: step.lid };
-    const held = step.kind === 'steep' && step.holdC !== undefined && !run.flameOut;
-    const stretches = held
-      ? heldPath(
-          vessel.liquor.tempC,
-          { ambientC: sim.kitchen.roomC, surfaceM2: areaM2(widthM(sim, vessel)), lid: step.lid },
-          minutes,
-        )
-      : pathOf(sim, vessel, { place: step.place, lid: step.lid, powerW: 0 }, { minutes }).stretches;
-    setVessel(sim, advanceVessel(sim, step.id, vessel, stretches, step.place, run.lived));
+  const ids = wetVessels(sim, step).map((v) => v.id);
+  inPieces(sim, step, run, new Set(ids), plannedRemaining(step), (minutes) => {
+    for (const [i, id] of ids.entries()) {
+      const vessel = { ...vesselOf(sim, step.id, id), place: step.place, lid: step.lid };
+      const held = step.kind === 'steep' && step.holdC !== undefined && !run.flameOut;
+      const stretches = held
+        ? heldPath(
+            vessel.liquor.tempC,
+            { ambientC: sim.kitchen.roomC, surfaceM2: areaM2(widthM(sim, vessel)), lid: step.lid },
+            minutes,
+          )
+        : pathOf(sim, vessel, { place: step.place, lid: step.lid, powerW: 0 }, { minutes }).stretches;
+      setVessel(sim, advanceVessel(sim, step.id, vessel, stretches, step.place, i === 0 ? run.lived : null));
+    }
   });
-  const after = vesselOf(sim, step.id, id);
-  setVessel(sim, { ...after, place: step.place === 'fridge' ? 'fridge' : 'counter' });
-  if (step.kind === 'soak' && step.thrown && run.stopAfterMin === null) throwAway(sim, step, id);
+  for (const id of ids) {
+    const after = vesselOf(sim, step.id, id);
+    setVessel(sim, { ...after, place: step.place === 'fridge' ? 'fridge' : 'counter' });
+    if (step.kind === 'soak' && step.thrown && run.stopAfterMin === null) throwAway(sim, step, id);
+  }
 }
 
 /** The water of a cleaning soak goes down the sink; what drips from the solids stays on them. */
@@ -79,19 +88,6 @@ function throwAway(sim: SimState, step: Step, vesselId: string): void {
   setVessel(sim, { ...vessel, liquor: drainedOf(sim, vessel, solids, sim.kitchen.tapC), solids });
 }
 
-/** A small pot for spices and syrups, where the kitchen has no second one: only its width matters for the flame. */
-const NOMINAL_SMALL_POT = { diameterCm: 18 };
-
-function powerFor(sim: SimState, step: HeatStep | BoilStep, vessel: Vessel): number {
-  const burner = sim.kitchen.burners.find((b) => b.id === step.burnerId);
-  if (!burner) throw new StepStop({ kind: 'unknownBurner', stepId: step.id, burnerId: step.burnerId });
-  const spec = sim.specs.get(vessel.id);
-  const potId = spec?.potId ?? (spec?.kind === 'spicePot' ? null : sim.program.potId);
-  const pot = potId === null ? NOMINAL_SMALL_POT : sim.kitchen.pots.find((p) => p.id === potId);
-  if (!pot) throw new StepStop({ kind: 'unknownVessel', stepId: step.id, vesselId: vessel.id });
-  return powerIntoPotW(burner, pot) * sim.factors.power * (sim.powerFactors.get(burner.id) ?? 1);
-}
-
 const evenly = (fromC: number, toC: number, minutes: number): Stretch[] => {
   const parts = Math.max(1, Math.ceil(Math.abs(toC - fromC) / 5));
   return Array.from({ length: parts }, (_, i) => ({
@@ -123,7 +119,8 @@ function learnPace(sim: SimState, step: HeatStep, start: Vessel, run: StepRun): 
     readings.sort((a, b) => a.atMin - b.atMin),
   );
   if (share === 1) return;
-  sim.powerFactors.set(step.burnerId, (sim.powerFactors.get(step.burnerId) ?? 1) * share);
+  const burnerId = burnerIdOf(sim, step, start.id);
+  sim.powerFactors.set(burnerId, (sim.powerFactors.get(burnerId) ?? 1) * share);
   run.notes.push(said('heat.pace', { percent: Math.round(share * 100) }));
 }
 
@@ -139,25 +136,54 @@ const along =
     return stretches.at(-1)?.toC ?? startC;
   };
 
-/** Heating to a temperature. Where the cook has said when it boiled, the pot's own pace replaces the predicted one. */
+/**
+ * Heating to a temperature. Where the cook has said when it boiled, the pot's own pace replaces the predicted one. Of
+ * several pots the slowest sets the time; the others wait for it on a low flame.
+ */
 export function heatStep(sim: SimState, step: HeatStep, run: StepRun): void {
-  const start = wetVessel(sim, step);
+  const pots = wetVessels(sim, step);
   const targetC =
     step.until.kind === 'temp' && step.until.targetC !== null
       ? step.until.targetC
       : boilingPointC(sim.kitchen.altitudeM);
-  learnPace(sim, step, start, run);
-  const around = { place: 'stove' as const, lid: step.lid, powerW: powerFor(sim, step, start) };
-  setVessel(sim, { ...start, place: 'stove', lid: step.lid });
-  noteRoom(sim, vesselOf(sim, step.id, start.id), true);
-  const first = pathOf(sim, start, around, { targetC });
-  if (first.end === 'never' && run.actualMin === null && run.stopAfterMin === null) {
-    throw new StepStop({ kind: 'neverBoils', stepId: step.id, vesselId: start.id, reachesC: first.endC });
+  for (const pot of pots) learnPace(sim, step, pot, run);
+  const aroundOf = (vessel: Vessel) => ({
+    place: 'stove' as const,
+    lid: step.lid,
+    powerW: powerFor(sim, step, vessel),
+  });
+  for (const pot of pots) {
+    setVessel(sim, { ...pot, place: 'stove', lid: step.lid });
+    noteRoom(sim, vesselOf(sim, step.id, pot.id), true);
   }
+  const ways = pots.map((pot) => ({ pot, way: pathOf(sim, pot, aroundOf(pot), { targetC }) }));
+  const never = ways.find(({ way }) => way.end === 'never');
+  if (never && run.actualMin === null && run.stopAfterMin === null) {
+    throw new StepStop({
+      kind: 'neverBoils',
+      stepId: step.id,
+      vesselId: never.pot.id,
+      reachesC: never.way.endC,
+    });
+  }
+  const { pot: start, way: first } = never ?? ways.reduce((a, b) => (b.way.minutes > a.way.minutes ? b : a));
+  const around = aroundOf(start);
   run.notes.push(said('heat.takes', { minutes: Math.round(run.actualMin ?? first.minutes) }));
   const startMin = sim.nowMin;
   const toTarget = () => pathOf(sim, vesselOf(sim, step.id, start.id), around, { targetC }).minutes;
-  inPieces(sim, step, run, new Set([start.id]), toTarget, (minutes, goneMin) => {
+  inPieces(sim, step, run, new Set(pots.map((p) => p.id)), toTarget, (minutes, goneMin) => {
+    for (const { id } of pots) {
+      if (id === start.id) continue;
+      const vessel = vesselOf(sim, step.id, id);
+      const stretches = run.flameOut
+        ? pathOf(sim, vessel, { ...aroundOf(vessel), powerW: 0 }, { minutes }).stretches
+        : thenHeld(
+            pathOf(sim, vessel, aroundOf(vessel), { targetC }).stretches,
+            vessel.liquor.tempC,
+            minutes,
+          );
+      setVessel(sim, advanceVessel(sim, step.id, vessel, stretches, 'stove', null));
+    }
     const vessel = vesselOf(sim, step.id, start.id);
     const path = pathOf(sim, vessel, around, { targetC });
     const heatedMin =
@@ -177,131 +203,12 @@ export function heatStep(sim: SimState, step: HeatStep, run: StepRun): void {
     }
     setVessel(sim, advanceVessel(sim, step.id, vessel, stretches, 'stove', run.lived));
   });
-  noteRoom(sim, vesselOf(sim, step.id, start.id), true);
+  for (const { id } of pots) noteRoom(sim, vesselOf(sim, step.id, id), true);
 }
 
-/** The first `minutes` of a path; a longer time holds the last temperature. */
-function cutAfter(stretches: readonly Stretch[], minutes: number): Stretch[] {
-  const out: Stretch[] = [];
-  let gone = 0;
-  for (const s of stretches) {
-    if (gone >= minutes - 1e-9) return out;
-    const share = Math.min(1, (minutes - gone) / s.minutes);
-    out.push({
-      minutes: s.minutes * share,
-      fromC: s.fromC,
-      toC: s.fromC + (s.toC - s.fromC) * share,
-      steamL: s.steamL * share,
-    });
-    gone += s.minutes * share;
-  }
-  const last = out.at(-1);
-  if (last && gone < minutes - 1e-9) {
-    out.push({ minutes: minutes - gone, fromC: last.toC, toC: last.toC, steamL: 0 });
-  }
-  return out;
-}
-
-/** A boil that would have to go on for longer never gets there, minutes. */
-const LONGEST_BOIL_MIN = 24 * 60;
-
-/** What a boil goes down to, mL as at 20 °C; null where it goes by the clock. A cook's litres are read as it stands hot. */
-function goalMlOf(sim: SimState, step: BoilStep, start: Vessel, boilC: number): number | null {
-  if (step.until.kind !== 'down') return null;
-  const { to } = step.until;
-  if ('share' in to) return to.share * volumeMl(start.liquor);
-  // Up to a mark there is liquor and what lies in it.
-  const hotMl =
-    'litres' in to
-      ? to.litres * 1000
-      : areaM2(widthM(sim, start)) * to.levelCm * 1e4 - solidsInfo(sim, start).volumeMl;
-  return Math.max(0, hotMl) / expansion(boilC);
-}
-
-/** Minutes of boiling until so much is left: what the plants still give is counted by trying. */
-function downMin(
-  sim: SimState,
-  step: BoilStep,
-  vessel: Vessel,
-  boil: Parameters<typeof boilPath>[2],
-  goalMl: number,
-): number {
-  const hasMl = volumeMl(vessel.liquor);
-  if (hasMl <= goalMl) return 0;
-  const { rate } = boilPath(sim, vessel, boil, 1);
-  const mlPerMin = (rate.litresPerH * sim.factors.boilOff * 1000) / 60;
-  let minutes = (hasMl - goalMl) / mlPerMin;
-  const never = { kind: 'neverDown' as const, stepId: step.id, vesselId: vessel.id, toL: goalMl / 1000 };
-  if (!(minutes < LONGEST_BOIL_MIN)) throw new StepStop(never);
-  const quiet = { ...sim, flows: null };
-  for (let round = 0; round < 3; round++) {
-    const { stretches } = boilPath(sim, vessel, boil, minutes);
-    const left = volumeMl(advanceVessel(quiet, step.id, vessel, stretches, 'stove', null).liquor);
-    minutes = Math.max(0, minutes + (left - goalMl) / mlPerMin);
-  }
-  return minutes;
-}
-
-/** So near the boiling point it boils, °C. */
-const AT_THE_BOIL_C = 0.2;
-
-export function boilStep(sim: SimState, step: BoilStep, run: StepRun): void {
-  const start = wetVessel(sim, step);
-  const boilC = boilingPointC(sim.kitchen.altitudeM);
-  const powerW = powerFor(sim, step, start);
-  // A heat step has brought it to the boil; where that was left out, the flame does so now.
-  const isBoiling = (vessel: Vessel) => vessel.liquor.tempC > boilC - AT_THE_BOIL_C;
-  const boiling = isBoiling(start) ? { ...start.liquor, tempC: boilC } : start.liquor;
-  setVessel(sim, { ...start, place: 'stove', lid: step.lid, liquor: boiling });
-  noteRoom(sim, vesselOf(sim, step.id, start.id), true);
-  const atStart = boilPath(sim, start, { level: step.level, lid: step.lid, powerW, boilC }, 1);
-  if (atStart.rate.tooWeak) run.notes.push(said('boil.tooWeak'));
-  else if (atStart.rate.turnUp)
-    run.notes.push(said('boil.turnUp', { percent: Math.round(atStart.rate.setting * 100) }));
-  const around = { place: 'stove' as const, lid: step.lid, powerW };
-  const here = () => vesselOf(sim, step.id, start.id);
-  /** Minutes in which it did not boil: without a flame, and on the way to the boil. */
-  let stillMin = 0;
-  const toBoil = () => (isBoiling(here()) ? null : pathOf(sim, here(), around, { targetC: boilC }));
-  // A flame too weak for it never gets there: the planned minutes go by all the same.
-  const wayMin = () => {
-    const way = toBoil();
-    return way?.end === 'reached' ? way.minutes : 0;
-  };
-  const goalMl = goalMlOf(sim, step, start, boilC);
-  const remaining = (goneMin: number) => {
-    const leftMin =
-      goalMl === null
-        ? plannedRemaining(step)(goneMin) + stillMin
-        : downMin(sim, step, here(), { level: step.level, lid: step.lid, powerW, boilC }, goalMl);
-    // What is poured in at its end is not brought back to the boil.
-    return leftMin > 1e-9 ? leftMin + wayMin() : 0;
-  };
-  inPieces(sim, step, run, new Set([start.id]), remaining, (minutes) => {
-    if (run.flameOut) {
-      const { stretches } = pathOf(sim, here(), { ...around, powerW: 0 }, { minutes });
-      setVessel(sim, advanceVessel(sim, step.id, here(), stretches, 'stove', run.lived));
-      stillMin += minutes;
-      return;
-    }
-    const way = toBoil();
-    if (way && way.end !== 'reached') {
-      const { stretches } = pathOf(sim, here(), around, { minutes });
-      setVessel(sim, advanceVessel(sim, step.id, here(), stretches, 'stove', run.lived));
-      return;
-    }
-    const warmMin = Math.min(minutes, way?.minutes ?? 0);
-    const warmed = way ? cutAfter(way.stretches, warmMin) : [];
-    stillMin += warmMin;
-    const { stretches } = boilPath(
-      sim,
-      here(),
-      { level: step.level, lid: step.lid, powerW, boilC },
-      minutes - warmMin,
-    );
-    setVessel(sim, advanceVessel(sim, step.id, here(), [...warmed, ...stretches], 'stove', run.lived));
-  });
-}
+/** A path for so many minutes; what has no way to go stays as hot as it is. */
+const thenHeld = (stretches: readonly Stretch[], tempC: number, minutes: number): Stretch[] =>
+  stretches.length > 0 ? cutAfter(stretches, minutes) : [{ minutes, fromC: tempC, toC: tempC, steamL: 0 }];
 
 /** Cooling to a temperature, or for a time. */
 export function coolStep(sim: SimState, step: CoolStep, run: StepRun): void {

@@ -1,7 +1,8 @@
 import { EMPTY, massG, minus, plus, scaled, volumeMl } from '../../../liquor/composition.ts';
 import { BLENDING } from '../../../tables/constants.ts';
+import { shareOfLoad } from '../../model/loads.ts';
 import type { ProgramLine, Step, Vessel } from '../../model/types.ts';
-import { addSolids, shareOf, type TakenSolid, takeSolids } from '../lines.ts';
+import { addSolids, type TakenSolid, takeSolids } from '../lines.ts';
 import { pourIn } from '../readings.ts';
 import {
   addFlow,
@@ -63,7 +64,7 @@ export function rejoinHeld(sim: SimState, step: Step, vessel: Vessel): Vessel {
 
 /** Grams of a line that a step takes: its share for this fill, or so much for each millilitre that is there. */
 export function gramsFor(sim: SimState, step: Step, line: ProgramLine, resultMl: number): number {
-  if (line.rule.kind !== 'byResult') return line.massG * shareOf(sim, step);
+  if (line.rule.kind !== 'byResult') return line.massG * shareOfLoad(sim.program, step);
   const perMl =
     sim.tables.liquids.get(line.itemId)?.densityGPerMl ?? sim.tables.sweeteners.get(line.itemId)?.bulkGPerMl;
   if (perMl === undefined) throw new StepStop({ kind: 'unknownItem', stepId: step.id, itemId: line.itemId });

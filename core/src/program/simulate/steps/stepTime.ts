@@ -1,6 +1,7 @@
 import { volumeMl } from '../../../liquor/composition.ts';
 import type { Said } from '../../../units/result.ts';
 import type { Adjustment, Step, StepActual, Vessel } from '../../model/types.ts';
+import { isPot } from '../../model/vessels.ts';
 import { advanceOthers, type Recorder } from '../evolve.ts';
 import { adjust } from '../readings.ts';
 import { type SimState, StepStop, vesselOf } from '../state.ts';
@@ -119,6 +120,12 @@ export function standBy(sim: SimState, step: Step, run: StepRun): void {
     (goneMin) => Math.max(0, (run.actualMin ?? 0) - goneMin),
     () => undefined,
   );
+}
+
+/** The pots that a step is about, where several stand side by side; of any other step its one vessel. */
+export function wetVessels(sim: SimState, step: Step): Vessel[] {
+  if (step.from.length < 2 || !step.from.every(isPot)) return [wetVessel(sim, step)];
+  return step.from.map((id) => wetVessel(sim, { ...step, from: [id] }));
 }
 
 export function wetVessel(sim: SimState, step: Step): Vessel {
