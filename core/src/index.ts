@@ -66,6 +66,7 @@ export {
 } from './balance/swaps.ts';
 export { type WayBack, waysBack } from './balance/waysBack.ts';
 export { insteadOf, sameStrengthG } from './compare/forms.ts';
+export { furtherHours, type StandingRow, standingSteps } from './compare/furtherHours.ts';
 export { type GoesWith, goesWith } from './compare/goesWith.ts';
 export { type HeldUnit, heldUnits } from './compare/held.ts';
 export { toLayOut } from './compare/layOut.ts';

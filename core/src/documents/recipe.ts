@@ -195,6 +195,15 @@ const stepSchema = v.strictObject({
   inGlass: v.optional(v.boolean()),
   /** Soured by taste to so much acid, g/L counted as citric. */
   sourGPerL: v.optional(between(0.5, 60)),
+  /** What may be done instead of waiting: strained after so many minutes, and the rest boiled again in so much water. */
+  branch: v.optional(
+    v.strictObject({
+      afterMin: between(1, LONGEST_MIN),
+      /** For `basisL` litres. */
+      waterL: between(0.1, 100),
+      boilMin: between(1, 180),
+    }),
+  ),
   /** Turned over, or shaken, every so many minutes. */
   everyMin: v.optional(between(1, LONGEST_MIN)),
   /** Frozen in portions of so many millilitres. */

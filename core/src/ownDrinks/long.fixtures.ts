@@ -63,7 +63,18 @@ export const LONG_DRINKS = [
       ['combine', 'water calyx ginger cloves'],
       ['heat'],
       ['boil', '', { minutes: 15 }],
-      ['steep', '', { minutes: 480, minMinutes: 240, maxMinutes: 720, place: 'fridge', lid: 'on' }],
+      [
+        'steep',
+        '',
+        {
+          minutes: 480,
+          minMinutes: 240,
+          maxMinutes: 720,
+          place: 'fridge',
+          lid: 'on',
+          branch: { afterMin: 240, waterL: 1, boilMin: 10 },
+        },
+      ],
       ['strain'],
       ['cool'],
       [

@@ -19,6 +19,8 @@ export type StepField =
   | 'tool'
   | 'hygiene'
   | 'everyMin'
+  /** Strained early, the rest boiled again. */
+  | 'branch'
   | 'lots'
   | 'lot'
   | 'sweetPct'
@@ -41,10 +43,13 @@ export const STEP_TABLE: Readonly<
   prep: { first: ['minutes'], more: ['text'] },
   combine: { first: ['minutes'], more: ['vessel', 'lot', 'text'] },
   lift: { first: ['minutes'], more: ['vessel', 'text'] },
-  soak: { first: ['minutes', 'place'], more: ['range', 'everyMin', 'lid', 'thrown', 'text'] },
+  soak: { first: ['minutes', 'place'], more: ['range', 'everyMin', 'branch', 'lid', 'thrown', 'text'] },
   heat: { first: ['heatTo'], more: ['toC', 'minutes', 'lid', 'vessel', 'lot', 'text'] },
   boil: { first: ['minutes', 'level'], more: ['range', 'downTo', 'lid', 'vessel', 'lot', 'text'] },
-  steep: { first: ['minutes', 'place'], more: ['range', 'everyMin', 'lid', 'vessel', 'lot', 'text'] },
+  steep: {
+    first: ['minutes', 'place'],
+    more: ['range', 'everyMin', 'branch', 'lid', 'vessel', 'lot', 'text'],
+  },
   strain: {
     first: ['minutes', 'press'],
     more: ['solids', 'passes', 'rinseMl', 'vessel', 'into', 'lot', 'text'],
@@ -86,6 +91,7 @@ const KEYS: Readonly<Record<StepField, readonly (keyof RecipeStep)[]>> = {
   tool: ['tool'],
   hygiene: ['hygiene'],
   everyMin: ['everyMin'],
+  branch: ['branch'],
   lots: ['lots'],
   lot: ['lot'],
   sweetPct: ['sweetPct'],

@@ -69,6 +69,7 @@ const FIELDS: Readonly<Record<StepField, fc.Arbitrary<Partial<RecipeStep>>>> = {
     },
   ),
   everyMin: fc.constant({ everyMin: 20 }),
+  branch: fc.constant({ branch: { afterMin: 20, waterL: 1, boilMin: 10 } }),
   // A step is of a lot only where the drink was divided into it: the law divides once, before it ends.
   lot: fc.constant({}),
   lots: fc.constant({}),

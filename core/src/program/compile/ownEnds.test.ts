@@ -234,6 +234,26 @@ describe('what else a cook does', () => {
     expect(titratableGPerL(sim.vessels.bottles!.liquor)).toBeCloseTo(6, 1);
     expectConserved(sim);
   });
+  it('an offered branch grows with the batch, and changes nothing of what is planned', () => {
+    const branch = { afterMin: 60, waterL: 1, boilMin: 10 };
+    const steps = (says: object) => [
+      step('combine', ['water', 'calyx']),
+      step('heat'),
+      step('steep', [], { minutes: 240, place: 'fridge', ...says }),
+      step('strain'),
+    ];
+    const half = made([WATER_4L, CALYX], steps({ branch }), {}, {}, 2);
+    // Half of the recipe: half of the litre.
+    expect(half.program.steps.find((s) => s.kind === 'steep')).toMatchObject({
+      branch: { afterMin: 60, waterL: 0.5, boilMin: 10 },
+    });
+    const [withIt, without] = [
+      made([WATER_4L, CALYX], steps({ branch })),
+      made([WATER_4L, CALYX], steps({})),
+    ];
+    expect(withIt.bottledL).toBe(without.bottledL);
+    expect(withIt.sim.endMin).toBe(without.sim.endMin);
+  });
   it('what settles or matures stands; it draws nothing new from what was strained off', () => {
     const { sim, program } = made(
       [WATER_4L, CALYX],

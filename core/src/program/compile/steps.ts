@@ -171,7 +171,10 @@ function emitStep(
   const lid = lidOf(c, step, to[0]!);
   const burnerId = burnerOf(c, to[0]!);
   const stands = { place: step.place === 'fridge' ? ('fridge' as const) : ('counter' as const) };
-  const every = step.everyMin === undefined ? {} : { everyMin: step.everyMin };
+  const meanwhile = {
+    ...(step.everyMin === undefined ? {} : { everyMin: step.everyMin }),
+    ...(step.branch ? { branch: { ...step.branch, waterL: step.branch.waterL * times } } : {}),
+  };
   switch (step.kind) {
     case 'pick':
     case 'prep':
@@ -201,17 +204,17 @@ function emitStep(
         ...stands,
         lid,
         ...(step.thrown ? { thrown: true } : {}),
-        ...every,
+        ...meanwhile,
       });
       return;
     case 'steep':
-      b.add('steep', { ...base, ...stands, lid, ...every });
+      b.add('steep', { ...base, ...stands, lid, ...meanwhile });
       return;
     case 'settle':
       b.add('steep', { ...base, ...stands, lid, purpose: 'settling' });
       return;
     case 'mature':
-      b.add('steep', { ...base, ...stands, lid, purpose: 'maturing', ...every });
+      b.add('steep', { ...base, ...stands, lid, purpose: 'maturing', ...meanwhile });
       return;
     case 'heat': {
       const targetC = heatToC(c, step);

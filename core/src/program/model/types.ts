@@ -178,12 +178,19 @@ export interface CombineStep extends StepBase {
   /** The solids of these lines are lifted out of `from` into the bowl, to be put back later. */
   lift?: boolean;
 }
+/** Strained before its time, and what is left boiled again: offered, never done unless the cook says so. */
+export interface Branch {
+  afterMin: number;
+  waterL: number;
+  boilMin: number;
+}
 export interface SoakStep extends StepBase {
   kind: 'soak';
   place: Place;
   lid: Lid;
   /** Turned over every so many minutes. */
   everyMin?: number;
+  branch?: Branch;
   /** The water was for cleaning: it is poured away with what it drew. */
   thrown?: boolean;
 }
@@ -210,6 +217,7 @@ export interface SteepStep extends StepBase {
   purpose?: 'settling' | 'maturing';
   /** Shaken every so many minutes. */
   everyMin?: number;
+  branch?: Branch;
 }
 export interface StrainStep extends StepBase {
   kind: 'strain';

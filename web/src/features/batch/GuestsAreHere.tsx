@@ -40,11 +40,16 @@ const inBottles = (sim: Simulation, marker: MarkerId | null): string => {
 /** Strained now against strained at its best; and what a second boil of the rest would give. */
 export function GuestsAreHere({ live, onDone }: { live: LiveBatch; onDone: () => void }) {
   const { step, now, program, kitchen, tables, events, nowMs } = live;
-  const [waterL, setWaterL] = useState('2');
+  const branch = step?.kind === 'steep' || step?.kind === 'soak' ? step.branch : undefined;
+  // As the recipe has it, where it says so.
+  const boilMin = branch?.boilMin ?? SECOND_BOIL_MIN;
+  const ownL = branch ? Math.round(branch.waterL * 100) / 100 : null;
+  const [waterL, setWaterL] = useState(String(ownL ?? 2));
+  const watersL = [...new Set([...WATERS_L, ...(ownL === null ? [] : [ownL])])].sort((a, b) => a - b);
   const minute = Math.floor(nowMs / 60_000);
   const deed = (water: number): EventBody => ({
     kind: 'strainedEarly',
-    body: { stepId: step?.id ?? '', waterL: water, boilMin: SECOND_BOIL_MIN },
+    body: { stepId: step?.id ?? '', waterL: water, boilMin },
   });
   // biome-ignore lint/correctness/useExhaustiveDependencies: looked at again every minute
   const ways = useMemo(() => {
@@ -56,7 +61,7 @@ export function GuestsAreHere({ live, onDone }: { live: LiveBatch; onDone: () =>
   const marker = mainMarker(now.forecast);
   const spent = ways.once.vessels[SPENT]?.solids ?? [];
   const second = secondBoil(spent, tables, Number(waterL), {
-    minutes: SECOND_BOIL_MIN,
+    minutes: boilMin,
     boilC: 100 - kitchen.altitudeM / 300,
   });
   const strain = (water: number) => {
@@ -78,9 +83,9 @@ export function GuestsAreHere({ live, onDone }: { live: LiveBatch; onDone: () =>
       {spent.length > 0 && (
         <>
           <Choice
-            label={say('guestsAreHere.thenTheSolidsOnce', { minutes: SECOND_BOIL_MIN })}
+            label={say('guestsAreHere.thenTheSolidsOnce', { minutes: boilMin })}
             value={waterL}
-            options={WATERS_L.map((v) => ({ value: String(v), text: `${v} L` }))}
+            options={watersL.map((v) => ({ value: String(v), text: litres(v) }))}
             onChange={setWaterL}
           />
           <Row label={say('guestsAreHere.theSecondBoilBy')}>

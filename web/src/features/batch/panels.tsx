@@ -66,6 +66,7 @@ import {
   volume,
 } from '../../words/say.ts';
 import '../../words/places/items.ts';
+import { FurtherHours } from './FurtherHours.tsx';
 import { entryOf, keepingInput, lengthText, potView, stageOf } from './figures.ts';
 import { TimetableOut } from './TimetableOut.tsx';
 
@@ -352,7 +353,8 @@ export function WashPanel({ program, sim, kitchen, tables }: PanelInput) {
 }
 
 /** What the drawing gives and costs. */
-export function DrawPanel({ program, sim, tables }: PanelInput) {
+export function DrawPanel(input: PanelInput) {
+  const { program, sim, tables } = input;
   // Each solid at the last moment it was in a vessel.
   const drawn: Record<string, number> = Object.assign({}, ...sim.trace.map((t) => t.drawn));
   const solids = program.lines.filter((l) => l.kind === 'solid');
@@ -387,6 +389,7 @@ export function DrawPanel({ program, sim, tables }: PanelInput) {
       <Box sx={{ mt: 1.5 }}>
         <Spoon {...look} label={say('panels.expectedColourStrainedIn')} />
       </Box>
+      <FurtherHours {...input} />
       {notes.map((note) => {
         const text = sayNote(note);
         if (seen.has(text)) return null;

@@ -252,6 +252,33 @@ export function StepFieldInput({ field, step, name, lots, onChange }: FieldProps
         { min: 1, max: 86_400, unit: 'min', width: 140 },
         (everyMin) => set({ everyMin }),
       );
+    case 'branch': {
+      // Begun with any of the three it has usual values for the others.
+      const branch = step.branch ?? { afterMin: step.minMinutes ?? 240, waterL: 1, boilMin: 15 };
+      const part = (change: Partial<typeof branch>) => set({ branch: { ...branch, ...change } });
+      return (
+        <>
+          {figure(
+            'stepFields.branch.after',
+            step.branch?.afterMin,
+            { min: 0, max: 86_400, unit: 'min', width: 200 },
+            (afterMin) => (afterMin === 0 ? set({ branch: undefined }) : part({ afterMin })),
+          )}
+          {figure(
+            'stepFields.branch.water',
+            step.branch?.waterL,
+            { min: 0.1, max: 100, decimals: 2, unit: 'L', width: 190 },
+            (waterL) => part({ waterL }),
+          )}
+          {figure(
+            'stepFields.branch.boil',
+            step.branch?.boilMin,
+            { min: 1, max: 180, unit: 'min', width: 190 },
+            (boilMin) => part({ boilMin }),
+          )}
+        </>
+      );
+    }
     case 'sweetPct':
       return figure(
         'stepFields.sweetPct',

@@ -19,6 +19,7 @@ const clock = (change: Partial<RunningClock>): RunningClock => ({
   limitMs: null,
   draws: false,
   everyMin: null,
+  branchMin: null,
   next: null,
   ...change,
 });
@@ -37,6 +38,13 @@ describe('the moments at which a clock calls', () => {
   it('a cordial is shaken, and calls no more than so often however long it matures', () => {
     const cordial = clock({ stepKind: 'steep', everyMin: 1, endMs: T0 + 60 * 24 * 60 * MINUTE });
     expect(minutesOf(cordial, /shake it/)).toHaveLength(60);
+  });
+  it('what may be strained early and boiled again calls then, once; not where it is over before', () => {
+    const minutes = (branchMin: number, change: Partial<RunningClock> = {}) =>
+      minutesOf(clock({ stepKind: 'steep', branchMin, ...change }), /may be strained now/);
+    expect(minutes(12)).toEqual([12]);
+    expect(minutes(30)).toEqual([]);
+    expect(minutes(12, { limitMs: T0 + 10 * MINUTE })).toEqual([]);
   });
   it('only what draws is at its best; what is kept hot or settles is done', () => {
     const steep = (draws: boolean) => clock({ stepKind: 'steep', draws, minMs: T0 + 10 * MINUTE });

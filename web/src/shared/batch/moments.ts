@@ -64,6 +64,10 @@ export function momentsOf(clock: RunningClock): AlarmMoment[] {
     for (let turn = 1; turn <= turns; turn++)
       stand(`turn${turn}`, clock.startMs + turn * everyMs, text, 'soft');
   }
+  if (clock.branchMin !== null) {
+    const atMs = clock.startMs + clock.branchMin * 60_000;
+    if (atMs < clock.endMs && inTime(atMs)) stand('branch', atMs, say('moments.mayBeStrained'), 'soft');
+  }
   const best = clock.draws ? say('moments.atItsBestNow') : say('moments.timeIsUp');
   stand(
     'due',

@@ -30,6 +30,8 @@ export interface RunningClock {
   draws: boolean;
   /** Turned over, stirred or shaken every so many minutes. */
   everyMin: number | null;
+  /** It may be strained already after so many minutes, as its recipe says. */
+  branchMin: number | null;
   /** What is to be done when it is over. */
   next: Step | null;
 }
@@ -76,6 +78,7 @@ export function clocksOf(
     limitMs: null,
     draws: false,
     everyMin: null,
+    branchMin: null,
     next: null,
   }));
   const timed = step && ['heat', 'boil', 'steep', 'soak', 'cool'].includes(step.kind);
@@ -89,6 +92,7 @@ export function clocksOf(
       limitMs: limitOf(on),
       draws: drawsStanding(step),
       everyMin: (step.kind === 'soak' || step.kind === 'steep') && step.everyMin ? step.everyMin : null,
+      branchMin: (step.kind === 'soak' || step.kind === 'steep') && step.branch ? step.branch.afterMin : null,
       next: nextOf(on),
       ...now.clock,
     });

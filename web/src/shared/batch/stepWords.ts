@@ -120,7 +120,19 @@ export function stepHow(step: Step, program: Program, amountsStandBelow = false)
           .join(' ');
       const worked = worded('how', step, program);
       const stands = worked ? sayCode(worked, { list }) : sayCode(`how.${step.kind}.${step.place}`);
-      return step.everyMin ? `${stands} ${say('how.every', { every: duration(step.everyMin) })}` : stands;
+      return [
+        stands,
+        step.everyMin ? say('how.every', { every: duration(step.everyMin) }) : '',
+        step.branch
+          ? say('how.branch', {
+              after: duration(step.branch.afterMin),
+              volume: volume(step.branch.waterL),
+              minutes: duration(step.branch.boilMin),
+            })
+          : '',
+      ]
+        .filter(Boolean)
+        .join(' ');
     }
     case 'boil': {
       const how = sayCode(worded('how', step, program) ?? 'how.boil');
