@@ -24,6 +24,7 @@ export {
   scaleTrial,
   type TrialAddition,
 } from './balance/lots.ts';
+export { type PartNow, partsNow } from './balance/partsNow.ts';
 export {
   type LegAmount,
   type Measured,

@@ -17,7 +17,7 @@ export function Changed({ live }: { live: LiveBatch }) {
   const [text, setText] = useState('');
   // biome-ignore lint/correctness/useExhaustiveDependencies: told once for each entry
   useEffect(() => {
-    const outcome = outcomeOf(forecast, live.now.log.added, live.kitchen.bottles);
+    const outcome = outcomeOf(forecast, live.kitchen.bottles);
     const last = before.current;
     if (last && last.entered !== entered) setText(differenceOf(last.outcome, outcome));
     before.current = { entered, outcome };

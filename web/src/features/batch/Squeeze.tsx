@@ -15,7 +15,8 @@ import type { LiveBatch } from './useBatchNow.ts';
 
 /** What a line wants in juice, and what is said once it is squeezed. */
 interface Wanted {
-  line: ProgramLine;
+  /** What is pressed; several fruits have one jug and one running total. */
+  lines: readonly ProgramLine[];
   ml: number;
   /** Weight of one fruit as the tables have it; null where they have none. */
   pieceG: number | null;
@@ -28,17 +29,17 @@ function wantedOf(live: LiveBatch): Wanted[] {
   if (!step) return [];
   const line = (id: LineId) => program.lines.find((l) => l.id === id);
   if (step.kind === 'juice') {
-    const [id] = step.lines;
-    const fruit = id ? line(id) : undefined;
-    const row = fruit ? tables.ingredients.get(fruit.itemId) : undefined;
+    const fruits = step.lines.flatMap((id) => line(id) ?? []);
     const entry = now.forecast.trace.find((t) => t.stepId === step.id);
-    // Several fruits in one jug cannot be told apart by what is in it.
-    if (!fruit || !row || !entry || step.lines.length !== 1) return [];
+    const [fruit] = fruits;
+    if (!fruit || !entry) return [];
+    // Several fruits in one jug cannot be told apart by what is in it: no one of them is counted.
+    const row = fruits.length === 1 ? tables.ingredients.get(fruit.itemId) : undefined;
     const beforeMl = massG(entry.before.liquor) > 0 ? volumeMl(entry.before.liquor) : 0;
-    const pieceG = row.piece?.massG ?? null;
+    const pieceG = row?.piece?.massG ?? null;
     return [
       {
-        line: fruit,
+        lines: fruits,
         ml: volumeMl(entry.after.liquor) - beforeMl,
         pieceG,
         deeds: (gotMl, pieces) => [
@@ -68,7 +69,7 @@ function wantedOf(live: LiveBatch): Wanted[] {
     if (!juice || row?.treatment !== 'rawJuice' || juice.massG <= 0) return [];
     return [
       {
-        line: juice,
+        lines: [juice],
         ml: juice.massG / row.densityGPerMl,
         pieceG: null,
         deeds: (gotMl) => [
@@ -88,15 +89,18 @@ function wantedOf(live: LiveBatch): Wanted[] {
 
 /** Juice by the fruit: so much from each so far, so many more to squeeze; what there is takes the place of the plan. */
 export function Squeeze({ live }: { live: LiveBatch }) {
-  return wantedOf(live).map((wanted) => <OneJuice key={wanted.line.id} live={live} wanted={wanted} />);
+  return wantedOf(live).map((wanted) => (
+    <OneJuice key={wanted.lines.map((l) => l.id).join(' ')} live={live} wanted={wanted} />
+  ));
 }
 
 function OneJuice({ live, wanted }: { live: LiveBatch; wanted: Wanted }) {
   const [pieces, setPieces] = useState(0);
   const [gotMl, setGotMl] = useState<number | null>(null);
   const [entered, setEntered] = useState(false);
-  const { line, ml } = wanted;
-  const name = sayItem(line.itemId).toLowerCase();
+  const { lines, ml } = wanted;
+  const several = lines.length > 1;
+  const name = lines.map((l) => sayItem(l.itemId).toLowerCase()).join(', ');
   const come = fruitToCome(ml, gotMl ?? 0, pieces);
   const enter = () =>
     void live.record(wanted.deeds(gotMl ?? 0, pieces), {
@@ -118,13 +122,15 @@ function OneJuice({ live, wanted }: { live: LiveBatch; wanted: Wanted }) {
         })}
       </Box>
       <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap' }}>
-        <Counter
-          count={pieces}
-          text={say('squeeze.fruit', { pieces: num(pieces) })}
-          fewer={say('squeeze.oneFruitFewer')}
-          more={say('squeeze.oneFruitMore')}
-          onChange={setPieces}
-        />
+        {!several && (
+          <Counter
+            count={pieces}
+            text={say('squeeze.fruit', { pieces: num(pieces) })}
+            fewer={say('squeeze.oneFruitFewer')}
+            more={say('squeeze.oneFruitMore')}
+            onChange={setPieces}
+          />
+        )}
         <QuantityField
           label={say('squeeze.juiceSoFar')}
           value={gotMl}
@@ -148,6 +154,16 @@ function OneJuice({ live, wanted }: { live: LiveBatch; wanted: Wanted }) {
         decimals={0}
         onChange={setGotMl}
       />
+      {several && (
+        <Box role="status" data-testid="juice-total">
+          {say('squeeze.total', {
+            got: num(gotMl ?? 0),
+            wanted: num(ml),
+            left: num(Math.max(0, ml - (gotMl ?? 0))),
+            isEnough: (gotMl ?? 0) >= ml,
+          })}
+        </Box>
+      )}
       {come && (
         <Box role="status" data-testid="how-many-more">
           {sayRich('squeeze.mlAFruit', {

@@ -59,6 +59,7 @@ import { LotStir } from './LotStir.tsx';
 import { LotsForm, SPLITTABLE } from './LotsForm.tsx';
 import { deedText, readingText } from './logWords.ts';
 import { MeasureForm } from './MeasureForm.tsx';
+import { PartsAsTheyAre } from './PartsAsTheyAre.tsx';
 import { PrimaryActionSlot } from './PrimaryAction.tsx';
 import { Rehearsing } from './Rehearsing.tsx';
 import { SignalsPanel } from './SignalsPanel.tsx';
@@ -326,6 +327,7 @@ function StoveScreen({ live }: { live: LiveBatch }) {
               {!TELLS_ITSELF.has(step.kind) && step.lines.length > 0 && (
                 <StepAmounts live={live} step={step} />
               )}
+              <PartsAsTheyAre live={live} />
               <Squeeze live={live} />
               <LotStir key={step?.id} live={live} />
               {step && <Washing key={`washing-${step.id}`} live={live} step={step} />}

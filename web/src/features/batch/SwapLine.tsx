@@ -39,21 +39,31 @@ export function SwapLine(props: {
           </Button>
         ))}
       </Box>
-      {line && <Instead key={line.id} line={line} tables={tables} onSwap={props.onSwap} />}
+      {line && (
+        <Instead
+          key={line.id}
+          line={line}
+          partG={Math.round(props.live.now.forecast.dosedG[line.id] ?? 0)}
+          tables={tables}
+          onSwap={props.onSwap}
+        />
+      )}
     </Box>
   );
 }
 
 function Instead(props: {
   line: ProgramLine;
+  partG: number;
   tables: Tables;
   onSwap: (body: { lineId: string; itemId: string; massG: number }) => void;
 }) {
-  const { line, tables, onSwap } = props;
+  const { line, partG, tables, onSwap } = props;
   const [itemId, setItemId] = useState(line.itemId);
-  const [massG, setMassG] = useState(line.massG);
+  // What goes by parts is known once the drink is.
+  const [massG, setMassG] = useState(line.massG || partG);
   const toTaste = line.rule.kind === 'toTarget';
-  const same = itemId === line.itemId && (toTaste || massG === line.massG);
+  const same = itemId === line.itemId && (toTaste || massG === (line.massG || partG));
   return (
     <Box sx={{ display: 'flex', gap: 1.25, flexWrap: 'wrap', alignItems: 'center' }}>
       <PickItem

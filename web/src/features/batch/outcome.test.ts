@@ -1,3 +1,4 @@
+import { EMPTY } from '@big-ladle/core';
 import { describe, expect, it } from 'vitest';
 import { differenceOf, outcomeOf } from './outcome.ts';
 
@@ -19,12 +20,19 @@ describe('what an entry has made of the rest', () => {
     expect(differenceOf(before, { ...before, endMin: 101 })).toContain('nothing of the rest');
     expect(differenceOf(before, { ...before, endMin: 130 })).toBe('As many litres as before: 30 min later.');
   });
-  it('counts as sweetener what is noted and what is to come, and nothing else', () => {
-    const added = [
-      { body: { lineKind: 'sweetener', massG: 200 } },
-      { body: { lineKind: 'liquid', massG: 500 } },
-    ] as unknown as Parameters<typeof outcomeOf>[1];
-    const sim = { vessels: {}, dosedG: { sugar: 276 }, endMin: 100 };
-    expect(outcomeOf(sim, added, []).sweetG).toBe(476);
+  it('counts as sweetener what flows in as such, noted or to come, and nothing else', () => {
+    const flow = (code: 'sweetener' | 'poured', grams: number) => ({
+      stepId: 's',
+      code,
+      direction: 'in' as const,
+      volumeL: 0,
+      comp: { ...EMPTY, sugarG: grams },
+    });
+    const sim = {
+      vessels: {},
+      flows: [flow('sweetener', 200), flow('sweetener', 276), flow('poured', 500)],
+      endMin: 100,
+    };
+    expect(outcomeOf(sim, []).sweetG).toBe(476);
   });
 });

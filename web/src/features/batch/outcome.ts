@@ -1,5 +1,5 @@
 import '../../words/places/batch.ts';
-import { type BatchLog, bottledMl, fillMl, type Simulation } from '@big-ladle/core';
+import { bottledMl, fillMl, massG, type Simulation } from '@big-ladle/core';
 import { duration, grams, litres, say } from '../../words/say.ts';
 
 /** What a batch is going to be, as far as one change may move it. */
@@ -11,8 +11,7 @@ export interface Outcome {
 }
 
 export function outcomeOf(
-  sim: Pick<Simulation, 'vessels' | 'dosedG' | 'endMin'>,
-  added: BatchLog['added'],
+  sim: Pick<Simulation, 'vessels' | 'flows' | 'endMin'>,
   sizes: readonly { volumeMl: number }[],
 ): Outcome {
   const mls = bottledMl(sim);
@@ -21,9 +20,7 @@ export function outcomeOf(
   return {
     litres: ml / 1000,
     // What is in already and what is still to come.
-    sweetG:
-      Object.values(sim.dosedG).reduce((sum, g) => sum + g, 0) +
-      added.reduce((sum, e) => sum + (e.body.lineKind === 'sweetener' ? e.body.massG : 0), 0),
+    sweetG: sim.flows.reduce((sum, f) => sum + (f.code === 'sweetener' ? massG(f.comp) : 0), 0),
     endMin: sim.endMin,
     bottles: largest > 0 ? mls.reduce((sum, each) => sum + Math.floor(each / fillMl(largest)), 0) : 0,
   };
