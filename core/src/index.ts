@@ -93,7 +93,7 @@ export {
   recipeWarnings,
 } from './compare/plausibility.ts';
 export { type ShoppingList, type ShoppingRow, shoppingList, wholeFruit } from './compare/shopping.ts';
-export { type ToolCounts, toolCounts } from './compare/toolCounts.ts';
+export { bowlsOf, type ToolCounts, toolCounts } from './compare/toolCounts.ts';
 export { rinsesAsked, washRoutines } from './compare/washing.ts';
 // the contract between windows and server
 export { ARCHIVE_FORMAT, ARCHIVED, archiveSchema, outsideToday } from './contract/archive.ts';

@@ -23,7 +23,7 @@ import { compareMethods, drawsOf } from './methods.ts';
 import { overviewOf } from './overview.ts';
 import { amountWarning, measuredLossWarning, planWarnings, timeWarning } from './plausibility.ts';
 import { shoppingList } from './shopping.ts';
-import { toolCounts } from './toolCounts.ts';
+import { bowlsOf, toolCounts } from './toolCounts.ts';
 
 const calyx = BOOK[0]!;
 function made(id: string, methodId: MethodId, change: Partial<Choices> = {}, litres = 6) {
@@ -322,9 +322,12 @@ describe('tools, overviews and slips', () => {
     expect(counts.blenderLoads).toBeGreaterThanOrEqual(Math.ceil(volumeMl(blend.after.liquor) / 660));
     expect(counts.blenderLoads).toBeLessThanOrEqual(Math.ceil(volumeMl(blend.after.liquor) / 660) + 1);
     const wash = made('deep-calyx-ginger', 'straightBoil', {}, 9);
-    // 300 g of calyx at 0.15 g/mL is 2 L, with roots and peel 2.6 L: in a 2 L bowl filled to 40 % four lots.
+    // 300 g of calyx at 0.15 g/mL is 2 L: in a 2 L bowl filled to 40 % three lots; roots and peel are one.
     const bowl = { ...KITCHEN, tools: { ...KITCHEN.tools, bowlMl: 2000 } };
-    expect(toolCounts(wash.program, wash.sim, bowl, TABLES).washLots).toBe(4);
+    const bowls = wash.program.steps
+      .filter((s) => s.kind === 'wash')
+      .map((s) => bowlsOf(s, wash.program, bowl, TABLES));
+    expect(bowls).toEqual([3, 1]);
     const short = { ...KITCHEN, tools: { ...KITCHEN.tools, receiverMl: 5000 } };
     expect(toolCounts(wash.program, wash.sim, short, TABLES).receiverShortL).toBeGreaterThan(3);
   });

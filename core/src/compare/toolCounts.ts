@@ -1,14 +1,12 @@
 import type { Kitchen } from '../documents/kitchen.ts';
 import { volumeMl } from '../liquor/composition.ts';
 import { solidVolumeMl } from '../physics/room.ts';
-import type { Program, Simulation } from '../program/model/types.ts';
+import type { Program, Simulation, Step } from '../program/model/types.ts';
 import { BLENDING, BOWL_SHARE } from '../tables/constants.ts';
 import type { Tables } from '../tables/types.ts';
 
 /** How often the tools of a kitchen have to be filled for a batch. */
 export interface ToolCounts {
-  /** Bowls full of what is washed in cold water; 0: nothing is. */
-  washLots: number;
   blenderLoads: number;
   /** Strained litres against what the receiving vessels hold. */
   strainedL: number;
@@ -16,20 +14,28 @@ export interface ToolCounts {
   receiverShortL: number;
 }
 
-/** Blender loads, washing lots and receiving vessels, counted from their sizes. */
+/** What is washed in one step where the bowl does not take all of it at once: how many bowls, equal ones. */
+export function bowlsOf(
+  step: Pick<Step, 'lines'>,
+  program: Pick<Program, 'lines'>,
+  kitchen: Pick<Kitchen, 'tools'>,
+  tables: Tables,
+): number {
+  const bulkMl = program.lines.reduce((sum, line) => {
+    const row = step.lines.includes(line.id) ? tables.ingredients.get(line.itemId) : undefined;
+    return sum + (row ? line.massG / row.bulkGPerMl : 0);
+  }, 0);
+  return bulkMl > 0 ? Math.ceil(bulkMl / (kitchen.tools.bowlMl * BOWL_SHARE) - 1e-9) : 0;
+}
+
+/** Blender loads and receiving vessels, counted from their sizes. */
 export function toolCounts(
   program: Program,
   sim: Pick<Simulation, 'trace'>,
   kitchen: Kitchen,
   tables: Tables,
 ): ToolCounts {
-  const { blenderMl, bowlMl, receiverMl } = kitchen.tools;
-  const swirled = program.steps.filter((s) => s.kind === 'wash').flatMap((s) => s.lines);
-  const bulkMl = [...new Set(swirled)].reduce((sum, id) => {
-    const line = program.lines.find((l) => l.id === id);
-    const row = line ? tables.ingredients.get(line.itemId) : undefined;
-    return sum + (row && line ? line.massG / row.bulkGPerMl : 0);
-  }, 0);
+  const { blenderMl, receiverMl } = kitchen.tools;
   let blenderLoads = 0;
   for (const step of program.steps) {
     if (step.kind !== 'blend' || blenderMl <= 0) continue;
@@ -47,7 +53,6 @@ export function toolCounts(
     .filter((t) => t.kind === 'strain')
     .reduce((most, t) => Math.max(most, volumeMl(t.after.liquor) / 1000), 0);
   return {
-    washLots: bulkMl > 0 ? Math.ceil(bulkMl / (bowlMl * BOWL_SHARE) - 1e-9) : 0,
     blenderLoads,
     strainedL,
     receiverL: receiverMl / 1000,

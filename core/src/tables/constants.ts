@@ -27,6 +27,8 @@ export const MOST_LOSS_SHARE = 0.1;
 
 /** A blender: how much of what is in broken cells is free, and how full the jar may be. Source: general kitchen practice. */
 export const BLENDING = Object.freeze({ drawnShare: 0.8, fillShare: 0.66 });
+/** How long the foam of a blender stands before it has settled, minutes. Source: general kitchen practice. */
+export const BLENDED_FOAM_MIN: Record<FoamClass, number> = { quiet: 5, foamy: 15, milky: 25 };
 /** A washing bowl takes solids up to this share of it, with water to swirl them in. Source: general kitchen practice. */
 export const BOWL_SHARE = 0.4;
 

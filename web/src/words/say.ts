@@ -298,10 +298,10 @@ export function sayReading(kind: InstrumentKind, value: number): string {
 /** A note of the trace, its figures in words. */
 export function sayNote(note: Said): string {
   const p = note.params;
-  const out: Record<string, string> = {};
+  const out: Record<string, string | number> = {};
   if (p.minutes !== undefined) out.minutes = duration(Number(p.minutes));
   if (p.percent !== undefined) out.percent = `${p.percent} %`;
-  if (p.loads !== undefined) out.loads = num(Number(p.loads));
+  if (p.loads !== undefined) out.loads = Number(p.loads);
   if (p.iceKg !== undefined) out.iceKg = `${num(Number(p.iceKg), 1)} kg`;
   return sayCode(`note.${note.code}`, out);
 }

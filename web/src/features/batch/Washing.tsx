@@ -1,5 +1,5 @@
 import '../../words/places/batch.ts';
-import { type Bath, bathCue, rinsesAsked, type Step, washRoutines } from '@big-ladle/core';
+import { type Bath, bathCue, bowlsOf, rinsesAsked, type Step, washRoutines } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { v7 as uuid } from 'uuid';
@@ -32,7 +32,36 @@ export function Washing({ live, step }: { live: LiveBatch; step: Step }) {
         }))}
         ticks={ticks}
       />
+      {step.kind === 'wash' && <Bowls live={live} step={step} />}
       {step.kind === 'wash' && <BathsAndRinses live={live} step={step} />}
+    </Box>
+  );
+}
+
+/** Where the bowl is too small for all of it: bowl by bowl, each ticked off. */
+function Bowls({ live, step }: { live: LiveBatch; step: Step }) {
+  const ticks = useTicks(`big-ladle-bowls-${live.batch.id}-${step.id}`);
+  const bowls = bowlsOf(step, live.program, live.kitchen, live.tables);
+  if (bowls < 2) return null;
+  const lines = live.program.lines.filter((l) => step.lines.includes(l.id));
+  const each = lines
+    .map((l) =>
+      say('washing.ofEach', {
+        item: sayItem(l.itemId).toLowerCase(),
+        amount: lineAmount(l.itemId, l.massG / bowls, live.kitchen, live.tables).hand,
+      }),
+    )
+    .join(', ');
+  return (
+    <Box data-testid="bowls" sx={{ my: 1 }}>
+      <Box>{say('washing.bowls', { bowls: num(bowls), each })}</Box>
+      <TickList
+        things={Array.from({ length: bowls }, (_, i) => ({
+          code: `bowl-${i + 1}`,
+          text: say('washing.bowl', { number: i + 1 }),
+        }))}
+        ticks={ticks}
+      />
     </Box>
   );
 }

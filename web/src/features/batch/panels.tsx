@@ -7,6 +7,7 @@ import {
   type BottleLife,
   bottledMl,
   bottlesFor,
+  bowlsOf,
   drawsOf,
   fillMl,
   finishedLiquor,
@@ -326,8 +327,7 @@ export function LedgerPanel({
 }
 
 export function WashPanel({ program, sim, kitchen, tables }: PanelInput) {
-  const calyx = sim.trace.find((t) => t.kind === 'wash')?.drawn.calyx ?? 0;
-  const { washLots } = toolCounts(program, sim, kitchen, tables);
+  const washedOut = Math.max(0, ...Object.values(sim.trace.find((t) => t.kind === 'wash')?.drawn ?? {}));
   return (
     <Panel title={say('panels.washAndCut')}>
       {program.steps
@@ -338,15 +338,21 @@ export function WashPanel({ program, sim, kitchen, tables }: PanelInput) {
             <Row
               key={step.id}
               label={`${stepName(step, program)}: ${step.lines.map((id) => sayItem(itemIdOf(program)(id)).toLowerCase()).join(', ')}`}
-              note={step.kind === 'wash' ? say('panels.rinses', { rinses: num(step.rinses) }) : ''}
+              note={
+                step.kind === 'wash'
+                  ? say('panels.rinsesInBowls', {
+                      rinses: num(step.rinses),
+                      bowls: bowlsOf(step, program, kitchen, tables),
+                    })
+                  : ''
+              }
             >
               {lengthText(entry)}
             </Row>
           );
         })}
       <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem', mt: 1 }}>
-        {washLots > 1 && <>{say('panels.inYourLargestBowl', { washLots: num(washLots) })} </>}
-        {calyx > 0 && <>{say('panels.coldRinsesTakeAbout', { calyx: percent(calyx) })}</>}
+        {washedOut > 0 && <>{say('panels.coldRinsesTakeAbout', { washedOut: percent(washedOut) })}</>}
       </Box>
     </Panel>
   );

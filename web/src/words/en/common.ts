@@ -542,7 +542,9 @@ export const EN = {
   'note.heat.takes': 'About {minutes} to the boil.',
   'note.boil.turnUp': 'Turn up to about {percent}: this pot loses more heat than a low flame gives.',
   'note.boil.tooWeak': 'This ring is too weak to hold a boil in this pot.',
-  'note.blend.loads': '{loads} loads of the blender. The foam on top is air: it is not counted.',
+  'note.blend.loads': '{loads, plural, one {One load} other {# loads}} of the blender.',
+  'note.blend.foam':
+    'The foam on top stands for about {minutes}: let it settle or skim it off. It is air and is not counted.',
   'note.cool.ice': 'About {iceKg} of ice.',
 
   // keeping

@@ -1,6 +1,13 @@
 import { massG, plus, scaled, volumeMl, water } from '../../../liquor/composition.ts';
 import { juicePerKg } from '../../../physics/juice.ts';
-import { BLENDING, CLOTH_LOSS_ML, MOST_LOSS_SHARE, STRAIN_LOSS_ML } from '../../../tables/constants.ts';
+import { foamOf } from '../../../physics/room.ts';
+import {
+  BLENDED_FOAM_MIN,
+  BLENDING,
+  CLOTH_LOSS_ML,
+  MOST_LOSS_SHARE,
+  STRAIN_LOSS_ML,
+} from '../../../tables/constants.ts';
 import { said } from '../../../units/result.ts';
 import type { BlendStep, JuiceStep, Solid, Step, StrainStep, Vessel } from '../../model/types.ts';
 import { rinseWater } from '../lines.ts';
@@ -169,8 +176,16 @@ export function blendStep(sim: SimState, step: BlendStep, run: StepRun): void {
   if (blenderMl > 0) {
     const loads = Math.ceil(fillMl / (blenderMl * BLENDING.fillShare) - 1e-9);
     run.notes.push(said('blend.loads', { loads }));
+    noteFoam(sim, step, vessel.solids, run);
   }
   handWork(sim, step, run);
+}
+
+/** A blender beats in air: the liveliest of what is in it says how long its foam stands. */
+function noteFoam(sim: SimState, step: Step, solids: readonly Solid[], run: StepRun): void {
+  if (solids.length === 0) return;
+  const foam = foamOf(solids.map((s) => ingredientOf(sim, step.id, s.ingredientId).foam));
+  run.notes.push(said('blend.foam', { minutes: BLENDED_FOAM_MIN[foam] }));
 }
 
 /** Juicing: so many millilitres for each kilogram by the tool at hand; the rest stays in the pulp. */
@@ -183,6 +198,7 @@ export function juiceStep(sim: SimState, step: JuiceStep, run: StepRun): void {
     const row = ingredientOf(sim, step.id, solid.ingredientId);
     return volumeMl(plus(water((solid.massG * row.waterPct) / 100), drawableOf(row, solid.massG)));
   };
+  if (step.tool === 'blender') noteFoam(sim, step, whole.solids, run);
   const totalMl = whole.solids.reduce((sum, s) => sum + contentMl(s), 0);
   freeLiquor(sim, step, whole, {
     holdMl: (solid) => {
