@@ -562,6 +562,7 @@ export {
   ownSweetenerRow,
   withCustom,
 } from './program/model/ownIngredient.ts';
+export { sweetWeights } from './program/model/sweetShares.ts';
 export {
   isWater,
   saysAlcohol,

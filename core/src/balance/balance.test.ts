@@ -20,6 +20,14 @@ describe('several sweeteners, each with as much of the sweetness', () => {
     const equal = [1, 1].map((relativeSweetness) => ({ addedG: 0, relativeSweetness }));
     expect(nextSweetener(equal, liquor, 8)).toEqual({ index: 0, remainingG: expect.closeTo(400, 6) });
   });
+  it('a quarter of it from one, the rest from the other: what has more to bring comes first', () => {
+    const equal = [1, 1].map((relativeSweetness) => ({ addedG: 0, relativeSweetness }));
+    // 800 g of sweetness in all, as above: 200 and 600.
+    expect(nextSweetener(equal, liquor, 8, [0.25, 0.75])).toEqual({
+      index: 1,
+      remainingG: expect.closeTo(600, 6),
+    });
+  });
   it('goes on with the one that is behind, until both are in', () => {
     const half = nextSweetener(
       [

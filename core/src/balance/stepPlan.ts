@@ -66,21 +66,24 @@ export function nextStated<T extends { line: { id: string; rule: { kind: string 
 }
 
 /**
- * Which of several sweeteners is to be stirred in next, each with as much of the sweetness, and how much of it is still
+ * Which of several sweeteners is to be stirred in next, each with its share of the sweetness, and how much of it is still
  * to come: the one that is furthest behind. With one sweetener this is what the target still asks for of it.
  * @param stirred what is in of each already, g, with how sweet a gram of it is.
+ * @param weights which part of the sweetness each brings, adding up to one; unsaid: equal parts.
  */
 export function nextSweetener(
   stirred: readonly { addedG: number; relativeSweetness: number }[],
   liquor: { sweetG: number; massG: number },
   targetPct: number,
+  weights: readonly number[] = stirred.map(() => 1 / stirred.length),
 ): { index: number; remainingG: number } | null {
   if (stirred.length === 0) return null;
-  const gramsPerSweet = stirred.reduce((sum, s) => sum + 1 / s.relativeSweetness, 0) / stirred.length;
+  const gramsPerSweet = stirred.reduce((sum, s, i) => sum + weights[i]! / s.relativeSweetness, 0);
   const toCome = sweetnessToComeG(liquor, targetPct / 100, gramsPerSweet);
   const sweet = stirred.map((s) => s.addedG * s.relativeSweetness);
-  const each = (sweet.reduce((sum, s) => sum + s, 0) + toCome) / stirred.length;
-  const index = sweet.indexOf(Math.min(...sweet));
-  const behind = Math.min(toCome, Math.max(0, each - sweet[index]!));
+  const all = sweet.reduce((sum, s) => sum + s, 0) + toCome;
+  const behindBy = sweet.map((s, i) => all * weights[i]! - s);
+  const index = behindBy.indexOf(Math.max(...behindBy));
+  const behind = Math.min(toCome, Math.max(0, behindBy[index]!));
   return { index, remainingG: behind / stirred[index]!.relativeSweetness };
 }

@@ -149,7 +149,10 @@ const stepSchema = v.strictObject({
   id,
   kind: v.picklist(OWN_STEP_KINDS),
   lineIds: list(id, 60),
-  /** Of these lines only so much goes in here; the rest where they are named again. */
+  /**
+   * Of these lines only so much goes in here; the rest where they are named again. Of what sweetens by taste: which share
+   * of the sweetness it brings, against the others.
+   */
   shares: v.optional(list(v.strictObject({ lineId: id, share: between(0, 1) }), 60)),
   from: v.optional(list(id, 20)),
   to: v.optional(id),

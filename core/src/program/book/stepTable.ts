@@ -23,6 +23,8 @@ export type StepField =
   | 'branch'
   | 'lots'
   | 'lot'
+  /** How much of a line goes in here, or which share of the sweetness it brings. */
+  | 'shares'
   | 'sweetPct'
   | 'inGlass'
   | 'sourGPerL'
@@ -41,7 +43,7 @@ export const STEP_TABLE: Readonly<
   pick: { first: ['minutes'], more: ['text'] },
   wash: { first: ['minutes'], more: ['rinses', 'text'] },
   prep: { first: ['minutes'], more: ['text'] },
-  combine: { first: ['minutes'], more: ['vessel', 'lot', 'text'] },
+  combine: { first: ['minutes'], more: ['shares', 'vessel', 'lot', 'text'] },
   lift: { first: ['minutes'], more: ['vessel', 'text'] },
   soak: { first: ['minutes', 'place'], more: ['range', 'everyMin', 'branch', 'lid', 'thrown', 'text'] },
   heat: { first: ['heatTo'], more: ['toC', 'minutes', 'lid', 'vessel', 'lot', 'text'] },
@@ -54,14 +56,14 @@ export const STEP_TABLE: Readonly<
     first: ['minutes', 'press'],
     more: ['solids', 'passes', 'rinseMl', 'vessel', 'into', 'lot', 'text'],
   },
-  blend: { first: ['minutes'], more: ['text'] },
+  blend: { first: ['minutes'], more: ['shares', 'text'] },
   mill: { first: ['minutes'], more: ['text'] },
   juice: { first: ['minutes'], more: ['tool', 'text'] },
   skim: { first: ['minutes'], more: ['vessel', 'text'] },
   settle: { first: ['minutes', 'place'], more: ['range', 'lid', 'vessel', 'lot', 'text'] },
   cool: { first: ['place'], more: ['toC', 'minutes', 'vessel', 'lot', 'text'] },
-  mix: { first: ['minutes'], more: ['together', 'lot', 'text'] },
-  sweeten: { first: ['minutes'], more: ['sweetPct', 'inGlass', 'lot', 'text'] },
+  mix: { first: ['minutes'], more: ['shares', 'together', 'lot', 'text'] },
+  sweeten: { first: ['minutes'], more: ['shares', 'sweetPct', 'inGlass', 'lot', 'text'] },
   sour: { first: ['minutes'], more: ['sourGPerL', 'lot', 'text'] },
   fortify: { first: ['minutes'], more: ['lot', 'text'] },
   split: { first: ['lots'], more: ['minutes', 'vessel', 'text'] },
@@ -94,6 +96,7 @@ const KEYS: Readonly<Record<StepField, readonly (keyof RecipeStep)[]>> = {
   branch: ['branch'],
   lots: ['lots'],
   lot: ['lot'],
+  shares: ['shares'],
   sweetPct: ['sweetPct'],
   inGlass: ['inGlass'],
   sourGPerL: ['sourGPerL'],

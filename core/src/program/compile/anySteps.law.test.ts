@@ -73,6 +73,9 @@ const FIELDS: Readonly<Record<StepField, fc.Arbitrary<Partial<RecipeStep>>>> = {
   // A step is of a lot only where the drink was divided into it: the law divides once, before it ends.
   lot: fc.constant({}),
   lots: fc.constant({}),
+  shares: fc
+    .constantFrom('water', 'fruit', 'sugar', 'taste')
+    .map((lineId) => ({ shares: [{ lineId, share: 0.4 }] })),
   sweetPct: fc.constant({ sweetPct: 9 }),
   inGlass: fc.constantFrom({}, {}, { inGlass: true }),
   sourGPerL: fc.constant({ sourGPerL: 7 }),

@@ -15,6 +15,8 @@ export interface CompiledLines {
   isSolid: (id: LineId) => boolean;
   /** Dosed at its step, by taste. */
   byTaste: (id: LineId) => boolean;
+  /** The recipe's line of which a program's line is the whole or a share. */
+  recipeLineOf: (id: LineId) => LineId;
   /** The lines of a placed step, as the program has them. */
   of: (placed: PlacedStep) => LineId[];
 }
@@ -34,9 +36,10 @@ const IN_HAND = 'in hand';
 /** Follows every solid from step to step: what takes it, where it lies, when it comes back to hand. */
 class Followed {
   readonly parts: Part[] = [];
-  /** The parts that a step takes or handles; whole lines where none of them is in a vessel yet. */
+  /** The parts that a step takes. */
   readonly takes = new Map<PlacedStep, LineId[]>();
-  readonly handles = new Map<PlacedStep, LineId[]>();
+  /** What a step handles: lines of which nothing is in a vessel yet, and parts that are in hand again. */
+  readonly handles = new Map<PlacedStep, { whole: LineId[]; again: LineId[] }>();
   private readonly where = new Map<LineId, VesselId>();
 
   constructor(
@@ -58,10 +61,10 @@ class Followed {
         lineIds.flatMap((id) => this.take(p, id)),
       );
     } else
-      this.handles.set(
-        p,
-        lineIds.filter((id) => !this.isUsed(id) || this.inHand(id).length > 0),
-      );
+      this.handles.set(p, {
+        whole: lineIds.filter((id) => !this.isUsed(id)),
+        again: lineIds.flatMap((id) => this.inHand(id)),
+      });
     if (p.step.kind === 'blend')
       for (const id of p.from.flatMap((vesselId) => this.lyingIn(vesselId))) this.where.set(id, p.to[0]!);
     if (p.step.kind === 'juice') for (const id of this.takes.get(p) ?? []) this.where.delete(id);
@@ -136,14 +139,17 @@ export function programLines(c: BuildInput, placed: readonly PlacedStep[]): Comp
   return {
     lines,
     isSolid: (id) => solids.has(id),
+    recipeLineOf: (id) => followed.parts.find((part) => part.id === id)?.lineId ?? id,
     byTaste: (id) => lines.some((l) => l.id === id && l.rule.kind === 'toTarget'),
     of: (p) =>
-      followed.takes.get(p) ??
-      // What is washed or cut is so in all its parts.
-      (followed.handles.get(p) ?? []).flatMap((lineId) => {
-        const parts = partsOf(lineId);
-        return parts.length === 0 ? [lineId] : parts.map((part) => part.id);
-      }),
+      followed.takes.get(p) ?? [
+        // What is washed or cut before any of it went in is so in all its parts.
+        ...(followed.handles.get(p)?.whole ?? []).flatMap((lineId) => {
+          const parts = partsOf(lineId);
+          return parts.length === 0 ? [lineId] : parts.map((part) => part.id);
+        }),
+        ...(followed.handles.get(p)?.again ?? []),
+      ],
   };
 }
 

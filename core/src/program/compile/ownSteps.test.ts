@@ -51,6 +51,40 @@ describe('where a step happens', () => {
     expect(program.steps.at(-1)!.from).toEqual(['pot']);
     expectConserved(sim);
   });
+  it('what was rinsed again and is in hand is handled; what lies in the pot already is not laid out a second time', () => {
+    const fruit = line('fruit', 'pineapple-flesh', 600);
+    const { sim } = made(
+      [WATER_4L, fruit],
+      [
+        step('combine', ['water']),
+        step('mix', ['fruit'], { shares: [{ lineId: 'fruit', share: 0.4 }] }),
+        step('soak', ['fruit'], { minutes: 10, thrown: true }),
+        step('pick', ['fruit']),
+        step('combine', ['fruit']),
+        step('bottle'),
+      ],
+    );
+    const lies = Object.values(sim.vessels)
+      .flatMap((vessel) => vessel.solids)
+      .reduce((sum, s) => sum + s.massG, 0);
+    expect(lies).toBeCloseTo(600, 6);
+  });
+  it('lifted out of little, two things hold no more between them than there was', () => {
+    const fruit = line('fruit', 'pineapple-flesh', 600);
+    const { sim } = made(
+      [WATER_4L, line('more', 'water', 20, 'liquid'), CALYX, fruit],
+      [
+        step('combine', ['water', 'calyx', 'fruit']),
+        step('heat'),
+        step('soak', [], { minutes: 20, thrown: true }),
+        // What clings to them runs together again under a spoon of water.
+        step('combine', ['more']),
+        step('lift', ['calyx', 'fruit']),
+        step('combine', ['calyx', 'fruit']),
+      ],
+    );
+    expectConserved(sim);
+  });
   it('a line that is named twice goes in once', () => {
     const { bottledL } = made(
       [WATER_4L],
@@ -216,6 +250,28 @@ describe('a stated sugar', () => {
     // 6 % of 4 L and what is stirred in: 200 g of sugar are not enough for it, so there is honey too.
     expect(sim.dosedG.honey).toBeGreaterThan(20);
     expect(sim.trace.at(-1)!.now.sweetnessPct).toBeCloseTo(6, 2);
+  });
+  it('two by taste: a quarter of the sweetness from honey, the rest from sugar', () => {
+    const byTaste = (id: string, itemId: string) => ({
+      ...line(id, itemId, 0, 'sweetener'),
+      rule: { kind: 'toTarget' as const },
+    });
+    const two = [WATER_4L, byTaste('sugar', 'sugar-white'), byTaste('honey', 'honey')];
+    const shares = [
+      { lineId: 'honey', share: 0.25 },
+      { lineId: 'sugar', share: 0.75 },
+    ];
+    const { sim } = made(two, [step('combine', ['water']), step('sweeten', ['sugar', 'honey'], { shares })]);
+    const honeySweet = sim.dosedG.honey! * TABLES.sweeteners.get('honey')!.relativeSweetness;
+    // Sugar is one: three times as much sweetness from it.
+    expect(sim.dosedG.sugar! / honeySweet).toBeCloseTo(3, 6);
+    expect(sim.trace.at(-1)!.now.sweetnessPct).toBeCloseTo(6, 2);
+    // Said of one only, the other brings the rest; said of none, each as much.
+    const half = made(two, [
+      step('combine', ['water']),
+      step('sweeten', ['sugar', 'honey'], { shares: shares.slice(0, 1) }),
+    ]).sim;
+    expect(half.dosedG.honey).toBeCloseTo(sim.dosedG.honey!, 6);
   });
   it('of which 120 g are in has 80 g to come, no more', () => {
     const actuals = {

@@ -1,7 +1,7 @@
 import type { RecipeLine, RecipeStep } from '../../documents/recipe.ts';
 import { JUICE_TOOLS } from '../../documents/recipe.ts';
 import { shareOfLoad } from '../model/loads.ts';
-import type { BottleStep, Step, Until } from '../model/types.ts';
+import type { BottleStep, Step, SweetenStep, Until } from '../model/types.ts';
 import { BOWL, POT, potAt, SPICE_POT, TUB } from '../model/vessels.ts';
 import { type BuildInput, loadSharesOf, potsOf } from './context.ts';
 import type { CompiledLines } from './lines.ts';
@@ -265,7 +265,11 @@ function emitStep(
       if (step.inGlass) return;
       // Left plain: nothing is dosed to a sweetness of nothing.
       if (c.choices.targetSweetnessPct === 0 && step.lineIds.length > 0 && dosesAll(c, step)) return;
-      b.add('sweeten', { ...base, targetSweetnessPct: step.sweetPct ?? c.choices.targetSweetnessPct });
+      b.add('sweeten', {
+        ...base,
+        targetSweetnessPct: step.sweetPct ?? c.choices.targetSweetnessPct,
+        ...sweetSharesOf(step, base.lines, lines),
+      });
       return;
     case 'sour':
       emitSour(b, step, base, lines);
@@ -293,6 +297,20 @@ function emitStep(
   }
 }
 
+/** Of several that sweeten by taste, which share each brings. */
+function sweetSharesOf(
+  step: RecipeStep,
+  lineIds: readonly string[],
+  lines: CompiledLines,
+): Pick<SweetenStep, 'sweetShares'> {
+  const said = new Map((step.shares ?? []).map((s) => [s.lineId, s.share]));
+  const shares = lineIds.filter(lines.byTaste).flatMap((id) => {
+    const share = said.get(lines.recipeLineOf(id));
+    return share === undefined ? [] : [[id, share] as const];
+  });
+  return shares.length > 0 ? { sweetShares: Object.fromEntries(shares) } : {};
+}
+
 /** What the recipe has sweetened in the glass, of this drink or of this lot. */
 function inGlassOf(c: BuildInput, step: RecipeStep): Pick<BottleStep, 'inGlass'> {
   const inGlass = (c.recipe.steps ?? []).filter(
@@ -300,7 +318,16 @@ function inGlassOf(c: BuildInput, step: RecipeStep): Pick<BottleStep, 'inGlass'>
   );
   const lineIds = inGlass.flatMap((s) => s.lineIds);
   if (lineIds.length === 0) return {};
-  return { inGlass: { lineIds, targetSweetnessPct: inGlass[0]?.sweetPct ?? c.choices.targetSweetnessPct } };
+  const sweetShares = Object.fromEntries(
+    inGlass.flatMap((s) => (s.shares ?? []).map(({ lineId, share }) => [lineId, share] as const)),
+  );
+  return {
+    inGlass: {
+      lineIds,
+      targetSweetnessPct: inGlass[0]?.sweetPct ?? c.choices.targetSweetnessPct,
+      ...(Object.keys(sweetShares).length > 0 ? { sweetShares } : {}),
+    },
+  };
 }
 
 /** What is stated goes in as stated; what is soured by taste goes in to the acid aimed at. */

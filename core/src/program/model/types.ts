@@ -246,14 +246,17 @@ export interface SweetenStep extends StepBase {
   kind: 'sweeten';
   /** Sugar-equivalent g per 100 g aimed at. */
   targetSweetnessPct: number;
+  /** Which share of the sweetness each brings, by line; unsaid: as much as any other. */
+  sweetShares?: SweetShares;
 }
+export type SweetShares = Readonly<Record<LineId, number>>;
 export interface BottleStep extends StepBase {
   kind: 'bottle';
   hygiene: 'clean' | 'sterilised';
   /** Hot into warmed glass. */
   hot?: true;
   /** What sweetens it in the glass, and how sweet that is to be: none of it is in the bottles. */
-  inGlass?: { lineIds: readonly LineId[]; targetSweetnessPct: number };
+  inGlass?: { lineIds: readonly LineId[]; targetSweetnessPct: number; sweetShares?: SweetShares };
   /** In portions, for the freezer. */
   frozen?: true;
   portionMl?: number;

@@ -10,6 +10,7 @@ import {
   nextDose,
   nextStated,
   nextSweetener,
+  sweetWeights,
   TUB,
 } from '@big-ladle/core';
 import Alert from '@mui/material/Alert';
@@ -54,7 +55,15 @@ export function SweetenForm({ live, onEnough }: { live: LiveBatch; onEnough?: ()
   const toCome = now.forecast.trace.find((t) => t.stepId === step.id)?.dosedG ?? {};
   const stated = nextStated(stirred, toCome);
   const byTaste = stirred.filter((s) => s.line.rule.kind === 'toTarget');
-  const next = nextSweetener(byTaste, { sweetG: liquor.sweetG, massG: massG(liquor) }, target);
+  const next = nextSweetener(
+    byTaste,
+    { sweetG: liquor.sweetG, massG: massG(liquor) },
+    target,
+    sweetWeights(
+      byTaste.map((s) => s.line.id),
+      step.sweetShares,
+    ),
+  );
   const { line, sweetener, addedG } = stated?.of ?? byTaste[next?.index ?? 0] ?? stirred.at(-1)!;
   const remainingG = stated ? stated.remainingG : (next?.remainingG ?? 0);
   const allG = stirred.reduce((sum, one) => sum + one.addedG, 0);

@@ -19,11 +19,12 @@ export function StepCard(props: {
   number: number;
   problems: readonly RecipeProblem[];
   lots: readonly RecipeLot[];
+  lineName: (lineId: string) => string;
   onChange: (step: RecipeStep) => void;
   onRemove: () => void;
   children: ReactNode;
 }) {
-  const { step, number, problems, lots, onChange } = props;
+  const { step, number, problems, lots, lineName, onChange } = props;
   const { setNodeRef, listeners, attributes, transform, transition, isDragging, isOver } = useSortable({
     id: `step:${step.id}`,
   });
@@ -77,7 +78,15 @@ export function StepCard(props: {
           {number}. {name}
         </Box>
         {first.map((field) => (
-          <StepFieldInput key={field} field={field} step={step} name={name} lots={lots} onChange={onChange} />
+          <StepFieldInput
+            key={field}
+            field={field}
+            step={step}
+            name={name}
+            lots={lots}
+            lineName={lineName}
+            onChange={onChange}
+          />
         ))}
         <Box sx={{ ml: 'auto', whiteSpace: 'nowrap' }}>
           <Button
@@ -111,6 +120,7 @@ export function StepCard(props: {
               step={step}
               name={name}
               lots={lots}
+              lineName={lineName}
               onChange={onChange}
             />
           ))}

@@ -30,6 +30,8 @@ interface FieldProps {
   name: string;
   /** The lots into which the drink is divided before it. */
   lots: readonly RecipeLot[];
+  /** What a line is called. */
+  lineName: (lineId: string) => string;
   onChange: (step: RecipeStep) => void;
 }
 
@@ -45,7 +47,14 @@ const PLACES = {
 };
 
 /** One thing that a step may say. */
-export function StepFieldInput({ field, step, name, lots, onChange }: FieldProps & { field: StepField }) {
+export function StepFieldInput({
+  field,
+  step,
+  name,
+  lots,
+  lineName,
+  onChange,
+}: FieldProps & { field: StepField }) {
   const set = (change: Partial<RecipeStep>) => {
     const next = { ...step, ...change };
     // What is as usual is not written down.
@@ -279,6 +288,36 @@ export function StepFieldInput({ field, step, name, lots, onChange }: FieldProps
         </>
       );
     }
+    case 'shares':
+      // What is the only one sweetening has all of it to bring.
+      return step.kind === 'sweeten' && step.lineIds.length < 2
+        ? null
+        : step.lineIds.map((lineId) => {
+            const label = say(step.kind === 'sweeten' ? 'stepFields.sweetShare' : 'stepFields.share', {
+              line: lineName(lineId),
+            });
+            const share = step.shares?.find((s) => s.lineId === lineId)?.share;
+            return (
+              <QuantityField
+                key={lineId}
+                label={label}
+                said={say('stepFields.of', { label, name })}
+                value={share === undefined ? null : share * 100}
+                min={0}
+                max={100}
+                decimals={0}
+                unit="%"
+                width={200}
+                onCommit={(percent) => {
+                  const others = (step.shares ?? []).filter((s) => s.lineId !== lineId);
+                  // All of it is as usual.
+                  const shares =
+                    percent >= 100 ? others : [...others, { lineId, share: Math.max(0, percent / 100) }];
+                  set({ shares: shares.length > 0 ? shares : undefined });
+                }}
+              />
+            );
+          });
     case 'sweetPct':
       return figure(
         'stepFields.sweetPct',

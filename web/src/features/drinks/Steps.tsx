@@ -117,6 +117,7 @@ export function Steps(props: {
               step={step}
               number={index + 1}
               problems={problems.filter((p) => p.stepId === step.id)}
+              lineName={(id) => sayItem(recipe.lines.find((l) => l.id === id)?.itemId ?? id)}
               lots={steps.slice(0, index).flatMap((s) => s.lots ?? [])}
               onChange={(next) => onChange(steps.map((s) => (s.id === step.id ? next : s)))}
               onRemove={() => onChange(steps.filter((s) => s.id !== step.id))}

@@ -225,6 +225,8 @@ export const EN_DRINKS = {
   'stepFields.vessel.blender': 'the blender',
   'stepFields.vessel.tub': 'the bowl',
   'stepFields.text': 'In your words',
+  'stepFields.share': '{line}: so much of it here',
+  'stepFields.sweetShare': '{line}: of the sweetness',
   'stepFields.branch.after': 'Or strained after',
   'stepFields.branch.water': 'then boiled again in',
   'stepFields.branch.boil': 'boiled again for',

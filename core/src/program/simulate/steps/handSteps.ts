@@ -8,6 +8,7 @@ import {
 } from '../../../liquor/composition.ts';
 import { drawnAfter } from '../../../physics/extraction.ts';
 import { RINSE_CARRIED_ML_PER_G } from '../../../tables/constants.ts';
+import { sweetWeights } from '../../model/sweetShares.ts';
 import type {
   BottleStep,
   CombineStep,
@@ -22,6 +23,7 @@ import type {
   SplitStep,
   Step,
   SweetenStep,
+  SweetShares,
   Vessel,
   WashStep,
 } from '../../model/types.ts';
@@ -215,19 +217,20 @@ function sweetenToTarget(
   }
   if (toTarget.length === 0) return;
   const { liquor } = vesselOf(sim, step.id, vesselId);
-  for (const { line, grams } of sweetenersTo(sim, step, toTarget, liquor, target)) {
+  for (const { line, grams } of sweetenersTo(sim, step, toTarget, liquor, target, step.sweetShares)) {
     run.dosedG[line.id] = grams;
     pourIn(sim, step, vesselOf(sim, step.id, vesselId), 'sweetener', line.itemId, line.id, grams);
   }
 }
 
-/** How much of each of some sweeteners brings a liquor to a sweetness, g; each brings an equal part of it. */
+/** How much of each of some sweeteners brings a liquor to a sweetness, g; each brings its share of it. */
 function sweetenersTo(
   sim: SimState,
   step: Step,
   lineIds: readonly string[],
   liquor: Liquor,
   target: number,
+  shares: SweetShares | undefined,
 ): { line: ProgramLine; grams: number }[] {
   const rows = lineIds.map((lineId) => {
     const line = lineOf(sim, step.id, lineId);
@@ -235,10 +238,11 @@ function sweetenersTo(
     if (!row) throw new StepStop({ kind: 'unknownItem', stepId: step.id, itemId: line.itemId });
     return { line, row };
   });
-  // Each of n brings as much sweetness s/n, in s/(n·rᵢ) grams.
-  const gramsPerSweet = rows.reduce((sum, r) => sum + 1 / r.row.relativeSweetness, 0) / rows.length;
+  // Each brings its share wᵢ of the sweetness s, in s·wᵢ/rᵢ grams.
+  const weights = sweetWeights(lineIds, shares);
+  const gramsPerSweet = rows.reduce((sum, { row }, i) => sum + weights[i]! / row.relativeSweetness, 0);
   const sweetG = sweetnessToComeG({ sweetG: liquor.sweetG, massG: massG(liquor) }, target, gramsPerSweet);
-  return rows.map(({ line, row }) => ({ line, grams: sweetG / rows.length / row.relativeSweetness }));
+  return rows.map(({ line, row }, i) => ({ line, grams: (sweetG * weights[i]!) / row.relativeSweetness }));
 }
 
 /** Souring to a titratable acidity with the liquids of the step, in equal volumes. */
@@ -307,11 +311,18 @@ export function bottleStep(sim: SimState, step: BottleStep, run: StepRun): void 
   if (run.stopAfterMin !== null) return;
   if (step.inGlass) {
     // Nothing of it is poured in: so much is to be at hand for all the glasses.
-    const { lineIds, targetSweetnessPct } = step.inGlass;
+    const { lineIds, targetSweetnessPct, sweetShares } = step.inGlass;
     const byTaste = lineIds.filter((lineId) => lineOf(sim, step.id, lineId).rule.kind === 'toTarget');
     const { liquor } = vesselOf(sim, step.id, id);
     if (byTaste.length > 0)
-      for (const { line, grams } of sweetenersTo(sim, step, byTaste, liquor, targetSweetnessPct / 100))
+      for (const { line, grams } of sweetenersTo(
+        sim,
+        step,
+        byTaste,
+        liquor,
+        targetSweetnessPct / 100,
+        sweetShares,
+      ))
         run.dosedG[line.id] = grams;
   }
   const ready = vesselOf(sim, step.id, id);

@@ -158,13 +158,16 @@ export function liftOut(sim: SimState, step: Step): void {
   if (hasMl < 1 && lifted.length === 0)
     throw new StepStop({ kind: 'emptyVessel', stepId: step.id, vesselId: from.id });
   let liquor = from.liquor;
+  let leftMl = hasMl;
   const out = lifted.map((solid) => {
     // Off a dry bottom it comes with what clings to it already.
     if (hasMl < 1) return { ...solid, lifted: { atMin: sim.nowMin, cooling: from.liquor.cooling } };
     const ml = Math.min(
       ingredientOf(sim, step.id, solid.ingredientId).holdMlPerG.drain * solid.massG,
-      hasMl * 0.9,
+      // Of several each takes from what the one before it left.
+      leftMl * 0.9,
     );
+    leftMl -= ml;
     const held = scaled(from.liquor, ml / hasMl);
     addFlow(sim, () => ({
       stepId: step.id,
