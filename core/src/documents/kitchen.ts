@@ -5,7 +5,7 @@ import { BURNER_KINDS, POT_MATERIAL_IDS } from '../tables/constants.ts';
 import { CLOSURES, CONTAINER_FORMS, CONTAINER_MATERIALS } from '../tables/containers.ts';
 import { labelSchema } from '../tables/labels.ts';
 import { PLACE_KINDS, type PlaceKind, placeKindRow } from '../tables/places.ts';
-import { between, id, list, name as nameOf, whole } from '../units/fields.ts';
+import { between, id, list, name as nameOf, paragraphs, whole } from '../units/fields.ts';
 import { cupWeightSchema, measureSchema } from '../units/measures.ts';
 import { UNIT_SYSTEMS } from '../units/units.ts';
 
@@ -68,6 +68,10 @@ export type ShelfPlace = v.InferOutput<typeof placeSchema>;
 /** The cook's own rule for a drink, days sealed: a shorter one counts at once, a longer one is shown as such. */
 const ownRuleSchema = v.strictObject({ recipeId: id, sealedDays: whole(0, 365) });
 export type OwnRule = v.InferOutput<typeof ownRuleSchema>;
+
+/** What this cook thinks of something that sweetens, in her own words. */
+const verdictSchema = v.strictObject({ itemId: id, words: paragraphs(300) });
+export type Verdict = v.InferOutput<typeof verdictSchema>;
 
 export const MESSAGE_KINDS = ['due', 'look', 'vent', 'defrost', 'warm', 'gift'] as const;
 export type MessageKind = (typeof MESSAGE_KINDS)[number];
@@ -205,6 +209,7 @@ export const kitchenSchema = v.strictObject({
     () => [...USUAL_PLACES],
   ),
   ownRules: v.optional(list(ownRuleSchema, 200), () => []),
+  verdicts: v.optional(list(verdictSchema, 200), () => []),
   messageTo: v.optional(unique(messageToSchema, 20), () => []),
   /** The language of the screens, how its dates are written, and the day on which a week begins (0: Sunday). */
   language: v.optional(v.picklist(LANGUAGES), 'en'),

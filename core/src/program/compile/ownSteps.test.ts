@@ -72,13 +72,13 @@ describe('where a step happens', () => {
   it('lifted out of little, two things hold no more between them than there was', () => {
     const fruit = line('fruit', 'pineapple-flesh', 600);
     const { sim } = made(
-      [WATER_4L, line('more', 'water', 20, 'liquid'), CALYX, fruit],
+      [WATER_4L, CALYX, fruit],
       [
         step('combine', ['water', 'calyx', 'fruit']),
         step('heat'),
         step('soak', [], { minutes: 20, thrown: true }),
-        // What clings to them runs together again under a spoon of water.
-        step('combine', ['more']),
+        // It runs together again and stands open: some of it goes into the air.
+        step('settle', ['water'], { minutes: 600, lid: 'off' }),
         step('lift', ['calyx', 'fruit']),
         step('combine', ['calyx', 'fruit']),
       ],

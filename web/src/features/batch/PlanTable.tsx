@@ -49,6 +49,7 @@ import { plannedBase } from './balance/place.ts';
 import { SwapChoices } from './balance/SwapChoices.tsx';
 import { FormChoices } from './FormChoices.tsx';
 import { stagesOf } from './figures.ts';
+import { IsThereEnough } from './IsThereEnough.tsx';
 import { Likely } from './Likely.tsx';
 import { MissingTools } from './MissingTools.tsx';
 import { NotToBeKept } from './NotToBeKept.tsx';
@@ -424,6 +425,7 @@ export function PlanTable({ plan, kitchen: house, nowMs, onChange, deeds }: Plan
                           leaf={leafOf(presets, made.program, made.litres)}
                         />
                       </ListPanel>
+                      <IsThereEnough program={made.program} dosedG={input.sim.dosedG} tables={tables} />
                       {/* The laboratory: where the litres go, and how sure it all is. */}
                       <Fold summary={say('planTable.behind')} testId="behind">
                         <ListNotes {...input} note={limit} />

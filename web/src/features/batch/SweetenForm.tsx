@@ -19,6 +19,7 @@ import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { byHand } from '../../shared/handMeasure.ts';
+import { OwnVerdict } from '../../shared/OwnVerdict.tsx';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { Figure } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
@@ -240,6 +241,7 @@ export function SweetenForm({ live, onEnough }: { live: LiveBatch; onEnough?: ()
             {say('sweetenForm.isIn2')}
           </Button>
         </Box>
+        <OwnVerdict itemId={sweetener.id} />
         <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(140px, 1fr))', gap: 2 }}>
           <Box>
             <Figure

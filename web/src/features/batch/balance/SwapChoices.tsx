@@ -22,6 +22,7 @@ import {
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useStock } from '../../../shared/book.ts';
+import { OwnVerdict } from '../../../shared/OwnVerdict.tsx';
 import { PickItem } from '../../../shared/PickItem.tsx';
 import { Panel, Row } from '../../../shared/ui.tsx';
 import { role } from '../../../theme/theme.ts';
@@ -167,6 +168,7 @@ function SweetSwap(props: LineProps & { target: number }) {
         value={itemId}
         onPick={pick}
       />
+      <OwnVerdict itemId={itemId} />
       {stock && massG > 0 && (
         <Box
           sx={{ mt: 0.5, color: stock.inHouseG < massG ? role('caution') : role('inkMuted') }}
