@@ -66,6 +66,7 @@ export {
   sweetenWithFruit,
 } from './balance/swaps.ts';
 export { type WayBack, waysBack } from './balance/waysBack.ts';
+export { type CitrusMoment, citrusMoments } from './compare/citrusMoment.ts';
 export { type Enough, enoughOf, inBottlesG } from './compare/enough.ts';
 export { insteadOf, sameStrengthG } from './compare/forms.ts';
 export { furtherHours, type StandingRow, standingSteps } from './compare/furtherHours.ts';

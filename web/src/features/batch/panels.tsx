@@ -67,6 +67,7 @@ import {
   volume,
 } from '../../words/say.ts';
 import '../../words/places/items.ts';
+import { CitrusCooked } from './CitrusCooked.tsx';
 import { FurtherHours } from './FurtherHours.tsx';
 import { entryOf, keepingInput, lengthText, potView, stageOf } from './figures.ts';
 import { TimetableOut } from './TimetableOut.tsx';
@@ -395,6 +396,7 @@ export function DrawPanel(input: PanelInput) {
       <Box sx={{ mt: 1.5 }}>
         <Spoon {...look} label={say('panels.expectedColourStrainedIn')} />
       </Box>
+      <CitrusCooked {...input} />
       <FurtherHours {...input} />
       {notes.map((note) => {
         const text = sayNote(note);
