@@ -138,8 +138,25 @@ class Sizer {
     };
   }
 
-  private sizedAt(wishL: number, free: number, fills: number): Sized {
+  /** The last program that was built: where water fills up, another amount of it changes nothing else. */
+  private last: { wishL: number; fills: number; free: number; program: PlannedProgram } | null = null;
+
+  private programFor(wishL: number, free: number, fills: number): PlannedProgram {
+    const { last } = this;
+    if (this.fillsUp && last && last.wishL === wishL && last.fills === fills) {
+      const share = free / last.free;
+      const lines = last.program.lines.map((l) =>
+        l.rule.kind === 'toVolume' ? { ...l, massG: l.massG * share } : l,
+      );
+      return { ...last.program, lines };
+    }
     const program = this.build(wishL, free, fills);
+    this.last = { wishL, fills, free, program };
+    return program;
+  }
+
+  private sizedAt(wishL: number, free: number, fills: number): Sized {
+    const program = this.programFor(wishL, free, fills);
     return { program, free, ...this.run(program) };
   }
 

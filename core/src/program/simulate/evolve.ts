@@ -1,4 +1,4 @@
-import { EMPTY, plus, scaled, volumeMl, water } from '../../liquor/composition.ts';
+import { add, type Composition, EMPTY, plus, scaled, volumeMl, water } from '../../liquor/composition.ts';
 import { boilOff } from '../../physics/boilOff.ts';
 import { ALL_DRAWN, drawnAfter, redLeft } from '../../physics/extraction.ts';
 import { lossWPerK, type PathEnd, type Place, type Stretch, temperaturePath } from '../../physics/heat.ts';
@@ -12,7 +12,7 @@ import {
   addFlow,
   capacityOfContents,
   contentsLevelM,
-  drawableOf,
+  drawableIn,
   ingredientOf,
   liquorOf,
   type SimState,
@@ -125,6 +125,25 @@ const finer = (stretches: readonly Stretch[]): Stretch[] =>
 /** So much more drawn, and a reading of before says nothing any more. */
 const READ_CANCELLED_BY = 1e-4;
 
+/** All that the solids of a vessel have given, in one sum: where nobody keeps the single flows. */
+function withDrawn(
+  sim: SimState,
+  liquor: Composition,
+  rows: readonly IngredientRow[],
+  vessel: Vessel,
+  drawn: readonly number[],
+): Composition {
+  let sum: Composition | null = null;
+  for (let i = 0; i < rows.length; i++) {
+    const solid = vessel.solids[i]!;
+    const delta = drawn[i]! - solid.extracted;
+    if (delta <= 0) continue;
+    sum ??= plus(liquor, EMPTY);
+    add(sum, drawableIn(sim, rows[i]!, solid.massG), delta);
+  }
+  return sum ?? liquor;
+}
+
 /** Lets a vessel live along a temperature path: solids are drawn, red fades, water goes as steam, clocks run. */
 export function advanceVessel(
   sim: SimState,
@@ -175,12 +194,13 @@ export function advanceVessel(
   }
 
   let c: ReturnType<typeof plus> = before;
-  if (wet) {
+  if (wet && !sim.flows) c = withDrawn(sim, before, rows, vessel, drawn);
+  else if (wet) {
     for (let i = 0; i < rows.length; i++) {
       const solid = vessel.solids[i]!;
       const delta = drawn[i]! - solid.extracted;
       if (delta <= 0) continue;
-      const all = drawableOf(rows[i]!, solid.massG);
+      const all = drawableIn(sim, rows[i]!, solid.massG);
       const before = c;
       const after = plus(c, all, delta);
       addFlow(sim, () => ({

@@ -62,7 +62,11 @@ export function olderOrigins(
     const heatedMin = o.heatedMin + hotMin;
     const below60Min =
       fellAtMin !== null && heatedMin >= KEEPING.heatedMin ? fellAtMin : hotMin > 0 ? null : o.below60Min;
-    return { ...o, heatedMin, below60Min };
+    // Field by field: this is made for every origin of every heating.
+    const { lineId, kind, sinceMin, unknown } = o;
+    return unknown
+      ? { lineId, kind, sinceMin, heatedMin, below60Min, unknown }
+      : { lineId, kind, sinceMin, heatedMin, below60Min };
   });
 }
 

@@ -30,13 +30,7 @@ export class StepStop extends Error {
 }
 
 export const NO_FACTORS: ModelFactors = Object.freeze({ boilOff: 1, power: 1, heatLoss: 1, strainLoss: 1 });
-export const emptyLiquor = (tempC: number): Liquor => ({
-  ...EMPTY,
-  tempC,
-  origins: [],
-  cooling: NO_COOLING,
-  read: null,
-});
+export const emptyLiquor = (tempC: number): Liquor => liquorOf(EMPTY, tempC, [], NO_COOLING, null);
 
 /** The interpreter's own working state; nobody outside sees it change. */
 export interface SimState {
@@ -53,6 +47,8 @@ export interface SimState {
   /** Null when only the outcome is wanted. */
   flows: Flow[] | null;
   peak: Map<VesselId, Room>;
+  /** What a solid gives when all of it is drawn, as it was worked out last for its row. */
+  drawables: Map<IngredientRow, { grams: number; all: Composition }>;
   /** Share of a burner's power that its pot has shown to take up, by burner; it holds for the rest of the batch. */
   powerFactors: Map<string, number>;
 }
@@ -76,6 +72,7 @@ export function startWork(
     stepStartMin: 0,
     flows: keepFlows ? [] : null,
     peak: new Map(),
+    drawables: new Map(),
     powerFactors: new Map(),
   };
   for (const spec of program.vessels) {
@@ -154,6 +151,15 @@ export function drawableOf(row: IngredientRow, grams: number): Composition {
     excessMl: 0,
     markerG,
   };
+}
+
+/** The same for a solid of this batch: each is drawn on again and again. */
+export function drawableIn(sim: SimState, row: IngredientRow, grams: number): Composition {
+  const known = sim.drawables.get(row);
+  if (known?.grams === grams) return known.all;
+  const all = drawableOf(row, grams);
+  sim.drawables.set(row, { grams, all });
+  return all;
 }
 
 /** What is left of a solid in the pot, g: its own water has joined the liquor and its drawn part too. */

@@ -73,21 +73,30 @@ export function unsafeMinutes(
     return estimateShowsAcid(figures, origins);
   };
   let drawn = vessel.solids.map((s) => s.extracted);
-  let shown = shownAt(drawn, 0);
-  if (drawing.length === 0) return shown || readingShowsAcid(read) ? 0 : total;
+  if (drawing.length === 0) return shownAt(drawn, 0) || readingShowsAcid(read) ? 0 : total;
+  /** Null: nobody has asked yet; it is asked only around minutes that are warm. */
+  let shown: boolean | null = null;
+  const isDrawing = rows.map((_, i) => drawing.includes(i));
+  const lastWarm = warm.findLastIndex((m) => m > 0);
   let steamL = 0;
   let unsafe = 0;
-  for (const [n, s] of stretches.entries()) {
+  for (let n = 0; n <= lastWarm; n++) {
+    const s = stretches[n]!;
     const middleC = (s.fromC + s.toC) / 2;
     const after = (minutes: number): number[] =>
       drawn.map((e, i) =>
-        drawing.includes(i)
-          ? drawnAfter(e, rows[i]!.rate100PerMin, rows[i]!.activationKJ, middleC, minutes)
-          : e,
+        isDrawing[i] ? drawnAfter(e, rows[i]!.rate100PerMin, rows[i]!.activationKJ, middleC, minutes) : e,
       );
     const next = after(s.minutes);
+    if (warm[n] === 0) {
+      drawn = next;
+      shown = null;
+      steamL += s.steamL;
+      continue;
+    }
+    shown ??= shownAt(drawn, steamL);
     const nextShown = shownAt(next, steamL + s.steamL);
-    if (warm[n]! > 0 && !(shown && nextShown)) {
+    if (!(shown && nextShown)) {
       let share = 1;
       if (shown !== nextShown) {
         // When it turned: by halving the stretch.

@@ -31,7 +31,7 @@ import { layOut, originKindOf, rinseWater } from '../lines.ts';
 import { pourIn } from '../readings.ts';
 import {
   addFlow,
-  drawableOf,
+  drawableIn,
   emptyLiquor,
   ingredientOf,
   lineOf,
@@ -90,7 +90,7 @@ export function washStep(sim: SimState, step: WashStep, run: StepRun): void {
         sim.kitchen.tapC,
         minutes,
       );
-      const lost = scaled(drawableOf(row, solid.massG), extracted - solid.extracted);
+      const lost = scaled(drawableIn(sim, row, solid.massG), extracted - solid.extracted);
       addFlow(sim, () => ({
         stepId: step.id,
         code: 'drawn',

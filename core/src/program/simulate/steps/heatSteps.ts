@@ -170,7 +170,14 @@ export function heatStep(sim: SimState, step: HeatStep, run: StepRun): void {
   const around = aroundOf(start);
   run.notes.push(said('heat.takes', { minutes: Math.round(run.actualMin ?? first.minutes) }));
   const startMin = sim.nowMin;
-  const toTarget = () => pathOf(sim, vesselOf(sim, step.id, start.id), around, { targetC }).minutes;
+  // Worked out once for each state of the pot: what is left of the way, and the way itself.
+  let last = { liquor: start.liquor, solids: start.solids, path: first };
+  const wayOf = (vessel: Vessel) => {
+    if (vessel.liquor !== last.liquor || vessel.solids !== last.solids)
+      last = { liquor: vessel.liquor, solids: vessel.solids, path: pathOf(sim, vessel, around, { targetC }) };
+    return last.path;
+  };
+  const toTarget = () => wayOf(vesselOf(sim, step.id, start.id)).minutes;
   inPieces(sim, step, run, new Set(pots.map((p) => p.id)), toTarget, (minutes, goneMin) => {
     for (const { id } of pots) {
       if (id === start.id) continue;
@@ -185,7 +192,7 @@ export function heatStep(sim: SimState, step: HeatStep, run: StepRun): void {
       setVessel(sim, advanceVessel(sim, step.id, vessel, stretches, 'stove', null));
     }
     const vessel = vesselOf(sim, step.id, start.id);
-    const path = pathOf(sim, vessel, around, { targetC });
+    const path = wayOf(vessel);
     const heatedMin =
       (run.actualMin ?? Number.POSITIVE_INFINITY) - goneMin - flameOutAheadMin(run, startMin, goneMin);
     const leftMin = Math.max(minutes, heatedMin);

@@ -7,7 +7,7 @@ import { pourIn } from '../readings.ts';
 import {
   addFlow,
   drainedOf,
-  drawableOf,
+  drawableIn,
   ingredientOf,
   lineOf,
   mixLiquors,
@@ -103,7 +103,7 @@ export function breakOpen(
     const row = ingredientOf(sim, step.id, solid.ingredientId);
     const delta = share - solid.extracted;
     if (row.rate100PerMin === null || delta <= 0 || (only && !only.has(solid.lineId))) return solid;
-    const all = drawableOf(row, solid.massG);
+    const all = drawableIn(sim, row, solid.massG);
     const after = plus(liquor, all, delta);
     const before = liquor;
     addFlow(sim, () => ({
