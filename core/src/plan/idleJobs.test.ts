@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { BOOK } from '../program/book/book.ts';
 import { defaultChoices } from '../program/book/recipe.ts';
-import { BURNERS, KITCHEN, POTS, TABLES } from '../testKitchen.ts';
+import { CALYX, made, step, WATER_4L } from '../program/compile/ownSteps.fixtures.ts';
+import { BURNERS, KITCHEN, POTS, recipeLine, TABLES } from '../testKitchen.ts';
 import { unwrap } from '../units/result.ts';
 import { idleJobs, placeJobs } from './idleJobs.ts';
 import { solvePlan } from './solve.ts';
@@ -37,6 +38,34 @@ describe('side jobs for idle minutes', () => {
     expect(idleJobs(p, at(p, 'boil'), TABLES)[0]).toMatchObject({ code: 'bottlesClean', minutes: 10 });
     expect(idleJobs(p, at(p, 'cool'), TABLES).map((j) => j.code)).not.toContain('ice');
     expect(idleJobs(p, at(p, 'bottle'), TABLES)).toEqual([]);
+  });
+  it('what the recipe’s own steps do away from the pot is done meanwhile: washed, cut, blended', () => {
+    const { program: own } = made(
+      [
+        WATER_4L,
+        CALYX,
+        recipeLine('fruit', 'pineapple-flesh', 600),
+        recipeLine('more', 'pineapple-core', 300),
+      ],
+      [
+        step('combine', ['water', 'calyx']),
+        step('heat'),
+        step('boil', [], { minutes: 30 }),
+        step('wash', ['fruit'], { minutes: 4 }),
+        step('prep', ['fruit'], { minutes: 9 }),
+        step('prep', ['more'], { minutes: 3 }),
+        step('blend', ['fruit', 'more'], { minutes: 5, from: ['blender'], to: 'blender' }),
+        step('strain', [], { from: ['pot'], to: 'tub' }),
+        step('cool', [], { place: 'iceBath' }),
+      ],
+    );
+    const jobs = idleJobs(own, at(own, 'boil'), TABLES);
+    const of = (code: string) => jobs.find((j) => j.code === code);
+    expect(of('prep')).toMatchObject({ minutes: 12, itemIds: ['pineapple-flesh', 'pineapple-core'] });
+    expect(of('wash')).toMatchObject({ minutes: 4 });
+    expect(of('blend')).toMatchObject({ minutes: 5 });
+    // Once it is cut it is no longer to be cut; what is done to the pot itself is no side job.
+    expect(idleJobs(own, at(own, 'strain'), TABLES).map((j) => j.code)).not.toContain('prep');
   });
   const job = (minutes: number) => ({ code: 'ice' as const, itemIds: [], minutes });
   it('two pots: what is due first comes first, and hands are not wanted twice', () => {

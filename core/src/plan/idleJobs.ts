@@ -1,9 +1,13 @@
-import type { Program, StepId } from '../program/model/types.ts';
+import type { Program, Step, StepId, VesselId } from '../program/model/types.ts';
+import { BLENDER, BOWL, JUG, SPICE_POT } from '../program/model/vessels.ts';
 import type { Tables } from '../tables/types.ts';
+
+/** What later steps of the recipe itself do away from the pot: it may be done meanwhile. */
+type OwnJob = 'wash' | 'prep' | 'juice' | 'blend' | 'spicePot';
 
 /** Something the hands can do while a pot looks after itself. */
 export interface IdleJob {
-  code: 'bottlesHot' | 'bottlesClean' | 'squeeze' | 'ice';
+  code: 'bottlesHot' | 'bottlesClean' | 'squeeze' | 'ice' | OwnJob;
   /** What it is done to, as item ids. */
   itemIds: readonly string[];
   minutes: number;
@@ -50,7 +54,36 @@ export function idleJobs(program: Program, stepId: StepId, tables: Tables): Idle
     });
   if (later.some((s) => s.kind === 'cool' && s.place === 'iceBath'))
     jobs.push({ code: 'ice', itemIds: [], minutes: ICE_MIN });
+  jobs.push(...ownJobs(program, later));
   return jobs.sort((a, b) => b.minutes - a.minutes);
+}
+
+/** Away from the pot: on the board, in the blender, in a jug or a small pan beside it. */
+const ASIDE: ReadonlySet<VesselId> = new Set([BOWL, BLENDER, JUG, SPICE_POT]);
+/** A small pan comes to the boil in so many minutes. */
+const SMALL_PAN_MIN = 8;
+
+/** Stoning, zesting, juicing, blending, a spice liquor: what later steps ask for and no pot has to wait for. */
+function ownJobs(program: Pick<Program, 'lines'>, later: readonly Step[]): IdleJob[] {
+  const jobs = new Map<OwnJob, { itemIds: string[]; minutes: number }>();
+  for (const step of later) {
+    if (![...step.from, ...step.to].every((id) => ASIDE.has(id))) continue;
+    const code: OwnJob | null =
+      step.kind === 'wash' || step.kind === 'prep' || step.kind === 'juice' || step.kind === 'blend'
+        ? step.kind
+        : step.kind === 'boil' && step.to[0] === SPICE_POT
+          ? 'spicePot'
+          : null;
+    const minutes = step.until.kind === 'duration' ? step.until.minutes : 0;
+    if (code === null || minutes <= 0) continue;
+    const job = jobs.get(code) ?? { itemIds: [], minutes: 0 };
+    const itemIds = program.lines.filter((l) => step.lines.includes(l.id)).map((l) => l.itemId);
+    jobs.set(code, {
+      itemIds: [...new Set([...job.itemIds, ...itemIds])],
+      minutes: job.minutes + minutes + (code === 'spicePot' ? SMALL_PAN_MIN : 0),
+    });
+  }
+  return [...jobs].map(([code, job]) => ({ code, ...job }));
 }
 
 /** A pot that looks after itself until a moment, with what its batch wants done by then. */
