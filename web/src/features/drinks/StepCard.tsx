@@ -1,5 +1,12 @@
 import '../../words/places/drinks.ts';
-import { type RecipeLot, type RecipeProblem, type RecipeStep, STEP_TABLE, saysOf } from '@big-ladle/core';
+import {
+  type RecipeLot,
+  type RecipeProblem,
+  type RecipeStep,
+  STEP_TABLE,
+  type StepField,
+  saysOf,
+} from '@big-ladle/core';
 import { useSortable } from '@dnd-kit/sortable';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -36,6 +43,17 @@ export function StepCard(props: {
   const moreId = useId();
   const said = more.filter((field) => field !== 'text' && saysOf(step, field)).length;
   const row = { display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center' };
+  const input = (field: StepField) => (
+    <StepFieldInput
+      key={field}
+      field={field}
+      step={step}
+      name={name}
+      lots={lots}
+      lineName={lineName}
+      onChange={onChange}
+    />
+  );
   return (
     <Box
       component="li"
@@ -77,17 +95,7 @@ export function StepCard(props: {
         <Box sx={{ ...heading, minWidth: 110 }}>
           {number}. {name}
         </Box>
-        {first.map((field) => (
-          <StepFieldInput
-            key={field}
-            field={field}
-            step={step}
-            name={name}
-            lots={lots}
-            lineName={lineName}
-            onChange={onChange}
-          />
-        ))}
+        {first.map(input)}
         <Box sx={{ ml: 'auto', whiteSpace: 'nowrap' }}>
           <Button
             size="small"
@@ -113,17 +121,7 @@ export function StepCard(props: {
       )}
       {open && (
         <Box sx={{ ...row, pt: 1.5 }} id={moreId} data-testid="step-more">
-          {more.map((field) => (
-            <StepFieldInput
-              key={field}
-              field={field}
-              step={step}
-              name={name}
-              lots={lots}
-              lineName={lineName}
-              onChange={onChange}
-            />
-          ))}
+          {more.map(input)}
         </Box>
       )}
       {problems.map((p) => (
