@@ -258,7 +258,7 @@ export function StepFieldInput({
       return figure(
         `stepFields.everyMin.${step.kind as 'soak'}`,
         step.everyMin,
-        { min: 1, max: 86_400, unit: 'min', width: 140 },
+        { min: 1, max: 86_400, unit: 'min', width: 170 },
         (everyMin) => set({ everyMin }),
       );
     case 'branch': {
@@ -294,7 +294,7 @@ export function StepFieldInput({
         ? null
         : step.lineIds.map((lineId) => {
             const label = say(step.kind === 'sweeten' ? 'stepFields.sweetShare' : 'stepFields.share', {
-              line: lineName(lineId),
+              line: step.kind === 'sweeten' ? lineName(lineId).toLowerCase() : lineName(lineId),
             });
             const share = step.shares?.find((s) => s.lineId === lineId)?.share;
             return (
@@ -307,7 +307,7 @@ export function StepFieldInput({
                 max={100}
                 decimals={0}
                 unit="%"
-                width={200}
+                width={260}
                 onCommit={(percent) => {
                   const others = (step.shares ?? []).filter((s) => s.lineId !== lineId);
                   // All of it is as usual.
