@@ -66,6 +66,7 @@ export {
   sweetenWithFruit,
 } from './balance/swaps.ts';
 export { type WayBack, waysBack } from './balance/waysBack.ts';
+export { type Clarity, type StrainingFacts, strainings } from './compare/straining.ts';
 export { type CitrusMoment, citrusMoments } from './compare/citrusMoment.ts';
 export { type Enough, enoughOf, inBottlesG } from './compare/enough.ts';
 export { insteadOf, sameStrengthG } from './compare/forms.ts';
@@ -635,6 +636,7 @@ export {
   isPot,
   JUG,
   jarOf,
+  KETTLE,
   POT,
   partOfJar,
   potAt,

@@ -29,6 +29,8 @@ export const MOST_LOSS_SHARE = 0.1;
 export const BLENDING = Object.freeze({ drawnShare: 0.8, fillShare: 0.66 });
 /** How long the foam of a blender stands before it has settled, minutes. Source: general kitchen practice. */
 export const BLENDED_FOAM_MIN: Record<FoamClass, number> = { quiet: 5, foamy: 15, milky: 25 };
+/** An electric kettle: what of its power goes into the water, and what it holds. Source: usual household kettles of 2 kW; confidence medium. */
+export const KETTLE_FACTS = Object.freeze({ powerIntoW: 1700, holdsMl: 1700 });
 /** A washing bowl takes solids up to this share of it, with water to swirl them in. Source: general kitchen practice. */
 export const BOWL_SHARE = 0.4;
 

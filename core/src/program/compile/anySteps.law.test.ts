@@ -65,7 +65,9 @@ const FIELDS: Readonly<Record<StepField, fc.Arbitrary<Partial<RecipeStep>>>> = {
     { weight: 40, arbitrary: fc.constant({}) },
     {
       weight: 1,
-      arbitrary: fc.constantFrom('pot', 'spicePot', 'blender', 'tub').map((id) => ({ from: [id], to: id })),
+      arbitrary: fc
+        .constantFrom('pot', 'spicePot', 'kettle', 'blender', 'tub')
+        .map((id) => ({ from: [id], to: id })),
     },
   ),
   everyMin: fc.constant({ everyMin: 20 }),

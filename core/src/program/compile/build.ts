@@ -5,7 +5,19 @@ import { potCapacityMl, potMassG, potShape } from '../model/kitchen.ts';
 import { lotVessels } from '../model/lots.ts';
 import { itemsIn } from '../model/tags.ts';
 import type { PlannedProgram, Step, VesselSpec } from '../model/types.ts';
-import { BLENDER, BOTTLES, BOWL, JUG, jarOf, POT, potAt, SPENT, SPICE_POT, TUB } from '../model/vessels.ts';
+import {
+  BLENDER,
+  BOTTLES,
+  BOWL,
+  JUG,
+  jarOf,
+  KETTLE,
+  POT,
+  potAt,
+  SPENT,
+  SPICE_POT,
+  TUB,
+} from '../model/vessels.ts';
 import { simulateBatch } from '../simulate/simulate.ts';
 import { type BuildInput, loadSharesOf, potsOf } from './context.ts';
 import { programLines } from './lines.ts';
@@ -116,6 +128,7 @@ function vesselsOf(
       massG: small ? potMassG(small) : 0,
       ...(small ? { potId: small.id } : {}),
     },
+    bare(KETTLE, 'kettle'),
     bare(BLENDER, 'blender'),
     bare(JUG, 'jar'),
     ...(recipe.parts ?? []).map((p): VesselSpec => {

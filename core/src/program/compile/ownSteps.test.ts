@@ -85,6 +85,35 @@ describe('where a step happens', () => {
     );
     expectConserved(sim);
   });
+  it('boiled in the kettle and poured over: 1.5 L from 12 °C take five and a half minutes at 1.7 kW', () => {
+    const { program, entries, bottledL } = made(
+      [line('water', 'water', 1500 * 0.9982, 'liquid'), line('leaf', 'mint-leaf', 40)],
+      [
+        step('combine', ['water'], { to: 'kettle' }),
+        step('heat', [], { from: ['kettle'], to: 'kettle' }),
+        step('combine', ['leaf']),
+        step('steep', [], { minutes: 8 }),
+        step('strain'),
+        step('bottle'),
+      ],
+      { basisL: 1.4 },
+    );
+    const [heat] = entries('heat');
+    // 1497 g by 4.19 J and 88 K in 1700 W: 325 s, and a little for what the kettle loses.
+    expect(heat!.endMin - heat!.startMin).toBeGreaterThan(5.4);
+    expect(heat!.endMin - heat!.startMin).toBeLessThan(6.2);
+    expect(program.steps.map((s) => [s.kind, s.to[0]])).toEqual([
+      ['combine', 'kettle'],
+      ['heat', 'kettle'],
+      ['combine', 'pot'],
+      ['steep', 'pot'],
+      ['strain', 'tub'],
+      ['bottle', 'bottles'],
+    ]);
+    // Onto the leaves it is still hot.
+    expect(entries('steep')[0]!.before.liquor.tempC).toBeGreaterThan(85);
+    expect(bottledL).toBeGreaterThan(1.2);
+  });
   it('a line that is named twice goes in once', () => {
     const { bottledL } = made(
       [WATER_4L],

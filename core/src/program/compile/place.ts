@@ -2,7 +2,7 @@ import type { RecipeLot, RecipeStep } from '../../documents/recipe.ts';
 import { takesLines } from '../book/lineMoves.ts';
 import { lotBottles, lotVessel } from '../model/lots.ts';
 import type { VesselId } from '../model/types.ts';
-import { BLENDER, BOTTLES, BOWL, JUG, POT, SPICE_POT, TUB } from '../model/vessels.ts';
+import { BLENDER, BOTTLES, BOWL, JUG, KETTLE, POT, SPICE_POT, TUB } from '../model/vessels.ts';
 
 /** A step with the vessels it means. */
 export interface PlacedStep {
@@ -14,7 +14,9 @@ export interface PlacedStep {
 }
 
 /** Vessels that a flame can stand under. */
-const HEATED: ReadonlySet<VesselId> = new Set([POT, SPICE_POT]);
+const HEATED: ReadonlySet<VesselId> = new Set([POT, SPICE_POT, KETTLE]);
+/** What is in these is poured to what comes next, which never goes into them. */
+const CARRIED: ReadonlySet<VesselId> = new Set([BLENDER, KETTLE]);
 
 /** Something that a step means though nobody writes it: what is strained goes back into the pot to be heated. */
 const implied = (
@@ -94,8 +96,9 @@ function placeStep(placed: PlacedStep[], step: RecipeStep, s: Stream, heatedIn: 
       put([BOWL], [BOWL]);
       break;
     case 'combine': {
-      const to: VesselId = step.to ?? s.kept ?? (s.at === null || s.at === BLENDER ? POT : s.at);
-      put(s.at === BLENDER && to !== BLENDER && !step.to ? [BOWL, BLENDER] : [BOWL], [to]);
+      const to: VesselId = step.to ?? s.kept ?? (s.at === null || CARRIED.has(s.at) ? POT : s.at);
+      const carried = s.at !== null && CARRIED.has(s.at) && to !== s.at && !step.to;
+      put(carried ? [BOWL, s.at!] : [BOWL], [to]);
       if (to === s.kept) s.kept = null;
       s.at = to;
       break;

@@ -1,7 +1,7 @@
 import type { RecipeLine, RecipeStep } from '../../documents/recipe.ts';
 import { JUICE_TOOLS } from '../../documents/recipe.ts';
 import { shareOfLoad } from '../model/loads.ts';
-import type { BottleStep, Step, SweetenStep, Until } from '../model/types.ts';
+import type { BottleStep, Step, SweetenStep, Until, VesselId } from '../model/types.ts';
 import { BOWL, POT, potAt, SPICE_POT, TUB } from '../model/vessels.ts';
 import { type BuildInput, loadSharesOf, potsOf } from './context.ts';
 import type { CompiledLines } from './lines.ts';
@@ -106,9 +106,13 @@ function emitBeside(
   lines: CompiledLines,
 ): void {
   const pots = potsOf(c).map((_, i) => potAt(i));
+  // What was filled for one pot alone is poured into it alone; of anything else each takes its part.
+  const forOnePot = new Set(
+    placed.filter((p) => isOfEachLoad(p, placed, [TUB])).flatMap((p) => p.to.filter((id) => id !== TUB)),
+  );
   let apart: PlacedStep[] = [];
   const emitApart = () => {
-    for (const i of pots.keys()) for (const p of apart) emitInPot(c, b, p, lines, i);
+    for (const i of pots.keys()) for (const p of apart) emitInPot(c, b, p, lines, i, forOnePot);
     apart = [];
   };
   for (const p of placed) {
@@ -124,11 +128,18 @@ function emitBeside(
 }
 
 /** A step in one of several pots; what was poured together goes back into all, each takes its part and the last the rest. */
-function emitInPot(c: BuildInput, b: StepBuilder, p: PlacedStep, lines: CompiledLines, index: number): void {
+function emitInPot(
+  c: BuildInput,
+  b: StepBuilder,
+  p: PlacedStep,
+  lines: CompiledLines,
+  index: number,
+  forOnePot: ReadonlySet<VesselId>,
+): void {
   const shares = loadSharesOf(c) ?? [1];
   const pot = potAt(index);
   const inPot = (ids: readonly string[]) => ids.map((id) => (id === POT ? pot : id));
-  const poured = p.from.filter((id) => id !== BOWL && id !== POT);
+  const poured = p.from.filter((id) => id !== BOWL && !forOnePot.has(id));
   const partly =
     p.step.kind === 'combine' && p.to[0] === POT && poured.length > 0 && index < shares.length - 1;
   if (partly)
@@ -143,8 +154,10 @@ function emitInPot(c: BuildInput, b: StepBuilder, p: PlacedStep, lines: Compiled
         until: minutes(POUR_BACK_MIN),
         attention: 'handsOn',
       });
-  if (partly && p.step.lineIds.length === 0) return;
-  emitStep(c, b, p, lines, index + 1, { from: partly ? [BOWL] : inPot(p.from), to: inPot(p.to) });
+  if (partly && p.step.lineIds.length === 0 && p.from.every((id) => id === BOWL || poured.includes(id)))
+    return;
+  const from = partly ? p.from.filter((id) => !poured.includes(id)) : p.from;
+  emitStep(c, b, p, lines, index + 1, { from: inPot(from), to: inPot(p.to) });
 }
 
 function emitStep(

@@ -1,11 +1,11 @@
-import type { JuiceTool, RecipeLine, RecipeStep } from '../../documents/recipe.ts';
+import type { JuiceTool, RecipeLine, RecipeStep, Sieve } from '../../documents/recipe.ts';
 import { estimatePh } from '../../liquor/ph.ts';
 import { boilingPointC } from '../../physics/heat.ts';
 import { FIRM_SKINS } from '../../tables/traits.ts';
 import { juiceToolOf } from '../model/kitchen.ts';
 import { traitsOf } from '../model/tags.ts';
 import type { Attention, LineId, Until } from '../model/types.ts';
-import { isPot, SPICE_POT } from '../model/vessels.ts';
+import { isPot, KETTLE, SPICE_POT } from '../model/vessels.ts';
 import { type BuildInput, potsOf } from './context.ts';
 
 /** What a step leaves unsaid is as usual: how long it takes, how cold it gets, which lid is on, who has to be there. */
@@ -105,6 +105,17 @@ export function rinsesOf(c: BuildInput, step: RecipeStep): { rinses: number; min
   return { rinses, minutesPerRinse };
 }
 
+/** Minutes for each litre through each sieve, and to set up another. Source: general kitchen practice; confidence medium. */
+const PASS_MIN_PER_L: Readonly<Record<Sieve, number>> = { colander: 0.3, sieve: 0.7, fineMesh: 1, cloth: 2 };
+const CHANGE_SIEVE_MIN = 2;
+
+/** Strained through one after the other: each passing by the litre. */
+function passingMin(passes: NonNullable<RecipeStep['passes']>, litres: number): number {
+  const times = passes.reduce((sum, p) => sum + p.times, 0);
+  const perL = passes.reduce((sum, p) => sum + p.times * PASS_MIN_PER_L[p.by], 0);
+  return handling(8 + CHANGE_SIEVE_MIN * (times - 1), perL, litres);
+}
+
 /** How long a step takes by its own words, or as such work usually takes. */
 export function untilOf(c: BuildInput, step: RecipeStep, litres: number): Until {
   // What a cook wrote down is so; what is reckoned by the litre is longer without the tool.
@@ -146,7 +157,7 @@ function usualMin(c: BuildInput, step: RecipeStep, litres: number): number {
     case 'pick':
       return handling(3, 0.3, litres);
     case 'strain':
-      return handling(8, step.cloth ? 1.2 : 0.7, litres);
+      return step.passes ? passingMin(step.passes, litres) : handling(8, step.cloth ? 1.2 : 0.7, litres);
     case 'blend':
       return handling(USUAL_BLEND.fixed, USUAL_BLEND.perL, litres);
     case 'sweeten':
@@ -184,7 +195,7 @@ function usualMin(c: BuildInput, step: RecipeStep, litres: number): number {
 /** The lid that is usual: on over what is hot or stands, as chosen over what boils, none over what cools in the open. */
 export function lidOf(c: BuildInput, step: RecipeStep, vesselId: string): 'on' | 'ajar' | 'off' {
   if (step.lid) return step.lid;
-  if (vesselId === SPICE_POT) return 'on';
+  if (vesselId === SPICE_POT || vesselId === KETTLE) return 'on';
   if (!isPot(vesselId)) return step.kind === 'cool' ? 'off' : 'on';
   // Of several pots the one without a lid is the one that counts: nothing is claimed that only some have.
   const hasLid = potsOf(c).every(({ pot }) => pot.lid);

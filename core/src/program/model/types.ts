@@ -87,7 +87,16 @@ export interface Solid {
   lifted?: { atMin: number; cooling: CoolingTally };
 }
 
-export type VesselKind = 'pot' | 'spicePot' | 'bowl' | 'tub' | 'bottles' | 'jar' | 'blender' | 'spent';
+export type VesselKind =
+  | 'pot'
+  | 'spicePot'
+  | 'kettle'
+  | 'bowl'
+  | 'tub'
+  | 'bottles'
+  | 'jar'
+  | 'blender'
+  | 'spent';
 
 /** How fruit is freed of its juice. */
 

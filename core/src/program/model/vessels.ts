@@ -8,6 +8,8 @@ export const TUB = 'tub';
 export const BOTTLES = 'bottles';
 export const SPENT = 'spent';
 export const SPICE_POT = 'spicePot';
+/** It heats water by itself, on no ring. */
+export const KETTLE = 'kettle';
 export const BLENDER = 'blender';
 /** Raw juice waits here, cold, until it is stirred in. */
 export const JUG = 'jug';

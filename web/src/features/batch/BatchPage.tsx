@@ -34,20 +34,17 @@ import { HowWasIt } from './HowWasIt.tsx';
 import { deedText } from './logWords.ts';
 import { MeasureForm } from './MeasureForm.tsx';
 import { begin, KeptPlan, tellFailed } from './PlanPage.tsx';
-import {
-  BalancePanel,
-  BottlesPanel,
-  DrawPanel,
-  KeepPanel,
-  LedgerPanel,
-  ListNotes,
-  ListPanel,
-  PotPanel,
-  StrainPanel,
-  TimePanel,
-  TwoColumns,
-  WashPanel,
-} from './panels.tsx';
+import { BalancePanel } from './panels/BalancePanel.tsx';
+import { BottlesPanel } from './panels/BottlesPanel.tsx';
+import { DrawPanel } from './panels/DrawPanel.tsx';
+import { KeepPanel } from './panels/KeepPanel.tsx';
+import { LedgerPanel } from './panels/LedgerPanel.tsx';
+import { ListNotes, ListPanel } from './panels/ListPanel.tsx';
+import { PotPanel } from './panels/PotPanel.tsx';
+import { StrainPanel } from './panels/StrainPanel.tsx';
+import { TimePanel } from './panels/TimePanel.tsx';
+import { TwoColumns } from './panels/TwoColumns.tsx';
+import { WashPanel } from './panels/WashPanel.tsx';
 import { SetAside } from './SetAside.tsx';
 import { SweetenForm } from './SweetenForm.tsx';
 import { type LiveBatch, useLiveBatch } from './useBatchNow.ts';

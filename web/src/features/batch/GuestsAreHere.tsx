@@ -85,7 +85,10 @@ export function GuestsAreHere({ live, onDone }: { live: LiveBatch; onDone: () =>
           <Choice
             label={say('guestsAreHere.thenTheSolidsOnce', { minutes: boilMin })}
             value={waterL}
-            options={watersL.map((v) => ({ value: String(v), text: litres(v) }))}
+            options={watersL.map((v) => ({
+              value: String(v),
+              text: say('guestsAreHere.waterL', { litres: num(v, Number.isInteger(v) ? 0 : 2) }),
+            }))}
             onChange={setWaterL}
           />
           <Row label={say('guestsAreHere.theSecondBoilBy')}>

@@ -4,12 +4,12 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useEffect, useRef, useState } from 'react';
 import { ask } from '../../shared/api.ts';
+import { vesselNowId } from '../../shared/batch/vesselNow.ts';
 import { notify } from '../../shared/notices.ts';
 import { keys, queryClient, useInstruments } from '../../shared/queries.ts';
 import { useAllReadings, useReadings } from '../../shared/readings.ts';
 import { heading, role, thumb } from '../../theme/theme.ts';
 import { say, sayReading } from '../../words/say.ts';
-import { vesselNowId } from './MeasureForm.tsx';
 import type { LiveBatch } from './useBatchNow.ts';
 
 /** Steps in which a temperature tells something of what is to come. */

@@ -6,11 +6,11 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
+import { vesselNowId } from '../../shared/batch/vesselNow.ts';
 import { notify } from '../../shared/notices.ts';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { role, thumb } from '../../theme/theme.ts';
 import { litres, say } from '../../words/say.ts';
-import { vesselNowId } from './MeasureForm.tsx';
 import type { LiveBatch } from './useBatchNow.ts';
 
 /** Steps before whose end a batch may be parted: the solids are out, nothing is bottled yet. */

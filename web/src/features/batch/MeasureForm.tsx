@@ -1,6 +1,5 @@
 import '../../words/places/batch.ts';
 import {
-  BOWL,
   coldVolume,
   type EventBody,
   entryProblem,
@@ -8,7 +7,6 @@ import {
   measuredLossWarning,
   type Reading,
   type StepProblem,
-  TUB,
 } from '@big-ladle/core';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
@@ -17,6 +15,7 @@ import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import { useState } from 'react';
 import { vesselName } from '../../shared/batch/stepWords.ts';
+import { vesselNowId } from '../../shared/batch/vesselNow.ts';
 import { Choice } from '../../shared/Choice.tsx';
 import { Counter } from '../../shared/Counter.tsx';
 import { Dial } from '../../shared/Dial.tsx';
@@ -36,12 +35,6 @@ const WORDS: Record<Kind, MessageKey> = {
   temperature: 'measureForm.byTemperature',
   brix: 'measureForm.byBrix',
   pH: 'measureForm.byPH',
-};
-
-/** The vessel that holds the liquor at this step. */
-export const vesselNowId = ({ step }: LiveBatch): string => {
-  const id = step?.kind === 'strain' || step?.kind === 'juice' ? step.to[0] : (step?.from[0] ?? step?.to[0]);
-  return id && id !== BOWL ? id : TUB;
 };
 
 /** The steps of a figure that is dialled, and where it begins: what the model has there now. Jugs are counted. */

@@ -56,20 +56,17 @@ import { NotToBeKept } from './NotToBeKept.tsx';
 import { ProblemPanel } from './PlanProblem.tsx';
 import { PlanWarnings } from './PlanWarnings.tsx';
 import { PotsAndRings } from './PotsAndRings.tsx';
-import {
-  BalancePanel,
-  BottlesPanel,
-  DrawPanel,
-  KeepPanel,
-  LedgerPanel,
-  ListNotes,
-  ListPanel,
-  PotPanel,
-  StrainPanel,
-  TimePanel,
-  TwoColumns,
-  WashPanel,
-} from './panels.tsx';
+import { BalancePanel } from './panels/BalancePanel.tsx';
+import { BottlesPanel } from './panels/BottlesPanel.tsx';
+import { DrawPanel } from './panels/DrawPanel.tsx';
+import { KeepPanel } from './panels/KeepPanel.tsx';
+import { LedgerPanel } from './panels/LedgerPanel.tsx';
+import { ListNotes, ListPanel } from './panels/ListPanel.tsx';
+import { PotPanel } from './panels/PotPanel.tsx';
+import { StrainPanel } from './panels/StrainPanel.tsx';
+import { TimePanel } from './panels/TimePanel.tsx';
+import { TwoColumns } from './panels/TwoColumns.tsx';
+import { WashPanel } from './panels/WashPanel.tsx';
 import { PresetChoices, StageChoices } from './StageChoices.tsx';
 import { sentenceField } from './sentenceField.ts';
 import { TooEarlyToBegin } from './TooEarly.tsx';

@@ -1,16 +1,7 @@
 import { Fold } from '../../shared/Fold.tsx';
 import { PageTitle } from '../../shared/PageTitle.tsx';
 import '../../words/places/batch.ts';
-import {
-  activeEvents,
-  cuesFor,
-  draws,
-  guidanceFor,
-  isPot,
-  type Step,
-  saysAlcohol,
-  standsSideBySide,
-} from '@big-ladle/core';
+import { draws, guidanceFor, isPot, saysAlcohol, standsSideBySide } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
@@ -20,32 +11,17 @@ import { AlarmQueue } from '../../shared/AlarmQueue.tsx';
 import { announcement, unlockSound, useAlarmState, useAlarms, useSound } from '../../shared/alarms.ts';
 import { colours, tintShare } from '../../shared/batch/liquorColour.ts';
 import { momentsOf } from '../../shared/batch/moments.ts';
-import { clocksOf, type RunningClock, useOnBatches } from '../../shared/batch/onBatches.ts';
+import { clocksOf, useOnBatches } from '../../shared/batch/onBatches.ts';
 import { SideJobs } from '../../shared/batch/SideJobs.tsx';
 import { placeName, stepDeed, stepHow, stepName } from '../../shared/batch/stepWords.ts';
-import { Spoon } from '../../shared/drawings/Spoon.tsx';
 import { Guidance } from '../../shared/Guidance.tsx';
-import { QuantityField } from '../../shared/QuantityField.tsx';
-import { useBatch } from '../../shared/queries.ts';
 import { useScheme } from '../../shared/scheme.ts';
 import { useAwake, useCalls, useStoveKeys } from '../../shared/signals.ts';
-import { Caution, ErrorPanel, Left, Loading, VisuallyHidden } from '../../shared/ui.tsx';
+import { Caution, ErrorPanel, Loading, VisuallyHidden } from '../../shared/ui.tsx';
 import { undoOf } from '../../shared/undo.ts';
 import { heading, role, thumb } from '../../theme/theme.ts';
 import { sayDrink } from '../../words/names.ts';
-import { sayNoted } from '../../words/saidWords.ts';
-import {
-  celsius,
-  clockFace,
-  litres,
-  moment,
-  num,
-  say,
-  sayCode,
-  sayNote,
-  sayStepProblem,
-  volume,
-} from '../../words/say.ts';
+import { celsius, clockFace, litres, moment, num, say, sayNote, sayStepProblem } from '../../words/say.ts';
 import { AskHere } from './AskHere.tsx';
 import { AskSound } from './AskSound.tsx';
 import { BottleForm } from './BottleForm.tsx';
@@ -57,7 +33,7 @@ import { GuestsAreHere } from './GuestsAreHere.tsx';
 import { InstrumentStrip } from './InstrumentStrip.tsx';
 import { LotStir } from './LotStir.tsx';
 import { LotsForm, SPLITTABLE } from './LotsForm.tsx';
-import { deedText, readingText } from './logWords.ts';
+import { deedText } from './logWords.ts';
 import { MeasureForm } from './MeasureForm.tsx';
 import { PartsAsTheyAre } from './PartsAsTheyAre.tsx';
 import { PrimaryActionSlot } from './PrimaryAction.tsx';
@@ -69,6 +45,13 @@ import { StepAmounts } from './StepAmounts.tsx';
 import { StopBatch } from './StopBatch.tsx';
 import { StoveEnd } from './StoveEnd.tsx';
 import { SweetenForm } from './SweetenForm.tsx';
+import { BigClock, LimitLine } from './stove/BigClock.tsx';
+import { LastTime } from './stove/LastTime.tsx';
+import { Measured } from './stove/Measured.tsx';
+import { OwnClock } from './stove/OwnClock.tsx';
+import { Retime } from './stove/Retime.tsx';
+import { Cues, SpoonNowAndThen, showsColour } from './stove/Signs.tsx';
+import { SmallClocks } from './stove/SmallClocks.tsx';
 import { useTicks } from './TickList.tsx';
 import { TooEarly } from './TooEarly.tsx';
 import { type LiveBatch, useLiveBatch } from './useBatchNow.ts';
@@ -450,47 +433,7 @@ function StoveScreen({ live }: { live: LiveBatch }) {
           }}
         >
           <Box sx={{ maxWidth: 760, mx: 'auto', p: 1.5, display: 'grid', gap: 1.25 }}>
-            {small.length > 0 && (
-              <Box sx={{ display: 'flex', gap: 1, overflowX: 'auto' }} data-testid="small-clocks">
-                {small.map((clock) => (
-                  <Box
-                    key={clock.key}
-                    sx={{
-                      borderTop: `2.5px solid ${role('rim')}`,
-                      bgcolor: role('enamel'),
-                      borderRadius: '3px 3px 10px 10px',
-                      px: 1.5,
-                      py: 0.75,
-                      minWidth: 150,
-                      display: 'flex',
-                      alignItems: 'center',
-                      gap: 1,
-                    }}
-                  >
-                    <Box sx={{ flex: 1 }}>
-                      <Box sx={{ ...heading, fontSize: '1.5rem' }}>
-                        <Left endMs={clock.endMs} nowMs={nowMs} />
-                      </Box>
-                      <Box sx={{ fontSize: '1rem', color: role('inkMuted') }}>{clock.label}</Box>
-                    </Box>
-                    {clock.clockId && clock.batchId === batch.id && (
-                      <Button
-                        color="inherit"
-                        aria-label={say('stovePage.stopTheClock', { label: clock.label })}
-                        sx={{ minWidth: 56, minHeight: 56 }}
-                        onClick={() =>
-                          void live.record([
-                            { kind: 'cueSeen', body: { clockId: clock.clockId!, cue: 'stopped' } },
-                          ])
-                        }
-                      >
-                        {say('common.stop')}
-                      </Button>
-                    )}
-                  </Box>
-                ))}
-              </Box>
-            )}
+            <SmallClocks clocks={small} nowMs={nowMs} live={live} />
             <Box sx={{ display: 'flex', gap: 1 }}>
               <Button
                 variant="outlined"
@@ -552,235 +495,5 @@ function StoveScreen({ live }: { live: LiveBatch }) {
         </Box>
       </Box>
     </PrimaryActionSlot.Provider>
-  );
-}
-
-/** Held against a white spoon: as it should be now, and as it will be when this step is over. */
-function SpoonNowAndThen(props: Record<'now' | 'then', { spoon: string; glass: string }>) {
-  return (
-    <Box
-      sx={{
-        display: 'grid',
-        gap: 1,
-        gridTemplateColumns: 'repeat(auto-fit, minmax(168px, 1fr))',
-        alignItems: 'start',
-      }}
-      data-testid="spoons"
-    >
-      <Spoon {...props.now} label={say('stovePage.spoonNow')} />
-      <Spoon {...props.then} label={say('stovePage.spoonThen')} />
-    </Box>
-  );
-}
-
-/** What was noted at this step when it was made last. */
-function LastTime({ live, step }: { live: LiveBatch; step: Step }) {
-  const { again } = live.batch.plan;
-  const { events } = useBatch(again ?? '', again !== undefined);
-  const first = live.program.steps[0]?.id === step.id;
-  const notes = activeEvents(events).flatMap((e) =>
-    e.kind === 'noted' && (e.body.stepId === step.id || (first && e.body.stepId === undefined))
-      ? [sayNoted(e.body)]
-      : [],
-  );
-  if (notes.length === 0) return null;
-  return (
-    <Box data-testid="last-time" sx={{ borderLeft: `4px solid ${role('ready')}`, pl: 1.5 }}>
-      <strong>{say('stovePage.lastTime')}</strong> {notes.join('; ')}
-    </Box>
-  );
-}
-
-/** Hot liquor draws before one's eyes: a spoon of it says how far it is. */
-const showsColour = (step: Step): boolean => step.kind !== 'soak' && draws(step);
-
-/** What a cook sees, hears or tastes: a tap keeps it with its minute and ends the step; and how the colour is. */
-function Cues({ live, step }: { live: LiveBatch; step: Step }) {
-  const cues = cuesFor(live.program, step, live.tables);
-  const verdict = live.now.log.cues.findLast((c) => c.stepId === step.id && c.cue.startsWith('spoon.'))?.cue;
-  const spoon = showsColour(step);
-  return (
-    <>
-      {spoon && (
-        <Box
-          sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center' }}
-          data-testid="spoon-verdict"
-        >
-          <span>{say('stovePage.yourSpoonIs')}</span>
-          {['spoon.paler', 'spoon.same', 'spoon.darker'].map((cue) => (
-            <Button
-              key={cue}
-              variant={verdict === cue ? 'contained' : 'outlined'}
-              color={verdict === cue ? 'primary' : 'inherit'}
-              sx={thumb}
-              aria-pressed={verdict === cue}
-              onClick={() => void live.record([{ kind: 'cueSeen', body: { stepId: step.id, cue } }])}
-            >
-              {sayCode(`cue.${cue}`)}
-            </Button>
-          ))}
-        </Box>
-      )}
-      {cues.length > 0 && (
-        <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center' }} data-testid="cues">
-          <span>{say('stovePage.overWhenYouSee')}</span>
-          {cues.map((cue) => (
-            <Button
-              key={cue}
-              variant="outlined"
-              color="inherit"
-              sx={thumb}
-              onClick={() =>
-                void live.record([
-                  { kind: 'cueSeen', body: { stepId: step.id, cue } },
-                  { kind: 'stepEnded', body: { stepId: step.id } },
-                ])
-              }
-            >
-              {sayCode(`cue.${cue}`)}
-            </Button>
-          ))}
-        </Box>
-      )}
-    </>
-  );
-}
-
-/** How long it may stand where it is, and that it has stood there for too long. */
-function LimitLine({ limitMs, nowMs, zone }: { limitMs: number; nowMs: number; zone: string }) {
-  const past = nowMs >= limitMs;
-  return (
-    <Box data-testid="limit-line" sx={{ mt: 1, fontWeight: 700, color: role(past ? 'danger' : 'caution') }}>
-      {say(past ? 'stove.pastLimitLine' : 'stove.limitLine', { at: moment(limitMs, nowMs, zone) })}
-    </Box>
-  );
-}
-
-function BigClock({ clock, nowMs }: { clock: RunningClock; nowMs: number }) {
-  const left = clock.endMs - nowMs;
-  const { face, unit } = clockFace(Math.abs(left));
-  const word =
-    clock.kind === 'expected'
-      ? left > 0
-        ? say('stovePage.expectedIn')
-        : say('stovePage.expectedSince')
-      : left > 0
-        ? clock.draws && (clock.limitMs === null || clock.endMs < clock.limitMs)
-          ? say('stovePage.untilTheBestMoment')
-          : say('stovePage.toGo')
-        : say('stovePage.overTimeBy');
-  return (
-    <Box role="timer" aria-live="off" data-testid="clock" data-end-ms={Math.round(clock.endMs)}>
-      <Box sx={{ color: role('inkMuted') }}>{word}</Box>
-      <Box
-        sx={{
-          ...heading,
-          fontSize: 'clamp(4.5rem, 24vw, 7.5rem)',
-          lineHeight: 1,
-          color: left > 0 ? role('ink') : role('caution'),
-        }}
-      >
-        {face}
-        <Box component="span" sx={{ fontSize: '0.28em', ml: 1, color: role('inkMuted') }}>
-          {unit}
-        </Box>
-      </Box>
-    </Box>
-  );
-}
-
-/** What was measured in this step, against what the model had. */
-function Measured({ live }: { live: LiveBatch }) {
-  const { step, now } = live;
-  const mine = now.log.measured.filter((e) => e.body.stepId === step?.id);
-  if (mine.length === 0) return null;
-  const differenceL = now.forecast.flows
-    .filter((f) => f.stepId === step?.id && f.code === 'measured')
-    .reduce((sum, f) => sum + f.volumeL, 0);
-  return (
-    <Box data-testid="measured" role="status">
-      {say('stovePage.enteredTrueOtherThan', {
-        mine: mine.map((e) => readingText(e.body.reading)).join(', '),
-        difference: volume(Math.abs(differenceL)),
-        differenceSome: differenceL > 0,
-        differenceSome2: Math.abs(differenceL) > 0.005,
-      })}
-    </Box>
-  );
-}
-
-/** "It boiled six minutes ago." */
-function Retime({ live, onDone }: { live: LiveBatch; onDone: () => void }) {
-  const [minutes, setMinutes] = useState(6);
-  const { step, now, nowMs } = live;
-  const times = step ? now.log.steps[step.id] : undefined;
-  if (!step || !times?.startedBy || times.startMs === null) return null;
-  const before = live.program.steps[live.program.steps.indexOf(step) - 1];
-  const earliestMs = before ? (now.log.steps[before.id]?.startMs ?? times.startMs) : times.startMs;
-  const most = Math.max(1, Math.floor((nowMs - earliestMs) / 60_000));
-  return (
-    <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap' }}>
-      <QuantityField
-        label={say('stovePage.began', { stepName: stepName(step, live.program) })}
-        value={minutes}
-        min={0}
-        max={most}
-        decimals={0}
-        unit={say('stovePage.minAgo')}
-        onCommit={setMinutes}
-        width={240}
-        testId="retime-minutes"
-      />
-      <Button
-        variant="contained"
-        sx={thumb}
-        disabled={minutes > most}
-        onClick={() => {
-          void live.record([
-            {
-              kind: 'retimed',
-              body: { target: times.startedBy!, toMs: Math.round(nowMs - minutes * 60_000) },
-            },
-          ]);
-          onDone();
-        }}
-      >
-        {say('stovePage.setIt')}
-      </Button>
-    </Box>
-  );
-}
-
-/** A clock of the cook's own, beside those of the steps. */
-function OwnClock({ live, onDone }: { live: LiveBatch; onDone: () => void }) {
-  const [minutes, setMinutes] = useState(10);
-  const presets = ['clock.spicePot', 'clock.peelSoak', 'clock.hotBottles'] as const;
-  return (
-    <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap' }}>
-      <QuantityField
-        label={say('stovePage.for')}
-        value={minutes}
-        min={0.5}
-        max={1440}
-        decimals={1}
-        unit="min"
-        onCommit={setMinutes}
-        width={140}
-      />
-      {presets.map((code) => (
-        <Button
-          key={code}
-          variant="outlined"
-          color="inherit"
-          sx={thumb}
-          onClick={() => {
-            void live.record([{ kind: 'clockStarted', body: { clockId: uuid(), code, minutes } }]);
-            onDone();
-          }}
-        >
-          {say(code)}
-        </Button>
-      ))}
-    </Box>
   );
 }

@@ -6,6 +6,7 @@ import {
   HYGIENES,
   JUG,
   JUICE_TOOLS,
+  KETTLE,
   LIDS,
   POT,
   PRESSES,
@@ -39,7 +40,7 @@ interface FieldProps {
 const WIDE_PX = 200;
 /** As usual: nothing is said of it. */
 const USUAL = '';
-const VESSELS = [TUB, JUG, POT, SPICE_POT, BLENDER] as const;
+const VESSELS = [TUB, JUG, POT, SPICE_POT, KETTLE, BLENDER] as const;
 const PLACES = {
   steep: ['counter', 'fridge'],
   soak: ['counter', 'fridge'],

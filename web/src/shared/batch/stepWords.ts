@@ -4,6 +4,7 @@ import {
   heatManner,
   isPot,
   JUG,
+  KETTLE,
   type Kitchen,
   type LotName,
   lotOf,
@@ -40,6 +41,7 @@ function mannerOf(step: Step, program: Program): string | null {
     case 'combine': {
       if (step.lift) return 'lift';
       if (step.to[0] === SPICE_POT) return 'spicePot';
+      if (step.to[0] === KETTLE) return 'kettle';
       if (step.to[0] === BLENDER) return 'rinse';
       if (step.lines.some((id) => program.lines.find((l) => l.id === id)?.share === 'second'))
         return 'second';
@@ -231,7 +233,9 @@ export function placeName(program: Program, kitchen: Kitchen, step: Step): strin
       .reduce((a, b) => say('stepWords.and', { a, b }));
   const filled = step.to[0];
   const id =
-    filled === SPICE_POT || (filled !== undefined && isPot(filled)) ? filled : (step.from[0] ?? filled ?? '');
+    filled === SPICE_POT || filled === KETTLE || (filled !== undefined && isPot(filled))
+      ? filled
+      : (step.from[0] ?? filled ?? '');
   if (id === BLENDER && step.kind === 'juice') return say('stepWords.juice');
   return vesselName(program, kitchen, id);
 }
@@ -245,6 +249,8 @@ export function vesselName(program: Program, kitchen: Kitchen, id: string): stri
   switch (id) {
     case SPICE_POT:
       return named(vessel?.potId) ?? say('stepWords.smallPan');
+    case KETTLE:
+      return say('stepWords.kettle');
     case BLENDER:
       return say('stepWords.blender');
     case JUG:

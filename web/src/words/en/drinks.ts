@@ -222,6 +222,7 @@ export const EN_DRINKS = {
   'stepFields.vessel.jug': 'the jug',
   'stepFields.vessel.pot': 'the pot',
   'stepFields.vessel.spicePot': 'a small pot',
+  'stepFields.vessel.kettle': 'the kettle',
   'stepFields.vessel.blender': 'the blender',
   'stepFields.vessel.tub': 'the bowl',
   'stepFields.text': 'In your words',

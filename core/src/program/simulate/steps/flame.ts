@@ -1,4 +1,5 @@
 import type { Stretch } from '../../../physics/heat.ts';
+import { KETTLE_FACTS } from '../../../tables/constants.ts';
 import { powerIntoPotW } from '../../model/kitchen.ts';
 import type { BoilStep, HeatStep, Vessel } from '../../model/types.ts';
 import { type SimState, StepStop } from '../state.ts';
@@ -11,6 +12,7 @@ export const burnerIdOf = (sim: SimState, step: HeatStep | BoilStep, vesselId: s
   sim.specs.get(vesselId)?.burnerId ?? step.burnerId;
 
 export function powerFor(sim: SimState, step: HeatStep | BoilStep, vessel: Vessel): number {
+  if (sim.specs.get(vessel.id)?.kind === 'kettle') return KETTLE_FACTS.powerIntoW * sim.factors.power;
   const burnerId = burnerIdOf(sim, step, vessel.id);
   const burner = sim.kitchen.burners.find((b) => b.id === burnerId);
   if (!burner) throw new StepStop({ kind: 'unknownBurner', stepId: step.id, burnerId });

@@ -2,7 +2,7 @@ import { scaled, volumeMl } from '../../../liquor/composition.ts';
 import { boilingPointC, heldPath, type Stretch } from '../../../physics/heat.ts';
 import { powerFactorOf } from '../../../physics/powerFactor.ts';
 import { areaM2 } from '../../../physics/vesselShape.ts';
-import { FUSION_J_PER_G } from '../../../tables/constants.ts';
+import { FUSION_J_PER_G, KETTLE_FACTS } from '../../../tables/constants.ts';
 import { said } from '../../../units/result.ts';
 import type { CoolStep, HeatStep, SoakStep, SteepStep, Step, Vessel } from '../../model/types.ts';
 import { advanceVessel, atPace, pathOf } from '../evolve.ts';
@@ -169,6 +169,7 @@ export function heatStep(sim: SimState, step: HeatStep, run: StepRun): void {
   const { pot: start, way: first } = never ?? ways.reduce((a, b) => (b.way.minutes > a.way.minutes ? b : a));
   const around = aroundOf(start);
   run.notes.push(said('heat.takes', { minutes: Math.round(run.actualMin ?? first.minutes) }));
+  noteKettles(sim, start, run);
   const startMin = sim.nowMin;
   // Worked out once for each state of the pot: what is left of the way, and the way itself.
   let last = { liquor: start.liquor, solids: start.solids, path: first };
@@ -211,6 +212,13 @@ export function heatStep(sim: SimState, step: HeatStep, run: StepRun): void {
     setVessel(sim, advanceVessel(sim, step.id, vessel, stretches, 'stove', run.lived));
   });
   for (const { id } of pots) noteRoom(sim, vesselOf(sim, step.id, id), true);
+}
+
+/** More than a kettle holds is boiled one kettle after the other: as long in all, for the power is the same. */
+function noteKettles(sim: SimState, vessel: Vessel, run: StepRun): void {
+  if (sim.specs.get(vessel.id)?.kind !== 'kettle') return;
+  const loads = Math.ceil(volumeMl(vessel.liquor) / KETTLE_FACTS.holdsMl - 1e-9);
+  if (loads > 1) run.notes.push(said('kettle.loads', { loads }));
 }
 
 /** A path for so many minutes; what has no way to go stays as hot as it is. */

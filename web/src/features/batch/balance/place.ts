@@ -9,8 +9,8 @@ import {
   TUB,
   volumeMl,
 } from '@big-ladle/core';
+import { vesselNowId } from '../../../shared/batch/vesselNow.ts';
 import { houseOf } from '../../../shared/house.ts';
-import { vesselNowId } from '../MeasureForm.tsx';
 import type { LiveBatch } from '../useBatchNow.ts';
 
 /** The drink whose balance is looked at: as it stands, or as it will stand once it is strained and cool. */

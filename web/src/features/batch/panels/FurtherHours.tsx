@@ -1,13 +1,13 @@
-import '../../words/places/batch.ts';
+import '../../../words/places/batch.ts';
 import { furtherHours, type StandingRow, standingSteps } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import { useMemo, useState } from 'react';
-import { stepName } from '../../shared/batch/stepWords.ts';
-import { Fold } from '../../shared/Fold.tsx';
-import { Row } from '../../shared/ui.tsx';
-import { role } from '../../theme/theme.ts';
-import { duration, num, percent, say } from '../../words/say.ts';
-import type { PanelInput } from './panels.tsx';
+import { stepName } from '../../../shared/batch/stepWords.ts';
+import { Fold } from '../../../shared/Fold.tsx';
+import { Row } from '../../../shared/ui.tsx';
+import { role } from '../../../theme/theme.ts';
+import { duration, num, percent, say } from '../../../words/say.ts';
+import type { PanelInput } from './input.ts';
 
 /** What each further hour of what stands would give, and what it would cost in days: said before, not afterwards. */
 export function FurtherHours(input: PanelInput) {

@@ -1,11 +1,11 @@
-import '../../words/places/batch.ts';
+import '../../../words/places/batch.ts';
 import { type CitrusMoment, citrusMoments } from '@big-ladle/core';
 import Typography from '@mui/material/Typography';
-import { Row } from '../../shared/ui.tsx';
-import { role } from '../../theme/theme.ts';
-import { sayItem } from '../../words/names.ts';
-import { duration, percent, say } from '../../words/say.ts';
-import type { PanelInput } from './panels.tsx';
+import { Row } from '../../../shared/ui.tsx';
+import { role } from '../../../theme/theme.ts';
+import { sayItem } from '../../../words/names.ts';
+import { duration, percent, say } from '../../../words/say.ts';
+import type { PanelInput } from './input.ts';
 
 /** Cooked citrus against late citrus: what is left of its fresh smell, and from when on it turns bitter. */
 export function CitrusCooked({ program, sim, tables }: PanelInput) {

@@ -1,0 +1,15 @@
+import type { Kitchen, Pot, Program, Simulation, Tables } from '@big-ladle/core';
+
+export interface PanelInput {
+  program: Program;
+  sim: Simulation;
+  kitchen: Kitchen;
+  tables: Tables;
+  pot: Pot;
+  startMs: number;
+  nowMs: number;
+  /** What the log has booked of a batch that is on: sweetener by line. */
+  addedG?: Readonly<Record<string, number>>;
+  /** What the bottles really were, once they are filled. */
+  hygiene?: 'clean' | 'sterilised';
+}

@@ -1,0 +1,26 @@
+import '../../../words/places/batch.ts';
+import { activeEvents, type Step } from '@big-ladle/core';
+import Box from '@mui/material/Box';
+import { useBatch } from '../../../shared/queries.ts';
+import { role } from '../../../theme/theme.ts';
+import { sayNoted } from '../../../words/saidWords.ts';
+import { say } from '../../../words/say.ts';
+import type { LiveBatch } from '../useBatchNow.ts';
+
+/** What was noted at this step when it was made last. */
+export function LastTime({ live, step }: { live: LiveBatch; step: Step }) {
+  const { again } = live.batch.plan;
+  const { events } = useBatch(again ?? '', again !== undefined);
+  const first = live.program.steps[0]?.id === step.id;
+  const notes = activeEvents(events).flatMap((e) =>
+    e.kind === 'noted' && (e.body.stepId === step.id || (first && e.body.stepId === undefined))
+      ? [sayNoted(e.body)]
+      : [],
+  );
+  if (notes.length === 0) return null;
+  return (
+    <Box data-testid="last-time" sx={{ borderLeft: `4px solid ${role('ready')}`, pl: 1.5 }}>
+      <strong>{say('stovePage.lastTime')}</strong> {notes.join('; ')}
+    </Box>
+  );
+}

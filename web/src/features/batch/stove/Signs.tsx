@@ -1,0 +1,81 @@
+import '../../../words/places/batch.ts';
+import { cuesFor, draws, type Step } from '@big-ladle/core';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { Spoon } from '../../../shared/drawings/Spoon.tsx';
+import { thumb } from '../../../theme/theme.ts';
+import { say, sayCode } from '../../../words/say.ts';
+import type { LiveBatch } from '../useBatchNow.ts';
+
+/** Held against a white spoon: as it should be now, and as it will be when this step is over. */
+export function SpoonNowAndThen(props: Record<'now' | 'then', { spoon: string; glass: string }>) {
+  return (
+    <Box
+      sx={{
+        display: 'grid',
+        gap: 1,
+        gridTemplateColumns: 'repeat(auto-fit, minmax(168px, 1fr))',
+        alignItems: 'start',
+      }}
+      data-testid="spoons"
+    >
+      <Spoon {...props.now} label={say('stovePage.spoonNow')} />
+      <Spoon {...props.then} label={say('stovePage.spoonThen')} />
+    </Box>
+  );
+}
+
+/** Hot liquor draws before one's eyes: a spoon of it says how far it is. */
+export const showsColour = (step: Step): boolean => step.kind !== 'soak' && draws(step);
+
+/** What a cook sees, hears or tastes: a tap keeps it with its minute and ends the step; and how the colour is. */
+export function Cues({ live, step }: { live: LiveBatch; step: Step }) {
+  const cues = cuesFor(live.program, step, live.tables);
+  const verdict = live.now.log.cues.findLast((c) => c.stepId === step.id && c.cue.startsWith('spoon.'))?.cue;
+  const spoon = showsColour(step);
+  return (
+    <>
+      {spoon && (
+        <Box
+          sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center' }}
+          data-testid="spoon-verdict"
+        >
+          <span>{say('stovePage.yourSpoonIs')}</span>
+          {['spoon.paler', 'spoon.same', 'spoon.darker'].map((cue) => (
+            <Button
+              key={cue}
+              variant={verdict === cue ? 'contained' : 'outlined'}
+              color={verdict === cue ? 'primary' : 'inherit'}
+              sx={thumb}
+              aria-pressed={verdict === cue}
+              onClick={() => void live.record([{ kind: 'cueSeen', body: { stepId: step.id, cue } }])}
+            >
+              {sayCode(`cue.${cue}`)}
+            </Button>
+          ))}
+        </Box>
+      )}
+      {cues.length > 0 && (
+        <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center' }} data-testid="cues">
+          <span>{say('stovePage.overWhenYouSee')}</span>
+          {cues.map((cue) => (
+            <Button
+              key={cue}
+              variant="outlined"
+              color="inherit"
+              sx={thumb}
+              onClick={() =>
+                void live.record([
+                  { kind: 'cueSeen', body: { stepId: step.id, cue } },
+                  { kind: 'stepEnded', body: { stepId: step.id } },
+                ])
+              }
+            >
+              {sayCode(`cue.${cue}`)}
+            </Button>
+          ))}
+        </Box>
+      )}
+    </>
+  );
+}
