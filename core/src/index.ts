@@ -66,7 +66,6 @@ export {
   sweetenWithFruit,
 } from './balance/swaps.ts';
 export { type WayBack, waysBack } from './balance/waysBack.ts';
-export { type Clarity, type StrainingFacts, strainings } from './compare/straining.ts';
 export { type CitrusMoment, citrusMoments } from './compare/citrusMoment.ts';
 export { type Enough, enoughOf, inBottlesG } from './compare/enough.ts';
 export { insteadOf, sameStrengthG } from './compare/forms.ts';
@@ -96,6 +95,7 @@ export {
   recipeWarnings,
 } from './compare/plausibility.ts';
 export { type ShoppingList, type ShoppingRow, shoppingList, wholeFruit } from './compare/shopping.ts';
+export { type Clarity, type StrainingFacts, strainings } from './compare/straining.ts';
 export { bowlsOf, type ToolCounts, toolCounts } from './compare/toolCounts.ts';
 export { rinsesAsked, washRoutines } from './compare/washing.ts';
 // the contract between windows and server
