@@ -74,32 +74,32 @@ export const CONSERVED = [
   'excessMl',
 ] as const satisfies readonly (keyof Composition)[];
 
+/** A composition alone, without what else a liquor carries, to be added to. Field by field: there are many of them. */
+export const copyOf = (c: Composition): Composition => ({
+  waterG: c.waterG,
+  sugarG: c.sugarG,
+  freeSugarG: c.freeSugarG,
+  addedSugarG: c.addedSugarG,
+  sweetG: c.sweetG,
+  otherSolublesG: c.otherSolublesG,
+  acidG: c.acidG,
+  alkaliMeq: c.alkaliMeq,
+  unprovedMeq: c.unprovedMeq,
+  ethanolG: c.ethanolG,
+  aceticG: c.aceticG,
+  fatG: c.fatG,
+  excessMl: c.excessMl,
+  markerG: { ...c.markerG },
+});
+
 /** a + factor × b, figure by figure. */
 export function plus(a: Composition, b: Composition, factor = 1): Composition {
-  const markerG: Composition['markerG'] = { ...a.markerG };
-  for (const id in b.markerG) {
-    const marker = id as MarkerId;
-    markerG[marker] = (markerG[marker] ?? 0) + factor * b.markerG[marker]!;
-  }
-  return {
-    waterG: a.waterG + factor * b.waterG,
-    sugarG: a.sugarG + factor * b.sugarG,
-    freeSugarG: a.freeSugarG + factor * b.freeSugarG,
-    addedSugarG: a.addedSugarG + factor * b.addedSugarG,
-    sweetG: a.sweetG + factor * b.sweetG,
-    otherSolublesG: a.otherSolublesG + factor * b.otherSolublesG,
-    acidG: a.acidG + factor * b.acidG,
-    alkaliMeq: a.alkaliMeq + factor * b.alkaliMeq,
-    unprovedMeq: a.unprovedMeq + factor * b.unprovedMeq,
-    ethanolG: a.ethanolG + factor * b.ethanolG,
-    aceticG: a.aceticG + factor * b.aceticG,
-    fatG: a.fatG + factor * b.fatG,
-    excessMl: a.excessMl + factor * b.excessMl,
-    markerG,
-  };
+  const sum = copyOf(a);
+  add(sum, b, factor);
+  return sum;
 }
 
-/** Adds factor × b to a composition that is still being made: the same sum as `plus`, without a copy for each term. */
+/** Adds factor × b to a composition that is still being made. */
 export function add(sum: Composition, b: Composition, factor: number): void {
   for (const id in b.markerG) {
     const marker = id as MarkerId;

@@ -240,6 +240,7 @@ export function solvePlan(asked: SolveInput): Result<Solution, SolveProblem> {
   const { recipe, kitchen, pot } = input;
   const pots = potsOf(input).map((p) => p.pot);
   const sideBySide = pots.length > 1;
+  const allPotsMl = pots.reduce((sum, p) => sum + potCapacityMl(p), 0);
   const wish: Wish = sideBySide ? { ...asked.wish, fills: pots.length } : asked.wish;
   const sizer = new Sizer(input);
   const { question } = wish;
@@ -275,10 +276,7 @@ export function solvePlan(asked: SolveInput): Result<Solution, SolveProblem> {
 
   /** Most litres the pot takes in so many fills: potShare grows nearly in proportion to the litres. */
   const potTakes = (fills: number): Sized => {
-    const takesL = sideBySide
-      ? pots.reduce((sum, p) => sum + potCapacityMl(p), 0) / 1000
-      : (potCapacityMl(pot) / 1000) * fills;
-    let litres = takesL * 0.6;
+    let litres = ((sideBySide ? allPotsMl : potCapacityMl(pot) * fills) / 1000) * 0.6;
     let sized = sizer.size(litres, fills);
     let last: { litres: number; share: number } | null = null;
     for (let round = 0; round < SOLVER.maxRounds; round++) {
@@ -318,20 +316,11 @@ export function solvePlan(asked: SolveInput): Result<Solution, SolveProblem> {
     // What is wrong in a pot that is too full anyhow may be right in two.
     if (sized.problem && !(sized.potShare > 1.0005)) return result(sized, first, limit);
     if (sized.potShare <= 1.0005) return met(sized, litres, first, limit);
-    if (sideBySide) {
-      const most = potTakes(first);
-      if (most.problem) return result(most, first, limit);
-      const takesMl = pots.reduce((sum, p) => sum + potCapacityMl(p), 0);
-      return fail({
-        kind: 'potTooSmall',
-        overL: litres - most.litres,
-        fitsL: most.litres,
-        fillsNeeded: Math.ceil((sized.potShare * takesMl) / potCapacityMl(pot)),
-        limit: foamLimits(first, most.litres),
-      });
-    }
-    let fills = Math.min(SOLVER.maxFills + 1, Math.max(first + 1, Math.ceil(sized.potShare * first - 0.02)));
-    while (fills <= SOLVER.maxFills) {
+    // Beside each other there is one load a pot: how many the first would take alone is told.
+    let fills = sideBySide
+      ? Math.ceil((sized.potShare * allPotsMl) / potCapacityMl(pot))
+      : Math.min(SOLVER.maxFills + 1, Math.max(first + 1, Math.ceil(sized.potShare * first - 0.02)));
+    while (!sideBySide && fills <= SOLVER.maxFills) {
       sized = sizer.size(litres, fills, sized.free);
       if (sized.problem && !(sized.potShare > 1.0005)) return result(sized, fills, limit);
       if (sized.potShare <= 1.0005) break;

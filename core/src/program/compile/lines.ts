@@ -136,11 +136,12 @@ export function programLines(c: BuildInput, placed: readonly PlacedStep[]): Comp
         }));
   });
   const solids = new Set(lines.flatMap((l) => (l.kind === 'solid' ? [l.id] : [])));
+  const dosed = new Set(lines.flatMap((l) => (l.rule.kind === 'toTarget' ? [l.id] : [])));
   return {
     lines,
     isSolid: (id) => solids.has(id),
     recipeLineOf: (id) => followed.parts.find((part) => part.id === id)?.lineId ?? id,
-    byTaste: (id) => lines.some((l) => l.id === id && l.rule.kind === 'toTarget'),
+    byTaste: (id) => dosed.has(id),
     of: (p) =>
       followed.takes.get(p) ?? [
         // What is washed or cut before any of it went in is so in all its parts.

@@ -62,9 +62,9 @@ export function compileSteps(c: BuildInput, placed: readonly PlacedStep[], lines
   const standsCold =
     again.at(-1)?.step.kind !== 'cool' &&
     again.findLast((p) => p.step.kind === 'steep' || p.step.kind === 'soak')?.step.place === 'fridge';
-  const each = again.filter((p) => isOfEachLoad(p, again, []));
+  const each = stepsOfEachLoad(again, []);
   for (let load = 1; load <= c.fills; load++) {
-    for (const p of load === 1 ? again : each) emitStep(c, b, p, lines, each.includes(p) ? load : 0);
+    for (const p of load === 1 ? again : each) emitStep(c, b, p, lines, each.has(p) ? load : 0);
     // What is cold waits in the fridge while the next load takes its hours.
     if (standsCold && load < c.fills)
       b.add('cool', {
@@ -83,16 +83,18 @@ export function compileSteps(c: BuildInput, placed: readonly PlacedStep[], lines
 }
 
 /**
- * Whether a step of the loads is done for each of them: it has to do with the pot, or with what goes into it or came out
- * of it. What is cut on the board, or boils in a small pot beside it, is done once.
+ * The steps of the loads that are done for each of them: they have to do with the pot, or with what goes into it or came
+ * out of it. What is cut on the board, or boils in a small pot beside it, is done once.
  * @param pooled where all loads come together, which is no part of any one of them.
  */
-function isOfEachLoad(placed: PlacedStep, all: readonly PlacedStep[], pooled: readonly string[]): boolean {
+function stepsOfEachLoad(all: readonly PlacedStep[], pooled: readonly string[]): Set<PlacedStep> {
   const touches = (p: PlacedStep) => [...p.from, ...p.to];
-  if (touches(placed).includes(POT)) return true;
-  const shared = new Set(all.filter((p) => touches(p).includes(POT)).flatMap(touches));
-  const isShared = (id: string) => id !== BOWL && !pooled.includes(id) && shared.has(id);
-  return placed.from.every((id) => id === BOWL) ? placed.to.some(isShared) : placed.from.some(isShared);
+  const inPot = new Set(all.filter((p) => touches(p).includes(POT)));
+  const shared = new Set([...inPot].flatMap(touches).filter((id) => id !== BOWL && !pooled.includes(id)));
+  const isShared = (id: string) => shared.has(id);
+  const isOfEach = (p: PlacedStep) =>
+    p.from.every((id) => id === BOWL) ? p.to.some(isShared) : p.from.some(isShared);
+  return new Set(all.filter((p) => inPot.has(p) || isOfEach(p)));
 }
 
 /**
@@ -107,9 +109,8 @@ function emitBeside(
 ): void {
   const pots = potsOf(c).map((_, i) => potAt(i));
   // What was filled for one pot alone is poured into it alone; of anything else each takes its part.
-  const forOnePot = new Set(
-    placed.filter((p) => isOfEachLoad(p, placed, [TUB])).flatMap((p) => p.to.filter((id) => id !== TUB)),
-  );
+  const each = stepsOfEachLoad(placed, [TUB]);
+  const forOnePot = new Set([...each].flatMap((p) => p.to.filter((id) => id !== TUB)));
   let apart: PlacedStep[] = [];
   const emitApart = () => {
     for (const i of pots.keys()) for (const p of apart) emitInPot(c, b, p, lines, i, forOnePot);
@@ -117,7 +118,7 @@ function emitBeside(
   };
   for (const p of placed) {
     const together = isTogether(p);
-    if (!together && isOfEachLoad(p, placed, [TUB])) {
+    if (!together && each.has(p)) {
       apart.push(p);
       continue;
     }

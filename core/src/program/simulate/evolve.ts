@@ -1,4 +1,4 @@
-import { add, type Composition, EMPTY, plus, scaled, volumeMl, water } from '../../liquor/composition.ts';
+import { add, type Composition, copyOf, EMPTY, scaled, volumeMl, water } from '../../liquor/composition.ts';
 import { boilOff } from '../../physics/boilOff.ts';
 import { ALL_DRAWN, drawnAfter, redLeft } from '../../physics/extraction.ts';
 import { lossWPerK, type PathEnd, type Place, type Stretch, temperaturePath } from '../../physics/heat.ts';
@@ -125,25 +125,6 @@ const finer = (stretches: readonly Stretch[]): Stretch[] =>
 /** So much more drawn, and a reading of before says nothing any more. */
 const READ_CANCELLED_BY = 1e-4;
 
-/** All that the solids of a vessel have given, in one sum: where nobody keeps the single flows. */
-function withDrawn(
-  sim: SimState,
-  liquor: Composition,
-  rows: readonly IngredientRow[],
-  vessel: Vessel,
-  drawn: readonly number[],
-): Composition {
-  let sum: Composition | null = null;
-  for (let i = 0; i < rows.length; i++) {
-    const solid = vessel.solids[i]!;
-    const delta = drawn[i]! - solid.extracted;
-    if (delta <= 0) continue;
-    sum ??= plus(liquor, EMPTY);
-    add(sum, drawableIn(sim, rows[i]!, solid.massG), delta);
-  }
-  return sum ?? liquor;
-}
-
 /** Lets a vessel live along a temperature path: solids are drawn, red fades, water goes as steam, clocks run. */
 export function advanceVessel(
   sim: SimState,
@@ -193,27 +174,30 @@ export function advanceVessel(
     }
   }
 
-  let c: ReturnType<typeof plus> = before;
-  if (wet && !sim.flows) c = withDrawn(sim, before, rows, vessel, drawn);
-  else if (wet) {
+  let c: Composition = before;
+  if (wet) {
+    // One sum for all of them: copies are what costs most.
+    let sum: Composition | null = null;
     for (let i = 0; i < rows.length; i++) {
       const solid = vessel.solids[i]!;
       const delta = drawn[i]! - solid.extracted;
       if (delta <= 0) continue;
       const all = drawableIn(sim, rows[i]!, solid.massG);
-      const before = c;
-      const after = plus(c, all, delta);
+      sum ??= copyOf(before);
+      const hadMl = sim.flows ? volumeMl(sum) : 0;
+      add(sum, all, delta);
+      const hasMl = sim.flows ? volumeMl(sum) : 0;
       addFlow(sim, () => ({
         stepId,
         code: 'drawn',
         direction: 'in',
-        volumeL: (volumeMl(after) - volumeMl(before)) / 1000,
+        volumeL: (hasMl - hadMl) / 1000,
         comp: scaled(all, delta),
         lineId: solid.lineId,
         to: vessel.id,
       }));
-      c = after;
     }
+    c = sum ?? before;
   }
   const steamG = steamL * 1000;
   if (steamG > 0 && wet) {

@@ -78,8 +78,13 @@ class BoilingPot {
     setVessel(sim, { ...start, place: 'stove', lid: step.lid, liquor });
     noteRoom(sim, this.here(), true);
     const { rate } = boilPath(sim, start, this.boil, 1);
-    if (rate.tooWeak) run.notes.push(said('boil.tooWeak'));
-    else if (rate.turnUp) run.notes.push(said('boil.turnUp', { percent: Math.round(rate.setting * 100) }));
+    // Of several pots the first that it is true of says it.
+    const note = rate.tooWeak
+      ? said('boil.tooWeak')
+      : rate.turnUp
+        ? said('boil.turnUp', { percent: Math.round(rate.setting * 100) })
+        : null;
+    if (note && !run.notes.some((n) => n.code === note.code)) run.notes.push(note);
     this.goalMl = goalMlOf(sim, step, start, boilC);
   }
 

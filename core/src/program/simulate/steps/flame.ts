@@ -7,20 +7,24 @@ import { type SimState, StepStop } from '../state.ts';
 /** A small pot for spices and syrups, where the kitchen has no second one: only its width matters for the flame. */
 const NOMINAL_SMALL_POT = { diameterCm: 18 };
 
-/** The ring under a vessel: its own where it has one. */
+/** What heats a vessel: a kettle itself, a pot its own ring where it has one. */
 export const burnerIdOf = (sim: SimState, step: HeatStep | BoilStep, vesselId: string): string =>
-  sim.specs.get(vesselId)?.burnerId ?? step.burnerId;
+  sim.specs.get(vesselId)?.kind === 'kettle'
+    ? vesselId
+    : (sim.specs.get(vesselId)?.burnerId ?? step.burnerId);
 
 export function powerFor(sim: SimState, step: HeatStep | BoilStep, vessel: Vessel): number {
-  if (sim.specs.get(vessel.id)?.kind === 'kettle') return KETTLE_FACTS.powerIntoW * sim.factors.power;
   const burnerId = burnerIdOf(sim, step, vessel.id);
+  // What was learnt of it at this batch counts for it alone.
+  const share = sim.factors.power * (sim.powerFactors.get(burnerId) ?? 1);
+  if (sim.specs.get(vessel.id)?.kind === 'kettle') return KETTLE_FACTS.powerIntoW * share;
   const burner = sim.kitchen.burners.find((b) => b.id === burnerId);
   if (!burner) throw new StepStop({ kind: 'unknownBurner', stepId: step.id, burnerId });
   const spec = sim.specs.get(vessel.id);
   const potId = spec?.potId ?? (spec?.kind === 'spicePot' ? null : sim.program.potId);
   const pot = potId === null ? NOMINAL_SMALL_POT : sim.kitchen.pots.find((p) => p.id === potId);
   if (!pot) throw new StepStop({ kind: 'unknownVessel', stepId: step.id, vesselId: vessel.id });
-  return powerIntoPotW(burner, pot) * sim.factors.power * (sim.powerFactors.get(burner.id) ?? 1);
+  return powerIntoPotW(burner, pot) * share;
 }
 
 /** The first `minutes` of a path; a longer time holds the last temperature. */
