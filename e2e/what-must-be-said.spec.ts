@@ -232,7 +232,7 @@ test('citrus that stands in vinegar: its clock, half-way turned over, and three 
   await page.goto(`${server.url}/batches/batch/stove`);
   const washing = page.getByTestId('washing');
   await expect(washing).toContainText('If you like, first into 1 part vinegar');
-  await washing.getByRole('button', { name: 'It is in: 5 minutes' }).click();
+  await washing.getByRole('button', { name: 'In for 5 minutes' }).click();
   await expect(page.getByTestId('small-clocks')).toContainText('Turn everything over');
   await expect(page.getByTestId('small-clocks')).toContainText('Out of the bath, then rinse');
   await expect(page.getByTestId('rinses')).toHaveText('0of 3 rinses');

@@ -417,8 +417,7 @@ export const EN_BATCH = {
   'stovePage.thePlanStops': 'The plan stops',
   'stovePage.bestStrainedNotBefore':
     'Best strained at {end}{minIs, select, true {, from {min}} other {}}{maxIs, select, true { until {max}} other {}}.',
-  'stovePage.theModelHasAt':
-    '{volume}, {tempC}{levelCmIs, select, true {, {levelCm} cm high} other {}} by now.',
+  'stovePage.theModelHasAt': '{volume}, {tempC}{levelCmIs, select, true {, {levelCm} cm} other {}} by now.',
   'stovePage.howMuchCameOut': 'How much came out?',
   'stovePage.itBeganEarlier': 'Correct the start time',
   'stovePage.anotherClock': 'Add a timer',
@@ -683,7 +682,6 @@ export const EN_BATCH = {
   'panels.besideIt': 'Side by side: {pots}. Poured together before it is cooled.',
   'panels.shareOfPot': '{pot} takes {percent} %',
   'panels.nothingIsHeatedIt': 'Nothing is heated: it serves as the mixing bowl.',
-  'panels.fillTo': 'Fill to {levelCm}.',
   'panels.boilsAfterAboutOn': 'Boils after about {lengthText} on the {name}.',
   'panels.allBoilAfterAbout': 'All boil after about {lengthText}.',
   'panels.yourOfWeighs': 'Your {name} of {item} weighs {mass}.',

@@ -6,7 +6,7 @@ import { vesselName } from '../../../shared/batch/stepWords.ts';
 import { VesselDrawing } from '../../../shared/drawings/VesselDrawing.tsx';
 import { Panel } from '../../../shared/ui.tsx';
 import { role } from '../../../theme/theme.ts';
-import { centimetres, litres, num, say } from '../../../words/say.ts';
+import { litres, num, say } from '../../../words/say.ts';
 import { lengthText, potView } from '../figures.ts';
 import type { PanelInput } from './input.ts';
 
@@ -14,7 +14,6 @@ import type { PanelInput } from './input.ts';
 export function PotPanel({ program, sim, pot, kitchen }: PanelInput) {
   const view = potView(program, sim, pot);
   const heat = sim.trace.find((t) => t.kind === 'heat' && t.vesselId === POT);
-  const combine = sim.trace.find((t) => t.kind === 'combine' && t.vesselId === POT);
   const burner = kitchen.burners.find((b) => b.id === program.burnerId);
   return (
     <Panel>
@@ -48,9 +47,6 @@ export function PotPanel({ program, sim, pot, kitchen }: PanelInput) {
             program.fills > 1 && <>{say('panels.fillsEachTheSame', { fills: num(program.fills) })} </>
           )}
           {!view?.heated && <>{say('panels.nothingIsHeatedIt')} </>}
-          {combine?.now.levelCm != null && (
-            <>{say('panels.fillTo', { levelCm: centimetres(combine.now.levelCm) })} </>
-          )}
           {heat && burner && (
             <>
               {standsSideBySide(program)
