@@ -18,6 +18,8 @@ export interface UnitRow {
 
 export const UNIT_ROWS: readonly UnitRow[] = [
   { id: 'mL', dimension: 'volume', factor: 1, system: 'any', source: 'SI' },
+  { id: 'cL', dimension: 'volume', factor: 10, system: 'any', source: 'SI' },
+  { id: 'dL', dimension: 'volume', factor: 100, system: 'any', source: 'SI' },
   { id: 'L', dimension: 'volume', factor: 1000, system: 'any', source: 'SI' },
   {
     id: 'metricTeaspoon',

@@ -1,0 +1,341 @@
+import type { FamilyRow } from '../../tables/families.ts';
+import { PART_WORDS } from '../../tables/reading/formWords.ts';
+import type { Tables } from '../../tables/types.ts';
+import { formOf } from '../recognise.ts';
+import { added, amountOf, compared, familyById, gramsOfRead } from './amounts.ts';
+import { singular } from './lexicon.ts';
+import type { Thing } from './things.ts';
+import type { Token } from './tokens.ts';
+import type { Doubt, ReadAmount, ReadingKit, ReadLine, Span } from './types.ts';
+
+/** A line while the text is read: what is known of it so far. */
+export interface DraftLine {
+  id: string;
+  familyId: string | null;
+  family: FamilyRow | undefined;
+  /** What the text calls it. */
+  name: string;
+  part: string | null;
+  forms: string[];
+  falseFriend?: string;
+  amount: ReadAmount | null;
+  listed: boolean;
+  optional: boolean;
+  misspelled: boolean;
+  toTaste: boolean;
+  unknown: boolean;
+  differs: boolean;
+  /** A part of another line's fruit. */
+  copyOf?: string;
+  spans: Span[];
+  words: string;
+  /** Nobody said where it goes in. */
+  placeGuessed: boolean;
+  /** Steps that name it, in their order. */
+  at: { stepId: string; weak: boolean }[];
+}
+
+const MOST_LINES = 60;
+
+/** The lines of one drink, put together from everything that names them. */
+export class Lines {
+  readonly all: DraftLine[] = [];
+  readonly text: string;
+  readonly tokens: readonly Token[];
+  readonly kit: ReadingKit;
+  readonly tables: Tables;
+  /** The fruit that was named last: "the peel", "the juice" are of it. */
+  private lastFruit: DraftLine | null = null;
+
+  constructor(text: string, tokens: readonly Token[], tables: Tables, kit: ReadingKit) {
+    this.tables = tables;
+    this.text = text;
+    this.tokens = tokens;
+    this.kit = kit;
+  }
+
+  private spanOf(thing: Thing): Span {
+    return { start: this.tokens[thing.from]!.start, end: this.tokens[thing.to - 1]!.end };
+  }
+
+  private amount(thing: Thing): ReadAmount | null {
+    const q = thing.quantity;
+    if (!q) return thing.toTaste ? { kind: 'taste', value: 0, unit: null, words: 'to taste' } : null;
+    const words = this.text.slice(this.tokens[q.from]!.start, this.tokens[q.to - 1]!.end);
+    return { ...amountOf(q, words, this.kit), ...(thing.perL ? { perL: true as const } : {}) };
+  }
+
+  /** Lines that a thing may be another mention of. */
+  private matching(thing: Thing): DraftLine[] {
+    const { entry } = thing;
+    if (entry.kind === 'group') {
+      return this.all.filter(
+        (l) =>
+          l.familyId !== null &&
+          entry.families.includes(l.familyId) &&
+          (thing.part === null || l.part === thing.part || l.part === null) &&
+          (entry.part === undefined || l.part === entry.part),
+      );
+    }
+    if (entry.kind === 'unknown' || entry.kind === 'other')
+      return this.all.filter((l) => l.unknown && singular(l.name) === singular(entry.name));
+    const own = this.all.filter((l) => l.familyId === entry.family.id);
+    if (thing.part === null) return own;
+    const same = own.filter((l) => l.part === thing.part);
+    if (same.length) return same;
+    // "2 lemons" in the list and "the lemon juice" in the method are one.
+    return own.filter((l) => l.part === null && !(thing.quantity && l.amount));
+  }
+
+  /** A thing of a list: a line of its own, or more of one that is there. */
+  listed(thing: Thing): DraftLine[] {
+    const same = this.matching(thing).filter((l) => l.part === thing.part);
+    const amount = this.amount(thing);
+    const [before] = same;
+    if (before && amount && before.amount) {
+      const sum = added(before.amount, amount);
+      if (sum && sameForm(before, thing)) {
+        before.amount = sum;
+        before.spans.push(this.spanOf(thing));
+        return [before];
+      }
+    }
+    if (before && !amount) {
+      before.spans.push(this.spanOf(thing));
+      return [before];
+    }
+    if (thing.entry.kind === 'group') return same;
+    return [this.made(thing, true)];
+  }
+
+  private made(thing: Thing, listed: boolean): DraftLine {
+    const { entry } = thing;
+    const family = entry.kind === 'family' ? entry.family : undefined;
+    const span = this.spanOf(thing);
+    const line: DraftLine = {
+      id: `l${this.all.length + 1}`,
+      familyId: family?.id ?? null,
+      family,
+      name: entry.kind === 'group' ? '' : entry.name,
+      part: thing.part,
+      forms: [...thing.forms],
+      ...(entry.kind === 'family' && entry.falseFriend ? { falseFriend: entry.falseFriend } : {}),
+      amount: this.amount(thing),
+      listed,
+      optional: thing.optional,
+      misspelled: thing.misspelled,
+      toTaste: thing.toTaste,
+      unknown: entry.kind !== 'family',
+      differs: false,
+      placeGuessed: false,
+      spans: [span],
+      words: this.text.slice(span.start, span.end),
+      at: [],
+    };
+    if (this.all.length < MOST_LINES) this.all.push(line);
+    if (family?.juice) this.lastFruit = line;
+    return line;
+  }
+
+  /**
+   * The lines that a thing told in a sentence stands for: those it names again, or a new one. Amounts that are told again
+   * are the same thing; more of it is added; a larger one that nobody explains is asked about.
+   */
+  told(thing: Thing): DraftLine[] {
+    const span = this.spanOf(thing);
+    if (thing.entry.kind === 'group') {
+      const found = thing.entry.families.length ? this.matching(thing) : this.partsOf(thing.part ?? '');
+      for (const line of found) line.spans.push(span);
+      return found;
+    }
+    const same = this.matching(thing);
+    const amount = this.amount(thing);
+    if (!same.length) {
+      const line = this.made(thing, false);
+      return [line];
+    }
+    for (const line of same) {
+      line.spans.push(span);
+      if (line.familyId && line.family?.juice) this.lastFruit = line;
+      if (thing.part && line.part === null) line.part = thing.part;
+      if (!line.listed || thing.forms.length) addForms(line, thing.forms);
+      if (thing.toTaste) line.toTaste = true;
+    }
+    const [line] = same;
+    if (amount?.kind !== 'said' || same.length > 1) return same;
+    if (line!.amount?.kind !== 'said') {
+      if (!thing.definite || !line!.listed) {
+        line!.amount = amount;
+        line!.words = this.text.slice(span.start, span.end);
+      }
+      return same;
+    }
+    this.compare(line!, thing, amount);
+    return same;
+  }
+
+  private compare(line: DraftLine, thing: Thing, amount: ReadAmount): void {
+    const ratio = compared(amount, line.amount!);
+    const isArticle = thing.quantity?.article && thing.quantity.measure === null;
+    if (isArticle) return;
+    const water = line.family?.plainWater === true;
+    if (line.listed) {
+      // A part of what the list has, or all of it, as the list has it.
+      if (thing.more && !water) {
+        const sum = added(line.amount!, amount);
+        if (sum) line.amount = sum;
+        return;
+      }
+      if (ratio === null || ratio > 1.1) line.differs = !water || ratio !== null;
+      return;
+    }
+    if (thing.definite && !thing.more) return;
+    if (thing.more || (water && ratio !== 1)) {
+      const sum = added(line.amount!, amount);
+      if (sum) line.amount = sum;
+      else line.differs = true;
+      return;
+    }
+    if (ratio !== null && ratio <= 1.02) return;
+    line.differs = true;
+  }
+
+  /** "No, make it two": the amount that was said last is put right. */
+  corrected(line: DraftLine, amount: ReadAmount): void {
+    line.amount = { ...amount, unit: amount.unit ?? line.amount?.unit ?? null };
+  }
+
+  /**
+   * "Squeeze ten of the lemons": so many of a line's pieces go another way from here on. The rest stays what it was.
+   * @returns the new line, or null where all of it is meant.
+   */
+  split(line: DraftLine, things: readonly Thing[]): DraftLine | null {
+    const thing = things.find(
+      (t) =>
+        t.definite &&
+        t.quantity &&
+        !t.quantity.measure &&
+        t.entry.kind === 'family' &&
+        t.entry.family.id === line.familyId,
+    );
+    const had = line.amount;
+    if (!thing?.quantity || had?.kind !== 'said' || had.unit !== null || thing.quantity.value >= had.value)
+      return null;
+    const taken = thing.quantity.value;
+    line.amount = { ...had, value: had.value - taken };
+    const part = line.part;
+    line.part = null;
+    const copy: DraftLine = {
+      ...line,
+      id: `l${this.all.length + 1}`,
+      part,
+      forms: [],
+      at: [],
+      spans: [this.spanOf(thing)],
+      amount: { ...had, value: taken },
+    };
+    this.all.push(copy);
+    return copy;
+  }
+
+  /** "The peel", "the juice" of what was named before. */
+  partsOf(part: string): DraftLine[] {
+    const own = this.all.filter((l) => l.part === part);
+    if (own.length) return own;
+    const fruit = this.lastFruit;
+    if (!fruit) return [];
+    const copy: DraftLine = {
+      ...fruit,
+      copyOf: fruit.id,
+      id: `l${this.all.length + 1}`,
+      part,
+      forms: [],
+      at: [],
+      spans: [],
+    };
+    this.all.push(copy);
+    return [copy];
+  }
+}
+
+const sameForm = (line: DraftLine, thing: Thing): boolean =>
+  !line.family ||
+  formOf(line.family, line.forms.join(' '), '').itemId ===
+    formOf(line.family, thing.forms.join(' '), '').itemId;
+
+function addForms(line: DraftLine, forms: readonly string[]): void {
+  for (const form of forms) if (!line.forms.includes(form)) line.forms.push(form);
+}
+
+/** Words that ask for a part which only some things have as a form of their own. */
+const PART_FORM: Readonly<Record<string, readonly string[]>> = {
+  peel: ['peel', 'rind', 'skin'],
+  core: ['core'],
+  juice: ['juice'],
+  flesh: ['flesh'],
+  leaf: ['leaf'],
+  milk: ['milk'],
+};
+
+/** The item that a line means: by its part, then by the words for its form. Null: the tables have no such form. */
+export function itemOf(line: DraftLine): { itemId: string | null; said: boolean; missing: boolean } {
+  const { family } = line;
+  if (!family) return { itemId: null, said: false, missing: false };
+  if (line.part) {
+    const words = PART_FORM[line.part] ?? [];
+    const form = family.forms.find((f) => f.words.some((w) => words.includes(w)));
+    if (form) return { itemId: form.itemId, said: true, missing: false };
+    if (line.part === 'peel' || line.part === 'juice' || line.part === 'core')
+      // Skin and all: roots are used with it.
+      return family.juice || line.part !== 'peel'
+        ? { itemId: null, said: true, missing: true }
+        : { ...formOf(family, line.forms.join(' '), ''), missing: false };
+  }
+  const parts = line.forms.map((w) => (w === 'squeezed' ? 'juice' : (PART_WORDS[w] ?? w)));
+  return { ...formOf(family, [...line.forms, ...parts].join(' '), ''), missing: false };
+}
+
+/** The finished line, with what is doubtful about it. */
+export function finished(line: DraftLine, tables: Tables, kit: ReadingKit): ReadLine {
+  const { itemId, said, missing } = itemOf(line);
+  const doubts = new Set<Doubt>();
+  if (line.unknown || missing) doubts.add('unknownThing');
+  if (line.falseFriend && !said) doubts.add('falseFriend');
+  if (line.differs) doubts.add('differs');
+  if (line.optional) doubts.add('optional');
+  if (line.placeGuessed) doubts.add('placeGuessed');
+  const family = familyById(line.familyId);
+  if (itemId && !said && family?.formMatters && family.forms.length > 1) doubts.add('formGuessed');
+  let massG: ReadLine['massG'] = null;
+  const amount =
+    line.amount ??
+    (line.toTaste ? { kind: 'taste' as const, value: 0, unit: null, words: 'to taste' } : null);
+  if (!amount) doubts.add('noAmount');
+  else if (amount.kind === 'said' && itemId) {
+    const grams = gramsOfRead(amount, itemId, family, tables, kit);
+    if (!grams) doubts.add('strangeUnit');
+    else {
+      massG = grams.grams;
+      if (grams.vague) doubts.add('vagueAmount');
+    }
+  }
+  const span = line.spans.reduce(
+    (a, b) => (b.start < a.start ? b : a),
+    line.spans[0] ?? { start: 0, end: 0 },
+  );
+  return {
+    id: line.id,
+    span,
+    words: line.words,
+    itemId,
+    name: missing ? `${line.name} ${line.part}` : line.name,
+    familyId: line.familyId,
+    ...(line.falseFriend ? { falseFriend: line.falseFriend } : {}),
+    amount,
+    massG,
+    form: [...new Set(line.forms)].filter((w) => !line.name.includes(w)).join(' ') || null,
+    part: line.part,
+    stepIds: [...new Set(line.at.map((a) => a.stepId))],
+    doubts: [...doubts],
+  };
+}

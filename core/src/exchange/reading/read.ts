@@ -1,0 +1,173 @@
+import type { Tables } from '../../tables/types.ts';
+import { checksOf } from './checks.ts';
+import { type Clause, clausesIn } from './clauses.ts';
+import { wordsOf } from './details.ts';
+import { finished, Lines } from './lines.ts';
+import { marksOf } from './review.ts';
+import { type Block, segment } from './segment.ts';
+import { placeAll, withImplied } from './settle.ts';
+import { type DraftStep, Steps } from './steps.ts';
+import { titleOf } from './titles.ts';
+import { type Token, tokensOf } from './tokens.ts';
+import type { ReadDrink, Reading, ReadingKit, ReadStep, ReadYield, Span } from './types.ts';
+import { yieldIn } from './yields.ts';
+
+/** The longest text that is read, UTF-16 code units. */
+export const LONGEST_TEXT = 50_000;
+
+/**
+ * Reads a recipe, or several, out of any text: what goes in, what is done, and what could not be read. Each fact is tied
+ * to its words. The time it takes grows with the length of the text and no faster.
+ * @param pasted at most `LONGEST_TEXT` code units; the rest is not read.
+ */
+export function readText(pasted: string, tables: Tables, kit: ReadingKit): Reading {
+  const text = pasted.slice(0, LONGEST_TEXT);
+  const tokens = tokensOf(text);
+  const parts = segment(tokens).map((block) => readBlock(block, text, tokens, tables, kit));
+  const drinks = parts.map((p) => p.drink);
+  const spans = marksOf(parts, text, tokens);
+  const count = (mark: string) => spans.filter((s) => s.mark === mark).length;
+  return {
+    drinks,
+    spans,
+    counts: { read: count('read'), unsure: count('unsure'), notUnderstood: count('notUnderstood') },
+  };
+}
+
+/** A drink with what its reading leaves for the review. */
+export interface ReadBlock {
+  drink: ReadDrink;
+  block: Block;
+  /** Places of the text that said something. */
+  understood: Span[];
+  /** By line and step, all the places that told of it. */
+  told: Map<string, Span[]>;
+  clauses: Clause[];
+}
+
+const YIELD_HEAD =
+  /\b(?:makes?|made|yields?|serves?|gives?|gave|fills?|enough for|for about|quantity|obtained|you get|i get|gets|get|got|comes to|will have|should have|you have)\b/;
+
+function readBlock(
+  block: Block,
+  text: string,
+  tokens: readonly Token[],
+  tables: Tables,
+  kit: ReadingKit,
+): ReadBlock {
+  const lines = new Lines(text, tokens, tables, kit);
+  for (const row of block.listed) for (const thing of row.things) lines.listed(thing);
+  const steps = new Steps(text, tokens, lines);
+  let drinkYield: ReadYield | null = null;
+  const take = (found: ReadYield | null) => {
+    if (
+      found &&
+      (!drinkYield ||
+        (drinkYield.litres === null &&
+          found.litres !== null &&
+          found.unit !== 'serving' &&
+          drinkYield.unit === 'serving'))
+    )
+      drinkYield = found;
+  };
+  for (const head of block.heads) take(yieldIn(tokens, text, head.from, head.end, kit, false));
+  const clauses: Clause[] = [];
+  let askedYield = false;
+  for (const [index, sentence] of block.told.entries()) {
+    const words = wordsOf(tokens, sentence.from, sentence.end);
+    const question = tokens[sentence.end]?.t === '?';
+    const led = ledTime(tokens, sentence.from, sentence.end);
+    const from = led ? led.at : sentence.from;
+    const own = clausesIn(tokens, from, sentence.end, index);
+    if (led) {
+      // "10 min: boil all but the sugar": the time stands before what it is for.
+      const target = own.find((c) => c.hits.length) ?? own[0];
+      if (target && !target.times.length) target.times.push(led.time);
+    }
+    const tells = YIELD_HEAD.test(words) || askedYield;
+    const short = sentence.end - sentence.from <= 9 && !own.some((c) => c.hits.length || c.things.length);
+    const found =
+      !question && (tells || short)
+        ? yieldIn(tokens, text, sentence.from, sentence.end, kit, / serves? /.test(words) || askedYield)
+        : null;
+    if (
+      found &&
+      !(
+        own.some((c) => c.things.some((t) => t.quantity)) &&
+        !/ (?:makes|serves|yields|get|gives) /.test(words)
+      )
+    ) {
+      take(found);
+      steps.understood.push(found.span);
+    }
+    askedYield =
+      question &&
+      / (?:how (?:much|many)|yield) /.test(words) &&
+      / (?:get|bottles|is (?:it|that|this)|people|make) /.test(words);
+    if (askedYield && question) {
+      steps.understood.push({ start: tokens[sentence.from]!.start, end: tokens[sentence.end - 1]!.end });
+      continue;
+    }
+    for (const clause of own) {
+      clauses.push(clause);
+      steps.read(clause);
+    }
+  }
+  withImplied(steps, lines);
+  placeAll(steps, lines);
+  const readLines = lines.all.map((line) => finished(line, tables, kit));
+  const readSteps = steps.all.map((s) => stepOf(s, text));
+  const drink: ReadDrink = {
+    title: titleOf(block, text, tokens),
+    yield: drinkYield,
+    lines: readLines,
+    steps: readSteps,
+    notes: steps.notes.map((n) => ({ ...n, words: text.slice(n.span.start, n.span.end) })),
+    without: steps.without.map((w) => ({
+      span: w.span,
+      words: text.slice(w.span.start, w.span.end),
+      itemId: null,
+    })),
+    checks: [],
+  };
+  drink.checks = checksOf(drink, kit);
+  const told = new Map<string, Span[]>();
+  for (const line of lines.all) told.set(line.id, line.spans);
+  for (const step of steps.all) told.set(step.id, step.spans);
+  return { drink, block, understood: steps.understood, told, clauses };
+}
+
+/** "10 min: …", "30 minutes - …": a time in front. */
+function ledTime(tokens: readonly Token[], from: number, end: number) {
+  const [clause] = clausesIn(tokens, from, Math.min(end, from + 4), 0);
+  const time = clause?.times[0];
+  if (!time || time.from !== from || tokens[time.to]?.t !== ':' || time.to >= end) return null;
+  return { time, at: time.to + 1 };
+}
+
+const stepOf = (s: DraftStep, text: string): ReadStep => ({
+  id: s.id,
+  span: s.span,
+  words: text.slice(s.span.start, s.span.end),
+  kind: s.kind,
+  minutes: s.minutes,
+  tempC: s.tempC,
+  cue: s.cue,
+  heatTo: s.heatTo,
+  level: s.level,
+  lid: s.lid,
+  place: s.place,
+  passes: s.passes,
+  press: s.press,
+  rinses: s.rinses,
+  downToShare: s.downToShare,
+  everyMin: s.everyMin,
+  thrown: s.thrown,
+  kept: s.kept,
+  sterilised: s.sterilised,
+  vessel: s.vessel,
+  intoVessel: s.intoVessel,
+  handles: s.handles,
+  implied: s.implied,
+  doubts: [...s.doubts],
+});

@@ -1,0 +1,360 @@
+import { ABBREVIATIONS } from '../../tables/reading/measureWords.ts';
+import { clausesIn } from './clauses.ts';
+import { nameAt } from './lexicon.ts';
+import { quantityAt } from './quantities.ts';
+import { type Thing, thingsIn } from './things.ts';
+import type { Token } from './tokens.ts';
+
+/** A row of the text: tokens from, end not included, without its bullet. */
+export interface Row {
+  from: number;
+  end: number;
+  bullet: boolean;
+  /** An empty row stands before it. */
+  gap: boolean;
+}
+
+export interface Sentence {
+  from: number;
+  /** At the sign that ends it. */
+  end: number;
+}
+
+/** What belongs to one drink. */
+export interface Block {
+  /** The row, or a part of it, that names the drink. */
+  title: { from: number; to: number } | null;
+  listed: { from: number; end: number; things: Thing[] }[];
+  told: Sentence[];
+  /** Headings and speakers' names: they say nothing of the drink. */
+  silent: { from: number; end: number }[];
+  /** Rows that may tell how much it makes. */
+  heads: { from: number; end: number }[];
+}
+
+const INGREDIENTS =
+  /^ (?:ingredients?|(?:you(?:'ll| will)? ?need)|what you(?:'ll)? need|what goes in(?: it)?|needs?|you need|shopping|what is in it|for the (?:drink|syrup|base|tea)) ?(?:\([^)]*\) )?:? ?$/;
+const METHOD =
+  /^ (?:methods?|directions?|instructions?|steps|preparation|what to do|how to make(?: it)?|to make|procedure|the way|making it|how) ?:? ?$/;
+const INGREDIENTS_HEAD = /^ (?:ingredients?|you(?:'ll| will)? ?need|needs?|what you need) : /;
+const NOTES_HEAD = /^ (?:notes?|tips?|keeps?|storage|conservation|serving) ?:? ?$/;
+
+const BULLETS = new Set(['-', '–', '—', '*', '•', '·', '▪', '‣', '>', '+', '~']);
+const pictograph = /\p{Extended_Pictographic}/u;
+
+const words = (tokens: readonly Token[], from: number, end: number): string =>
+  ` ${tokens
+    .slice(from, end)
+    .map((t) => t.t)
+    .join(' ')} `;
+
+/** The rows of a text, past their bullets and numbers. */
+export function rowsOf(tokens: readonly Token[]): Row[] {
+  const rows: Row[] = [];
+  let from = 0;
+  let gap = false;
+  for (let i = 0; i <= tokens.length; i++) {
+    if (i < tokens.length && tokens[i]!.kind !== 'row') continue;
+    if (i === from) {
+      gap = true;
+      from = i + 1;
+      continue;
+    }
+    let a = from;
+    let bullet = false;
+    while (a < i && (BULLETS.has(tokens[a]!.t) || pictograph.test(tokens[a]!.t) || tokens[a]!.t === '→')) {
+      bullet = true;
+      a++;
+    }
+    if (tokens[a]?.t === 'step' && tokens[a + 1]?.kind === 'number' && a + 2 < i) {
+      a += 2;
+      bullet = true;
+      if (tokens[a]?.t === ':' || tokens[a]?.t === '.') a++;
+    }
+    const number = tokens[a];
+    const sign = tokens[a + 1]?.t;
+    if (
+      number?.kind === 'number' &&
+      Number.isInteger(number.value) &&
+      number.value! <= 60 &&
+      (sign === '.' || sign === ')') &&
+      a + 2 < i
+    ) {
+      a += 2;
+      bullet = true;
+    }
+    if (a < i && !words(tokens, a, i).match(/^[\s\-=_*#|.]*$/)) rows.push({ from: a, end: i, bullet, gap });
+    gap = false;
+    from = i + 1;
+  }
+  return rows;
+}
+
+const ENDS = new Set(['.', '!', '?', ';', '→', '…', '>']);
+
+/** Sentences of a stretch of tokens. */
+export function sentencesOf(tokens: readonly Token[], from: number, end: number): Sentence[] {
+  const out: Sentence[] = [];
+  let start = from;
+  const close = (at: number) => {
+    if (at > start) out.push({ from: start, end: at });
+    start = at + 1;
+  };
+  for (let i = from; i < end; i++) {
+    const { t } = tokens[i]!;
+    if (t === '.') {
+      const before = tokens[i - 1];
+      const next = tokens[i + 1];
+      if (
+        before &&
+        ABBREVIATIONS.has(before.t) &&
+        next &&
+        i + 1 < end &&
+        !next.capital &&
+        next.kind !== 'row'
+      )
+        continue;
+      close(i);
+    } else if (ENDS.has(t) || pictograph.test(t)) close(i);
+  }
+  close(end);
+  return out;
+}
+
+/** A row that reads like one of a list: something with an amount, and no deed. */
+function listedThings(tokens: readonly Token[], row: Row, inList: boolean): Thing[] | null {
+  const count = row.end - row.from;
+  const wordCount = tokens.slice(row.from, row.end).filter((t) => t.kind === 'word').length;
+  const things = thingsIn(tokens, row.from, row.end, true);
+  const named = things.filter((t) => t.entry.kind !== 'group');
+  if (inList) {
+    if (named.length) return things;
+    return null;
+  }
+  if (count > 40) return null;
+  const sentences = sentencesOf(tokens, row.from, row.end);
+  const clauses = sentences.flatMap((s) => clausesIn(tokens, s.from, s.end, 0));
+  const deeds = clauses.flatMap((c) => c.hits.filter((h) => h.deeds[0] !== 'aux'));
+  if (deeds.length) return null;
+  if (clauses.some((c) => c.times.length)) return null;
+  if (!named.length) return null;
+  const amounts = named.filter((t) => t.quantity || t.toTaste);
+  if (amounts.length && wordCount <= 7 * named.length + 3) return things;
+  // "salt", "cinnamon": names alone, in a row of their own.
+  return wordCount <= 4 && row.bullet ? things : null;
+}
+
+const isTitleRow = (tokens: readonly Token[], row: Row): boolean => {
+  const wordCount = tokens.slice(row.from, row.end).filter((t) => t.kind === 'word').length;
+  if (wordCount === 0 || wordCount > 14) return false;
+  const first = sentencesOf(tokens, row.from, row.end)[0];
+  if (!first) return false;
+  const text = words(tokens, row.from, row.end);
+  if (INGREDIENTS.test(text) || METHOD.test(text) || NOTES_HEAD.test(text)) return false;
+  return true;
+};
+
+/** Where a title ends: before brackets, a comma with an amount, a colon, the second sentence. */
+function titleEnd(tokens: readonly Token[], from: number, end: number): number {
+  for (let i = from; i < end; i++) {
+    const { t } = tokens[i]!;
+    if (t === '(' || t === '.' || t === '!' || t === '|' || t === ':' || (pictograph.test(t) && i > from))
+      return i;
+    if (t === ',' && (quantityAt(tokens, i + 1)?.measured === 'amount' || i - from >= 2)) return i;
+    if (t === '-' && quantityAt(tokens, i + 1)) return i;
+  }
+  return end;
+}
+
+/** "Dear one,", "Hello you two,": a greeting names no drink. */
+const GREETING =
+  /^ (?:my )?(?:dear|hello|hi|hey|morning|good morning|to whom|ok|okay|so|right|all right|alright) /;
+
+/** Takes a text apart into its drinks, and each into what goes in and what is done. */
+export function segment(tokens: readonly Token[]): Block[] {
+  const rows = rowsOf(tokens);
+  const speakers = speakersIn(tokens, rows);
+  const blocks: Block[] = [];
+  let block = newBlock();
+  let section: 'list' | 'method' | null = null;
+  let listRows = 0;
+  const start = () => {
+    block = newBlock();
+    blocks.push(block);
+    section = null;
+    listRows = 0;
+  };
+  start();
+  for (const [index, row] of rows.entries()) {
+    let { from } = row;
+    const speaker = speakers.get(index);
+    if (speaker !== undefined) {
+      block.silent.push({ from, end: speaker });
+      from = speaker;
+    }
+    const text = words(tokens, from, row.end);
+    if (INGREDIENTS.test(text)) {
+      section = 'list';
+      block.silent.push({ from, end: row.end });
+      continue;
+    }
+    if (METHOD.test(text) || NOTES_HEAD.test(text)) {
+      section = 'method';
+      block.silent.push({ from, end: row.end });
+      continue;
+    }
+    const head = INGREDIENTS_HEAD.exec(text);
+    if (head) {
+      let a = from;
+      while (tokens[a]!.t !== ':') a++;
+      block.silent.push({ from, end: a + 1 });
+      const things = thingsIn(tokens, a + 1, row.end, true);
+      block.listed.push({ from: a + 1, end: row.end, things });
+      section = null;
+      continue;
+    }
+    const rest = { ...row, from };
+    const things = listedThings(tokens, rest, section === 'list' && isListLike(tokens, rest));
+    const titled = speaker === undefined && isTitle(tokens, rest, rows, index, block, things, text);
+    if (titled) {
+      // A second title with a list of its own begins another drink.
+      if (block.title || block.listed.length || block.told.length) {
+        if (startsDrink(tokens, rows, index, block)) start();
+        else if (block.title) {
+          block.silent.push({ from, end: row.end });
+          continue;
+        }
+      }
+      const end = titleEnd(tokens, from, row.end);
+      block.title = { from, to: end };
+      block.heads.push({ from: end, end: row.end });
+      const [afterTitle, ...more] = sentencesOf(tokens, end, row.end);
+      if (tokens[end]?.t === ':' && afterTitle) {
+        const inRow = thingsIn(tokens, end + 1, row.end, true);
+        if (inRow.filter((t) => t.quantity).length >= 2) {
+          const [listSentence, ...told] = sentencesOf(tokens, end + 1, row.end);
+          block.listed.push({
+            from: end + 1,
+            end: listSentence!.end,
+            things: thingsIn(tokens, end + 1, listSentence!.end, true),
+          });
+          block.told.push(...told);
+          continue;
+        }
+      }
+      if (
+        tokens[end]?.t === '.' ||
+        tokens[end]?.t === '!' ||
+        (tokens[end] && pictograph.test(tokens[end]!.t)) ||
+        (tokens[end]?.t === ',' && more.length)
+      )
+        for (const s of sentencesOf(tokens, end, row.end)) if (s.end > s.from) block.told.push(s);
+      continue;
+    }
+    if (things && section !== 'method') {
+      block.listed.push({ from, end: row.end, things });
+      listRows++;
+      continue;
+    }
+    // Sections end with their first row that is none of theirs.
+    if (section === 'list' && listRows === 0 && !things) section = 'list';
+    else if (section === 'list') section = null;
+    for (const s of sentencesOf(tokens, from, row.end)) {
+      if (tellsOfSecond(tokens, s) && (block.told.length > 2 || block.listed.length)) start();
+      block.told.push(s);
+    }
+  }
+  const full = blocks.filter((b) => b.listed.length || b.told.length);
+  return full.length ? full : blocks.filter((b) => b.title);
+}
+
+const newBlock = (): Block => ({ title: null, listed: [], told: [], silent: [], heads: [] });
+
+const isListLike = (tokens: readonly Token[], row: Row): boolean =>
+  tokens.slice(row.from, row.end).filter((t) => t.kind === 'word').length <= 22 &&
+  sentencesOf(tokens, row.from, row.end).length <= 2;
+
+function isTitle(
+  tokens: readonly Token[],
+  row: Row,
+  rows: readonly Row[],
+  index: number,
+  block: Block,
+  things: Thing[] | null,
+  text: string,
+): boolean {
+  if (!isTitleRow(tokens, row) || row.bullet) return false;
+  const amounts = (things ?? []).filter((t) => t.quantity && !t.quantity.article);
+  const first = sentencesOf(tokens, row.from, row.end)[0]!;
+  const end = titleEnd(tokens, row.from, row.end);
+  const beforeColon = tokens[end]?.t === ':';
+  const clauses = clausesIn(tokens, first.from, Math.min(first.end, end), 0);
+  const deeds = clauses.some((c) => c.hits.some((h) => h.deeds[0] !== 'aux' && h.deeds[0] !== 'yield'));
+  if (index === 0) {
+    if (GREETING.test(text) && !beforeColon) return false;
+    if (/^ [a-z]+ : /.test(text) && end - row.from === 1 && !nameAt(tokens, row.from)) return false;
+    const yields = / (?:makes?|yields?|serves) [a-z0-9 ]*\d/.test(text);
+    if (yields && row.end - row.from > 8) return false;
+    if (
+      quantityAt(tokens, row.from)?.measured === 'amount' &&
+      !quantityAt(tokens, row.from)!.article &&
+      !beforeColon
+    )
+      return false;
+    const inTitle = thingsIn(tokens, row.from, end, true).some((t) => t.quantity?.measure);
+    if (inTitle && !beforeColon) return false;
+    return !deeds || tokens[row.from]!.t === 'to';
+  }
+  // Later titles stand alone after a gap, before a list or a method of their own.
+  if (amounts.length || deeds || beforeColon) return false;
+  const alone = row.gap || isCapitals(tokens, row);
+  if (!alone || tokens[row.end - 1]!.t === '.' || tokens[row.end - 1]!.t === ',') return false;
+  if (/^ (?:for|the) (?:the )?[a-z]+ ?:? $/.test(text)) return false;
+  const next = rows[index + 1];
+  if (!next || row.end - row.from > 9) return false;
+  if (/ (?:love|yours|greetings|thank|thanks|kiss|write|serves|makes|yield|yields|makes) /.test(text))
+    return false;
+  return block.title === null ? block.told.length === 0 : startsDrink(tokens, rows, index, block);
+}
+
+const isCapitals = (tokens: readonly Token[], row: Row): boolean =>
+  tokens.slice(row.from, row.end).every((t) => t.kind !== 'word' || t.capital);
+
+/** What follows is a list of its own and what is done with it, and the drink before has its own too, or had none. */
+function startsDrink(tokens: readonly Token[], rows: readonly Row[], index: number, block: Block): boolean {
+  let listed = 0;
+  for (const row of rows.slice(index + 1, index + 6)) if (listedThings(tokens, row, false)) listed++;
+  if (listed < 2) return false;
+  return (
+    (block.listed.length >= 2 && block.told.length >= 1) ||
+    (block.listed.length === 0 && block.told.length === 0)
+  );
+}
+
+/** "The second one is …", "Now the other drink". */
+const tellsOfSecond = (tokens: readonly Token[], s: Sentence): boolean =>
+  /^ (?:and |now |then |so |ok |okay )*(?:the |for the |my )?(?:second|other|next|third) (?:one|drink|recipe|thing)(?: is|,|:|'s| you| we| i) /.test(
+    words(tokens, s.from, Math.min(s.end, s.from + 9)),
+  );
+
+/** "A:", "Caller:": names of speakers at the heads of rows, where they come again. */
+function speakersIn(tokens: readonly Token[], rows: readonly Row[]): Map<number, number> {
+  const heads = new Map<string, number[]>();
+  for (const [index, row] of rows.entries()) {
+    const colon = tokens.slice(row.from, row.from + 3).findIndex((t) => t.t === ':');
+    if (colon < 1) continue;
+    const name = words(tokens, row.from, row.from + colon);
+    if (nameAt(tokens, row.from) || tokens[row.from]!.kind !== 'word') continue;
+    heads.set(name, [...(heads.get(name) ?? []), index]);
+  }
+  const out = new Map<number, number>();
+  for (const [, indexes] of heads)
+    if (indexes.length >= 2)
+      for (const index of indexes) {
+        const row = rows[index]!;
+        let a = row.from;
+        while (tokens[a]!.t !== ':') a++;
+        out.set(index, a + 1);
+      }
+  return out;
+}

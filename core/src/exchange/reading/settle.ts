@@ -1,0 +1,122 @@
+import { itemFacts } from '../recognise.ts';
+import type { DraftLine, Lines } from './lines.ts';
+import { itemOf } from './lines.ts';
+import type { DraftStep, Steps } from './steps.ts';
+
+const FILLS = new Set(['combine', 'soak', 'blend', 'heat', 'boil', 'steep', 'mix', 'sweeten']);
+const COOKS = new Set(['heat', 'boil', 'steep', 'soak', 'blend']);
+
+const step = (
+  kind: DraftStep['kind'],
+  near: DraftStep,
+  id: string,
+  more: Partial<DraftStep> = {},
+): DraftStep => ({
+  ...near,
+  id,
+  kind,
+  minutes: null,
+  tempC: null,
+  cue: null,
+  heatTo: null,
+  level: null,
+  lid: null,
+  place: null,
+  passes: [],
+  press: null,
+  rinses: null,
+  everyMin: null,
+  thrown: false,
+  kept: false,
+  vessel: null,
+  intoVessel: null,
+  handles: [],
+  implied: true,
+  doubts: new Set(),
+  everything: null,
+  spans: [],
+  ...more,
+});
+
+/** What nobody wrote and the rest means: a boil without its heating; what is only named boiling is brought to the boil. */
+export function withImplied(steps: Steps, lines: Lines): void {
+  const { all } = steps;
+  // "Boil the water. Add the flowers.": it is brought to the boil, and that is all.
+  for (const [i, s] of all.entries()) {
+    const next = all[i + 1];
+    if (s.kind !== 'boil' || s.minutes || s.cue || s.downToShare) continue;
+    if (next && (next.kind === 'combine' || next.kind === 'mix' || (next.kind === 'steep' && !s.level))) {
+      s.kind = 'heat';
+      s.heatTo = 'boil';
+      s.doubts.delete('noTime');
+    }
+  }
+  // What is put on the fire was put into the pot before.
+  for (let i = 0; i < all.length; i++) {
+    const s = all[i]!;
+    if (s.kind !== 'heat' && s.kind !== 'boil') continue;
+    const mine = lines.all.filter((l) => l.at.some((a) => a.stepId === s.id));
+    if (!mine.length && !s.everything) continue;
+    const fill = step('combine', s, `${s.id}f`, { everything: s.everything });
+    s.everything = null;
+    for (const l of mine) for (const a of l.at) if (a.stepId === s.id) a.stepId = fill.id;
+    all.splice(i, 0, fill);
+    i++;
+  }
+  let hot = false;
+  for (let i = 0; i < all.length; i++) {
+    const s = all[i]!;
+    if (s.kind === 'heat' || s.kind === 'boil') {
+      if (s.kind === 'boil' && !hot) {
+        const heat = step('heat', s, `${s.id}h`, { heatTo: 'boil' });
+        all.splice(i, 0, heat);
+        i++;
+      }
+      hot = true;
+    } else if (s.kind === 'strain' || s.kind === 'cool') hot = false;
+  }
+}
+
+/** Every line at the steps where it goes in: those that name it, "everything", or where such a thing usually goes. */
+export function placeAll(steps: Steps, lines: Lines): void {
+  const { all } = steps;
+  const index = new Map(all.map((s, i) => [s.id, i]));
+  for (const line of lines.all) {
+    if (line.at.some((a) => !a.weak)) line.at = line.at.filter((a) => !a.weak);
+  }
+  for (const s of all) {
+    if (!s.everything) continue;
+    for (const line of lines.all) {
+      if (line.at.some((a) => !a.weak)) continue;
+      if (line.familyId && s.everything.except.includes(line.familyId)) continue;
+      if (line.at.length && index.get(line.at[0]!.stepId)! > index.get(s.id)!) continue;
+      line.at = [{ stepId: s.id, weak: false }];
+    }
+  }
+  // A fruit of which only parts go in: the parts are the lines.
+  for (const line of [...lines.all])
+    if (
+      line.at.every((a) => a.weak) &&
+      lines.all.some((l) => l !== line && l.familyId === line.familyId && l.copyOf === line.id)
+    )
+      lines.all.splice(lines.all.indexOf(line), 1);
+  for (const line of lines.all) if (!line.at.length && !line.optional) leftOver(line, steps, lines);
+}
+
+/** Nobody said where it goes: water and plants into the first filling, what sweetens or is poured in after the straining. */
+function leftOver(line: DraftLine, steps: Steps, lines: Lines): void {
+  const { all } = steps;
+  const kind = line.family ? itemFacts(itemOf(line).itemId ?? '', lines.tables)?.kind : undefined;
+  const strained = all.findLastIndex((s) => s.kind === 'strain');
+  const late = line.family?.sweetens || (kind === 'liquid' && !line.family?.plainWater);
+  const home = late
+    ? (all.findLast((s, i) => i > strained && (s.kind === 'sweeten' || s.kind === 'mix')) ??
+      all.find((s) => FILLS.has(s.kind)))
+    : (all.find((s) => s.kind === 'combine') ??
+      all.find((s) => COOKS.has(s.kind)) ??
+      all.find((s) => FILLS.has(s.kind)));
+  if (home) {
+    line.at.push({ stepId: home.id, weak: true });
+    line.placeGuessed = true;
+  }
+}

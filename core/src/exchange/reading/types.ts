@@ -1,0 +1,170 @@
+import type { OwnStepKind, RecipeStep } from '../../documents/recipe.ts';
+import type { MeasuringKit } from '../../units/measures.ts';
+import type { UnitSystem } from '../../units/units.ts';
+
+/** What amounts in a text are measured by. */
+export type ReadingKit = MeasuringKit & { system: UnitSystem };
+
+/** A piece of the text: places of UTF-16 code units, the end not included. */
+export interface Span {
+  start: number;
+  end: number;
+}
+
+/** Why a fact is shown as unsure. */
+export type Doubt =
+  /** No amount was said. */
+  | 'noAmount'
+  /** A measure nobody can weigh: a handful, a few. */
+  | 'vagueAmount'
+  /** The name is also that of something else. */
+  | 'falseFriend'
+  /** Nobody said which form of it, and forms differ much. */
+  | 'formGuessed'
+  /** Nothing of that name is in the tables. */
+  | 'unknownThing'
+  /** The measure says nothing about this thing. */
+  | 'strangeUnit'
+  /** Named more than once, with amounts that do not agree. */
+  | 'differs'
+  /** Nobody said at which step it goes in. */
+  | 'placeGuessed'
+  /** A word was read that is spelled in another way. */
+  | 'spelling'
+  /** It goes in only if one likes. */
+  | 'optional'
+  /** A step from words that may mean something else. */
+  | 'meaningGuessed'
+  /** A time in words without a figure: overnight. */
+  | 'vagueTime'
+  /** A step that takes time, without any. */
+  | 'noTime'
+  /** Far outside what is usual. */
+  | 'outOfRange';
+
+/** An amount as it was said. */
+export interface ReadAmount {
+  kind: 'said' | 'taste' | 'cover' | 'equal' | 'rest';
+  value: number;
+  /** The far end of a range. */
+  max?: number;
+  /** A unit id, a word for a piece, or null: so many of the thing itself. */
+  unit: string | null;
+  /** "heaped", "packed", "big". */
+  how?: string;
+  /** For each litre of the drink. */
+  perL?: true;
+  words: string;
+}
+
+/** Grams: what is meant most likely, and from where to where. */
+export interface Grams {
+  likely: number;
+  min: number;
+  max: number;
+}
+
+export interface ReadLine {
+  id: string;
+  span: Span;
+  words: string;
+  /** Null: nothing of that name is in the tables; `name` is what the text calls it. */
+  itemId: string | null;
+  name: string;
+  /** The family of things that it belongs to, where it is known. */
+  familyId: string | null;
+  /** Which meaning of a name with two meanings was not taken. */
+  falseFriend?: string;
+  amount: ReadAmount | null;
+  massG: Grams | null;
+  /** How it is cut or broken, in the words of the text. */
+  form: string | null;
+  /** Peel, core, juice, leaf: the part of the thing. */
+  part: string | null;
+  /** Steps at which it goes in; several where it is parted. */
+  stepIds: string[];
+  doubts: Doubt[];
+}
+
+export interface ReadStep {
+  id: string;
+  span: Span;
+  words: string;
+  kind: OwnStepKind;
+  minutes: { value: number; max?: number } | null;
+  tempC: number | null;
+  /** What shows that it is done: "until the water is clear". */
+  cue: string | null;
+  heatTo: 'boil' | 'firstBubbles' | 'hot' | null;
+  level: RecipeStep['level'] | null;
+  lid: RecipeStep['lid'] | null;
+  place: RecipeStep['place'] | null;
+  passes: { by: 'colander' | 'sieve' | 'fineMesh' | 'cloth'; times: number }[];
+  press: RecipeStep['press'] | null;
+  rinses: number | null;
+  downToShare: number | null;
+  everyMin: number | null;
+  thrown: boolean;
+  /** Solids are used again. */
+  kept: boolean;
+  /** Sterilised bottles. */
+  sterilised: boolean;
+  /** In what it happens, and where it goes. */
+  vessel: string | null;
+  intoVessel: string | null;
+  /** Things that are handled here without going in: washed, cut, lifted out. */
+  handles: string[];
+  /** Nobody wrote it, but the rest means it: filling the pot before it boils. */
+  implied: boolean;
+  doubts: Doubt[];
+}
+
+/** Something that a careful reader would ask. */
+export type Check =
+  | { kind: 'neverHeated' }
+  | { kind: 'neverStrained' }
+  | { kind: 'neverBottled' }
+  | { kind: 'noWater' }
+  | { kind: 'waterFromNowhere'; litres: number }
+  | { kind: 'noSteps' }
+  | { kind: 'outOfRange'; lineId: string }
+  | { kind: 'longTime'; stepId: string };
+
+export interface ReadYield {
+  span: Span;
+  words: string;
+  value: number;
+  max?: number;
+  /** A unit id, or a word: bottle, jar, glass, serving. */
+  unit: string;
+  /** Litres, where the measure says. */
+  litres: number | null;
+}
+
+export interface ReadDrink {
+  title: { words: string; span: Span } | null;
+  yield: ReadYield | null;
+  lines: ReadLine[];
+  steps: ReadStep[];
+  /** What the text says besides: how long it keeps, how it is served. The dates are worked out, never taken from it. */
+  notes: { kind: 'keeps' | 'serve'; words: string; span: Span; days?: number }[];
+  /** Things that are said not to go in. */
+  without: { words: string; span: Span; itemId: string | null }[];
+  checks: Check[];
+}
+
+/** What became of a piece of the text. */
+export type Mark = 'read' | 'unsure' | 'notUnderstood';
+
+export interface MarkedSpan extends Span {
+  mark: Mark;
+  /** The facts that were read from it: ids of lines and steps, "title", "yield", "note"; with the drink before it. */
+  facts: string[];
+}
+
+export interface Reading {
+  drinks: ReadDrink[];
+  /** In the order of the text, none over another. What lies between says nothing: small words, greetings. */
+  spans: MarkedSpan[];
+  counts: { read: number; unsure: number; notUnderstood: number };
+}

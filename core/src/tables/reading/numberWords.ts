@@ -1,0 +1,92 @@
+/** Numbers as words. */
+export const ONES: Readonly<Record<string, number>> = {
+  one: 1,
+  two: 2,
+  three: 3,
+  four: 4,
+  five: 5,
+  six: 6,
+  seven: 7,
+  eight: 8,
+  nine: 9,
+  ten: 10,
+  eleven: 11,
+  twelve: 12,
+  thirteen: 13,
+  fourteen: 14,
+  fifteen: 15,
+  sixteen: 16,
+  seventeen: 17,
+  eighteen: 18,
+  nineteen: 19,
+};
+export const TENS: Readonly<Record<string, number>> = {
+  twenty: 20,
+  thirty: 30,
+  forty: 40,
+  fourty: 40,
+  fifty: 50,
+  sixty: 60,
+  seventy: 70,
+  eighty: 80,
+  ninety: 90,
+};
+/** Parts of one: "two thirds of a cup". */
+export const PARTS: Readonly<Record<string, number>> = {
+  half: 1 / 2,
+  halves: 1 / 2,
+  third: 1 / 3,
+  thirds: 1 / 3,
+  quarter: 1 / 4,
+  quarters: 1 / 4,
+  fifth: 1 / 5,
+  fifths: 1 / 5,
+  sixth: 1 / 6,
+  eighth: 1 / 8,
+  eighths: 1 / 8,
+  tenth: 1 / 10,
+};
+/** Amounts that nobody counts: from where to where. */
+export const VAGUE_NUMBERS: Readonly<Record<string, readonly [from: number, to: number]>> = {
+  few: [3, 5],
+  several: [4, 7],
+  some: [2, 5],
+  couple: [2, 2],
+};
+/** Words before a figure that leave it a little open. */
+export const ABOUT: ReadonlySet<string> = new Set([
+  'about',
+  'around',
+  'roughly',
+  'approximately',
+  'approx',
+  'circa',
+  'ca',
+  'nearly',
+  'almost',
+  'like',
+  'say',
+  'maybe',
+  'perhaps',
+  'usually',
+  'exactly',
+  'just',
+  'only',
+  'another',
+  'other',
+  'extra',
+  'more',
+  'further',
+  'least',
+  'over',
+]);
+/** Words that say that more of a thing goes in than was said before. */
+export const MORE: ReadonlySet<string> = new Set([
+  'another',
+  'other',
+  'extra',
+  'more',
+  'further',
+  'additional',
+  'fresh',
+]);
