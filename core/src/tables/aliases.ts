@@ -161,6 +161,7 @@ export const ALIAS_ROWS: readonly AliasRow[] = [
   ...names(
     'starAnise',
     ['en', 'star anise'],
+    ['en', 'anise star'],
     ['fr', 'badiane'],
     ['de', 'sternanis'],
     ['es', 'anís estrellado'],
@@ -387,6 +388,7 @@ export const ALIAS_ROWS: readonly AliasRow[] = [
     ['en', 'vinegar'],
     ['en', 'cider vinegar'],
     ['en', 'apple cider vinegar'],
+    ['en', 'vinegar of apple'],
     ['en', 'rice vinegar'],
     ['fr', 'vinaigre'],
     ['es', 'vinagre'],

@@ -198,7 +198,6 @@ Love to all of you.`,
 please do not let the herbs go over. Every second day cut two big handfuls of mint, one of basil and six stalks of lemongrass. The lemongrass is cut small and boiled in four litres of water for ten minutes. Then take the pot off the stove, put the mint and the basil in, push them under, and put the lid on for exactly fifteen minutes, or it turns brown. Strain it straight away and stir in 120 g of honey while it is hot. Squeeze three lemons and a lime and put the juice in only when the tea is cold; I stand the pot in the sink with ice for that, it takes about forty minutes. Fill it in the four big bottles. They stay in the fridge door, and what is not drunk after three days goes on the compost. The cat gets nothing of it.
 
 Thank you!`,
-    lost: ['The cat gets nothing of it'],
     drinks: [
       {
         yield: '4 bottle',

@@ -124,7 +124,7 @@ function sameAmount(
 ): boolean {
   if (want.kind === 'none') return got === null || got.kind === 'taste';
   if (want.kind === 'taste') return got?.kind === 'taste';
-  if (!got || got.kind !== 'said') return false;
+  if (got?.kind !== 'said') return false;
   if (want.kind === 'few') return got.max !== undefined && got.value >= 2 && got.max <= 7;
   const unit = want.unit ? (UNITS[want.unit]?.[us ? 0 : 1] ?? want.unit) : null;
   const piece = line.itemId ? itemFacts(line.itemId, tables)?.measurable.piece?.id : null;

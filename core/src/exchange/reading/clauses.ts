@@ -12,9 +12,9 @@ import {
   VESSEL_WORDS,
   WHEN_WORDS,
 } from '../../tables/reading/deedWords.ts';
-import { DETERMINERS, FORM_WORDS } from '../../tables/reading/formWords.ts';
+import { DETERMINERS, FORM_WORDS, PART_WORDS } from '../../tables/reading/formWords.ts';
 import { nameAt } from './lexicon.ts';
-import { type Quantity, quantityAt } from './quantities.ts';
+import { figureAt, type Quantity, quantityAt } from './quantities.ts';
 import { type Thing, thingsIn } from './things.ts';
 import type { Token } from './tokens.ts';
 
@@ -93,12 +93,14 @@ for (const row of DEED_WORDS)
   }
 
 const ADVERBS = new Set(
-  'gently slowly well really carefully always usually just now quickly all finally again also only simply immediately thoroughly very good still even gradually quite lightly properly'.split(
+  'already nicely there gently slowly well really carefully always usually just now quickly all finally again also only simply immediately thoroughly very good still even gradually quite lightly properly'.split(
     ' ',
   ),
 );
 const PAUSES = new Set(', ; : - – — ( ) + & / | > = " “ ” * • . ! ?'.split(' '));
 const CUTS = new Set(', ; : and then + & n but so ( - – — / > . ! ? •'.split(' '));
+/** What a pot does of its own: "the water boils". */
+const STATES = new Set(['boil', 'simmer', 'cool', 'cook', 'steep', 'stand', 'sit', 'bubble', 'infuse']);
 const LETTING = new Set('let lets leave allow wait watch make have letting'.split(' '));
 /** Verbs that may stand all alone among commas: "cool, bottle, fridge". */
 const NOUNS_ALONE = new Set(
@@ -113,11 +115,15 @@ const before = (tokens: readonly Token[], at: number, from: number): string => {
   return i < from ? '' : tokens[i]!.t;
 };
 
+const OWN_SUBJECTS = new Set(['i', 'you', 'we', 'they', 'she', 'he', 'u']);
+
 function notBefore(tokens: readonly Token[], at: number, from: number): boolean {
   for (let i = at - 1, n = 0; i >= from && n < 6; i--, n++) {
     const t = tokens[i]!.t;
     if (NOT_WORDS.has(t)) return true;
     if ((CUTS.has(t) && t !== 'and') || t === 'so') return false;
+    // "What I cannot use I freeze."
+    if (i < at - 1 && OWN_SUBJECTS.has(t)) return false;
     if (t === 'and') return false;
   }
   return false;
@@ -204,7 +210,15 @@ function hitAt(
   const found = VERBS.get(token.t);
   if (!found) return null;
   const p = before(tokens, at, from);
-  const start = p === '' || PAUSES.has(p);
+  // "After that strain it."
+  const afterThat = p === 'that' && /^(?:after|before)$/.test(tokens[at - 2]?.t ?? '');
+  const start = p === '' || PAUSES.has(p) || afterThat;
+  // "Two pounds" are no deed.
+  if (found.form === 's' && p !== 'one' && (tokens[at - 1]?.kind === 'number' || figureAt(tokens, at - 1)))
+    return null;
+  // "The stalks are cut small": a past that looks like the plain form.
+  if (found.form === 'plain' && BE_FORMS.has(p) && /^(?:cut|put|set)$/.test(found.verb))
+    return { at, ...found, form: 'past', negated: notBefore(tokens, at, from) };
   const made = (negated = notBefore(tokens, at, from)): Hit => ({ at, ...found, negated });
   switch (found.form) {
     case 'plain': {
@@ -218,6 +232,11 @@ function hitAt(
             break;
           }
         }
+      // "Lemon juice and sugar add.", "with the honey sweeten", "the water boil together": the object comes first.
+      if (!open && !last && at > from + 1 && afterName(tokens, at))
+        open =
+          !NOUNS_TOO.has(found.verb) ||
+          (STATES.has(found.verb) && /^(?:together|with|for|gently|until)$/.test(tokens[at + 1]?.t ?? ''));
       // The noun after "to": "bring to boil", "to the boil" is found by the verb before it.
       if (!open) return null;
       // After a subject it is a verb for certain, after "to" or a pause its object decides.
@@ -238,6 +257,7 @@ function hitAt(
         !BEFORE_PLAIN.has(p) &&
         !DETERMINERS.has(p) &&
         !FORM_WORDS.has(p);
+      if (noun && STATES.has(found.verb)) return made();
       if (noun && !NOUNS_TOO.has(found.verb) && !['leaves', 'rests', 'makes'].includes(token.t))
         return made();
       return null;
@@ -262,6 +282,12 @@ function hitAt(
       return null;
   }
 }
+
+/** A name, or a word of its form, ends right before. */
+const afterName = (tokens: readonly Token[], at: number): boolean =>
+  nameAt(tokens, at - 1) !== null ||
+  (nameAt(tokens, at - 2)?.length ?? 0) === 2 ||
+  PART_WORDS[tokens[at - 1]!.t] !== undefined;
 
 /** Where a sentence tells when, why or until when: from token to token. */
 function sideRanges(tokens: readonly Token[], from: number, end: number) {
@@ -306,7 +332,7 @@ function sideRanges(tokens: readonly Token[], from: number, end: number) {
   return ranges;
 }
 
-const plainVerb = (tokens: readonly Token[], at: number, end: number): boolean => {
+export const plainVerb = (tokens: readonly Token[], at: number, end: number): boolean => {
   const found = at < end ? VERBS.get(tokens[at]!.t) : undefined;
   return (
     found?.form === 'plain' &&
@@ -375,6 +401,10 @@ export function clausesIn(tokens: readonly Token[], from: number, end: number, s
     for (let i = hit.at - 1; i > previous.at; i--) {
       if (things.some((t) => i > t.from && i < t.to)) continue;
       if (relativeBefore(tokens, hit.at, from) === i) {
+        cut = i;
+        break;
+      }
+      if (tokens[i]!.t === 'or' && plainVerb(tokens, i + 1, end)) {
         cut = i;
         break;
       }
@@ -474,6 +504,7 @@ export function sievesIn(tokens: readonly Token[], from: number, to: number) {
   for (let i = from; i < to; i++) {
     const by = SIEVE_WORDS[tokens[i]!.t];
     if (!by) continue;
+    if (/^(?:if|or)$/.test(tokens[i + 1]?.t ?? '')) continue;
     const p = tokens[i - 1]?.t ?? '';
     // Tea bags and bags of hibiscus strain nothing.
     if (

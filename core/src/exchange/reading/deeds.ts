@@ -55,32 +55,15 @@ export function doneIn(clause: Clause, words: string, strained: boolean): Done |
   // Through a sieve, whatever the verb.
   const through = has(
     words,
-    / (?:through|thru|by|with|into) (?:a |an |the |my |your |that |clean |fine |double |old |piece of |layer of |some )*(?:mesh |fine |nut milk |cotton |metal |coarse )*(?:sieve|cloth|strainer|muslin|cheesecloth|gauze|colander|mesh|curtain|napkin|bag|towel) /,
+    / (?:through|thru|by) (?:a |an |the |my |your |that |clean |fine |double |old |piece of |layer of |some )*(?:mesh |fine |nut milk |cotton |metal |coarse )*(?:sieve|cloth|strainer|muslin|cheesecloth|gauze|colander|mesh|curtain|napkin|bag|towel) /,
   );
   const strains = said('strain') ?? (any('draw') && / off /.test(words) ? said('steep') : undefined);
   const squeezes = any('squeeze', 'press', 'wring');
   const fruit = clause.things.some((t) => t.entry.kind === 'family' && t.entry.family.juice !== undefined);
   if (strains && !(any('pass') && !through)) return done('strain', strains.verb);
-  if (
-    through &&
-    (any(
-      'put',
-      'push',
-      'pour',
-      'rub',
-      'go',
-      'come',
-      'press',
-      'squeeze',
-      'wring',
-      'work',
-      'run',
-      'transfer',
-      'pass',
-    ) ||
-      squeezes)
-  )
-    return done('strain');
+  if (has(words, / (?:blender|liquidiser) /) && any('go', 'put', 'pour', 'add', 'throw', 'tip', 'blend'))
+    return done('blend');
+  if (through && !said('prep') && !said('wash') && !said('juice')) return done('strain');
   if (has(words, / through (?:the |a |my )?juicer /)) return done('juice');
   if (squeezes && !(fruit && !through)) return done('press', 'squeeze');
   if (any('squeeze', 'juice') || (squeezes && fruit)) return done('juice');
@@ -96,7 +79,9 @@ export function doneIn(clause: Clause, words: string, strained: boolean): Done |
   if (said('blend')) return done('blend');
   if (has(words, / (?:blender|liquidiser) /) && any('go', 'put', 'pour', 'add', 'throw', 'tip'))
     return done('blend');
-  if (has(words, / freezer /)) return done('freeze');
+  if (any('wait') && clause.times.every((t) => (t.max ?? t.value) <= 5) && clause.times.length)
+    return done('nothing');
+  if (has(words, / freezer /) && !any('fill', 'bottle')) return done('freeze');
   const steeps = said('steep');
   const cools = said('cool');
   if (
@@ -125,6 +110,16 @@ export function doneIn(clause: Clause, words: string, strained: boolean): Done |
   if (said('freeze') || (any('put', 'go') && has(words, / freezer /))) return done('freeze');
   if (said('mill')) return done('mill');
   if (any('pick', 'sort')) return done('pick');
+  if (
+    any('pour', 'put', 'fill', 'decant') &&
+    has(
+      words,
+      / into (?:the |your |clean |small |little |warm |warmed |sterilised |sterilized |big |my )*(?:bottles|jars) /,
+    ) &&
+    !clause.things.some((t) => t.quantity)
+  )
+    return done('bottle');
+  if (has(words, / out with (?:it|them) /)) return done('nothing');
   if (
     any('throw', 'toss', 'pour', 'discard', 'compost', 'dump') &&
     (has(words, / (?:away|out|off) /) || any('discard', 'compost'))
@@ -198,6 +193,8 @@ export function doneIn(clause: Clause, words: string, strained: boolean): Done |
 function withoutVerb(clause: Clause, words: string, strained: boolean): Done | null {
   const done = (deed: Done['deed'], verb = ''): Done => ({ deed, verb }) as Done;
   if (clause.hits.some((h) => h.negated)) return null;
+  if (has(words, / out with (?:it|them) /)) return done('nothing');
+  if (has(words, / on (?:the )?(?:fire|stove|flame) /) && clause.things.length) return done('toBoil', 'boil');
   if (
     has(words, /^ (?:fire |flame |heat |turn |and )*off [^a-z]*$|^ off /) ||
     has(words, / (?:fire|flame|heat) off /)

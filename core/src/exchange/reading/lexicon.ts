@@ -60,6 +60,7 @@ function build(): Lexicon {
         .split(/[\s-]+/)
         .map(singular),
       entry,
+      ...(entry.kind === 'group' ? { exact: text } : {}),
     });
   for (const row of ALIAS_ROWS) {
     const family = families.get(row.family);

@@ -29,6 +29,8 @@ export interface DraftLine {
   copyOf?: string;
   spans: Span[];
   words: string;
+  /** It went through a juicer, whole. */
+  juiced?: boolean;
   /** Nobody said where it goes in. */
   placeGuessed: boolean;
   /** Steps that name it, in their order. */
@@ -44,6 +46,8 @@ export class Lines {
   readonly tokens: readonly Token[];
   readonly kit: ReadingKit;
   readonly tables: Tables;
+  /** Fruit that was peeled: "the peel" is of all of them. */
+  peeled: DraftLine[] = [];
   /** The fruit that was named last: "the peel", "the juice" are of it. */
   private lastFruit: DraftLine | null = null;
 
@@ -84,7 +88,12 @@ export class Lines {
     const same = own.filter((l) => l.part === thing.part);
     if (same.length) return same;
     // "2 lemons" in the list and "the lemon juice" in the method are one.
-    return own.filter((l) => l.part === null && !(thing.quantity && l.amount));
+    return own.filter((l) => l.part === null && !(thing.quantity && l.amount && !thing.definite));
+  }
+
+  /** It was named before. */
+  knows(thing: Thing): boolean {
+    return this.matching(thing).length > 0;
   }
 
   /** A thing of a list: a line of its own, or more of one that is there. */
@@ -150,6 +159,17 @@ export class Lines {
     }
     const same = this.matching(thing);
     const amount = this.amount(thing);
+    // What went through the juicer is its juice from then on, and in the drink already.
+    if (
+      thing.part === 'juice' &&
+      !thing.quantity &&
+      same.length === 1 &&
+      same[0]!.part === null &&
+      same[0]!.juiced
+    ) {
+      same[0]!.spans.push(span);
+      return [];
+    }
     if (!same.length) {
       const line = this.made(thing, false);
       return [line];
@@ -242,19 +262,21 @@ export class Lines {
   partsOf(part: string): DraftLine[] {
     const own = this.all.filter((l) => l.part === part);
     if (own.length) return own;
-    const fruit = this.lastFruit;
-    if (!fruit) return [];
-    const copy: DraftLine = {
-      ...fruit,
-      copyOf: fruit.id,
-      id: `l${this.all.length + 1}`,
-      part,
-      forms: [],
-      at: [],
-      spans: [],
-    };
-    this.all.push(copy);
-    return [copy];
+    const fruits =
+      part === 'peel' && this.peeled.length ? this.peeled : this.lastFruit ? [this.lastFruit] : [];
+    return fruits.map((fruit) => {
+      const copy: DraftLine = {
+        ...fruit,
+        copyOf: fruit.id,
+        id: `l${this.all.length + 1}`,
+        part,
+        forms: [],
+        at: [],
+        spans: [...fruit.spans],
+      };
+      this.all.push(copy);
+      return copy;
+    });
   }
 }
 

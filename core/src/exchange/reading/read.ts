@@ -10,7 +10,7 @@ import { type DraftStep, Steps } from './steps.ts';
 import { titleOf } from './titles.ts';
 import { type Token, tokensOf } from './tokens.ts';
 import type { ReadDrink, Reading, ReadingKit, ReadStep, ReadYield, Span } from './types.ts';
-import { yieldIn } from './yields.ts';
+import { containerIn, yieldIn } from './yields.ts';
 
 /** The longest text that is read, UTF-16 code units. */
 export const LONGEST_TEXT = 50_000;
@@ -73,11 +73,20 @@ function readBlock(
   for (const head of block.heads) take(yieldIn(tokens, text, head.from, head.end, kit, false));
   const clauses: Clause[] = [];
   let askedYield = false;
+  const afterQuestion = false;
+  let askedUnit: string | undefined;
   for (const [index, sentence] of block.told.entries()) {
     const words = wordsOf(tokens, sentence.from, sentence.end);
     const question = tokens[sentence.end]?.t === '?';
     const led = ledTime(tokens, sentence.from, sentence.end);
     const from = led ? led.at : sentence.from;
+    // "What is left over can be warmed again": of another day.
+    if (/ left ?overs? /.test(words)) {
+      const span = { start: tokens[sentence.from]!.start, end: tokens[sentence.end - 1]!.end };
+      steps.notes.push({ kind: 'serve', span });
+      steps.understood.push(span);
+      continue;
+    }
     const own = clausesIn(tokens, from, sentence.end, index);
     if (led) {
       // "10 min: boil all but the sugar": the time stands before what it is for.
@@ -85,10 +94,21 @@ function readBlock(
       if (target && !target.times.length) target.times.push(led.time);
     }
     const tells = YIELD_HEAD.test(words) || askedYield;
-    const short = sentence.end - sentence.from <= 9 && !own.some((c) => c.hits.length || c.things.length);
+    const short =
+      sentence.end - sentence.from <= 9 &&
+      !own.some((c) => c.hits.length || c.things.length) &&
+      !(afterQuestion && !askedYield);
     const found =
       !question && (tells || short)
-        ? yieldIn(tokens, text, sentence.from, sentence.end, kit, / serves? /.test(words) || askedYield)
+        ? yieldIn(
+            tokens,
+            text,
+            sentence.from,
+            sentence.end,
+            kit,
+            / serves? /.test(words) || askedYield,
+            askedUnit,
+          )
         : null;
     if (
       found &&
@@ -103,7 +123,8 @@ function readBlock(
     askedYield =
       question &&
       / (?:how (?:much|many)|yield) /.test(words) &&
-      / (?:get|bottles|is (?:it|that|this)|people|make) /.test(words);
+      / (?:get|bottles|is (?:it|that|this)|people|make) | how many $/.test(words);
+    askedUnit = askedYield ? containerIn(words) : undefined;
     if (askedYield && question) {
       steps.understood.push({ start: tokens[sentence.from]!.start, end: tokens[sentence.end - 1]!.end });
       continue;
@@ -112,6 +133,12 @@ function readBlock(
       clauses.push(clause);
       steps.read(clause);
     }
+  }
+  // Where the drink stands at last is no step.
+  const end = steps.all.at(-1);
+  if (end?.held && !end.minutes) {
+    steps.all.pop();
+    steps.notes.push({ kind: 'keeps', span: end.span });
   }
   withImplied(steps, lines);
   placeAll(steps, lines);

@@ -1,5 +1,5 @@
 import { ABBREVIATIONS } from '../../tables/reading/measureWords.ts';
-import { clausesIn } from './clauses.ts';
+import { clausesIn, plainVerb } from './clauses.ts';
 import { nameAt } from './lexicon.ts';
 import { quantityAt } from './quantities.ts';
 import { type Thing, thingsIn } from './things.ts';
@@ -111,7 +111,8 @@ export function sentencesOf(tokens: readonly Token[], from: number, end: number)
         next &&
         i + 1 < end &&
         !next.capital &&
-        next.kind !== 'row'
+        next.kind !== 'row' &&
+        !plainVerb(tokens, i + 1, end)
       )
         continue;
       close(i);
@@ -145,7 +146,9 @@ function listedThings(tokens: readonly Token[], row: Row, inList: boolean): Thin
 }
 
 const isTitleRow = (tokens: readonly Token[], row: Row): boolean => {
-  const wordCount = tokens.slice(row.from, row.end).filter((t) => t.kind === 'word').length;
+  const wordCount = tokens
+    .slice(row.from, titleEnd(tokens, row.from, row.end))
+    .filter((t) => t.kind === 'word').length;
   if (wordCount === 0 || wordCount > 14) return false;
   const first = sentencesOf(tokens, row.from, row.end)[0];
   if (!first) return false;
@@ -214,7 +217,9 @@ export function segment(tokens: readonly Token[]): Block[] {
       continue;
     }
     const rest = { ...row, from };
-    const things = listedThings(tokens, rest, section === 'list' && isListLike(tokens, rest));
+    const things = speakers.size
+      ? null
+      : listedThings(tokens, rest, section === 'list' && isListLike(tokens, rest));
     const titled = speaker === undefined && isTitle(tokens, rest, rows, index, block, things, text);
     if (titled) {
       // A second title with a list of its own begins another drink.
@@ -251,7 +256,10 @@ export function segment(tokens: readonly Token[]): Block[] {
         for (const s of sentencesOf(tokens, end, row.end)) if (s.end > s.from) block.told.push(s);
       continue;
     }
-    if (things && section !== 'method') {
+    // Among what is done, a row of things stands where it goes in.
+    const amongDeeds =
+      section === null && things !== null && block.listed.length < 3 && deedsIn(tokens, block);
+    if (things && section !== 'method' && !amongDeeds) {
       block.listed.push({ from, end: row.end, things });
       listRows++;
       continue;
@@ -268,6 +276,13 @@ export function segment(tokens: readonly Token[]): Block[] {
   return full.length ? full : blocks.filter((b) => b.title);
 }
 
+/** Something was done already in what was told. */
+const deedsIn = (tokens: readonly Token[], block: Block): boolean =>
+  block.told.some((s) =>
+    clausesIn(tokens, s.from, s.end, 0).some((c) => c.hits.some((h) => !QUIET.has(h.deeds[0]!))),
+  );
+const QUIET: ReadonlySet<string> = new Set(['aux', 'yield', 'keep', 'serve', 'introduce', 'taste', 'go']);
+
 const newBlock = (): Block => ({ title: null, listed: [], told: [], silent: [], heads: [] });
 
 const isListLike = (tokens: readonly Token[], row: Row): boolean =>
@@ -283,7 +298,7 @@ function isTitle(
   things: Thing[] | null,
   text: string,
 ): boolean {
-  if (!isTitleRow(tokens, row) || row.bullet) return false;
+  if (!isTitleRow(tokens, row) || (row.bullet && index > 0)) return false;
   const amounts = (things ?? []).filter((t) => t.quantity && !t.quantity.article);
   const first = sentencesOf(tokens, row.from, row.end)[0]!;
   const end = titleEnd(tokens, row.from, row.end);

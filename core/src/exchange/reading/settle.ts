@@ -93,12 +93,29 @@ export function placeAll(steps: Steps, lines: Lines): void {
       line.at = [{ stepId: s.id, weak: false }];
     }
   }
+  // A soak that is rinsed off is thrown away, with what was in it.
+  for (const [i, s] of all.entries()) {
+    if (s.kind !== 'soak' || !(s.thrown || all[i + 1]?.kind === 'wash')) continue;
+    s.thrown = true;
+    for (const line of [...lines.all]) {
+      const here = line.at.some((a) => a.stepId === s.id);
+      const bath = line.family?.plainWater || line.familyId === 'vinegar' || line.familyId === 'salt';
+      if (!here) continue;
+      line.at = line.at.filter((a) => a.stepId !== s.id);
+      if (!s.handles.includes(line.id)) s.handles.push(line.id);
+      if (bath && !line.at.length && !line.listed) lines.all.splice(lines.all.indexOf(line), 1);
+    }
+  }
   // A fruit of which only parts go in: the parts are the lines.
   for (const line of [...lines.all])
     if (
       line.at.every((a) => a.weak) &&
       lines.all.some((l) => l !== line && l.familyId === line.familyId && l.copyOf === line.id)
     )
+      lines.all.splice(lines.all.indexOf(line), 1);
+  // Named in passing, without an amount and without a place: no part of the drink.
+  for (const line of [...lines.all])
+    if (!line.at.length && !line.amount && !line.listed && !line.toTaste)
       lines.all.splice(lines.all.indexOf(line), 1);
   for (const line of lines.all) if (!line.at.length && !line.optional) leftOver(line, steps, lines);
 }

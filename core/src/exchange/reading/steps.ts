@@ -22,6 +22,8 @@ import type { Doubt, ReadStep, Span } from './types.ts';
 
 export interface DraftStep extends Omit<ReadStep, 'doubts' | 'words'> {
   doubts: Set<Doubt>;
+  /** It only says where the drink stands: "in the fridge". */
+  held?: boolean;
   /** It takes everything that goes in nowhere else, but for some families of things. */
   everything: { except: string[] } | null;
   spans: Span[];
@@ -42,6 +44,8 @@ interface Asked {
   clause: Clause;
   words: string;
   lines: DraftLine[];
+  /** Things that were not known before they were asked about. */
+  things: Thing[];
   left: number;
 }
 
@@ -64,6 +68,8 @@ export class Steps {
   private asked: Asked | null = null;
   private lastLine: DraftLine | null = null;
   private lastSentence = -1;
+  private namedIn = -1;
+  private morePieces = false;
   /** What was handled or named in the last clause that named anything: "it", "them". */
   private focus: DraftLine[] = [];
   private focusAt: Clause | null = null;
@@ -114,6 +120,11 @@ export class Steps {
     return step;
   }
 
+  /** A figure that stands alone may tell how much it makes: nothing else is waiting for one. */
+  get saysYield(): boolean {
+    return this.strained && !(this.lastLine && !this.lastLine.amount);
+  }
+
   private get last(): DraftStep | undefined {
     return this.all.at(-1);
   }
@@ -150,19 +161,38 @@ export class Steps {
   }
 
   private ask(clause: Clause, words: string, span: Span): void {
-    const lines = clause.things
-      .filter((t) => !this.negated(t))
+    const things = clause.things.filter((t) => !this.negated(t));
+    const lines = things
+      .filter((t) => this.lines.knows(t))
       .flatMap((t) => this.lines.told({ ...t, definite: true }));
+    const fresh = things.filter((t) => !this.lines.knows(t));
     const known = this.asked?.clause.sentence === clause.sentence ? this.asked : null;
-    if (clause.hits.length || lines.length || !known)
-      this.asked = { clause, words, lines: [...(known?.lines ?? []), ...lines], left: 3 };
-    if (lines.length || clause.hits.length) this.understood.push(span);
+    if (clause.hits.length || things.length || !known)
+      this.asked = {
+        clause,
+        words,
+        lines: [...(known?.lines ?? []), ...lines],
+        things: [...(known?.things ?? []), ...fresh],
+        left: 3,
+      };
+    if (lines.length) this.focus = lines;
+    if (things.length || clause.hits.length) this.understood.push(span);
   }
 
   /** What was asked is told by its answer: how much, how long, yes. */
   private answer(clause: Clause, words: string): void {
     const { asked } = this;
     if (!asked) return;
+    // "What is everything?": what is told now belongs to the step that said "everything".
+    if (/ (?:everything|all of it) /.test(asked.words) && clause.things.length && !clause.hits.length) {
+      for (const thing of clause.things) {
+        if (this.negated(thing)) continue;
+        this.named(thing);
+      }
+      clause.things = [];
+      this.understood.push(this.span(clause.from, clause.to));
+      return;
+    }
     if (/^ (?:no|nope|never|none|not) /.test(words)) {
       if (/^ (?:no|none|never) /.test(words) && !/ make it /.test(words)) this.asked = null;
       return;
@@ -180,8 +210,10 @@ export class Steps {
       return;
     }
     const [amount] = clause.amounts;
-    if (amount && asked.lines.length === 1 && !clause.things.some((t) => t.quantity)) {
-      const line = asked.lines[0]!;
+    if (amount && asked.lines.length + asked.things.length === 1 && !clause.things.some((t) => t.quantity)) {
+      const line = asked.lines[0] ?? this.named(asked.things[0]!)[0];
+      asked.things = [];
+      if (!line) return;
       const said = amountOf(
         amount,
         this.text.slice(this.tokens[amount.from]!.start, this.tokens[amount.to - 1]!.end),
@@ -196,18 +228,23 @@ export class Steps {
       clause.amounts = [];
       this.lastLine = line;
     }
-    if (asked.lines.length && / (?:squeezed|juice|juiced|squeeze) /.test(words))
+    if (/ (?:squeezed|juice|juiced|stirred in|stir) /.test(words) && asked.things.length)
+      asked.lines.push(...asked.things.splice(0).flatMap((t) => this.named(t)));
+    const squeezed = / (?:squeezed|juice|juiced|squeeze) /.test(words);
+    if (asked.lines.length && (squeezed || / stirred in /.test(words)))
       for (const line of asked.lines) {
-        line.part ??= 'juice';
-        if (!line.at.length) {
+        if (squeezed && line.family?.juice) line.part ??= 'juice';
+        if (!line.at.some((a) => !a.weak)) {
           const step = this.put(this.strained ? 'mix' : 'combine', this.span(clause.from, clause.to));
-          this.place(line, step, true);
+          this.place(line, step, false);
         }
       }
     if (clause.times.length && asked.clause.hits.some((h) => ['boil', 'steep'].includes(h.deeds[0]!))) {
       const kind = asked.clause.hits.find((h) => h.deeds[0] === 'boil') ? 'boil' : 'steep';
-      const step = this.lastOf(kind);
-      if (!step || step.minutes) return;
+      const known = this.lastOf(kind);
+      if (known?.minutes || this.strained) return;
+      const step = known ?? this.add(kind, this.span(clause.from, clause.to));
+      if (kind === 'boil') this.boilDetails(step, words, null);
       this.time(step, lengthOf(clause, words));
       this.extend(step, this.span(clause.from, clause.to));
       clause.times = [];
@@ -242,6 +279,10 @@ export class Steps {
   }
 
   private clause(clause: Clause, words: string, span: Span): void {
+    if (/^ or /.test(words) && clause.hits.length && this.all.length) {
+      this.understood.push(span);
+      return;
+    }
     // "One part of it to six parts of water": how it is served.
     if (/ (?:one|1|a) part .*(?:parts?|to|with) | 1 : \d+ /.test(words)) {
       this.notes.push({ kind: 'serve', span });
@@ -254,6 +295,9 @@ export class Steps {
       const familyId = t.entry.kind === 'family' ? t.entry.family.id : null;
       const known = this.lines.all.some((l) => l.familyId !== null && l.familyId === familyId);
       if (!known) this.without.push({ span: this.span(t.from, t.to), familyId });
+      // "Not the sugar!" after "everything": it was left out there.
+      const before = this.all.findLast((s) => s.everything);
+      if (before && familyId && !clause.hits.length) before.everything!.except.push(familyId);
       this.understood.push(this.span(t.from, t.to));
     }
     // "No, make it two stalks", "maybe twelve": the amount that was said last is put right.
@@ -268,6 +312,16 @@ export class Steps {
       for (const line of this.meant(clause, words, things)) this.place(line, step, false);
       for (const thing of things) for (const line of this.named(thing)) this.place(line, step, false);
     };
+    if (
+      this.strained &&
+      / (?:into|in) (?:a|each|every) (?:big |tall |small |large |little )?glass | glass of it | over ice /.test(
+        words,
+      )
+    ) {
+      this.notes.push({ kind: 'serve', span });
+      this.understood.push(span);
+      return;
+    }
     // "Wash them well, 2 l water, 50 g ginger": what follows the pause is named for itself.
     if (HANDLES.has(done.deed)) {
       const verb = clause.hits.at(-1)?.at ?? clause.from;
@@ -312,11 +366,22 @@ export class Steps {
         this.handle(this.add('pick', span), things);
         return;
       case 'prep': {
+        const form = FORM_OF_DEED[done.verb];
+        // "A piece of ginger that I have sliced": its form, and no step of its own.
+        if (/^ (?:that|which) /.test(words) && !things.length) {
+          if (form) for (const line of this.recent()) line.forms.push(form);
+          return;
+        }
         const step = this.last?.kind === 'prep' ? this.last : this.add('prep', span);
         this.extend(step, span);
-        const form = FORM_OF_DEED[done.verb];
         const lines = this.handle(step, things);
-        const meant = lines.length ? lines : / (?:it|them|everything) /.test(words) ? this.recent() : [];
+        const meant = lines.length
+          ? lines
+          : / (?:it|them|everything) /.test(words) || clause.sentence === this.lastSentence
+            ? this.focus
+            : [];
+        if (done.verb === 'peel' || done.verb === 'zest')
+          this.lines.peeled = meant.filter((l) => l.family?.juice);
         if (form) for (const line of meant) if (!line.part) line.forms.push(form);
         if (done.verb === 'zest') for (const line of meant) line.part ??= 'peel';
         return;
@@ -389,7 +454,7 @@ export class Steps {
         this.stand(clause, words, span, length);
         return;
       case 'hold': {
-        if (this.bottled && !length) {
+        if (this.strained && (this.bottled || (length?.value ?? 0) >= 4 * 1440)) {
           this.understood.length = known;
           this.notes.push({ kind: 'keeps', span });
           this.understood.push(span);
@@ -397,6 +462,7 @@ export class Steps {
         }
         const step = this.strained && !saysNight(words) ? this.add('cool', span) : this.add('steep', span);
         step.place = 'fridge';
+        step.held = true;
         if (length) this.time(step, length);
         if (step.kind === 'cool' && this.mentionsKeeping(words)) {
           this.all.pop();
@@ -441,6 +507,7 @@ export class Steps {
           if (strain) strain.kept = true;
         }
         for (const line of this.placedAt(step)) if (!line.part) line.forms.push('blended');
+        if (sievesIn(this.tokens, clause.from, clause.to).length) this.strain(clause, words, span, []);
         return;
       }
       case 'mill':
@@ -460,12 +527,17 @@ export class Steps {
         );
         for (const line of meant) {
           if (line.family?.juice && !juicer) line.part ??= 'juice';
+          if (juicer) line.juiced = true;
           this.place(line, step, !juicer);
         }
         return;
       }
       case 'ice': {
-        const step = this.add('cool', span, { place: 'iceBath' });
+        const implied = this.all.findLast((s) => s.kind === 'cool' && s.implied);
+        const step = implied ?? this.add('cool', span);
+        if (implied) this.extend(implied, span);
+        step.implied = false;
+        step.place = 'iceBath';
         if (length) this.time(step, length);
         step.cue = cueOf(this.tokens, this.text, clause);
         return;
@@ -546,6 +618,7 @@ export class Steps {
         this.extend(step, span);
         step.sterilised ||= / (?:sterilised|sterilized|boiled) /.test(words);
         this.bottled = true;
+        if (/ (?:freezer|freeze) /.test(words)) this.add('freeze', span);
         return;
       }
       case 'keep':
@@ -596,7 +669,9 @@ export class Steps {
           cue: clause.cue && within(clause.cue) ? clause.cue : null,
           when: clause.when && within(clause.when) ? clause.when : null,
         };
+        this.morePieces = to < clause.to;
         this.clause(piece, wordsOf(this.tokens, from, to), this.span(from, to));
+        this.morePieces = false;
         this.lastSentence = clause.sentence;
       }
       from = to + 1;
@@ -638,6 +713,9 @@ export class Steps {
   private introduce(clause: Clause, words: string, span: Span, things: readonly Thing[]): void {
     const length = lengthOf(clause, words);
     if (!things.length) {
+      const sieves = sievesIn(this.tokens, clause.from, clause.to);
+      if (this.last?.kind === 'strain' && sieves.length)
+        this.last.passes.push(...sieves.map(({ by, times }) => ({ by, times })));
       if (length && length.value >= 1440) this.notes.push({ kind: 'keeps', span });
       return;
     }
@@ -661,11 +739,14 @@ export class Steps {
     const lines = this.lines.told(thing);
     if (lines.length) {
       this.lastLine = lines.at(-1)!;
+      this.namedIn = this.current?.sentence ?? 0;
       // Water is what things go into: "it" stays what it was.
       const water = lines.every((l) => l.family?.plainWater);
-      if (this.focusAt !== this.current && !(water && this.focus.length)) this.focus = [];
-      this.focusAt = this.current;
-      if (!water || !this.focus.length) this.focus.push(...lines);
+      if (this.focusAt === this.current || !water || !this.focus.length) {
+        if (this.focusAt !== this.current) this.focus = [];
+        this.focusAt = this.current;
+        this.focus.push(...lines);
+      }
     }
     return lines;
   }
@@ -674,6 +755,10 @@ export class Steps {
   private whenCool(clause: Clause, words: string, span: Span): void {
     if (!clause.when) return;
     const said = wordsOf(this.tokens, clause.when.from, clause.when.to);
+    if (/ strain(?:s|ed|ing)? /.test(said) && !this.strained && this.all.length) {
+      this.add('strain', span, { implied: true });
+      this.strained = true;
+    }
     if (!/ (?:cold|cool|cooled|tepid|lukewarm) /.test(said)) return;
     const hot = this.all.findLastIndex((s) => s.kind === 'boil' || s.kind === 'heat');
     if (hot < 0 || this.all.slice(hot).some((s) => s.kind === 'cool')) return;
@@ -683,7 +768,15 @@ export class Steps {
   }
 
   /** What "it" and "them" mean, or a verb without an object is about, as far as it is nowhere yet. */
-  private meant(clause: Clause, words: string, things: readonly Thing[]): DraftLine[] {
+  private meant(clause: Clause, all: string, things: readonly Thing[]): DraftLine[] {
+    const side = clause.cue ?? clause.when;
+    const words = side
+      ? `${wordsOf(this.tokens, clause.from, side.from)}${wordsOf(this.tokens, side.to, Math.max(side.to, clause.to))}`
+      : all;
+    // A step that takes everything has them already.
+    const taken = this.all.find((s) => s.everything);
+    const inIt = (l: DraftLine) =>
+      taken !== undefined && !(l.familyId && taken.everything!.except.includes(l.familyId));
     const pronoun = / (?:it|them|these|those|this|that|both|they) /.test(words);
     const liquids = things.every((t) => t.entry.kind === 'family' && t.entry.family.plainWater);
     const elliptical =
@@ -691,7 +784,9 @@ export class Steps {
       clause.sentence === this.lastSentence &&
       (things.length === 0 || / (?:in|with) /.test(words));
     if (!pronoun && !elliptical) return [];
-    return this.focus.filter((l) => !l.at.some((a) => !a.weak));
+    // What lies in the pot already is boiled there; what was squeezed is mixed in.
+    const cooks = clause.hits.some((h) => h.deeds[0] === 'boil' || h.deeds[0] === 'heat');
+    return this.focus.filter((l) => !inIt(l) && (cooks ? l.at.length === 0 : !l.at.some((a) => !a.weak)));
   }
 
   private recent(): DraftLine[] {
@@ -719,9 +814,18 @@ export class Steps {
     things: readonly Thing[],
     except: readonly Thing[],
   ): void {
+    // "Put it in a bowl, cold water": how it is washed.
+    if (
+      this.last?.kind === 'wash' &&
+      / (?:bowl|basin|sink|colander|sieve) /.test(words) &&
+      things.every((t) => !t.quantity && t.entry.kind === 'family' && t.entry.family.plainWater)
+    ) {
+      this.extend(this.last, span);
+      return;
+    }
     const everything = EVERYTHING.test(words);
     const meant = this.meant(clause, words, things);
-    if (!things.length && !everything && !(meant.length && !this.strained)) {
+    if (!things.length && !everything && !meant.length) {
       this.stirred(clause, words, span);
       return;
     }
@@ -880,6 +984,12 @@ export class Steps {
       last.level ??= levelIn(words, verb) ?? null;
       return;
     }
+    // "Now it is boiling": it has come to the boil.
+    if (!length && !things.length && clause.hits.every((h) => h.form === 'ing')) {
+      if (last?.kind === 'heat' && last.heatTo === 'boil') this.extend(last, span);
+      else this.add('heat', span, { implied: true, heatTo: 'boil' });
+      return;
+    }
     const kettle = / kettle /.test(words) && !length && !things.length;
     const step = this.add(
       kettle ? 'heat' : 'boil',
@@ -919,7 +1029,11 @@ export class Steps {
       this.extend(last, span);
       return last;
     }
-    const step = this.add(cold && !length ? 'cool' : 'steep', span);
+    const bath =
+      / in (?:[a-z]+ )?(?:salted |salt |vinegar |soapy |cold |warm |lukewarm |tepid |plain )*water /.test(
+        words,
+      ) && !this.all.some((s) => ['combine', 'heat', 'boil'].includes(s.kind));
+    const step = this.add(bath ? 'soak' : cold && !length ? 'cool' : 'steep', span);
     if (length) this.time(step, length);
     else if (step.kind === 'steep') step.doubts.add('noTime');
     step.lid = lidIn(words) ?? this.lid ?? null;
@@ -931,16 +1045,27 @@ export class Steps {
   }
 
   private strain(clause: Clause, words: string, span: Span, things: readonly Thing[]): void {
-    const last = this.last;
     const passes = sievesIn(this.tokens, clause.from, clause.to).map(({ by, times }) => ({ by, times }));
     const times = timesIn(clause, words);
     if (times !== null && passes.length === 1 && passes[0]!.times === 1) passes[0]!.times = times;
     if (times !== null && !passes.length) passes.push({ by: 'sieve', times });
+    // "Two times, the second with a gauze."
+    if (times === 2 && passes.length === 1 && / second (?:time )?(?:with|through|by) /.test(words)) {
+      passes[0]!.times = 1;
+      passes.unshift({ by: 'sieve', times: 1 });
+    }
     const press = pressIn(this.tokens, clause.from, clause.to);
     const kept =
       / (?:keep|save|put aside|set aside|keeping) .*(?:solids|pulp|peel|plants|flowers|left) /.test(words) ||
       / what (?:is|was) left /.test(words);
-    const step = last?.kind === 'strain' ? last : this.add('strain', span);
+    // "Ginger, two thumbs, grated, squeezed through a cloth": it is named here for the first time.
+    const fresh = things.filter((t) => t.quantity && !t.definite);
+    if (fresh.length) {
+      const put = this.put(this.strained ? 'mix' : 'combine', span, true);
+      for (const thing of fresh) for (const line of this.named(thing)) this.place(line, put, false);
+    }
+    for (const thing of things) if (!fresh.includes(thing)) this.named({ ...thing, definite: true });
+    const step = this.last?.kind === 'strain' ? this.last : this.add('strain', span);
     this.extend(step, span);
     const length = lengthOf(clause, words);
     if (length) this.time(step, length);
@@ -950,7 +1075,6 @@ export class Steps {
     if (/ (?:hot|warm) /.test(words)) step.cue ??= null;
     const into = vesselsIn(this.tokens, clause.from, clause.to).find((v) => v.into);
     if (into) step.intoVessel = into.vessel;
-    for (const thing of things) this.named({ ...thing, definite: true });
     this.strained = true;
     this.off = false;
     this.lid = undefined;
@@ -965,7 +1089,10 @@ export class Steps {
     if (things.some((t) => t.from >= q.to && t.entry.kind === 'family')) return false;
     if (own) {
       const [named] = this.lines.told({ ...own, quantity: null });
-      if (named && !own.quantity) this.lastLine = named;
+      if (named && !own.quantity) {
+        this.lastLine = named;
+        this.namedIn = clause.sentence;
+      }
     }
     const line = this.lastLine;
     if (!line || (own?.quantity && q.measure)) return false;
@@ -976,7 +1103,7 @@ export class Steps {
       this.lines.kit,
     );
     // "Now the sugar. I use one and a half kilos.", "ginger, this is about 200 g"
-    if (!line.amount && q.measure && clause.sentence - this.lastSentence <= 1) {
+    if (!line.amount && q.measure && clause.sentence - this.namedIn <= 2) {
       line.amount = amount;
       line.spans.push(span);
       clause.amounts = [];
@@ -1018,11 +1145,26 @@ export class Steps {
     const lid = lidIn(words);
     const negated = clause.hits.filter((h) => h.negated);
     const last = this.last;
+    if (last?.kind === 'wash' && clause.counts.length && !things.length) {
+      last.rinses = timesIn(clause, words);
+      this.extend(last, span);
+      this.understood.push(span);
+      return;
+    }
+    const sieves = sievesIn(this.tokens, clause.from, clause.to);
+    if (last?.kind === 'strain' && sieves.length && !things.length) {
+      last.passes.push(...sieves.map(({ by, times }) => ({ by, times })));
+      this.extend(last, span);
+      this.understood.push(span);
+      return;
+    }
     if (negated.length) {
       this.notDone(clause, words, span);
       return;
     }
-    const real = things.filter((t) => t.quantity || !t.definite);
+    const real = things.filter(
+      (t) => t.quantity || t.toTaste || (!t.definite && this.all.length > 0 && this.lines.knows(t)),
+    );
     if (real.length || (things.length && EVERYTHING.test(words))) {
       const everything = EVERYTHING.test(words);
       const open = last && ['combine', 'mix', 'sweeten'].includes(last.kind) && !everything;
@@ -1082,7 +1224,12 @@ export class Steps {
     }
     if (lid && last) {
       if (this.off || last.kind === 'combine') this.lid = lid;
-      else if (last.kind === 'boil' || last.kind === 'steep' || last.kind === 'soak') last.lid = lid;
+      // "Simmer 12 min → lid on, 1 h off the heat": what follows in the sentence is under the lid.
+      else if (
+        (last.kind === 'boil' || last.kind === 'steep' || last.kind === 'soak') &&
+        !(this.morePieces && last.minutes)
+      )
+        last.lid = lid;
       else this.lid = lid;
       this.understood.push(span);
       return;
@@ -1100,7 +1247,11 @@ export class Steps {
     }
     const timed =
       last &&
-      (TIMED.has(last.kind) || last.kind === 'cool' || last.kind === 'settle' || last.kind === 'blend');
+      ((last.kind === 'heat' && last.heatTo !== 'boil') ||
+        TIMED.has(last.kind) ||
+        last.kind === 'cool' ||
+        last.kind === 'settle' ||
+        last.kind === 'blend');
     if (timed && last.minutes && last.minutes.value === length.value) {
       this.extend(last, span);
       return;

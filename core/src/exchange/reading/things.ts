@@ -48,6 +48,7 @@ const LOOSE_MEASURES = new Set(
   ),
 );
 const PACKS = new Set(['pack', 'piece', 'bottleful', 'knob', 'stick', 'hand', 'head']);
+const ROUGH = new Set(['glassful', 'mug', 'handful', 'bunch', 'thumb', 'hand', 'knob', 'pinch']);
 const MASS_OR_VOLUME = new Set('g kg mL cL dL L ounce pound usFluidOunce'.split(' '));
 const JOINS = new Set(['plus', '+', 'and', '&']);
 
@@ -88,6 +89,11 @@ function leading(tokens: readonly Token[], at: number, end: number): Quantity | 
         to,
       };
     }
+  }
+  // "A 2-inch knob": the inches say how large.
+  if (q.measure && (q.measure.id === 'inch' || q.measure.id === 'cm')) {
+    const piece = measureAt(tokens, q.to, false);
+    if (piece && PACKS.has(piece.row.id)) q = { ...q, to: q.to + piece.length };
   }
   // "3 quarts plus 2 cups": the same thing, added up.
   if (q.measure && JOINS.has(word(tokens, q.to, end))) {
@@ -261,6 +267,14 @@ function wordsAfter(tokens: readonly Token[], from: number, end: number): After 
       at = i;
       continue;
     }
+    // "of good size"
+    const size = t === 'of' ? (word(tokens, i + 1, end) === 'a' ? i + 2 : i + 1) : -1;
+    if (size > 0 && fillOf(word(tokens, size, end)) && word(tokens, size + 1, end) === 'size') {
+      forms.push(word(tokens, size, end));
+      i = size + 2;
+      at = i;
+      continue;
+    }
     if (t === 'in' && FORM_WORDS.has(word(tokens, i + 1, end))) {
       i++;
       continue;
@@ -306,8 +320,12 @@ function trailing(tokens: readonly Token[], from: number, end: number, had: Quan
   const q = leadingQuantity(tokens, at, end);
   if (!q || q.to > end || q.measured !== 'amount' || (q.article && !q.measure)) return null;
   // With an amount before it, only its weight may follow.
-  if (had && !(q.measure && MASS_OR_VOLUME.has(q.measure.id))) return null;
-  if (sign === ',' && q.measure === null) return null;
+  const counted = sign === '(' && had?.measure != null && !MASS_OR_VOLUME.has(had.measure.id);
+  if (had && !(q.measure && MASS_OR_VOLUME.has(q.measure.id)) && !counted) return null;
+  // "Cloves, 8."
+  const alone = tokens[at]!.kind === 'number' && (q.to >= end || /^[./;|]$/.test(word(tokens, q.to, end)));
+  if (sign === ',' && q.measure === null && !alone) return null;
+  if (sign === '' && q.measure === null && tokens[at]!.kind === 'word') return null;
   const { at: after } = skipForms(tokens, q.to, end);
   const next = word(tokens, after, end);
   // It is the amount of what comes next.
@@ -315,7 +333,7 @@ function trailing(tokens: readonly Token[], from: number, end: number, had: Quan
   if (tokens[after]?.kind === 'number' && after < end) return null;
   let to = q.to;
   if (sign === '(' && word(tokens, to, end) === ')') to++;
-  return { quantity: q, to };
+  return { quantity: q, to, counted };
 }
 
 const leadingQuantity = (tokens: readonly Token[], at: number, end: number): Quantity | null => {
@@ -373,7 +391,7 @@ export function thingsIn(
   let at = from;
   let shared: Quantity | null = null;
   while (at < end) {
-    const found = thingAt(tokens, at, end, listed, isVerb);
+    const found = thingAt(tokens, at, end, listed, isVerb, from);
     if (!found) {
       // The amount of "a cup each" holds on to the next names only.
       if (shared && !JOINS.has(word(tokens, at, end)) && word(tokens, at, end) !== ',') shared = null;
@@ -384,6 +402,20 @@ export function thingsIn(
       const q: Quantity | null = thing.quantity;
       if (q && word(tokens, q.to, end) === 'each') shared = q;
       else if (!q && shared) thing.quantity = shared;
+      // "Two handfuls of mint, one of basil": in the same measure.
+      const last = out.at(-1);
+      if (
+        q &&
+        !q.measure &&
+        !q.article &&
+        q.value <= 20 &&
+        word(tokens, q.to, end) === 'of' &&
+        last?.quantity?.measure &&
+        thing.from - last.to <= 2 &&
+        !thing.definite &&
+        !thing.part
+      )
+        thing.quantity = { ...q, measure: last.quantity.measure };
       out.push(thing);
     }
     at = Math.max(at + 1, found.at(-1)!.to);
@@ -397,6 +429,7 @@ function thingAt(
   end: number,
   listed: boolean,
   isVerb: (at: number) => boolean,
+  from: number,
 ): Thing[] | null {
   const t = word(tokens, at, end);
   if (tokens[at]!.kind === 'row') return null;
@@ -455,7 +488,9 @@ function thingAt(
   // "The peel", "the juice": of what was named before.
   if (!parts && !q && PART_WORDS[t] && ['peel', 'core', 'juice'].includes(PART_WORDS[t]!)) {
     const p = tokens[at - 1]?.t ?? '';
-    if ((DETERMINERS.has(p) || p === 'and' || p === '+') && !nameAt(tokens, at + 1)) {
+    const next = word(tokens, at + 1, end);
+    const among = /^(?:\+|&|and)$/.test(next) || (next === ',' && at === from);
+    if ((DETERMINERS.has(p) || p === 'and' || p === '+' || among) && !nameAt(tokens, at + 1)) {
       return [
         {
           ...BARE,
@@ -468,6 +503,14 @@ function thingAt(
       ];
     }
   }
+  // "One and a half cups, packed brown sugar"
+  if (
+    q?.measure &&
+    word(tokens, i, end) === ',' &&
+    FORM_WORDS.has(word(tokens, i + 1, end)) &&
+    followsName(tokens, i + 1, end)
+  )
+    i++;
   const before = skipBefore(tokens, i, end, forms);
   i = before.at;
   definite ||= before.definite;
@@ -494,6 +537,8 @@ function thingAt(
   if (behind) {
     // "1 packet tamarind 400 g": what a pack weighs, times the packs.
     if (q && !q.measure && behind.quantity.measure) q = { ...behind.quantity, value: behind.quantity.value };
+    else if (q && behind.counted) q = behind.quantity;
+    else if (q && ROUGH.has(q.measure?.id ?? '')) q = behind.quantity;
     else if (q && PACKS.has(q.measure?.id ?? ''))
       q = { ...behind.quantity, value: behind.quantity.value * q.value };
     else if (!q) q = behind.quantity;
@@ -525,6 +570,10 @@ function thingAt(
     perL: tail.perL,
     misspelled: name.misspelled,
   });
+  if (q && !q.measure && !q.how) {
+    const how = forms.map(fillOf).find((f) => f === 'big' || f === 'small');
+    if (how && !forms.includes('thin') && !forms.includes('whole')) q = { ...q, how };
+  }
   if (q?.measure && forms.includes('packed')) q = { ...q, how: 'packed' };
   const distinct = [...new Set(partWords.map((p) => PART_WORDS[p]!))];
   return distinct.length ? distinct.map(made) : [made(null)];

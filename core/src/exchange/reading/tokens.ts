@@ -86,7 +86,8 @@ export function tokensOf(text: string): Token[] {
         kind: 'word',
         capital: word[0] !== word[0]!.toLowerCase(),
       });
-    else tokens.push({ t: match[0], start, end, kind: 'sign', capital: false });
+    else if (!/^[\uFE0F\u200D\u20E3]$/.test(match[0]))
+      tokens.push({ t: match[0], start, end, kind: 'sign', capital: false });
   }
   return tokens;
 }

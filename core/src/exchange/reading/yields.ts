@@ -1,6 +1,6 @@
 import { unitOf } from '../../units/units.ts';
 import { unitOfMeasure } from './amounts.ts';
-import { figureAt, quantityAt } from './quantities.ts';
+import { quantityAt } from './quantities.ts';
 import type { Token } from './tokens.ts';
 import type { ReadingKit, ReadYield } from './types.ts';
 
@@ -47,10 +47,11 @@ export function yieldIn(
   to: number,
   kit: ReadingKit,
   bare = false,
+  bareUnit = 'serving',
 ): ReadYield | null {
   let best: ReadYield | null = null;
   for (let i = from; i < to; i++) {
-    const found = yieldAt(tokens, text, i, to, kit, bare);
+    const found = yieldAt(tokens, text, i, to, kit, bare ? bareUnit : null);
     if (!found) continue;
     // Litres say more than bottles.
     if (!best || (best.litres === null && found.value.litres !== null)) best = found.value;
@@ -65,7 +66,7 @@ function yieldAt(
   i: number,
   to: number,
   kit: ReadingKit,
-  bare: boolean,
+  bare: string | null,
 ) {
   const made = (end: number, value: number, max: number | undefined, unit: string, litres: number | null) => {
     const span = { start: tokens[i]!.start, end: tokens[end - 1]!.end };
@@ -118,7 +119,7 @@ function yieldAt(
   if (!container) {
     const after = tokens[q.to]?.t ?? '';
     if (bare && !q.article && (q.to >= to || /^(?:to|-|\)|\.|,|:)$/.test(after)))
-      return made(q.to, q.value, q.max, 'serving', null);
+      return made(q.to, q.value, q.max, bare, null);
     return null;
   }
   // "four big ones, of three quarters of a litre", "12 small bottles of 60 ml", "6 bottles 250 ml"
@@ -141,5 +142,9 @@ function yieldAt(
   return made(end, q.value, q.max, container, litres);
 }
 
-/** "serves 12 to 14", "one point eight": a figure that stands alone. */
-export const bareFigure = (tokens: readonly Token[], at: number) => figureAt(tokens, at);
+/** The container or glass that a question asks for. */
+export const containerIn = (words: string): string | undefined =>
+  words
+    .split(' ')
+    .map((w) => CONTAINERS[w])
+    .find((c) => c !== undefined);

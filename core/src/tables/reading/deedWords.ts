@@ -66,8 +66,8 @@ export const DEED_WORDS: readonly DeedWord[] = [
   { deed: 'boil', verbs: words('boil simmer cook bubble decoct stew') },
   {
     deed: 'steep',
-    verbs: words('steep infuse hold set stand sit rest leave marinate draw brew wait forget'),
-    odd: { set: ['set', 'sets', 'setting'], hold: ['held'], stand: ['stood'], sit: ['sat', 'sitting'], leave: ['left'], draw: ['drew', 'drawn'], forget: ['forgot'] },
+    verbs: words('steep infuse lie hold set stand sit rest leave marinate draw brew wait forget'),
+    odd: { lie: ['lay', 'lain', 'lying'], set: ['set', 'sets', 'setting'], hold: ['held'], stand: ['stood'], sit: ['sat', 'sitting'], leave: ['left'], draw: ['drew', 'drawn'], forget: ['forgot'] },
   },
   { deed: 'strain', verbs: words('strain sieve filter drain pass sift decant') },
   { deed: 'press', verbs: words('press wring'), odd: { wring: ['wrung', 'wrings'] } },
