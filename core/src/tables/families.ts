@@ -12,6 +12,8 @@ export interface FamilyRow {
   sweetens?: true;
   /** Named beside others it is the thing that is meant: garlic cloves are no cloves. */
   leads?: true;
+  /** Things are washed with it: there it is no part of the drink. */
+  washes?: true;
   /** It is water, and nothing that a drink is named after. */
   plainWater?: true;
   /** The part that juice of this fruit is squeezed from, and what the juice is. */
@@ -22,7 +24,7 @@ const family = (
   id: string,
   forms: readonly (readonly [itemId: string, ...words: string[]])[],
   juice?: FamilyRow['juice'],
-  more: Pick<FamilyRow, 'formMatters' | 'sweetens' | 'plainWater' | 'leads'> = {},
+  more: Pick<FamilyRow, 'formMatters' | 'sweetens' | 'plainWater' | 'leads' | 'washes'> = {},
 ): FamilyRow => ({
   id,
   forms: forms.map(([itemId, ...words]) => ({ itemId, words })),
@@ -175,7 +177,7 @@ export const FAMILY_ROWS: readonly FamilyRow[] = [
     ['date-paste', 'paste', 'blended'],
   ]),
   family('rice', [['rice-white', 'white', 'dry']]),
-  family('salt', [['salt', 'fine', 'sea']]),
+  family('salt', [['salt', 'fine', 'sea']], undefined, { washes: true }),
   family('water', [['water', 'cold', 'hot', 'warm', 'tap', 'drinking', 'boiling']], undefined, {
     plainWater: true,
   }),
@@ -198,10 +200,15 @@ export const FAMILY_ROWS: readonly FamilyRow[] = [
   family('molasses', [['molasses', 'dark']], undefined, { sweetens: true }),
   family('erythritol', [['erythritol', 'powder']], undefined, { sweetens: true }),
   family('stevia', [['stevia-pure', 'extract', 'pure', 'powder']], undefined, { sweetens: true }),
-  family('vinegar', [
-    ['cider-vinegar', 'cider', 'apple'],
-    ['rice-vinegar', 'rice'],
-  ]),
+  family(
+    'vinegar',
+    [
+      ['cider-vinegar', 'cider', 'apple'],
+      ['rice-vinegar', 'rice'],
+    ],
+    undefined,
+    { washes: true },
+  ),
   family('wine', [['port-style-wine', 'fortified', 'sweet']]),
   family('spirit', [
     ['spirit-40', 'white', 'dark'],

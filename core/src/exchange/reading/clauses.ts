@@ -101,6 +101,16 @@ const PAUSES = new Set(', ; : - – — ( ) + & / | > = " “ ” * • . ! ?'.s
 const CUTS = new Set(', ; : and then + & n but so ( - – — / > . ! ? •'.split(' '));
 /** What a pot does of its own: "the water boils". */
 const STATES = new Set(['boil', 'simmer', 'cool', 'cook', 'steep', 'stand', 'sit', 'bubble', 'infuse']);
+/** A sign or a word that parts clauses. */
+export const isCut = (t: string): boolean => CUTS.has(t);
+
+const NO_WORK: ReadonlySet<string> = new Set(['aux', 'go', 'taste', 'introduce', 'yield', 'keep', 'serve']);
+/** A verb of the kitchen in any form, whether or not it stands where a verb may. */
+export const kitchenVerb = (t: string): boolean => {
+  const found = VERBS.get(t);
+  return found ? found.deeds.some((d) => !NO_WORK.has(d)) && !NOUNS_TOO.has(found.verb) : false;
+};
+
 const LETTING = new Set('let lets leave allow wait watch make have letting'.split(' '));
 /** Verbs that may stand all alone among commas: "cool, bottle, fridge". */
 const NOUNS_ALONE = new Set(
@@ -123,11 +133,17 @@ function notBefore(tokens: readonly Token[], at: number, from: number): boolean 
     if (NOT_WORDS.has(t)) return true;
     if ((CUTS.has(t) && t !== 'and') || t === 'so') return false;
     // "What I cannot use I freeze."
-    if (i < at - 1 && OWN_SUBJECTS.has(t)) return false;
+    if (OWN_SUBJECTS.has(t)) return false;
     if (t === 'and') return false;
   }
   return false;
 }
+
+/** A verb in its plain form that names no part of a fruit as well. */
+const verbNotNoun = (word: string | undefined): boolean => {
+  const found = VERBS.get(word ?? '');
+  return found?.form === 'plain' && !NOUNS_ALONE.has(found.verb);
+};
 
 /** What follows a word that is a verb or the name of a thing: with an object after it, it is a verb. */
 function hasObject(tokens: readonly Token[], at: number, end: number, verb: string): boolean {
@@ -136,7 +152,7 @@ function hasObject(tokens: readonly Token[], at: number, end: number, verb: stri
   if (next.t === 'of' || next.t === "'s") return false;
   if (PAUSES.has(next.t) || next.t === 'and' || next.t === 'or')
     // "scrub, peel, cut in cubes": a verb among verbs.
-    return !NOUNS_ALONE.has(verb) || VERBS.get(tokens[at + 2]?.t ?? '')?.form === 'plain';
+    return !NOUNS_ALONE.has(verb) || verbNotNoun(tokens[at + 2]?.t);
   if (next.kind === 'number') return true;
   if (
     DETERMINERS.has(next.t) ||
@@ -316,6 +332,8 @@ function sideRanges(tokens: readonly Token[], from: number, end: number) {
       if (w === ',' || w === ';' || w === 'then' || w === ')' || w === '!' || w === '.' || w === '?') break;
       // "until it is soft and strain", "once cold add the juice"
       if (to > i + 1 && w === 'and' && plainVerb(tokens, to + 1, end)) break;
+      // "When it is quite cold I add the juice."
+      if (!until && to > i + 2 && OWN_SUBJECTS.has(w) && VERBS.has(tokens[to + 1]?.t ?? '')) break;
       if (
         !until &&
         to > i + 2 &&

@@ -63,6 +63,7 @@ export function doneIn(clause: Clause, words: string, strained: boolean): Done |
   if (strains && !(any('pass') && !through)) return done('strain', strains.verb);
   if (has(words, / (?:blender|liquidiser) /) && any('go', 'put', 'pour', 'add', 'throw', 'tip', 'blend'))
     return done('blend');
+  if (through && any('rub', 'mash', 'knead')) return done('strain');
   if (through && !said('prep') && !said('wash') && !said('juice')) return done('strain');
   if (has(words, / through (?:the |a |my )?juicer /)) return done('juice');
   if (squeezes && !(fruit && !through)) return done('press', 'squeeze');
@@ -155,7 +156,7 @@ export function doneIn(clause: Clause, words: string, strained: boolean): Done |
   const prep = said('prep');
   if (
     prep &&
-    / (?:grate|slice|crush|crumble|break|mix|zest)s? in(?:to)? (?!cubes|pieces|slices|chunks|strips|half) /.test(
+    / (?:grate|slice|crush|crumble|break|mix|zest)s? in(?:to)? (?!cubes|pieces|slices|chunks|strips|half)/.test(
       words,
     )
   )
@@ -179,7 +180,7 @@ export function doneIn(clause: Clause, words: string, strained: boolean): Done |
   if (said('divide')) return done('divide');
   if (any('make', 'top', 'fill') && / up (?:to|with) /.test(words)) return done('put', 'fill');
   if (said('stir') || said('put')) return done('put', said('put')?.verb ?? 'stir');
-  if (any('go', 'come') && has(words, / in(?:to)? /)) return done('put', 'go');
+  if (any('go', 'come') && has(words, / in(?:to)? /) && !clause.times.length) return done('put', 'go');
   if (any('taste', 'check', 'try')) return done('taste');
   if (any('reduce')) return done('reduce');
   if (said('introduce')) return done('introduce');
@@ -211,8 +212,7 @@ function withoutVerb(clause: Clause, words: string, strained: boolean): Done | n
   if (has(words, / freezer /)) return done('freeze');
   if (has(words, / (?:little|small|clean|sterilised|sterilized|big) bottles /) && strained)
     return done('bottle');
-  if (has(words, / (?:low|small|gentle|medium|slow) (?:heat|fire|flame) /) && clause.times.length)
-    return done('heat', 'warm');
+  if (has(words, / (?:low|small|gentle|medium|slow) (?:heat|fire|flame) /)) return done('heat', 'warm');
   if (has(words, / (?:fridge|refrigerator) /) && !clause.things.length) return done('hold', 'fridge');
   if (has(words, / (?:minutes|min|mins) (?:of )?(?:gentle|rolling|simmer) | simmer /))
     return done('boil', 'simmer');

@@ -74,6 +74,9 @@ export interface Length {
   max?: number;
   /** Said in a word: "overnight". */
   vague: boolean;
+  /** The tokens that say it. */
+  from?: number;
+  to?: number;
 }
 
 const NIGHT =
@@ -87,6 +90,8 @@ export function lengthOf(clause: Clause, words: string): Length | null {
       value: time.value,
       ...(time.max === undefined ? {} : { max: time.max }),
       vague: time.vague || (time.article && time.value === NIGHT_MIN),
+      from: time.from,
+      to: time.to,
     };
   return NIGHT.test(words) ? { value: NIGHT_MIN, vague: true } : null;
 }

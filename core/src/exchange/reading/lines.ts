@@ -3,6 +3,7 @@ import { PART_WORDS } from '../../tables/reading/formWords.ts';
 import type { Tables } from '../../tables/types.ts';
 import { formOf } from '../recognise.ts';
 import { added, amountOf, compared, familyById, gramsOfRead } from './amounts.ts';
+import type { Ledger } from './ledger.ts';
 import { singular } from './lexicon.ts';
 import type { Thing } from './things.ts';
 import type { Token } from './tokens.ts';
@@ -46,12 +47,14 @@ export class Lines {
   readonly tokens: readonly Token[];
   readonly kit: ReadingKit;
   readonly tables: Tables;
+  private readonly ledger: Ledger;
   /** Fruit that was peeled: "the peel" is of all of them. */
   peeled: DraftLine[] = [];
   /** The fruit that was named last: "the peel", "the juice" are of it. */
   private lastFruit: DraftLine | null = null;
 
-  constructor(text: string, tokens: readonly Token[], tables: Tables, kit: ReadingKit) {
+  constructor(text: string, tokens: readonly Token[], tables: Tables, kit: ReadingKit, ledger: Ledger) {
+    this.ledger = ledger;
     this.tables = tables;
     this.text = text;
     this.tokens = tokens;
@@ -59,6 +62,8 @@ export class Lines {
   }
 
   private spanOf(thing: Thing): Span {
+    this.ledger.use(thing.from, thing.to);
+    if (thing.quantity) this.ledger.use(thing.quantity.from, thing.quantity.to);
     return { start: this.tokens[thing.from]!.start, end: this.tokens[thing.to - 1]!.end };
   }
 

@@ -2,6 +2,7 @@ import type { Tables } from '../../tables/types.ts';
 import { checksOf } from './checks.ts';
 import { type Clause, clausesIn } from './clauses.ts';
 import { wordsOf } from './details.ts';
+import { Ledger } from './ledger.ts';
 import { finished, Lines } from './lines.ts';
 import { marksOf } from './review.ts';
 import { type Block, segment } from './segment.ts';
@@ -23,15 +24,24 @@ export const LONGEST_TEXT = 50_000;
 export function readText(pasted: string, tables: Tables, kit: ReadingKit): Reading {
   const text = pasted.slice(0, LONGEST_TEXT);
   const tokens = tokensOf(text);
-  const parts = segment(tokens).map((block) => readBlock(block, text, tokens, tables, kit));
+  const ledger = new Ledger(tokens);
+  const parts = segment(tokens).map((block) => readBlock(block, text, tokens, tables, kit, ledger));
   const drinks = parts.map((p) => p.drink);
-  const spans = marksOf(parts, text, tokens);
-  const count = (mark: string) => spans.filter((s) => s.mark === mark).length;
-  return {
-    drinks,
-    spans,
-    counts: { read: count('read'), unsure: count('unsure'), notUnderstood: count('notUnderstood') },
-  };
+  const spans = marksOf(parts, tokens, ledger);
+  return { drinks, spans, counts: countsOf(drinks, spans) };
+}
+
+/** How many facts were read, how many of them are unsure, and how many pieces of the text nobody understood. */
+function countsOf(drinks: readonly ReadDrink[], spans: readonly { mark: string }[]): Reading['counts'] {
+  let read = 0;
+  let unsure = 0;
+  for (const d of drinks) {
+    for (const fact of [...d.lines, ...d.steps.filter((s) => !s.implied)])
+      if (fact.doubts.some((doubt) => doubt !== 'optional')) unsure++;
+      else read++;
+    read += (d.title ? 1 : 0) + (d.yield ? 1 : 0) + d.notes.length;
+  }
+  return { read, unsure, notUnderstood: spans.filter((s) => s.mark === 'notUnderstood').length };
 }
 
 /** A drink with what its reading leaves for the review. */
@@ -54,10 +64,11 @@ function readBlock(
   tokens: readonly Token[],
   tables: Tables,
   kit: ReadingKit,
+  ledger: Ledger,
 ): ReadBlock {
-  const lines = new Lines(text, tokens, tables, kit);
+  const lines = new Lines(text, tokens, tables, kit, ledger);
   for (const row of block.listed) for (const thing of row.things) lines.listed(thing);
-  const steps = new Steps(text, tokens, lines);
+  const steps = new Steps(text, tokens, lines, ledger);
   let drinkYield: ReadYield | null = null;
   const take = (found: ReadYield | null) => {
     if (
@@ -129,10 +140,12 @@ function readBlock(
       steps.understood.push({ start: tokens[sentence.from]!.start, end: tokens[sentence.end - 1]!.end });
       continue;
     }
+    const before = steps.all.length;
     for (const clause of own) {
       clauses.push(clause);
       steps.read(clause);
     }
+    if (led) steps.led(led.time, before);
   }
   // Where the drink stands at last is no step.
   const end = steps.all.at(-1);
@@ -158,6 +171,7 @@ function readBlock(
     checks: [],
   };
   drink.checks = checksOf(drink, kit);
+  for (const fact of [drink.title, drink.yield, ...drink.notes]) if (fact) ledger.useSpan(fact.span);
   const told = new Map<string, Span[]>();
   for (const line of lines.all) told.set(line.id, line.spans);
   for (const step of steps.all) told.set(step.id, step.spans);

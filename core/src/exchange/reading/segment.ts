@@ -232,7 +232,7 @@ export function segment(tokens: readonly Token[]): Block[] {
       }
       const end = titleEnd(tokens, from, row.end);
       block.title = { from, to: end };
-      block.heads.push({ from: end, end: row.end });
+      if (tokens[end]?.t !== ':') block.heads.push({ from: end, end: row.end });
       const [afterTitle, ...more] = sentencesOf(tokens, end, row.end);
       if (tokens[end]?.t === ':' && afterTitle) {
         const inRow = thingsIn(tokens, end + 1, row.end, true);
@@ -257,8 +257,7 @@ export function segment(tokens: readonly Token[]): Block[] {
       continue;
     }
     // Among what is done, a row of things stands where it goes in.
-    const amongDeeds =
-      section === null && things !== null && block.listed.length < 3 && deedsIn(tokens, block);
+    const amongDeeds = section === null && things !== null && deedsIn(tokens, block);
     if (things && section !== 'method' && !amongDeeds) {
       block.listed.push({ from, end: row.end, things });
       listRows++;
@@ -316,7 +315,9 @@ function isTitle(
       !beforeColon
     )
       return false;
-    const inTitle = thingsIn(tokens, row.from, end, true).some((t) => t.quantity?.measure);
+    const inTitle = thingsIn(tokens, row.from, end, true).some(
+      (t) => t.quantity?.measure && !t.quantity.article,
+    );
     if (inTitle && !beforeColon) return false;
     return !deeds || tokens[row.from]!.t === 'to';
   }

@@ -77,9 +77,20 @@ export function withImplied(steps: Steps, lines: Lines): void {
   }
 }
 
+/** What is put in before the last heating goes into the pot; after it, it is stirred in. */
+function kindsOfPuts(all: DraftStep[]): void {
+  for (const [i, s] of all.entries()) {
+    if (s.kind !== 'combine' && s.kind !== 'mix') continue;
+    const cooks = all.slice(i + 1).some((n) => n.kind === 'heat' || n.kind === 'boil');
+    const done = all.slice(0, i).some((n) => n.kind === 'strain');
+    s.kind = cooks || !done ? 'combine' : 'mix';
+  }
+}
+
 /** Every line at the steps where it goes in: those that name it, "everything", or where such a thing usually goes. */
 export function placeAll(steps: Steps, lines: Lines): void {
   const { all } = steps;
+  kindsOfPuts(all);
   const index = new Map(all.map((s, i) => [s.id, i]));
   for (const line of lines.all) {
     if (line.at.some((a) => !a.weak)) line.at = line.at.filter((a) => !a.weak);
@@ -99,7 +110,7 @@ export function placeAll(steps: Steps, lines: Lines): void {
     s.thrown = true;
     for (const line of [...lines.all]) {
       const here = line.at.some((a) => a.stepId === s.id);
-      const bath = line.family?.plainWater || line.familyId === 'vinegar' || line.familyId === 'salt';
+      const bath = line.family?.plainWater || line.family?.washes;
       if (!here) continue;
       line.at = line.at.filter((a) => a.stepId !== s.id);
       if (!s.handles.includes(line.id)) s.handles.push(line.id);

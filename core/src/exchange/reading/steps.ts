@@ -15,6 +15,7 @@ import {
   timesIn,
   wordsOf,
 } from './details.ts';
+import type { Ledger } from './ledger.ts';
 import type { DraftLine, Lines } from './lines.ts';
 import type { Thing } from './things.ts';
 import type { Token } from './tokens.ts';
@@ -32,6 +33,20 @@ export interface DraftStep extends Omit<ReadStep, 'doubts' | 'words'> {
 const TIMED: ReadonlySet<OwnStepKind> = new Set(['boil', 'steep', 'soak', 'mature']);
 const EVERYTHING =
   / (?:everything|every thing|all (?:of )?(?:it|them|that|this|the ingredients|together|ingredients|but|except|from)|all the rest|the rest|rest of it|the lot|all in|all (?:the )?(?:other|remaining)|ingredients) /;
+/** Deeds that take no time of their own: a time behind them is that of what comes after. */
+const ROOTED: ReadonlySet<string> = new Set(['prep', 'wash', 'pick', 'lift']);
+/** Verbs of putting in that need nothing new. */
+const MIXES: ReadonlySet<string> = new Set([
+  'mix',
+  'whisk',
+  'dissolve',
+  'combine',
+  'dilute',
+  'top',
+  'unite',
+  'join',
+  'toss',
+]);
 /** Deeds that put nothing in. */
 const HANDLES: ReadonlySet<string> = new Set(
   'wash pick prep strain press cool ice off cover lift skim bottle hold lower'.split(' '),
@@ -59,6 +74,7 @@ export class Steps {
   private readonly text: string;
   private readonly tokens: readonly Token[];
   private readonly lines: Lines;
+  private readonly ledger: Ledger;
   private strained = false;
   private bottled = false;
   /** A lid was put on before anything that it belongs to was named. */
@@ -75,7 +91,8 @@ export class Steps {
   private focusAt: Clause | null = null;
   private current: Clause | null = null;
 
-  constructor(text: string, tokens: readonly Token[], lines: Lines) {
+  constructor(text: string, tokens: readonly Token[], lines: Lines, ledger: Ledger) {
+    this.ledger = ledger;
     this.text = text;
     this.tokens = tokens;
     this.lines = lines;
@@ -125,8 +142,32 @@ export class Steps {
     return this.strained && !(this.lastLine && !this.lastLine.amount);
   }
 
+  /** "5 min: rinse the hibiscus": the time in front is that of the step, where it got none. */
+  led(time: { value: number; max?: number; from: number; to: number }, from: number): void {
+    const made = this.all.slice(from);
+    this.uses(time);
+    if (!made.length || made.some((s) => s.minutes)) return;
+    made.at(-1)!.minutes = { value: time.value, ...(time.max === undefined ? {} : { max: time.max }) };
+    made.at(-1)!.doubts.delete('noTime');
+  }
+
   private get last(): DraftStep | undefined {
     return this.all.at(-1);
+  }
+
+  /** A quantity that became part of a fact. */
+  private uses(...quantities: readonly ({ from: number; to: number } | undefined)[]): void {
+    for (const q of quantities) if (q) this.ledger.use(q.from, q.to);
+  }
+
+  /** How often, with the figure that says it. */
+  private often(clause: Clause, words: string): number | null {
+    const times = timesIn(clause, words);
+    if (times === null) return null;
+    this.uses(...clause.counts);
+    for (let i = clause.from; i < clause.to; i++)
+      if (this.tokens[i]!.value !== undefined && /^[x×]$/.test(this.tokens[i - 1]?.t ?? '')) this.ledger.use(i, i + 1);
+    return times;
   }
 
   private lastOf(...kinds: OwnStepKind[]): DraftStep | undefined {
@@ -221,6 +262,7 @@ export class Steps {
       );
       if (!line.amount) {
         line.amount = said;
+        this.uses(amount);
         line.spans.push(this.span(amount.from, amount.to));
         line.forms.push(...formsAfter(this.tokens, amount.to, clause.to));
         this.understood.push(this.span(clause.from, clause.to));
@@ -327,8 +369,15 @@ export class Steps {
       const verb = clause.hits.at(-1)?.at ?? clause.from;
       const pause = this.pauseAfter(verb, clause);
       const late = pause < 0 ? [] : things.filter((t) => t.from > pause && t.quantity && !t.definite);
-      if (late.length) {
-        const head = { ...clause, to: pause, things: clause.things.filter((t) => t.from < pause) };
+      const stays =
+        pause >= 0 && !late.length && ROOTED.has(done.deed) && clause.times.some((q) => q.from > pause);
+      if (late.length || stays) {
+        const head = {
+          ...clause,
+          to: pause,
+          times: stays ? [] : clause.times,
+          things: clause.things.filter((t) => t.from < pause),
+        };
         const tail = {
           ...clause,
           from: pause,
@@ -338,6 +387,15 @@ export class Steps {
           things: clause.things.filter((t) => t.from >= pause),
         };
         this.clause(head, wordsOf(this.tokens, head.from, head.to), this.span(head.from, head.to));
+        if (stays) {
+          this.clause(
+            { ...tail, from: pause + 1 },
+            wordsOf(this.tokens, pause + 1, tail.to),
+            this.span(pause + 1, tail.to),
+          );
+          return;
+        }
+        const handled = this.focus;
         this.plainWords(
           tail,
           wordsOf(this.tokens, tail.from, tail.to),
@@ -345,6 +403,9 @@ export class Steps {
           late,
           [],
         );
+        const filled = this.last;
+        if (filled?.kind === 'combine')
+          for (const line of handled) if (!line.at.length) this.place(line, filled, true);
         return;
       }
     }
@@ -357,9 +418,15 @@ export class Steps {
         const again = before?.kind === 'wash' && !things.length;
         const step = again ? before : this.add('wash', span);
         if (again) this.extend(step, span);
-        step.rinses = timesIn(clause, words) ?? step.rinses;
+        step.rinses = this.often(clause, words) ?? step.rinses;
         step.cue = cueOf(this.tokens, this.text, clause) ?? step.cue;
-        this.handle(step, things);
+        // Salt and vinegar to wash with are no part of the drink.
+        this.handle(
+          step,
+          things.filter(
+            (t) => !(t.entry.kind === 'family' && (t.entry.family.plainWater || t.entry.family.washes)),
+          ),
+        );
         return;
       }
       case 'pick':
@@ -400,7 +467,10 @@ export class Steps {
         return;
       }
       case 'toBoil': {
-        const step = this.add('heat', span, { heatTo: 'boil' });
+        const before = this.last;
+        const again = before?.kind === 'heat' && before.heatTo === 'boil';
+        const step = again ? before : this.add('heat', span, { heatTo: 'boil' });
+        if (again) this.extend(step, span);
         told(step);
         if (EVERYTHING.test(words)) step.everything = { except: families(except) };
         if (/ simmer /.test(words)) this.level = 'simmer';
@@ -496,9 +566,12 @@ export class Steps {
         return;
       }
       case 'blend': {
-        const step = this.add('blend', span, { vessel: 'blender' });
+        const before = this.last;
+        const again = before?.kind === 'blend' && clause.sentence === this.lastSentence;
+        const step = again ? before : this.add('blend', span, { vessel: 'blender' });
+        if (again) this.extend(step, span);
         if (length) this.time(step, length);
-        step.cue = cueOf(this.tokens, this.text, clause);
+        step.cue = cueOf(this.tokens, this.text, clause) ?? step.cue;
         told(step);
         if (EVERYTHING.test(words)) step.everything = { except: families(except) };
         const kept = / (?:what is left|what's left|back in|residue|pulp|again) /.test(words);
@@ -514,12 +587,22 @@ export class Steps {
         this.handle(this.add('mill', span), things);
         return;
       case 'juice': {
+        // "Squeeze three limes in at the end": they go in here.
+        if (/ in(?: too| as well)? $/.test(words) || / (?:in at the end|into it|over it) /.test(words)) {
+          const put = this.put(this.strained ? 'mix' : 'combine', span);
+          for (const thing of things)
+            for (const line of this.named({ ...thing, part: thing.part ?? 'juice' }))
+              this.place(line, put, false);
+          return;
+        }
         const step =
           this.last?.kind === 'juice' && clause.sentence === this.lastSentence && !things.length
             ? this.last
             : this.add('juice', span);
         this.extend(step, span);
-        const juicer = / juicer /.test(words);
+        const juicer = / juicer /.test(
+          clause.when ? wordsOf(this.tokens, clause.from, clause.when.from) : words,
+        );
         const before = this.meant(clause, words, things);
         const lines = things.flatMap((t) => this.named(juicer ? t : { ...t, part: t.part ?? 'juice' }));
         const meant = (lines.length ? lines : before.length ? before : this.recent()).map(
@@ -563,6 +646,7 @@ export class Steps {
         if (length) this.time(step, length);
         step.cue = cueOf(this.tokens, this.text, clause);
         if (clause.temps[0]) step.tempC = clause.temps[0].value;
+        this.uses(clause.temps[0]);
         return;
       }
       case 'skim':
@@ -717,6 +801,16 @@ export class Steps {
       if (this.last?.kind === 'strain' && sieves.length)
         this.last.passes.push(...sieves.map(({ by, times }) => ({ by, times })));
       if (length && length.value >= 1440) this.notes.push({ kind: 'keeps', span });
+      // "It takes about forty minutes."
+      else if (
+        length &&
+        this.last &&
+        !this.last.minutes &&
+        (TIMED.has(this.last.kind) || this.last.kind === 'cool' || this.last.kind === 'heat')
+      ) {
+        this.time(this.last, length);
+        this.extend(this.last, span);
+      } else if (!sieves.length) this.understood.pop();
       return;
     }
     const late = this.strained || things.every((t) => t.entry.kind === 'family' && t.entry.family.sweetens);
@@ -823,6 +917,12 @@ export class Steps {
       this.extend(this.last, span);
       return;
     }
+    // "Then add the rest": of what was begun with.
+    const begun = / the rest /.test(words) && !/ rest of /.test(words) && !things.length && this.strained;
+    if (begun && this.lastLine?.at.length) {
+      this.place(this.lastLine, this.put('mix', span), false);
+      return;
+    }
     const everything = EVERYTHING.test(words);
     const meant = this.meant(clause, words, things);
     if (!things.length && !everything && !meant.length) {
@@ -892,6 +992,12 @@ export class Steps {
       return;
     }
     const last = this.last;
+    // "Add the green bottle": something goes in, and nobody knows what.
+    const adds = clause.hits.some((h) => h.deeds.includes('put') && !MIXES.has(h.verb));
+    if (adds && !/ (?:it|them|everything|all|this|that|these|two|both|together|cover) /.test(words)) {
+      this.understood.pop();
+      return;
+    }
     if (/ (?:together|both|two|join|it all) /.test(words) && this.strained) {
       const step = this.put('mix', span);
       if (cue) step.cue = cue;
@@ -919,6 +1025,7 @@ export class Steps {
 
   private time(step: DraftStep, length: Length | null): void {
     if (!length) return;
+    if (length.from !== undefined) this.ledger.use(length.from, length.to!);
     step.minutes = { value: length.value, ...(length.max === undefined ? {} : { max: length.max }) };
     if (length.vague) step.doubts.add('vagueTime');
     else step.doubts.delete('vagueTime');
@@ -945,6 +1052,7 @@ export class Steps {
   ): void {
     const step = this.add('heat', span);
     step.tempC = clause.temps[0]?.value ?? null;
+    this.uses(clause.temps[0]);
     step.cue = cueOf(this.tokens, this.text, clause);
     const notBoil =
       clause.hits.some((h) => h.negated && h.verb === 'boil') ||
@@ -1046,7 +1154,7 @@ export class Steps {
 
   private strain(clause: Clause, words: string, span: Span, things: readonly Thing[]): void {
     const passes = sievesIn(this.tokens, clause.from, clause.to).map(({ by, times }) => ({ by, times }));
-    const times = timesIn(clause, words);
+    const times = this.often(clause, words);
     if (times !== null && passes.length === 1 && passes[0]!.times === 1) passes[0]!.times = times;
     if (times !== null && !passes.length) passes.push({ by: 'sieve', times });
     // "Two times, the second with a gauze."
@@ -1108,6 +1216,7 @@ export class Steps {
       line.spans.push(span);
       clause.amounts = [];
       this.understood.push(this.span(q.from, q.to));
+      this.uses(q);
       return false;
     }
     // "Ten cloves, maybe twelve."
@@ -1122,10 +1231,12 @@ export class Steps {
       line.amount = { ...line.amount, max: q.value };
       line.spans.push(span);
       this.understood.push(this.span(q.from, q.to));
+      this.uses(q);
       return false;
     }
     if (/ make (?:it|that) | i mean | sorry /.test(words) && line.amount) {
       this.lines.corrected(line, amount);
+      this.uses(q);
       line.spans.push(span);
       this.understood.push(span);
       return true;
@@ -1146,13 +1257,14 @@ export class Steps {
     const negated = clause.hits.filter((h) => h.negated);
     const last = this.last;
     if (last?.kind === 'wash' && clause.counts.length && !things.length) {
-      last.rinses = timesIn(clause, words);
+      last.rinses = this.often(clause, words);
       this.extend(last, span);
       this.understood.push(span);
       return;
     }
     const sieves = sievesIn(this.tokens, clause.from, clause.to);
     if (last?.kind === 'strain' && sieves.length && !things.length) {
+      this.often(clause, words);
       last.passes.push(...sieves.map(({ by, times }) => ({ by, times })));
       this.extend(last, span);
       this.understood.push(span);
@@ -1185,7 +1297,7 @@ export class Steps {
       if (length) this.stand(clause, words, span, length);
       return;
     }
-    if (!things.length && this.focus.length && / in (?:for|it|too|as) /.test(words)) {
+    if (!things.length && this.focus.length && / in (?:for|it|too|as|at) /.test(words)) {
       const step = this.put(this.strained ? 'mix' : 'combine', span);
       for (const line of this.focus) this.place(line, step, false);
       this.understood.push(span);
@@ -1241,6 +1353,7 @@ export class Steps {
   private bareTime(clause: Clause, words: string, span: Span, length: Length): void {
     const last = this.last;
     this.understood.push(span);
+    this.uses(clause.times[0]);
     if (this.strained && length.value >= 1440) {
       this.notes.push({ kind: 'keeps', span, days: (length.max ?? length.value) / 1440 });
       return;

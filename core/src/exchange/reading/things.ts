@@ -207,7 +207,12 @@ interface After {
 }
 
 /** Words about a thing that stand behind its name: ", peeled and sliced", "(zest and juice)", ", cut in strips". */
-function wordsAfter(tokens: readonly Token[], from: number, end: number): After {
+function wordsAfter(
+  tokens: readonly Token[],
+  from: number,
+  end: number,
+  isVerb: (at: number) => boolean,
+): After {
   const forms: string[] = [];
   const parts: string[] = [];
   let optional = false;
@@ -216,6 +221,7 @@ function wordsAfter(tokens: readonly Token[], from: number, end: number): After 
   let open = 0;
   for (let n = 0; n < 14 && i < end; n++) {
     const t = word(tokens, i, end);
+    if (isVerb(i)) break;
     if (t === ',' || t === '-' || t === '–' || t === '|') {
       i++;
       if (nameAt(tokens, i) && !FORM_WORDS.has(word(tokens, i, end))) break;
@@ -358,6 +364,7 @@ function unknownName(
   tokens: readonly Token[],
   from: number,
   end: number,
+  isVerb: (at: number) => boolean,
 ): { name: string; to: number } | null {
   let at = from;
   while (
@@ -369,7 +376,8 @@ function unknownName(
     at++;
   const words: string[] = [];
   while (at < end && words.length < 3 && tokens[at]!.kind === 'word' && !UNKNOWN_STOPS.has(tokens[at]!.t)) {
-    if (words.length && nameAt(tokens, at)) break;
+    if ((words.length && nameAt(tokens, at)) || isVerb(at)) break;
+    if (!words.length && PART_WORDS[tokens[at]!.t]) break;
     words.push(tokens[at]!.t);
     at++;
   }
@@ -483,6 +491,8 @@ function thingAt(
     if (inner) {
       q = q && !q.article ? q : inner;
       i = inner.to;
+      // "The juice of half a lemon."
+      if (inner.value < 1 && ['a', 'an', 'one'].includes(word(tokens, i, end))) i++;
     }
   }
   // "The peel", "the juice": of what was named before.
@@ -516,7 +526,7 @@ function thingAt(
   definite ||= before.definite;
   if (isVerb(i) && i < end && !parts) return null;
   const name = i < end ? nameAt(tokens, i) : null;
-  if (!name) return unknownAt(tokens, at, end, q, listed);
+  if (!name) return unknownAt(tokens, at, end, q, listed, isVerb);
   if (name.entry.kind === 'family' && name.entry.foreign && !q && !listed) return null;
   let to = i + name.length;
   // "orange peel", "mint leaves", "ginger slices": a word for the part or the form right behind.
@@ -529,7 +539,7 @@ function thingAt(
     else break;
     to++;
   }
-  const after = wordsAfter(tokens, to, end);
+  const after = wordsAfter(tokens, to, end, isVerb);
   to = after.at;
   forms.push(...after.forms);
   if (!partWords.length) partWords.push(...after.parts);
@@ -546,7 +556,7 @@ function thingAt(
   }
   if (behind) {
     to = behind.to;
-    const last = wordsAfter(tokens, to, end);
+    const last = wordsAfter(tokens, to, end, isVerb);
     to = last.at;
     forms.push(...last.forms);
     if (!partWords.length) partWords.push(...last.parts);
@@ -620,6 +630,7 @@ function unknownAt(
   end: number,
   q: Quantity | null,
   listed: boolean,
+  isVerb: (at: number) => boolean,
 ): Thing[] | null {
   if (!q || q.vague) return null;
   // Prose: only what has a measure and "of" is surely a thing.
@@ -629,7 +640,7 @@ function unknownAt(
     ['slice', 'inch', 'cm', 'bottleful', 'glassful', 'hand', 'piece'].includes(q.measure.id);
   if (!listed && (!hasOf || loose)) return null;
   if (listed && q.article && !q.measure) return null;
-  const name = unknownName(tokens, q.to, end);
+  const name = unknownName(tokens, q.to, end, isVerb);
   if (!name) return null;
   return [
     {

@@ -87,9 +87,9 @@ export const FILLS: Readonly<Record<string, { share: number; spread: number; wor
   big: {
     share: 1.35,
     spread: 0.3,
-    words: ['big', 'large', 'good', 'whole', 'long', 'fat', 'full', 'nice', 'huge'],
+    words: ['big', 'large', 'good', 'fat', 'nice', 'huge', 'generous-sized'],
   },
-  small: { share: 0.7, spread: 0.3, words: ['small', 'little', 'tiny', 'short', 'thin'] },
+  small: { share: 0.7, spread: 0.3, words: ['small', 'little', 'tiny'] },
   medium: { share: 1, spread: 0.1, words: ['medium', 'average', 'normal', 'regular'] },
 };
 
