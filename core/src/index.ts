@@ -799,7 +799,6 @@ export {
   asHandMeasures,
   type CupWeight,
   cupWeightSchema,
-  type Entered,
   type Fraction,
   gramsOf,
   gramsPerMeasure,

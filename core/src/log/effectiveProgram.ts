@@ -38,7 +38,7 @@ type Said<Schema extends v.GenericSchema> = Entry<v.InferOutput<Schema>>;
 export function withSwap(program: EffectiveProgram, { body }: Said<typeof bodies.swapped>): EffectiveProgram {
   const lines = program.lines.map((line) => {
     if (line.id !== body.lineId) return line;
-    const { entered, ...kept } = line;
+    const { open, ...kept } = line;
     // What is added up to a target has no amount of its own; what went by parts has the one that was said.
     const rule = line.rule.kind === 'byResult' ? { kind: 'linear' as const } : line.rule;
     return { ...kept, rule, itemId: body.itemId, massG: rule.kind === 'toTarget' ? 0 : body.massG };

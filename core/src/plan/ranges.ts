@@ -58,7 +58,7 @@ function spanOf(values: readonly number[]): Span {
 /** One draw of every constant: a normal in the logarithm, so that twice and half are as likely. */
 class Draw {
   constructor(
-    private readonly normal: () => number,
+    readonly normal: () => number,
     private readonly sigmas: ReadonlyMap<SpreadId, SpreadRow['sigma']>,
   ) {}
   of(id: SpreadId, confidence: Confidence = 'm'): number {
@@ -90,6 +90,21 @@ function drawnRow(row: IngredientRow, draw: Draw): IngredientRow {
       juicer: juiced(juiceMlPerKg.juicer),
     },
   };
+}
+
+/** Shares of a normal draw that lie within the ends of what was said: nine of ten. */
+const WITHIN_ENDS = 1.645;
+
+/** Amounts that were said loosely, drawn between their ends; the others as they are. */
+function asSaid(program: Program, draw: Draw): Program {
+  if (!program.lines.some((l) => l.open)) return program;
+  const lines = program.lines.map((l) => {
+    if (!l.open || !(l.open.low > 0)) return l;
+    const middle = (Math.log(l.open.low) + Math.log(l.open.high)) / 2;
+    const sigma = (Math.log(l.open.high) - Math.log(l.open.low)) / (2 * WITHIN_ENDS);
+    return { ...l, massG: l.massG * Math.exp(middle + sigma * draw.normal()) };
+  });
+  return { ...program, lines } as Program;
 }
 
 /**
@@ -136,7 +151,12 @@ export function drawRuns(
       strainLoss: draw.of('strainLoss'),
     };
     const ingredients = new Map(used.map((row) => [row.id, drawnRow(row, draw)]));
-    const sim = simulateBatch(program, kitchen, { ...tables, ingredients }, { detail: 'lean', factors });
+    const sim = simulateBatch(
+      asSaid(program, draw),
+      kitchen,
+      { ...tables, ingredients },
+      { detail: 'lean', factors },
+    );
     const end = finishedLiquor(sim);
     if (sim.problem || !end) continue;
     litres.push(finishedL(sim));

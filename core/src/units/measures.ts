@@ -153,15 +153,6 @@ export function asHandMeasures(massG: number, item: Measurable, kit: MeasuringKi
   return round(item.bulkGPerMl * unitOf(spoons.teaspoon).factor, spoons.teaspoon, 'unit');
 }
 
-/** What a cook said and what it weighs, both kept. */
-export interface Entered {
-  value: number;
-  max?: number;
-  unitId: string;
-  formId: string;
-  massG: number;
-}
-
 /**
  * Grams of an amount given in any unit, measure or piece.
  * @returns null when the unit means nothing for this item.

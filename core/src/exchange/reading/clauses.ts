@@ -153,6 +153,7 @@ function hasObject(tokens: readonly Token[], at: number, end: number, verb: stri
   if (PAUSES.has(next.t) || next.t === 'and' || next.t === 'or')
     // "scrub, peel, cut in cubes": a verb among verbs.
     return !NOUNS_ALONE.has(verb) || verbNotNoun(tokens[at + 2]?.t);
+  if (next.t === 'only') return !NOUNS_ALONE.has(verb);
   if (next.kind === 'number') return true;
   if (
     DETERMINERS.has(next.t) ||

@@ -9,6 +9,9 @@ import type { Thing } from './things.ts';
 import type { Token } from './tokens.ts';
 import type { Doubt, ReadAmount, ReadingKit, ReadLine, Span } from './types.ts';
 
+/** How much of a line goes in at one of its steps: an amount, a share of all, or what is left. */
+export type Portion = { amount: ReadAmount } | { share: number } | 'rest';
+
 /** A line while the text is read: what is known of it so far. */
 export interface DraftLine {
   id: string;
@@ -35,7 +38,7 @@ export interface DraftLine {
   /** Nobody said where it goes in. */
   placeGuessed: boolean;
   /** Steps that name it, in their order. */
-  at: { stepId: string; weak: boolean }[];
+  at: { stepId: string; weak: boolean; portion?: Portion }[];
 }
 
 const MOST_LINES = 60;
@@ -94,6 +97,14 @@ export class Lines {
     if (same.length) return same;
     // "2 lemons" in the list and "the lemon juice" in the method are one.
     return own.filter((l) => l.part === null && !(thing.quantity && l.amount && !thing.definite));
+  }
+
+  /** How much of a line a mention of it means; undefined where it does not say. */
+  portion(thing: Thing, line: DraftLine): Portion | undefined {
+    if (thing.rest) return 'rest';
+    if (thing.share !== null) return { share: thing.share };
+    const amount = thing.quantity?.measure || line.amount?.unit === null ? this.amount(thing) : null;
+    return amount?.kind === 'said' ? { amount } : undefined;
   }
 
   /** It was named before. */
@@ -322,6 +333,26 @@ export function itemOf(line: DraftLine): { itemId: string | null; said: boolean;
   return { ...formOf(family, [...line.forms, ...parts].join(' '), ''), missing: false };
 }
 
+/** Which share of a line goes in at each of its steps, where there are several. They come to one. */
+function sharesOf(line: DraftLine): ReadLine['shares'] {
+  const at = line.at.filter((a, i) => line.at.findIndex((b) => b.stepId === a.stepId) === i);
+  if (at.length < 2) return [];
+  const said = at.map(({ portion }) => {
+    if (portion === undefined || portion === 'rest') return null;
+    if ('share' in portion) return portion.share;
+    return line.amount ? compared(portion.amount, line.amount) : null;
+  });
+  const known = said.reduce((sum: number, s) => sum + (s ?? 0), 0);
+  const open = said.filter((s) => s === null).length;
+  const left = Math.max(0, 1 - known);
+  // What was said comes to more than there is, or to less: by its proportions.
+  const scale = open === 0 || known > 1 ? 1 / (known || 1) : 1;
+  return at.map((a, i) => ({
+    stepId: a.stepId,
+    share: said[i] === null ? (known > 1 ? 0 : left / open) : said[i]! * scale,
+  }));
+}
+
 /** The finished line, with what is doubtful about it. */
 export function finished(line: DraftLine, tables: Tables, kit: ReadingKit): ReadLine {
   const { itemId, said, missing } = itemOf(line);
@@ -363,6 +394,7 @@ export function finished(line: DraftLine, tables: Tables, kit: ReadingKit): Read
     form: [...new Set(line.forms)].filter((w) => !line.name.includes(w)).join(' ') || null,
     part: line.part,
     stepIds: [...new Set(line.at.map((a) => a.stepId))],
+    shares: sharesOf(line),
     doubts: [...doubts],
   };
 }

@@ -81,10 +81,12 @@ function readBlock(
     )
       drinkYield = found;
   };
+  // "Punch for sixty glasses": the title may tell.
+  if (block.title) take(yieldIn(tokens, text, block.title.from, block.title.to, kit));
   for (const head of block.heads) take(yieldIn(tokens, text, head.from, head.end, kit, false));
   const clauses: Clause[] = [];
   let askedYield = false;
-  const afterQuestion = false;
+  let afterQuestion = false;
   let askedUnit: string | undefined;
   for (const [index, sentence] of block.told.entries()) {
     const words = wordsOf(tokens, sentence.from, sentence.end);
@@ -108,7 +110,8 @@ function readBlock(
     const short =
       sentence.end - sentence.from <= 9 &&
       !own.some((c) => c.hits.length || c.things.length) &&
-      !(afterQuestion && !askedYield);
+      !(afterQuestion && !askedYield) &&
+      (askedYield || steps.saysYield);
     const found =
       !question && (tells || short)
         ? yieldIn(
@@ -131,6 +134,7 @@ function readBlock(
       take(found);
       steps.understood.push(found.span);
     }
+    afterQuestion = question;
     askedYield =
       question &&
       / (?:how (?:much|many)|yield) /.test(words) &&

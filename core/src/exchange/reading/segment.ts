@@ -10,6 +10,8 @@ export interface Row {
   from: number;
   end: number;
   bullet: boolean;
+  /** Its bullet is a small picture. */
+  picture: boolean;
   /** An empty row stands before it. */
   gap: boolean;
 }
@@ -62,8 +64,10 @@ export function rowsOf(tokens: readonly Token[]): Row[] {
     }
     let a = from;
     let bullet = false;
+    let picture = false;
     while (a < i && (BULLETS.has(tokens[a]!.t) || pictograph.test(tokens[a]!.t) || tokens[a]!.t === '→')) {
       bullet = true;
+      picture = pictograph.test(tokens[a]!.t);
       a++;
     }
     if (tokens[a]?.t === 'step' && tokens[a + 1]?.kind === 'number' && a + 2 < i) {
@@ -83,7 +87,8 @@ export function rowsOf(tokens: readonly Token[]): Row[] {
       a += 2;
       bullet = true;
     }
-    if (a < i && !words(tokens, a, i).match(/^[\s\-=_*#|.]*$/)) rows.push({ from: a, end: i, bullet, gap });
+    if (a < i && !words(tokens, a, i).match(/^[\s\-=_*#|.]*$/))
+      rows.push({ from: a, end: i, bullet, picture, gap });
     gap = false;
     from = i + 1;
   }
@@ -297,13 +302,14 @@ function isTitle(
   things: Thing[] | null,
   text: string,
 ): boolean {
-  if (!isTitleRow(tokens, row) || (row.bullet && index > 0)) return false;
+  if (!isTitleRow(tokens, row) || (row.bullet && !(index === 0 && row.picture))) return false;
   const amounts = (things ?? []).filter((t) => t.quantity && !t.quantity.article);
   const first = sentencesOf(tokens, row.from, row.end)[0]!;
   const end = titleEnd(tokens, row.from, row.end);
   const beforeColon = tokens[end]?.t === ':';
   const clauses = clausesIn(tokens, first.from, Math.min(first.end, end), 0);
   const deeds = clauses.some((c) => c.hits.some((h) => h.deeds[0] !== 'aux' && h.deeds[0] !== 'yield'));
+  if (tokens[first.end]?.t === '?') return false;
   if (index === 0) {
     if (GREETING.test(text) && !beforeColon) return false;
     if (/^ [a-z]+ : /.test(text) && end - row.from === 1 && !nameAt(tokens, row.from)) return false;

@@ -166,7 +166,8 @@ export class Steps {
     if (times === null) return null;
     this.uses(...clause.counts);
     for (let i = clause.from; i < clause.to; i++)
-      if (this.tokens[i]!.value !== undefined && /^[x×]$/.test(this.tokens[i - 1]?.t ?? '')) this.ledger.use(i, i + 1);
+      if (this.tokens[i]!.value !== undefined && /^[x×]$/.test(this.tokens[i - 1]?.t ?? ''))
+        this.ledger.use(i, i + 1);
     return times;
   }
 
@@ -179,10 +180,14 @@ export class Steps {
     step.span = { start: Math.min(step.span.start, span.start), end: Math.max(step.span.end, span.end) };
   }
 
-  private place(line: DraftLine, step: DraftStep, weak: boolean): void {
+  /** A line goes in at a step, all of it or so much as is said there. */
+  private place(line: DraftLine, step: DraftStep, weak: boolean, thing?: Thing): void {
+    const portion = thing && this.lines.portion(thing, line);
     const known = line.at.find((a) => a.stepId === step.id);
-    if (known) known.weak &&= weak;
-    else line.at.push({ stepId: step.id, weak });
+    if (known) {
+      known.weak &&= weak;
+      if (portion) known.portion ??= portion;
+    } else line.at.push({ stepId: step.id, weak, ...(portion ? { portion } : {}) });
   }
 
   /** One clause. */
@@ -352,7 +357,7 @@ export class Steps {
     }
     const told = (step: DraftStep) => {
       for (const line of this.meant(clause, words, things)) this.place(line, step, false);
-      for (const thing of things) for (const line of this.named(thing)) this.place(line, step, false);
+      for (const thing of things) for (const line of this.named(thing)) this.place(line, step, false, thing);
     };
     if (
       this.strained &&
@@ -789,7 +794,7 @@ export class Steps {
     if (deed === 'serve') this.notes.push({ kind: 'serve', span });
     if (deed === 'yield' && things.some((t) => t.quantity && t.entry.kind === 'family') && !this.strained) {
       const step = this.put('combine', span, true);
-      for (const thing of things) for (const line of this.named(thing)) this.place(line, step, true);
+      for (const thing of things) for (const line of this.named(thing)) this.place(line, step, true, thing);
     }
   }
 
@@ -816,7 +821,9 @@ export class Steps {
     const late = this.strained || things.every((t) => t.entry.kind === 'family' && t.entry.family.sweetens);
     const goesIn = late && this.all.length > 0;
     const step = goesIn ? this.put(late && !this.strained ? 'sweeten' : 'mix', span, true) : null;
-    for (const thing of things) for (const line of this.named(thing)) if (step) this.place(line, step, true);
+    const lines = things.flatMap((t) => this.named(t));
+    if (step) for (const line of lines) this.place(line, step, true);
+    this.focus = lines;
   }
 
   private mentionsKeeping(words: string): boolean {
@@ -955,7 +962,7 @@ export class Steps {
       for (const line of this.named(thing)) {
         if (/ (?:squeeze|juice of|juiced) /.test(words) && line.family?.juice && !line.forms.length)
           line.part ??= 'juice';
-        this.place(line, step, false);
+        this.place(line, step, false, thing);
       }
     const length = lengthOf(clause, words);
     // "Put it in the fridge for two hours", "leave the mint in for 20 minutes".
@@ -1063,7 +1070,7 @@ export class Steps {
     step.lid = lidIn(words) ?? null;
     if (length) this.time(step, length);
     for (const line of this.meant(clause, words, things)) this.place(line, step, false);
-    for (const thing of things) for (const line of this.named(thing)) this.place(line, step, false);
+    for (const thing of things) for (const line of this.named(thing)) this.place(line, step, false, thing);
     if (EVERYTHING.test(words)) step.everything = { except: families(except) };
     if (verb === 'warm' && this.bottled) step.doubts.add('meaningGuessed');
     this.off = false;
@@ -1110,7 +1117,7 @@ export class Steps {
     step.cue = cueOf(this.tokens, this.text, clause);
     this.boilDetails(step, words, verb);
     for (const line of this.meant(clause, words, things)) this.place(line, step, false);
-    for (const thing of things) for (const line of this.named(thing)) this.place(line, step, false);
+    for (const thing of things) for (const line of this.named(thing)) this.place(line, step, false, thing);
     if (EVERYTHING.test(words)) step.everything = { except: families(except) };
   }
 
@@ -1170,7 +1177,7 @@ export class Steps {
     const fresh = things.filter((t) => t.quantity && !t.definite);
     if (fresh.length) {
       const put = this.put(this.strained ? 'mix' : 'combine', span, true);
-      for (const thing of fresh) for (const line of this.named(thing)) this.place(line, put, false);
+      for (const thing of fresh) for (const line of this.named(thing)) this.place(line, put, false, thing);
     }
     for (const thing of things) if (!fresh.includes(thing)) this.named({ ...thing, definite: true });
     const step = this.last?.kind === 'strain' ? this.last : this.add('strain', span);
@@ -1283,7 +1290,7 @@ export class Steps {
       if (open) {
         this.extend(last, span);
         for (const thing of things)
-          for (const line of this.named(thing)) this.place(line, last, last.implied);
+          for (const line of this.named(thing)) this.place(line, last, last.implied, thing);
       } else {
         const vessel = vesselsIn(this.tokens, clause.from, clause.to)[0];
         const explicit = vessel !== undefined && vessel.vessel !== 'bottles';
@@ -1291,7 +1298,7 @@ export class Steps {
         if (everything) step.everything = { except: families(except) };
         if (vessel) step.vessel = vessel.vessel;
         for (const thing of things)
-          for (const line of this.named(thing)) this.place(line, step, step.implied);
+          for (const line of this.named(thing)) this.place(line, step, step.implied, thing);
       }
       this.understood.push(span);
       if (length) this.stand(clause, words, span, length);

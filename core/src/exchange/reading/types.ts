@@ -83,6 +83,8 @@ export interface ReadLine {
   part: string | null;
   /** Steps at which it goes in; several where it is parted. */
   stepIds: string[];
+  /** Which share of it goes in at each of them, where there are several. */
+  shares: { stepId: string; share: number }[];
   doubts: Doubt[];
 }
 

@@ -6,7 +6,6 @@ import type { Room } from '../../physics/room.ts';
 import type { Shape } from '../../physics/vesselShape.ts';
 import type { BoilLevel, Lid } from '../../tables/constants.ts';
 import type { MarkerId, Press } from '../../tables/types.ts';
-import type { Entered } from '../../units/measures.ts';
 import type { Said } from '../../units/result.ts';
 import type { LotName } from './lots.ts';
 
@@ -323,8 +322,8 @@ export interface ProgramLine {
   rule: ScaleRule;
   /** Grams; for liquids at 20 °C. A `toTarget` line is worked out at its step and has 0 here. */
   massG: number;
-  /** As the cook said it, where she did. */
-  entered?: Entered;
+  /** What was said of it leaves it open: so many times the grams at the least, and at the most. */
+  open?: { low: number; high: number };
   /** How it is cut or broken: a row of the table of cuts, or the cook's own word. */
   cut?: string;
   /** Which share of a line of the recipe it is: the water of the second draw, the rinse of the blender. */
