@@ -150,6 +150,8 @@ function hasObject(tokens: readonly Token[], at: number, end: number, verb: stri
   const next = tokens[at + 1];
   if (at + 1 >= end || !next) return !NOUNS_ALONE.has(verb) || verb === 'rest';
   if (next.t === 'of' || next.t === "'s") return false;
+  // "Heat off."
+  if (verb === 'heat' && next.t === 'off') return false;
   if (PAUSES.has(next.t) || next.t === 'and' || next.t === 'or')
     // "scrub, peel, cut in cubes": a verb among verbs.
     return !NOUNS_ALONE.has(verb) || verbNotNoun(tokens[at + 2]?.t);
@@ -266,6 +268,14 @@ function hitAt(
     }
     case 's': {
       if (SUBJECTS.has(p) || p === 'that') return made();
+      // "Kills the heat, dumps in the flowers": she who was named before.
+      if (
+        start &&
+        found.deeds[0] !== 'aux' &&
+        (!NOUNS_TOO.has(found.verb) || hasObject(tokens, at, end, found.verb)) &&
+        !nameAt(tokens, at)
+      )
+        return made();
       if ((p === 'and' || p === 'then' || p === ',') && last && (last.form === 's' || last.form === 'past'))
         return made();
       const noun =
@@ -360,6 +370,9 @@ export const plainVerb = (tokens: readonly Token[], at: number, end: number): bo
   );
 };
 
+const sameFamily = (a: Thing, b: Thing): boolean =>
+  a.entry.kind === 'family' && b.entry.kind === 'family' && a.entry.family.id === b.entry.family.id;
+
 /** Where "that" or "which" opens a clause of its own before a verb with its subject; -1 where none does. */
 function relativeBefore(tokens: readonly Token[], at: number, from: number): number {
   for (let k = at - 1; k >= from && k > at - 4; k--)
@@ -395,7 +408,16 @@ export function clausesIn(tokens: readonly Token[], from: number, end: number, s
     if (!others) hits.push(hit);
   }
   const verbAt = new Set(hits.map((h) => h.at));
-  const things = thingsIn(tokens, from, end, false, (i) => verbAt.has(i));
+  const named = thingsIn(tokens, from, end, false, (i) => verbAt.has(i));
+  // "A cup of lemon juice (that's five lemons)": said in other words.
+  const things = named.filter((t, i) => {
+    const last = named[i - 1];
+    if (!last || !sameFamily(last, t)) return true;
+    const between = tokens.slice(last.to, t.from).map((token) => token.t);
+    return !(
+      between[0] === '(' && /^(?:that's|thats|that|which|about|around|=|from|or)$/.test(between[1] ?? '')
+    );
+  });
   // A form of a thing is no deed: "3 limes, juice".
   const own = hits.filter((h) => !things.some((t) => h.at > t.from && h.at < t.to));
   const groups: Hit[][] = [];
@@ -479,6 +501,9 @@ export function clausesIn(tokens: readonly Token[], from: number, end: number, s
       (r) =>
         r.kind === 'if' &&
         ((r.from === from && n <= 1) ||
+          (r.from >= a &&
+            r.from < b &&
+            /^(?:needed|necessary|required|wanted|desired)$/.test(tokens[r.from + 1]?.t ?? '')) ||
           (hitsOf.length > 0 && hitsOf.every((h) => h.at >= r.from && h.at < r.to))),
     );
     return {

@@ -25,7 +25,7 @@ export function doneIn(clause: Clause, words: string, strained: boolean): Done |
   // The fire.
   if (
     (any('turn', 'switch', 'close', 'kill') &&
-      has(words, / (?:off|the fire|the flame) /) &&
+      has(words, / (?:off|the fire|the flame|kills? the heat|cut the heat) /) &&
       !has(words, / close .*lid/)) ||
     (any('take', 'remove', 'pull', 'lift', 'put') &&
       has(words, / (?:off|from) (?:the )?(?:heat|fire|stove|flame|boil|hob) /)) ||
@@ -35,7 +35,11 @@ export function doneIn(clause: Clause, words: string, strained: boolean): Done |
     if (!steeps) return done('off');
   }
   const boils = said('boil');
-  if (any('bring', 'come', 'reach') && has(words, / (?:boil|boiling|simmer|bubble|bubbles) /))
+  if (
+    any('bring', 'come', 'reach') &&
+    !clause.temps.length &&
+    has(words, / (?:boil|boiling|simmer|bubble|bubbles) /)
+  )
     return done('toBoil');
   if (any('put') && has(words, / to boil /)) return done('toBoil');
   if (boils) {
@@ -102,7 +106,7 @@ export function doneIn(clause: Clause, words: string, strained: boolean): Done |
     return done('cool', 'cool');
   const heats = said('heat');
   if (heats && !any('bring')) return done('heat', heats.verb);
-  if (any('bring')) return done('toBoil');
+  if (any('bring')) return clause.temps.length ? done('heat', 'heat') : done('toBoil');
   if (said('soak')) return done('soak');
   if (steeps && steeps.verb !== 'leave') return done('steep', steeps.verb);
   if (said('wash')) return done('wash', said('wash')!.verb);
@@ -137,7 +141,8 @@ export function doneIn(clause: Clause, words: string, strained: boolean): Done |
   if (any('bottle', 'funnel')) return done('bottle');
   if (any('fill')) {
     const tells = hits.some(
-      (h) => h.verb === 'fill' && (h.form === 's' || / (?:it|this|that|they) fills? /.test(words)),
+      (h) =>
+        h.verb === 'fill' && (h.form === 's' || / (?:it|this|that|they|should|will) fills? /.test(words)),
     );
     return tells ? done('yield') : done('bottle');
   }

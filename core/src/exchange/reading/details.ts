@@ -80,7 +80,7 @@ export interface Length {
 }
 
 const NIGHT =
-  / (?:over ?night|(?:until|till|til|to|by) (?:the )?(?:next )?morning|(?:until|till) (?:the )?next day|all night|through the night|night before) /;
+  / (?:over ?night|(?:until|till|til|to|by) (?:the )?(?:next )?morning|(?:until|till) (?:the )?next day|go to bed|all night|through the night|night before) /;
 
 /** How long a clause says that something takes. */
 export function lengthOf(clause: Clause, words: string): Length | null {

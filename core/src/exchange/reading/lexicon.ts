@@ -12,7 +12,7 @@ import { plain, type Token } from './tokens.ts';
 export type Entry =
   | { kind: 'family'; family: FamilyRow; name: string; foreign: boolean; falseFriend?: string }
   | { kind: 'other'; name: string }
-  | { kind: 'group'; families: readonly string[]; part?: string };
+  | { kind: 'group'; families: readonly string[]; part?: string; unknownPart?: string };
 
 export interface Found {
   entry: Entry;
@@ -81,6 +81,7 @@ function build(): Lexicon {
         kind: 'group',
         families: familiesOf(group.families),
         ...(group.families === 'juices' ? { part: 'juice' } : {}),
+        ...(word === 'leaves' ? { unknownPart: 'leaf' } : {}),
       });
   const byFirst = new Map<string, Name[]>();
   const words = new Map<string, Set<string>>();

@@ -83,8 +83,8 @@ export class Lines {
     if (entry.kind === 'group') {
       return this.all.filter(
         (l) =>
-          l.familyId !== null &&
-          entry.families.includes(l.familyId) &&
+          ((l.familyId !== null && entry.families.includes(l.familyId)) ||
+            (l.unknown && l.part !== null && l.part === entry.unknownPart)) &&
           (thing.part === null || l.part === thing.part || l.part === null) &&
           (entry.part === undefined || l.part === entry.part),
       );
@@ -129,7 +129,7 @@ export class Lines {
       before.spans.push(this.spanOf(thing));
       return [before];
     }
-    if (thing.entry.kind === 'group') return same;
+    if (thing.entry.kind === 'group') return this.told(thing);
     return [this.made(thing, true)];
   }
 
@@ -171,6 +171,15 @@ export class Lines {
     if (thing.entry.kind === 'group') {
       const found = thing.entry.families.length ? this.matching(thing) : this.partsOf(thing.part ?? '');
       for (const line of found) line.spans.push(span);
+      // "400 g of the dried flowers": of the one family they can be.
+      const only = thing.entry.families.length === 1 ? familyById(thing.entry.families[0]!) : undefined;
+      if (!found.length && only && thing.quantity)
+        return [
+          this.made(
+            { ...thing, entry: { kind: 'family', family: only, name: only.id, foreign: false } },
+            false,
+          ),
+        ];
       return found;
     }
     const same = this.matching(thing);
@@ -234,6 +243,15 @@ export class Lines {
     }
     if (ratio !== null && ratio <= 1.02) return;
     line.differs = true;
+  }
+
+  /** "Make that half a cup of molasses." */
+  correctedBy(thing: Thing): void {
+    const [line] = this.matching(thing);
+    const amount = this.amount(thing);
+    if (!line || !amount) return;
+    line.spans.push(this.spanOf(thing));
+    line.amount = amount;
   }
 
   /** "No, make it two": the amount that was said last is put right. */

@@ -308,8 +308,13 @@ export function quantityAt(tokens: readonly Token[], at: number): Quantity | nul
   const letter = degree ? t(next + 1) : t(next);
   const isF = letter === 'f' || letter === 'fahrenheit';
   const isC = letter === 'c' || letter === 'celsius' || letter === 'centigrade';
+  // "85C": written together, and too much for cups.
+  const sign = tokens[next];
+  const together =
+    sign?.capital && sign.start === tokens[next - 1]?.end && figure.value >= 30 && (isC || isF);
   if (
     degree ||
+    together ||
     ((letter === 'celsius' || letter === 'fahrenheit' || letter === 'centigrade') && !figure.article)
   ) {
     const toC = (v: number) => (isF || (!isC && v > 110) ? ((v - 32) * 5) / 9 : v);

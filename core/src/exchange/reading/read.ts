@@ -55,6 +55,7 @@ export interface ReadBlock {
   clauses: Clause[];
 }
 
+const SAYS_IT = / (?:makes?|yields?|serves?|gives?|fills?|made|quantity) /;
 const YIELD_HEAD =
   /\b(?:makes?|made|yields?|serves?|gives?|gave|fills?|enough for|for about|quantity|obtained|you get|i get|gets|get|got|comes to|will have|should have|you have)\b/;
 
@@ -70,7 +71,11 @@ function readBlock(
   for (const row of block.listed) for (const thing of row.things) lines.listed(thing);
   const steps = new Steps(text, tokens, lines, ledger);
   let drinkYield: ReadYield | null = null;
-  const take = (found: ReadYield | null) => {
+  let strength = 0;
+  // "Makes" says it; "I get" may say it; a figure alone is a guess.
+  const take = (found: ReadYield | null, sure = 1) => {
+    if (found && drinkYield && sure > strength) drinkYield = null;
+    if (found) strength = Math.max(strength, sure);
     if (
       found &&
       (!drinkYield ||
@@ -83,7 +88,17 @@ function readBlock(
   };
   // "Punch for sixty glasses": the title may tell.
   if (block.title) take(yieldIn(tokens, text, block.title.from, block.title.to, kit));
-  for (const head of block.heads) take(yieldIn(tokens, text, head.from, head.end, kit, false));
+  for (const head of block.heads)
+    take(
+      yieldIn(
+        tokens,
+        text,
+        head.from,
+        head.end,
+        kit,
+        / serves? | servings? /.test(wordsOf(tokens, head.from, head.end)),
+      ),
+    );
   const clauses: Clause[] = [];
   let askedYield = false;
   let afterQuestion = false;
@@ -131,7 +146,7 @@ function readBlock(
         !/ (?:makes|serves|yields|get|gives) /.test(words)
       )
     ) {
-      take(found);
+      take(found, SAYS_IT.test(words) || askedYield ? 2 : 1);
       steps.understood.push(found.span);
     }
     afterQuestion = question;
@@ -175,6 +190,11 @@ function readBlock(
     checks: [],
   };
   drink.checks = checksOf(drink, kit);
+  for (const meta of block.meta) {
+    const span = { start: tokens[meta.from]!.start, end: tokens[meta.end - 1]!.end };
+    steps.understood.push(span);
+    ledger.useSpan(span);
+  }
   for (const fact of [drink.title, drink.yield, ...drink.notes]) if (fact) ledger.useSpan(fact.span);
   const told = new Map<string, Span[]>();
   for (const line of lines.all) told.set(line.id, line.spans);

@@ -30,6 +30,8 @@ export interface Block {
   told: Sentence[];
   /** Headings and speakers' names: they say nothing of the drink. */
   silent: { from: number; end: number }[];
+  /** Rows of facts about the whole: they are no steps. */
+  meta: { from: number; end: number }[];
   /** Rows that may tell how much it makes. */
   heads: { from: number; end: number }[];
 }
@@ -39,6 +41,11 @@ const INGREDIENTS =
 const METHOD =
   /^ (?:methods?|directions?|instructions?|steps|preparation|what to do|how to make(?: it)?|to make|procedure|the way|making it|how) ?:? ?$/;
 const INGREDIENTS_HEAD = /^ (?:ingredients?|you(?:'ll| will)? ?need|needs?|what you need) : /;
+const METHOD_HEAD = /^ (?:methods?|directions?|instructions?|preparation|procedure|how) : /;
+/** "Prep: 10 min | Cook: 35 min": times of the whole, and for how many it is. */
+const META =
+  /^ (?:prep(?:aration)?|cook(?:ing)?|total|active|ready|time|servings?|serves|yields?|makes|difficulty|cuisine|course)(?: time| in)? ?[:|-] /;
+const PART_HEAD = /^ (?:for|the) (?:the )?[a-z]+(?: [a-z]+)? ?: ?$/;
 const NOTES_HEAD = /^ (?:notes?|tips?|keeps?|storage|conservation|serving) ?:? ?$/;
 
 const BULLETS = new Set(['-', '–', '—', '*', '•', '·', '▪', '‣', '>', '+', '~']);
@@ -211,6 +218,21 @@ export function segment(tokens: readonly Token[]): Block[] {
       block.silent.push({ from, end: row.end });
       continue;
     }
+    if (META.test(text)) {
+      block.heads.push({ from, end: row.end });
+      block.meta.push({ from, end: row.end });
+      continue;
+    }
+    if (PART_HEAD.test(text)) {
+      section = 'list';
+      block.silent.push({ from, end: row.end });
+      continue;
+    }
+    if (METHOD_HEAD.test(text)) {
+      while (tokens[from]!.t !== ':') from++;
+      from++;
+      section = 'method';
+    }
     const head = INGREDIENTS_HEAD.exec(text);
     if (head) {
       let a = from;
@@ -235,6 +257,18 @@ export function segment(tokens: readonly Token[]): Block[] {
           continue;
         }
       }
+      // "We made: tamarind and ginger for the market": the name comes after.
+      const colon = titleEnd(tokens, from, row.end);
+      if (
+        tokens[colon]?.t === ':' &&
+        colon - from <= 2 &&
+        !thingsIn(tokens, from, colon, true).length &&
+        thingsIn(tokens, colon + 1, row.end, true).length &&
+        !thingsIn(tokens, colon + 1, titleEnd(tokens, colon + 1, row.end), true).some(
+          (t) => t.quantity?.measure,
+        )
+      )
+        from = colon + 1;
       const end = titleEnd(tokens, from, row.end);
       block.title = { from, to: end };
       if (tokens[end]?.t !== ':') block.heads.push({ from: end, end: row.end });
@@ -287,7 +321,14 @@ const deedsIn = (tokens: readonly Token[], block: Block): boolean =>
   );
 const QUIET: ReadonlySet<string> = new Set(['aux', 'yield', 'keep', 'serve', 'introduce', 'taste', 'go']);
 
-const newBlock = (): Block => ({ title: null, listed: [], told: [], silent: [], heads: [] });
+const newBlock = (): Block => ({
+  title: null,
+  listed: [],
+  told: [],
+  silent: [],
+  meta: [],
+  heads: [],
+});
 
 const isListLike = (tokens: readonly Token[], row: Row): boolean =>
   tokens.slice(row.from, row.end).filter((t) => t.kind === 'word').length <= 22 &&

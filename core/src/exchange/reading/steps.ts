@@ -347,6 +347,15 @@ export class Steps {
       if (before && familyId && !clause.hits.length) before.everything!.except.push(familyId);
       this.understood.push(this.span(t.from, t.to));
     }
+    // "Make that half a cup of molasses": the amount is put right.
+    const again = things[0];
+    if (again?.quantity && / make (?:it|that) /.test(words) && this.lines.knows(again)) {
+      this.lines.correctedBy(again);
+      this.understood.push(span);
+      for (const thing of things.slice(1))
+        for (const line of this.named(thing)) if (this.last) this.place(line, this.last, true);
+      return;
+    }
     // "No, make it two stalks", "maybe twelve": the amount that was said last is put right.
     if (this.correct(clause, words, things)) return;
     if (!clause.hits.some((h) => !h.negated) && this.inPieces(clause)) return;
@@ -635,6 +644,16 @@ export class Steps {
           this.notes.push({ kind: 'keeps', span });
           return;
         }
+        // "Refrigerate for up to three days": how long it keeps.
+        if (
+          this.strained &&
+          length &&
+          length.value >= 1440 &&
+          (clause.times[0]?.bound === 'most' || this.bottled)
+        ) {
+          this.notes.push({ kind: 'keeps', span, days: (length.max ?? length.value) / 1440 });
+          return;
+        }
         const last = this.last;
         const chill = done.verb === 'chill' || done.verb === 'refrigerate';
         if (last?.kind === 'cool' && !last.minutes && clause.sentence === this.lastSentence && !chill) {
@@ -779,9 +798,18 @@ export class Steps {
     const length = lengthOf(clause, words);
     if (deed === 'keep') {
       // "Keep it there for twenty minutes" is a step.
-      if (length && length.value <= 120 && !this.bottled && / (?:there|warm|hot|at) /.test(words)) {
-        const step = this.add('steep', span);
+      if (
+        length &&
+        length.value <= 120 &&
+        !this.bottled &&
+        / (?:there|warm|hot|at|going|boiling|simmering) /.test(words)
+      ) {
+        // "Keep it going": it boils on.
+        const before = this.last;
+        const boils = before?.kind === 'heat' && before.heatTo === 'boil' && !this.off;
+        const step = this.add(boils ? 'boil' : 'steep', span);
         this.time(step, length);
+        if (boils) this.boilDetails(step, words, null);
         return;
       }
       this.notes.push({
@@ -931,6 +959,11 @@ export class Steps {
       return;
     }
     const everything = EVERYTHING.test(words);
+    // "Add more if needed."
+    if (clause.optional && clause.things.length && !things.length) {
+      this.notes.push({ kind: 'serve', span });
+      return;
+    }
     const meant = this.meant(clause, words, things);
     if (!things.length && !everything && !meant.length) {
       this.stirred(clause, words, span);
@@ -1198,7 +1231,7 @@ export class Steps {
   /** A correction of the amount before: "ten cloves, maybe twelve"; "no, make it two stalks". */
   private correct(clause: Clause, words: string, things: readonly Thing[]): boolean {
     const [q] = clause.amounts;
-    if (!q) return false;
+    if (!q || / (?:makes|made|make about|gives|yields|fills|will have) /.test(words)) return false;
     // The thing that was named right before it, in this clause or the one before.
     const own = things.findLast((t) => t.to <= q.from);
     if (things.some((t) => t.from >= q.to && t.entry.kind === 'family')) return false;

@@ -300,7 +300,7 @@ function wordsAfter(
       at = i;
       continue;
     }
-    if ((t === 'and' || t === 'then' || t === '+') && (forms.length || parts.length)) {
+    if ((t === 'and' || t === 'then' || t === '+' || t === '&') && (forms.length || parts.length)) {
       const next = word(tokens, i + 1, end);
       if (!(FORM_WORDS.has(next) || PART_WORDS[next]) || followsName(tokens, i + 2, end)) break;
       i++;
@@ -525,7 +525,18 @@ function thingAt(
   i = before.at;
   definite ||= before.definite;
   if (isVerb(i) && i < end && !parts) return null;
-  const name = i < end ? nameAt(tokens, i) : null;
+  let name = i < end ? nameAt(tokens, i) : null;
+  // "1.5 l cloudy apple juice": a word nobody knows before a name says how it is.
+  if (!name && q?.measure)
+    for (let k = i + 1; k <= i + 2 && k < end && !name; k++) {
+      const skipped = tokens[k - 1]!;
+      if (skipped.kind !== 'word' || UNKNOWN_STOPS.has(skipped.t) || isVerb(k - 1)) break;
+      name = nameAt(tokens, k);
+      if (name && name.entry.kind !== 'group') {
+        for (let w = i; w < k; w++) forms.push(tokens[w]!.t);
+        i = k;
+      } else name = null;
+    }
   if (!name) return unknownAt(tokens, at, end, q, listed, isVerb);
   if (name.entry.kind === 'family' && name.entry.foreign && !q && !listed) return null;
   let to = i + name.length;

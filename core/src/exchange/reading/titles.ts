@@ -46,6 +46,8 @@ export function titleOf(block: Block, text: string, tokens: readonly Token[]): R
       VAGUE_DRINKS.has(tokens[i]!.t) ? !(opens && named) : !(opens || (named && tokens[start + 1]!.capital))
     )
       continue;
+    // "The pineapple one": the name stands right before.
+    if (VAGUE_DRINKS.has(tokens[i]!.t) && !nameEndsAt(tokens, i)) continue;
     if (opens && i - start < 2 && VAGUE_DRINKS.has(tokens[i]!.t)) continue;
     let end = i + 1;
     if (tokens[end]?.t === 'for' && tokens[end + 1]?.t === 'the') {
@@ -56,6 +58,9 @@ export function titleOf(block: Block, text: string, tokens: readonly Token[]): R
   }
   return null;
 }
+
+const nameEndsAt = (tokens: readonly Token[], at: number): boolean =>
+  nameAt(tokens, at - 1) !== null || (nameAt(tokens, at - 2)?.length ?? 0) === 2;
 
 const found = (from: number, to: number, text: string, tokens: readonly Token[]) => {
   const span = { start: tokens[from]!.start, end: tokens[to - 1]!.end };

@@ -57,6 +57,9 @@ export function figureOf(text: string): number {
   return Number(`${groups.slice(0, -1).join('')}.${groups.at(-1)}`);
 }
 
+/** Signs that only join small pictures to each other. */
+const JOINERS: ReadonlySet<string> = new Set(['\uFE0F', '\u200D', '\u20E3']);
+
 /** The text in pieces, in one pass. */
 export function tokensOf(text: string): Token[] {
   const tokens: Token[] = [];
@@ -86,8 +89,7 @@ export function tokensOf(text: string): Token[] {
         kind: 'word',
         capital: word[0] !== word[0]!.toLowerCase(),
       });
-    else if (!/^[\uFE0F\u200D\u20E3]$/.test(match[0]))
-      tokens.push({ t: match[0], start, end, kind: 'sign', capital: false });
+    else if (!JOINERS.has(match[0])) tokens.push({ t: match[0], start, end, kind: 'sign', capital: false });
   }
   return tokens;
 }

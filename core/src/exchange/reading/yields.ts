@@ -99,6 +99,19 @@ function yieldAt(
   if (q.measure) at--;
   else {
     while (at < to && SIZES.has(tokens[at]!.t)) at++;
+    // "ten 750 ml bottles"
+    const sized = q.article ? null : quantityAt(tokens, at);
+    if (sized?.measure && sized.to < to && CONTAINERS[tokens[sized.to]!.t] && at === q.to) {
+      const unit = unitOfMeasure(sized.measure, kit);
+      if (unit === 'mL' || unit === 'L' || unit === 'cL')
+        return made(
+          sized.to + 1,
+          q.value,
+          q.max,
+          CONTAINERS[tokens[sized.to]!.t]!,
+          (mean * sized.value * unitOf(unit).factor) / 1000,
+        );
+    }
     // "14 x 50 ml"
     if (tokens[at]?.t === 'x' || tokens[at]?.t === '×') {
       const each = quantityAt(tokens, at + 1);

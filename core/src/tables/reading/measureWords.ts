@@ -98,7 +98,7 @@ export const PACKED_SHARE = 1.3;
 
 /** Short forms that a stop may follow in the middle of a sentence. */
 export const ABBREVIATIONS: ReadonlySet<string> = new Set(
-  'c t tbsp tsp tbs oz lb lbs qt qts pt pts gal min mins hr hrs approx ca w g gr kg ml l lt pc pcs no dr fl ltr incl'.split(
+  'c t tbsp tsp tbs oz lb lbs qt qts pt pts gal approx ca w g gr kg ml l lt pc pcs no dr fl ltr incl'.split(
     ' ',
   ),
 );
