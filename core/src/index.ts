@@ -217,19 +217,25 @@ export {
 } from './documents/recipe.ts';
 export type { StockRow } from './documents/stock.ts';
 // exchange
-export { amountsIn, lengthIn } from './exchange/amounts.ts';
 export { type CaptureEntry, type CaptureProblem, captureToRecipe } from './exchange/capture.ts';
+export { type ItemFacts, type ItemKind, itemFacts } from './exchange/items.ts';
 export { exchangeName } from './exchange/names.ts';
-export {
-  type Doubt,
-  type PastedLine,
-  type PastedRecipe,
-  parsePasted,
-  readAs,
-  recipeFromPasted,
-} from './exchange/paste.ts';
-export type { PastedStep } from './exchange/pastedSteps.ts';
-export { itemFacts } from './exchange/recognise.ts';
+export { familyOfItem } from './exchange/reading/forms.ts';
+export { type Fixes, type LineFix, lineAs, mended, NO_FIXES, type StepFix } from './exchange/reading/mend.ts';
+export { LONGEST_TEXT, readText } from './exchange/reading/read.ts';
+export { type Missing, type ReadRecipe, recipeOfRead } from './exchange/reading/toRecipe.ts';
+export type {
+  Check,
+  Doubt,
+  Mark,
+  MarkedSpan,
+  ReadAmount,
+  ReadDrink,
+  ReadingKit,
+  ReadLine,
+  ReadStep,
+  TextReading,
+} from './exchange/reading/types.ts';
 export {
   isoLength,
   type LdProblem,

@@ -2,7 +2,7 @@ import type { OwnStepKind, Recipe, RecipeLine, RecipeStep } from '../documents/r
 import { TAP_WATER_ID } from '../tables/choices.ts';
 import type { Tables } from '../tables/types.ts';
 import { fail, ok, type Result } from '../units/result.ts';
-import { type ItemKind, itemFacts } from './recognise.ts';
+import { type ItemKind, itemFacts } from './items.ts';
 
 /** What is put down while somebody cooks who never measures. */
 export type CaptureEntry =

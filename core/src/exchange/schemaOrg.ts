@@ -4,7 +4,8 @@ import type { MeasuringKit } from '../units/measures.ts';
 import { fail, ok, type Result } from '../units/result.ts';
 import type { UnitSystem } from '../units/units.ts';
 import { exchangeName } from './names.ts';
-import { type PastedRecipe, parsePasted } from './paste.ts';
+import { readText } from './reading/read.ts';
+import type { TextReading } from './reading/types.ts';
 
 /** What the open vocabulary of schema.org carries of a recipe. */
 export interface RecipeLd {
@@ -131,7 +132,9 @@ export interface LdRead {
   name: string;
   about: string;
   totalMin: number | null;
-  pasted: PastedRecipe;
+  /** The recipe as text, with its headings. */
+  text: string;
+  reading: TextReading;
 }
 
 /** Reads the first recipe of a JSON-LD file or of a page's source; its words go through the same reader as pasted text. */
@@ -160,16 +163,13 @@ export function readRecipeLd(
       if (ingredients.length === 0) return fail({ kind: 'noIngredients', name });
       const steps = clean(textOf(o.recipeInstructions));
       const yieldText = clean(textOf(o.recipeYield));
-      const pasted = parsePasted(
-        `${name}\n${yieldText ? `Makes ${yieldText}\n` : ''}Ingredients\n${ingredients.join('\n')}\nMethod\n${steps}`,
-        tables,
-        kit,
-      );
+      const text = `${name}\n${yieldText ? `Makes ${yieldText}\n` : ''}Ingredients\n${ingredients.join('\n')}\nMethod\n${steps}`;
       return ok({
         name,
         about: clean(textOf(o.description)),
         totalMin: typeof o.totalTime === 'string' ? minutesOfIso(o.totalTime) : null,
-        pasted,
+        text,
+        reading: readText(text, tables, kit),
       });
     }
   }

@@ -162,6 +162,7 @@ export const ALIAS_ROWS: readonly AliasRow[] = [
     'starAnise',
     ['en', 'star anise'],
     ['en', 'anise star'],
+    ['en', 'star anis'],
     ['fr', 'badiane'],
     ['de', 'sternanis'],
     ['es', 'anís estrellado'],

@@ -1,10 +1,10 @@
 import { FAMILY_ROWS } from '../../tables/families.ts';
 import type { Tables } from '../../tables/types.ts';
 import { unitOf } from '../../units/units.ts';
+import { itemFacts } from '../items.ts';
 import { singular } from '../reading/lexicon.ts';
 import { plain } from '../reading/tokens.ts';
-import type { ReadAmount, ReadDrink, Reading, ReadLine, ReadStep } from '../reading/types.ts';
-import { itemFacts } from '../recognise.ts';
+import type { ReadAmount, ReadDrink, ReadLine, ReadStep, TextReading } from '../reading/types.ts';
 import {
   type Expected,
   type ExpectedAmount,
@@ -161,7 +161,7 @@ const nameMatches = (want: string, line: ReadLine): boolean => {
 };
 
 /** How much of a text was read right. */
-export function scoreOf(text: CorpusText, reading: Reading, tables: Tables): Verdict[] {
+export function scoreOf(text: CorpusText, reading: TextReading, tables: Tables): Verdict[] {
   const wants = text.drinks.map(expectedOf);
   const out: Verdict[] = [];
   wants.forEach((want, i) => {

@@ -1,8 +1,10 @@
+import { juicePerKg } from '../../physics/juice.ts';
 import { FAMILY_ROWS, type FamilyRow } from '../../tables/families.ts';
 import { FILLS, MEASURE_WORDS, type MeasureWord, PACKED_SHARE } from '../../tables/reading/measureWords.ts';
 import type { Tables } from '../../tables/types.ts';
+import { gramsOf } from '../../units/measures.ts';
 import { unitOf } from '../../units/units.ts';
-import { gramsOfAmount, itemFacts } from '../recognise.ts';
+import { type ItemFacts, itemFacts } from '../items.ts';
 import type { Quantity } from './quantities.ts';
 import type { Grams, ReadAmount, ReadingKit } from './types.ts';
 
@@ -127,8 +129,6 @@ function gramsPerOne(
     const own = row.familyG?.[familyId];
     if (own !== undefined) return own;
     if (piece && piece.id === unit) return piece.massG;
-    const fromTable = gramsOfAmount({ value: 1, unit }, itemId, family, tables, kit);
-    if (fromTable) return fromTable.massG;
     if (row.volumeMl) return row.volumeMl * density;
     if (row.massG) return row.massG;
     // "five pieces", "six grains", "two branches": so many of the thing itself.
@@ -136,7 +136,24 @@ function gramsPerOne(
       return piece.massG;
     return null;
   }
-  return gramsOfAmount({ value: 1, unit }, itemId, family, tables, kit)?.massG ?? null;
+  if (unit) return gramsOf(1, unit, facts.measurable, kit);
+  return gramsPerPiece(itemId, facts, family, tables);
+}
+
+/** Grams of one of the thing itself: a piece, the part of one fruit, or what one fruit gives squeezed by hand. */
+function gramsPerPiece(
+  itemId: string,
+  facts: ItemFacts,
+  family: FamilyRow | undefined,
+  tables: Tables,
+): number | null {
+  if (family?.juice?.itemId === itemId) {
+    const fruit = tables.ingredients.get(family.juice.from);
+    const perKg = fruit ? juicePerKg(fruit, 'hand') : null;
+    if (fruit?.piece && perKg !== null)
+      return (fruit.piece.massG / 1000) * perKg * (facts.densityGPerMl ?? 1);
+  }
+  return facts.measurable.piece?.massG ?? null;
 }
 
 export const familyById = (id: string | null): FamilyRow | undefined => FAMILY_ROWS.find((f) => f.id === id);

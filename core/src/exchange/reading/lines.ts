@@ -1,8 +1,8 @@
 import type { FamilyRow } from '../../tables/families.ts';
 import { PART_WORDS } from '../../tables/reading/formWords.ts';
 import type { Tables } from '../../tables/types.ts';
-import { formOf } from '../recognise.ts';
 import { added, amountOf, compared, familyById, gramsOfRead } from './amounts.ts';
+import { formOf } from './forms.ts';
 import type { Ledger } from './ledger.ts';
 import { singular } from './lexicon.ts';
 import type { Thing } from './things.ts';
@@ -316,8 +316,7 @@ export class Lines {
 
 const sameForm = (line: DraftLine, thing: Thing): boolean =>
   !line.family ||
-  formOf(line.family, line.forms.join(' '), '').itemId ===
-    formOf(line.family, thing.forms.join(' '), '').itemId;
+  formOf(line.family, line.forms.join(' ')).itemId === formOf(line.family, thing.forms.join(' ')).itemId;
 
 function addForms(line: DraftLine, forms: readonly string[]): void {
   for (const form of forms) if (!line.forms.includes(form)) line.forms.push(form);
@@ -345,10 +344,10 @@ export function itemOf(line: DraftLine): { itemId: string | null; said: boolean;
       // Skin and all: roots are used with it.
       return family.juice || line.part !== 'peel'
         ? { itemId: null, said: true, missing: true }
-        : { ...formOf(family, line.forms.join(' '), ''), missing: false };
+        : { ...formOf(family, line.forms.join(' ')), missing: false };
   }
   const parts = line.forms.map((w) => (w === 'squeezed' ? 'juice' : (PART_WORDS[w] ?? w)));
-  return { ...formOf(family, [...line.forms, ...parts].join(' '), ''), missing: false };
+  return { ...formOf(family, [...line.forms, ...parts].join(' ')), missing: false };
 }
 
 /** Which share of a line goes in at each of its steps, where there are several. They come to one. */

@@ -126,7 +126,11 @@ function wordsAt(tokens: readonly Token[], at: number): Omit<Figure, 'max'> | nu
     if (next === 'half' || PARTS[next]) return { ...exact(PARTS[next]!, 2) };
     return { value: 1, vague: false, article: true, length: 1 };
   }
-  if (w === 'half') return exact(1 / 2, 1);
+  if (w === 'half') {
+    // "half a dozen"
+    const a = word(at + 1) === 'a' ? 1 : 0;
+    return word(at + 1 + a) === 'dozen' ? exact(6, 2 + a) : exact(1 / 2, 1);
+  }
   if (w === 'dozen') return exact(12, 1);
   if (w === 'quarter') return exact(1 / 4, 1);
   let value: number;

@@ -10,7 +10,7 @@ import { placeAll, withImplied } from './settle.ts';
 import { type DraftStep, Steps } from './steps.ts';
 import { titleOf } from './titles.ts';
 import { type Token, tokensOf } from './tokens.ts';
-import type { ReadDrink, Reading, ReadingKit, ReadStep, ReadYield, Span } from './types.ts';
+import type { ReadDrink, ReadingKit, ReadStep, ReadYield, Span, TextReading } from './types.ts';
 import { containerIn, yieldIn } from './yields.ts';
 
 /** The longest text that is read, UTF-16 code units. */
@@ -21,7 +21,7 @@ export const LONGEST_TEXT = 50_000;
  * to its words. The time it takes grows with the length of the text and no faster.
  * @param pasted at most `LONGEST_TEXT` code units; the rest is not read.
  */
-export function readText(pasted: string, tables: Tables, kit: ReadingKit): Reading {
+export function readText(pasted: string, tables: Tables, kit: ReadingKit): TextReading {
   const text = pasted.slice(0, LONGEST_TEXT);
   const tokens = tokensOf(text);
   const ledger = new Ledger(tokens);
@@ -32,7 +32,7 @@ export function readText(pasted: string, tables: Tables, kit: ReadingKit): Readi
 }
 
 /** How many facts were read, how many of them are unsure, and how many pieces of the text nobody understood. */
-function countsOf(drinks: readonly ReadDrink[], spans: readonly { mark: string }[]): Reading['counts'] {
+function countsOf(drinks: readonly ReadDrink[], spans: readonly { mark: string }[]): TextReading['counts'] {
   let read = 0;
   let unsure = 0;
   for (const d of drinks) {

@@ -285,6 +285,8 @@ export function segment(tokens: readonly Token[]): Block[] {
           block.told.push(...told);
           continue;
         }
+        block.told.push(...sentencesOf(tokens, end + 1, row.end));
+        continue;
       }
       if (
         tokens[end]?.t === '.' ||

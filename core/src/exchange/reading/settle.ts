@@ -1,4 +1,4 @@
-import { itemFacts } from '../recognise.ts';
+import { itemFacts } from '../items.ts';
 import type { DraftLine, Lines } from './lines.ts';
 import { itemOf } from './lines.ts';
 import type { DraftStep, Steps } from './steps.ts';

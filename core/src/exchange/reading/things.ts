@@ -1,7 +1,8 @@
+import type { FamilyRow } from '../../tables/families.ts';
 import { DETERMINERS, FORM_WORDS, PART_WORDS } from '../../tables/reading/formWords.ts';
 import type { MeasureWord } from '../../tables/reading/measureWords.ts';
 import { MORE } from '../../tables/reading/numberWords.ts';
-import { type Entry, nameAt } from './lexicon.ts';
+import { type Entry, nameAt, singular } from './lexicon.ts';
 import { fillOf, measureAt, type Quantity, quantityAt } from './quantities.ts';
 import type { Token } from './tokens.ts';
 
@@ -376,7 +377,8 @@ function unknownName(
     at++;
   const words: string[] = [];
   while (at < end && words.length < 3 && tokens[at]!.kind === 'word' && !UNKNOWN_STOPS.has(tokens[at]!.t)) {
-    if ((words.length && nameAt(tokens, at)) || isVerb(at)) break;
+    const known = words.length ? nameAt(tokens, at) : null;
+    if ((known && known.entry.kind !== 'group') || isVerb(at)) break;
     if (!words.length && PART_WORDS[tokens[at]!.t]) break;
     words.push(tokens[at]!.t);
     at++;
@@ -539,6 +541,25 @@ function thingAt(
     }
   if (!name) return unknownAt(tokens, at, end, q, listed, isVerb);
   if (name.entry.kind === 'family' && name.entry.foreign && !q && !listed) return null;
+  // "Orange blossom honey" is honey.
+  if (['blossom', 'flower', 'flavoured', 'scented', 'infused'].includes(word(tokens, i + name.length, end))) {
+    const head = nameAt(tokens, i + name.length + 1);
+    if (head && i + name.length + 1 < end) {
+      i += name.length + 1;
+      name = head;
+    }
+  }
+  // "Coconut sugar", "clove garlic": the second is the thing, the first says which.
+  const second = nameAt(tokens, i + name.length);
+  if (
+    second?.entry.kind === 'family' &&
+    i + name.length < end &&
+    isKindOf(second.entry.family, tokens[i]!.t)
+  ) {
+    forms.push(tokens[i]!.t);
+    i += name.length;
+    name = second;
+  }
   let to = i + name.length;
   // "orange peel", "mint leaves", "ginger slices": a word for the part or the form right behind.
   const partWords = parts ? [...parts.parts] : [];
@@ -599,6 +620,11 @@ function thingAt(
   const distinct = [...new Set(partWords.map((p) => PART_WORDS[p]!))];
   return distinct.length ? distinct.map(made) : [made(null)];
 }
+
+/** A name that says which form of a family is meant. */
+const isKindOf = (family: FamilyRow, word: string): boolean =>
+  family.leads === true ||
+  family.forms.some((f) => f.words.includes(word) || f.words.includes(singular(word)));
 
 const TAILS = new Set(
   'powder slices slice sticks stick root roots seeds seed pods pod berries berry flowers flower petals pulp paste block syrup extract corns stalks stalk sprigs sprig cubes chunks strips calyx calyces bark flesh siftings dust puree rounds pieces'.split(

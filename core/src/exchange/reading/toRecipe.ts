@@ -5,7 +5,7 @@ import { defaultChoices } from '../../program/book/recipe.ts';
 import { TAP_WATER_ID } from '../../tables/choices.ts';
 import { FAMILY_ROWS } from '../../tables/families.ts';
 import type { Tables } from '../../tables/types.ts';
-import { itemFacts } from '../recognise.ts';
+import { itemFacts } from '../items.ts';
 import type { ReadDrink, ReadLine, ReadStep } from './types.ts';
 
 /** What the recipe still lacks, said before it is taken over. */

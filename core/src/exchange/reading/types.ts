@@ -164,7 +164,7 @@ export interface MarkedSpan extends Span {
   facts: string[];
 }
 
-export interface Reading {
+export interface TextReading {
   drinks: ReadDrink[];
   /** In the order of the text, none over another. What lies between says nothing: small words, greetings. */
   spans: MarkedSpan[];

@@ -1,0 +1,29 @@
+import { FAMILY_ROWS, type FamilyRow } from '../../tables/families.ts';
+import { plain } from './tokens.ts';
+
+/** Words that say less than another beside them: "fresh, grated" is grated. */
+const WEAK: ReadonlySet<string> = new Set(
+  'fresh whole dried dry large big white dark light cold hot warm peeled chopped raw packed'.split(' '),
+);
+
+/** The form of a family that words ask for, the most telling of them first; `said` when a word did. */
+export function formOf(family: FamilyRow, words: string): { itemId: string; said: boolean } {
+  const asked = new Set(
+    plain(words)
+      .split(/[^\p{L}]+/u)
+      .filter(Boolean),
+  );
+  let best: { itemId: string; weight: number } | null = null;
+  for (const form of family.forms) {
+    for (const word of form.words) {
+      if (!asked.has(word)) continue;
+      const weight = WEAK.has(word) ? 1 : 2;
+      if (!best || weight > best.weight) best = { itemId: form.itemId, weight };
+    }
+  }
+  return best ? { itemId: best.itemId, said: true } : { itemId: family.forms[0]!.itemId, said: false };
+}
+
+/** The family of which an item is a form. */
+export const familyOfItem = (itemId: string): FamilyRow | undefined =>
+  FAMILY_ROWS.find((f) => f.forms.some((form) => form.itemId === itemId));
