@@ -176,7 +176,7 @@ test('a pasted recipe: every guess shown, one tap to fix, an unknown thing asked
   await page.goto(`${server.url}/drinks/paste`);
   await page.getByTestId('paste-text').fill(`Red drink for a full table
 
-2 cups dried sorrel
+2 cups sorrel
 3 thumbs of ginger, grated
 a handful of moon berries
 10 cups water

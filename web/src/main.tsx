@@ -48,8 +48,8 @@ const ComparePage = later(() =>
   import('./features/drinks/ComparePage.tsx').then((m) => ({ default: m.ComparePage })),
 );
 const TwoPage = later(() => import('./features/drinks/TwoPage.tsx').then((m) => ({ default: m.TwoPage })));
-const PastePage = later(() =>
-  import('./features/drinks/PastePage.tsx').then((m) => ({ default: m.PastePage })),
+const ReadPage = later(() =>
+  import('./features/drinks/read/ReadPage.tsx').then((m) => ({ default: m.ReadPage })),
 );
 const CapturePage = later(() =>
   import('./features/drinks/CapturePage.tsx').then((m) => ({ default: m.CapturePage })),
@@ -120,7 +120,7 @@ createRoot(document.getElementById('root')!).render(
                     <Route path="/new" element={<Navigate to="/drinks" replace />} />
                     <Route path="/drinks" element={DrinksPage} />
                     <Route path="/drinks/write" element={WritePage} />
-                    <Route path="/drinks/paste" element={PastePage} />
+                    <Route path="/drinks/paste" element={ReadPage} />
                     <Route path="/drinks/capture" element={CapturePage} />
                     <Route path="/drinks/two" element={TwoPage} />
                     <Route path="/drinks/parts" element={PartsPage} />

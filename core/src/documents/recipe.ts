@@ -60,13 +60,8 @@ const lineSchema = v.strictObject({
   itemId: id,
   /** Grams; for liquids at 20 °C, for pieces what they weigh. Water of rule `toVolume` has 0: it fills up. */
   massG: between(0, 200_000),
-  /** What was said of it leaves it open from so much to so much: a handful, three or four thumbs. */
-  open: v.optional(
-    v.pipe(
-      v.strictObject({ minG: between(0, 200_000), maxG: between(0, 200_000) }),
-      v.check((o) => o.minG <= o.maxG, 'order'),
-    ),
-  ),
+  /** What was said of it leaves it open: so many times these grams at the least, and at the most. */
+  open: v.optional(v.strictObject({ low: between(0.01, 1), high: between(1, 100) })),
   rule: ruleSchema,
   stream: v.picklist(STREAMS),
   /** What is done to it before it goes in. */

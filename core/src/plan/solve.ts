@@ -117,9 +117,7 @@ class Sizer {
       kind: line.kind,
       itemId: line.itemId,
       rule: line.rule,
-      ...(line.open && line.massG > 0
-        ? { open: { low: line.open.minG / line.massG, high: line.open.maxG / line.massG } }
-        : {}),
+      ...(line.open ? { open: line.open } : {}),
       massG:
         line.rule.kind === 'toVolume'
           ? free * WATER_20_G_PER_ML

@@ -47,7 +47,7 @@ export const FAMILY_ROWS: readonly FamilyRow[] = [
     'ginger',
     [
       ['ginger-sliced', 'sliced', 'slices', 'chopped', 'peeled', 'fresh'],
-      ['ginger-bruised', 'bruised', 'smashed', 'crushed', 'pounded'],
+      ['ginger-bruised', 'bruised', 'smashed', 'bashed', 'crushed', 'pounded'],
       ['ginger-grated', 'grated', 'shredded', 'minced'],
       ['ginger-blended', 'blended', 'puree', 'pureed'],
       ['ginger-ground', 'ground', 'powder', 'powdered', 'dried'],

@@ -18,7 +18,7 @@ export function doneIn(clause: Clause, words: string, strained: boolean): Done |
   const hits = clause.hits.filter((h) => !h.negated);
   const verbs = hits.map((h) => h.verb);
   const any = (...names: string[]) => names.some((n) => verbs.includes(n));
-  const said = (deed: Deed): Hit | undefined => hits.find((h) => h.deeds.includes(deed));
+  const hitOf = (deed: Deed): Hit | undefined => hits.find((h) => h.deeds.includes(deed));
   const done = (deed: Done['deed'], verb = verbs[0] ?? ''): Done => ({ deed, verb }) as Done;
   if (!hits.length) return withoutVerb(clause, words, strained);
 
@@ -34,7 +34,7 @@ export function doneIn(clause: Clause, words: string, strained: boolean): Done |
     const steeps = hits.find((h) => h.deeds[0] === 'steep');
     if (!steeps) return done('off');
   }
-  const boils = said('boil');
+  const boils = hitOf('boil');
   if (
     any('bring', 'come', 'reach') &&
     !clause.temps.length &&
@@ -61,14 +61,14 @@ export function doneIn(clause: Clause, words: string, strained: boolean): Done |
     words,
     / (?:through|thru|by) (?:a |an |the |my |your |that |clean |fine |double |old |piece of |layer of |some )*(?:mesh |fine |nut milk |cotton |metal |coarse )*(?:sieve|cloth|strainer|muslin|cheesecloth|gauze|colander|mesh|curtain|napkin|bag|towel) /,
   );
-  const strains = said('strain') ?? (any('draw') && / off /.test(words) ? said('steep') : undefined);
+  const strains = hitOf('strain') ?? (any('draw') && / off /.test(words) ? hitOf('steep') : undefined);
   const squeezes = any('squeeze', 'press', 'wring');
   const fruit = clause.things.some((t) => t.entry.kind === 'family' && t.entry.family.juice !== undefined);
   if (strains && !(any('pass') && !through)) return done('strain', strains.verb);
   if (has(words, / (?:blender|liquidiser) /) && any('go', 'put', 'pour', 'add', 'throw', 'tip', 'blend'))
     return done('blend');
   if (through && any('rub', 'mash', 'knead')) return done('strain');
-  if (through && !said('prep') && !said('wash') && !said('juice')) return done('strain');
+  if (through && !hitOf('prep') && !hitOf('wash') && !hitOf('juice')) return done('strain');
   if (has(words, / through (?:the |a |my )?juicer /)) return done('juice');
   if (squeezes && !(fruit && !through)) return done('press', 'squeeze');
   if (any('squeeze', 'juice') || (squeezes && fruit)) return done('juice');
@@ -81,14 +81,14 @@ export function doneIn(clause: Clause, words: string, strained: boolean): Done |
     has(words, / (?:the|its) (?:skin|skins|white|pith|starch|sediment) /)
   )
     return done('nothing');
-  if (said('blend')) return done('blend');
+  if (hitOf('blend')) return done('blend');
   if (has(words, / (?:blender|liquidiser) /) && any('go', 'put', 'pour', 'add', 'throw', 'tip'))
     return done('blend');
   if (any('wait') && clause.times.every((t) => (t.max ?? t.value) <= 5) && clause.times.length)
     return done('nothing');
   if (has(words, / freezer /) && !any('fill', 'bottle')) return done('freeze');
-  const steeps = said('steep');
-  const cools = said('cool');
+  const steeps = hitOf('steep');
+  const cools = hitOf('cool');
   if (
     has(words, / (?:ice|ice bath|iced water) /) &&
     any('stand', 'put', 'set', 'cool', 'place', 'sit', 'plunge', 'chill')
@@ -104,16 +104,16 @@ export function doneIn(clause: Clause, words: string, strained: boolean): Done |
     !clause.times.length
   )
     return done('cool', 'cool');
-  const heats = said('heat');
+  const heats = hitOf('heat');
   if (heats && !any('bring')) return done('heat', heats.verb);
   if (any('bring')) return clause.temps.length ? done('heat', 'heat') : done('toBoil');
-  if (said('soak')) return done('soak');
+  if (hitOf('soak')) return done('soak');
   if (steeps && steeps.verb !== 'leave') return done('steep', steeps.verb);
-  if (said('wash')) return done('wash', said('wash')!.verb);
-  if (said('skim')) return done('skim');
-  if (said('settle')) return done('settle');
-  if (said('freeze') || (any('put', 'go') && has(words, / freezer /))) return done('freeze');
-  if (said('mill')) return done('mill');
+  if (hitOf('wash')) return done('wash', hitOf('wash')!.verb);
+  if (hitOf('skim')) return done('skim');
+  if (hitOf('settle')) return done('settle');
+  if (hitOf('freeze') || (any('put', 'go') && has(words, / freezer /))) return done('freeze');
+  if (hitOf('mill')) return done('mill');
   if (any('pick', 'sort')) return done('pick');
   if (
     any('pour', 'put', 'fill', 'decant') &&
@@ -133,7 +133,7 @@ export function doneIn(clause: Clause, words: string, strained: boolean): Done |
   if (any('remove', 'fish', 'scoop', 'lift', 'pull') || (any('take', 'come') && has(words, / out /)))
     return done('lift');
   if (any('make') && / up to /.test(words) && clause.things.length) return done('put', 'fill');
-  const yields = said('yield');
+  const yields = hitOf('yield');
   if (yields && !any('fill', 'give', 'serve') && clause.hits.length === 1) return done('yield');
   if (any('serve', 'drink', 'enjoy'))
     return any('serve') && has(words, /^ (?:serves|it serves) /) ? done('yield') : done('serve');
@@ -156,9 +156,9 @@ export function doneIn(clause: Clause, words: string, strained: boolean): Done |
   if (any('shake')) return done('shake');
   if (any('turn') && has(words, / (?:jar|over|bottle) /)) return done('shake');
   if (any('cover', 'seal', 'close') && !(any('cover') && clause.things.length)) return done('cover');
-  if (said('sweeten')) return done('sweeten');
+  if (hitOf('sweeten')) return done('sweeten');
   // "Grate in the nutmeg", "rub it with the sugar".
-  const prep = said('prep');
+  const prep = hitOf('prep');
   if (
     prep &&
     / (?:grate|slice|crush|crumble|break|mix|zest)s? in(?:to)? (?!cubes|pieces|slices|chunks|strips|half)/.test(
@@ -174,7 +174,7 @@ export function doneIn(clause: Clause, words: string, strained: boolean): Done |
     / (?:with|in) /.test(words)
   )
     return done('put', prep.verb);
-  if (prep && !said('put') && !said('stir')) return done('prep', prep.verb);
+  if (prep && !hitOf('put') && !hitOf('stir')) return done('prep', prep.verb);
   if (steeps) return done('steep', 'leave');
   if (
     any('put', 'go', 'place', 'transfer', 'stand', 'set') &&
@@ -182,13 +182,13 @@ export function doneIn(clause: Clause, words: string, strained: boolean): Done |
     !clause.things.length
   )
     return done('hold', 'fridge');
-  if (said('divide')) return done('divide');
+  if (hitOf('divide')) return done('divide');
   if (any('make', 'top', 'fill') && / up (?:to|with) /.test(words)) return done('put', 'fill');
-  if (said('stir') || said('put')) return done('put', said('put')?.verb ?? 'stir');
+  if (hitOf('stir') || hitOf('put')) return done('put', hitOf('put')?.verb ?? 'stir');
   if (any('go', 'come') && has(words, / in(?:to)? /) && !clause.times.length) return done('put', 'go');
   if (any('taste', 'check', 'try')) return done('taste');
   if (any('reduce')) return done('reduce');
-  if (said('introduce')) return done('introduce');
+  if (hitOf('introduce')) return done('introduce');
   if (any('give')) return done('yield');
   if (any('cover')) return done('put', 'cover');
   // Helpers alone: what they have beside them decides.

@@ -1,7 +1,8 @@
 import type { Tables } from '../../tables/types.ts';
 import { gramsOfRead } from './amounts.ts';
+import { checksOf } from './checks.ts';
 import { familyOfItem } from './forms.ts';
-import type { ReadDrink, ReadingKit, ReadLine } from './types.ts';
+import { PLAIN_STEP, type ReadDrink, type ReadingKit, type ReadLine, type ReadStep } from './types.ts';
 
 /** What a cook has set right of one line. */
 export interface LineFix {
@@ -22,6 +23,8 @@ export interface StepFix {
 export interface Fixes {
   lines: Readonly<Record<string, LineFix>>;
   steps: Readonly<Record<string, StepFix>>;
+  /** It was never heated, and is to be boiled so long, before it is strained. */
+  boilMin?: number;
   /** Lines put in by hand, for words that nobody understood. */
   added: readonly ReadLine[];
 }
@@ -66,7 +69,26 @@ export function mended(drink: ReadDrink, fixes: Fixes, tables: Tables, kit: Read
     const minutes = fix.minutes === undefined ? step.minutes : { value: fix.minutes };
     return [{ ...step, minutes, doubts: fix.sure || fix.minutes !== undefined ? [] : step.doubts }];
   });
-  return { ...drink, lines, steps };
+  const whole = fixes.boilMin === undefined ? steps : boiled(steps, fixes.boilMin);
+  return { ...drink, lines, steps: whole, checks: checksOf({ lines, steps: whole }, tables) };
+}
+
+/** With a boil of so many minutes before it is strained, or at the end. */
+function boiled(steps: readonly ReadStep[], minutes: number): ReadStep[] {
+  const at = steps.findIndex((s) => s.kind === 'strain' || s.kind === 'bottle');
+  const near = steps[Math.max(0, at)] ?? steps[0];
+  if (!near) return [...steps];
+  const boil: ReadStep = {
+    ...PLAIN_STEP,
+    id: 'boil',
+    span: near.span,
+    kind: 'boil',
+    minutes: { value: minutes },
+    level: 'gentle',
+  };
+  const out = [...steps];
+  out.splice(at < 0 ? steps.length : at, 0, boil);
+  return out;
 }
 
 /** Whatever was mended is no longer in doubt, once it is known what it is and how much. */

@@ -189,7 +189,7 @@ function readBlock(
     })),
     checks: [],
   };
-  drink.checks = checksOf(drink, kit);
+  drink.checks = checksOf(drink, tables);
   for (const meta of block.meta) {
     const span = { start: tokens[meta.from]!.start, end: tokens[meta.end - 1]!.end };
     steps.understood.push(span);

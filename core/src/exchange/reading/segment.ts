@@ -379,7 +379,7 @@ function isTitle(
   if (!next || row.end - row.from > 9) return false;
   if (/ (?:love|yours|greetings|thank|thanks|kiss|write|serves|makes|yield|yields|makes) /.test(text))
     return false;
-  return block.title === null ? block.told.length === 0 : startsDrink(tokens, rows, index, block);
+  return block.title === null ? !deedsIn(tokens, block) : startsDrink(tokens, rows, index, block);
 }
 
 const isCapitals = (tokens: readonly Token[], row: Row): boolean =>

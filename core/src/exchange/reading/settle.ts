@@ -3,6 +3,7 @@ import type { DraftLine, Lines } from './lines.ts';
 import { itemOf } from './lines.ts';
 import type { DraftStep, Steps } from './steps.ts';
 
+const WASHED: ReadonlySet<string> = new Set(['washed', 'scrubbed', 'rinsed']);
 const FILLS = new Set(['combine', 'soak', 'blend', 'heat', 'boil', 'steep', 'mix', 'sweeten']);
 const COOKS = new Set(['heat', 'boil', 'steep', 'soak', 'blend']);
 
@@ -117,6 +118,15 @@ export function placeAll(steps: Steps, lines: Lines): void {
       if (bath && !line.at.length && !line.listed) lines.all.splice(lines.all.indexOf(line), 1);
     }
   }
+  // "Ginger, washed": it is washed before anything is done with it.
+  const unwashed = lines.all.filter(
+    (l) =>
+      l.forms.some((f) => WASHED.has(f)) &&
+      !all.some((s) => s.kind === 'wash' && (s.handles.includes(l.id) || !s.handles.length)),
+  );
+  const [first] = all;
+  if (unwashed.length && first)
+    all.unshift(step('wash', first, 'wash', { handles: unwashed.map((l) => l.id) }));
   // A fruit of which only parts go in: the parts are the lines.
   for (const line of [...lines.all])
     if (
@@ -129,6 +139,11 @@ export function placeAll(steps: Steps, lines: Lines): void {
     if (!line.at.length && !line.amount && !line.listed && !line.toTaste)
       lines.all.splice(lines.all.indexOf(line), 1);
   for (const line of lines.all) if (!line.at.length && !line.optional) leftOver(line, steps, lines);
+  // A filling that nobody wrote and that has nothing to fill in is none.
+  const filled = new Set(lines.all.flatMap((l) => l.at.map((a) => a.stepId)));
+  for (const s of [...all])
+    if (s.implied && (s.kind === 'combine' || s.kind === 'mix') && !filled.has(s.id))
+      all.splice(all.indexOf(s), 1);
 }
 
 /** Nobody said where it goes: water and plants into the first filling, what sweetens or is poured in after the straining. */
@@ -145,6 +160,12 @@ function leftOver(line: DraftLine, steps: Steps, lines: Lines): void {
       all.find((s) => FILLS.has(s.kind)));
   if (home) {
     line.at.push({ stepId: home.id, weak: true });
-    line.placeGuessed = true;
+    // With one place to go, there is nothing to guess.
+    const places = all.filter(
+      (s, i) =>
+        (late ? i > strained : i < strained || strained < 0) &&
+        (s.kind === 'combine' || s.kind === 'mix' || s.kind === 'sweeten'),
+    );
+    line.placeGuessed = places.length > 1;
   }
 }

@@ -985,6 +985,13 @@ export class Steps {
     if (vessel) step.vessel = vessel.vessel;
     if (everything) step.everything = { except: [...(step.everything?.except ?? []), ...families(except)] };
     for (const line of meant) this.place(line, step, false);
+    // "Cover with eight litres of water": all that was named so far lies under it.
+    if (
+      / cover(?:ed|s)? /.test(words) &&
+      things.some((t) => t.entry.kind === 'family' && t.entry.family.plainWater)
+    )
+      for (const line of this.lines.all)
+        if (!line.at.some((a) => !a.weak) && !line.listed) this.place(line, step, false);
     if (/ (?:what is left|what's left|what was left|the solids|the pulp|the spent) /.test(words)) {
       const strain = this.lastOf('strain');
       if (strain) strain.kept = true;

@@ -19,6 +19,8 @@ export type Missing =
 export interface ReadRecipe {
   recipe: Recipe;
   missing: Missing[];
+  /** Litres that the stated amounts give; null where it cannot be worked out yet. */
+  givesL: number | null;
 }
 
 /** Where a recipe says "to taste" and nothing else: medium sweet; the taste at the pot decides. */
@@ -90,7 +92,8 @@ export function recipeOfRead(
     targetSweetnessPct: 0,
     times: {},
   };
-  const litres = saidL ?? litresOf(draft, tables);
+  const givesL = litresOf(draft, tables);
+  const litres = saidL ?? givesL;
   if (litres !== null) draft.basisL = Math.max(LEAST_L, rounded(litres));
   const sweetPct =
     sweetG > 0
@@ -98,10 +101,18 @@ export function recipeOfRead(
       : lines.some((l) => l.kind === 'sweetener')
         ? BY_TASTE_PCT
         : 0;
-  return { recipe: { ...draft, targetSweetnessPct: sweetPct }, missing };
+  return { recipe: { ...draft, targetSweetnessPct: sweetPct }, missing, givesL };
 }
 
 const rounded = (litres: number): number => Math.round(litres * 100) / 100;
+
+/** How far an amount is open, where it is worth saying. */
+function openOf(massG: ReadLine['massG']): Pick<RecipeLine, 'open'> {
+  if (!massG || !(massG.likely > 0) || massG.max <= massG.min * 1.1) return {};
+  return {
+    open: { low: Math.max(0.01, massG.min / massG.likely), high: Math.min(100, massG.max / massG.likely) },
+  };
+}
 
 /** A line of the recipe; water that goes in at several steps is a line for each. */
 function linesOf(read: ReadLine, itemId: string, kind: RecipeLine['kind'], byTaste: boolean): Parted[] {
@@ -113,9 +124,7 @@ function linesOf(read: ReadLine, itemId: string, kind: RecipeLine['kind'], byTas
       kind,
       itemId,
       massG: (read.massG?.likely ?? 0) * share,
-      ...(read.massG && read.massG.max > read.massG.min * 1.1
-        ? { open: { minG: read.massG.min * share, maxG: read.massG.max * share } }
-        : {}),
+      ...openOf(read.massG),
       rule: byTaste ? { kind: 'toTarget' } : { kind: 'linear' },
       stream: kind === 'sweetener' ? 'sweet' : kind === 'liquid' && itemId !== TAP_WATER_ID ? 'after' : 'pot',
       wash: 'none',

@@ -30,7 +30,7 @@ coarse coarsely roughly chopped crushed cracked bruised smashed bashed pounded m
 chunks quartered halved juiced squeezed blended puree pureed packed ripe raw cold hot warm boiling lukewarm tepid iced
 white brown dark light granulated caster castor demerara turbinado cane pitted stoned medjool soft runny clear strips
 broken crumbled siftings dust loose unwaxed organic green red black yellow pink seedless clean filtered tap drinking
-bottled freshly young old tender tough washed scrubbed trimmed pulp paste block syrup extract bark sea flesh cooked
+bottled freshly young old tender tough washed rinsed scrubbed trimmed pulp paste block syrup extract bark sea flesh cooked
 melted dissolved strained toasted roasted deseeded seeded shelled torn picked pods berries berry seeds seed corns
 petals flowers flower calyx calyces stick sticks root roots stalk stalks sprig sprigs stem stems powdery overproof plain
 natural pure sweet sour large small medium big little good nice fat long thick tiny rounds pieces bits wedges cut broken

@@ -1,12 +1,11 @@
-import type { OwnKind } from '../../documents/ingredient.ts';
-
 /** A thing that cooks put into drinks and of which the tables know nothing: the cook is asked what it is. */
 export interface OtherThing {
   names: readonly string[];
-  kind: OwnKind;
+  /** What kind of thing of the cook's own it would be. */
+  kind: 'plant' | 'powder' | 'drink' | 'milk' | 'sweetener';
 }
 
-const of = (kind: OwnKind, ...names: (string | readonly string[])[]): OtherThing[] =>
+const of = (kind: OtherThing['kind'], ...names: (string | readonly string[])[]): OtherThing[] =>
   names.map((n) => ({ names: typeof n === 'string' ? [n] : n, kind }));
 
 export const OTHER_THINGS: readonly OtherThing[] = [

@@ -1,10 +1,11 @@
 import '../../words/places/drinks.ts';
 import {
   type CustomFacts,
+  itemFacts,
   type Kitchen,
   measuringKit,
-  parsePasted,
   type RecipeLine,
+  readText,
   type Tables,
 } from '@big-ladle/core';
 import Alert from '@mui/material/Alert';
@@ -28,11 +29,13 @@ export function AddLine(props: { kitchen: Kitchen; tables: Tables; onAdd: (line:
   const [text, setText] = useState('');
   const [unknown, setUnknown] = useState<string | null>(null);
   const read = text.trim()
-    ? parsePasted(say('addLine.ingredients', { text }), tables, {
+    ? readText(say('addLine.ingredients', { text }), tables, {
         ...measuringKit(kitchen),
         system: kitchen.units,
-      }).lines[0]
+      }).drinks[0]?.lines[0]
     : undefined;
+  const kind = read?.itemId ? (itemFacts(read.itemId, tables)?.kind ?? 'solid') : 'solid';
+  const massG = read?.massG?.likely ?? 0;
   const add = (itemId: string, kind: RecipeLine['kind'], massG: number) => {
     onAdd({
       id: uuid(),
@@ -52,8 +55,8 @@ export function AddLine(props: { kitchen: Kitchen; tables: Tables; onAdd: (line:
       component="form"
       onSubmit={(e: React.FormEvent) => {
         e.preventDefault();
-        if (read?.itemId) add(read.itemId, read.kind, read.massG ?? 0);
-        else if (read) setUnknown(read.unknownName ?? text);
+        if (read?.itemId) add(read.itemId, kind, massG);
+        else if (read) setUnknown(read.name || text);
       }}
       sx={{ display: 'grid', gap: 0.75 }}
     >
@@ -75,14 +78,14 @@ export function AddLine(props: { kitchen: Kitchen; tables: Tables; onAdd: (line:
           {read.itemId ? (
             <>
               {sayItem(read.itemId)}
-              {read.kind === 'sweetener'
+              {kind === 'sweetener'
                 ? say('common.byTaste')
-                : `, ${read.massG === null ? say('addLine.noAmountYet') : grams(read.massG)}`}
+                : `, ${read.massG === null ? say('addLine.noAmountYet') : grams(read.massG.likely)}`}
               {read.doubts.length > 0 && <> · {read.doubts.map((d) => say(`doubt.${d}`)).join(' ')}</>}
               {read.falseFriend && <> {sayCode(`friend.${read.falseFriend}`)}</>}
             </>
           ) : (
-            say('addLine.nothingHereIsCalled', { unknownName: read.unknownName ?? '' })
+            say('addLine.nothingHereIsCalled', { unknownName: read.name })
           )}
         </Box>
       )}
@@ -90,7 +93,7 @@ export function AddLine(props: { kitchen: Kitchen; tables: Tables; onAdd: (line:
         <Alert severity="info" icon={false}>
           <NewIngredient
             name={unknown}
-            onMade={(facts: CustomFacts) => add(facts.id, lineKindOf(facts), read?.massG ?? 0)}
+            onMade={(facts: CustomFacts) => add(facts.id, lineKindOf(facts), massG)}
             onCancel={() => setUnknown(null)}
           />
         </Alert>

@@ -326,7 +326,14 @@ export const EN_BOOK = {
   'doubt.formGuessed': 'Which form, was not said.',
   'doubt.unknownThing': 'Not known here: say what it is.',
   'doubt.strangeUnit': 'This measure does not fit it.',
-  'doubt.range': 'A range: its middle was taken.',
+  'doubt.differs': 'Told twice, with different amounts.',
+  'doubt.placeGuessed': 'Where it goes in, was not said.',
+  'doubt.spelling': 'Spelled in another way.',
+  'doubt.optional': 'Only if you like.',
+  'doubt.meaningGuessed': 'This may mean something else.',
+  'doubt.vagueTime': 'A time without a figure.',
+  'doubt.noTime': 'No time was given.',
+  'doubt.outOfRange': 'Far from what is usual.',
 
   // slips
 
