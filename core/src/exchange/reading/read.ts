@@ -6,7 +6,7 @@ import { Ledger } from './ledger.ts';
 import { finished, Lines } from './lines.ts';
 import { marksOf } from './review.ts';
 import { type Block, segment } from './segment.ts';
-import { placeAll, withImplied } from './settle.ts';
+import { placeAll, withHeatings } from './settle.ts';
 import { type DraftStep, Steps } from './steps.ts';
 import { titleOf } from './titles.ts';
 import { type Token, tokensOf } from './tokens.ts';
@@ -172,7 +172,7 @@ function readBlock(
     steps.all.pop();
     steps.notes.push({ kind: 'keeps', span: end.span });
   }
-  withImplied(steps, lines);
+  withHeatings(steps);
   placeAll(steps, lines);
   const readLines = lines.all.map((line) => finished(line, tables, kit));
   const readSteps = steps.all.map((s) => stepOf(s, text));

@@ -1,3 +1,4 @@
+import { takesLines } from '../../program/book/lineMoves.ts';
 import { itemFacts } from '../items.ts';
 import type { DraftLine, Lines } from './lines.ts';
 import { itemOf } from './lines.ts';
@@ -39,8 +40,8 @@ const step = (
   ...more,
 });
 
-/** What nobody wrote and the rest means: a boil without its heating; what is only named boiling is brought to the boil. */
-export function withImplied(steps: Steps, lines: Lines): void {
+/** What nobody wrote and the rest means: a boil has its heating; what is only named boiling is brought to the boil. */
+export function withHeatings(steps: Steps): void {
   const { all } = steps;
   // "Boil the water. Add the flowers.": it is brought to the boil, and that is all.
   for (const [i, s] of all.entries()) {
@@ -51,18 +52,6 @@ export function withImplied(steps: Steps, lines: Lines): void {
       s.heatTo = 'boil';
       s.doubts.delete('noTime');
     }
-  }
-  // What is put on the fire was put into the pot before.
-  for (let i = 0; i < all.length; i++) {
-    const s = all[i]!;
-    if (s.kind !== 'heat' && s.kind !== 'boil') continue;
-    const mine = lines.all.filter((l) => l.at.some((a) => a.stepId === s.id));
-    if (!mine.length && !s.everything) continue;
-    const fill = step('combine', s, `${s.id}f`, { everything: s.everything });
-    s.everything = null;
-    for (const l of mine) for (const a of l.at) if (a.stepId === s.id) a.stepId = fill.id;
-    all.splice(i, 0, fill);
-    i++;
   }
   let hot = false;
   for (let i = 0; i < all.length; i++) {
@@ -75,6 +64,25 @@ export function withImplied(steps: Steps, lines: Lines): void {
       }
       hot = true;
     } else if (s.kind === 'strain' || s.kind === 'cool') hot = false;
+  }
+}
+
+/** What goes in at a step that takes nothing was put in before it: what is put on the fire is in the pot by then. */
+function withFillings(all: DraftStep[], lines: Lines): void {
+  for (let i = 0; i < all.length; i++) {
+    const s = all[i]!;
+    if (takesLines(s.kind)) continue;
+    const mine = lines.all.filter((l) => l.at.some((a) => a.stepId === s.id));
+    if (!mine.length) continue;
+    // Before the heating that a boil implies.
+    const at = i > 0 && s.kind === 'boil' && all[i - 1]!.kind === 'heat' && all[i - 1]!.implied ? i - 1 : i;
+    const before = all[at - 1];
+    const fill = before?.kind === 'combine' && before.implied ? before : step('combine', s, `${s.id}f`);
+    for (const l of mine) for (const a of l.at) if (a.stepId === s.id) a.stepId = fill.id;
+    if (fill !== before) {
+      all.splice(at, 0, fill);
+      i++;
+    }
   }
 }
 
@@ -91,7 +99,6 @@ function kindsOfPuts(all: DraftStep[]): void {
 /** Every line at the steps where it goes in: those that name it, "everything", or where such a thing usually goes. */
 export function placeAll(steps: Steps, lines: Lines): void {
   const { all } = steps;
-  kindsOfPuts(all);
   const index = new Map(all.map((s, i) => [s.id, i]));
   for (const line of lines.all) {
     if (line.at.some((a) => !a.weak)) line.at = line.at.filter((a) => !a.weak);
@@ -139,6 +146,8 @@ export function placeAll(steps: Steps, lines: Lines): void {
     if (!line.at.length && !line.amount && !line.listed && !line.toTaste)
       lines.all.splice(lines.all.indexOf(line), 1);
   for (const line of lines.all) if (!line.at.length && !line.optional) leftOver(line, steps, lines);
+  withFillings(all, lines);
+  kindsOfPuts(all);
   // A filling that nobody wrote and that has nothing to fill in is none.
   const filled = new Set(lines.all.flatMap((l) => l.at.map((a) => a.stepId)));
   for (const s of [...all])
