@@ -7,7 +7,8 @@ import { finished, Lines } from './lines.ts';
 import { marksOf } from './review.ts';
 import { type Block, segment } from './segment.ts';
 import { placeAll, withHeatings } from './settle.ts';
-import { type DraftStep, Steps } from './steps.ts';
+import { type DraftStep, StepBuilder } from './steps/builder.ts';
+import { readClause } from './steps/readClause.ts';
 import { titleOf } from './titles.ts';
 import { type Token, tokensOf } from './tokens.ts';
 import type { ReadDrink, ReadingKit, ReadStep, ReadYield, Span, TextReading } from './types.ts';
@@ -69,7 +70,7 @@ function readBlock(
 ): ReadBlock {
   const lines = new Lines(text, tokens, tables, kit, ledger);
   for (const row of block.listed) for (const thing of row.things) lines.listed(thing);
-  const steps = new Steps(text, tokens, lines, ledger);
+  const steps = new StepBuilder(text, tokens, lines, ledger);
   let drinkYield: ReadYield | null = null;
   let strength = 0;
   // "Makes" says it; "I get" may say it; a figure alone is a guess.
@@ -162,7 +163,7 @@ function readBlock(
     const before = steps.all.length;
     for (const clause of own) {
       clauses.push(clause);
-      steps.read(clause);
+      readClause(steps, clause);
     }
     if (led) steps.led(led.time, before);
   }

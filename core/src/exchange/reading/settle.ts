@@ -2,7 +2,7 @@ import { takesLines } from '../../program/book/lineMoves.ts';
 import { itemFacts } from '../items.ts';
 import type { DraftLine, Lines } from './lines.ts';
 import { itemOf } from './lines.ts';
-import type { DraftStep, Steps } from './steps.ts';
+import type { DraftStep, StepBuilder } from './steps/builder.ts';
 
 const WASHED: ReadonlySet<string> = new Set(['washed', 'scrubbed', 'rinsed']);
 const FILLS = new Set(['combine', 'soak', 'blend', 'heat', 'boil', 'steep', 'mix', 'sweeten']);
@@ -41,7 +41,7 @@ const step = (
 });
 
 /** What nobody wrote and the rest means: a boil has its heating; what is only named boiling is brought to the boil. */
-export function withHeatings(steps: Steps): void {
+export function withHeatings(steps: StepBuilder): void {
   const { all } = steps;
   // "Boil the water. Add the flowers.": it is brought to the boil, and that is all.
   for (const [i, s] of all.entries()) {
@@ -97,7 +97,7 @@ function kindsOfPuts(all: DraftStep[]): void {
 }
 
 /** Every line at the steps where it goes in: those that name it, "everything", or where such a thing usually goes. */
-export function placeAll(steps: Steps, lines: Lines): void {
+export function placeAll(steps: StepBuilder, lines: Lines): void {
   const { all } = steps;
   const index = new Map(all.map((s, i) => [s.id, i]));
   for (const line of lines.all) {
@@ -156,7 +156,7 @@ export function placeAll(steps: Steps, lines: Lines): void {
 }
 
 /** Nobody said where it goes: water and plants into the first filling, what sweetens or is poured in after the straining. */
-function leftOver(line: DraftLine, steps: Steps, lines: Lines): void {
+function leftOver(line: DraftLine, steps: StepBuilder, lines: Lines): void {
   const { all } = steps;
   const kind = line.family ? itemFacts(itemOf(line).itemId ?? '', lines.tables)?.kind : undefined;
   const strained = all.findLastIndex((s) => s.kind === 'strain');

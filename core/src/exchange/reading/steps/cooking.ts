@@ -1,0 +1,157 @@
+import type { Clause } from '../clauses.ts';
+import { cueOf, type Length, levelIn, lidIn } from '../details.ts';
+import type { Thing } from '../things.ts';
+import type { Span } from '../types.ts';
+import { type DraftStep, EVERYTHING, families, type StepBuilder } from './builder.ts';
+import { type Piece, told } from './piece.ts';
+import { putIn } from './putting.ts';
+import { stand } from './standing.ts';
+
+export function boilDetails(b: StepBuilder, step: DraftStep, words: string, verb: string | null): void {
+  step.level = levelIn(words, verb) ?? b.level ?? null;
+  step.lid = lidIn(words) ?? b.lid ?? null;
+  b.level = undefined;
+  b.lid = undefined;
+  b.off = false;
+}
+
+export function heatUp(
+  b: StepBuilder,
+  clause: Clause,
+  words: string,
+  span: Span,
+  verb: string,
+  length: Length | null,
+  things: readonly Thing[],
+  except: readonly Thing[],
+): void {
+  const step = b.add('heat', span);
+  step.tempC = clause.temps[0]?.value ?? null;
+  b.uses(clause.temps[0]);
+  step.cue = cueOf(b.tokens, b.text, clause);
+  const notBoil =
+    clause.hits.some((h) => h.negated && h.verb === 'boil') ||
+    / (?:not|don't|dont|never) .*boil /.test(words);
+  const boils = / boils? /.test(words) && !notBoil;
+  step.heatTo =
+    step.tempC !== null ? null : boils ? 'boil' : / bubbles? /.test(words) ? 'firstBubbles' : 'hot';
+  step.lid = lidIn(words) ?? null;
+  if (length) b.time(step, length);
+  for (const line of b.meant(clause, words, things)) b.place(line, step, false);
+  for (const thing of things) for (const line of b.named(thing)) b.place(line, step, false, thing);
+  if (EVERYTHING.test(words)) step.everything = { except: families(except) };
+  if (verb === 'warm' && b.bottled) step.doubts.add('meaningGuessed');
+  b.off = false;
+}
+
+export function boilOn(
+  b: StepBuilder,
+  clause: Clause,
+  words: string,
+  span: Span,
+  verb: string,
+  length: Length | null,
+  things: readonly Thing[],
+  except: readonly Thing[],
+): void {
+  const last = b.last;
+  // "Boil, then simmer 20 minutes": the first brings it to the boil.
+  if (last?.kind === 'boil' && !last.minutes && length && !last.cue) {
+    last.kind = 'heat';
+    last.heatTo = 'boil';
+    last.implied = true;
+    last.doubts.delete('noTime');
+  }
+  // "It boils gently": how the boil that was named goes on.
+  if (last?.kind === 'boil' && !length && !things.length && clause.hits.every((h) => h.form !== 'plain')) {
+    b.extend(last, span);
+    last.level ??= levelIn(words, verb) ?? null;
+    return;
+  }
+  // "Now it is boiling": it has come to the boil.
+  if (!length && !things.length && clause.hits.every((h) => h.form === 'ing')) {
+    if (last?.kind === 'heat' && last.heatTo === 'boil') b.extend(last, span);
+    else b.add('heat', span, { implied: true, heatTo: 'boil' });
+    return;
+  }
+  const kettle = / kettle /.test(words) && !length && !things.length;
+  const step = b.add(
+    kettle ? 'heat' : 'boil',
+    span,
+    kettle ? { implied: true, heatTo: 'boil', vessel: 'kettle' } : {},
+  );
+  if (kettle) return;
+  if (length) b.time(step, length);
+  else step.doubts.add('noTime');
+  step.cue = cueOf(b.tokens, b.text, clause);
+  boilDetails(b, step, words, verb);
+  for (const line of b.meant(clause, words, things)) b.place(line, step, false);
+  for (const thing of things) for (const line of b.named(thing)) b.place(line, step, false, thing);
+  if (EVERYTHING.test(words)) step.everything = { except: families(except) };
+}
+
+export function doToBoil(b: StepBuilder, c: Piece): void {
+  const { words, span, except, length } = c;
+  const before = b.last;
+  const again = before?.kind === 'heat' && before.heatTo === 'boil';
+  const step = again ? before : b.add('heat', span, { heatTo: 'boil' });
+  if (again) b.extend(step, span);
+  told(b, c, step);
+  if (EVERYTHING.test(words)) step.everything = { except: families(except) };
+  if (/ simmer /.test(words)) b.level = 'simmer';
+  b.off = false;
+  // "bring to the boil for ten minutes"
+  if (length) {
+    const boil = b.add('boil', span);
+    b.time(boil, length);
+    boilDetails(b, boil, words, null);
+  }
+}
+
+export function doHeat(b: StepBuilder, c: Piece): void {
+  const { clause, words, span, things, except, length, verb } = c;
+  heatUp(b, clause, words, span, verb, length, things, except);
+}
+
+export function doBoil(b: StepBuilder, c: Piece): void {
+  const { clause, words, span, things, except, length, verb } = c;
+  boilOn(b, clause, words, span, verb, length, things, except);
+}
+
+export function doLower(b: StepBuilder, c: Piece): void {
+  const { words, span, length } = c;
+  b.level = 'simmer';
+  const boil = b.last?.kind === 'boil' ? b.last : null;
+  if (length) {
+    const step = b.add('boil', span, { level: 'simmer' });
+    b.time(step, length);
+    boilDetails(b, step, words, 'simmer');
+  } else if (boil) b.extend(boil, span);
+}
+
+export function doOff(b: StepBuilder, c: Piece): void {
+  const { clause, words, span, things, except, length } = c;
+  b.off = true;
+  b.lid = lidIn(words) ?? b.lid;
+  if (length) stand(b, clause, words, span, length);
+  if (things.length) putIn(b, clause, words, span, things, except);
+}
+
+export function doCover(b: StepBuilder, c: Piece): void {
+  const { clause, words, span, length } = c;
+  const lid = lidIn(` ${words} `) ?? 'on';
+  const last = b.last;
+  if (length) {
+    stand(b, clause, words, span, length).lid = lid;
+    return;
+  }
+  if (b.off || !last || !(last.kind === 'boil' || last.kind === 'steep' || last.kind === 'soak')) b.lid = lid;
+  else last.lid = lid;
+}
+
+export function doReduce(b: StepBuilder, c: Piece): void {
+  const { words, span } = c;
+  b.add('boil', span, {
+    downToShare: / half /.test(words) ? 0.5 : / third /.test(words) ? 1 / 3 : null,
+  });
+}

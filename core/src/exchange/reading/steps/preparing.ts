@@ -1,0 +1,134 @@
+import { FORM_OF_DEED } from '../../../tables/reading/formWords.ts';
+import { sievesIn } from '../clauses.ts';
+import { cueOf, wordsOf } from '../details.ts';
+import { EVERYTHING, families, type StepBuilder } from './builder.ts';
+import { type Piece, told } from './piece.ts';
+import { strainIt } from './straining.ts';
+
+export function doWash(b: StepBuilder, c: Piece): void {
+  const { clause, words, span, things } = c;
+  const before = b.last;
+  const again = before?.kind === 'wash' && !things.length;
+  const step = again ? before : b.add('wash', span);
+  if (again) b.extend(step, span);
+  step.rinses = b.often(clause, words) ?? step.rinses;
+  step.cue = cueOf(b.tokens, b.text, clause) ?? step.cue;
+  // Salt and vinegar to wash with are no part of the drink.
+  b.handle(
+    step,
+    things.filter(
+      (t) => !(t.entry.kind === 'family' && (t.entry.family.plainWater || t.entry.family.washes)),
+    ),
+  );
+}
+
+export function doPick(b: StepBuilder, c: Piece): void {
+  const { span, things } = c;
+  b.handle(b.add('pick', span), things);
+}
+
+export function doPrep(b: StepBuilder, c: Piece): void {
+  const { clause, words, span, things, verb } = c;
+  const form = FORM_OF_DEED[verb];
+  // "A piece of ginger that I have sliced": its form, and no step of its own.
+  if (/^ (?:that|which) /.test(words) && !things.length) {
+    if (form) for (const line of b.recent()) line.forms.push(form);
+    return;
+  }
+  const step = b.last?.kind === 'prep' ? b.last : b.add('prep', span);
+  b.extend(step, span);
+  const lines = b.handle(step, things);
+  const meant = lines.length
+    ? lines
+    : / (?:it|them|everything) /.test(words) || clause.sentence === b.lastSentence
+      ? b.focus
+      : [];
+  if (verb === 'peel' || verb === 'zest') b.lines.peeled = meant.filter((l) => l.family?.juice);
+  if (form) for (const line of meant) if (!line.part) line.forms.push(form);
+  if (verb === 'zest') for (const line of meant) line.part ??= 'peel';
+}
+
+export function doBlend(b: StepBuilder, c: Piece): void {
+  const { clause, words, span, except, length } = c;
+  const before = b.last;
+  const again = before?.kind === 'blend' && clause.sentence === b.lastSentence;
+  const step = again ? before : b.add('blend', span, { vessel: 'blender' });
+  if (again) b.extend(step, span);
+  if (length) b.time(step, length);
+  step.cue = cueOf(b.tokens, b.text, clause) ?? step.cue;
+  told(b, c, step);
+  if (EVERYTHING.test(words)) step.everything = { except: families(except) };
+  const kept = / (?:what is left|what's left|back in|residue|pulp|again) /.test(words);
+  if (kept) {
+    const strain = b.lastOf('strain');
+    if (strain) strain.kept = true;
+  }
+  for (const line of b.placedAt(step)) if (!line.part) line.forms.push('blended');
+  if (sievesIn(b.tokens, clause.from, clause.to).length) strainIt(b, clause, words, span, []);
+}
+
+export function doMill(b: StepBuilder, c: Piece): void {
+  const { span, things } = c;
+  b.handle(b.add('mill', span), things);
+}
+
+export function doJuice(b: StepBuilder, c: Piece): void {
+  const { clause, words, span, things } = c;
+  // "Squeeze three limes in at the end": they go in here.
+  if (/ in(?: too| as well)? $/.test(words) || / (?:in at the end|into it|over it) /.test(words)) {
+    const put = b.put(b.strained ? 'mix' : 'combine', span);
+    for (const thing of things)
+      for (const line of b.named({ ...thing, part: thing.part ?? 'juice' })) b.place(line, put, false);
+    return;
+  }
+  const step =
+    b.last?.kind === 'juice' && clause.sentence === b.lastSentence && !things.length
+      ? b.last
+      : b.add('juice', span);
+  b.extend(step, span);
+  const juicer = / juicer /.test(clause.when ? wordsOf(b.tokens, clause.from, clause.when.from) : words);
+  const before = b.meant(clause, words, things);
+  const lines = things.flatMap((t) => b.named(juicer ? t : { ...t, part: t.part ?? 'juice' }));
+  const meant = (lines.length ? lines : before.length ? before : b.recent()).map(
+    (l) => b.lines.split(l, things) ?? l,
+  );
+  for (const line of meant) {
+    if (line.family?.juice && !juicer) line.part ??= 'juice';
+    if (juicer) line.juiced = true;
+    b.place(line, step, !juicer);
+  }
+}
+
+export function doSkim(b: StepBuilder, c: Piece): void {
+  const { span } = c;
+  b.add('skim', span);
+}
+
+export function doSettle(b: StepBuilder, c: Piece): void {
+  const { span, length } = c;
+  const step = b.add('settle', span);
+  if (length) b.time(step, length);
+}
+
+export function doLift(b: StepBuilder, c: Piece): void {
+  const { words, span, things } = c;
+  // "lift it out" of the washing water belongs to the washing.
+  if (b.last?.kind === 'wash') {
+    b.extend(b.last, span);
+    return;
+  }
+  const seeds = / seeds? /.test(words) && !things.length;
+  if (seeds) {
+    b.extend(b.last?.kind === 'prep' ? b.last : b.add('prep', span), span);
+    return;
+  }
+  b.handle(b.add('lift', span), things);
+}
+
+export function doDiscard(b: StepBuilder, c: Piece): void {
+  const { words, span, known } = c;
+  const last = b.last;
+  if (last?.kind === 'soak' && / water /.test(words)) last.thrown = true;
+  if (last) b.extend(last, span);
+  else b.understood.length = known;
+}

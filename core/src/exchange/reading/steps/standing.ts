@@ -1,0 +1,149 @@
+import type { Clause } from '../clauses.ts';
+import { cueOf, type Length, lidIn, placeIn, saysNight, wordsOf } from '../details.ts';
+import type { Span } from '../types.ts';
+import { type DraftStep, EVERYTHING, families, type StepBuilder } from './builder.ts';
+import { type Piece, told } from './piece.ts';
+
+/** "Once it is cold": it has cooled by then, also where nobody said so before. */
+export function whenCool(b: StepBuilder, clause: Clause, words: string, span: Span): void {
+  if (!clause.when) return;
+  const said = wordsOf(b.tokens, clause.when.from, clause.when.to);
+  if (/ strain(?:s|ed|ing)? /.test(said) && !b.strained && b.all.length) {
+    b.add('strain', span, { implied: true });
+    b.strained = true;
+  }
+  if (!/ (?:cold|cool|cooled|tepid|lukewarm) /.test(said)) return;
+  const hot = b.all.findLastIndex((s) => s.kind === 'boil' || s.kind === 'heat');
+  if (hot < 0 || b.all.slice(hot).some((s) => s.kind === 'cool')) return;
+  if (/ cool(?:s|ed)? (?:it|down|in) /.test(words)) return;
+  const step = b.add('cool', span, { implied: true });
+  step.cue = b.text.slice(b.tokens[clause.when.from]!.start, b.tokens[clause.when.to - 1]!.end);
+}
+
+/** It stands: steeping before it is strained, waiting after. */
+export function stand(
+  b: StepBuilder,
+  clause: Clause,
+  words: string,
+  span: Span,
+  length: Length | null,
+): DraftStep {
+  const last = b.last;
+  const cold =
+    / (?:cold|cool|room temperature) /.test(words) && (clause.cue !== null || / to cool /.test(words));
+  // A steep that is told twice: "leave it in the pot until it is cold. I usually leave it overnight."
+  if (
+    last &&
+    (last.kind === 'steep' || last.kind === 'soak') &&
+    (!last.minutes || !length || last.minutes.value === length.value)
+  ) {
+    b.extend(last, span);
+    if (length) b.time(last, length);
+    last.lid ??= lidIn(words) ?? null;
+    last.place ??= placeIn(words) ?? null;
+    return last;
+  }
+  if (last?.kind === 'cool' && !last.minutes && length && !b.strained && saysNight(words)) {
+    last.kind = 'steep';
+    b.time(last, length);
+    b.extend(last, span);
+    return last;
+  }
+  const bath =
+    / in (?:[a-z]+ )?(?:salted |salt |vinegar |soapy |cold |warm |lukewarm |tepid |plain )*water /.test(
+      words,
+    ) && !b.all.some((s) => ['combine', 'heat', 'boil'].includes(s.kind));
+  const step = b.add(bath ? 'soak' : cold && !length ? 'cool' : 'steep', span);
+  if (length) b.time(step, length);
+  else if (step.kind === 'steep') step.doubts.add('noTime');
+  step.lid = lidIn(words) ?? b.lid ?? null;
+  step.place = placeIn(words) ?? null;
+  step.cue = cueOf(b.tokens, b.text, clause);
+  b.lid = undefined;
+  b.off = false;
+  return step;
+}
+
+export function doSteep(b: StepBuilder, c: Piece): void {
+  const { clause, words, span, things, length } = c;
+  if (things.length && !clause.things.every((t) => t.definite))
+    told(b, c, b.put(b.strained ? 'mix' : 'combine', span));
+  stand(b, clause, words, span, length);
+}
+
+export function doHold(b: StepBuilder, c: Piece): void {
+  const { words, span, length, known } = c;
+  if (b.strained && (b.bottled || (length?.value ?? 0) >= 4 * 1440)) {
+    b.understood.length = known;
+    b.notes.push({ kind: 'keeps', span });
+    b.understood.push(span);
+    return;
+  }
+  const step = b.strained && !saysNight(words) ? b.add('cool', span) : b.add('steep', span);
+  step.place = 'fridge';
+  step.held = true;
+  if (length) b.time(step, length);
+  if (step.kind === 'cool' && / (?:days?|weeks?|months?) /.test(words)) {
+    b.all.pop();
+    b.notes.push({ kind: 'keeps', span });
+  }
+}
+
+export function doSoak(b: StepBuilder, c: Piece): void {
+  const { clause, words, span, except, length } = c;
+  const step = b.add('soak', span);
+  if (length) b.time(step, length);
+  step.place = placeIn(words) ?? null;
+  step.lid = lidIn(words) ?? null;
+  step.cue = cueOf(b.tokens, b.text, clause);
+  if (!length) step.doubts.add('noTime');
+  told(b, c, step);
+  if (EVERYTHING.test(words)) step.everything = { except: families(except) };
+}
+
+export function doIce(b: StepBuilder, c: Piece): void {
+  const { clause, span, length } = c;
+  const implied = b.all.findLast((s) => s.kind === 'cool' && s.implied);
+  const step = implied ?? b.add('cool', span);
+  if (implied) b.extend(implied, span);
+  step.implied = false;
+  step.place = 'iceBath';
+  if (length) b.time(step, length);
+  step.cue = cueOf(b.tokens, b.text, clause);
+}
+
+export function doCool(b: StepBuilder, c: Piece): void {
+  const { clause, words, span, length, verb } = c;
+  if (b.bottled && !length) {
+    b.notes.push({ kind: 'keeps', span });
+    return;
+  }
+  // "Refrigerate for up to three days": how long it keeps.
+  if (b.strained && length && length.value >= 1440 && (clause.times[0]?.bound === 'most' || b.bottled)) {
+    b.notes.push({ kind: 'keeps', span, days: (length.max ?? length.value) / 1440 });
+    return;
+  }
+  const last = b.last;
+  const chill = verb === 'chill' || verb === 'refrigerate';
+  if (last?.kind === 'cool' && !last.minutes && clause.sentence === b.lastSentence && !chill) {
+    b.extend(last, span);
+    if (length) b.time(last, length);
+    return;
+  }
+  // "Refrigerate for two days" before it is strained is a steep.
+  const step =
+    chill && !b.strained && length && length.value > 240 ? b.add('steep', span) : b.add('cool', span);
+  step.place = placeIn(words) ?? (chill ? 'fridge' : null);
+  if (length) b.time(step, length);
+  step.cue = cueOf(b.tokens, b.text, clause);
+  if (clause.temps[0]) step.tempC = clause.temps[0].value;
+  b.uses(clause.temps[0]);
+}
+
+export function doShake(b: StepBuilder, c: Piece): void {
+  const { words, span } = c;
+  const step = b.lastOf('mature', 'steep', 'soak');
+  if (step && / (?:day|evening|morning) /.test(words)) step.everyMin = 1440;
+  if (step) b.extend(step, span);
+  else if (b.bottled) b.notes.push({ kind: 'serve', span });
+}
