@@ -11,6 +11,7 @@ import {
   lifeOf,
   NO_LIMITS,
   type Pot,
+  readText,
   recordOf,
   SHIPPED_TABLES,
   type SolveInput,
@@ -168,4 +169,29 @@ row(
     }, 3),
     'under 50',
   );
+}
+
+{
+  const kit = { system: 'metric' as const, measures: [], cupWeights: [] };
+  const recipe = `Take 300 g of dried hibiscus and rinse it twice. Put it in a pot with 5 litres of cold water, two thumbs of ginger, sliced, and six cloves. Bring it to the boil and simmer it for 15 to 20 minutes with the lid on. Leave it overnight. Strain it through a sieve and then through a cloth, and squeeze well. Stir in 400 g of sugar until it is gone, and the juice of four limes. `;
+  const words = recipe.split(/\s+/).length;
+  const long = recipe.repeat(Math.ceil(3000 / words));
+  row(
+    'a text of 3,000 words read',
+    perCallMs(() => readText(long, SHIPPED_TABLES, kit), 3),
+    'under 50',
+  );
+  for (const [name, piece] of [
+    ['digits', '1234567890 '],
+    ['brackets', '((((((((((('],
+    ['nested amounts', '2 x (3 x (4 '],
+    ['one long word', 'abcdefghijk'],
+  ] as const) {
+    const text = piece.repeat(Math.ceil(50_000 / piece.length));
+    row(
+      `50 kB of ${name} read`,
+      perCallMs(() => readText(text, SHIPPED_TABLES, kit), 2),
+      'under 200',
+    );
+  }
 }

@@ -217,7 +217,17 @@ export {
 } from './documents/recipe.ts';
 export type { StockRow } from './documents/stock.ts';
 // exchange
-export { type CaptureEntry, type CaptureProblem, captureToRecipe } from './exchange/capture.ts';
+export {
+  type CaptureAnswers,
+  type CaptureEntry,
+  type CaptureProblem,
+  captureToRecipe,
+  UNSEEN,
+  type Unseen,
+  type UnseenKind,
+  unseenKey,
+  unseenOf,
+} from './exchange/capture.ts';
 export { type ItemFacts, type ItemKind, itemFacts } from './exchange/items.ts';
 export { exchangeName } from './exchange/names.ts';
 export { familyOfItem } from './exchange/reading/forms.ts';

@@ -163,13 +163,19 @@ function solvedFrom(args: readonly string[]): Solved & { csv: boolean } {
   };
 }
 
+/** Null where it has too little acid to say. */
+const pHOf = (liquor: Parameters<typeof phOf>[0]): number | null => {
+  const estimate = phOf(liquor);
+  return estimate && 'pH' in estimate ? estimate.pH : null;
+};
+
 const figures = (sim: Simulation) => {
   const liquor = finishedLiquor(sim);
   if (!liquor) return null;
   return {
     brix: brix(liquor),
     sournessGPerL: sournessGPerL(liquor),
-    pH: phOf(liquor)?.pH ?? null,
+    pH: pHOf(liquor),
     strengthGPerL: Object.fromEntries(
       (Object.keys(liquor.markerG) as (keyof typeof liquor.markerG)[]).map((id) => [
         id,

@@ -1,5 +1,4 @@
 import type { OwnStepKind, Recipe, RecipeLine, RecipeStep } from '../documents/recipe.ts';
-import { TAP_WATER_ID } from '../tables/choices.ts';
 import type { Tables } from '../tables/types.ts';
 import { fail, ok, type Result } from '../units/result.ts';
 import { type ItemKind, itemFacts } from './items.ts';
@@ -21,6 +20,46 @@ export type CaptureProblem =
   | { kind: 'moreAfter'; index: number }
   | { kind: 'unknownItem'; index: number }
   | { kind: 'noPiece'; index: number };
+
+/** What nobody may have seen while somebody else cooked, and the answers that there are. */
+export const UNSEEN = {
+  washed: ['yes', 'no'],
+  strained: ['yes', 'no'],
+  lid: ['on', 'ajar', 'off'],
+  place: ['counter', 'fridge'],
+  through: ['sieve', 'cloth'],
+  pressed: ['drain', 'press', 'wring'],
+} as const;
+export type UnseenKind = keyof typeof UNSEEN;
+
+/** A question at the end; `atMs` is the moment of the deed that it is about. */
+export interface Unseen {
+  kind: UnseenKind;
+  atMs: number;
+}
+
+/** Answers by question; what is not in it was not seen, and is left unsaid. */
+export type CaptureAnswers = Readonly<Record<string, string>>;
+export const unseenKey = ({ kind, atMs }: Unseen): string => `${kind}:${atMs}`;
+
+/** What is asked at the end: only what the entries do not tell, and what the recipe can say. */
+export function unseenOf(entries: readonly CaptureEntry[], tables: Tables): Unseen[] {
+  const inOrder = [...entries].sort((a, b) => a.atMs - b.atMs);
+  const deeds = inOrder.filter((e) => e.kind === 'deed');
+  const did = (deed: OwnStepKind) => deeds.filter((d) => d.deed === deed);
+  const solids = inOrder.some((e) => 'itemId' in e && itemFacts(e.itemId, tables)?.kind === 'solid');
+  const first = inOrder[0]?.atMs ?? 0;
+  return [
+    ...(solids && !did('wash').length ? [{ kind: 'washed' as const, atMs: first }] : []),
+    ...did('boil').map((d) => ({ kind: 'lid' as const, atMs: d.atMs })),
+    ...did('steep').map((d) => ({ kind: 'place' as const, atMs: d.atMs })),
+    ...did('strain').flatMap((d) => [
+      { kind: 'through' as const, atMs: d.atMs },
+      { kind: 'pressed' as const, atMs: d.atMs },
+    ]),
+    ...(solids && !did('strain').length && deeds.length ? [{ kind: 'strained' as const, atMs: first }] : []),
+  ];
+}
 
 const MINUTE_MS = 60_000;
 
@@ -51,13 +90,17 @@ function gramsOf(
 /**
  * Writes a recipe from what was seen: each thing with its grams, each deed with the minutes until the next. What went
  * in between two deeds belongs to the first filling, or, once it was strained, to the stirring in. Amounts are for the
- * litres that came out, so that they scale as ratios.
+ * litres that came out, so that they scale as ratios; water stays as it was poured. What was asked at the end is laid
+ * into the steps that it is about.
+ * @param answers to `unseenOf`.
  */
 export function captureToRecipe(
   entries: readonly CaptureEntry[],
   identity: { id: string; name: string },
   tables: Tables,
+  answers: CaptureAnswers = {},
 ): Result<Recipe, CaptureProblem> {
+  const answer = (kind: UnseenKind, atMs: number): string | undefined => answers[unseenKey({ kind, atMs })];
   const inOrder = [...entries].sort((a, b) => a.atMs - b.atMs);
   const made = inOrder.findLast((e) => e.kind === 'made');
   if (made?.kind !== 'made' || !(made.litres > 0)) return fail({ kind: 'noLitres' });
@@ -111,18 +154,28 @@ export function captureToRecipe(
     if (entry.deed !== 'wash' && entry.deed !== 'prep' && entry.deed !== 'pick') putIn();
     if (entry.deed === 'strain') strained = true;
     const mine = ['wash', 'prep', 'pick'].includes(entry.deed) ? [...pending] : [];
-    add(
-      entry.deed,
-      entry.deed === 'heat' ? 0 : minutes,
-      mine,
-      entry.deed === 'strain' ? { press: 'press' } : {},
-    );
+    add(entry.deed, entry.deed === 'heat' ? 0 : minutes, mine, {
+      ...(entry.deed === 'boil' ? lidOf(answer('lid', entry.atMs)) : {}),
+      ...(entry.deed === 'steep' ? placeOf(answer('place', entry.atMs)) : {}),
+      ...(entry.deed === 'strain'
+        ? { ...throughOf(answer('through', entry.atMs)), press: pressOf(answer('pressed', entry.atMs)) }
+        : {}),
+    });
   }
   putIn();
   if (lines.length === 0) return fail({ kind: 'nothingIn' });
-  // The first water makes up the litres, as in every recipe: all else keeps its ratio to what came out.
-  const water = lines.findIndex((l) => l.itemId === TAP_WATER_ID);
-  if (water >= 0) lines[water] = { ...lines[water]!, massG: 0, rule: { kind: 'toVolume' } };
+  const firstMs = inOrder[0]!.atMs;
+  const solids = lines.filter((l) => l.kind === 'solid').map((l) => l.id);
+  if (answer('washed', firstMs) === 'yes') steps.unshift({ id: 'washed', kind: 'wash', lineIds: solids });
+  if (answer('strained', firstMs) === 'yes') {
+    const end = steps.findIndex((s) => s.kind === 'sweeten' || s.kind === 'mix' || s.kind === 'bottle');
+    steps.splice(end < 0 ? steps.length : end, 0, {
+      id: 'strained',
+      kind: 'strain',
+      lineIds: [],
+      press: 'press',
+    });
+  }
   if (!steps.some((s) => s.kind === 'bottle')) add('bottle', 20, []);
   return ok({
     id: identity.id,
@@ -140,3 +193,12 @@ export function captureToRecipe(
     times: {},
   });
 }
+
+const lidOf = (said: string | undefined): Pick<RecipeStep, 'lid'> =>
+  said === 'on' || said === 'ajar' || said === 'off' ? { lid: said } : {};
+const placeOf = (said: string | undefined): Pick<RecipeStep, 'place'> =>
+  said === 'counter' || said === 'fridge' ? { place: said } : {};
+const throughOf = (said: string | undefined): Pick<RecipeStep, 'passes'> =>
+  said === 'sieve' || said === 'cloth' ? { passes: [{ by: said, times: 1 }] } : {};
+const pressOf = (said: string | undefined): NonNullable<RecipeStep['press']> =>
+  said === 'drain' || said === 'wring' ? said : 'press';

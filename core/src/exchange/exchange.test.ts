@@ -14,7 +14,7 @@ import { ALIAS_ROWS, findByName } from '../tables/aliases.ts';
 import { FAMILY_ROWS } from '../tables/families.ts';
 import { BURNERS, KITCHEN, POTS, TABLES } from '../testKitchen.ts';
 import { unwrap } from '../units/result.ts';
-import { type CaptureEntry, captureToRecipe } from './capture.ts';
+import { type CaptureEntry, captureToRecipe, unseenKey, unseenOf } from './capture.ts';
 import { exchangeName } from './names.ts';
 import { readText } from './reading/read.ts';
 import { isoLength, minutesOfIso, readRecipeLd, toRecipeLd } from './schemaOrg.ts';
@@ -162,7 +162,8 @@ describe('written down while somebody cooks', () => {
     expect(recipe.lines.map((l) => [l.itemId, Math.round(l.massG)])).toEqual([
       ['hibiscus-dried', 150],
       ['cinnamon-stick', 8],
-      ['water', 0],
+      // As it was poured: 5 L at 0.9982 g/mL.
+      ['water', 4991],
       ['lime-juice', 103],
       ['sugar-white', 360],
     ]);
@@ -184,10 +185,32 @@ describe('written down while somebody cooks', () => {
     const recipe = unwrap(captureToRecipe(entries, { id: 'seen', name: 'Seen' }, TABLES));
     const { program, litres } = planned(recipe, 'own', 8.4);
     expect(litres / 8.4).toBeCloseTo(1, 2);
-    for (const line of recipe.lines) {
-      if (line.massG === 0) continue;
-      expect(program.lines.find((l) => l.id === line.id)!.massG / line.massG / 2).toBeCloseTo(1, 6);
-    }
+    const factors = recipe.lines.map(
+      (line) => program.lines.find((l) => l.id === line.id)!.massG / line.massG,
+    );
+    for (const factor of factors) expect(factor / factors[0]!).toBeCloseTo(1, 6);
+    // About twice as much: what came out was less than the model expects of so much water.
+    expect(factors[0]! / 2).toBeGreaterThan(0.85);
+    expect(factors[0]! / 2).toBeLessThan(1.05);
+  });
+  it('asks at the end for what nobody saw, and lays the answers into the steps', () => {
+    const unseen = unseenOf(entries, TABLES);
+    expect(unseen.map((u) => u.kind)).toEqual(['washed', 'lid', 'through', 'pressed']);
+    const say = { washed: 'yes', lid: 'ajar', through: 'cloth', pressed: 'wring' } as Record<string, string>;
+    const answers = Object.fromEntries(unseen.map((u) => [unseenKey(u), say[u.kind]!]));
+    const recipe = unwrap(captureToRecipe(entries, { id: 'seen', name: 'Seen' }, TABLES, answers));
+    expect(recipe.steps![0]).toMatchObject({ kind: 'wash', lineIds: ['l1', 'l2'] });
+    expect(recipe.steps!.find((s) => s.kind === 'boil')).toMatchObject({ lid: 'ajar' });
+    expect(recipe.steps!.find((s) => s.kind === 'strain')).toMatchObject({
+      passes: [{ by: 'cloth', times: 1 }],
+      press: 'wring',
+    });
+    expect(v.safeParse(recipeSchema, recipe).success).toBe(true);
+    // What was seen is not asked, and what is left unsaid stays unsaid.
+    const washed: CaptureEntry[] = [{ kind: 'deed', atMs: at(0) - 1, deed: 'wash' }, ...entries];
+    expect(unseenOf(washed, TABLES).map((u) => u.kind)).not.toContain('washed');
+    const plain = unwrap(captureToRecipe(entries, { id: 'seen', name: 'Seen' }, TABLES));
+    expect(plain.steps!.find((s) => s.kind === 'boil')!.lid).toBeUndefined();
   });
   it('says what is missing or cannot be', () => {
     const of = (e: CaptureEntry[]) => captureToRecipe(e, { id: 'x', name: 'x' }, TABLES);

@@ -6,7 +6,7 @@ import { FORM_WORDS } from '../../tables/reading/formWords.ts';
 import { MEASURE_WORDS } from '../../tables/reading/measureWords.ts';
 import { ORDINARY_WORDS } from '../../tables/reading/ordinaryWords.ts';
 import { GROUPS, OTHER_THINGS } from '../../tables/reading/otherThings.ts';
-import { plain, type Token } from './tokens.ts';
+import { oncePerPlace, plain, type Token } from './tokens.ts';
 
 /** What a name in a text may be. */
 export type Entry =
@@ -146,7 +146,9 @@ export function meantBy(word: string): string | null {
 }
 
 /** The longest name that begins at a token. Of several meanings the first is taken. */
-export function nameAt(tokens: readonly Token[], at: number): Found | null {
+export const nameAt = oncePerPlace(findName);
+
+function findName(tokens: readonly Token[], at: number): Found | null {
   const first = tokens[at];
   // "Washed in three waters".
   if (first?.kind !== 'word' || first.t === 'waters') return null;

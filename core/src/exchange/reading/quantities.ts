@@ -1,7 +1,7 @@
 import { ABBREVIATIONS, FILLS, MEASURE_WORDS, type MeasureWord } from '../../tables/reading/measureWords.ts';
 import { ABOUT, MORE, ONES, PARTS, TENS, VAGUE_NUMBERS } from '../../tables/reading/numberWords.ts';
 import { nameAt } from './lexicon.ts';
-import type { Token } from './tokens.ts';
+import { oncePerPlace, type Token } from './tokens.ts';
 
 /** A figure, or figures from where to where, in so many tokens. */
 export interface Figure {
@@ -264,7 +264,9 @@ function measureAfter(tokens: readonly Token[], from: number, afterFigure: boole
 }
 
 /** A quantity at a token: an amount, a length of time, a temperature, so many times. */
-export function quantityAt(tokens: readonly Token[], at: number): Quantity | null {
+export const quantityAt = oncePerPlace(findQuantity);
+
+function findQuantity(tokens: readonly Token[], at: number): Quantity | null {
   let start = at;
   let more = false;
   let bound: Quantity['bound'];

@@ -32,6 +32,9 @@ export interface Block {
   silent: { from: number; end: number }[];
   /** Rows of facts about the whole: they are no steps. */
   meta: { from: number; end: number }[];
+  /** What was told has a deed in it, as far as it was searched. */
+  hasDeeds: boolean;
+  searched: number;
   /** Rows that may tell how much it makes. */
   heads: { from: number; end: number }[];
 }
@@ -104,6 +107,10 @@ export function rowsOf(tokens: readonly Token[]): Row[] {
 
 const ENDS = new Set(['.', '!', '?', ';', '→', '…', '>']);
 
+/** A sentence longer than this is cut at its next pause, or where it is: what it costs to read grows with its square. */
+const LONGEST_SENTENCE = 120;
+const PAUSES: ReadonlySet<string> = new Set([',', ':', '-', '(', ')', '/']);
+
 /** Sentences of a stretch of tokens. */
 export function sentencesOf(tokens: readonly Token[], from: number, end: number): Sentence[] {
   const out: Sentence[] = [];
@@ -129,14 +136,22 @@ export function sentencesOf(tokens: readonly Token[], from: number, end: number)
         continue;
       close(i);
     } else if (ENDS.has(t) || pictograph.test(t)) close(i);
+    else if (i - start >= LONGEST_SENTENCE && (PAUSES.has(t) || i - start >= 2 * LONGEST_SENTENCE)) {
+      if (i > start) out.push({ from: start, end: i });
+      start = i;
+    }
   }
   close(end);
   return out;
 }
 
+/** A row of a list is no longer than this. */
+const MOST_IN_A_ROW = 80;
+
 /** A row that reads like one of a list: something with an amount, and no deed. */
 function listedThings(tokens: readonly Token[], row: Row, inList: boolean): Thing[] | null {
   const count = row.end - row.from;
+  if (count > MOST_IN_A_ROW) return null;
   const wordCount = tokens.slice(row.from, row.end).filter((t) => t.kind === 'word').length;
   const things = thingsIn(tokens, row.from, row.end, true);
   const named = things.filter((t) => t.entry.kind !== 'group');
@@ -267,8 +282,10 @@ export function segment(tokens: readonly Token[]): Block[] {
         !thingsIn(tokens, colon + 1, titleEnd(tokens, colon + 1, row.end), true).some(
           (t) => t.quantity?.measure,
         )
-      )
+      ) {
+        block.heads.push({ from, end: colon });
         from = colon + 1;
+      }
       const end = titleEnd(tokens, from, row.end);
       block.title = { from, to: end };
       if (tokens[end]?.t !== ':') block.heads.push({ from: end, end: row.end });
@@ -294,7 +311,10 @@ export function segment(tokens: readonly Token[]): Block[] {
         (tokens[end] && pictograph.test(tokens[end]!.t)) ||
         (tokens[end]?.t === ',' && more.length)
       )
-        for (const s of sentencesOf(tokens, end, row.end)) if (s.end > s.from) block.told.push(s);
+        for (const s of sentencesOf(tokens, end, row.end)) {
+          if (tellsOfSecond(tokens, s) && block.told.length > 2) start();
+          if (s.end > s.from) block.told.push(s);
+        }
       continue;
     }
     // Among what is done, a row of things stands where it goes in.
@@ -316,11 +336,16 @@ export function segment(tokens: readonly Token[]): Block[] {
   return full.length ? full : blocks.filter((b) => b.title);
 }
 
-/** Something was done already in what was told. */
-const deedsIn = (tokens: readonly Token[], block: Block): boolean =>
-  block.told.some((s) =>
-    clausesIn(tokens, s.from, s.end, 0).some((c) => c.hits.some((h) => !QUIET.has(h.deeds[0]!))),
-  );
+/** Something was done already in what was told; what was looked through before is not looked through again. */
+function deedsIn(tokens: readonly Token[], block: Block): boolean {
+  while (!block.hasDeeds && block.searched < block.told.length) {
+    const s = block.told[block.searched++]!;
+    block.hasDeeds = clausesIn(tokens, s.from, s.end, 0).some((c) =>
+      c.hits.some((h) => !QUIET.has(h.deeds[0]!)),
+    );
+  }
+  return block.hasDeeds;
+}
 const QUIET: ReadonlySet<string> = new Set(['aux', 'yield', 'keep', 'serve', 'introduce', 'taste', 'go']);
 
 const newBlock = (): Block => ({
@@ -329,6 +354,8 @@ const newBlock = (): Block => ({
   told: [],
   silent: [],
   meta: [],
+  hasDeeds: false,
+  searched: 0,
   heads: [],
 });
 
@@ -355,6 +382,7 @@ function isTitle(
   if (tokens[first.end]?.t === '?') return false;
   if (index === 0) {
     if (GREETING.test(text) && !beforeColon) return false;
+    if (/^ (?:the |my )?first (?:one|drink|recipe) is /.test(text)) return false;
     if (/^ [a-z]+ : /.test(text) && end - row.from === 1 && !nameAt(tokens, row.from)) return false;
     const yields = / (?:makes?|yields?|serves) [a-z0-9 ]*\d/.test(text);
     if (yields && row.end - row.from > 8) return false;

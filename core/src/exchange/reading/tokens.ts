@@ -93,3 +93,21 @@ export function tokensOf(text: string): Token[] {
   }
   return tokens;
 }
+
+/** What was worked out for a place of a text, kept for as long as its tokens are: grammar asks for it again and again. */
+export function oncePerPlace<T>(work: (tokens: readonly Token[], at: number) => T) {
+  const known = new WeakMap<readonly Token[], (T | undefined)[]>();
+  return (tokens: readonly Token[], at: number): T => {
+    let row = known.get(tokens);
+    if (!row) {
+      row = [];
+      known.set(tokens, row);
+    }
+    let value = row[at];
+    if (value === undefined) {
+      value = work(tokens, at);
+      row[at] = value;
+    }
+    return value as T;
+  };
+}

@@ -7,10 +7,15 @@ import {
   FAMILY_ROWS,
   itemFacts,
   type OwnStepKind,
+  SHIPPED_TABLES,
   type Tables,
+  UNSEEN,
+  type Unseen,
+  unseenKey,
+  unseenOf,
 } from '@big-ladle/core';
 import Alert from '@mui/material/Alert';
-import Autocomplete from '@mui/material/Autocomplete';
+import Autocomplete, { createFilterOptions } from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
@@ -28,12 +33,16 @@ import { Loading, PageHead, Panel, Row } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
 import { grams, litres, type MessageKey, num, say, timeOfDay, volume } from '../../words/say.ts';
+import { NewIngredient } from './NewIngredient.tsx';
 import { useRecipeDrafts } from './recipeDraft.ts';
 
 /** What is being written down; it survives a reload, however long the cooking takes. */
 const useCapture = create<{
   name: string;
   entries: CaptureEntry[];
+  /** What was said of what nobody saw. */
+  answers: Record<string, string>;
+  answer: (key: string, value: string) => void;
   setName: (name: string) => void;
   add: (entry: CaptureEntry) => void;
   undo: () => void;
@@ -43,10 +52,12 @@ const useCapture = create<{
     (set) => ({
       name: '',
       entries: [],
+      answers: {},
+      answer: (key, value) => set((s) => ({ answers: { ...s.answers, [key]: value } })),
       setName: (name) => set({ name }),
       add: (entry) => set((s) => ({ entries: [...s.entries, entry] })),
       undo: () => set((s) => ({ entries: s.entries.slice(0, -1) })),
-      clear: () => set({ name: '', entries: [] }),
+      clear: () => set({ name: '', entries: [], answers: {} }),
     }),
     { name: 'big-ladle-capture', storage: createJSONStorage(() => localStorage) },
   ),
@@ -92,6 +103,7 @@ export function CapturePage() {
       entries,
       { id: uuid(), name: capture.name.trim() || say('capturePage.writtenDownAtThe') },
       tables,
+      capture.answers,
     );
     if (!read.ok) {
       setProblem(say(PROBLEMS[read.problem.kind]));
@@ -149,6 +161,12 @@ export function CapturePage() {
                 onCommit={setMadeL}
                 width={220}
               />
+              <Asked
+                unseen={unseenOf(capture.entries, tables)}
+                answers={capture.answers}
+                zone={zone}
+                onAnswer={capture.answer}
+              />
               {problem && <Alert severity="error">{problem}</Alert>}
               <Button variant="contained" sx={{ minHeight: 56 }} onClick={write}>
                 {say('capturePage.writeTheRecipe')}
@@ -184,6 +202,33 @@ export function CapturePage() {
   );
 }
 
+/** What nobody saw is asked at the end; what is left unsaid stays unsaid. */
+function Asked(props: {
+  unseen: readonly Unseen[];
+  answers: Readonly<Record<string, string>>;
+  zone: string;
+  onAnswer: (key: string, value: string) => void;
+}) {
+  const { unseen, answers, zone, onAnswer } = props;
+  if (!unseen.length) return null;
+  return (
+    <Box sx={{ display: 'grid', gap: 1.25 }} data-testid="asked">
+      {unseen.map((question) => (
+        <Choice
+          key={unseenKey(question)}
+          label={say(`capturePage.ask.${question.kind}`, { time: timeOfDay(question.atMs, zone) })}
+          value={answers[unseenKey(question)] ?? 'notSeen'}
+          options={[...UNSEEN[question.kind], 'notSeen' as const].map((value) => ({
+            value,
+            text: say(`capturePage.answer.${value}`),
+          }))}
+          onChange={(value) => onAnswer(unseenKey(question), value)}
+        />
+      ))}
+    </Box>
+  );
+}
+
 function entryText(entry: CaptureEntry): string {
   switch (entry.kind) {
     case 'weighed':
@@ -208,6 +253,18 @@ function entryText(entry: CaptureEntry): string {
 }
 
 const ITEMS = FAMILY_ROWS.flatMap((f) => f.forms.map((form) => form.itemId));
+/** What stands for a thing that is not in the list. */
+const SOMETHING_ELSE = '';
+
+const byName = createFilterOptions<string>({ stringify: (id) => (id === SOMETHING_ELSE ? '' : sayItem(id)) });
+/** Whatever is typed, what is not in the list can be said. */
+const withSomethingElse: typeof byName = (options, state) => [
+  ...byName(
+    options.filter((id) => id !== SOMETHING_ELSE),
+    state,
+  ),
+  SOMETHING_ELSE,
+];
 
 function PutIn({ tables, onAdd }: { tables: Tables; onAdd: (entry: CaptureEntry) => void }) {
   const [itemId, setItemId] = useState<string | null>(null);
@@ -215,6 +272,10 @@ function PutIn({ tables, onAdd }: { tables: Tables; onAdd: (entry: CaptureEntry)
   const [before, setBefore] = useState<number | null>(null);
   const [after, setAfter] = useState<number | null>(0);
   const [amount, setAmount] = useState<number | null>(null);
+  const [asking, setAsking] = useState<string | null>(null);
+  const own = (['ingredients', 'liquids', 'sweeteners'] as const).flatMap((table) =>
+    [...tables[table].keys()].filter((id) => !SHIPPED_TABLES[table].has(id)),
+  );
   const facts = itemId ? itemFacts(itemId, tables) : null;
   const ways = [
     { value: 'weighed', text: say('capturePage.weighed') },
@@ -244,12 +305,26 @@ function PutIn({ tables, onAdd }: { tables: Tables; onAdd: (entry: CaptureEntry)
     <Box sx={{ display: 'grid', gap: 1.5 }}>
       <Autocomplete
         {...pickWords()}
-        options={ITEMS}
+        options={[...ITEMS, ...own, SOMETHING_ELSE]}
         value={itemId}
-        onChange={(_, v) => setItemId(v)}
-        getOptionLabel={sayItem}
+        onChange={(_, v) => {
+          if (v === SOMETHING_ELSE) setAsking('');
+          else setItemId(v);
+        }}
+        getOptionLabel={(id) => (id === SOMETHING_ELSE ? say('capturePage.somethingElse') : sayItem(id))}
+        filterOptions={withSomethingElse}
         renderInput={(params) => <TextField {...params} label={say('capturePage.what')} />}
       />
+      {asking !== null && (
+        <NewIngredient
+          name={asking}
+          onMade={(made) => {
+            setItemId(made.id);
+            setAsking(null);
+          }}
+          onCancel={() => setAsking(null)}
+        />
+      )}
       <Choice
         label={say('capturePage.howYouKnow')}
         value={shown}
