@@ -40,7 +40,10 @@ export function QuantityField(props: QuantityFieldProps) {
   const editing = useRef(false);
   const id = useId();
   useEffect(() => {
-    if (!editing.current) setDraft(shown);
+    if (editing.current) return;
+    setDraft(shown);
+    // Emptied by the screen, for the next one: nothing is missing yet.
+    if (shown === '') setTouched(false);
   }, [shown]);
 
   const value = parseFigure(draft);

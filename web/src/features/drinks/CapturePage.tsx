@@ -184,7 +184,8 @@ export function CapturePage() {
           <Box data-testid="captured">
             {[...capture.entries].reverse().map((entry, i) => (
               <Row
-                key={`${entry.atMs}${entry.kind}`}
+                // biome-ignore lint/suspicious/noArrayIndexKey: an entry is known by its number, and only the last is taken back
+                key={capture.entries.length - i}
                 label={entryText(entry)}
                 note={timeOfDay(entry.atMs, zone)}
               >

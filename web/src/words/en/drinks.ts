@@ -428,6 +428,7 @@ export const EN_DRINKS = {
   'readPage.press.wring': 'wrung out',
   'readPage.thrown': 'its water is thrown away',
   'readPage.kept': 'what stays is used again',
+  'readPage.minutes': 'Minutes',
   'readPage.minutesOf': 'Minutes of {step}',
   'readPage.putItIn': 'Put it in by hand',
   'readPage.ingredients': 'Ingredients',

@@ -78,7 +78,8 @@ export function StepRow(props: {
               <>
                 {open && (
                   <QuantityField
-                    label={say('readPage.minutesOf', { step: say(`step.${step.kind}`) })}
+                    label={say('readPage.minutes')}
+                    said={say('readPage.minutesOf', { step: say(`step.${step.kind}`) })}
                     value={step.minutes?.value ?? null}
                     min={0}
                     max={10_000}
