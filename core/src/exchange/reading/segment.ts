@@ -51,6 +51,9 @@ const META =
 const PART_HEAD = /^ (?:for|the) (?:the )?[a-z]+(?: [a-z]+)? ?: ?$/;
 const NOTES_HEAD = /^ (?:notes?|tips?|keeps?|storage|conservation|serving) ?:? ?$/;
 
+/** No heading has more words and signs than this. */
+const LONGEST_HEAD = 40;
+
 const BULLETS = new Set(['-', '–', '—', '*', '•', '·', '▪', '‣', '>', '+', '~']);
 const pictograph = /\p{Extended_Pictographic}/u;
 
@@ -59,6 +62,12 @@ const words = (tokens: readonly Token[], from: number, end: number): string =>
     .slice(from, end)
     .map((t) => t.t)
     .join(' ')} `;
+
+/** More than a line of dashes. */
+function hasWords(tokens: readonly Token[], from: number, end: number): boolean {
+  for (let i = from; i < end; i++) if (!/^[-=_*#|.]$/.test(tokens[i]!.t)) return true;
+  return false;
+}
 
 /** The rows of a text, past their bullets and numbers. */
 export function rowsOf(tokens: readonly Token[]): Row[] {
@@ -97,8 +106,7 @@ export function rowsOf(tokens: readonly Token[]): Row[] {
       a += 2;
       bullet = true;
     }
-    if (a < i && !words(tokens, a, i).match(/^[\s\-=_*#|.]*$/))
-      rows.push({ from: a, end: i, bullet, picture, gap });
+    if (hasWords(tokens, a, i)) rows.push({ from: a, end: i, bullet, picture, gap });
     gap = false;
     from = i + 1;
   }
@@ -179,7 +187,7 @@ const isTitleRow = (tokens: readonly Token[], row: Row): boolean => {
   if (wordCount === 0 || wordCount > 14) return false;
   const first = sentencesOf(tokens, row.from, row.end)[0];
   if (!first) return false;
-  const text = words(tokens, row.from, row.end);
+  const text = words(tokens, row.from, Math.min(row.end, row.from + LONGEST_HEAD));
   if (INGREDIENTS.test(text) || METHOD.test(text) || NOTES_HEAD.test(text)) return false;
   return true;
 };
@@ -222,7 +230,8 @@ export function segment(tokens: readonly Token[]): Block[] {
       block.silent.push({ from, end: speaker });
       from = speaker;
     }
-    const text = words(tokens, from, row.end);
+    // Headings are short.
+    const text = words(tokens, from, Math.min(row.end, from + LONGEST_HEAD));
     if (INGREDIENTS.test(text)) {
       section = 'list';
       block.silent.push({ from, end: row.end });
