@@ -127,7 +127,7 @@ function readBlock(
       sentence.end - sentence.from <= 9 &&
       !own.some((c) => c.hits.length || c.things.length) &&
       !(afterQuestion && !askedYield) &&
-      (askedYield || steps.saysYield);
+      (askedYield || steps.saysYield || sentence.end <= (block.listed[0]?.from ?? 0));
     const found =
       !question && (tells || short)
         ? yieldIn(

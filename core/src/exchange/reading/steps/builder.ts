@@ -20,6 +20,8 @@ export const TIMED: ReadonlySet<OwnStepKind> = new Set(['boil', 'steep', 'soak',
 export const EVERYTHING =
   / (?:everything|every thing|all (?:of )?(?:it|them|that|this|the ingredients|together|ingredients|but|except|from)|all the rest|the rest|rest of it|the lot|all in|all (?:the )?(?:other|remaining)|ingredients) /;
 const MOST_STEPS = 60;
+/** After so many steps a drink is there, also where nobody strains it. */
+const MADE_BY_THEN = 3;
 export interface Asked {
   clause: Clause;
   words: string;
@@ -105,7 +107,8 @@ export class StepBuilder {
 
   /** A figure that stands alone may tell how much it makes: nothing else is waiting for one. */
   get saysYield(): boolean {
-    return this.strained && !(this.lastLine && !this.lastLine.amount);
+    const waits = this.lastLine !== null && this.lastLine.amount === null;
+    return (this.strained || this.all.length >= MADE_BY_THEN) && !waits;
   }
 
   /** "5 min: rinse the hibiscus": the time in front is that of the step, where it got none. */
