@@ -2,6 +2,7 @@ import type { OwnStepKind, Recipe, RecipeLine, RecipeStep } from '../documents/r
 import type { Tables } from '../tables/types.ts';
 import { fail, ok, type Result } from '../units/result.ts';
 import { type ItemKind, itemFacts } from './items.ts';
+import { ownRecipe } from './ownRecipe.ts';
 
 /** What is put down while somebody cooks who never measures. */
 export type CaptureEntry =
@@ -177,21 +178,15 @@ export function captureToRecipe(
     });
   }
   if (!steps.some((s) => s.kind === 'bottle')) add('bottle', 20, []);
-  return ok({
-    id: identity.id,
-    version: 1,
-    name: identity.name,
-    family: 'own',
-    serve: 'either',
-    lines,
-    steps,
-    basisL: made.litres,
-    methods: ['own'],
-    press: 'press',
-    cloth: false,
-    targetSweetnessPct: Math.round((sweetG / (made.litres * 1040)) * 1000) / 10,
-    times: {},
-  });
+  return ok(
+    ownRecipe({
+      ...identity,
+      lines,
+      steps,
+      basisL: made.litres,
+      targetSweetnessPct: Math.round((sweetG / (made.litres * 1040)) * 1000) / 10,
+    }),
+  );
 }
 
 const lidOf = (said: string | undefined): Pick<RecipeStep, 'lid'> =>

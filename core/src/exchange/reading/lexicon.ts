@@ -4,7 +4,7 @@ import { FAMILY_ROWS, type FamilyRow } from '../../tables/families.ts';
 import { DEED_WORDS, SIEVE_WORDS, VESSEL_WORDS } from '../../tables/reading/deedWords.ts';
 import { FORM_WORDS } from '../../tables/reading/formWords.ts';
 import { MEASURE_WORDS } from '../../tables/reading/measureWords.ts';
-import { ORDINARY_WORDS } from '../../tables/reading/ordinaryWords.ts';
+import { COUNTED_ELSE, ORDINARY_WORDS } from '../../tables/reading/ordinaryWords.ts';
 import { GROUPS, OTHER_THINGS } from '../../tables/reading/otherThings.ts';
 import { oncePerPlace, plain, type Token } from './tokens.ts';
 
@@ -151,7 +151,7 @@ export const nameAt = oncePerPlace(findName);
 function findName(tokens: readonly Token[], at: number): Found | null {
   const first = tokens[at];
   // "Washed in three waters".
-  if (first?.kind !== 'word' || first.t === 'waters') return null;
+  if (first?.kind !== 'word' || COUNTED_ELSE.has(first.t)) return null;
   const { byFirst } = lexicon();
   const own = singular(first.t);
   const direct = byFirst.get(own);

@@ -2,7 +2,7 @@ import type { Tables } from '../../tables/types.ts';
 import { gramsOfRead } from './amounts.ts';
 import { checksOf } from './checks.ts';
 import { familyOfItem } from './forms.ts';
-import { PLAIN_STEP, type ReadDrink, type ReadingKit, type ReadLine, type ReadStep } from './types.ts';
+import { plainStep, type ReadDrink, type ReadingKit, type ReadLine, type ReadStep } from './types.ts';
 
 /** What a cook has set right of one line. */
 export interface LineFix {
@@ -79,7 +79,7 @@ function boiled(steps: readonly ReadStep[], minutes: number): ReadStep[] {
   const near = steps[Math.max(0, at)] ?? steps[0];
   if (!near) return [...steps];
   const boil: ReadStep = {
-    ...PLAIN_STEP,
+    ...plainStep(),
     id: 'boil',
     span: near.span,
     kind: 'boil',

@@ -3,6 +3,7 @@ import { itemFacts } from '../items.ts';
 import type { DraftLine, Lines } from './lines.ts';
 import { itemOf } from './lines.ts';
 import type { DraftStep, StepBuilder } from './steps/builder.ts';
+import { plainStep } from './types.ts';
 
 const WASHED: ReadonlySet<string> = new Set(['washed', 'scrubbed', 'rinsed']);
 const FILLS = new Set(['combine', 'soak', 'blend', 'heat', 'boil', 'steep', 'mix', 'sweeten']);
@@ -14,25 +15,10 @@ const step = (
   id: string,
   more: Partial<DraftStep> = {},
 ): DraftStep => ({
-  ...near,
+  ...plainStep(),
   id,
   kind,
-  minutes: null,
-  tempC: null,
-  cue: null,
-  heatTo: null,
-  level: null,
-  lid: null,
-  place: null,
-  passes: [],
-  press: null,
-  rinses: null,
-  everyMin: null,
-  thrown: false,
-  kept: false,
-  vessel: null,
-  intoVessel: null,
-  handles: [],
+  span: near.span,
   implied: true,
   doubts: new Set(),
   everything: null,

@@ -566,7 +566,7 @@ function thingAt(
   const nameWords = tokens.slice(i, to).map((token) => token.t);
   while (to < end && !parts) {
     const w = word(tokens, to, end);
-    if (PART_WORDS[w] && !(w === 'water') && !isVerb(to)) partWords.push(w);
+    if (PART_WORDS[w] && !isVerb(to)) partWords.push(w);
     else if (FORM_WORDS.has(w) && TAILS.has(w) && !isVerb(to)) forms.push(w);
     else break;
     to++;

@@ -6,6 +6,7 @@ import { TAP_WATER_ID } from '../../tables/choices.ts';
 import { FAMILY_ROWS } from '../../tables/families.ts';
 import type { Tables } from '../../tables/types.ts';
 import { itemFacts } from '../items.ts';
+import { ownRecipe } from '../ownRecipe.ts';
 import type { ReadDrink, ReadLine, ReadStep } from './types.ts';
 
 /** What the recipe still lacks, said before it is taken over. */
@@ -77,21 +78,14 @@ export function recipeOfRead(
   const poured = lines.filter((l) => l.kind === 'liquid').reduce((sum, l) => sum + l.massG, 0) / 1000;
   const basisL = rounded(Math.max(LEAST_L, saidL ?? poured * 0.9));
   const sweetG = lines.filter((l) => l.kind === 'sweetener').reduce((sum, l) => sum + l.massG, 0);
-  const draft: Recipe = {
+  const draft = ownRecipe({
     id: identity.id,
-    version: 1,
     name: identity.name,
-    family: 'own',
-    serve: 'either',
     lines,
     steps,
     basisL,
-    methods: ['own'],
-    press: 'press',
-    cloth: false,
     targetSweetnessPct: 0,
-    times: {},
-  };
+  });
   const givesL = litresOf(draft, tables);
   const litres = saidL ?? givesL;
   if (litres !== null) draft.basisL = Math.max(LEAST_L, rounded(litres));

@@ -122,7 +122,7 @@ export interface ReadStep {
 }
 
 /** A step that says nothing. */
-export const PLAIN_STEP: Omit<ReadStep, 'id' | 'span' | 'kind'> = {
+export const plainStep = (): Omit<ReadStep, 'id' | 'span' | 'kind'> => ({
   words: '',
   minutes: null,
   tempC: null,
@@ -144,7 +144,7 @@ export const PLAIN_STEP: Omit<ReadStep, 'id' | 'span' | 'kind'> = {
   handles: [],
   implied: false,
   doubts: [],
-};
+});
 
 /** Something that a careful reader would ask of the whole. */
 export type Check =

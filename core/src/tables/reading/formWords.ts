@@ -20,7 +20,6 @@ export const PART_WORDS: Readonly<Record<string, string>> = {
   leaf: 'leaf',
   leaves: 'leaf',
   milk: 'milk',
-  water: 'water',
 };
 
 /** Words that say how a thing is, in which form, how it is cut: they stand before its name or after it. */

@@ -32,3 +32,6 @@ oranges' pineapples' beaten bested eating sealed boiled broken picks pickle`
     .split(/\s+/)
     .filter(Boolean),
 );
+
+/** Forms of names that count something else: what is washed in three waters is washed three times. */
+export const COUNTED_ELSE: ReadonlySet<string> = new Set(['waters']);

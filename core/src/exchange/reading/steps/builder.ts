@@ -5,7 +5,7 @@ import type { Ledger } from '../ledger.ts';
 import type { DraftLine, Lines } from '../lines.ts';
 import type { Thing } from '../things.ts';
 import type { Token } from '../tokens.ts';
-import type { Doubt, ReadStep, Span } from '../types.ts';
+import { type Doubt, plainStep, type ReadStep, type Span } from '../types.ts';
 
 export interface DraftStep extends Omit<ReadStep, 'doubts' | 'words'> {
   doubts: Set<Doubt>;
@@ -74,28 +74,10 @@ export class StepBuilder {
 
   add(kind: OwnStepKind, span: Span, more: Partial<DraftStep> = {}): DraftStep {
     const step: DraftStep = {
+      ...plainStep(),
       id: `s${this.all.length + 1}`,
       span,
       kind,
-      minutes: null,
-      tempC: null,
-      cue: null,
-      heatTo: null,
-      level: null,
-      lid: null,
-      place: null,
-      passes: [],
-      press: null,
-      rinses: null,
-      downToShare: null,
-      everyMin: null,
-      thrown: false,
-      kept: false,
-      sterilised: false,
-      vessel: null,
-      intoVessel: null,
-      handles: [],
-      implied: false,
       doubts: new Set(),
       everything: null,
       spans: [span],

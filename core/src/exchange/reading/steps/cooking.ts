@@ -1,9 +1,6 @@
-import type { Clause } from '../clauses.ts';
-import { cueOf, type Length, levelIn, lidIn } from '../details.ts';
-import type { Thing } from '../things.ts';
-import type { Span } from '../types.ts';
-import { type DraftStep, EVERYTHING, families, type StepBuilder } from './builder.ts';
-import { type Piece, told } from './piece.ts';
+import { cueOf, levelIn, lidIn } from '../details.ts';
+import type { DraftStep, StepBuilder } from './builder.ts';
+import { type Piece, toldAll } from './piece.ts';
 import { putIn } from './putting.ts';
 import { stand } from './standing.ts';
 
@@ -15,16 +12,8 @@ export function boilDetails(b: StepBuilder, step: DraftStep, words: string, verb
   b.off = false;
 }
 
-export function heatUp(
-  b: StepBuilder,
-  clause: Clause,
-  words: string,
-  span: Span,
-  verb: string,
-  length: Length | null,
-  things: readonly Thing[],
-  except: readonly Thing[],
-): void {
+export function doHeat(b: StepBuilder, c: Piece): void {
+  const { clause, words, span, length, verb } = c;
   const step = b.add('heat', span);
   step.tempC = clause.temps[0]?.value ?? null;
   b.uses(clause.temps[0]);
@@ -37,23 +26,13 @@ export function heatUp(
     step.tempC !== null ? null : boils ? 'boil' : / bubbles? /.test(words) ? 'firstBubbles' : 'hot';
   step.lid = lidIn(words) ?? null;
   if (length) b.time(step, length);
-  for (const line of b.meant(clause, words, things)) b.place(line, step, false);
-  for (const thing of things) for (const line of b.named(thing)) b.place(line, step, false, thing);
-  if (EVERYTHING.test(words)) step.everything = { except: families(except) };
+  toldAll(b, c, step);
   if (verb === 'warm' && b.bottled) step.doubts.add('meaningGuessed');
   b.off = false;
 }
 
-export function boilOn(
-  b: StepBuilder,
-  clause: Clause,
-  words: string,
-  span: Span,
-  verb: string,
-  length: Length | null,
-  things: readonly Thing[],
-  except: readonly Thing[],
-): void {
+export function doBoil(b: StepBuilder, c: Piece): void {
+  const { clause, words, span, things, length, verb } = c;
   const last = b.last;
   // "Boil, then simmer 20 minutes": the first brings it to the boil.
   if (last?.kind === 'boil' && !last.minutes && length && !last.cue) {
@@ -85,19 +64,16 @@ export function boilOn(
   else step.doubts.add('noTime');
   step.cue = cueOf(b.tokens, b.text, clause);
   boilDetails(b, step, words, verb);
-  for (const line of b.meant(clause, words, things)) b.place(line, step, false);
-  for (const thing of things) for (const line of b.named(thing)) b.place(line, step, false, thing);
-  if (EVERYTHING.test(words)) step.everything = { except: families(except) };
+  toldAll(b, c, step);
 }
 
 export function doToBoil(b: StepBuilder, c: Piece): void {
-  const { words, span, except, length } = c;
+  const { words, span, length } = c;
   const before = b.last;
   const again = before?.kind === 'heat' && before.heatTo === 'boil';
   const step = again ? before : b.add('heat', span, { heatTo: 'boil' });
   if (again) b.extend(step, span);
-  told(b, c, step);
-  if (EVERYTHING.test(words)) step.everything = { except: families(except) };
+  toldAll(b, c, step);
   if (/ simmer /.test(words)) b.level = 'simmer';
   b.off = false;
   // "bring to the boil for ten minutes"
@@ -106,16 +82,6 @@ export function doToBoil(b: StepBuilder, c: Piece): void {
     b.time(boil, length);
     boilDetails(b, boil, words, null);
   }
-}
-
-export function doHeat(b: StepBuilder, c: Piece): void {
-  const { clause, words, span, things, except, length, verb } = c;
-  heatUp(b, clause, words, span, verb, length, things, except);
-}
-
-export function doBoil(b: StepBuilder, c: Piece): void {
-  const { clause, words, span, things, except, length, verb } = c;
-  boilOn(b, clause, words, span, verb, length, things, except);
 }
 
 export function doLower(b: StepBuilder, c: Piece): void {

@@ -3,7 +3,7 @@ import type { Done } from '../deeds.ts';
 import type { Length } from '../details.ts';
 import type { Thing } from '../things.ts';
 import type { Span } from '../types.ts';
-import type { DraftStep, StepBuilder } from './builder.ts';
+import { type DraftStep, EVERYTHING, families, type StepBuilder } from './builder.ts';
 
 /** A piece of a sentence that does one thing, with what it says. */
 export interface Piece {
@@ -24,4 +24,10 @@ export interface Piece {
 export function told(b: StepBuilder, c: Piece, step: DraftStep): void {
   for (const line of b.meant(c.clause, c.words, c.things)) b.place(line, step, false);
   for (const thing of c.things) for (const line of b.named(thing)) b.place(line, step, false, thing);
+}
+
+/** The same, and where a piece says "everything", whatever goes in nowhere else. */
+export function toldAll(b: StepBuilder, c: Piece, step: DraftStep): void {
+  told(b, c, step);
+  if (EVERYTHING.test(c.words)) step.everything = { except: families(c.except) };
 }

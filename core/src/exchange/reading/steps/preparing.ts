@@ -1,8 +1,8 @@
 import { FORM_OF_DEED } from '../../../tables/reading/formWords.ts';
 import { sievesIn } from '../clauses.ts';
 import { cueOf, wordsOf } from '../details.ts';
-import { EVERYTHING, families, type StepBuilder } from './builder.ts';
-import { type Piece, told } from './piece.ts';
+import type { StepBuilder } from './builder.ts';
+import { type Piece, toldAll } from './piece.ts';
 import { strainIt } from './straining.ts';
 
 export function doWash(b: StepBuilder, c: Piece): void {
@@ -49,15 +49,14 @@ export function doPrep(b: StepBuilder, c: Piece): void {
 }
 
 export function doBlend(b: StepBuilder, c: Piece): void {
-  const { clause, words, span, except, length } = c;
+  const { clause, words, span, length } = c;
   const before = b.last;
   const again = before?.kind === 'blend' && clause.sentence === b.lastSentence;
   const step = again ? before : b.add('blend', span, { vessel: 'blender' });
   if (again) b.extend(step, span);
   if (length) b.time(step, length);
   step.cue = cueOf(b.tokens, b.text, clause) ?? step.cue;
-  told(b, c, step);
-  if (EVERYTHING.test(words)) step.everything = { except: families(except) };
+  toldAll(b, c, step);
   const kept = / (?:what is left|what's left|back in|residue|pulp|again) /.test(words);
   if (kept) {
     const strain = b.lastOf('strain');

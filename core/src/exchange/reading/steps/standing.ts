@@ -1,8 +1,8 @@
 import type { Clause } from '../clauses.ts';
 import { cueOf, type Length, lidIn, placeIn, saysNight, wordsOf } from '../details.ts';
 import type { Span } from '../types.ts';
-import { type DraftStep, EVERYTHING, families, type StepBuilder } from './builder.ts';
-import { type Piece, told } from './piece.ts';
+import type { DraftStep, StepBuilder } from './builder.ts';
+import { type Piece, told, toldAll } from './piece.ts';
 
 /** "Once it is cold": it has cooled by then, also where nobody said so before. */
 export function whenCool(b: StepBuilder, clause: Clause, words: string, span: Span): void {
@@ -90,15 +90,14 @@ export function doHold(b: StepBuilder, c: Piece): void {
 }
 
 export function doSoak(b: StepBuilder, c: Piece): void {
-  const { clause, words, span, except, length } = c;
+  const { clause, words, span, length } = c;
   const step = b.add('soak', span);
   if (length) b.time(step, length);
   step.place = placeIn(words) ?? null;
   step.lid = lidIn(words) ?? null;
   step.cue = cueOf(b.tokens, b.text, clause);
   if (!length) step.doubts.add('noTime');
-  told(b, c, step);
-  if (EVERYTHING.test(words)) step.everything = { except: families(except) };
+  toldAll(b, c, step);
 }
 
 export function doIce(b: StepBuilder, c: Piece): void {
