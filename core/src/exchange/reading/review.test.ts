@@ -22,6 +22,10 @@ Boil 10 minutes. Add the green bottle. Add the mint and the glitter. Strain. My 
     expect(marked(TEXT, 'notUnderstood')).toEqual(['Add the green bottle', 'glitter']);
     expect([...marked(TEXT, 'read'), ...marked(TEXT, 'unsure')].join(' ')).not.toContain('cat');
   });
+  it('something nobody knows is seen by its powder, dust or leaf, also without a verb', () => {
+    const text = 'Red\n\n100 g dried hibiscus\n2 l water\n\nBoil 10 minutes. Strain. Pixie dust on top.';
+    expect(marked(text, 'notUnderstood')).toEqual(['Pixie dust on top']);
+  });
   it('each piece carries its facts', () => {
     const { spans, drinks } = readText(TEXT, TABLES, KIT);
     const calyx = spans.find((s) => TEXT.slice(s.start, s.end) === '100 g dried hibiscus')!;

@@ -14,6 +14,7 @@ import type { Ledger } from './ledger.ts';
 import { nameAt } from './lexicon.ts';
 import { fillOf, measureAt, quantityAt } from './quantities.ts';
 import type { ReadBlock } from './read.ts';
+import { TAILS } from './things.ts';
 import type { Token } from './tokens.ts';
 import type { Doubt, Mark, MarkedSpan, Span } from './types.ts';
 
@@ -116,6 +117,8 @@ const isOfTheKitchen = (tokens: readonly Token[], at: number): boolean => {
   if (kind === 'number') return true;
   const name = nameAt(tokens, at);
   if (name && !(name.entry.kind === 'family' && name.entry.foreign)) return true;
+  // "Pixie dust on top": a part or a form is one of something.
+  if (PART_WORDS[t] !== undefined || TAILS.has(t)) return true;
   return kitchenVerb(t) || VESSEL_WORDS[t] !== undefined || (SIEVE_WORDS[t] !== undefined && t !== 'bag');
 };
 

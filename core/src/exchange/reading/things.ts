@@ -626,7 +626,8 @@ const isKindOf = (family: FamilyRow, word: string): boolean =>
   family.leads === true ||
   family.forms.some((f) => f.words.includes(word) || f.words.includes(singular(word)));
 
-const TAILS = new Set(
+/** Forms of which a thing is told right behind its name: "ginger powder". */
+export const TAILS = new Set(
   'powder slices slice sticks stick root roots seeds seed pods pod berries berry flowers flower petals pulp paste block syrup extract corns stalks stalk sprigs sprig cubes chunks strips calyx calyces bark flesh siftings dust puree rounds pieces'.split(
     ' ',
   ),
