@@ -16,6 +16,8 @@ test('a messy message: three facts mended in place, one left out, one put in by 
   const lines = page.getByTestId('pasted-line');
   const line = (name: string) => lines.filter({ hasText: name });
   await expect(lines).toHaveCount(7);
+  // Told over the end of a row.
+  await expect(line('Lime juice')).toContainText('178 g');
   // The words are in sight, each piece with what became of it; nothing is called clear.
   await expect(page.getByTestId('marked-text').locator('[data-mark="notUnderstood"]')).toContainText(
     'Add the green bottle',

@@ -10,7 +10,7 @@ import { placeAll, withHeatings } from './settle.ts';
 import { type DraftStep, StepBuilder } from './steps/builder.ts';
 import { readClause } from './steps/readClause.ts';
 import { titleOf } from './titles.ts';
-import { type Token, tokensOf } from './tokens.ts';
+import { type Token, tokensOf, unwrapped } from './tokens.ts';
 import type { ReadDrink, ReadingKit, ReadStep, ReadYield, Span, TextReading } from './types.ts';
 import { containerIn, yieldIn } from './yields.ts';
 
@@ -24,7 +24,7 @@ export const LONGEST_TEXT = 50_000;
  */
 export function readText(pasted: string, tables: Tables, kit: ReadingKit): TextReading {
   const text = pasted.slice(0, LONGEST_TEXT);
-  const tokens = tokensOf(text);
+  const tokens = unwrapped(tokensOf(text));
   const ledger = new Ledger(tokens);
   const parts = segment(tokens).map((block) => readBlock(block, text, tokens, tables, kit, ledger));
   const drinks = parts.map((p) => p.drink);

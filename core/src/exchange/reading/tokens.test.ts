@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { figureOf, tokensOf } from './tokens.ts';
+import { figureOf, tokensOf, unwrapped } from './tokens.ts';
 
 describe('figures as they are written', () => {
   it.each([
@@ -41,5 +41,22 @@ describe('pieces of a text', () => {
         }
       }),
     );
+  });
+});
+
+describe('rows broken by the width of a page', () => {
+  const rows = (text: string) => unwrapped(tokensOf(text)).filter((t) => t.kind === 'row').length;
+  it('go on where a long one ends in the middle of a sentence', () => {
+    expect(rows('In the morning strain it through the old curtain, and add the juice of\nsix limes.')).toBe(
+      0,
+    );
+  });
+  it('end where they are short, where a sentence ends, or a row of a list begins', () => {
+    expect(rows('ginger\nhoney')).toBe(1);
+    expect(
+      rows('In the morning strain it through the old curtain and squeeze it well.\nthen bottle it'),
+    ).toBe(1);
+    expect(rows('In the morning strain it through the old curtain and squeeze it well\n- 2 limes')).toBe(1);
+    expect(rows('In the morning strain it through the old curtain and squeeze it well\nBottle it')).toBe(1);
   });
 });

@@ -94,6 +94,27 @@ export function tokensOf(text: string): Token[] {
   return tokens;
 }
 
+/** A row that is at least so long and ends in the middle of a sentence was broken by the width of a page. */
+const WRAPPED = 60;
+
+/** Nothing ends with one of these. */
+const OPEN_ENDS: ReadonlySet<string> = new Set(
+  ', of the a an and with in into to or for at from by on until my your about'.split(' '),
+);
+
+/** Without the ends of rows at which a sentence only goes on: "the juice of / six limes". */
+export function unwrapped(tokens: readonly Token[]): Token[] {
+  let rowStart = 0;
+  return tokens.filter((token, i) => {
+    if (token.kind !== 'row') return true;
+    const [before, next] = [tokens[i - 1], tokens[i + 1]];
+    const long = token.start - rowStart >= WRAPPED;
+    rowStart = token.end;
+    const goesOn = next?.kind === 'word' && !next.capital && before !== undefined && OPEN_ENDS.has(before.t);
+    return !(long && goesOn);
+  });
+}
+
 /** What was worked out for a place of a text, kept for as long as its tokens are: grammar asks for it again and again. */
 export function oncePerPlace<T>(work: (tokens: readonly Token[], at: number) => T) {
   const known = new WeakMap<readonly Token[], (T | undefined)[]>();
