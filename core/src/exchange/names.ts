@@ -35,7 +35,13 @@ export function exchangeName(itemId: string): string | null {
     const name = ALIAS_ROWS.find((a) => a.family === family.id && a.lang === 'en')?.text ?? family.id;
     const word = form.words[0];
     if (!word || name.split(' ').includes(word)) return name;
-    return BEHIND.has(word) ? `${name} ${word}` : `${word} ${name}`;
+    const called = BEHIND.has(word) ? `${name} ${word}` : `${word} ${name}`;
+    // "Bottled lemon juice": where another form goes by the same word, the one that only this has.
+    const shared = family.forms.find((f) => f.words[0] === word) !== form;
+    const own = shared
+      ? form.words.find((w) => !family.forms.some((f) => f !== form && f.words.includes(w)))
+      : '';
+    return own ? `${own} ${called}` : called;
   }
   return null;
 }

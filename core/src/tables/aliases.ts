@@ -155,6 +155,8 @@ export const ALIAS_ROWS: readonly AliasRow[] = [
     'spiceLeaf',
     ['en', 'bay leaf'],
     ['en', 'bay leaves'],
+    ['en', 'spice leaf'],
+    ['en', 'spice leaves'],
     ['en', 'cinnamon leaf'],
     ['hi', 'tej patta'],
   ),
@@ -395,9 +397,17 @@ export const ALIAS_ROWS: readonly AliasRow[] = [
     ['es', 'vinagre'],
     ['de', 'essig'],
   ),
-  ...names('wine', ['en', 'port'], ['en', 'fortified wine']),
+  ...names(
+    'wine',
+    ['en', 'port'],
+    ['en', 'fortified wine'],
+    ['en', 'fortified sweet wine'],
+    ['en', 'sweet wine'],
+  ),
   ...names('spirit', ['en', 'rum'], ['en', 'spirit'], ['fr', 'rhum'], ['es', 'ron']),
   ...names('gingerBeer', ['en', 'ginger beer']),
+  ...names('sodaWater', ['en', 'soda water'], ['en', 'sparkling water'], ['en', 'fizzy water']),
+  ...names('starter', ['en', 'live starter'], ['en', 'ginger starter'], ['en', 'live culture']),
 ];
 
 const plain = (text: string): string => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();

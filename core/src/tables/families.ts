@@ -113,6 +113,7 @@ export const FAMILY_ROWS: readonly FamilyRow[] = [
     [
       ['lemon-whole', 'whole', 'sliced', 'quartered', 'fresh'],
       ['lemon-juice', 'juice', 'juiced'],
+      ['lemon-juice-bottled', 'juice', 'bottled'],
     ],
     { from: 'lemon-whole', itemId: 'lemon-juice' },
   ),
@@ -121,6 +122,7 @@ export const FAMILY_ROWS: readonly FamilyRow[] = [
     [
       ['lime-whole', 'whole', 'sliced', 'fresh'],
       ['lime-juice', 'juice', 'juiced'],
+      ['lime-juice-bottled', 'juice', 'bottled'],
     ],
     { from: 'lime-whole', itemId: 'lime-juice' },
   ),
@@ -215,4 +217,6 @@ export const FAMILY_ROWS: readonly FamilyRow[] = [
     ['spirit-63', 'overproof', 'strong'],
   ]),
   family('gingerBeer', [['ginger-beer', 'bottled']]),
+  family('sodaWater', [['soda-water', 'cold', 'sparkling']]),
+  family('starter', [['live-starter', 'live', 'active']]),
 ];

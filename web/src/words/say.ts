@@ -16,6 +16,7 @@ import type { EN_DRINKS } from './en/drinks.ts';
 import type { EN_FIND } from './en/find.ts';
 import type { EN_ITEMS } from './en/items.ts';
 import type { EN_KITCHEN } from './en/kitchen.ts';
+import type { EN_RECIPE_TEXT } from './en/recipeText.ts';
 import type { EN_SHELF } from './en/shelf.ts';
 import type { EN_SHOPPING } from './en/shopping.ts';
 import type { EN_STOVE } from './en/stove.ts';
@@ -39,6 +40,7 @@ export type MessageKey =
   | keyof typeof EN_FIND
   | keyof typeof EN_ITEMS
   | keyof typeof EN_KITCHEN
+  | keyof typeof EN_RECIPE_TEXT
   | keyof typeof EN_SHELF
   | keyof typeof EN_SHOPPING
   | keyof typeof EN_STOVE;

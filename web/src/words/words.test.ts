@@ -26,6 +26,7 @@ import { EN_DRINKS } from './en/drinks.ts';
 import { EN_FIND } from './en/find.ts';
 import { EN_ITEMS } from './en/items.ts';
 import { EN_KITCHEN } from './en/kitchen.ts';
+import { EN_RECIPE_TEXT } from './en/recipeText.ts';
 import { EN_SHELF } from './en/shelf.ts';
 import { EN_SHOPPING } from './en/shopping.ts';
 import { EN_STOVE } from './en/stove.ts';
@@ -53,6 +54,7 @@ const PLACES: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   find: EN_FIND,
   items: EN_ITEMS,
   kitchen: EN_KITCHEN,
+  recipeText: EN_RECIPE_TEXT,
   shelf: EN_SHELF,
   shopping: EN_SHOPPING,
   stove: EN_STOVE,

@@ -33,6 +33,8 @@ const dimensionOf = (unit: string | null): 'mass' | 'volume' | null => {
   }
 };
 
+export const isMass = (unit: string | null): boolean => dimensionOf(unit) === 'mass';
+
 /** What two amounts of one thing come to, in the unit of the first. Null where they cannot be added. */
 export function added(a: ReadAmount, b: ReadAmount): ReadAmount | null {
   if (a.kind !== 'said' || b.kind !== 'said') return null;

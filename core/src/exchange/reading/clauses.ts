@@ -163,6 +163,7 @@ function hasObject(tokens: readonly Token[], at: number, end: number, verb: stri
       'it',
       'them',
       'everything',
+      'what',
       'until',
       'till',
       'for',
@@ -525,21 +526,57 @@ export function clausesIn(tokens: readonly Token[], from: number, end: number, s
   });
 }
 
-/** The vessels a clause names, in their order, with the word before each: "in", "into", "back", "the". */
-export function vesselsIn(tokens: readonly Token[], from: number, to: number) {
-  const out: { vessel: string; at: number; into: boolean }[] = [];
+/** A vessel that a clause names. */
+export interface NamedVessel {
+  vessel: string;
+  at: number;
+  /** Something goes into it, or happens in it. */
+  into: boolean;
+  /** Something comes out of it: "what is in the jug", "from the kettle". */
+  source: boolean;
+}
+
+const SMALLER = new Set(['small', 'little', 'second', 'separate', 'another', 'other']);
+
+/** The vessels a clause names, in their order; a second pot beside the first is "smallPot". */
+export function vesselsIn(tokens: readonly Token[], from: number, to: number): NamedVessel[] {
+  const out: NamedVessel[] = [];
   for (let i = from; i < to; i++) {
-    const vessel = VESSEL_WORDS[tokens[i]!.t];
+    let vessel = VESSEL_WORDS[tokens[i]!.t];
     if (!vessel) continue;
+    if (vessel === 'pot' && (SMALLER.has(tokens[i - 1]?.t ?? '') || SMALLER.has(tokens[i - 2]?.t ?? '')))
+      vessel = 'smallPot';
     let into = false;
+    let source = false;
     for (let k = i - 1; k >= from && k > i - 5; k--) {
       const t = tokens[k]!.t;
+      const what = tokens[k - 1]?.t ?? '';
+      if (
+        t === 'from' ||
+        (t === 'of' && (what === 'out' || what === 'contents')) ||
+        (t === 'in' && (what === "what's" || (what === 'is' && tokens[k - 2]?.t === 'what')))
+      ) {
+        source = true;
+        break;
+      }
       if (t === 'into' || t === 'in' || t === 'to') into = true;
       if (CUTS.has(t)) break;
     }
-    out.push({ vessel, at: i, into });
+    out.push({ vessel, at: i, into: into && !source, source });
   }
   return out;
+}
+
+/** "twice through a cloth", "3 times through the sieve". */
+function timesBefore(tokens: readonly Token[], from: number, at: number): number {
+  for (let k = at - 1; k >= from && k > at - 4; k--) {
+    if (tokens[k]!.t !== 'through') continue;
+    const before = tokens[k - 1]?.t ?? '';
+    if (before === 'twice') return 2;
+    const count = before === 'times' ? figureAt(tokens, k - 2) : null;
+    return count && Number.isInteger(count.value) && k - 2 >= from ? count.value : 1;
+  }
+  return 1;
 }
 
 /** What it is strained through, in the order of the words: "a sieve lined with cloth", "twice". */
@@ -563,9 +600,11 @@ export function sievesIn(tokens: readonly Token[], from: number, to: number) {
       out[out.length - 1] = { ...out.at(-1)!, by: kind === 'sieve' ? 'fineMesh' : kind, at: i };
       continue;
     }
-    let times = 1;
+    let times = timesBefore(tokens, from, i);
     for (let k = i + 1; k < Math.min(to, i + 4); k++) {
       const t = tokens[k]!.t;
+      // What comes next has its own: "through the sieve and twice through a cloth".
+      if (t === 'and' || t === ',') break;
       if (t === 'twice') times = 2;
       if ((t === 'x' || t === '×') && tokens[k + 1]?.kind === 'number') times = tokens[k + 1]!.value!;
     }

@@ -157,6 +157,7 @@ export function doneIn(clause: Clause, words: string, strained: boolean): Done |
   if (any('turn') && has(words, / (?:jar|over|bottle) /)) return done('shake');
   if (any('cover', 'seal', 'close') && !(any('cover') && clause.things.length)) return done('cover');
   if (hitOf('sweeten')) return done('sweeten');
+  if (hitOf('sour')) return done('sour');
   // "Grate in the nutmeg", "rub it with the sugar".
   const prep = hitOf('prep');
   if (

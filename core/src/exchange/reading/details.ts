@@ -48,6 +48,7 @@ export function placeIn(words: string): ReadStep['place'] {
 export function levelIn(words: string, verb: string | null): ReadStep['level'] {
   if (/ (?:rolling|hard|rapidly|vigorously|high (?:heat|flame)) /.test(words)) return 'rolling';
   if (/ simmer(?:s|ed|ing)? /.test(words) || verb === 'simmer') return 'simmer';
+  if (/ (?:medium|moderate|lively) (?:heat|flame|fire|boil) | briskly /.test(words)) return 'medium';
   if (/ (?:gently|gentle|softly|low|small fire|slow|barely|bubble) /.test(words)) return 'gentle';
   return undefined;
 }
@@ -57,6 +58,7 @@ export function pressIn(tokens: readonly Token[], from: number, to: number): Rea
   let press: ReadStep['press'];
   for (let i = from; i < to; i++) {
     const t = tokens[i]!.t;
+    if (t === 'drip' || t === 'dripping') press ??= 'drain';
     const wrung = /^(?:wring|wringing|wrung|squeeze|squeezing|squeezed|twist|wrings)$/.test(t);
     const pressed = /^(?:press|pressing|pressed|push|pushing|mash)$/.test(t);
     if (!wrung && !pressed) continue;
@@ -71,6 +73,8 @@ export function pressIn(tokens: readonly Token[], from: number, to: number): Rea
 
 export interface Length {
   value: number;
+  /** The least it may be, where the best is said as well. */
+  min?: number;
   max?: number;
   /** Said in a word: "overnight". */
   vague: boolean;
@@ -84,7 +88,17 @@ const NIGHT =
 
 /** How long a clause says that something takes. */
 export function lengthOf(clause: Clause, words: string): Length | null {
-  const [time] = clause.times;
+  const [time, range] = clause.times;
+  // "For 25 min (20 to 30)": the best, and from where to where.
+  if (time && time.max === undefined && range?.max !== undefined && isAround(range, time.value))
+    return {
+      value: time.value,
+      min: range.value,
+      max: range.max,
+      vague: false,
+      from: time.from,
+      to: range.to,
+    };
   if (time)
     return {
       value: time.value,
@@ -95,6 +109,9 @@ export function lengthOf(clause: Clause, words: string): Length | null {
     };
   return NIGHT.test(words) ? { value: NIGHT_MIN, vague: true } : null;
 }
+
+const isAround = (range: { value: number; max?: number }, value: number): boolean =>
+  range.value <= value && value <= (range.max ?? value) && range.value < (range.max ?? value);
 
 export const saysNight = (words: string): boolean => NIGHT.test(words);
 

@@ -13,13 +13,14 @@ export function formOf(family: FamilyRow, words: string): { itemId: string; said
       .split(/[^\p{L}]+/u)
       .filter(Boolean),
   );
-  let best: { itemId: string; weight: number } | null = null;
+  let best: { itemId: string; weight: number; count: number } | null = null;
   for (const form of family.forms) {
-    for (const word of form.words) {
-      if (!asked.has(word)) continue;
-      const weight = WEAK.has(word) ? 1 : 2;
-      if (!best || weight > best.weight) best = { itemId: form.itemId, weight };
-    }
+    const words = form.words.filter((word) => asked.has(word));
+    if (!words.length) continue;
+    const weight = words.some((word) => !WEAK.has(word)) ? 2 : 1;
+    // Of two that are asked for alike, the one that more words ask for.
+    if (!best || weight > best.weight || (weight === best.weight && words.length > best.count))
+      best = { itemId: form.itemId, weight, count: words.length };
   }
   return best ? { itemId: best.itemId, said: true } : { itemId: family.forms[0]!.itemId, said: false };
 }

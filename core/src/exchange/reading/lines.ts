@@ -1,7 +1,8 @@
 import type { FamilyRow } from '../../tables/families.ts';
 import { PART_WORDS } from '../../tables/reading/formWords.ts';
 import type { Tables } from '../../tables/types.ts';
-import { added, amountOf, compared, familyById, gramsOfRead } from './amounts.ts';
+import { itemFacts } from '../items.ts';
+import { added, amountOf, compared, familyById, gramsOfRead, isMass } from './amounts.ts';
 import { formOf } from './forms.ts';
 import type { Ledger } from './ledger.ts';
 import { singular } from './lexicon.ts';
@@ -21,6 +22,7 @@ export interface DraftLine {
   name: string;
   part: string | null;
   forms: string[];
+  meantFor: string | null;
   falseFriend?: string;
   amount: ReadAmount | null;
   listed: boolean;
@@ -92,11 +94,25 @@ export class Lines {
     if (entry.kind === 'unknown' || entry.kind === 'other')
       return this.all.filter((l) => l.unknown && singular(l.name) === singular(entry.name));
     const own = this.all.filter((l) => l.familyId === entry.family.id);
-    if (thing.part === null) return own;
+    if (thing.part === null) return thing.definite ? this.ofForm(own, entry.family, thing.forms) : own;
     const same = own.filter((l) => l.part === thing.part);
     if (same.length) return same;
     // "2 lemons" in the list and "the lemon juice" in the method are one.
     return own.filter((l) => l.part === null && !(thing.quantity && l.amount && !thing.definite));
+  }
+
+  /** Of several forms of one thing those that are meant: by its words, else those of the kind that it is usually. */
+  private ofForm(lines: DraftLine[], family: FamilyRow, forms: readonly string[]): DraftLine[] {
+    if (lines.length < 2) return lines;
+    // "The orange" beside "the orange peel" is the fruit.
+    const wholes = lines.filter((l) => l.part === null);
+    if (wholes.length && wholes.length < lines.length) return this.ofForm(wholes, family, forms);
+    const asked = formOf(family, forms.join(' '));
+    const kindOf = (itemId: string | null) => itemFacts(itemId ?? '', this.tables)?.kind;
+    const meant = lines.filter((l) =>
+      asked.said ? itemOf(l).itemId === asked.itemId : kindOf(itemOf(l).itemId) === kindOf(asked.itemId),
+    );
+    return meant.length ? meant : lines;
   }
 
   /** How much of a line a mention of it means; undefined where it does not say. */
@@ -105,6 +121,15 @@ export class Lines {
     if (thing.share !== null) return { share: thing.share };
     const amount = thing.quantity?.measure || line.amount?.unit === null ? this.amount(thing) : null;
     return amount?.kind === 'said' ? { amount } : undefined;
+  }
+
+  /** Fruit by its weight: it goes through the juicer as it is. */
+  weighed(thing: Thing): boolean {
+    const known = this.matching({ ...thing, part: null }).filter((l) => l.part !== 'juice');
+    const byWeight =
+      known.length > 0 && known.every((l) => l.amount?.kind === 'said' && isMass(l.amount.unit));
+    if (byWeight) for (const line of known) line.juiced = true;
+    return byWeight;
   }
 
   /** It was named before. */
@@ -144,6 +169,7 @@ export class Lines {
       name: entry.kind === 'group' ? '' : entry.name,
       part: thing.part,
       forms: [...thing.forms],
+      meantFor: thing.meantFor,
       ...(entry.kind === 'family' && entry.falseFriend ? { falseFriend: entry.falseFriend } : {}),
       amount: this.amount(thing),
       listed,
@@ -336,9 +362,16 @@ const PART_FORM: Readonly<Record<string, readonly string[]>> = {
 export function itemOf(line: DraftLine): { itemId: string | null; said: boolean; missing: boolean } {
   const { family } = line;
   if (!family) return { itemId: null, said: false, missing: false };
+  if (line.meantFor) {
+    const asked = formOf(family, line.meantFor);
+    if (asked.said) return { ...asked, missing: false };
+  }
   if (line.part) {
     const words = PART_FORM[line.part] ?? [];
-    const form = family.forms.find((f) => f.words.some((w) => words.includes(w)));
+    const forms = family.forms.filter((f) => f.words.some((w) => words.includes(w)));
+    // "Lemon juice, bottled": of two juices the one that its other words ask for.
+    const form =
+      forms.find((f) => f.words.some((w) => !words.includes(w) && line.forms.includes(w))) ?? forms[0];
     if (form) return { itemId: form.itemId, said: true, missing: false };
     if (line.part === 'peel' || line.part === 'juice' || line.part === 'core')
       // Skin and all: roots are used with it.

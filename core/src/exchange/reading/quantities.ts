@@ -364,6 +364,16 @@ function findQuantity(tokens: readonly Token[], at: number): Quantity | null {
       if (rest && PER_MIN[t(to + and + rest.length)] === 1) {
         value += rest.value;
         to += and + rest.length + 1;
+      } else if (t(per) === 'h' && isMinutes(tokens, to)) {
+        value += tokens[to]!.value!;
+        to++;
+      }
+    } else if (minutes === 1440) {
+      const and = t(to) === 'and' ? 1 : 0;
+      const rest = figureAt(tokens, to + and);
+      if (rest && !rest.article && PER_MIN[t(to + and + rest.length)] === 60) {
+        value += rest.value * 60;
+        to += and + rest.length + 1;
       }
     }
     // "6 hours or overnight", "10 hours or 12", "an hour or two"
@@ -436,17 +446,26 @@ function findQuantity(tokens: readonly Token[], at: number): Quantity | null {
   });
 }
 
+/** "1 h 40": two figures of a clock, that count nothing else. */
+const isMinutes = (tokens: readonly Token[], at: number): boolean => {
+  const token = tokens[at];
+  if (token?.kind !== 'number' || !(Number.isInteger(token.value) && token.value! < 60)) return false;
+  return token.end - token.start === 2 && !measureAfter(tokens, at + 1, true) && !nameAt(tokens, at + 1);
+};
+
 /** "or 12", "or two", "or 12 hours": minutes of the far end, counted in the unit of the near one. */
 function quantityFigure(tokens: readonly Token[], at: number, minutesPer: number) {
   let from = at;
   while (ABOUT.has(tokens[from]?.t ?? '')) from++;
   const figure = numberAt(tokens, from);
   if (!figure || figure.article || figure.vague) return null;
-  const own = PER_MIN[tokens[from + figure.length]?.t ?? ''];
-  return {
-    minutes: figure.value * (own ?? minutesPer),
-    to: from + figure.length + (own === undefined ? 0 : 1),
-  };
+  const unit = tokens[from + figure.length]?.t ?? '';
+  const own = PER_MIN[unit];
+  const to = from + figure.length + (own === undefined ? 0 : 1);
+  // "to 1 h 40"
+  if (unit === 'h' && isMinutes(tokens, to))
+    return { minutes: figure.value * 60 + tokens[to]!.value!, to: to + 1 };
+  return { minutes: figure.value * (own ?? minutesPer), to };
 }
 
 /** After an article stands something that is counted, maybe with a word for its size. */

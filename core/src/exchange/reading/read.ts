@@ -8,7 +8,9 @@ import { marksOf } from './review.ts';
 import { type Block, segment } from './segment.ts';
 import { placeAll, withHeatings } from './settle.ts';
 import { type DraftStep, StepBuilder } from './steps/builder.ts';
+import { lotOfSentence } from './steps/dividing.ts';
 import { readClause } from './steps/readClause.ts';
+import { takesBranch } from './steps/standing.ts';
 import { titleOf } from './titles.ts';
 import { type Token, tokensOf, unwrapped } from './tokens.ts';
 import type { ReadDrink, ReadingKit, ReadStep, ReadYield, Span, TextReading } from './types.ts';
@@ -104,11 +106,19 @@ function readBlock(
   let askedYield = false;
   let afterQuestion = false;
   let askedUnit: string | undefined;
+  const aside = (index: number) => {
+    for (const { from, end, own } of block.asides.filter((a) => a.afterSentence === index))
+      steps.remark(from, end, own);
+  };
   for (const [index, sentence] of block.told.entries()) {
+    aside(index);
     const words = wordsOf(tokens, sentence.from, sentence.end);
     const question = tokens[sentence.end]?.t === '?';
+    if (takesBranch(steps, sentence.from, sentence.end)) continue;
     const led = ledTime(tokens, sentence.from, sentence.end);
-    const from = led ? led.at : sentence.from;
+    const lot = lotOfSentence(steps, sentence.from, sentence.end);
+    steps.lot = lot?.id ?? null;
+    const from = lot?.from ?? led?.at ?? sentence.from;
     // "What is left over can be warmed again": of another day.
     if (/ left ?overs? /.test(words)) {
       const span = { start: tokens[sentence.from]!.start, end: tokens[sentence.end - 1]!.end };
@@ -167,6 +177,7 @@ function readBlock(
     }
     if (led) steps.led(led.time, before);
   }
+  aside(block.told.length);
   // Where the drink stands at last is no step.
   const end = steps.all.at(-1);
   if (end?.held && !end.minutes) {
@@ -227,12 +238,25 @@ const stepOf = (s: DraftStep, text: string): ReadStep => ({
   press: s.press,
   rinses: s.rinses,
   downToShare: s.downToShare,
+  downToL: s.downToL,
+  downToCm: s.downToCm,
+  portionMl: s.portionMl,
+  inGlass: s.inGlass,
+  lots: s.lots,
+  lot: s.lot,
+  branch: s.branch,
   everyMin: s.everyMin,
   thrown: s.thrown,
   kept: s.kept,
+  aside: s.aside,
+  rinseMl: s.rinseMl,
+  tool: s.tool,
+  keptHot: s.keptHot,
   sterilised: s.sterilised,
   vessel: s.vessel,
   intoVessel: s.intoVessel,
+  fromVessels: s.fromVessels,
+  own: s.own,
   handles: s.handles,
   implied: s.implied,
   doubts: [...s.doubts],

@@ -8,11 +8,12 @@ import { CORPUS } from '../corpus/index.ts';
 import { scoreOf, type Verdict } from '../corpus/score.ts';
 import { HELD_OUT, PASTED, type Pasted } from '../pasted.fixtures.ts';
 import { UNREAD } from '../unread.fixtures.ts';
+import { litresOf } from './gives.ts';
 import { mended, NO_FIXES } from './mend.ts';
 import { quantityAt } from './quantities.ts';
 import { LONGEST_TEXT, readText } from './read.ts';
 import { tokensOf } from './tokens.ts';
-import { litresOf, recipeOfRead } from './toRecipe.ts';
+import { recipeOfRead } from './toRecipe.ts';
 
 const METRIC = { ...measuringKit(KITCHEN), system: 'metric' as const };
 const read = (text: string, system: 'metric' | 'us' = 'metric') =>

@@ -147,7 +147,7 @@ function unknownObjects(clause: Clause, tokens: readonly Token[]): Span[] {
 }
 
 const LITTLE = new Set(
-  'a an and or in into to on onto over with without of for from at by as up down back out off away it them they its he she this that these those everything all both rest some any more little bit lot together together too well then now so but not no only also again first last very until till when while if you i we u your my if is are was be has have had do does can will would as per each other another one two three once twice than there here just even still such own half whole mixture liquid drink liquor pulp solids stuff ingredients contents'.split(
+  'a an and or in into to on onto over with without of for from at by as up down back out off away it them they its he she this that these those everything all both rest some any more little bit lot together together too well then now so but not no only what also again first last very until till when while if you i we u your my if is are was be has have had do does can will would as per each other another one two three once twice than there here just even still such own half whole mixture liquid drink liquor pulp solids stuff ingredients contents'.split(
     ' ',
   ),
 );

@@ -1,6 +1,7 @@
 import { ABBREVIATIONS } from '../../tables/reading/measureWords.ts';
 import { clausesIn, plainVerb } from './clauses.ts';
 import { nameAt } from './lexicon.ts';
+import { lotAt } from './lotNames.ts';
 import { quantityAt } from './quantities.ts';
 import { type Thing, thingsIn } from './things.ts';
 import type { Token } from './tokens.ts';
@@ -30,6 +31,8 @@ export interface Block {
   told: Sentence[];
   /** Headings and speakers' names: they say nothing of the drink. */
   silent: { from: number; end: number }[];
+  /** Rows that only remark on what stands before them: what is to be minded, the cook's own words, all of it told again. */
+  asides: { from: number; end: number; afterSentence: number; own: boolean }[];
   /** Rows of facts about the whole: they are no steps. */
   meta: { from: number; end: number }[];
   /** What was told has a deed in it, as far as it was searched. */
@@ -50,6 +53,14 @@ const META =
   /^ (?:prep(?:aration)?|cook(?:ing)?|total|active|ready|time|servings?|serves|yields?|makes|difficulty|cuisine|course)(?: time| in)? ?[:|-] /;
 const PART_HEAD = /^ (?:for|the) (?:the )?[a-z]+(?: [a-z]+)? ?: ?$/;
 const NOTES_HEAD = /^ (?:notes?|tips?|keeps?|storage|conservation|serving) ?:? ?$/;
+
+/** What was told already, told again by the clock or by what stands where. */
+const AGAIN_HEAD =
+  /^ (?:the way of this drink|time ?table|schedule|at a glance|overview|in short|what happens when) ?:? ?$/;
+/** "Take care: …": what is to be minded, and nothing to do. */
+const REMARK = /^ (?:take care|be careful|careful|caution|warning|safety) : /;
+/** The words of a cook in a text that others wrote. */
+const OWN_WORDS = /^ (?:the )?cook (?:says|writes|notes) : /;
 
 /** No heading has more words and signs than this. */
 const LONGEST_HEAD = 40;
@@ -214,7 +225,7 @@ export function segment(tokens: readonly Token[]): Block[] {
   const speakers = speakersIn(tokens, rows);
   const blocks: Block[] = [];
   let block = newBlock();
-  let section: 'list' | 'method' | null = null;
+  let section: 'list' | 'method' | 'again' | null = null;
   let listRows = 0;
   const start = () => {
     block = newBlock();
@@ -240,6 +251,24 @@ export function segment(tokens: readonly Token[]): Block[] {
     if (METHOD.test(text) || NOTES_HEAD.test(text)) {
       section = 'method';
       block.silent.push({ from, end: row.end });
+      continue;
+    }
+    if (section !== 'again' && AGAIN_HEAD.test(text) && deedsIn(tokens, block)) {
+      section = 'again';
+      block.silent.push({ from, end: row.end });
+      continue;
+    }
+    const own = OWN_WORDS.test(text);
+    // What names an amount of something is more than a remark.
+    const remarks =
+      own ||
+      (REMARK.test(text) &&
+        !thingsIn(tokens, from, row.end, false).some((t) => t.quantity && !t.quantity.article));
+    const begins =
+      section === 'again' && row.gap && isTitleRow(tokens, row) && startsDrink(tokens, rows, index, block);
+    if (begins) section = null;
+    if (section === 'again' || remarks) {
+      block.asides.push({ from, end: row.end, afterSentence: block.told.length, own });
       continue;
     }
     if (META.test(text)) {
@@ -295,7 +324,9 @@ export function segment(tokens: readonly Token[]): Block[] {
         block.heads.push({ from, end: colon });
         from = colon + 1;
       }
-      const end = titleEnd(tokens, from, row.end);
+      const comma = titleEnd(tokens, from, row.end);
+      // A comma in a name: "Beet and ginger, raw".
+      const end = tokens[comma]?.t === ',' && standsOverFacts(tokens, rows, index) ? row.end : comma;
       block.title = { from, to: end };
       if (tokens[end]?.t !== ':') block.heads.push({ from: end, end: row.end });
       const [afterTitle, ...more] = sentencesOf(tokens, end, row.end);
@@ -362,6 +393,7 @@ const newBlock = (): Block => ({
   listed: [],
   told: [],
   silent: [],
+  asides: [],
   meta: [],
   hasDeeds: false,
   searched: 0,
@@ -390,6 +422,11 @@ function isTitle(
   const deeds = clauses.some((c) => c.hits.some((h) => h.deeds[0] !== 'aux' && h.deeds[0] !== 'yield'));
   if (tokens[first.end]?.t === '?') return false;
   if (index === 0) {
+    // "Two jugs for the steps / Makes: 6 L": what stands over the facts about the whole.
+    const below = rows[index + 1];
+    const under = below ? words(tokens, below.from, Math.min(below.end, below.from + LONGEST_HEAD)) : '';
+    if ((META.test(under) || INGREDIENTS.test(under)) && !amounts.some((t) => t.quantity?.measure))
+      return true;
     if (GREETING.test(text) && !beforeColon) return false;
     if (/^ (?:the |my )?first (?:one|drink|recipe) is /.test(text)) return false;
     if (/^ [a-z]+ : /.test(text) && end - row.from === 1 && !nameAt(tokens, row.from)) return false;
@@ -417,6 +454,14 @@ function isTitle(
   if (/ (?:love|yours|greetings|thank|thanks|kiss|write|serves|makes|yield|yields|makes) /.test(text))
     return false;
   return block.title === null ? !deedsIn(tokens, block) : startsDrink(tokens, rows, index, block);
+}
+
+/** "Two jugs for the steps / Makes: 6 L": what stands over the facts about the whole, or over the list, is its name. */
+function standsOverFacts(tokens: readonly Token[], rows: readonly Row[], index: number): boolean {
+  const below = rows[index + 1];
+  if (index !== 0 || !below) return false;
+  const text = words(tokens, below.from, Math.min(below.end, below.from + LONGEST_HEAD));
+  return META.test(text) || INGREDIENTS.test(text);
 }
 
 const isCapitals = (tokens: readonly Token[], row: Row): boolean =>
@@ -447,6 +492,7 @@ function speakersIn(tokens: readonly Token[], rows: readonly Row[]): Map<number,
     if (colon < 1) continue;
     const name = words(tokens, row.from, row.from + colon);
     if (nameAt(tokens, row.from) || tokens[row.from]!.kind !== 'word') continue;
+    if (REMARK.test(`${name}: `) || OWN_WORDS.test(`${name}: `) || lotAt(tokens, row.from)) continue;
     heads.set(name, [...(heads.get(name) ?? []), index]);
   }
   const out = new Map<number, number>();

@@ -78,7 +78,7 @@ function kindsOfPuts(all: DraftStep[]): void {
     if (s.kind !== 'combine' && s.kind !== 'mix') continue;
     const cooks = all.slice(i + 1).some((n) => n.kind === 'heat' || n.kind === 'boil');
     const done = all.slice(0, i).some((n) => n.kind === 'strain');
-    s.kind = cooks || !done ? 'combine' : 'mix';
+    s.kind = cooks || !done || s.vessel === 'pot' || s.vessel === 'blender' ? 'combine' : 'mix';
   }
 }
 
@@ -106,6 +106,9 @@ export function placeAll(steps: StepBuilder, lines: Lines): void {
       const here = line.at.some((a) => a.stepId === s.id);
       const bath = line.family?.plainWater || line.family?.washes;
       if (!here) continue;
+      // "Soak in 2 L of the water": so much of it is for the bath.
+      const portion = line.at.find((a) => a.stepId === s.id)?.portion;
+      if (bath && line.listed && (portion || line.at.length === 1)) continue;
       line.at = line.at.filter((a) => a.stepId !== s.id);
       if (!s.handles.includes(line.id)) s.handles.push(line.id);
       if (bath && !line.at.length && !line.listed) lines.all.splice(lines.all.indexOf(line), 1);

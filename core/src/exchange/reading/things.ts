@@ -14,6 +14,8 @@ export interface Thing {
   quantity: Quantity | null;
   /** Words for its form and its size. */
   forms: string[];
+  /** "For blending": the form it will be in, whatever is done to it before. */
+  meantFor: string | null;
   /** Peel, core, juice: one thing for each. */
   part: string | null;
   /** Named as something that is known already: "the sugar". */
@@ -32,6 +34,7 @@ export interface Thing {
 const BARE: Omit<Thing, 'from' | 'to' | 'entry'> = {
   quantity: null,
   forms: [],
+  meantFor: null,
   part: null,
   definite: false,
   more: false,
@@ -205,7 +208,16 @@ interface After {
   forms: string[];
   parts: string[];
   optional: boolean;
+  meantFor: string | null;
 }
+
+/** What a thing is meant for, and the form that it will be in. */
+const PURPOSES: Readonly<Record<string, string>> = {
+  blending: 'blended',
+  grating: 'grated',
+  slicing: 'sliced',
+  crushing: 'crushed',
+};
 
 /** Words about a thing that stand behind its name: ", peeled and sliced", "(zest and juice)", ", cut in strips". */
 function wordsAfter(
@@ -217,6 +229,7 @@ function wordsAfter(
   const forms: string[] = [];
   const parts: string[] = [];
   let optional = false;
+  let meantFor: string | null = null;
   let at = from;
   let i = from;
   let open = 0;
@@ -253,6 +266,21 @@ function wordsAfter(
       optional = true;
       i += 2;
       while (['like', 'want', 'wish', 'have', 'it', 'can', 'prefer'].includes(word(tokens, i, end))) i++;
+      at = i;
+      continue;
+    }
+    // "spirit, 40 %"
+    const strength = tokens[i]!.kind === 'number' ? quantityAt(tokens, i) : null;
+    if (strength?.measured === 'share' && strength.to <= end) {
+      i = strength.to;
+      at = i;
+      continue;
+    }
+    // "ginger, for blending"
+    const purpose = t === 'for' ? PURPOSES[word(tokens, i + 1, end)] : undefined;
+    if (purpose) {
+      meantFor = purpose;
+      i += 2;
       at = i;
       continue;
     }
@@ -309,7 +337,7 @@ function wordsAfter(
     }
     break;
   }
-  return { at, forms, parts, optional };
+  return { at, forms, parts, optional, meantFor };
 }
 
 const NAME_FIRST_SIGNS = new Set(': | , - – = ( × x * /'.split(' '));
@@ -594,6 +622,7 @@ function thingAt(
     if (!partWords.length) partWords.push(...last.parts);
     after.optional ||= last.optional;
   }
+  if (q?.measure && MASS_OR_VOLUME.has(q.measure.id)) to = otherMeasures(tokens, to, end, name.entry) ?? to;
   const tail = tailOf(tokens, to, end);
   to = tail.to;
   const made = (part: string | null): Thing => ({
@@ -602,6 +631,7 @@ function thingAt(
     entry: name.entry,
     quantity: q,
     forms: [...forms, ...nameWords],
+    meantFor: after.meantFor,
     part,
     definite,
     more,
@@ -620,6 +650,31 @@ function thingAt(
   const distinct = [...new Set(partWords.map((p) => PART_WORDS[p]!))];
   return distinct.length ? distinct.map(made) : [made(null)];
 }
+
+const LONGEST_BRACKET = 16;
+
+/** "300 g hibiscus (8 cups)", "90 g orange peel (of 2 oranges)": the same amount in other measures, in brackets. */
+function otherMeasures(tokens: readonly Token[], from: number, end: number, entry: Entry): number | null {
+  if (word(tokens, from, end) !== '(') return null;
+  let measured = false;
+  for (let i = from + 1; i < Math.min(end, from + LONGEST_BRACKET); i++) {
+    if (tokens[i]!.t === ')') return measured ? i + 1 : null;
+    const q = quantityAt(tokens, i);
+    const counted = q !== null && (nameAt(tokens, q.to) !== null || TAILS.has(word(tokens, q.to, end)));
+    if (q?.measured === 'amount' && (q.measure !== null || counted)) measured = true;
+    const named = nameAt(tokens, i)?.entry;
+    const piece = measureAt(tokens, i, true) !== null || TAILS.has(tokens[i]!.t);
+    const other = named && !piece && !sameThing(named, entry);
+    if (other) return null;
+  }
+  return null;
+}
+
+const sameThing = (a: Entry, b: Entry): boolean =>
+  b.kind === 'family' &&
+  (a.kind === 'family'
+    ? a.family.id === b.family.id
+    : a.kind === 'group' && a.families.includes(b.family.id));
 
 /** A name that says which form of a family is meant. */
 const isKindOf = (family: FamilyRow, word: string): boolean =>
@@ -682,20 +737,12 @@ function unknownAt(
   if (!name) return null;
   return [
     {
+      ...BARE,
       from: at,
       to: name.to,
       entry: { kind: 'unknown', name: name.name },
       quantity: q,
-      forms: [],
-      part: null,
-      definite: false,
       more: q.more,
-      share: null,
-      rest: false,
-      toTaste: false,
-      optional: false,
-      perL: false,
-      misspelled: false,
     },
   ];
 }

@@ -1,13 +1,12 @@
-import { type Burner, EMPTY_KITCHEN, type Kitchen, type Pot } from '../../documents/kitchen.ts';
 import type { OwnStepKind, Recipe, RecipeLine, RecipeStep } from '../../documents/recipe.ts';
-import { solvePlan } from '../../plan/solve.ts';
-import { defaultChoices } from '../../program/book/recipe.ts';
 import { TAP_WATER_ID } from '../../tables/choices.ts';
 import { FAMILY_ROWS } from '../../tables/families.ts';
 import type { Tables } from '../../tables/types.ts';
 import { itemFacts } from '../items.ts';
 import { ownRecipe } from '../ownRecipe.ts';
-import type { ReadDrink, ReadLine, ReadStep } from './types.ts';
+import { litresOf } from './gives.ts';
+import type { ReadDrink, ReadLine, ReadLot, ReadStep } from './types.ts';
+import { madeApart, vesselsOf } from './vessels.ts';
 
 /** What the recipe still lacks, said before it is taken over. */
 export type Missing =
@@ -61,13 +60,14 @@ export function recipeOfRead(
       missing.push({ kind: 'unknownThing', lineId: read.id, name: read.name });
       continue;
     }
-    const byTaste = facts.kind === 'sweetener' && read.massG === null;
+    const sours = drink.steps.some((s) => s.kind === 'sour' && read.stepIds.includes(s.id));
+    const byTaste = (facts.kind === 'sweetener' || sours) && read.massG === null;
     if (read.massG === null && !byTaste && itemId !== TAP_WATER_ID)
       missing.push({ kind: 'noAmount', lineId: read.id });
     parted.push(...linesOf(read, itemId, facts.kind, byTaste));
   }
   pressable(drink, parted, tables);
-  const steps = stepsOf(drink, parted, missing);
+  const steps = stepsOf(drink, parted, missing, tables);
   if (!drink.steps.length) missing.push({ kind: 'noSteps' });
   const waterG = parted
     .filter((p) => p.line.itemId === TAP_WATER_ID)
@@ -147,9 +147,19 @@ function pressable(drink: ReadDrink, parted: readonly Parted[], tables: Tables):
 
 const TAKES_SOLIDS: ReadonlySet<OwnStepKind> = new Set(['juice', 'mill', 'prep', 'wash', 'pick', 'lift']);
 
-function stepsOf(drink: ReadDrink, parted: readonly Parted[], missing: Missing[]): RecipeStep[] {
+function stepsOf(
+  drink: ReadDrink,
+  parted: readonly Parted[],
+  missing: Missing[],
+  tables: Tables,
+): RecipeStep[] {
+  /** Of fresh juice it is the fruit that is washed. */
+  const pressed = (id: string) =>
+    parted.some((p) => p.line.id === id && tables.liquids.get(p.line.itemId)?.treatment === 'rawJuice');
   const solid = (id: string) => parted.some((p) => p.line.id === id && p.line.kind === 'solid');
   const steps: RecipeStep[] = [];
+  const apart = madeApart(drink);
+  const heated = drink.steps.some((s) => s.kind === 'heat' || s.kind === 'boil');
   for (const read of drink.steps) {
     const mine = parted.filter((p) => p.stepIds.includes(read.id));
     const handled = parted.filter((p) => read.handles.includes(p.read.id)).map((p) => p.line.id);
@@ -158,7 +168,13 @@ function stepsOf(drink: ReadDrink, parted: readonly Parted[], missing: Missing[]
     // Juice that is a line of its own is poured in; only whole fruit goes through a juicer.
     if (kind === 'juice' && lineIds.length > 0 && !lineIds.some(solid)) kind = 'mix';
     if (kind === 'juice' && lineIds.length === 0) continue;
-    if (TAKES_SOLIDS.has(kind)) lineIds = lineIds.filter(solid);
+    if (TAKES_SOLIDS.has(kind))
+      lineIds = lineIds.filter((id) => solid(id) || (kind === 'wash' && pressed(id)));
+    if (kind === 'soak' && read.thrown) {
+      lineIds = [...new Set([...lineIds, ...handled])];
+      // Nobody said in how much water: it is washed for so long.
+      if (!lineIds.some((id) => !solid(id))) kind = 'wash';
+    }
     if (kind === 'sweeten' && mine.some((p) => p.line.kind !== 'sweetener')) kind = 'mix';
     if (kind === 'lift' && lineIds.length === 0) continue;
     const bottles = steps.findLast((s) => s.kind === 'bottle');
@@ -166,19 +182,57 @@ function stepsOf(drink: ReadDrink, parted: readonly Parted[], missing: Missing[]
       bottles.text = [bottles.text, read.words].filter(Boolean).join('. ');
       continue;
     }
-    if (read.kind === 'split') continue;
+    const hot = steps.at(-1);
+    // "Heat it to 80 °C and keep it there for 10 min": one step says both.
+    if (read.keptHot && read.minutes && hot?.kind === 'heat' && !mine.length) {
+      hot.minutes = read.minutes.value;
+      hot.text = [hot.text, read.words].filter(Boolean).join(' ');
+      continue;
+    }
+    if (read.kind === 'split' && !read.lots.length) continue;
     if (read.minutes === null && read.doubts.includes('noTime'))
       missing.push({ kind: 'noTime', stepId: read.id });
     const shares = mine.flatMap((p) => {
       const share =
         p.line.itemId === TAP_WATER_ID ? undefined : p.read.shares.find((s) => s.stepId === read.id)?.share;
-      return share !== undefined && share < 1 ? [{ lineId: p.line.id, share }] : [];
+      // What was lifted out, or kept back by the sieve, goes in again: no part of it, all of it.
+      const again = p.line.kind === 'solid' && comesBackIn(drink.steps, p.read);
+      return share !== undefined && share < 1 && !again ? [{ lineId: p.line.id, share }] : [];
     });
-    steps.push({ id: read.id, kind, lineIds, ...(shares.length ? { shares } : {}), ...saysOf(read, kind) });
+    steps.push({
+      id: read.id,
+      kind,
+      lineIds,
+      ...(shares.length ? { shares } : {}),
+      ...saysOf(read, kind),
+      ...(apart || !heated || read.vessel === 'blender' ? vesselsOf(read, kind) : {}),
+    });
   }
   if (steps.length && !steps.some((s) => s.kind === 'bottle' || s.kind === 'freeze'))
     steps.push({ id: 'end', kind: 'bottle', lineIds: [] });
   return steps;
+}
+
+/** Between two steps that it goes in at, a thing comes back to hand. */
+function comesBackIn(steps: readonly ReadStep[], line: ReadLine): boolean {
+  const at = line.stepIds.map((id) => steps.findIndex((s) => s.id === id));
+  const between = steps.slice(Math.min(...at) + 1, Math.max(...at));
+  return between.some((s) => s.aside || (s.kind === 'lift' && s.handles.includes(line.id)));
+}
+
+/** Shares that come to all but a rounding are all there is. */
+function wholeLots(lots: readonly ReadLot[]): NonNullable<RecipeStep['lots']> {
+  const sum = lots.reduce((total, lot) => total + (lot.share ?? 0), 0);
+  const scale = Math.abs(sum - 1) < NEARLY_ALL ? 1 / sum : 1;
+  return lots.map((lot) => (lot.share === undefined ? { ...lot } : { ...lot, share: lot.share * scale }));
+}
+const NEARLY_ALL = 0.02;
+
+function downToOf(read: ReadStep): Partial<RecipeStep> {
+  if (read.downToL !== null) return { downToL: Math.min(400, Math.max(0.05, read.downToL)) };
+  if (read.downToCm !== null) return { downToCm: Math.min(60, Math.max(0.5, read.downToCm)) };
+  if (read.downToShare !== null) return { downToShare: Math.min(0.99, Math.max(0.05, read.downToShare)) };
+  return {};
 }
 
 /** What a step says besides what goes in: as much of it as its kind may say. */
@@ -186,8 +240,9 @@ function saysOf(read: ReadStep, kind: OwnStepKind): Partial<RecipeStep> {
   const says: Partial<RecipeStep> = {};
   if (read.minutes) {
     says.minutes = read.minutes.value;
+    if (read.minutes.min !== undefined) says.minMinutes = read.minutes.min;
     if (read.minutes.max !== undefined) says.maxMinutes = read.minutes.max;
-  } else if (kind === 'boil' && read.downToShare === null) says.minutes = USUAL_BOIL_MIN;
+  } else if (kind === 'boil' && Object.keys(downToOf(read)).length === 0) says.minutes = USUAL_BOIL_MIN;
   if (read.rinses !== null && kind === 'wash')
     says.rinses = Math.min(20, Math.max(1, Math.round(read.rinses)));
   if (kind === 'heat') {
@@ -196,9 +251,14 @@ function saysOf(read: ReadStep, kind: OwnStepKind): Partial<RecipeStep> {
   }
   if (kind === 'cool' && read.tempC !== null) says.toC = Math.min(99, Math.max(1, Math.round(read.tempC)));
   if (kind === 'boil' && read.level) says.level = read.level;
-  if (kind === 'boil' && read.downToShare !== null) says.downToShare = read.downToShare;
-  if (read.lid && (kind === 'boil' || kind === 'steep' || kind === 'soak' || kind === 'heat'))
-    says.lid = read.lid;
+  if (kind === 'boil') Object.assign(says, downToOf(read));
+  if (kind === 'freeze' && read.portionMl !== null)
+    says.portionMl = Math.min(5000, Math.max(10, Math.round(read.portionMl)));
+  if (kind === 'sweeten' && read.inGlass) says.inGlass = true;
+  if (kind === 'split') says.lots = wholeLots(read.lots);
+  if (read.lot) says.lot = read.lot;
+  if (read.branch && (kind === 'steep' || kind === 'soak')) says.branch = read.branch;
+  if (read.lid && ['boil', 'steep', 'soak', 'heat', 'settle', 'mature'].includes(kind)) says.lid = read.lid;
   if (read.place && ['steep', 'soak', 'cool', 'mature', 'settle'].includes(kind)) says.place = read.place;
   if (kind === 'strain') {
     if (read.passes.length)
@@ -206,41 +266,15 @@ function saysOf(read: ReadStep, kind: OwnStepKind): Partial<RecipeStep> {
         .slice(0, 6)
         .map((p) => ({ by: p.by, times: Math.min(9, Math.max(1, p.times)) }));
     if (read.press) says.press = read.press;
-    if (read.kept) says.keepSolids = true;
+    if (read.aside) says.asideSolids = true;
+    else if (read.kept) says.keepSolids = true;
+    if (read.rinseMl !== null) says.rinseMl = Math.min(20_000, Math.max(1, Math.round(read.rinseMl)));
   }
+  if (kind === 'juice' && read.tool) says.tool = read.tool;
   if (kind === 'soak' && read.thrown) says.thrown = true;
   if (kind === 'bottle' && read.sterilised) says.hygiene = 'sterilised';
   if (read.everyMin !== null && ['steep', 'soak', 'mature'].includes(kind)) says.everyMin = read.everyMin;
-  const words = read.implied ? '' : read.words.trim();
+  const words = read.own ?? (read.implied ? '' : read.words.trim());
   if (words) says.text = words.slice(0, 2000);
   return says;
-}
-
-/** A kitchen in which everything has room: what a recipe gives does not hang on whose pot it is. */
-const RING: Burner = { id: 'ring', name: '', kind: 'gas', powerW: 8000 };
-const POT: Pot = {
-  id: 'roomy',
-  name: '',
-  diameterCm: 40,
-  heightCm: 60,
-  material: 'stainless',
-  lid: true,
-  massG: null,
-};
-const ROOMY: Kitchen = { ...EMPTY_KITCHEN, pots: [POT], burners: [RING], fridgeFreeL: 1000 };
-/** Litres that the stated amounts give. Null where it cannot be worked out yet: the editor says why. */
-export function litresOf(recipe: Recipe, tables: Tables): number | null {
-  const solved = solvePlan({
-    recipe,
-    choices: defaultChoices(recipe, 'own'),
-    kitchen: ROOMY,
-    tables,
-    pot: POT,
-    burner: RING,
-    wish: { question: { kind: 'litres', litres: recipe.basisL }, fills: 1 },
-  });
-  if (!solved.ok) return null;
-  const at = recipe.lines.findIndex((l) => l.rule.kind === 'linear' && l.massG > 0);
-  const scaled = solved.value.program.lines.find((l) => l.id === recipe.lines[at]?.id);
-  return scaled && scaled.massG > 0 ? (recipe.basisL * recipe.lines[at]!.massG) / scaled.massG : null;
 }

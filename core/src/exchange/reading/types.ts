@@ -1,3 +1,4 @@
+import type { LotKind } from '../../documents/lot.ts';
 import type { OwnStepKind, RecipeStep } from '../../documents/recipe.ts';
 import type { MeasuringKit } from '../../units/measures.ts';
 import type { UnitSystem } from '../../units/units.ts';
@@ -88,12 +89,22 @@ export interface ReadLine {
   doubts: Doubt[];
 }
 
+/** A part of the drink that ends in its own way: so many litres of it, or a share of all. */
+export interface ReadLot {
+  id: string;
+  kind: LotKind;
+  number?: number;
+  share?: number;
+  volumeL?: number;
+}
+
 export interface ReadStep {
   id: string;
   span: Span;
   words: string;
   kind: OwnStepKind;
-  minutes: { value: number; max?: number } | null;
+  /** The best, or the least of a range; with `min` the best of one. */
+  minutes: { value: number; min?: number; max?: number } | null;
   tempC: number | null;
   /** What shows that it is done: "until the water is clear". */
   cue: string | null;
@@ -105,15 +116,38 @@ export interface ReadStep {
   press: RecipeStep['press'] | null;
   rinses: number | null;
   downToShare: number | null;
+  downToL: number | null;
+  downToCm: number | null;
+  /** Frozen in portions of so many millilitres. */
+  portionMl: number | null;
+  /** Parts that are put aside here. */
+  lots: ReadLot[];
+  /** The part that this is done with; null: the drink itself. */
+  lot: string | null;
+  /** What may be done instead of waiting: strained so early, the rest boiled again. */
+  branch: RecipeStep['branch'] | null;
+  /** Each glass by itself: nothing goes into the drink. */
+  inGlass: boolean;
   everyMin: number | null;
   thrown: boolean;
   /** Solids are used again. */
   kept: boolean;
+  /** They lie aside until then, and not where more water goes onto them. */
+  aside: boolean;
+  /** Water poured over what stays in the sieve, mL. */
+  rinseMl: number | null;
+  /** By what it is juiced. */
+  tool: RecipeStep['tool'] | null;
+  /** It is kept as hot as it was heated. */
+  keptHot: boolean;
   /** Sterilised bottles. */
   sterilised: boolean;
-  /** In what it happens, and where it goes. */
+  /** In what it happens, where it goes, and out of what it is poured. */
   vessel: string | null;
   intoVessel: string | null;
+  fromVessels: string[];
+  /** The cook's own words about it, where others wrote the text. */
+  own: string | null;
   /** Things that are handled here without going in: washed, cut, lifted out. */
   handles: string[];
   /** Nobody wrote it, but the rest means it: filling the pot before it boils. */
@@ -135,12 +169,25 @@ export const plainStep = (): Omit<ReadStep, 'id' | 'span' | 'kind'> => ({
   press: null,
   rinses: null,
   downToShare: null,
+  downToL: null,
+  downToCm: null,
+  portionMl: null,
+  inGlass: false,
+  lots: [],
+  lot: null,
+  branch: null,
   everyMin: null,
   thrown: false,
   kept: false,
+  aside: false,
+  rinseMl: null,
+  tool: null,
+  keptHot: false,
   sterilised: false,
   vessel: null,
   intoVessel: null,
+  fromVessels: [],
+  own: null,
   handles: [],
   implied: false,
   doubts: [],
@@ -170,7 +217,7 @@ export interface ReadDrink {
   lines: ReadLine[];
   steps: ReadStep[];
   /** What the text says besides: how long it keeps, how it is served. The dates are worked out, never taken from it. */
-  notes: { kind: 'keeps' | 'serve'; words: string; span: Span; days?: number }[];
+  notes: { kind: 'keeps' | 'serve' | 'remark'; words: string; span: Span; days?: number }[];
   /** Things that are said not to go in. */
   without: { words: string; span: Span; itemId: string | null }[];
   checks: Check[];

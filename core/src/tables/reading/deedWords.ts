@@ -14,6 +14,7 @@ export type Deed =
   | 'juice'
   | 'cool'
   | 'sweeten'
+  | 'sour'
   | 'skim'
   | 'settle'
   | 'divide'
@@ -52,12 +53,12 @@ export const DEED_WORDS: readonly DeedWord[] = [
   { deed: 'soak', verbs: words('soak macerate hydrate') },
   {
     deed: 'prep',
-    verbs: words('cut chop slice grate shred peel bruise smash bash crush pound mince dice quarter halve crack cube zest mash knead trim core deseed tear break knock pit rub toast'),
+    verbs: words('cut chop slice grate shred peel bruise smash bash crush pound mince dice quarter halve crack cube zest mash knead trim core deseed tear break knock pit stone rub toast prepare open scrape'),
     odd: { cut: ['cut', 'cuts', 'cutting'], tear: ['tore', 'torn'], break: ['broke', 'broken'], chop: ['chopped', 'chopping'] },
   },
   {
     deed: 'put',
-    verbs: words('add put throw toss pour tip combine place mix drop join dissolve layer return transfer dump sprinkle squirt float top splash unite whisk include give submerge dilute push load tie'),
+    verbs: words('add put throw toss pour tip combine place mix drop join dissolve layer return transfer dump sprinkle squirt float top splash unite whisk include give submerge dilute push load tie fortify'),
     odd: { put: ['put', 'puts', 'putting'], throw: ['threw', 'thrown'], give: ['gave', 'given'] },
   },
   { deed: 'stir', verbs: words('stir melt') },
@@ -66,7 +67,7 @@ export const DEED_WORDS: readonly DeedWord[] = [
   { deed: 'boil', verbs: words('boil simmer cook bubble decoct stew') },
   {
     deed: 'steep',
-    verbs: words('steep infuse lie hold set stand sit rest leave marinate draw brew wait forget'),
+    verbs: words('steep infuse lie hold set stand sit rest leave marinate draw brew wait forget mature ripen age'),
     odd: { lie: ['lay', 'lain', 'lying'], set: ['set', 'sets', 'setting'], hold: ['held'], stand: ['stood'], sit: ['sat', 'sitting'], leave: ['left'], draw: ['drew', 'drawn'], forget: ['forgot'] },
   },
   { deed: 'strain', verbs: words('strain sieve filter drain pass sift decant') },
@@ -76,6 +77,7 @@ export const DEED_WORDS: readonly DeedWord[] = [
   { deed: 'juice', verbs: words('juice squeeze') },
   { deed: 'cool', verbs: words('cool chill refrigerate') },
   { deed: 'sweeten', verbs: ['sweeten'] },
+  { deed: 'sour', verbs: ['sour'] },
   { deed: 'skim', verbs: ['skim'] },
   { deed: 'settle', verbs: ['settle'] },
   { deed: 'divide', verbs: words('divide split halve') },
@@ -99,7 +101,7 @@ export const DEED_WORDS: readonly DeedWord[] = [
 /** Verbs that are names of things as well: what follows must show that something is done. */
 export const NOUNS_TOO: ReadonlySet<string> = new Set(
   words(
-    `juice peel zest core slice press sieve filter cover rest heat bottle can sugar mash cube quarter brush cut boil cool mix drink brew blend top turn pulse use taste draw last try pit puree layer stew work pick splash drop start stand steep like need process live close clean warm crack place smash squeeze scald mill tear fish fill`,
+    `sour open age juice peel zest core slice press sieve filter cover rest heat bottle can sugar mash cube quarter brush cut boil cool mix drink brew blend top turn pulse use taste draw last try pit puree layer stew work pick stone splash drop start stand steep like need process live close clean warm crack place smash squeeze scald mill tear fish fill`,
   ),
 );
 

@@ -19,7 +19,7 @@ import { Answer } from '../../shared/Answer.tsx';
 import { ask } from '../../shared/api.ts';
 import { stepName } from '../../shared/batch/stepWords.ts';
 import { VesselDrawing } from '../../shared/drawings/VesselDrawing.tsx';
-import { recipeText } from '../../shared/recipeText.ts';
+import { recipeText } from '../../shared/recipeText/recipeText.ts';
 import { STAGE_IDS, type StageId, StageLine } from '../../shared/StageLine.tsx';
 import { useShelf } from '../../shared/shelf.ts';
 import { TextOut } from '../../shared/TextOut.tsx';

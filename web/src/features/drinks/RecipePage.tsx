@@ -1,6 +1,7 @@
 import { ThumbBar } from '../../shared/ThumbBar.tsx';
 import { sayRich } from '../../words/rich.ts';
 import '../../words/places/drinks.ts';
+import '../../words/places/recipeText.ts';
 import {
   guidanceAt,
   type MethodId,
@@ -17,13 +18,14 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { ask } from '../../shared/api.ts';
-import { stepName } from '../../shared/batch/stepWords.ts';
 import { refreshBook, useBook } from '../../shared/book.ts';
 import { Guidance } from '../../shared/Guidance.tsx';
 import { WhoAsksFirst } from '../../shared/LotMarks.tsx';
 import { notify } from '../../shared/notices.ts';
 import { useKitchen } from '../../shared/queries.ts';
-import { amountText, lineGrams, recipeText, stepSentences } from '../../shared/recipeText.ts';
+import { amountText, lineGrams } from '../../shared/recipeText/goesIn.ts';
+import { recipeText } from '../../shared/recipeText/recipeText.ts';
+import { stepSentences } from '../../shared/recipeText/sentences.ts';
 import { saveText } from '../../shared/saveText.ts';
 import { TextOut } from '../../shared/TextOut.tsx';
 import { ErrorPanel, Loading, PageHead, Panel, Row } from '../../shared/ui.tsx';
@@ -62,7 +64,9 @@ export function RecipePage() {
   const tags = made
     ? tagsOfBatch(made.program, made.sim.trace, tables)
     : tagsOfBatch({ lines: recipe.lines, vessels: [] }, [], tables);
-  const text = made ? recipeText({ recipe, ...made, kitchen: k, tables }) : null;
+  const written = made ? { recipe, ...made, kitchen: k, tables } : null;
+  const text = written ? recipeText(written) : null;
+  const steps = written ? stepSentences(written) : [];
 
   const takeOut = async () => {
     await ask(ROUTES.retireRecipe, { params: { id }, query: { version: recipe.version } });
@@ -187,10 +191,10 @@ export function RecipePage() {
           <Box sx={{ color: role('inkMuted'), mb: 1 }}>{say(`method.${method}.why`)}</Box>
           {made && (
             <Box component="ol" sx={{ m: 0, pl: 3, display: 'grid', gap: 0.5 }}>
-              {made.program.steps.map((step, i) => (
-                <li key={step.id}>
-                  <strong>{stepName(step, made.program)}</strong>
-                  {stepSentences(made)[i]!.slice(stepName(step, made.program).length)}
+              {steps.map(({ sentence, own }) => (
+                <li key={sentence}>
+                  {sentence}
+                  {own && <Box sx={{ color: role('inkMuted') }}>{say('text.ownWords', { text: own })}</Box>}
                 </li>
               ))}
             </Box>
@@ -227,7 +231,7 @@ export function RecipePage() {
                 {
                   name,
                   about,
-                  steps: stepSentences(made),
+                  steps: steps.map((s) => s.sentence),
                   solvedG,
                   customNames: Object.fromEntries(facts.map((f) => [f.id, f.name])),
                 },

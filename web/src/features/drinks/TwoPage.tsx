@@ -17,7 +17,7 @@ import TextField from '@mui/material/TextField';
 import { useSearchParams } from 'react-router';
 import { useBook } from '../../shared/book.ts';
 import { useKitchen } from '../../shared/queries.ts';
-import { lineGrams } from '../../shared/recipeText.ts';
+import { lineGrams } from '../../shared/recipeText/goesIn.ts';
 import { ErrorPanel, Loading, PageHead, Panel } from '../../shared/ui.tsx';
 import { heading, role } from '../../theme/theme.ts';
 import { sayDrink, sayItem } from '../../words/names.ts';

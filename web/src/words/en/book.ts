@@ -388,5 +388,7 @@ export const EN_BOOK = {
   'plant.wine': 'Fortified wine',
   'plant.spirit': 'Spirit',
   'plant.gingerBeer': 'Ginger beer',
+  'plant.sodaWater': 'Soda water',
+  'plant.starter': 'Live starter',
   'item.live-starter': 'Live starter',
 } as const satisfies Record<string, string>;

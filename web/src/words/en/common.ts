@@ -12,7 +12,7 @@ export const EN = {
   // units
   'amount.ofFruit': 'of {number} {unit}',
   'time.days': '{days, plural, one {{number} day} other {{number} days}}',
-  'time.daysAndHours': '{days} days {hours} h',
+  'time.daysAndHours': '{days} days{hours, plural, =0 {} other { # h}}',
   'problem.vessel': 'pot',
   'problem.ring': 'ring',
   'drink.unknown': 'A drink that is no longer in the book',
@@ -1011,12 +1011,6 @@ export const EN = {
 
   // spoon
   'spoon.expectedColourInA': 'Expected colour in a white spoon {spoon}, in a glass {glass}',
-
-  // recipeText
-  'recipeText.inTheFridge': ', in the fridge',
-  'recipeText.inBottlesByFrom': '{volume} in bottles, by {what}. {end} from start to bottles.',
-  'recipeText.madeAhead': '- {litres} ({mass}) {name}, made ahead',
-  'recipeText.endsAtBxG': 'Ends at {brix} °Bx (sweetness) and {sourness} g/L (sourness).',
 
   // saveKitchen
   'saveKitchen.theKitchenWasChanged':

@@ -1,5 +1,5 @@
 import type { OwnStepKind } from '../../../documents/recipe.ts';
-import type { Clause } from '../clauses.ts';
+import { type Clause, vesselsIn } from '../clauses.ts';
 import { type Length, timesIn, wordsOf } from '../details.ts';
 import type { Ledger } from '../ledger.ts';
 import type { DraftLine, Lines } from '../lines.ts';
@@ -19,6 +19,9 @@ export interface DraftStep extends Omit<ReadStep, 'doubts' | 'words'> {
 export const TIMED: ReadonlySet<OwnStepKind> = new Set(['boil', 'steep', 'soak', 'mature']);
 export const EVERYTHING =
   / (?:everything|every thing|all (?:of )?(?:it|them|that|this|the ingredients|together|ingredients|but|except|from)|all the rest|the rest|rest of it|the lot|all in|all (?:the )?(?:other|remaining)|ingredients) /;
+/** What a sieve keeps back. */
+export const SOLIDS =
+  / (?:what is left|what's left|what was left|what stays|what stayed|what remains|the solids|the pulp|the spent) /;
 const MOST_STEPS = 60;
 /** After so many steps a drink is there, also where nobody strains it. */
 const MADE_BY_THEN = 3;
@@ -35,7 +38,7 @@ export interface Asked {
 
 export class StepBuilder {
   readonly all: DraftStep[] = [];
-  readonly notes: { kind: 'keeps' | 'serve'; span: Span; days?: number }[] = [];
+  readonly notes: { kind: 'keeps' | 'serve' | 'remark'; span: Span; days?: number }[] = [];
   readonly without: { span: Span; familyId: string | null }[] = [];
   /** Spans of clauses that said something. */
   readonly understood: Span[] = [];
@@ -49,6 +52,8 @@ export class StepBuilder {
   lid: ReadStep['lid'];
   level: ReadStep['level'];
   off = false;
+  /** The part of the batch that the sentence is about. */
+  lot: string | null = null;
   asked: Asked | null = null;
   lastLine: DraftLine | null = null;
   lastSentence = -1;
@@ -81,6 +86,7 @@ export class StepBuilder {
       doubts: new Set(),
       everything: null,
       spans: [span],
+      lot: this.lot,
       ...more,
     };
     if (this.all.length < MOST_STEPS) this.all.push(step);
@@ -100,6 +106,25 @@ export class StepBuilder {
     if (!made.length || made.some((s) => s.minutes)) return;
     made.at(-1)!.minutes = { value: time.value, ...(time.max === undefined ? {} : { max: time.max }) };
     made.at(-1)!.doubts.delete('noTime');
+  }
+
+  /** A row that remarks on the step before it; the cook's own words become part of that. */
+  remark(from: number, end: number, own: boolean): void {
+    const span = { start: this.tokens[from]!.start, end: this.tokens[end - 1]!.end };
+    const words = this.text.slice(span.start, span.end);
+    if (own && this.last)
+      this.last.own = words.slice(words.indexOf(':') + 1).replace(/^[\s“"]+|[\s”"]+$/g, '');
+    else this.notes.push({ kind: 'remark', span });
+    this.understood.push(span);
+    this.ledger.useSpan(span);
+  }
+
+  /** "What is in the jug": out of what the last step pours. */
+  pours(clause: Clause): void {
+    const { last } = this;
+    if (!last) return;
+    for (const { vessel, source } of vesselsIn(this.tokens, clause.from, clause.to))
+      if (source && !last.fromVessels.includes(vessel)) last.fromVessels.push(vessel);
   }
 
   get last(): DraftStep | undefined {
@@ -209,6 +234,9 @@ export class StepBuilder {
     if (!pronoun && !elliptical) return [];
     // What lies in the pot already is boiled there; what was squeezed is mixed in.
     const cooks = clause.hits.some((h) => h.deeds[0] === 'boil' || h.deeds[0] === 'heat');
+    // "Put the water into the pot. Bring it to the boil.": what is in the pot.
+    const before = this.all.findLast((s) => s.kind !== 'heat' && s.kind !== 'boil');
+    if (cooks && before?.kind === 'combine' && this.placedAt(before).length) return [];
     return this.focus.filter((l) => !inIt(l) && (cooks ? l.at.length === 0 : !l.at.some((a) => !a.weak)));
   }
 
@@ -223,7 +251,7 @@ export class StepBuilder {
   /** A filling or a stirring in: with the one before it, where nothing lies between. */
   put(kind: 'combine' | 'mix' | 'sweeten', span: Span, implied = false): DraftStep {
     const last = this.last;
-    if (last && last.kind === kind && last.implied === implied) {
+    if (last && last.kind === kind && last.implied === implied && last.lot === this.lot) {
       this.extend(last, span);
       return last;
     }
@@ -233,7 +261,11 @@ export class StepBuilder {
   time(step: DraftStep, length: Length | null): void {
     if (!length) return;
     if (length.from !== undefined) this.ledger.use(length.from, length.to!);
-    step.minutes = { value: length.value, ...(length.max === undefined ? {} : { max: length.max }) };
+    step.minutes = {
+      value: length.value,
+      ...(length.min === undefined ? {} : { min: length.min }),
+      ...(length.max === undefined ? {} : { max: length.max }),
+    };
     if (length.vague) step.doubts.add('vagueTime');
     else step.doubts.delete('vagueTime');
     step.doubts.delete('noTime');

@@ -1,4 +1,6 @@
+import type { Clause } from '../clauses.ts';
 import { cueOf, levelIn, lidIn } from '../details.ts';
+import { quantityAt } from '../quantities.ts';
 import type { DraftStep, StepBuilder } from './builder.ts';
 import { type Piece, toldAll } from './piece.ts';
 import { putIn } from './putting.ts';
@@ -64,6 +66,7 @@ export function doBoil(b: StepBuilder, c: Piece): void {
   else step.doubts.add('noTime');
   step.cue = cueOf(b.tokens, b.text, clause);
   boilDetails(b, step, words, verb);
+  boilsDown(b, step, clause, words);
   toldAll(b, c, step);
 }
 
@@ -116,8 +119,28 @@ export function doCover(b: StepBuilder, c: Piece): void {
 }
 
 export function doReduce(b: StepBuilder, c: Piece): void {
-  const { words, span } = c;
-  b.add('boil', span, {
+  const { clause, words, span } = c;
+  const step = b.add('boil', span, {
     downToShare: / half /.test(words) ? 0.5 : / third /.test(words) ? 1 / 3 : null,
   });
+  boilsDown(b, step, clause, words);
 }
+
+/** "Until 2 litres are left", "down to 40 %", "until it stands 5 cm high": how far it is boiled down. */
+function boilsDown(b: StepBuilder, step: DraftStep, clause: Clause, words: string): void {
+  if (!/ (?:left|remains?|remaining|down to|reduced? to|high|deep) /.test(words)) return;
+  for (let i = clause.from; i < clause.to; i++) {
+    const q = quantityAt(b.tokens, i);
+    if (!q || q.article) continue;
+    const isShare = q.measured === 'share';
+    const litres = q.measured === 'amount' && q.measure ? LITRES[q.measure.id] : undefined;
+    if (isShare && q.value < 1) step.downToShare = q.value;
+    else if (litres !== undefined) step.downToL = q.value * litres;
+    else if (q.measured === 'amount' && q.measure?.id === 'cm') step.downToCm = q.value;
+    else continue;
+    step.doubts.delete('noTime');
+    b.uses(q);
+    return;
+  }
+}
+const LITRES: Readonly<Record<string, number>> = { mL: 0.001, cL: 0.01, dL: 0.1, L: 1 };

@@ -15,8 +15,10 @@ export function doKeep(b: StepBuilder, c: Piece): void {
     ) {
       // "Keep it going": it boils on.
       const before = b.last;
+      // "Heat it to 80 °C and keep it there": hot, and not boiling.
+      const keptHot = before?.kind === 'heat' && before.heatTo !== 'boil' && / there /.test(words);
       const boils = before?.kind === 'heat' && before.heatTo === 'boil' && !b.off;
-      const step = b.add(boils ? 'boil' : 'steep', span);
+      const step = b.add(boils ? 'boil' : 'steep', span, { keptHot });
       b.time(step, length);
       if (boils) boilDetails(b, step, words, null);
       return;

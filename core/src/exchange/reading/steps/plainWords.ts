@@ -89,7 +89,7 @@ export function plainWords(
       b.extend(last, span);
       for (const thing of things) for (const line of b.named(thing)) b.place(line, last, last.implied, thing);
     } else {
-      const vessel = vesselsIn(b.tokens, clause.from, clause.to)[0];
+      const [vessel] = vesselsIn(b.tokens, clause.from, clause.to).filter((v) => !v.source);
       const explicit = vessel !== undefined && vessel.vessel !== 'bottles';
       const step = b.put(b.strained ? 'mix' : 'combine', span, !explicit && !everything);
       if (everything) step.everything = { except: families(except) };

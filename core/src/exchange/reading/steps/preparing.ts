@@ -1,12 +1,19 @@
 import { FORM_OF_DEED } from '../../../tables/reading/formWords.ts';
-import { sievesIn } from '../clauses.ts';
-import { cueOf, wordsOf } from '../details.ts';
+import { sievesIn, vesselsIn } from '../clauses.ts';
+import { cueOf, lidIn, placeIn, wordsOf } from '../details.ts';
+import type { Thing } from '../things.ts';
 import type { StepBuilder } from './builder.ts';
-import { type Piece, toldAll } from './piece.ts';
+import { type Piece, told, toldAll } from './piece.ts';
 import { strainIt } from './straining.ts';
 
 export function doWash(b: StepBuilder, c: Piece): void {
   const { clause, words, span, things } = c;
+  // "Rinse the blender with 200 mL of the water": what it is rinsed with goes into the drink.
+  const [vessel] = vesselsIn(b.tokens, clause.from, clause.to);
+  if (vessel?.vessel === 'blender' && things.some((t) => t.quantity || t.share !== null)) {
+    told(b, c, b.add('combine', span, { vessel: 'blender' }));
+    return;
+  }
   const before = b.last;
   const again = before?.kind === 'wash' && !things.length;
   const step = again ? before : b.add('wash', span);
@@ -85,16 +92,30 @@ export function doJuice(b: StepBuilder, c: Piece): void {
       ? b.last
       : b.add('juice', span);
   b.extend(step, span);
-  const juicer = / juicer /.test(clause.when ? wordsOf(b.tokens, clause.from, clause.when.from) : words);
+  const said = clause.when ? wordsOf(b.tokens, clause.from, clause.when.from) : words;
+  const juicer = / juicer /.test(said);
+  step.tool ??= juicer
+    ? 'juicer'
+    : / blender /.test(said)
+      ? 'blender'
+      : / by hand /.test(said)
+        ? 'hand'
+        : null;
+  const into = vesselsIn(b.tokens, clause.from, clause.to).find((v) => v.into && v.vessel !== 'blender');
+  if (into) step.intoVessel = into.vessel;
   const before = b.meant(clause, words, things);
-  const lines = things.flatMap((t) => b.named(juicer ? t : { ...t, part: t.part ?? 'juice' }));
+  // What has no juice in the tables, or was weighed, goes in as it is, and gives what it gives.
+  const asItIs = (t: Thing) =>
+    juicer || (t.entry.kind === 'family' && !t.entry.family.juice) || b.lines.weighed(t);
+  const lines = things.flatMap((t) => b.named(asItIs(t) ? t : { ...t, part: t.part ?? 'juice' }));
   const meant = (lines.length ? lines : before.length ? before : b.recent()).map(
     (l) => b.lines.split(l, things) ?? l,
   );
   for (const line of meant) {
-    if (line.family?.juice && !juicer) line.part ??= 'juice';
-    if (juicer) line.juiced = true;
-    b.place(line, step, !juicer);
+    const whole = juicer || line.juiced || (line.family !== undefined && !line.family.juice);
+    if (!whole && line.family?.juice) line.part ??= 'juice';
+    if (whole) line.juiced = true;
+    b.place(line, step, !whole);
   }
 }
 
@@ -104,8 +125,8 @@ export function doSkim(b: StepBuilder, c: Piece): void {
 }
 
 export function doSettle(b: StepBuilder, c: Piece): void {
-  const { span, length } = c;
-  const step = b.add('settle', span);
+  const { words, span, length } = c;
+  const step = b.add('settle', span, { lid: lidIn(words) ?? null, place: placeIn(words) ?? null });
   if (length) b.time(step, length);
 }
 

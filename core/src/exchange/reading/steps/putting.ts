@@ -2,9 +2,16 @@ import { type Clause, sievesIn, vesselsIn } from '../clauses.ts';
 import { cueOf, lengthOf, lidIn, placeIn, wordsOf } from '../details.ts';
 import type { Thing } from '../things.ts';
 import type { Span } from '../types.ts';
-import { type DraftStep, EVERYTHING, families, type StepBuilder, TIMED } from './builder.ts';
+import { type DraftStep, EVERYTHING, families, SOLIDS, type StepBuilder, TIMED } from './builder.ts';
 import { type Piece, told } from './piece.ts';
 import { stand } from './standing.ts';
+
+const OVER_SIEVE =
+  / over (?:what (?:is|stays|stayed|was)|the|it) ?(?:left )?(?:in |back )*.*(?:sieve|strainer|cloth|pulp|solids|residue) /;
+const ML_OF: Readonly<Record<string, number>> = { mL: 1, cL: 10, dL: 100, L: 1000 };
+
+const namesSource = (b: StepBuilder, clause: Clause): boolean =>
+  vesselsIn(b.tokens, clause.from, clause.to).some((v) => v.source);
 
 /** Verbs of putting in that need nothing new. */
 const MIXES: ReadonlySet<string> = new Set([
@@ -82,7 +89,23 @@ export function putIn(
     b.notes.push({ kind: 'serve', span });
     return;
   }
+  // "Pour 200 mL of water over what stays in the sieve": it rinses what was strained.
+  const [rinse] = things;
+  const ml = rinse?.quantity?.measure ? ML_OF[rinse.quantity.measure.id] : undefined;
+  if (b.last?.kind === 'strain' && ml !== undefined && things.length === 1 && OVER_SIEVE.test(words)) {
+    b.last.rinseMl = rinse!.quantity!.value * ml;
+    b.uses(rinse!.quantity!, rinse!);
+    b.extend(b.last, span);
+    return;
+  }
   const meant = b.meant(clause, words, things);
+  const [vessel] = vesselsIn(b.tokens, clause.from, clause.to).filter((v) => !v.source);
+  // "Pour what is in the jug into the pot": nothing new goes in.
+  if (!things.length && !everything && namesSource(b, clause)) {
+    const step = b.put(b.strained ? 'mix' : 'combine', span);
+    if (vessel) step.vessel = vessel.vessel;
+    return;
+  }
   if (!things.length && !everything && !meant.length) {
     stirred(b, clause, words, span);
     return;
@@ -99,7 +122,6 @@ export function putIn(
   const step = b.put(kind, span);
   const cue = cueOf(b.tokens, b.text, clause) ?? whenOf(b, clause);
   if (cue) step.cue = cue;
-  const [vessel] = vesselsIn(b.tokens, clause.from, clause.to);
   if (vessel) step.vessel = vessel.vessel;
   if (everything) step.everything = { except: [...(step.everything?.except ?? []), ...families(except)] };
   for (const line of meant) b.place(line, step, false);
@@ -110,7 +132,7 @@ export function putIn(
   )
     for (const line of b.lines.all)
       if (!line.at.some((a) => !a.weak) && !line.listed) b.place(line, step, false);
-  if (/ (?:what is left|what's left|what was left|the solids|the pulp|the spent) /.test(words)) {
+  if (SOLIDS.test(words)) {
     const strain = b.lastOf('strain');
     if (strain) strain.kept = true;
   }
@@ -196,9 +218,18 @@ export function doPut(b: StepBuilder, c: Piece): void {
 }
 
 export function doSweeten(b: StepBuilder, c: Piece): void {
-  const { clause, span, things } = c;
-  const step = b.put('sweeten', span);
+  const { clause, words, span, things } = c;
+  // "Each glass is sweetened with honey."
+  const inGlass = / (?:each|every|the|a) (?:single )?glass /.test(words);
+  const step = inGlass ? b.add('sweeten', span, { inGlass }) : b.put('sweeten', span);
   step.cue = cueOf(b.tokens, b.text, clause) ?? whenOf(b, clause) ?? step.cue;
   told(b, c, step);
   if (!things.length) sweetest(b, step);
+}
+
+export function doSour(b: StepBuilder, c: Piece): void {
+  const { clause, span } = c;
+  const step = b.add('sour', span);
+  step.cue = cueOf(b.tokens, b.text, clause);
+  told(b, c, step);
 }

@@ -3,8 +3,9 @@ import { type Done, doneIn } from '../deeds.ts';
 import { lengthOf, wordsOf } from '../details.ts';
 import type { Span } from '../types.ts';
 import { answer, ask } from './answers.ts';
-import type { StepBuilder } from './builder.ts';
+import { SOLIDS, type StepBuilder } from './builder.ts';
 import { doBoil, doCover, doHeat, doLower, doOff, doReduce, doToBoil } from './cooking.ts';
+import { divides } from './dividing.ts';
 import { doBottle, doDivide, doFreeze } from './ending.ts';
 import { doKeep, doNothing } from './notes.ts';
 import type { Piece } from './piece.ts';
@@ -21,8 +22,8 @@ import {
   doSkim,
   doWash,
 } from './preparing.ts';
-import { doIntroduce, doPut, doSweeten } from './putting.ts';
-import { doCool, doHold, doIce, doShake, doSoak, doSteep, whenCool } from './standing.ts';
+import { doIntroduce, doPut, doSour, doSweeten } from './putting.ts';
+import { againEvery, doCool, doHold, doIce, doShake, doSoak, doSteep, whenCool } from './standing.ts';
 import { doPress, doStrain } from './straining.ts';
 
 /** Deeds that take no time of their own: a time behind them is that of what comes after. */
@@ -39,6 +40,19 @@ export function readClause(b: StepBuilder, clause: Clause): void {
   const span = b.span(clause.from, clause.to);
   if (clause.question) {
     ask(b, clause, words, span);
+    return;
+  }
+  // "Prepare the limes: squeeze.": how it is prepared.
+  const [only] = clause.hits;
+  if (
+    b.tokens[clause.from]!.t === ':' &&
+    b.last?.kind === 'prep' &&
+    clause.sentence === b.lastSentence &&
+    (!only || clause.to === only.at + 1) &&
+    !clause.things.length &&
+    !clause.times.length
+  ) {
+    b.extend(b.last, span);
     return;
   }
   answer(b, clause, words);
@@ -77,6 +91,7 @@ export function readPiece(b: StepBuilder, clause: Clause, words: string, span: S
     if (before && familyId && !clause.hits.length) before.everything!.except.push(familyId);
     b.understood.push(b.span(t.from, t.to));
   }
+  if (divides(b, clause, words, span)) return;
   // "Make that half a cup of molasses": the amount is put right.
   const again = things[0];
   if (again?.quantity && / make (?:it|that) /.test(words) && b.lines.knows(again)) {
@@ -147,6 +162,8 @@ export function readPiece(b: StepBuilder, clause: Clause, words: string, span: S
   const known = b.understood.length;
   b.understood.push(span);
   const length = lengthOf(clause, words);
+  if (againEvery(b, clause, span)) return;
+  if (keepsSolids(b, clause, words, done.deed)) return;
   DEEDS[done.deed](b, {
     clause,
     words,
@@ -158,6 +175,22 @@ export function readPiece(b: StepBuilder, clause: Clause, words: string, span: S
     deed: done.deed,
     known,
   });
+  b.pours(clause);
+}
+
+const PUTS_ASIDE = / (?:aside|by|on one side|to one side) /;
+
+/** "Keep what is left in the pot", "put the pulp aside": what the last straining kept back is used again. */
+function keepsSolids(b: StepBuilder, clause: Clause, words: string, deed: Done['deed']): boolean {
+  const { last } = b;
+  if (last?.kind !== 'strain' || !SOLIDS.test(words)) return false;
+  const puts = clause.hits.some((h) => !h.negated && (h.deeds.includes('put') || h.verb === 'set'));
+  const aside = puts && PUTS_ASIDE.test(words);
+  if (deed !== 'keep' && !aside) return false;
+  if (aside) last.aside = true;
+  else last.kept = true;
+  b.extend(last, b.span(clause.from, clause.to));
+  return true;
 }
 
 /** What each deed makes of a piece. */
@@ -168,6 +201,7 @@ const DEEDS: Readonly<Record<Done['deed'], (b: StepBuilder, c: Piece) => void>> 
   introduce: doIntroduce,
   put: doPut,
   sweeten: doSweeten,
+  sour: doSour,
   toBoil: doToBoil,
   heat: doHeat,
   boil: doBoil,

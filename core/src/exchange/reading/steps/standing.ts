@@ -1,5 +1,6 @@
 import type { Clause } from '../clauses.ts';
 import { cueOf, type Length, lidIn, placeIn, saysNight, wordsOf } from '../details.ts';
+import { quantityAt } from '../quantities.ts';
 import type { Span } from '../types.ts';
 import type { DraftStep, StepBuilder } from './builder.ts';
 import { type Piece, told, toldAll } from './piece.ts';
@@ -65,7 +66,12 @@ export function stand(
 }
 
 export function doSteep(b: StepBuilder, c: Piece): void {
-  const { clause, words, span, things, length } = c;
+  const { clause, words, span, things, length, verb } = c;
+  if (MATURES.has(verb)) {
+    const step = b.add('mature', span, { lid: lidIn(words) ?? null, place: placeIn(words) ?? null });
+    if (length) b.time(step, length);
+    return;
+  }
   if (things.length && !clause.things.every((t) => t.definite))
     told(b, c, b.put(b.strained ? 'mix' : 'combine', span));
   stand(b, clause, words, span, length);
@@ -108,7 +114,15 @@ export function doIce(b: StepBuilder, c: Piece): void {
   step.implied = false;
   step.place = 'iceBath';
   if (length) b.time(step, length);
+  coolsTo(b, clause, step);
   step.cue = cueOf(b.tokens, b.text, clause);
+}
+
+/** "Down to 8 °C." */
+function coolsTo(b: StepBuilder, clause: Clause, step: DraftStep): void {
+  if (!clause.temps[0]) return;
+  step.tempC = clause.temps[0].value;
+  b.uses(clause.temps[0]);
 }
 
 export function doCool(b: StepBuilder, c: Piece): void {
@@ -135,9 +149,59 @@ export function doCool(b: StepBuilder, c: Piece): void {
   step.place = placeIn(words) ?? (chill ? 'fridge' : null);
   if (length) b.time(step, length);
   step.cue = cueOf(b.tokens, b.text, clause);
-  if (clause.temps[0]) step.tempC = clause.temps[0].value;
-  b.uses(clause.temps[0]);
+  coolsTo(b, clause, step);
 }
+
+/** "Shake it every 12 hours": what is done again and again while it stands. */
+export function againEvery(b: StepBuilder, clause: Clause, span: Span): boolean {
+  const step = b.last;
+  if (!step || !STANDS.has(step.kind)) return false;
+  if (!clause.hits.some((h) => h.deeds.some((d) => d === 'stir' || d === 'shake'))) return false;
+  for (let i = clause.from; i < clause.to; i++) {
+    if (b.tokens[i]!.t !== 'every') continue;
+    const q = quantityAt(b.tokens, i + 1);
+    if (q?.measured !== 'time') continue;
+    step.everyMin = q.value;
+    b.uses({ from: i, to: q.to });
+    b.extend(step, span);
+    return true;
+  }
+  return false;
+}
+const EARLY = / or (?:strain|sieve) (?:it |everything )?after /;
+const ML: Readonly<Record<string, number>> = { mL: 0.001, cL: 0.01, dL: 0.1, L: 1 };
+
+/** "Or strain it after 4 h, pour 1 L of water onto what is left and boil that for 10 min": instead of waiting. */
+export function takesBranch(b: StepBuilder, from: number, end: number): boolean {
+  const step = b.last;
+  if (!step || !STANDS.has(step.kind) || b.tokens[from]?.t !== 'or') return false;
+  const words = wordsOf(b.tokens, from, end);
+  if (!EARLY.test(words) || !/ boil /.test(words)) return false;
+  const times: number[] = [];
+  let waterL: number | null = null;
+  const used: { from: number; to: number }[] = [];
+  for (let i = from; i < end; i++) {
+    const q = quantityAt(b.tokens, i);
+    if (!q || q.article) continue;
+    const litres = q.measure ? ML[q.measure.id] : undefined;
+    if (q.measured === 'time') times.push(q.value);
+    else if (litres !== undefined) waterL = q.value * litres;
+    else continue;
+    used.push(q);
+    i = q.to - 1;
+  }
+  const [afterMin, boilMin] = times;
+  if (afterMin === undefined || boilMin === undefined || waterL === null) return false;
+  step.branch = { afterMin, waterL, boilMin };
+  const span = b.span(from, end);
+  b.extend(step, span);
+  b.uses(...used);
+  b.understood.push(span);
+  return true;
+}
+
+const MATURES: ReadonlySet<string> = new Set(['mature', 'ripen', 'age']);
+const STANDS: ReadonlySet<string> = new Set(['mature', 'steep', 'soak']);
 
 export function doShake(b: StepBuilder, c: Piece): void {
   const { words, span } = c;

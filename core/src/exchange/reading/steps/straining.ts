@@ -12,6 +12,18 @@ export function strainIt(
   span: Span,
   things: readonly Thing[],
 ): void {
+  // "Juice it in the blender and wring it through a cloth": that is how it is juiced.
+  if (
+    b.last?.kind === 'juice' &&
+    clause.sentence === b.lastSentence &&
+    / (?:wring|squeeze|press) /.test(words)
+  ) {
+    b.last.tool ??= 'blender';
+    const jug = vesselsIn(b.tokens, clause.from, clause.to).find((v) => v.into);
+    if (jug) b.last.intoVessel = jug.vessel;
+    b.extend(b.last, span);
+    return;
+  }
   const passes = sievesIn(b.tokens, clause.from, clause.to).map(({ by, times }) => ({ by, times }));
   const times = b.often(clause, words);
   if (times !== null && passes.length === 1 && passes[0]!.times === 1) passes[0]!.times = times;
@@ -32,7 +44,10 @@ export function strainIt(
     for (const thing of fresh) for (const line of b.named(thing)) b.place(line, put, false, thing);
   }
   for (const thing of things) if (!fresh.includes(thing)) b.named({ ...thing, definite: true });
-  const step = b.last?.kind === 'strain' ? b.last : b.add('strain', span);
+  // "Strain what is in the small pan. Strain what is in the pot.": two of them.
+  const apart =
+    clause.sentence !== b.lastSentence && vesselsIn(b.tokens, clause.from, clause.to).some((v) => v.source);
+  const step = b.last?.kind === 'strain' && !apart ? b.last : b.add('strain', span);
   b.extend(step, span);
   const length = lengthOf(clause, words);
   if (length) b.time(step, length);
