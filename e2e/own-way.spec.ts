@@ -277,6 +277,15 @@ test('in a plan of a shipped drink: another form of a thing, what has no substit
   await page.getByRole('tab', { name: /Wash and cut/ }).click();
   const forms = page.getByTestId('form-choices');
   await expect(forms).toBeVisible();
+  // A weak root: more of it goes in, and the list says so with where it is from.
+  const root = page.getByTestId('root-choices');
+  await root.getByRole('button', { name: 'weak' }).click();
+  await root.getByLabel('Where the Ginger is from').fill('corner stall');
+  await root.getByLabel('Where the Ginger is from').blur();
+  await page.getByRole('tab', { name: /Size/ }).click();
+  const ginger = page.getByTestId('ingredient-list').getByText('Ginger, bruised, weak, from corner stall');
+  await expect(ginger).toBeVisible();
+  await page.getByRole('tab', { name: /Wash and cut/ }).click();
   await choose(page, /^Instead of Ginger/, await optionWith(page, /^Instead of Ginger/, 'ground'));
   await expect(forms.getByTestId('form-note')).toContainText('It goes in');
   await page.getByRole('tab', { name: /Size/ }).click();

@@ -40,6 +40,12 @@ test('a messy message: three facts mended in place, one left out, one put in by 
   await steep.getByLabel('Minutes of Steep').fill('600');
   await steep.getByLabel('Minutes of Steep').blur();
   await expect(steep).toContainText('10 h');
+  // A cup weighed once: three of 200 g.
+  await line('sugar').getByRole('button', { name: 'Weigh one cup' }).click();
+  await line('sugar').getByLabel('One level cup of white sugar').fill('200');
+  await line('sugar').getByRole('button', { name: 'Keep it' }).click();
+  await expect(line('sugar')).toContainText('600 g');
+  await expect(line('sugar').getByRole('button', { name: /^Weigh one/ })).toHaveCount(0);
   // One is left out; it stays in sight and can come back.
   await line('Clove').getByRole('button', { name: 'Leave it out' }).click();
   await expect(line('Clove').getByRole('button', { name: 'Take it in again' })).toBeVisible();

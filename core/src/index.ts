@@ -206,6 +206,7 @@ export {
   type RecipePart,
   type RecipeStep,
   type RecipeTimes,
+  type RootChoice,
   recipeSchema,
   type ScaleRule,
   SIEVES,
@@ -230,6 +231,7 @@ export {
 } from './exchange/capture.ts';
 export { type ItemFacts, type ItemKind, itemFacts } from './exchange/items.ts';
 export { exchangeName } from './exchange/names.ts';
+export { measureToWeigh } from './exchange/reading/amounts.ts';
 export { familyOfItem } from './exchange/reading/forms.ts';
 export { type Fixes, type LineFix, lineAs, mended, NO_FIXES, type StepFix } from './exchange/reading/mend.ts';
 export { LONGEST_TEXT, readText } from './exchange/reading/read.ts';
@@ -549,7 +551,7 @@ export { BOOK, recipeById } from './program/book/book.ts';
 export { checkRecipe, type RecipeProblem } from './program/book/checkRecipe.ts';
 export { handlesOnly, putLine, takeLineOut } from './program/book/lineMoves.ts';
 export { expand, METHODS, type Method, type MethodChoice } from './program/book/methods/methods.ts';
-export { type Presets, presetsOf } from './program/book/presets.ts';
+export { type Presets, presetsOf, varyingLines } from './program/book/presets.ts';
 export {
   choicesUnder,
   completeChoices,
@@ -809,6 +811,7 @@ export type {
   Tables,
 } from './tables/types.ts';
 export { PRESSES } from './tables/types.ts';
+export { VIGOUR_IDS, VIGOUR_ROWS, type VigourId } from './tables/vigours.ts';
 export { type Bath, bathCue } from './tables/washing.ts';
 export { id as idSchema } from './units/fields.ts';
 export {

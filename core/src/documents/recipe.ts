@@ -1,6 +1,7 @@
 import * as v from 'valibot';
 import { BOIL_LEVEL_IDS, LIDS } from '../tables/constants.ts';
 import { PRESSES } from '../tables/types.ts';
+import { VIGOUR_IDS } from '../tables/vigours.ts';
 import { between, id, list, name, paragraphs, whole } from '../units/fields.ts';
 import { LOT_KINDS } from './lot.ts';
 
@@ -304,6 +305,14 @@ export type HeatId = (typeof HEAT_IDS)[number];
 const insteadSchema = v.strictObject({ lineId: id, itemId: id, ratio: between(0.001, 1000) });
 export type Instead = v.InferOutput<typeof insteadSchema>;
 
+/** A root that gives more or less than the usual, and where it is from. */
+const rootSchema = v.strictObject({
+  lineId: id,
+  vigour: v.picklist(VIGOUR_IDS),
+  from: v.optional(name(60)),
+});
+export type RootChoice = v.InferOutput<typeof rootSchema>;
+
 /** A balance of a plan that its recipe does not have: other sweeteners, juice with it, less water. */
 const waySchema = v.strictObject({
   /** What sweetens, each with as much of the sweetness; none: nothing but what is in it. */
@@ -347,6 +356,8 @@ const allChoicesSchema = v.strictObject({
   /** Parts that were made before, as the recipe says, and are taken from the shelf. */
   shelfParts: list(id, 8),
   instead: list(insteadSchema, 40),
+  /** Roots that are not as strong as usual; of a weak one more goes in. */
+  roots: list(rootSchema, 20),
   /** A way to the target that was taken from the plane; null: as the recipe has it. */
   way: v.nullable(waySchema),
 });

@@ -98,6 +98,12 @@ interface Sized {
   problem: StepProblem | null;
 }
 
+/** What the cook said of a root. */
+function rootOf(lineId: string, choices: Choices): Pick<ProgramLine, 'root'> {
+  const said = choices.roots.find((r) => r.lineId === lineId);
+  return said ? { root: { vigour: said.vigour, ...(said.from ? { from: said.from } : {}) } } : {};
+}
+
 class Sizer {
   simulations = 0;
   /** Water makes up the litres; without such a line everything is scaled until they come out. */
@@ -118,6 +124,7 @@ class Sizer {
       itemId: line.itemId,
       rule: line.rule,
       ...(line.open ? { open: line.open } : {}),
+      ...rootOf(line.id, choices),
       massG:
         line.rule.kind === 'toVolume'
           ? free * WATER_20_G_PER_ML

@@ -6,7 +6,7 @@ import { gramsOf } from '../../units/measures.ts';
 import { unitOf } from '../../units/units.ts';
 import { type ItemFacts, itemFacts } from '../items.ts';
 import type { Quantity } from './quantities.ts';
-import type { Grams, ReadAmount, ReadingKit } from './types.ts';
+import type { Grams, ReadAmount, ReadingKit, ReadLine } from './types.ts';
 
 /** The unit of a measure in this kitchen: cups and pints are its own. Null: so many pieces. */
 export const unitOfMeasure = (row: MeasureWord, kit: ReadingKit): string =>
@@ -159,3 +159,22 @@ function gramsPerPiece(
 }
 
 export const familyById = (id: string | null): FamilyRow | undefined => FAMILY_ROWS.find((f) => f.id === id);
+
+/** Weighing one is worth while where the most that may be meant is so many times the least. */
+const WORTH_WEIGHING = 1.3;
+
+/**
+ * The measure of which the kitchen would have to weigh one fill to know how much was meant: a cup or a spoon of something
+ * that lies loose or close. Null where the amount is sure, or weighing tells nothing.
+ */
+export function measureToWeigh(
+  line: Pick<ReadLine, 'itemId' | 'amount' | 'massG'>,
+  tables: Tables,
+  kit: ReadingKit,
+): string | null {
+  const { itemId, amount, massG } = line;
+  if (!itemId || amount?.kind !== 'said' || !massG || amount.how) return null;
+  if (itemFacts(itemId, tables)?.kind === 'liquid' || dimensionOf(amount.unit) !== 'volume') return null;
+  if (kit.cupWeights.some((w) => w.ingredientId === itemId)) return null;
+  return massG.max > massG.min * WORTH_WEIGHING ? amount.unit : null;
+}

@@ -1,5 +1,6 @@
 import type { Choices, Recipe, RecipeLine } from '../../documents/recipe.ts';
 import type { Tables } from '../../tables/types.ts';
+import { vigourGives } from '../../tables/vigours.ts';
 import { HEATS, STRENGTHS } from './recipe.ts';
 
 /** Which lines follow light, full or dark, and which mild, medium or hot. */
@@ -33,7 +34,22 @@ export function presetsOf(recipe: Pick<Recipe, 'lines'>, tables: Pick<Tables, 'i
 export const presetFactor = (
   lineId: string,
   presets: Presets,
-  choices: Pick<Choices, 'strength' | 'heat'>,
+  choices: Pick<Choices, 'strength' | 'heat' | 'roots'>,
 ): number =>
-  (presets.strong.has(lineId) ? STRENGTHS[choices.strength] : 1) *
-  (presets.hot.has(lineId) ? HEATS[choices.heat] : 1);
+  ((presets.strong.has(lineId) ? STRENGTHS[choices.strength] : 1) *
+    (presets.hot.has(lineId) ? HEATS[choices.heat] : 1)) /
+  givesOf(lineId, choices);
+
+/** What a line gives against the usual, as the cook judged her root. */
+export const givesOf = (lineId: string, choices: Pick<Choices, 'roots'>): number =>
+  vigourGives(choices.roots.find((r) => r.lineId === lineId)?.vigour ?? 'usual');
+
+/** Roots of a recipe that differ from one to the next, so that a cook may say how hers is. */
+export const varyingLines = (
+  recipe: Pick<Recipe, 'lines'>,
+  tables: Pick<Tables, 'ingredients'>,
+): RecipeLine[] =>
+  recipe.lines.filter((line) => {
+    const traits = tables.ingredients.get(line.itemId)?.traits ?? [];
+    return traits.includes('root') && traits.includes('varies');
+  });

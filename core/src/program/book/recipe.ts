@@ -126,6 +126,7 @@ export function defaultChoices(recipe: Recipe, methodId: MethodId): Choices {
     fruit: recipe.fruit ?? 'cooked',
     shelfParts: [],
     instead: [],
+    roots: [],
     way: null,
   };
 }
@@ -149,6 +150,7 @@ const METHOD_FREE = [
   'fruit',
   'shelfParts',
   'instead',
+  'roots',
   'way',
 ] as const satisfies readonly (keyof Choices)[];
 

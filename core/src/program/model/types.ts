@@ -6,6 +6,7 @@ import type { Room } from '../../physics/room.ts';
 import type { Shape } from '../../physics/vesselShape.ts';
 import type { BoilLevel, Lid } from '../../tables/constants.ts';
 import type { MarkerId, Press } from '../../tables/types.ts';
+import type { VigourId } from '../../tables/vigours.ts';
 import type { Said } from '../../units/result.ts';
 import type { LotName } from './lots.ts';
 
@@ -324,6 +325,8 @@ export interface ProgramLine {
   massG: number;
   /** What was said of it leaves it open: so many times the grams at the least, and at the most. */
   open?: { low: number; high: number };
+  /** A root that is weak or strong, and where it is from. */
+  root?: { vigour: VigourId; from?: string | undefined };
   /** How it is cut or broken: a row of the table of cuts, or the cook's own word. */
   cut?: string;
   /** Which share of a line of the recipe it is: the water of the second draw, the rinse of the blender. */

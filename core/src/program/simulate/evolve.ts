@@ -13,8 +13,8 @@ import {
   capacityOfContents,
   contentsLevelM,
   drawableIn,
-  ingredientOf,
   liquorOf,
+  rowOfSolid,
   type SimState,
   StepStop,
   setVessel,
@@ -137,7 +137,7 @@ export function advanceVessel(
   if (planned.length === 0) return vessel;
   const stretches = lived?.strength ? finer(planned) : planned;
   const before = vessel.liquor;
-  const rows: IngredientRow[] = vessel.solids.map((s) => ingredientOf(sim, stepId, s.ingredientId));
+  const rows: IngredientRow[] = vessel.solids.map((s) => rowOfSolid(sim, stepId, s));
   const drawn = vessel.solids.map((s) => s.extracted);
   const isCalyx = rows.map((r) => r.marker === 'calyx');
   const wet = volumeMl(before) > 0;

@@ -14,12 +14,13 @@ import type { CoolingTally, Origin, Solid, Step, Vessel, VesselId } from '../mod
 import { acidFigures, estimateShowsAcid, NO_COOLING, standing, worseCooling } from './exposure.ts';
 import {
   addFlow,
-  ingredientOf,
   lineOf,
   liquorOf,
   mixLiquors,
   partOfSolid,
   remainingMassG,
+  rowOfLine,
+  rowOfSolid,
   type SimState,
   setVessel,
   solidOf,
@@ -70,7 +71,7 @@ function liftedCooling(sim: SimState, solid: Solid): CoolingTally {
 /** A line's solids as they lie ready: washed ones in the bowl, else straight from the board. */
 export function takeSolids(sim: SimState, step: Step, lineId: string): TakenSolid {
   const line = lineOf(sim, step.id, lineId);
-  const row = ingredientOf(sim, step.id, line.itemId);
+  const row = rowOfLine(sim, step.id, line.id, line.itemId);
   const wanted = line.massG * shareOfLoad(sim.program, step);
   for (const vessel of sim.vessels.values()) {
     if (sim.specs.get(vessel.id)?.kind !== 'bowl') continue;
@@ -106,7 +107,7 @@ export function layOut(sim: SimState, step: Step, lineId: string, bowlId: Vessel
       });
     return;
   }
-  const row = ingredientOf(sim, step.id, line.itemId);
+  const row = rowOfLine(sim, step.id, line.id, line.itemId);
   setVessel(sim, { ...bowl, solids: [...bowl.solids, freshSolid(lineId, row, line.massG, sinceMin)] });
 }
 
@@ -138,7 +139,7 @@ export function addSolids(sim: SimState, step: Step, vessel: Vessel, taken: read
     }));
   };
   const origins: Origin[] = fresh.flatMap((solid) => {
-    const row = ingredientOf(sim, step.id, solid.ingredientId);
+    const row = rowOfSolid(sim, step.id, solid);
     if (!solid.wet) join('ownWater', water((solid.massG * row.waterPct) / 100), solid.lineId);
     join(solid.wet ? 'held' : 'rinseWater', solid.held, solid.lineId);
     solidsHeatG += remainingMassG(solid, row);

@@ -6,6 +6,7 @@ import { bowlDiameterM, capacityMl, levelM } from '../../physics/vesselShape.ts'
 import { STEEL_HEAT_SHARE } from '../../tables/constants.ts';
 import { KEEPING } from '../../tables/keeping.ts';
 import type { IngredientRow, MarkerId, Tables } from '../../tables/types.ts';
+import { vigourGives } from '../../tables/vigours.ts';
 import type {
   CoolingTally,
   Flow,
@@ -128,6 +129,24 @@ export function ingredientOf(sim: Pick<SimState, 'tables'>, stepId: string, item
   if (!row) throw new StepStop({ kind: 'unknownItem', stepId, itemId });
   return row;
 }
+
+/** The row of a line's thing, as much as this one gives. */
+export function rowOfLine(
+  sim: Pick<SimState, 'tables' | 'lines'>,
+  stepId: string,
+  lineId: string,
+  itemId: string,
+): IngredientRow {
+  const row = ingredientOf(sim, stepId, itemId);
+  const root = sim.lines.get(lineId)?.root;
+  return root ? { ...row, potency: row.potency * vigourGives(root.vigour) } : row;
+}
+/** The same of a solid that lies in a vessel. */
+export const rowOfSolid = (
+  sim: Pick<SimState, 'tables' | 'lines'>,
+  stepId: string,
+  solid: Solid,
+): IngredientRow => rowOfLine(sim, stepId, solid.lineId, solid.ingredientId);
 
 /** What one gram of a solid gives when all of it is drawn. */
 export function drawableOf(row: IngredientRow, grams: number): Composition {
@@ -300,7 +319,7 @@ export function noteRoom(sim: SimState, vessel: Vessel, boils: boolean): Room | 
   const shape = sim.specs.get(vessel.id)?.shape;
   if (!shape) return null;
   const fill = hotFillMl(volumeMl(vessel.liquor), vessel.liquor.tempC, solidsInfo(sim, vessel).volumeMl);
-  const foam = foamOf(vessel.solids.map((s) => ingredientOf(sim, '', s.ingredientId).foam));
+  const foam = foamOf(vessel.solids.map((s) => rowOfSolid(sim, '', s).foam));
   const room = roomIn(capacityMl(shape), fill, foam);
   const counted = boils ? room : { ...room, foamMl: 0, spareMl: room.limitMl - fill };
   const before = sim.peak.get(vessel.id);

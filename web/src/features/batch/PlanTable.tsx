@@ -67,6 +67,7 @@ import { StrainPanel } from './panels/StrainPanel.tsx';
 import { TimePanel } from './panels/TimePanel.tsx';
 import { TwoColumns } from './panels/TwoColumns.tsx';
 import { WashPanel } from './panels/WashPanel.tsx';
+import { RootChoices } from './RootChoices.tsx';
 import { PresetChoices, StageChoices } from './StageChoices.tsx';
 import { sentenceField } from './sentenceField.ts';
 import { TooEarlyToBegin } from './TooEarly.tsx';
@@ -445,6 +446,7 @@ export function PlanTable({ plan, kitchen: house, nowMs, onChange, deeds }: Plan
                         massOf={massOf}
                         onChange={onChange}
                       />
+                      <RootChoices plan={plan} recipe={recipe} tables={tables} onChange={onChange} />
                     </>
                   }
                   right={<WashPanel {...input} />}

@@ -44,6 +44,16 @@ export const EN_BATCH = {
     'No blender here ({steps}): pound it in a mortar with a little water and wring it through a cloth. Three times the work; clearer, with less foam and a little weaker.',
   'missingTools.juicer':
     'No juicer here ({steps}): blend it and wring it through a cloth, or grate and press it. More work, cloudier, and up to a quarter less juice.',
+  'panels.root': ', {vigour}',
+  'panels.rootFrom': ', {vigour}, from {from}',
+  'rootChoices.title': 'How strong is the root?',
+  'rootChoices.about':
+    'A pale, mild or old root gives less: more of it goes in. A sharp one gives more: less goes in. Cut it and smell.',
+  'rootChoices.from': 'Where it is from',
+  'rootChoices.fromOf': 'Where the {name} is from',
+  'vigour.weak': 'weak',
+  'vigour.usual': 'usual',
+  'vigour.strong': 'strong',
   'formChoices.title': 'Another form, or something else',
   'formChoices.nothing': '{name}: nothing takes its place.',
   'formChoices.option': '{item}, {amount}',

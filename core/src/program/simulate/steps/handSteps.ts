@@ -33,10 +33,10 @@ import {
   addFlow,
   drawableIn,
   emptyLiquor,
-  ingredientOf,
   lineOf,
   mixLiquors,
   noteRoom,
+  rowOfSolid,
   type SimState,
   StepStop,
   setVessel,
@@ -82,7 +82,7 @@ export function washStep(sim: SimState, step: WashStep, run: StepRun): void {
     ...now,
     solids: now.solids.map((solid) => {
       if (!step.lines.includes(solid.lineId)) return solid;
-      const row = ingredientOf(sim, step.id, solid.ingredientId);
+      const row = rowOfSolid(sim, step.id, solid);
       const extracted = drawnAfter(
         solid.extracted,
         row.rate100PerMin,

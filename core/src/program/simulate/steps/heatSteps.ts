@@ -10,8 +10,8 @@ import {
   addFlow,
   capacityOfContents,
   drainedOf,
-  ingredientOf,
   noteRoom,
+  rowOfSolid,
   type SimState,
   StepStop,
   setVessel,
@@ -59,7 +59,7 @@ function throwAway(sim: SimState, step: Step, vesselId: string): void {
   if (hasMl <= 0) return;
   let keptMl = 0;
   const solids = vessel.solids.map((solid) => {
-    const row = ingredientOf(sim, step.id, solid.ingredientId);
+    const row = rowOfSolid(sim, step.id, solid);
     // Own water included: what the solid holds when it has drained.
     const ml = Math.min(row.holdMlPerG.drain * solid.massG, Math.max(0, hasMl - keptMl));
     keptMl += ml;

@@ -8,9 +8,9 @@ import {
   addFlow,
   drainedOf,
   drawableIn,
-  ingredientOf,
   lineOf,
   mixLiquors,
+  rowOfSolid,
   type SimState,
   StepStop,
   setVessel,
@@ -100,7 +100,7 @@ export function breakOpen(
 ): Vessel {
   let liquor = vessel.liquor;
   const solids = vessel.solids.map((solid) => {
-    const row = ingredientOf(sim, step.id, solid.ingredientId);
+    const row = rowOfSolid(sim, step.id, solid);
     const delta = share - solid.extracted;
     if (row.rate100PerMin === null || delta <= 0 || (only && !only.has(solid.lineId))) return solid;
     const all = drawableIn(sim, row, solid.massG);
@@ -163,7 +163,7 @@ export function liftOut(sim: SimState, step: Step): void {
     // Off a dry bottom it comes with what clings to it already.
     if (hasMl < 1) return { ...solid, lifted: { atMin: sim.nowMin, cooling: from.liquor.cooling } };
     const ml = Math.min(
-      ingredientOf(sim, step.id, solid.ingredientId).holdMlPerG.drain * solid.massG,
+      rowOfSolid(sim, step.id, solid).holdMlPerG.drain * solid.massG,
       // Of several each takes from what the one before it left.
       leftMl * 0.9,
     );

@@ -16,9 +16,9 @@ import {
   drainedOf,
   drawableOf,
   emptyLiquor,
-  ingredientOf,
   mixLiquors,
   noteRoom,
+  rowOfSolid,
   type SimState,
   StepStop,
   setVessel,
@@ -119,8 +119,7 @@ function lossOf(step: StrainStep): number {
 /** Liquor leaves its solids: what they hold stays with them, a little is lost to sieve and cloth. */
 export function strainStep(sim: SimState, step: StrainStep, run: StepRun): void {
   const from = wetVessel(sim, step);
-  const holdMl = (solid: Solid) =>
-    ingredientOf(sim, step.id, solid.ingredientId).holdMlPerG[step.press] * solid.massG;
+  const holdMl = (solid: Solid) => rowOfSolid(sim, step.id, solid).holdMlPerG[step.press] * solid.massG;
   // A jar of syrup does not lose half of itself to its sieve.
   const lossMl = Math.min(lossOf(step) * sim.factors.strainLoss, MOST_LOSS_SHARE * volumeMl(from.liquor));
   const { keepSolids } = step;
@@ -184,7 +183,7 @@ export function blendStep(sim: SimState, step: BlendStep, run: StepRun): void {
 /** A blender beats in air: the liveliest of what is in it says how long its foam stands. */
 function noteFoam(sim: SimState, step: Step, solids: readonly Solid[], run: StepRun): void {
   if (solids.length === 0) return;
-  const foam = foamOf(solids.map((s) => ingredientOf(sim, step.id, s.ingredientId).foam));
+  const foam = foamOf(solids.map((s) => rowOfSolid(sim, step.id, s).foam));
   run.notes.push(said('blend.foam', { minutes: BLENDED_FOAM_MIN[foam] }));
 }
 
@@ -195,14 +194,14 @@ export function juiceStep(sim: SimState, step: JuiceStep, run: StepRun): void {
   const whole = breakOpen(sim, step, vesselOf(sim, step.id, from.id), 1);
   const allMl = volumeMl(whole.liquor);
   const contentMl = (solid: Solid): number => {
-    const row = ingredientOf(sim, step.id, solid.ingredientId);
+    const row = rowOfSolid(sim, step.id, solid);
     return volumeMl(plus(water((solid.massG * row.waterPct) / 100), drawableOf(row, solid.massG)));
   };
   if (step.tool === 'blender') noteFoam(sim, step, whole.solids, run);
   const totalMl = whole.solids.reduce((sum, s) => sum + contentMl(s), 0);
   freeLiquor(sim, step, whole, {
     holdMl: (solid) => {
-      const row = ingredientOf(sim, step.id, solid.ingredientId);
+      const row = rowOfSolid(sim, step.id, solid);
       const perKg = juicePerKg(row, step.tool);
       if (perKg === null) throw new StepStop({ kind: 'cannotJuice', stepId: step.id, itemId: row.id });
       // Its part of the pool, less the juice that comes out of it.

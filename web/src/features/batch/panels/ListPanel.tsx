@@ -1,5 +1,12 @@
 import '../../../words/places/batch.ts';
-import { asHandMeasures, isWater, measuringKit, POT, standsSideBySide } from '@big-ladle/core';
+import {
+  asHandMeasures,
+  isWater,
+  measuringKit,
+  POT,
+  type ProgramLine,
+  standsSideBySide,
+} from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import { memo, type ReactNode } from 'react';
 import { partsOnShelf } from '../../../shared/batch/stepWords.ts';
@@ -50,6 +57,11 @@ export function ListNotes({ program, kitchen, note }: PanelInput & { note?: Reac
   );
 }
 
+function rootText({ vigour, from }: NonNullable<ProgramLine['root']>): string {
+  const said = say(`vigour.${vigour}`);
+  return from ? say('panels.rootFrom', { vigour: said, from }) : say('panels.root', { vigour: said });
+}
+
 /** Every line with its amount; it stays as it is while only the wish above it moves. */
 const Lines = memo(function Lines({
   program,
@@ -77,6 +89,11 @@ const Lines = memo(function Lines({
         const label = (
           <>
             {sayItem(line.itemId)}
+            {line.root && (
+              <Box component="span" sx={{ color: role('inkMuted') }}>
+                {rootText(line.root)}
+              </Box>
+            )}
             {line.share && `, ${say(`share.${line.share}`)}`}
             {inGlass.includes(line.id)
               ? say('panels.inTheGlass')

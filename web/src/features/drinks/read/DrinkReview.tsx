@@ -1,5 +1,6 @@
 import '../../../words/places/drinks.ts';
 import {
+  measureToWeigh,
   mended,
   type ReadDrink,
   type ReadingKit,
@@ -127,6 +128,7 @@ export function DrinkReview(props: {
             <LineRow
               key={line.id}
               line={shown}
+              weigh={measureToWeigh(shown, tables, kit)}
               places={placesOf(shown.stepIds, stepNumber)}
               left={Boolean(lineFixes[line.id]?.left)}
               lit={focus === fact}

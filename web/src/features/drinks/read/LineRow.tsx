@@ -11,6 +11,7 @@ import { sayItem } from '../../../words/names.ts';
 import { grams, say, sayCode } from '../../../words/say.ts';
 import { formsOf } from '../forms.ts';
 import { NewIngredient } from '../NewIngredient.tsx';
+import { WeighOne } from './WeighOne.tsx';
 
 /** A spread wider than this is shown with its ends, and offered as small, middle, large. */
 const WIDE = 1.3;
@@ -18,6 +19,8 @@ const WIDE = 1.3;
 /** One line as it was read: what it is, how much, where it goes in; every one of them may be mended or left out. */
 export function LineRow(props: {
   line: ReadLine;
+  /** The measure of which weighing one fill would make it sure. */
+  weigh: string | null;
   /** Steps at which it goes in, in words. */
   places: string;
   left: boolean;
@@ -25,7 +28,7 @@ export function LineRow(props: {
   onFix: (fix: LineFix) => void;
   onLook: () => void;
 }) {
-  const { line, places, left, lit, onFix, onLook } = props;
+  const { line, weigh, places, left, lit, onFix, onLook } = props;
   const [asking, setAsking] = useState(false);
   const sure = line.doubts.every((d) => d === 'optional');
   // It stays open while it is being mended, also once it is sure.
@@ -71,6 +74,7 @@ export function LineRow(props: {
             )}
           </Box>
         )}
+        {weigh && line.itemId && !left && <WeighOne itemId={line.itemId} measureId={weigh} />}
         {left ? (
           <Button size="small" onClick={() => onFix({ left: false })}>
             {say('readPage.takeItIn')}
