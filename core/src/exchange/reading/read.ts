@@ -4,6 +4,7 @@ import { type Clause, clausesIn } from './clauses.ts';
 import { wordsOf } from './details.ts';
 import { Ledger } from './ledger.ts';
 import { finished, Lines } from './lines.ts';
+import { quantityAt } from './quantities.ts';
 import { marksOf } from './review.ts';
 import { type Block, segment } from './segment.ts';
 import { placeAll, withHeatings } from './settle.ts';
@@ -216,6 +217,8 @@ function readBlock(
 
 /** "10 min: …", "30 minutes - …": a time in front. */
 function ledTime(tokens: readonly Token[], from: number, end: number) {
+  // Most sentences begin with no time.
+  if (quantityAt(tokens, from)?.measured !== 'time') return null;
   const [clause] = clausesIn(tokens, from, Math.min(end, from + 4), 0);
   const time = clause?.times[0];
   if (!time || time.from !== from || tokens[time.to]?.t !== ':' || time.to >= end) return null;

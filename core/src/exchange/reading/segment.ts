@@ -62,6 +62,8 @@ const REMARK = /^ (?:take care|be careful|careful|caution|warning|safety) : /;
 /** The words of a cook in a text that others wrote. */
 const OWN_WORDS = /^ (?:the )?cook (?:says|writes|notes) : /;
 
+/** A later title is no longer than this, in words and signs. */
+const LONGEST_TITLE = 9;
 /** No heading has more words and signs than this. */
 const LONGEST_HEAD = 40;
 
@@ -415,6 +417,9 @@ function isTitle(
 ): boolean {
   if (!isTitleRow(tokens, row) || (row.bullet && !(index === 0 && row.picture))) return false;
   const amounts = (things ?? []).filter((t) => t.quantity && !t.quantity.article);
+  // Later titles stand alone after a gap, before a list or a method of their own.
+  if (index > 0 && (amounts.length > 0 || row.end - row.from > LONGEST_TITLE)) return false;
+  if (index > 0 && !row.gap && !isCapitals(tokens, row)) return false;
   const first = sentencesOf(tokens, row.from, row.end)[0]!;
   const end = titleEnd(tokens, row.from, row.end);
   const beforeColon = tokens[end]?.t === ':';
@@ -444,13 +449,11 @@ function isTitle(
     if (inTitle && !beforeColon) return false;
     return !deeds || tokens[row.from]!.t === 'to';
   }
-  // Later titles stand alone after a gap, before a list or a method of their own.
-  if (amounts.length || deeds || beforeColon) return false;
-  const alone = row.gap || isCapitals(tokens, row);
-  if (!alone || tokens[row.end - 1]!.t === '.' || tokens[row.end - 1]!.t === ',') return false;
+  if (deeds || beforeColon) return false;
+  if (tokens[row.end - 1]!.t === '.' || tokens[row.end - 1]!.t === ',') return false;
   if (/^ (?:for|the) (?:the )?[a-z]+ ?:? $/.test(text)) return false;
   const next = rows[index + 1];
-  if (!next || row.end - row.from > 9) return false;
+  if (!next) return false;
   if (/ (?:love|yours|greetings|thank|thanks|kiss|write|serves|makes|yield|yields|makes) /.test(text))
     return false;
   return block.title === null ? !deedsIn(tokens, block) : startsDrink(tokens, rows, index, block);

@@ -4,7 +4,7 @@ import type { MeasureWord } from '../../tables/reading/measureWords.ts';
 import { MORE } from '../../tables/reading/numberWords.ts';
 import { type Entry, nameAt, singular } from './lexicon.ts';
 import { fillOf, measureAt, type Quantity, quantityAt } from './quantities.ts';
-import type { Token } from './tokens.ts';
+import { oncePerPlace, type Token } from './tokens.ts';
 
 /** A thing that a text names, with the amount and the words about it. Places are those of tokens. */
 export interface Thing {
@@ -461,6 +461,28 @@ export function thingsIn(
   return out;
 }
 
+const REST = new Set(['rest', 'remaining', 'remainder']);
+const BEFORE_NAMES = new Set(['of', '-', 'each']);
+
+/** Whether a thing may begin at a token; most do not open one, and are asked for several times. */
+const mayOpen = oncePerPlace((tokens: readonly Token[], at: number): boolean => {
+  const { t, kind } = tokens[at]!;
+  if (kind === 'row') return false;
+  return (
+    kind === 'number' ||
+    REST.has(t) ||
+    BEFORE_NAMES.has(t) ||
+    MORE.has(t) ||
+    DETERMINERS.has(t) ||
+    FORM_WORDS.has(t) ||
+    PART_WORDS[t] !== undefined ||
+    fillOf(t) !== undefined ||
+    nameAt(tokens, at) !== null ||
+    quantityAt(tokens, at) !== null ||
+    measureAt(tokens, at, false) !== null
+  );
+});
+
 function thingAt(
   tokens: readonly Token[],
   at: number,
@@ -469,8 +491,8 @@ function thingAt(
   isVerb: (at: number) => boolean,
   from: number,
 ): Thing[] | null {
+  if (!mayOpen(tokens, at)) return null;
   const t = word(tokens, at, end);
-  if (tokens[at]!.kind === 'row') return null;
   const forms: string[] = [];
   let i = at;
   let rest = false;
@@ -478,7 +500,7 @@ function thingAt(
   let q: Quantity | null = null;
   let definite = false;
   let more = false;
-  if (t === 'rest' || t === 'remaining' || t === 'remainder') {
+  if (REST.has(t)) {
     rest = true;
     i++;
     if (word(tokens, i, end) === 'of') i++;

@@ -78,17 +78,19 @@ export class StepBuilder {
   }
 
   add(kind: OwnStepKind, span: Span, more: Partial<DraftStep> = {}): DraftStep {
-    const step: DraftStep = {
-      ...plainStep(),
-      id: `s${this.all.length + 1}`,
-      span,
-      kind,
-      doubts: new Set(),
-      everything: null,
-      spans: [span],
-      lot: this.lot,
-      ...more,
-    };
+    const step: DraftStep = Object.assign(
+      plainStep(),
+      {
+        id: `s${this.all.length + 1}`,
+        span,
+        kind,
+        doubts: new Set<Doubt>(),
+        everything: null,
+        spans: [span],
+        lot: this.lot,
+      },
+      more,
+    );
     if (this.all.length < MOST_STEPS) this.all.push(step);
     return step;
   }
