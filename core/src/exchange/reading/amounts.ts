@@ -5,7 +5,7 @@ import type { Tables } from '../../tables/types.ts';
 import { gramsOf } from '../../units/measures.ts';
 import { unitOf } from '../../units/units.ts';
 import { type ItemFacts, itemFacts } from '../items.ts';
-import type { Quantity } from './quantities.ts';
+import type { Quantity } from './quantities/quantities.ts';
 import type { Grams, ReadAmount, ReadingKit, ReadLine } from './types.ts';
 
 /** The unit of a measure in this kitchen: cups and pints are its own. Null: so many pieces. */

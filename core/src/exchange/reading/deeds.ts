@@ -1,5 +1,6 @@
 import type { Deed } from '../../tables/reading/deedWords.ts';
-import type { Clause, Hit } from './clauses.ts';
+import type { Clause } from './clauses/clauses.ts';
+import type { Hit } from './clauses/hits.ts';
 
 /** What a clause does, once the words around its verbs are taken into account. */
 export type Done =

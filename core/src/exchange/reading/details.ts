@@ -1,6 +1,6 @@
 import { NOT_WORDS } from '../../tables/reading/deedWords.ts';
-import type { Clause } from './clauses.ts';
-import { NIGHT_MIN } from './quantities.ts';
+import type { Clause } from './clauses/clauses.ts';
+import { NIGHT_MIN } from './quantities/times.ts';
 import type { Token } from './tokens.ts';
 import type { ReadStep } from './types.ts';
 

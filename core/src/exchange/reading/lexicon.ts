@@ -124,7 +124,7 @@ const slips = new Map<string, string | null>();
  * The word of a name that was meant by one that is spelled in another way: one letter off, two in a long word, the first
  * one right. Null for ordinary words, and where nothing is near.
  */
-export function meantBy(word: string): string | null {
+function meantBy(word: string): string | null {
   if (word.length < 5 || ORDINARY_WORDS.has(word) || KNOWN.has(word) || KNOWN.has(singular(word)))
     return null;
   const known = slips.get(word);

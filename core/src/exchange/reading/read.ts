@@ -1,12 +1,14 @@
 import type { Tables } from '../../tables/types.ts';
 import { checksOf } from './checks.ts';
-import { type Clause, clausesIn } from './clauses.ts';
+import { type Clause, clausesIn } from './clauses/clauses.ts';
 import { wordsOf } from './details.ts';
 import { Ledger } from './ledger.ts';
-import { finished, Lines } from './lines.ts';
-import { quantityAt } from './quantities.ts';
+import { finished } from './lines/finished.ts';
+import { Lines } from './lines/lines.ts';
+import { quantityAt } from './quantities/quantities.ts';
 import { marksOf } from './review.ts';
-import { type Block, segment } from './segment.ts';
+import type { Block } from './segments/block.ts';
+import { segment } from './segments/segment.ts';
 import { placeAll, withHeatings } from './settle.ts';
 import { type DraftStep, StepBuilder } from './steps/builder.ts';
 import { lotOfSentence } from './steps/dividing.ts';

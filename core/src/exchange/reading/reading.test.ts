@@ -10,7 +10,7 @@ import { HELD_OUT, PASTED, type Pasted } from '../pasted.fixtures.ts';
 import { UNREAD } from '../unread.fixtures.ts';
 import { litresOf } from './gives.ts';
 import { mended, NO_FIXES } from './mend.ts';
-import { quantityAt } from './quantities.ts';
+import { quantityAt } from './quantities/quantities.ts';
 import { LONGEST_TEXT, readText } from './read.ts';
 import { tokensOf } from './tokens.ts';
 import { recipeOfRead } from './toRecipe.ts';

@@ -9,12 +9,15 @@ import {
 import { DETERMINERS, FORM_WORDS, PART_WORDS } from '../../tables/reading/formWords.ts';
 import { ABOUT } from '../../tables/reading/numberWords.ts';
 import { ORDINARY_WORDS } from '../../tables/reading/ordinaryWords.ts';
-import { type Clause, isCut, kitchenVerb } from './clauses.ts';
+import type { Clause } from './clauses/clauses.ts';
+import { isCut } from './clauses/hits.ts';
+import { kitchenVerb } from './clauses/verbs.ts';
 import type { Ledger } from './ledger.ts';
 import { nameAt } from './lexicon.ts';
-import { fillOf, measureAt, quantityAt } from './quantities.ts';
+import { fillOf, measureAt } from './quantities/measures.ts';
+import { quantityAt } from './quantities/quantities.ts';
 import type { ReadBlock } from './read.ts';
-import { TAILS } from './things.ts';
+import { TAILS } from './things/thing.ts';
 import type { Token } from './tokens.ts';
 import type { Doubt, Mark, MarkedSpan, Span } from './types.ts';
 

@@ -1,7 +1,8 @@
 import { takesLines } from '../../program/book/lineMoves.ts';
 import { itemFacts } from '../items.ts';
-import type { DraftLine, Lines } from './lines.ts';
-import { itemOf } from './lines.ts';
+import type { DraftLine } from './lines/draftLine.ts';
+import { itemOf } from './lines/itemOf.ts';
+import type { Lines } from './lines/lines.ts';
 import type { DraftStep, StepBuilder } from './steps/builder.ts';
 import { plainStep } from './types.ts';
 

@@ -1,5 +1,5 @@
 import { nameAt } from './lexicon.ts';
-import type { Block } from './segment.ts';
+import type { Block } from './segments/block.ts';
 import type { Token } from './tokens.ts';
 import type { ReadDrink } from './types.ts';
 

@@ -171,7 +171,7 @@ function stepsOf(
     if (TAKES_SOLIDS.has(kind))
       lineIds = lineIds.filter((id) => solid(id) || (kind === 'wash' && pressed(id)));
     if (kind === 'soak' && read.thrown) {
-      lineIds = [...new Set([...lineIds, ...handled])];
+      lineIds = [...new Set([...lineIds, ...handled.filter(solid)])];
       // Nobody said in how much water: it is washed for so long.
       if (!lineIds.some((id) => !solid(id))) kind = 'wash';
     }

@@ -1,6 +1,6 @@
 import { unitOf } from '../../units/units.ts';
 import { unitOfMeasure } from './amounts.ts';
-import { quantityAt } from './quantities.ts';
+import { quantityAt } from './quantities/quantities.ts';
 import type { Token } from './tokens.ts';
 import type { ReadingKit, ReadYield } from './types.ts';
 

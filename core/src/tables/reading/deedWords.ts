@@ -37,7 +37,7 @@ export type Deed =
   | 'go'
   | 'aux';
 
-export interface DeedWord {
+interface DeedWord {
   deed: Deed;
   /** The plain form; the others are made from it. */
   verbs: readonly string[];

@@ -38,27 +38,6 @@ separately lightly well only cider live still unsweetened sparkling icy`
     .filter(Boolean),
 );
 
-/** Small words that stand between a thing and the words about it. */
-export const BETWEEN_FORMS: ReadonlySet<string> = new Set([
-  'and',
-  'or',
-  'in',
-  'into',
-  'with',
-  'the',
-  'a',
-  'very',
-  'not',
-  'on',
-  'of',
-  'without',
-  'skin',
-  'white',
-  'all',
-  'its',
-  'to',
-]);
-
 export const DETERMINERS: ReadonlySet<string> = new Set([
   'the',
   'this',

@@ -1,5 +1,5 @@
 /** A thing that cooks put into drinks and of which the tables know nothing: the cook is asked what it is. */
-export interface OtherThing {
+interface OtherThing {
   names: readonly string[];
   /** What kind of thing of the cook's own it would be. */
   kind: 'plant' | 'powder' | 'drink' | 'milk' | 'sweetener';

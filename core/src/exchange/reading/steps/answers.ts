@@ -1,5 +1,5 @@
 import { amountOf } from '../amounts.ts';
-import type { Clause } from '../clauses.ts';
+import type { Clause } from '../clauses/clauses.ts';
 import { doneIn } from '../deeds.ts';
 import { lengthOf } from '../details.ts';
 import type { Token } from '../tokens.ts';

@@ -1,9 +1,11 @@
 import type { OwnStepKind } from '../../../documents/recipe.ts';
-import { type Clause, vesselsIn } from '../clauses.ts';
+import type { Clause } from '../clauses/clauses.ts';
+import { vesselsIn } from '../clauses/namedVessels.ts';
 import { type Length, timesIn, wordsOf } from '../details.ts';
 import type { Ledger } from '../ledger.ts';
-import type { DraftLine, Lines } from '../lines.ts';
-import type { Thing } from '../things.ts';
+import type { DraftLine } from '../lines/draftLine.ts';
+import type { Lines } from '../lines/lines.ts';
+import type { Thing } from '../things/thing.ts';
 import type { Token } from '../tokens.ts';
 import { type Doubt, plainStep, type ReadStep, type Span } from '../types.ts';
 
@@ -25,7 +27,7 @@ export const SOLIDS =
 const MOST_STEPS = 60;
 /** After so many steps a drink is there, also where nobody strains it. */
 const MADE_BY_THEN = 3;
-export interface Asked {
+interface Asked {
   clause: Clause;
   words: string;
   lines: DraftLine[];

@@ -1,6 +1,6 @@
-import type { Clause } from '../clauses.ts';
+import type { Clause } from '../clauses/clauses.ts';
 import { cueOf, levelIn, lidIn } from '../details.ts';
-import { quantityAt } from '../quantities.ts';
+import { quantityAt } from '../quantities/quantities.ts';
 import type { DraftStep, StepBuilder } from './builder.ts';
 import { type Piece, toldAll } from './piece.ts';
 import { putIn } from './putting.ts';

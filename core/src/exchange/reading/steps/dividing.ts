@@ -1,6 +1,7 @@
-import { type Clause, vesselsIn } from '../clauses.ts';
+import type { Clause } from '../clauses/clauses.ts';
+import { vesselsIn } from '../clauses/namedVessels.ts';
 import { lotAt } from '../lotNames.ts';
-import { quantityAt } from '../quantities.ts';
+import { quantityAt } from '../quantities/quantities.ts';
 import type { ReadLot, Span } from '../types.ts';
 import type { StepBuilder } from './builder.ts';
 

@@ -1,7 +1,7 @@
-import type { Clause } from '../clauses.ts';
+import type { Clause } from '../clauses/clauses.ts';
 import type { Done } from '../deeds.ts';
 import type { Length } from '../details.ts';
-import type { Thing } from '../things.ts';
+import type { Thing } from '../things/thing.ts';
 import type { Span } from '../types.ts';
 import { type DraftStep, EVERYTHING, families, type StepBuilder } from './builder.ts';
 

@@ -1,7 +1,9 @@
 import { amountOf } from '../amounts.ts';
-import { type Clause, sievesIn, vesselsIn } from '../clauses.ts';
+import type { Clause } from '../clauses/clauses.ts';
+import { vesselsIn } from '../clauses/namedVessels.ts';
+import { sievesIn } from '../clauses/sieves.ts';
 import { type Length, lengthOf, levelIn, lidIn, placeIn, wordsOf } from '../details.ts';
-import type { Thing } from '../things.ts';
+import type { Thing } from '../things/thing.ts';
 import type { Span } from '../types.ts';
 import { EVERYTHING, families, type StepBuilder, TIMED } from './builder.ts';
 import { boilDetails } from './cooking.ts';
@@ -153,7 +155,7 @@ export function plainWords(
 }
 
 /** A length of time that stands alone. */
-export function bareTime(b: StepBuilder, clause: Clause, words: string, span: Span, length: Length): void {
+function bareTime(b: StepBuilder, clause: Clause, words: string, span: Span, length: Length): void {
   const last = b.last;
   b.understood.push(span);
   b.uses(clause.times[0]);
@@ -200,7 +202,7 @@ export function bareTime(b: StepBuilder, clause: Clause, words: string, span: Sp
 }
 
 /** "Do not press it", "it must not boil": what is not done says how the rest is done. */
-export function notDone(b: StepBuilder, clause: Clause, words: string, span: Span): void {
+function notDone(b: StepBuilder, clause: Clause, words: string, span: Span): void {
   const last = b.last;
   const verb = clause.hits.find((h) => h.negated)!.verb;
   if (verb === 'boil' || verb === 'simmer' || verb === 'cook') {

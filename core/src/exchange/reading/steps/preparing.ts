@@ -1,7 +1,8 @@
 import { FORM_OF_DEED } from '../../../tables/reading/formWords.ts';
-import { sievesIn, vesselsIn } from '../clauses.ts';
+import { vesselsIn } from '../clauses/namedVessels.ts';
+import { sievesIn } from '../clauses/sieves.ts';
 import { cueOf, lidIn, placeIn, wordsOf } from '../details.ts';
-import type { Thing } from '../things.ts';
+import type { Thing } from '../things/thing.ts';
 import type { StepBuilder } from './builder.ts';
 import { type Piece, told, toldAll } from './piece.ts';
 import { strainIt } from './straining.ts';
@@ -107,7 +108,12 @@ export function doJuice(b: StepBuilder, c: Piece): void {
   // What has no juice in the tables, or was weighed, goes in as it is, and gives what it gives.
   const asItIs = (t: Thing) =>
     juicer || (t.entry.kind === 'family' && !t.entry.family.juice) || b.lines.weighed(t);
-  const lines = things.flatMap((t) => b.named(asItIs(t) ? t : { ...t, part: t.part ?? 'juice' }));
+  const lines = things.flatMap((t) => {
+    if (!asItIs(t)) return b.named({ ...t, part: t.part ?? 'juice' });
+    const found = b.named(t);
+    for (const line of found) line.juiced = true;
+    return found;
+  });
   const meant = (lines.length ? lines : before.length ? before : b.recent()).map(
     (l) => b.lines.split(l, things) ?? l,
   );

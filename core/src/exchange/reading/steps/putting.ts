@@ -1,6 +1,8 @@
-import { type Clause, sievesIn, vesselsIn } from '../clauses.ts';
+import type { Clause } from '../clauses/clauses.ts';
+import { vesselsIn } from '../clauses/namedVessels.ts';
+import { sievesIn } from '../clauses/sieves.ts';
 import { cueOf, lengthOf, lidIn, placeIn, wordsOf } from '../details.ts';
-import type { Thing } from '../things.ts';
+import type { Thing } from '../things/thing.ts';
 import type { Span } from '../types.ts';
 import { type DraftStep, EVERYTHING, families, SOLIDS, type StepBuilder, TIMED } from './builder.ts';
 import { type Piece, told } from './piece.ts';
@@ -27,7 +29,7 @@ const MIXES: ReadonlySet<string> = new Set([
 ]);
 
 /** "Take two kilos of apples": it is named with its amount; where it goes in is told after. */
-export function introduceThings(
+function introduceThings(
   b: StepBuilder,
   clause: Clause,
   words: string,
@@ -202,7 +204,7 @@ export function whenOf(b: StepBuilder, clause: Clause): string | null {
     : null;
 }
 
-export function sweetest(b: StepBuilder, step: DraftStep): void {
+function sweetest(b: StepBuilder, step: DraftStep): void {
   for (const line of b.lines.all)
     if (line.family?.sweetens && !line.at.some((a) => !a.weak)) b.place(line, step, false);
 }

@@ -1,4 +1,4 @@
-import type { Clause } from '../clauses.ts';
+import type { Clause } from '../clauses/clauses.ts';
 import { type Done, doneIn } from '../deeds.ts';
 import { lengthOf, wordsOf } from '../details.ts';
 import type { Span } from '../types.ts';
@@ -63,7 +63,7 @@ export function readClause(b: StepBuilder, clause: Clause): void {
 }
 
 /** The first comma behind a verb that no thing spans; -1 where there is none. */
-export function pauseAfter(b: StepBuilder, verb: number, clause: Clause): number {
+function pauseAfter(b: StepBuilder, verb: number, clause: Clause): number {
   for (let i = verb + 1; i < clause.to; i++)
     if (b.tokens[i]!.t === ',' && !clause.things.some((t) => i > t.from && i < t.to)) return i;
   return -1;

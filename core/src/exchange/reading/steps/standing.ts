@@ -1,6 +1,6 @@
-import type { Clause } from '../clauses.ts';
+import type { Clause } from '../clauses/clauses.ts';
 import { cueOf, type Length, lidIn, placeIn, saysNight, wordsOf } from '../details.ts';
-import { quantityAt } from '../quantities.ts';
+import { quantityAt } from '../quantities/quantities.ts';
 import type { Span } from '../types.ts';
 import type { DraftStep, StepBuilder } from './builder.ts';
 import { type Piece, told, toldAll } from './piece.ts';

@@ -1,6 +1,8 @@
-import { type Clause, sievesIn, vesselsIn } from '../clauses.ts';
+import type { Clause } from '../clauses/clauses.ts';
+import { vesselsIn } from '../clauses/namedVessels.ts';
+import { sievesIn } from '../clauses/sieves.ts';
 import { lengthOf, pressIn } from '../details.ts';
-import type { Thing } from '../things.ts';
+import type { Thing } from '../things/thing.ts';
 import type { Span } from '../types.ts';
 import type { StepBuilder } from './builder.ts';
 import type { Piece } from './piece.ts';

@@ -1,6 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import { type Block, rowsOf, segment, sentencesOf } from './segment.ts';
-import { tokensOf } from './tokens.ts';
+import { tokensOf } from '../tokens.ts';
+import type { Block } from './block.ts';
+import { rowsOf } from './rows.ts';
+import { segment } from './segment.ts';
+import { sentencesOf } from './sentences.ts';
 
 const blocksOf = (text: string) => {
   const tokens = tokensOf(text);

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
+import { doneIn } from '../deeds.ts';
+import { wordsOf } from '../details.ts';
+import { tokensOf } from '../tokens.ts';
 import { clausesIn } from './clauses.ts';
-import { doneIn } from './deeds.ts';
-import { wordsOf } from './details.ts';
-import { tokensOf } from './tokens.ts';
 
 /** What each clause of a sentence does; "-" for nothing, "?" for a question. */
 const deeds = (text: string, strained = true) => {

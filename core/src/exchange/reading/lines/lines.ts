@@ -1,47 +1,15 @@
-import type { FamilyRow } from '../../tables/families.ts';
-import { PART_WORDS } from '../../tables/reading/formWords.ts';
-import type { Tables } from '../../tables/types.ts';
-import { itemFacts } from '../items.ts';
-import { added, amountOf, compared, familyById, gramsOfRead, isMass } from './amounts.ts';
-import { formOf } from './forms.ts';
-import type { Ledger } from './ledger.ts';
-import { singular } from './lexicon.ts';
-import type { Thing } from './things.ts';
-import type { Token } from './tokens.ts';
-import type { Doubt, ReadAmount, ReadingKit, ReadLine, Span } from './types.ts';
-
-/** How much of a line goes in at one of its steps: an amount, a share of all, or what is left. */
-export type Portion = { amount: ReadAmount } | { share: number } | 'rest';
-
-/** A line while the text is read: what is known of it so far. */
-export interface DraftLine {
-  id: string;
-  familyId: string | null;
-  family: FamilyRow | undefined;
-  /** What the text calls it. */
-  name: string;
-  part: string | null;
-  forms: string[];
-  meantFor: string | null;
-  falseFriend?: string;
-  amount: ReadAmount | null;
-  listed: boolean;
-  optional: boolean;
-  misspelled: boolean;
-  toTaste: boolean;
-  unknown: boolean;
-  differs: boolean;
-  /** A part of another line's fruit. */
-  copyOf?: string;
-  spans: Span[];
-  words: string;
-  /** It went through a juicer, whole. */
-  juiced?: boolean;
-  /** Nobody said where it goes in. */
-  placeGuessed: boolean;
-  /** Steps that name it, in their order. */
-  at: { stepId: string; weak: boolean; portion?: Portion }[];
-}
+import type { FamilyRow } from '../../../tables/families.ts';
+import type { Tables } from '../../../tables/types.ts';
+import { itemFacts } from '../../items.ts';
+import { added, amountOf, compared, familyById, isMass } from '../amounts.ts';
+import { formOf } from '../forms.ts';
+import type { Ledger } from '../ledger.ts';
+import { singular } from '../lexicon.ts';
+import type { Thing } from '../things/thing.ts';
+import type { Token } from '../tokens.ts';
+import type { ReadAmount, ReadingKit, Span } from '../types.ts';
+import { addForms, type DraftLine, type Portion } from './draftLine.ts';
+import { itemOf, sameForm } from './itemOf.ts';
 
 const MOST_LINES = 60;
 
@@ -125,6 +93,7 @@ export class Lines {
 
   /** Fruit by its weight: it goes through the juicer as it is. */
   weighed(thing: Thing): boolean {
+    if (thing.quantity?.measure && isMass(thing.quantity.measure.id)) return true;
     const known = this.matching({ ...thing, part: null }).filter((l) => l.part !== 'juice');
     const byWeight =
       known.length > 0 && known.every((l) => l.amount?.kind === 'said' && isMass(l.amount.unit));
@@ -338,113 +307,4 @@ export class Lines {
       return copy;
     });
   }
-}
-
-const sameForm = (line: DraftLine, thing: Thing): boolean =>
-  !line.family ||
-  formOf(line.family, line.forms.join(' ')).itemId === formOf(line.family, thing.forms.join(' ')).itemId;
-
-function addForms(line: DraftLine, forms: readonly string[]): void {
-  for (const form of forms) if (!line.forms.includes(form)) line.forms.push(form);
-}
-
-/** Words that ask for a part which only some things have as a form of their own. */
-const PART_FORM: Readonly<Record<string, readonly string[]>> = {
-  peel: ['peel', 'rind', 'skin'],
-  core: ['core'],
-  juice: ['juice'],
-  flesh: ['flesh'],
-  leaf: ['leaf'],
-  milk: ['milk'],
-};
-
-/** The item that a line means: by its part, then by the words for its form. Null: the tables have no such form. */
-export function itemOf(line: DraftLine): { itemId: string | null; said: boolean; missing: boolean } {
-  const { family } = line;
-  if (!family) return { itemId: null, said: false, missing: false };
-  if (line.meantFor) {
-    const asked = formOf(family, line.meantFor);
-    if (asked.said) return { ...asked, missing: false };
-  }
-  if (line.part) {
-    const words = PART_FORM[line.part] ?? [];
-    const forms = family.forms.filter((f) => f.words.some((w) => words.includes(w)));
-    // "Lemon juice, bottled": of two juices the one that its other words ask for.
-    const form =
-      forms.find((f) => f.words.some((w) => !words.includes(w) && line.forms.includes(w))) ?? forms[0];
-    if (form) return { itemId: form.itemId, said: true, missing: false };
-    if (line.part === 'peel' || line.part === 'juice' || line.part === 'core')
-      // Skin and all: roots are used with it.
-      return family.juice || line.part !== 'peel'
-        ? { itemId: null, said: true, missing: true }
-        : { ...formOf(family, line.forms.join(' ')), missing: false };
-  }
-  const parts = line.forms.map((w) => (w === 'squeezed' ? 'juice' : (PART_WORDS[w] ?? w)));
-  return { ...formOf(family, [...line.forms, ...parts].join(' ')), missing: false };
-}
-
-/** Which share of a line goes in at each of its steps, where there are several. They come to one. */
-function sharesOf(line: DraftLine): ReadLine['shares'] {
-  const at = line.at.filter((a, i) => line.at.findIndex((b) => b.stepId === a.stepId) === i);
-  if (at.length < 2) return [];
-  const said = at.map(({ portion }) => {
-    if (portion === undefined || portion === 'rest') return null;
-    if ('share' in portion) return portion.share;
-    return line.amount ? compared(portion.amount, line.amount) : null;
-  });
-  const known = said.reduce((sum: number, s) => sum + (s ?? 0), 0);
-  const open = said.filter((s) => s === null).length;
-  const left = Math.max(0, 1 - known);
-  // What was said comes to more than there is, or to less: by its proportions.
-  const scale = open === 0 || known > 1 ? 1 / (known || 1) : 1;
-  return at.map((a, i) => ({
-    stepId: a.stepId,
-    share: said[i] === null ? (known > 1 ? 0 : left / open) : said[i]! * scale,
-  }));
-}
-
-/** The finished line, with what is doubtful about it. */
-export function finished(line: DraftLine, tables: Tables, kit: ReadingKit): ReadLine {
-  const { itemId, said, missing } = itemOf(line);
-  const doubts = new Set<Doubt>();
-  if (line.unknown || missing) doubts.add('unknownThing');
-  if (line.falseFriend && !said) doubts.add('falseFriend');
-  if (line.differs) doubts.add('differs');
-  if (line.optional) doubts.add('optional');
-  if (line.placeGuessed) doubts.add('placeGuessed');
-  const family = familyById(line.familyId);
-  if (itemId && !said && family?.formMatters && family.forms.length > 1) doubts.add('formGuessed');
-  let massG: ReadLine['massG'] = null;
-  const amount =
-    line.amount ??
-    (line.toTaste ? { kind: 'taste' as const, value: 0, unit: null, words: 'to taste' } : null);
-  if (!amount) doubts.add('noAmount');
-  else if (amount.kind === 'said' && itemId) {
-    const grams = gramsOfRead(amount, itemId, family, tables, kit);
-    if (!grams) doubts.add('strangeUnit');
-    else {
-      massG = grams.grams;
-      if (grams.vague) doubts.add('vagueAmount');
-    }
-  }
-  const span = line.spans.reduce(
-    (a, b) => (b.start < a.start ? b : a),
-    line.spans[0] ?? { start: 0, end: 0 },
-  );
-  return {
-    id: line.id,
-    span,
-    words: line.words,
-    itemId,
-    name: missing ? `${line.name} ${line.part}` : line.name,
-    familyId: line.familyId,
-    ...(line.falseFriend ? { falseFriend: line.falseFriend } : {}),
-    amount,
-    massG,
-    form: [...new Set(line.forms)].filter((w) => !line.name.includes(w)).join(' ') || null,
-    part: line.part,
-    stepIds: [...new Set(line.at.map((a) => a.stepId))],
-    shares: sharesOf(line),
-    doubts: [...doubts],
-  };
 }
