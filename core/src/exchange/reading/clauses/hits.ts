@@ -168,6 +168,8 @@ export function hitAt(
   if (found.form === 'plain' && BE_FORMS.has(p) && /^(?:cut|put|set)$/.test(found.verb))
     return { at, ...found, form: 'past', negated: notBefore(tokens, at, from) };
   const made = (negated = notBefore(tokens, at, from)): Hit => ({ at, ...found, negated });
+  // "In at the end, to taste.": how much, and no deed.
+  if (found.verb === 'taste' && p === 'to' && (at + 1 >= end || PAUSES.has(tokens[at + 1]!.t))) return null;
   switch (found.form) {
     case 'plain': {
       let open = start || SUBJECTS.has(p) || BEFORE_PLAIN.has(p);

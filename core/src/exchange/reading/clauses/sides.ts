@@ -32,7 +32,8 @@ export function sideRanges(tokens: readonly Token[], from: number, end: number) 
       // "until it is soft and strain", "once cold add the juice"
       if (to > i + 1 && w === 'and' && plainVerb(tokens, to + 1, end)) break;
       // "When it is quite cold I add the juice."
-      if (!until && to > i + 2 && OWN_SUBJECTS.has(w) && VERBS.has(tokens[to + 1]?.t ?? '')) break;
+      if (!until && to > i + 2 && (OWN_SUBJECTS.has(w) || w === 'one') && VERBS.has(tokens[to + 1]?.t ?? ''))
+        break;
       if (
         !until &&
         to > i + 2 &&

@@ -56,6 +56,8 @@ export class StepBuilder {
   off = false;
   /** The part of the batch that the sentence is about. */
   lot: string | null = null;
+  /** The step that was told of last. */
+  touched: DraftStep | null = null;
   asked: Asked | null = null;
   lastLine: DraftLine | null = null;
   lastSentence = -1;
@@ -94,6 +96,7 @@ export class StepBuilder {
       more,
     );
     if (this.all.length < MOST_STEPS) this.all.push(step);
+    this.touched = step;
     return step;
   }
 
@@ -156,6 +159,7 @@ export class StepBuilder {
   }
 
   extend(step: DraftStep, span: Span): void {
+    this.touched = step;
     step.spans.push(span);
     step.span = { start: Math.min(step.span.start, span.start), end: Math.max(step.span.end, span.end) };
   }

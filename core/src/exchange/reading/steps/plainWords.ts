@@ -96,7 +96,8 @@ export function plainWords(
       const step = b.put(b.strained ? 'mix' : 'combine', span, !explicit && !everything);
       if (everything) step.everything = { except: families(except) };
       if (vessel) step.vessel = vessel.vessel;
-      for (const thing of things) for (const line of b.named(thing)) b.place(line, step, step.implied, thing);
+      for (const thing of things)
+        for (const line of b.named(thing)) b.place(line, step, step.implied && !thing.more, thing);
     }
     b.understood.push(span);
     if (length) stand(b, clause, words, span, length);

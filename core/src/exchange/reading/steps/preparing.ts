@@ -39,7 +39,8 @@ export function doPrep(b: StepBuilder, c: Piece): void {
   const { clause, words, span, things, verb } = c;
   const form = FORM_OF_DEED[verb];
   // "A piece of ginger that I have sliced": its form, and no step of its own.
-  if (/^ (?:that|which) /.test(words) && !things.length) {
+  const onlyParts = things.every((t) => t.entry.kind === 'group' && t.part !== null && !t.quantity);
+  if (/^ (?:that|which) /.test(words) && onlyParts) {
     if (form) for (const line of b.recent()) line.forms.push(form);
     return;
   }

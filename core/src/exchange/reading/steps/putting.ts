@@ -8,6 +8,14 @@ import { type DraftStep, EVERYTHING, families, SOLIDS, type StepBuilder, TIMED }
 import { type Piece, told } from './piece.ts';
 import { stand } from './standing.ts';
 
+const isOver = (b: StepBuilder, thing: Thing): boolean =>
+  /^(?:over|onto|on)$/.test(b.tokens[thing.from - 1]?.t ?? '') ||
+  (/^the$/.test(b.tokens[thing.from - 1]?.t ?? '') &&
+    /^(?:over|onto|on)$/.test(b.tokens[thing.from - 2]?.t ?? ''));
+
+const takesTime = ({ kind, minutes }: DraftStep): boolean =>
+  !minutes && (TIMED.has(kind) || kind === 'cool' || kind === 'heat');
+
 const OVER_SIEVE =
   / over (?:what (?:is|stays|stayed|was)|the|it) ?(?:left )?(?:in |back )*.*(?:sieve|strainer|cloth|pulp|solids|residue) /;
 const ML_OF: Readonly<Record<string, number>> = { mL: 1, cL: 10, dL: 100, L: 1000 };
@@ -43,14 +51,9 @@ function introduceThings(
       b.last.passes.push(...sieves.map(({ by, times }) => ({ by, times })));
     if (length && length.value >= 1440) b.notes.push({ kind: 'keeps', span });
     // "It takes about forty minutes."
-    else if (
-      length &&
-      b.last &&
-      !b.last.minutes &&
-      (TIMED.has(b.last.kind) || b.last.kind === 'cool' || b.last.kind === 'heat')
-    ) {
-      b.time(b.last, length);
-      b.extend(b.last, span);
+    else if (length && b.touched && takesTime(b.touched)) {
+      b.time(b.touched, length);
+      b.extend(b.touched, span);
     } else if (!sieves.length) b.understood.pop();
     return;
   }
@@ -142,6 +145,8 @@ export function putIn(
   if (lid && !/ cover /.test(words)) b.lid = lid;
   for (const thing of things)
     for (const line of b.named(thing)) {
+      // "Pour it over the sugar": that lies there already.
+      if (thing.definite && !thing.quantity && isOver(b, thing) && line.at.some((a) => !a.weak)) continue;
       if (/ (?:squeeze|juice of|juiced) /.test(words) && line.family?.juice && !line.forms.length)
         line.part ??= 'juice';
       b.place(line, step, false, thing);

@@ -137,7 +137,7 @@ export function readPiece(b: StepBuilder, clause: Clause, words: string, span: S
         ...clause,
         from: pause,
         hits: [],
-        times: [],
+        times: stays ? clause.times.filter((q) => q.from > pause) : [],
         amounts: [],
         things: clause.things.filter((t) => t.from >= pause),
       };

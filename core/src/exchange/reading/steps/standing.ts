@@ -1,6 +1,7 @@
 import type { Clause } from '../clauses/clauses.ts';
 import { cueOf, type Length, lidIn, placeIn, saysNight, wordsOf } from '../details.ts';
 import { quantityAt } from '../quantities/quantities.ts';
+import type { Thing } from '../things/thing.ts';
 import type { Span } from '../types.ts';
 import type { DraftStep, StepBuilder } from './builder.ts';
 import { type Piece, told, toldAll } from './piece.ts';
@@ -20,6 +21,10 @@ export function whenCool(b: StepBuilder, clause: Clause, words: string, span: Sp
   const step = b.add('cool', span, { implied: true });
   step.cue = b.text.slice(b.tokens[clause.when.from]!.start, b.tokens[clause.when.to - 1]!.end);
 }
+
+const BATH = / in (?:[a-z]+ )?(?:salted |salt |vinegar |soapy |cold |warm |lukewarm |tepid |plain )*water /;
+const isBath = (t: Thing): boolean =>
+  t.entry.kind === 'family' && (t.entry.family.plainWater === true || t.entry.family.washes === true);
 
 /** It stands: steeping before it is strained, waiting after. */
 export function stand(
@@ -50,10 +55,7 @@ export function stand(
     b.extend(last, span);
     return last;
   }
-  const bath =
-    / in (?:[a-z]+ )?(?:salted |salt |vinegar |soapy |cold |warm |lukewarm |tepid |plain )*water /.test(
-      words,
-    ) && !b.all.some((s) => ['combine', 'heat', 'boil'].includes(s.kind));
+  const bath = BATH.test(words) && !b.all.some((s) => ['combine', 'heat', 'boil'].includes(s.kind));
   const step = b.add(bath ? 'soak' : cold && !length ? 'cool' : 'steep', span);
   if (length) b.time(step, length);
   else if (step.kind === 'steep') step.doubts.add('noTime');
@@ -70,6 +72,12 @@ export function doSteep(b: StepBuilder, c: Piece): void {
   if (MATURES.has(verb)) {
     const step = b.add('mature', span, { lid: lidIn(words) ?? null, place: placeIn(words) ?? null });
     if (length) b.time(step, length);
+    return;
+  }
+  // "Lets them lie in salted water": a bath, of which nothing goes into the drink.
+  const bath = BATH.test(words) && things.every((t) => !t.quantity && isBath(t));
+  if (bath) {
+    stand(b, clause, words, span, length);
     return;
   }
   if (things.length && !clause.things.every((t) => t.definite))
