@@ -70,7 +70,7 @@ export function doneIn(clause: Clause, words: string, strained: boolean): Done |
     return done('blend');
   if (through && any('rub', 'mash', 'knead')) return done('strain');
   if (through && !hitOf('prep') && !hitOf('wash') && !hitOf('juice')) return done('strain');
-  if (has(words, / through (?:the |a |my )?juicer /)) return done('juice');
+  if (has(words, / through (?:[a-z]+ ){0,3}juicer /)) return done('juice');
   if (squeezes && !(fruit && !through)) return done('press', 'squeeze');
   if (any('squeeze', 'juice') || (squeezes && fruit)) return done('juice');
 
@@ -145,7 +145,8 @@ export function doneIn(clause: Clause, words: string, strained: boolean): Done |
       (h) =>
         h.verb === 'fill' && (h.form === 's' || / (?:it|this|that|they|should|will) fills? /.test(words)),
     );
-    return tells ? done('yield') : done('bottle');
+    const bottles = strained || has(words, / (?:bottles?|jars?|flasks?) /);
+    return tells ? done('yield') : bottles ? done('bottle') : done('nothing');
   }
   if (any('give') && has(words, / (?:gives|gave) /)) return done('yield');
   if (

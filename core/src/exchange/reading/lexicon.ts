@@ -145,6 +145,8 @@ function meantBy(word: string): string | null {
   return best;
 }
 
+const TOOLS = new Set(['filter', 'filters', 'grinder', 'press', 'maker', 'mill']);
+
 /** The longest name that begins at a token. Of several meanings the first is taken. */
 export const nameAt = oncePerPlace(findName);
 
@@ -181,7 +183,9 @@ function findName(tokens: readonly Token[], at: number): Found | null {
       next++;
     }
     length = next - at;
-    if (fits) return { entry: name.entry, length, misspelled };
+    // "A coffee filter", "a spice grinder": a tool, whatever goes through it.
+    if (fits && !(name.entry.kind !== 'family' && TOOLS.has(tokens[next]?.t ?? '')))
+      return { entry: name.entry, length, misspelled };
   }
   return null;
 }

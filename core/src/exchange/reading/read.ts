@@ -63,7 +63,7 @@ export interface ReadBlock {
 
 const SAYS_IT = / (?:makes?|yields?|serves?|gives?|fills?|made|quantity) /;
 const YIELD_HEAD =
-  /\b(?:makes?|made|yields?|serves?|gives?|gave|fills?|enough for|for about|quantity|obtained|you get|i get|gets|get|got|comes to|will have|should have|you have)\b/;
+  /\b(?:makes?|made|yields?|serves?|gives?|gave|fills?|enough for|for about|quantity|obtained|you get|end up with|ends? up as|i get|gets|get|got|comes to|will have|should have|you have)\b/;
 
 function readBlock(
   block: Block,
@@ -74,7 +74,7 @@ function readBlock(
   ledger: Ledger,
 ): ReadBlock {
   const lines = new Lines(text, tokens, tables, kit, ledger);
-  for (const row of block.listed) for (const thing of row.things) lines.listed(thing);
+  for (const row of block.listed) for (const thing of row.things) lines.listed(thing, row.part);
   const steps = new StepBuilder(text, tokens, lines, ledger);
   let drinkYield: ReadYield | null = null;
   let strength = 0;

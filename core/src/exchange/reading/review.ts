@@ -20,6 +20,7 @@ import type { ReadBlock } from './read.ts';
 import { TAILS } from './things/thing.ts';
 import type { Token } from './tokens.ts';
 import type { Doubt, Mark, MarkedSpan, Span } from './types.ts';
+import { isVesselSize } from './yields.ts';
 
 /** Doubts that a reader must see; that a thing goes in only if one likes is no doubt about the words. */
 const seen = (doubts: readonly Doubt[]): boolean => doubts.some((d) => d !== 'optional');
@@ -84,6 +85,10 @@ function unusedFigures(
         (q.measure !== null && !q.article));
     if (!told) {
       if (q) i = Math.max(i, Math.min(q.to, end) - 1);
+      continue;
+    }
+    if (isVesselSize(tokens, q)) {
+      i = q.to - 1;
       continue;
     }
     let free = true;

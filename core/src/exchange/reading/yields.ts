@@ -1,6 +1,6 @@
 import { unitOf } from '../../units/units.ts';
 import { unitOfMeasure } from './amounts.ts';
-import { quantityAt } from './quantities/quantities.ts';
+import { type Quantity, quantityAt } from './quantities/quantities.ts';
 import type { Token } from './tokens.ts';
 import type { ReadingKit, ReadYield } from './types.ts';
 
@@ -36,6 +36,24 @@ const SIZES = new Set([
   'more',
 ]);
 
+const HOLDS = /^(?:one|pot|stockpot|pan|saucepan|bucket|tub|jug|pitcher|bowl|container|vessel)$/;
+/** "The 10 litre one", "into 60 ml bottles": how large a vessel is, and nothing that goes in. */
+export const isVesselSize = (tokens: readonly Token[], { measure, to }: Quantity): boolean => {
+  const after = tokens[to]?.t ?? '';
+  return measure !== null && (HOLDS.test(after) || CONTAINERS[after] !== undefined);
+};
+
+/** "Into 60 ml bottles, it makes about 25": how large each of them is. */
+function sizeOfEach(tokens: readonly Token[], from: number, to: number, kit: ReadingKit): number | null {
+  for (let i = from; i < to; i++) {
+    const q = quantityAt(tokens, i);
+    if (!q?.measure || q.measured !== 'amount' || !CONTAINERS[tokens[q.to]?.t ?? '']) continue;
+    const unit = unitOfMeasure(q.measure, kit);
+    if (unit === 'mL' || unit === 'cL' || unit === 'L') return (q.value * unitOf(unit).factor) / 1000;
+  }
+  return null;
+}
+
 /**
  * An amount of the finished drink in a stretch of the text: litres, cups, bottles, glasses, or people.
  * @param bare a figure alone counts people: "Serves 8".
@@ -50,9 +68,19 @@ export function yieldIn(
   bareUnit = 'serving',
 ): ReadYield | null {
   let best: ReadYield | null = null;
+  const each = sizeOfEach(tokens, from, to, kit);
   for (let i = from; i < to; i++) {
-    const found = yieldAt(tokens, text, i, to, kit, bare ? bareUnit : null);
+    const q = quantityAt(tokens, i);
+    // One bottle is not what it makes.
+    if (each !== null && q?.measure && CONTAINERS[tokens[q.to]?.t ?? '']) {
+      i = q.to;
+      continue;
+    }
+    const counted =
+      each !== null && q !== null && !q.measure && !q.article && q.measured === 'amount' && q.to >= to;
+    const found = yieldAt(tokens, text, i, to, kit, bare ? bareUnit : counted ? 'bottle' : null);
     if (!found) continue;
+    if (each !== null && found.value.litres === null) found.value.litres = found.value.value * each;
     // Litres say more than bottles.
     if (!best || (best.litres === null && found.value.litres !== null)) best = found.value;
     i = Math.max(i, found.to - 1);
@@ -84,6 +112,8 @@ function yieldAt(
   };
   const q = quantityAt(tokens, i);
   if (!q || q.to > to || q.measured !== 'amount') return null;
+  // "My big pot, the 10 litre one": what a vessel holds.
+  if (HOLDS.test(tokens[q.to]?.t ?? '')) return null;
   const mean = (q.value + (q.max ?? q.value)) / 2;
   if (q.measure && !['bottleful', 'glassful'].includes(q.measure.id)) {
     const unit = unitOfMeasure(q.measure, kit);

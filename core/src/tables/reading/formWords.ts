@@ -33,7 +33,7 @@ bottled freshly young old tender tough washed rinsed scrubbed trimmed pulp paste
 melted dissolved strained toasted roasted deseeded seeded shelled torn picked pods berries berry seeds seed corns
 petals flowers flower calyx calyces stick sticks root roots stalk stalks sprig sprigs stem stems powdery overproof plain
 natural pure sweet sour large small medium big little good nice fat long thick tiny rounds pieces bits wedges cut broken
-separately lightly well only cider live still unsweetened sparkling icy`
+separately lightly well only cider live still unsweetened divided sparkling icy`
     .split(/\s+/)
     .filter(Boolean),
 );

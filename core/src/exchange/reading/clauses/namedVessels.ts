@@ -1,6 +1,7 @@
 import { VESSEL_WORDS } from '../../../tables/reading/deedWords.ts';
 import type { Token } from '../tokens.ts';
 import { CUTS } from './hits.ts';
+import { kitchenVerb } from './verbs.ts';
 
 /** A vessel that a clause names. */
 interface NamedVessel {
@@ -35,7 +36,7 @@ export function vesselsIn(tokens: readonly Token[], from: number, to: number): N
         source = true;
         break;
       }
-      if (t === 'into' || t === 'in' || t === 'to') into = true;
+      if (t === 'into' || t === 'in' || (t === 'to' && !kitchenVerb(tokens[k + 1]!.t))) into = true;
       if (CUTS.has(t)) break;
     }
     out.push({ vessel, at: i, into: into && !source, source });

@@ -18,7 +18,8 @@ function timesBefore(tokens: readonly Token[], from: number, at: number): number
 export function sievesIn(tokens: readonly Token[], from: number, to: number) {
   const out: { by: 'colander' | 'sieve' | 'fineMesh' | 'cloth'; times: number; at: number }[] = [];
   for (let i = from; i < to; i++) {
-    const by = SIEVE_WORDS[tokens[i]!.t];
+    const paper = /^filters?$/.test(tokens[i]!.t) && /^(?:coffee|paper)$/.test(tokens[i - 1]?.t ?? '');
+    const by = paper ? ('cloth' as const) : SIEVE_WORDS[tokens[i]!.t];
     if (!by) continue;
     if (/^(?:if|or)$/.test(tokens[i + 1]?.t ?? '')) continue;
     const p = tokens[i - 1]?.t ?? '';

@@ -17,6 +17,8 @@ export interface DraftLine {
   falseFriend?: string;
   amount: ReadAmount | null;
   listed: boolean;
+  /** Each row of the list that has some of it: how much, for which part of the drink, how warm. */
+  rows: { amount: ReadAmount; part?: string; forms: readonly string[] }[];
   optional: boolean;
   misspelled: boolean;
   toTaste: boolean;

@@ -12,6 +12,9 @@ import { addForms, type DraftLine, type Portion } from './draftLine.ts';
 import { itemOf, sameForm } from './itemOf.ts';
 
 const MOST_LINES = 60;
+const WARMTH = ['hot', 'cold', 'boiling', 'warm', 'lukewarm', 'iced', 'tepid'];
+const sameWarmth = (a: readonly string[], b: readonly string[]): boolean =>
+  WARMTH.some((word) => a.includes(word) && b.includes(word));
 
 /** The lines of one drink, put together from everything that names them. */
 export class Lines {
@@ -21,6 +24,8 @@ export class Lines {
   readonly kit: ReadingKit;
   readonly tables: Tables;
   private readonly ledger: Ledger;
+  /** Parts of the drink with lists of their own, that are not made yet. */
+  private readonly partNames = new Set<string>();
   /** Fruit that was peeled: "the peel" is of all of them. */
   peeled: DraftLine[] = [];
   /** The fruit that was named last: "the peel", "the juice" are of it. */
@@ -87,6 +92,12 @@ export class Lines {
   portion(thing: Thing, line: DraftLine): Portion | undefined {
     if (thing.rest) return 'rest';
     if (thing.share !== null) return { share: thing.share };
+    // "The hot water", where the list has hot and cold.
+    const told =
+      line.rows.length > 1 && !thing.quantity
+        ? line.rows.filter((r) => sameWarmth(r.forms, thing.forms))
+        : [];
+    if (told.length === 1) return { amount: told[0]!.amount };
     const amount = thing.quantity?.measure || line.amount?.unit === null ? this.amount(thing) : null;
     return amount?.kind === 'said' ? { amount } : undefined;
   }
@@ -107,7 +118,39 @@ export class Lines {
   }
 
   /** A thing of a list: a line of its own, or more of one that is there. */
-  listed(thing: Thing): DraftLine[] {
+  listed(thing: Thing, part?: string): DraftLine[] {
+    if (part) this.partNames.add(part);
+    const found = this.listedAs(thing);
+    const amount = this.amount(thing);
+    if (amount?.kind === 'said')
+      for (const line of found) line.rows.push({ amount, forms: thing.forms, ...(part ? { part } : {}) });
+    return found;
+  }
+
+  /**
+   * "Simmer the syrup ingredients", "mix the base with the syrup": what is listed for a part that is named here for the
+   * first time goes in here; from then on the name is that of what was made of it.
+   */
+  ofPart(words: string): { line: DraftLine; portion?: Portion }[] {
+    const out: { line: DraftLine; portion?: Portion }[] = [];
+    for (const name of this.partNames) {
+      if (!words.includes(` the ${name} `) && !words.includes(` ${name} ingredients `)) continue;
+      this.partNames.delete(name);
+      const placed = (l: DraftLine) => l.at.some((a) => !a.weak);
+      const isMade = this.all.some((l) => l.rows.length === 1 && l.rows[0]!.part === name && placed(l));
+      if (isMade) continue;
+      for (const line of this.all) {
+        const row = line.rows.find((r) => r.part === name);
+        if (!row) continue;
+        const shared = line.rows.length > 1;
+        if (shared || !placed(line))
+          out.push({ line, ...(shared ? { portion: { amount: row.amount } } : {}) });
+      }
+    }
+    return out;
+  }
+
+  private listedAs(thing: Thing): DraftLine[] {
     const same = this.matching(thing).filter((l) => l.part === thing.part);
     const amount = this.amount(thing);
     const [before] = same;
@@ -142,6 +185,7 @@ export class Lines {
       ...(entry.kind === 'family' && entry.falseFriend ? { falseFriend: entry.falseFriend } : {}),
       amount: this.amount(thing),
       listed,
+      rows: [],
       optional: thing.optional,
       misspelled: thing.misspelled,
       toTaste: thing.toTaste,

@@ -128,6 +128,13 @@ export function figureAt(tokens: readonly Token[], at: number): Figure | null {
     return first.vague && vague ? { ...first, max: vague[1] } : first;
   }
   let next = at + first.length;
+  // "two three hours"
+  if (tokens[at]!.kind === 'word' && first.length === 1) {
+    const other = numberAt(tokens, next);
+    const follows = other !== null && !other.article && !other.vague && Number.isInteger(other.value);
+    if (follows && other.length === 1 && other.value === first.value + 1 && tokens[next]!.kind === 'word')
+      return { ...first, max: other.value, length: 2 };
+  }
   if (!RANGE.has(tokens[next]?.t ?? '')) {
     // "ten cloves, maybe twelve" is put together where the thing is known; "10, maybe 12" here.
     return first;

@@ -7,7 +7,8 @@ import type { Sentence } from './sentences.ts';
 export interface Block {
   /** The row, or a part of it, that names the drink. */
   title: { from: number; to: number } | null;
-  listed: { from: number; end: number; things: Thing[] }[];
+  /** `part`: the part of the drink that a heading says it is for, "the syrup". */
+  listed: { from: number; end: number; things: Thing[]; part?: string }[];
   told: Sentence[];
   /** Headings and speakers' names: they say nothing of the drink. */
   silent: { from: number; end: number }[];

@@ -58,7 +58,7 @@ export function rowsOf(tokens: readonly Token[]): Row[] {
       number?.kind === 'number' &&
       Number.isInteger(number.value) &&
       number.value! <= 60 &&
-      (sign === '.' || sign === ')') &&
+      (sign === '.' || sign === ')' || (sign === '-' && tokens[a + 2]?.capital === true)) &&
       a + 2 < i
     ) {
       a += 2;

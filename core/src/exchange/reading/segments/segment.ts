@@ -12,6 +12,8 @@ import {
   NOTES_HEAD,
   OWN_WORDS,
   PART_HEAD,
+  PART_LIST,
+  PART_NAME,
   REMARK,
 } from './headings.ts';
 import { isListLike, listedThings } from './listed.ts';
@@ -28,7 +30,9 @@ export function segment(tokens: readonly Token[]): Block[] {
   let block = newBlock();
   let section: 'list' | 'method' | 'again' | null = null;
   let listRows = 0;
+  let part: string | undefined;
   const start = () => {
+    part = undefined;
     block = newBlock();
     blocks.push(block);
     section = null;
@@ -79,6 +83,7 @@ export function segment(tokens: readonly Token[]): Block[] {
     }
     if (PART_HEAD.test(text)) {
       section = 'list';
+      part = partOf(text).part;
       block.silent.push({ from, end: row.end });
       continue;
     }
@@ -96,6 +101,15 @@ export function segment(tokens: readonly Token[]): Block[] {
       block.listed.push({ from: a + 1, end: row.end, things });
       section = null;
       continue;
+    }
+    if (PART_LIST.test(text) && !speakers.size) {
+      const colon = from + tokens.slice(from, row.end).findIndex((t) => t.t === ':');
+      const inRow = thingsIn(tokens, colon + 1, row.end, true);
+      if (inRow.filter((t) => t.quantity).length >= 2) {
+        block.silent.push({ from, end: colon + 1 });
+        block.listed.push({ from: colon + 1, end: row.end, things: inRow, ...partOf(text) });
+        continue;
+      }
     }
     const rest = { ...row, from };
     const things = speakers.size
@@ -161,7 +175,7 @@ export function segment(tokens: readonly Token[]): Block[] {
     // Among what is done, a row of things stands where it goes in.
     const amongDeeds = section === null && things !== null && deedsIn(tokens, block);
     if (things && section !== 'method' && !amongDeeds) {
-      block.listed.push({ from, end: row.end, things });
+      block.listed.push({ from, end: row.end, things, ...(part && section === 'list' ? { part } : {}) });
       listRows++;
       continue;
     }
@@ -182,3 +196,9 @@ const tellsOfSecond = (tokens: readonly Token[], s: Sentence): boolean =>
   /^ (?:and |now |then |so |ok |okay )*(?:the |for the |my )?(?:second|other|next|third) (?:one|drink|recipe|thing)(?: is|,|:|'s| you| we| i) /.test(
     words(tokens, s.from, Math.min(s.end, s.from + 9)),
   );
+
+/** "For the syrup:" begins the list of a part. */
+function partOf(heading: string): { part?: string } {
+  const name = PART_NAME.exec(heading)?.[1];
+  return name ? { part: name } : {};
+}

@@ -58,11 +58,8 @@ export function isTitle(
   const deeds = clauses.some((c) => c.hits.some((h) => h.deeds[0] !== 'aux' && h.deeds[0] !== 'yield'));
   if (tokens[first.end]?.t === '?') return false;
   if (index === 0) {
-    // "Two jugs for the steps / Makes: 6 L": what stands over the facts about the whole.
-    const below = rows[index + 1];
-    const under = below ? words(tokens, below.from, Math.min(below.end, below.from + LONGEST_HEAD)) : '';
-    if ((META.test(under) || INGREDIENTS.test(under)) && !amounts.some((t) => t.quantity?.measure))
-      return true;
+    const heads = standsOverFacts(tokens, rows, index) || standsOverList(tokens, rows, index);
+    if (heads && !amounts.some((t) => t.quantity?.measure)) return true;
     if (GREETING.test(text) && !beforeColon) return false;
     if (/^ (?:the |my )?first (?:one|drink|recipe) is /.test(text)) return false;
     if (/^ [a-z]+ : /.test(text) && end - row.from === 1 && !nameAt(tokens, row.from)) return false;
@@ -89,6 +86,16 @@ export function isTitle(
     return false;
   return block.title === null ? !deedsIn(tokens, block) : startsDrink(tokens, rows, index, block);
 }
+
+/** "Cold-brew hibiscus / 60 g hibiscus / 2 L water / …": a list in one row stands under it. */
+function standsOverList(tokens: readonly Token[], rows: readonly Row[], index: number): boolean {
+  const [row, below] = [rows[index], rows[index + 1]];
+  if (index !== 0 || !row || !below || row.end - row.from > LONGEST_TITLE) return false;
+  if (tokens[row.end - 1]!.t === '.' || below.end - below.from > LONGEST_LIST_ROW) return false;
+  const things = thingsIn(tokens, below.from, below.end, true);
+  return things.filter((t) => t.quantity && !t.quantity.article).length >= 3;
+}
+const LONGEST_LIST_ROW = 80;
 
 /** "Two jugs for the steps / Makes: 6 L": what stands over the facts about the whole, or over the list, is its name. */
 export function standsOverFacts(tokens: readonly Token[], rows: readonly Row[], index: number): boolean {

@@ -3,7 +3,7 @@ import type { Clause } from '../clauses/clauses.ts';
 import { vesselsIn } from '../clauses/namedVessels.ts';
 import { type Length, timesIn, wordsOf } from '../details.ts';
 import type { Ledger } from '../ledger.ts';
-import type { DraftLine } from '../lines/draftLine.ts';
+import type { DraftLine, Portion } from '../lines/draftLine.ts';
 import type { Lines } from '../lines/lines.ts';
 import type { Thing } from '../things/thing.ts';
 import type { Token } from '../tokens.ts';
@@ -165,8 +165,8 @@ export class StepBuilder {
   }
 
   /** A line goes in at a step, all of it or so much as is said there. */
-  place(line: DraftLine, step: DraftStep, weak: boolean, thing?: Thing): void {
-    const portion = thing && this.lines.portion(thing, line);
+  place(line: DraftLine, step: DraftStep, weak: boolean, thing?: Thing, said?: Portion): void {
+    const portion = said ?? (thing && this.lines.portion(thing, line));
     const known = line.at.find((a) => a.stepId === step.id);
     if (known) {
       known.weak &&= weak;

@@ -24,6 +24,7 @@ export interface Piece {
 export function told(b: StepBuilder, c: Piece, step: DraftStep): void {
   for (const line of b.meant(c.clause, c.words, c.things)) b.place(line, step, false);
   for (const thing of c.things) for (const line of b.named(thing)) b.place(line, step, false, thing);
+  for (const { line, portion } of b.lines.ofPart(c.words)) b.place(line, step, false, undefined, portion);
 }
 
 /** The same, and where a piece says "everything", whatever goes in nowhere else. */

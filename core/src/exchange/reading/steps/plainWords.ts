@@ -205,9 +205,13 @@ function bareTime(b: StepBuilder, clause: Clause, words: string, span: Span, len
 /** "Do not press it", "it must not boil": what is not done says how the rest is done. */
 function notDone(b: StepBuilder, clause: Clause, words: string, span: Span): void {
   const last = b.last;
-  const verb = clause.hits.find((h) => h.negated)!.verb;
+  const negated = clause.hits.filter((h) => h.negated);
+  const { verb } = negated.find((h) => h.verb === 'boil') ?? negated[0]!;
   if (verb === 'boil' || verb === 'simmer' || verb === 'cook') {
     const heat = last?.kind === 'heat' ? last : null;
+    // "Bring it up to a bare simmer, do not let it boil."
+    if (heat?.heatTo === 'boil' && !heat.implied && clause.sentence === b.lastSentence)
+      heat.heatTo = 'firstBubbles';
     if (heat && heat.heatTo !== 'boil') b.extend(heat, span);
     b.understood.push(span);
     return;

@@ -15,6 +15,8 @@ export function doWash(b: StepBuilder, c: Piece): void {
     told(b, c, b.add('combine', span, { vessel: 'blender' }));
     return;
   }
+  // "To rinse the juicer": nothing of the drink is washed.
+  if (vessel && vessel.vessel !== 'bottles' && !vessel.into && !things.length) return;
   const before = b.last;
   const again = before?.kind === 'wash' && !things.length;
   const step = again ? before : b.add('wash', span);

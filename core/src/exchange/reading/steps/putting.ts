@@ -130,6 +130,7 @@ export function putIn(
   if (vessel) step.vessel = vessel.vessel;
   if (everything) step.everything = { except: [...(step.everything?.except ?? []), ...families(except)] };
   for (const line of meant) b.place(line, step, false);
+  for (const { line, portion } of b.lines.ofPart(words)) b.place(line, step, false, undefined, portion);
   // "Cover with eight litres of water": all that was named so far lies under it.
   if (
     / cover(?:ed|s)? /.test(words) &&
@@ -184,7 +185,8 @@ export function stirred(b: StepBuilder, clause: Clause, words: string, span: Spa
   }
   const last = b.last;
   // "Add the green bottle": something goes in, and nobody knows what.
-  const adds = clause.hits.some((h) => h.deeds.includes('put') && !MIXES.has(h.verb));
+  const moves = last !== undefined && vesselsIn(b.tokens, clause.from, clause.to).some((v) => v.into);
+  const adds = !moves && clause.hits.some((h) => h.deeds.includes('put') && !MIXES.has(h.verb));
   if (adds && !/ (?:it|them|everything|all|this|that|these|two|both|together|cover) /.test(words)) {
     b.understood.pop();
     return;

@@ -82,7 +82,11 @@ export function doSteep(b: StepBuilder, c: Piece): void {
   }
   if (things.length && !clause.things.every((t) => t.definite))
     told(b, c, b.put(b.strained ? 'mix' : 'combine', span));
-  stand(b, clause, words, span, length);
+  const before = b.last;
+  const step = stand(b, clause, words, span, length);
+  // "Hold it there": as hot as it was heated.
+  if (verb === 'hold' && before?.kind === 'heat' && before.heatTo !== 'boil' && / there /.test(words))
+    step.keptHot = true;
 }
 
 export function doHold(b: StepBuilder, c: Piece): void {
@@ -95,6 +99,8 @@ export function doHold(b: StepBuilder, c: Piece): void {
   }
   const step = b.strained && !saysNight(words) ? b.add('cool', span) : b.add('steep', span);
   step.place = 'fridge';
+  step.lid = b.lid ?? null;
+  b.lid = undefined;
   step.held = true;
   if (length) b.time(step, length);
   if (step.kind === 'cool' && / (?:days?|weeks?|months?) /.test(words)) {

@@ -71,6 +71,11 @@ export function doStrain(b: StepBuilder, c: Piece): void {
 
 export function doPress(b: StepBuilder, c: Piece): void {
   const { clause, words, span, things } = c;
+  // "Lift the herbs out and squeeze them."
+  if (b.last?.kind === 'lift' && clause.sentence === b.lastSentence) {
+    b.extend(b.last, span);
+    return;
+  }
   const before = b.lastOf('strain');
   const recent = b.last?.kind === 'strain' || (before && b.all.indexOf(before) >= b.all.length - 1);
   const press = pressIn(b.tokens, clause.from, clause.to);

@@ -124,6 +124,9 @@ export function wordsAfter(
       continue;
     }
     if (PART_WORDS[t] || FORM_WORDS.has(t)) {
+      // "water, juice of 8 limes": of the next thing.
+      if (PART_WORDS[t] && i > from && word(tokens, i - 1, end) === ',' && word(tokens, i + 1, end) === 'of')
+        break;
       // It belongs to the next thing: "sugar, dried hibiscus".
       if (i > from && followsName(tokens, i + 1, end) && !open) break;
       if (nameAt(tokens, i) && i > from && !PART_WORDS[t] && !FORM_WORDS.has(t)) break;

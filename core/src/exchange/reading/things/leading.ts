@@ -79,6 +79,9 @@ export const one = (row: MeasureWord, from: number, to: number): Quantity => ({
   to,
 });
 
+/** By weight or by volume, and not by pieces. */
+export const isMeasured = (row: MeasureWord): boolean => ML[row.id] !== undefined || G[row.id] !== undefined;
+
 const ML: Readonly<Record<string, number>> = {
   mL: 1,
   cL: 10,

@@ -7,7 +7,7 @@ import { type Quantity, quantityAt } from '../quantities/quantities.ts';
 import { oncePerPlace, type Token } from '../tokens.ts';
 import { followsName, partsBefore, skipBefore, startsThing } from './before.ts';
 import { tailOf, trailing, wordsAfter } from './behind.ts';
-import { leading, MASS_OR_VOLUME, PACKS } from './leading.ts';
+import { isMeasured, leading, PACKS } from './leading.ts';
 import { otherMeasures } from './otherMeasures.ts';
 import { BARE, JOINS, TAILS, type Thing, word } from './thing.ts';
 import { UNKNOWN_STOPS, unknownAt } from './unknown.ts';
@@ -191,7 +191,7 @@ function thingAt(
       } else name = null;
     }
   if (!name) return unknownAt(tokens, at, end, q, listed, isVerb);
-  if (name.entry.kind === 'family' && name.entry.foreign && !q && !listed) return null;
+  if (name.entry.kind === 'family' && name.entry.foreign && !q && !listed && !definite) return null;
   // "Orange blossom honey" is honey.
   if (['blossom', 'flower', 'flavoured', 'scented', 'infused'].includes(word(tokens, i + name.length, end))) {
     const head = nameAt(tokens, i + name.length + 1);
@@ -245,7 +245,7 @@ function thingAt(
     if (!partWords.length) partWords.push(...last.parts);
     after.optional ||= last.optional;
   }
-  if (q?.measure && MASS_OR_VOLUME.has(q.measure.id)) to = otherMeasures(tokens, to, end, name.entry) ?? to;
+  if (q?.measure && isMeasured(q.measure)) to = otherMeasures(tokens, to, end, name.entry) ?? to;
   const tail = tailOf(tokens, to, end);
   to = tail.to;
   const made = (part: string | null): Thing => ({
