@@ -1,4 +1,4 @@
-import { begun, expect, KitchenServer, test } from './kitchenServer.ts';
+import { begun, expect, KITCHEN, KitchenServer, test } from './kitchenServer.ts';
 
 test('a polite end closes streams and file and leaves with 0, with a page open', async ({ page, server }) => {
   await begun(server, 'boil');
@@ -16,4 +16,45 @@ test('a taken port is said plainly', async ({ server }) => {
   second.port = server.port;
   await expect(second.start()).rejects.toThrow(new RegExp(`Port ${server.port} is taken.*LADLE_PORT`));
   second.dispose();
+});
+
+test('two servers on one folder: the second says where the first is, and a crash leaves nothing in the way', async ({
+  server,
+}) => {
+  const second = new KitchenServer();
+  second.env = { LADLE_DATA: server.dataDir };
+  await expect(second.start()).rejects.toThrow(new RegExp(`in use by another Big Ladle, at ${server.url}`));
+  await server.stop('SIGKILL');
+  await second.start();
+  await second.stop();
+  second.dispose();
+});
+
+test('a backup is made, and put back from the page: the kitchen is as it was, without a restart by hand', async ({
+  page,
+  server,
+}) => {
+  await server.api('PUT', '/kitchen', { version: 0, kitchen: KITCHEN });
+  await page.goto(`${server.url}/kitchen?part=data`);
+  const panel = page.getByTestId('backups');
+  await expect(panel.getByTestId('same-disk')).toContainText('on the same disk');
+  await panel.getByRole('button', { name: 'Make one now' }).click();
+  await expect(panel).toContainText('looked over and good');
+  await page.goto(`${server.url}/kitchen?part=house`);
+  const { version } = await server.api<{ version: number }>('GET', '/kitchen');
+  await server.api('PUT', '/kitchen', { version, kitchen: { ...KITCHEN, fridgeC: 9 } });
+  await page.goto(`${server.url}/kitchen?part=data`);
+  await panel.getByRole('button', { name: /^Restore the backup of/ }).click();
+  await panel.getByRole('button', { name: 'Yes, restore it' }).click();
+  await expect
+    .poll(async () => {
+      try {
+        return (await server.api<{ kitchen: { fridgeC: number } }>('GET', '/kitchen')).kitchen.fridgeC;
+      } catch {
+        return null;
+      }
+    })
+    .toBe(KITCHEN.fridgeC);
+  await page.reload();
+  await expect(panel).toContainText('before a return');
 });

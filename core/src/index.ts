@@ -102,6 +102,9 @@ export { rinsesAsked, washRoutines } from './compare/washing.ts';
 export { ARCHIVE_FORMAT, ARCHIVED, archiveSchema, outsideToday } from './contract/archive.ts';
 export type {
   Access,
+  BackupFile,
+  BackupKind,
+  BackupState,
   Batch,
   BatchAtAGlance,
   BatchDoc,
@@ -126,6 +129,7 @@ export type {
   Use,
 } from './contract/messages.ts';
 export {
+  BACKUP_KINDS,
   BATCH_STATUSES,
   batchSchema,
   docChangeSchema,

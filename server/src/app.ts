@@ -4,7 +4,7 @@ import path from 'node:path';
 import compression from 'compression';
 import express, { type Express } from 'express';
 import helmet from 'helmet';
-import { hasFirstScreen, type NetworkExposure, onlyOwnNames, onlyPaired } from './access.ts';
+import { hasFirstScreen, onlyOwnNames, onlyPaired } from './access.ts';
 import { problemHandler } from './problems.ts';
 import { accessRouter, pairingRouter } from './routes/access.ts';
 import { type ApiParts, apiRouter } from './routes/api.ts';
@@ -12,7 +12,6 @@ import { PairingCode } from './services/devices.ts';
 
 export interface AppParts extends ApiParts {
   webDir: string | null;
-  openness: NetworkExposure;
   /** Where it is reached in the home network. */
   addresses: () => string[];
   devOrigin: string | null;

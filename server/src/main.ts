@@ -1,12 +1,17 @@
-import { readFileSync } from 'node:fs';
+import { mkdirSync, readFileSync } from 'node:fs';
+import { createServer, type Server } from 'node:http';
 import { createServer as createSafeServer } from 'node:https';
 import { networkInterfaces } from 'node:os';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { buildApp } from './app.ts';
+import { BackupDesk } from './backup/desk.ts';
+import { prepareRestore } from './backup/restore.ts';
 import { AdjustableClock } from './clock.ts';
-import { configFrom } from './config.ts';
-import { DataFileError, openDb } from './db/open.ts';
+import { type Config, configFrom } from './config.ts';
+import { DataFileError } from './db/dataFileError.ts';
+import { FolderLock } from './db/lock.ts';
+import { openDb } from './db/open.ts';
 import { FIVE_YEARS, seedHistory } from './demo/history.ts';
 import { seedDemo } from './demo/seed.ts';
 import { InstrumentWatch } from './instruments/watch.ts';
@@ -17,6 +22,11 @@ const LOOPBACK = new Set(['127.0.0.1', '::1', 'localhost']);
 const VERSION = '0.6.0';
 /** How long requests that are on may take to end when the server is asked to stop. */
 const LAST_WORDS_MS = 1500;
+/** How long an answer has to go out before the file it speaks of is closed. */
+const ANSWER_MS = 300;
+/** A request that takes longer to be said is cut off. */
+const HEADERS_MS = 15_000;
+const REQUEST_MS = 120_000;
 /** From server/dist or server/src up to the project. */
 const ROOT = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '../..');
 
@@ -34,22 +44,16 @@ function safely({ certFile, keyFile }: { certFile: string; keyFile: string }): {
   }
 }
 
-async function main(): Promise<void> {
-  const config = configFrom(process.env, ROOT);
-  const clock = new AdjustableClock();
-  if (config.testNowMs !== null) clock.set(config.testNowMs, false);
-  const db = await openDb(config.dataDir);
-  if (process.argv.includes('--rebuild')) {
-    const batches = await db.transaction((trx) => rebuildAll(trx));
-    await db.destroy();
-    process.stdout.write(`Folded the logs of ${batches} batches again.\n`);
-    return;
-  }
-  await refreshProjections(db);
-  if (process.argv.includes('--demo')) await seedDemo(db, clock.nowMs());
-  // Only for measuring: five years of it.
-  if (process.argv.includes('--history')) await seedHistory(db, clock.nowMs(), FIVE_YEARS);
+/** What the server stands on while it runs. */
+type Surroundings = { config: Config; clock: AdjustableClock; lock: FolderLock | null };
 
+/**
+ * Opens the kitchen and serves it until it is asked to end, or to begin anew over a file that was put back.
+ * @returns true: begin anew.
+ */
+async function serve({ config, clock, lock }: Surroundings): Promise<boolean> {
+  const db = await openDb(config.dataDir, undefined, clock.nowMs());
+  await refreshProjections(db);
   const hub = new StreamHub(clock);
   const report = (error: unknown): void => {
     process.stderr.write(`${error instanceof Error ? error.stack : String(error)}\n`);
@@ -62,8 +66,13 @@ async function main(): Promise<void> {
       .flatMap((list) => list ?? [])
       .filter((i) => i.family === 'IPv4' && !i.internal)
       .map((i) => `${scheme}://${i.address}:${config.port}`);
+  let close: (again: boolean) => void = () => undefined;
+  const backups = new BackupDesk(config.dataDir, clock, report, () =>
+    setTimeout(() => close(true), ANSWER_MS),
+  );
   const app = buildApp({
     db,
+    backups,
     openness: { open, publicUrl: config.publicUrl, tls: config.tls !== null },
     addresses: homeAddresses,
     clock,
@@ -76,44 +85,82 @@ async function main(): Promise<void> {
     tell: (text) => void process.stdout.write(`${text}\n`),
   });
   watch.start();
-  const server = config.tls
-    ? createSafeServer(safely(config.tls), app).listen(config.port, config.host)
-    : app.listen(config.port, config.host);
-  server.on('listening', () => {
-    const address = server.address();
-    const port = typeof address === 'object' && address ? address.port : config.port;
-    const own = open ? '127.0.0.1' : config.host;
-    process.stdout.write(`Big Ladle is at ${scheme}://${own}:${port}\n`);
-    if (open)
-      process.stdout.write(
-        `Open to the home network at ${[config.publicUrl, ...homeAddresses()].filter(Boolean).join(', ')}: other devices need the code shown in Kitchen on this machine.\n`,
-      );
-  });
-  server.on('error', async (error: NodeJS.ErrnoException) => {
-    await db.destroy();
-    if (error.code === 'EADDRINUSE') {
-      leave(
-        `Port ${config.port} is taken: another Big Ladle, perhaps. Choose another with LADLE_PORT=4818 and start again.`,
-      );
-    }
-    leave(`The server could not listen: ${error.message}`);
-  });
-
-  let closing = false;
-  const close = (): void => {
-    if (closing) return;
-    closing = true;
-    watch.stop();
-    hub.close();
-    server.close(async () => {
-      await db.destroy();
-      process.exit(0);
+  backups.start();
+  const server: Server = config.tls ? createSafeServer(safely(config.tls), app) : createServer(app);
+  server.headersTimeout = HEADERS_MS;
+  server.requestTimeout = REQUEST_MS;
+  return new Promise((resolve) => {
+    let closing = false;
+    close = (again) => {
+      if (closing) return;
+      closing = true;
+      watch.stop();
+      hub.close();
+      server.close(async () => {
+        await backups.stop();
+        await db.destroy();
+        resolve(again);
+      });
+      server.closeIdleConnections();
+      setTimeout(() => server.closeAllConnections(), LAST_WORDS_MS).unref();
+    };
+    server.on('listening', () => {
+      const address = server.address();
+      const port = typeof address === 'object' && address ? address.port : config.port;
+      const own = `${scheme}://${open ? '127.0.0.1' : config.host}:${port}`;
+      lock?.tell(own);
+      process.stdout.write(`Big Ladle is at ${own}\n`);
+      if (open)
+        process.stdout.write(
+          `Open to the home network at ${[config.publicUrl, ...homeAddresses()].filter(Boolean).join(', ')}: other devices need the code shown in Kitchen on this machine.\n`,
+        );
     });
-    server.closeIdleConnections();
-    setTimeout(() => server.closeAllConnections(), LAST_WORDS_MS).unref();
-  };
-  process.on('SIGTERM', close);
-  process.on('SIGINT', close);
+    server.on('error', async (error: NodeJS.ErrnoException) => {
+      await db.destroy();
+      if (error.code === 'EADDRINUSE') {
+        leave(
+          `Port ${config.port} is taken: another Big Ladle, perhaps. Choose another with LADLE_PORT=4818 and start again.`,
+        );
+      }
+      leave(`The server could not listen: ${error.message}`);
+    });
+    process.once('SIGTERM', () => close(false));
+    process.once('SIGINT', () => close(false));
+    server.listen(config.port, config.host);
+  });
+}
+
+async function main(): Promise<void> {
+  const config = configFrom(process.env, ROOT);
+  const clock = new AdjustableClock();
+  if (config.testNowMs !== null) clock.set(config.testNowMs, false);
+  mkdirSync(config.dataDir, { recursive: true });
+  const lock = FolderLock.take(config.dataDir);
+  const said = process.argv.indexOf('--restore');
+  if (said >= 0) {
+    const backup = process.argv[said + 1] ?? leave('Say which: npm run restore -- FILE');
+    prepareRestore(config.dataDir, path.resolve(process.env.INIT_CWD ?? '.', backup));
+    await (await openDb(config.dataDir, undefined, clock.nowMs())).destroy();
+    process.stdout.write(`Put back. What was there before stands beside it in ${config.dataDir}.\n`);
+    lock?.release();
+    return;
+  }
+  if (['--rebuild', '--demo', '--history'].some((flag) => process.argv.includes(flag))) {
+    const db = await openDb(config.dataDir, undefined, clock.nowMs());
+    if (process.argv.includes('--rebuild')) {
+      const batches = await db.transaction((trx) => rebuildAll(trx));
+      process.stdout.write(`Folded the logs of ${batches} batches again.\n`);
+    }
+    if (process.argv.includes('--demo') || process.argv.includes('--history')) await refreshProjections(db);
+    if (process.argv.includes('--demo')) await seedDemo(db, clock.nowMs());
+    // Only for measuring: five years of it.
+    if (process.argv.includes('--history')) await seedHistory(db, clock.nowMs(), FIVE_YEARS);
+    await db.destroy();
+    if (process.argv.includes('--rebuild')) return;
+  }
+  while (await serve({ config, clock, lock }));
+  lock?.release();
+  process.exit(0);
 }
 
 main().catch((error: unknown) => {

@@ -48,6 +48,13 @@ interface SqliteError {
   code?: string;
 }
 
+/** What the disk or the file says, by the plain code that an extended one begins with. */
+function faultOfStorage(code: string): ProblemCode | null {
+  if (/^SQLITE_(?:FULL|IOERR|READONLY|CANTOPEN|PERM|AUTH)/.test(code)) return 'storage';
+  if (/^SQLITE_(?:CORRUPT|NOTADB)/.test(code)) return 'damaged';
+  return /^SQLITE_(?:BUSY|LOCKED)/.test(code) ? 'busy' : null;
+}
+
 /** The one place where errors become answers: safe text, no stack, no SQL. */
 export const problemHandler =
   (report: (error: unknown) => void): ErrorRequestHandler =>
@@ -78,17 +85,10 @@ export const problemHandler =
       sendProblem(res, 'alreadyThere');
       return;
     }
-    if (
-      sqlite?.code === 'SQLITE_FULL' ||
-      sqlite?.code === 'SQLITE_IOERR' ||
-      sqlite?.code === 'SQLITE_READONLY'
-    ) {
+    const fault = faultOfStorage(sqlite?.code ?? '');
+    if (fault) {
       report(error);
-      sendProblem(res, 'storage');
-      return;
-    }
-    if (sqlite?.code === 'SQLITE_BUSY') {
-      sendProblem(res, 'busy');
+      sendProblem(res, fault);
       return;
     }
     report(error);

@@ -1,12 +1,16 @@
-import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { request } from 'node:http';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { EMPTY_KITCHEN, type EventBody, type Kitchen, type LogEvent } from '@big-ladle/core';
+import Database from 'better-sqlite3';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { backupFolder, listBackups } from './backup/backups.ts';
+import { backupName } from './backup/names.ts';
 import { configFrom } from './config.ts';
+import { DataFileError } from './db/dataFileError.ts';
 import { MIGRATIONS } from './db/migrations.ts';
-import { DataFileError, type Db, openDb } from './db/open.ts';
+import { type Db, openDb } from './db/open.ts';
 import { seedDemo } from './demo/seed.ts';
 import { rebuildAll } from './services/projections.ts';
 import { type Answer, CALYX_PLAN, NOW, ONE_POT, TestServer } from './testServer.ts';
@@ -453,7 +457,7 @@ describe('the data file', () => {
     await expect(openDb(other)).rejects.toThrow(/newer Big Ladle.*999-from-tomorrow/);
     rmSync(other, { recursive: true });
   });
-  it('an older file is copied before it is brought up to date', async () => {
+  it('an older file is backed up before it is brought up to date', async () => {
     const other = mkdtempSync(path.join(tmpdir(), 'big-ladle-'));
     const older = await openDb(other);
     await older('setting').insert({ key: 'kept', value: '1' });
@@ -465,16 +469,20 @@ describe('the data file', () => {
     const newer = await openDb(other, [...MIGRATIONS, next]);
     expect(await newer.schema.hasTable('shed')).toBe(true);
     expect(await newer('setting').where({ key: 'kept' })).toHaveLength(1);
-    expect(readdirSync(other)).toContain('big-ladle.sqlite.before-900-next');
+    const [backup] = listBackups(backupFolder(other));
+    expect(backup?.kind).toBe('before-upgrade');
+    const copy = new Database(path.join(backupFolder(other), backup!.name), { readonly: true });
+    expect(copy.prepare("select value from setting where key = 'kept'").get()).toEqual({ value: '1' });
+    expect(copy.prepare("select 1 from sqlite_master where name = 'shed'").get()).toBeUndefined();
+    copy.close();
     await newer.destroy();
     rmSync(other, { recursive: true });
   });
-  it('an upgrade that was cut off starts again, and keeps the copy of before', async () => {
+  it('an upgrade that was cut off starts again, and the backups of before stay', async () => {
     const other = mkdtempSync(path.join(tmpdir(), 'big-ladle-'));
     const older = await openDb(other);
     await older('setting').insert({ key: 'kept', value: '1' });
     await older.destroy();
-    const copy = path.join(other, 'big-ladle.sqlite.before-900-next');
     const next = (works: boolean) => ({
       name: '900-next',
       up: async (knex: Db) => {
@@ -482,16 +490,19 @@ describe('the data file', () => {
         await knex.schema.createTable('shed', (t) => t.increments());
       },
     });
-    // Cut off in the middle of the copy, and once more in the middle of the change.
-    writeFileSync(`${copy}.unfinished`, 'half a copy');
-    await expect(openDb(other, [...MIGRATIONS, next(false)])).rejects.toThrow('cut off');
-    const whole = readFileSync(copy);
-    const newer = await openDb(other, [...MIGRATIONS, next(true)]);
+    // Cut off in the middle of a backup, and once more in the middle of the change.
+    mkdirSync(backupFolder(other));
+    writeFileSync(
+      path.join(backupFolder(other), `${backupName('before-upgrade', NOW)}.unfinished`),
+      'half a copy',
+    );
+    await expect(openDb(other, [...MIGRATIONS, next(false)], NOW)).rejects.toThrow('cut off');
+    const newer = await openDb(other, [...MIGRATIONS, next(true)], NOW + 60_000);
     expect(await newer.schema.hasTable('shed')).toBe(true);
     expect(await newer('setting').where({ key: 'kept' })).toHaveLength(1);
     await newer.destroy();
-    expect(readFileSync(copy).equals(whole)).toBe(true);
-    expect(readdirSync(other).filter((f) => f.endsWith('.unfinished'))).toEqual([]);
+    expect(listBackups(backupFolder(other)).map((backup) => backup.atMs)).toEqual([NOW + 60_000, NOW]);
+    expect(readdirSync(backupFolder(other)).filter((f) => f.endsWith('.unfinished'))).toEqual([]);
     rmSync(other, { recursive: true });
   });
   it('a file that is no database is named and left as it is', async () => {

@@ -5,6 +5,7 @@ import path from 'node:path';
 import { BOOK, defaultChoices, EMPTY_KITCHEN, type Kitchen, type PlanDoc } from '@big-ladle/core';
 import type { NetworkExposure } from './access.ts';
 import { buildApp } from './app.ts';
+import { BackupDesk } from './backup/desk.ts';
 import { AdjustableClock } from './clock.ts';
 import { type Db, openDb } from './db/open.ts';
 import { StreamHub } from './stream.ts';
@@ -55,6 +56,8 @@ export class TestServer {
   readonly reports: unknown[] = [];
   /** What it said on its terminal. */
   readonly told: string[] = [];
+  /** How often it was asked to close and begin anew. */
+  restarts = 0;
   hub!: StreamHub;
   db!: Db;
   /** Where it listens, without a path. */
@@ -72,6 +75,12 @@ export class TestServer {
       clock: this.clock,
       hub: this.hub,
       version: 'test',
+      backups: new BackupDesk(
+        this.dir,
+        this.clock,
+        (e) => this.reports.push(e),
+        () => void this.restarts++,
+      ),
       test: true,
       webDir: null,
       openness: this.openness,

@@ -209,6 +209,34 @@ export interface Access {
   devices: Device[];
 }
 
+// Backups
+
+export const BACKUP_KINDS = ['daily', 'asked', 'before-upgrade', 'before-import', 'before-restore'] as const;
+/** Why a backup was made. */
+export type BackupKind = (typeof BACKUP_KINDS)[number];
+
+export interface BackupFile {
+  /** The file's name within its folder. */
+  name: string;
+  kind: BackupKind;
+  atMs: number;
+  bytes: number;
+}
+
+export interface BackupState {
+  folder: string;
+  /** The folder lies on another disk than the data: only then a backup outlives it. */
+  elsewhere: boolean;
+  /** Newest first; each was opened, looked over and folded in part when it was made. */
+  backups: BackupFile[];
+  /** Why the last one could not be made; null: it was. */
+  problem: string | null;
+}
+export const backupFolderSchema = v.strictObject({
+  folder: v.pipe(v.string(), v.trim(), v.nonEmpty(), v.maxLength(1000)),
+});
+export const restoreSchema = v.strictObject({ name: v.pipe(v.string(), v.maxLength(200)) });
+
 // The archive
 
 /** What was taken in of an archive. */

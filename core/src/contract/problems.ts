@@ -40,6 +40,9 @@ export const PROBLEMS = {
   cannotBeTrue: 422,
   // The machine
   storage: 507,
+  damaged: 507,
+  backupFailed: 507,
+  badFolder: 422,
   busy: 503,
   internal: 500,
 } as const satisfies Record<string, number>;

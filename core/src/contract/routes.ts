@@ -84,6 +84,14 @@ export const ROUTES = {
   access: get('/access', { answer: computed<m.Access>() }),
   revoke: del('/access/devices/:id'),
 
+  backups: get('/backups', { answer: computed<m.BackupState>() }),
+  makeBackup: post('/backups', { answer: computed<m.BackupFile>() }),
+  chooseBackupFolder: put('/backups/folder', {
+    body: m.backupFolderSchema,
+    answer: computed<m.BackupState>(),
+  }),
+  restoreBackup: post('/backups/restore', { body: m.restoreSchema }),
+
   exportArchive: get('/archive', { answer: computed<object>() }),
   importArchive: post('/archive', { body: v.unknown(), answer: computed<m.ImportReport>() }),
 } as const;

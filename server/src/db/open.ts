@@ -1,13 +1,14 @@
-import { closeSync, existsSync, fsyncSync, mkdirSync, openSync, renameSync, rmSync } from 'node:fs';
+import { existsSync, mkdirSync, renameSync, rmSync, statSync } from 'node:fs';
 import path from 'node:path';
 import knex, { type Knex } from 'knex';
+import { DATA_FILE, makeBackup, newestGood, onDisk } from '../backup/backups.ts';
+import { finishRestore } from '../backup/restore.ts';
+import { damageOf } from './damage.ts';
+import { DataFileError } from './dataFileError.ts';
 import { MIGRATIONS, type Migration } from './migrations.ts';
 
 /** A knex or a transaction: every helper that takes one can join a transaction. */
 export type Db = Knex;
-
-/** The data file cannot be used; the message says why and what to do. */
-export class DataFileError extends Error {}
 
 const sourceOf = (migrations: readonly Migration[]) => ({
   getMigrations: async () => migrations.map((m) => m.name),
@@ -18,35 +19,8 @@ const sourceOf = (migrations: readonly Migration[]) => ({
   },
 });
 
-/**
- * A copy of the data file beside it, as it was before an upgrade: written under another name and given its own when it
- * is whole, so that a start that was cut off leaves nothing in the way. One that is there already stays: it is older.
- */
-async function copyBefore(db: Db, filename: string, migration: string): Promise<void> {
-  const copy = `${filename}.before-${migration}`;
-  const unfinished = `${copy}.unfinished`;
-  rmSync(unfinished, { force: true });
-  if (existsSync(copy)) return;
-  await db.raw('VACUUM INTO ?', [unfinished]);
-  const file = openSync(unfinished, 'r+');
-  fsyncSync(file);
-  closeSync(file);
-  renameSync(unfinished, copy);
-}
-
-/**
- * Opens the data file, brings it up to date, and refuses one that a newer program has written. A copy is made
- * beside it before an existing file is changed.
- */
-export async function openDb(dataDir: string, migrations: readonly Migration[] = MIGRATIONS): Promise<Db> {
-  const filename = path.join(dataDir, 'big-ladle.sqlite');
-  const existed = existsSync(filename);
-  try {
-    mkdirSync(dataDir, { recursive: true });
-  } catch (error) {
-    throw new DataFileError(`The data folder ${dataDir} cannot be made: ${(error as Error).message}`);
-  }
-  const db = knex({
+function connect(filename: string): Db {
+  return knex({
     client: 'better-sqlite3',
     connection: { filename },
     useNullAsDefault: true,
@@ -68,7 +42,67 @@ export async function openDb(dataDir: string, migrations: readonly Migration[] =
       },
     },
   });
+}
+
+/**
+ * A new kitchen's file gets its name when it is whole: one that is there and holds nothing is never one that was only
+ * begun.
+ */
+async function createFile(filename: string, migrations: readonly Migration[]): Promise<void> {
+  const unfinished = `${filename}.new`;
+  for (const part of ['', '-wal', '-shm']) rmSync(`${unfinished}${part}`, { force: true });
+  const db = connect(unfinished);
   try {
+    await db.migrate.latest({ migrationSource: sourceOf(migrations) });
+  } finally {
+    await db.destroy();
+  }
+  onDisk(unfinished);
+  renameSync(unfinished, filename);
+  onDisk(path.dirname(filename));
+}
+
+/** What may be done about a file that cannot be used. */
+function wayOut(dataDir: string): string {
+  const backup = newestGood(dataDir);
+  return backup
+    ? `The newest good backup is ${backup}: put it back with  npm run restore -- "${backup}"  .`
+    : 'No good backup was found: put back a copy, or choose another folder with LADLE_DATA.';
+}
+
+async function checkDamage(db: Db, filename: string, dataDir: string): Promise<void> {
+  const damaged = await damageOf(db);
+  if (damaged)
+    throw new DataFileError(
+      `The data file ${filename} is damaged; what cannot be trusted: ${damaged.join(', ')}. It was left as it is. ${wayOut(dataDir)}`,
+    );
+}
+
+/**
+ * Opens the data file, brings it up to date, and refuses one that is damaged or that a newer program has written. Before
+ * an existing file is changed a backup is made.
+ * @throws DataFileError with what is wrong and what to do.
+ */
+export async function openDb(
+  dataDir: string,
+  migrations: readonly Migration[] = MIGRATIONS,
+  nowMs: number = Date.now(),
+): Promise<Db> {
+  const filename = path.join(dataDir, DATA_FILE);
+  try {
+    mkdirSync(dataDir, { recursive: true });
+  } catch (error) {
+    throw new DataFileError(`The data folder ${dataDir} cannot be made: ${(error as Error).message}`);
+  }
+  finishRestore(dataDir);
+  if (!existsSync(filename)) await createFile(filename, migrations);
+  else if (statSync(filename).size === 0)
+    throw new DataFileError(
+      `The data file ${filename} is empty: it once held a kitchen and now holds nothing. It was left as it is. ${wayOut(dataDir)} To begin with an empty kitchen, move the empty file away.`,
+    );
+  const db = connect(filename);
+  try {
+    await checkDamage(db, filename, dataDir);
     const known = new Set(migrations.map((m) => m.name));
     const applied = (await db.schema.hasTable('knex_migrations'))
       ? ((await db('knex_migrations').select('name')) as { name: string }[]).map((r) => r.name)
@@ -80,18 +114,17 @@ export async function openDb(dataDir: string, migrations: readonly Migration[] =
           'Start that version, or choose another folder with LADLE_DATA. Nothing was changed.',
       );
     }
-    if (existed && applied.length > 0 && applied.length < migrations.length) {
-      await copyBefore(db, filename, migrations[applied.length]!.name);
-    }
+    if (applied.length > 0 && applied.length < migrations.length)
+      await makeBackup(dataDir, 'before-upgrade', nowMs);
     await db.migrate.latest({ migrationSource: sourceOf(migrations) });
     return db;
   } catch (error) {
     await db.destroy();
     if (error instanceof DataFileError) throw error;
-    const code = (error as { code?: string }).code;
-    if (code === 'SQLITE_NOTADB' || code === 'SQLITE_CORRUPT') {
+    const { code = '' } = error as { code?: string };
+    if (code === 'SQLITE_NOTADB' || code.startsWith('SQLITE_CORRUPT')) {
       throw new DataFileError(
-        `The data file ${filename} is not a readable database. Put back a copy, or choose another folder with LADLE_DATA. The file was left as it is.`,
+        `The data file ${filename} is not a readable database. It was left as it is. ${wayOut(dataDir)}`,
       );
     }
     throw error;

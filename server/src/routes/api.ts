@@ -1,12 +1,15 @@
 import { ROUTES, SHIPPED_TABLES } from '@big-ladle/core';
 import express, { type Router } from 'express';
 import * as v from 'valibot';
+import type { NetworkExposure } from '../access.ts';
+import type { BackupDesk } from '../backup/desk.ts';
 import type { AdjustableClock } from '../clock.ts';
 import type { Db } from '../db/open.ts';
 import { HttpProblem } from '../problems.ts';
 import { latestSeq, missedAfter } from '../services/events.ts';
 import type { StreamHub } from '../stream.ts';
 import { serveArchive } from './archive.ts';
+import { serveBackups } from './backups.ts';
 import { serveBatches } from './batches.ts';
 import { serveBook } from './book.ts';
 import { serveKitchen } from './kitchen.ts';
@@ -20,6 +23,8 @@ export interface ApiParts {
   hub: StreamHub;
   version: string;
   test: boolean;
+  backups: BackupDesk;
+  openness: NetworkExposure;
 }
 
 const clockSchema = v.strictObject({
@@ -30,6 +35,11 @@ const clockSchema = v.strictObject({
 export function apiRouter(parts: ApiParts): Router {
   const { db, clock, hub, version, test } = parts;
   const api = express.Router();
+  // What a kitchen says is nobody's to keep on the way.
+  api.use((_req, res, next) => {
+    res.set('Cache-Control', 'no-store');
+    next();
+  });
   // A whole kitchen with years of logs comes in one file; everything else is small.
   api.use('/archive', express.json({ limit: '64mb', strict: true }));
   api.use(express.json({ limit: '256kb', strict: true }));
@@ -39,15 +49,13 @@ export function apiRouter(parts: ApiParts): Router {
     await db.raw('select 1');
     return { answer: { ok: true, version, tables: SHIPPED_TABLES.version, nowMs: clock.nowMs() } };
   });
-  serve(ROUTES.time, async ({ res }) => {
-    res.set('Cache-Control', 'no-store');
-    return { answer: { nowMs: clock.nowMs() } };
-  });
+  serve(ROUTES.time, async () => ({ answer: { nowMs: clock.nowMs() } }));
   serveKitchen(serve, parts);
   serveBatches(serve, parts);
   serveBook(serve, parts);
   serveShelf(serve, parts);
   serveArchive(serve, parts);
+  serveBackups(api, serve, parts);
 
   api.get(
     '/stream',

@@ -17,6 +17,7 @@ import { role } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
 import { celsius, grams, litres, longWeekdayName, num, say } from '../../words/say.ts';
 import { AwayPanel } from './AwayPanel.tsx';
+import { BackupPanel } from './BackupPanel.tsx';
 import { DevicesPanel } from './DevicesPanel.tsx';
 import {
   BottleDialog,
@@ -349,6 +350,7 @@ export function KitchenPage() {
         )}
         {part === 'data' && (
           <>
+            <BackupPanel zone={kitchen.zone} />
             <ArchivePanel />
             <DevicesPanel zone={kitchen.zone} />
           </>

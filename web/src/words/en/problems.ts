@@ -10,6 +10,7 @@ export const EN_PROBLEMS = {
   'problem.notFound.recipe': 'There is no recipe with the id {id}.',
   'problem.notFound.bottle': 'There is no bottle with the id {id}.',
   'problem.notFound.instrument': 'There is no instrument with the id {id}.',
+  'problem.notFound.backup': 'There is no backup with the name {id}.',
   'problem.notFound.device': 'There is no device with the id {id}.',
   'problem.noSuchPlace': 'There is nothing at {path}.',
   'problem.otherId': 'The id in the address and in the message differ.',
@@ -41,7 +42,13 @@ export const EN_PROBLEMS = {
   'problem.storage':
     'The data file could not be written. Look at the free space and the rights of the data folder.',
   'problem.busy': 'Another program is using the data file. Try again in a moment.',
-  'problem.internal': 'Something went wrong in the server. What was stored before is safe.',
+  'problem.damaged':
+    'A part of the data file cannot be read. What it holds cannot be trusted until a backup is put back: Kitchen, Data.',
+  'problem.backupFailed': 'The backup could not be made: {reason}',
+  'problem.badFolder':
+    'Backups cannot go there: {reason}. Give the whole path of a folder that can be written to.',
+  'problem.internal':
+    'Something went wrong in the server. What it was stands on the terminal that it runs in.',
   'problem.unknown': 'The server could not do that.',
   'problem.offline': 'The kitchen server does not answer.',
 } as const satisfies Record<string, string>;

@@ -1,0 +1,51 @@
+import { batchAt, readStored } from '@big-ladle/core';
+import Database from 'better-sqlite3';
+import { MIGRATIONS } from '../db/migrations.ts';
+import { batchFromRow } from '../db/rows.ts';
+import { tablesOf } from '../services/projections.ts';
+
+/** So many of the newest batches are folded to see that they still give something. */
+const SAMPLE = 5;
+
+/**
+ * Opens a copy, has it looked over by SQLite, and folds some of its batches.
+ * @returns what is wrong with it; null: it is good.
+ */
+export function faultOf(file: string): string | null {
+  let db: Database.Database | null = null;
+  try {
+    db = new Database(file, { readonly: true, fileMustExist: true });
+    const [first] = db.pragma('integrity_check(1)') as { integrity_check: string }[];
+    if (first?.integrity_check !== 'ok') return first?.integrity_check ?? 'unreadable';
+    if (!db.prepare("select 1 from sqlite_master where type = 'table' and name = 'event'").get())
+      return 'it holds no kitchen';
+    const written = (db.prepare('select name from knex_migrations').all() as { name: string }[]).map(
+      (r) => r.name,
+    );
+    const newer = written.find((name) => !MIGRATIONS.some((m) => m.name === name));
+    if (newer) return `a newer Big Ladle wrote it (it knows "${newer}")`;
+    // What an older one wrote is folded once it has been brought up to date.
+    if (written.length === MIGRATIONS.length) foldSample(db);
+    return null;
+  } catch (error) {
+    return error instanceof Error ? error.message : String(error);
+  } finally {
+    db?.close();
+  }
+}
+
+function foldSample(db: Database.Database): void {
+  const rows = db
+    .prepare('select * from batch where pins is not null order by created_ms desc limit ?')
+    .all(SAMPLE) as Parameters<typeof batchFromRow>[0][];
+  const bodies = db.prepare('select body from event where stream_id = ? order by seq');
+  for (const row of rows) {
+    const batch = batchFromRow(row);
+    if (!batch.pins) continue;
+    const events = (bodies.all(batch.id) as { body: string }[]).flatMap(
+      (r) => readStored(JSON.parse(r.body)) ?? [],
+    );
+    const atMs = events.reduce((latest, e) => Math.max(latest, e.atMs), 0);
+    batchAt(batch.pins.program, batch.pins.kitchen, tablesOf(batch.pins), events, atMs);
+  }
+}

@@ -1,0 +1,2 @@
+/** The data file cannot be used; the message says why and what to do. */
+export class DataFileError extends Error {}

@@ -1,0 +1,150 @@
+import '../../words/places/kitchen.ts';
+import { type BackupFile, ROUTES } from '@big-ladle/core';
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { ApiError, ask } from '../../shared/api.ts';
+import { Fold } from '../../shared/Fold.tsx';
+import { queryClient } from '../../shared/queries.ts';
+import { useNow } from '../../shared/time.ts';
+import { Panel, Row } from '../../shared/ui.tsx';
+import { role } from '../../theme/theme.ts';
+import { moment, num, say } from '../../words/say.ts';
+
+const key = ['backups'] as const;
+/** So many are in sight; older ones are folded away. */
+const IN_SIGHT = 5;
+/** How often it is asked anew while the page is open. */
+const LOOK_MS = 60_000;
+
+const size = ({ bytes }: BackupFile): string => say('backupPanel.megabytes', { size: num(bytes / 1e6, 1) });
+
+/** Copies of everything: when the last one was made, where they go, and the way back. Shows on the first screen only. */
+export function BackupPanel({ zone }: { zone: string }) {
+  const nowMs = useNow(30_000);
+  const [problem, setProblem] = useState<string | null>(null);
+  const [busy, setBusy] = useState(false);
+  const [asking, setAsking] = useState<string | null>(null);
+  const [folder, setFolder] = useState<string | null>(null);
+  const { data } = useQuery({
+    queryKey: key,
+    queryFn: () => ask(ROUTES.backups, {}),
+    retry: false,
+    refetchInterval: LOOK_MS,
+  });
+  if (!data) return null;
+  const { backups, elsewhere } = data;
+  const doIt = (work: () => Promise<unknown>) => {
+    setBusy(true);
+    setProblem(null);
+    work()
+      .catch((error: unknown) =>
+        setProblem(error instanceof ApiError ? error.detail : say('takeArchive.theKitchenServerDoes')),
+      )
+      .finally(() => {
+        setBusy(false);
+        void queryClient.invalidateQueries({ queryKey: key });
+      });
+  };
+  const [newest] = backups;
+  const failed = problem ?? (data.problem ? say('backupPanel.lastFailed', { reason: data.problem }) : null);
+  const row = (backup: BackupFile) => (
+    <Row
+      key={backup.name}
+      dense
+      label={moment(backup.atMs, nowMs, zone)}
+      note={
+        <Button
+          size="small"
+          disabled={busy}
+          onClick={() => setAsking(backup.name)}
+          aria-label={say('backupPanel.putBackOf', { when: moment(backup.atMs, nowMs, zone) })}
+        >
+          {say('backupPanel.putBack')}
+        </Button>
+      }
+    >
+      {say(`backupPanel.kind.${backup.kind}`)} · {size(backup)}
+      {asking === backup.name && (
+        <Alert
+          severity="warning"
+          sx={{ my: 1, textAlign: 'left' }}
+          action={
+            <>
+              <Button
+                size="small"
+                color="inherit"
+                onClick={() => {
+                  setAsking(null);
+                  doIt(() => ask(ROUTES.restoreBackup, { body: { name: backup.name } }));
+                }}
+              >
+                {say('backupPanel.yesPutBack')}
+              </Button>
+              <Button size="small" color="inherit" onClick={() => setAsking(null)}>
+                {say('backupPanel.no')}
+              </Button>
+            </>
+          }
+        >
+          {say('backupPanel.reallyPutBack')}
+        </Alert>
+      )}
+    </Row>
+  );
+  return (
+    <Panel title={say('backupPanel.title')} testId="backups">
+      <Box sx={{ color: role('inkMuted'), mb: 1 }}>{say('backupPanel.about')}</Box>
+      {!elsewhere && (
+        <Alert severity="warning" sx={{ mb: 1.5 }} data-testid="same-disk">
+          {say('backupPanel.sameDisk', { folder: data.folder })}
+        </Alert>
+      )}
+      {failed && (
+        <Alert severity="error" sx={{ mb: 1.5 }} data-testid="backup-problem">
+          {failed}
+        </Alert>
+      )}
+      <Box sx={{ mb: 1 }}>
+        {newest
+          ? say('backupPanel.last', { when: moment(newest.atMs, nowMs, zone), size: size(newest) })
+          : say('backupPanel.none')}
+      </Box>
+      <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'flex-start', mb: 1.5 }}>
+        <Button variant="outlined" disabled={busy} onClick={() => doIt(() => ask(ROUTES.makeBackup, {}))}>
+          {say('backupPanel.makeOne')}
+        </Button>
+        <TextField
+          label={say('backupPanel.folder')}
+          value={folder ?? data.folder}
+          onChange={(e) => setFolder(e.target.value)}
+          sx={{ flex: '1 1 260px' }}
+          slotProps={{ htmlInput: { maxLength: 1000, spellCheck: false } }}
+        />
+        {folder !== null && folder.trim() !== data.folder && (
+          <Button
+            variant="outlined"
+            disabled={busy || folder.trim() === ''}
+            onClick={() =>
+              doIt(async () => {
+                await ask(ROUTES.chooseBackupFolder, { body: { folder: folder.trim() } });
+                setFolder(null);
+              })
+            }
+          >
+            {say('backupPanel.useIt')}
+          </Button>
+        )}
+      </Box>
+      {backups.slice(0, IN_SIGHT).map(row)}
+      {backups.length > IN_SIGHT && (
+        <Fold summary={say('backupPanel.older', { count: backups.length - IN_SIGHT })} testId="older-backups">
+          {backups.slice(IN_SIGHT).map(row)}
+        </Fold>
+      )}
+    </Panel>
+  );
+}
