@@ -1,4 +1,4 @@
-import { type ChildProcess, spawn } from 'node:child_process';
+import { type ChildProcess, spawn, spawnSync } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
@@ -45,6 +45,8 @@ export class KitchenServer {
 
   /** Further surroundings of the server. */
   env: Record<string, string> = {};
+  /** No file of it may grow beyond so many kilobytes: a disk that is full; null: as large as it likes. */
+  fileLimitKb: number | null = null;
 
   /** @param atMs the moment at which its clock begins to run. */
   constructor(atMs = EVENING_MS) {
@@ -53,23 +55,23 @@ export class KitchenServer {
 
   async start(demo = false): Promise<void> {
     this.port ||= await freePort();
-    const child = spawn(
-      process.execPath,
-      [path.join(ROOT, 'server/dist/main.js'), ...(demo ? ['--demo'] : [])],
-      {
-        cwd: ROOT,
-        env: {
-          ...process.env,
-          LADLE_PORT: String(this.port),
-          LADLE_DATA: this.dataDir,
-          LADLE_TEST: '1',
-          LADLE_TEST_NOW: String(this.nowMs()),
-          TZ: 'UTC',
-          ...this.env,
-        },
-        stdio: ['ignore', 'pipe', 'pipe'],
+    const program = [process.execPath, path.join(ROOT, 'server/dist/main.js'), ...(demo ? ['--demo'] : [])];
+    const limit =
+      this.fileLimitKb === null ? [] : ['prlimit', `--fsize=${this.fileLimitKb * 1024}:unlimited`];
+    const [command, ...args] = [...limit, ...program];
+    const child = spawn(command!, args, {
+      cwd: ROOT,
+      env: {
+        ...process.env,
+        LADLE_PORT: String(this.port),
+        LADLE_DATA: this.dataDir,
+        LADLE_TEST: '1',
+        LADLE_TEST_NOW: String(this.nowMs()),
+        TZ: 'UTC',
+        ...this.env,
       },
-    );
+      stdio: ['ignore', 'pipe', 'pipe'],
+    });
     this.child = child;
     await new Promise<void>((resolve, reject) => {
       let said = '';
@@ -86,10 +88,17 @@ export class KitchenServer {
     const { child } = this;
     if (!child) return null;
     this.child = null;
+    if (child.exitCode !== null) return child.exitCode;
     child.removeAllListeners('exit');
     const ended = new Promise<number | null>((resolve) => child.on('exit', (code) => resolve(code)));
     child.kill(signal);
     return ended;
+  }
+
+  /** The disk has room again, for the server that runs. */
+  makeRoom(): void {
+    this.fileLimitKb = null;
+    spawnSync('prlimit', ['--pid', String(this.child?.pid), '--fsize=unlimited:unlimited']);
   }
 
   dispose(): void {

@@ -58,3 +58,35 @@ test('a backup is made, and put back from the page: the kitchen is as it was, wi
   await page.reload();
   await expect(panel).toContainText('before a return');
 });
+
+test('on a full disk it starts and shows everything; what is entered waits, and is stored once there is room', async ({
+  page,
+  server,
+}) => {
+  test.setTimeout(60_000);
+  await begun(server, 'boil');
+  await server.stop();
+  server.fileLimitKb = 0;
+  await server.start();
+  await page.goto(`${server.url}/batches/batch/stove`);
+  await expect(page.getByRole('heading', { name: 'Boil gently' })).toBeVisible();
+  const refused = await fetch(`${server.url}/api/stock/honey`, {
+    method: 'PUT',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify({ inHouseG: 100, packG: null, price: null }),
+  });
+  expect(refused.status).toBe(507);
+  await page.getByTestId('done').click();
+  await expect(page.getByRole('heading', { name: 'Strain' })).toBeVisible();
+  server.makeRoom();
+  const stored = async () => {
+    try {
+      const { events } = await server.api<{ events: { kind: string }[] }>('GET', '/batches/batch');
+      return events.filter((e) => e.kind === 'stepEnded').length;
+    } catch {
+      return 0;
+    }
+  };
+  const before = await stored();
+  await expect.poll(stored, { timeout: 30_000 }).toBeGreaterThan(before);
+});

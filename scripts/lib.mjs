@@ -43,7 +43,8 @@ export async function ensureInstalled() {
     () => say(`  still installing, ${Math.round((Date.now() - began) / 1000)} s`),
     20_000,
   );
-  const code = await run('npm', ['install', '--no-save', '--no-fund', '--no-audit', '--loglevel=error']);
+  // Exactly what the lock file says.
+  const code = await run('npm', ['ci', '--no-fund', '--no-audit', '--loglevel=error']);
   clearInterval(ticker);
   if (code !== 0) fail('The packages could not be installed; what npm said stands above.');
   writeFileSync(stamp, hash);

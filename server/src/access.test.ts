@@ -1,6 +1,8 @@
 import { request } from 'node:http';
 import { afterEach, describe, expect, it } from 'vitest';
+import { AdjustableClock } from './clock.ts';
 import { configFrom } from './config.ts';
+import { PairingCode } from './services/devices.ts';
 import { NOW, TestServer } from './testServer.ts';
 
 let server: TestServer;
@@ -112,6 +114,55 @@ describe('open to the home network', () => {
     expect((await server.api('DELETE', `/access/devices/${device.id}`)).status).toBe(204);
     expect((await fromOutside('GET', '/kitchen', { cookie: session })).status).toBe(401);
     expect((await server.api('DELETE', `/access/devices/${device.id}`)).status).toBe(404);
+  });
+  it('a device that is shut out hears no more of its open stream', async () => {
+    await opened();
+    const session = (await pair(await codeShown())).cookie!.split(';')[0]!;
+    const { port } = new URL(server.base);
+    const ended = new Promise<void>((resolve, reject) => {
+      const asked = request(
+        {
+          host: '127.0.0.2',
+          port,
+          path: '/api/stream',
+          headers: { cookie: session, host: `127.0.0.2:${port}` },
+        },
+        (res) => {
+          res.on('close', () => resolve());
+          res.once('data', () => void shutOutAll());
+        },
+      );
+      asked.on('error', reject);
+      asked.end();
+    });
+    const shutOutAll = async () => {
+      const [device] = (await server.api('GET', '/access')).body.devices;
+      await server.api('DELETE', `/access/devices/${device.id}`);
+    };
+    await ended;
+  });
+  it('a code that nobody looks at lets nobody in', async () => {
+    await opened();
+    const code = await codeShown();
+    server.clock.set(NOW + 76_000, true);
+    expect((await pair(code)).status).toBe(403);
+    await codeShown();
+    expect((await pair(code)).status).toBe(201);
+  });
+  it('wrong codes are counted over everybody, said on the screen, and then nobody is let in for a while', async () => {
+    const clock = new AdjustableClock(() => NOW);
+    clock.set(NOW, true);
+    const pairing = new PairingCode(clock);
+    const { code } = pairing.show();
+    for (let i = 0; i < 9; i++) expect(pairing.take(wrong(code))).toBe(false);
+    expect(pairing.show()).toMatchObject({ wrong: 9, pausedUntilMs: null });
+    expect(pairing.take(wrong(code))).toBe(false);
+    const paused = pairing.show();
+    expect(paused.pausedUntilMs).toBe(NOW + 5 * 60_000);
+    expect(() => pairing.take(paused.code)).toThrow('tooManyTries');
+    clock.set(NOW + 5 * 60_000, true);
+    expect(pairing.take(pairing.show().code)).toBe(true);
+    await opened(false);
   });
   it('a strange code or no name is refused with what is wrong', async () => {
     await opened();

@@ -19,7 +19,7 @@ export const SESSION_COOKIE = 'ladle_session';
 const LOCAL_NAMES = new Set(['127.0.0.1', 'localhost', '[::1]']);
 const LOCAL_ADDRESSES = new Set(['127.0.0.1', '::1', '::ffff:127.0.0.1']);
 
-const nameOf = (host: string | undefined): string => (host ?? '').replace(/:\d+$/, '');
+const nameOf = (host: string | undefined): string => (host ?? '').replace(/:\d+$/, '').toLowerCase();
 const plain = (address: string | undefined): string => (address ?? '').replace(/^::ffff:/, '');
 
 /** Headers by which a program in between says, or lets slip, that it passes a request on for somebody else. */
@@ -79,15 +79,17 @@ export function onlyOwnNames(openness: NetworkExposure, devOrigin: string | null
 
 /** Everything behind this is for the first screen and for devices that were let in. */
 export function onlyPaired(db: Db, clock: Clock, openness: NetworkExposure): RequestHandler {
-  return (req, _res, next) => {
+  return (req, res, next) => {
     if (isFirstScreen(req, openness)) {
       next();
       return;
     }
     const token = parseCookies(req.get('cookie') ?? '')[SESSION_COOKIE];
     deviceOf(db, token, clock.nowMs()).then((device) => {
-      if (device) next();
-      else next(new HttpProblem('notPaired'));
+      if (device) {
+        res.locals.deviceId = device.id;
+        next();
+      } else next(new HttpProblem('notPaired'));
     }, next);
   };
 }

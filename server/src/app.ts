@@ -20,6 +20,10 @@ export interface AppParts extends ApiParts {
   tell: (text: string) => void;
 }
 
+/** What a page of ours may ask of the browser: to keep the screen awake, and nothing that looks or listens. */
+const PERMISSIONS =
+  'screen-wake-lock=(self), camera=(), microphone=(), geolocation=(), payment=(), usb=(), serial=(), bluetooth=(), midi=(), display-capture=()';
+
 /** Place for the style nonce in the built page. */
 const NONCE = '__NONCE__';
 
@@ -29,6 +33,7 @@ export function buildApp(parts: AppParts): Express {
   const { openness } = parts;
   app.use(onlyOwnNames(openness, parts.devOrigin));
   app.use((_req, res, next) => {
+    res.set('Permissions-Policy', PERMISSIONS);
     res.locals.nonce = randomBytes(16).toString('base64');
     next();
   });

@@ -217,3 +217,74 @@ describe('instruments', () => {
     stopping.abort();
   });
 });
+
+describe('what an instrument has read', () => {
+  const fridge = {
+    kind: 'fridgeLogger',
+    name: 'Fridge',
+    batchId: null,
+    lost: false,
+    tareKg: 0,
+    failing: null,
+  };
+  const read = async (minutes: number) => {
+    for (let i = 0; i < minutes; i++) {
+      passes(MINUTE);
+      await watch.tick();
+    }
+  };
+  const readings = async () => (await server.api('GET', '/instruments/logger/readings')).body.readings.length;
+
+  it('stays when it is unpaired, and counts for what stood in its fridge', async () => {
+    await server.api('PUT', '/instruments/logger', fridge);
+    await read(30);
+    const { record } = (await server.api('GET', '/fridge')).body;
+    expect(record).not.toBeNull();
+    expect((await server.api('DELETE', '/instruments/logger')).status).toBe(204);
+    expect((await server.api('GET', '/instruments')).body.instruments).toEqual([]);
+    expect((await server.api('GET', '/fridge')).body.record).toEqual(record);
+    expect((await server.api('DELETE', '/instruments/logger')).status).toBe(404);
+    // Paired again it is the same one.
+    await server.api('PUT', '/instruments/logger', fridge);
+    expect(await readings()).toBe(30);
+  });
+  it('goes on when a clock that ran a month ahead is set right', async () => {
+    await server.api('PUT', '/instruments/logger', fridge);
+    await read(5);
+    const before = server.clock.nowMs();
+    server.clock.set(before + 30 * 24 * 60 * MINUTE, true);
+    await read(3);
+    server.clock.set(before, true);
+    await read(4);
+    expect(await readings()).toBe(5 + 3 + 4);
+    const { record } = (await server.api('GET', '/fridge')).body;
+    expect(record.fromMs).toBeLessThan(before);
+  });
+});
+
+describe('a window that never reads', () => {
+  it('is let go once so much is waiting for it, and the others hear on', () => {
+    const ended: string[] = [];
+    const windowOf = (name: string, waiting: number) => {
+      const heard: string[] = [];
+      const res = {
+        heard,
+        writableLength: waiting,
+        status: () => res,
+        set: () => res,
+        flushHeaders: () => undefined,
+        write: (text: string) => heard.push(text),
+        on: () => res,
+        end: () => undefined,
+        destroy: () => ended.push(name),
+      };
+      return res;
+    };
+    const [idle, keen] = [windowOf('idle', 1_000_001), windowOf('keen', 0)];
+    for (const res of [idle, keen]) server.hub.open(res as never, { events: [], seq: 0, reload: false });
+    const before = keen.heard.length;
+    server.hub.changed({ doc: 'stock', id: 'x', version: 1 });
+    expect(ended).toEqual(['idle']);
+    expect(keen.heard.length).toBe(before + 1);
+  });
+});

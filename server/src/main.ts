@@ -11,7 +11,9 @@ import { AdjustableClock } from './clock.ts';
 import { type Config, configFrom } from './config.ts';
 import { DataFileError } from './db/dataFileError.ts';
 import { FolderLock } from './db/lock.ts';
-import { openDb } from './db/open.ts';
+import { type Db, openDb } from './db/open.ts';
+import { canWrite, readInMemory } from './db/readOnly.ts';
+import { takesNothing } from './db/takesNothing.ts';
 import { FIVE_YEARS, seedHistory } from './demo/history.ts';
 import { seedDemo } from './demo/seed.ts';
 import { InstrumentWatch } from './instruments/watch.ts';
@@ -27,6 +29,8 @@ const ANSWER_MS = 300;
 /** A request that takes longer to be said is cut off. */
 const HEADERS_MS = 15_000;
 const REQUEST_MS = 120_000;
+/** How often it is tried whether the disk takes something again. */
+const PROBE_MS = 5_000;
 /** From server/dist or server/src up to the project. */
 const ROOT = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '../..');
 
@@ -44,16 +48,42 @@ function safely({ certFile, keyFile }: { certFile: string; keyFile: string }): {
   }
 }
 
+function makeFolder(dataDir: string): void {
+  try {
+    mkdirSync(dataDir, { recursive: true });
+  } catch (error) {
+    leave(
+      `The data folder ${dataDir} cannot be made: ${(error as Error).message}. Another is chosen with LADLE_DATA.`,
+    );
+  }
+}
+
 /** What the server stands on while it runs. */
-type Surroundings = { config: Config; clock: AdjustableClock; lock: FolderLock | null };
+type Surroundings = { config: Config; clock: AdjustableClock };
+
+/** The kitchen to be written to; where the disk takes nothing, the same in memory, to be read. */
+async function openOrRead(
+  dataDir: string,
+  nowMs: number,
+): Promise<{ db: Db; lock: FolderLock | null; readOnly: boolean }> {
+  const lock = FolderLock.take(dataDir);
+  try {
+    const db = await openDb(dataDir, undefined, nowMs);
+    await refreshProjections(db);
+    return { db, lock, readOnly: false };
+  } catch (error) {
+    lock?.release();
+    if (!takesNothing(error)) throw error;
+    return { db: await readInMemory(dataDir), lock: null, readOnly: true };
+  }
+}
 
 /**
  * Opens the kitchen and serves it until it is asked to end, or to begin anew over a file that was put back.
  * @returns true: begin anew.
  */
-async function serve({ config, clock, lock }: Surroundings): Promise<boolean> {
-  const db = await openDb(config.dataDir, undefined, clock.nowMs());
-  await refreshProjections(db);
+async function serve({ config, clock }: Surroundings): Promise<boolean> {
+  const { db, lock, readOnly } = await openOrRead(config.dataDir, clock.nowMs());
   const hub = new StreamHub(clock);
   const report = (error: unknown): void => {
     process.stderr.write(`${error instanceof Error ? error.stack : String(error)}\n`);
@@ -73,6 +103,7 @@ async function serve({ config, clock, lock }: Surroundings): Promise<boolean> {
   const app = buildApp({
     db,
     backups,
+    readOnly,
     openness: { open, publicUrl: config.publicUrl, tls: config.tls !== null },
     addresses: homeAddresses,
     clock,
@@ -84,8 +115,16 @@ async function serve({ config, clock, lock }: Surroundings): Promise<boolean> {
     report,
     tell: (text) => void process.stdout.write(`${text}\n`),
   });
-  watch.start();
-  backups.start();
+  let probe: NodeJS.Timeout | undefined;
+  if (readOnly) {
+    process.stdout.write(
+      `Nothing can be written to ${config.dataDir}: the disk is full, or may not be written to. Everything can be read; entries wait in the windows. It goes on by itself once there is room.\n`,
+    );
+    probe = setInterval(() => canWrite(config.dataDir) && close(true), PROBE_MS);
+  } else {
+    watch.start();
+    backups.start();
+  }
   const server: Server = config.tls ? createSafeServer(safely(config.tls), app) : createServer(app);
   server.headersTimeout = HEADERS_MS;
   server.requestTimeout = REQUEST_MS;
@@ -94,11 +133,13 @@ async function serve({ config, clock, lock }: Surroundings): Promise<boolean> {
     close = (again) => {
       if (closing) return;
       closing = true;
+      clearInterval(probe);
       watch.stop();
       hub.close();
       server.close(async () => {
         await backups.stop();
         await db.destroy();
+        lock?.release();
         resolve(again);
       });
       server.closeIdleConnections();
@@ -134,10 +175,10 @@ async function main(): Promise<void> {
   const config = configFrom(process.env, ROOT);
   const clock = new AdjustableClock();
   if (config.testNowMs !== null) clock.set(config.testNowMs, false);
-  mkdirSync(config.dataDir, { recursive: true });
-  const lock = FolderLock.take(config.dataDir);
+  makeFolder(config.dataDir);
   const said = process.argv.indexOf('--restore');
   if (said >= 0) {
+    const lock = FolderLock.take(config.dataDir);
     const backup = process.argv[said + 1] ?? leave('Say which: npm run restore -- FILE');
     prepareRestore(config.dataDir, path.resolve(process.env.INIT_CWD ?? '.', backup));
     await (await openDb(config.dataDir, undefined, clock.nowMs())).destroy();
@@ -146,6 +187,7 @@ async function main(): Promise<void> {
     return;
   }
   if (['--rebuild', '--demo', '--history'].some((flag) => process.argv.includes(flag))) {
+    const lock = FolderLock.take(config.dataDir);
     const db = await openDb(config.dataDir, undefined, clock.nowMs());
     if (process.argv.includes('--rebuild')) {
       const batches = await db.transaction((trx) => rebuildAll(trx));
@@ -156,10 +198,10 @@ async function main(): Promise<void> {
     // Only for measuring: five years of it.
     if (process.argv.includes('--history')) await seedHistory(db, clock.nowMs(), FIVE_YEARS);
     await db.destroy();
+    lock?.release();
     if (process.argv.includes('--rebuild')) return;
   }
-  while (await serve({ config, clock, lock }));
-  lock?.release();
+  while (await serve({ config, clock }));
   process.exit(0);
 }
 

@@ -9,10 +9,13 @@ export interface StoredEvent {
 
 /** How often a window hears that the server lives, and what time it is there. */
 const HEARTBEAT_MS = 10_000;
+/** A window that has so much unread is let go: it comes back and catches up. */
+const MOST_UNREAD_BYTES = 1_000_000;
 
 /** Server-sent events to every open window. Event messages carry their seq as id, so that a window resumes there. */
 export class StreamHub {
-  private readonly windows = new Set<Response>();
+  /** Every open window, with the device that it is of; null: the first screen. */
+  private readonly windows = new Map<Response, string | null>();
   private readonly heartbeat: NodeJS.Timeout;
   private closed = false;
 
@@ -21,7 +24,11 @@ export class StreamHub {
     this.heartbeat.unref();
   }
 
-  open(res: Response, missed: { events: readonly StoredEvent[]; seq: number; reload: boolean }): void {
+  open(
+    res: Response,
+    missed: { events: readonly StoredEvent[]; seq: number; reload: boolean },
+    deviceId: string | null = null,
+  ): void {
     if (this.closed) {
       // A window that comes back over a connection still open would hold the server up: it tries again elsewhere.
       res.destroy();
@@ -41,7 +48,7 @@ export class StreamHub {
       res.write(`id: ${missed.seq}\n${docMessage(all)}`);
     }
     for (const stored of missed.events) res.write(eventMessage(stored));
-    this.windows.add(res);
+    this.windows.set(res, deviceId);
     res.on('close', () => this.windows.delete(res));
   }
 
@@ -65,7 +72,7 @@ export class StreamHub {
   close(): void {
     this.closed = true;
     clearInterval(this.heartbeat);
-    for (const res of this.windows) res.end();
+    for (const res of this.windows.keys()) res.end();
     this.windows.clear();
   }
 
@@ -73,8 +80,15 @@ export class StreamHub {
     return `event: time\ndata: ${JSON.stringify({ nowMs: this.clock.nowMs() })}\n\n`;
   }
 
+  /** A device that was shut out hears nothing more. */
+  shutOut(deviceId: string): void {
+    for (const [res, id] of this.windows) if (id === deviceId) res.destroy();
+  }
+
   private all(message: string): void {
-    for (const res of this.windows) res.write(message);
+    for (const res of this.windows.keys())
+      if (res.writableLength > MOST_UNREAD_BYTES) res.destroy();
+      else res.write(message);
   }
 }
 

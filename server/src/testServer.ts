@@ -75,6 +75,7 @@ export class TestServer {
       clock: this.clock,
       hub: this.hub,
       version: 'test',
+      readOnly: false,
       backups: new BackupDesk(
         this.dir,
         this.clock,

@@ -205,7 +205,8 @@ export interface Access {
   open: boolean;
   tls: boolean;
   addresses: string[];
-  pairing: { code: string; untilMs: number } | null;
+  /** The code that lets a device in, how often somebody has tried a wrong one, and until when nobody is let in for it. */
+  pairing: { code: string; untilMs: number; wrong: number; pausedUntilMs: number | null } | null;
   devices: Device[];
 }
 

@@ -15,6 +15,9 @@ import fc from 'fast-check';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { DataFileError } from '../db/dataFileError.ts';
 import { openDb } from '../db/open.ts';
+import { readInMemory } from '../db/readOnly.ts';
+import { takesNothing } from '../db/takesNothing.ts';
+import { withLog } from '../db/walFile.ts';
 import { CALYX_PLAN, NOW, ONE_POT, TestServer } from '../testServer.ts';
 import { backupFolder, chooseFolder, DATA_FILE, listBackups, makeBackup, newestGood } from './backups.ts';
 import { backupName, readBackupName } from './names.ts';
@@ -265,5 +268,50 @@ describe('a data file that cannot be trusted', () => {
     const good = await makeBackup(dir, 'daily', NOW);
     writeFileSync(file(), '');
     await expect(openDb(dir)).rejects.toThrow(path.join(other, good.name));
+  });
+});
+
+describe('a kitchen that can only be read', () => {
+  it('has all that was stored, also what still lies in the log, and nothing half done', async () => {
+    const k = await new TestServer().open();
+    await k.api('PUT', '/kitchen', { version: 0, kitchen: ONE_POT });
+    for (let i = 0; i < 30; i++) await k.api('POST', '/batches', { id: `b${i}`, plan: CALYX_PLAN });
+    // As it lies on the disk while the server runs: nothing was folded into the file by hand.
+    expect(readFileSync(path.join(k.dir, `${DATA_FILE}-wal`)).length).toBeGreaterThan(10_000);
+    const read = await readInMemory(k.dir);
+    expect(await read('batch').count({ n: '*' })).toEqual([{ n: 30 }]);
+    expect((await read.raw('PRAGMA integrity_check')) as object[]).toEqual([{ integrity_check: 'ok' }]);
+    await read.destroy();
+    const main = readFileSync(path.join(k.dir, DATA_FILE));
+    const wal = readFileSync(path.join(k.dir, `${DATA_FILE}-wal`));
+    // A log that was cut off anywhere gives the last state that was whole.
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: wal.length }), (length) => {
+        const db = new Database(withLog(main, wal.subarray(0, length)));
+        const tables = db.prepare("select count(*) as n from sqlite_master where name = 'batch'").get() as {
+          n: number;
+        };
+        if (tables.n > 0) {
+          const { n } = db.prepare('select count(*) as n from batch').get() as { n: number };
+          expect(n).toBeLessThanOrEqual(30);
+        }
+        expect(db.pragma('quick_check', { simple: true })).toBe('ok');
+        db.close();
+      }),
+      { seed: 18, numRuns: 25 },
+    );
+    await k.dispose();
+  });
+  it('what says that a disk takes nothing is told from any other fault', () => {
+    for (const code of [
+      'SQLITE_FULL',
+      'SQLITE_IOERR_SHMSIZE',
+      'SQLITE_READONLY_DIRECTORY',
+      'ENOSPC',
+      'EROFS',
+    ])
+      expect(takesNothing(Object.assign(new Error(), { code }))).toBe(true);
+    for (const error of [new Error('x'), null, Object.assign(new Error(), { code: 'SQLITE_CORRUPT' })])
+      expect(takesNothing(error)).toBe(false);
   });
 });

@@ -1,4 +1,5 @@
 import type { Db } from './open.ts';
+import { takesNothing } from './takesNothing.ts';
 
 /** What a table holds, in words. */
 const HOLDS: Readonly<Record<string, string>> = {
@@ -21,6 +22,7 @@ const HOLDS: Readonly<Record<string, string>> = {
 /**
  * Looks the data file over, as far as a start can wait for it.
  * @returns what cannot be trusted, in words; null: nothing was found. "Somewhere" where the damage is in no table.
+ * @throws what says that the disk takes nothing, which is no damage.
  */
 export async function damageOf(db: Db): Promise<string[] | null> {
   if (await isSound(db, 'PRAGMA quick_check(1)')) return null;
@@ -35,7 +37,8 @@ async function isSound(db: Db, pragma: string): Promise<boolean> {
   try {
     const rows = (await db.raw(pragma)) as Record<string, string>[];
     return rows.length === 1 && Object.values(rows[0]!)[0] === 'ok';
-  } catch {
+  } catch (error) {
+    if (takesNothing(error)) throw error;
     return false;
   }
 }

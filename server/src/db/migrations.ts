@@ -234,4 +234,13 @@ export const MIGRATIONS: readonly Migration[] = [
       });
     },
   },
+  {
+    name: '008-readings-stay',
+    async up(knex) {
+      await knex.schema.alterTable('instrument', (t) => {
+        /** When it was unpaired; null while it is paired. What it has read stays. */
+        t.double('dropped_ms');
+      });
+    },
+  },
 ];

@@ -73,6 +73,10 @@ export function accessRouter(parts: {
       },
     };
   });
-  serve(ROUTES.revoke, ({ params }) => revoke(db, params.id));
+  serve(ROUTES.revoke, async ({ params }) => {
+    const outcome = await revoke(db, params.id);
+    hub.shutOut(params.id);
+    return outcome;
+  });
   return router;
 }

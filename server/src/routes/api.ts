@@ -24,6 +24,8 @@ export interface ApiParts {
   version: string;
   test: boolean;
   backups: BackupDesk;
+  /** Nothing can be written: what is there is read, everything else waits. */
+  readOnly: boolean;
   openness: NetworkExposure;
 }
 
@@ -40,6 +42,11 @@ export function apiRouter(parts: ApiParts): Router {
     res.set('Cache-Control', 'no-store');
     next();
   });
+  if (parts.readOnly)
+    api.use((req, _res, next) => {
+      if (req.method !== 'GET' && req.path !== '/test/clock') throw new HttpProblem('storage');
+      next();
+    });
   // A whole kitchen with years of logs comes in one file; everything else is small.
   api.use('/archive', express.json({ limit: '64mb', strict: true }));
   api.use(express.json({ limit: '256kb', strict: true }));
@@ -60,9 +67,10 @@ export function apiRouter(parts: ApiParts): Router {
   api.get(
     '/stream',
     route(async (req, res) => {
+      const deviceId = (res.locals.deviceId as string | undefined) ?? null;
       const last = Number(req.get('Last-Event-ID') ?? req.query.after ?? Number.NaN);
-      if (Number.isFinite(last)) hub.open(res, await missedAfter(db, last));
-      else hub.open(res, { events: [], seq: await latestSeq(db), reload: false });
+      if (Number.isFinite(last)) hub.open(res, await missedAfter(db, last), deviceId);
+      else hub.open(res, { events: [], seq: await latestSeq(db), reload: false }, deviceId);
     }),
   );
 

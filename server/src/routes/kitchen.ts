@@ -12,7 +12,7 @@ export function serveKitchen(serve: Serve, { db, clock }: ApiParts): void {
   serve(ROUTES.saveKitchen, ({ body }) => saveKitchen(db, body));
   serve(ROUTES.instruments, async () => ({ answer: { instruments: await readInstruments(db) } }));
   serve(ROUTES.putInstrument, ({ params, body }) => putInstrument(db, { id: params.id, ...body }));
-  serve(ROUTES.dropInstrument, ({ params }) => dropInstrument(db, params.id));
+  serve(ROUTES.dropInstrument, ({ params }) => dropInstrument(db, params.id, clock.nowMs()));
   serve(ROUTES.readings, async ({ params, query }) => ({
     answer: { readings: await readingsOf(db, params.id, query.batchId ?? null) },
   }));

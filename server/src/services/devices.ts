@@ -17,8 +17,11 @@ interface DeviceRow {
 
 /** A code is good for so long, and for one device. */
 const CODE_MS = 10 * 60_000;
-/** So many wrong codes, from whomever, and the code is another one. */
+/** It counts only while it is on a screen: so long after it was shown last. The page asks for it twice as often. */
+const SHOWN_MS = 75_000;
+/** So many wrong codes, from all together, and nobody is let in for a while. */
 const WRONG_PER_CODE = 10;
+const PAUSE_MS = 5 * 60_000;
 /** When a device was last seen is written down this often at most. */
 const SEEN_MS = 60_000;
 
@@ -31,25 +34,37 @@ export class PairingCode {
   private code = '';
   private untilMs = 0;
   private wrong = 0;
-  /** @param renewed told of every new code. */
+  private shownMs = Number.NEGATIVE_INFINITY;
+  private pausedUntilMs = 0;
+  /** @param renewed told of every new code; without it the code is only on a screen. */
   constructor(
     private readonly clock: Clock,
-    private readonly renewed: (code: string) => void = () => undefined,
+    private readonly renewed?: (code: string) => void,
   ) {}
 
-  show(): { code: string; untilMs: number } {
-    if (this.clock.nowMs() >= this.untilMs) this.renew();
-    return { code: this.code, untilMs: this.untilMs };
+  /** The code for the screen that asks, and how often somebody has guessed wrongly since it is this one. */
+  show(): { code: string; untilMs: number; wrong: number; pausedUntilMs: number | null } {
+    const nowMs = this.clock.nowMs();
+    if (nowMs >= this.untilMs) this.renew();
+    this.shownMs = nowMs;
+    const pausedUntilMs = nowMs < this.pausedUntilMs ? this.pausedUntilMs : null;
+    return { code: this.code, untilMs: this.untilMs, wrong: this.wrong, pausedUntilMs };
   }
 
-  /** Takes a code that is right, once. */
+  /** Takes a code that is right, once, while somebody can see it. */
   take(tried: string): boolean {
-    if (same(tried, this.show().code)) {
+    const nowMs = this.clock.nowMs();
+    if (nowMs < this.pausedUntilMs) throw new HttpProblem('tooManyTries');
+    const inSight = this.renewed !== undefined || nowMs - this.shownMs <= SHOWN_MS;
+    if (inSight && nowMs < this.untilMs && same(tried, this.code)) {
       this.renew();
       return true;
     }
     this.wrong++;
-    if (this.wrong >= WRONG_PER_CODE) this.renew();
+    if (this.wrong >= WRONG_PER_CODE) {
+      this.pausedUntilMs = nowMs + PAUSE_MS;
+      this.renew();
+    }
     return false;
   }
 
@@ -57,7 +72,7 @@ export class PairingCode {
     this.code = String(randomInt(0, 1_000_000)).padStart(6, '0');
     this.untilMs = this.clock.nowMs() + CODE_MS;
     this.wrong = 0;
-    this.renewed(this.code);
+    this.renewed?.(this.code);
   }
 }
 

@@ -25,8 +25,18 @@ const fromRow = (row: InstrumentRow): Instrument => ({
   failing: row.failing ? (JSON.parse(row.failing) as Failing) : null,
 });
 
+/** Those that are paired. */
 export async function readInstruments(db: Db): Promise<Instrument[]> {
-  return ((await db('instrument').orderBy(['position', 'id'])) as InstrumentRow[]).map(fromRow);
+  return (
+    (await db('instrument').whereNull('dropped_ms').orderBy(['position', 'id'])) as InstrumentRow[]
+  ).map(fromRow);
+}
+
+/** All that ever were paired, of one kind: what they have read is remembered. */
+export async function everPaired(db: Db, kind: InstrumentKind): Promise<Instrument[]> {
+  return ((await db('instrument').where({ kind }).orderBy(['position', 'id'])) as InstrumentRow[]).map(
+    fromRow,
+  );
 }
 
 /** Pairs an instrument, or changes one that is paired. */
@@ -41,6 +51,7 @@ export async function putInstrument(db: Db, sent: Omit<Instrument, 'seed'>): Pro
       lost: sent.lost ? 1 : 0,
       tare_kg: sent.tareKg,
       failing: sent.failing ? JSON.stringify(sent.failing) : null,
+      dropped_ms: null,
     };
     const before = await trx('instrument').where({ id: sent.id }).first();
     if (before) await trx('instrument').where({ id: sent.id }).update(row);
@@ -53,8 +64,13 @@ export async function putInstrument(db: Db, sent: Omit<Instrument, 'seed'>): Pro
   });
 }
 
-export async function dropInstrument(db: Db, id: string): Promise<Outcome<undefined>> {
-  if ((await db('instrument').where({ id }).del()) === 0) throw notFound('instrument', id);
+/** Unpairs an instrument; what it has read stays, and counts for what stood in its fridge. */
+export async function dropInstrument(db: Db, id: string, nowMs: number): Promise<Outcome<undefined>> {
+  const dropped = await db('instrument')
+    .where({ id })
+    .whereNull('dropped_ms')
+    .update({ dropped_ms: nowMs, batch_id: null });
+  if (dropped === 0) throw notFound('instrument', id);
   return { answer: undefined, changed: [{ doc: 'instrument', id, version: 0 }] };
 }
 
@@ -75,9 +91,13 @@ export async function storeReadings(
   batchId: string | null,
   readings: readonly InstrumentReading[],
 ): Promise<InstrumentReading[]> {
+  const [first] = readings;
+  if (!first) return [];
+  // What is dated later was read while the clock ran ahead: it holds up nothing that comes after it was set right.
   const last = (await db('reading_chunk')
     .where({ instrument_id: instrumentId, batch_id: batchId })
-    .orderBy('from_ms', 'desc')
+    .where('to_ms', '<=', first.atMs + THINNED_MS)
+    .orderBy('to_ms', 'desc')
     .first()) as ChunkRow | undefined;
   let lastMs = last?.to_ms ?? Number.NEGATIVE_INFINITY;
   const kept = readings.filter((r) => {

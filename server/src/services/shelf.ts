@@ -23,7 +23,7 @@ import {
 } from '@big-ladle/core';
 import type { Db } from '../db/open.ts';
 import { notFound } from '../problems.ts';
-import { readInstruments } from './instruments.ts';
+import { everPaired } from './instruments.ts';
 
 interface Row {
   item_id: string;
@@ -155,7 +155,7 @@ const LEAST_BACK_DAYS = 8;
 
 /** What the fridge's loggers have read since the oldest bottle that is still there, the warmest of them in each cell. */
 export async function fridgeRecord(db: Db, nowMs: number): Promise<FridgeRecord | null> {
-  const loggers = (await readInstruments(db)).filter((i) => i.kind === 'fridgeLogger');
+  const loggers = await everPaired(db, 'fridgeLogger');
   if (loggers.length === 0) return null;
   const oldest = (await db('item_now').where({ gone: 0 }).min({ ms: 'made_ms' }).first()) as
     | { ms: number | null }

@@ -51,32 +51,33 @@ export function BackupPanel({ zone }: { zone: string }) {
   };
   const [newest] = backups;
   const failed = problem ?? (data.problem ? say('backupPanel.lastFailed', { reason: data.problem }) : null);
-  const row = (backup: BackupFile) => (
-    <Row
-      key={backup.name}
-      dense
-      label={moment(backup.atMs, nowMs, zone)}
-      note={
-        <Button
-          size="small"
-          disabled={busy}
-          onClick={() => setAsking(backup.name)}
-          aria-label={say('backupPanel.putBackOf', { when: moment(backup.atMs, nowMs, zone) })}
+  const row = (backup: BackupFile) => {
+    const when = moment(backup.atMs, nowMs, zone);
+    return (
+      <Box key={backup.name}>
+        <Row
+          dense
+          label={when}
+          note={
+            <Button
+              size="small"
+              disabled={busy}
+              onClick={() => setAsking(backup.name)}
+              aria-label={say('backupPanel.putBackOf', { when })}
+            >
+              {say('backupPanel.putBack')}
+            </Button>
+          }
         >
-          {say('backupPanel.putBack')}
-        </Button>
-      }
-    >
-      {say(`backupPanel.kind.${backup.kind}`)} · {size(backup)}
-      {asking === backup.name && (
-        <Alert
-          severity="warning"
-          sx={{ my: 1, textAlign: 'left' }}
-          action={
-            <>
+          {say(`backupPanel.kind.${backup.kind}`)} · {size(backup)}
+        </Row>
+        {asking === backup.name && (
+          <Alert severity="warning" sx={{ my: 1 }}>
+            {say('backupPanel.reallyPutBack')}
+            <Box sx={{ display: 'flex', gap: 1, mt: 1 }}>
               <Button
                 size="small"
-                color="inherit"
+                variant="outlined"
                 onClick={() => {
                   setAsking(null);
                   doIt(() => ask(ROUTES.restoreBackup, { body: { name: backup.name } }));
@@ -84,17 +85,15 @@ export function BackupPanel({ zone }: { zone: string }) {
               >
                 {say('backupPanel.yesPutBack')}
               </Button>
-              <Button size="small" color="inherit" onClick={() => setAsking(null)}>
+              <Button size="small" onClick={() => setAsking(null)}>
                 {say('backupPanel.no')}
               </Button>
-            </>
-          }
-        >
-          {say('backupPanel.reallyPutBack')}
-        </Alert>
-      )}
-    </Row>
-  );
+            </Box>
+          </Alert>
+        )}
+      </Box>
+    );
+  };
   return (
     <Panel title={say('backupPanel.title')} testId="backups">
       <Box sx={{ color: role('inkMuted'), mb: 1 }}>{say('backupPanel.about')}</Box>

@@ -1,5 +1,6 @@
 import '../../words/places/kitchen.ts';
 import { ROUTES } from '@big-ladle/core';
+import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
@@ -43,6 +44,13 @@ export function DevicesPanel({ zone }: { zone: string }) {
           >
             {data.pairing.code}
           </Box>
+          {(data.pairing.wrong > 0 || data.pairing.pausedUntilMs !== null) && (
+            <Alert severity="warning" sx={{ mb: 1 }} data-testid="guessing">
+              {data.pairing.pausedUntilMs !== null
+                ? say('devicesPanel.paused', { until: moment(data.pairing.pausedUntilMs, nowMs, zone) })
+                : say('devicesPanel.guessed', { count: data.pairing.wrong })}
+            </Alert>
+          )}
           {!data.tls && !data.addresses.some((a) => a.startsWith('https:')) && (
             <Box sx={{ color: role('inkMuted') }}>{say('devicesPanel.withoutASafeConnection')}</Box>
           )}

@@ -116,6 +116,7 @@ function Paired(props: {
   onFailing: (failing: Failing | null) => void;
 }) {
   const { one, onDrop, onFailing } = props;
+  const [asking, setAsking] = useState(false);
   const last = useReadings(one.id, one.batchId).at(-1);
   const shown =
     one.kind !== 'fridgeLogger' && one.batchId === null
@@ -129,9 +130,25 @@ function Paired(props: {
     <Row
       label={one.name}
       note={
-        <Button size="small" onClick={onDrop} aria-label={say('instrumentsPanel.unpair', { name: one.name })}>
-          {say('instrumentsPanel.unpair2')}
-        </Button>
+        asking ? (
+          <>
+            {say('instrumentsPanel.unpairReally')}{' '}
+            <Button size="small" onClick={onDrop}>
+              {say('instrumentsPanel.unpairYes')}
+            </Button>
+            <Button size="small" onClick={() => setAsking(false)}>
+              {say('backupPanel.no')}
+            </Button>
+          </>
+        ) : (
+          <Button
+            size="small"
+            onClick={() => setAsking(true)}
+            aria-label={say('instrumentsPanel.unpair', { name: one.name })}
+          >
+            {say('instrumentsPanel.unpair2')}
+          </Button>
+        )
       }
     >
       <span data-testid={`paired-${one.kind}`}>{shown}</span>

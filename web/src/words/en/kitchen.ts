@@ -51,6 +51,8 @@ export const EN_KITCHEN = {
   'instrumentsPanel.inTheDrawer': 'in the drawer',
   'instrumentsPanel.unpair': 'Unpair {name}',
   'instrumentsPanel.unpair2': 'Unpair',
+  'instrumentsPanel.unpairReally': 'What it has read stays.',
+  'instrumentsPanel.unpairYes': 'Yes, unpair it',
   'instrumentsPanel.closeItsDoor': 'Close its door',
   'instrumentsPanel.itsPowerIsBack': 'Its power is back',
   'instrumentsPanel.leaveItsDoorOpen': 'Leave its door open',
@@ -133,6 +135,10 @@ export const EN_KITCHEN = {
   'toolsAndArchive.toStrainInto': 'To strain into',
   'toolsAndArchive.allVesselsTogether': 'all pots and jugs together',
   'toolsAndArchive.thereIsAJuicer': 'There is a juicer',
+  'devicesPanel.guessed':
+    '{count, plural, one {A wrong code was tried.} other {# wrong codes were tried.}} If that was nobody of the house, keep the kitchen to this machine for now.',
+  'devicesPanel.paused':
+    'Too many wrong codes: nobody is let in until {until}. If that was nobody of the house, keep the kitchen to this machine.',
   'backupPanel.title': 'Backups',
   'backupPanel.about':
     'A copy is made once a day, and before an upgrade, an import or a return to an older one. Each is opened and looked over before it counts. Seven days, four weeks and twelve months stay.',
@@ -147,7 +153,7 @@ export const EN_KITCHEN = {
   'backupPanel.putBack': 'Restore',
   'backupPanel.putBackOf': 'Restore the backup of {when}',
   'backupPanel.reallyPutBack':
-    'Everything goes back to that moment. How it is now is kept as a backup first; what other windows are doing is left as it was then.',
+    'Everything goes back to that moment. How it is now is kept as a backup first: what was entered since then is only in that one.',
   'backupPanel.yesPutBack': 'Yes, restore it',
   'backupPanel.no': 'No',
   'backupPanel.older': '{count, plural, one {# older one} other {# older ones}}',

@@ -1,0 +1,58 @@
+import { closeSync, existsSync, openSync, readFileSync, rmSync, writeSync } from 'node:fs';
+import path from 'node:path';
+import knex from 'knex';
+import { DATA_FILE } from '../backup/backups.ts';
+import { DataFileError } from './dataFileError.ts';
+import { MIGRATIONS } from './migrations.ts';
+import type { Db } from './open.ts';
+import { withLog } from './walFile.ts';
+
+/** Whether something can be written to a data folder now. */
+export function canWrite(dataDir: string): boolean {
+  const trial = path.join(dataDir, '.big-ladle-trial');
+  try {
+    const file = openSync(trial, 'w');
+    try {
+      // More than an empty file takes: room for a page and its index.
+      writeSync(file, Buffer.alloc(TRIAL_BYTES));
+    } finally {
+      closeSync(file);
+      rmSync(trial, { force: true });
+    }
+    return true;
+  } catch {
+    return false;
+  }
+}
+const TRIAL_BYTES = 256 * 1024;
+
+/**
+ * The kitchen as it stands in its file, in memory: to be read while nothing can be written. Nothing that is done to it is
+ * kept.
+ * @throws DataFileError where it cannot be read either, or an upgrade would have to be written first.
+ */
+export async function readInMemory(dataDir: string): Promise<Db> {
+  const filename = path.join(dataDir, DATA_FILE);
+  if (!existsSync(filename))
+    throw new DataFileError(`Nothing can be written to ${dataDir}, and there is no kitchen in it yet.`);
+  const wal = `${filename}-wal`;
+  const image = withLog(readFileSync(filename), existsSync(wal) ? readFileSync(wal) : Buffer.alloc(0));
+  const db = knex({
+    client: 'better-sqlite3',
+    // The driver takes the image of a database in the place of a name.
+    connection: { filename: image as unknown as string },
+    useNullAsDefault: true,
+    pool: { min: 1, max: 1 },
+  });
+  const applied = ((await db('knex_migrations').select('name')) as { name: string }[]).map((r) => r.name);
+  if (
+    applied.length !== MIGRATIONS.length ||
+    applied.some((name) => !MIGRATIONS.some((m) => m.name === name))
+  ) {
+    await db.destroy();
+    throw new DataFileError(
+      `Nothing can be written to ${dataDir}, and its kitchen is of another version of Big Ladle: make room first. Nothing was changed.`,
+    );
+  }
+  return db;
+}
