@@ -78,6 +78,7 @@ test('on a full disk it starts and shows everything; what is entered waits, and 
   expect(refused.status).toBe(507);
   await page.getByTestId('done').click();
   await expect(page.getByRole('heading', { name: 'Strain' })).toBeVisible();
+  await expect(page.getByRole('alert')).toContainText(/could not be written.*1 entry waits here/);
   server.makeRoom();
   const stored = async () => {
     try {

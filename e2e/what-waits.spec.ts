@@ -1,3 +1,5 @@
+import { readFileSync } from 'node:fs';
+import { AxeBuilder } from '@axe-core/playwright';
 import { PROBLEM_TYPE, PROBLEMS, type Problem, type ProblemCode } from '@big-ladle/core';
 import type { Page, Route } from '@playwright/test';
 import { begun, expect, type KitchenServer, openTool, test } from './kitchenServer.ts';
@@ -34,22 +36,22 @@ const ANSWERS: { who: string; answer: Parameters<Route['fulfill']>[0]; says: Reg
   {
     who: 'a page of a network that wants a sign-in',
     answer: { status: 200, contentType: 'text/html', body: '<h1>Welcome</h1>' },
-    says: /does not answer/,
+    says: /What answers here is not Big Ladle/,
   },
   {
     who: 'another program on the port',
     answer: { status: 200, contentType: 'application/json', body: '{"ok":true}' },
-    says: /does not answer/,
+    says: /What answers here is not Big Ladle/,
   },
   {
     who: 'a program that has no such place',
     answer: { status: 404, contentType: 'text/html', body: 'Not Found' },
-    says: /does not answer|tried again/,
+    says: /What answers here is not Big Ladle/,
   },
   {
     who: 'a program that forbids it',
     answer: { status: 403, contentType: 'application/json', body: '{"error":"no"}' },
-    says: /does not answer|tried again/,
+    says: /What answers here is not Big Ladle/,
   },
   {
     who: 'our server with an older file put back',
@@ -106,4 +108,54 @@ test('an entry that our server refuses for what it is goes, is told, and lets th
   await expect(page.getByText(/Not stored: Something is not right \(events\.0\.body\.label\)/)).toBeVisible();
   await expect.poll(() => written(server)).toEqual(['clock.spicePot']);
   expect(await waiting(page)).toBe(0);
+});
+
+test('what waits is in sight: in order, of what, to copy and to discard one by hand', async ({
+  page,
+  server,
+}) => {
+  await begun(server, 'steep', 'shortBoilLongSteep');
+  await page.goto(`${server.url}/batches/batch/stove`);
+  await expect(page.getByTestId('clock')).toBeVisible();
+  await page.route('**/api/events', (route) => route.fulfill({ status: 200, body: '<h1>Welcome</h1>' }));
+  for (const label of ['Peel soak', 'Spice pot']) {
+    await openTool(page, 'Add a timer');
+    await page.getByRole('button', { name: label }).click();
+  }
+  await page.getByRole('button', { name: 'Look', exact: true }).click();
+  const list = page.getByTestId('waiting');
+  const entries = list.getByTestId('waiting-entry');
+  await expect(entries).toHaveText([/clock: Peel soak.*hibiscus/, /clock: Spice pot.*hibiscus/]);
+  expect((await new AxeBuilder({ page }).analyze()).violations.map((v) => v.id)).toEqual([]);
+  const saved = page.waitForEvent('download');
+  await list.getByRole('button', { name: 'Save as text' }).click();
+  expect(readFileSync((await (await saved).path())!, 'utf8')).toMatch(/Peel soak.*\n.*Spice pot/);
+  await entries
+    .first()
+    .getByRole('button', { name: /^Discard/ })
+    .click();
+  await expect(entries.first()).toContainText('lost for good');
+  await list.getByRole('button', { name: 'Yes, discard it' }).click();
+  await expect(entries).toHaveCount(1);
+  await page.unroute('**/api/events');
+  await list.getByRole('button', { name: 'Try now' }).click();
+  await expect(list).toContainText('Nothing waits');
+  expect(await written(server)).toEqual(['clock.spicePot']);
+});
+
+test('a browser that keeps nothing says so, and what is entered is stored all the same', async ({
+  page,
+  server,
+}) => {
+  await begun(server, 'steep', 'shortBoilLongSteep');
+  await page.addInitScript(() => {
+    IDBFactory.prototype.open = () => {
+      throw new DOMException('', 'InvalidStateError');
+    };
+  });
+  await page.goto(`${server.url}/batches/batch/stove`);
+  await expect(page.getByText('This browser stores nothing')).toBeVisible();
+  await openTool(page, 'Add a timer');
+  await page.getByRole('button', { name: 'Spice pot' }).click();
+  await expect.poll(() => written(server)).toEqual(['clock.spicePot']);
 });

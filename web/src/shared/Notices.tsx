@@ -1,6 +1,8 @@
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import { say } from '../words/say.ts';
+import { useOverlay } from './help.ts';
 import { putAway, useNotices } from './notices.ts';
 import { useOutbox } from './outboxStore.ts';
 
@@ -8,6 +10,8 @@ import { useOutbox } from './outboxStore.ts';
 export function Notices() {
   const notices = useNotices((s) => s.notices);
   const offline = useOutbox((s) => s.offline);
+  const because = useOutbox((s) => s.because);
+  const keepsNothing = useOutbox((s) => s.keepsNothing);
   const waiting = useOutbox((s) => s.pending.length);
   const held = Object.values(useOutbox((s) => s.held));
   return (
@@ -22,16 +26,32 @@ export function Notices() {
         gap: 1,
         maxWidth: 760,
         mx: 'auto',
-        p: offline || held.length > 0 || notices.length > 0 ? 1 : 0,
+        p: offline || keepsNothing || held.length > 0 || notices.length > 0 ? 1 : 0,
       }}
     >
-      {offline && (
+      {keepsNothing && (
         <Alert severity="warning" variant="outlined" sx={{ bgcolor: 'background.paper' }}>
-          {say('notices.theKitchenServerDoes', { waiting, waitingCount: waiting, waitingSome: waiting > 0 })}
+          {say('notices.keepsNothing')}
+        </Alert>
+      )}
+      {offline && (
+        <Alert
+          severity="warning"
+          variant="outlined"
+          sx={{ bgcolor: 'background.paper' }}
+          action={waiting > 0 && <Look />}
+        >
+          {say('notices.theKitchenServerDoes', {
+            who: typeof because === 'string' ? because : 'said',
+            detail: typeof because === 'string' ? '' : because.detail,
+            waiting,
+            waitingCount: waiting,
+            waitingSome: waiting > 0,
+          })}
         </Alert>
       )}
       {!offline && held.length > 0 && (
-        <Alert severity="warning" variant="outlined" sx={{ bgcolor: 'background.paper' }}>
+        <Alert severity="warning" variant="outlined" sx={{ bgcolor: 'background.paper' }} action={<Look />}>
           {say('notices.oneEntryWaitsEntries', {
             count: held.length,
             lengthCount: held.length,
@@ -51,5 +71,15 @@ export function Notices() {
         </Alert>
       ))}
     </Box>
+  );
+}
+
+/** To the list of what waits. */
+function Look() {
+  const open = useOverlay((s) => s.waiting);
+  return (
+    <Button size="small" color="inherit" onClick={open}>
+      {say('notices.lookAtThem')}
+    </Button>
   );
 }

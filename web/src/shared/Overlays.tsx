@@ -7,11 +7,14 @@ const FindDialog = lazy(() =>
 const HelpDialog = lazy(() =>
   import('../features/find/HelpDialog.tsx').then((m) => ({ default: m.HelpDialog })),
 );
+const WaitingDialog = lazy(() =>
+  import('../features/waiting/WaitingDialog.tsx').then((m) => ({ default: m.WaitingDialog })),
+);
 
 /** Keys go to the field that is being typed in, and to nothing else. */
 const TYPING = 'input, textarea, select, [contenteditable], [role="combobox"]';
 
-/** The search ("/") and the help ("?"), over whichever page is open. */
+/** The search ("/"), the help ("?") and what waits, over whichever page is open. */
 export function Overlays() {
   const { open, term, find, help, close } = useOverlay();
   useEffect(() => {
@@ -32,6 +35,7 @@ export function Overlays() {
   return (
     <Suspense>
       {open === 'find' && <FindDialog onClose={close} />}
+      {open === 'waiting' && <WaitingDialog onClose={close} />}
       {open === 'help' && <HelpDialog term={term} onClose={close} />}
     </Suspense>
   );

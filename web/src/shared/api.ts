@@ -35,7 +35,12 @@ export class ApiError extends Error {
 }
 
 /** The server could not be reached: nothing is lost, it is tried again. */
-export class OfflineError extends Error {}
+export class OfflineError extends Error {
+  /** @param foreign something answered, and not as our server does. */
+  constructor(readonly foreign = false) {
+    super();
+  }
+}
 
 const problemSchema = v.looseObject({});
 
@@ -57,7 +62,7 @@ export async function ask<R extends AnyRoute>(route: R, sent: Sent<R>): Promise<
   if (response.ok) {
     const answer = v.safeParse(route.answer, parsed);
     // Something else answers in the server's place: a page of the network, an older program.
-    if (!answer.success) throw new OfflineError();
+    if (!answer.success) throw new OfflineError(true);
     return answer.output as AnswerOf<R>;
   }
   const problem = v.safeParse(problemSchema, parsed);

@@ -24,8 +24,35 @@ const database = (): Promise<IDBPDatabase<OutboxSchema>> => {
   return opened;
 };
 
+/**
+ * Does something with what this browser keeps. A private window and a full disk keep nothing: that is said, and what is
+ * entered goes straight to the server.
+ * @returns null where it could not be done.
+ */
+async function inStore<T>(work: (db: IDBPDatabase<OutboxSchema>) => Promise<T>): Promise<T | null> {
+  try {
+    const done = await work(await database());
+    if (useOutbox.getState().keepsNothing) useOutbox.setState({ keepsNothing: false });
+    return done;
+  } catch {
+    opened = null;
+    useOutbox.setState({ keepsNothing: true });
+    return null;
+  }
+}
+
+/** The mark of a window that keeps nothing. */
+const passing = { deviceId: uuid(), deviceSeq: 0 };
+
 async function deviceMark(): Promise<{ deviceId: string; deviceSeq: number }> {
-  const tx = (await database()).transaction('device', 'readwrite');
+  const kept = await inStore(nextMark);
+  if (kept) return kept;
+  passing.deviceSeq++;
+  return { ...passing };
+}
+
+async function nextMark(db: IDBPDatabase<OutboxSchema>): Promise<{ deviceId: string; deviceSeq: number }> {
+  const tx = db.transaction('device', 'readwrite');
   let deviceId = (await tx.store.get('id')) as string | undefined;
   if (!deviceId) {
     deviceId = uuid();
@@ -65,7 +92,7 @@ function momentOfTap(count: number): number {
 
 /**
  * Says that something happened. It is kept in this browser first, shown at once, and sent until the server has it,
- * also after a reload. Resolves when it is kept. A refusal of the server goes to `onRefused`, else to the notices.
+ * also after a reload. Resolves when it is kept, or cannot be. A refusal of the server goes to `onRefused`, else to the notices.
  */
 export async function record(
   stream: LogEvent['stream'],
@@ -76,9 +103,12 @@ export async function record(
   const events: LogEvent[] = [];
   // One millisecond apart, so that what was said first stays first.
   for (const [i, deed] of deeds.entries()) events.push(await eventFor(stream, deed, atMs + i));
-  const tx = (await database()).transaction('event', 'readwrite');
-  for (const event of events) await tx.store.put(event);
-  await tx.done;
+  const unkept = useOutbox.getState().keepsNothing ? useOutbox.getState().pending : [];
+  await inStore(async (db) => {
+    const tx = db.transaction('event', 'readwrite');
+    for (const event of [...unkept, ...events]) await tx.store.put(event);
+    await tx.done;
+  });
   const last = events.at(-1);
   if (last) waiting.set(last.id, answer);
   useOutbox.setState((s) => ({ pending: [...s.pending, ...events] }));
@@ -86,9 +116,11 @@ export async function record(
 }
 
 async function forget(ids: readonly string[]): Promise<void> {
-  const tx = (await database()).transaction('event', 'readwrite');
-  for (const id of ids) await tx.store.delete(id);
-  await tx.done;
+  await inStore(async (db) => {
+    const tx = db.transaction('event', 'readwrite');
+    for (const id of ids) await tx.store.delete(id);
+    await tx.done;
+  });
   const gone = new Set(ids);
   useOutbox.setState((s) => ({
     pending: s.pending.filter((e) => !gone.has(e.id)),
@@ -118,7 +150,7 @@ async function sendAll(events: readonly LogEvent[]): Promise<LogEvent[]> {
   try {
     const kept = new Set((await ask(ROUTES.events, { body: { events: [...events] } })).kept);
     const stored = events.filter((e) => kept.has(e.id));
-    if (stored.length === 0) throw new OfflineError();
+    if (stored.length === 0) throw new OfflineError(true);
     takeEvents(stored);
     await forget(stored.map((e) => e.id));
     for (const event of stored) {
@@ -156,6 +188,17 @@ async function sendAll(events: readonly LogEvent[]): Promise<LogEvent[]> {
   }
 }
 
+function whyOffline(error: unknown): 'silent' | 'foreign' | { detail: string } {
+  if (error instanceof ApiError) return error.ours ? { detail: error.detail } : 'foreign';
+  return error instanceof OfflineError && error.foreign ? 'foreign' : 'silent';
+}
+
+/** Throws away what waits here, by hand: it is never sent. */
+export async function discard(id: string): Promise<void> {
+  waiting.delete(id);
+  await forget([id]);
+}
+
 let flushing = false;
 let again: ReturnType<typeof setTimeout> | null = null;
 const RETRY_MS = 1500;
@@ -184,7 +227,7 @@ export async function flush(): Promise<void> {
     if (held.size > 0) tryAgainIn(HELD_RETRY_MS);
   } catch (error) {
     const offline = !(error instanceof ApiError) || !error.ours || error.status >= 500;
-    useOutbox.setState({ offline });
+    useOutbox.setState({ offline, because: whyOffline(error) });
     tryAgainIn(RETRY_MS);
   } finally {
     flushing = false;
@@ -193,8 +236,8 @@ export async function flush(): Promise<void> {
 
 /** At start: what an earlier page could not send goes first. */
 export async function startOutbox(): Promise<void> {
-  const kept = await (await database()).getAll('event');
-  if (kept.length) {
+  const kept = await inStore((db) => db.getAll('event'));
+  if (kept?.length) {
     useOutbox.setState((s) => ({
       pending: [...kept.filter((e) => !s.pending.some((p) => p.id === e.id)), ...s.pending].sort(
         (a, b) => a.atMs - b.atMs,

@@ -27,11 +27,14 @@ async function saveNow(
     problem(sayField(checked.issues[0]?.message) ?? say('field.other'));
     return false;
   }
+  // Shown at once: a form that is opened in the next moment begins with it.
+  queryClient.setQueryData<KitchenDoc>(keys.kitchen, { ...doc, kitchen: next });
   try {
     const saved = await ask(ROUTES.saveKitchen, { body: { version: doc.version, kitchen: next } });
     queryClient.setQueryData(keys.kitchen, takeKitchen(saved));
     return true;
   } catch (error) {
+    queryClient.setQueryData(keys.kitchen, doc);
     if (error instanceof ApiError && error.code === 'changedElsewhere') {
       await queryClient.invalidateQueries({ queryKey: keys.kitchen });
       problem(say('saveKitchen.theKitchenWasChanged'));

@@ -20,6 +20,7 @@ import type { EN_RECIPE_TEXT } from './en/recipeText.ts';
 import type { EN_SHELF } from './en/shelf.ts';
 import type { EN_SHOPPING } from './en/shopping.ts';
 import type { EN_STOVE } from './en/stove.ts';
+import type { EN_WAITING } from './en/waiting.ts';
 
 /** English, with the dates as this kitchen writes them. */
 const LOCALES: Readonly<Record<DateOrder, string>> = { dayFirst: 'en-GB', monthFirst: 'en-US' };
@@ -38,6 +39,7 @@ export type MessageKey =
   | keyof typeof EN_BATCH
   | keyof typeof EN_DRINKS
   | keyof typeof EN_FIND
+  | keyof typeof EN_WAITING
   | keyof typeof EN_ITEMS
   | keyof typeof EN_KITCHEN
   | keyof typeof EN_RECIPE_TEXT

@@ -30,6 +30,7 @@ import { EN_RECIPE_TEXT } from './en/recipeText.ts';
 import { EN_SHELF } from './en/shelf.ts';
 import { EN_SHOPPING } from './en/shopping.ts';
 import { EN_STOVE } from './en/stove.ts';
+import { EN_WAITING } from './en/waiting.ts';
 import { sayField } from './fields.ts';
 import './places/batch.ts';
 import {
@@ -52,6 +53,7 @@ const PLACES: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   batch: EN_BATCH,
   drinks: EN_DRINKS,
   find: EN_FIND,
+  waiting: EN_WAITING,
   items: EN_ITEMS,
   kitchen: EN_KITCHEN,
   recipeText: EN_RECIPE_TEXT,

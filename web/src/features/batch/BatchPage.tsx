@@ -19,6 +19,7 @@ import { Answer } from '../../shared/Answer.tsx';
 import { ask } from '../../shared/api.ts';
 import { stepName } from '../../shared/batch/stepWords.ts';
 import { VesselDrawing } from '../../shared/drawings/VesselDrawing.tsx';
+import { deedText } from '../../shared/log/logWords.ts';
 import { recipeText } from '../../shared/recipeText/recipeText.ts';
 import { STAGE_IDS, type StageId, StageLine } from '../../shared/StageLine.tsx';
 import { useShelf } from '../../shared/shelf.ts';
@@ -31,7 +32,6 @@ import { celsius, centimetres, litres, moment, say, sayCode, sayStepProblem } fr
 import { BottleForm } from './BottleForm.tsx';
 import { momentView, stageOf, stagesOf } from './figures.ts';
 import { HowWasIt } from './HowWasIt.tsx';
-import { deedText } from './logWords.ts';
 import { MeasureForm } from './MeasureForm.tsx';
 import { begin, KeptPlan, tellFailed } from './PlanPage.tsx';
 import { BalancePanel } from './panels/BalancePanel.tsx';
@@ -312,8 +312,8 @@ function LogPanel({ live }: { live: LiveBatch }) {
           key={event.id}
           label={
             live.now.log.doubled.includes(event.id)
-              ? say('batchPage.saidOnAnotherDevice', { deedText: deedText(event, live) })
-              : deedText(event, live)
+              ? say('batchPage.saidOnAnotherDevice', { deedText: deedText(event, live.program) })
+              : deedText(event, live.program)
           }
           note={moment(event.atMs, live.nowMs, live.kitchen.zone)}
         >
@@ -321,7 +321,7 @@ function LogPanel({ live }: { live: LiveBatch }) {
             <Button
               size="small"
               onClick={() => void live.record(back.deeds)}
-              aria-label={say('batchPage.undo', { deedText: deedText(event, live) })}
+              aria-label={say('batchPage.undo', { deedText: deedText(event, live.program) })}
             >
               {say('common.undo')}
             </Button>

@@ -19,11 +19,11 @@ import { vesselNowId } from '../../shared/batch/vesselNow.ts';
 import { Choice } from '../../shared/Choice.tsx';
 import { Counter } from '../../shared/Counter.tsx';
 import { Dial } from '../../shared/Dial.tsx';
+import { readingText } from '../../shared/log/logWords.ts';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { role } from '../../theme/theme.ts';
 import { sayWarning } from '../../words/plausibilityWords.ts';
 import { litres, type MessageKey, num, say, sayStepProblem } from '../../words/say.ts';
-import { readingText } from './logWords.ts';
 import { PrimaryAction } from './PrimaryAction.tsx';
 import type { LiveBatch } from './useBatchNow.ts';
 

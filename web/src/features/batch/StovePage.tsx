@@ -15,6 +15,7 @@ import { clocksOf, useOnBatches } from '../../shared/batch/onBatches.ts';
 import { SideJobs } from '../../shared/batch/SideJobs.tsx';
 import { placeName, stepDeed, stepHow, stepName } from '../../shared/batch/stepWords.ts';
 import { Guidance } from '../../shared/Guidance.tsx';
+import { deedText } from '../../shared/log/logWords.ts';
 import { useScheme } from '../../shared/scheme.ts';
 import { useAwake, useCalls, useStoveKeys } from '../../shared/signals.ts';
 import { Caution, ErrorPanel, Loading, VisuallyHidden } from '../../shared/ui.tsx';
@@ -33,7 +34,6 @@ import { GuestsAreHere } from './GuestsAreHere.tsx';
 import { InstrumentStrip } from './InstrumentStrip.tsx';
 import { LotStir } from './LotStir.tsx';
 import { LotsForm, SPLITTABLE } from './LotsForm.tsx';
-import { deedText } from './logWords.ts';
 import { MeasureForm } from './MeasureForm.tsx';
 import { PartsAsTheyAre } from './PartsAsTheyAre.tsx';
 import { PrimaryActionSlot } from './PrimaryAction.tsx';
@@ -442,7 +442,9 @@ function StoveScreen({ live }: { live: LiveBatch }) {
                 disabled={!back}
                 onClick={undo}
                 aria-label={
-                  back ? say('batchPage.undo', { deedText: deedText(back.told, live) }) : say('common.undo')
+                  back
+                    ? say('batchPage.undo', { deedText: deedText(back.told, live.program) })
+                    : say('common.undo')
                 }
               >
                 {say('common.undo')}

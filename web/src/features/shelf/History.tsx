@@ -1,45 +1,14 @@
 import '../../words/places/shelf.ts';
-import { type EventBody, type Kitchen, type LogEvent, shownEvents } from '@big-ladle/core';
+import { type EventBody, type Kitchen, shownEvents } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { placeName } from '../../shared/house.ts';
+import { itemDeedText } from '../../shared/log/itemWords.ts';
 import { useOutbox } from '../../shared/outboxStore.ts';
 import { useThingEvents } from '../../shared/queries.ts';
 import { Panel, Row } from '../../shared/ui.tsx';
 import { undoOf } from '../../shared/undo.ts';
 import { role } from '../../theme/theme.ts';
-import { grams, moment, say, volume } from '../../words/say.ts';
-import { sayWhy } from '../../words/thrownWords.ts';
-
-function deedWords(event: LogEvent, kitchen: Kitchen): string {
-  switch (event.kind) {
-    case 'opened':
-      return say('history.opened');
-    case 'poured':
-      return say('history.poured', { volume: volume(event.body.volumeMl / 1000) });
-    case 'finished':
-      return say('history.finished');
-    case 'discarded':
-      return say('history.thrownOut', { why: sayWhy(event.body) });
-    case 'gaveAway':
-      return say('history.givenTo', { to: event.body.to });
-    case 'moved':
-      return say('history.standsOn', { placeName: placeName(kitchen, event.body.place).toLowerCase() });
-    case 'vented':
-      return say('history.gasLetOff');
-    case 'looked':
-      return event.body.signs.length
-        ? say('history.lookedAt', { signs: event.body.signs.map((s) => say(`sign.${s}`)).join(', ') })
-        : say('history.lookedAtNothingSeen');
-    case 'used':
-      return say('history.for', {
-        mass: grams(event.body.massG),
-        what: say(`use.${event.body.use}`).toLowerCase(),
-      });
-    default:
-      return event.kind;
-  }
-}
+import { moment, say } from '../../words/say.ts';
 
 /** What has happened to a thing, the last first, and one tap back. */
 export function History(props: {
@@ -61,7 +30,7 @@ export function History(props: {
       {shown.map((event) => (
         <Row
           key={event.id}
-          label={deedWords(event, kitchen)}
+          label={itemDeedText(event, kitchen)}
           note={moment(event.atMs, nowMs, kitchen.zone)}
           testId="deed-row"
         >
@@ -69,7 +38,7 @@ export function History(props: {
             <Button
               size="small"
               onClick={() => void record(back.deeds)}
-              aria-label={say('history.undo', { deedWords: deedWords(back.told, kitchen) })}
+              aria-label={say('history.undo', { deedWords: itemDeedText(back.told, kitchen) })}
             >
               {say('common.undo')}
             </Button>

@@ -654,6 +654,8 @@ export const EN_BATCH = {
   // logWords
   'logWords.hot': ' hot',
   'logWords.beganTo': 'began to {name}',
+  'logWords.stepBegan': 'a step began',
+  'logWords.stepSkipped': 'a step skipped',
   'logWords.stepOver': 'step over',
   'logWords.skipped': 'skipped: {name}',
   'logWords.theFlameIsBack': 'the flame is back',

@@ -932,7 +932,10 @@ export const EN = {
 
   // notices
   'notices.theKitchenServerDoes':
-    'The kitchen server does not answer. Clocks run on{waitingSome, select, true {; {waiting} {waitingCount, plural, one {entry waits} other {entries wait}} here and will be sent.} other {.}}',
+    '{who, select, foreign {What answers here is not Big Ladle: a network that wants a sign-in, perhaps, or another program.} said {{detail}} other {The kitchen server does not answer.}} Clocks run on{waitingSome, select, true {; {waiting} {waitingCount, plural, one {entry waits} other {entries wait}} here and will be sent.} other {.}}',
+  'notices.keepsNothing':
+    'This browser stores nothing: a private window, or no room. Entries go straight to the kitchen server; one that waits is lost when the page is closed.',
+  'notices.lookAtThem': 'Look',
   'notices.oneEntryWaitsEntries':
     '{lengthCount, plural, one {One entry waits} other {{count} entries wait}} here and {lengthCount, plural, one {is} other {are}} tried again: {held}',
 

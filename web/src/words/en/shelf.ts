@@ -84,6 +84,8 @@ export const EN_SHELF = {
   'history.for': '{mass} for {what}',
   'history.whatHasHappened': 'What has happened',
   'history.nothingYetItStands': 'Nothing yet: it stands where it was put.',
+  'history.earlier': 'Set an earlier time',
+  'history.tookBack': 'Took back',
   'history.undo': 'Undo: {deedWords}',
 
   // leftoverPage

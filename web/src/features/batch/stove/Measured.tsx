@@ -1,7 +1,7 @@
 import '../../../words/places/batch.ts';
 import Box from '@mui/material/Box';
+import { readingText } from '../../../shared/log/logWords.ts';
 import { say, volume } from '../../../words/say.ts';
-import { readingText } from '../logWords.ts';
 import type { LiveBatch } from '../useBatchNow.ts';
 
 /** What was measured in this step, against what the model had. */

@@ -1,8 +1,8 @@
 import '../../words/places/batch.ts';
 import type { LogEvent, Program } from '@big-ladle/core';
-import { stepDeed, stepName } from '../../shared/batch/stepWords.ts';
 import { sayItem, sayLot } from '../../words/names.ts';
 import { sayClock, sayNoted } from '../../words/saidWords.ts';
+import { stepDeed, stepName } from '../batch/stepWords.ts';
 import '../../words/places/items.ts';
 import { celsius, duration, grams, litres, num, say, sayCode } from '../../words/say.ts';
 
@@ -24,20 +24,20 @@ export function readingText(reading: Extract<LogEvent, { kind: 'measured' }>['bo
   }
 }
 
-/** An entry of the log in words. */
-export function deedText(event: LogEvent, live: { program: Program }): string {
+/** An entry of a batch's log in words. @param program of the batch; null: it is not known here. */
+export function deedText(event: LogEvent, program: Program | null): string {
   const stepId = 'stepId' in event.body ? event.body.stepId : undefined;
-  const step = live.program.steps.find((s) => s.id === stepId);
-  const name = step ? stepName(step, live.program).toLowerCase() : '';
+  const step = program?.steps.find((s) => s.id === stepId);
+  const name = step && program ? stepName(step, program).toLowerCase() : '';
   switch (event.kind) {
     case 'planned':
       return say('logWords.planned');
     case 'stepStarted':
-      return say('logWords.beganTo', { name });
+      return name ? say('logWords.beganTo', { name }) : say('logWords.stepBegan');
     case 'stepEnded':
-      return step ? stepDeed(step, live.program) : say('logWords.stepOver');
+      return step && program ? stepDeed(step, program) : say('logWords.stepOver');
     case 'skipped':
-      return say('logWords.skipped', { name });
+      return name ? say('logWords.skipped', { name }) : say('logWords.stepSkipped');
     case 'flame':
       return event.body.on ? say('logWords.theFlameIsBack') : say('logWords.theFlameWentOut');
     case 'strainedEarly':
@@ -45,7 +45,7 @@ export function deedText(event: LogEvent, live: { program: Program }): string {
         ? say('logWords.strainedEarlyOnceMore', { water: litres(event.body.waterL) })
         : say('logWords.strainedEarly');
     case 'swapped': {
-      const line = live.program.lines.find((l) => l.id === event.body.lineId);
+      const line = program?.lines.find((l) => l.id === event.body.lineId);
       return say('logWords.reallyWentInNot', {
         mass: grams(event.body.massG),
         massSome: event.body.massG > 0,

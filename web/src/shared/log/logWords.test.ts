@@ -41,7 +41,7 @@ const said = (kind: string, body: object): string =>
       kind,
       body,
     } as LogEvent,
-    { program },
+    program,
   );
 const boil = program.steps.find((s) => s.kind === 'boil')!.id;
 const ginger = program.lines.find((l) => l.itemId.startsWith('ginger'))!;
