@@ -76,3 +76,35 @@ test('a finished batch is there as plain text, with what really went in', async 
   ]);
   expect(readFileSync(await download.path(), 'utf8')).toBe(await text.textContent());
 });
+
+test('a batch that cannot be read hurts only itself: saved, put out of sight, brought back', async ({
+  page,
+  server,
+}) => {
+  const archive = await server.api<{ batches: { id: string; pins: object | null }[] }>('GET', '/archive');
+  const batch = archive.batches.find((b) => b.id === 'demo-steeping')!;
+  await server.api('POST', '/archive', {
+    ...archive,
+    batches: [{ ...batch, id: 'poison', pins: { ...batch.pins, program: { steps: 7 } } }],
+    events: [],
+  });
+  await page.goto(server.url);
+  const told = page.getByTestId('unreadable');
+  await expect(told).toContainText('The others are as they were');
+  await expect(page.getByTestId('on-pot').first()).toBeVisible();
+  await told.getByRole('link', { name: 'What can be done' }).click();
+  await expect(told).toContainText('Batch poison');
+  const saved = page.waitForEvent('download');
+  await told.getByRole('link', { name: 'Save it as a file' }).click();
+  expect((await saved).suggestedFilename()).toBe('batch.json');
+  await told.getByRole('button', { name: 'Put it out of sight' }).click();
+  await expect(told).toContainText('It stands under Kitchen');
+  await page.goto(server.url);
+  await expect(page.getByTestId('on-pot').first()).toBeVisible();
+  await expect(told).toBeHidden();
+  await page.goto(`${server.url}/kitchen?part=data`);
+  await page.getByTestId('out-of-sight').getByRole('link').click();
+  await told.getByRole('button', { name: 'Bring it back' }).click();
+  await page.goto(server.url);
+  await expect(told).toBeVisible();
+});

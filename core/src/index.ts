@@ -455,6 +455,7 @@ export {
 } from './log/events/table.ts';
 export { effectiveProgram, foldBatch } from './log/foldBatch.ts';
 export { FIRST_PLACE, foldItem, freshItem, type ItemLog, isGone, itemAfter } from './log/foldItem.ts';
+export { type BatchToRead, readBatch, type Unreadable } from './log/readBatch.ts';
 export { type BoilInput, type BoilRate, boilOff } from './physics/boilOff.ts';
 export { arrhenius, drawnAfter, redLeft } from './physics/extraction.ts';
 export {

@@ -58,6 +58,8 @@ export const batchSchema = v.strictObject({
   updatedMs: moment,
   /** Only where it is practised and not made. */
   rehearsal: v.optional(rehearsalSchema),
+  /** When it was put out of sight, because it cannot be read; it stays in the file and in the archive. */
+  awayMs: v.optional(moment),
 });
 export type Batch = v.InferOutput<typeof batchSchema>;
 
@@ -65,6 +67,8 @@ export type Batch = v.InferOutput<typeof batchSchema>;
 export interface BatchAtAGlance {
   startedMs: number | null;
   endedMs: number | null;
+  /** It cannot be read: what the fold met. */
+  unreadable?: string;
   /** Given up before its bottles. */
   stopped?: true;
   currentStepId: string | null;
@@ -103,6 +107,7 @@ export const newRehearsalSchema = v.strictObject({
   seed: whole(0, 1_000_000),
   events: firstEvents,
 });
+export const awaySchema = v.strictObject({ away: v.boolean() });
 export const rehearsalEditSchema = v.strictObject({
   speed: v.optional(v.picklist(REHEARSAL_SPEEDS)),
   kept: v.optional(v.boolean()),

@@ -32,6 +32,7 @@ export const PROBLEMS = {
   // Events
   inTheFuture: 422,
   notStarted: 409,
+  unreadable: 409,
   unknownPlace: 422,
   unknownStep: 422,
   idTaken: 422,

@@ -27,6 +27,8 @@ export const ROUTES = {
     query: v.object({
       status: v.optional(v.picklist(m.BATCH_STATUSES)),
       rehearsals: v.optional(v.literal('1')),
+      /** Those that were put out of sight. */
+      away: v.optional(v.literal('1')),
       before: v.optional(number),
     }),
     answer: computed<m.BatchList>(),
@@ -34,6 +36,7 @@ export const ROUTES = {
   createBatch: post('/batches', { body: m.newBatchSchema, answer: computed<m.Batch>() }),
   batch: get('/batches/:id', { answer: computed<m.BatchDoc>() }),
   savePlan: put('/batches/:id', { body: m.planEditSchema, answer: computed<m.Batch>() }),
+  putBatchAway: put('/batches/:id/away', { body: m.awaySchema, answer: computed<m.Batch>() }),
   dropPlan: del('/batches/:id', { query: seenVersion }),
   startBatch: post('/batches/:id/start', { body: m.startSchema, answer: computed<m.Batch>() }),
 

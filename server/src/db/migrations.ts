@@ -243,4 +243,13 @@ export const MIGRATIONS: readonly Migration[] = [
       });
     },
   },
+  {
+    name: '009-out-of-sight',
+    async up(knex) {
+      await knex.schema.alterTable('batch', (t) => {
+        /** When a batch that cannot be read was put out of sight; null for every other one. */
+        t.double('away_ms');
+      });
+    },
+  },
 ];

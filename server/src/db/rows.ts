@@ -24,6 +24,7 @@ interface BatchRow {
   created_ms: number;
   updated_ms: number;
   rehearsal?: string | null;
+  away_ms?: number | null;
   /** From its projection; null while there is none. */
   done?: number | null;
 }
@@ -47,6 +48,7 @@ export const batchFromRow = (row: BatchRow): Batch => ({
   createdMs: row.created_ms,
   updatedMs: row.updated_ms,
   ...(row.rehearsal ? { rehearsal: JSON.parse(row.rehearsal) as Rehearsal } : {}),
+  ...(row.away_ms ? { awayMs: row.away_ms } : {}),
 });
 
 export const batchToRow = (batch: Batch): Omit<BatchRow, 'done'> => ({
@@ -59,6 +61,7 @@ export const batchToRow = (batch: Batch): Omit<BatchRow, 'done'> => ({
   created_ms: batch.createdMs,
   updated_ms: batch.updatedMs,
   rehearsal: batch.rehearsal ? JSON.stringify(batch.rehearsal) : null,
+  away_ms: batch.awayMs ?? null,
 });
 
 export const eventToRow = (event: LogEvent, receivedMs: number) => ({

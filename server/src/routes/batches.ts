@@ -7,6 +7,7 @@ import {
   deletePlan,
   forgetRehearsal,
   listBatches,
+  putAway,
   startBatch,
   updatePlan,
 } from '../services/batches.ts';
@@ -23,6 +24,7 @@ export function serveBatches(serve: Serve, { db, clock }: ApiParts): void {
   }));
   serve(ROUTES.batch, async ({ params }) => ({ answer: await batchWithEvents(db, params.id) }));
   serve(ROUTES.savePlan, ({ params, body }) => updatePlan(db, params.id, body, clock.nowMs()));
+  serve(ROUTES.putBatchAway, ({ params, body }) => putAway(db, params.id, body.away, clock.nowMs()));
   serve(ROUTES.dropPlan, ({ params, query }) => deletePlan(db, params.id, query.version));
   serve(ROUTES.startBatch, ({ params, body }) => startBatch(db, params.id, body, clock.nowMs()));
   serve(ROUTES.createRehearsal, async ({ body }) => ({

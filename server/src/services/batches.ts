@@ -47,6 +47,8 @@ export async function listBatches(db: Db, query: QueryOf<typeof ROUTES.batches>)
     .select('batch_now.state');
   if (query.rehearsals) find.whereNotNull('batch.rehearsal');
   else find.whereNull('batch.rehearsal');
+  if (query.away) find.whereNotNull('batch.away_ms');
+  else find.whereNull('batch.away_ms');
   if (query.status === 'planned') find.where('batch.status', 'planned');
   else if (query.status)
     find.whereNot('batch.status', 'planned').where('batch_now.done', query.status === 'done' ? 1 : 0);
@@ -137,6 +139,16 @@ export async function updatePlan(
     requireVersion(batch, version, plan);
     await checkPlan(trx, plan, nowMs);
     const next: Batch = { ...batch, plan, version: version + 1, updatedMs: nowMs };
+    await trx('batch').where({ id }).update(batchToRow(next));
+    return told(next);
+  });
+}
+
+/** Puts a batch out of sight, or back into it. Nothing of it is changed. */
+export async function putAway(db: Db, id: string, away: boolean, nowMs: number): Promise<Outcome<Batch>> {
+  return db.transaction(async (trx) => {
+    const { awayMs: _, ...batch } = await requireBatch(trx, id);
+    const next: Batch = { ...batch, version: batch.version + 1, ...(away ? { awayMs: nowMs } : {}) };
     await trx('batch').where({ id }).update(batchToRow(next));
     return told(next);
   });

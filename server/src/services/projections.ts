@@ -5,7 +5,6 @@ import {
   type BatchLog,
   type BatchNow,
   type BottleItem,
-  batchAt,
   boiledLinesOf,
   bottleOf,
   type Composition,
@@ -30,6 +29,7 @@ import {
   massG,
   type Pins,
   pinnedTables,
+  readBatch,
   readStored,
   residueOf,
   SHIPPED_TABLES,
@@ -45,6 +45,7 @@ import {
 } from '@big-ladle/core';
 import type { Db } from '../db/open.ts';
 import { batchFromRow, batchRows } from '../db/rows.ts';
+import { HttpProblem } from '../problems.ts';
 import { type Frozen, freeze, keyOfLog, newerOf } from './frozen.ts';
 import { rebuildOwners, takenFrom } from './itemOwners.ts';
 
@@ -83,22 +84,61 @@ export async function batchOf(db: Db, id: string): Promise<Batch | null> {
 /** The tables as a batch pinned them. */
 export const tablesOf = (pins: Pins): Tables => pinnedTables(SHIPPED_TABLES, pins);
 
+/** A batch whose log cannot be folded: it hurts itself, and no other. */
+class UnreadableBatch extends HttpProblem {
+  constructor(
+    id: string,
+    readonly why: string,
+  ) {
+    super('unreadable', { params: { id } });
+  }
+}
+
 /**
  * Folds a batch's log again and rewrites its projections, in the caller's transaction.
  * @returns the problem that the log makes the interpreter meet, if any.
+ * @throws HttpProblem `unreadable` where it cannot be folded.
  */
 export async function projectBatch(db: Db, batch: Batch): Promise<StepProblem | null> {
+  try {
+    return await writeProjections(db, batch);
+  } catch (error) {
+    // What the file says is the file's; all else is met in what is stored of this batch.
+    if (error instanceof HttpProblem || isOfFile(error)) throw error;
+    throw new UnreadableBatch(batch.id, error instanceof Error ? error.message : String(error));
+  }
+}
+
+const isOfFile = (error: unknown): boolean =>
+  /^(?:SQLITE|E[A-Z]+)/.test((error as { code?: string } | null)?.code ?? '');
+
+/** A batch that cannot be folded is shown as that; its bottles stay as they were last known. */
+async function markUnreadable(db: Db, batch: Batch, why: string): Promise<void> {
+  const state: BatchAtAGlance = {
+    startedMs: null,
+    endedMs: null,
+    currentStepId: null,
+    litres: 0,
+    unreadable: why,
+  };
+  await db('batch_now').where({ batch_id: batch.id }).del();
+  await db('batch_now').insert({ batch_id: batch.id, state: JSON.stringify(state), done: 0, gift_ms: null });
+}
+
+async function writeProjections(db: Db, batch: Batch): Promise<StepProblem | null> {
   await db('batch_now').where({ batch_id: batch.id }).del();
   await db('task_now').where({ batch_id: batch.id }).del();
   if (!batch.pins) {
     await db('item_now').where({ batch_id: batch.id }).del();
     return null;
   }
-  const { program, kitchen } = batch.pins;
+  const { pins } = batch;
   const events = await eventsOf(db, streamKindOf(batch), batch.id);
   // As of the last thing that happened, so that a rebuild gives the same rows whenever it runs.
   const atMs = events.reduce((latest, e) => Math.max(latest, e.atMs), 0);
-  const now = batchAt(program, kitchen, tablesOf(batch.pins), events, atMs);
+  const read = readBatch(pins, () => tablesOf(pins), events, atMs);
+  if (!read.ok) throw new UnreadableBatch(batch.id, read.problem);
+  const now = read.value;
   const finished = finishedLiquor(now.forecast);
   const litres = finishedL(now.forecast);
   const state: BatchAtAGlance = {
@@ -307,12 +347,22 @@ export async function projectItem(db: Db, itemId: string): Promise<void> {
   });
 }
 
-/** Throws every projection away and folds all logs again. */
+/** Folds all logs again and writes every projection anew. A batch that cannot be folded is marked, and the others go on. */
 export async function rebuildAll(db: Db): Promise<number> {
-  for (const table of ['batch_now', 'item_now', 'task_now']) await db(table).del();
   await rebuildOwners(db);
   const rows = await batchRows(db).orderBy('id');
-  for (const row of rows) await projectBatch(db, batchFromRow(row));
+  for (const table of ['batch_now', 'item_now', 'task_now'])
+    await db(table).whereNotIn('batch_id', db('batch').select('id')).del();
+  for (const row of rows) {
+    const batch = batchFromRow(row);
+    try {
+      // In a savepoint: what it has written before it failed goes with it.
+      await db.transaction((trx) => projectBatch(trx, batch));
+    } catch (error) {
+      if (!(error instanceof UnreadableBatch)) throw error;
+      await markUnreadable(db, batch, error.why);
+    }
+  }
   return rows.length;
 }
 

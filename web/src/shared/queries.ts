@@ -56,6 +56,13 @@ export const useKitchen = () =>
 
 export const useBatches = () => useQuery({ queryKey: keys.batches, queryFn: () => ask(ROUTES.batches, {}) });
 
+/** Those that cannot be read and were put out of sight. */
+export const useBatchesAway = () =>
+  useQuery({
+    queryKey: [...keys.batches, 'away'],
+    queryFn: () => ask(ROUTES.batches, { query: { away: '1' } }),
+  });
+
 export const useRehearsals = () =>
   useQuery({ queryKey: keys.rehearsals, queryFn: () => ask(ROUTES.batches, { query: { rehearsals: '1' } }) });
 

@@ -47,14 +47,16 @@ import { TwoColumns } from './panels/TwoColumns.tsx';
 import { WashPanel } from './panels/WashPanel.tsx';
 import { SetAside } from './SetAside.tsx';
 import { SweetenForm } from './SweetenForm.tsx';
+import { UnreadableBatch } from './UnreadableBatch.tsx';
 import { type LiveBatch, useLiveBatch } from './useBatchNow.ts';
 
 /** A batch: the plan while it is one, then the table of what is on or done. */
 export function BatchPage() {
   const { id = '' } = useParams();
-  const { live, batch, isPending, error, refetch } = useLiveBatch(id);
+  const { live, batch, unreadable, isPending, error, refetch } = useLiveBatch(id);
   if (isPending) return <Loading />;
   if (live) return <BatchTable live={live} />;
+  if (batch && unreadable !== null) return <UnreadableBatch batch={batch} why={unreadable} />;
   if (batch) return <KeptPlan key={batch.id} batch={batch} />;
   return <ErrorPanel error={error} again={refetch} />;
 }

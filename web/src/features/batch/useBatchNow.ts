@@ -1,7 +1,6 @@
 import {
   type Batch,
   type BatchNow,
-  batchAt,
   type EffectiveProgram,
   type EventBody,
   type Kitchen,
@@ -9,6 +8,7 @@ import {
   type PlannedProgram,
   type Pot,
   type Recipe,
+  readBatch,
   rehearsalNow,
   type Step,
   type Tables,
@@ -52,6 +52,8 @@ const REHEARSED_TICK_MS = 250;
 export function useLiveBatch(id: string): {
   live: LiveBatch | null;
   batch: Batch | undefined;
+  /** Why it cannot be read; null: it can, or it is a plan. */
+  unreadable: string | null;
   isPending: boolean;
   error: unknown;
   refetch: () => void;
@@ -62,13 +64,13 @@ export function useLiveBatch(id: string): {
   const realMs = useNow(rehearsal ? REHEARSED_TICK_MS : 1000);
   const nowMs = rehearsal ? rehearsalNow(rehearsal, realMs) : realMs;
   const coarseMs = Math.floor(nowMs / LOOK_AGAIN_MS) * LOOK_AGAIN_MS;
-  const now = useMemo(
+  const pinned = batch?.pins ?? null;
+  const read = useMemo(
     () =>
-      batch?.pins
-        ? batchAt(
-            batch.pins.program,
-            batch.pins.kitchen,
-            tablesOf(batch.pins),
+      pinned
+        ? readBatch(
+            pinned,
+            () => tablesOf(pinned),
             events,
             Math.max(
               coarseMs,
@@ -76,9 +78,10 @@ export function useLiveBatch(id: string): {
             ),
           )
         : null,
-    [batch, events, coarseMs],
+    [pinned, events, coarseMs],
   );
-  const pins = batch?.pins;
+  const now = read?.ok ? read.value : null;
+  const pins = read?.ok ? pinned : null;
   const kitchen = useMemo(() => (pins ? withServing(pins.kitchen, pins.recipe) : null), [pins]);
   const pot = pins?.kitchen.pots.find((p) => p.id === pins.program.potId);
   const live: LiveBatch | null =
@@ -104,5 +107,12 @@ export function useLiveBatch(id: string): {
             ),
         }
       : null;
-  return { live, batch, isPending: query.isPending, error: query.error, refetch: () => void query.refetch() };
+  return {
+    live,
+    batch,
+    unreadable: read && !read.ok ? read.problem : null,
+    isPending: query.isPending,
+    error: query.error,
+    refetch: () => void query.refetch(),
+  };
 }

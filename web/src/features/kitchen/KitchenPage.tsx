@@ -32,6 +32,7 @@ import { InstrumentsPanel } from './InstrumentsPanel.tsx';
 import { LabelsPanel } from './LabelsPanel.tsx';
 import { MessagesPanel } from './MessagesPanel.tsx';
 import { measureName } from './names.ts';
+import { OutOfSight } from './OutOfSight.tsx';
 import { ArchivePanel, ToolsPanel } from './ToolsAndArchive.tsx';
 
 type Editing =
@@ -353,6 +354,7 @@ export function KitchenPage() {
             <BackupPanel zone={kitchen.zone} />
             <ArchivePanel />
             <DevicesPanel zone={kitchen.zone} />
+            <OutOfSight zone={kitchen.zone} />
           </>
         )}
       </Box>

@@ -2,6 +2,7 @@ import '../../words/places/stove.ts';
 import {
   type AwayWindow,
   awayWindows,
+  type Batch,
   type BatchList,
   latestStart,
   type Program,
@@ -76,7 +77,7 @@ type KitchenNow = NonNullable<ReturnType<typeof useKitchen>['data']>['kitchen'];
 
 function Board(props: { planned: BatchList['batches']; nowMs: number; kitchen: KitchenNow }) {
   const { planned, nowMs, kitchen } = props;
-  const { entries: board, clocks, on, isPending } = useOnBoard(nowMs);
+  const { entries: board, clocks, on, unreadable, isPending } = useOnBoard(nowMs);
   const due = useAlarms(clocks.flatMap(momentsOf), nowMs, 'Big Ladle');
   const plans = usePlans(planned, kitchen);
   return (
@@ -90,6 +91,7 @@ function Board(props: { planned: BatchList['batches']; nowMs: number; kitchen: K
     >
       <Box sx={{ display: 'grid', gap: 1.75, minWidth: 0 }}>
         <AlarmQueue due={due} />
+        {unreadable.length > 0 && <CannotBeRead batches={unreadable} />}
         {/* All at once, so that nothing jumps when the pots come. */}
         {isPending ? (
           <Box sx={{ minHeight: { xs: '100vh', lg: 0 } }}>
@@ -141,6 +143,19 @@ function Board(props: { planned: BatchList['batches']; nowMs: number; kitchen: K
         <Rehearsals />
       </Box>
     </Box>
+  );
+}
+
+/** Batches that cannot be read, with the way to what can be done. */
+function CannotBeRead({ batches }: { batches: readonly Batch[] }) {
+  return (
+    <Panel title={say('unreadable.title', { count: batches.length })} testId="unreadable">
+      {batches.map((batch) => (
+        <Row key={batch.id} label={sayDrink(batch.plan.recipeId)} note={say('unreadable.others')}>
+          <Link to={`/batches/${batch.id}`}>{say('unreadable.look')}</Link>
+        </Row>
+      ))}
+    </Panel>
   );
 }
 

@@ -1,5 +1,5 @@
 import '../../words/places/stove.ts';
-import { MINUTE_MS, type Pot } from '@big-ladle/core';
+import { type Batch, MINUTE_MS, type Pot } from '@big-ladle/core';
 import { colours } from '../../shared/batch/liquorColour.ts';
 import { clocksOf, type OnBatch, type RunningClock, useOnBatches } from '../../shared/batch/onBatches.ts';
 import { stepName } from '../../shared/batch/stepWords.ts';
@@ -52,9 +52,10 @@ export function useOnBoard(nowMs: number): {
   entries: BoardEntry[];
   clocks: RunningClock[];
   on: readonly OnBatch[];
+  unreadable: readonly Batch[];
   isPending: boolean;
 } {
-  const { on, isPending } = useOnBatches(Math.floor(nowMs / LOOK_AGAIN_MS) * LOOK_AGAIN_MS);
+  const { on, unreadable, isPending } = useOnBatches(Math.floor(nowMs / LOOK_AGAIN_MS) * LOOK_AGAIN_MS);
   const entries = on.flatMap((batch): BoardEntry[] => {
     const { kitchen } = batch.batch.pins!;
     const { program } = batch.now.log;
@@ -117,6 +118,7 @@ export function useOnBoard(nowMs: number): {
     entries: entries.sort((a, b) => (a.clock?.endMs ?? 0) - (b.clock?.endMs ?? 0)),
     clocks: clocks.sort((a, b) => a.endMs - b.endMs),
     on,
+    unreadable,
     isPending,
   };
 }

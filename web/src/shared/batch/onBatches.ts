@@ -1,9 +1,9 @@
 import {
   type Batch,
   type BatchNow,
-  batchAt,
   drawsStanding,
   MINUTE_MS,
+  readBatch,
   type Step,
   warmLimitOf,
 } from '@big-ladle/core';
@@ -100,18 +100,29 @@ export function clocksOf(
   return clocks;
 }
 
-/** All batches that are on, with their logs, as of `nowMs`. */
-export function useOnBatches(nowMs: number): { on: OnBatch[]; isPending: boolean; error: unknown } {
+/** All batches that are on, with their logs, as of `nowMs`; one that cannot be read takes no other with it. */
+export function useOnBatches(nowMs: number): {
+  on: OnBatch[];
+  unreadable: Batch[];
+  isPending: boolean;
+  error: unknown;
+} {
   const list = useBatches();
   const ids = (list.data?.batches ?? []).filter((b) => b.batch.status === 'on').map((b) => b.batch.id);
   const docs = useQueries({
     queries: ids.map(batchQuery),
   });
   const on: OnBatch[] = [];
+  const unreadable: Batch[] = [];
   for (const { data } of docs) {
     const pins = data?.batch.pins;
     if (!data || !pins) continue;
-    const now = batchAt(pins.program, pins.kitchen, tablesOf(pins), data.events, nowMs);
+    const read = readBatch(pins, () => tablesOf(pins), data.events, nowMs);
+    if (!read.ok) {
+      unreadable.push(data.batch);
+      continue;
+    }
+    const now = read.value;
     on.push({
       batch: data.batch,
       now,
@@ -120,6 +131,7 @@ export function useOnBatches(nowMs: number): { on: OnBatch[]; isPending: boolean
   }
   return {
     on: on.filter((b) => b.now.log.endedMs === null),
+    unreadable,
     isPending: list.isPending || docs.some((d) => d.isPending),
     error: list.error,
   };

@@ -654,6 +654,15 @@ export const EN_BATCH = {
   // logWords
   'logWords.hot': ' hot',
   'logWords.beganTo': 'began to {name}',
+  'unreadable.lead':
+    'What is stored of it is not what it should be. Nothing of it is thrown away, and the others are not touched.',
+  'unreadable.save': 'Save it as a file',
+  'unreadable.putAway': 'Put it out of sight',
+  'unreadable.bringBack': 'Bring it back into sight',
+  'unreadable.where': 'It stands under Kitchen, Backup and devices.',
+  'unreadable.report': 'For a report',
+  'unreadable.reportText': 'Batch {id}, version {version}: {why}',
+  'unreadable.backups': 'To the backups',
   'logWords.stepBegan': 'a step began',
   'logWords.stepSkipped': 'a step skipped',
   'logWords.stepOver': 'step over',

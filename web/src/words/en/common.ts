@@ -939,6 +939,12 @@ export const EN = {
   'notices.oneEntryWaitsEntries':
     '{lengthCount, plural, one {One entry waits} other {{count} entries wait}} here and {lengthCount, plural, one {is} other {are}} tried again: {held}',
 
+  // unreadable
+  'unreadable.title': '{count, plural, one {A batch cannot be read} other {Some batches cannot be read}}',
+  'unreadable.look': 'What can be done',
+  'unreadable.others': 'The others are as they were.',
+  'unreadable.outOfSight': 'Out of sight',
+
   // stageLine
   'stageLine.stagesOfThisBatch': 'Stages of this batch',
 

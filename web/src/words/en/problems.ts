@@ -32,6 +32,8 @@ export const EN_PROBLEMS = {
   'problem.cannotStart': 'This plan does not work out in this kitchen yet.',
   'problem.notAnArchive': 'This file is not a Big Ladle archive. Nothing was taken in.',
   'problem.inTheFuture': 'This is dated in the future. Check the clock of this device.',
+  'problem.unreadable':
+    'What is stored of this batch cannot be read, so nothing is added to it. It can be saved as a file.',
   'problem.notStarted': 'This batch has not started yet.',
   'problem.unknownPlace': 'This kitchen has no place {id}.',
   'problem.unknownStep': 'This batch has no step {id}.',
