@@ -21,6 +21,7 @@ const OWN = new Set([
   'forWhom',
   'why',
   'drinkName',
+  'folder',
 ]);
 
 /** Everything in an answer of the server that a cook wrote herself. */
@@ -55,6 +56,7 @@ const ANSWERS = [
   '/items/gone',
   '/gifts',
   '/archive',
+  '/backups',
 ];
 async function ownOf(server: KitchenServer): Promise<Set<string>> {
   const own = new Set<string>();

@@ -220,11 +220,15 @@ export async function begun(
   await server.api('POST', '/events', { events });
 }
 
-/** Ends the steps from one on up to the bottling, a second each. */
-export async function toTheBottles(server: KitchenServer, isFirst: (kind: string) => boolean): Promise<void> {
+/** Ends the steps of a batch from one on up to the bottling, a second each. */
+export async function toTheBottles(
+  server: KitchenServer,
+  isFirst: (kind: string) => boolean,
+  id = 'batch',
+): Promise<void> {
   const { batch } = await server.api<{
     batch: { pins: { program: { steps: { id: string; kind: string }[] } } };
-  }>('GET', '/batches/batch');
+  }>('GET', `/batches/${id}`);
   const { steps } = batch.pins.program;
   const from = steps.findIndex((s) => isFirst(s.kind));
   await endSteps(
@@ -233,15 +237,20 @@ export async function toTheBottles(server: KitchenServer, isFirst: (kind: string
       from,
       steps.findIndex((s) => s.kind === 'bottle'),
     ),
+    id,
   );
 }
 
 /** Another device ends some steps, a second each. */
-export async function endSteps(server: KitchenServer, steps: readonly { id: string }[]): Promise<void> {
+export async function endSteps(
+  server: KitchenServer,
+  steps: readonly { id: string }[],
+  batchId = 'batch',
+): Promise<void> {
   await server.api('POST', '/events', {
     events: steps.map(({ id }, i) => ({
       id: `end-${id}`,
-      stream: { kind: 'batch', id: 'batch' },
+      stream: { kind: 'batch', id: batchId },
       v: 1,
       atMs: server.nowMs() - (steps.length - i) * 1000,
       deviceId: 'other',

@@ -1,4 +1,4 @@
-import { expect, test } from './kitchenServer.ts';
+import { expect, test, toTheBottles } from './kitchenServer.ts';
 
 const MESSAGE = `hey for the lantern supper, the red one. You want two good mugs of the dried sorrel, washed till the sand is gone,
 and a hand of ginger bashed up. Peel of two oranges. A few cloves. Cover with 8 litres of cold water and leave it on the
@@ -67,6 +67,15 @@ test('a messy message: three facts mended in place, one left out, one put in by 
   await page.getByRole('link', { name: 'Start' }).click();
   await expect(page.getByTestId('ingredient-list')).toContainText('Ginger, bruised');
   await expect(page.getByTestId('ingredient-list')).not.toContainText('Clove');
+  // Cooked: what was put in by hand stands among what goes in, what was left out does not.
+  await page.getByRole('button', { name: 'Start now' }).click();
+  await page.getByTestId('ready').click();
+  const id = /batches\/([^/]+)/.exec(page.url())![1]!;
+  await toTheBottles(server, () => true, id);
+  await page.getByRole('button', { name: 'Bottled, onto the cold shelf' }).click();
+  await expect(page.getByTestId('stove-end')).toBeVisible();
+  await page.goto(`${server.url}/shelf`);
+  await expect(page.locator('main')).toContainText('Red for the lantern supper');
 });
 
 test('two drinks in one text: each with its own lines; a drink that is never heated says so', async ({

@@ -253,3 +253,16 @@ describe('settings of the surroundings', () => {
     expect(() => from(env)).toThrow(message);
   });
 });
+
+describe('while nothing can be written', () => {
+  it('nobody is let in or shut out, as it would be forgotten; what is there is read', async () => {
+    server = new TestServer({ open: true, publicUrl: null, tls: false });
+    server.readOnly = true;
+    await server.open();
+    expect((await server.api('GET', '/kitchen')).status).toBe(200);
+    const { code } = (await server.api('GET', '/access')).body.pairing;
+    const letIn = await fromOutside('POST', '/pairing', { body: { code, name: 'Tablet' } });
+    expect(letIn).toMatchObject({ status: 507, body: { title: 'storage' } });
+    expect((await server.api('DELETE', '/access/devices/any')).status).toBe(507);
+  });
+});

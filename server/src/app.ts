@@ -5,7 +5,7 @@ import compression from 'compression';
 import express, { type Express } from 'express';
 import helmet from 'helmet';
 import { hasFirstScreen, onlyOwnNames, onlyPaired } from './access.ts';
-import { problemHandler } from './problems.ts';
+import { HttpProblem, problemHandler } from './problems.ts';
 import { accessRouter, pairingRouter } from './routes/access.ts';
 import { type ApiParts, apiRouter } from './routes/api.ts';
 import { PairingCode } from './services/devices.ts';
@@ -70,6 +70,13 @@ export function buildApp(parts: AppParts): Express {
     hasFirstScreen(openness) ? undefined : (code) => parts.tell(`The code for letting a device in: ${code}`),
   );
   if (!hasFirstScreen(openness)) pairing.show();
+  // Also nobody is let in or shut out: that would be forgotten with the copy in memory.
+  if (parts.readOnly)
+    app.use('/api', (req, _res, next) => {
+      if (!['GET', 'HEAD'].includes(req.method) && req.path !== '/test/clock')
+        throw new HttpProblem('storage');
+      next();
+    });
   app.use('/api', pairingRouter({ ...parts, pairing }));
   app.use('/api', onlyPaired(parts.db, parts.clock, openness));
   app.use('/api', accessRouter({ ...parts, pairing }));

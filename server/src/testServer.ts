@@ -58,6 +58,8 @@ export class TestServer {
   readonly told: string[] = [];
   /** How often it was asked to close and begin anew. */
   restarts = 0;
+  /** It runs on a copy in memory, as where nothing can be written. */
+  readOnly = false;
   hub!: StreamHub;
   db!: Db;
   /** Where it listens, without a path. */
@@ -75,7 +77,7 @@ export class TestServer {
       clock: this.clock,
       hub: this.hub,
       version: 'test',
-      readOnly: false,
+      readOnly: this.readOnly,
       backups: new BackupDesk(
         this.dir,
         this.clock,

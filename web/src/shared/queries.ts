@@ -32,6 +32,7 @@ export const keys = {
   batch: (id: string) => ['batch', id] as const,
   items: ['items'] as const,
   thing: (id: string) => ['items', 'thing', id] as const,
+  thingEvents: (id: string) => ['items', 'thing', id, 'events'] as const,
   fridge: ['fridge'] as const,
   gifts: ['gifts'] as const,
   rehearsals: ['rehearsals'] as const,
@@ -112,11 +113,16 @@ export const useItems = () =>
 export const useThing = (id: string) =>
   useQuery({ queryKey: keys.thing(id), queryFn: () => ask(ROUTES.item, { params: { id } }) });
 
-/** What has happened to one thing, for its history and for undo. */
+/** What has happened to one thing, for its history and for undo; what this window has heard already stays. */
 export const useThingEvents = (id: string) =>
   useQuery({
-    queryKey: [...keys.thing(id), 'events'],
-    queryFn: () => ask(ROUTES.itemEvents, { params: { id } }),
+    queryKey: keys.thingEvents(id),
+    queryFn: async (): Promise<{ events: LogEvent[] }> => {
+      const { events } = await ask(ROUTES.itemEvents, { params: { id } });
+      const fetched = new Set(events.map((e) => e.id));
+      const heard = queryClient.getQueryData<{ events: LogEvent[] }>(keys.thingEvents(id))?.events ?? [];
+      return { events: [...events, ...heard.filter((e) => !fetched.has(e.id))] };
+    },
   });
 
 /** What the fridge's logger has read. It changes slowly; a look a minute is enough. */
@@ -139,11 +145,12 @@ export const useGifts = () => useQuery({ queryKey: keys.gifts, queryFn: () => as
 /** Takes events that the server has stored into what is shown, each once, and fetches anew what they touch. */
 export function takeEvents(events: readonly LogEvent[]): void {
   for (const event of events) {
-    if (isBatchStream(event.stream)) {
-      queryClient.setQueryData<BatchDoc>(keys.batch(event.stream.id), (doc) =>
+    const { id } = event.stream;
+    queryClient.setQueryData<{ events: LogEvent[] }>(
+      isBatchStream(event.stream) ? keys.batch(id) : keys.thingEvents(id),
+      (doc) =>
         !doc || doc.events.some((e) => e.id === event.id) ? doc : { ...doc, events: [...doc.events, event] },
-      );
-    }
+    );
   }
   for (const queryKey of staleAfter(events)) void queryClient.invalidateQueries({ queryKey });
 }

@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { flushSync } from 'react-dom';
 import { stepHow, stepName } from '../../shared/batch/stepWords.ts';
-import { saveText } from '../../shared/saveText.ts';
+import { saveCalendar } from '../../shared/calendar.ts';
 import { say } from '../../words/say.ts';
 import { TimetableSheet } from './TimetableSheet.tsx';
 import type { LiveBatch } from './useBatchNow.ts';
@@ -24,23 +24,23 @@ export function TimetableOut(props: {
     flushSync(() => setPrinting(true));
     window.print();
   };
-  const save = async () => {
-    // Asked for now and then: not part of the page.
-    const { default: ical } = await import('ical-generator');
-    const calendar = ical({ name: title, prodId: { company: 'Big Ladle', product: 'timetable' } });
-    for (const call of timetable.calls) {
-      const step = program.steps.find((s) => s.id === call.stepId);
-      if (!step) continue;
-      calendar.createEvent({
-        id: `${fileName}-${call.stepId}`,
-        start: new Date(call.startMs),
-        end: new Date(call.endMs),
-        summary: `${stepName(step, program)} (${title})`,
-        description: stepHow(step, program),
-      });
-    }
-    saveText(`${fileName}.ics`, calendar.toString(), 'text/calendar');
-  };
+  const save = () =>
+    saveCalendar(
+      fileName,
+      { name: title, product: 'timetable' },
+      timetable.calls.flatMap((call) => {
+        const step = program.steps.find((s) => s.id === call.stepId);
+        return step
+          ? {
+              id: `${fileName}-${call.stepId}`,
+              startMs: call.startMs,
+              endMs: call.endMs,
+              summary: `${stepName(step, program)} (${title})`,
+              description: stepHow(step, program),
+            }
+          : [];
+      }),
+    );
   return (
     <Box sx={{ display: 'flex', gap: 1, mt: 1.5, flexWrap: 'wrap', '@media print': { display: 'none' } }}>
       <Button variant="outlined" onClick={() => void save()}>

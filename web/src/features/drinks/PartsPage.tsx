@@ -15,10 +15,10 @@ import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { useBook } from '../../shared/book.ts';
 import { Choice } from '../../shared/Choice.tsx';
+import { saveCalendar } from '../../shared/calendar.ts';
 import { PickItem } from '../../shared/PickItem.tsx';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { useKitchen } from '../../shared/queries.ts';
-import { saveText } from '../../shared/saveText.ts';
 import { useNow } from '../../shared/time.ts';
 import { Caution, Figure, Loading, PageHead, Panel, Row } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
@@ -241,21 +241,17 @@ function Maturing(props: { startMs: number; days: number; onDays: (days: number)
     ...SHAKE_AFTER_H.map((h) => startMs + h * 3_600_000),
     ...Array.from({ length: Math.max(0, props.days - 1) }, (_, i) => startMs + (i + 1) * DAY_MS),
   ].filter((ms) => ms < readyMs);
-  const save = async () => {
-    const { default: ical } = await import('ical-generator');
-    const calendar = ical({
-      name: say('partsPage.maturing'),
-      prodId: { company: 'Big Ladle', product: 'maturing' },
-    });
-    for (const [i, ms] of [...shakes, readyMs].entries())
-      calendar.createEvent({
+  const save = () =>
+    saveCalendar(
+      'maturing',
+      { name: say('partsPage.maturing'), product: 'maturing' },
+      [...shakes, readyMs].map((ms, i) => ({
         id: `maturing-${startMs}-${i}`,
-        start: new Date(ms),
-        end: new Date(ms + 5 * 60_000),
+        startMs: ms,
+        endMs: ms + 5 * 60_000,
         summary: ms === readyMs ? say('partsPage.theCordialIsReady') : say('partsPage.shakeTheCordial'),
-      });
-    saveText('maturing.ics', calendar.toString(), 'text/calendar');
-  };
+      })),
+    );
   return (
     <Panel title={say('partsPage.maturing')} testId="maturing">
       <QuantityField

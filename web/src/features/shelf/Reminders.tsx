@@ -4,11 +4,11 @@ import { type Message, messagesOf, type Reminder, startOfToday } from '@big-ladl
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { Link } from 'react-router';
+import { saveCalendar } from '../../shared/calendar.ts';
 import { Fold } from '../../shared/Fold.tsx';
 import { useUse } from '../../shared/queries.ts';
 import { useRates, useReminders } from '../../shared/reminders.ts';
 import { StrongToday } from '../../shared/StrongToday.tsx';
-import { saveText } from '../../shared/saveText.ts';
 import type { Shelf } from '../../shared/shelf.ts';
 import { Panel, Row } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
@@ -53,27 +53,20 @@ export function Reminders({ shelf, nowMs }: { shelf: Shelf; nowMs: number }) {
   const later = reminders.filter((r) => r.atMs > nowMs);
   const people = kitchen.messageTo ?? [];
   const messages = messagesOf(reminders, people);
-  const save = async () => {
-    // Asked for now and then: not part of the page.
-    const { default: ical, ICalEventBusyStatus } = await import('ical-generator');
-    const calendar = ical({
-      name: say('common.coldShelf'),
-      prodId: { company: 'Big Ladle', product: 'shelf' },
-    });
-    for (const r of reminders) {
-      const event = calendar.createEvent({
-        id: r.key.replaceAll(/[^\w:.-]/g, '-'),
-        start: new Date(r.atMs),
-        end: new Date(r.atMs + 15 * 60_000),
+  const save = () =>
+    saveCalendar(
+      'cold-shelf',
+      { name: say('common.coldShelf'), product: 'shelf' },
+      reminders.map((r) => ({
+        id: r.key,
+        startMs: r.atMs,
+        endMs: r.atMs + 15 * 60_000,
         summary: `${askedWords(r)}: ${aboutWords(r)}`,
         description: messageWords(r),
-        busystatus: ICalEventBusyStatus.FREE,
-      });
-      const [only] = r.itemIds;
-      if (r.itemIds.length === 1 && only) event.url(`${window.location.origin}/shelf/${only}`);
-    }
-    saveText('cold-shelf.ics', calendar.toString(), 'text/calendar');
-  };
+        free: true,
+        ...(r.itemIds.length === 1 ? { url: `${window.location.origin}/shelf/${r.itemIds[0]}` } : {}),
+      })),
+    );
   return (
     <Box
       sx={{

@@ -17,7 +17,7 @@ export function buyText(row: ShoppingRow): string {
   return grams(row.buyG);
 }
 
-/** The shopping list as CSV, one row a thing. */
+/** The shopping list as CSV, one row a thing. A name that begins like a formula is still a name. */
 export const csvOf = (list: ShoppingList): string =>
   unparse(
     list.rows.map((r) => ({
@@ -29,4 +29,5 @@ export const csvOf = (list: ShoppingList): string =>
       left_over_g: Math.round(r.leftG * 10) / 10,
       cost: r.cost ?? '',
     })),
+    { escapeFormulae: true },
   );

@@ -49,7 +49,9 @@ export function stepSentences(input: TextInput): TextStep[] {
 }
 
 const list = (things: readonly string[]): string =>
-  new Intl.ListFormat('en-GB', { type: 'conjunction' }).format(things);
+  things.length < 2
+    ? (things[0] ?? '')
+    : say('text.list', { before: things.slice(0, -1).join(', '), last: things.at(-1)! });
 
 class Writer {
   /** Where the drink is that was spoken of last. */

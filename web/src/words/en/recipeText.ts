@@ -1,5 +1,6 @@
 /** A recipe as one text: what goes in, what is done, what is to be minded. Read back, it gives the same recipe. */
 export const EN_RECIPE_TEXT = {
+  'text.list': '{before} and {last}',
   'text.makes': 'Makes: {litres}',
   'text.takes': 'Total time: {time} from start to bottles ({method})',
   'text.loads':

@@ -1,0 +1,37 @@
+import type { ShoppingList } from '@big-ladle/core';
+import { describe, expect, it } from 'vitest';
+import { knowNames } from '../../words/names.ts';
+import { csvOf } from './listWords.ts';
+
+const listOf = (id: string): ShoppingList => ({
+  rows: [
+    {
+      id,
+      what: 'item',
+      shop: 'market',
+      needG: 250,
+      inHouseG: 0,
+      buyG: 250,
+      packs: null,
+      pieces: null,
+      leftG: 0,
+      cost: null,
+      offSeason: null,
+      parts: [],
+    },
+  ],
+  cost: 0,
+  unpriced: 1,
+  litres: 5,
+});
+
+describe('the shopping list as CSV', () => {
+  it('has no cell that a spreadsheet would reckon: a name is a name', () => {
+    for (const start of ['=', '+', '-', '@', '\t', '\r']) {
+      knowNames([], [['own-leaf', `${start}HYPERLINK("http://127.0.0.1","a")`]]);
+      const [, row = ''] = csvOf(listOf('own-leaf')).split('\r\n');
+      const [, what = ''] = row.split(/,(?=")/);
+      expect(what, JSON.stringify(start)).toMatch(/^"'/);
+    }
+  });
+});
