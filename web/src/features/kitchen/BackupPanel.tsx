@@ -98,7 +98,7 @@ export function BackupPanel({ zone }: { zone: string }) {
     <Panel title={say('backupPanel.title')} testId="backups">
       <Box sx={{ color: role('inkMuted'), mb: 1 }}>{say('backupPanel.about')}</Box>
       {!elsewhere && (
-        <Alert severity="warning" sx={{ mb: 1.5 }} data-testid="same-disk">
+        <Alert severity="warning" sx={{ mb: 1.5 }} data-testid="same-disk" role="note">
           {say('backupPanel.sameDisk', { folder: data.folder })}
         </Alert>
       )}
