@@ -1,6 +1,33 @@
-import type { LogEvent } from '@big-ladle/core';
+import { EVENT_KINDS, EVENTS, type LogEvent } from '@big-ladle/core';
 import { afterEach, describe, expect, it } from 'vitest';
-import { keys, queryClient, takeEvents } from './queries.ts';
+import { keys, queryClient, staleAfter, takeEvents } from './queries.ts';
+
+const event = (kind: LogEvent['kind'], stream: LogEvent['stream'] = { kind: 'batch', id: 'b' }): LogEvent =>
+  ({ id: 'e', stream, v: 1, atMs: 0, deviceId: 'd', deviceSeq: 0, kind, body: {} }) as unknown as LogEvent;
+
+describe('what is fetched anew', () => {
+  it('after a score the lists, after an early straining the batch, the lists and the shelf', () => {
+    expect(staleAfter([event('scored')])).toEqual([keys.batches, keys.rehearsals]);
+    expect(staleAfter([event('strainedEarly')])).toEqual([
+      keys.batch('b'),
+      keys.batches,
+      keys.rehearsals,
+      keys.items,
+    ]);
+  });
+  it('after a note nothing: it stands in the log that was just added to', () => {
+    expect(staleAfter([event('noted')])).toEqual([]);
+  });
+  it('after an undo everything that what was undone may have changed', () => {
+    const all = new Set(EVENT_KINDS.flatMap((kind) => EVENTS[kind].touches));
+    expect(new Set(EVENTS.undone.touches)).toEqual(all);
+  });
+  it.each(EVENT_KINDS)('%s: as its row says, and of its own batch', (kind) => {
+    const stale = staleAfter([event(kind)]);
+    expect(stale.some((key) => key[0] === 'batch')).toBe(EVENTS[kind].touches.some((t) => t === 'batch'));
+    expect(stale.flat()).not.toContain('other');
+  });
+});
 
 const moved = (id: string, place: string): LogEvent => ({
   id,
