@@ -74,4 +74,17 @@ describe('what belongs to a clause', () => {
   it('what is only if one likes', () => {
     expect(clause('If you like, add honey').optional).toBe(true);
   });
+  it('what comes after a remark in brackets: it opens no clause of its own', () => {
+    const tokens = tokensOf('Stir in 500 g sugar (less if you like), juice of 4 limes and 3 cloves');
+    const [only, ...more] = clausesIn(tokens, 0, tokens.length, 0);
+    expect(more).toEqual([]);
+    expect(only!.optional).toBe(false);
+    expect(only!.things.map((t) => t.entry.kind === 'family' && t.entry.family.id)).toEqual([
+      'sugar',
+      'lime',
+      'clove',
+    ]);
+    // What is done in brackets is done.
+    expect(deeds('Wash the ginger (peel it if you like), add water')).toEqual(['wash', 'prep', 'put']);
+  });
 });

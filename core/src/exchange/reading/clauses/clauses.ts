@@ -50,7 +50,8 @@ export function clausesIn(tokens: readonly Token[], from: number, end: number, s
   let last: Hit | null = null;
   for (let i = from; i < end; i++) {
     const range = inSide(i);
-    if (range && range.kind !== 'if') continue;
+    // "(less if you like)": a condition that ends with its bracket is a remark, and opens no clause.
+    if (range && (range.kind !== 'if' || tokens[range.to]?.t === ')')) continue;
     const hit = hitAt(tokens, i, range ? range.from + 1 : from, end, last);
     if (!hit) continue;
     last = hit;
