@@ -91,4 +91,19 @@ describe('a batch that cannot be read', () => {
     await server.api('PUT', '/batches/poison/away', { away: false });
     expect((await seen()).sort()).toEqual(['good', 'poison']);
   });
+
+  it('is backed up like the others: one that is known to be unreadable is no fault of the copy', async () => {
+    await withPoison(POISONS['its steps are a number']!);
+    expect(await server.api('POST', '/backups')).toMatchObject({ status: 200, body: { kind: 'asked' } });
+    // One that was readable and is no longer is a fault.
+    await server.db('batch').where({ id: 'good' }).update({ pins: '{"program":{"steps":7}}' });
+    expect((await server.api('POST', '/backups')).body).toMatchObject({ title: 'backupFailed' });
+  });
+
+  it('only what cannot be read is out of sight: a batch that is on stays, and one that can be read again is back', async () => {
+    await server.api('PUT', '/batches/good/away', { away: true });
+    const { batches } = (await server.api('GET', '/batches')).body;
+    expect(batches).toHaveLength(1);
+    expect((await server.api('GET', '/batches?away=1')).body.batches).toEqual([]);
+  });
 });

@@ -1,4 +1,4 @@
-import { batchAt, readStored } from '@big-ladle/core';
+import { type BatchAtAGlance, readBatch, readStored } from '@big-ladle/core';
 import Database from 'better-sqlite3';
 import { MIGRATIONS } from '../db/migrations.ts';
 import { batchFromRow } from '../db/rows.ts';
@@ -25,8 +25,7 @@ export function faultOf(file: string): string | null {
     const newer = written.find((name) => !MIGRATIONS.some((m) => m.name === name));
     if (newer) return `a newer Big Ladle wrote it (it knows "${newer}")`;
     // What an older one wrote is folded once it has been brought up to date.
-    if (written.length === MIGRATIONS.length) foldSample(db);
-    return null;
+    return written.length === MIGRATIONS.length ? faultOfSample(db) : null;
   } catch (error) {
     return error instanceof Error ? error.message : String(error);
   } finally {
@@ -34,18 +33,24 @@ export function faultOf(file: string): string | null {
   }
 }
 
-function foldSample(db: Database.Database): void {
+/** What is wrong with the newest batches. One that is known to be unreadable is as it was in the file that was copied. */
+function faultOfSample(db: Database.Database): string | null {
   const rows = db
-    .prepare('select * from batch where pins is not null order by created_ms desc limit ?')
-    .all(SAMPLE) as Parameters<typeof batchFromRow>[0][];
+    .prepare(
+      'select batch.*, batch_now.state from batch left join batch_now on batch_now.batch_id = batch.id where pins is not null order by created_ms desc limit ?',
+    )
+    .all(SAMPLE) as (Parameters<typeof batchFromRow>[0] & { state: string | null })[];
   const bodies = db.prepare('select body from event where stream_id = ? order by seq');
   for (const row of rows) {
-    const batch = batchFromRow(row);
-    if (!batch.pins) continue;
-    const events = (bodies.all(batch.id) as { body: string }[]).flatMap(
+    if (row.state && (JSON.parse(row.state) as BatchAtAGlance).unreadable !== undefined) continue;
+    const { id, pins } = batchFromRow(row);
+    if (!pins) continue;
+    const events = (bodies.all(id) as { body: string }[]).flatMap(
       (r) => readStored(JSON.parse(r.body)) ?? [],
     );
     const atMs = events.reduce((latest, e) => Math.max(latest, e.atMs), 0);
-    batchAt(batch.pins.program, batch.pins.kitchen, tablesOf(batch.pins), events, atMs);
+    const read = readBatch(pins, () => tablesOf(pins), events, atMs);
+    if (!read.ok) return `batch "${id}" cannot be read: ${read.problem}`;
   }
+  return null;
 }

@@ -47,8 +47,9 @@ export async function listBatches(db: Db, query: QueryOf<typeof ROUTES.batches>)
     .select('batch_now.state');
   if (query.rehearsals) find.whereNotNull('batch.rehearsal');
   else find.whereNull('batch.rehearsal');
-  if (query.away) find.whereNotNull('batch.away_ms');
-  else find.whereNull('batch.away_ms');
+  // Only what cannot be read is out of sight: a pot that is on is not, and what can be read again is back.
+  const isAway = "batch.away_ms is not null and json_extract(batch_now.state, '$.unreadable') is not null";
+  find.whereRaw(query.away ? isAway : `not (${isAway})`);
   if (query.status === 'planned') find.where('batch.status', 'planned');
   else if (query.status)
     find.whereNot('batch.status', 'planned').where('batch_now.done', query.status === 'done' ? 1 : 0);

@@ -367,7 +367,7 @@ export async function rebuildAll(db: Db): Promise<number> {
 }
 
 /** What the projections hold; raise it when that changes, and old files are folded again at their next start. */
-const PROJECTIONS = '7';
+const PROJECTIONS = '8';
 
 /** Folds everything again where the file's projections are of another version. */
 export async function refreshProjections(db: Db): Promise<void> {
