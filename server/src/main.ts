@@ -1,4 +1,4 @@
-import { mkdirSync, readFileSync } from 'node:fs';
+import { readFileSync } from 'node:fs';
 import { createServer, type Server } from 'node:http';
 import { createServer as createSafeServer } from 'node:https';
 import { networkInterfaces } from 'node:os';
@@ -10,9 +10,10 @@ import { prepareRestore } from './backup/restore.ts';
 import { AdjustableClock } from './clock.ts';
 import { type Config, configFrom } from './config.ts';
 import { DataFileError } from './db/dataFileError.ts';
+import { canWrite, makeDataFolder } from './db/folder.ts';
 import { FolderLock } from './db/lock.ts';
 import { type Db, openDb } from './db/open.ts';
-import { canWrite, readInMemory } from './db/readOnly.ts';
+import { readInMemory } from './db/readOnly.ts';
 import { takesNothing } from './db/takesNothing.ts';
 import { FIVE_YEARS, seedHistory } from './demo/history.ts';
 import { seedDemo } from './demo/seed.ts';
@@ -45,16 +46,6 @@ function safely({ certFile, keyFile }: { certFile: string; keyFile: string }): {
     return { cert: readFileSync(certFile), key: readFileSync(keyFile) };
   } catch (error) {
     return leave(`The certificate or its key could not be read: ${(error as Error).message}`);
-  }
-}
-
-function makeFolder(dataDir: string): void {
-  try {
-    mkdirSync(dataDir, { recursive: true });
-  } catch (error) {
-    leave(
-      `The data folder ${dataDir} cannot be made: ${(error as Error).message}. Another is chosen with LADLE_DATA.`,
-    );
   }
 }
 
@@ -130,9 +121,11 @@ async function serve({ config, clock }: Surroundings): Promise<boolean> {
   server.requestTimeout = REQUEST_MS;
   return new Promise((resolve) => {
     let closing = false;
+    const end = () => close(false);
     close = (again) => {
       if (closing) return;
       closing = true;
+      process.off('SIGTERM', end).off('SIGINT', end);
       clearInterval(probe);
       watch.stop();
       hub.close();
@@ -165,8 +158,7 @@ async function serve({ config, clock }: Surroundings): Promise<boolean> {
       }
       leave(`The server could not listen: ${error.message}`);
     });
-    process.once('SIGTERM', () => close(false));
-    process.once('SIGINT', () => close(false));
+    process.once('SIGTERM', end).once('SIGINT', end);
     server.listen(config.port, config.host);
   });
 }
@@ -175,7 +167,7 @@ async function main(): Promise<void> {
   const config = configFrom(process.env, ROOT);
   const clock = new AdjustableClock();
   if (config.testNowMs !== null) clock.set(config.testNowMs, false);
-  makeFolder(config.dataDir);
+  makeDataFolder(config.dataDir);
   const said = process.argv.indexOf('--restore');
   if (said >= 0) {
     const lock = FolderLock.take(config.dataDir);

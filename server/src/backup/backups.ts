@@ -1,6 +1,5 @@
 import {
   closeSync,
-  existsSync,
   fsyncSync,
   mkdirSync,
   openSync,
@@ -14,6 +13,7 @@ import {
 import path from 'node:path';
 import type { BackupFile, BackupKind } from '@big-ladle/core';
 import Database from 'better-sqlite3';
+import { tryWriting } from '../db/folder.ts';
 import { backupName, readBackupName } from './names.ts';
 import { mayGo } from './retention.ts';
 import { faultOf } from './verify.ts';
@@ -42,9 +42,7 @@ export function backupFolder(dataDir: string): string {
  */
 export function chooseFolder(dataDir: string, folder: string): void {
   mkdirSync(folder, { recursive: true });
-  const trial = path.join(folder, '.big-ladle-trial');
-  writeFileSync(trial, '');
-  rmSync(trial);
+  tryWriting(folder);
   const file = path.join(dataDir, WHERE);
   writeFileSync(`${file}.unfinished`, JSON.stringify({ folder }));
   renameSync(`${file}.unfinished`, file);
@@ -129,5 +127,5 @@ export function onDisk(file: string): void {
 export function newestGood(dataDir: string): string | null {
   const folder = backupFolder(dataDir);
   const found = listBackups(folder).find((b) => faultOf(path.join(folder, b.name)) === null);
-  return found && existsSync(path.join(folder, found.name)) ? path.join(folder, found.name) : null;
+  return found ? path.join(folder, found.name) : null;
 }

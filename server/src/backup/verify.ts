@@ -1,5 +1,6 @@
 import { type BatchAtAGlance, readBatch, readStored } from '@big-ladle/core';
 import Database from 'better-sqlite3';
+import { newerThan } from '../db/applied.ts';
 import { MIGRATIONS } from '../db/migrations.ts';
 import { batchFromRow } from '../db/rows.ts';
 import { tablesOf } from '../services/projections.ts';
@@ -22,7 +23,7 @@ export function faultOf(file: string): string | null {
     const written = (db.prepare('select name from knex_migrations').all() as { name: string }[]).map(
       (r) => r.name,
     );
-    const newer = written.find((name) => !MIGRATIONS.some((m) => m.name === name));
+    const [newer] = newerThan(MIGRATIONS, written);
     if (newer) return `a newer Big Ladle wrote it (it knows "${newer}")`;
     // What an older one wrote is folded once it has been brought up to date.
     return written.length === MIGRATIONS.length ? faultOfSample(db) : null;

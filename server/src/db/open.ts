@@ -1,10 +1,12 @@
-import { existsSync, mkdirSync, renameSync, rmSync, statSync } from 'node:fs';
+import { existsSync, renameSync, rmSync, statSync } from 'node:fs';
 import path from 'node:path';
 import knex, { type Knex } from 'knex';
 import { DATA_FILE, makeBackup, newestGood, onDisk } from '../backup/backups.ts';
 import { finishRestore } from '../backup/restore.ts';
+import { appliedTo, newerThan } from './applied.ts';
 import { damageOf } from './damage.ts';
 import { DataFileError } from './dataFileError.ts';
+import { makeDataFolder } from './folder.ts';
 import { MIGRATIONS, type Migration } from './migrations.ts';
 
 /** A knex or a transaction: every helper that takes one can join a transaction. */
@@ -89,11 +91,7 @@ export async function openDb(
   nowMs: number = Date.now(),
 ): Promise<Db> {
   const filename = path.join(dataDir, DATA_FILE);
-  try {
-    mkdirSync(dataDir, { recursive: true });
-  } catch (error) {
-    throw new DataFileError(`The data folder ${dataDir} cannot be made: ${(error as Error).message}`);
-  }
+  makeDataFolder(dataDir);
   finishRestore(dataDir);
   if (!existsSync(filename)) await createFile(filename, migrations);
   else if (statSync(filename).size === 0)
@@ -103,11 +101,8 @@ export async function openDb(
   const db = connect(filename);
   try {
     await checkDamage(db, filename, dataDir);
-    const known = new Set(migrations.map((m) => m.name));
-    const applied = (await db.schema.hasTable('knex_migrations'))
-      ? ((await db('knex_migrations').select('name')) as { name: string }[]).map((r) => r.name)
-      : [];
-    const newer = applied.filter((name) => !known.has(name));
+    const applied = await appliedTo(db);
+    const newer = newerThan(migrations, applied);
     if (newer.length) {
       throw new DataFileError(
         `The data file ${filename} was written by a newer Big Ladle (it knows "${newer[0]}"). ` +

@@ -1,30 +1,12 @@
-import { closeSync, existsSync, openSync, readFileSync, rmSync, writeSync } from 'node:fs';
+import { existsSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import knex from 'knex';
 import { DATA_FILE } from '../backup/backups.ts';
+import { appliedTo, newerThan } from './applied.ts';
 import { DataFileError } from './dataFileError.ts';
 import { MIGRATIONS } from './migrations.ts';
 import type { Db } from './open.ts';
 import { withLog } from './walFile.ts';
-
-/** Whether something can be written to a data folder now. */
-export function canWrite(dataDir: string): boolean {
-  const trial = path.join(dataDir, '.big-ladle-trial');
-  try {
-    const file = openSync(trial, 'w');
-    try {
-      // More than an empty file takes: room for a page and its index.
-      writeSync(file, Buffer.alloc(TRIAL_BYTES));
-    } finally {
-      closeSync(file);
-      rmSync(trial, { force: true });
-    }
-    return true;
-  } catch {
-    return false;
-  }
-}
-const TRIAL_BYTES = 256 * 1024;
 
 /**
  * The kitchen as it stands in its file, in memory: to be read while nothing can be written. Nothing that is done to it is
@@ -44,11 +26,8 @@ export async function readInMemory(dataDir: string): Promise<Db> {
     useNullAsDefault: true,
     pool: { min: 1, max: 1 },
   });
-  const applied = ((await db('knex_migrations').select('name')) as { name: string }[]).map((r) => r.name);
-  if (
-    applied.length !== MIGRATIONS.length ||
-    applied.some((name) => !MIGRATIONS.some((m) => m.name === name))
-  ) {
+  const applied = await appliedTo(db);
+  if (applied.length !== MIGRATIONS.length || newerThan(MIGRATIONS, applied).length > 0) {
     await db.destroy();
     throw new DataFileError(
       `Nothing can be written to ${dataDir}, and its kitchen is of another version of Big Ladle: make room first. Nothing was changed.`,

@@ -1,0 +1,39 @@
+import { closeSync, mkdirSync, openSync, rmSync, writeSync } from 'node:fs';
+import path from 'node:path';
+import { DataFileError } from './dataFileError.ts';
+
+/** Makes the data folder, where it is not there. @throws DataFileError */
+export function makeDataFolder(dataDir: string): void {
+  try {
+    mkdirSync(dataDir, { recursive: true });
+  } catch (error) {
+    throw new DataFileError(
+      `The data folder ${dataDir} cannot be made: ${(error as Error).message}. Another is chosen with LADLE_DATA.`,
+    );
+  }
+}
+
+/** More than an empty file takes: room for a page and its index. */
+const TRIAL_BYTES = 256 * 1024;
+
+/** Writes something to a folder and removes it. @throws the system's own error where it takes nothing. */
+export function tryWriting(folder: string): void {
+  const trial = path.join(folder, '.big-ladle-trial');
+  const file = openSync(trial, 'w');
+  try {
+    writeSync(file, Buffer.alloc(TRIAL_BYTES));
+  } finally {
+    closeSync(file);
+    rmSync(trial, { force: true });
+  }
+}
+
+/** Whether something can be written to a folder now. */
+export function canWrite(folder: string): boolean {
+  try {
+    tryWriting(folder);
+    return true;
+  } catch {
+    return false;
+  }
+}
