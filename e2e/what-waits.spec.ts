@@ -148,9 +148,13 @@ test('a browser that keeps nothing says so, and what is entered is stored all th
   server,
 }) => {
   await begun(server, 'steep', 'shortBoilLongSteep');
+  // Full from the beginning, until somebody makes room.
   await page.addInitScript(() => {
-    IDBFactory.prototype.open = () => {
-      throw new DOMException('', 'InvalidStateError');
+    sessionStorage.room ??= 'none';
+    const { open } = IDBFactory.prototype;
+    IDBFactory.prototype.open = function (...asked) {
+      if (sessionStorage.room === 'none') throw new DOMException('', 'QuotaExceededError');
+      return open.apply(this, asked);
     };
   });
   await page.goto(`${server.url}/batches/batch/stove`);
@@ -158,4 +162,17 @@ test('a browser that keeps nothing says so, and what is entered is stored all th
   await openTool(page, 'Add a timer');
   await page.getByRole('button', { name: 'Spice pot' }).click();
   await expect.poll(() => written(server)).toEqual(['clock.spicePot']);
+
+  // What could not be kept while the server was away is kept with the next entry, once there is room.
+  await page.route('**/api/events', (route) => route.abort());
+  for (const room of ['none', 'some']) {
+    await page.evaluate((now) => sessionStorage.setItem('room', now), room);
+    await openTool(page, 'Add a timer');
+    await page.getByRole('button', { name: 'Peel soak', exact: true }).click();
+    await expect(page.getByText('This browser stores nothing')).toHaveCount(room === 'none' ? 1 : 0);
+  }
+  expect(await waiting(page)).toBe(2);
+  await page.unroute('**/api/events');
+  await page.reload();
+  await expect.poll(() => written(server)).toEqual(['clock.spicePot', 'clock.peelSoak', 'clock.peelSoak']);
 });

@@ -31,14 +31,32 @@ const database = (): Promise<IDBPDatabase<OutboxSchema>> => {
  */
 async function inStore<T>(work: (db: IDBPDatabase<OutboxSchema>) => Promise<T>): Promise<T | null> {
   try {
-    const done = await work(await database());
-    if (useOutbox.getState().keepsNothing) useOutbox.setState({ keepsNothing: false });
-    return done;
+    return await work(await database());
   } catch {
     opened = null;
     useOutbox.setState({ keepsNothing: true });
     return null;
   }
+}
+
+/** Entries that wait and are not kept here, because nothing could be. */
+const unkept = new Set<string>();
+
+/** Keeps entries here, with those that could not be kept before. */
+async function keep(events: readonly LogEvent[]): Promise<void> {
+  const late = useOutbox.getState().pending.filter((e) => unkept.has(e.id));
+  const kept = await inStore(async (db) => {
+    const tx = db.transaction('event', 'readwrite');
+    for (const event of [...late, ...events]) await tx.store.put(event);
+    await tx.done;
+    return true;
+  });
+  if (!kept) {
+    for (const event of events) unkept.add(event.id);
+    return;
+  }
+  unkept.clear();
+  useOutbox.setState({ keepsNothing: false });
 }
 
 /** The mark of a window that keeps nothing. */
@@ -103,12 +121,7 @@ export async function record(
   const events: LogEvent[] = [];
   // One millisecond apart, so that what was said first stays first.
   for (const [i, deed] of deeds.entries()) events.push(await eventFor(stream, deed, atMs + i));
-  const unkept = useOutbox.getState().keepsNothing ? useOutbox.getState().pending : [];
-  await inStore(async (db) => {
-    const tx = db.transaction('event', 'readwrite');
-    for (const event of [...unkept, ...events]) await tx.store.put(event);
-    await tx.done;
-  });
+  await keep(events);
   const last = events.at(-1);
   if (last) waiting.set(last.id, answer);
   useOutbox.setState((s) => ({ pending: [...s.pending, ...events] }));
