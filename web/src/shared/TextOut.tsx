@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import type { ReactNode } from 'react';
 import { role } from '../theme/theme.ts';
 import { say } from '../words/say.ts';
-import { notify } from './notices.ts';
+import { copyText } from './copyText.ts';
 import { saveText } from './saveText.ts';
 import { Panel } from './ui.tsx';
 
@@ -17,15 +17,14 @@ export function TextOut(props: {
   children?: ReactNode;
 }) {
   const { title, what, fileName, text } = props;
-  const copy = () =>
-    void navigator.clipboard
-      .writeText(text ?? '')
-      .then(() => notify('success', say('textOut.isCopiedAsText', { what })))
-      .catch(() => notify('error', say('textOut.thisBrowserDoesNot')));
   return (
     <Panel title={title}>
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
-        <Button variant="outlined" disabled={!text} onClick={copy}>
+        <Button
+          variant="outlined"
+          disabled={!text}
+          onClick={() => void copyText(text ?? '', say('textOut.isCopiedAsText', { what }))}
+        >
           {say('textOut.copyAsText')}
         </Button>
         <Button

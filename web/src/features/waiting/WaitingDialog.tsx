@@ -2,9 +2,9 @@ import '../../words/places/waiting.ts';
 import type { LogEvent } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
 import { useState } from 'react';
-import { notify } from '../../shared/notices.ts';
+import { copyText } from '../../shared/copyText.ts';
+import { OverlayDialog } from '../../shared/OverlayDialog.tsx';
 import { discard, flush } from '../../shared/outbox.ts';
 import { useOutbox } from '../../shared/outboxStore.ts';
 import { useKitchen } from '../../shared/queries.ts';
@@ -29,58 +29,41 @@ export function WaitingDialog({ onClose }: { onClose: () => void }) {
     .map(({ when, whose, deed }) => say('waiting.line', { when, whose, deed }))
     .concat('')
     .join('\n');
-  const copy = () =>
-    void navigator.clipboard
-      .writeText(text)
-      .then(() => notify('success', say('waiting.copied')))
-      .catch(() => notify('error', say('textOut.thisBrowserDoesNot')));
   return (
-    <Dialog
-      open
-      onClose={onClose}
-      fullWidth
-      maxWidth="sm"
-      slotProps={{ paper: { 'aria-label': say('waiting.title') } }}
-      data-testid="waiting"
-    >
-      <Box sx={{ p: 2.5 }}>
-        <Box component="h2" sx={{ ...heading, m: 0, mb: 1 }}>
-          {say('waiting.title')}
-        </Box>
-        <Box sx={{ mb: 1 }}>{say('waiting.lead', { count: rows.length, number: num(rows.length) })}</Box>
-        {keepsNothing && rows.length > 0 && <Box sx={{ mb: 1 }}>{say('waiting.unkept')}</Box>}
-        <Box component="ol" sx={{ m: 0, mb: 2, p: 0, listStyle: 'none' }}>
-          {rows.map(({ event, when, whose, deed }) => (
-            <Entry
-              key={event.id}
-              {...{ event, when, whose, deed }}
-              held={held[event.id] ?? null}
-              asked={asked === event.id}
-              ask={(open) => setAsked(open ? event.id : null)}
-            />
-          ))}
-        </Box>
-        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
-          {rows.length > 0 && (
-            <>
-              <Button variant="contained" onClick={() => void flush()}>
-                {say('waiting.tryNow')}
-              </Button>
-              <Button variant="outlined" onClick={copy}>
-                {say('waiting.copy')}
-              </Button>
-              <Button
-                variant="outlined"
-                onClick={() => saveText(say('waiting.fileName'), text, 'text/plain')}
-              >
-                {say('waiting.save')}
-              </Button>
-            </>
-          )}
-          <Button onClick={onClose}>{say('waiting.close')}</Button>
-        </Box>
+    <OverlayDialog title={say('waiting.title')} testId="waiting" onClose={onClose}>
+      <Box component="h2" sx={{ ...heading, m: 0, mb: 1 }}>
+        {say('waiting.title')}
       </Box>
-    </Dialog>
+      <Box sx={{ mb: 1 }}>{say('waiting.lead', { count: rows.length, number: num(rows.length) })}</Box>
+      {keepsNothing && rows.length > 0 && <Box sx={{ mb: 1 }}>{say('waiting.unkept')}</Box>}
+      <Box component="ol" sx={{ m: 0, mb: 2, p: 0, listStyle: 'none' }}>
+        {rows.map(({ event, when, whose, deed }) => (
+          <Entry
+            key={event.id}
+            {...{ event, when, whose, deed }}
+            held={held[event.id] ?? null}
+            asked={asked === event.id}
+            ask={(open) => setAsked(open ? event.id : null)}
+          />
+        ))}
+      </Box>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+        {rows.length > 0 && (
+          <>
+            <Button variant="contained" onClick={() => void flush()}>
+              {say('waiting.tryNow')}
+            </Button>
+            <Button variant="outlined" onClick={() => void copyText(text, say('waiting.copied'))}>
+              {say('textOut.copyAsText')}
+            </Button>
+            <Button variant="outlined" onClick={() => saveText(say('waiting.fileName'), text, 'text/plain')}>
+              {say('textOut.saveAsText')}
+            </Button>
+          </>
+        )}
+        <Button onClick={onClose}>{say('waiting.close')}</Button>
+      </Box>
+    </OverlayDialog>
   );
 }
 

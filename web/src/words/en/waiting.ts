@@ -8,8 +8,6 @@ export const EN_WAITING = {
   'waiting.someBatch': 'a batch',
   'waiting.someThing': 'something on the shelf',
   'waiting.tryNow': 'Try now',
-  'waiting.copy': 'Copy as text',
-  'waiting.save': 'Save as text',
   'waiting.copied': 'Copied.',
   'waiting.fileName': 'what-waits.txt',
   'waiting.discard': 'Discard',
