@@ -35,6 +35,24 @@ describe('what nobody wrote and the rest means', () => {
   });
 });
 
+describe('what is washed and sorted', () => {
+  const handled = (text: string, kind: 'wash' | 'pick') => {
+    const read = drink(text);
+    return read.steps
+      .filter((s) => s.kind === kind)
+      .map((s) => s.handles.map((id) => read.lines.find((l) => l.id === id)!.itemId));
+  };
+  it('is what the verb names, or what was spoken of', () => {
+    expect(handled('Take 60 g of dried hibiscus, rinse it 3 times. Grate 80 g of ginger.', 'wash')).toEqual([
+      ['hibiscus-dried'],
+    ]);
+    expect(handled('You need 60 g dried hibiscus. Pick it over.', 'pick')).toEqual([['hibiscus-dried']]);
+  });
+  it('is everything where that is said, or where nothing was spoken of', () => {
+    expect(handled('60 g dried hibiscus and 80 g ginger. Wash everything.', 'wash')).toEqual([[]]);
+  });
+});
+
 describe('where each thing goes in', () => {
   it('"everything but" leaves out what it names, which goes in where it is named', () => {
     expect(

@@ -53,6 +53,7 @@ function written(recipe: Recipe, methodId: Recipe['methods'][number], kitchen: K
 /** Written down, read back and planned again: the same things done with the same amounts, in the same order. */
 function expectSame(recipe: Recipe, methodId: Recipe['methods'][number], kitchen: Kitchen): void {
   const { first, text, reading } = written(recipe, methodId, kitchen);
+  expect(text, 'a gap where a name should be').not.toMatch(/\S {2}\S/);
   const lost = reading.spans.filter((s) => s.mark === 'notUnderstood').map((s) => text.slice(s.start, s.end));
   expect(lost).toEqual([]);
   expect(reading.drinks).toHaveLength(1);
@@ -131,6 +132,17 @@ describe('a recipe as text', () => {
     const cautions = text.split('\n').filter((line) => line.trim().startsWith('Take care: '));
     expect(cautions.length).toBeGreaterThan(3);
     expect(new Set(cautions).size).toBe(cautions.length);
+  });
+  it('a step that names nothing is about "it": no sentence has a gap', () => {
+    const read = readText(
+      'Wash everything. Put 60 g hibiscus and 50 g ginger in 4 l water. Boil 10 minutes. Strain. Bottle.',
+      TABLES,
+      measuringKit(KITCHEN),
+    );
+    const { recipe } = recipeOfRead(read.drinks[0]!, { id: 'gap', name: 'Gap' }, TABLES);
+    const { text } = written(recipe, 'own', KITCHEN);
+    expect(text).toContain('1. Rinse it once.');
+    expect(text).not.toMatch(/\S {2}\S/);
   });
   it('keeps the words of a cook, and gives them back to their step', () => {
     const veranda = LONG_DRINKS[0]!;

@@ -157,9 +157,9 @@ class Writer {
     return list(lineIds.map((id) => this.name(id, true)));
   }
 
-  /** Things that are handled here, each once. */
+  /** Things that are handled here, each once; "it" where the recipe names none. */
   private handled({ lineIds }: MainStep): string {
-    return list([...new Set(lineIds.map((id) => this.name(id, false)))]);
+    return list([...new Set(lineIds.map((id) => this.name(id, false)))]) || say('text.it');
   }
 
   private name(lineId: string, withPart: boolean): string {

@@ -203,8 +203,18 @@ export class StepBuilder {
 
   handle(step: DraftStep, things: readonly Thing[]): DraftLine[] {
     const lines = things.flatMap((t) => this.named(t));
-    for (const line of lines) if (!step.handles.includes(line.id)) step.handles.push(line.id);
+    for (const line of lines) this.handles(step, line);
     return lines;
+  }
+
+  handles(step: DraftStep, line: DraftLine): void {
+    if (!step.handles.includes(line.id)) step.handles.push(line.id);
+  }
+
+  /** What is handled where nothing is named: "it", or what the sentence was about. */
+  spokenOf(clause: Clause, words: string): readonly DraftLine[] {
+    const said = / (?:it|them|everything) /.test(words) || clause.sentence === this.lastSentence;
+    return said ? this.focus : [];
   }
 
   named(thing: Thing): DraftLine[] {

@@ -3,7 +3,7 @@ import { vesselsIn } from '../clauses/namedVessels.ts';
 import { sievesIn } from '../clauses/sieves.ts';
 import { cueOf, lidIn, placeIn, wordsOf } from '../details.ts';
 import type { Thing } from '../things/thing.ts';
-import type { StepBuilder } from './builder.ts';
+import { EVERYTHING, type StepBuilder } from './builder.ts';
 import { type Piece, told, toldAll } from './piece.ts';
 import { strainIt } from './straining.ts';
 
@@ -24,17 +24,20 @@ export function doWash(b: StepBuilder, c: Piece): void {
   step.rinses = b.often(clause, words) ?? step.rinses;
   step.cue = cueOf(b.tokens, b.text, clause) ?? step.cue;
   // Salt and vinegar to wash with are no part of the drink.
-  b.handle(
-    step,
-    things.filter(
-      (t) => !(t.entry.kind === 'family' && (t.entry.family.plainWater || t.entry.family.washes)),
-    ),
+  const washed = things.filter(
+    (t) => !(t.entry.kind === 'family' && (t.entry.family.plainWater || t.entry.family.washes)),
   );
+  const lines = b.handle(step, washed);
+  // "Take the hibiscus, rinse it three times".
+  if (!lines.length && !EVERYTHING.test(words))
+    for (const line of b.spokenOf(clause, words)) b.handles(step, line);
 }
 
 export function doPick(b: StepBuilder, c: Piece): void {
-  const { span, things } = c;
-  b.handle(b.add('pick', span), things);
+  const { clause, words, span, things } = c;
+  const step = b.add('pick', span);
+  if (!b.handle(step, things).length && !EVERYTHING.test(words))
+    for (const line of b.spokenOf(clause, words)) b.handles(step, line);
 }
 
 export function doPrep(b: StepBuilder, c: Piece): void {
@@ -49,11 +52,7 @@ export function doPrep(b: StepBuilder, c: Piece): void {
   const step = b.last?.kind === 'prep' ? b.last : b.add('prep', span);
   b.extend(step, span);
   const lines = b.handle(step, things);
-  const meant = lines.length
-    ? lines
-    : / (?:it|them|everything) /.test(words) || clause.sentence === b.lastSentence
-      ? b.focus
-      : [];
+  const meant = lines.length ? lines : b.spokenOf(clause, words);
   if (verb === 'peel' || verb === 'zest') b.lines.peeled = meant.filter((l) => l.family?.juice);
   if (form) for (const line of meant) if (!line.part) line.forms.push(form);
   if (verb === 'zest') for (const line of meant) line.part ??= 'peel';
