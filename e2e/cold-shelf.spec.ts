@@ -134,9 +134,38 @@ test.describe('one bottle', () => {
     await deeds(page).getByRole('button', { name: 'Thrown out' }).last().click();
     await expect(page.getByText(/thrown out .*nobody drank it/).first()).toBeVisible();
     await expect(deeds(page)).toBeHidden();
-    expect((await thing(server, 'demo-bottle-4')).log.discarded!.codes).toEqual(['thrown.nobody']);
+    await expect
+      .poll(async () => (await thing(server, 'demo-bottle-4')).log.discarded?.codes)
+      .toEqual(['thrown.nobody']);
     await page.goto(`${server.url}/shelf?view=gone`);
     await expect(page.getByTestId('gone')).toContainText('nobody drank it');
+  });
+
+  test('what is stored stays in sight while the shelf is slow to tell it again', {
+    tag: '@dates',
+  }, async ({ page, server }) => {
+    await page.goto(`${server.url}/shelf/demo-bottle-4`);
+    await expect(deeds(page).getByRole('button', { name: 'Opened now' })).toBeVisible();
+    let letGo = () => {};
+    const held = new Promise<void>((resolve) => {
+      letGo = resolve;
+    });
+    const isTold = (url: URL) => url.pathname.startsWith('/api/items');
+    await page.route(isTold, async (route) => {
+      await held;
+      await route.fallback();
+    });
+    const asked = page.waitForRequest((request) => isTold(new URL(request.url())));
+    await deeds(page).getByRole('button', { name: 'Frozen' }).click();
+    await asked;
+    await expect.poll(async () => (await thing(server, 'demo-bottle-4')).log.places.length).toBe(2);
+    await expect(page.getByTestId('bottle-reasons')).toContainText('Frozen: its clock stands');
+    await deeds(page).getByRole('button', { name: 'Into the fridge to thaw' }).click();
+    await expect(page.getByTestId('bottle-reasons')).toContainText('It was thawed');
+    await expect.poll(async () => (await thing(server, 'demo-bottle-4')).log.places.length).toBe(3);
+    letGo();
+    await page.unrouteAll({ behavior: 'wait' });
+    await expect(page.getByTestId('bottle-reasons')).toContainText('It was thawed');
   });
 
   test('moved where there is no room it says what must go first; given away it is gone', {

@@ -2,8 +2,8 @@ import { defineConfig } from '@playwright/test';
 
 export default defineConfig({
   testDir: '.',
-  timeout: 90_000,
-  expect: { timeout: 8_000 },
+  timeout: 120_000,
+  expect: { timeout: 15_000 },
   workers: 2,
   // Two browsers and their servers share two cores: one that was starved gets one more try, and is told as flaky.
   retries: 1,
@@ -12,7 +12,7 @@ export default defineConfig({
   reporter: [['list'], ['json', { outputFile: process.env.LADLE_E2E_REPORT ?? '../.cache/e2e.json' }]],
   outputDir: '../test-results',
   use: {
-    actionTimeout: 8_000,
+    actionTimeout: 15_000,
     // Paths that need the kept page allow it themselves: elsewhere every request goes to the server.
     serviceWorkers: 'block',
     viewport: { width: 1280, height: 800 },

@@ -4,7 +4,7 @@ import { v7 as uuid } from 'uuid';
 import { say } from '../words/say.ts';
 import { ApiError, ask, OfflineError } from './api.ts';
 import { notify } from './notices.ts';
-import { useOutbox } from './outboxStore.ts';
+import { moveToStored, useOutbox } from './outboxStore.ts';
 import { takeEvents } from './queries.ts';
 import { serverNow } from './time.ts';
 
@@ -164,6 +164,7 @@ async function sendAll(events: readonly LogEvent[]): Promise<LogEvent[]> {
     const kept = new Set((await ask(ROUTES.events, { body: { events: [...events] } })).kept);
     const stored = events.filter((e) => kept.has(e.id));
     if (stored.length === 0) throw new OfflineError(true);
+    moveToStored(stored);
     takeEvents(stored);
     await forget(stored.map((e) => e.id));
     for (const event of stored) {

@@ -10,7 +10,7 @@ import { QueryClient, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { writeDates } from '../words/say.ts';
 import { ApiError, ask } from './api.ts';
-import { useOutbox } from './outboxStore.ts';
+import { storedSoFar, useOutbox } from './outboxStore.ts';
 
 export const queryClient = new QueryClient({
   defaultOptions: {
@@ -104,14 +104,20 @@ export function useBatch(id: string, enabled = true) {
   return { ...query, batch: query.data?.batch, events };
 }
 
+/** An answer with how many entries of this window had been stored when it was asked for. */
+async function marked<T extends object>(asked: () => Promise<T>): Promise<T & { heardOf: number }> {
+  const heardOf = storedSoFar();
+  return { ...(await asked()), heardOf };
+}
+
 export const useItems = () =>
-  useQuery({
-    queryKey: keys.items,
-    queryFn: () => ask(ROUTES.items, {}),
-  });
+  useQuery({ queryKey: keys.items, queryFn: () => marked(() => ask(ROUTES.items, {})) });
 
 export const useThing = (id: string) =>
-  useQuery({ queryKey: keys.thing(id), queryFn: () => ask(ROUTES.item, { params: { id } }) });
+  useQuery({
+    queryKey: keys.thing(id),
+    queryFn: () => marked(() => ask(ROUTES.item, { params: { id } })),
+  });
 
 /** What has happened to one thing, for its history and for undo; what this window has heard already stays. */
 export const useThingEvents = (id: string) =>

@@ -1,6 +1,7 @@
 import { EMPTY_KITCHEN, endOfTomorrow, foldItem, type LogEvent, startOfToday } from '@big-ladle/core';
 import { describe, expect, it } from 'vitest';
 import { placeName, placesOf } from './house.ts';
+import { moveToStored, saidSince, storedSoFar, useOutbox } from './outboxStore.ts';
 import { ownDaysOf, withWaiting } from './shelf.ts';
 import { undoOf } from './undo.ts';
 
@@ -37,6 +38,28 @@ describe('what waits in this browser is shown at once', () => {
     const other = event('poured', { volumeMl: 300 }, { stream: { kind: 'item', id: 'b' } });
     const back = event('undone', { target: poured.id });
     expect(withWaiting(log, [poured, other, back], 'a')).toEqual(log);
+  });
+});
+
+describe('what the server has stored stays in sight until it is told back', () => {
+  it('an answer asked for before it was stored is not the last word; one asked for afterwards is', () => {
+    const frozen = event('moved', { place: 'freezer' });
+    const thawed = event('moved', { place: 'fridge' });
+    useOutbox.setState({ pending: [frozen, thawed], stored: [] });
+    const askedBefore = storedSoFar();
+    moveToStored([frozen]);
+    const askedBetween = storedSoFar();
+    const placeIn = (heardOf: number, told: readonly LogEvent[]) =>
+      withWaiting(foldItem(T0, told), saidSince(useOutbox.getState(), heardOf), 'a').places.map(
+        (p) => p.place,
+      );
+    expect(placeIn(askedBefore, [])).toEqual(['fridge', 'freezer', 'fridge']);
+    expect(placeIn(askedBetween, [frozen])).toEqual(['fridge', 'freezer', 'fridge']);
+    moveToStored([thawed]);
+    expect(useOutbox.getState().pending).toEqual([]);
+    expect(placeIn(askedBefore, [])).toEqual(['fridge', 'freezer', 'fridge']);
+    expect(placeIn(askedBetween, [frozen])).toEqual(['fridge', 'freezer', 'fridge']);
+    expect(placeIn(storedSoFar(), [frozen, thawed])).toEqual(['fridge', 'freezer', 'fridge']);
   });
 });
 

@@ -21,7 +21,7 @@ import {
 } from '@big-ladle/core';
 import { useMemo } from 'react';
 import { placesOf } from './house.ts';
-import { useOutbox } from './outboxStore.ts';
+import { saidSince, useOutbox } from './outboxStore.ts';
 import { useFridge, useItems, useKitchen } from './queries.ts';
 
 export interface Living {
@@ -44,10 +44,18 @@ export interface Shelf {
   leftovers: readonly LivingLeftover[];
 }
 
-/** What the outbox still holds of a thing, laid on top of what the server has. */
-export function withWaiting(log: ItemLog, pending: readonly LogEvent[], itemId: string): ItemLog {
-  const mine = pending.filter((e) => e.stream.kind === 'item' && e.stream.id === itemId);
+/** What this window has said of a thing since, laid on top of what the server has told. */
+export function withWaiting(log: ItemLog, said: readonly LogEvent[], itemId: string): ItemLog {
+  const mine = said.filter((e) => e.stream.kind === 'item' && e.stream.id === itemId);
   return activeEvents(mine).reduce(itemAfter, log);
+}
+
+/** What this window has said and an answer does not hold yet. */
+export function useSaidSince(answer: { heardOf: number } | undefined): readonly LogEvent[] {
+  const pending = useOutbox((s) => s.pending);
+  const stored = useOutbox((s) => s.stored);
+  const heardOf = answer?.heardOf ?? 0;
+  return useMemo(() => saidSince({ stored, pending }, heardOf), [stored, pending, heardOf]);
 }
 
 /** Lives are looked at anew so often; nothing on a shelf changes faster. */
@@ -96,12 +104,12 @@ export function useShelf(nowMs: number): {
 } {
   const { kitchen, around, coarseMs, query } = useSurroundings(nowMs);
   const items = useItems();
-  const pending = useOutbox((s) => s.pending);
+  const said = useSaidSince(items.data);
   const shelf = useMemo((): Shelf | null => {
     if (!kitchen || !around || !items.data) return null;
     const there = <T extends ShelfItem | ShelfLeftover>(rows: readonly T[]): T[] =>
       rows
-        .map((row) => ({ ...row, log: withWaiting(row.log, pending, row.facts.itemId) }))
+        .map((row) => ({ ...row, log: withWaiting(row.log, said, row.facts.itemId) }))
         .filter((row) => !isGone(row.log));
     const soonMs = endOfTomorrow(coarseMs, kitchen.zone);
     return {
@@ -122,7 +130,7 @@ export function useShelf(nowMs: number): {
         .filter((l) => l.life.leftG >= 1)
         .sort((a, b) => a.life.deadlineMs - b.life.deadlineMs),
     };
-  }, [kitchen, around, items.data, pending, coarseMs]);
+  }, [kitchen, around, items.data, said, coarseMs]);
   return {
     shelf,
     isPending: query.isPending || items.isPending,

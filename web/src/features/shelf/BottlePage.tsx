@@ -27,10 +27,16 @@ import { Guidance } from '../../shared/Guidance.tsx';
 import { LotMarks } from '../../shared/LotMarks.tsx';
 import { notify } from '../../shared/notices.ts';
 import { record } from '../../shared/outbox.ts';
-import { useOutbox } from '../../shared/outboxStore.ts';
 import { useThing } from '../../shared/queries.ts';
 import { sharesText } from '../../shared/StrongToday.tsx';
-import { type Living, livingOf, ownDaysOf, useSurroundings, withWaiting } from '../../shared/shelf.ts';
+import {
+  type Living,
+  livingOf,
+  ownDaysOf,
+  useSaidSince,
+  useSurroundings,
+  withWaiting,
+} from '../../shared/shelf.ts';
 import { useNow } from '../../shared/time.ts';
 import { Caution, ErrorPanel, Figure, Loading, PageHead, Panel } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
@@ -54,7 +60,7 @@ export function ThingPage() {
   const thing = useThing(id);
   const nowMs = useNow(15_000);
   const { kitchen, around, coarseMs, query } = useSurroundings(nowMs);
-  const pending = useOutbox((s) => s.pending);
+  const said = useSaidSince(thing.data);
   if (thing.isPending || query.isPending) return <Loading />;
   if (!thing.data || !kitchen || !around)
     return <ErrorPanel error={thing.error ?? query.error} again={() => void thing.refetch()} />;
@@ -65,9 +71,9 @@ export function ThingPage() {
     });
   const input = { kitchen, around, nowMs: coarseMs, record: recordHere };
   return data.kind === 'bottle' ? (
-    <OneBottle {...input} thing={{ ...data, log: withWaiting(data.log, pending, id) }} />
+    <OneBottle {...input} thing={{ ...data, log: withWaiting(data.log, said, id) }} />
   ) : (
-    <LeftoverPage {...input} thing={{ ...data, log: withWaiting(data.log, pending, id) }} />
+    <LeftoverPage {...input} thing={{ ...data, log: withWaiting(data.log, said, id) }} />
   );
 }
 
