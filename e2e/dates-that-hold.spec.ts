@@ -123,7 +123,7 @@ test.describe('half an hour before midnight, three and a half before the clocks 
       page.getByRole('button', { name: 'Into the calendar' }).click(),
     ]);
     expect(readFileSync(await ics.path(), 'utf8')).toContain('DTSTART:20261030T');
-    const { dates } = await server.api<{ dates: { drinkBy: string | null }[] }>('GET', '/archive');
+    const dates = (await server.archive()).dates as { drinkBy: string | null }[];
     expect(new Set(dates.map((d) => d.drinkBy))).toEqual(new Set(['2026-10-30']));
   });
 });

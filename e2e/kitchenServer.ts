@@ -16,6 +16,7 @@ import {
   unwrap,
 } from '@big-ladle/core';
 import { type BrowserContext, test as base, expect, type Page } from '@playwright/test';
+import { archiveOf, sectionsOf } from '../server/src/archive/testArchive.ts';
 
 const ROOT = path.resolve(import.meta.dirname, '..');
 
@@ -103,6 +104,26 @@ export class KitchenServer {
 
   dispose(): void {
     rmSync(this.dataDir, { recursive: true, force: true });
+  }
+
+  /** The rows of everything, by their section. */
+  async archive(): Promise<Record<string, unknown[]>> {
+    return sectionsOf(await (await fetch(`${this.url}/api/archive`)).text());
+  }
+
+  /** Adds to the kitchen what an archive with such sections holds. */
+  async takeIn(sections: Readonly<Record<string, readonly unknown[]>>): Promise<void> {
+    const stage = () =>
+      this.api<{ state: { stage: string } | null }>('GET', '/archive/import').then((a) => a.state?.stage);
+    const sent = await fetch(`${this.url}/api/archive`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/x-ndjson' },
+      body: archiveOf(sections),
+    });
+    expect(sent.status).toBe(202);
+    await expect.poll(stage).toBe('checked');
+    await this.api('POST', '/archive/import', { mode: 'merge' });
+    await expect.poll(stage).toBe('done');
   }
 
   async api<T>(method: string, url: string, body?: unknown): Promise<T> {

@@ -81,12 +81,10 @@ test('a batch that cannot be read hurts only itself: saved, put out of sight, br
   page,
   server,
 }) => {
-  const archive = await server.api<{ batches: { id: string; pins: object | null }[] }>('GET', '/archive');
-  const batch = archive.batches.find((b) => b.id === 'demo-steeping')!;
-  await server.api('POST', '/archive', {
-    ...archive,
+  const { batches } = (await server.archive()) as { batches: { id: string; pins: object | null }[] };
+  const batch = batches.find((b) => b.id === 'demo-steeping')!;
+  await server.takeIn({
     batches: [{ ...batch, id: 'poison', pins: { ...batch.pins, program: { steps: 7 } } }],
-    events: [],
   });
   await page.goto(server.url);
   const told = page.getByTestId('unreadable');

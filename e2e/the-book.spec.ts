@@ -358,7 +358,7 @@ test('everything in one file, into an empty kitchen: the same plan', async ({ pa
       mimeType: 'application/json',
       buffer: Buffer.from('{"not": "ours"'),
     });
-    await expect(page.getByRole('alert')).toContainText('holiday.json is no JSON file');
+    await expect(page.getByRole('alert')).toContainText('This file is not a Big Ladle archive');
   } finally {
     await other.stop();
     other.dispose();

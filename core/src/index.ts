@@ -99,9 +99,22 @@ export { type Clarity, type StrainingFacts, strainings } from './compare/straini
 export { bowlsOf, type ToolCounts, toolCounts } from './compare/toolCounts.ts';
 export { rinsesAsked, washRoutines } from './compare/washing.ts';
 // the contract between windows and server
-export { ARCHIVE_FORMAT, ARCHIVED, archiveSchema, outsideToday } from './contract/archive.ts';
+export {
+  ARCHIVE_FORMAT,
+  ARCHIVE_SECTIONS,
+  ARCHIVE_V,
+  type ArchiveRow,
+  type ArchiveSectionName,
+  archiveEndSchema,
+  archiveHeadSchema,
+  archiveV1Schema,
+  outsideToday,
+  sectionHeadSchema,
+  TOLD_SECTIONS,
+} from './contract/archive.ts';
 export type {
   Access,
+  ArchiveCounts,
   BackupFile,
   BackupKind,
   BackupState,
@@ -116,7 +129,9 @@ export type {
   EventsStored,
   GiftBatch,
   GoneItems,
+  ImportMode,
   ImportReport,
+  ImportState,
   Instrument,
   KitchenDoc,
   Pins,

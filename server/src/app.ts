@@ -70,13 +70,13 @@ export function buildApp(parts: AppParts): Express {
     hasFirstScreen(openness) ? undefined : (code) => parts.tell(`The code for letting a device in: ${code}`),
   );
   if (!hasFirstScreen(openness)) pairing.show();
-  // Also nobody is let in or shut out: that would be forgotten with the copy in memory.
-  if (parts.readOnly)
-    app.use('/api', (req, _res, next) => {
-      if (!['GET', 'HEAD'].includes(req.method) && req.path !== '/test/clock')
-        throw new HttpProblem('storage');
-      next();
-    });
+  // Also nobody is let in or shut out: that would be forgotten with the copy in memory, or with the file that is replaced.
+  app.use('/api', (req, _res, next) => {
+    const writes = !['GET', 'HEAD'].includes(req.method) && req.path !== '/test/clock';
+    if (writes && parts.readOnly) throw new HttpProblem('storage');
+    if (writes && parts.imports.closed) throw new HttpProblem('beginningAnew');
+    next();
+  });
   app.use('/api', pairingRouter({ ...parts, pairing }));
   app.use('/api', onlyPaired(parts.db, parts.clock, openness));
   app.use('/api', accessRouter({ ...parts, pairing }));

@@ -5,7 +5,6 @@ import { BOOK, defaultChoices, type EventBody, type LogEvent, type Recipe } from
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { MIGRATIONS } from './db/migrations.ts';
 import { openDb } from './db/open.ts';
-import { seedDemo } from './demo/seed.ts';
 import { NOW, ONE_POT, TestServer } from './testServer.ts';
 
 /** The deep calyx drink with more ginger, as a cook's own. */
@@ -158,51 +157,6 @@ describe('ingredients and stock of the kitchen', () => {
     ]);
     expect((await k.api('PUT', '/stock/salt', { inHouseG: -1, packG: null, price: null })).status).toBe(422);
     expect((await k.api('PUT', '/stock/salt', { inHouseG: 1, packG: 0, price: null })).status).toBe(422);
-  });
-});
-
-describe('the archive', () => {
-  it('carries a whole kitchen into an empty one: the same plan, the same bottles', async () => {
-    await seedDemo(k.db, NOW);
-    await k.api('POST', '/recipes', { recipe: mine() });
-    await k.api('PUT', '/recipes/mine', { version: 1, recipe: mine({ name: 'Second' }) });
-    await k.api('PUT', '/stock/salt', { inHouseG: 5, packG: null, price: 1 });
-    const archive = (await k.api('GET', '/archive')).body;
-    expect(archive).toMatchObject({ format: 'big-ladle-archive', v: 1 });
-
-    const other = await new TestServer().open();
-    try {
-      const report = await other.api('POST', '/archive', archive);
-      expect(report).toMatchObject({ status: 200, body: { recipes: 2, batches: 4, kept: 0, kitchen: true } });
-      expect((await other.api('GET', '/kitchen')).body.kitchen).toEqual(
-        (await k.api('GET', '/kitchen')).body.kitchen,
-      );
-      expect((await other.api('GET', '/recipes')).body).toEqual((await k.api('GET', '/recipes')).body);
-      expect((await other.api('GET', '/items')).body).toEqual((await k.api('GET', '/items')).body);
-      const plan = '/batches/demo-planned';
-      expect((await other.api('GET', plan)).body.batch.plan).toEqual(
-        (await k.api('GET', plan)).body.batch.plan,
-      );
-      // Once more: everything is there, nothing is overwritten.
-      const again = await other.api('POST', '/archive', archive);
-      expect(again.body).toMatchObject({ recipes: 0, batches: 0, events: 0, kitchen: false });
-      expect(again.body.kept).toBeGreaterThan(10);
-    } finally {
-      await other.dispose();
-    }
-  });
-  it.each([
-    ['something else', { format: 'other' }, 'notAnArchive'],
-    ['a list', [], 'notAnArchive'],
-    ['an archive cut short', { format: 'big-ladle-archive', v: 1, recipes: [] }, 'invalid'],
-    ['broken JSON', '{"format": "big-ladle-archive", ', 'badJson'],
-  ])('%s is refused, and nothing is taken in', async (_, body, title) => {
-    const answer = await k.api('POST', '/archive', body);
-    expect(answer.status).toBeGreaterThanOrEqual(400);
-    expect(answer.status).toBeLessThan(500);
-    if (title !== 'badJson') expect(answer.body.title).toBe(title);
-    expect((await k.api('GET', '/recipes')).body.recipes).toEqual([]);
-    expect((await k.api('GET', '/kitchen')).body.version).toBe(0);
   });
 });
 

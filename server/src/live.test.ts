@@ -1,4 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { sectionsOf } from './archive/testArchive.ts';
 import { InstrumentWatch } from './instruments/watch.ts';
 import { CALYX_PLAN, NOW, ONE_POT, scribe, TestServer } from './testServer.ts';
 
@@ -108,9 +109,7 @@ describe('a rehearsal', () => {
     expect(answer.status).toBe(200);
     expect((await server.api('GET', '/batches/r1')).body.batch.status).toBe('done');
     expect((await server.api('GET', '/items')).body.items).toEqual([]);
-    const archive = (await server.api('GET', '/archive')).body;
-    expect(archive.batches).toEqual([]);
-    expect(archive.events).toEqual([]);
+    expect(sectionsOf(await server.archive())).toMatchObject({ batches: [], events: [] });
     expect((await server.api('DELETE', '/rehearsals/r1')).status).toBe(204);
     expect((await server.api('GET', '/batches/r1')).status).toBe(404);
     expect(await server.db('event').where({ stream_id: 'r1' })).toEqual([]);

@@ -5,6 +5,7 @@ import { networkInterfaces } from 'node:os';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { buildApp } from './app.ts';
+import { ImportDesk } from './archive/desk.ts';
 import { BackupDesk } from './backup/desk.ts';
 import { prepareRestore } from './backup/restore.ts';
 import { AdjustableClock } from './clock.ts';
@@ -91,9 +92,18 @@ async function serve({ config, clock }: Surroundings): Promise<boolean> {
   const backups = new BackupDesk(config.dataDir, clock, report, () =>
     setTimeout(() => close(true), ANSWER_MS),
   );
+  const imports = new ImportDesk({
+    dataDir: config.dataDir,
+    db,
+    backups,
+    restart: () => setTimeout(() => close(true), ANSWER_MS),
+    changed: () => hub.changed({ doc: 'everything', id: 'all', version: 0 }),
+    report,
+  });
   const app = buildApp({
     db,
     backups,
+    imports,
     readOnly,
     openness: { open, publicUrl: config.publicUrl, tls: config.tls !== null },
     addresses: homeAddresses,
@@ -115,6 +125,7 @@ async function serve({ config, clock }: Surroundings): Promise<boolean> {
   } else {
     watch.start();
     backups.start();
+    imports.resume();
   }
   const server: Server = config.tls ? createSafeServer(safely(config.tls), app) : createServer(app);
   server.headersTimeout = HEADERS_MS;
@@ -130,6 +141,7 @@ async function serve({ config, clock }: Surroundings): Promise<boolean> {
       watch.stop();
       hub.close();
       server.close(async () => {
+        await imports.stop();
         await backups.stop();
         await db.destroy();
         lock?.release();

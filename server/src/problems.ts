@@ -31,11 +31,18 @@ export const invalid = (issues: readonly BaseIssue<unknown>[]): HttpProblem => {
   return new HttpProblem('invalid', { fields });
 };
 
+/** A problem as it is told. */
+export const problemAs = (code: ProblemCode, extra: Extra = {}): Problem => ({
+  type: `${PROBLEM_TYPE}${code}`,
+  title: code,
+  status: PROBLEMS[code],
+  ...extra,
+});
+
 /** Answers with a problem. */
 export function sendProblem(res: Response, code: ProblemCode, extra: Extra = {}): void {
-  const status = PROBLEMS[code];
-  const problem: Problem = { type: `${PROBLEM_TYPE}${code}`, title: code, status, ...extra };
-  res.status(status).type('application/problem+json').send(JSON.stringify(problem));
+  const problem = problemAs(code, extra);
+  res.status(problem.status).type('application/problem+json').send(JSON.stringify(problem));
 }
 
 /** What body-parser says of a bad body. */
@@ -43,16 +50,34 @@ interface ParserError {
   type?: string;
   status?: number;
 }
-/** What better-sqlite3 throws, through Knex. */
-interface SqliteError {
+/** What better-sqlite3 throws, through Knex, and what the system does. */
+interface SystemError {
   code?: string;
 }
 
 /** What the disk or the file says, by the plain code that an extended one begins with. */
 function faultOfStorage(code: string): ProblemCode | null {
-  if (/^SQLITE_(?:FULL|IOERR|READONLY|CANTOPEN|PERM|AUTH)/.test(code)) return 'storage';
+  if (
+    /^SQLITE_(?:FULL|IOERR|READONLY|CANTOPEN|PERM|AUTH)|^E(?:NOSPC|DQUOT|FBIG|ROFS|ACCES|PERM|IO)$/.test(code)
+  )
+    return 'storage';
   if (/^SQLITE_(?:CORRUPT|NOTADB)/.test(code)) return 'damaged';
   return /^SQLITE_(?:BUSY|LOCKED)/.test(code) ? 'busy' : null;
+}
+
+/** What is told of an error; `unexpected` ones are reported as well. */
+export function problemOf(error: unknown): { code: ProblemCode; extra: Extra; unexpected: boolean } {
+  const told = (code: ProblemCode, extra: Extra = {}) => ({ code, extra, unexpected: false });
+  if (error instanceof HttpProblem) return told(error.code, error.extra);
+  const parser = error as ParserError;
+  if (parser?.type === 'entity.parse.failed') return told('malformedJson');
+  if (parser?.type === 'entity.too.large') return told('tooLarge');
+  if (typeof parser?.status === 'number' && parser.status >= 400 && parser.status < 500)
+    return told('badRequest');
+  const { code = '' } = (error ?? {}) as SystemError;
+  if (code === 'SQLITE_CONSTRAINT_UNIQUE' || code === 'SQLITE_CONSTRAINT_PRIMARYKEY')
+    return told('alreadyThere');
+  return { code: faultOfStorage(code) ?? 'internal', extra: {}, unexpected: true };
 }
 
 /** The one place where errors become answers: safe text, no stack, no SQL. */
@@ -63,34 +88,7 @@ export const problemHandler =
       next(error);
       return;
     }
-    if (error instanceof HttpProblem) {
-      sendProblem(res, error.code, error.extra);
-      return;
-    }
-    const parser = error as ParserError;
-    if (parser?.type === 'entity.parse.failed') {
-      sendProblem(res, 'malformedJson');
-      return;
-    }
-    if (parser?.type === 'entity.too.large') {
-      sendProblem(res, 'tooLarge');
-      return;
-    }
-    if (typeof parser?.status === 'number' && parser.status >= 400 && parser.status < 500) {
-      sendProblem(res, 'badRequest');
-      return;
-    }
-    const sqlite = error as SqliteError;
-    if (sqlite?.code === 'SQLITE_CONSTRAINT_UNIQUE' || sqlite?.code === 'SQLITE_CONSTRAINT_PRIMARYKEY') {
-      sendProblem(res, 'alreadyThere');
-      return;
-    }
-    const fault = faultOfStorage(sqlite?.code ?? '');
-    if (fault) {
-      report(error);
-      sendProblem(res, fault);
-      return;
-    }
-    report(error);
-    sendProblem(res, 'internal');
+    const { code, extra, unexpected } = problemOf(error);
+    if (unexpected) report(error);
+    sendProblem(res, code, extra);
   };

@@ -2,9 +2,18 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import type { Server } from 'node:http';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { BOOK, defaultChoices, EMPTY_KITCHEN, type Kitchen, type PlanDoc } from '@big-ladle/core';
+import {
+  BOOK,
+  defaultChoices,
+  EMPTY_KITCHEN,
+  type ImportMode,
+  type ImportState,
+  type Kitchen,
+  type PlanDoc,
+} from '@big-ladle/core';
 import type { NetworkExposure } from './access.ts';
 import { buildApp } from './app.ts';
+import { ImportDesk } from './archive/desk.ts';
 import { BackupDesk } from './backup/desk.ts';
 import { AdjustableClock } from './clock.ts';
 import { type Db, openDb } from './db/open.ts';
@@ -61,6 +70,7 @@ export class TestServer {
   /** It runs on a copy in memory, as where nothing can be written. */
   readOnly = false;
   hub!: StreamHub;
+  imports!: ImportDesk;
   db!: Db;
   /** Where it listens, without a path. */
   base = '';
@@ -72,24 +82,32 @@ export class TestServer {
   async open(): Promise<this> {
     this.db = await openDb(this.dir);
     this.hub = new StreamHub(this.clock);
+    const report = (e: unknown) => void this.reports.push(e);
+    const restart = () => void this.restarts++;
+    const backups = new BackupDesk(this.dir, this.clock, report, restart);
+    this.imports = new ImportDesk({
+      dataDir: this.dir,
+      db: this.db,
+      backups,
+      restart,
+      changed: () => this.hub.changed({ doc: 'everything', id: 'all', version: 0 }),
+      report,
+    });
+    if (!this.readOnly) this.imports.resume();
     const app = buildApp({
       db: this.db,
       clock: this.clock,
       hub: this.hub,
       version: 'test',
       readOnly: this.readOnly,
-      backups: new BackupDesk(
-        this.dir,
-        this.clock,
-        (e) => this.reports.push(e),
-        () => void this.restarts++,
-      ),
+      backups,
+      imports: this.imports,
       test: true,
       webDir: null,
       openness: this.openness,
       addresses: () => ['http://192.168.7.20:4817'],
       devOrigin: null,
-      report: (e) => this.reports.push(e),
+      report,
       tell: (text) => this.told.push(text),
     });
     this.server = await new Promise((resolve) => {
@@ -104,12 +122,42 @@ export class TestServer {
   async stop(): Promise<void> {
     this.hub.close();
     await new Promise((resolve) => this.server.close(resolve));
+    await this.imports.stop();
     await this.db.destroy();
   }
 
   async dispose(): Promise<void> {
     await this.stop();
     rmSync(this.dir, { recursive: true, force: true });
+  }
+
+  /** Everything, as it goes out. */
+  async archive(): Promise<string> {
+    return (await fetch(`${this.base}/api/archive`)).text();
+  }
+
+  /** Sends an archive; @returns where it stands once it has been looked over, or why it was refused at once. */
+  async upload(archive: string | object): Promise<ImportState> {
+    const body = typeof archive === 'string' ? archive : JSON.stringify(archive);
+    const answer = await this.api('POST', '/archive', body);
+    return answer.status === 202 ? this.importAt(['checked', 'failed']) : { ...answer.body };
+  }
+
+  /** Sends an archive and takes it in; @returns how it ended. */
+  async takeIn(archive: string | object, mode: ImportMode = 'merge'): Promise<ImportState> {
+    const checked = await this.upload(archive);
+    if (checked.stage !== 'checked') return checked;
+    await this.api('POST', '/archive/import', { mode });
+    return this.importAt(['done', 'failed']);
+  }
+
+  /** Waits for an import to come so far. */
+  async importAt(stages: readonly ImportState['stage'][]): Promise<ImportState> {
+    for (;;) {
+      const { state } = (await this.api('GET', '/archive/import')).body as { state: ImportState };
+      if (stages.includes(state.stage)) return state;
+      await new Promise((resolve) => setImmediate(resolve));
+    }
   }
 
   async api(
@@ -124,10 +172,11 @@ export class TestServer {
       ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
     });
     const text = await response.text();
+    const type = response.headers.get('content-type') ?? '';
     return {
       status: response.status,
-      body: text ? JSON.parse(text) : null,
-      type: response.headers.get('content-type') ?? '',
+      body: /^application\/(?:\w+\+)?json/.test(type) ? JSON.parse(text) : null,
+      type,
     };
   }
 }

@@ -86,8 +86,7 @@ describe('an archive of version 0.5.0', () => {
   it('is taken in, and its bottles stand on the shelf', async () => {
     server = await new TestServer().open();
     const archive = JSON.parse(fixture('archive.json.gz').toString('utf8')) as object;
-    const answer = await server.api('POST', '/archive', archive);
-    expect(answer.status).toBe(200);
+    expect(await server.takeIn(archive)).toMatchObject({ stage: 'done', problem: null });
     const there = await bottles();
     expect(there.length).toBeGreaterThan(10);
     await rebuildAll(server.db);

@@ -3,10 +3,26 @@ import { customFactsSchema } from '../documents/ingredient.ts';
 import { kitchenSchema } from '../documents/kitchen.ts';
 import { recipeSchema } from '../documents/recipe.ts';
 import { stockSchema } from '../documents/stock.ts';
+import { INSTRUMENT_KINDS } from '../tables/instruments.ts';
 import { withoutBounds } from '../units/withoutBounds.ts';
-import { batchSchema } from './messages.ts';
+import { batchSchema, failingSchema } from './messages.ts';
 
+/**
+ * An archive is a text of lines, each a JSON value (docs/archive.md): a head, sections with a version of their own, and
+ * an end that counts the lines. A section is its head and one line for each row.
+ */
 export const ARCHIVE_FORMAT = 'big-ladle-archive';
+export const ARCHIVE_V = 2;
+
+export const archiveHeadSchema = v.looseObject({
+  format: v.literal(ARCHIVE_FORMAT),
+  v: v.number(),
+});
+export const sectionHeadSchema = v.looseObject({
+  section: v.pipe(v.string(), v.regex(/^[a-z][A-Za-z0-9-]{0,39}$/)),
+  v: v.pipe(v.number(), v.integer(), v.minValue(1)),
+});
+export const archiveEndSchema = v.strictObject({ end: v.literal(true), lines: v.number() });
 
 /** As far as it must be right for a bottle to have a date; the rest of it is words. */
 const keptSchema = v.looseObject({
@@ -25,36 +41,52 @@ const keptSchema = v.looseObject({
   }),
 });
 
-/** The documents of an archive, as they are newly written. */
-export const ARCHIVED = {
-  kitchen: kitchenSchema,
-  recipe: recipeSchema,
-  ingredient: customFactsSchema,
-  stock: stockSchema,
-  batch: v.omit(batchSchema, ['rehearsal']),
-} as const;
+const count = v.pipe(v.number(), v.integer(), v.minValue(0));
+const rowId = v.pipe(v.string(), v.nonEmpty(), v.maxLength(200));
+
+/** What a row would have to hold if it were newly written; what is older is taken as it stands, and named. */
+export interface ArchiveSection<Row> {
+  v: number;
+  row: v.GenericSchema<unknown, Row>;
+  today: v.GenericSchema;
+}
+const section = <Row>(
+  version: number,
+  row: v.GenericSchema<unknown, Row>,
+  today: v.GenericSchema = v.unknown(),
+): ArchiveSection<Row> => ({ v: version, row, today });
 
 /**
- * Everything of a kitchen in one JSON document; described in docs/archive.md. The documents are those of the contract, by
- * their shape: an older archive may hold what would be refused today. Events are read one by one (`readStored`).
+ * The sections that are read. The documents are those of the contract, by their shape: an older archive may hold what
+ * would be refused today. The entries of the log are read one by one (`readStored`).
  */
-export const archiveSchema = v.object({
-  format: v.literal(ARCHIVE_FORMAT),
-  v: v.literal(1),
-  kitchen: v.optional(withoutBounds(ARCHIVED.kitchen)),
-  recipes: v.array(
+export const ARCHIVE_SECTIONS = {
+  kitchen: section(1, withoutBounds(kitchenSchema), kitchenSchema),
+  ingredients: section(1, withoutBounds(customFactsSchema), customFactsSchema),
+  stock: section(1, withoutBounds(stockSchema), stockSchema),
+  recipes: section(
+    1,
     v.strictObject({
-      recipeId: v.string(),
+      recipeId: rowId,
       version: v.pipe(v.number(), v.integer()),
       parent: v.nullable(v.number()),
       createdMs: v.number(),
-      recipe: withoutBounds(ARCHIVED.recipe),
+      recipe: withoutBounds(recipeSchema),
+      /** It was taken out of the book; stands with its newest version. */
+      retired: v.optional(v.literal(true)),
     }),
+    v.object({ recipe: recipeSchema }),
   ),
-  ingredients: v.array(withoutBounds(ARCHIVED.ingredient)),
-  stock: v.array(withoutBounds(ARCHIVED.stock)),
-  batches: v.array(withoutBounds(ARCHIVED.batch)),
-  events: v.array(
+  batches: section(
+    1,
+    v.pipe(
+      withoutBounds(batchSchema),
+      v.check((batch) => batch.status === 'planned' || batch.pins !== null, 'pins'),
+    ),
+    batchSchema,
+  ),
+  events: section(
+    1,
     v.strictObject({
       receivedMs: v.number(),
       event: v.unknown(),
@@ -62,6 +94,48 @@ export const archiveSchema = v.object({
       kept: v.optional(keptSchema),
     }),
   ),
+  instruments: section(
+    1,
+    v.strictObject({
+      id: rowId,
+      kind: v.picklist(INSTRUMENT_KINDS),
+      name: v.string(),
+      seed: count,
+      batchId: v.nullable(v.string()),
+      lost: v.boolean(),
+      tareKg: v.number(),
+      failing: v.nullable(withoutBounds(failingSchema)),
+      /** When it was unpaired; null while it is paired. */
+      droppedMs: v.nullable(v.number()),
+    }),
+  ),
+  readings: section(
+    1,
+    v.strictObject({
+      instrumentId: rowId,
+      batchId: v.nullable(v.string()),
+      readings: v.pipe(v.array(v.looseObject({ atMs: v.number() })), v.nonEmpty(), v.maxLength(1000)),
+    }),
+  ),
+} as const;
+export type ArchiveSectionName = keyof typeof ARCHIVE_SECTIONS;
+export type ArchiveRow<Name extends ArchiveSectionName> = v.InferOutput<
+  (typeof ARCHIVE_SECTIONS)[Name]['row']
+>;
+
+/** Sections that are written for whoever reads the file without the program, and are not read back. */
+export const TOLD_SECTIONS: ReadonlySet<string> = new Set(['dates']);
+
+/** An archive of version 0.5.0 and before: one JSON document with its sections as fields. */
+export const archiveV1Schema = v.looseObject({
+  format: v.literal(ARCHIVE_FORMAT),
+  v: v.literal(1),
+  kitchen: v.optional(v.unknown()),
+  recipes: v.array(v.unknown()),
+  ingredients: v.array(v.unknown()),
+  stock: v.array(v.unknown()),
+  batches: v.array(v.unknown()),
+  events: v.array(v.unknown()),
 });
 
 /** What a document would be refused for if it were written today; null where it would not. */

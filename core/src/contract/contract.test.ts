@@ -1,6 +1,6 @@
 import * as v from 'valibot';
 import { describe, expect, it } from 'vitest';
-import { ARCHIVED, archiveSchema, outsideToday } from './archive.ts';
+import { ARCHIVE_SECTIONS, outsideToday } from './archive.ts';
 import { FINAL_PROBLEMS, PROBLEMS } from './problems.ts';
 import { addressOf, type Sent } from './route.ts';
 import { ROUTES } from './routes.ts';
@@ -70,28 +70,25 @@ describe('an older archive', () => {
     targetSweetnessPct: 0,
     times: {},
   };
-  const archive = (more: object) => ({
-    format: 'big-ladle-archive',
-    v: 1,
-    recipes: [{ recipeId: 'mine', version: 1, parent: null, createdMs: 0, recipe: { ...recipe, ...more } }],
-    ingredients: [],
-    stock: [],
-    batches: [],
-    events: [],
+  const { row, today } = ARCHIVE_SECTIONS.recipes;
+  const archived = (more: object) => ({
+    recipeId: 'mine',
+    version: 1,
+    parent: null,
+    createdMs: 0,
+    recipe: { ...recipe, ...more },
   });
   it('is read by its shape: what is outside of today’s limits stays as it stands, and is named', () => {
-    const read = v.parse(archiveSchema, archive({}));
-    expect(read.recipes[0]!.recipe).toEqual(recipe);
-    expect(outsideToday(ARCHIVED.recipe, read.recipes[0]!.recipe)).toMatchObject({ field: 'name' });
-    expect(outsideToday(ARCHIVED.recipe, { ...recipe, name: 'Plain' })).toEqual({
-      field: 'lines.0.massG',
+    const read = v.parse(row, archived({}));
+    expect(read.recipe).toEqual(recipe);
+    expect(outsideToday(today, read)).toMatchObject({ field: 'recipe.name' });
+    expect(outsideToday(today, archived({ name: 'Plain' }))).toEqual({
+      field: 'recipe.lines.0.massG',
       code: 'between:0:200000',
     });
   });
   it('with two lines of one id, or a field of another type, is no archive of ours', () => {
-    expect(v.safeParse(archiveSchema, archive({ lines: [...recipe.lines, ...recipe.lines] })).success).toBe(
-      false,
-    );
-    expect(v.safeParse(archiveSchema, archive({ basisL: 'four' })).success).toBe(false);
+    expect(v.safeParse(row, archived({ lines: [...recipe.lines, ...recipe.lines] })).success).toBe(false);
+    expect(v.safeParse(row, archived({ basisL: 'four' })).success).toBe(false);
   });
 });

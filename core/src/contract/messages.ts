@@ -14,6 +14,7 @@ import { INSTRUMENT_KINDS } from '../tables/instruments.ts';
 import type { PinnedRows } from '../tables/pinned.ts';
 import type { IngredientRow } from '../tables/types.ts';
 import { between, id, list, moment, name, whole } from '../units/fields.ts';
+import type { Problem } from './problems.ts';
 
 /** Documents carry a version: whoever changes one says which she has seen. */
 export const versionSchema = whole(0, Number.MAX_SAFE_INTEGER);
@@ -134,7 +135,7 @@ export interface KitchenDoc {
 }
 
 /** A simulated fault that is on: the fridge's door stands open, its power is out. */
-const failingSchema = v.strictObject({ kind: v.picklist(FAILING_KINDS), sinceMs: moment });
+export const failingSchema = v.strictObject({ kind: v.picklist(FAILING_KINDS), sinceMs: moment });
 /** An instrument as a window sends it. */
 export const instrumentSchema = v.strictObject({
   kind: v.picklist(INSTRUMENT_KINDS),
@@ -245,19 +246,49 @@ export const restoreSchema = v.strictObject({ name: v.pipe(v.string(), v.maxLeng
 
 // The archive
 
-/** What was taken in of an archive. */
-export interface ImportReport {
+export const importModeSchema = v.strictObject({ mode: v.picklist(['merge', 'replace']) });
+/** Whether an archive is added to what is here, or takes its place. */
+export type ImportMode = v.InferOutput<typeof importModeSchema>['mode'];
+
+/** How many of what there are. */
+export interface ArchiveCounts {
   recipes: number;
   ingredients: number;
   batches: number;
   events: number;
-  /** What was there already and stayed as it was. */
-  kept: number;
+  instruments: number;
+  readings: number;
+}
+
+/** What an archive holds, and what would come of taking it in: worked out before anything is changed. */
+export interface ImportReport {
+  /** When it was written; null in old ones that do not say. */
+  writtenMs: number | null;
+  holds: ArchiveCounts;
+  /** Of these, what is not here yet: it is added. */
+  added: ArchiveCounts;
+  /** What is here now: it goes when the archive takes its place. */
+  here: ArchiveCounts;
+  /** It has a kitchen, and there is none here. */
   kitchen: boolean;
   /** Taken in although it would be refused today: what, and by which rule. */
   outside: { id: string; field: string; code: string }[];
-  /** Events of a kind or a shape that is not known: they are not taken in. */
+  /** More of these than are named. */
+  outsideMore: number;
+  /** Entries of a kind that is not known, and of batches that are nowhere: they are not taken in. */
   passedOver: number;
+  /** Sections of a newer program: kept as they are, and written out again. */
+  keptSections: string[];
+}
+
+/** Where taking in an archive stands. */
+export interface ImportState {
+  stage: 'checking' | 'checked' | 'preparing' | 'taking' | 'done' | 'failed';
+  mode: ImportMode | null;
+  /** How much of the stage is done, 0 to 1. */
+  share: number;
+  report: ImportReport | null;
+  problem: Problem | null;
 }
 
 // The stream of changes

@@ -29,6 +29,11 @@ export const PROBLEMS = {
   tooFarAhead: 422,
   cannotStart: 422,
   notAnArchive: 422,
+  archiveNewer: 422,
+  archiveCutShort: 422,
+  archiveLine: 422,
+  importUnderWay: 409,
+  nothingToTake: 409,
   // Events
   inTheFuture: 422,
   notStarted: 409,
@@ -45,6 +50,7 @@ export const PROBLEMS = {
   backupFailed: 507,
   badFolder: 422,
   busy: 503,
+  beginningAnew: 503,
   internal: 500,
 } as const satisfies Record<string, number>;
 export type ProblemCode = keyof typeof PROBLEMS;

@@ -95,6 +95,11 @@ export const ROUTES = {
   }),
   restoreBackup: post('/backups/restore', { body: m.restoreSchema }),
 
-  exportArchive: get('/archive', { answer: computed<object>() }),
-  importArchive: post('/archive', { body: v.unknown(), answer: computed<m.ImportReport>() }),
+  /** Everything as lines of text (docs/archive.md). */
+  exportArchive: get('/archive'),
+  /** Its body is the archive itself; it is looked over, and nothing is changed yet. */
+  uploadArchive: post('/archive', { answer: computed<m.ImportState>() }),
+  importState: get('/archive/import', { answer: computed<{ state: m.ImportState | null }>() }),
+  takeArchive: post('/archive/import', { body: m.importModeSchema, answer: computed<m.ImportState>() }),
+  cancelImport: del('/archive/import'),
 } as const;

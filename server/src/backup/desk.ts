@@ -72,6 +72,11 @@ export class BackupDesk {
     }
   }
 
+  /** Where a backup lies. */
+  fileOf(name: string): string {
+    return path.join(backupFolder(this.dataDir), name);
+  }
+
   /** From now on backups go to another folder; the first one at once. */
   async choose(folder: string): Promise<BackupState> {
     try {
@@ -93,7 +98,7 @@ export class BackupDesk {
     if (!known) throw new HttpProblem('notFound', { params: { what: 'backup', id: name.slice(0, 80) } });
     await this.make('before-restore');
     try {
-      prepareRestore(this.dataDir, path.join(backupFolder(this.dataDir), name));
+      prepareRestore(this.dataDir, this.fileOf(name));
     } catch (error) {
       throw new HttpProblem('backupFailed', { params: { reason: (error as Error).message.slice(0, 200) } });
     }

@@ -252,4 +252,16 @@ export const MIGRATIONS: readonly Migration[] = [
       });
     },
   },
+  {
+    name: '010-sections-of-others',
+    async up(knex) {
+      // What a newer program wrote into an archive: kept as it stands, and written out again.
+      await knex.schema.createTable('kept_section', (t) => {
+        t.increments('id');
+        /** The line that the section begins with, and one of its lines; null where it has none. */
+        t.text('head').notNullable();
+        t.text('line');
+      });
+    },
+  },
 ];

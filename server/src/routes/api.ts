@@ -2,13 +2,14 @@ import { ROUTES, SHIPPED_TABLES } from '@big-ladle/core';
 import express, { type Router } from 'express';
 import * as v from 'valibot';
 import type { NetworkExposure } from '../access.ts';
+import type { ImportDesk } from '../archive/desk.ts';
 import type { BackupDesk } from '../backup/desk.ts';
 import type { AdjustableClock } from '../clock.ts';
 import type { Db } from '../db/open.ts';
 import { HttpProblem } from '../problems.ts';
 import { latestSeq, missedAfter } from '../services/events.ts';
 import type { StreamHub } from '../stream.ts';
-import { serveArchive } from './archive.ts';
+import { archiveStreams, serveImports } from './archive.ts';
 import { serveBackups } from './backups.ts';
 import { serveBatches } from './batches.ts';
 import { serveBook } from './book.ts';
@@ -24,6 +25,7 @@ export interface ApiParts {
   version: string;
   test: boolean;
   backups: BackupDesk;
+  imports: ImportDesk;
   /** Nothing can be written: what is there is read, everything else waits. */
   readOnly: boolean;
   openness: NetworkExposure;
@@ -42,8 +44,7 @@ export function apiRouter(parts: ApiParts): Router {
     res.set('Cache-Control', 'no-store');
     next();
   });
-  // A whole kitchen with years of logs comes in one file; everything else is small.
-  api.use('/archive', express.json({ limit: '64mb', strict: true }));
+  archiveStreams(api, parts);
   api.use(express.json({ limit: '256kb', strict: true }));
 
   const serve = serving(api, hub);
@@ -56,7 +57,7 @@ export function apiRouter(parts: ApiParts): Router {
   serveBatches(serve, parts);
   serveBook(serve, parts);
   serveShelf(serve, parts);
-  serveArchive(serve, parts);
+  serveImports(serve, api, parts);
   serveBackups(api, serve, parts);
 
   api.get(

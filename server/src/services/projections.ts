@@ -347,23 +347,27 @@ export async function projectItem(db: Db, itemId: string): Promise<void> {
   });
 }
 
-/** Folds all logs again and writes every projection anew. A batch that cannot be folded is marked, and the others go on. */
+/** Folds a batch's log again; one that cannot be folded is marked. */
+export async function rebuildBatch(db: Db, id: string): Promise<void> {
+  const batch = await batchOf(db, id);
+  if (!batch) return;
+  try {
+    // In a savepoint: what it has written before it failed goes with it.
+    await db.transaction((trx) => projectBatch(trx, batch));
+  } catch (error) {
+    if (!(error instanceof UnreadableBatch)) throw error;
+    await markUnreadable(db, batch, error.why);
+  }
+}
+
+/** Folds all logs again and writes every projection anew; @returns of how many batches. */
 export async function rebuildAll(db: Db): Promise<number> {
   await rebuildOwners(db);
-  const rows = await batchRows(db).orderBy('id');
   for (const table of ['batch_now', 'item_now', 'task_now'])
     await db(table).whereNotIn('batch_id', db('batch').select('id')).del();
-  for (const row of rows) {
-    const batch = batchFromRow(row);
-    try {
-      // In a savepoint: what it has written before it failed goes with it.
-      await db.transaction((trx) => projectBatch(trx, batch));
-    } catch (error) {
-      if (!(error instanceof UnreadableBatch)) throw error;
-      await markUnreadable(db, batch, error.why);
-    }
-  }
-  return rows.length;
+  const ids = (await db('batch').orderBy('id').pluck('id')) as string[];
+  for (const id of ids) await rebuildBatch(db, id);
+  return ids.length;
 }
 
 /** What the projections hold; raise it when that changes, and old files are folded again at their next start. */

@@ -44,8 +44,12 @@ export class OfflineError extends Error {
 
 const problemSchema = v.looseObject({});
 
-/** Asks the server for what a route of the contract says. @throws ApiError, OfflineError */
-export async function ask<R extends AnyRoute>(route: R, sent: Sent<R>): Promise<AnswerOf<R>> {
+/**
+ * Asks the server for what a route of the contract says.
+ * @param file sent as it is, as the body.
+ * @throws ApiError, OfflineError
+ */
+export async function ask<R extends AnyRoute>(route: R, sent: Sent<R>, file?: Blob): Promise<AnswerOf<R>> {
   const { body } = sent as { body?: unknown };
   let response: Response;
   try {
@@ -54,6 +58,7 @@ export async function ask<R extends AnyRoute>(route: R, sent: Sent<R>): Promise<
       ...(body === undefined
         ? {}
         : { headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) }),
+      ...(file ? { headers: { 'Content-Type': 'application/x-ndjson' }, body: file } : {}),
     });
   } catch {
     throw new OfflineError();

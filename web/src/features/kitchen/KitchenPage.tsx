@@ -16,6 +16,7 @@ import { ErrorPanel, Loading, PageHead, Panel, Row } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
 import { celsius, grams, litres, longWeekdayName, num, say } from '../../words/say.ts';
+import { ArchivePanel } from './ArchivePanel.tsx';
 import { AwayPanel } from './AwayPanel.tsx';
 import { BackupPanel } from './BackupPanel.tsx';
 import { DevicesPanel } from './DevicesPanel.tsx';
@@ -33,7 +34,7 @@ import { LabelsPanel } from './LabelsPanel.tsx';
 import { MessagesPanel } from './MessagesPanel.tsx';
 import { measureName } from './names.ts';
 import { OutOfSight } from './OutOfSight.tsx';
-import { ArchivePanel, ToolsPanel } from './ToolsAndArchive.tsx';
+import { ToolsPanel } from './Tools.tsx';
 
 type Editing =
   | { what: 'pot'; id: string | null }
@@ -352,7 +353,7 @@ export function KitchenPage() {
         {part === 'data' && (
           <>
             <BackupPanel zone={kitchen.zone} />
-            <ArchivePanel />
+            <ArchivePanel zone={kitchen.zone} />
             <DevicesPanel zone={kitchen.zone} />
             <OutOfSight zone={kitchen.zone} />
           </>

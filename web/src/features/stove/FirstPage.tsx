@@ -20,10 +20,12 @@ import { v7 as uuid } from 'uuid';
 import { ApiError, ask } from '../../shared/api.ts';
 import { useBook } from '../../shared/book.ts';
 import { Choice } from '../../shared/Choice.tsx';
+import { FileButton } from '../../shared/FileButton.tsx';
+import { ImportProgress } from '../../shared/ImportProgress.tsx';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { keys, queryClient, takeKitchen } from '../../shared/queries.ts';
-import { TakeArchive } from '../../shared/TakeArchive.tsx';
 import { Panel } from '../../shared/ui.tsx';
+import { useImport } from '../../shared/useImport.ts';
 import { heading, role } from '../../theme/theme.ts';
 import { sayFamily } from '../../words/names.ts';
 import { litres, num, say } from '../../words/say.ts';
@@ -60,6 +62,8 @@ export function FirstPage({ doc, nowMs }: { doc: KitchenDoc; nowMs: number }) {
   const [picked, setPicked] = useState<string | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
+  // Nothing is here that a file could be added to: it is taken in at once.
+  const coming = useImport('merge');
   const potId = useState(() => uuid())[0];
   const potL = potLitres(size, unit);
   const isPot = potL >= 1 && potL <= 150;
@@ -116,14 +120,20 @@ export function FirstPage({ doc, nowMs }: { doc: KitchenDoc; nowMs: number }) {
             flex: '1 1 300px',
           }}
         />
-        <TakeArchive
-          label={say('firstPot.takeInAKitchen')}
-          onTaken={(taken) => setProblem(taken && !taken.ok ? taken.said : null)}
-        />
+        {coming.runs ? (
+          <ImportProgress state={coming.state} />
+        ) : (
+          <FileButton
+            label={say('firstPot.takeInAKitchen')}
+            accept=".jsonl,.json,application/json,application/x-ndjson"
+            testId="archive-file"
+            onFile={coming.upload}
+          />
+        )}
       </Box>
-      {problem && (
+      {(problem ?? coming.problem) && (
         <Alert severity="error" sx={{ mb: 1.75 }}>
-          {problem}
+          {problem ?? coming.problem}
         </Alert>
       )}
       <Box

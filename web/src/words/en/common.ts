@@ -953,15 +953,11 @@ export const EN = {
   'strongToday.pouredTodayInAll': 'Poured today, in all what {sharesText} gives for one person. {defer}',
 
   // takeArchive
-  'takeArchive.itCannotBeRead': 'it cannot be read',
-  'takeArchive.isNoJsonFile': '{name} is no JSON file: {message}. Nothing was taken in.',
-  'takeArchive.takenInRecipesIngredients':
-    'Taken in: {recipes} recipes, {ingredients} ingredients, {batches} batches with {events} entries{isKitchen, select, true {, and the kitchen} other {}}. {keptSome, select, true {{kept} were here already and stayed as they are. } other {}}{oddities}',
+  'takeArchive.lookingOver': 'Looking it over …',
+  'takeArchive.gettingReady': 'Getting it ready …',
+  'takeArchive.takingIn': 'Taking it in …',
+  'takeArchive.progress': 'How far it has come',
   'takeArchive.theKitchenServerDoes': 'The kitchen server does not answer. Nothing was taken in.',
-  'takeArchive.of': '{field} of {id}',
-  'takeArchive.andMore': ' and {count} more',
-  'takeArchive.keptThoughOutsideOf': 'Kept, though outside of today’s limits: {named}{more}. ',
-  'takeArchive.entriesOfAKind': '{passedOver} entries of a kind that is not known were left out.',
 
   // textOut
   'textOut.isCopiedAsText': '{what} is copied as text.',

@@ -127,14 +127,14 @@ export const EN_KITCHEN = {
   'messagesPanel.aName': 'A name',
   'messagesPanel.tellThemToo': 'Tell them too',
 
-  // toolsAndArchive
-  'toolsAndArchive.tools': 'Tools',
-  'toolsAndArchive.blenderJar': 'Blender jar',
-  'toolsAndArchive.largestBowl': 'Largest bowl',
-  'toolsAndArchive.forWashing': 'for washing',
-  'toolsAndArchive.toStrainInto': 'To strain into',
-  'toolsAndArchive.allVesselsTogether': 'all pots and jugs together',
-  'toolsAndArchive.thereIsAJuicer': 'There is a juicer',
+  // tools
+  'tools.tools': 'Tools',
+  'tools.blenderJar': 'Blender jar',
+  'tools.largestBowl': 'Largest bowl',
+  'tools.forWashing': 'for washing',
+  'tools.toStrainInto': 'To strain into',
+  'tools.allVesselsTogether': 'all pots and jugs together',
+  'tools.thereIsAJuicer': 'There is a juicer',
   'devicesPanel.guessed':
     '{count, plural, one {A wrong code was tried.} other {# wrong codes were tried.}} If that was nobody of the house, keep the kitchen to this machine for now.',
   'devicesPanel.paused':
@@ -163,11 +163,40 @@ export const EN_KITCHEN = {
   'backupPanel.kind.before-upgrade': 'before an upgrade',
   'backupPanel.kind.before-import': 'before an import',
   'backupPanel.kind.before-restore': 'before a return',
-  'toolsAndArchive.everythingInOneFile': 'Everything in one file',
-  'toolsAndArchive.kitchenRecipesWithTheir':
-    'Kitchen, recipes with their versions, batches and logs, as one JSON file. Taking one in never overwrites what is here.',
-  'toolsAndArchive.writeItDown': 'Export',
-  'toolsAndArchive.takeOneIn': 'Import',
+  'archivePanel.title': 'Everything in one file',
+  'archivePanel.about':
+    'Kitchen, recipes with their versions, batches with their logs, readings: as one text file. What is brought in is looked over first, and nothing changes before you say so.',
+  'archivePanel.export': 'Export',
+  'archivePanel.import': 'Import',
+  'archivePanel.callItOff': 'Call it off',
+  'archivePanel.holds': 'This file holds:',
+  'archivePanel.holdsOf': 'This file was written {when}. It holds:',
+  'archivePanel.batches': 'Batches',
+  'archivePanel.recipes': 'Recipes of your own',
+  'archivePanel.ingredients': 'Ingredients of your own',
+  'archivePanel.events': 'Entries of the log',
+  'archivePanel.instruments': 'Instruments',
+  'archivePanel.readings': 'Readings',
+  'archivePanel.newHere': '{count} new here',
+  'archivePanel.allHere': 'all here already',
+  'archivePanel.kitchenComes': 'Its pots, bottles and settings come too: there are none here.',
+  'archivePanel.kitchenStays': 'When it is added, your pots, bottles and settings stay as they are.',
+  'archivePanel.addIt': 'Add what is new',
+  'archivePanel.replaceIt': 'Put it in place of everything here',
+  'archivePanel.leaveIt': 'Leave it',
+  'archivePanel.reallyReplace':
+    'Everything that is here goes: {batches, plural, one {# batch} other {# batches}}, {recipes, plural, one {# recipe} other {# recipes}} of your own, the kitchen and its settings. A backup is made first. Devices that were let in stay.',
+  'archivePanel.yesReplace': 'Yes, replace everything',
+  'archivePanel.replaced': 'The kitchen is now as the file has it. What was here before is a backup.',
+  'archivePanel.takenUp': 'What was cut off has been taken in to its end.',
+  'archivePanel.takenIn':
+    'Taken in: {recipes} recipes, {ingredients} ingredients, {batches} batches with {events} entries{isKitchen, select, true {, and the kitchen} other {}}. {keptSome, select, true {{kept} were here already and stayed as they are. } other {}}{oddities}',
+  'archivePanel.of': '{field} of {id}',
+  'archivePanel.andMore': ' and {count} more',
+  'archivePanel.outside': 'Kept, though outside of today’s limits: {named}{more}.',
+  'archivePanel.passedOver': '{count} entries that belong to nothing or are of an unknown kind are left out.',
+  'archivePanel.keptSections':
+    'Parts that a newer Big Ladle wrote ({names}) are kept as they are and go out again with the next export.',
 
   // dialogs
   'dialogs.takeItOut': 'Take it out',
@@ -197,7 +226,7 @@ export const EN_KITCHEN = {
   'dialogs.ofWhat': 'Of what',
   'dialogs.oneLevel': 'One level',
   'dialogs.weighsG': 'Weighs, g',
-  'toolsAndArchive.none': '0: there is none',
+  'tools.none': '0: there is none',
 
   // kitchen
   'kitchen.dates': 'Dates are written',

@@ -31,6 +31,12 @@ export const EN_PROBLEMS = {
   'problem.tooFarAhead': 'A plan is for a moment within two years from now.',
   'problem.cannotStart': 'This plan does not work out in this kitchen yet.',
   'problem.notAnArchive': 'This file is not a Big Ladle archive. Nothing was taken in.',
+  'problem.archiveNewer': 'A newer Big Ladle wrote this file. Nothing was taken in.',
+  'problem.archiveCutShort': 'This file breaks off before its end. Nothing was taken in.',
+  'problem.archiveLine':
+    'Line {line} of this file {why, select, tooLong {is far too long} noText {is no text} noJson {is no JSON} noSection {stands in no section} afterEnd {stands after the end} other {has something wrong in {section} ({field})}}. Nothing was taken in.',
+  'problem.importUnderWay': 'A file is being taken in just now. Wait for its end.',
+  'problem.nothingToTake': 'There is no file to be taken in any more. Choose it again.',
   'problem.inTheFuture': 'This is dated in the future. Check the clock of this device.',
   'problem.unreadable':
     'What is stored of this batch cannot be read, so nothing is added to it. It can be saved as a file.',
@@ -44,6 +50,7 @@ export const EN_PROBLEMS = {
   'problem.storage':
     'The data file could not be written. Look at the free space and the rights of the data folder.',
   'problem.busy': 'Another program is using the data file. Try again in a moment.',
+  'problem.beginningAnew': 'The kitchen is just beginning anew. Try again in a moment.',
   'problem.damaged':
     'A part of the data file cannot be read. What it holds cannot be trusted until a backup is put back: Kitchen, Data.',
   'problem.backupFailed': 'The backup could not be made: {reason}',

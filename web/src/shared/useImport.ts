@@ -1,0 +1,90 @@
+import { type ImportMode, type ImportState, ROUTES } from '@big-ladle/core';
+import { useQuery } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
+import { sayProblem } from '../words/problemWords.ts';
+import { say } from '../words/say.ts';
+import { ApiError, ask } from './api.ts';
+import { queryClient } from './queries.ts';
+
+const key = ['import'] as const;
+/** How often it is asked how far it has come while it runs, ms. */
+const LOOK_MS = 400;
+const RUNS: readonly ImportState['stage'][] = ['checking', 'preparing', 'taking'];
+
+/** An archive on its way in: where it stands, and what can be done with it. */
+export interface Import {
+  state: ImportState | null;
+  /** What is wrong with the file, or why it did not go on. */
+  problem: string | null;
+  runs: boolean;
+  /** The kitchen began anew with what was in the file. */
+  replaced: boolean;
+  upload: (file: File) => void;
+  take: (mode: ImportMode) => void;
+  /** Calls it off, or takes note of its end. */
+  dismiss: () => void;
+}
+
+/** @param only taken in so as soon as it has been looked over, without a question. */
+export function useImport(only: ImportMode | null = null): Import {
+  const [refused, setRefused] = useState<string | null>(null);
+  const [sending, setSending] = useState(false);
+  const [replaced, setReplaced] = useState(false);
+  const { data } = useQuery({
+    queryKey: key,
+    queryFn: () => ask(ROUTES.importState, {}),
+    retry: false,
+    staleTime: 0,
+    refetchInterval: (query) => {
+      const stage = query.state.data?.state?.stage;
+      return stage && RUNS.includes(stage) ? LOOK_MS : false;
+    },
+  });
+  const state = data?.state ?? null;
+  const stage = state?.stage ?? null;
+  const replaces = state?.mode === 'replace' && (stage === 'taking' || stage === 'done');
+  const [waitsForAnew, setWaits] = useState(false);
+  if (replaces && !waitsForAnew) setWaits(true);
+  if (waitsForAnew && state === null) {
+    setWaits(false);
+    setReplaced(true);
+  }
+  const doIt = (work: () => Promise<{ state: ImportState | null }>) => {
+    setRefused(null);
+    setReplaced(false);
+    setSending(true);
+    work()
+      .then((answer) => queryClient.setQueryData(key, answer))
+      .catch((error: unknown) =>
+        setRefused(error instanceof ApiError ? error.detail : say('takeArchive.theKitchenServerDoes')),
+      )
+      .finally(() => {
+        setSending(false);
+        void queryClient.invalidateQueries({ queryKey: key });
+      });
+  };
+  const take = (mode: ImportMode) =>
+    doIt(async () => ({ state: await ask(ROUTES.takeArchive, { body: { mode } }) }));
+  // What began here goes on by itself where nothing is to be asked.
+  useEffect(() => {
+    if (only && stage === 'checked' && !sending && refused === null) take(only);
+  });
+  // What came in is shown everywhere.
+  useEffect(() => {
+    if (stage === 'done' || replaced)
+      void queryClient.invalidateQueries({ predicate: ({ queryKey }) => queryKey[0] !== key[0] });
+  }, [stage, replaced]);
+  return {
+    state,
+    problem: refused ?? (state?.problem ? sayProblem(state.problem) : null),
+    runs: (sending && stage !== 'done' && stage !== 'failed') || (stage !== null && RUNS.includes(stage)),
+    replaced,
+    upload: (file) => doIt(async () => ({ state: await ask(ROUTES.uploadArchive, {}, file) })),
+    take,
+    dismiss: () =>
+      doIt(async () => {
+        await ask(ROUTES.cancelImport, {});
+        return { state: null };
+      }),
+  };
+}
