@@ -30,6 +30,8 @@ const NONCE = '__NONCE__';
 export function buildApp(parts: AppParts): Express {
   const app = express();
   app.disable('x-powered-by');
+  // Answers are nobody's to keep, so nobody asks whether they are still the same.
+  app.set('etag', false);
   const { openness } = parts;
   app.use(onlyOwnNames(openness, parts.devOrigin));
   app.use((_req, res, next) => {
@@ -58,10 +60,17 @@ export function buildApp(parts: AppParts): Express {
       strictTransportSecurity: false,
     }),
   );
-  // The event stream is written piece by piece: nothing may hold it back.
+  // The event stream is written piece by piece: nothing may hold it back. Answers are packed quickly, what is kept tightly.
+  app.use(
+    '/api',
+    compression({
+      level: 1,
+      filter: (req, res) => !req.originalUrl.startsWith('/api/stream') && compression.filter(req, res),
+    }),
+  );
   app.use(
     compression({
-      filter: (req, res) => !req.originalUrl.startsWith('/api/stream') && compression.filter(req, res),
+      filter: (req, res) => !req.originalUrl.startsWith('/api') && compression.filter(req, res),
     }),
   );
   // Where no screen shows the code, the terminal does.

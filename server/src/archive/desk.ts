@@ -18,7 +18,7 @@ import type { BackupDesk } from '../backup/desk.ts';
 import { prepareRestore } from '../backup/restore.ts';
 import { type Db, openDb } from '../db/open.ts';
 import { HttpProblem, problemAs, problemOf } from '../problems.ts';
-import { refreshProjections } from '../services/projections.ts';
+import { projectionsAreFresh } from '../services/projections.ts';
 import { type Checked, checkArchive, knownIn } from './check.ts';
 import { makeRoom, mergeStaged, type Numbers, stagedEvents } from './merge.ts';
 import { Pace, Stopped } from './pace.ts';
@@ -176,7 +176,7 @@ export class ImportDesk {
     const staged = await this.openStaged();
     try {
       await stageArchive(staged, this.file(UPLOADED), [checked.held], pace, this.progress);
-      await refreshProjections(staged);
+      await projectionsAreFresh(staged);
       await pace.breathe();
       this.set({ stage: 'taking', share: 0 });
       this.closed = true;

@@ -1,6 +1,5 @@
-import { readStored } from '@big-ladle/core';
 import type { Db } from '../db/open.ts';
-import { readKitchen, writeKitchen } from '../db/rows.ts';
+import { eventFrom, readKitchen, writeKitchen } from '../db/rows.ts';
 import { ownItems } from '../services/itemOwners.ts';
 import { projectItem, rebuildBatch } from '../services/projections.ts';
 import type { Pace } from './pace.ts';
@@ -157,7 +156,7 @@ async function mergeOtherEvents(
       await db.transaction(async (trx) => {
         await insertNew(trx, 'event', renumbered(fresh));
         for (const row of fresh) {
-          const event = readStored(JSON.parse(String(row.body)));
+          const event = eventFrom(String(row.body));
           if (event) await ownItems(trx, event);
         }
         const streamsOf = (isItem: boolean) =>

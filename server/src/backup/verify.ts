@@ -1,8 +1,8 @@
-import { type BatchAtAGlance, readBatch, readStored } from '@big-ladle/core';
+import { type BatchAtAGlance, readBatch } from '@big-ladle/core';
 import Database from 'better-sqlite3';
 import { newerThan } from '../db/applied.ts';
 import { MIGRATIONS } from '../db/migrations.ts';
-import { batchFromRow } from '../db/rows.ts';
+import { batchFromRow, eventFrom } from '../db/rows.ts';
 import { tablesOf } from '../services/projections.ts';
 
 /** So many of the newest batches are folded to see that they still give something. */
@@ -46,9 +46,7 @@ function faultOfSample(db: Database.Database): string | null {
     if (row.state && (JSON.parse(row.state) as BatchAtAGlance).unreadable !== undefined) continue;
     const { id, pins } = batchFromRow(row);
     if (!pins) continue;
-    const events = (bodies.all(id) as { body: string }[]).flatMap(
-      (r) => readStored(JSON.parse(r.body)) ?? [],
-    );
+    const events = (bodies.all(id) as { body: string }[]).flatMap((r) => eventFrom(r.body) ?? []);
     const atMs = events.reduce((latest, e) => Math.max(latest, e.atMs), 0);
     const read = readBatch(pins, () => tablesOf(pins), events, atMs);
     if (!read.ok) return `batch "${id}" cannot be read: ${read.problem}`;

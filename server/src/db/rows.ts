@@ -11,8 +11,10 @@ import {
   type Pins,
   type PlanDoc,
   type Rehearsal,
+  readStored,
 } from '@big-ladle/core';
 import * as v from 'valibot';
+import { byText } from './byText.ts';
 import type { Db } from './open.ts';
 
 interface BatchRow {
@@ -29,15 +31,30 @@ interface BatchRow {
   done?: number | null;
 }
 
+const joined = (db: Db) =>
+  db('batch').leftJoin('batch_now', 'batch.id', 'batch_now.batch_id').select('batch_now.done');
+
 /** Batches with what their projections say of them: whether they are over. */
-export const batchRows = (db: Db) =>
-  db('batch').leftJoin('batch_now', 'batch.id', 'batch_now.batch_id').select('batch.*', 'batch_now.done');
+export const batchRows = (db: Db) => joined(db).select('batch.*');
+
+/** The same without what they have pinned, which is most of a batch: for lists. */
+export const batchRowsInShort = (db: Db) =>
+  joined(db).select(
+    ...['id', 'status', 'plan', 'version', 'created_ms', 'updated_ms', 'rehearsal', 'away_ms'].map(
+      (c) => `batch.${c}`,
+    ),
+    db.raw('null as pins'),
+  );
 
 /** Pins as stored; what an older kitchen was not asked for takes its usual value. */
-function pinsFrom(text: string): Pins {
+const pinsFrom = byText(32, (text): Pins => {
   const pins = JSON.parse(text) as Pins;
   return { ...pins, kitchen: { ...EMPTY_KITCHEN, ...pins.kitchen } };
-}
+});
+
+const readEvent = byText(4000, (text) => ({ event: readStored(JSON.parse(text)) }));
+/** An entry as stored; null: it is of a kind that is not known. */
+export const eventFrom = (text: string): LogEvent | null => readEvent(text).event;
 
 export const batchFromRow = (row: BatchRow): Batch => ({
   id: row.id,

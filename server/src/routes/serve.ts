@@ -8,7 +8,7 @@ import {
   type QueryOf,
 } from '@big-ladle/core';
 import type { Response, Router } from 'express';
-import type { Outcome } from '../outcome.ts';
+import { type Outcome, Written } from '../outcome.ts';
 import type { StreamHub } from '../stream.ts';
 import { route as caught, parse } from './parse.ts';
 
@@ -23,7 +23,7 @@ export interface Asked<R extends AnyRoute> {
 
 export type Serve = <R extends AnyRoute>(
   route: R,
-  handle: (asked: Asked<R>) => Promise<Outcome<AnswerOf<R>>>,
+  handle: (asked: Asked<R>) => Promise<Outcome<AnswerOf<R> | Written<AnswerOf<R>>>>,
 ) => void;
 
 /**
@@ -48,6 +48,7 @@ export const serving =
         hub.events(stored ?? []);
         if (created !== undefined) res.status(201).location(created);
         if (answer === undefined) res.status(204).end();
+        else if (answer instanceof Written) res.type('json').send(answer.json);
         else res.json(answer);
       }),
     );

@@ -1,12 +1,12 @@
 import { ROUTES } from '@big-ladle/core';
 import { eventsOf } from '../services/projections.ts';
-import { giftBatches, itemById, itemsGone, itemsThere, useOfLate } from '../services/shelf.ts';
+import { giftBatches, itemById, itemsGone, useOfLate, writtenItems } from '../services/shelf.ts';
 import type { ApiParts } from './api.ts';
 import type { Serve } from './serve.ts';
 
 /** What stands on the shelf, what has left it, and whom it is for. */
 export function serveShelf(serve: Serve, { db, clock }: ApiParts): void {
-  serve(ROUTES.items, async () => ({ answer: await itemsThere(db) }));
+  serve(ROUTES.items, async () => ({ answer: await writtenItems(db) }));
   serve(ROUTES.itemsGone, async ({ query }) => ({ answer: await itemsGone(db, query.before ?? null) }));
   serve(ROUTES.use, async ({ query }) => ({
     answer: { use: await useOfLate(db, clock.nowMs(), query.since ?? null) },

@@ -23,7 +23,7 @@ import {
   withLabels,
 } from '@big-ladle/core';
 import type { Db } from '../db/open.ts';
-import { batchFromRow, batchRows, batchToRow, readKitchen } from '../db/rows.ts';
+import { batchFromRow, batchRowsInShort, batchToRow, readKitchen } from '../db/rows.ts';
 import type { Outcome } from '../outcome.ts';
 import { HttpProblem, notFound } from '../problems.ts';
 import type { StoredEvent } from '../stream.ts';
@@ -41,7 +41,7 @@ const PAGE = 50;
 
 /** Newest first; `before` is the creation time of the last one of the page before. */
 export async function listBatches(db: Db, query: QueryOf<typeof ROUTES.batches>): Promise<BatchList> {
-  const find = batchRows(db)
+  const find = batchRowsInShort(db)
     .orderBy('batch.created_ms', 'desc')
     .limit(PAGE + 1)
     .select('batch_now.state');

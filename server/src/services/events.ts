@@ -10,20 +10,47 @@ import {
   type PlannedProgram,
   type Program,
   pinRows,
-  readStored,
   rehearsalNow,
   SHIPPED_TABLES,
+  touchedBy,
   USUAL_PLACES,
   withCustom,
 } from '@big-ladle/core';
 import type { Db } from '../db/open.ts';
-import { eventToRow, readKitchen } from '../db/rows.ts';
+import { eventFrom, eventToRow, readKitchen } from '../db/rows.ts';
 import type { Outcome } from '../outcome.ts';
 import { HttpProblem, notFound } from '../problems.ts';
 import type { StoredEvent } from '../stream.ts';
 import { rowsOfOwn } from './book.ts';
 import { itemIdsOf, ownedAmong, ownItems } from './itemOwners.ts';
-import { batchOf, eventsOf, projectBatch, projectItem, streamKindOf } from './projections.ts';
+import { batchOf, eventsOf, isUnreadable, projectBatch, projectItem, streamKindOf } from './projections.ts';
+
+/** Entries on their way into the log: written together, and before anybody reads it. */
+class NewEntries {
+  readonly stored: StoredEvent[] = [];
+  private waiting: LogEvent[] = [];
+
+  constructor(
+    private readonly db: Db,
+    private readonly nowMs: number,
+  ) {}
+
+  add(event: LogEvent): void {
+    this.waiting.push(event);
+  }
+
+  /** The database, with all of them in it. */
+  async written(): Promise<Db> {
+    const { db, waiting } = this;
+    if (waiting.length === 0) return db;
+    this.waiting = [];
+    // The rows of one insert are numbered one after another; told is the number of the last.
+    const [last] = (await db('event').insert(waiting.map((e) => eventToRow(e, this.nowMs)))) as [number];
+    for (const [i, event] of waiting.entries())
+      this.stored.push({ seq: last - waiting.length + 1 + i, event });
+    return db;
+  }
+}
 
 /** A clock may run ahead by this much before what it dates is refused. */
 const FUTURE_MS = 10 * 60_000;
@@ -43,22 +70,32 @@ async function checkPlace(db: Db, placeId: string, eventId: string): Promise<voi
 }
 
 /** Steps of the plan, and those that the log has added to it. */
-async function hasStep(db: Db, batch: Batch, planned: PlannedProgram, stepId: string): Promise<boolean> {
+async function hasStep(
+  log: NewEntries,
+  batch: Batch,
+  planned: PlannedProgram,
+  stepId: string,
+): Promise<boolean> {
   const has = (program: Program) => program.steps.some((s) => s.id === stepId);
   if (has(planned)) return true;
+  const db = await log.written();
   const events = await eventsOf(db, streamKindOf(batch), batch.id);
   return has(effectiveProgram(planned, activeEvents(events)));
 }
 
 /** A rehearsal has its own stream, and its own time. */
-async function checkBatchEvent(db: Db, event: LogEvent, nowMs: number): Promise<void> {
-  const batch = await batchOf(db, event.stream.id);
+async function checkBatchEvent(
+  log: NewEntries,
+  batch: Batch | null,
+  event: LogEvent,
+  nowMs: number,
+): Promise<void> {
   if (!batch || (batch.rehearsal !== undefined) !== (event.stream.kind === 'rehearsal'))
     throw notFound(event.stream.kind, event.stream.id);
   checkTime(event, batch.rehearsal ? rehearsalNow(batch.rehearsal, nowMs) : nowMs);
   if (!batch.pins) throw new HttpProblem('notStarted', { eventId: event.id });
   const stepId = 'stepId' in event.body ? event.body.stepId : undefined;
-  if (stepId !== undefined && !(await hasStep(db, batch, batch.pins.program, stepId))) {
+  if (stepId !== undefined && !(await hasStep(log, batch, batch.pins.program, stepId))) {
     throw new HttpProblem('unknownStep', { params: { id: stepId }, eventId: event.id });
   }
 }
@@ -71,8 +108,9 @@ async function checkItemIds(db: Db, event: LogEvent): Promise<void> {
 }
 
 /** Undo and a new time are about an event of the same stream. */
-async function checkTarget(db: Db, event: LogEvent): Promise<void> {
+async function checkTarget(log: NewEntries, event: LogEvent): Promise<void> {
   if (event.kind !== 'undone' && event.kind !== 'retimed') return;
+  const db = await log.written();
   const target = (await db('event').where({ id: event.body.target }).first('stream_kind', 'stream_id')) as
     | { stream_kind: string; stream_id: string }
     | undefined;
@@ -80,17 +118,17 @@ async function checkTarget(db: Db, event: LogEvent): Promise<void> {
     throw new HttpProblem('otherStream', { eventId: event.id });
 }
 
-/** What is put in at the stove is pinned with the row that it has now. */
-async function pinRow(db: Db, event: LogEvent): Promise<void> {
-  if (event.kind !== 'added' && event.kind !== 'swapped') return;
-  const batch = await batchOf(db, event.stream.id);
-  if (!batch?.pins) return;
+/** What is put in at the stove is pinned with the row that it has now. @returns whether that changed the batch. */
+async function pinRow(db: Db, batch: Batch | null, event: LogEvent): Promise<boolean> {
+  if (event.kind !== 'added' && event.kind !== 'swapped') return false;
+  if (!batch?.pins) return false;
   const tables = withCustom(SHIPPED_TABLES, await rowsOfOwn(db));
   const rows = joinedRows(batch.pins.rows ?? NO_ROWS, pinRows(tables, [event.body.itemId]));
-  if (rows === batch.pins.rows) return;
+  if (rows === batch.pins.rows) return false;
   await db('batch')
     .where({ id: batch.id })
     .update({ pins: JSON.stringify({ ...batch.pins, rows }) });
+  return true;
 }
 const NO_ROWS: PinnedRows = { ingredients: [], liquids: [], sweeteners: [] };
 
@@ -104,32 +142,42 @@ export async function storeEvents(
   events: readonly LogEvent[],
   nowMs: number,
 ): Promise<StoredEvent[]> {
-  const stored: StoredEvent[] = [];
+  const log = new NewEntries(db, nowMs);
   const touched = new Map<string, { kind: LogEvent['stream']['kind']; id: string; last: string }>();
+  const changes = new Set<string>();
+  const bodies = await bodiesOf(db, events);
+  const batches = new Map<string, Batch | null>();
   for (const event of events) {
-    const before = (await db('event').where({ id: event.id }).first()) as { body: string } | undefined;
-    if (before) {
-      if (before.body === JSON.stringify(event)) continue;
+    const { stream } = event;
+    const body = JSON.stringify(event);
+    const before = bodies.get(event.id);
+    if (before !== undefined) {
+      if (before === body) continue;
       throw new HttpProblem('sameIdOtherBody', { eventId: event.id });
     }
-    if (event.stream.kind === 'batch' || event.stream.kind === 'rehearsal')
-      await checkBatchEvent(db, event, nowMs);
-    else checkTime(event, nowMs);
+    bodies.set(event.id, body);
+    if (stream.kind === 'batch' || stream.kind === 'rehearsal') {
+      const batch = batches.get(stream.id) ?? (await batchOf(db, stream.id));
+      await checkBatchEvent(log, batch, event, nowMs);
+      batches.set(stream.id, (await pinRow(db, batch, event)) ? null : batch);
+    } else checkTime(event, nowMs);
     await checkItemIds(db, event);
-    await checkTarget(db, event);
+    await checkTarget(log, event);
     if (event.kind === 'moved') await checkPlace(db, event.body.place, event.id);
-    if (event.stream.kind === 'item' && !(await db('item_now').where({ item_id: event.stream.id }).first())) {
-      throw notFound('bottle', event.stream.id);
+    if (stream.kind === 'item' && !(await db('item_now').where({ item_id: stream.id }).first('item_id'))) {
+      throw notFound('bottle', stream.id);
     }
-    await pinRow(db, event);
-    const [seq] = await db('event').insert(eventToRow(event, nowMs));
+    log.add(event);
     await ownItems(db, event);
-    stored.push({ seq: seq as number, event });
-    touched.set(`${event.stream.kind}:${event.stream.id}`, { ...event.stream, last: event.id });
+    touched.set(`${stream.kind}:${stream.id}`, { ...stream, last: event.id });
+    if (touchedBy([event]).size > 0) changes.add(stream.id);
   }
+  await log.written();
   for (const { kind, id, last } of touched.values()) {
+    // What changes nothing that others look at was said in the log, and that is all.
+    if (!changes.has(id) && !(await isUnreadable(db, id))) continue;
     if (kind === 'batch' || kind === 'rehearsal') {
-      const batch = await batchOf(db, id);
+      const batch = batches.get(id) ?? (await batchOf(db, id));
       const problem = batch ? await projectBatch(db, batch) : null;
       if (problem && isEntryProblem(problem)) {
         throw new HttpProblem('cannotBeTrue', { problem, eventId: last });
@@ -137,7 +185,18 @@ export async function storeEvents(
     }
     if (kind === 'item') await projectItem(db, id);
   }
-  return stored;
+  return log.stored;
+}
+
+/** What is stored already under the ids of entries, as text. */
+async function bodiesOf(db: Db, events: readonly LogEvent[]): Promise<Map<string, string>> {
+  const rows = (await db('event')
+    .whereIn(
+      'id',
+      events.map((e) => e.id),
+    )
+    .select('id', 'body')) as { id: string; body: string }[];
+  return new Map(rows.map((r) => [r.id, r.body]));
 }
 
 /** What a window sends of its log, all of it or nothing. */
@@ -183,7 +242,7 @@ export async function missedAfter(db: Db, seq: number): Promise<Missed> {
     .select('seq', 'body')) as { seq: number; body: string }[];
   if (rows.length > CATCH_UP || seq > latest) return { events: [], seq: latest, reload: true };
   const events = rows.flatMap((r) => {
-    const event = readStored(JSON.parse(r.body));
+    const event = eventFrom(r.body);
     return event ? [{ seq: r.seq, event }] : [];
   });
   return { events, seq: latest, reload: false };

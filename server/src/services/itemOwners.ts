@@ -1,5 +1,6 @@
-import { type LogEvent, readStored } from '@big-ladle/core';
+import type { LogEvent } from '@big-ladle/core';
 import type { Db } from '../db/open.ts';
+import { eventFrom } from '../db/rows.ts';
 
 /** Events that put things on the shelf. */
 const MAKING_KINDS = ['bottled', 'setAside'];
@@ -46,7 +47,7 @@ export async function rebuildOwners(db: Db): Promise<void> {
     body: string;
   }[];
   for (const { body } of rows) {
-    const event = readStored(JSON.parse(body));
+    const event = eventFrom(body);
     if (event) await ownItems(db, event);
   }
 }

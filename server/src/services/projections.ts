@@ -30,7 +30,6 @@ import {
   type Pins,
   pinnedTables,
   readBatch,
-  readStored,
   residueOf,
   SHIPPED_TABLES,
   type StepProblem,
@@ -44,7 +43,7 @@ import {
   wouldKeepLonger,
 } from '@big-ladle/core';
 import type { Db } from '../db/open.ts';
-import { batchFromRow, batchRows } from '../db/rows.ts';
+import { batchFromRow, batchRows, eventFrom } from '../db/rows.ts';
 import { HttpProblem } from '../problems.ts';
 import { type Frozen, freeze, keyOfLog, newerOf } from './frozen.ts';
 import { rebuildOwners, takenFrom } from './itemOwners.ts';
@@ -69,7 +68,7 @@ export async function eventsOf(db: Db, kind: string, id: string): Promise<LogEve
     .where({ stream_kind: kind, stream_id: id })
     .orderBy('seq')
     .select('body')) as { body: string }[];
-  return rows.flatMap((r) => readStored(JSON.parse(r.body)) ?? []);
+  return rows.flatMap((r) => eventFrom(r.body) ?? []);
 }
 
 /** The stream that a batch's deeds stand in. */
@@ -121,15 +120,32 @@ async function markUnreadable(db: Db, batch: Batch, why: string): Promise<void> 
     litres: 0,
     unreadable: why,
   };
-  await db('batch_now').where({ batch_id: batch.id }).del();
-  await db('batch_now').insert({ batch_id: batch.id, state: JSON.stringify(state), done: 0, gift_ms: null });
+  await putRow(db, 'batch_now', {
+    batch_id: batch.id,
+    state: JSON.stringify(state),
+    done: 0,
+    gift_ms: null,
+  });
+  await db('task_now').where({ batch_id: batch.id }).del();
+}
+
+/** Writes the one row of a batch, in the place of the one before. */
+const putRow = (db: Db, table: string, row: { batch_id: string } & Record<string, string | number | null>) =>
+  db(table).insert(row).onConflict('batch_id').merge();
+
+/** Whether a batch is marked as one that cannot be folded. */
+export async function isUnreadable(db: Db, id: string): Promise<boolean> {
+  const row = await db('batch_now')
+    .where({ batch_id: id })
+    .whereRaw("json_extract(state, '$.unreadable') is not null")
+    .first('batch_id');
+  return row !== undefined;
 }
 
 async function writeProjections(db: Db, batch: Batch): Promise<StepProblem | null> {
-  await db('batch_now').where({ batch_id: batch.id }).del();
-  await db('task_now').where({ batch_id: batch.id }).del();
   if (!batch.pins) {
-    await db('item_now').where({ batch_id: batch.id }).del();
+    for (const table of ['batch_now', 'task_now', 'item_now'])
+      await db(table).where({ batch_id: batch.id }).del();
     return null;
   }
   const { pins } = batch;
@@ -156,7 +172,7 @@ async function writeProjections(db: Db, batch: Batch): Promise<StepProblem | nul
   }
   if (now.log.gifts) state.gifts = now.log.gifts;
   const giftMs = now.log.gifts?.remindNextYear ? (now.log.bottled.at(-1)?.atMs ?? null) : null;
-  await db('batch_now').insert({
+  await putRow(db, 'batch_now', {
     batch_id: batch.id,
     state: JSON.stringify(state),
     done: now.log.endedMs === null ? 0 : 1,
@@ -164,13 +180,13 @@ async function writeProjections(db: Db, batch: Batch): Promise<StepProblem | nul
   });
   const step = now.log.program.steps.find((s) => s.id === now.log.currentStepId);
   if (step) {
-    await db('task_now').insert({
+    await putRow(db, 'task_now', {
       batch_id: batch.id,
       step_id: step.id,
       kind: step.kind,
       due_ms: now.clock?.endMs ?? atMs,
     });
-  }
+  } else await db('task_now').where({ batch_id: batch.id }).del();
 
   const wanted: Put[] = [];
   // Bottles of a rehearsal stand on no shelf.
@@ -373,12 +389,17 @@ export async function rebuildAll(db: Db): Promise<number> {
 /** What the projections hold; raise it when that changes, and old files are folded again at their next start. */
 const PROJECTIONS = '8';
 
+/** Says that a file's projections are of this version. */
+export async function projectionsAreFresh(db: Db): Promise<void> {
+  await db('meta').insert({ key: 'projections', value: PROJECTIONS }).onConflict('key').merge();
+}
+
 /** Folds everything again where the file's projections are of another version. */
 export async function refreshProjections(db: Db): Promise<void> {
   const stored = (await db('meta').where({ key: 'projections' }).first()) as { value: string } | undefined;
   if (stored?.value === PROJECTIONS) return;
   await db.transaction(async (trx) => {
     await rebuildAll(trx);
-    await trx('meta').insert({ key: 'projections', value: PROJECTIONS }).onConflict('key').merge();
+    await projectionsAreFresh(trx);
   });
 }

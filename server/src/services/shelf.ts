@@ -12,7 +12,6 @@ import {
   type ItemLog,
   type LeftoverItem,
   type LogEvent,
-  readStored,
   recordOf,
   type ShelfItem,
   type ShelfLeftover,
@@ -21,7 +20,10 @@ import {
   USE_WINDOW_DAYS,
   type Use,
 } from '@big-ladle/core';
+import { byText } from '../db/byText.ts';
 import type { Db } from '../db/open.ts';
+import { eventFrom } from '../db/rows.ts';
+import { Written } from '../outcome.ts';
 import { notFound } from '../problems.ts';
 import { everPaired } from './instruments.ts';
 
@@ -33,21 +35,41 @@ interface Row {
   gone_ms: number | null;
 }
 
-const fromRow = <T>(row: Pick<Row, 'facts' | 'log'>): StoredItem<T> => ({
-  facts: JSON.parse(row.facts) as T,
+const factsFrom = byText(1000, (text) => JSON.parse(text) as BottleItem | LeftoverItem);
+
+const fromRow = <T extends BottleItem | LeftoverItem>(row: Pick<Row, 'facts' | 'log'>): StoredItem<T> => ({
+  facts: factsFrom(row.facts) as T,
   log: JSON.parse(row.log) as ItemLog,
 });
 
+interface Shelf {
+  items: ShelfItem[];
+  leftovers: ShelfLeftover[];
+}
+
+const rowsThere = (db: Db) =>
+  db('item_now').where({ gone: 0 }).orderBy('item_id').select('item_id', 'kind', 'facts', 'log') as Promise<
+    Row[]
+  >;
+
 /** Everything that stands somewhere in the house. */
-export async function itemsThere(db: Db): Promise<{ items: ShelfItem[]; leftovers: ShelfLeftover[] }> {
-  const rows = (await db('item_now')
-    .where({ gone: 0 })
-    .orderBy('item_id')
-    .select('item_id', 'kind', 'facts', 'log')) as Row[];
+export async function itemsThere(db: Db): Promise<Shelf> {
+  const rows = await rowsThere(db);
   return {
     items: rows.filter((r) => r.kind === 'bottle').map((r) => fromRow<BottleItem>(r)),
     leftovers: rows.filter((r) => r.kind === 'leftover').map((r) => fromRow<LeftoverItem>(r)),
   };
+}
+
+/** The same as every window fetches it after each deed: three hundred bottles are not taken apart and put together again. */
+export async function writtenItems(db: Db): Promise<Written<Shelf>> {
+  const rows = await rowsThere(db);
+  const listOf = (kind: Row['kind']): string =>
+    rows
+      .filter((r) => r.kind === kind)
+      .map((r) => `{"facts":${r.facts},"log":${r.log}}`)
+      .join(',');
+  return new Written(`{"items":[${listOf('bottle')}],"leftovers":[${listOf('leftover')}]}`);
 }
 
 /** One of them, also when it is gone: a printed code leads to it for as long as anybody has the label. */
@@ -100,7 +122,7 @@ export async function useOfLate(db: Db, nowMs: number, fromMs: number | null): P
     .orderBy('seq')
     .select('stream_id', 'body')) as { stream_id: string; body: string }[];
   for (const { stream_id, body } of told) {
-    const event = readStored(JSON.parse(body));
+    const event = eventFrom(body);
     if (!event) continue;
     const list = eventsOfItem.get(stream_id);
     if (list) list.push(event);
