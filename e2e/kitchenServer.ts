@@ -84,6 +84,13 @@ export class KitchenServer {
     });
   }
 
+  /** Begins to start, and ends the process without a warning after so long, wherever it is by then. */
+  async startAndKill(afterMs: number): Promise<void> {
+    this.start().catch(() => undefined);
+    await new Promise((resolve) => setTimeout(resolve, afterMs));
+    await this.stop('SIGKILL');
+  }
+
   /** Ends the process; with SIGKILL it has no chance to tidy up. */
   async stop(signal: 'SIGTERM' | 'SIGKILL' = 'SIGTERM'): Promise<number | null> {
     const { child } = this;

@@ -5,6 +5,7 @@ import compression from 'compression';
 import express, { type Express } from 'express';
 import helmet from 'helmet';
 import { hasFirstScreen, onlyOwnNames, onlyPaired } from './access.ts';
+import type { NetworkDesk } from './network/desk.ts';
 import { HttpProblem, problemHandler } from './problems.ts';
 import { accessRouter, pairingRouter } from './routes/access.ts';
 import { type ApiParts, apiRouter } from './routes/api.ts';
@@ -12,6 +13,7 @@ import { PairingCode } from './services/devices.ts';
 
 export interface AppParts extends ApiParts {
   webDir: string | null;
+  network: NetworkDesk;
   /** Where it is reached in the home network. */
   addresses: () => string[];
   devOrigin: string | null;
@@ -90,6 +92,14 @@ export function buildApp(parts: AppParts): Express {
   app.use('/api', onlyPaired(parts.db, parts.clock, openness));
   app.use('/api', accessRouter({ ...parts, pairing }));
   app.use('/api', apiRouter(parts));
+
+  // What devices are told to trust is no secret: they fetch it before they are let in.
+  app.get('/authority.crt', (_req, res) => {
+    const authority = parts.network.authority();
+    if (!authority) throw new HttpProblem('noCertificate');
+    res.set('Content-Disposition', 'attachment; filename="big-ladle-authority.crt"');
+    res.type('application/x-x509-ca-cert').send(authority.pem);
+  });
 
   const { webDir } = parts;
   if (webDir && existsSync(path.join(webDir, 'index.html'))) {

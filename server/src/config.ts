@@ -5,6 +5,8 @@ import path from 'node:path';
 export interface Config {
   port: number;
   host: string;
+  /** The address was said where it was started; else the cook chooses it on the page. */
+  hostGiven: boolean;
   /** The address under which the home network reaches it, for links. */
   publicUrl: string | null;
   /** Certificate and key of a safe connection, as file names. */
@@ -39,6 +41,7 @@ export function configFrom(env: NodeJS.ProcessEnv, rootDir: string): Config {
   return {
     port,
     host,
+    hostGiven: Boolean(env.LADLE_HOST?.trim()),
     publicUrl,
     tls: cert && key ? { certFile: path.resolve(rootDir, cert), keyFile: path.resolve(rootDir, key) } : null,
     dataDir: path.resolve(rootDir, env.LADLE_DATA ?? 'data'),

@@ -4,6 +4,7 @@ import { createServer as createSafeServer } from 'node:https';
 import { networkInterfaces } from 'node:os';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
+import type { Express } from 'express';
 import { buildApp } from './app.ts';
 import { ImportDesk } from './archive/desk.ts';
 import { BackupDesk } from './backup/desk.ts';
@@ -19,10 +20,15 @@ import { takesNothing } from './db/takesNothing.ts';
 import { FIVE_YEARS, seedHistory } from './demo/history.ts';
 import { seedDemo } from './demo/seed.ts';
 import { InstrumentWatch } from './instruments/watch.ts';
+import { certificateFor } from './network/certificate.ts';
+import { NetworkDesk } from './network/desk.ts';
+import { readNetwork } from './network/setting.ts';
 import { rebuildAll, refreshProjections } from './services/projections.ts';
 import { StreamHub } from './stream.ts';
 
 const LOOPBACK = new Set(['127.0.0.1', '::1', 'localhost']);
+/** All addresses of this machine. */
+const EVERYWHERE = '0.0.0.0';
 const VERSION = '0.6.0';
 /** How long requests that are on may take to end when the server is asked to stop. */
 const LAST_WORDS_MS = 1500;
@@ -47,6 +53,33 @@ function safely({ certFile, keyFile }: { certFile: string; keyFile: string }): {
     return { cert: readFileSync(certFile), key: readFileSync(keyFile) };
   } catch (error) {
     return leave(`The certificate or its key could not be read: ${(error as Error).message}`);
+  }
+}
+
+/** The addresses that this machine has in the home network. */
+const homeIps = (): string[] =>
+  Object.values(networkInterfaces())
+    .flatMap((list) => list ?? [])
+    .filter((i) => i.family === 'IPv4' && !i.internal)
+    .map((i) => i.address);
+
+/** Listens to the home network with the certificate of the house's own. @returns why not, where it cannot. */
+async function openDoor(
+  dataDir: string,
+  port: number,
+  app: Express,
+  nowMs: number,
+): Promise<Server | string> {
+  try {
+    const door = createSafeServer(await certificateFor(dataDir, homeIps(), nowMs), app);
+    await new Promise<void>((resolve, reject) => {
+      door.once('error', reject);
+      door.listen(port, EVERYWHERE, resolve);
+    });
+    return door;
+  } catch (error) {
+    const { code, message } = error as NodeJS.ErrnoException;
+    return code === 'EADDRINUSE' ? `port ${port} is taken` : message;
   }
 }
 
@@ -81,13 +114,15 @@ async function serve({ config, clock }: Surroundings): Promise<boolean> {
     process.stderr.write(`${error instanceof Error ? error.stack : String(error)}\n`);
   };
   const watch = new InstrumentWatch(db, clock, hub, report);
-  const open = !LOOPBACK.has(config.host);
+  const chosen = config.hostGiven ? null : readNetwork(config.dataDir);
+  const safe = chosen?.safe === true && !config.tls;
+  // With a certificate of its own the home network comes by a door of its own, and the first screen keeps its address.
+  const host = chosen?.open && !safe ? EVERYWHERE : config.host;
+  const open = !LOOPBACK.has(host) || safe;
   const scheme = config.tls ? 'https' : 'http';
+  const safePort = config.port + 1;
   const homeAddresses = (): string[] =>
-    Object.values(networkInterfaces())
-      .flatMap((list) => list ?? [])
-      .filter((i) => i.family === 'IPv4' && !i.internal)
-      .map((i) => `${scheme}://${i.address}:${config.port}`);
+    homeIps().map((ip) => (safe ? `https://${ip}:${safePort}` : `${scheme}://${ip}:${config.port}`));
   let close: (again: boolean) => void = () => undefined;
   const backups = new BackupDesk(config.dataDir, clock, report, () =>
     setTimeout(() => close(true), ANSWER_MS),
@@ -100,12 +135,20 @@ async function serve({ config, clock }: Surroundings): Promise<boolean> {
     changed: () => hub.changed({ doc: 'everything', id: 'all', version: 0 }),
     report,
   });
+  const network = new NetworkDesk({
+    dataDir: config.dataDir,
+    clock,
+    fixed: config.hostGiven || config.tls !== null,
+    safe,
+    restart: () => setTimeout(() => close(true), ANSWER_MS),
+  });
   const app = buildApp({
     db,
     backups,
     imports,
+    network,
     readOnly,
-    openness: { open, publicUrl: config.publicUrl, tls: config.tls !== null },
+    openness: { open, publicUrl: config.publicUrl, tls: config.tls !== null || safe },
     addresses: homeAddresses,
     clock,
     hub,
@@ -128,8 +171,16 @@ async function serve({ config, clock }: Surroundings): Promise<boolean> {
     imports.resume();
   }
   const server: Server = config.tls ? createSafeServer(safely(config.tls), app) : createServer(app);
-  server.headersTimeout = HEADERS_MS;
-  server.requestTimeout = REQUEST_MS;
+  const servers = [server];
+  if (safe) {
+    const door = await openDoor(config.dataDir, safePort, app, clock.nowMs());
+    if (typeof door === 'string') network.problem = door;
+    else servers.push(door);
+  }
+  for (const one of servers) {
+    one.headersTimeout = HEADERS_MS;
+    one.requestTimeout = REQUEST_MS;
+  }
   return new Promise((resolve) => {
     let closing = false;
     const end = () => close(false);
@@ -140,20 +191,23 @@ async function serve({ config, clock }: Surroundings): Promise<boolean> {
       clearInterval(probe);
       watch.stop();
       hub.close();
-      server.close(async () => {
+      const closed = servers.map((one) => new Promise((done) => one.close(done)));
+      void Promise.all(closed).then(async () => {
         await imports.stop();
         await backups.stop();
         await db.destroy();
         lock?.release();
         resolve(again);
       });
-      server.closeIdleConnections();
-      setTimeout(() => server.closeAllConnections(), LAST_WORDS_MS).unref();
+      for (const one of servers) {
+        one.closeIdleConnections();
+        setTimeout(() => one.closeAllConnections(), LAST_WORDS_MS).unref();
+      }
     };
     server.on('listening', () => {
       const address = server.address();
       const port = typeof address === 'object' && address ? address.port : config.port;
-      const own = `${scheme}://${open ? '127.0.0.1' : config.host}:${port}`;
+      const own = `${scheme}://${host === EVERYWHERE ? '127.0.0.1' : host}:${port}`;
       lock?.tell(own);
       process.stdout.write(`Big Ladle is at ${own}\n`);
       if (open)
@@ -171,7 +225,7 @@ async function serve({ config, clock }: Surroundings): Promise<boolean> {
       leave(`The server could not listen: ${error.message}`);
     });
     process.once('SIGTERM', end).once('SIGINT', end);
-    server.listen(config.port, config.host);
+    server.listen(config.port, host);
   });
 }
 

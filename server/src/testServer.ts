@@ -17,6 +17,7 @@ import { ImportDesk } from './archive/desk.ts';
 import { BackupDesk } from './backup/desk.ts';
 import { AdjustableClock } from './clock.ts';
 import { type Db, openDb } from './db/open.ts';
+import { NetworkDesk } from './network/desk.ts';
 import { StreamHub } from './stream.ts';
 
 export const NOW = 1_795_500_000_000;
@@ -94,7 +95,15 @@ export class TestServer {
       report,
     });
     if (!this.readOnly) this.imports.resume();
+    const network = new NetworkDesk({
+      dataDir: this.dir,
+      clock: this.clock,
+      fixed: false,
+      safe: false,
+      restart,
+    });
     const app = buildApp({
+      network,
       db: this.db,
       clock: this.clock,
       hub: this.hub,

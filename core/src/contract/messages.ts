@@ -206,10 +206,23 @@ export interface Device {
   createdMs: number;
   seenMs: number;
 }
-/** Who may come in, told on the first screen. */
+export const networkSchema = v.strictObject({
+  open: v.boolean(),
+  /** Over a safe connection, with the certificate of the house's own. */
+  safe: v.boolean(),
+});
+/** Who may come in and how, told on the first screen. */
 export interface Access {
   open: boolean;
   tls: boolean;
+  /** How it is reached was said where it was started. */
+  fixed: boolean;
+  /** It is open over a safe connection with the certificate of the house's own. */
+  safe: boolean;
+  /** The certificate of the house's own, once it has been made. */
+  certificate: { untilMs: number } | null;
+  /** Why the safe connection could not be opened. */
+  problem: string | null;
   addresses: string[];
   /** The code that lets a device in, how often somebody has tried a wrong one, and until when nobody is let in for it. */
   pairing: { code: string; untilMs: number; wrong: number; pausedUntilMs: number | null } | null;

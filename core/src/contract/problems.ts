@@ -20,6 +20,8 @@ export const PROBLEMS = {
   wrongCode: 403,
   tooManyTries: 429,
   firstScreenOnly: 403,
+  fixedAtStart: 409,
+  noCertificate: 409,
   // Documents
   changedElsewhere: 409,
   alreadyThere: 409,

@@ -86,6 +86,8 @@ export const ROUTES = {
   pair: post('/pairing', { body: m.pairSchema, answer: computed<m.Device>() }),
   access: get('/access', { answer: computed<m.Access>() }),
   revoke: del('/access/devices/:id'),
+  changeNetwork: put('/access/network', { body: m.networkSchema }),
+  makeCertificate: post('/access/certificate'),
 
   backups: get('/backups', { answer: computed<m.BackupState>() }),
   makeBackup: post('/backups', { answer: computed<m.BackupFile>() }),

@@ -4,22 +4,20 @@ import {
   mkdirSync,
   openSync,
   readdirSync,
-  readFileSync,
   renameSync,
   rmSync,
   statSync,
-  writeFileSync,
 } from 'node:fs';
 import path from 'node:path';
 import type { BackupFile, BackupKind } from '@big-ladle/core';
 import Database from 'better-sqlite3';
-import { tryWriting } from '../db/folder.ts';
+import { readBeside, tryWriting, writeBeside } from '../db/folder.ts';
 import { backupName, readBackupName } from './names.ts';
 import { mayGo } from './retention.ts';
 import { faultOf } from './verify.ts';
 
 export const DATA_FILE = 'big-ladle.sqlite';
-/** Says where backups go, in a file of its own: it must be found when the data file cannot be read. */
+/** Says where backups go. */
 const WHERE = 'big-ladle.backups.json';
 
 /** A backup that was made and is no good: nothing was kept of it. */
@@ -27,13 +25,8 @@ export class BackupFailed extends Error {}
 
 /** The folder that backups of a data folder go to: the cook's own, or one beside the data. */
 export function backupFolder(dataDir: string): string {
-  try {
-    const { folder } = JSON.parse(readFileSync(path.join(dataDir, WHERE), 'utf8')) as { folder?: unknown };
-    if (typeof folder === 'string' && path.isAbsolute(folder)) return folder;
-  } catch {
-    // Nobody has chosen one.
-  }
-  return path.join(dataDir, 'backups');
+  const folder = readBeside<{ folder: unknown }>(dataDir, WHERE)?.folder;
+  return typeof folder === 'string' && path.isAbsolute(folder) ? folder : path.join(dataDir, 'backups');
 }
 
 /**
@@ -43,9 +36,7 @@ export function backupFolder(dataDir: string): string {
 export function chooseFolder(dataDir: string, folder: string): void {
   mkdirSync(folder, { recursive: true });
   tryWriting(folder);
-  const file = path.join(dataDir, WHERE);
-  writeFileSync(`${file}.unfinished`, JSON.stringify({ folder }));
-  renameSync(`${file}.unfinished`, file);
+  writeBeside(dataDir, WHERE, { folder });
 }
 
 /** Backups of a folder, newest first. Only what was found good has a name of ours. */

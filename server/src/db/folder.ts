@@ -1,4 +1,13 @@
-import { closeSync, mkdirSync, openSync, rmSync, writeSync } from 'node:fs';
+import {
+  closeSync,
+  mkdirSync,
+  openSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+  writeFileSync,
+  writeSync,
+} from 'node:fs';
 import path from 'node:path';
 import { DataFileError } from './dataFileError.ts';
 
@@ -36,4 +45,21 @@ export function canWrite(folder: string): boolean {
   } catch {
     return false;
   }
+}
+
+/** What is kept in a small file beside the data: it must be found when the data file cannot be read. */
+export function readBeside<T extends object>(dataDir: string, name: string): T | null {
+  try {
+    return JSON.parse(readFileSync(path.join(dataDir, name), 'utf8')) as T;
+  } catch {
+    // Nobody has chosen anything.
+    return null;
+  }
+}
+
+/** Written whole or not at all. @throws the system's own error where it cannot be. */
+export function writeBeside(dataDir: string, name: string, value: object): void {
+  const file = path.join(dataDir, name);
+  writeFileSync(`${file}.unfinished`, JSON.stringify(value));
+  renameSync(`${file}.unfinished`, file);
 }

@@ -4,6 +4,7 @@ import { rateLimit } from 'express-rate-limit';
 import { type NetworkExposure, onlyFirstScreen, SESSION_COOKIE } from '../access.ts';
 import type { Clock } from '../clock.ts';
 import type { Db } from '../db/open.ts';
+import type { NetworkDesk } from '../network/desk.ts';
 import { sendProblem } from '../problems.ts';
 import { listDevices, type PairingCode, pairDevice, revoke } from '../services/devices.ts';
 import type { StreamHub } from '../stream.ts';
@@ -55,11 +56,12 @@ export function accessRouter(parts: {
   hub: StreamHub;
   pairing: PairingCode;
   openness: NetworkExposure;
+  network: NetworkDesk;
   addresses: () => string[];
 }): Router {
-  const { db, hub, pairing, openness, addresses } = parts;
+  const { db, hub, pairing, openness, network, addresses } = parts;
   const router = express.Router();
-  router.use(ROUTES.access.path, onlyFirstScreen(openness));
+  router.use(ROUTES.access.path, onlyFirstScreen(openness), express.json({ limit: '4kb' }));
   const serve = serving(router, hub);
   serve(ROUTES.access, async ({ res }) => {
     res.set('Cache-Control', 'no-store');
@@ -67,11 +69,20 @@ export function accessRouter(parts: {
       answer: {
         open: openness.open,
         tls: openness.tls,
+        ...network.state(),
         addresses: openness.open ? (openness.publicUrl ? [openness.publicUrl] : addresses()) : [],
         pairing: openness.open ? pairing.show() : null,
         devices: await listDevices(db),
       },
     };
+  });
+  serve(ROUTES.changeNetwork, async ({ body }) => {
+    network.change(body);
+    return { answer: undefined };
+  });
+  serve(ROUTES.makeCertificate, async () => {
+    await network.makeCertificate();
+    return { answer: undefined };
   });
   serve(ROUTES.revoke, async ({ params }) => {
     const outcome = await revoke(db, params.id);

@@ -10,14 +10,18 @@ import { usePairing } from './Pairing.tsx';
 import { queryClient } from './queries.ts';
 import { PageHead, Panel } from './ui.tsx';
 
+/** The code in the address that a photographed code has opened. */
+const fromAddress = (): string => /^#code=(\d{6})$/.exec(window.location.hash)?.[1] ?? '';
+
 /** Asks for the code of the first screen, and for a name. */
 export function EnterCode() {
-  const [code, setCode] = useState('');
+  const [code, setCode] = useState(fromAddress);
   const [name, setName] = useState('');
   const [problem, setProblem] = useState<string | null>(null);
   const letIn = async () => {
     try {
       await ask(ROUTES.pair, { body: { code, name: name.trim() || say('enterCode.aDevice') } });
+      window.history.replaceState(null, '', window.location.pathname + window.location.search);
       usePairing.setState({ wanted: false });
       await queryClient.resetQueries();
       await flush();

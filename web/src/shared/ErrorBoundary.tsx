@@ -19,7 +19,7 @@ export class ErrorBoundary extends Component<{ children: ReactNode }, { broken: 
 /** A screen that broke: what happened, what was kept, what to do. */
 function BrokenScreen() {
   return (
-    <Box component="main" sx={{ p: 3 }}>
+    <Box component="main" sx={{ p: 3 }} data-testid="broken">
       <PageHead title={say('errorBoundary.thisScreenBroke')} />
       <Panel>
         <Typography>{say('errorBoundary.nothingThatYouEntered')}</Typography>

@@ -19,7 +19,6 @@ import { celsius, grams, litres, longWeekdayName, num, say } from '../../words/s
 import { ArchivePanel } from './ArchivePanel.tsx';
 import { AwayPanel } from './AwayPanel.tsx';
 import { BackupPanel } from './BackupPanel.tsx';
-import { DevicesPanel } from './DevicesPanel.tsx';
 import {
   BottleDialog,
   BurnerDialog,
@@ -33,6 +32,7 @@ import { InstrumentsPanel } from './InstrumentsPanel.tsx';
 import { LabelsPanel } from './LabelsPanel.tsx';
 import { MessagesPanel } from './MessagesPanel.tsx';
 import { measureName } from './names.ts';
+import { DevicesPanel } from './network/DevicesPanel.tsx';
 import { OutOfSight } from './OutOfSight.tsx';
 import { ToolsPanel } from './Tools.tsx';
 

@@ -11,14 +11,44 @@ export const EN_KITCHEN = {
     'Say when you sleep and when you are out: soaks and steeps may fall into those hours, what wants you does not.',
 
   // devicesPanel
-  'devicesPanel.theDeviceCouldNot': 'The device could not be shut out: the kitchen server does not answer.',
   'devicesPanel.otherDevices': 'Other devices',
   'devicesPanel.openOnThePhone':
-    'Open {addresses} on the phone and enter this code. It is good until {until}, for one device.',
-  'devicesPanel.withoutASafeConnection':
-    'Without a safe connection a phone does not keep the screen on, and does not keep the page when the server is away. LADLE_TLS_CERT and LADLE_TLS_KEY make one.',
+    'Photograph this with the phone’s camera, or open {addresses} on it and enter this code. It is good until {until}, for one device.',
+  'devicesPanel.photograph': 'Code to photograph: opens the kitchen on the phone',
+  'devicesPanel.open': 'Open it to the home network',
+  'devicesPanel.close': 'Keep it to this machine again',
+  'devicesPanel.keepsToItByStart':
+    'The kitchen keeps to this machine: it was started so (LADLE_HOST). Start it without that to choose here.',
+  'devicesPanel.noSafeDoor': 'The safe connection could not be opened: {reason}.',
   'devicesPanel.theKitchenKeepsTo':
-    'The kitchen keeps to this machine. Start it with LADLE_HOST=0.0.0.0 to let in phones of your home network, each with a code.',
+    'The kitchen keeps to this machine. Opened to the home network, phones and tablets come in, each with a code that is shown here.',
+
+  // safeConnection
+  'safeConnection.withheld': 'Over a plain connection',
+  'safeConnection.withheld.offline': 'a phone keeps no page: while the server is away it shows nothing',
+  'safeConnection.withheld.notices': 'it shows no notices while something else is in front',
+  'safeConnection.withheld.awake': 'its screen goes dark at the stove',
+  'safeConnection.withheld.read': 'whoever listens in your home network can read along',
+  'safeConnection.fixed': 'LADLE_TLS_CERT and LADLE_TLS_KEY give it a certificate where it is started.',
+  'safeConnection.make': 'Make a certificate of our own',
+  'safeConnection.made':
+    'There is a certificate of your own. It speaks for addresses in the house alone, and is good until {until}. Each phone is told once to trust it:',
+  'safeConnection.isOn':
+    'Phones come over a safe connection, with the certificate of your own (good until {until}). A new phone is told once to trust it:',
+  'safeConnection.codeOfIt': 'Code to photograph: fetches the certificate',
+  'safeConnection.step.fetch':
+    'Photograph this code with the phone, or open {address} on it. It fetches a file; if the phone warns, go on.',
+  'safeConnection.step.install':
+    'Open the file, or look in the phone’s settings: some call it a downloaded profile, others a CA certificate to be installed.',
+  'safeConnection.step.trust':
+    'Some phones want it switched on as well: look for certificate trust in the settings.',
+  'safeConnection.step.switch':
+    'When every phone has it, use the safe connection. Phones then come by the new address that is shown here.',
+  'safeConnection.step.come': 'Then photograph the code above: it opens the kitchen.',
+  'safeConnection.use': 'Use the safe connection',
+  'safeConnection.backToPlain': 'Back to the plain connection',
+
+  // devicesPanel
   'devicesPanel.shutOut': 'Shut out {name}',
   'devicesPanel.shutOut2': 'Shut out',
   'devicesPanel.seen': 'seen {seen}',

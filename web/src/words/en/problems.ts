@@ -20,6 +20,9 @@ export const EN_PROBLEMS = {
   'problem.wrongCode': 'This is not the code on the first screen. Look again: it changes.',
   'problem.tooManyTries': 'Too many wrong codes. Wait a minute and look at the first screen again.',
   'problem.firstScreenOnly': 'This is done on the machine that the kitchen runs on.',
+  'problem.fixedAtStart':
+    'How the kitchen is reached was said where it was started (LADLE_HOST). Start it without that to choose here.',
+  'problem.noCertificate': 'There is no certificate yet: make one first.',
   'problem.changedElsewhere': 'It was changed in another window. Nothing was overwritten.',
   'problem.changedElsewhere.kitchen': 'The kitchen was changed in another window. Nothing was overwritten.',
   'problem.changedElsewhere.plan': 'This plan was changed in another window. Nothing was overwritten.',

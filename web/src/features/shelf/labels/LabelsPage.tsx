@@ -24,7 +24,7 @@ import { ErrorPanel, Loading, PageHead, Panel } from '../../../shared/ui.tsx';
 import { role } from '../../../theme/theme.ts';
 import { num, say } from '../../../words/say.ts';
 import '../../../words/places/items.ts';
-import { codeOf } from './code.ts';
+import { codeOf } from '../../../shared/squareCode.ts';
 import { type LabelPart, type LabelText, type Measure, setLabel } from './layout.ts';
 import type { SetPage } from './pdf.ts';
 import { placesOnSheet, SHEETS, type SheetFormat, sheetName } from './sheets.ts';

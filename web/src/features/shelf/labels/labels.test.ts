@@ -11,15 +11,8 @@ import {
 } from '@big-ladle/core';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { codeOf } from './code.ts';
-import {
-  type CodeMatrix,
-  type LabelPart,
-  type LabelText,
-  type Measure,
-  setLabel,
-  wrapped,
-} from './layout.ts';
+import { type CodeMatrix, codeOf } from '../../../shared/squareCode.ts';
+import { type LabelPart, type LabelText, type Measure, setLabel, wrapped } from './layout.ts';
 import { placesOnSheet, SHEETS } from './sheets.ts';
 import { batchCode, bottleLabel, byHandLine, leftoverLabel, type Printed, within } from './texts.ts';
 

@@ -1,3 +1,4 @@
+import type { CodeMatrix } from '../../../shared/squareCode.ts';
 import { say } from '../../../words/say.ts';
 import '../../../words/places/shelf.ts';
 /** What stands on one label. */
@@ -36,12 +37,6 @@ export type LabelPart =
 
 /** How wide a text is at a size, mm. */
 export type Measure = (text: string, sizeMm: number, bold: boolean) => number;
-
-/** A square code as rows of dark and light. */
-export interface CodeMatrix {
-  size: number;
-  dark: (row: number, column: number) => boolean;
-}
 
 const PAD = 2.5;
 /** A module smaller than this no phone reads from a wet bottle, mm. */
