@@ -176,3 +176,30 @@ test('a browser that keeps nothing says so, and what is entered is stored all th
   await page.reload();
   await expect.poll(() => written(server)).toEqual(['clock.spicePot', 'clock.peelSoak', 'clock.peelSoak']);
 });
+
+test('the machine’s clock is set: it is said once, and everything goes on by the new time', async ({
+  page,
+  server,
+}) => {
+  await begun(server, 'boil');
+  const hour = 3_600_000;
+  let asked = 0;
+  await page.route('**/api/stream', async (route) => {
+    asked++;
+    const message = (value: object) => `event: time\ndata: ${JSON.stringify(value)}\n\n`;
+    const nowMs = server.nowMs();
+    await route.fulfill({
+      contentType: 'text/event-stream',
+      body:
+        asked === 1
+          ? message({ nowMs: nowMs - hour }) + message({ nowMs, jumpMs: hour })
+          : `retry: 600000\n\n${message({ nowMs })}`,
+    });
+  });
+  await page.goto(`${server.url}/batches/batch/stove`);
+  await expect(page.getByText('The kitchen’s clock is 1 h further than a moment ago')).toHaveCount(1);
+  await page.getByTestId('done').click();
+  await expect(page.getByRole('heading', { name: 'Strain' })).toBeVisible();
+  const { events } = await server.api<{ events: { atMs: number }[] }>('GET', '/batches/batch');
+  expect(Math.abs(events.at(-1)!.atMs - server.nowMs())).toBeLessThan(5 * 60_000);
+});

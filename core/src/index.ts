@@ -141,6 +141,7 @@ export type {
   ShelfLeftover,
   ShelfThing,
   StoredItem,
+  TimeMessage,
   Use,
 } from './contract/messages.ts';
 export {

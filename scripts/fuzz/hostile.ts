@@ -35,7 +35,7 @@ const VALUES: readonly ((random: Random) => unknown)[] = [
   () => '\ud800',
   () => [],
   () => ({}),
-  () => deep(3000),
+  () => deep(400),
   () => Array.from({ length: 3000 }, (_, i) => i),
   () => ({ toString: 1, valueOf: 2, length: -1 }),
   () => JSON.parse('{"__proto__": {"hit": 1}, "constructor": {"prototype": {"hit": 1}}}'),

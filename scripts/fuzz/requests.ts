@@ -87,6 +87,8 @@ export class Requests {
         return sent.body === null
           ? sent
           : { ...sent, type: random.pick(['text/plain', 'application/xml', null]) };
+      case 4:
+        return sent.body === null ? sent : { ...sent, body: '['.repeat(60_000) };
       default: {
         if (typeof parts.body === 'string') return { ...sent, body: this.spoiltLines(parts.body) };
         return sent.body === null ? sent : { ...sent, body: asText(mutated(parts.body, random)) };

@@ -2,7 +2,7 @@ import type { Page } from '@playwright/test';
 import type { Things } from './kitchen.ts';
 
 /** How many things of one kind are opened. */
-const EACH = 6;
+const EACH = 4;
 
 /** Every screen, over what a kitchen has now. */
 export function pathsOver({ planned, on, recipes, items, rehearsals }: Things): string[] {

@@ -1,6 +1,7 @@
-import type { DocChange, LogEvent, ReadingsMessage } from '@big-ladle/core';
+import type { DocChange, LogEvent, ReadingsMessage, TimeMessage } from '@big-ladle/core';
 import type { Response } from 'express';
 import type { Clock } from './clock.ts';
+import { ClockWatch } from './clockWatch.ts';
 
 export interface StoredEvent {
   seq: number;
@@ -19,8 +20,11 @@ export class StreamHub {
   private readonly heartbeat: NodeJS.Timeout;
   private closed = false;
 
-  constructor(private readonly clock: Clock) {
-    this.heartbeat = setInterval(() => this.all(this.timeMessage()), HEARTBEAT_MS);
+  constructor(
+    private readonly clock: Clock,
+    private readonly watch = new ClockWatch(),
+  ) {
+    this.heartbeat = setInterval(() => this.all(this.timeMessage(this.watch.look())), HEARTBEAT_MS);
     this.heartbeat.unref();
   }
 
@@ -76,8 +80,10 @@ export class StreamHub {
     this.windows.clear();
   }
 
-  private timeMessage(): string {
-    return `event: time\ndata: ${JSON.stringify({ nowMs: this.clock.nowMs() })}\n\n`;
+  /** @param jumpMs how far the machine's clock was set just now. */
+  private timeMessage(jumpMs: number | null = null): string {
+    const message: TimeMessage = { nowMs: this.clock.nowMs(), ...(jumpMs === null ? {} : { jumpMs }) };
+    return `event: time\ndata: ${JSON.stringify(message)}\n\n`;
   }
 
   /** A device that was shut out hears nothing more. */

@@ -315,7 +315,12 @@ export const docChangeSchema = v.object({
 export type DocChange = v.InferOutput<typeof docChangeSchema>;
 
 /** The server's time, told now and then. */
-export const timeSchema = v.object({ nowMs: v.number() });
+export const timeSchema = v.object({
+  nowMs: v.number(),
+  /** The machine's clock was just set by so much, or the machine has slept; told once. */
+  jumpMs: v.optional(v.number()),
+});
+export type TimeMessage = v.InferOutput<typeof timeSchema>;
 
 /** What an instrument has just shown, for the windows that look. */
 export const readingsSchema = v.object({

@@ -1,6 +1,14 @@
-import { type DocChange, docChangeSchema, readingsSchema, readStored, timeSchema } from '@big-ladle/core';
+import {
+  type DocChange,
+  docChangeSchema,
+  MINUTE_MS,
+  readingsSchema,
+  readStored,
+  timeSchema,
+} from '@big-ladle/core';
 import * as v from 'valibot';
-
+import { duration, say } from '../words/say.ts';
+import { notify } from './notices.ts';
 import { flush } from './outbox.ts';
 import { useOutbox } from './outboxStore.ts';
 import { keys, queryClient, takeEvents } from './queries.ts';
@@ -39,7 +47,16 @@ export function startStream(comesBack = false): void {
       const read = v.safeParse(schema, JSON.parse(message.data));
       if (read.success) take(read.output);
     });
-  hear('time', timeSchema, ({ nowMs }) => serverTimeIs(nowMs));
+  hear('time', timeSchema, ({ nowMs, jumpMs }) => {
+    serverTimeIs(nowMs);
+    if (jumpMs !== undefined)
+      notify(
+        'info',
+        say(jumpMs > 0 ? 'common.clockForwards' : 'common.clockBack', {
+          by: duration(Math.abs(jumpMs) / MINUTE_MS),
+        }),
+      );
+  });
   hear('log', v.unknown(), (written) => {
     const event = readStored(written);
     if (event) takeEvents([event]);

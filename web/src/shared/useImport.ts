@@ -30,6 +30,7 @@ export function useImport(only: ImportMode | null = null): Import {
   const [refused, setRefused] = useState<string | null>(null);
   const [sending, setSending] = useState(false);
   const [replaced, setReplaced] = useState(false);
+  const [calledOff, setCalledOff] = useState(false);
   const { data } = useQuery({
     queryKey: key,
     queryFn: () => ask(ROUTES.importState, {}),
@@ -42,16 +43,18 @@ export function useImport(only: ImportMode | null = null): Import {
   });
   const state = data?.state ?? null;
   const stage = state?.stage ?? null;
-  const replaces = state?.mode === 'replace' && (stage === 'taking' || stage === 'done');
+  // A server that begins anew with another file knows of no import: that is how its end is seen.
   const [waitsForAnew, setWaits] = useState(false);
-  if (replaces && !waitsForAnew) setWaits(true);
-  if (waitsForAnew && state === null) {
+  const replaces = state?.mode === 'replace' && stage !== 'failed';
+  if (replaces !== waitsForAnew && state !== null) setWaits(replaces);
+  if (waitsForAnew && state === null && !calledOff) {
     setWaits(false);
     setReplaced(true);
   }
   const doIt = (work: () => Promise<{ state: ImportState | null }>) => {
     setRefused(null);
     setReplaced(false);
+    setCalledOff(false);
     setSending(true);
     work()
       .then((answer) => queryClient.setQueryData(key, answer))
@@ -81,10 +84,12 @@ export function useImport(only: ImportMode | null = null): Import {
     replaced,
     upload: (file) => doIt(async () => ({ state: await ask(ROUTES.uploadArchive, {}, file) })),
     take,
-    dismiss: () =>
+    dismiss: () => {
       doIt(async () => {
         await ask(ROUTES.cancelImport, {});
         return { state: null };
-      }),
+      });
+      setCalledOff(true);
+    },
   };
 }

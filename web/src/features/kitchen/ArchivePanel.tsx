@@ -86,11 +86,15 @@ function WhatWouldCome({ report, zone, coming }: { report: ImportReport; zone: s
         <Row
           key={what}
           dense
-          label={say(`archivePanel.${what}`)}
-          note={
-            added[what] > 0
-              ? say('archivePanel.newHere', { count: num(added[what]) })
-              : say('archivePanel.allHere')
+          label={
+            <>
+              {say(`archivePanel.${what}`)}{' '}
+              <Box component="span" sx={{ color: role('inkMuted'), fontSize: '0.9rem' }}>
+                {added[what] > 0
+                  ? say('archivePanel.newHere', { count: num(added[what]) })
+                  : say('archivePanel.allHere')}
+              </Box>
+            </>
           }
         >
           {num(holds[what])}

@@ -952,6 +952,11 @@ export const EN = {
   'strongToday.ofOfAModerate': '{mass} of {what}, {share} of a moderate day',
   'strongToday.pouredTodayInAll': 'Poured today, in all what {sharesText} gives for one person. {defer}',
 
+  'common.clockForwards':
+    'The kitchen’s clock is {by} further than a moment ago: it was set, or the machine slept. Clocks here go by it; look at what is on the stove.',
+  'common.clockBack':
+    'The kitchen’s clock was set back by {by}. Clocks here go by it; what was entered before keeps its time. Look at what is on the stove.',
+
   // takeArchive
   'takeArchive.lookingOver': 'Looking it over …',
   'takeArchive.gettingReady': 'Getting it ready …',

@@ -1,3 +1,4 @@
+import '../../../words/places/kitchen.ts';
 import type { Access } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -39,7 +40,7 @@ export function SafeConnection({ access, nowMs, zone, busy, change, makeCertific
         </Button>
       ) : (
         <>
-          <Box sx={{ mb: 1 }}>
+          <Box sx={{ mt: 1, mb: 1.5 }}>
             {safe
               ? say('safeConnection.isOn', { until: moment(certificate.untilMs, nowMs, zone) })
               : say('safeConnection.made', { until: moment(certificate.untilMs, nowMs, zone) })}
