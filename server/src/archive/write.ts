@@ -5,7 +5,6 @@ import {
   type ArchiveRow,
   type ArchiveSectionName,
   endOfTomorrow,
-  type Failing,
   isoKeepDate,
   keepDate,
   lifeOf,
@@ -18,6 +17,7 @@ import type { Db } from '../db/open.ts';
 import { batchFromRow, batchRows, readKitchen } from '../db/rows.ts';
 import { ownFacts, readStock } from '../services/book.ts';
 import { latestSeq } from '../services/events.ts';
+import { type InstrumentRow, instrumentFrom } from '../services/instruments.ts';
 import { fridgeRecord, itemsThere } from '../services/shelf.ts';
 
 /** Rows are fetched and written so many at a time. */
@@ -95,27 +95,8 @@ interface EventRow {
 const eventLine = (r: EventRow): string =>
   `{"receivedMs":${r.received_ms},"event":${r.body}${r.kept ? `,"kept":${r.kept}` : ''}}`;
 
-interface InstrumentRow {
-  id: string;
-  kind: ArchiveRow<'instruments'>['kind'];
-  name: string;
-  seed: number;
-  batch_id: string | null;
-  lost: number;
-  tare_kg: number;
-  failing: string | null;
-  dropped_ms: number | null;
-}
-
 const instrumentRow = (r: InstrumentRow): ArchiveRow<'instruments'> => ({
-  id: r.id,
-  kind: r.kind,
-  name: r.name,
-  seed: r.seed,
-  batchId: r.batch_id,
-  lost: r.lost === 1,
-  tareKg: r.tare_kg,
-  failing: r.failing ? (JSON.parse(r.failing) as Failing) : null,
+  ...instrumentFrom(r),
   droppedMs: r.dropped_ms,
 });
 

@@ -3,7 +3,7 @@ import type { Db } from '../db/open.ts';
 import type { Outcome } from '../outcome.ts';
 import { notFound } from '../problems.ts';
 
-interface InstrumentRow {
+export interface InstrumentRow {
   id: string;
   kind: InstrumentKind;
   name: string;
@@ -12,9 +12,10 @@ interface InstrumentRow {
   lost: number;
   tare_kg: number;
   failing: string | null;
+  dropped_ms: number | null;
 }
 
-const fromRow = (row: InstrumentRow): Instrument => ({
+export const instrumentFrom = (row: InstrumentRow): Instrument => ({
   id: row.id,
   kind: row.kind,
   name: row.name,
@@ -29,13 +30,13 @@ const fromRow = (row: InstrumentRow): Instrument => ({
 export async function readInstruments(db: Db): Promise<Instrument[]> {
   return (
     (await db('instrument').whereNull('dropped_ms').orderBy(['position', 'id'])) as InstrumentRow[]
-  ).map(fromRow);
+  ).map(instrumentFrom);
 }
 
 /** All that ever were paired, of one kind: what they have read is remembered. */
 export async function everPaired(db: Db, kind: InstrumentKind): Promise<Instrument[]> {
   return ((await db('instrument').where({ kind }).orderBy(['position', 'id'])) as InstrumentRow[]).map(
-    fromRow,
+    instrumentFrom,
   );
 }
 
@@ -59,7 +60,7 @@ export async function putInstrument(db: Db, sent: Omit<Instrument, 'seed'>): Pro
       const [{ count }] = (await trx('instrument').count({ count: '*' })) as [{ count: number }];
       await trx('instrument').insert({ id: sent.id, position: count, seed: count + 1, ...row });
     }
-    const answer = fromRow((await trx('instrument').where({ id: sent.id }).first()) as InstrumentRow);
+    const answer = instrumentFrom((await trx('instrument').where({ id: sent.id }).first()) as InstrumentRow);
     return { answer, changed: [{ doc: 'instrument', id: sent.id, version: 0 }] };
   });
 }
