@@ -4,6 +4,7 @@ import { kitchenSchema } from '../documents/kitchen.ts';
 import { recipeSchema } from '../documents/recipe.ts';
 import { stockSchema } from '../documents/stock.ts';
 import { INSTRUMENT_KINDS } from '../tables/instruments.ts';
+import { id } from '../units/fields.ts';
 import { withoutBounds } from '../units/withoutBounds.ts';
 import { batchSchema, failingSchema } from './messages.ts';
 
@@ -42,7 +43,12 @@ const keptSchema = v.looseObject({
 });
 
 const count = v.pipe(v.number(), v.integer(), v.minValue(0));
-const rowId = v.pipe(v.string(), v.nonEmpty(), v.maxLength(200));
+/** By its id a thing is found and addressed: it is one, in whatever version it was written. */
+const named = <Row extends { id: string }>(row: v.GenericSchema<unknown, Row>) =>
+  v.pipe(
+    row,
+    v.check((value) => v.is(id, value.id), 'id'),
+  );
 
 /** What a row would have to hold if it were newly written; what is older is taken as it stands, and named. */
 export interface ArchiveSection<Row> {
@@ -62,12 +68,19 @@ const section = <Row>(
  */
 export const ARCHIVE_SECTIONS = {
   kitchen: section(1, withoutBounds(kitchenSchema), kitchenSchema),
-  ingredients: section(1, withoutBounds(customFactsSchema), customFactsSchema),
-  stock: section(1, withoutBounds(stockSchema), stockSchema),
+  ingredients: section(1, named(withoutBounds(customFactsSchema)), customFactsSchema),
+  stock: section(
+    1,
+    v.pipe(
+      withoutBounds(stockSchema),
+      v.check((row) => v.is(id, row.itemId), 'id'),
+    ),
+    stockSchema,
+  ),
   recipes: section(
     1,
     v.strictObject({
-      recipeId: rowId,
+      recipeId: id,
       version: v.pipe(v.number(), v.integer()),
       parent: v.nullable(v.number()),
       createdMs: v.number(),
@@ -80,8 +93,8 @@ export const ARCHIVE_SECTIONS = {
   batches: section(
     1,
     v.pipe(
-      withoutBounds(batchSchema),
-      v.check((batch) => batch.status === 'planned' || batch.pins !== null, 'pins'),
+      named(withoutBounds(batchSchema)),
+      v.check(({ status, pins }) => !Array.isArray(pins) && (status === 'planned' || pins !== null), 'pins'),
     ),
     batchSchema,
   ),
@@ -97,7 +110,7 @@ export const ARCHIVE_SECTIONS = {
   instruments: section(
     1,
     v.strictObject({
-      id: rowId,
+      id,
       kind: v.picklist(INSTRUMENT_KINDS),
       name: v.string(),
       seed: count,
@@ -112,7 +125,7 @@ export const ARCHIVE_SECTIONS = {
   readings: section(
     1,
     v.strictObject({
-      instrumentId: rowId,
+      instrumentId: id,
       batchId: v.nullable(v.string()),
       readings: v.pipe(v.array(v.looseObject({ atMs: v.number() })), v.nonEmpty(), v.maxLength(1000)),
     }),

@@ -1,12 +1,4 @@
-import {
-  createWriteStream,
-  existsSync,
-  mkdirSync,
-  readFileSync,
-  renameSync,
-  rmSync,
-  writeFileSync,
-} from 'node:fs';
+import { createWriteStream, existsSync, mkdirSync, rmSync } from 'node:fs';
 import { copyFile } from 'node:fs/promises';
 import path from 'node:path';
 import type { Readable } from 'node:stream';
@@ -16,6 +8,7 @@ import type { ImportMode, ImportState } from '@big-ladle/core';
 import { DATA_FILE, onDisk } from '../backup/backups.ts';
 import type { BackupDesk } from '../backup/desk.ts';
 import { prepareRestore } from '../backup/restore.ts';
+import { readBeside, writeBeside } from '../db/folder.ts';
 import { type Db, openDb } from '../db/open.ts';
 import { HttpProblem, problemAs, problemOf } from '../problems.ts';
 import { projectionsAreFresh } from '../services/projections.ts';
@@ -81,7 +74,11 @@ export class ImportDesk {
     this.now = { stage: 'taking', mode: 'merge', share: 0, report: null, problem: null };
     this.run(async (pace) => {
       const staged = await openDb(this.folder);
-      await this.copy(staged, numbers, pace);
+      try {
+        await this.copy(staged, numbers, pace);
+      } finally {
+        await staged.destroy();
+      }
     });
   }
 
@@ -135,37 +132,31 @@ export class ImportDesk {
   }
 
   private async merge(checked: Checked, pace: Pace): Promise<void> {
-    const { backups } = this.parts;
+    const { backups, db } = this.parts;
     const backup = await backups.make('before-import');
     await copyFile(backups.fileOf(backup.name), this.file(DATA_FILE));
     const staged = await this.openStaged();
-    const stagedFrom = await stagedEvents(staged, 0);
-    await stageArchive(
-      staged,
-      this.file(UPLOADED),
-      [checked.held, await knownIn(staged)],
-      pace,
-      this.progress,
-    );
-    await pace.breathe();
-    const hereFrom = await makeRoom(this.parts.db, await stagedEvents(staged, stagedFrom));
-    await staged.raw('pragma wal_checkpoint(truncate)');
-    onDisk(this.file(DATA_FILE));
-    const numbers = { stagedFrom, hereFrom };
-    writeFileSync(this.file(`${UNDER_WAY}.unfinished`), JSON.stringify(numbers));
-    onDisk(this.file(`${UNDER_WAY}.unfinished`));
-    renameSync(this.file(`${UNDER_WAY}.unfinished`), this.file(UNDER_WAY));
-    onDisk(this.folder);
-    this.set({ stage: 'taking', share: 0 });
-    await this.copy(staged, numbers, pace);
-  }
-
-  private async copy(staged: Db, numbers: Numbers, pace: Pace): Promise<void> {
     try {
-      await mergeStaged(this.parts.db, staged, numbers, pace, this.progress);
+      const stagedFrom = await stagedEvents(staged, 0);
+      const there = [checked.held, await knownIn(staged)];
+      await stageArchive(staged, this.file(UPLOADED), there, pace, this.progress);
+      await pace.breathe();
+      const hereFrom = await makeRoom(db, await stagedEvents(staged, stagedFrom));
+      await staged.raw('pragma wal_checkpoint(truncate)');
+      onDisk(this.file(DATA_FILE));
+      const numbers = { stagedFrom, hereFrom };
+      writeBeside(this.folder, UNDER_WAY, numbers);
+      onDisk(this.file(UNDER_WAY));
+      onDisk(this.folder);
+      this.set({ stage: 'taking', share: 0 });
+      await this.copy(staged, numbers, pace);
     } finally {
       await staged.destroy();
     }
+  }
+
+  private async copy(staged: Db, numbers: Numbers, pace: Pace): Promise<void> {
+    await mergeStaged(this.parts.db, staged, numbers, pace, this.progress);
     rmSync(this.folder, { recursive: true, force: true });
     this.set({ stage: 'done', share: 1 });
     this.parts.changed();
@@ -184,13 +175,13 @@ export class ImportDesk {
       // Who was let in stays in.
       const devices = (await db('device')) as object[];
       for (const device of devices) await staged('device').insert(device);
+      await staged.destroy();
+      prepareRestore(dataDir, this.file(DATA_FILE));
     } catch (error) {
       this.closed = false;
-      throw error;
-    } finally {
       await staged.destroy();
+      throw error;
     }
-    prepareRestore(dataDir, this.file(DATA_FILE));
     rmSync(this.folder, { recursive: true, force: true });
     this.set({ stage: 'done', share: 1 });
     restart();
@@ -204,8 +195,7 @@ export class ImportDesk {
   }
 
   private readUnderWay(): Numbers | null {
-    if (!existsSync(this.file(UNDER_WAY))) return null;
-    return JSON.parse(readFileSync(this.file(UNDER_WAY), 'utf8')) as Numbers;
+    return readBeside<Numbers>(this.folder, UNDER_WAY);
   }
 
   private readonly progress = (share: number): void => this.set({ share });

@@ -56,7 +56,29 @@ const isHead = (value: unknown): value is v.InferOutput<typeof archiveHeadSchema
 const momentOf = (head: object): number | null =>
   'writtenMs' in head && typeof head.writtenMs === 'number' ? head.writtenMs : null;
 
+/** No document of ours is nested deeper; what is cannot be written out again. */
+const MOST_LEVELS = 200;
+
+/** Whether a JSON text is nested too deeply. */
+function isTooDeep(text: string): boolean {
+  let level = 0;
+  let inString = false;
+  for (let i = 0; i < text.length; i++) {
+    const c = text.charCodeAt(i);
+    if (inString) {
+      if (c === 92) i++;
+      else if (c === 34) inString = false;
+    } else if (c === 34) inString = true;
+    else if (c === 123 || c === 91) {
+      if (++level > MOST_LEVELS) return true;
+    } else if (c === 125 || c === 93) level--;
+  }
+  return false;
+}
+
+/** @returns undefined: it is no JSON that we take. */
 function parsed(text: string): unknown {
+  if (isTooDeep(text)) return undefined;
   try {
     return JSON.parse(text);
   } catch {

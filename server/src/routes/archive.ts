@@ -28,7 +28,12 @@ export function archiveStreams(api: Router, { db, clock, imports, version }: Api
     ROUTES.uploadArchive.path,
     route(async (req, res) => {
       if (!req.is(SENT_AS)) throw new HttpProblem('notAnArchive');
-      res.status(202).json(await imports.receive(req));
+      try {
+        res.status(202).json(await imports.receive(req));
+      } catch (error) {
+        // Whoever breaks off while sending needs no answer any more.
+        if (!res.destroyed) throw error;
+      }
     }),
   );
 }

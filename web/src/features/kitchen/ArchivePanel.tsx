@@ -134,13 +134,12 @@ const takenIn = (report: ImportReport): string => {
   const { added, holds } = report;
   const kept = COUNTED.reduce((sum, what) => sum + holds[what] - added[what], 0);
   return say('archivePanel.takenIn', {
-    recipes: num(added.recipes),
-    ingredients: num(added.ingredients),
-    batches: num(added.batches),
-    events: num(added.events),
+    recipes: added.recipes,
+    ingredients: added.ingredients,
+    batches: added.batches,
+    events: added.events,
     isKitchen: report.kitchen,
-    kept: num(kept),
-    keptSome: kept > 0,
+    kept,
     oddities: oddities(report),
   });
 };
@@ -155,7 +154,7 @@ function oddities({ outside, outsideMore, passedOver, keptSections }: ImportRepo
   const more = unnamed > 0 ? say('archivePanel.andMore', { count: num(unnamed) }) : '';
   return [
     outside.length > 0 ? say('archivePanel.outside', { named, more }) : '',
-    passedOver > 0 ? say('archivePanel.passedOver', { count: num(passedOver) }) : '',
+    passedOver > 0 ? say('archivePanel.passedOver', { count: passedOver }) : '',
     keptSections.length > 0 ? say('archivePanel.keptSections', { names: keptSections.join(', ') }) : '',
   ]
     .filter(Boolean)

@@ -220,11 +220,12 @@ export const EN_KITCHEN = {
   'archivePanel.replaced': 'The kitchen is now as the file has it. What was here before is a backup.',
   'archivePanel.takenUp': 'What was cut off has been taken in to its end.',
   'archivePanel.takenIn':
-    'Taken in: {recipes} recipes, {ingredients} ingredients, {batches} batches with {events} entries{isKitchen, select, true {, and the kitchen} other {}}. {keptSome, select, true {{kept} were here already and stayed as they are. } other {}}{oddities}',
+    'Taken in: {batches, plural, one {# batch} other {# batches}} with {events, plural, one {# entry} other {# entries}}, {recipes, plural, one {# recipe} other {# recipes}}, {ingredients, plural, one {# ingredient} other {# ingredients}}{isKitchen, select, true {, and the kitchen} other {}}.{kept, plural, =0 {} other { # were here already and stayed as they are.}} {oddities}',
   'archivePanel.of': '{field} of {id}',
   'archivePanel.andMore': ' and {count} more',
   'archivePanel.outside': 'Kept, though outside of today’s limits: {named}{more}.',
-  'archivePanel.passedOver': '{count} entries that belong to nothing or are of an unknown kind are left out.',
+  'archivePanel.passedOver':
+    '{count, plural, one {# entry that belongs to nothing or is of an unknown kind is} other {# entries that belong to nothing or are of an unknown kind are}} left out.',
   'archivePanel.keptSections':
     'Parts that a newer Big Ladle wrote ({names}) are kept as they are and go out again with the next export.',
 
