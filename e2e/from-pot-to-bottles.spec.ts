@@ -42,6 +42,7 @@ test('from an empty kitchen to dated bottles, with the mouse', { tag: '@dates' }
   await page.getByTestId('done').click();
   await expect(page.getByRole('heading', { name: 'Scrub the skins' })).toBeVisible();
   await page.getByTestId('done').click();
+  await expect(page.getByRole('heading', { name: 'Cut and bruise' })).toBeVisible();
   await page.getByTestId('done').click();
   await expect(page.getByRole('heading', { name: 'Fill the pot' })).toBeVisible();
   await expect(page.getByTestId('amounts')).toContainText('dried hibiscus, whole, 200 g');
