@@ -124,14 +124,13 @@ async function serve({ config, clock }: Surroundings): Promise<boolean> {
   const homeAddresses = (): string[] =>
     homeIps().map((ip) => (safe ? `https://${ip}:${safePort}` : `${scheme}://${ip}:${config.port}`));
   let close: (again: boolean) => void = () => undefined;
-  const backups = new BackupDesk(config.dataDir, clock, report, () =>
-    setTimeout(() => close(true), ANSWER_MS),
-  );
+  const restart = (): void => void setTimeout(() => close(true), ANSWER_MS);
+  const backups = new BackupDesk(config.dataDir, clock, report, restart);
   const imports = new ImportDesk({
     dataDir: config.dataDir,
     db,
     backups,
-    restart: () => setTimeout(() => close(true), ANSWER_MS),
+    restart,
     changed: () => hub.changed({ doc: 'everything', id: 'all', version: 0 }),
     report,
   });
@@ -140,7 +139,7 @@ async function serve({ config, clock }: Surroundings): Promise<boolean> {
     clock,
     fixed: config.hostGiven || config.tls !== null,
     safe,
-    restart: () => setTimeout(() => close(true), ANSWER_MS),
+    restart,
   });
   const app = buildApp({
     db,

@@ -148,6 +148,43 @@ describe('everything in one file', () => {
     ]);
   });
 
+  it('readings that a known instrument took since are new, and told as that', async () => {
+    await fill(k);
+    await other.takeIn(await k.archive());
+    await k.db('reading_chunk').insert({
+      instrument_id: 'logger',
+      batch_id: null,
+      from_ms: NOW - 59 * MINUTE,
+      to_ms: NOW - 58 * MINUTE,
+      readings: JSON.stringify([
+        { atMs: NOW - 59 * MINUTE, tempC: 6.5 },
+        { atMs: NOW - 58 * MINUTE, tempC: 7 },
+      ]),
+    });
+    expect(await other.takeIn(await k.archive())).toMatchObject({
+      stage: 'done',
+      report: { added: { instruments: 0, readings: 1 } },
+    });
+  });
+
+  it('called off while it is made ready, nothing has changed; while it is copied it is too late', async () => {
+    await fill(k);
+    const text = await k.archive();
+    await other.upload(text);
+    const before = await other.archive();
+    await other.api('POST', '/archive/import', { mode: 'merge' });
+    const { status } = await other.api('DELETE', '/archive/import');
+    if (status === 204) {
+      expect((await other.api('GET', '/archive/import')).body).toEqual({ state: null });
+      expect(apart(await other.archive(), before)).toEqual([]);
+      expect(readdirSync(other.dir)).not.toContain('importing');
+    } else {
+      expect(status).toBe(409);
+      expect((await other.importAt(['done', 'failed'])).stage).toBe('done');
+      expect(apart(await other.archive(), text)).toEqual([]);
+    }
+  });
+
   it('takes the place of what is here when it is told to: what was here is a backup, who was let in stays', async () => {
     await k.api('PUT', '/kitchen', { version: 0, kitchen: ONE_POT });
     await k.api('POST', '/batches', { id: 'theirs', plan: CALYX_PLAN });

@@ -11,6 +11,7 @@ import type * as v from 'valibot';
 import type { Db } from '../db/open.ts';
 import { readKitchen } from '../db/rows.ts';
 import { itemIdsOf } from '../services/itemOwners.ts';
+import { newReadings } from './newReadings.ts';
 import type { Pace } from './pace.ts';
 import { type ReadRow, readArchive } from './read.ts';
 
@@ -106,7 +107,7 @@ export async function checkArchive(
     if (!here[what].has(id)) added[what]++;
     held[what].add(id);
   };
-  const take = (entry: ReadRow): void => {
+  const take = async (entry: ReadRow): Promise<void> => {
     if (entry.section !== 'events' && entry.section !== 'readings')
       outside.look(idOf(entry), ARCHIVE_SECTIONS[entry.section].today, entry.row);
     switch (entry.section) {
@@ -125,7 +126,7 @@ export async function checkArchive(
         return;
       case 'readings':
         holds.readings += entry.row.readings.length;
-        if (!here.instruments.has(entry.row.instrumentId)) added.readings += entry.row.readings.length;
+        added.readings += (await newReadings(db, entry.row)).length;
         return;
       case 'events': {
         const event = readStored(entry.row.event);
@@ -146,7 +147,7 @@ export async function checkArchive(
   for await (const entry of readArchive(file)) {
     if (entry.kind === 'head') writtenMs = entry.writtenMs;
     else if (entry.kind === 'kept') kept.add(entry.section);
-    else take(entry);
+    else await take(entry);
     progress(Math.min(1, entry.bytes / size));
     await pace.breathe();
   }

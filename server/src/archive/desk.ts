@@ -66,7 +66,7 @@ export class ImportDesk {
 
   /** Takes up what was cut off while it was being copied; anything else that was left is removed. */
   resume(): void {
-    const numbers = this.readUnderWay();
+    const numbers = readBeside<Numbers>(this.folder, UNDER_WAY);
     if (!numbers) {
       rmSync(this.folder, { recursive: true, force: true });
       return;
@@ -140,9 +140,10 @@ export class ImportDesk {
       const stagedFrom = await stagedEvents(staged, 0);
       const there = [checked.held, await knownIn(staged)];
       await stageArchive(staged, this.file(UPLOADED), there, pace, this.progress);
-      await pace.breathe();
       const hereFrom = await makeRoom(db, await stagedEvents(staged, stagedFrom));
       await staged.raw('pragma wal_checkpoint(truncate)');
+      // From here to the copying nothing is awaited: whoever calls it off comes before, or too late.
+      pace.check();
       onDisk(this.file(DATA_FILE));
       const numbers = { stagedFrom, hereFrom };
       writeBeside(this.folder, UNDER_WAY, numbers);
@@ -168,7 +169,7 @@ export class ImportDesk {
     try {
       await stageArchive(staged, this.file(UPLOADED), [checked.held], pace, this.progress);
       await projectionsAreFresh(staged);
-      await pace.breathe();
+      pace.check();
       this.set({ stage: 'taking', share: 0 });
       this.closed = true;
       await backups.make('before-import');
@@ -192,10 +193,6 @@ export class ImportDesk {
     const staged = await openDb(this.folder);
     await staged.raw('pragma synchronous = off');
     return staged;
-  }
-
-  private readUnderWay(): Numbers | null {
-    return readBeside<Numbers>(this.folder, UNDER_WAY);
   }
 
   private readonly progress = (share: number): void => this.set({ share });

@@ -10,11 +10,17 @@ export class Pace {
 
   constructor(private readonly signal: AbortSignal) {}
 
+  /** Before something that cannot be called off any more. @throws Stopped */
+  check(): void {
+    if (this.signal.aborted) throw new Stopped();
+  }
+
   /** To be awaited between two pieces. @throws Stopped */
   async breathe(): Promise<void> {
-    if (this.signal.aborted) throw new Stopped();
+    this.check();
     if (performance.now() - this.began < PIECE_MS) return;
     await new Promise((resolve) => setImmediate(resolve));
+    this.check();
     this.began = performance.now();
   }
 }

@@ -6,6 +6,7 @@ import { hashOf } from '../services/book.ts';
 import { ownItems } from '../services/itemOwners.ts';
 import { projectItem, rebuildBatch } from '../services/projections.ts';
 import { isThere, type Known } from './check.ts';
+import { newReadings, spanOf } from './newReadings.ts';
 import type { Pace } from './pace.ts';
 import { type Entry, readArchive } from './read.ts';
 
@@ -181,27 +182,18 @@ async function putInstrument(trx: Db, row: ArchiveRow<'instruments'>): Promise<v
 }
 
 /** Readings that are not there yet, of an instrument and a batch that are. */
-async function putReadings(
-  trx: Db,
-  { instrumentId, batchId, readings }: ArchiveRow<'readings'>,
-): Promise<void> {
+async function putReadings(trx: Db, row: ArchiveRow<'readings'>): Promise<void> {
+  const { instrumentId, batchId } = row;
   if (!(await trx('instrument').where({ id: instrumentId }).first('id'))) return;
   if (batchId !== null && !(await trx('batch').where({ id: batchId }).first('id'))) return;
-  const fromMs = Math.min(...readings.map((r) => r.atMs));
-  const toMs = Math.max(...readings.map((r) => r.atMs));
-  const chunks = (await trx('reading_chunk')
-    .where({ instrument_id: instrumentId, batch_id: batchId })
-    .where('from_ms', '<=', toMs)
-    .where('to_ms', '>=', fromMs)
-    .pluck('readings')) as string[];
-  const here = new Set(chunks.flatMap((text) => (JSON.parse(text) as { atMs: number }[]).map((r) => r.atMs)));
-  const fresh = readings.filter((r) => !here.has(r.atMs));
+  const fresh = await newReadings(trx, row);
   if (fresh.length === 0) return;
+  const { fromMs, toMs } = spanOf(fresh);
   await trx('reading_chunk').insert({
     instrument_id: instrumentId,
     batch_id: batchId,
-    from_ms: Math.min(...fresh.map((r) => r.atMs)),
-    to_ms: Math.max(...fresh.map((r) => r.atMs)),
+    from_ms: fromMs,
+    to_ms: toMs,
     readings: JSON.stringify(fresh),
   });
 }

@@ -73,7 +73,6 @@ function WhatWouldCome({ report, zone, coming }: { report: ImportReport; zone: s
   const nowMs = useNow(60_000);
   const [asking, setAsking] = useState(false);
   const { holds, added, here, writtenMs } = report;
-  const isNew = COUNTED.some((what) => added[what] > 0) || report.kitchen;
   const odd = oddities(report);
   return (
     <Box sx={{ mt: 2 }} data-testid="what-would-come">
@@ -105,7 +104,7 @@ function WhatWouldCome({ report, zone, coming }: { report: ImportReport; zone: s
         {odd && ` ${odd}`}
       </Box>
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
-        <Button variant="contained" disabled={!isNew} onClick={() => coming.take('merge')}>
+        <Button variant="contained" onClick={() => coming.take('merge')}>
           {say('archivePanel.addIt')}
         </Button>
         <Button variant="outlined" onClick={() => setAsking(true)}>
