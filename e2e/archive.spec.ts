@@ -48,7 +48,7 @@ test('a file brought in is looked over first: left, added, or put in the place o
 
   await choose({ batches: [planned('here'), planned('new')] });
   await panel.getByRole('button', { name: 'Add what is new' }).click();
-  await expect(panel).toContainText('Taken in: 1 batch with 0 entries');
+  await expect(panel).toContainText('Taken in: 1 batch. 1 was here already and stayed as it is.');
   expect(await ids()).toEqual(['here', 'new']);
 
   await choose({ kitchen: [{ ...KITCHEN, roomC: 26 }], batches: [planned('other')] });

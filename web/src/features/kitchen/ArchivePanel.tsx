@@ -131,14 +131,16 @@ function WhatWouldCome({ report, zone, coming }: { report: ImportReport; zone: s
 
 const takenIn = (report: ImportReport): string => {
   const { added, holds } = report;
-  const kept = COUNTED.reduce((sum, what) => sum + holds[what] - added[what], 0);
+  const what = [
+    ...COUNTED.filter((name) => added[name] > 0).map((name) =>
+      say(`archivePanel.counted.${name}`, { count: added[name] }),
+    ),
+    ...(report.kitchen ? [say('archivePanel.counted.kitchen')] : []),
+  ];
+  if (what.length === 0) return say('archivePanel.nothingNew', { oddities: oddities(report) });
   return say('archivePanel.takenIn', {
-    recipes: added.recipes,
-    ingredients: added.ingredients,
-    batches: added.batches,
-    events: added.events,
-    isKitchen: report.kitchen,
-    kept,
+    what: what.join(', '),
+    kept: COUNTED.reduce((sum, name) => sum + holds[name] - added[name], 0),
     oddities: oddities(report),
   });
 };
