@@ -1,3 +1,4 @@
+import { availableParallelism } from 'node:os';
 import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
@@ -9,5 +10,9 @@ export default defineConfig({
       'scripts/**/*.test.ts',
     ],
     testTimeout: 30_000,
+    // The core holds no state between tests: read in once for each worker, not once for each file.
+    isolate: false,
+    pool: 'threads',
+    maxWorkers: availableParallelism(),
   },
 });

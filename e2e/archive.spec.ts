@@ -1,5 +1,5 @@
-import { AxeBuilder } from '@axe-core/playwright';
 import { archiveOf } from '../server/src/archive/testArchive.ts';
+import { violations } from './axe.ts';
 import { expect, KITCHEN, planFor, test } from './kitchenServer.ts';
 
 const file = (sections: Record<string, readonly unknown[]>) => ({
@@ -54,7 +54,7 @@ test('a file brought in is looked over first: left, added, or put in the place o
   await choose({ kitchen: [{ ...KITCHEN, roomC: 26 }], batches: [planned('other')] });
   await panel.getByRole('button', { name: 'Put it in place of everything here' }).click();
   await expect(panel).toContainText('Everything that is here goes: 2 batches');
-  expect((await new AxeBuilder({ page }).setLegacyMode().analyze()).violations).toEqual([]);
+  expect(await violations(page)).toEqual([]);
   await panel.getByRole('button', { name: 'Yes, replace everything' }).click();
   await expect(panel).toContainText('The kitchen is now as the file has it');
   expect(await ids()).toEqual(['other']);

@@ -1,5 +1,5 @@
 import { type ChildProcess, spawn, spawnSync } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
@@ -31,6 +31,23 @@ const freePort = (): Promise<number> =>
 
 /** When a test begins unless it says otherwise: a Wednesday in autumn, in the evening, UTC. */
 export const EVENING_MS = Date.UTC(2026, 10, 25, 17, 30);
+
+/** How much earlier the clock of a kitchen stood that is copied: nothing in it was written after its test begins. */
+const COPIED_EARLIER_MS = 3000;
+const copied = new Map<string, KitchenServer>();
+
+/** A folder with the data of a kitchen as it first starts at this moment, made once for each worker. */
+async function freshKitchen(demo: boolean, atMs: number): Promise<string> {
+  const key = `${demo} ${atMs}`;
+  const made = copied.get(key);
+  if (made) return made.dataDir;
+  const server = new KitchenServer(atMs - COPIED_EARLIER_MS);
+  await server.start(demo);
+  await server.stop();
+  rmSync(path.join(server.dataDir, 'big-ladle.lock'), { force: true });
+  copied.set(key, server);
+  return server.dataDir;
+}
 
 /** A built server of its own for each test, with its data in a folder of its own and a clock that no test shares. */
 export class KitchenServer {
@@ -107,6 +124,13 @@ export class KitchenServer {
   makeRoom(): void {
     this.fileLimitKb = null;
     spawnSync('prlimit', ['--pid', String(this.child?.pid), '--fsize=unlimited:unlimited']);
+  }
+
+  /** Begins with what a kitchen has that first starts at this moment: quicker than starting it so. */
+  async startFresh(demo: boolean, atMs: number): Promise<void> {
+    cpSync(await freshKitchen(demo, atMs), this.dataDir, { recursive: true });
+    this.shiftMs = atMs - Date.now();
+    await this.start();
   }
 
   dispose(): void {
@@ -316,32 +340,69 @@ interface Fixtures {
   atMs: number;
 }
 
-export const test = base.extend<Fixtures>({
+interface WorkerFixtures {
+  /** Takes away the folders that were copied from. */
+  tidy: undefined;
+  /** The demo's kitchen in one window for all tests of a worker that only look at it. */
+  onlyLooked: { server: KitchenServer; page: Page };
+}
+
+export const test = base.extend<Fixtures, WorkerFixtures>({
   demo: [false, { option: true }],
   atMs: [EVENING_MS, { option: true }],
   server: async ({ demo, atMs }, use) => {
     const server = new KitchenServer(atMs);
-    await server.start(demo);
+    await server.startFresh(demo, atMs);
     await use(server);
     await server.stop();
     server.dispose();
   },
+  tidy: [
+    // biome-ignore lint/correctness/noEmptyPattern: Playwright reads what a fixture needs from this pattern.
+    async ({}, use) => {
+      await use(undefined);
+      for (const server of copied.values()) server.dispose();
+    },
+    { scope: 'worker', auto: true },
+  ],
   context: async ({ context, server }, use) => {
     await atTheClock(context, server);
     await use(context);
   },
   page: async ({ page }, use) => {
-    // A page that complains is a page that is wrong.
-    const complaints: string[] = [];
-    page.on('pageerror', (error) => complaints.push(error.message));
-    page.on('console', (message) => {
-      if (message.type() === 'error' && /content security|refused to/i.test(message.text()))
-        complaints.push(message.text());
-    });
+    const complaints = complaintsOf(page);
     await use(page);
     expect(complaints).toEqual([]);
   },
+  onlyLooked: [
+    async ({ browser }, use, { project }) => {
+      const server = new KitchenServer(EVENING_MS);
+      await server.startFresh(true, EVENING_MS);
+      const { viewport, locale, timezoneId, serviceWorkers } = project.use;
+      const context = await browser.newContext({ viewport, locale, timezoneId, serviceWorkers });
+      await atTheClock(context, server);
+      const page = await context.newPage();
+      const complaints = complaintsOf(page);
+      await use({ server, page });
+      expect(complaints).toEqual([]);
+      await context.close();
+      await server.stop();
+      server.dispose();
+    },
+    { scope: 'worker' },
+  ],
 });
+
+/** A page that complains is a page that is wrong: what it has said so far. */
+function complaintsOf(page: Page): string[] {
+  const complaints: string[] = [];
+  page.on('pageerror', (error) => complaints.push(error.message));
+  page.on('console', (message) => {
+    if (message.type() === 'error' && /content security|refused to/i.test(message.text()))
+      complaints.push(message.text());
+  });
+  return complaints;
+}
 
 export { expect };
 

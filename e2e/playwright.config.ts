@@ -19,7 +19,7 @@ export default defineConfig({
     locale: 'en-GB',
     timezoneId: 'UTC',
     launchOptions: {
-      executablePath: process.env.LADLE_CHROMIUM ?? '/usr/bin/chromium',
+      executablePath: process.env.LADLE_CHROMIUM ?? '/usr/bin/chromium-headless-shell',
       args: [
         '--no-sandbox',
         '--disable-gpu',

@@ -49,7 +49,7 @@ test('methods side by side, with the mouse: hours, strength over time, and what 
   await expect(page.getByRole('img', { name: /Strength in ginger over the hours/ })).toBeVisible();
   await table.getByRole('button', { name: 'Red that is left' }).click();
   await expect(table).toContainText('Heat and time fade the red');
-  await table.getByRole('link', { name: /Make it by boiled twice/ }).click();
+  await table.getByRole('link', { name: /Make it so: boiled twice/ }).click();
   await expect(page.getByRole('heading', { name: 'Deep hibiscus & ginger' })).toBeVisible();
   await page.getByRole('tab', { name: /Strain/ }).click();
   await expect(page.getByTestId('draws-worth')).toContainText('The second wins back');

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
-import { AxeBuilder } from '@axe-core/playwright';
 import { PROBLEM_TYPE, PROBLEMS, type Problem, type ProblemCode } from '@big-ladle/core';
 import type { Page, Route } from '@playwright/test';
+import { violations } from './axe.ts';
 import { begun, expect, type KitchenServer, openTool, test } from './kitchenServer.ts';
 
 const written = async (server: KitchenServer): Promise<string[]> =>
@@ -126,7 +126,7 @@ test('what waits is in sight: in order, of what, to copy and to discard one by h
   const list = page.getByTestId('waiting');
   const entries = list.getByTestId('waiting-entry');
   await expect(entries).toHaveText([/clock: Peel soak.*hibiscus/, /clock: Spice pot.*hibiscus/]);
-  expect((await new AxeBuilder({ page }).analyze()).violations.map((v) => v.id)).toEqual([]);
+  expect(await violations(page)).toEqual([]);
   const saved = page.waitForEvent('download');
   await list.getByRole('button', { name: 'Save as text' }).click();
   expect(readFileSync((await (await saved).path())!, 'utf8')).toMatch(/Peel soak.*\n.*Spice pot/);

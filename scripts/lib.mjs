@@ -58,23 +58,29 @@ export async function buildAll() {
   }
 }
 
+/** Chromium without windows: it draws the same, and asks a fifth less of the machine. */
+const WITHOUT_WINDOWS = '/usr/bin/chromium-headless-shell';
+const WITH_WINDOWS = ['/usr/bin/chromium', '/usr/bin/chromium-browser'];
+
 /** Debian's Chromium, installed where that is possible. */
 export async function ensureChromium() {
-  const known = [process.env.LADLE_CHROMIUM, '/usr/bin/chromium', '/usr/bin/chromium-browser'].filter(
-    Boolean,
-  );
-  const found = () => known.find((file) => existsSync(file));
-  if (found()) return found();
+  const there = (files) => files.find((file) => file && existsSync(file));
+  const first = there([process.env.LADLE_CHROMIUM, WITHOUT_WINDOWS]);
+  if (first) return first;
   const apt = spawnSync('sh', ['-c', 'command -v apt-get'], { encoding: 'utf8' }).stdout.trim();
-  const root = process.getuid?.() === 0;
-  if (apt && root) {
+  if (apt && process.getuid?.() === 0) {
     say('Installing Chromium for the browser tests …');
-    await run('apt-get', ['update', '-qq']);
-    await run('apt-get', ['install', '-y', '-qq', 'chromium']);
-    if (found()) return found();
+    const install = (name) => run('apt-get', ['install', '-y', '-qq', name]);
+    if ((await install('chromium-headless-shell')) !== 0 && !there(WITH_WINDOWS)) {
+      await run('apt-get', ['update', '-qq']);
+      if ((await install('chromium-headless-shell')) !== 0) await install('chromium');
+    }
   }
-  return fail(
-    'The browser tests need Chromium: install it (on Debian: apt-get install chromium) or name it with LADLE_CHROMIUM=/path/to/chromium.',
+  return (
+    there([WITHOUT_WINDOWS, ...WITH_WINDOWS]) ??
+    fail(
+      'The browser tests need Chromium: install it (on Debian: apt-get install chromium-headless-shell) or name it with LADLE_CHROMIUM=/path/to/chromium.',
+    )
   );
 }
 

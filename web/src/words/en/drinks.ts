@@ -69,7 +69,7 @@ export const EN_DRINKS = {
   'comparePage.methodsInFigures': 'Methods in figures',
   'comparePage.inTheSpoonAnd': 'In the spoon and the glass',
   'comparePage.doesNotWorkOut': 'does not work out here',
-  'comparePage.makeItBy': 'Make it by {what}',
+  'comparePage.makeItBy': 'Make it so: {what}',
   'comparePage.makeItSo': 'Make it so',
 
   // drinksPage

@@ -151,7 +151,7 @@ export const EN_KITCHEN = {
   'messagesPanel.whatWouldBeSent': 'What would be sent',
   'messagesPanel.aStandInFor':
     'A stand-in for messages to a phone: the shelf shows what would go out, when and to whom. Nothing leaves this machine.',
-  'messagesPanel.doNotTell': 'Do not tell {name}',
+  'messagesPanel.doNotTell': 'Take out {name}',
   'messagesPanel.takeOut': 'Take out',
   'messagesPanel.whatWouldBeTold': 'What {name} would be told',
   'messagesPanel.aName': 'A name',

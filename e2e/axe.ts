@@ -1,0 +1,33 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import type { Page } from '@playwright/test';
+import type { RunOptions } from 'axe-core';
+
+const SOURCE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
+
+/** The rules that a page is held to. */
+export const ALL_RULES: RunOptions['runOnly'] = {
+  type: 'tag',
+  values: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'],
+};
+/** What a change of colours alone can break. */
+export const COLOUR_RULES: RunOptions['runOnly'] = {
+  type: 'rule',
+  values: ['color-contrast', 'link-in-text-block'],
+};
+
+/** What a page has against it, each with where it stands. The checker is read in once for each page that is opened. */
+export async function violations(page: Page, runOnly = ALL_RULES): Promise<string[]> {
+  if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(SOURCE);
+  return page.evaluate(async (rules) => {
+    const { axe } = window as unknown as { axe: typeof import('axe-core') };
+    const { violations: found } = await axe.run(document, { runOnly: rules, resultTypes: ['violations'] });
+    return found.map(
+      (v) =>
+        `${v.id} ${v.nodes
+          .slice(0, 3)
+          .map((n) => `${n.target.join(' ')} ${n.failureSummary?.split('\n')[1] ?? ''}`)
+          .join(' | ')}`,
+    );
+  }, runOnly);
+}
