@@ -92,11 +92,14 @@ test('a boil in two stages, an end by what is seen, and everything taken back', 
   await unfold(page, 'signs');
   await page.getByTestId('cues').getByRole('button', { name: 'the colour is right' }).click();
   await expect(page.getByRole('heading', { name: 'Simmer' })).toBeVisible();
-  const { events } = await server.api<{ events: { kind: string; body: { cue?: string } }[] }>(
-    'GET',
-    '/batches/other',
-  );
-  expect(events.slice(-2).map((e) => e.body.cue ?? e.kind)).toEqual(['colourInSpoon', 'stepEnded']);
+  const lastTwo = async () => {
+    const { events } = await server.api<{ events: { kind: string; body: { cue?: string } }[] }>(
+      'GET',
+      '/batches/other',
+    );
+    return events.slice(-2).map((e) => e.body.cue ?? e.kind);
+  };
+  await expect.poll(lastTwo).toEqual(['colourInSpoon', 'stepEnded']);
   await page.getByRole('button', { name: /^Undo/ }).click();
   await expect(page.getByRole('heading', { name: 'Boil gently' })).toBeVisible();
   await unfold(page, 'signs');

@@ -328,7 +328,7 @@ test('more than one pot takes: the other pot stands beside it, each with its own
     await expect(async () => {
       const heading = page.getByRole('heading', { name: /^Fill the pot/, level: 1 });
       if (!(await heading.isVisible())) await page.getByTestId('done').click();
-      await expect(page.getByTestId('which-pot')).toHaveText(pot);
+      await expect(page.getByTestId('which-pot')).toHaveText(pot, { timeout: 1000 });
     }).toPass();
     waterL.push(Number.parseFloat(await page.getByTestId('amounts').innerText()));
     await page.getByTestId('done').click();

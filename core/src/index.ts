@@ -123,6 +123,7 @@ export type {
   BatchDoc,
   BatchList,
   BatchListEntry,
+  BatchNames,
   BatchStatus,
   Device,
   DocChange,
@@ -532,6 +533,7 @@ export {
 } from './plan/lanes.ts';
 export { type OpeningPlan, openingPlan } from './plan/openingPlan.ts';
 export { type PlanProblem, solvePlanDoc } from './plan/planDoc.ts';
+export type { PlanStart } from './plan/planStart.ts';
 export {
   drawRuns,
   joinSamples,

@@ -184,6 +184,8 @@ export class Requests {
 
   /** A valid request for every route of the contract. */
   private readonly valid: Record<RouteName, () => Promise<Parts>> = {
+    batchNames: async () => ({}),
+    likedPoints: async () => ({}),
     health: async () => ({}),
     time: async () => ({}),
     kitchen: async () => ({}),
@@ -196,7 +198,15 @@ export class Requests {
       };
     },
     batches: async () => ({
-      query: this.random.pick(['', '?status=on', '?status=planned', '?away=1', '?before=1']),
+      query: this.random.pick([
+        '',
+        '?status=on',
+        '?status=planned',
+        '?away=1',
+        '?before=1-a',
+        '?before=1',
+        '?drinks=a,b',
+      ]),
     }),
     createBatch: async () => ({ body: { id: this.fresh(), plan: this.plan() } }),
     batch: async () => ({ id: this.random.pick(this.things.on)?.id }),

@@ -290,16 +290,30 @@ describe('plans', () => {
     expect((await api('DELETE', '/batches/b1?version=1')).status).toBe(204);
     expect((await api('GET', '/batches/b1')).status).toBe(404);
   });
-  it('lists page by page', async () => {
-    for (let i = 0; i < 53; i++) {
-      k.clock.set(NOW + i, true);
-      await api('POST', '/batches', { id: `p${i}`, plan: CALYX_PLAN });
-    }
-    const first = (await api('GET', '/batches?status=planned')).body;
+  it('lists page by page, also what was made in one instant, and by drink and state', async () => {
+    k.clock.set(NOW, true);
+    const ids = Array.from({ length: 53 }, (_, i) => `p${String(i).padStart(2, '0')}`);
+    for (const id of ids) await api('POST', '/batches', { id, plan: CALYX_PLAN });
+    const list = async (query: string) => (await api('GET', `/batches?${query}`)).body;
+    const idsOf = ({ batches }: { batches: { batch: { id: string } }[] }) => batches.map((b) => b.batch.id);
+    const first = await list('status=planned');
     expect(first.batches).toHaveLength(50);
-    const second = (await api('GET', `/batches?status=planned&before=${first.next}`)).body;
-    expect(second.batches.map((b: { batch: { id: string } }) => b.batch.id)).toEqual(['p2', 'p1', 'p0']);
+    const second = await list(`status=planned&before=${first.next}`);
+    expect(idsOf(second)).toEqual(['p02', 'p01', 'p00']);
     expect(second.next).toBeNull();
+    expect(idsOf(await list(`drinks=other,${CALYX_PLAN.recipeId}`))).toHaveLength(50);
+    expect(idsOf(await list('drinks=other'))).toEqual([]);
+    expect(idsOf(await list('status=on'))).toEqual([]);
+    expect((await api('GET', '/batches?before=yesterday')).status).toBe(422);
+    const names = (await api('GET', '/batch-names')).body.batches;
+    expect(names).toHaveLength(53);
+    expect(names[0]).toEqual({
+      id: 'p52',
+      recipeId: CALYX_PLAN.recipeId,
+      status: 'planned',
+      startedMs: null,
+    });
+    expect((await api('GET', '/liked-points')).body).toEqual({ points: [] });
   });
 });
 

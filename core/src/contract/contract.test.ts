@@ -9,9 +9,9 @@ describe('an address', () => {
   it('has its params and its query in it, written so that nothing breaks it', () => {
     expect(addressOf(ROUTES.startBatch, { params: { id: 'b1' } })).toBe('/batches/b1/start');
     expect(addressOf(ROUTES.item, { params: { id: 'a/b ?' } })).toBe('/items/a%2Fb%20%3F');
-    expect(addressOf(ROUTES.batches, { query: { status: 'on', before: 12, rehearsals: undefined } })).toBe(
-      '/batches?status=on&before=12',
-    );
+    expect(
+      addressOf(ROUTES.batches, { query: { status: 'on', before: '12-a', rehearsals: undefined } }),
+    ).toBe('/batches?status=on&before=12-a');
   });
   it('is given by types: what a route needs must be there, what it has not must not', () => {
     const asked: Sent<typeof ROUTES.savePlan>[] = [];

@@ -87,10 +87,16 @@ export interface BatchListEntry {
   batch: Omit<Batch, 'pins'>;
   now: BatchAtAGlance | null;
 }
+/** Where a page of a list ended: when its last entry was made, and which it was. */
+export const cursorSchema = v.pipe(v.string(), v.regex(/^\d{1,16}-.+$/, 'cursor'));
 export interface BatchList {
   batches: BatchListEntry[];
   /** Asks for the page after this one; null: there is none. */
-  next: number | null;
+  next: string | null;
+}
+/** Every batch there is, in so few words that all of them can be looked through. */
+export interface BatchNames {
+  batches: { id: string; recipeId: string; status: BatchStatus; startedMs: number | null }[];
 }
 export interface BatchDoc {
   batch: Batch;

@@ -1,4 +1,5 @@
 import * as v from 'valibot';
+import type { LikedPoint } from '../balance/liked.ts';
 import { type CustomFacts, customFactsSchema } from '../documents/ingredient.ts';
 import type { Recipe } from '../documents/recipe.ts';
 import { type StockRow, stockSchema } from '../documents/stock.ts';
@@ -29,10 +30,15 @@ export const ROUTES = {
       rehearsals: v.optional(v.literal('1')),
       /** Those that were put out of sight. */
       away: v.optional(v.literal('1')),
-      before: v.optional(number),
+      /** Only of these drinks: their ids, with commas between. */
+      drinks: v.optional(v.string()),
+      /** The page after the one that named it. */
+      before: v.optional(m.cursorSchema),
     }),
     answer: computed<m.BatchList>(),
   }),
+  batchNames: get('/batch-names', { answer: computed<m.BatchNames>() }),
+  likedPoints: get('/liked-points', { answer: computed<{ points: LikedPoint[] }>() }),
   createBatch: post('/batches', { body: m.newBatchSchema, answer: computed<m.Batch>() }),
   batch: get('/batches/:id', { answer: computed<m.BatchDoc>() }),
   savePlan: put('/batches/:id', { body: m.planEditSchema, answer: computed<m.Batch>() }),

@@ -4,6 +4,7 @@ import type { Kitchen } from '../documents/kitchen.ts';
 import type { PlanDoc } from '../documents/plan.ts';
 import type { MethodId, Recipe } from '../documents/recipe.ts';
 import { type PlanProblem, solvePlanDoc } from '../plan/planDoc.ts';
+import { type PlanStart, planStart } from '../plan/planStart.ts';
 import { drawRuns, type RangeSamples } from '../plan/ranges.ts';
 import type { Solution } from '../plan/solve.ts';
 import type { Program, Simulation } from '../program/model/types.ts';
@@ -13,9 +14,9 @@ import type { PinnedRows } from '../tables/pinned.ts';
 import type { Tables } from '../tables/types.ts';
 import type { Result } from '../units/result.ts';
 
-/** SimState that may be heavy, as plain data, so that it can run in a worker or beside a request. */
+/** Work that may be heavy, as plain data, so that it can run in a worker or beside a request. */
 export type Job =
-  | { kind: 'solve'; plan: PlanDoc; kitchen: Kitchen }
+  | { kind: 'planStarts'; plans: readonly { id: string; plan: PlanDoc }[]; kitchen: Kitchen }
   | { kind: 'solveEach'; plans: readonly PlanDoc[]; kitchen: Kitchen }
   | { kind: 'compareMethods'; plan: PlanDoc; kitchen: Kitchen; methodIds: readonly MethodId[] }
   | { kind: 'ranges'; program: Program; kitchen: Kitchen; runs: number; from: number; seed: number }
@@ -33,7 +34,7 @@ export interface SolvedJob {
   simulation: Simulation;
 }
 export type JobResult =
-  | { kind: 'solve'; result: Result<SolvedJob, PlanProblem> }
+  | { kind: 'planStarts'; plans: readonly ({ id: string } & PlanStart)[] }
   | { kind: 'solveEach'; results: readonly Result<SolvedJob, PlanProblem>[] }
   | { kind: 'compareMethods'; answers: readonly MethodAnswer[] }
   | { kind: 'ranges'; samples: RangeSamples }
@@ -64,8 +65,11 @@ function solve(
 export function runJob(job: Job, book: readonly Recipe[], shipped: Tables, control: JobControl): JobResult {
   const tables = withLabels(shipped, job.kitchen.labels);
   switch (job.kind) {
-    case 'solve':
-      return { kind: 'solve', result: solve(job.plan, book, job.kitchen, tables) };
+    case 'planStarts':
+      return {
+        kind: 'planStarts',
+        plans: job.plans.map(({ id, plan }) => ({ id, ...planStart(plan, book, job.kitchen, tables) })),
+      };
     case 'solveEach': {
       const results: Result<SolvedJob, PlanProblem>[] = [];
       for (const [index, plan] of job.plans.entries()) {

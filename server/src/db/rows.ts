@@ -17,7 +17,7 @@ import * as v from 'valibot';
 import { byText } from './byText.ts';
 import type { Db } from './open.ts';
 
-interface BatchRow {
+export interface BatchRow {
   id: string;
   status: BatchStatus;
   plan: string;

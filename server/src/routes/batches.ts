@@ -6,11 +6,11 @@ import {
   createRehearsal,
   deletePlan,
   forgetRehearsal,
-  listBatches,
   putAway,
   startBatch,
   updatePlan,
 } from '../services/batches.ts';
+import { batchNames, likedPoints, listBatches } from '../services/batchLists.ts';
 import { acceptEvents } from '../services/events.ts';
 import type { ApiParts } from './api.ts';
 import type { Serve } from './serve.ts';
@@ -18,6 +18,8 @@ import type { Serve } from './serve.ts';
 /** Plans, batches, rehearsals, and what is said of them. */
 export function serveBatches(serve: Serve, { db, clock }: ApiParts): void {
   serve(ROUTES.batches, async ({ query }) => ({ answer: await listBatches(db, query) }));
+  serve(ROUTES.batchNames, async () => ({ answer: await batchNames(db) }));
+  serve(ROUTES.likedPoints, async () => ({ answer: await likedPoints(db) }));
   serve(ROUTES.createBatch, async ({ body }) => ({
     ...(await createBatch(db, body, clock.nowMs())),
     created: `/api/batches/${body.id}`,

@@ -1,8 +1,6 @@
 import {
   type Batch,
-  type BatchAtAGlance,
   type BatchDoc,
-  type BatchList,
   type BodyOf,
   isTooFarAhead,
   joinedRows,
@@ -13,7 +11,6 @@ import {
   type PlanDoc,
   type Program,
   pinRows,
-  type QueryOf,
   type Rehearsal,
   type ROUTES,
   rehearsalNow,
@@ -23,7 +20,7 @@ import {
   withLabels,
 } from '@big-ladle/core';
 import type { Db } from '../db/open.ts';
-import { batchFromRow, batchRowsInShort, batchToRow, readKitchen } from '../db/rows.ts';
+import { batchToRow, readKitchen } from '../db/rows.ts';
 import type { Outcome } from '../outcome.ts';
 import { HttpProblem, notFound } from '../problems.ts';
 import type { StoredEvent } from '../stream.ts';
@@ -35,34 +32,6 @@ export async function requireBatch(db: Db, id: string): Promise<Batch> {
   const batch = await batchOf(db, id);
   if (!batch) throw notFound('batch', id);
   return batch;
-}
-
-const PAGE = 50;
-
-/** Newest first; `before` is the creation time of the last one of the page before. */
-export async function listBatches(db: Db, query: QueryOf<typeof ROUTES.batches>): Promise<BatchList> {
-  const find = batchRowsInShort(db)
-    .orderBy('batch.created_ms', 'desc')
-    .limit(PAGE + 1)
-    .select('batch_now.state');
-  if (query.rehearsals) find.whereNotNull('batch.rehearsal');
-  else find.whereNull('batch.rehearsal');
-  // Only what cannot be read is out of sight: a pot that is on is not, and what can be read again is back.
-  const isAway = "batch.away_ms is not null and json_extract(batch_now.state, '$.unreadable') is not null";
-  find.whereRaw(query.away ? isAway : `not (${isAway})`);
-  if (query.status === 'planned') find.where('batch.status', 'planned');
-  else if (query.status)
-    find.whereNot('batch.status', 'planned').where('batch_now.done', query.status === 'done' ? 1 : 0);
-  if (query.before !== undefined) find.where('batch.created_ms', '<', query.before);
-  const rows = await find;
-  const page = rows.slice(0, PAGE);
-  return {
-    batches: page.map((row: Parameters<typeof batchFromRow>[0] & { state: string | null }) => {
-      const { pins: _, ...batch } = batchFromRow(row);
-      return { batch, now: row.state ? (JSON.parse(row.state) as BatchAtAGlance) : null };
-    }),
-    next: rows.length > PAGE ? page.at(-1).created_ms : null,
-  };
 }
 
 async function checkPlan(db: Db, plan: PlanDoc, nowMs: number): Promise<void> {

@@ -3,8 +3,6 @@ import {
   type CustomFacts,
   ownRows,
   type PinnedRows,
-  type Pins,
-  pinnedTables,
   type Recipe,
   ROUTES,
   SHIPPED_TABLES,
@@ -70,7 +68,3 @@ export function useBook(): WholeBook & { isPending: boolean; error: unknown } {
 export const refreshBook = (): Promise<void> => queryClient.invalidateQueries({ queryKey: keys.recipes });
 
 export const useStock = () => useQuery({ queryKey: keys.stock, queryFn: () => ask(ROUTES.stock, {}) });
-
-/** The tables as a batch pinned them. */
-export const tablesOf = (pins: Pick<Pins, 'rows' | 'ingredients' | 'kitchen'>): Tables =>
-  pinnedTables(SHIPPED_TABLES, pins);

@@ -1,16 +1,8 @@
-import {
-  type BatchDoc,
-  type KitchenDoc,
-  type LogEvent,
-  ROUTES,
-  type Touched,
-  touchedBy,
-} from '@big-ladle/core';
+import { type KitchenDoc, type LogEvent, ROUTES, type Touched, touchedBy } from '@big-ladle/core';
 import { QueryClient, useQuery } from '@tanstack/react-query';
-import { useMemo } from 'react';
 import { writeDates } from '../words/say.ts';
 import { ApiError, ask } from './api.ts';
-import { storedSoFar, useOutbox } from './outboxStore.ts';
+import { storedSoFar } from './outboxStore.ts';
 
 export const queryClient = new QueryClient({
   defaultOptions: {
@@ -39,7 +31,12 @@ export const keys = {
   instruments: ['instruments'] as const,
   /** The cook's own recipes and ingredients. */
   recipes: ['recipes'] as const,
+  versions: (id: string) => ['versions', id] as const,
   stock: ['stock'] as const,
+  /** Who may come in and how; copies; an archive on its way in. */
+  access: ['access'] as const,
+  backups: ['backups'] as const,
+  import: ['import'] as const,
   readings: (instrumentId: string, batchId: string) => ['readings', instrumentId, batchId] as const,
 };
 
@@ -55,18 +52,6 @@ export const useKitchen = () =>
     queryFn: async () => takeKitchen(await ask(ROUTES.kitchen, {})),
   });
 
-export const useBatches = () => useQuery({ queryKey: keys.batches, queryFn: () => ask(ROUTES.batches, {}) });
-
-/** Those that cannot be read and were put out of sight. */
-export const useBatchesAway = () =>
-  useQuery({
-    queryKey: [...keys.batches, 'away'],
-    queryFn: () => ask(ROUTES.batches, { query: { away: '1' } }),
-  });
-
-export const useRehearsals = () =>
-  useQuery({ queryKey: keys.rehearsals, queryFn: () => ask(ROUTES.batches, { query: { rehearsals: '1' } }) });
-
 export const useInstruments = () =>
   useQuery({
     queryKey: keys.instruments,
@@ -74,35 +59,7 @@ export const useInstruments = () =>
   });
 
 /** Streams in which the deeds of a batch stand: its own, or that of its rehearsal. */
-const isBatchStream = (stream: LogEvent['stream']): boolean =>
-  stream.kind === 'batch' || stream.kind === 'rehearsal';
-
-/**
- * A batch with its log from the server. The log only grows: what this window has heard already stays, also when an
- * answer that set out earlier comes in later.
- */
-export const batchQuery = (id: string) => ({
-  queryKey: keys.batch(id),
-  queryFn: async (): Promise<BatchDoc> => {
-    const doc = await ask(ROUTES.batch, { params: { id } });
-    const fetched = new Set(doc.events.map((e) => e.id));
-    const heard = queryClient.getQueryData<BatchDoc>(keys.batch(id))?.events ?? [];
-    return { ...doc, events: [...doc.events, ...heard.filter((e) => !fetched.has(e.id))] };
-  },
-});
-
-/** A batch with its log, and what waits in the outbox laid on top. */
-export function useBatch(id: string, enabled = true) {
-  const query = useQuery({ ...batchQuery(id), enabled });
-  const pending = useOutbox((s) => s.pending);
-  const events = useMemo(() => {
-    const stored = query.data?.events ?? [];
-    const known = new Set(stored.map((e) => e.id));
-    const waiting = pending.filter((e) => isBatchStream(e.stream) && e.stream.id === id && !known.has(e.id));
-    return waiting.length ? [...stored, ...waiting] : stored;
-  }, [query.data, pending, id]);
-  return { ...query, batch: query.data?.batch, events };
-}
+export const isBatchStream = (stream: LogEvent['stream']): boolean => stream.kind !== 'item';
 
 /** An answer with how many entries of this window had been stored when it was asked for. */
 async function marked<T extends object>(asked: () => Promise<T>): Promise<T & { heardOf: number }> {

@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
 import { heading, role } from '../theme/theme.ts';
-import { clockFace, say } from '../words/say.ts';
+import { say } from '../words/say.ts';
 import { ApiError } from './api.ts';
 import { Explain } from './Explain.tsx';
 import type { Term } from './help.ts';
@@ -96,13 +96,6 @@ export function Figure(props: {
       )}
     </Box>
   );
-}
-
-/** What is left on a clock, with its unit: 6:42 may be hours or minutes. */
-export function Left({ endMs, nowMs }: { endMs: number; nowMs: number }) {
-  if (endMs <= nowMs) return <>{say('common.now')}</>;
-  const { face, unit } = clockFace(endMs - nowMs);
-  return <Figure value={face} unit={unit} size="inherit" />;
 }
 
 /** A row: what, and how much. */

@@ -1,12 +1,12 @@
 import { type ImportMode, type ImportState, ROUTES } from '@big-ladle/core';
-import { useQuery } from '@tanstack/react-query';
+import { useMutation, useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { sayProblem } from '../words/problemWords.ts';
 import { say } from '../words/say.ts';
-import { ApiError, ask } from './api.ts';
-import { queryClient } from './queries.ts';
+import { ask } from './api.ts';
+import { keys, queryClient } from './queries.ts';
+import { sayError, send } from './send.ts';
 
-const key = ['import'] as const;
 /** How often it is asked how far it has come while it runs, ms. */
 const LOOK_MS = 400;
 const RUNS: readonly ImportState['stage'][] = ['checking', 'preparing', 'taking'];
@@ -27,12 +27,10 @@ export interface Import {
 
 /** @param only taken in so as soon as it has been looked over, without a question. */
 export function useImport(only: ImportMode | null = null): Import {
-  const [refused, setRefused] = useState<string | null>(null);
-  const [sending, setSending] = useState(false);
   const [replaced, setReplaced] = useState(false);
   const [calledOff, setCalledOff] = useState(false);
   const { data } = useQuery({
-    queryKey: key,
+    queryKey: keys.import,
     queryFn: () => ask(ROUTES.importState, {}),
     retry: false,
     staleTime: 0,
@@ -51,23 +49,18 @@ export function useImport(only: ImportMode | null = null): Import {
     setWaits(false);
     setReplaced(true);
   }
-  const doIt = (work: () => Promise<{ state: ImportState | null }>) => {
-    setRefused(null);
+  const change = useMutation({
+    mutationFn: (work: () => Promise<ImportState | null>) => work(),
+    onSuccess: (next) => queryClient.setQueryData(keys.import, { state: next }),
+  });
+  const run = (work: () => Promise<ImportState | null>) => {
     setReplaced(false);
     setCalledOff(false);
-    setSending(true);
-    work()
-      .then((answer) => queryClient.setQueryData(key, answer))
-      .catch((error: unknown) =>
-        setRefused(error instanceof ApiError ? error.detail : say('takeArchive.theKitchenServerDoes')),
-      )
-      .finally(() => {
-        setSending(false);
-        void queryClient.invalidateQueries({ queryKey: key });
-      });
+    change.mutate(work);
   };
-  const take = (mode: ImportMode) =>
-    doIt(async () => ({ state: await ask(ROUTES.takeArchive, { body: { mode } }) }));
+  const sending = change.isPending;
+  const refused = sayError(change.error, say('takeArchive.theKitchenServerDoes'));
+  const take = (mode: ImportMode) => run(() => send('takeArchive', { body: { mode } }));
   // What began here goes on by itself where nothing is to be asked.
   useEffect(() => {
     if (only && stage === 'checked' && !sending && refused === null) take(only);
@@ -75,19 +68,19 @@ export function useImport(only: ImportMode | null = null): Import {
   // What came in is shown everywhere.
   useEffect(() => {
     if (stage === 'done' || replaced)
-      void queryClient.invalidateQueries({ predicate: ({ queryKey }) => queryKey[0] !== key[0] });
+      void queryClient.invalidateQueries({ predicate: ({ queryKey }) => queryKey[0] !== keys.import[0] });
   }, [stage, replaced]);
   return {
     state,
     problem: refused ?? (state?.problem ? sayProblem(state.problem) : null),
     runs: (sending && stage !== 'done' && stage !== 'failed') || (stage !== null && RUNS.includes(stage)),
     replaced,
-    upload: (file) => doIt(async () => ({ state: await ask(ROUTES.uploadArchive, {}, file) })),
+    upload: (file) => run(() => send('uploadArchive', {}, file)),
     take,
     dismiss: () => {
-      doIt(async () => {
-        await ask(ROUTES.cancelImport, {});
-        return { state: null };
+      run(async () => {
+        await send('cancelImport', {});
+        return null;
       });
       setCalledOff(true);
     },

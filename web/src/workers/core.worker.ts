@@ -2,22 +2,22 @@ import {
   BOOK,
   type Job,
   type JobBook,
-  JobCancelled,
+  type JobResult,
   runJob,
   SHIPPED_TABLES,
   withCustom,
 } from '@big-ladle/core';
+import { expose } from 'comlink';
 
-/** The worker's side of the one door: a job in, progress and one result out. */
-self.addEventListener('message', (message: MessageEvent<{ id: number; job: Job; own: JobBook }>) => {
-  const { id, job, own } = message.data;
-  try {
-    const result = runJob(job, [...BOOK, ...own.recipes], withCustom(SHIPPED_TABLES, own.rows), {
+/** The worker's side: a job in, progress and one result out. */
+const workerSide = {
+  run(job: Job, own: JobBook, onProgress: (share: number) => void): JobResult {
+    return runJob(job, [...BOOK, ...own.recipes], withCustom(SHIPPED_TABLES, own.rows), {
       cancelled: () => false,
-      onProgress: (share) => self.postMessage({ id, progress: share }),
+      onProgress,
     });
-    self.postMessage({ id, result });
-  } catch (error) {
-    self.postMessage({ id, error: error instanceof JobCancelled ? 'cancelled' : String(error) });
-  }
-});
+  },
+};
+export type WorkerSide = typeof workerSide;
+
+expose(workerSide);

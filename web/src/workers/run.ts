@@ -1,19 +1,28 @@
 import { type Job, type JobBook, type JobResult, joinSamples, type RangeSamples } from '@big-ladle/core';
+import { proxy, type Remote, wrap } from 'comlink';
+import type { WorkerSide } from './core.worker.ts';
 
 /** The worker's script did not come: the server is out of reach and the browser does not have it yet. */
 export class WorkerNotLoaded extends Error {}
-
-type Answer = { id: number; progress?: number; result?: JobResult; error?: string };
 
 interface RunOptions {
   signal?: AbortSignal;
   onProgress?: (share: number) => void;
 }
 
-let nextId = 1;
+/** A worker and how it is called. */
+interface Hand {
+  worker: Worker;
+  side: Remote<WorkerSide>;
+}
+
+function newHand(): Hand {
+  const worker = new Worker(new URL('./core.worker.ts', import.meta.url), { type: 'module' });
+  return { worker, side: wrap<WorkerSide>(worker) };
+}
 
 /** Workers that have nothing to do. One that has run before answers in half the time, so a few are kept. */
-const idle: Worker[] = [];
+const idle: Hand[] = [];
 const LANES = Math.min(2, navigator.hardwareConcurrency || 1);
 
 /**
@@ -34,52 +43,31 @@ export function run<K extends Job['kind']>(
 const aborted = () => new DOMException('cancelled', 'AbortError');
 
 /** One job in one worker; cancelling ends the worker. */
-function inWorker(job: Job, own: JobBook, { signal, onProgress }: RunOptions): Promise<JobResult> {
-  return new Promise((resolve, reject) => {
-    const worker = idle.pop() ?? new Worker(new URL('./core.worker.ts', import.meta.url), { type: 'module' });
-    const id = nextId++;
-    const listening = new AbortController();
-    const end = (how: 'keep' | 'drop') => {
-      listening.abort();
-      if (how === 'keep' && idle.length < LANES) idle.push(worker);
-      else worker.terminate();
-    };
-    signal?.addEventListener(
-      'abort',
-      () => {
-        end('drop');
-        reject(aborted());
-      },
-      { signal: listening.signal },
-    );
-    worker.addEventListener(
-      'message',
-      (message: MessageEvent<Answer>) => {
-        const answer = message.data;
-        if (answer.id !== id) return;
-        if (answer.progress !== undefined) onProgress?.(answer.progress);
-        if (answer.result) {
-          end('keep');
-          resolve(answer.result);
-        }
-        if (answer.error) {
-          end('keep');
-          reject(new Error(answer.error));
-        }
-      },
-      { signal: listening.signal },
-    );
-    worker.addEventListener(
+async function inWorker(job: Job, own: JobBook, { signal, onProgress }: RunOptions): Promise<JobResult> {
+  if (signal?.aborted) throw aborted();
+  const hand = idle.pop() ?? newHand();
+  const over = new AbortController();
+  const ended = new Promise<never>((_, reject) => {
+    const listen = { signal: over.signal };
+    signal?.addEventListener('abort', () => reject(aborted()), listen);
+    hand.worker.addEventListener(
       'error',
-      (event) => {
-        end('drop');
-        // A script that could not be fetched says nothing; one that failed tells what.
-        reject(event.message ? new Error(event.message) : new WorkerNotLoaded());
-      },
-      { signal: listening.signal },
+      // A script that could not be fetched says nothing; one that failed tells what.
+      ({ message }) => reject(message ? new Error(message) : new WorkerNotLoaded()),
+      listen,
     );
-    worker.postMessage({ id, job, own });
   });
+  let usable = false;
+  try {
+    const progress = proxy((share: number) => onProgress?.(share));
+    const result = await Promise.race([hand.side.run(job, own, progress), ended]);
+    usable = true;
+    return result;
+  } finally {
+    over.abort();
+    if (usable && idle.length < LANES) idle.push(hand);
+    else hand.worker.terminate();
+  }
 }
 
 /** Runs in one message: short enough that a question no longer asked keeps no worker busy for long. */

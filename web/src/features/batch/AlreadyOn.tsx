@@ -1,13 +1,7 @@
+import { send } from '../../shared/send.ts';
 import { say } from '../../words/say.ts';
 import '../../words/places/batch.ts';
-import {
-  type KitchenDoc,
-  MINUTE_MS,
-  type PlanDoc,
-  ROUTES,
-  simulateBatch,
-  solvePlanDoc,
-} from '@big-ladle/core';
+import { type KitchenDoc, MINUTE_MS, type PlanDoc, simulateBatch, solvePlanDoc } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
@@ -17,12 +11,10 @@ import DialogTitle from '@mui/material/DialogTitle';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { v7 as uuid } from 'uuid';
-import { ask } from '../../shared/api.ts';
 import { stepName } from '../../shared/batch/stepWords.ts';
 import { useBook } from '../../shared/book.ts';
 import { eventFor } from '../../shared/outbox.ts';
 import { QuantityField } from '../../shared/QuantityField.tsx';
-import { queryClient } from '../../shared/queries.ts';
 import { serverNow } from '../../shared/time.ts';
 import { role } from '../../theme/theme.ts';
 
@@ -72,10 +64,9 @@ export function AlreadyOn(props: {
           Math.round(startMs + entry.endMin * MINUTE_MS),
         ),
       );
-    const batch = await ask(ROUTES.createBatch, { body: { id, plan } });
-    await ask(ROUTES.startBatch, { params: { id }, body: { version: batch.version, events: [first] } });
-    if (events.length) await ask(ROUTES.events, { body: { events } });
-    await queryClient.invalidateQueries();
+    const batch = await send('createBatch', { body: { id, plan } });
+    await send('startBatch', { params: { id }, body: { version: batch.version, events: [first] } });
+    if (events.length) await send('events', { body: { events } });
     navigate(`/batches/${id}/stove`);
   };
   return (

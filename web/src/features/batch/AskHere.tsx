@@ -6,7 +6,7 @@ import { Caution } from '../../shared/ui.tsx';
 import { thumb } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
 import { say, sayCode } from '../../words/say.ts';
-import type { LiveBatch } from './useBatchNow.ts';
+import type { LiveBatch } from './useLiveBatch.ts';
 
 /** What is asked at a step with one tap: the water that nobody boils, and how sweet the fruit is. */
 export function AskHere(props: { live: LiveBatch; step: Step; asksWater: boolean }) {

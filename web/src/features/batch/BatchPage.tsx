@@ -1,13 +1,6 @@
+import { send } from '../../shared/send.ts';
 import '../../words/places/batch.ts';
-import {
-  MINUTE_MS,
-  type PlanDoc,
-  plannedLife,
-  ROUTES,
-  type Step,
-  shownEvents,
-  timetableFrom,
-} from '@big-ladle/core';
+import { MINUTE_MS, type PlanDoc, plannedLife, type Step, shownEvents, timetableFrom } from '@big-ladle/core';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -16,7 +9,6 @@ import { useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { Answer } from '../../shared/Answer.tsx';
-import { ask } from '../../shared/api.ts';
 import { stepName } from '../../shared/batch/stepWords.ts';
 import { VesselDrawing } from '../../shared/drawings/VesselDrawing.tsx';
 import { deedText } from '../../shared/log/logWords.ts';
@@ -48,7 +40,7 @@ import { WashPanel } from './panels/WashPanel.tsx';
 import { SetAside } from './SetAside.tsx';
 import { SweetenForm } from './SweetenForm.tsx';
 import { UnreadableBatch } from './UnreadableBatch.tsx';
-import { type LiveBatch, useLiveBatch } from './useBatchNow.ts';
+import { type LiveBatch, useLiveBatch } from './useLiveBatch.ts';
 
 /** A batch: the plan while it is one, then the table of what is on or done. */
 export function BatchPage() {
@@ -290,7 +282,7 @@ function MakeAgain({ live }: { live: LiveBatch }) {
   const navigate = useNavigate();
   const again = async () => {
     const plan: PlanDoc = { ...live.batch.plan, readyAtMs: null, again: live.batch.id };
-    const batch = await ask(ROUTES.createBatch, { body: { id: uuid(), plan } });
+    const batch = await send('createBatch', { body: { id: uuid(), plan } });
     await begin(batch, live.program.steps[0]!.id);
     navigate(`/batches/${batch.id}/stove`);
   };

@@ -40,7 +40,7 @@ import { EachGlass } from './EachGlass.tsx';
 import '../../words/places/items.ts';
 import { ForWhom } from './ForWhom.tsx';
 import { PrimaryAction } from './PrimaryAction.tsx';
-import type { LiveBatch } from './useBatchNow.ts';
+import type { LiveBatch } from './useLiveBatch.ts';
 
 /** Bottles given out to the people they are meant for, in the order of filling. */
 export function withNames(bottles: readonly FilledBottle[], gifts: Gifts | null): FilledBottle[] {

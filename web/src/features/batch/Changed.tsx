@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import { useEffect, useRef, useState } from 'react';
 import { role } from '../../theme/theme.ts';
 import { differenceOf, type Outcome, outcomeOf } from './outcome.ts';
-import type { LiveBatch } from './useBatchNow.ts';
+import type { LiveBatch } from './useLiveBatch.ts';
 
 /** Entries, besides readings and additions, that change what is to come. */
 const CHANGES: ReadonlySet<string> = new Set(['removed', 'swapped', 'strainedEarly']);

@@ -8,7 +8,7 @@ import { role } from '../../theme/theme.ts';
 import { celsius, duration, moment, num, say } from '../../words/say.ts';
 import { useProbeReadings } from './InstrumentStrip.tsx';
 import { TempChart } from './TempChart.tsx';
-import type { LiveBatch } from './useBatchNow.ts';
+import type { LiveBatch } from './useLiveBatch.ts';
 
 /** Cold enough for glass that is cold, and for the table. */
 const BOTTLE_C = 25;

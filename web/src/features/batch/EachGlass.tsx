@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import { byHand } from '../../shared/handMeasure.ts';
 import { sayItem } from '../../words/names.ts';
 import { grams, num, say } from '../../words/say.ts';
-import type { LiveBatch } from './useBatchNow.ts';
+import type { LiveBatch } from './useLiveBatch.ts';
 
 /**
  * What a glass of a drink that is left plain wants, to be as sweet as the plan has it.

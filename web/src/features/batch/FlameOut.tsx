@@ -2,7 +2,7 @@ import '../../words/places/batch.ts';
 import Box from '@mui/material/Box';
 import { heading, role } from '../../theme/theme.ts';
 import { duration, moment, say } from '../../words/say.ts';
-import type { LiveBatch } from './useBatchNow.ts';
+import type { LiveBatch } from './useLiveBatch.ts';
 
 /** Nothing heats the pot: its clock stands still, the model lets it cool. */
 export function FlameOut({ live }: { live: LiveBatch }) {

@@ -9,7 +9,7 @@ import { heading, role } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
 import { litres, num, say } from '../../words/say.ts';
 import type { useTicks } from './TickList.tsx';
-import type { LiveBatch } from './useBatchNow.ts';
+import type { LiveBatch } from './useLiveBatch.ts';
 
 interface Thing {
   code: string;

@@ -18,7 +18,7 @@ import { Choice } from '../../shared/Choice.tsx';
 import { Row } from '../../shared/ui.tsx';
 import { role, thumb } from '../../theme/theme.ts';
 import { litres, num, say } from '../../words/say.ts';
-import type { LiveBatch } from './useBatchNow.ts';
+import type { LiveBatch } from './useLiveBatch.ts';
 
 const SECOND_BOIL_MIN = 15;
 const WATERS_L = [1, 2, 3, 4];

@@ -6,7 +6,7 @@ import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { Panel } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
-import type { LiveBatch } from './useBatchNow.ts';
+import type { LiveBatch } from './useLiveBatch.ts';
 
 const SCORES = [1, 2, 3, 4, 5] as const;
 

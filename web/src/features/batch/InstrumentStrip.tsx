@@ -1,16 +1,16 @@
+import { send } from '../../shared/send.ts';
 import '../../words/places/batch.ts';
-import { INSTRUMENT_ROWS, type Instrument, MINUTE_MS, type Reading, ROUTES } from '@big-ladle/core';
+import { INSTRUMENT_ROWS, type Instrument, MINUTE_MS, type Reading } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useEffect, useRef, useState } from 'react';
-import { ask } from '../../shared/api.ts';
 import { vesselNowId } from '../../shared/batch/vesselNow.ts';
 import { notify } from '../../shared/notices.ts';
-import { keys, queryClient, useInstruments } from '../../shared/queries.ts';
+import { useInstruments } from '../../shared/queries.ts';
 import { useAllReadings, useReadings } from '../../shared/readings.ts';
 import { heading, role, thumb } from '../../theme/theme.ts';
 import { say, sayReading } from '../../words/say.ts';
-import type { LiveBatch } from './useBatchNow.ts';
+import type { LiveBatch } from './useLiveBatch.ts';
 
 /** Steps in which a temperature tells something of what is to come. */
 const WARMED: ReadonlySet<string> = new Set(['heat', 'cool', 'steep', 'soak']);
@@ -19,8 +19,7 @@ const WARMED: ReadonlySet<string> = new Set(['heat', 'cool', 'steep', 'soak']);
 export async function changeInstrument(one: Instrument, change: Partial<Instrument>): Promise<void> {
   const { id, seed: _, ...body } = { ...one, ...change };
   try {
-    await ask(ROUTES.putInstrument, { params: { id }, body });
-    await queryClient.invalidateQueries({ queryKey: keys.instruments });
+    await send('putInstrument', { params: { id }, body });
   } catch {
     notify('error', say('instrumentStrip.theInstrumentCouldNot'));
   }

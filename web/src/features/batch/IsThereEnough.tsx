@@ -1,22 +1,13 @@
+import { sayError, useSend } from '../../shared/send.ts';
 import '../../words/places/batch.ts';
-import {
-  type Enough,
-  enoughOf,
-  inBottlesG,
-  type Program,
-  ROUTES,
-  type StockRow,
-  type Tables,
-} from '@big-ladle/core';
+import { type Enough, enoughOf, inBottlesG, type Program, type StockRow, type Tables } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
-import { ApiError, ask } from '../../shared/api.ts';
 import { useStock } from '../../shared/book.ts';
 import { Fold } from '../../shared/Fold.tsx';
 import { notify } from '../../shared/notices.ts';
 import { QuantityField } from '../../shared/QuantityField.tsx';
-import { keys, queryClient } from '../../shared/queries.ts';
 import { Panel } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
@@ -71,22 +62,19 @@ function Bottles({ row, stock }: { row: Enough; stock: readonly StockRow[] }) {
   const item = sayItem(row.itemId);
   const haveG = inBottlesG(closed, bottleMl, openMl, row.gPerMl);
   const restG = haveG - row.wantedG;
-  const keep = async () => {
-    const before = stock.find((s) => s.itemId === row.itemId);
-    try {
-      const answer = await ask(ROUTES.putStock, {
+  const put = useSend('putStock');
+  const keep = () =>
+    put.mutate(
+      {
         params: { id: row.itemId },
         body: {
           inHouseG: Math.round(haveG * 10) / 10,
           packG: Math.round(bottleMl * row.gPerMl * 10) / 10,
-          price: before?.price ?? null,
+          price: stock.find((s) => s.itemId === row.itemId)?.price ?? null,
         },
-      });
-      queryClient.setQueryData(keys.stock, answer);
-    } catch (error) {
-      notify('error', say('common.notStored', { detail: error instanceof ApiError ? error.detail : '' }));
-    }
-  };
+      },
+      { onError: (error) => notify('error', say('common.notStored', { detail: sayError(error, '') ?? '' })) },
+    );
   return (
     <Box data-testid={`enough-${row.itemId}`} sx={{ display: 'grid', gap: 1, py: 1 }}>
       <Box>

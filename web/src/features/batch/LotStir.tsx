@@ -31,7 +31,7 @@ import { role, thumb } from '../../theme/theme.ts';
 import { sayLot } from '../../words/names.ts';
 import { num, say, sayCode, volume } from '../../words/say.ts';
 import { EachGlass } from './EachGlass.tsx';
-import type { LiveBatch } from './useBatchNow.ts';
+import type { LiveBatch } from './useLiveBatch.ts';
 
 /** Below this alcohol keeps nothing, % by volume. */
 const KEEPS_FROM_PCT = 10;

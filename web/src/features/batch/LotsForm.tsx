@@ -11,7 +11,7 @@ import { notify } from '../../shared/notices.ts';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { role, thumb } from '../../theme/theme.ts';
 import { litres, say } from '../../words/say.ts';
-import type { LiveBatch } from './useBatchNow.ts';
+import type { LiveBatch } from './useLiveBatch.ts';
 
 /** Steps before whose end a batch may be parted: the solids are out, nothing is bottled yet. */
 export const SPLITTABLE: ReadonlySet<string> = new Set(['cool', 'mix', 'sweeten', 'bottle']);

@@ -25,7 +25,7 @@ import { role } from '../../theme/theme.ts';
 import { sayWarning } from '../../words/plausibilityWords.ts';
 import { litres, type MessageKey, num, say, sayStepProblem } from '../../words/say.ts';
 import { PrimaryAction } from './PrimaryAction.tsx';
-import type { LiveBatch } from './useBatchNow.ts';
+import type { LiveBatch } from './useLiveBatch.ts';
 
 type Kind = 'jug' | 'level' | 'mass' | 'temperature' | 'brix' | 'pH';
 const WORDS: Record<Kind, MessageKey> = {

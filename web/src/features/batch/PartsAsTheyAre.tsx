@@ -12,7 +12,7 @@ import { useMemo } from 'react';
 import { role } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
 import { grams, num, say, sayDate } from '../../words/say.ts';
-import type { LiveBatch } from './useBatchNow.ts';
+import type { LiveBatch } from './useLiveBatch.ts';
 
 /** Nearer than this to a whole part it is one. */
 const OFF = 0.02;

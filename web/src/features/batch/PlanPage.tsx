@@ -1,3 +1,5 @@
+import { useMutation } from '@tanstack/react-query';
+import { send, tellError } from '../../shared/send.ts';
 import '../../words/places/batch.ts';
 import {
   type Batch,
@@ -15,11 +17,10 @@ import { Navigate, useNavigate, useParams, useSearchParams } from 'react-router'
 import { v7 as uuid } from 'uuid';
 import { ApiError, ask } from '../../shared/api.ts';
 import { useBook } from '../../shared/book.ts';
-import { notify } from '../../shared/notices.ts';
 import { eventFor } from '../../shared/outbox.ts';
 import { keys, queryClient, useKitchen } from '../../shared/queries.ts';
 import { ThumbBar } from '../../shared/ThumbBar.tsx';
-import { useNow } from '../../shared/time.ts';
+import { useCoarseNow } from '../../shared/time.ts';
 import { ErrorPanel, Loading } from '../../shared/ui.tsx';
 import { say } from '../../words/say.ts';
 import { AlreadyOn } from './AlreadyOn.tsx';
@@ -36,11 +37,7 @@ export async function begin(batch: Batch, firstStepId: string, risk: PlanRisk | 
     // What was known to be risky and begun all the same stands in the log.
     body: { stepId: firstStepId, ...(risk ? { risk: risk.reasons.map((r) => r.code).slice(0, 4) } : {}) },
   });
-  await ask(ROUTES.startBatch, {
-    params: { id: batch.id },
-    body: { version: batch.version, events: [event] },
-  });
-  await queryClient.invalidateQueries();
+  await send('startBatch', { params: { id: batch.id }, body: { version: batch.version, events: [event] } });
 }
 
 /** Practises a plan: the same steps on simulated instruments, sixty times as fast. */
@@ -50,7 +47,7 @@ async function rehearse(plan: PlanDoc, firstStepId: string): Promise<string> {
     { kind: 'rehearsal', id },
     { kind: 'stepStarted', body: { stepId: firstStepId } },
   );
-  await ask(ROUTES.createRehearsal, {
+  await send('createRehearsal', {
     body: {
       id,
       plan,
@@ -62,7 +59,7 @@ async function rehearse(plan: PlanDoc, firstStepId: string): Promise<string> {
   // To practise with, there is always a probe: one that lies free, else one of its own.
   const { instruments } = await ask(ROUTES.instruments, {});
   const free = instruments.find((i) => i.kind === 'probe' && i.batchId === null);
-  await ask(ROUTES.putInstrument, {
+  await send('putInstrument', {
     params: { id: free?.id ?? uuid() },
     body: {
       kind: 'probe',
@@ -73,12 +70,10 @@ async function rehearse(plan: PlanDoc, firstStepId: string): Promise<string> {
       failing: null,
     },
   });
-  await queryClient.invalidateQueries({ queryKey: keys.rehearsals });
   return id;
 }
 
-export const tellFailed = (error: unknown): void =>
-  notify('error', error instanceof ApiError ? error.detail : say('planPage.theKitchenServerDoes'));
+export const tellFailed = (error: unknown): void => tellError(error, say('planPage.theKitchenServerDoes'));
 
 function Rehearse({ plan, firstStepId }: { plan: PlanDoc; firstStepId: string | null }) {
   const navigate = useNavigate();
@@ -117,10 +112,11 @@ export function NewPlanPage() {
   const { recipeId = '' } = useParams();
   const [search] = useSearchParams();
   const kitchen = useKitchen();
-  const nowMs = useNow(MINUTE);
+  const nowMs = useCoarseNow(MINUTE);
   const navigate = useNavigate();
   const drafts = usePlanDrafts();
-  const [busy, setBusy] = useState(false);
+  const keeping = useMutation({ mutationFn: (work: () => Promise<void>) => work(), onError: tellFailed });
+  const busy = keeping.isPending;
   const [joining, setJoining] = useState(false);
   const book = useBook();
   const recipe = book.book.find((r) => r.id === recipeId);
@@ -138,20 +134,13 @@ export function NewPlanPage() {
   const draft = drafts.drafts[key];
   const plan = draft && standsIn(draft, k) ? draft : fresh;
 
-  const keep = async (firstStepId: string | null, andStart: boolean, risk: PlanRisk | null = null) => {
-    setBusy(true);
-    try {
-      const batch = await ask(ROUTES.createBatch, { body: { id: uuid(), plan } });
+  const keep = (firstStepId: string | null, andStart: boolean, risk: PlanRisk | null = null) =>
+    keeping.mutate(async () => {
+      const batch = await send('createBatch', { body: { id: uuid(), plan } });
       if (andStart && firstStepId) await begin(batch, firstStepId, risk);
-      else await queryClient.invalidateQueries({ queryKey: keys.batches });
       drafts.drop(key);
       navigate(andStart ? `/batches/${batch.id}/stove` : `/batches/${batch.id}`);
-    } catch (error) {
-      tellFailed(error);
-    } finally {
-      setBusy(false);
-    }
-  };
+    });
 
   return (
     <PlanTable
@@ -171,7 +160,7 @@ export function NewPlanPage() {
           <Button
             variant="outlined"
             disabled={firstStepId === null || busy}
-            onClick={() => void keep(firstStepId, false)}
+            onClick={() => keep(firstStepId, false)}
           >
             {say('planPage.keepThisPlan')}
           </Button>
@@ -179,7 +168,7 @@ export function NewPlanPage() {
             <BeginButton
               risk={risk}
               disabled={firstStepId === null || busy}
-              onClick={() => void keep(firstStepId, true, risk)}
+              onClick={() => keep(firstStepId, true, risk)}
             />
           </ThumbBar>
         </>
@@ -191,10 +180,11 @@ export function NewPlanPage() {
 /** A plan that is kept and not begun: edits are guarded by its version. */
 export function KeptPlan({ batch }: { batch: Batch }) {
   const kitchen = useKitchen();
-  const nowMs = useNow(MINUTE);
+  const nowMs = useCoarseNow(MINUTE);
   const navigate = useNavigate();
   const drafts = usePlanDrafts();
-  const [busy, setBusy] = useState(false);
+  const change = useMutation({ mutationFn: (work: () => Promise<unknown>) => work(), onError: tellFailed });
+  const busy = change.isPending;
   const [theirs, setTheirs] = useState<Batch | null>(null);
   const [base, setBase] = useState(batch.version);
   if (kitchen.isPending) return <Loading />;
@@ -207,26 +197,15 @@ export function KeptPlan({ batch }: { batch: Batch }) {
   const save = async (): Promise<Batch | null> => {
     if (!changed) return batch;
     try {
-      const saved = await ask(ROUTES.savePlan, { params: { id: batch.id }, body: { version, plan } });
+      const saved = await send('savePlan', { params: { id: batch.id }, body: { version, plan } });
       drafts.drop(batch.id);
       setBase(saved.version);
-      await queryClient.invalidateQueries({ queryKey: keys.batch(batch.id) });
       return saved;
     } catch (error) {
       if (error instanceof ApiError && error.code === 'changedElsewhere')
         setTheirs(error.body.stored as Batch);
       else tellFailed(error);
       return null;
-    }
-  };
-  const busily = async (work: () => Promise<void>) => {
-    setBusy(true);
-    try {
-      await work();
-    } catch (error) {
-      tellFailed(error);
-    } finally {
-      setBusy(false);
     }
   };
 
@@ -278,10 +257,9 @@ export function KeptPlan({ batch }: { batch: Batch }) {
               color="error"
               disabled={busy}
               onClick={() =>
-                void busily(async () => {
-                  await ask(ROUTES.dropPlan, { params: { id: batch.id }, query: { version: batch.version } });
+                change.mutate(async () => {
+                  await send('dropPlan', { params: { id: batch.id }, query: { version: batch.version } });
                   drafts.drop(batch.id);
-                  await queryClient.invalidateQueries({ queryKey: keys.batches });
                   navigate('/');
                 })
               }
@@ -293,7 +271,7 @@ export function KeptPlan({ batch }: { batch: Batch }) {
               <Button
                 variant="outlined"
                 disabled={firstStepId === null || busy}
-                onClick={() => void busily(async () => void (await save()))}
+                onClick={() => change.mutate(save)}
               >
                 {say('planPage.saveChanges')}
               </Button>
@@ -303,7 +281,7 @@ export function KeptPlan({ batch }: { batch: Batch }) {
                 risk={risk}
                 disabled={firstStepId === null || busy}
                 onClick={() =>
-                  void busily(async () => {
+                  change.mutate(async () => {
                     const saved = await save();
                     if (!saved || firstStepId === null) return;
                     await begin(saved, firstStepId, risk);

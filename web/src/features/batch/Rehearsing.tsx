@@ -1,3 +1,4 @@
+import { tellError, useSend } from '../../shared/send.ts';
 import { say } from '../../words/say.ts';
 import '../../words/places/batch.ts';
 import {
@@ -5,7 +6,6 @@ import {
   hiddenFactors,
   REHEARSAL_SPEEDS,
   type RehearsalSpeed,
-  ROUTES,
   simulateTruth,
 } from '@big-ladle/core';
 import Box from '@mui/material/Box';
@@ -13,15 +13,13 @@ import Button from '@mui/material/Button';
 import { useEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { v7 as uuid } from 'uuid';
-import { ask } from '../../shared/api.ts';
 import { Choice } from '../../shared/Choice.tsx';
 import { notify } from '../../shared/notices.ts';
-import { keys, queryClient } from '../../shared/queries.ts';
 import { readingAt } from '../../shared/readings.ts';
 import { heading, role, thumb } from '../../theme/theme.ts';
 import { useProbeReadings } from './InstrumentStrip.tsx';
 import { TempChart } from './TempChart.tsx';
-import type { LiveBatch } from './useBatchNow.ts';
+import type { LiveBatch } from './useLiveBatch.ts';
 
 /** A simulated cook at this pot: says each deed when it is due by the rehearsal's own clock. */
 function useSimulatedCook(live: LiveBatch, on: boolean, probeId: string | undefined): void {
@@ -67,18 +65,13 @@ export function Rehearsing({ live }: { live: LiveBatch }) {
   const [cooking, setCooking] = useState(false);
   const { probe, readings } = useProbeReadings(live);
   useSimulatedCook(live, cooking, probe?.id);
+  const put = useSend('changeRehearsal');
+  const forget = useSend('forgetRehearsal');
   if (!batch.rehearsal) return null;
   const { speed, kept } = batch.rehearsal;
-  const change = async (body: object) => {
-    await ask(ROUTES.changeRehearsal, { params: { id: batch.id }, body });
-    await queryClient.invalidateQueries({ queryKey: keys.batch(batch.id) });
-  };
-  const forget = async () => {
-    await ask(ROUTES.forgetRehearsal, { params: { id: batch.id } });
-    await queryClient.invalidateQueries({ queryKey: keys.rehearsals });
-    navigate('/');
-  };
-  const failed = () => notify('error', say('rehearsing.theKitchenServerDoes'));
+  const onError = (error: unknown) => tellError(error, say('rehearsing.theKitchenServerDoes'));
+  const change = (body: { speed?: RehearsalSpeed; kept?: boolean }) =>
+    put.mutate({ params: { id: batch.id }, body }, { onError });
   return (
     <Box
       component="section"
@@ -101,7 +94,7 @@ export function Rehearsing({ live }: { live: LiveBatch }) {
           label={say('rehearsing.speed')}
           value={String(speed)}
           options={REHEARSAL_SPEEDS.map((s) => ({ value: String(s), text: `${s} ×` }))}
-          onChange={(v) => void change({ speed: Number(v) as RehearsalSpeed }).catch(failed)}
+          onChange={(v) => change({ speed: Number(v) as RehearsalSpeed })}
         />
         <Button
           variant={cooking ? 'contained' : 'outlined'}
@@ -117,11 +110,18 @@ export function Rehearsing({ live }: { live: LiveBatch }) {
           color="inherit"
           sx={thumb}
           aria-pressed={kept}
-          onClick={() => void change({ kept: !kept }).catch(failed)}
+          onClick={() => change({ kept: !kept })}
         >
           {kept ? say('rehearsing.doNotKeepIt') : say('common.keepIt')}
         </Button>
-        <Button variant="outlined" color="inherit" sx={thumb} onClick={() => void forget().catch(failed)}>
+        <Button
+          variant="outlined"
+          color="inherit"
+          sx={thumb}
+          onClick={() =>
+            forget.mutate({ params: { id: batch.id } }, { onSuccess: () => navigate('/'), onError })
+          }
+        >
           {say('rehearsing.endAndForgetIt')}
         </Button>
       </Box>

@@ -27,7 +27,7 @@ import { useKitchen } from '../../shared/queries.ts';
 import { role, thumb } from '../../theme/theme.ts';
 import { days, grams, say, volume } from '../../words/say.ts';
 import '../../words/places/items.ts';
-import type { LiveBatch } from './useBatchNow.ts';
+import type { LiveBatch } from './useLiveBatch.ts';
 
 /** What lies in the cloth and is not set aside yet. */
 export function useResidue(live: LiveBatch): Residue[] {

@@ -5,6 +5,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
+import { batchTime } from '../../shared/batch/state.ts';
 import { vesselNowId } from '../../shared/batch/vesselNow.ts';
 import { Choice } from '../../shared/Choice.tsx';
 import { notify } from '../../shared/notices.ts';
@@ -15,7 +16,7 @@ import { sayWarning } from '../../words/plausibilityWords.ts';
 import { say, volume } from '../../words/say.ts';
 import { SetAside } from './SetAside.tsx';
 import { SwapLine } from './SwapLine.tsx';
-import type { LiveBatch } from './useBatchNow.ts';
+import type { LiveBatch } from './useLiveBatch.ts';
 
 const SPLASHES_ML = [100, 250, 500, 1000];
 const SPILLS_ML = [50, 100, 250, 500];
@@ -63,7 +64,9 @@ export function SomethingElse({ live, onDone }: { live: LiveBatch; onDone: () =>
     tell(
       { kind: 'flame', body: { stepId: step.id, on: false } },
       // Not before this step began, nor ahead of what was said last.
-      minutesAgo === 0 ? undefined : Math.round(Math.max(startMs + 1, live.nowMs - minutesAgo * 60_000)),
+      minutesAgo === 0
+        ? undefined
+        : Math.round(Math.max(startMs + 1, batchTime(live.batch) - minutesAgo * 60_000)),
     );
   const takenOut = (amountsMl: readonly number[], why: 'spill' | 'other') =>
     amountsMl

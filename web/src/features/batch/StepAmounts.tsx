@@ -5,7 +5,7 @@ import { lineAmount } from '../../shared/batch/lineAmount.ts';
 import { role } from '../../theme/theme.ts';
 import { sayWithCut } from '../../words/names.ts';
 import { num, say } from '../../words/say.ts';
-import type { LiveBatch } from './useBatchNow.ts';
+import type { LiveBatch } from './useLiveBatch.ts';
 
 /** What a step takes in hand or what goes in, each by hand measure and by weight, for this load of the pot. */
 export function StepAmounts({ live, step }: { live: LiveBatch; step: Step }) {

@@ -9,7 +9,7 @@ import { notify } from '../../shared/notices.ts';
 import { Caution } from '../../shared/ui.tsx';
 import { role, thumb } from '../../theme/theme.ts';
 import { say } from '../../words/say.ts';
-import type { LiveBatch } from './useBatchNow.ts';
+import type { LiveBatch } from './useLiveBatch.ts';
 
 type Stop = Extract<EventBody, { kind: 'stopped' }>['body'];
 const REASONS = ['stop.fell', 'stop.wrong', 'stop.noTime', 'stop.other'] as const;

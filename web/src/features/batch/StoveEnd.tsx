@@ -8,7 +8,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { heading, role, thumb } from '../../theme/theme.ts';
 import { moment, say, sayCode } from '../../words/say.ts';
-import type { LiveBatch } from './useBatchNow.ts';
+import type { LiveBatch } from './useLiveBatch.ts';
 
 /** After the last step: how many bottles, their labels, a word for next time, what to clean. Or that it was stopped. */
 export function StoveEnd({ live }: { live: LiveBatch }) {

@@ -8,7 +8,7 @@ import { QuantityField } from '../../shared/QuantityField.tsx';
 import { role, thumb } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
 import { grams, say } from '../../words/say.ts';
-import type { LiveBatch } from './useBatchNow.ts';
+import type { LiveBatch } from './useLiveBatch.ts';
 
 const itemsOf = (tables: Tables, kind: LineKind): string[] => [
   ...(kind === 'solid' ? tables.ingredients : kind === 'liquid' ? tables.liquids : tables.sweeteners).keys(),

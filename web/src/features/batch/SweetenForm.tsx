@@ -26,7 +26,7 @@ import { role } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
 import { celsius, grams, num, percent, say, volume } from '../../words/say.ts';
 import { PrimaryAction } from './PrimaryAction.tsx';
-import type { LiveBatch } from './useBatchNow.ts';
+import type { LiveBatch } from './useLiveBatch.ts';
 
 const TASTES = [
   { sweet: -1, text: 'sweetenForm.notSweetEnough' },

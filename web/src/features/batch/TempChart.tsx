@@ -3,7 +3,7 @@ import { type InstrumentReading, MINUTE_MS, type Simulation, simulateBatch } fro
 import { useMemo } from 'react';
 import { LineChart, type Series } from '../../shared/LineChart.tsx';
 import { celsius, say } from '../../words/say.ts';
-import type { LiveBatch } from './useBatchNow.ts';
+import type { LiveBatch } from './useLiveBatch.ts';
 
 /** A trace as a line of temperatures over hours. */
 function lineOf(sim: Simulation): { x: number; y: number }[] {

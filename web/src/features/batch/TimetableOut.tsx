@@ -7,7 +7,7 @@ import { stepHow, stepName } from '../../shared/batch/stepWords.ts';
 import { saveCalendar } from '../../shared/calendar.ts';
 import { say } from '../../words/say.ts';
 import { TimetableSheet } from './TimetableSheet.tsx';
-import type { LiveBatch } from './useBatchNow.ts';
+import type { LiveBatch } from './useLiveBatch.ts';
 
 /** The timetable as a calendar file, and to print. */
 export function TimetableOut(props: {

@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import { createPortal } from 'react-dom';
 import { placeName, stepHow, stepName } from '../../shared/batch/stepWords.ts';
 import { duration, longDay, say, timeOfDay } from '../../words/say.ts';
-import type { LiveBatch } from './useBatchNow.ts';
+import type { LiveBatch } from './useLiveBatch.ts';
 
 const cell = { borderTop: '1px solid #999', py: '1.5mm', pr: '4mm', verticalAlign: 'top', textAlign: 'left' };
 

@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import { useMemo } from 'react';
 import { Caution } from '../../shared/ui.tsx';
 import { moment, say, sayDate } from '../../words/say.ts';
-import type { LiveBatch } from './useBatchNow.ts';
+import type { LiveBatch } from './useLiveBatch.ts';
 
 /** A plan that would be past its date on the day it is for, if it were begun now. */
 export function TooEarlyToBegin(props: {

@@ -1,12 +1,10 @@
+import { tellError, useSend } from '../../shared/send.ts';
 import '../../words/places/batch.ts';
-import { type Batch, ROUTES } from '@big-ladle/core';
+import type { Batch } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
-import { ApiError, ask } from '../../shared/api.ts';
-import { notify } from '../../shared/notices.ts';
-import { keys, queryClient } from '../../shared/queries.ts';
 import { PageHead, Panel } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
 import { sayDrink } from '../../words/names.ts';
@@ -15,13 +13,7 @@ import { say } from '../../words/say.ts';
 /** A batch whose log cannot be folded: what it was, and what can be done with it. Nothing of it is changed. */
 export function UnreadableBatch({ batch, why }: { batch: Batch; why: string }) {
   const away = batch.awayMs !== undefined;
-  const put = () =>
-    ask(ROUTES.putBatchAway, { params: { id: batch.id }, body: { away: !away } })
-      .then(() => queryClient.invalidateQueries({ queryKey: keys.batch(batch.id) }))
-      .then(() => queryClient.invalidateQueries({ queryKey: keys.batches }))
-      .catch((error: unknown) =>
-        notify('error', error instanceof ApiError ? error.detail : say('saveKitchen.theKitchenServerDoes')),
-      );
+  const put = useSend('putBatchAway');
   return (
     <>
       <PageHead title={say('unreadable.title', { count: 1 })} beside={sayDrink(batch.plan.recipeId)} />
@@ -36,7 +28,15 @@ export function UnreadableBatch({ batch, why }: { batch: Batch; why: string }) {
           >
             {say('unreadable.save')}
           </Button>
-          <Button variant="outlined" onClick={() => void put()}>
+          <Button
+            variant="outlined"
+            onClick={() =>
+              put.mutate(
+                { params: { id: batch.id }, body: { away: !away } },
+                { onError: (error) => tellError(error, say('saveKitchen.theKitchenServerDoes')) },
+              )
+            }
+          >
             {say(away ? 'unreadable.bringBack' : 'unreadable.putAway')}
           </Button>
           <Button variant="outlined" component={Link} to="/kitchen?part=data">

@@ -8,7 +8,7 @@ import { heading, role, thumb } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
 import { type MessageKey, num, say } from '../../words/say.ts';
 import { TickList, useTicks } from './TickList.tsx';
-import type { LiveBatch } from './useBatchNow.ts';
+import type { LiveBatch } from './useLiveBatch.ts';
 
 /** Picking over and washing: each thing ticked off by name; a bath with its clock; rinses counted. */
 export function Washing({ live, step }: { live: LiveBatch; step: Step }) {

@@ -1,4 +1,5 @@
 import { Explain } from '../../shared/Explain.tsx';
+import { sayError, send } from '../../shared/send.ts';
 import '../../words/places/drinks.ts';
 import {
   checkRecipe,
@@ -12,7 +13,6 @@ import {
   type Recipe,
   type RecipeLine,
   type RecipeStep,
-  ROUTES,
   recipeSchema,
   recipeWarnings,
   type Tables,
@@ -27,8 +27,8 @@ import { useMemo, useState } from 'react';
 import { Navigate, useNavigate, useParams } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import * as v from 'valibot';
-import { ApiError, ask } from '../../shared/api.ts';
-import { refreshBook, useBook } from '../../shared/book.ts';
+import { ApiError } from '../../shared/api.ts';
+import { useBook } from '../../shared/book.ts';
 import { PlausibilityQuestions } from '../../shared/PlausibilityQuestions.tsx';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { useKitchen } from '../../shared/queries.ts';
@@ -116,12 +116,11 @@ function Editor(props: {
     try {
       const stored =
         draft.openedAt > 0
-          ? await ask(ROUTES.saveRecipe, {
+          ? await send('saveRecipe', {
               params: { id: recipe.id },
               body: { version: draft.openedAt, recipe: named },
             })
-          : await ask(ROUTES.createRecipe, { body: { recipe: named } });
-      await refreshBook();
+          : await send('createRecipe', { body: { recipe: named } });
       navigate(`/drinks/${stored.id}`);
       drop(draftKey);
     } catch (error) {
@@ -129,7 +128,7 @@ function Editor(props: {
         const stored = error.body.stored as Recipe;
         setProblem(say('editorPage.thisRecipeWasChanged', { version: stored.version }));
         put(draftKey, { ...draft, openedAt: stored.version });
-      } else setProblem(error instanceof ApiError ? error.detail : say('editorPage.theKitchenServerDoes'));
+      } else setProblem(sayError(error, say('editorPage.theKitchenServerDoes')));
     }
   };
 

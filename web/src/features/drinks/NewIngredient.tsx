@@ -5,7 +5,6 @@ import {
   type CustomFacts,
   OWN_KINDS,
   type OwnKind,
-  ROUTES,
   type TraitAnswers,
 } from '@big-ladle/core';
 import Box from '@mui/material/Box';
@@ -16,10 +15,9 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
-import { ApiError, ask } from '../../shared/api.ts';
-import { refreshBook } from '../../shared/book.ts';
 import { Choice } from '../../shared/Choice.tsx';
 import { QuantityField } from '../../shared/QuantityField.tsx';
+import { sayError, useSend } from '../../shared/send.ts';
 import { role } from '../../theme/theme.ts';
 import { type MessageKey, say } from '../../words/say.ts';
 
@@ -50,11 +48,12 @@ export function NewIngredient(props: {
   const drink = sort === 'drink' || sort === 'milk';
   const [dried, setDried] = useState('dried');
   const [answers, setAnswers] = useState<TraitAnswers>({});
-  const [problem, setProblem] = useState<string | null>(null);
-  const make = async () => {
+  const put = useSend('putIngredient');
+  const problem = sayError(put.error, say('newIngredient.theKitchenServerDoes'));
+  const make = () => {
     const id = `own-${uuid()}`;
-    try {
-      const facts = await ask(ROUTES.putIngredient, {
+    put.mutate(
+      {
         params: { id },
         body: {
           id,
@@ -66,12 +65,9 @@ export function NewIngredient(props: {
           ...(sort === 'drink' ? { raw: made === 'raw' } : {}),
           answers,
         },
-      });
-      await refreshBook();
-      props.onMade(facts);
-    } catch (error) {
-      setProblem(error instanceof ApiError ? error.detail : say('newIngredient.theKitchenServerDoes'));
-    }
+      },
+      { onSuccess: props.onMade },
+    );
   };
   return (
     <Box sx={{ display: 'grid', gap: 1.25 }} data-testid="new-ingredient">

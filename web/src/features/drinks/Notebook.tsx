@@ -1,8 +1,10 @@
 import '../../words/places/drinks.ts';
 import { PAIR_ROWS, type Recipe } from '@big-ladle/core';
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import { Link } from 'react-router';
-import { useBatches, useKitchen } from '../../shared/queries.ts';
+import { useMade } from '../../shared/batchQueries.ts';
+import { useKitchen } from '../../shared/queries.ts';
 import { Panel, Row } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
 import { sayDrink, sayItem } from '../../words/names.ts';
@@ -10,7 +12,6 @@ import { fullDay, num, say } from '../../words/say.ts';
 
 /** How often a drink and its variants were made, what they scored, and what goes with it to try next. */
 export function Notebook({ recipe, book }: { recipe: Recipe; book: readonly Recipe[] }) {
-  const { data } = useBatches();
   const zone = useKitchen().data?.kitchen.zone ?? 'UTC';
   const family = new Set([
     recipe.id,
@@ -19,8 +20,9 @@ export function Notebook({ recipe, book }: { recipe: Recipe; book: readonly Reci
       .filter((r) => r.base && (r.base.id === recipe.id || r.base.id === recipe.base?.id))
       .map((r) => r.id),
   ]);
-  const made = (data?.batches ?? [])
-    .filter((b) => family.has(b.batch.plan.recipeId) && b.now?.endedMs != null && !b.now.stopped)
+  const { batches, more, isFetchingMore } = useMade([...family].sort());
+  const made = batches
+    .filter((b) => b.now?.endedMs != null && !b.now.stopped)
     .sort(
       (a, b) => (b.now?.score ?? 0) - (a.now?.score ?? 0) || (b.now?.endedMs ?? 0) - (a.now?.endedMs ?? 0),
     );
@@ -61,6 +63,11 @@ export function Notebook({ recipe, book }: { recipe: Recipe; book: readonly Reci
             .join('; ')}
         </Row>
       ))}
+      {more && (
+        <Button size="small" disabled={isFetchingMore} onClick={more}>
+          {say('notebook.earlier')}
+        </Button>
+      )}
       {pairs.length > 0 && (
         <Box sx={{ mt: 1 }}>
           {say('notebook.toTryOnA', {

@@ -19,7 +19,7 @@ import { saveCalendar } from '../../shared/calendar.ts';
 import { PickItem } from '../../shared/PickItem.tsx';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { useKitchen } from '../../shared/queries.ts';
-import { useNow } from '../../shared/time.ts';
+import { useCoarseNow } from '../../shared/time.ts';
 import { Caution, Figure, Loading, PageHead, Panel, Row } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
@@ -45,7 +45,7 @@ const part = (value: number): string => num(value, value % 1 === 0 ? 0 : (value 
 export function PartsPage() {
   const { tables } = useBook();
   const kitchen = useKitchen();
-  const nowMs = useNow(60_000);
+  const nowMs = useCoarseNow(60_000);
   const [legs, setLegs] = useState(START);
   const [matureDays, setMatureDays] = useState(4);
   const [pH, setPh] = useState<number | null>(null);

@@ -1,3 +1,4 @@
+import { send } from '../../shared/send.ts';
 import { ThumbBar } from '../../shared/ThumbBar.tsx';
 import { sayRich } from '../../words/rich.ts';
 import '../../words/places/drinks.ts';
@@ -18,7 +19,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { ask } from '../../shared/api.ts';
-import { refreshBook, useBook } from '../../shared/book.ts';
+import { useBook } from '../../shared/book.ts';
 import { Guidance } from '../../shared/Guidance.tsx';
 import { WhoAsksFirst } from '../../shared/LotMarks.tsx';
 import { notify } from '../../shared/notices.ts';
@@ -69,8 +70,7 @@ export function RecipePage() {
   const steps = written ? stepSentences(written) : [];
 
   const takeOut = async () => {
-    await ask(ROUTES.retireRecipe, { params: { id }, query: { version: recipe.version } });
-    await refreshBook();
+    await send('retireRecipe', { params: { id }, query: { version: recipe.version } });
     navigate('/drinks');
   };
 

@@ -1,8 +1,9 @@
 import '../../words/places/find.ts';
 import { ALIAS_ROWS, FAMILY_ROWS, familiesOf } from '@big-ladle/core';
 import { useMemo } from 'react';
+import { useBatchNames } from '../../shared/batchQueries.ts';
 import { useBook } from '../../shared/book.ts';
-import { useBatches, useItems, useKitchen } from '../../shared/queries.ts';
+import { useItems, useKitchen } from '../../shared/queries.ts';
 import { sayDrink, sayFamily } from '../../words/names.ts';
 import { dayOf, type MessageKey, say } from '../../words/say.ts';
 
@@ -44,7 +45,7 @@ const split = (key: MessageKey): string[] =>
 /** Everything that can be found: drinks, plants by all their names, batches, bottles, places and things to do. */
 export function useFindable(): readonly Findable[] {
   const { book } = useBook();
-  const batches = useBatches();
+  const batches = useBatchNames();
   const items = useItems();
   const zone = useKitchen().data?.kitchen.zone ?? 'UTC';
   return useMemo(() => {
@@ -74,14 +75,13 @@ export function useFindable(): readonly Findable[] {
       }),
     );
     const made = (batches.data?.batches ?? []).map(
-      ({ batch, now }): Findable => ({
-        key: batch.id,
+      ({ id, recipeId, status, startedMs }): Findable => ({
+        key: id,
         kind: 'batch',
-        text: sayDrink(batch.plan.recipeId),
-        beside:
-          `${say(`find.status.${batch.status}`)} ${now?.startedMs ? dayOf(now.startedMs, zone) : ''}`.trim(),
+        text: sayDrink(recipeId),
+        beside: `${say(`find.status.${status}`)} ${startedMs ? dayOf(startedMs, zone) : ''}`.trim(),
         names: [],
-        to: batch.status === 'on' ? `/batches/${batch.id}/stove` : `/batches/${batch.id}`,
+        to: status === 'on' ? `/batches/${id}/stove` : `/batches/${id}`,
       }),
     );
     const bottles = (items.data?.items ?? []).map(

@@ -6,7 +6,7 @@ import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { FileButton } from '../../shared/FileButton.tsx';
 import { ImportProgress } from '../../shared/ImportProgress.tsx';
-import { useNow } from '../../shared/time.ts';
+import { useCoarseNow } from '../../shared/time.ts';
 import { Panel, Row } from '../../shared/ui.tsx';
 import { type Import, useImport } from '../../shared/useImport.ts';
 import { role } from '../../theme/theme.ts';
@@ -70,7 +70,7 @@ export function ArchivePanel({ zone }: { zone: string }) {
 
 /** What an archive holds and what would come of it, before anything is changed. */
 function WhatWouldCome({ report, zone, coming }: { report: ImportReport; zone: string; coming: Import }) {
-  const nowMs = useNow(60_000);
+  const nowMs = useCoarseNow(60_000);
   const [asking, setAsking] = useState(false);
   const { holds, added, here, writtenMs } = report;
   const odd = oddities(report);

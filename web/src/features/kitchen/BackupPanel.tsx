@@ -1,20 +1,20 @@
+import { keys } from '../../shared/queries.ts';
+import { sayError, send } from '../../shared/send.ts';
 import '../../words/places/kitchen.ts';
 import { type BackupFile, ROUTES } from '@big-ladle/core';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
-import { useQuery } from '@tanstack/react-query';
+import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { ApiError, ask } from '../../shared/api.ts';
+import { ask } from '../../shared/api.ts';
 import { Fold } from '../../shared/Fold.tsx';
-import { queryClient } from '../../shared/queries.ts';
-import { useNow } from '../../shared/time.ts';
+import { useCoarseNow } from '../../shared/time.ts';
 import { Panel, Row } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
 import { moment, num, say } from '../../words/say.ts';
 
-const key = ['backups'] as const;
 /** So many are in sight; older ones are folded away. */
 const IN_SIGHT = 5;
 /** How often it is asked anew while the page is open. */
@@ -24,33 +24,22 @@ const size = ({ bytes }: BackupFile): string => say('backupPanel.megabytes', { s
 
 /** Copies of everything: when the last one was made, where they go, and the way back. Shows on the first screen only. */
 export function BackupPanel({ zone }: { zone: string }) {
-  const nowMs = useNow(30_000);
-  const [problem, setProblem] = useState<string | null>(null);
-  const [busy, setBusy] = useState(false);
+  const nowMs = useCoarseNow(30_000);
   const [asking, setAsking] = useState<string | null>(null);
   const [folder, setFolder] = useState<string | null>(null);
+  const change = useMutation({ mutationFn: (work: () => Promise<unknown>) => work() });
   const { data } = useQuery({
-    queryKey: key,
+    queryKey: keys.backups,
     queryFn: () => ask(ROUTES.backups, {}),
     retry: false,
     refetchInterval: LOOK_MS,
   });
   if (!data) return null;
   const { backups, elsewhere } = data;
-  const doIt = (work: () => Promise<unknown>) => {
-    setBusy(true);
-    setProblem(null);
-    work()
-      .catch((error: unknown) =>
-        setProblem(error instanceof ApiError ? error.detail : say('takeArchive.theKitchenServerDoes')),
-      )
-      .finally(() => {
-        setBusy(false);
-        void queryClient.invalidateQueries({ queryKey: key });
-      });
-  };
+  const busy = change.isPending;
   const [newest] = backups;
-  const failed = problem ?? (data.problem ? say('backupPanel.lastFailed', { reason: data.problem }) : null);
+  const failed =
+    sayError(change.error) ?? (data.problem ? say('backupPanel.lastFailed', { reason: data.problem }) : null);
   const row = (backup: BackupFile) => {
     const when = moment(backup.atMs, nowMs, zone);
     return (
@@ -80,7 +69,7 @@ export function BackupPanel({ zone }: { zone: string }) {
                 variant="outlined"
                 onClick={() => {
                   setAsking(null);
-                  doIt(() => ask(ROUTES.restoreBackup, { body: { name: backup.name } }));
+                  change.mutate(() => send('restoreBackup', { body: { name: backup.name } }));
                 }}
               >
                 {say('backupPanel.yesPutBack')}
@@ -113,7 +102,11 @@ export function BackupPanel({ zone }: { zone: string }) {
           : say('backupPanel.none')}
       </Box>
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'flex-start', mb: 1.5 }}>
-        <Button variant="outlined" disabled={busy} onClick={() => doIt(() => ask(ROUTES.makeBackup, {}))}>
+        <Button
+          variant="outlined"
+          disabled={busy}
+          onClick={() => change.mutate(() => send('makeBackup', {}))}
+        >
           {say('backupPanel.makeOne')}
         </Button>
         <TextField
@@ -128,9 +121,8 @@ export function BackupPanel({ zone }: { zone: string }) {
             variant="outlined"
             disabled={busy || folder.trim() === ''}
             onClick={() =>
-              doIt(async () => {
-                await ask(ROUTES.chooseBackupFolder, { body: { folder: folder.trim() } });
-                setFolder(null);
+              change.mutate(() => send('chooseBackupFolder', { body: { folder: folder.trim() } }), {
+                onSuccess: () => setFolder(null),
               })
             }
           >

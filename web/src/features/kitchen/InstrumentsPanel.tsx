@@ -1,3 +1,4 @@
+import { sayError, useSend } from '../../shared/send.ts';
 import '../../words/places/kitchen.ts';
 import {
   FAILING_KINDS,
@@ -5,7 +6,6 @@ import {
   INSTRUMENT_KINDS,
   type Instrument,
   type InstrumentKind,
-  ROUTES,
 } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -13,8 +13,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { lazy, Suspense, useState } from 'react';
 import { v7 as uuid } from 'uuid';
-import { ApiError, ask } from '../../shared/api.ts';
-import { keys, queryClient, useInstruments } from '../../shared/queries.ts';
+import { useInstruments } from '../../shared/queries.ts';
 import { useReadings } from '../../shared/readings.ts';
 import { serverNow } from '../../shared/time.ts';
 import { Panel, Row } from '../../shared/ui.tsx';
@@ -29,22 +28,13 @@ export function InstrumentsPanel({ fridgeC }: { fridgeC: number }) {
   const { data } = useInstruments();
   const [kind, setKind] = useState<InstrumentKind>('probe');
   const [name, setName] = useState('');
-  const [problem, setProblem] = useState<string | null>(null);
+  const put = useSend('putInstrument');
+  const drop = useSend('dropInstrument');
+  const problem = sayError(put.error ?? drop.error);
   const instruments = data?.instruments ?? [];
-  const send = async (work: () => Promise<unknown>): Promise<boolean> => {
-    try {
-      await work();
-      setProblem(null);
-      await queryClient.invalidateQueries({ queryKey: keys.instruments });
-      return true;
-    } catch (error) {
-      setProblem(error instanceof ApiError ? error.detail : say('common.theKitchenServerDoes'));
-      return false;
-    }
-  };
   const pair = () =>
-    send(() =>
-      ask(ROUTES.putInstrument, {
+    put.mutate(
+      {
         params: { id: uuid() },
         body: {
           kind,
@@ -54,18 +44,19 @@ export function InstrumentsPanel({ fridgeC }: { fridgeC: number }) {
           tareKg: 0,
           failing: null,
         },
-      }),
-    ).then((done) => done && setName(''));
+      },
+      { onSuccess: () => setName('') },
+    );
   return (
     <Panel title={say('instrumentsPanel.instruments')} aside={say('instrumentsPanel.allSimulatedInThis')}>
       {instruments.map((one) => (
         <Paired
           key={one.id}
           one={one}
-          onDrop={() => void send(() => ask(ROUTES.dropInstrument, { params: { id: one.id } }))}
+          onDrop={() => drop.mutate({ params: { id: one.id } })}
           onFailing={(failing) => {
             const { id, seed: _, ...rest } = one;
-            void send(() => ask(ROUTES.putInstrument, { params: { id }, body: { ...rest, failing } }));
+            put.mutate({ params: { id }, body: { ...rest, failing } });
           }}
         />
       ))}

@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { useBatchesAway } from '../../shared/queries.ts';
+import { useBatchesAway } from '../../shared/batchQueries.ts';
 import { Panel, Row } from '../../shared/ui.tsx';
 import { sayDrink } from '../../words/names.ts';
 import { dayOf, say } from '../../words/say.ts';

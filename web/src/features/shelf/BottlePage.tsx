@@ -37,7 +37,7 @@ import {
   useSurroundings,
   withWaiting,
 } from '../../shared/shelf.ts';
-import { useNow } from '../../shared/time.ts';
+import { useCoarseNow } from '../../shared/time.ts';
 import { Caution, ErrorPanel, Figure, Loading, PageHead, Panel } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
 import { sayDrinkOf, saySize } from '../../words/names.ts';
@@ -58,7 +58,7 @@ const LifeChart = lazy(() => import('./LifeChart.tsx').then((m) => ({ default: m
 export function ThingPage() {
   const { id = '' } = useParams();
   const thing = useThing(id);
-  const nowMs = useNow(15_000);
+  const nowMs = useCoarseNow(15_000);
   const { kitchen, around, coarseMs, query } = useSurroundings(nowMs);
   const said = useSaidSince(thing.data);
   if (thing.isPending || query.isPending) return <Loading />;

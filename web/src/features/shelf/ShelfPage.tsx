@@ -8,7 +8,7 @@ import { lazy, Suspense, useCallback, useMemo } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { placeName, placesOf } from '../../shared/house.ts';
 import { type Living, type Shelf, useShelf } from '../../shared/shelf.ts';
-import { useNow } from '../../shared/time.ts';
+import { useCoarseNow } from '../../shared/time.ts';
 import { ErrorPanel, Loading, PageHead, Panel } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
 import { sayDrink } from '../../words/names.ts';
@@ -31,16 +31,15 @@ type View = (typeof VIEWS)[number]['id'];
 
 /** Everything that stands cold: what must be drunk first, where it stands, and what is left over. */
 export function ShelfPage() {
-  const nowMs = useNow(15_000);
-  const coarseMs = Math.floor(nowMs / MINUTE_MS) * MINUTE_MS;
-  const { shelf, isPending, error, refetch } = useShelf(coarseMs);
+  const nowMs = useCoarseNow(MINUTE_MS);
+  const { shelf, isPending, error, refetch } = useShelf(nowMs);
   const [search] = useSearchParams();
   const view = VIEWS.find((v) => v.id === search.get('view'))?.id ?? 'first';
   if (isPending) return <Loading />;
   if (!shelf) return <ErrorPanel error={error} again={refetch} />;
   return (
     <>
-      <PageHead title={say('common.coldShelf')} beside={<HeadLine shelf={shelf} nowMs={coarseMs} />}>
+      <PageHead title={say('common.coldShelf')} beside={<HeadLine shelf={shelf} nowMs={nowMs} />}>
         {shelf.living.length > 0 && (
           <Button component={Link} to="/shelf/labels" variant="outlined">
             {say('shelfPage.labels')}
@@ -52,11 +51,11 @@ export function ShelfPage() {
         {view === 'leftovers' ? (
           <Leftovers shelf={shelf} />
         ) : view === 'reminders' ? (
-          <Reminders shelf={shelf} nowMs={coarseMs} />
+          <Reminders shelf={shelf} nowMs={nowMs} />
         ) : view === 'gone' ? (
-          <Gone nowMs={coarseMs} zone={shelf.kitchen.zone} />
+          <Gone nowMs={nowMs} zone={shelf.kitchen.zone} />
         ) : (
-          <Bottles shelf={shelf} view={view} nowMs={coarseMs} />
+          <Bottles shelf={shelf} view={view} nowMs={nowMs} />
         )}
       </Suspense>
     </>

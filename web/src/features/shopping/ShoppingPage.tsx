@@ -1,10 +1,10 @@
 import { Fold } from '../../shared/Fold.tsx';
 import { GoesWellWith } from '../../shared/GoesWellWith.tsx';
+import { sayError, useSend } from '../../shared/send.ts';
 import { sayRich } from '../../words/rich.ts';
 import '../../words/places/shopping.ts';
 import {
   goesWith,
-  ROUTES,
   type ShoppingRow,
   type StockRow,
   shoppingList,
@@ -18,12 +18,12 @@ import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { ApiError, ask } from '../../shared/api.ts';
+import { usePlans } from '../../shared/batchQueries.ts';
 import { useBook, useStock } from '../../shared/book.ts';
 import { QuantityField } from '../../shared/QuantityField.tsx';
-import { keys, queryClient, useBatches, useKitchen } from '../../shared/queries.ts';
+import { useKitchen } from '../../shared/queries.ts';
 import { saveText } from '../../shared/saveText.ts';
-import { useNow } from '../../shared/time.ts';
+import { useCoarseNow } from '../../shared/time.ts';
 import { ErrorPanel, Figure, Loading, PageHead, Panel } from '../../shared/ui.tsx';
 import { heading, role } from '../../theme/theme.ts';
 import { sayDrink, sayItem } from '../../words/names.ts';
@@ -35,26 +35,24 @@ const MINUTE = 60_000;
 /** What to buy for the plans that are chosen. */
 export function ShoppingPage() {
   const kitchen = useKitchen();
-  const batches = useBatches();
+  const batches = usePlans();
   const stock = useStock();
   const { book, tables } = useBook();
-  const nowMs = useNow(MINUTE);
+  const nowMs = useCoarseNow(MINUTE);
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
   const [open, setOpen] = useState<string | null>(null);
   const planned = useMemo(() => {
     if (!kitchen.data || !batches.data) return [];
     const k = kitchen.data.kitchen;
-    return batches.data.batches
-      .filter((b) => b.batch.status === 'planned')
-      .map(({ batch }) => {
-        const solved = solvePlanDoc(batch.plan, book, k, tables);
-        if (!solved.ok) return { batch, made: null };
-        const sim = simulateBatch(solved.value.program, k, tables);
-        return {
-          batch,
-          made: { program: solved.value.program, dosedG: sim.dosedG, litres: solved.value.litres },
-        };
-      });
+    return batches.data.map(({ batch }) => {
+      const solved = solvePlanDoc(batch.plan, book, k, tables);
+      if (!solved.ok) return { batch, made: null };
+      const sim = simulateBatch(solved.value.program, k, tables);
+      return {
+        batch,
+        made: { program: solved.value.program, dosedG: sim.dosedG, litres: solved.value.litres },
+      };
+    });
   }, [kitchen.data, batches.data, book, tables]);
   if (kitchen.isPending || batches.isPending || stock.isPending) return <Loading />;
   const error = kitchen.error ?? batches.error ?? stock.error;
@@ -196,16 +194,11 @@ function ShopRow(props: {
   onOpen: () => void;
 }) {
   const { row, stock, open } = props;
-  const [problem, setProblem] = useState<string | null>(null);
-  const save = async (change: Partial<StockRow>) => {
-    setProblem(null);
+  const put = useSend('putStock');
+  const problem = sayError(put.error, say('shoppingPage.theKitchenServerDoes'));
+  const save = (change: Partial<StockRow>) => {
     const { itemId: _, ...before } = stock ?? { itemId: row.id, inHouseG: 0, packG: null, price: null };
-    try {
-      const answer = await ask(ROUTES.putStock, { params: { id: row.id }, body: { ...before, ...change } });
-      queryClient.setQueryData(keys.stock, answer);
-    } catch (error) {
-      setProblem(error instanceof ApiError ? error.detail : say('shoppingPage.theKitchenServerDoes'));
-    }
+    put.mutate({ params: { id: row.id }, body: { ...before, ...change } });
   };
   return (
     <Box sx={{ borderBottom: `1px solid ${role('hairline')}`, py: 0.75 }} data-testid={`buy-${row.id}`}>

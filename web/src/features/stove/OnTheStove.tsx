@@ -2,8 +2,9 @@ import '../../words/places/stove.ts';
 import { areaM2, saysAlcohol } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import { Link } from 'react-router';
-import { announcement } from '../../shared/alarms.ts';
-import { Panel, VisuallyHidden } from '../../shared/ui.tsx';
+import { Announced } from '../../shared/batch/Calling.tsx';
+import { useTick } from '../../shared/time.ts';
+import { Panel } from '../../shared/ui.tsx';
 import { heading, role } from '../../theme/theme.ts';
 import { sayDrink } from '../../words/names.ts';
 import { celsius, clockFace, litres, say } from '../../words/say.ts';
@@ -13,7 +14,7 @@ const W = 272;
 const H = 232;
 
 /** What is on, as pots with their clock beside them, in the order of what comes next. */
-export function OnTheStove({ board, nowMs }: { board: readonly BoardEntry[]; nowMs: number }) {
+export function OnTheStove({ board }: { board: readonly BoardEntry[] }) {
   return (
     <Panel title={say('onTheStove.onNow')}>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 3 }}>
@@ -80,24 +81,9 @@ export function OnTheStove({ board, nowMs }: { board: readonly BoardEntry[]; now
               <Box sx={{ pb: 1, minWidth: 190 }}>
                 {clock && (
                   <>
-                    <Box
-                      role="timer"
-                      aria-live="off"
-                      data-testid="home-clock"
-                      data-end-ms={Math.round(clock.endMs)}
-                      sx={{ ...heading, fontSize: '3.75rem', lineHeight: 1 }}
-                    >
-                      {clock.endMs > nowMs ? clockFace(clock.endMs - nowMs).face : say('common.now')}
-                      {clock.endMs > nowMs && (
-                        <Box component="span" sx={{ fontSize: '0.35em', color: role('inkMuted'), ml: 0.75 }}>
-                          {clockFace(clock.endMs - nowMs).unit}
-                        </Box>
-                      )}
-                    </Box>
+                    <HomeClock endMs={clock.endMs} />
                     <Box sx={{ color: role('inkMuted'), mb: 1 }}>{clock.word}</Box>
-                    <VisuallyHidden>
-                      <span aria-live="polite">{announcement(sayDrink(b.recipeId), clock.endMs, nowMs)}</span>
-                    </VisuallyHidden>
+                    <Announced label={sayDrink(b.recipeId)} endMs={clock.endMs} />
                   </>
                 )}
                 <Box component="h3" sx={{ ...heading, fontSize: '1.25rem', m: 0 }}>
@@ -123,5 +109,26 @@ export function OnTheStove({ board, nowMs }: { board: readonly BoardEntry[]; now
         })}
       </Box>
     </Panel>
+  );
+}
+
+function HomeClock({ endMs }: { endMs: number }) {
+  const nowMs = useTick();
+  const { face, unit } = clockFace(endMs - nowMs);
+  return (
+    <Box
+      role="timer"
+      aria-live="off"
+      data-testid="home-clock"
+      data-end-ms={Math.round(endMs)}
+      sx={{ ...heading, fontSize: '3.75rem', lineHeight: 1 }}
+    >
+      {endMs > nowMs ? face : say('common.now')}
+      {endMs > nowMs && (
+        <Box component="span" sx={{ fontSize: '0.35em', color: role('inkMuted'), ml: 0.75 }}>
+          {unit}
+        </Box>
+      )}
+    </Box>
   );
 }

@@ -6,6 +6,7 @@ import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
 import { useReminders } from '../../shared/reminders.ts';
 import { type Shelf, useShelf } from '../../shared/shelf.ts';
+import { useCoarseNow } from '../../shared/time.ts';
 import { Loading, Panel } from '../../shared/ui.tsx';
 import { heading, role } from '../../theme/theme.ts';
 import { sayDrink, saySize } from '../../words/names.ts';
@@ -18,12 +19,12 @@ const SPELL_NEWS_MS = 48 * 60 * MINUTE_MS;
 const SPELL_TOLD_MIN = 30;
 
 /** What the cold shelf asks for now: dates, looks, gas, a fridge that was warm. */
-export function WantsALook({ nowMs }: { nowMs: number }) {
-  const coarseMs = Math.floor(nowMs / MINUTE_MS) * MINUTE_MS;
-  const { shelf } = useShelf(coarseMs);
+export function WantsALook() {
+  const nowMs = useCoarseNow(MINUTE_MS);
+  const { shelf } = useShelf(nowMs);
   return (
     <Panel title={say('stoveHome.wantsALookToday')} testId="wants-a-look">
-      {shelf ? <Wanted shelf={shelf} nowMs={coarseMs} /> : <Loading />}
+      {shelf ? <Wanted shelf={shelf} nowMs={nowMs} /> : <Loading />}
     </Panel>
   );
 }

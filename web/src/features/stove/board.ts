@@ -1,7 +1,8 @@
 import '../../words/places/stove.ts';
-import { type Batch, MINUTE_MS, type Pot } from '@big-ladle/core';
+import { MINUTE_MS, type Pot, TUB } from '@big-ladle/core';
+import { clocksOf, type RunningClock } from '../../shared/batch/clocks.ts';
 import { colours } from '../../shared/batch/liquorColour.ts';
-import { clocksOf, type OnBatch, type RunningClock, useOnBatches } from '../../shared/batch/onBatches.ts';
+import type { BatchState } from '../../shared/batch/state.ts';
 import { stepName } from '../../shared/batch/stepWords.ts';
 import { type MessageKey, say } from '../../words/say.ts';
 
@@ -44,81 +45,74 @@ function clockWord({ stepKind, label, draws }: RunningClock): string {
   return key ? say(key) : label;
 }
 
-/** How often the physics is looked at again; clocks tick by themselves. */
-const LOOK_AGAIN_MS = 15_000;
+/** What the cook is needed for from now on at one pot. */
+function nextDeeds({ now, step, nowMs }: BatchState): NextDeed[] {
+  const { forecast, log } = now;
+  const { program } = log;
+  const startedMs = log.startedMs ?? nowMs;
+  const at = step ? program.steps.indexOf(step) : -1;
+  return program.steps
+    .slice(Math.max(0, at))
+    .filter((s) => s.attention !== 'unattended')
+    .slice(0, NEXT_DEEDS)
+    .flatMap((s) => {
+      const entry = forecast.trace.find((t) => t.stepId === s.id);
+      if (!entry) return [];
+      const before = program.steps[program.steps.indexOf(s) - 1];
+      const waits = before && before.id === step?.id && before.attention === 'unattended';
+      return [
+        {
+          name: stepName(s, program),
+          atMs: startedMs + entry.startMin * MINUTE_MS,
+          untilMs: waits ? (now.clock?.maxMs ?? null) : null,
+        },
+      ];
+    });
+}
 
-/** What is on, ordered by what comes next, and every clock that runs. */
-export function useOnBoard(nowMs: number): {
-  entries: BoardEntry[];
-  clocks: RunningClock[];
-  on: readonly OnBatch[];
-  unreadable: readonly Batch[];
-  isPending: boolean;
-} {
-  const { on, unreadable, isPending } = useOnBatches(Math.floor(nowMs / LOOK_AGAIN_MS) * LOOK_AGAIN_MS);
-  const entries = on.flatMap((batch): BoardEntry[] => {
-    const { kitchen } = batch.batch.pins!;
-    const { program } = batch.now.log;
-    const pot = kitchen.pots.find((p) => p.id === program.potId);
-    if (!pot) return [];
-    const { forecast, log } = batch.now;
-    const startedMs = log.startedMs ?? nowMs;
-    const here = batch.now.moment?.trace.at(-1);
-    const [clock] = clocksOf(batch, (s) => stepName(s, program));
-    const at = batch.step ? program.steps.indexOf(batch.step) : -1;
-    // What the cook is needed for from now on.
-    const next = program.steps
-      .slice(Math.max(0, at))
-      .filter((s) => s.attention !== 'unattended')
-      .slice(0, 3)
-      .flatMap((s) => {
-        const entry = forecast.trace.find((t) => t.stepId === s.id);
-        if (!entry) return [];
-        const before = program.steps[program.steps.indexOf(s) - 1];
-        const waits = before && before.id === batch.step?.id && before.attention === 'unattended';
-        return [
-          {
-            name: stepName(s, program),
-            atMs: startedMs + entry.startMin * MINUTE_MS,
-            untilMs: waits ? (batch.now.clock?.maxMs ?? null) : null,
-          },
-        ];
-      });
-    return [
-      {
-        id: batch.batch.id,
-        recipeId: program.recipeId,
-        pot,
-        potName:
-          here?.vesselId === 'pot' ? pot.name : here?.vesselId === 'tub' ? say('board.strained') : pot.name,
-        stepName: batch.step ? stepName(batch.step, program) : say('stage.state.done'),
-        volumeL: here?.now.volumeL ?? 0,
-        tempC: here?.now.tempC ?? kitchen.roomC,
-        levelCm: here?.now.levelCm ?? null,
-        colour: colours(here).glass,
-        lidOn: pot.lid && (batch.step?.kind === 'steep' || batch.step?.kind === 'heat'),
-        hot: (here?.now.tempC ?? 0) > 70 && (here?.now.volumeL ?? 0) > 0.05,
-        abvPct: here?.now.abvPct ?? 0,
-        clock: clock ? { endMs: clock.endMs, word: clockWord(clock) } : null,
-        next,
-      },
-    ];
-  });
-  const clocks = on.flatMap((batch) => {
-    const { kitchen } = batch.batch.pins!;
-    const { program } = batch.now.log;
-    const potName = kitchen.pots.find((p) => p.id === program.potId)?.name ?? '';
-    return clocksOf(
-      batch,
-      (s) => `${potName}, ${stepName(s, program).toLowerCase()}`,
-      (label) => `${potName}, ${label.toLowerCase()}`,
-    );
-  });
+/** Of each pot so many deeds are told. */
+const NEXT_DEEDS = 3;
+const HOT_C = 70;
+/** Less than this is what sticks to the walls, L. */
+const SOMETHING_L = 0.05;
+
+/** A pot that is on, as the board shows it. */
+export function boardEntry(state: BatchState): BoardEntry {
+  const { batch, program, step, pot, kitchen, now } = state;
+  const here = now.moment?.trace.at(-1);
+  const [clock] = clocksOf(state, (s) => stepName(s, program));
+  const volumeL = here?.now.volumeL ?? 0;
+  const tempC = here?.now.tempC ?? kitchen.roomC;
   return {
-    entries: entries.sort((a, b) => (a.clock?.endMs ?? 0) - (b.clock?.endMs ?? 0)),
-    clocks: clocks.sort((a, b) => a.endMs - b.endMs),
-    on,
-    unreadable,
-    isPending,
+    id: batch.id,
+    recipeId: program.recipeId,
+    pot,
+    potName: here?.vesselId === TUB ? say('board.strained') : pot.name,
+    stepName: step ? stepName(step, program) : say('stage.state.done'),
+    volumeL,
+    tempC,
+    levelCm: here?.now.levelCm ?? null,
+    colour: colours(here).glass,
+    lidOn: pot.lid && (step?.kind === 'steep' || step?.kind === 'heat'),
+    hot: tempC > HOT_C && volumeL > SOMETHING_L,
+    abvPct: here?.now.abvPct ?? 0,
+    clock: clock ? { endMs: clock.endMs, word: clockWord(clock) } : null,
+    next: nextDeeds(state),
   };
 }
+
+/** What is on, the next clock to end first. */
+export const boardEntries = (on: readonly BatchState[]): BoardEntry[] =>
+  on.map(boardEntry).sort((a, b) => (a.clock?.endMs ?? 0) - (b.clock?.endMs ?? 0));
+
+/** Every clock that runs, each named after its pot and deed, the next to end first. */
+export const boardClocks = (on: readonly BatchState[]): RunningClock[] =>
+  on
+    .flatMap((state) =>
+      clocksOf(
+        state,
+        (s) => `${state.pot.name}, ${stepName(s, state.program).toLowerCase()}`,
+        (label) => `${state.pot.name}, ${label.toLowerCase()}`,
+      ),
+    )
+    .sort((a, b) => a.endMs - b.endMs);

@@ -1,31 +1,29 @@
-import { idleJobs, type JobOfWait, MINUTE_MS, placeJobs } from '@big-ladle/core';
+import { type Batch, idleJobs, type JobOfWait, MINUTE_MS, placeJobs } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { v7 as uuid } from 'uuid';
 import { role, thumb } from '../../theme/theme.ts';
 import { sayClock } from '../../words/saidWords.ts';
 import { duration, moment, say } from '../../words/say.ts';
-import { tablesOf } from '../book.ts';
 import { record } from '../outbox.ts';
 import { Panel } from '../ui.tsx';
-import type { OnBatch } from './onBatches.ts';
+import { type BatchState, momentFor, streamOf } from './state.ts';
 
 /** Fewer minutes than this are no time to begin something else. */
 const WORTH_MS = 8 * MINUTE_MS;
 
-type Job = JobOfWait & { text: string; potName: string; streamKind: 'batch' | 'rehearsal' };
+type Job = JobOfWait & { text: string; potName: string; batch: Batch };
 
 const wordsOf = (job: { code: string; itemIds: readonly string[] }): string =>
   sayClock({ label: null, code: `job.${job.code}`, itemIds: job.itemIds });
 
 /** What the hands can do while pots look after themselves: all pots, one pair of hands. */
-export function jobsOf(on: readonly OnBatch[], nowMs: number): Job[] {
-  const waits = on.flatMap(({ batch, now, step }) => {
-    const pins = batch.pins;
-    if (!pins || !step || !now.clock || step.attention === 'handsOn') return [];
+export function jobsOf(on: readonly BatchState[], nowMs: number): Job[] {
+  const waits = on.flatMap(({ batch, now, step, tables }) => {
+    if (!step || !now.clock || step.attention === 'handsOn') return [];
     if (now.clock.endMs - nowMs < WORTH_MS) return [];
     const running = new Set(now.log.clocks.map((c) => sayClock(c.said)));
-    const jobs = idleJobs(now.log.program, step.id, tablesOf(pins)).filter((j) => !running.has(wordsOf(j)));
+    const jobs = idleJobs(now.log.program, step.id, tables).filter((j) => !running.has(wordsOf(j)));
     return [{ id: batch.id, endMs: now.clock.endMs, jobs }];
   });
   // Hands that stir, strain and bottle at one pot are not free for another.
@@ -39,19 +37,14 @@ export function jobsOf(on: readonly OnBatch[], nowMs: number): Job[] {
     });
   });
   return placeJobs(waits, nowMs, busy).map((job) => {
-    const { batch, now } = on.find((o) => o.batch.id === job.waitId)!;
-    return {
-      ...job,
-      text: wordsOf(job),
-      potName: batch.pins?.kitchen.pots.find((p) => p.id === now.log.program.potId)?.name ?? '',
-      streamKind: batch.rehearsal ? 'rehearsal' : 'batch',
-    };
+    const { batch, pot } = on.find((o) => o.batch.id === job.waitId)!;
+    return { ...job, text: wordsOf(job), potName: pot.name, batch };
   });
 }
 
 /** Side jobs in the order in which to do them, each begun with a tap. */
 export function SideJobs(props: {
-  on: readonly OnBatch[];
+  on: readonly BatchState[];
   nowMs: number;
   zone: string;
   /** In a panel of its own, where panels stand. */
@@ -91,7 +84,7 @@ export function SideJobs(props: {
             })}
             onClick={() =>
               void record(
-                { kind: job.streamKind, id: job.waitId },
+                streamOf(job.batch),
                 [
                   {
                     kind: 'clockStarted',
@@ -104,8 +97,7 @@ export function SideJobs(props: {
                   },
                 ],
                 {},
-                // A rehearsal has a time of its own.
-                job.streamKind === 'rehearsal' ? Math.round(nowMs) : undefined,
+                momentFor(job.batch),
               )
             }
           >

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
+import type { RunningClock } from './clocks.ts';
 import { momentsOf } from './moments.ts';
-import type { RunningClock } from './onBatches.ts';
 
 const MINUTE = 60_000;
 const T0 = 1_000_000_000;

@@ -1,7 +1,7 @@
 import type { Step } from '@big-ladle/core';
 import { has, say, sayCode } from '../../words/say.ts';
 import type { AlarmMoment } from '../alarms.ts';
-import type { RunningClock } from './onBatches.ts';
+import type { RunningClock } from './clocks.ts';
 
 /** More often than this nobody is called in one step. */
 const MOST_TURNS = 60;

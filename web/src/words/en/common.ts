@@ -918,6 +918,7 @@ export const EN = {
   'errorBoundary.loadAgain': 'Load again',
 
   // frame
+  'frame.name': 'Big Ladle',
   'frame.bigLadle': '{page} · Big Ladle',
   'frame.skipToThePage': 'Skip to the page',
   'frame.places': 'Places',

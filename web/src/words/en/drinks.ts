@@ -313,6 +313,7 @@ export const EN_DRINKS = {
   'newIngredient.notKnown': 'not known',
 
   // notebook
+  'notebook.earlier': 'Show earlier batches',
   'notebook.notebook': 'Notebook',
   'notebook.notMadeYetWhat': 'Not made yet. What you think of it stands here then.',
   'notebook.noScore': 'no score',

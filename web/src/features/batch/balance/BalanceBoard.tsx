@@ -26,8 +26,8 @@ import {
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { memo, type ReactNode, useCallback, useDeferredValue, useMemo, useRef, useState } from 'react';
+import { useLikedPoints } from '../../../shared/batchQueries.ts';
 import { alcoholUnitOf, houseOf } from '../../../shared/house.ts';
-import { useBatches } from '../../../shared/queries.ts';
 import { Figure, Panel } from '../../../shared/ui.tsx';
 import { role } from '../../../theme/theme.ts';
 import { litres, num, percent, say, sayCode } from '../../../words/say.ts';
@@ -102,11 +102,8 @@ export function BalanceBoard(props: BoardProps) {
   const onPlane = useMemo(() => {
     return shown ? candidates.filter((c) => shown.includes(c.id)) : firstArrows(candidates);
   }, [candidates, shown]);
-  const { data } = useBatches();
-  const liked = useMemo(
-    () => likedRegion((data?.batches ?? []).flatMap(({ now }) => (now?.liked ? [now.liked] : []))),
-    [data],
-  );
+  const { data } = useLikedPoints();
+  const liked = useMemo(() => likedRegion(data?.points ?? []), [data]);
   const together = withUnits(liquor, onPlane, units);
   const served = servedAs(together, serving, kitchen.servingMl, tables);
   const asItIs = serving.ice === 'none' && serving.mixerShare === 0;

@@ -19,7 +19,7 @@ import { ErrorPanel, Loading, PageHead, Panel } from '../../../shared/ui.tsx';
 import { role } from '../../../theme/theme.ts';
 import { sayDrink } from '../../../words/names.ts';
 import { litres, say } from '../../../words/say.ts';
-import { type LiveBatch, useLiveBatch } from '../useBatchNow.ts';
+import { type LiveBatch, useLiveBatch } from '../useLiveBatch.ts';
 import { litresOf } from './arrows.ts';
 import { allowedOf, BalanceBoard } from './BalanceBoard.tsx';
 import { CupTrial } from './CupTrial.tsx';

@@ -11,7 +11,7 @@ import {
 } from '@big-ladle/core';
 import { vesselNowId } from '../../../shared/batch/vesselNow.ts';
 import { houseOf } from '../../../shared/house.ts';
-import type { LiveBatch } from '../useBatchNow.ts';
+import type { LiveBatch } from '../useLiveBatch.ts';
 
 /** The drink whose balance is looked at: as it stands, or as it will stand once it is strained and cool. */
 export interface Balanced {

@@ -1,11 +1,15 @@
 import '../../../words/places/batch.ts';
 import Box from '@mui/material/Box';
-import type { RunningClock } from '../../../shared/batch/onBatches.ts';
+import type { RunningClock } from '../../../shared/batch/clocks.ts';
+import { useBatchTick } from '../../../shared/batch/state.ts';
 import { heading, role } from '../../../theme/theme.ts';
 import { clockFace, moment, say } from '../../../words/say.ts';
+import type { LiveBatch } from '../useLiveBatch.ts';
 
 /** How long it may stand where it is, and that it has stood there for too long. */
-export function LimitLine({ limitMs, nowMs, zone }: { limitMs: number; nowMs: number; zone: string }) {
+export function LimitLine({ limitMs, live }: { limitMs: number; live: LiveBatch }) {
+  const nowMs = useBatchTick(live.batch);
+  const { zone } = live.kitchen;
   const past = nowMs >= limitMs;
   return (
     <Box data-testid="limit-line" sx={{ mt: 1, fontWeight: 700, color: role(past ? 'danger' : 'caution') }}>
@@ -14,7 +18,8 @@ export function LimitLine({ limitMs, nowMs, zone }: { limitMs: number; nowMs: nu
   );
 }
 
-export function BigClock({ clock, nowMs }: { clock: RunningClock; nowMs: number }) {
+export function BigClock({ clock, live }: { clock: RunningClock; live: LiveBatch }) {
+  const nowMs = useBatchTick(live.batch);
   const left = clock.endMs - nowMs;
   const { face, unit } = clockFace(Math.abs(left));
   const word =

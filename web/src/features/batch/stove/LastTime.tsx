@@ -1,16 +1,15 @@
 import '../../../words/places/batch.ts';
 import { activeEvents, type Step } from '@big-ladle/core';
 import Box from '@mui/material/Box';
-import { useBatch } from '../../../shared/queries.ts';
+import { useBatchEvents } from '../../../shared/batch/state.ts';
 import { role } from '../../../theme/theme.ts';
 import { sayNoted } from '../../../words/saidWords.ts';
 import { say } from '../../../words/say.ts';
-import type { LiveBatch } from '../useBatchNow.ts';
+import type { LiveBatch } from '../useLiveBatch.ts';
 
 /** What was noted at this step when it was made last. */
 export function LastTime({ live, step }: { live: LiveBatch; step: Step }) {
-  const { again } = live.batch.plan;
-  const { events } = useBatch(again ?? '', again !== undefined);
+  const events = useBatchEvents(live.batch.plan.again);
   const first = live.program.steps[0]?.id === step.id;
   const notes = activeEvents(events).flatMap((e) =>
     e.kind === 'noted' && (e.body.stepId === step.id || (first && e.body.stepId === undefined))

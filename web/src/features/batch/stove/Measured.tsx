@@ -2,7 +2,7 @@ import '../../../words/places/batch.ts';
 import Box from '@mui/material/Box';
 import { readingText } from '../../../shared/log/logWords.ts';
 import { say, volume } from '../../../words/say.ts';
-import type { LiveBatch } from '../useBatchNow.ts';
+import type { LiveBatch } from '../useLiveBatch.ts';
 
 /** What was measured in this step, against what the model had. */
 export function Measured({ live }: { live: LiveBatch }) {

@@ -6,7 +6,7 @@ import { v7 as uuid } from 'uuid';
 import { QuantityField } from '../../../shared/QuantityField.tsx';
 import { thumb } from '../../../theme/theme.ts';
 import { say } from '../../../words/say.ts';
-import type { LiveBatch } from '../useBatchNow.ts';
+import type { LiveBatch } from '../useLiveBatch.ts';
 
 /** A clock of the cook's own, beside those of the steps. */
 export function OwnClock({ live, onDone }: { live: LiveBatch; onDone: () => void }) {

@@ -2,11 +2,12 @@ import '../../../words/places/batch.ts';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
+import { batchTime } from '../../../shared/batch/state.ts';
 import { stepName } from '../../../shared/batch/stepWords.ts';
 import { QuantityField } from '../../../shared/QuantityField.tsx';
 import { thumb } from '../../../theme/theme.ts';
 import { say } from '../../../words/say.ts';
-import type { LiveBatch } from '../useBatchNow.ts';
+import type { LiveBatch } from '../useLiveBatch.ts';
 
 /** "It boiled six minutes ago." */
 export function Retime({ live, onDone }: { live: LiveBatch; onDone: () => void }) {
@@ -38,7 +39,7 @@ export function Retime({ live, onDone }: { live: LiveBatch; onDone: () => void }
           void live.record([
             {
               kind: 'retimed',
-              body: { target: times.startedBy!, toMs: Math.round(nowMs - minutes * 60_000) },
+              body: { target: times.startedBy!, toMs: Math.round(batchTime(live.batch) - minutes * 60_000) },
             },
           ]);
           onDone();

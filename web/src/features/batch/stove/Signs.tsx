@@ -5,7 +5,7 @@ import Button from '@mui/material/Button';
 import { Spoon } from '../../../shared/drawings/Spoon.tsx';
 import { thumb } from '../../../theme/theme.ts';
 import { say, sayCode } from '../../../words/say.ts';
-import type { LiveBatch } from '../useBatchNow.ts';
+import type { LiveBatch } from '../useLiveBatch.ts';
 
 /** Held against a white spoon: as it should be now, and as it will be when this step is over. */
 export function SpoonNowAndThen(props: Record<'now' | 'then', { spoon: string; glass: string }>) {

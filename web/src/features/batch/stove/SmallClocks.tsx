@@ -1,22 +1,14 @@
 import '../../../words/places/batch.ts';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import type { RunningClock } from '../../../shared/batch/onBatches.ts';
-import { Left } from '../../../shared/ui.tsx';
+import type { RunningClock } from '../../../shared/batch/clocks.ts';
+import { Left } from '../../../shared/batch/Left.tsx';
 import { heading, role } from '../../../theme/theme.ts';
 import { say } from '../../../words/say.ts';
-import type { LiveBatch } from '../useBatchNow.ts';
+import type { LiveBatch } from '../useLiveBatch.ts';
 
 /** The clocks that run beside the large one; the cook's own can be stopped. */
-export function SmallClocks({
-  clocks,
-  nowMs,
-  live,
-}: {
-  clocks: readonly RunningClock[];
-  nowMs: number;
-  live: LiveBatch;
-}) {
+export function SmallClocks({ clocks, live }: { clocks: readonly RunningClock[]; live: LiveBatch }) {
   if (clocks.length === 0) return null;
   return (
     <Box sx={{ display: 'flex', gap: 1, overflowX: 'auto' }} data-testid="small-clocks">
@@ -37,7 +29,7 @@ export function SmallClocks({
         >
           <Box sx={{ flex: 1 }}>
             <Box sx={{ ...heading, fontSize: '1.5rem' }}>
-              <Left endMs={clock.endMs} nowMs={nowMs} />
+              <Left endMs={clock.endMs} batch={live.batch} />
             </Box>
             <Box sx={{ fontSize: '1rem', color: role('inkMuted') }}>{clock.label}</Box>
           </Box>

@@ -2,7 +2,7 @@ import '../../../words/places/kitchen.ts';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { useNow } from '../../../shared/time.ts';
+import { useCoarseNow } from '../../../shared/time.ts';
 import { Panel, Row } from '../../../shared/ui.tsx';
 import { heading, role } from '../../../theme/theme.ts';
 import { moment, say } from '../../../words/say.ts';
@@ -15,7 +15,7 @@ import { useAccess } from './useAccess.ts';
  * first screen only.
  */
 export function DevicesPanel({ zone }: { zone: string }) {
-  const nowMs = useNow(30_000);
+  const nowMs = useCoarseNow(30_000);
   const { access, problem, busy, change, makeCertificate, shutOut } = useAccess();
   if (!access) return null;
   const { pairing, addresses, fixed } = access;

@@ -19,7 +19,7 @@ import { notify } from '../../../shared/notices.ts';
 import { QuantityField } from '../../../shared/QuantityField.tsx';
 import { saveBlob } from '../../../shared/saveText.ts';
 import { type Shelf, useShelf } from '../../../shared/shelf.ts';
-import { useNow } from '../../../shared/time.ts';
+import { useCoarseNow } from '../../../shared/time.ts';
 import { ErrorPanel, Loading, PageHead, Panel } from '../../../shared/ui.tsx';
 import { role } from '../../../theme/theme.ts';
 import { num, say } from '../../../words/say.ts';
@@ -55,7 +55,7 @@ function useMeasure(): Measure | null {
 
 /** Labels for what stands on the shelf: on a sheet, on a roll, or by hand. */
 export function LabelsPage() {
-  const nowMs = useNow(60_000);
+  const nowMs = useCoarseNow(60_000);
   const { shelf, isPending, error, refetch } = useShelf(nowMs);
   if (isPending) return <Loading />;
   if (!shelf) return <ErrorPanel error={error} again={refetch} />;

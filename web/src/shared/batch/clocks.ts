@@ -1,16 +1,6 @@
-import {
-  type Batch,
-  type BatchNow,
-  drawsStanding,
-  MINUTE_MS,
-  readBatch,
-  type Step,
-  warmLimitOf,
-} from '@big-ladle/core';
-import { useQueries } from '@tanstack/react-query';
+import { drawsStanding, MINUTE_MS, type Step, warmLimitOf } from '@big-ladle/core';
 import { sayClock } from '../../words/saidWords.ts';
-import { tablesOf } from '../book.ts';
-import { batchQuery, useBatches } from '../queries.ts';
+import type { BatchState } from './state.ts';
 
 /** One running clock, with its batch. */
 export interface RunningClock {
@@ -36,20 +26,22 @@ export interface RunningClock {
   next: Step | null;
 }
 
-export interface OnBatch {
-  batch: Batch;
-  now: BatchNow;
-  step: Step | null;
-}
+type OfClocks = Pick<BatchState, 'batch' | 'now' | 'step'>;
+
+/** Steps that a clock runs for. */
+const TIMED: ReadonlySet<Step['kind']> = new Set(['heat', 'boil', 'steep', 'soak', 'cool']);
+
+/** Whether a step is one that goes by the clock, and not by the hand. */
+export const isTimed = (step: Step): boolean => TIMED.has(step.kind);
 
 /** The step after the one that is on. */
-function nextOf({ now, step }: OnBatch): Step | null {
+function nextOf({ now, step }: OfClocks): Step | null {
   const { steps } = now.log.program;
   return steps[steps.findIndex((s) => s.id === step?.id) + 1] ?? null;
 }
 
 /** When the step that is on comes to its limit; null: it has none. */
-export function limitOf({ now, step, batch }: OnBatch): number | null {
+export function limitOf({ now, step, batch }: OfClocks): number | null {
   const { startedMs } = now.log;
   const entry = now.forecast.trace.find((t) => t.stepId === step?.id);
   if (!step || !entry || startedMs === null || !batch.pins) return null;
@@ -59,7 +51,7 @@ export function limitOf({ now, step, batch }: OnBatch): number | null {
 
 /** The clocks of a batch: that of its step, and the cook's own. */
 export function clocksOf(
-  on: OnBatch,
+  on: OfClocks,
   label: (step: Step) => string,
   own: (label: string) => string = (text) => text,
 ): RunningClock[] {
@@ -81,8 +73,7 @@ export function clocksOf(
     branchMin: null,
     next: null,
   }));
-  const timed = step && ['heat', 'boil', 'steep', 'soak', 'cool'].includes(step.kind);
-  if (now.clock && step && timed) {
+  if (now.clock && step && isTimed(step)) {
     clocks.unshift({
       key: `${batch.id}:${step.id}`,
       batchId: batch.id,
@@ -98,41 +89,4 @@ export function clocksOf(
     });
   }
   return clocks;
-}
-
-/** All batches that are on, with their logs, as of `nowMs`; one that cannot be read takes no other with it. */
-export function useOnBatches(nowMs: number): {
-  on: OnBatch[];
-  unreadable: Batch[];
-  isPending: boolean;
-  error: unknown;
-} {
-  const list = useBatches();
-  const ids = (list.data?.batches ?? []).filter((b) => b.batch.status === 'on').map((b) => b.batch.id);
-  const docs = useQueries({
-    queries: ids.map(batchQuery),
-  });
-  const on: OnBatch[] = [];
-  const unreadable: Batch[] = [];
-  for (const { data } of docs) {
-    const pins = data?.batch.pins;
-    if (!data || !pins) continue;
-    const read = readBatch(pins, () => tablesOf(pins), data.events, nowMs);
-    if (!read.ok) {
-      unreadable.push(data.batch);
-      continue;
-    }
-    const now = read.value;
-    on.push({
-      batch: data.batch,
-      now,
-      step: now.log.program.steps.find((s) => s.id === now.log.currentStepId) ?? null,
-    });
-  }
-  return {
-    on: on.filter((b) => b.now.log.endedMs === null),
-    unreadable,
-    isPending: list.isPending || docs.some((d) => d.isPending),
-    error: list.error,
-  };
 }

@@ -1,0 +1,134 @@
+import '../../words/places/stove.ts';
+import type { Batch, Kitchen } from '@big-ladle/core';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { lazy, Suspense } from 'react';
+import { Link } from 'react-router';
+import { Calling } from '../../shared/batch/Calling.tsx';
+import type { RunningClock } from '../../shared/batch/clocks.ts';
+import { Left } from '../../shared/batch/Left.tsx';
+import { momentsOf } from '../../shared/batch/moments.ts';
+import { useBoard } from '../../shared/batch/state.ts';
+import { Loading, Panel, Row } from '../../shared/ui.tsx';
+import { sayDrink } from '../../words/names.ts';
+import { say } from '../../words/say.ts';
+import { boardClocks, boardEntries } from './board.ts';
+import { NextUp } from './NextUp.tsx';
+import { OnTheStove } from './OnTheStove.tsx';
+import { Planned, Rehearsals } from './Planned.tsx';
+import { usePlanStarts } from './usePlanStarts.ts';
+
+/** What is not wanted at once is no part of the first page. */
+const SideJobs = lazy(() => import('../../shared/batch/SideJobs.tsx').then((m) => ({ default: m.SideJobs })));
+/** Its figures come a moment after the stove's. */
+const WantsALook = lazy(() => import('./WantsALook.tsx').then((m) => ({ default: m.WantsALook })));
+const HowItWorks = lazy(() => import('./HowItWorks.tsx').then((m) => ({ default: m.HowItWorks })));
+
+const tabTitle = () => say('frame.name');
+
+/** What is on, what comes next, and what wants a look: worked out anew every few seconds, while the clocks tick. */
+export function Board({ kitchen }: { kitchen: Kitchen }) {
+  const { on, unreadable, nowMs, isPending } = useBoard();
+  const { plans, isPending: solving } = usePlanStarts(kitchen);
+  const pots = boardEntries(on);
+  const clocks = boardClocks(on);
+  return (
+    <Box
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: { xs: 'minmax(0,1fr)', lg: 'minmax(0,2fr) minmax(0,1fr)' },
+        gap: 1.75,
+        alignItems: 'start',
+      }}
+    >
+      <Box sx={{ display: 'grid', gap: 1.75, minWidth: 0 }}>
+        <Calling moments={clocks.flatMap(momentsOf)} title={tabTitle} />
+        {unreadable.length > 0 && <CannotBeRead batches={unreadable} />}
+        {/* All at once, so that nothing jumps when the pots come. */}
+        {isPending ? (
+          <Box sx={{ minHeight: { xs: '100vh', lg: 0 } }}>
+            <Loading />
+          </Box>
+        ) : (
+          <>
+            {pots.length > 0 ? (
+              <OnTheStove board={pots} />
+            ) : (
+              <Panel title={say('stoveHome.nothingIsOn')}>
+                <Typography>
+                  {say('stoveHome.aPlanWaitsChoose', {
+                    lengthSome: plans.length > 0,
+                    name: kitchen.pots[0]!.name,
+                  })}
+                </Typography>
+                <Button variant="outlined" component={Link} to="/drinks" sx={{ mt: 1.5 }}>
+                  {say('stoveHome.chooseADrink')}
+                </Button>
+              </Panel>
+            )}
+            {pots.length === 0 && (
+              <Suspense>
+                <HowItWorks />
+              </Suspense>
+            )}
+            {clocks.length > pots.length && <Clocks clocks={clocks} />}
+            {!solving && (
+              <>
+                <NextUp board={pots} plans={plans} nowMs={nowMs} zone={kitchen.zone} />
+                {on.length > 0 && (
+                  <Suspense>
+                    <SideJobs framed on={on} nowMs={nowMs} zone={kitchen.zone} />
+                  </Suspense>
+                )}
+              </>
+            )}
+          </>
+        )}
+      </Box>
+      <Box sx={{ display: 'grid', gap: 1.75, minWidth: 0 }}>
+        <Suspense
+          fallback={
+            <Panel title={say('stoveHome.wantsALookToday')}>
+              <Loading />
+            </Panel>
+          }
+        >
+          <WantsALook />
+        </Suspense>
+        <Planned plans={plans} nowMs={nowMs} zone={kitchen.zone} />
+        <Rehearsals />
+      </Box>
+    </Box>
+  );
+}
+
+/** Batches that cannot be read, with the way to what can be done. */
+function CannotBeRead({ batches }: { batches: readonly Batch[] }) {
+  return (
+    <Panel title={say('unreadable.title', { count: batches.length })} testId="unreadable">
+      {batches.map((batch) => (
+        <Row key={batch.id} label={sayDrink(batch.plan.recipeId)} note={say('unreadable.others')}>
+          <Link to={`/batches/${batch.id}`}>{say('unreadable.look')}</Link>
+        </Row>
+      ))}
+    </Panel>
+  );
+}
+
+/** Every clock that runs, each named after pot and deed, the next to end first. */
+function Clocks({ clocks }: { clocks: readonly RunningClock[] }) {
+  return (
+    <Panel title={say('stoveHome.clocks')}>
+      {clocks.map((clock) => (
+        <Row
+          key={clock.key}
+          testId="clock-row"
+          label={<Link to={`/batches/${clock.batchId}/stove`}>{clock.label}</Link>}
+        >
+          <Left endMs={clock.endMs} />
+        </Row>
+      ))}
+    </Panel>
+  );
+}

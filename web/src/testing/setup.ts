@@ -1,0 +1,34 @@
+import 'fake-indexeddb/auto';
+import { cleanup } from '@testing-library/react';
+import { afterEach, vi } from 'vitest';
+
+/** What every test of a component stands on: a browser in memory, and jobs that run at once instead of in a worker. */
+vi.mock('../workers/run.ts', async () => {
+  const { BOOK, runJob, SHIPPED_TABLES, withCustom } = await import('@big-ladle/core');
+  type Args = Parameters<typeof import('../workers/run.ts').run>;
+  return {
+    WorkerNotLoaded: class extends Error {},
+    run: async (job: Args[0], own: Args[1]) =>
+      runJob(job, [...BOOK, ...own.recipes], withCustom(SHIPPED_TABLES, own.rows), {
+        cancelled: () => false,
+        onProgress: () => undefined,
+      }),
+  };
+});
+
+const nothing = () => undefined;
+window.matchMedia ??= (media: string) =>
+  Object.assign(new EventTarget(), {
+    matches: false,
+    media,
+    onchange: null,
+    addListener: nothing,
+    removeListener: nothing,
+  });
+window.scrollTo = nothing;
+
+afterEach(() => {
+  cleanup();
+  vi.useRealTimers();
+  vi.unstubAllGlobals();
+});
