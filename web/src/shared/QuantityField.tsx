@@ -1,6 +1,6 @@
 import InputAdornment from '@mui/material/InputAdornment';
 import TextField from '@mui/material/TextField';
-import { useEffect, useId, useRef, useState } from 'react';
+import { useId, useState } from 'react';
 import { num, say } from '../words/say.ts';
 
 export interface QuantityFieldProps {
@@ -12,7 +12,10 @@ export interface QuantityFieldProps {
   min: number;
   max: number;
   decimals?: number;
-  onCommit: (value: number) => void;
+  /** Each figure that makes sense while it is typed: for what follows at once. */
+  onValue?: (value: number) => void;
+  /** The figure that was settled on, when the field is left or Enter pressed: for what is stored. */
+  onCommit?: (value: number) => void;
   /** Shown instead of the bounds' message, for what only the model can know. */
   problem?: string | undefined;
   helper?: string;
@@ -28,24 +31,28 @@ export const parseFigure = (text: string): number => {
   return clean === '' ? Number.NaN : Number(clean);
 };
 
+/** What stands in a field beside the figure that its screen holds. */
+interface Draft {
+  text: string;
+  /** The screen's figure that it was left beside; null while it is typed. Once the screen holds another, that one shows. */
+  besides: string | null;
+  /** Something was to be there. */
+  touched: boolean;
+}
+
 /**
  * A figure that is typed. What stands in the field is a draft until it makes sense; only then it is handed on, and
  * what was typed is never taken away.
  */
 export function QuantityField(props: QuantityFieldProps) {
   const decimals = props.decimals ?? 1;
-  const shown = props.value === null ? '' : String(Number(props.value.toFixed(decimals)));
-  const [draft, setDraft] = useState(shown);
-  const [touched, setTouched] = useState(false);
-  const editing = useRef(false);
+  const asShown = (figure: number) => String(Number(figure.toFixed(decimals)));
+  const shown = props.value === null ? '' : asShown(props.value);
+  const [typed, setTyped] = useState<Draft | null>(null);
+  const held = typed && (typed.besides === null || typed.besides === shown) ? typed : null;
+  const draft = held?.text ?? shown;
+  const touched = held?.touched ?? false;
   const id = useId();
-  useEffect(() => {
-    if (editing.current) return;
-    setDraft(shown);
-    // Emptied by the screen, for the next one: nothing is missing yet.
-    if (shown === '') setTouched(false);
-  }, [shown]);
-
   const value = parseFigure(draft);
   const wrong = Number.isNaN(value)
     ? draft.trim() === '' && !touched
@@ -58,6 +65,9 @@ export function QuantityField(props: QuantityFieldProps) {
         })
       : null;
   const message = wrong ?? props.problem ?? null;
+  const commit = () => {
+    if (!wrong && !Number.isNaN(value) && asShown(value) !== shown) props.onCommit?.(value);
+  };
 
   return (
     <TextField
@@ -68,18 +78,18 @@ export function QuantityField(props: QuantityFieldProps) {
       helperText={message ?? props.helper}
       fullWidth={props.fullWidth ?? false}
       sx={{ width: props.fullWidth ? undefined : (props.width ?? 150) }}
-      onFocus={() => {
-        editing.current = true;
-      }}
+      onFocus={() => setTyped({ text: draft, besides: null, touched })}
       onChange={(event) => {
-        setDraft(event.target.value);
-        const next = parseFigure(event.target.value);
-        if (!Number.isNaN(next) && next >= props.min && next <= props.max) props.onCommit(next);
+        const text = event.target.value;
+        setTyped({ text, besides: null, touched });
+        const next = parseFigure(text);
+        if (!Number.isNaN(next) && next >= props.min && next <= props.max) props.onValue?.(next);
       }}
+      onKeyDown={(event) => event.key === 'Enter' && commit()}
       onBlur={() => {
-        editing.current = false;
-        setTouched(true);
-        if (!wrong) setDraft(shown === '' ? draft : String(Number(value.toFixed(decimals))));
+        commit();
+        const text = wrong || shown === '' ? draft : asShown(value);
+        setTyped({ text, besides: shown, touched: true });
       }}
       slotProps={{
         htmlInput: {

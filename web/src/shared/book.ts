@@ -6,15 +6,17 @@ import {
   type Recipe,
   ROUTES,
   SHIPPED_TABLES,
+  type StockRow,
   type Tables,
   withCustom,
   withLabels,
 } from '@big-ladle/core';
-import { useQuery } from '@tanstack/react-query';
+import { useMutation, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { knowNames } from '../words/names.ts';
 import { ask } from './api.ts';
 import { keys, queryClient, useKitchen } from './queries.ts';
+import { send } from './send.ts';
 
 interface OwnBook {
   recipes: Recipe[];
@@ -65,6 +67,17 @@ export function useBook(): WholeBook & { isPending: boolean; error: unknown } {
   return { ...whole, isPending: query.isPending, error: query.error };
 }
 
-export const refreshBook = (): Promise<void> => queryClient.invalidateQueries({ queryKey: keys.recipes });
+/** Changes what is said of a thing in the house, one change after the other: each begins with what the one before it left. */
+export const useKeepStock = () =>
+  useMutation({
+    scope: { id: 'stock' },
+    mutationFn: ({ itemId, ...change }: Partial<StockRow> & Pick<StockRow, 'itemId'>) => {
+      const stored = queryClient
+        .getQueryData<{ stock: StockRow[] }>(keys.stock)
+        ?.stock.find((s) => s.itemId === itemId);
+      const { itemId: _, ...before } = stored ?? { itemId, inHouseG: 0, packG: null, price: null };
+      return send('putStock', { params: { id: itemId }, body: { ...before, ...change } });
+    },
+  });
 
 export const useStock = () => useQuery({ queryKey: keys.stock, queryFn: () => ask(ROUTES.stock, {}) });

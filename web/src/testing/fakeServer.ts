@@ -7,7 +7,7 @@ interface Asked {
   query: Record<string, string>;
   body: unknown;
 }
-type Answers = { [K in keyof Routes]?: (asked: Asked) => unknown };
+type Answers = { -readonly [K in keyof Routes]?: (asked: Asked) => unknown };
 
 /** A refusal as the kitchen server gives it. */
 export class Refusal extends Error {

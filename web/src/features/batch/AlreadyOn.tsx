@@ -1,5 +1,3 @@
-import { send } from '../../shared/send.ts';
-import { say } from '../../words/say.ts';
 import '../../words/places/batch.ts';
 import { type KitchenDoc, MINUTE_MS, type PlanDoc, simulateBatch, solvePlanDoc } from '@big-ladle/core';
 import Box from '@mui/material/Box';
@@ -15,8 +13,10 @@ import { stepName } from '../../shared/batch/stepWords.ts';
 import { useBook } from '../../shared/book.ts';
 import { eventFor } from '../../shared/outbox.ts';
 import { QuantityField } from '../../shared/QuantityField.tsx';
+import { send } from '../../shared/send.ts';
 import { serverNow } from '../../shared/time.ts';
 import { role } from '../../theme/theme.ts';
+import { say } from '../../words/say.ts';
 
 /** A batch that stands on the stove without a plan: where it is and since when, and it goes on from there. */
 export function AlreadyOn(props: {
@@ -94,7 +94,7 @@ export function AlreadyOn(props: {
           max={4320}
           decimals={0}
           unit="min"
-          onCommit={setMinutes}
+          onValue={setMinutes}
         />
       </DialogContent>
       <DialogActions>

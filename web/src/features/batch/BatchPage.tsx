@@ -1,4 +1,3 @@
-import { send } from '../../shared/send.ts';
 import '../../words/places/batch.ts';
 import { MINUTE_MS, type PlanDoc, plannedLife, type Step, shownEvents, timetableFrom } from '@big-ladle/core';
 import Alert from '@mui/material/Alert';
@@ -14,6 +13,7 @@ import { VesselDrawing } from '../../shared/drawings/VesselDrawing.tsx';
 import { deedText } from '../../shared/log/logWords.ts';
 import { recipeText } from '../../shared/recipeText/recipeText.ts';
 import { STAGE_IDS, type StageId, StageLine } from '../../shared/StageLine.tsx';
+import { send } from '../../shared/send.ts';
 import { useShelf } from '../../shared/shelf.ts';
 import { TextOut } from '../../shared/TextOut.tsx';
 import { ThumbBar } from '../../shared/ThumbBar.tsx';

@@ -1,4 +1,3 @@
-import { Fold } from '../../shared/Fold.tsx';
 import '../../words/places/batch.ts';
 import {
   abvPct,
@@ -29,6 +28,7 @@ import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { Choice } from '../../shared/Choice.tsx';
 import { Counter } from '../../shared/Counter.tsx';
+import { Fold } from '../../shared/Fold.tsx';
 import { placesOf } from '../../shared/house.ts';
 import { useKitchen } from '../../shared/queries.ts';
 import { standeeOf, useShelf } from '../../shared/shelf.ts';

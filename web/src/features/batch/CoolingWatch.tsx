@@ -1,10 +1,10 @@
-import { Fold } from '../../shared/Fold.tsx';
-import { sayRich } from '../../words/rich.ts';
 import '../../words/places/batch.ts';
 import { type CoolingWay, coolingWays, isPot, KEEPING, SERVE_C } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import { useMemo } from 'react';
+import { Fold } from '../../shared/Fold.tsx';
 import { role } from '../../theme/theme.ts';
+import { sayRich } from '../../words/rich.ts';
 import { celsius, duration, moment, num, say } from '../../words/say.ts';
 import { useProbeReadings } from './InstrumentStrip.tsx';
 import { TempChart } from './TempChart.tsx';

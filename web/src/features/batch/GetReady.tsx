@@ -1,10 +1,10 @@
-import { Fold } from '../../shared/Fold.tsx';
-import { PageTitle } from '../../shared/PageTitle.tsx';
 import '../../words/places/batch.ts';
 import { type ProgramLine, potCapacityMl, toLayOut } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import { lineAmount } from '../../shared/batch/lineAmount.ts';
+import { Fold } from '../../shared/Fold.tsx';
+import { PageTitle } from '../../shared/PageTitle.tsx';
 import { heading, role } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
 import { litres, num, say } from '../../words/say.ts';

@@ -1,4 +1,3 @@
-import { say } from '../../words/say.ts';
 import '../../words/places/batch.ts';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -6,6 +5,7 @@ import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { Panel } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
+import { say } from '../../words/say.ts';
 import type { LiveBatch } from './useLiveBatch.ts';
 
 const SCORES = [1, 2, 3, 4, 5] as const;

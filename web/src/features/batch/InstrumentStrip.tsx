@@ -1,4 +1,3 @@
-import { send } from '../../shared/send.ts';
 import '../../words/places/batch.ts';
 import { INSTRUMENT_ROWS, type Instrument, MINUTE_MS, type Reading } from '@big-ladle/core';
 import Box from '@mui/material/Box';
@@ -8,6 +7,7 @@ import { vesselNowId } from '../../shared/batch/vesselNow.ts';
 import { notify } from '../../shared/notices.ts';
 import { useInstruments } from '../../shared/queries.ts';
 import { useAllReadings, useReadings } from '../../shared/readings.ts';
+import { send } from '../../shared/send.ts';
 import { heading, role, thumb } from '../../theme/theme.ts';
 import { say, sayReading } from '../../words/say.ts';
 import type { LiveBatch } from './useLiveBatch.ts';

@@ -1,13 +1,13 @@
-import { sayError, useSend } from '../../shared/send.ts';
 import '../../words/places/batch.ts';
-import { type Enough, enoughOf, inBottlesG, type Program, type StockRow, type Tables } from '@big-ladle/core';
+import { type Enough, enoughOf, inBottlesG, type Program, type Tables } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
-import { useStock } from '../../shared/book.ts';
+import { useKeepStock, useStock } from '../../shared/book.ts';
 import { Fold } from '../../shared/Fold.tsx';
 import { notify } from '../../shared/notices.ts';
 import { QuantityField } from '../../shared/QuantityField.tsx';
+import { sayError } from '../../shared/send.ts';
 import { Panel } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
@@ -43,7 +43,7 @@ export function IsThereEnough({ program, dosedG, tables }: Props) {
       ))}
       <Fold summary={say('enough.title', { names })} testId="enough-ask">
         {rows.map((r) => (
-          <Bottles key={r.itemId} row={r} stock={stock.data.stock} />
+          <Bottles key={r.itemId} row={r} />
         ))}
       </Fold>
     </Panel>
@@ -51,7 +51,7 @@ export function IsThereEnough({ program, dosedG, tables }: Props) {
 }
 
 /** Bottles that are closed, what is left in an open one: together against what is wanted. */
-function Bottles({ row, stock }: { row: Enough; stock: readonly StockRow[] }) {
+function Bottles({ row }: { row: Enough }) {
   const known = row.inHouseG ?? 0;
   const [bottleMl, setBottleMl] = useState(
     row.bottleG === null ? USUAL_BOTTLE_ML : Math.round(row.bottleG / row.gPerMl),
@@ -62,16 +62,13 @@ function Bottles({ row, stock }: { row: Enough; stock: readonly StockRow[] }) {
   const item = sayItem(row.itemId);
   const haveG = inBottlesG(closed, bottleMl, openMl, row.gPerMl);
   const restG = haveG - row.wantedG;
-  const put = useSend('putStock');
+  const stored = useKeepStock();
   const keep = () =>
-    put.mutate(
+    stored.mutate(
       {
-        params: { id: row.itemId },
-        body: {
-          inHouseG: Math.round(haveG * 10) / 10,
-          packG: Math.round(bottleMl * row.gPerMl * 10) / 10,
-          price: stock.find((s) => s.itemId === row.itemId)?.price ?? null,
-        },
+        itemId: row.itemId,
+        inHouseG: Math.round(haveG * 10) / 10,
+        packG: Math.round(bottleMl * row.gPerMl * 10) / 10,
       },
       { onError: (error) => notify('error', say('common.notStored', { detail: sayError(error, '') ?? '' })) },
     );
@@ -89,7 +86,7 @@ function Bottles({ row, stock }: { row: Enough; stock: readonly StockRow[] }) {
           max={200}
           decimals={0}
           width={140}
-          onCommit={setClosed}
+          onValue={setClosed}
         />
         <QuantityField
           label={say('enough.holds')}
@@ -100,7 +97,7 @@ function Bottles({ row, stock }: { row: Enough; stock: readonly StockRow[] }) {
           decimals={0}
           unit="mL"
           width={130}
-          onCommit={setBottleMl}
+          onValue={setBottleMl}
         />
         <QuantityField
           label={say('enough.open')}
@@ -111,7 +108,7 @@ function Bottles({ row, stock }: { row: Enough; stock: readonly StockRow[] }) {
           decimals={0}
           unit="mL"
           width={150}
-          onCommit={setOpenMl}
+          onValue={setOpenMl}
         />
         <Button variant="outlined" onClick={() => void keep()}>
           {say('enough.keep')}

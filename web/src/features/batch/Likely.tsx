@@ -1,5 +1,3 @@
-import { Explain } from '../../shared/Explain.tsx';
-import { sayRich } from '../../words/rich.ts';
 import '../../words/places/batch.ts';
 import { type Job, type Kitchen, type MarkerId, type Program, spansOf } from '@big-ladle/core';
 import Box from '@mui/material/Box';
@@ -7,7 +5,9 @@ import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
 import { useEffect, useMemo, useState } from 'react';
 import { useBook } from '../../shared/book.ts';
+import { Explain } from '../../shared/Explain.tsx';
 import { role } from '../../theme/theme.ts';
+import { sayRich } from '../../words/rich.ts';
 import { duration, num, say } from '../../words/say.ts';
 import { useJob } from '../../workers/useJob.ts';
 

@@ -103,7 +103,7 @@ export function LotStir({ live }: { live: LiveBatch }) {
         decimals={0}
         unit="mL"
         width={170}
-        onCommit={setMl}
+        onValue={setMl}
         testId="lot-ml"
       />
       <Dial

@@ -98,7 +98,7 @@ export function LotsForm({ live, onDone }: { live: LiveBatch; onDone: () => void
             decimals={2}
             unit="L"
             width={130}
-            onCommit={(v) => change(r.id, { volumeL: v })}
+            onValue={(v) => change(r.id, { volumeL: v })}
             testId={`lot-litres-${i}`}
           />
           <Button

@@ -229,7 +229,7 @@ export function MeasureForm(props: {
               max={20}
               decimals={2}
               unit="L"
-              onCommit={setJugL}
+              onValue={setJugL}
               width={130}
             />
             <QuantityField
@@ -239,7 +239,7 @@ export function MeasureForm(props: {
               max={20}
               decimals={2}
               unit="L"
-              onCommit={setRest}
+              onValue={setRest}
               width={130}
               testId="measure-rest"
             />
@@ -284,7 +284,7 @@ export function MeasureForm(props: {
           min={0.1}
           max={100}
           unit="cm"
-          onCommit={setValue}
+          onValue={setValue}
           width={220}
           testId="measure-value"
           problem={
@@ -308,7 +308,7 @@ export function MeasureForm(props: {
             max={200}
             decimals={2}
             unit="kg"
-            onCommit={setValue}
+            onValue={setValue}
             width={220}
             testId="measure-value"
           />
@@ -332,7 +332,7 @@ export function MeasureForm(props: {
           min={-5}
           max={105}
           unit="°C"
-          onCommit={setValue}
+          onValue={setValue}
           width={220}
           testId="measure-value"
         />
@@ -344,7 +344,7 @@ export function MeasureForm(props: {
           min={0}
           max={85}
           unit="°Bx"
-          onCommit={setValue}
+          onValue={setValue}
           width={220}
           testId="measure-value"
           helper={say('measureForm.allThatIsDissolved')}
@@ -358,7 +358,7 @@ export function MeasureForm(props: {
             min={0.5}
             max={13}
             decimals={2}
-            onCommit={setValue}
+            onValue={setValue}
             width={220}
             testId="measure-value"
             helper={say('measureForm.aReadingAfterThe')}

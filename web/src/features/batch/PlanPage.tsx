@@ -1,5 +1,3 @@
-import { useMutation } from '@tanstack/react-query';
-import { send, tellError } from '../../shared/send.ts';
 import '../../words/places/batch.ts';
 import {
   type Batch,
@@ -12,6 +10,7 @@ import {
 } from '@big-ladle/core';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
+import { useMutation } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { Navigate, useNavigate, useParams, useSearchParams } from 'react-router';
 import { v7 as uuid } from 'uuid';
@@ -19,6 +18,7 @@ import { ApiError, ask } from '../../shared/api.ts';
 import { useBook } from '../../shared/book.ts';
 import { eventFor } from '../../shared/outbox.ts';
 import { keys, queryClient, useKitchen } from '../../shared/queries.ts';
+import { send, tellError } from '../../shared/send.ts';
 import { ThumbBar } from '../../shared/ThumbBar.tsx';
 import { useCoarseNow } from '../../shared/time.ts';
 import { ErrorPanel, Loading } from '../../shared/ui.tsx';

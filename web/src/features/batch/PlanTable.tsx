@@ -1,5 +1,3 @@
-import { Fold } from '../../shared/Fold.tsx';
-import { PageTitle } from '../../shared/PageTitle.tsx';
 import '../../words/places/batch.ts';
 import {
   acidEvidence,
@@ -37,8 +35,10 @@ import Box from '@mui/material/Box';
 import { lazy, type ReactNode, Suspense, useCallback, useDeferredValue, useMemo, useRef } from 'react';
 import { useSearchParams } from 'react-router';
 import { useBook } from '../../shared/book.ts';
+import { Fold } from '../../shared/Fold.tsx';
 import { WhoAsksFirst } from '../../shared/LotMarks.tsx';
 import { LaneDrawing } from '../../shared/lanes/LaneDrawing.tsx';
+import { PageTitle } from '../../shared/PageTitle.tsx';
 import { STAGE_IDS, type StageId, StageLine } from '../../shared/StageLine.tsx';
 import { Loading, Panel } from '../../shared/ui.tsx';
 import { fromLocalField, toLocalField } from '../../shared/zone.ts';

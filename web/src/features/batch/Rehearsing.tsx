@@ -1,5 +1,3 @@
-import { tellError, useSend } from '../../shared/send.ts';
-import { say } from '../../words/say.ts';
 import '../../words/places/batch.ts';
 import {
   cookNext,
@@ -16,7 +14,9 @@ import { v7 as uuid } from 'uuid';
 import { Choice } from '../../shared/Choice.tsx';
 import { notify } from '../../shared/notices.ts';
 import { readingAt } from '../../shared/readings.ts';
+import { tellError, useSend } from '../../shared/send.ts';
 import { heading, role, thumb } from '../../theme/theme.ts';
+import { say } from '../../words/say.ts';
 import { useProbeReadings } from './InstrumentStrip.tsx';
 import { TempChart } from './TempChart.tsx';
 import type { LiveBatch } from './useLiveBatch.ts';

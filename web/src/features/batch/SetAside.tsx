@@ -163,7 +163,7 @@ function Keep(props: { kind: LeftoverKind; residue: Residue | null; live: LiveBa
           decimals={0}
           unit="g"
           width={140}
-          onCommit={setMassG}
+          onValue={setMassG}
           testId="aside-grams"
         />
         <Counter

@@ -147,7 +147,7 @@ export function SomethingElse({ live, onDone }: { live: LiveBatch; onDone: () =>
               decimals={1}
               unit="g"
               width={140}
-              onCommit={setGrams}
+              onValue={setGrams}
             />
             {asked === grams && slip && <Alert severity="warning">{sayWarning(slip, hereL)}</Alert>}
             <Button

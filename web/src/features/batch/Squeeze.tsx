@@ -1,4 +1,3 @@
-import { sayRich } from '../../words/rich.ts';
 import '../../words/places/batch.ts';
 import { type EventBody, fruitToCome, type LineId, massG, type ProgramLine, volumeMl } from '@big-ladle/core';
 import Box from '@mui/material/Box';
@@ -10,6 +9,7 @@ import { notify } from '../../shared/notices.ts';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { role, thumb } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
+import { sayRich } from '../../words/rich.ts';
 import { num, say } from '../../words/say.ts';
 import type { LiveBatch } from './useLiveBatch.ts';
 
@@ -139,7 +139,7 @@ function OneJuice({ live, wanted }: { live: LiveBatch; wanted: Wanted }) {
           decimals={0}
           unit="mL"
           width={160}
-          onCommit={setGotMl}
+          onValue={setGotMl}
           testId="juice-ml"
         />
       </Box>

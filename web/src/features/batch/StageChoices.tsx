@@ -1,5 +1,3 @@
-import { Explain } from '../../shared/Explain.tsx';
-import { sayRich } from '../../words/rich.ts';
 import '../../words/places/batch.ts';
 import {
   type Choices,
@@ -17,11 +15,13 @@ import Button from '@mui/material/Button';
 import Slider from '@mui/material/Slider';
 import { Link } from 'react-router';
 import { Choice } from '../../shared/Choice.tsx';
+import { Explain } from '../../shared/Explain.tsx';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import type { StageId } from '../../shared/StageLine.tsx';
 import { Panel } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
 import { sayItem, sayPart } from '../../words/names.ts';
+import { sayRich } from '../../words/rich.ts';
 import { grams, num, percent, say } from '../../words/say.ts';
 
 export interface ChoosingProps {
@@ -207,7 +207,7 @@ function DrawChoices({
       max={max}
       decimals={0}
       unit="min"
-      onCommit={(v) => choose({ [key]: v })}
+      onValue={(v) => choose({ [key]: v })}
     />
   );
   const hours = (label: string, key: 'steepMin' | 'soakMin', max: number) => (
@@ -217,7 +217,7 @@ function DrawChoices({
       min={0.1}
       max={max}
       unit="h"
-      onCommit={(v) => choose({ [key]: Math.round(v * 60) })}
+      onValue={(v) => choose({ [key]: Math.round(v * 60) })}
     />
   );
   return (
@@ -326,7 +326,7 @@ function DrawChoices({
             max={60}
             decimals={0}
             unit={say('common.days')}
-            onCommit={(v) => choose({ matureMin: Math.round(v * 1440) })}
+            onValue={(v) => choose({ matureMin: Math.round(v * 1440) })}
           />
         )}
       </Box>

@@ -1,4 +1,3 @@
-import { PageTitle } from '../../shared/PageTitle.tsx';
 import '../../words/places/batch.ts';
 import { coldAfterMs } from '@big-ladle/core';
 import Box from '@mui/material/Box';
@@ -6,6 +5,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { Link } from 'react-router';
+import { PageTitle } from '../../shared/PageTitle.tsx';
 import { heading, role, thumb } from '../../theme/theme.ts';
 import { moment, say, sayCode } from '../../words/say.ts';
 import type { LiveBatch } from './useLiveBatch.ts';

@@ -84,7 +84,7 @@ function Instead(props: {
           decimals={1}
           unit="g"
           width={150}
-          onCommit={setMassG}
+          onValue={setMassG}
           testId="swap-grams"
         />
       )}

@@ -1,5 +1,3 @@
-import { Fold } from '../../shared/Fold.tsx';
-import { sayRich } from '../../words/rich.ts';
 import '../../words/places/batch.ts';
 import {
   DISSOLVES_FROM_C,
@@ -18,12 +16,14 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { Link } from 'react-router';
+import { Fold } from '../../shared/Fold.tsx';
 import { byHand } from '../../shared/handMeasure.ts';
 import { OwnVerdict } from '../../shared/OwnVerdict.tsx';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { Figure } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
+import { sayRich } from '../../words/rich.ts';
 import { celsius, grams, num, percent, say, volume } from '../../words/say.ts';
 import { PrimaryAction } from './PrimaryAction.tsx';
 import type { LiveBatch } from './useLiveBatch.ts';
@@ -227,7 +227,7 @@ export function SweetenForm({ live, onEnough }: { live: LiveBatch; onEnough?: ()
             max={20_000}
             decimals={0}
             unit="g"
-            onCommit={setOther}
+            onValue={setOther}
             width={170}
           />
           <Button

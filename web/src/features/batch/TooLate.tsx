@@ -1,4 +1,3 @@
-import { sayRich } from '../../words/rich.ts';
 import '../../words/places/batch.ts';
 import {
   type AwayWindow,
@@ -19,6 +18,7 @@ import { stepName } from '../../shared/batch/stepWords.ts';
 import { useBook } from '../../shared/book.ts';
 import { Panel } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
+import { sayRich } from '../../words/rich.ts';
 import { duration, moment, percent, say } from '../../words/say.ts';
 
 /** "Ready by" cannot be met: the step that binds, and three ways out, each with its price. */

@@ -1,10 +1,10 @@
-import { tellError, useSend } from '../../shared/send.ts';
 import '../../words/places/batch.ts';
 import type { Batch } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
+import { tellError, useSend } from '../../shared/send.ts';
 import { PageHead, Panel } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
 import { sayDrink } from '../../words/names.ts';

@@ -63,7 +63,7 @@ export function UseUp(props: {
         min={0.1}
         max={100_000}
         decimals={held.unit === 'gram' || held.unit === 'millilitre' ? 0 : 2}
-        onCommit={(count) => onAsk({ ...question, massG: count * held.gramsEach })}
+        onValue={(count) => onAsk({ ...question, massG: count * held.gramsEach })}
         testId="use-up-amount"
       />
       <TextField

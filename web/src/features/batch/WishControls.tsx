@@ -120,7 +120,7 @@ export function WishControls(props: {
               min={0.2}
               max={400}
               unit="L"
-              onCommit={(v) => ask({ kind: 'litres', litres: v })}
+              onValue={(v) => ask({ kind: 'litres', litres: v })}
               testId="wish-litres"
             />
           </>
@@ -164,7 +164,7 @@ function Guests({ question, onAsk }: { question: Servings; onAsk: (question: Ser
         min={1}
         max={500}
         decimals={0}
-        onCommit={(v) => ask({ people: Math.round(v) })}
+        onValue={(v) => ask({ people: Math.round(v) })}
         width={100}
         testId="people"
       />
@@ -174,7 +174,7 @@ function Guests({ question, onAsk }: { question: Servings; onAsk: (question: Ser
         min={1}
         max={40}
         decimals={0}
-        onCommit={(v) => ask({ each: Math.round(v) })}
+        onValue={(v) => ask({ each: Math.round(v) })}
         width={130}
         testId="glasses-each"
       />
@@ -185,7 +185,7 @@ function Guests({ question, onAsk }: { question: Servings; onAsk: (question: Ser
         max={2000}
         decimals={0}
         unit="mL"
-        onCommit={(v) => onAsk({ ...question, servingMl: v })}
+        onValue={(v) => onAsk({ ...question, servingMl: v })}
         width={130}
       />
       <Choice

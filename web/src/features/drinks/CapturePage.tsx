@@ -1,4 +1,3 @@
-import { pickWords } from '../../shared/pickWords.ts';
 import '../../words/places/drinks.ts';
 import {
   type CaptureEntry,
@@ -26,6 +25,7 @@ import { create } from 'zustand';
 import { createJSONStorage, persist } from 'zustand/middleware';
 import { useBook } from '../../shared/book.ts';
 import { Choice } from '../../shared/Choice.tsx';
+import { pickWords } from '../../shared/pickWords.ts';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { useKitchen } from '../../shared/queries.ts';
 import { serverNow } from '../../shared/time.ts';
@@ -158,7 +158,7 @@ export function CapturePage() {
                 min={0.05}
                 max={400}
                 unit="L"
-                onCommit={setMadeL}
+                onValue={setMadeL}
                 width={220}
               />
               <Asked
@@ -341,7 +341,7 @@ function PutIn({ tables, onAdd }: { tables: Tables; onAdd: (entry: CaptureEntry)
             max={100_000}
             decimals={1}
             unit="g"
-            onCommit={setBefore}
+            onValue={setBefore}
           />
           <QuantityField
             label={say('capturePage.after')}
@@ -350,7 +350,7 @@ function PutIn({ tables, onAdd }: { tables: Tables; onAdd: (entry: CaptureEntry)
             max={100_000}
             decimals={1}
             unit="g"
-            onCommit={setAfter}
+            onValue={setAfter}
             problem={wrong ? say('capturePage.moreThanBefore') : undefined}
           />
         </Box>
@@ -362,7 +362,7 @@ function PutIn({ tables, onAdd }: { tables: Tables; onAdd: (entry: CaptureEntry)
           max={100_000}
           decimals={1}
           unit={shown === 'counted' ? '' : 'mL'}
-          onCommit={setAmount}
+          onValue={setAmount}
         />
       )}
       <Button variant="contained" sx={{ minHeight: 56 }} disabled={!ready} onClick={add}>

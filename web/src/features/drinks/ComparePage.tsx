@@ -131,7 +131,7 @@ export function ComparePage() {
               max={60}
               unit="L"
               width={150}
-              onCommit={(v) => {
+              onValue={(v) => {
                 search.set('litres', String(v));
                 setSearch(search, { replace: true });
               }}

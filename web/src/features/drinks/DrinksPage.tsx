@@ -1,4 +1,3 @@
-import { sayRich } from '../../words/rich.ts';
 import '../../words/places/drinks.ts';
 import { type DrinkOverview, FAMILY_ROWS, type Recipe } from '@big-ladle/core';
 import Box from '@mui/material/Box';
@@ -15,6 +14,7 @@ import { useKitchen } from '../../shared/queries.ts';
 import { ErrorPanel, Loading, PageHead, Panel } from '../../shared/ui.tsx';
 import { heading, role } from '../../theme/theme.ts';
 import { sayDrink, sayFamily } from '../../words/names.ts';
+import { sayRich } from '../../words/rich.ts';
 import { duration, litres, say, sayCode } from '../../words/say.ts';
 import { useJob } from '../../workers/useJob.ts';
 import { useFavourites } from './favourites.ts';

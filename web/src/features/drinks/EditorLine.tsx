@@ -140,7 +140,7 @@ export function EditorLine(props: {
             decimals={1}
             unit={liquid ? 'mL' : 'g'}
             width={150}
-            onCommit={(value) => onChange({ massG: liquid ? value * liquid.densityGPerMl : value })}
+            onValue={(value) => onChange({ massG: liquid ? value * liquid.densityGPerMl : value })}
           />
         )}
         {rule.kind === 'cover' && (
@@ -152,7 +152,7 @@ export function EditorLine(props: {
             decimals={1}
             unit="cm"
             width={150}
-            onCommit={(plusCm) => onChange({ rule: { kind: 'cover', plusCm } })}
+            onValue={(plusCm) => onChange({ rule: { kind: 'cover', plusCm } })}
           />
         )}
         {rule.kind === 'byResult' && (
@@ -163,7 +163,7 @@ export function EditorLine(props: {
             max={20}
             decimals={2}
             width={150}
-            onCommit={(ratio) => onChange({ rule: { ...rule, ratio } })}
+            onValue={(ratio) => onChange({ rule: { ...rule, ratio } })}
           />
         )}
       </Box>

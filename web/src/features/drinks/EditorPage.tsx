@@ -1,5 +1,3 @@
-import { Explain } from '../../shared/Explain.tsx';
-import { sayError, send } from '../../shared/send.ts';
 import '../../words/places/drinks.ts';
 import {
   checkRecipe,
@@ -29,9 +27,11 @@ import { v7 as uuid } from 'uuid';
 import * as v from 'valibot';
 import { ApiError } from '../../shared/api.ts';
 import { useBook } from '../../shared/book.ts';
+import { Explain } from '../../shared/Explain.tsx';
 import { PlausibilityQuestions } from '../../shared/PlausibilityQuestions.tsx';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { useKitchen } from '../../shared/queries.ts';
+import { sayError, send } from '../../shared/send.ts';
 import { ErrorPanel, Figure, Loading, PageHead, Panel } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
 import { sayField } from '../../words/fields.ts';
@@ -251,7 +251,7 @@ function Editor(props: {
                   min={0.1}
                   max={400}
                   unit="L"
-                  onCommit={(basisL) => change({ basisL })}
+                  onValue={(basisL) => change({ basisL })}
                 />
                 <QuantityField
                   label={say('editorPage.sweetnessAimedAt')}
@@ -260,7 +260,7 @@ function Editor(props: {
                   max={40}
                   unit={say('common.gG')}
                   width={190}
-                  onCommit={(targetSweetnessPct) => change({ targetSweetnessPct })}
+                  onValue={(targetSweetnessPct) => change({ targetSweetnessPct })}
                 />
               </Box>
             </Box>

@@ -1,5 +1,3 @@
-import { GoesWellWith } from '../../shared/GoesWellWith.tsx';
-import { sayRich } from '../../words/rich.ts';
 import '../../words/places/drinks.ts';
 import {
   ALIAS_ROWS,
@@ -22,11 +20,13 @@ import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { useBook } from '../../shared/book.ts';
 import { Choice } from '../../shared/Choice.tsx';
+import { GoesWellWith } from '../../shared/GoesWellWith.tsx';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { useKitchen } from '../../shared/queries.ts';
 import { ErrorPanel, Loading, PageHead, Panel, Row } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
 import { sayFamily, sayItem } from '../../words/names.ts';
+import { sayRich } from '../../words/rich.ts';
 import { grams, handText, languageName, num, say, sayCode, volume } from '../../words/say.ts';
 
 /** How pale or pungent a root is, against the middling one of the tables. */
@@ -117,7 +117,7 @@ export function FactsPage() {
                 min={0.1}
                 max={20_000}
                 unit="g"
-                onCommit={setMassG}
+                onValue={setMassG}
                 width={220}
               />
               {isRoot && (
@@ -160,7 +160,7 @@ export function FactsPage() {
               max={20_000}
               decimals={0}
               unit="mL"
-              onCommit={setJuiceMl}
+              onValue={setJuiceMl}
             />
             {(['hand', 'blender', 'juicer'] as const).map((tool) => {
               const need =

@@ -1,4 +1,3 @@
-import { sayRich } from '../../words/rich.ts';
 import '../../words/places/drinks.ts';
 import {
   asHandMeasures,
@@ -14,6 +13,7 @@ import Box from '@mui/material/Box';
 import { Link } from 'react-router';
 import { role } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
+import { sayRich } from '../../words/rich.ts';
 import { grams, handText, num, say, sayCode, volume } from '../../words/say.ts';
 
 /** What a cook asks of one line: what it is by the piece, what may stand in for it, how much is usual. */

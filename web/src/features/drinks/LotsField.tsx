@@ -66,7 +66,7 @@ export function LotsField(props: { step: RecipeStep; onChange: (lots: RecipeLot[
               decimals={inLitres ? 2 : 0}
               unit={inLitres ? 'L' : '%'}
               width={120}
-              onCommit={(value) =>
+              onValue={(value) =>
                 change(lot.id, () =>
                   inLitres ? { ...rest, volumeL: value } : { ...rest, share: value / 100 },
                 )

@@ -129,7 +129,7 @@ export function NewIngredient(props: {
             max={100}
             unit="g"
             width={170}
-            onCommit={(sugarPer100) => setFigures({ ...figures, sugarPer100 })}
+            onValue={(sugarPer100) => setFigures({ ...figures, sugarPer100 })}
           />
           {drink && (
             <QuantityField
@@ -139,7 +139,7 @@ export function NewIngredient(props: {
               max={100}
               unit="g/L"
               width={200}
-              onCommit={(sourGPerL) => setFigures({ ...figures, sourGPerL })}
+              onValue={(sourGPerL) => setFigures({ ...figures, sourGPerL })}
             />
           )}
           {sort === 'drink' && (
@@ -151,7 +151,7 @@ export function NewIngredient(props: {
                 max={96}
                 unit="%"
                 width={130}
-                onCommit={(abvPct) => setFigures({ ...figures, abvPct })}
+                onValue={(abvPct) => setFigures({ ...figures, abvPct })}
               />
               <Choice
                 label={say('newIngredient.madeHow')}

@@ -1,4 +1,3 @@
-import { sayRich } from '../../words/rich.ts';
 import '../../words/places/drinks.ts';
 import {
   keepingOfMix,
@@ -23,6 +22,7 @@ import { useCoarseNow } from '../../shared/time.ts';
 import { Caution, Figure, Loading, PageHead, Panel, Row } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
+import { sayRich } from '../../words/rich.ts';
 import { days, grams, moment, num, say, sayReason, volume } from '../../words/say.ts';
 
 interface Leg {
@@ -103,7 +103,7 @@ export function PartsPage() {
                   min={0.1}
                   max={20}
                   width={90}
-                  onCommit={(v) => put(i, { parts: v })}
+                  onValue={(v) => put(i, { parts: v })}
                 />
                 <QuantityField
                   label={say('partsPage.measured')}
@@ -113,7 +113,7 @@ export function PartsPage() {
                   decimals={0}
                   unit={leg.unit}
                   width={150}
-                  onCommit={(v) => put(i, { amount: v })}
+                  onValue={(v) => put(i, { amount: v })}
                   testId={`leg-amount-${i}`}
                 />
                 <Choice
@@ -209,7 +209,7 @@ export function PartsPage() {
                   min={1}
                   max={9}
                   width={150}
-                  onCommit={setPh}
+                  onValue={setPh}
                   testId="parts-ph"
                 />
                 {pH !== null && <Button onClick={() => setPh(null)}>{say('partsPage.notRead')}</Button>}
@@ -262,7 +262,7 @@ function Maturing(props: { startMs: number; days: number; onDays: (days: number)
         decimals={0}
         unit={say('common.days')}
         width={170}
-        onCommit={onDays}
+        onValue={onDays}
       />
       <Box sx={{ mt: 1 }}>
         {sayRich('partsPage.putByNowIn', {

@@ -1,7 +1,7 @@
+import '../../words/places/drinks.ts';
 import { send } from '../../shared/send.ts';
 import { ThumbBar } from '../../shared/ThumbBar.tsx';
 import { sayRich } from '../../words/rich.ts';
-import '../../words/places/drinks.ts';
 import '../../words/places/recipeText.ts';
 import {
   guidanceAt,

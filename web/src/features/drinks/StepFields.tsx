@@ -76,7 +76,7 @@ export function StepFieldInput({
       decimals={0}
       width={120}
       {...limits}
-      onCommit={commit}
+      onValue={commit}
     />
   );
   const pick = (
@@ -107,7 +107,7 @@ export function StepFieldInput({
           decimals={0}
           unit="min"
           width={110}
-          onCommit={(minutes) => set({ minutes, minutesPerL: undefined })}
+          onValue={(minutes) => set({ minutes, minutesPerL: undefined })}
         />
       );
     case 'range':
@@ -216,7 +216,7 @@ export function StepFieldInput({
           decimals={0}
           unit="×"
           width={130}
-          onCommit={(times) => {
+          onValue={(times) => {
             const passes = SIEVES.flatMap((id) => {
               const n = id === by ? times : (step.passes?.find((p) => p.by === id)?.times ?? 0);
               return n > 0 ? [{ by: id, times: n }] : [];
@@ -309,7 +309,7 @@ export function StepFieldInput({
                 decimals={0}
                 unit="%"
                 width={260}
-                onCommit={(percent) => {
+                onValue={(percent) => {
                   const others = (step.shares ?? []).filter((s) => s.lineId !== lineId);
                   // All of it is as usual.
                   const shares =

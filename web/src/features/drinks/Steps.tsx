@@ -1,4 +1,3 @@
-import { sayRich } from '../../words/rich.ts';
 import '../../words/places/drinks.ts';
 import {
   handlesOnly,
@@ -34,6 +33,7 @@ import TextField from '@mui/material/TextField';
 import { v7 as uuid } from 'uuid';
 import { role } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
+import { sayRich } from '../../words/rich.ts';
 import { say } from '../../words/say.ts';
 import { announceMoves } from './announceMoves.ts';
 import { StepCard } from './StepCard.tsx';

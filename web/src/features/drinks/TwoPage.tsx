@@ -1,5 +1,3 @@
-import { Explain } from '../../shared/Explain.tsx';
-import type { Term } from '../../shared/help.ts';
 import '../../words/places/drinks.ts';
 import {
   finishedL,
@@ -16,6 +14,8 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useSearchParams } from 'react-router';
 import { useBook } from '../../shared/book.ts';
+import { Explain } from '../../shared/Explain.tsx';
+import type { Term } from '../../shared/help.ts';
 import { useKitchen } from '../../shared/queries.ts';
 import { lineGrams } from '../../shared/recipeText/goesIn.ts';
 import { ErrorPanel, Loading, PageHead, Panel } from '../../shared/ui.tsx';

@@ -1,5 +1,3 @@
-import { keys } from '../../shared/queries.ts';
-import { sayError, send } from '../../shared/send.ts';
 import '../../words/places/kitchen.ts';
 import { type BackupFile, ROUTES } from '@big-ladle/core';
 import Alert from '@mui/material/Alert';
@@ -10,6 +8,8 @@ import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { ask } from '../../shared/api.ts';
 import { Fold } from '../../shared/Fold.tsx';
+import { keys } from '../../shared/queries.ts';
+import { sayError, send } from '../../shared/send.ts';
 import { useCoarseNow } from '../../shared/time.ts';
 import { Panel, Row } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';

@@ -1,4 +1,3 @@
-import { pickWords } from '../../shared/pickWords.ts';
 import '../../words/places/kitchen.ts';
 import { ALCOHOL_UNIT_ROWS, type House, type Kitchen, SHIPPED_TABLES } from '@big-ladle/core';
 import Autocomplete from '@mui/material/Autocomplete';
@@ -7,6 +6,7 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { houseOf } from '../../shared/house.ts';
+import { pickWords } from '../../shared/pickWords.ts';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import type { SaveKitchen } from '../../shared/saveKitchen.ts';
 import { Panel } from '../../shared/ui.tsx';

@@ -1,4 +1,3 @@
-import { sayError, useSend } from '../../shared/send.ts';
 import '../../words/places/kitchen.ts';
 import {
   FAILING_KINDS,
@@ -15,6 +14,7 @@ import { lazy, Suspense, useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { useInstruments } from '../../shared/queries.ts';
 import { useReadings } from '../../shared/readings.ts';
+import { sayError, useSend } from '../../shared/send.ts';
 import { serverNow } from '../../shared/time.ts';
 import { Panel, Row } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';

@@ -1,4 +1,3 @@
-import { KITCHEN_PARTS, KitchenParts } from './KitchenParts.tsx';
 import '../../words/places/kitchen.ts';
 import { DATE_ORDERS, FIRST_DAYS, type Kitchen, potCapacityMl, unitOf } from '@big-ladle/core';
 import Alert from '@mui/material/Alert';
@@ -29,6 +28,7 @@ import {
 } from './dialogs.tsx';
 import { HousePanel } from './HousePanel.tsx';
 import { InstrumentsPanel } from './InstrumentsPanel.tsx';
+import { KITCHEN_PARTS, KitchenParts } from './KitchenParts.tsx';
 import { LabelsPanel } from './LabelsPanel.tsx';
 import { MessagesPanel } from './MessagesPanel.tsx';
 import { measureName } from './names.ts';

@@ -129,7 +129,7 @@ export function LabelsPanel({ kitchen, save }: { kitchen: Kitchen; save: SaveKit
             max={100}
             unit="g"
             width={150}
-            onCommit={setSugar}
+            onValue={setSugar}
             testId="label-sugar"
           />
           {liquid && (
@@ -141,7 +141,7 @@ export function LabelsPanel({ kitchen, save }: { kitchen: Kitchen; save: SaveKit
                 max={85}
                 unit="°Bx"
                 width={150}
-                onCommit={setBrix}
+                onValue={setBrix}
               />
               <QuantityField
                 label={say('labelsPanel.sourness')}
@@ -150,7 +150,7 @@ export function LabelsPanel({ kitchen, save }: { kitchen: Kitchen; save: SaveKit
                 max={150}
                 unit="g/L"
                 width={130}
-                onCommit={setSour}
+                onValue={setSour}
               />
               <QuantityField
                 label={say('labelsPanel.alcohol')}
@@ -159,7 +159,7 @@ export function LabelsPanel({ kitchen, save }: { kitchen: Kitchen; save: SaveKit
                 max={96}
                 unit="%"
                 width={120}
-                onCommit={setAbv}
+                onValue={setAbv}
               />
             </>
           )}

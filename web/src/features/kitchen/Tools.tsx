@@ -1,4 +1,3 @@
-import { say } from '../../words/say.ts';
 import '../../words/places/kitchen.ts';
 import type { Kitchen, KitchenTools } from '@big-ladle/core';
 import Box from '@mui/material/Box';
@@ -6,6 +5,7 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import Switch from '@mui/material/Switch';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { Panel } from '../../shared/ui.tsx';
+import { say } from '../../words/say.ts';
 
 /** Tools whose size decides in how many loads the work goes. */
 export function ToolsPanel({

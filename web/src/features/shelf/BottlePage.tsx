@@ -1,5 +1,3 @@
-import { Explain } from '../../shared/Explain.tsx';
-import { sayRich } from '../../words/rich.ts';
 import '../../words/places/shelf.ts';
 import {
   type BottleItem,
@@ -23,6 +21,7 @@ import Button from '@mui/material/Button';
 import { lazy, Suspense, useMemo } from 'react';
 import { Link, useParams } from 'react-router';
 import { BottleDrawing } from '../../shared/drawings/BottleDrawing.tsx';
+import { Explain } from '../../shared/Explain.tsx';
 import { Guidance } from '../../shared/Guidance.tsx';
 import { LotMarks } from '../../shared/LotMarks.tsx';
 import { notify } from '../../shared/notices.ts';
@@ -41,6 +40,7 @@ import { useCoarseNow } from '../../shared/time.ts';
 import { Caution, ErrorPanel, Figure, Loading, PageHead, Panel } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
 import { sayDrinkOf, saySize } from '../../words/names.ts';
+import { sayRich } from '../../words/rich.ts';
 import { days, grams, moment, num, percent, say, sayCode, sayReason, volume } from '../../words/say.ts';
 import { BottleDeeds } from './BottleDeeds.tsx';
 import { History } from './History.tsx';

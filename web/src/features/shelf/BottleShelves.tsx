@@ -1,4 +1,3 @@
-import { type Stack, stacked } from './equalBottles.ts';
 import '../../words/places/shelf.ts';
 import Box from '@mui/material/Box';
 import { useWindowVirtualizer } from '@tanstack/react-virtual';
@@ -9,6 +8,7 @@ import type { Living } from '../../shared/shelf.ts';
 import { heading, role } from '../../theme/theme.ts';
 import { sayDrinkOf } from '../../words/names.ts';
 import { days, moment, say, volume } from '../../words/say.ts';
+import { type Stack, stacked } from './equalBottles.ts';
 import { deadlineWord, TONE } from './lifeDisplay.tsx';
 
 /** Bottles under one heading; without a heading they are all that there is. */

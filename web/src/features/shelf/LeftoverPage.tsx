@@ -113,7 +113,7 @@ export function LeftoverPage(props: ThingInput & { thing: Extract<ShelfThing, { 
                 max={Math.max(1, Math.ceil(life.leftG))}
                 decimals={0}
                 unit="g"
-                onCommit={setAmount}
+                onValue={setAmount}
                 testId="used-grams"
               />
             )}

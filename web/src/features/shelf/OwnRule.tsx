@@ -32,7 +32,7 @@ export function OwnRule(props: { recipeId: string; life: BottleLife; toolDays: n
           max={365}
           decimals={0}
           width={110}
-          onCommit={(v) => setValue(Math.round(v))}
+          onValue={(v) => setValue(Math.round(v))}
           testId="own-days"
         />
         <Button

@@ -1,4 +1,3 @@
-import { sayRich } from '../../words/rich.ts';
 import '../../words/places/shelf.ts';
 import { type Message, messagesOf, type Reminder, startOfToday } from '@big-ladle/core';
 import Box from '@mui/material/Box';
@@ -13,6 +12,7 @@ import type { Shelf } from '../../shared/shelf.ts';
 import { Panel, Row } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
 import { sayDrink, sayDrinkOf } from '../../words/names.ts';
+import { sayRich } from '../../words/rich.ts';
 import { celsius, dayOf, litres, moment, say, volume } from '../../words/say.ts';
 import '../../words/places/items.ts';
 

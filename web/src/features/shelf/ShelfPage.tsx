@@ -1,4 +1,3 @@
-import { sayRich } from '../../words/rich.ts';
 import '../../words/places/shelf.ts';
 import { MINUTE_MS, placeKindRow, spaceIn, spellCostMin, trackAt, warmSpells } from '@big-ladle/core';
 import Box from '@mui/material/Box';
@@ -12,6 +11,7 @@ import { useCoarseNow } from '../../shared/time.ts';
 import { ErrorPanel, Loading, PageHead, Panel } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
 import { sayDrink } from '../../words/names.ts';
+import { sayRich } from '../../words/rich.ts';
 import { celsius, duration, litres, num, percent, say, weekday } from '../../words/say.ts';
 import { BottleShelves, type ShelfGroup } from './BottleShelves.tsx';
 

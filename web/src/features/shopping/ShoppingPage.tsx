@@ -1,7 +1,3 @@
-import { Fold } from '../../shared/Fold.tsx';
-import { GoesWellWith } from '../../shared/GoesWellWith.tsx';
-import { sayError, useSend } from '../../shared/send.ts';
-import { sayRich } from '../../words/rich.ts';
 import '../../words/places/shopping.ts';
 import {
   goesWith,
@@ -19,14 +15,18 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { usePlans } from '../../shared/batchQueries.ts';
-import { useBook, useStock } from '../../shared/book.ts';
+import { useBook, useKeepStock, useStock } from '../../shared/book.ts';
+import { Fold } from '../../shared/Fold.tsx';
+import { GoesWellWith } from '../../shared/GoesWellWith.tsx';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { useKitchen } from '../../shared/queries.ts';
 import { saveText } from '../../shared/saveText.ts';
+import { sayError } from '../../shared/send.ts';
 import { useCoarseNow } from '../../shared/time.ts';
 import { ErrorPanel, Figure, Loading, PageHead, Panel } from '../../shared/ui.tsx';
 import { heading, role } from '../../theme/theme.ts';
 import { sayDrink, sayItem } from '../../words/names.ts';
+import { sayRich } from '../../words/rich.ts';
 import { grams, litres, num, say } from '../../words/say.ts';
 import { buyText, csvOf, rowName } from './listWords.ts';
 
@@ -194,12 +194,9 @@ function ShopRow(props: {
   onOpen: () => void;
 }) {
   const { row, stock, open } = props;
-  const put = useSend('putStock');
-  const problem = sayError(put.error, say('shoppingPage.theKitchenServerDoes'));
-  const save = (change: Partial<StockRow>) => {
-    const { itemId: _, ...before } = stock ?? { itemId: row.id, inHouseG: 0, packG: null, price: null };
-    put.mutate({ params: { id: row.id }, body: { ...before, ...change } });
-  };
+  const keep = useKeepStock();
+  const problem = sayError(keep.error, say('shoppingPage.theKitchenServerDoes'));
+  const save = (change: Partial<StockRow>) => keep.mutate({ itemId: row.id, ...change });
   return (
     <Box sx={{ borderBottom: `1px solid ${role('hairline')}`, py: 0.75 }} data-testid={`buy-${row.id}`}>
       <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'baseline', flexWrap: 'wrap' }}>
@@ -252,7 +249,7 @@ function ShopRow(props: {
             max={500_000}
             decimals={0}
             unit="g"
-            onCommit={(inHouseG) => void save({ inHouseG })}
+            onCommit={(inHouseG) => save({ inHouseG })}
           />
           {row.what === 'item' && (
             <QuantityField
@@ -261,7 +258,7 @@ function ShopRow(props: {
               min={0.1}
               max={500_000}
               unit="g"
-              onCommit={(packG) => void save({ packG })}
+              onCommit={(packG) => save({ packG })}
             />
           )}
           <QuantityField
@@ -270,7 +267,7 @@ function ShopRow(props: {
             min={0}
             max={100_000}
             decimals={2}
-            onCommit={(price) => void save({ price })}
+            onCommit={(price) => save({ price })}
           />
           {problem && <Alert severity="error">{problem}</Alert>}
         </Box>

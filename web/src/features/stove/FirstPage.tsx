@@ -1,4 +1,3 @@
-import { PageTitle } from '../../shared/PageTitle.tsx';
 import '../../words/places/stove.ts';
 import {
   type BurnerKind,
@@ -22,6 +21,7 @@ import { useBook } from '../../shared/book.ts';
 import { Choice } from '../../shared/Choice.tsx';
 import { FileButton } from '../../shared/FileButton.tsx';
 import { ImportProgress } from '../../shared/ImportProgress.tsx';
+import { PageTitle } from '../../shared/PageTitle.tsx';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { keys, queryClient, takeKitchen } from '../../shared/queries.ts';
 import { Panel } from '../../shared/ui.tsx';
@@ -152,7 +152,7 @@ export function FirstPage({ doc, nowMs }: { doc: KitchenDoc; nowMs: number }) {
               min={1}
               max={160}
               decimals={1}
-              onCommit={(v) => {
+              onValue={(v) => {
                 setSize(v);
                 setAbout(({ diameterCm: _, heightCm: __, ...rest }) => rest);
               }}

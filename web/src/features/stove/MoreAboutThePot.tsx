@@ -1,4 +1,3 @@
-import { Fold } from '../../shared/Fold.tsx';
 import '../../words/places/stove.ts';
 import { type BurnerKind, type Pot, potCapacityMl } from '@big-ladle/core';
 import Alert from '@mui/material/Alert';
@@ -6,6 +5,7 @@ import Box from '@mui/material/Box';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Switch from '@mui/material/Switch';
 import TextField from '@mui/material/TextField';
+import { Fold } from '../../shared/Fold.tsx';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { litres, say } from '../../words/say.ts';
 
@@ -37,7 +37,7 @@ export function MoreAboutThePot(props: {
             min={8}
             max={80}
             decimals={1}
-            onCommit={(diameterCm) => onPot({ ...shape, diameterCm })}
+            onValue={(diameterCm) => onPot({ ...shape, diameterCm })}
             width={160}
           />
           <QuantityField
@@ -46,7 +46,7 @@ export function MoreAboutThePot(props: {
             min={4}
             max={80}
             decimals={1}
-            onCommit={(heightCm) => onPot({ ...shape, heightCm })}
+            onValue={(heightCm) => onPot({ ...shape, heightCm })}
             width={160}
           />
         </Box>

@@ -1,4 +1,3 @@
-import { sayRich } from '../../words/rich.ts';
 import '../../words/places/stove.ts';
 import { climateAt, KEEPING, MINUTE_MS, pressureAlarm, spellCostMin, warmSpells } from '@big-ladle/core';
 import Box from '@mui/material/Box';
@@ -10,6 +9,7 @@ import { useCoarseNow } from '../../shared/time.ts';
 import { Loading, Panel } from '../../shared/ui.tsx';
 import { heading, role } from '../../theme/theme.ts';
 import { sayDrink, saySize } from '../../words/names.ts';
+import { sayRich } from '../../words/rich.ts';
 import { celsius, duration, moment, num, say, timeOfDay } from '../../words/say.ts';
 
 /** Of a table full of bottles the first to go back are told. */

@@ -1,7 +1,7 @@
+import '../../words/places/recipeText.ts';
 import { finishedL, type Kitchen, type ProgramLine, type Tables } from '@big-ladle/core';
 import { sayItem } from '../../words/names.ts';
 import { duration, grams, litres, num, say, sayCode } from '../../words/say.ts';
-import '../../words/places/recipeText.ts';
 import { lineAmount } from '../batch/lineAmount.ts';
 import type { TextInput } from './types.ts';
 

@@ -1,3 +1,4 @@
+import '../../words/places/batch.ts';
 import {
   BOOK,
   type Kitchen,
@@ -14,7 +15,6 @@ import { describe, expect, it } from 'vitest';
 import { LONG_DRINKS } from '../../../../core/src/ownDrinks/long.fixtures.ts';
 import { SHORT_DRINKS } from '../../../../core/src/ownDrinks/short.fixtures.ts';
 import { KITCHEN, TABLES } from '../../../../core/src/testKitchen.ts';
-import '../../words/places/batch.ts';
 import '../../words/places/drinks.ts';
 import { finishedL } from '@big-ladle/core';
 import { sayItem } from '../../words/names.ts';

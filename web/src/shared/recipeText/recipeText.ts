@@ -1,8 +1,8 @@
+import '../../words/places/recipeText.ts';
 import { lanesOf, largestFilling, standsSideBySide } from '@big-ladle/core';
 import { sayDrink } from '../../words/names.ts';
 
 import { grams, num, say, volume } from '../../words/say.ts';
-import '../../words/places/recipeText.ts';
 import { partsOnShelf } from '../batch/stepWords.ts';
 import { laneSentences } from '../lanes/laneWords.ts';
 import { goesIn, makes } from './goesIn.ts';

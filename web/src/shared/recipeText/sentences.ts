@@ -1,3 +1,4 @@
+import '../../words/places/recipeText.ts';
 import {
   BLENDER,
   BOWL,
@@ -16,7 +17,6 @@ import {
 } from '@big-ladle/core';
 import { sayItem, sayLot } from '../../words/names.ts';
 import { celsius, duration, has, num, say, sayCode } from '../../words/say.ts';
-import '../../words/places/recipeText.ts';
 import { decimalsOf, lineGrams, measured, poured } from './goesIn.ts';
 import { type MainStep, mainSteps } from './mainSteps.ts';
 import type { TextInput } from './types.ts';

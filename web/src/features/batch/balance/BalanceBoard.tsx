@@ -1,6 +1,3 @@
-import { Explain } from '../../../shared/Explain.tsx';
-import type { Term } from '../../../shared/help.ts';
-import { sayRich } from '../../../words/rich.ts';
 import '../../../words/places/batch.ts';
 import {
   abvPct,
@@ -27,9 +24,12 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { memo, type ReactNode, useCallback, useDeferredValue, useMemo, useRef, useState } from 'react';
 import { useLikedPoints } from '../../../shared/batchQueries.ts';
+import { Explain } from '../../../shared/Explain.tsx';
+import type { Term } from '../../../shared/help.ts';
 import { alcoholUnitOf, houseOf } from '../../../shared/house.ts';
 import { Figure, Panel } from '../../../shared/ui.tsx';
 import { role } from '../../../theme/theme.ts';
+import { sayRich } from '../../../words/rich.ts';
 import { litres, num, percent, say, sayCode } from '../../../words/say.ts';
 import { pointOf, withUnits } from './arrows.ts';
 import { Plane } from './Plane.tsx';

@@ -1,4 +1,3 @@
-import { sayRich } from '../../../words/rich.ts';
 import '../../../words/places/batch.ts';
 import {
   type Composition,
@@ -16,6 +15,7 @@ import { QuantityField } from '../../../shared/QuantityField.tsx';
 import { Caution, Panel } from '../../../shared/ui.tsx';
 import { role, thumb } from '../../../theme/theme.ts';
 import { sayItem } from '../../../words/names.ts';
+import { sayRich } from '../../../words/rich.ts';
 import { grams, num, say, volume } from '../../../words/say.ts';
 
 /** What was tried on a cup, as much of it as the whole drink wants, with what does not scale. */
@@ -55,7 +55,7 @@ export function CupTrial(props: {
             decimals={0}
             unit="mL"
             width={140}
-            onCommit={setCupMl}
+            onValue={setCupMl}
           />
           <QuantityField
             label={say('cupTrial.soMuch')}
@@ -65,7 +65,7 @@ export function CupTrial(props: {
             decimals={1}
             unit={liquid ? 'mL' : 'g'}
             width={130}
-            onCommit={setAmount}
+            onValue={setAmount}
             testId="trial-amount"
           />
         </Box>

@@ -115,7 +115,7 @@ const Small = memo(function Small(props: {
         decimals={0}
         unit="mL"
         width={150}
-        onCommit={props.onMl}
+        onValue={props.onMl}
       />
       <QuantityField
         label={say('served.aDay')}
@@ -124,7 +124,7 @@ const Small = memo(function Small(props: {
         max={20}
         decimals={0}
         width={90}
-        onCommit={props.onADay}
+        onValue={props.onADay}
       />
     </Box>
   );

@@ -1,4 +1,3 @@
-import { sayRich } from '../../../words/rich.ts';
 import '../../../words/places/batch.ts';
 import {
   type Composition,
@@ -27,6 +26,7 @@ import { PickItem } from '../../../shared/PickItem.tsx';
 import { Panel, Row } from '../../../shared/ui.tsx';
 import { role } from '../../../theme/theme.ts';
 import { sayItem } from '../../../words/names.ts';
+import { sayRich } from '../../../words/rich.ts';
 import { celsius, grams, num, say, volume } from '../../../words/say.ts';
 
 /** Sour enough to take the place of lemon, g/L as citric. */

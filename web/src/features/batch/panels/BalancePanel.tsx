@@ -1,5 +1,3 @@
-import { Explain } from '../../../shared/Explain.tsx';
-import type { Term } from '../../../shared/help.ts';
 import '../../../words/places/batch.ts';
 import { type GlassFacts, glassFacts, largestFilling, saysAlcohol } from '@big-ladle/core';
 import Box from '@mui/material/Box';
@@ -7,6 +5,8 @@ import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
 import { colours } from '../../../shared/batch/liquorColour.ts';
 import { Spoon } from '../../../shared/drawings/Spoon.tsx';
+import { Explain } from '../../../shared/Explain.tsx';
+import type { Term } from '../../../shared/help.ts';
 import { houseOf } from '../../../shared/house.ts';
 import { Figure, Panel, Row } from '../../../shared/ui.tsx';
 import { role } from '../../../theme/theme.ts';

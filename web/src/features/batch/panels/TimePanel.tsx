@@ -1,8 +1,8 @@
-import { Fold } from '../../../shared/Fold.tsx';
 import '../../../words/places/batch.ts';
 import type { Kitchen, Program, Schedule, Timetable } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import { stepName } from '../../../shared/batch/stepWords.ts';
+import { Fold } from '../../../shared/Fold.tsx';
 import { Panel, Row } from '../../../shared/ui.tsx';
 import { role } from '../../../theme/theme.ts';
 import { sayDrink } from '../../../words/names.ts';

@@ -21,7 +21,7 @@ export function OwnClock({ live, onDone }: { live: LiveBatch; onDone: () => void
         max={1440}
         decimals={1}
         unit="min"
-        onCommit={setMinutes}
+        onValue={setMinutes}
         width={140}
       />
       {presets.map((code) => (

@@ -27,7 +27,7 @@ export function Retime({ live, onDone }: { live: LiveBatch; onDone: () => void }
         max={most}
         decimals={0}
         unit={say('stovePage.minAgo')}
-        onCommit={setMinutes}
+        onValue={setMinutes}
         width={240}
         testId="retime-minutes"
       />

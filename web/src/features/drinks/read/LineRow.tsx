@@ -124,7 +124,7 @@ export function LineRow(props: {
             max={100_000}
             unit="g"
             width={170}
-            onCommit={(g) => onFix({ massG: g })}
+            onValue={(g) => onFix({ massG: g })}
           />
           {line.itemId ? (
             !sure && (

@@ -85,7 +85,7 @@ export function StepRow(props: {
                     max={10_000}
                     unit="min"
                     width={170}
-                    onCommit={(minutes) => onFix({ minutes })}
+                    onValue={(minutes) => onFix({ minutes })}
                   />
                 )}
                 {sure ? (

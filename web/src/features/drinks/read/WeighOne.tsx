@@ -44,7 +44,7 @@ export function WeighOne({ itemId, measureId }: { itemId: string; measureId: str
         max={10_000}
         unit="g"
         width={280}
-        onCommit={setMassG}
+        onValue={setMassG}
       />
       <Button size="small" variant="outlined" disabled={massG === null} onClick={keep}>
         {say('common.keepIt')}

@@ -1,5 +1,3 @@
-import { saySize } from '../../../words/names.ts';
-import { sayRich } from '../../../words/rich.ts';
 import '../../../words/places/shelf.ts';
 import { portionStrength } from '@big-ladle/core';
 import Alert from '@mui/material/Alert';
@@ -22,6 +20,8 @@ import { type Shelf, useShelf } from '../../../shared/shelf.ts';
 import { useCoarseNow } from '../../../shared/time.ts';
 import { ErrorPanel, Loading, PageHead, Panel } from '../../../shared/ui.tsx';
 import { role } from '../../../theme/theme.ts';
+import { saySize } from '../../../words/names.ts';
+import { sayRich } from '../../../words/rich.ts';
 import { num, say } from '../../../words/say.ts';
 import '../../../words/places/items.ts';
 import { codeOf } from '../../../shared/squareCode.ts';
@@ -235,7 +235,7 @@ function Labels({ shelf, nowMs }: { shelf: Shelf; nowMs: number }) {
                   max={perPage - 1}
                   decimals={0}
                   fullWidth
-                  onCommit={(v) => setSkip(Math.round(v))}
+                  onValue={(v) => setSkip(Math.round(v))}
                   testId="skip"
                 />
               )}

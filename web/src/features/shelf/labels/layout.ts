@@ -1,6 +1,6 @@
+import '../../../words/places/shelf.ts';
 import type { CodeMatrix } from '../../../shared/squareCode.ts';
 import { say } from '../../../words/say.ts';
-import '../../../words/places/shelf.ts';
 /** What stands on one label. */
 export interface LabelText {
   itemId: string;

@@ -1,9 +1,9 @@
-import { say } from '../../../words/say.ts';
 import '../../../words/places/shelf.ts';
 import fontkit from '@cantoo/fontkit';
 import { PDFDocument, rgb } from '@cantoo/pdf-lib';
 import regularUrl from '@expo-google-fonts/atkinson-hyperlegible-next/400Regular/AtkinsonHyperlegibleNext_400Regular.ttf?url';
 import boldUrl from '@expo-google-fonts/atkinson-hyperlegible-next/700Bold/AtkinsonHyperlegibleNext_700Bold.ttf?url';
+import { say } from '../../../words/say.ts';
 import type { LabelPart } from './layout.ts';
 import type { SheetFormat } from './sheets.ts';
 

@@ -1,5 +1,5 @@
-import { type MessageKey, num, say } from '../../../words/say.ts';
 import '../../../words/places/shelf.ts';
+import { type MessageKey, num, say } from '../../../words/say.ts';
 /** A sheet of labels, or a roll, in millimetres. */
 export interface SheetFormat {
   id: string;
