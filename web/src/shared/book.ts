@@ -35,11 +35,16 @@ export interface WholeBook {
 
 const SHIPPED: WholeBook = { book: BOOK, own: [], facts: [], custom: ownRows([]), tables: SHIPPED_TABLES };
 
-function bookOf(doc: OwnBook): WholeBook {
+async function askOwnBook(): Promise<OwnBook> {
+  const doc = await ask(ROUTES.recipes, {});
   knowNames(
     doc.recipes.map((r) => [r.id, r.name ?? r.id] as const),
     doc.ingredients.map((f) => [f.id, f.name] as const),
   );
+  return doc;
+}
+
+function bookOf(doc: OwnBook): WholeBook {
   const custom = ownRows(doc.ingredients);
   return {
     book: [...BOOK, ...doc.recipes],
@@ -52,16 +57,11 @@ function bookOf(doc: OwnBook): WholeBook {
 
 /** The whole book of this kitchen. While the cook's own part is on its way, the shipped one stands in. */
 export function useBook(): WholeBook & { isPending: boolean; error: unknown } {
-  const query = useQuery({ queryKey: keys.recipes, queryFn: () => ask(ROUTES.recipes, {}) });
+  const query = useQuery({ queryKey: keys.recipes, queryFn: askOwnBook });
   const kitchen = useKitchen();
   const labels = kitchen.data?.kitchen.labels;
   const whole = useMemo(() => {
     const book = query.data ? bookOf(query.data) : SHIPPED;
-    // What a label names goes by that name; a corrected row keeps its own.
-    knowNames(
-      [],
-      (labels ?? []).flatMap((l) => (l.id === l.like ? [] : [[l.id, l.name] as const])),
-    );
     return { ...book, tables: withLabels(book.tables, labels) };
   }, [query.data, labels]);
   return { ...whole, isPending: query.isPending, error: query.error };

@@ -1,5 +1,6 @@
 import { type KitchenDoc, type LogEvent, ROUTES, type Touched, touchedBy } from '@big-ladle/core';
 import { QueryClient, useQuery } from '@tanstack/react-query';
+import { knowNames } from '../words/names.ts';
 import { writeDates } from '../words/say.ts';
 import { ApiError, ask } from './api.ts';
 import { storedSoFar } from './outboxStore.ts';
@@ -40,9 +41,15 @@ export const keys = {
   readings: (instrumentId: string, batchId: string) => ['readings', instrumentId, batchId] as const,
 };
 
-/** The kitchen as it stands from now on: dates are written its way. */
+/** The kitchen as it stands from now on: dates are written its way, and what a label names goes by that name. */
 export function takeKitchen(doc: KitchenDoc): KitchenDoc {
-  writeDates(doc.kitchen.dateOrder);
+  const { dateOrder, labels = [] } = doc.kitchen;
+  writeDates(dateOrder);
+  // A corrected row keeps its own name.
+  knowNames(
+    [],
+    labels.flatMap((l) => (l.id === l.like ? [] : [[l.id, l.name] as const])),
+  );
   return doc;
 }
 

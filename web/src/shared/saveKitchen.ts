@@ -28,13 +28,13 @@ async function saveNow(
     return false;
   }
   // Shown at once: a form that is opened in the next moment begins with it.
-  queryClient.setQueryData<KitchenDoc>(keys.kitchen, { ...doc, kitchen: next });
+  queryClient.setQueryData<KitchenDoc>(keys.kitchen, takeKitchen({ ...doc, kitchen: next }));
   try {
     const saved = await ask(ROUTES.saveKitchen, { body: { version: doc.version, kitchen: next } });
     queryClient.setQueryData(keys.kitchen, takeKitchen(saved));
     return true;
   } catch (error) {
-    queryClient.setQueryData(keys.kitchen, doc);
+    queryClient.setQueryData(keys.kitchen, takeKitchen(doc));
     if (error instanceof ApiError && error.code === 'changedElsewhere') {
       await queryClient.invalidateQueries({ queryKey: keys.kitchen });
       problem(say('saveKitchen.theKitchenWasChanged'));

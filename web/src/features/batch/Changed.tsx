@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
-import { useEffect, useRef, useState } from 'react';
+import { useState } from 'react';
 import { role } from '../../theme/theme.ts';
-import { differenceOf, type Outcome, outcomeOf } from './outcome.ts';
+import { differenceOf, outcomeOf } from './outcome.ts';
 import type { LiveBatch } from './useLiveBatch.ts';
 
 /** Entries, besides readings and additions, that change what is to come. */
@@ -13,15 +13,18 @@ export function Changed({ live }: { live: LiveBatch }) {
   // Only what the cook enters changes the rest at once; time passing does so by itself, and is not told.
   const entered =
     log.measured.length + log.added.length + live.events.filter((e) => CHANGES.has(e.kind)).length;
-  const before = useRef<{ entered: number; outcome: Outcome } | null>(null);
-  const [text, setText] = useState('');
-  // biome-ignore lint/correctness/useExhaustiveDependencies: told once for each entry
-  useEffect(() => {
+  const [seen, setSeen] = useState(() => ({
+    forecast,
+    entered,
+    outcome: outcomeOf(forecast, live.kitchen.bottles),
+    text: '',
+  }));
+  if (seen.forecast !== forecast) {
     const outcome = outcomeOf(forecast, live.kitchen.bottles);
-    const last = before.current;
-    if (last && last.entered !== entered) setText(differenceOf(last.outcome, outcome));
-    before.current = { entered, outcome };
-  }, [entered, forecast]);
+    const text = seen.entered === entered ? seen.text : differenceOf(seen.outcome, outcome);
+    setSeen({ forecast, entered, outcome, text });
+  }
+  const { text } = seen;
   return text ? (
     <Box role="status" data-testid="changed" sx={{ borderLeft: `4px solid ${role('rim')}`, pl: 1.5 }}>
       {text}

@@ -1,19 +1,19 @@
 import '../../words/places/batch.ts';
 import {
   besideWays,
+  type Job,
   type Kitchen,
   type PlanDoc,
   type PlanProblem,
-  solvePlanDoc,
   withBeside,
 } from '@big-ladle/core';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { useBook } from '../../shared/book.ts';
 import { duration, litres, num, say, sayStepProblem } from '../../words/say.ts';
-import { run } from '../../workers/run.ts';
+import { useJob } from '../../workers/useJob.ts';
 
 /** More pot loads than this nobody stands at the stove for. */
 const MOST_LOADS = 6;
@@ -91,38 +91,40 @@ function Offers(props: {
   onChange: (plan: PlanDoc) => void;
 }) {
   const { plan, fitsL, fillsNeeded, kitchen, onChange } = props;
-  const { book, own, custom, tables } = useBook();
-  const [hours, setHours] = useState<ReadonlyMap<PlanDoc, number>>(new Map());
-  const beside = useMemo(() => besideWays(plan, kitchen), [plan, kitchen]);
-  const inLoads = useMemo(
-    () => (fillsNeeded <= MOST_LOADS ? { ...withBeside(plan, []), fills: fillsNeeded } : null),
-    [plan, fillsNeeded],
-  );
-  useEffect(() => {
-    setHours(new Map());
-    const plans = [...beside, ...(inLoads ? [inLoads] : [])];
-    if (plans.length === 0) return;
-    const stop = new AbortController();
-    run({ kind: 'solveEach', plans, kitchen }, { recipes: own, rows: custom }, { signal: stop.signal })
-      .then(({ results }) =>
-        setHours(
-          new Map(results.flatMap((r, i) => (r.ok ? [[plans[i]!, r.value.simulation.endMin] as const] : []))),
-        ),
-      )
-      .catch(() => undefined);
-    return () => stop.abort();
-  }, [beside, inLoads, kitchen, own, custom]);
-  // Of pots beside it those that do; the one that is enough and the smallest is the least to carry.
-  const besideIt = beside.filter((p) => hours.has(p)).at(-1);
-  const others = useMemo(
+  const { own, custom } = useBook();
+  const ways = useMemo(() => {
+    const alone = withBeside(plan, []);
+    return {
+      beside: besideWays(plan, kitchen),
+      inLoads: fillsNeeded <= MOST_LOADS ? { ...alone, fills: fillsNeeded } : null,
+      inOthers: kitchen.pots
+        .filter((p) => p.id !== plan.potId)
+        .map((pot) => ({ pot, plan: { ...alone, potId: pot.id, fills: 1 } })),
+    };
+  }, [plan, kitchen, fillsNeeded]);
+  const job = useMemo((): Extract<Job, { kind: 'solveEach' }> => {
+    const plans = [
+      ...ways.beside,
+      ...(ways.inLoads ? [ways.inLoads] : []),
+      ...ways.inOthers.map((o) => o.plan),
+    ];
+    return { kind: 'solveEach', plans, kitchen };
+  }, [ways, kitchen]);
+  const { result, current } = useJob(job, own, custom);
+  /** How long each of them takes, min; those that do not work out are not among them. */
+  const hours = useMemo(
     () =>
-      kitchen.pots.filter(
-        (p) =>
-          p.id !== plan.potId &&
-          solvePlanDoc({ ...withBeside(plan, []), potId: p.id, fills: 1 }, book, kitchen, tables).ok,
+      new Map(
+        (current && result ? result.results : []).flatMap((r, i) =>
+          r.ok ? [[job.plans[i]!, r.value.simulation.endMin] as const] : [],
+        ),
       ),
-    [kitchen, plan, book, tables],
+    [current, result, job],
   );
+  const { inLoads } = ways;
+  // Of pots beside it those that do; the one that is enough and the smallest is the least to carry.
+  const besideIt = ways.beside.filter((p) => hours.has(p)).at(-1);
+  const others = ways.inOthers.filter((o) => hours.has(o.plan));
   return (
     <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mt: 1 }}>
       {besideIt && (
@@ -142,13 +144,9 @@ function Offers(props: {
           })}
         </Button>
       )}
-      {others.map((p) => (
-        <Button
-          key={p.id}
-          variant="outlined"
-          onClick={() => onChange({ ...withBeside(plan, []), potId: p.id, fills: 1 })}
-        >
-          {say('planProblem.useThe', { name: p.name })}
+      {others.map(({ pot, plan: inIt }) => (
+        <Button key={pot.id} variant="outlined" onClick={() => onChange(inIt)}>
+          {say('planProblem.useThe', { name: pot.name })}
         </Button>
       ))}
       <Button

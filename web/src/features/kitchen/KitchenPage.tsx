@@ -18,14 +18,6 @@ import { celsius, grams, litres, longWeekdayName, num, say } from '../../words/s
 import { ArchivePanel } from './ArchivePanel.tsx';
 import { AwayPanel } from './AwayPanel.tsx';
 import { BackupPanel } from './BackupPanel.tsx';
-import {
-  BottleDialog,
-  BurnerDialog,
-  CupWeightDialog,
-  MeasureDialog,
-  PlaceDialog,
-  PotDialog,
-} from './dialogs.tsx';
 import { HousePanel } from './HousePanel.tsx';
 import { InstrumentsPanel } from './InstrumentsPanel.tsx';
 import { KITCHEN_PARTS, KitchenParts } from './KitchenParts.tsx';
@@ -34,6 +26,12 @@ import { MessagesPanel } from './MessagesPanel.tsx';
 import { measureName } from './names.ts';
 import { DevicesPanel } from './network/DevicesPanel.tsx';
 import { OutOfSight } from './OutOfSight.tsx';
+import { BottleDialog } from './rows/BottleDialog.tsx';
+import { BurnerDialog } from './rows/BurnerDialog.tsx';
+import { CupWeightDialog } from './rows/CupWeightDialog.tsx';
+import { MeasureDialog } from './rows/MeasureDialog.tsx';
+import { PlaceDialog } from './rows/PlaceDialog.tsx';
+import { PotDialog } from './rows/PotDialog.tsx';
 import { ToolsPanel } from './Tools.tsx';
 
 type Editing =

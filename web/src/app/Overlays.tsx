@@ -1,5 +1,5 @@
 import { lazy, Suspense, useEffect } from 'react';
-import { useOverlay } from './help.ts';
+import { useOverlay } from '../shared/help.ts';
 
 const FindDialog = lazy(() =>
   import('../features/find/FindDialog.tsx').then((m) => ({ default: m.FindDialog })),

@@ -1,23 +1,11 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { Component, type ReactNode } from 'react';
+import { PageHead, Panel } from '../shared/ui.tsx';
 import { say } from '../words/say.ts';
-import { PageHead, Panel } from './ui.tsx';
-
-/** Stands around every screen: one that breaks says so instead of going blank. */
-export class ErrorBoundary extends Component<{ children: ReactNode }, { broken: boolean }> {
-  override state = { broken: false };
-  static getDerivedStateFromError() {
-    return { broken: true };
-  }
-  override render() {
-    return this.state.broken ? <BrokenScreen /> : this.props.children;
-  }
-}
 
 /** A screen that broke: what happened, what was kept, what to do. */
-function BrokenScreen() {
+export function BrokenScreen() {
   return (
     <Box component="main" sx={{ p: 3 }} data-testid="broken">
       <PageHead title={say('errorBoundary.thisScreenBroke')} />

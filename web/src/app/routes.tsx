@@ -1,0 +1,73 @@
+import { Navigate, type RouteObject } from 'react-router';
+import { StoveHome } from '../features/stove/StoveHome.tsx';
+import { Frame } from '../shared/Frame.tsx';
+import { Loading } from '../shared/ui.tsx';
+import { BrokenScreen } from './BrokenScreen.tsx';
+import { NothingHere } from './NothingHere.tsx';
+import { Root } from './Root.tsx';
+
+type Page = () => React.ReactNode;
+
+/** A page that is fetched when somebody goes there. */
+const later = (path: string, load: () => Promise<Page>): RouteObject => ({
+  path,
+  lazy: async () => ({ Component: await load() }),
+});
+
+const editor = (path: string, way: 'write' | 'edit' | 'vary'): RouteObject =>
+  later(path, () =>
+    import('../features/drinks/EditorPage.tsx').then(({ EditorPage }) => () => <EditorPage way={way} />),
+  );
+
+/** Every page and its address. The stove's home comes with the first load; all else when it is wanted. */
+export const ROUTES_OF_PAGES: RouteObject[] = [
+  {
+    Component: Root,
+    ErrorBoundary: BrokenScreen,
+    HydrateFallback: Loading,
+    children: [
+      later('/batches/:id/stove', () => import('../features/batch/StovePage.tsx').then((m) => m.StovePage)),
+      {
+        Component: Frame,
+        children: [
+          { path: '/', Component: StoveHome },
+          { path: '/new', element: <Navigate to="/drinks" replace /> },
+          later('/drinks', () => import('../features/drinks/DrinksPage.tsx').then((m) => m.DrinksPage)),
+          editor('/drinks/write', 'write'),
+          later('/drinks/paste', () =>
+            import('../features/drinks/read/ReadPage.tsx').then((m) => m.ReadPage),
+          ),
+          later('/drinks/capture', () =>
+            import('../features/drinks/CapturePage.tsx').then((m) => m.CapturePage),
+          ),
+          later('/drinks/two', () => import('../features/drinks/TwoPage.tsx').then((m) => m.TwoPage)),
+          later('/drinks/parts', () => import('../features/drinks/PartsPage.tsx').then((m) => m.PartsPage)),
+          later('/drinks/facts/:id', () =>
+            import('../features/drinks/FactsPage.tsx').then((m) => m.FactsPage),
+          ),
+          later('/drinks/:id', () => import('../features/drinks/RecipePage.tsx').then((m) => m.RecipePage)),
+          later('/drinks/:id/compare', () =>
+            import('../features/drinks/ComparePage.tsx').then((m) => m.ComparePage),
+          ),
+          editor('/drinks/:id/edit', 'edit'),
+          editor('/drinks/:id/vary', 'vary'),
+          later('/shopping', () =>
+            import('../features/shopping/ShoppingPage.tsx').then((m) => m.ShoppingPage),
+          ),
+          later('/new/:recipeId', () => import('../features/batch/PlanPage.tsx').then((m) => m.NewPlanPage)),
+          later('/batches/:id', () => import('../features/batch/BatchPage.tsx').then((m) => m.BatchPage)),
+          later('/batches/:id/balance', () =>
+            import('../features/batch/balance/BalancePage.tsx').then((m) => m.BalancePage),
+          ),
+          later('/shelf', () => import('../features/shelf/ShelfPage.tsx').then((m) => m.ShelfPage)),
+          later('/shelf/labels', () =>
+            import('../features/shelf/labels/LabelsPage.tsx').then((m) => m.LabelsPage),
+          ),
+          later('/shelf/:id', () => import('../features/shelf/BottlePage.tsx').then((m) => m.ThingPage)),
+          later('/kitchen', () => import('../features/kitchen/KitchenPage.tsx').then((m) => m.KitchenPage)),
+          { path: '*', Component: NothingHere },
+        ],
+      },
+    ],
+  },
+];
