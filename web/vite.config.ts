@@ -22,7 +22,8 @@ const withPage: ManifestTransform = (entries) => ({
 });
 
 /** What the stove asks the server for: the last answer serves while there is none. */
-const STOVE_ANSWERS = /\/api\/(?:kitchen|batches|items|recipes|stock|instruments|fridge|gifts)(?:[/?]|$)/;
+const STOVE_ANSWERS =
+  /\/api\/(?:kitchen|batches|batch-names|liked-points|items|recipes|stock|instruments|fridge|gifts)(?:[/?]|$)/;
 
 export default defineConfig({
   root: import.meta.dirname,

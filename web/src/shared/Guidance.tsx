@@ -1,3 +1,4 @@
+import '../words/places/steps.ts';
 import type { Guidance as Row } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';

@@ -1,3 +1,4 @@
+import '../words/places/steps.ts';
 import { type StrongShare, startOfToday, strongShares } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import { role } from '../theme/theme.ts';

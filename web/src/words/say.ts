@@ -19,6 +19,7 @@ import type { EN_KITCHEN } from './en/kitchen.ts';
 import type { EN_RECIPE_TEXT } from './en/recipeText.ts';
 import type { EN_SHELF } from './en/shelf.ts';
 import type { EN_SHOPPING } from './en/shopping.ts';
+import type { EN_STEPS } from './en/steps.ts';
 import type { EN_STOVE } from './en/stove.ts';
 import type { EN_WAITING } from './en/waiting.ts';
 
@@ -45,6 +46,7 @@ export type MessageKey =
   | keyof typeof EN_RECIPE_TEXT
   | keyof typeof EN_SHELF
   | keyof typeof EN_SHOPPING
+  | keyof typeof EN_STEPS
   | keyof typeof EN_STOVE;
 /** What a sentence is filled in with: words and figures in local form, a count for a plural, yes or no for a choice. */
 export type Params = Readonly<Record<string, string | number | boolean>>;

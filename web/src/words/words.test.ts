@@ -29,10 +29,12 @@ import { EN_KITCHEN } from './en/kitchen.ts';
 import { EN_RECIPE_TEXT } from './en/recipeText.ts';
 import { EN_SHELF } from './en/shelf.ts';
 import { EN_SHOPPING } from './en/shopping.ts';
+import { EN_STEPS } from './en/steps.ts';
 import { EN_STOVE } from './en/stove.ts';
 import { EN_WAITING } from './en/waiting.ts';
 import { sayField } from './fields.ts';
 import './places/batch.ts';
+import './places/steps.ts';
 import {
   clockFace,
   dayOf,
@@ -58,6 +60,7 @@ const PLACES: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   kitchen: EN_KITCHEN,
   recipeText: EN_RECIPE_TEXT,
   shelf: EN_SHELF,
+  steps: EN_STEPS,
   shopping: EN_SHOPPING,
   stove: EN_STOVE,
 };

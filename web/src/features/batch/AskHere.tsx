@@ -1,4 +1,5 @@
 import '../../words/places/batch.ts';
+import '../../words/places/steps.ts';
 import { RIPENESS_ROWS, type Step, tastedAt, UNTREATED_WATER, WATER_CUES } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';

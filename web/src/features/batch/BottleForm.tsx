@@ -38,6 +38,7 @@ import { sayDrink } from '../../words/names.ts';
 import { celsius, litres, num, percent, say, sayCode, sayDate, sayReason, volume } from '../../words/say.ts';
 import { EachGlass } from './EachGlass.tsx';
 import '../../words/places/items.ts';
+import '../../words/places/steps.ts';
 import { ForWhom } from './ForWhom.tsx';
 import { PrimaryAction } from './PrimaryAction.tsx';
 import type { LiveBatch } from './useLiveBatch.ts';

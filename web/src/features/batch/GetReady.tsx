@@ -1,4 +1,5 @@
 import '../../words/places/batch.ts';
+import '../../words/places/steps.ts';
 import { type ProgramLine, potCapacityMl, toLayOut } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';

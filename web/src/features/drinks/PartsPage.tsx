@@ -1,4 +1,5 @@
 import '../../words/places/drinks.ts';
+import '../../words/places/steps.ts';
 import {
   keepingOfMix,
   type LegAmount,

@@ -1,6 +1,7 @@
 import '../../words/places/items.ts';
 import { sayRich } from '../../words/rich.ts';
 import '../../words/places/shelf.ts';
+import '../../words/places/steps.ts';
 import {
   climateAt,
   containerCautions,

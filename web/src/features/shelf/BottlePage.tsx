@@ -50,6 +50,7 @@ import { Look } from './Look.tsx';
 import { deadlineWord, LifeBar, TONE } from './lifeDisplay.tsx';
 import { OwnRule } from './OwnRule.tsx';
 import '../../words/places/items.ts';
+import '../../words/places/steps.ts';
 
 /** A chart is large: it comes when there is something to draw. */
 const LifeChart = lazy(() => import('./LifeChart.tsx').then((m) => ({ default: m.LifeChart })));

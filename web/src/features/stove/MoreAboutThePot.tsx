@@ -1,4 +1,5 @@
 import '../../words/places/stove.ts';
+import '../../words/places/steps.ts';
 import { type BurnerKind, type Pot, potCapacityMl } from '@big-ladle/core';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';

@@ -1,3 +1,4 @@
+import '../../words/places/steps.ts';
 import {
   BLENDER,
   BOWL,

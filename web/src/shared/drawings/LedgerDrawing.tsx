@@ -1,3 +1,4 @@
+import '../../words/places/steps.ts';
 import type { Ledger, LedgerRow } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import useMediaQuery from '@mui/material/useMediaQuery';

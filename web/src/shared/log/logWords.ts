@@ -4,6 +4,7 @@ import { sayItem, sayLot } from '../../words/names.ts';
 import { sayClock, sayNoted } from '../../words/saidWords.ts';
 import { stepDeed, stepName } from '../batch/stepWords.ts';
 import '../../words/places/items.ts';
+import '../../words/places/steps.ts';
 import { celsius, duration, grams, litres, num, say, sayCode } from '../../words/say.ts';
 
 /** A reading in words. */

@@ -1,4 +1,5 @@
 import '../../words/places/recipeText.ts';
+import '../../words/places/steps.ts';
 import {
   BLENDER,
   BOWL,

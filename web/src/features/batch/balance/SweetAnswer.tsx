@@ -1,4 +1,5 @@
 import '../../../words/places/batch.ts';
+import '../../../words/places/steps.ts';
 import type { Kitchen, Suggestion, Tables } from '@big-ladle/core';
 import type { ReactNode } from 'react';
 import { Answer } from '../../../shared/Answer.tsx';

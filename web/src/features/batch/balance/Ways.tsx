@@ -1,4 +1,5 @@
 import '../../../words/places/batch.ts';
+import '../../../words/places/steps.ts';
 import {
   type BalanceAim,
   type BalanceBinding,

@@ -19,6 +19,7 @@ import { role } from '../../../theme/theme.ts';
 import { sayItem } from '../../../words/names.ts';
 import { celsius, duration, litres, num, percent, say, volume } from '../../../words/say.ts';
 import '../../../words/places/items.ts';
+import '../../../words/places/steps.ts';
 import { lengthText } from '../figures.ts';
 import type { PanelInput } from './input.ts';
 

@@ -1,4 +1,5 @@
 import '../../../words/places/batch.ts';
+import '../../../words/places/steps.ts';
 import { cuesFor, draws, type Step } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';

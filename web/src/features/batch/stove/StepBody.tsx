@@ -1,4 +1,5 @@
 import '../../../words/places/batch.ts';
+import '../../../words/places/steps.ts';
 import { guidanceFor, type Step, type TraceEntry } from '@big-ladle/core';
 import Box from '@mui/material/Box';
 import type { ReactNode } from 'react';

@@ -1,4 +1,5 @@
 import '../../../words/places/shelf.ts';
+import '../../../words/places/steps.ts';
 import {
   audienceOf,
   type BottleItem,
