@@ -71,7 +71,28 @@ export default defineConfig({
       },
     }),
   ],
-  build: { target: 'es2023', chunkSizeWarningLimit: 900, manifest: true },
+  build: {
+    target: 'es2023',
+    chunkSizeWarningLimit: 900,
+    manifest: true,
+    rolldownOptions: {
+      output: {
+        codeSplitting: {
+          groups: [
+            // What the first page needs comes in one piece; what pages share, in pieces that are worth a request.
+            { name: 'first', tags: ['$initial'], priority: 2 },
+            {
+              name: 'shared',
+              minShareCount: 2,
+              entriesAware: true,
+              entriesAwareMergeThreshold: 40_000,
+              priority: 1,
+            },
+          ],
+        },
+      },
+    },
+  },
   worker: { format: 'es' },
   server: { host: '127.0.0.1', port: 5173, proxy: { '/api': { target: api, changeOrigin: true } } },
 });
