@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { BOOK } from '@big-ladle/core';
+import { BOOK } from '@big-ladle/core/book';
 import { begun, expect, KITCHEN, openTool, planFor, test, toTheBottles } from './kitchenServer.ts';
 import { readPdf } from './pdf.ts';
 

@@ -3,18 +3,11 @@ import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import {
-  BOOK,
-  defaultChoices,
-  EMPTY_KITCHEN,
-  type Kitchen,
-  type MethodId,
-  type PlanDoc,
-  SHIPPED_TABLES,
-  solvePlanDoc,
-  type Tables,
-  unwrap,
-} from '@big-ladle/core';
+import { BOOK, defaultChoices } from '@big-ladle/core/book';
+import { EMPTY_KITCHEN, type Kitchen, type MethodId, type PlanDoc } from '@big-ladle/core/documents';
+import { solvePlanDoc } from '@big-ladle/core/plan';
+import { SHIPPED_TABLES, type Tables } from '@big-ladle/core/tables';
+import { unwrap } from '@big-ladle/core/units';
 import { type BrowserContext, test as base, expect, type Page } from '@playwright/test';
 import { archiveOf, sectionsOf } from '../server/src/archive/testArchive.ts';
 

@@ -1,4 +1,4 @@
-import { BOOK } from '@big-ladle/core';
+import { BOOK } from '@big-ladle/core/book';
 import type { Page } from '@playwright/test';
 import {
   begun,

@@ -1,12 +1,6 @@
-import {
-  BOOK,
-  type Label,
-  ownRows,
-  type Recipe,
-  SHIPPED_TABLES,
-  withCustom,
-  withLabels,
-} from '@big-ladle/core';
+import { BOOK, ownRows, withCustom } from '@big-ladle/core/book';
+import type { Recipe } from '@big-ladle/core/documents';
+import { type Label, SHIPPED_TABLES, withLabels } from '@big-ladle/core/tables';
 import type { Page } from '@playwright/test';
 import {
   begun,

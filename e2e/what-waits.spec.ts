@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { PROBLEM_TYPE, PROBLEMS, type Problem, type ProblemCode } from '@big-ladle/core';
+import { PROBLEM_TYPE, PROBLEMS, type Problem, type ProblemCode } from '@big-ladle/core/contract';
 import type { Page, Route } from '@playwright/test';
 import { violations } from './axe.ts';
 import { begun, expect, type KitchenServer, openTool, test } from './kitchenServer.ts';

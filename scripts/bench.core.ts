@@ -1,27 +1,14 @@
-import {
-  BOOK,
-  type Burner,
-  candidateOf,
-  defaultChoices,
-  EMPTY,
-  EMPTY_KITCHEN,
-  foldItem,
-  type Kitchen,
-  keepingOfMix,
-  lifeOf,
-  NO_LIMITS,
-  type Pot,
-  readText,
-  recordOf,
-  SHIPPED_TABLES,
-  type SolveInput,
-  simulateBatch,
-  solvePlan,
-  suggestAdditions,
-  surroundingsOf,
-  temperatureSeriesOf,
-  unwrap,
-} from '@big-ladle/core';
+import { candidateOf, NO_LIMITS, suggestAdditions } from '@big-ladle/core/balance';
+import { BOOK, defaultChoices } from '@big-ladle/core/book';
+import { type Burner, EMPTY_KITCHEN, type Kitchen, type Pot } from '@big-ladle/core/documents';
+import { readText } from '@big-ladle/core/exchange';
+import { keepingOfMix, lifeOf, recordOf, surroundingsOf, temperatureSeriesOf } from '@big-ladle/core/keeping';
+import { EMPTY } from '@big-ladle/core/liquor';
+import { foldItem } from '@big-ladle/core/log';
+import { type SolveInput, solvePlan } from '@big-ladle/core/plan';
+import { simulateBatch } from '@big-ladle/core/program';
+import { SHIPPED_TABLES } from '@big-ladle/core/tables';
+import { unwrap } from '@big-ladle/core/units';
 
 const pot: Pot = {
   id: 'p',

@@ -1,22 +1,13 @@
 /** `npm run book`: every drink of the book by every method it suits, at 5 and at 15 litres, as a table in docs/book.md. */
 import { writeFileSync } from 'node:fs';
 import path from 'node:path';
-import {
-  BOOK,
-  BOTTLES,
-  brix,
-  defaultChoices,
-  EMPTY_KITCHEN,
-  type Kitchen,
-  keepingOf,
-  type Pot,
-  phOf,
-  SHIPPED_TABLES,
-  simulateBatch,
-  solvePlan,
-  sournessGPerL,
-  volumeMl,
-} from '@big-ladle/core';
+import { BOOK, defaultChoices } from '@big-ladle/core/book';
+import { EMPTY_KITCHEN, type Kitchen, type Pot } from '@big-ladle/core/documents';
+import { keepingOf } from '@big-ladle/core/keeping';
+import { brix, phOf, sournessGPerL, volumeMl } from '@big-ladle/core/liquor';
+import { solvePlan } from '@big-ladle/core/plan';
+import { BOTTLES, simulateBatch } from '@big-ladle/core/program';
+import { SHIPPED_TABLES } from '@big-ladle/core/tables';
 
 const pot = (id: string, diameterCm: number, heightCm: number): Pot => ({
   id,

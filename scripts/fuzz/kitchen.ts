@@ -2,7 +2,9 @@ import { type ChildProcess, spawn } from 'node:child_process';
 import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import type { BatchDoc, BatchList, KitchenDoc, LogEvent, Recipe, ShelfItem } from '@big-ladle/core';
+import type { BatchDoc, BatchList, KitchenDoc, ShelfItem } from '@big-ladle/core/contract';
+import type { Recipe } from '@big-ladle/core/documents';
+import type { LogEvent } from '@big-ladle/core/log';
 import { freePort, ROOT } from '../lib.mjs';
 
 /** One request, as it can be sent again. */

@@ -1,15 +1,8 @@
 import path from 'node:path';
-import {
-  type BatchDoc,
-  BOOK,
-  defaultChoices,
-  EVENT_KINDS,
-  EVENTS,
-  INSTRUMENT_KINDS,
-  type KitchenDoc,
-  type Recipe,
-  ROUTES,
-} from '@big-ladle/core';
+import { BOOK, defaultChoices } from '@big-ladle/core/book';
+import { type BatchDoc, type KitchenDoc, ROUTES } from '@big-ladle/core/contract';
+import type { Recipe } from '@big-ladle/core/documents';
+import { EVENT_KINDS, EVENTS, INSTRUMENT_KINDS } from '@big-ladle/core/log';
 import { SAMPLES } from '../../core/src/log/events/samples.fixtures.ts';
 import { HOSTILE_WORDS, mutated } from './hostile.ts';
 import type { FuzzedKitchen, Sent, Things } from './kitchen.ts';

@@ -1,4 +1,4 @@
-import { PROBLEM_TYPE, PROBLEMS } from '@big-ladle/core';
+import { PROBLEM_TYPE, PROBLEMS } from '@big-ladle/core/contract';
 import { changedAt, placesIn } from './hostile.ts';
 import { type Answered, FuzzedKitchen, type Sent } from './kitchen.ts';
 import { Random } from './random.ts';

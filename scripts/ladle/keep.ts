@@ -1,18 +1,16 @@
+import { EMPTY_KITCHEN, type Kitchen, kitchenSchema } from '@big-ladle/core/documents';
 import {
   bottleOf,
-  EMPTY_KITCHEN,
   endOfTomorrow,
   fillingOf,
-  fillingsOf,
-  freshItem,
   isoKeepDate,
-  type Kitchen,
   keepDate,
-  kitchenSchema,
   lifeOf,
-  MINUTE_MS,
   surroundingsOf,
-} from '@big-ladle/core';
+} from '@big-ladle/core/keeping';
+import { freshItem } from '@big-ladle/core/log';
+import { fillingsOf } from '@big-ladle/core/program';
+import { MINUTE_MS } from '@big-ladle/core/units';
 import * as v from 'valibot';
 import { argsOf, checked, jsonOf } from './input.ts';
 import { recipeOf, solve } from './plan.ts';

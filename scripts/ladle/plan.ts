@@ -1,27 +1,18 @@
+import { BOOK, completeChoices } from '@big-ladle/core/book';
 import {
-  BOOK,
-  brix,
-  completeChoices,
   EMPTY_KITCHEN,
-  finishedLiquor,
   type Kitchen,
   kitchenSchema,
   METHOD_IDS,
-  markerGPerL,
   type Pot,
-  phOf,
-  plannedLife,
   type Recipe,
   recipeSchema,
-  SHIPPED_TABLES,
-  type Simulation,
-  type Solution,
-  simulateBatch,
-  solvePlan,
-  sournessGPerL,
-  timelineOf,
-  volumeMl,
-} from '@big-ladle/core';
+} from '@big-ladle/core/documents';
+import { plannedLife } from '@big-ladle/core/keeping';
+import { brix, markerGPerL, phOf, sournessGPerL, volumeMl } from '@big-ladle/core/liquor';
+import { type Solution, solvePlan, timelineOf } from '@big-ladle/core/plan';
+import { finishedLiquor, type Simulation, simulateBatch } from '@big-ladle/core/program';
+import { SHIPPED_TABLES } from '@big-ladle/core/tables';
 import Papa from 'papaparse';
 import * as v from 'valibot';
 import { argsOf, checked, jsonOf, numberOf } from './input.ts';

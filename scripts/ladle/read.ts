@@ -1,4 +1,5 @@
-import { LONGEST_TEXT, type ReadDrink, readText, recipeOfRead, SHIPPED_TABLES } from '@big-ladle/core';
+import { LONGEST_TEXT, type ReadDrink, readText, recipeOfRead } from '@big-ladle/core/exchange';
+import { SHIPPED_TABLES } from '@big-ladle/core/tables';
 import { argsOf, textOf } from './input.ts';
 
 export const READ_FORMAT = 'big-ladle-read';

@@ -1,4 +1,6 @@
-import { type Batch, type BatchDoc, BOOK, defaultChoices, type LogEvent } from '@big-ladle/core';
+import { BOOK, defaultChoices } from '@big-ladle/core/book';
+import type { Batch, BatchDoc } from '@big-ladle/core/contract';
+import type { LogEvent } from '@big-ladle/core/log';
 
 /** Asks a running kitchen. */
 export class Client {

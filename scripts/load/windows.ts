@@ -1,4 +1,4 @@
-import { type LogEvent, touchedBy } from '@big-ladle/core';
+import { type LogEvent, touchedBy } from '@big-ladle/core/log';
 import { Client } from './kitchen.ts';
 
 /**

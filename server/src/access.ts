@@ -1,7 +1,7 @@
 import { parse as parseCookies } from 'cookie';
 import type { Request, RequestHandler } from 'express';
 import type { Clock } from './clock.ts';
-import type { Db } from './db/open.ts';
+import type { Db } from './db/db.ts';
 import { HttpProblem } from './problems.ts';
 import { deviceOf } from './services/devices.ts';
 

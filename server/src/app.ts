@@ -8,7 +8,8 @@ import { hasFirstScreen, onlyOwnNames, onlyPaired } from './access.ts';
 import type { NetworkDesk } from './network/desk.ts';
 import { HttpProblem, problemHandler } from './problems.ts';
 import { accessRouter, pairingRouter } from './routes/access.ts';
-import { type ApiParts, apiRouter } from './routes/api.ts';
+import { apiRouter } from './routes/api.ts';
+import type { ApiParts } from './routes/parts.ts';
 import { PairingCode } from './services/devices.ts';
 
 export interface AppParts extends ApiParts {

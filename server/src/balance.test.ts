@@ -1,4 +1,4 @@
-import { BOOK } from '@big-ladle/core';
+import { BOOK } from '@big-ladle/core/book';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { CALYX_PLAN, NOW, ONE_POT, scribe, TestServer } from './testServer.ts';
 

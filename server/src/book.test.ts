@@ -1,7 +1,9 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { BOOK, defaultChoices, type EventBody, type LogEvent, type Recipe } from '@big-ladle/core';
+import { BOOK, defaultChoices } from '@big-ladle/core/book';
+import type { Recipe } from '@big-ladle/core/documents';
+import type { EventBody, LogEvent } from '@big-ladle/core/log';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { MIGRATIONS } from './db/migrations.ts';
 import { openDb } from './db/open.ts';

@@ -1,4 +1,4 @@
-import type { EventBody, LogEvent } from '@big-ladle/core';
+import type { EventBody, LogEvent } from '@big-ladle/core/log';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { eventToRow } from './db/rows.ts';
 import { rebuildAll } from './services/projections.ts';

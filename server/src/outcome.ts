@@ -1,4 +1,4 @@
-import type { DocChange } from '@big-ladle/core';
+import type { DocChange } from '@big-ladle/core/contract';
 import type { StoredEvent } from './stream.ts';
 
 /** An answer that is written already: what is stored as JSON goes out as it is. */

@@ -1,13 +1,8 @@
-import {
-  DAY_MS,
-  FIRST_PLACE,
-  freshItem,
-  type Keeping,
-  lifeOf,
-  SHIPPED_TABLES,
-  surroundingsOf,
-  USUAL_PLACES,
-} from '@big-ladle/core';
+import { USUAL_PLACES } from '@big-ladle/core/documents';
+import { type Keeping, lifeOf, surroundingsOf } from '@big-ladle/core/keeping';
+import { FIRST_PLACE, freshItem } from '@big-ladle/core/log';
+import { SHIPPED_TABLES } from '@big-ladle/core/tables';
+import { DAY_MS } from '@big-ladle/core/units';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { rebuildAll } from './services/projections.ts';
 import { CALYX_PLAN, NOW, ONE_POT, scribe, TestServer } from './testServer.ts';

@@ -1,4 +1,10 @@
-import { type FieldProblem, PROBLEM_TYPE, PROBLEMS, type Problem, type ProblemCode } from '@big-ladle/core';
+import {
+  type FieldProblem,
+  PROBLEM_TYPE,
+  PROBLEMS,
+  type Problem,
+  type ProblemCode,
+} from '@big-ladle/core/contract';
 import type { ErrorRequestHandler, Response } from 'express';
 import type { BaseIssue } from 'valibot';
 

@@ -1,4 +1,4 @@
-import { DAY_MS } from '@big-ladle/core';
+import { DAY_MS } from '@big-ladle/core/units';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { seedHistory } from './demo/history.ts';
 import { InstrumentWatch } from './instruments/watch.ts';

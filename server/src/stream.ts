@@ -1,4 +1,5 @@
-import type { DocChange, LogEvent, ReadingsMessage, TimeMessage } from '@big-ladle/core';
+import type { DocChange, ReadingsMessage, TimeMessage } from '@big-ladle/core/contract';
+import type { LogEvent } from '@big-ladle/core/log';
 import type { Response } from 'express';
 import type { Clock } from './clock.ts';
 import { ClockWatch } from './clockWatch.ts';

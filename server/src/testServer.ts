@@ -2,21 +2,16 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import type { Server } from 'node:http';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import {
-  BOOK,
-  defaultChoices,
-  EMPTY_KITCHEN,
-  type ImportMode,
-  type ImportState,
-  type Kitchen,
-  type PlanDoc,
-} from '@big-ladle/core';
+import { BOOK, defaultChoices } from '@big-ladle/core/book';
+import type { ImportMode, ImportState } from '@big-ladle/core/contract';
+import { EMPTY_KITCHEN, type Kitchen, type PlanDoc } from '@big-ladle/core/documents';
 import type { NetworkExposure } from './access.ts';
 import { buildApp } from './app.ts';
 import { ImportDesk } from './archive/desk.ts';
 import { BackupDesk } from './backup/desk.ts';
 import { AdjustableClock } from './clock.ts';
-import { type Db, openDb } from './db/open.ts';
+import type { Db } from './db/db.ts';
+import { openDb } from './db/open.ts';
 import { NetworkDesk } from './network/desk.ts';
 import { StreamHub } from './stream.ts';
 

@@ -1,4 +1,5 @@
-import { EVENT_KINDS, type EventBody, type LogEvent, ROUTES } from '@big-ladle/core';
+import { ROUTES } from '@big-ladle/core/contract';
+import { EVENT_KINDS, type EventBody, type LogEvent } from '@big-ladle/core/log';
 import fc from 'fast-check';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { rebuildAll } from './services/projections.ts';

@@ -1,6 +1,7 @@
 import { USUAL_PLACES } from '../documents/kitchen.ts';
 import { EMPTY } from '../liquor/composition.ts';
-import { freshItem, type ItemLog } from '../log/foldItem.ts';
+import { freshItem } from '../log/foldItem.ts';
+import type { ItemLog } from '../log/itemLog.ts';
 import type { CoolingTally, Liquor, Origin } from '../program/model/types.ts';
 import { NO_COOLING } from '../program/simulate/exposure.ts';
 import { DAY_MS } from '../units/time.ts';

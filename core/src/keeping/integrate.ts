@@ -1,5 +1,5 @@
 import { WATER_20_G_PER_ML } from '../liquor/composition.ts';
-import type { ItemLog } from '../log/foldItem.ts';
+import type { ItemLog } from '../log/itemLog.ts';
 import { bottleLossWPerK } from '../physics/heat.ts';
 import { levelM } from '../physics/vesselShape.ts';
 import { HEAT_CAPACITY_J } from '../tables/constants.ts';

@@ -1,5 +1,5 @@
 import type { GlassFacts } from '../balance/served.ts';
-import type { LotName } from '../program/model/lots.ts';
+import type { LotName } from '../program/model/types.ts';
 import type { Closure, ContainerForm, ContainerMaterial } from '../tables/containers.ts';
 import type { Tag } from '../tables/traits.ts';
 import type { MarkerId } from '../tables/types.ts';

@@ -1,5 +1,5 @@
 import { massG, volumeMl } from '../liquor/composition.ts';
-import type { ItemLog } from '../log/foldItem.ts';
+import type { ItemLog } from '../log/itemLog.ts';
 import { itemsIn, traitsOf } from '../program/model/tags.ts';
 import type { Program, TraceEntry, Vessel } from '../program/model/types.ts';
 import { SPENT } from '../program/model/vessels.ts';

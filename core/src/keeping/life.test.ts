@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { ItemLog } from '../log/foldItem.ts';
+import type { ItemLog } from '../log/itemLog.ts';
 import { DAY_MS } from '../units/time.ts';
 import { around, bottle, FILLED_MS, itemLog, keep, mild, origin, raw, stays } from './fixtures.ts';
 import { lifeCurve, lifeOf, spellCostMin } from './spoilage.ts';

@@ -1,7 +1,7 @@
 import { TZDate } from '@date-fns/tz';
 import type { MessageKind, MessageTo } from '../documents/kitchen.ts';
-import type { ItemLog } from '../log/foldItem.ts';
-import type { LotName } from '../program/model/lots.ts';
+import type { ItemLog } from '../log/itemLog.ts';
+import type { LotName } from '../program/model/types.ts';
 import { KEEPING } from '../tables/keeping.ts';
 import type { LeftoverKind } from '../tables/leftovers.ts';
 import { DAY_MS } from '../units/time.ts';

@@ -1,4 +1,4 @@
-import type { ItemLog } from '../log/foldItem.ts';
+import type { ItemLog } from '../log/itemLog.ts';
 import { missedStage } from '../program/simulate/exposure.ts';
 import { KEEPING } from '../tables/keeping.ts';
 import { type Said, said } from '../units/result.ts';

@@ -1,8 +1,8 @@
 import type * as v from 'valibot';
 import type { Taste } from '../program/model/taste.ts';
 import type { EffectiveProgram, StepActual, StepId } from '../program/model/types.ts';
+import type { Entry } from './entry.ts';
 import type * as body from './events/bodies.ts';
-import type { Entry } from './events/row.ts';
 
 export interface StepTimes {
   status: 'done' | 'skipped' | 'now' | 'later';

@@ -12,8 +12,8 @@ import type {
 } from '../program/model/types.ts';
 import { BOWL } from '../program/model/vessels.ts';
 import { TAP_WATER_ID } from '../tables/choices.ts';
+import type { Entry } from './entry.ts';
 import type * as bodies from './events/bodies.ts';
-import type { Entry } from './events/row.ts';
 
 /** Liquor that was to be cold when it was strained is brought to this before it goes on, °C. */
 const COLD_C = 5;

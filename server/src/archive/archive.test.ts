@@ -1,6 +1,6 @@
 import { readdirSync } from 'node:fs';
 import { isDeepStrictEqual } from 'node:util';
-import { BOOK } from '@big-ladle/core';
+import { BOOK } from '@big-ladle/core/book';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { seedDemo } from '../demo/seed.ts';
 import { CALYX_PLAN, NOW, ONE_POT, scribe, TestServer } from '../testServer.ts';

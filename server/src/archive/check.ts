@@ -1,14 +1,9 @@
 import { stat } from 'node:fs/promises';
-import {
-  ARCHIVE_SECTIONS,
-  type ArchiveCounts,
-  eventSchema,
-  type ImportReport,
-  outsideToday,
-  readStored,
-} from '@big-ladle/core';
+import type { ArchiveCounts, ImportReport } from '@big-ladle/core/contract';
+import { ARCHIVE_SECTIONS, outsideToday } from '@big-ladle/core/exchange';
+import { eventSchema, readStored } from '@big-ladle/core/log';
 import type * as v from 'valibot';
-import type { Db } from '../db/open.ts';
+import type { Db } from '../db/db.ts';
 import { readKitchen } from '../db/rows.ts';
 import { itemIdsOf } from '../services/itemOwners.ts';
 import { newReadings } from './newReadings.ts';

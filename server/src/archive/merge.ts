@@ -1,4 +1,4 @@
-import type { Db } from '../db/open.ts';
+import type { Db } from '../db/db.ts';
 import { eventFrom, readKitchen, writeKitchen } from '../db/rows.ts';
 import { ownItems } from '../services/itemOwners.ts';
 import { projectItem, rebuildBatch } from '../services/projections.ts';

@@ -1,5 +1,5 @@
-import type { ArchiveRow } from '@big-ladle/core';
-import type { Db } from '../db/open.ts';
+import type { ArchiveRow } from '@big-ladle/core/exchange';
+import type { Db } from '../db/db.ts';
 
 type Readings = ArchiveRow<'readings'>['readings'];
 

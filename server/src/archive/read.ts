@@ -9,7 +9,7 @@ import {
   archiveV1Schema,
   sectionHeadSchema,
   TOLD_SECTIONS,
-} from '@big-ladle/core';
+} from '@big-ladle/core/exchange';
 import * as v from 'valibot';
 import { fieldsOf, HttpProblem, invalid } from '../problems.ts';
 import { linesOf } from './lines.ts';

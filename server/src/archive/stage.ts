@@ -1,6 +1,7 @@
 import { stat } from 'node:fs/promises';
-import { type ArchiveRow, readStored } from '@big-ladle/core';
-import type { Db } from '../db/open.ts';
+import type { ArchiveRow } from '@big-ladle/core/exchange';
+import { readStored } from '@big-ladle/core/log';
+import type { Db } from '../db/db.ts';
 import { batchToRow, eventToRow, readKitchen, writeKitchen } from '../db/rows.ts';
 import { hashOf } from '../services/book.ts';
 import { ownItems } from '../services/itemOwners.ts';

@@ -1,19 +1,21 @@
+import type { OwnRecipe } from '@big-ladle/core/documents';
 import {
   ARCHIVE_FORMAT,
   ARCHIVE_SECTIONS,
   ARCHIVE_V,
   type ArchiveRow,
   type ArchiveSectionName,
+} from '@big-ladle/core/exchange';
+import {
   endOfTomorrow,
   isoKeepDate,
   keepDate,
   lifeOf,
-  type OwnRecipe,
   surroundingsOf,
   temperatureSeriesOf,
-} from '@big-ladle/core';
+} from '@big-ladle/core/keeping';
 import type { Knex } from 'knex';
-import type { Db } from '../db/open.ts';
+import type { Db } from '../db/db.ts';
 import { batchFromRow, batchRows, readKitchen } from '../db/rows.ts';
 import { ownFacts, readStock } from '../services/book.ts';
 import { latestSeq } from '../services/events.ts';

@@ -9,7 +9,7 @@ import {
   statSync,
 } from 'node:fs';
 import path from 'node:path';
-import type { BackupFile, BackupKind } from '@big-ladle/core';
+import type { BackupFile, BackupKind } from '@big-ladle/core/contract';
 import Database from 'better-sqlite3';
 import { readBeside, tryWriting, writeBeside } from '../db/folder.ts';
 import { backupName, readBackupName } from './names.ts';

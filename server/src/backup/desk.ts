@@ -1,5 +1,5 @@
 import path from 'node:path';
-import type { BackupFile, BackupKind, BackupState } from '@big-ladle/core';
+import type { BackupFile, BackupKind, BackupState } from '@big-ladle/core/contract';
 import type { Clock } from '../clock.ts';
 import { HttpProblem } from '../problems.ts';
 import { BackupFailed, backupFolder, chooseFolder, isElsewhere, listBackups, makeBackup } from './backups.ts';

@@ -1,4 +1,4 @@
-import { BACKUP_KINDS, type BackupFile, type BackupKind } from '@big-ladle/core';
+import { BACKUP_KINDS, type BackupFile, type BackupKind } from '@big-ladle/core/contract';
 
 const NAME = /^big-ladle_(\d{4})-(\d\d)-(\d\d)T(\d\d)(\d\d)(\d\d)Z_([a-z-]+)\.sqlite$/;
 

@@ -1,4 +1,4 @@
-import type { BackupFile } from '@big-ladle/core';
+import type { BackupFile } from '@big-ladle/core/contract';
 
 /** So many of the latest days, weeks and months keep their newest backup. */
 export const KEPT = { days: 7, weeks: 4, months: 12 } as const;

@@ -1,4 +1,5 @@
-import { type BatchAtAGlance, readBatch } from '@big-ladle/core';
+import type { BatchAtAGlance } from '@big-ladle/core/contract';
+import { readBatch } from '@big-ladle/core/log';
 import Database from 'better-sqlite3';
 import { newerThan } from '../db/applied.ts';
 import { MIGRATIONS } from '../db/migrations.ts';

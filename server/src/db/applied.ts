@@ -1,5 +1,5 @@
+import type { Db } from './db.ts';
 import type { Migration } from './migrations.ts';
-import type { Db } from './open.ts';
 
 /** The names of the migrations that a file has been brought up to date with. */
 export async function appliedTo(db: Db): Promise<string[]> {

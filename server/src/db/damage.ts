@@ -1,4 +1,4 @@
-import type { Db } from './open.ts';
+import type { Db } from './db.ts';
 import { takesNothing } from './takesNothing.ts';
 
 /** What a table holds, in words. */

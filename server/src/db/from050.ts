@@ -1,4 +1,6 @@
-import { joinedRows, type LogEvent, type PinnedRows, rowsFor, type Said, type Tables } from '@big-ladle/core';
+import type { LogEvent } from '@big-ladle/core/log';
+import { joinedRows, type PinnedRows, rowsFor, type Tables } from '@big-ladle/core/tables';
+import type { Said } from '@big-ladle/core/units';
 import type { Knex } from 'knex';
 import { keyOfLog } from '../services/frozen.ts';
 import ROWS from './rows-0.5.0.json' with { type: 'json' };

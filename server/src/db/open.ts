@@ -1,16 +1,14 @@
 import { existsSync, renameSync, rmSync, statSync } from 'node:fs';
 import path from 'node:path';
-import knex, { type Knex } from 'knex';
+import knex from 'knex';
 import { DATA_FILE, makeBackup, newestGood, onDisk } from '../backup/backups.ts';
 import { finishRestore } from '../backup/restore.ts';
 import { appliedTo, newerThan } from './applied.ts';
 import { damageOf } from './damage.ts';
 import { DataFileError } from './dataFileError.ts';
+import type { Db } from './db.ts';
 import { makeDataFolder } from './folder.ts';
 import { MIGRATIONS, type Migration } from './migrations.ts';
-
-/** A knex or a transaction: every helper that takes one can join a transaction. */
-export type Db = Knex;
 
 const sourceOf = (migrations: readonly Migration[]) => ({
   getMigrations: async () => migrations.map((m) => m.name),

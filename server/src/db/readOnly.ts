@@ -4,8 +4,8 @@ import knex from 'knex';
 import { DATA_FILE } from '../backup/backups.ts';
 import { appliedTo, newerThan } from './applied.ts';
 import { DataFileError } from './dataFileError.ts';
+import type { Db } from './db.ts';
 import { MIGRATIONS } from './migrations.ts';
-import type { Db } from './open.ts';
 import { withLog } from './walFile.ts';
 
 /**

@@ -1,21 +1,10 @@
-import {
-  type Batch,
-  type BatchStatus,
-  type Closure,
-  type ContainerForm,
-  type ContainerMaterial,
-  EMPTY_KITCHEN,
-  type Kitchen,
-  kitchenSchema,
-  type LogEvent,
-  type Pins,
-  type PlanDoc,
-  type Rehearsal,
-  readStored,
-} from '@big-ladle/core';
+import type { Batch, BatchStatus, Pins, Rehearsal } from '@big-ladle/core/contract';
+import { EMPTY_KITCHEN, type Kitchen, kitchenSchema, type PlanDoc } from '@big-ladle/core/documents';
+import { type LogEvent, readStored } from '@big-ladle/core/log';
+import type { Closure, ContainerForm, ContainerMaterial } from '@big-ladle/core/shelf';
 import * as v from 'valibot';
 import { byText } from './byText.ts';
-import type { Db } from './open.ts';
+import type { Db } from './db.ts';
 
 export interface BatchRow {
   id: string;

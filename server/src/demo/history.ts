@@ -1,17 +1,11 @@
-import {
-  BOOK,
-  DAY_MS,
-  defaultChoices,
-  fillMl,
-  type LogEvent,
-  type MethodId,
-  MINUTE_MS,
-  type PlanDoc,
-  SHIPPED_TABLES,
-  simulateBatch,
-  solvePlanDoc,
-} from '@big-ladle/core';
-import type { Db } from '../db/open.ts';
+import { BOOK, defaultChoices } from '@big-ladle/core/book';
+import type { MethodId, PlanDoc } from '@big-ladle/core/documents';
+import type { LogEvent } from '@big-ladle/core/log';
+import { fillMl, solvePlanDoc } from '@big-ladle/core/plan';
+import { simulateBatch } from '@big-ladle/core/program';
+import { SHIPPED_TABLES } from '@big-ladle/core/tables';
+import { DAY_MS, MINUTE_MS } from '@big-ladle/core/units';
+import type { Db } from '../db/db.ts';
 import { batchToRow, eventToRow, readKitchen } from '../db/rows.ts';
 import { rebuildAll } from '../services/projections.ts';
 

@@ -1,26 +1,18 @@
+import { dosesToCome } from '@big-ladle/core/balance';
+import { BOOK, defaultChoices } from '@big-ladle/core/book';
 import {
-  BOOK,
   type Choices,
-  DAY_MS,
-  defaultChoices,
-  dosesToCome,
   EMPTY_KITCHEN,
-  type EventBody,
-  fillMl,
-  fridgeAirC,
-  type InstrumentReading,
   type Kitchen,
-  type LogEvent,
   type MethodId,
-  MINUTE_MS,
   type PlanDoc,
-  type Program,
-  type Question,
-  SHIPPED_TABLES,
-  simulateBatch,
-  TUB,
-} from '@big-ladle/core';
-import type { Db } from '../db/open.ts';
+} from '@big-ladle/core/documents';
+import { type EventBody, fridgeAirC, type InstrumentReading, type LogEvent } from '@big-ladle/core/log';
+import { fillMl, type Question } from '@big-ladle/core/plan';
+import { type Program, simulateBatch, TUB } from '@big-ladle/core/program';
+import { SHIPPED_TABLES } from '@big-ladle/core/tables';
+import { DAY_MS, MINUTE_MS } from '@big-ladle/core/units';
+import type { Db } from '../db/db.ts';
 import { writeKitchen } from '../db/rows.ts';
 import { createBatch, requireBatch, startBatch } from '../services/batches.ts';
 import { storeEvents } from '../services/events.ts';

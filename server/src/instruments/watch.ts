@@ -1,18 +1,17 @@
+import type { Batch, Instrument } from '@big-ladle/core/contract';
 import {
-  type Batch,
   fridgeAirC,
   hiddenFactors,
   INSTRUMENT_ROWS,
-  type Instrument,
   type InstrumentReading,
   isLost,
-  NO_FACTORS,
   rehearsalNow,
   simulatedReading,
   simulateTruth,
-} from '@big-ladle/core';
+} from '@big-ladle/core/log';
+import { NO_FACTORS } from '@big-ladle/core/program';
 import type { Clock } from '../clock.ts';
-import type { Db } from '../db/open.ts';
+import type { Db } from '../db/db.ts';
 import { readKitchen } from '../db/rows.ts';
 import { readInstruments, storeReadings, THINNED_MS } from '../services/instruments.ts';
 import { batchOf, eventsOf, streamKindOf, tablesOf } from '../services/projections.ts';

@@ -1,9 +1,9 @@
-import { ROUTES } from '@big-ladle/core';
+import { ROUTES } from '@big-ladle/core/contract';
 import express, { type Router } from 'express';
 import { rateLimit } from 'express-rate-limit';
 import { type NetworkExposure, onlyFirstScreen, SESSION_COOKIE } from '../access.ts';
 import type { Clock } from '../clock.ts';
-import type { Db } from '../db/open.ts';
+import type { Db } from '../db/db.ts';
 import type { NetworkDesk } from '../network/desk.ts';
 import { sendProblem } from '../problems.ts';
 import { listDevices, type PairingCode, pairDevice, revoke } from '../services/devices.ts';

@@ -1,35 +1,18 @@
-import { ROUTES, SHIPPED_TABLES } from '@big-ladle/core';
+import { ROUTES } from '@big-ladle/core/contract';
+import { SHIPPED_TABLES } from '@big-ladle/core/tables';
 import express, { type Router } from 'express';
 import * as v from 'valibot';
-import type { NetworkExposure } from '../access.ts';
-import type { ImportDesk } from '../archive/desk.ts';
-import type { BackupDesk } from '../backup/desk.ts';
-import type { AdjustableClock } from '../clock.ts';
-import type { Db } from '../db/open.ts';
 import { HttpProblem } from '../problems.ts';
 import { latestSeq, missedAfter } from '../services/events.ts';
-import type { StreamHub } from '../stream.ts';
 import { archiveStreams, serveImports } from './archive.ts';
 import { serveBackups } from './backups.ts';
 import { serveBatches } from './batches.ts';
 import { serveBook } from './book.ts';
 import { serveKitchen } from './kitchen.ts';
 import { parse, route } from './parse.ts';
+import type { ApiParts } from './parts.ts';
 import { serving } from './serve.ts';
 import { serveShelf } from './shelf.ts';
-
-export interface ApiParts {
-  db: Db;
-  clock: AdjustableClock;
-  hub: StreamHub;
-  version: string;
-  test: boolean;
-  backups: BackupDesk;
-  imports: ImportDesk;
-  /** Nothing can be written: what is there is read, everything else waits. */
-  readOnly: boolean;
-  openness: NetworkExposure;
-}
 
 const clockSchema = v.strictObject({
   nowMs: v.pipe(v.number(), v.minValue(0)),

@@ -1,12 +1,12 @@
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
-import { ROUTES } from '@big-ladle/core';
+import { ROUTES } from '@big-ladle/core/contract';
 import type { Router } from 'express';
 import { onlyFirstScreen } from '../access.ts';
 import { archiveText } from '../archive/write.ts';
 import { HttpProblem } from '../problems.ts';
-import type { ApiParts } from './api.ts';
 import { parse, route } from './parse.ts';
+import type { ApiParts } from './parts.ts';
 import type { Serve } from './serve.ts';
 
 /** What an archive is sent as: lines of JSON, or the one document of old. A form of another page can send neither. */

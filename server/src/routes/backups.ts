@@ -1,4 +1,4 @@
-import { ROUTES } from '@big-ladle/core';
+import { ROUTES } from '@big-ladle/core/contract';
 import type { Router } from 'express';
 import { type NetworkExposure, onlyFirstScreen } from '../access.ts';
 import type { BackupDesk } from '../backup/desk.ts';

@@ -1,4 +1,4 @@
-import { ROUTES } from '@big-ladle/core';
+import { ROUTES } from '@big-ladle/core/contract';
 import {
   batchWithEvents,
   changeRehearsal,
@@ -12,7 +12,7 @@ import {
 } from '../services/batches.ts';
 import { batchNames, likedPoints, listBatches } from '../services/batchLists.ts';
 import { acceptEvents } from '../services/events.ts';
-import type { ApiParts } from './api.ts';
+import type { ApiParts } from './parts.ts';
 import type { Serve } from './serve.ts';
 
 /** Plans, batches, rehearsals, and what is said of them. */

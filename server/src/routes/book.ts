@@ -1,4 +1,4 @@
-import { ROUTES } from '@big-ladle/core';
+import { ROUTES } from '@big-ladle/core/contract';
 import { HttpProblem } from '../problems.ts';
 import {
   createRecipe,
@@ -11,7 +11,7 @@ import {
   updateRecipe,
   versionsOf,
 } from '../services/book.ts';
-import type { ApiParts } from './api.ts';
+import type { ApiParts } from './parts.ts';
 import type { Serve } from './serve.ts';
 
 /** The cook's own recipes and ingredients, and what is in the house. */

@@ -1,9 +1,9 @@
-import { ROUTES } from '@big-ladle/core';
+import { ROUTES } from '@big-ladle/core/contract';
 import { readKitchen } from '../db/rows.ts';
 import { dropInstrument, putInstrument, readInstruments, readingsOf } from '../services/instruments.ts';
 import { saveKitchen } from '../services/kitchen.ts';
 import { fridgeRecord } from '../services/shelf.ts';
-import type { ApiParts } from './api.ts';
+import type { ApiParts } from './parts.ts';
 import type { Serve } from './serve.ts';
 
 /** The kitchen, its instruments, and what they have read. */

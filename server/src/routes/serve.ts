@@ -1,12 +1,5 @@
-import {
-  type AnswerOf,
-  type AnyRoute,
-  type BodyOf,
-  idSchema,
-  type ParamsOf,
-  type PathOf,
-  type QueryOf,
-} from '@big-ladle/core';
+import type { AnswerOf, AnyRoute, BodyOf, ParamsOf, PathOf, QueryOf } from '@big-ladle/core/contract';
+import { idSchema } from '@big-ladle/core/units';
 import type { Response, Router } from 'express';
 import { type Outcome, Written } from '../outcome.ts';
 import type { StreamHub } from '../stream.ts';

@@ -1,7 +1,7 @@
-import { ROUTES } from '@big-ladle/core';
+import { ROUTES } from '@big-ladle/core/contract';
 import { eventsOf } from '../services/projections.ts';
 import { giftBatches, itemById, itemsGone, useOfLate, writtenItems } from '../services/shelf.ts';
-import type { ApiParts } from './api.ts';
+import type { ApiParts } from './parts.ts';
 import type { Serve } from './serve.ts';
 
 /** What stands on the shelf, what has left it, and whom it is for. */

@@ -1,14 +1,14 @@
+import type { LikedPoint } from '@big-ladle/core/balance';
 import type {
   BatchAtAGlance,
   BatchList,
   BatchNames,
   BatchStatus,
-  LikedPoint,
-  PlanDoc,
   QueryOf,
   ROUTES,
-} from '@big-ladle/core';
-import type { Db } from '../db/open.ts';
+} from '@big-ladle/core/contract';
+import type { PlanDoc } from '@big-ladle/core/documents';
+import type { Db } from '../db/db.ts';
 import { type BatchRow, batchFromRow, batchRowsInShort } from '../db/rows.ts';
 
 const PAGE = 50;

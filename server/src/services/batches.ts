@@ -1,25 +1,11 @@
-import {
-  type Batch,
-  type BatchDoc,
-  type BodyOf,
-  isTooFarAhead,
-  joinedRows,
-  type Kitchen,
-  type LogEvent,
-  type PinnedRows,
-  type Pins,
-  type PlanDoc,
-  type Program,
-  pinRows,
-  type Rehearsal,
-  type ROUTES,
-  rehearsalNow,
-  SHIPPED_TABLES,
-  solvePlanDoc,
-  withCustom,
-  withLabels,
-} from '@big-ladle/core';
-import type { Db } from '../db/open.ts';
+import { withCustom } from '@big-ladle/core/book';
+import type { Batch, BatchDoc, BodyOf, Pins, Rehearsal, ROUTES } from '@big-ladle/core/contract';
+import { isTooFarAhead, type Kitchen, type PlanDoc } from '@big-ladle/core/documents';
+import { type LogEvent, rehearsalNow } from '@big-ladle/core/log';
+import { solvePlanDoc } from '@big-ladle/core/plan';
+import type { Program } from '@big-ladle/core/program';
+import { joinedRows, type PinnedRows, pinRows, SHIPPED_TABLES, withLabels } from '@big-ladle/core/tables';
+import type { Db } from '../db/db.ts';
 import { batchToRow, readKitchen } from '../db/rows.ts';
 import type { Outcome } from '../outcome.ts';
 import { HttpProblem, notFound } from '../problems.ts';

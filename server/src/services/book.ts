@@ -1,19 +1,9 @@
 import { createHash } from 'node:crypto';
-import {
-  BOOK,
-  type CustomFacts,
-  type OwnRecipe,
-  ownRows,
-  type PinnedRows,
-  type Recipe,
-  type RecipeVersion,
-  SHIPPED_TABLES,
-  type StockRow,
-  type Tables,
-  withCustom,
-  withLabels,
-} from '@big-ladle/core';
-import type { Db } from '../db/open.ts';
+import { BOOK, ownRows, withCustom } from '@big-ladle/core/book';
+import type { RecipeVersion } from '@big-ladle/core/contract';
+import type { CustomFacts, OwnRecipe, Recipe, StockRow } from '@big-ladle/core/documents';
+import { type PinnedRows, SHIPPED_TABLES, type Tables, withLabels } from '@big-ladle/core/tables';
+import type { Db } from '../db/db.ts';
 import { readKitchen } from '../db/rows.ts';
 import type { Outcome } from '../outcome.ts';
 import { HttpProblem, notFound } from '../problems.ts';

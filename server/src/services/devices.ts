@@ -1,8 +1,8 @@
 import { createHash, randomBytes, randomInt, timingSafeEqual } from 'node:crypto';
-import type { Device } from '@big-ladle/core';
+import type { Device } from '@big-ladle/core/contract';
 import { v7 as uuid } from 'uuid';
 import type { Clock } from '../clock.ts';
-import type { Db } from '../db/open.ts';
+import type { Db } from '../db/db.ts';
 import type { Outcome } from '../outcome.ts';
 import { HttpProblem, notFound } from '../problems.ts';
 

@@ -1,22 +1,17 @@
+import { withCustom } from '@big-ladle/core/book';
+import type { Batch, EventsStored } from '@big-ladle/core/contract';
+import { USUAL_PLACES } from '@big-ladle/core/documents';
 import {
   activeEvents,
-  type Batch,
-  type EventsStored,
   effectiveProgram,
   isEntryProblem,
-  joinedRows,
   type LogEvent,
-  type PinnedRows,
-  type PlannedProgram,
-  type Program,
-  pinRows,
   rehearsalNow,
-  SHIPPED_TABLES,
   touchedBy,
-  USUAL_PLACES,
-  withCustom,
-} from '@big-ladle/core';
-import type { Db } from '../db/open.ts';
+} from '@big-ladle/core/log';
+import type { PlannedProgram, Program } from '@big-ladle/core/program';
+import { joinedRows, type PinnedRows, pinRows, SHIPPED_TABLES } from '@big-ladle/core/tables';
+import type { Db } from '../db/db.ts';
 import { eventFrom, eventToRow, readKitchen } from '../db/rows.ts';
 import type { Outcome } from '../outcome.ts';
 import { HttpProblem, notFound } from '../problems.ts';

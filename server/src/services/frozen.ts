@@ -1,14 +1,9 @@
 import { createHash } from 'node:crypto';
 import { isDeepStrictEqual } from 'node:util';
-import {
-  activeEvents,
-  type BottleFacts,
-  EVENTS,
-  type Filling,
-  type LogEvent,
-  type Said,
-} from '@big-ladle/core';
-import type { Db } from '../db/open.ts';
+import type { BottleFacts, Filling } from '@big-ladle/core/keeping';
+import { activeEvents, EVENTS, type LogEvent } from '@big-ladle/core/log';
+import type { Said } from '@big-ladle/core/units';
+import type { Db } from '../db/db.ts';
 
 /**
  * What a filling gave to its bottles by the rules it was filled under: it stands with the stored event, and every

@@ -1,5 +1,6 @@
-import type { Failing, Instrument, InstrumentKind, InstrumentReading } from '@big-ladle/core';
-import type { Db } from '../db/open.ts';
+import type { Instrument } from '@big-ladle/core/contract';
+import type { Failing, InstrumentKind, InstrumentReading } from '@big-ladle/core/log';
+import type { Db } from '../db/db.ts';
 import type { Outcome } from '../outcome.ts';
 import { notFound } from '../problems.ts';
 

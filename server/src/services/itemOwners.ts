@@ -1,5 +1,5 @@
-import type { LogEvent } from '@big-ladle/core';
-import type { Db } from '../db/open.ts';
+import type { LogEvent } from '@big-ladle/core/log';
+import type { Db } from '../db/db.ts';
 import { eventFrom } from '../db/rows.ts';
 
 /** Events that put things on the shelf. */

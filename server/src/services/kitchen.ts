@@ -1,5 +1,6 @@
-import type { Kitchen, KitchenDoc } from '@big-ladle/core';
-import type { Db } from '../db/open.ts';
+import type { KitchenDoc } from '@big-ladle/core/contract';
+import type { Kitchen } from '@big-ladle/core/documents';
+import type { Db } from '../db/db.ts';
 import { readKitchen, writeKitchen } from '../db/rows.ts';
 import type { Outcome } from '../outcome.ts';
 import { HttpProblem } from '../problems.ts';

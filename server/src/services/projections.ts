@@ -1,48 +1,45 @@
+import { glassFacts, type LikedPoint, strongGPerL } from '@big-ladle/core/balance';
+import type { Batch, BatchAtAGlance, Pins } from '@big-ladle/core/contract';
+import { bottleOf, fillingOf, hotTogether, wouldKeepLonger } from '@big-ladle/core/keeping';
 import {
   abvPct,
-  type Batch,
-  type BatchAtAGlance,
-  type BatchLog,
-  type BatchNow,
-  type BottleItem,
-  boiledLinesOf,
-  bottleOf,
   type Composition,
   colourOf,
-  companionsOf,
-  FIRST_PLACE,
-  fillingOf,
-  finishedL,
-  finishedLiquor,
-  foldItem,
   GLASS_PATH_CM,
-  glassFacts,
-  hotTogether,
+  massG,
+  sournessGPerL,
+  sweetnessPct,
+} from '@big-ladle/core/liquor';
+import {
+  type BatchLog,
+  type BatchNow,
+  FIRST_PLACE,
+  foldItem,
   type ItemLog,
   isGone,
   itemsOf,
-  type LeftoverItem,
-  type LikedPoint,
   type LogEvent,
+  readBatch,
+} from '@big-ladle/core/log';
+import {
+  finishedL,
+  finishedLiquor,
   lotOf,
   lotOfVessel,
-  massG,
-  type Pins,
-  pinnedTables,
-  readBatch,
-  residueOf,
-  SHIPPED_TABLES,
   type StepProblem,
   saysAlcohol,
-  sournessGPerL,
-  strongGPerL,
-  sweetnessPct,
-  type Tables,
   tagsOf,
   withServing,
-  wouldKeepLonger,
-} from '@big-ladle/core';
-import type { Db } from '../db/open.ts';
+} from '@big-ladle/core/program';
+import {
+  type BottleItem,
+  boiledLinesOf,
+  companionsOf,
+  type LeftoverItem,
+  residueOf,
+} from '@big-ladle/core/shelf';
+import { pinnedTables, SHIPPED_TABLES, type Tables } from '@big-ladle/core/tables';
+import type { Db } from '../db/db.ts';
 import { batchFromRow, batchRows, eventFrom } from '../db/rows.ts';
 import { HttpProblem } from '../problems.ts';
 import { type Frozen, freeze, keyOfLog, newerOf } from './frozen.ts';

@@ -1,27 +1,25 @@
+import type {
+  BatchAtAGlance,
+  GiftBatch,
+  GoneItems,
+  ShelfItem,
+  ShelfLeftover,
+  ShelfThing,
+  StoredItem,
+  Use,
+} from '@big-ladle/core/contract';
+import { CELL_MS, type FridgeRecord, recordOf } from '@big-ladle/core/keeping';
 import {
   activeEvents,
-  type BatchAtAGlance,
-  type BottleItem,
-  CELL_MS,
-  DAY_MS,
-  type FridgeRecord,
   foldItem,
-  type GiftBatch,
-  type GoneItems,
   type InstrumentReading,
   type ItemLog,
-  type LeftoverItem,
   type LogEvent,
-  recordOf,
-  type ShelfItem,
-  type ShelfLeftover,
-  type ShelfThing,
-  type StoredItem,
-  USE_WINDOW_DAYS,
-  type Use,
-} from '@big-ladle/core';
+} from '@big-ladle/core/log';
+import { type BottleItem, type LeftoverItem, USE_WINDOW_DAYS } from '@big-ladle/core/shelf';
+import { DAY_MS } from '@big-ladle/core/units';
 import { byText } from '../db/byText.ts';
-import type { Db } from '../db/open.ts';
+import type { Db } from '../db/db.ts';
 import { eventFrom } from '../db/rows.ts';
 import { Written } from '../outcome.ts';
 import { notFound } from '../problems.ts';

@@ -1,4 +1,5 @@
-import { goesWith, type Tables } from '@big-ladle/core';
+import { goesWith } from '@big-ladle/core/compare';
+import type { Tables } from '@big-ladle/core/tables';
 import Box from '@mui/material/Box';
 import { sayItem } from '../words/names.ts';
 import { say } from '../words/say.ts';

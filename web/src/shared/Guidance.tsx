@@ -1,5 +1,5 @@
 import '../words/places/steps.ts';
-import type { Guidance as Row } from '@big-ladle/core';
+import type { Guidance as Row } from '@big-ladle/core/program';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';

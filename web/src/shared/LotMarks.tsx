@@ -1,5 +1,6 @@
 import '../words/places/steps.ts';
-import { audienceOf, cautionsOf, marksOf, type Tag } from '@big-ladle/core';
+import { audienceOf, cautionsOf, marksOf } from '@big-ladle/core/balance';
+import type { Tag } from '@big-ladle/core/tables';
 import Box from '@mui/material/Box';
 import { role } from '../theme/theme.ts';
 import { say, sayCode } from '../words/say.ts';

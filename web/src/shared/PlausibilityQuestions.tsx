@@ -1,4 +1,4 @@
-import type { AskedWarning } from '@big-ladle/core';
+import type { AskedWarning } from '@big-ladle/core/compare';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { sayWarning, sayWarningSubject } from '../words/plausibilityWords.ts';

@@ -1,5 +1,6 @@
 import '../words/places/steps.ts';
-import { type StrongShare, startOfToday, strongShares } from '@big-ladle/core';
+import { type StrongShare, strongShares } from '@big-ladle/core/balance';
+import { startOfToday } from '@big-ladle/core/keeping';
 import Box from '@mui/material/Box';
 import { role } from '../theme/theme.ts';
 import { grams, percent, say, sayCode } from '../words/say.ts';

@@ -6,7 +6,7 @@ import {
   PROBLEM_TYPE,
   type Problem,
   type Sent,
-} from '@big-ladle/core';
+} from '@big-ladle/core/contract';
 import * as v from 'valibot';
 import { sayProblem } from '../words/problemWords.ts';
 

@@ -1,4 +1,4 @@
-import { type BatchDoc, type BatchListEntry, type BatchStatus, ROUTES } from '@big-ladle/core';
+import { type BatchDoc, type BatchListEntry, type BatchStatus, ROUTES } from '@big-ladle/core/contract';
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { ask } from './api.ts';
 import { keys, queryClient } from './queries.ts';

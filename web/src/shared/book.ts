@@ -1,16 +1,7 @@
-import {
-  BOOK,
-  type CustomFacts,
-  ownRows,
-  type PinnedRows,
-  type Recipe,
-  ROUTES,
-  SHIPPED_TABLES,
-  type StockRow,
-  type Tables,
-  withCustom,
-  withLabels,
-} from '@big-ladle/core';
+import { BOOK, ownRows, withCustom } from '@big-ladle/core/book';
+import { ROUTES } from '@big-ladle/core/contract';
+import type { CustomFacts, Recipe, StockRow } from '@big-ladle/core/documents';
+import { type PinnedRows, SHIPPED_TABLES, type Tables, withLabels } from '@big-ladle/core/tables';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { knowNames } from '../words/names.ts';

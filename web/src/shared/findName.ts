@@ -1,4 +1,4 @@
-import { ALIAS_ROWS, type AliasRow, findByName } from '@big-ladle/core';
+import { ALIAS_ROWS, type AliasRow, findByName } from '@big-ladle/core/tables';
 import Fuse from 'fuse.js';
 
 /** How far a word may be from a name and still be meant: a slip or two of the finger. */

@@ -1,4 +1,7 @@
-import { asHandMeasures, type Kitchen, measuringKit, type SweetenerRow } from '@big-ladle/core';
+import type { Kitchen } from '@big-ladle/core/documents';
+import { measuringKit } from '@big-ladle/core/program';
+import type { SweetenerRow } from '@big-ladle/core/tables';
+import { asHandMeasures } from '@big-ladle/core/units';
 import { handText } from '../words/say.ts';
 
 /** Grams of a sweetener as a hand measures them: "2 ½ cups". The cook's own measure for other things is left aside. */

@@ -1,12 +1,11 @@
 import {
-  ALCOHOL_UNIT_ROWS,
-  type AlcoholUnitRow,
   EMPTY_KITCHEN,
   type House,
   type Kitchen,
   type ShelfPlace,
   USUAL_PLACES,
-} from '@big-ladle/core';
+} from '@big-ladle/core/documents';
+import { ALCOHOL_UNIT_ROWS, type AlcoholUnitRow } from '@big-ladle/core/tables';
 
 /** What a house has settled; a kitchen that an older page has kept may lack it. */
 export const houseOf = (kitchen: Kitchen): House => kitchen.house ?? EMPTY_KITCHEN.house;

@@ -1,4 +1,5 @@
-import { type EventBody, FINAL_PROBLEMS, type LogEvent, ROUTES } from '@big-ladle/core';
+import { FINAL_PROBLEMS, ROUTES } from '@big-ladle/core/contract';
+import type { EventBody, LogEvent } from '@big-ladle/core/log';
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
 import { v7 as uuid } from 'uuid';
 import { say } from '../words/say.ts';

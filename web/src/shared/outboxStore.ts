@@ -1,4 +1,4 @@
-import type { LogEvent } from '@big-ladle/core';
+import type { LogEvent } from '@big-ladle/core/log';
 import { create } from 'zustand';
 
 /** An entry that the server has stored, with its number among those stored from this window. */

@@ -1,4 +1,4 @@
-import { EVENT_KINDS, EVENTS, type LogEvent } from '@big-ladle/core';
+import { EVENT_KINDS, EVENTS, type LogEvent } from '@big-ladle/core/log';
 import { afterEach, describe, expect, it } from 'vitest';
 import { keys, queryClient, staleAfter, takeEvents } from './queries.ts';
 

@@ -1,4 +1,5 @@
-import { type KitchenDoc, type LogEvent, ROUTES, type Touched, touchedBy } from '@big-ladle/core';
+import { type KitchenDoc, ROUTES } from '@big-ladle/core/contract';
+import { type LogEvent, type Touched, touchedBy } from '@big-ladle/core/log';
 import { QueryClient, useQuery } from '@tanstack/react-query';
 import { knowNames } from '../words/names.ts';
 import { writeDates } from '../words/say.ts';

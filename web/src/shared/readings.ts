@@ -1,5 +1,6 @@
-import type { InstrumentReading, ReadingsMessage } from '@big-ladle/core';
-import { ROUTES } from '@big-ladle/core';
+import type { ReadingsMessage } from '@big-ladle/core/contract';
+import { ROUTES } from '@big-ladle/core/contract';
+import type { InstrumentReading } from '@big-ladle/core/log';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { create } from 'zustand';

@@ -1,13 +1,6 @@
-import {
-  giftReminder,
-  lastWholeDay,
-  type MessageKind,
-  morningOf,
-  type Reminder,
-  rateOfUse,
-  remindersOf,
-  warmSpells,
-} from '@big-ladle/core';
+import type { MessageKind } from '@big-ladle/core/documents';
+import { lastWholeDay, warmSpells } from '@big-ladle/core/keeping';
+import { giftReminder, morningOf, type Reminder, rateOfUse, remindersOf } from '@big-ladle/core/shelf';
 import { useMemo } from 'react';
 import { useGifts, useUse } from './queries.ts';
 import type { Shelf } from './shelf.ts';

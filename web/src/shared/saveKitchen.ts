@@ -1,4 +1,5 @@
-import { type Kitchen, type KitchenDoc, kitchenSchema, ROUTES } from '@big-ladle/core';
+import { type KitchenDoc, ROUTES } from '@big-ladle/core/contract';
+import { type Kitchen, kitchenSchema } from '@big-ladle/core/documents';
 import * as v from 'valibot';
 import { sayField } from '../words/fields.ts';
 import { say } from '../words/say.ts';

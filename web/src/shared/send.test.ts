@@ -1,4 +1,4 @@
-import { ROUTES } from '@big-ladle/core';
+import { ROUTES } from '@big-ladle/core/contract';
 import { expect, it } from 'vitest';
 import { CHANGES } from './send.ts';
 

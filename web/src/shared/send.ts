@@ -1,4 +1,4 @@
-import { type AnswerOf, ROUTES, type Sent } from '@big-ladle/core';
+import { type AnswerOf, ROUTES, type Sent } from '@big-ladle/core/contract';
 import { useMutation } from '@tanstack/react-query';
 import { say } from '../words/say.ts';
 import { ApiError, ask } from './api.ts';

@@ -1,4 +1,6 @@
-import { EMPTY_KITCHEN, endOfTomorrow, foldItem, type LogEvent, startOfToday } from '@big-ladle/core';
+import { EMPTY_KITCHEN } from '@big-ladle/core/documents';
+import { endOfTomorrow, startOfToday } from '@big-ladle/core/keeping';
+import { foldItem, type LogEvent } from '@big-ladle/core/log';
 import { describe, expect, it } from 'vitest';
 import { placeName, placesOf } from './house.ts';
 import { moveToStored, saidSince, storedSoFar, useOutbox } from './outboxStore.ts';

@@ -1,24 +1,17 @@
+import type { ShelfItem, ShelfLeftover } from '@big-ladle/core/contract';
+import type { Kitchen } from '@big-ladle/core/documents';
 import {
-  activeEvents,
   type BottleLife,
   endOfTomorrow,
-  type ItemLog,
-  isGone,
-  itemAfter,
-  type Kitchen,
-  type LeftoverLife,
-  type LogEvent,
-  leftoverLife,
   lifeOf,
-  MINUTE_MS,
-  type ShelfItem,
-  type ShelfLeftover,
-  type Standee,
   type Surroundings,
   surroundingsOf,
   type TemperatureSeries,
   temperatureSeriesOf,
-} from '@big-ladle/core';
+} from '@big-ladle/core/keeping';
+import { activeEvents, type ItemLog, isGone, itemAfter, type LogEvent } from '@big-ladle/core/log';
+import { type LeftoverLife, leftoverLife, type Standee } from '@big-ladle/core/shelf';
+import { MINUTE_MS } from '@big-ladle/core/units';
 import { useMemo } from 'react';
 import { placesOf } from './house.ts';
 import { saidSince, useOutbox } from './outboxStore.ts';

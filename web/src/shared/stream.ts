@@ -1,11 +1,6 @@
-import {
-  type DocChange,
-  docChangeSchema,
-  MINUTE_MS,
-  readingsSchema,
-  readStored,
-  timeSchema,
-} from '@big-ladle/core';
+import { type DocChange, docChangeSchema, readingsSchema, timeSchema } from '@big-ladle/core/contract';
+import { readStored } from '@big-ladle/core/log';
+import { MINUTE_MS } from '@big-ladle/core/units';
 import * as v from 'valibot';
 import { duration, say } from '../words/say.ts';
 import { notify } from './notices.ts';

@@ -1,4 +1,4 @@
-import { type EventBody, type LogEvent, lastUndoable, saidTogether } from '@big-ladle/core';
+import { type EventBody, type LogEvent, lastUndoable, saidTogether } from '@big-ladle/core/log';
 
 /** What one tap back takes back: all that was said with the last tap, told by what it was about. */
 export interface Undo {

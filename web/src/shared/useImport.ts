@@ -1,4 +1,4 @@
-import { type ImportMode, type ImportState, ROUTES } from '@big-ladle/core';
+import { type ImportMode, type ImportState, ROUTES } from '@big-ladle/core/contract';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { sayProblem } from '../words/problemWords.ts';

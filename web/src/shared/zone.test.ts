@@ -1,4 +1,4 @@
-import { endOfTomorrow, keepDate } from '@big-ladle/core';
+import { endOfTomorrow, keepDate } from '@big-ladle/core/keeping';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { moment, sayDate } from '../words/say.ts';

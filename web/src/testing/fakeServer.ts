@@ -1,4 +1,4 @@
-import { PROBLEM_TYPE, type ProblemCode, ROUTES } from '@big-ladle/core';
+import { PROBLEM_TYPE, type ProblemCode, ROUTES } from '@big-ladle/core/contract';
 import { vi } from 'vitest';
 
 type Routes = typeof ROUTES;

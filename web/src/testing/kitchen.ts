@@ -1,18 +1,16 @@
+import { BOOK, defaultChoices } from '@big-ladle/core/book';
+import type { BatchDoc } from '@big-ladle/core/contract';
 import {
-  type BatchDoc,
-  BOOK,
-  defaultChoices,
   EMPTY_KITCHEN,
-  type EventBody,
   type Kitchen,
-  type LogEvent,
   type MethodId,
   type PlanDoc,
   type Recipe,
-  SHIPPED_TABLES,
-  solvePlanDoc,
-  unwrap,
-} from '@big-ladle/core';
+} from '@big-ladle/core/documents';
+import type { EventBody, LogEvent } from '@big-ladle/core/log';
+import { solvePlanDoc } from '@big-ladle/core/plan';
+import { SHIPPED_TABLES } from '@big-ladle/core/tables';
+import { unwrap } from '@big-ladle/core/units';
 import { FakeServer } from './fakeServer.ts';
 
 /** When tests of components begin unless they say otherwise: a Wednesday in autumn, in the evening, UTC. */

@@ -4,7 +4,9 @@ import { afterEach, vi } from 'vitest';
 
 /** What every test of a component stands on: a browser in memory, and jobs that run at once instead of in a worker. */
 vi.mock('../workers/run.ts', async () => {
-  const { BOOK, runJob, SHIPPED_TABLES, withCustom } = await import('@big-ladle/core');
+  const { BOOK, withCustom } = await import('@big-ladle/core/book');
+  const { runJob } = await import('@big-ladle/core/plan');
+  const { SHIPPED_TABLES } = await import('@big-ladle/core/tables');
   type Args = Parameters<typeof import('../workers/run.ts').run>;
   return {
     WorkerNotLoaded: class extends Error {},

@@ -1,4 +1,6 @@
-import { colourName, FAMILY_ROWS, isCut, type LotName } from '@big-ladle/core';
+import { colourName } from '@big-ladle/core/liquor';
+import type { LotName } from '@big-ladle/core/program';
+import { FAMILY_ROWS, isCut } from '@big-ladle/core/tables';
 import { has, say, sayCode } from './say.ts';
 
 /** Names that a cook has given: of her own drinks and ingredients, by id. */

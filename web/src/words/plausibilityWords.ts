@@ -1,4 +1,4 @@
-import type { PlausibilityWarning } from '@big-ladle/core';
+import type { PlausibilityWarning } from '@big-ladle/core/compare';
 import { sayItem } from './names.ts';
 import { duration, grams, litres, say } from './say.ts';
 

@@ -1,4 +1,4 @@
-import { PROBLEMS } from '@big-ladle/core';
+import { PROBLEMS } from '@big-ladle/core/contract';
 import { describe, expect, it } from 'vitest';
 import { sayProblem } from './problemWords.ts';
 import { has } from './say.ts';

@@ -1,4 +1,4 @@
-import type { Problem } from '@big-ladle/core';
+import type { Problem } from '@big-ladle/core/contract';
 import { sayField } from './fields.ts';
 import { has, say, sayCode } from './say.ts';
 

@@ -1,4 +1,4 @@
-import type { ClockSubject } from '@big-ladle/core';
+import type { ClockSubject } from '@big-ladle/core/log';
 import { sayItem } from './names.ts';
 import { sayCode } from './say.ts';
 

@@ -1,14 +1,9 @@
-import {
-  type DateOrder,
-  FRUIT_ROWS,
-  type Fraction,
-  type HandAmount,
-  type InstrumentKind,
-  type KeepDate,
-  type KitchenMeasure,
-  type Said,
-  type StepProblem,
-} from '@big-ladle/core';
+import type { DateOrder } from '@big-ladle/core/documents';
+import type { KeepDate } from '@big-ladle/core/keeping';
+import type { InstrumentKind } from '@big-ladle/core/log';
+import type { StepProblem } from '@big-ladle/core/program';
+import { FRUIT_ROWS } from '@big-ladle/core/tables';
+import type { Fraction, HandAmount, KitchenMeasure, Said } from '@big-ladle/core/units';
 import { IntlMessageFormat } from 'intl-messageformat';
 import type { EN_BATCH } from './en/batch.ts';
 import { EN } from './en/common.ts';

@@ -1,24 +1,19 @@
 import { readdirSync, readFileSync, statSync } from 'node:fs';
 import path from 'node:path';
+import { BOOK } from '@big-ladle/core/book';
+import { MESSAGE_KINDS, METHOD_IDS } from '@big-ladle/core/documents';
 import {
-  AUDIENCES,
-  BOIL_LEVELS,
-  BOOK,
   CHECK_KINDS,
-  CLAIM_ROWS,
   CLOSURES,
   CONTAINER_CAUTION_ROWS,
   CONTAINER_FORMS,
   CONTAINER_MATERIALS,
-  GUIDANCE_ROWS,
   LEFTOVER_ROWS,
-  MESSAGE_KINDS,
-  METHOD_IDS,
   PLACE_KINDS,
   SCREEN_CODES,
-  SHIPPED_TABLES,
   SIGNS,
-} from '@big-ladle/core';
+} from '@big-ladle/core/shelf';
+import { AUDIENCES, BOIL_LEVELS, CLAIM_ROWS, GUIDANCE_ROWS, SHIPPED_TABLES } from '@big-ladle/core/tables';
 import { afterEach, describe, expect, it } from 'vitest';
 import { EN_BATCH } from './en/batch.ts';
 import { EN as FIRST } from './en/common.ts';

@@ -1,12 +1,6 @@
-import {
-  BOOK,
-  type Job,
-  type JobBook,
-  type JobResult,
-  runJob,
-  SHIPPED_TABLES,
-  withCustom,
-} from '@big-ladle/core';
+import { BOOK, withCustom } from '@big-ladle/core/book';
+import { type Job, type JobBook, type JobResult, runJob } from '@big-ladle/core/plan';
+import { SHIPPED_TABLES } from '@big-ladle/core/tables';
 import { expose } from 'comlink';
 
 /** The worker's side: a job in, progress and one result out. */

@@ -1,4 +1,4 @@
-import { type Job, type JobBook, type JobResult, joinSamples, type RangeSamples } from '@big-ladle/core';
+import { type Job, type JobBook, type JobResult, joinSamples, type RangeSamples } from '@big-ladle/core/plan';
 import { proxy, type Remote, wrap } from 'comlink';
 import type { WorkerSide } from './core.worker.ts';
 

@@ -1,4 +1,6 @@
-import type { Job, JobResult, PinnedRows, Recipe } from '@big-ladle/core';
+import type { Recipe } from '@big-ladle/core/documents';
+import type { Job, JobResult } from '@big-ladle/core/plan';
+import type { PinnedRows } from '@big-ladle/core/tables';
 import { useEffect, useState } from 'react';
 import { run, WorkerNotLoaded } from './run.ts';
 

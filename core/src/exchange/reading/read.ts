@@ -6,6 +6,7 @@ import { Ledger } from './ledger.ts';
 import { finished } from './lines/finished.ts';
 import { Lines } from './lines/lines.ts';
 import { quantityAt } from './quantities/quantities.ts';
+import type { ReadBlock } from './readBlock.ts';
 import { marksOf } from './review.ts';
 import type { Block } from './segments/block.ts';
 import { segment } from './segments/segment.ts';
@@ -48,17 +49,6 @@ function countsOf(drinks: readonly ReadDrink[], spans: readonly { mark: string }
     read += (d.title ? 1 : 0) + (d.yield ? 1 : 0) + d.notes.length;
   }
   return { read, unsure, notUnderstood: spans.filter((s) => s.mark === 'notUnderstood').length };
-}
-
-/** A drink with what its reading leaves for the review. */
-export interface ReadBlock {
-  drink: ReadDrink;
-  block: Block;
-  /** Places of the text that said something. */
-  understood: Span[];
-  /** By line and step, all the places that told of it. */
-  told: Map<string, Span[]>;
-  clauses: Clause[];
 }
 
 const SAYS_IT = / (?:makes?|yields?|serves?|gives?|fills?|made|quantity) /;

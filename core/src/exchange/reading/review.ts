@@ -16,7 +16,7 @@ import type { Ledger } from './ledger.ts';
 import { nameAt } from './lexicon.ts';
 import { fillOf, measureAt } from './quantities/measures.ts';
 import { quantityAt } from './quantities/quantities.ts';
-import type { ReadBlock } from './read.ts';
+import type { ReadBlock } from './readBlock.ts';
 import { TAILS } from './things/thing.ts';
 import type { Token } from './tokens.ts';
 import type { Doubt, Mark, MarkedSpan, Span } from './types.ts';

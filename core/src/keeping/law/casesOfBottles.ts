@@ -1,4 +1,4 @@
-import type { ItemLog } from '../../log/foldItem.ts';
+import type { ItemLog } from '../../log/itemLog.ts';
 import { DAY_MS, HOUR_MS } from '../../units/time.ts';
 import { around, bottle, cooled, FILLED_MS, itemLog, keep, mild, stays } from '../fixtures.ts';
 import { lifeOf } from '../spoilage.ts';

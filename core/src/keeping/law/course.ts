@@ -1,7 +1,8 @@
 import { type Kitchen, USUAL_PLACES } from '../../documents/kitchen.ts';
 import type { EventBody, LogEvent } from '../../log/events/table.ts';
 import { foldBatch } from '../../log/foldBatch.ts';
-import { FIRST_PLACE, freshItem, type ItemLog } from '../../log/foldItem.ts';
+import { FIRST_PLACE, freshItem } from '../../log/foldItem.ts';
+import type { ItemLog } from '../../log/itemLog.ts';
 import type { Liquor, PlannedProgram, Step } from '../../program/model/types.ts';
 import { simulateBatch } from '../../program/simulate/simulate.ts';
 import type { Tables } from '../../tables/types.ts';

@@ -1,7 +1,8 @@
 import type * as v from 'valibot';
 import type { EffectiveProgram } from '../../program/model/types.ts';
 import type { BatchDraft } from '../batchDraft.ts';
-import type { ItemLog } from '../foldItem.ts';
+import type { Entry } from '../entry.ts';
+import type { ItemLog } from '../itemLog.ts';
 
 export const STREAM_KINDS = ['batch', 'rehearsal', 'item', 'kitchen'] as const;
 export type StreamKind = (typeof STREAM_KINDS)[number];
@@ -11,13 +12,6 @@ export type StreamKind = (typeof STREAM_KINDS)[number];
  * batches, the shelf, the gifts; as the windows ask for them and as the projections hold them.
  */
 export type Touched = 'batch' | 'batches' | 'items' | 'gifts';
-
-/** An event as its reducer sees it. */
-export interface Entry<Body> {
-  id: string;
-  atMs: number;
-  body: Body;
-}
 
 interface Common<Schema extends v.GenericSchema> {
   /** Of the body, for what is newly written. */

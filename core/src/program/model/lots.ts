@@ -1,12 +1,4 @@
-import type { LotKind } from '../../documents/lot.ts';
-import type { Program, VesselSpec } from './types.ts';
-
-/** Which part of a batch it is: a number where there are several of its kind; entries of before have a name. */
-export interface LotName {
-  kind: LotKind;
-  number?: number | undefined;
-  name?: string | undefined;
-}
+import type { LotName, Program, VesselSpec } from './types.ts';
 
 /** A lot has a vessel of its own, and bottles of its own. */
 export const lotVessel = (lotId: string): string => `lot-${lotId}`;

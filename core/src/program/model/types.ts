@@ -1,3 +1,4 @@
+import type { LotKind } from '../../documents/lot.ts';
 import type { JuiceTool, LineKind, ScaleRule, Sieve } from '../../documents/recipe.ts';
 import type { Composition } from '../../liquor/composition.ts';
 import type { PhEstimate } from '../../liquor/ph.ts';
@@ -8,11 +9,17 @@ import type { BoilLevel, Lid } from '../../tables/constants.ts';
 import type { MarkerId, Press } from '../../tables/types.ts';
 import type { VigourId } from '../../tables/vigours.ts';
 import type { Said } from '../../units/result.ts';
-import type { LotName } from './lots.ts';
 
 export type LineId = string;
 export type StepId = string;
 export type VesselId = string;
+
+/** Which part of a batch it is: a number where there are several of its kind; entries of before have a name. */
+export interface LotName {
+  kind: LotKind;
+  number?: number | undefined;
+  name?: string | undefined;
+}
 
 /** Where a part of the liquor comes from and what it has been through. Times are minutes since the batch began. */
 export interface Origin {

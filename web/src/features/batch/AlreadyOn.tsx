@@ -1,5 +1,9 @@
 import '../../words/places/batch.ts';
-import { type KitchenDoc, MINUTE_MS, type PlanDoc, simulateBatch, solvePlanDoc } from '@big-ladle/core';
+import type { KitchenDoc } from '@big-ladle/core/contract';
+import type { PlanDoc } from '@big-ladle/core/documents';
+import { solvePlanDoc } from '@big-ladle/core/plan';
+import { simulateBatch } from '@big-ladle/core/program';
+import { MINUTE_MS } from '@big-ladle/core/units';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';

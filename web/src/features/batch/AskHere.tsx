@@ -1,6 +1,8 @@
 import '../../words/places/batch.ts';
 import '../../words/places/steps.ts';
-import { RIPENESS_ROWS, type Step, tastedAt, UNTREATED_WATER, WATER_CUES } from '@big-ladle/core';
+import { tastedAt } from '@big-ladle/core/log';
+import type { Step } from '@big-ladle/core/program';
+import { RIPENESS_ROWS, UNTREATED_WATER, WATER_CUES } from '@big-ladle/core/tables';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { Caution } from '../../shared/ui.tsx';

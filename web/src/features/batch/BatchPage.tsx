@@ -1,5 +1,10 @@
 import '../../words/places/batch.ts';
-import { MINUTE_MS, type PlanDoc, plannedLife, type Step, shownEvents, timetableFrom } from '@big-ladle/core';
+import type { PlanDoc } from '@big-ladle/core/documents';
+import { plannedLife } from '@big-ladle/core/keeping';
+import { shownEvents } from '@big-ladle/core/log';
+import { timetableFrom } from '@big-ladle/core/plan';
+import type { Step } from '@big-ladle/core/program';
+import { MINUTE_MS } from '@big-ladle/core/units';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';

@@ -1,27 +1,20 @@
 import '../../words/places/batch.ts';
+import type { BottleSize } from '@big-ladle/core/documents';
+import { expectedLife, keepDate, keepingOf } from '@big-ladle/core/keeping';
+import { abvPct, volumeMl } from '@big-ladle/core/liquor';
+import type { EventBody, Gifts } from '@big-ladle/core/log';
 import {
-  abvPct,
-  BOTTLES,
-  type BottleSize,
   bottlePlan,
-  containerCautions,
-  containerUses,
-  type EventBody,
-  expectedLife,
   type FilledBottle,
   fillBottles,
   fillingOrder,
   fillMl,
-  type Gifts,
-  HEADSPACE,
   jugOf,
-  keepDate,
-  keepingOf,
-  makeSpace,
   portionTubs,
   suggestBottles,
-  volumeMl,
-} from '@big-ladle/core';
+} from '@big-ladle/core/plan';
+import { BOTTLES } from '@big-ladle/core/program';
+import { containerCautions, containerUses, HEADSPACE, makeSpace } from '@big-ladle/core/shelf';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import { useState } from 'react';

@@ -1,5 +1,7 @@
 import '../../words/places/batch.ts';
-import { type CoolingWay, coolingWays, isPot, KEEPING, SERVE_C } from '@big-ladle/core';
+import { KEEPING, SERVE_C } from '@big-ladle/core/keeping';
+import { type CoolingWay, coolingWays } from '@big-ladle/core/plan';
+import { isPot } from '@big-ladle/core/program';
 import Box from '@mui/material/Box';
 import { useMemo } from 'react';
 import { Fold } from '../../shared/Fold.tsx';

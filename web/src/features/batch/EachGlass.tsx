@@ -1,5 +1,7 @@
 import '../../words/places/batch.ts';
-import { type BottleStep, GLASS_SWEETENER_ID, glassDoseG, type Liquor } from '@big-ladle/core';
+import { glassDoseG } from '@big-ladle/core/balance';
+import type { BottleStep, Liquor } from '@big-ladle/core/program';
+import { GLASS_SWEETENER_ID } from '@big-ladle/core/tables';
 import Box from '@mui/material/Box';
 import { byHand } from '../../shared/handMeasure.ts';
 import { sayItem } from '../../words/names.ts';

@@ -1,5 +1,5 @@
 import '../../words/places/batch.ts';
-import type { Gifts } from '@big-ladle/core';
+import type { Gifts } from '@big-ladle/core/log';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';

@@ -1,13 +1,8 @@
 import '../../words/places/batch.ts';
-import {
-  completeChoices,
-  insteadOf,
-  insteadWith,
-  type Kitchen,
-  type PlanDoc,
-  type Recipe,
-  type Tables,
-} from '@big-ladle/core';
+import { completeChoices, insteadWith } from '@big-ladle/core/book';
+import { insteadOf } from '@big-ladle/core/compare';
+import type { Kitchen, PlanDoc, Recipe } from '@big-ladle/core/documents';
+import type { Tables } from '@big-ladle/core/tables';
 import Box from '@mui/material/Box';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';

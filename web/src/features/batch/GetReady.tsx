@@ -1,6 +1,7 @@
 import '../../words/places/batch.ts';
 import '../../words/places/steps.ts';
-import { type ProgramLine, potCapacityMl, toLayOut } from '@big-ladle/core';
+import { toLayOut } from '@big-ladle/core/compare';
+import { type ProgramLine, potCapacityMl } from '@big-ladle/core/program';
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import { lineAmount } from '../../shared/batch/lineAmount.ts';

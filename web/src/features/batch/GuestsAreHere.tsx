@@ -1,16 +1,9 @@
 import '../../words/places/batch.ts';
-import {
-  type EventBody,
-  finishedL,
-  finishedLiquor,
-  type MarkerId,
-  markerGPerL,
-  nextStraining,
-  type Simulation,
-  SPENT,
-  secondBoil,
-  whatIf,
-} from '@big-ladle/core';
+import { markerGPerL } from '@big-ladle/core/liquor';
+import { type EventBody, nextStraining, whatIf } from '@big-ladle/core/log';
+import { secondBoil } from '@big-ladle/core/plan';
+import { finishedL, finishedLiquor, type Simulation, SPENT } from '@big-ladle/core/program';
+import type { MarkerId } from '@big-ladle/core/tables';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useMemo, useState } from 'react';

@@ -1,5 +1,8 @@
 import '../../words/places/batch.ts';
-import { INSTRUMENT_ROWS, type Instrument, MINUTE_MS, type Reading } from '@big-ladle/core';
+import type { Instrument } from '@big-ladle/core/contract';
+import { INSTRUMENT_ROWS } from '@big-ladle/core/log';
+import type { Reading } from '@big-ladle/core/program';
+import { MINUTE_MS } from '@big-ladle/core/units';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useEffect, useRef, useState } from 'react';

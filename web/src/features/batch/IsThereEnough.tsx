@@ -1,5 +1,7 @@
 import '../../words/places/batch.ts';
-import { type Enough, enoughOf, inBottlesG, type Program, type Tables } from '@big-ladle/core';
+import { type Enough, enoughOf, inBottlesG } from '@big-ladle/core/compare';
+import type { Program } from '@big-ladle/core/program';
+import type { Tables } from '@big-ladle/core/tables';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';

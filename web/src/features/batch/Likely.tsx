@@ -1,5 +1,8 @@
 import '../../words/places/batch.ts';
-import { type Job, type Kitchen, type MarkerId, type Program, spansOf } from '@big-ladle/core';
+import type { Kitchen } from '@big-ladle/core/documents';
+import { type Job, spansOf } from '@big-ladle/core/plan';
+import type { Program } from '@big-ladle/core/program';
+import type { MarkerId } from '@big-ladle/core/tables';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';

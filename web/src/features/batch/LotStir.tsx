@@ -1,21 +1,16 @@
 import '../../words/places/batch.ts';
+import { glassFacts } from '@big-ladle/core/balance';
+import { abvPct, massG, ofLiquid, plus, volumeMl } from '@big-ladle/core/liquor';
+import { itemsOf } from '@big-ladle/core/log';
 import {
-  abvPct,
-  FIRST_SOUR_ID,
-  FIRST_SPIRIT_ID,
-  glassFacts,
-  itemsOf,
   type Liquor,
   type LotName,
   lotOfVessel,
-  massG,
-  ofLiquid,
-  plus,
   type Step,
   saysAlcohol,
   tagsOf,
-  volumeMl,
-} from '@big-ladle/core';
+} from '@big-ladle/core/program';
+import { FIRST_SOUR_ID, FIRST_SPIRIT_ID } from '@big-ladle/core/tables';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';

@@ -1,5 +1,7 @@
 import '../../words/places/batch.ts';
-import { type EventBody, LOT_KINDS, type LotKind, volumeMl } from '@big-ladle/core';
+import { LOT_KINDS, type LotKind } from '@big-ladle/core/documents';
+import { volumeMl } from '@big-ladle/core/liquor';
+import type { EventBody } from '@big-ladle/core/log';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';

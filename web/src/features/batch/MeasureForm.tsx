@@ -1,13 +1,8 @@
 import '../../words/places/batch.ts';
-import {
-  coldVolume,
-  type EventBody,
-  entryProblem,
-  isPot,
-  measuredLossWarning,
-  type Reading,
-  type StepProblem,
-} from '@big-ladle/core';
+import { measuredLossWarning } from '@big-ladle/core/compare';
+import { coldVolume } from '@big-ladle/core/liquor';
+import { type EventBody, entryProblem } from '@big-ladle/core/log';
+import { isPot, type Reading, type StepProblem } from '@big-ladle/core/program';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';

@@ -1,5 +1,7 @@
 import '../../words/places/batch.ts';
-import { type Kitchen, missingTools, type Program } from '@big-ladle/core';
+import { missingTools } from '@big-ladle/core/compare';
+import type { Kitchen } from '@big-ladle/core/documents';
+import type { Program } from '@big-ladle/core/program';
 import Alert from '@mui/material/Alert';
 import { stepName } from '../../shared/batch/stepWords.ts';
 import { say } from '../../words/say.ts';

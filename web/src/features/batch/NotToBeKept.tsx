@@ -1,12 +1,7 @@
 import '../../words/places/batch.ts';
-import {
-  type Kitchen,
-  type PlanDoc,
-  type PlanRisk,
-  type Program,
-  type SafeWay,
-  safeWays,
-} from '@big-ladle/core';
+import type { Kitchen, PlanDoc } from '@big-ladle/core/documents';
+import { type PlanRisk, type SafeWay, safeWays } from '@big-ladle/core/keeping';
+import type { Program } from '@big-ladle/core/program';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useMemo } from 'react';

@@ -1,12 +1,7 @@
 import '../../words/places/batch.ts';
-import {
-  finishedLiquor,
-  keepDate,
-  type PartNow,
-  partsNow,
-  plannedLife,
-  simulateBatch,
-} from '@big-ladle/core';
+import { type PartNow, partsNow } from '@big-ladle/core/balance';
+import { keepDate, plannedLife } from '@big-ladle/core/keeping';
+import { finishedLiquor, simulateBatch } from '@big-ladle/core/program';
 import Box from '@mui/material/Box';
 import { useMemo } from 'react';
 import { role } from '../../theme/theme.ts';

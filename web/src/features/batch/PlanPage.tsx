@@ -1,13 +1,8 @@
 import '../../words/places/batch.ts';
-import {
-  type Batch,
-  type MethodId,
-  openingPlan,
-  type PlanDoc,
-  type PlanRisk,
-  ROUTES,
-  standsIn,
-} from '@big-ladle/core';
+import { type Batch, ROUTES } from '@big-ladle/core/contract';
+import type { MethodId, PlanDoc } from '@big-ladle/core/documents';
+import type { PlanRisk } from '@big-ladle/core/keeping';
+import { openingPlan, standsIn } from '@big-ladle/core/plan';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import { useMutation } from '@tanstack/react-query';

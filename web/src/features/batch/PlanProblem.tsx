@@ -1,12 +1,6 @@
 import '../../words/places/batch.ts';
-import {
-  besideWays,
-  type Job,
-  type Kitchen,
-  type PlanDoc,
-  type PlanProblem,
-  withBeside,
-} from '@big-ladle/core';
+import type { Kitchen, PlanDoc } from '@big-ladle/core/documents';
+import { besideWays, type Job, type PlanProblem, withBeside } from '@big-ladle/core/plan';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';

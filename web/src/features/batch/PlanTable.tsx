@@ -1,36 +1,30 @@
 import '../../words/places/batch.ts';
+import { marksOf } from '@big-ladle/core/balance';
+import { completeChoices, type Presets, presetsOf } from '@big-ladle/core/book';
+import { isTooFarAhead, type Kitchen, PLAN_AHEAD_MS, type PlanDoc } from '@big-ladle/core/documents';
+import { acidEvidence, type PlanRisk, plannedLife, planRisk } from '@big-ladle/core/keeping';
 import {
-  acidEvidence,
   awayWindows,
-  completeChoices,
-  finishedLiquor,
   firstStart,
-  isTooFarAhead,
-  type Kitchen,
   lanesOf,
   latestStart,
-  marksOf,
-  PLAN_AHEAD_MS,
-  type PlanDoc,
-  type PlanRisk,
-  type Presets,
-  type Program,
-  plannedLife,
-  planRisk,
-  presetsOf,
   type Schedule,
-  type Simulation,
-  simulateBatch,
   solvePlanDoc,
-  standsSideBySide,
   startBy,
-  type Tables,
-  tagsOfBatch,
   timelineOf,
   timetableFrom,
   withBeside,
+} from '@big-ladle/core/plan';
+import {
+  finishedLiquor,
+  type Program,
+  type Simulation,
+  simulateBatch,
+  standsSideBySide,
+  tagsOfBatch,
   withServing,
-} from '@big-ladle/core';
+} from '@big-ladle/core/program';
+import type { Tables } from '@big-ladle/core/tables';
 import Box from '@mui/material/Box';
 import { lazy, type ReactNode, Suspense, useCallback, useDeferredValue, useMemo, useRef } from 'react';
 import { useSearchParams } from 'react-router';

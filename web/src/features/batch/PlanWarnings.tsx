@@ -1,4 +1,6 @@
-import { type Program, recipeWarnings, type Tables } from '@big-ladle/core';
+import { recipeWarnings } from '@big-ladle/core/compare';
+import type { Program } from '@big-ladle/core/program';
+import type { Tables } from '@big-ladle/core/tables';
 import Alert from '@mui/material/Alert';
 import { useState } from 'react';
 import { PlausibilityQuestions } from '../../shared/PlausibilityQuestions.tsx';

@@ -1,5 +1,6 @@
 import '../../words/places/batch.ts';
-import { type Kitchen, type PlanDoc, withBeside, withoutClash } from '@big-ladle/core';
+import type { Kitchen, PlanDoc } from '@big-ladle/core/documents';
+import { withBeside, withoutClash } from '@big-ladle/core/plan';
 import Box from '@mui/material/Box';
 import { say } from '../../words/say.ts';
 import { sentenceField } from './sentenceField.ts';

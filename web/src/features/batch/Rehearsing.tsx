@@ -5,7 +5,7 @@ import {
   REHEARSAL_SPEEDS,
   type RehearsalSpeed,
   simulateTruth,
-} from '@big-ladle/core';
+} from '@big-ladle/core/log';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useEffect, useRef, useState } from 'react';

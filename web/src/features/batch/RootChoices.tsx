@@ -1,14 +1,7 @@
 import '../../words/places/batch.ts';
-import {
-  completeChoices,
-  type PlanDoc,
-  type Recipe,
-  type RootChoice,
-  type Tables,
-  VIGOUR_IDS,
-  type VigourId,
-  varyingLines,
-} from '@big-ladle/core';
+import { completeChoices, varyingLines } from '@big-ladle/core/book';
+import type { PlanDoc, Recipe, RootChoice } from '@big-ladle/core/documents';
+import { type Tables, VIGOUR_IDS, type VigourId } from '@big-ladle/core/tables';
 import Box from '@mui/material/Box';
 import TextField from '@mui/material/TextField';
 import { Choice } from '../../shared/Choice.tsx';

@@ -1,4 +1,5 @@
 import '../../words/places/batch.ts';
+import { saysAlcohol } from '@big-ladle/core/program';
 import {
   boiledLinesOf,
   companionsOf,
@@ -7,11 +8,10 @@ import {
   leftoverRow,
   type Residue,
   residueOf,
-  saysAlcohol,
   screenOf,
   setAsideGuidance,
   usesOf,
-} from '@big-ladle/core';
+} from '@big-ladle/core/shelf';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';

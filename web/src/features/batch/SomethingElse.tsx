@@ -1,5 +1,7 @@
 import '../../words/places/batch.ts';
-import { amountWarning, isPot, TAP_WATER_ID } from '@big-ladle/core';
+import { amountWarning } from '@big-ladle/core/compare';
+import { isPot } from '@big-ladle/core/program';
+import { TAP_WATER_ID } from '@big-ladle/core/tables';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';

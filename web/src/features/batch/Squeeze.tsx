@@ -1,5 +1,8 @@
 import '../../words/places/batch.ts';
-import { type EventBody, fruitToCome, type LineId, massG, type ProgramLine, volumeMl } from '@big-ladle/core';
+import { massG, volumeMl } from '@big-ladle/core/liquor';
+import type { EventBody } from '@big-ladle/core/log';
+import type { LineId, ProgramLine } from '@big-ladle/core/program';
+import { fruitToCome } from '@big-ladle/core/units';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';

@@ -1,15 +1,7 @@
 import '../../words/places/batch.ts';
 import '../../words/places/steps.ts';
-import {
-  type Choices,
-  choicesUnder,
-  METHODS,
-  type MethodChoice,
-  type MethodId,
-  type PlanDoc,
-  type Presets,
-  type Recipe,
-} from '@big-ladle/core';
+import { choicesUnder, METHODS, type MethodChoice, type Presets } from '@big-ladle/core/book';
+import type { Choices, MethodId, PlanDoc, Recipe } from '@big-ladle/core/documents';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';

@@ -1,5 +1,5 @@
 import '../../words/places/batch.ts';
-import { isPot, type Step, shareOfLoad } from '@big-ladle/core';
+import { isPot, type Step, shareOfLoad } from '@big-ladle/core/program';
 import Box from '@mui/material/Box';
 import { lineAmount } from '../../shared/batch/lineAmount.ts';
 import { role } from '../../theme/theme.ts';

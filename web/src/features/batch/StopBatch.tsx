@@ -1,5 +1,5 @@
 import '../../words/places/batch.ts';
-import type { EventBody } from '@big-ladle/core';
+import type { EventBody } from '@big-ladle/core/log';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';

@@ -1,5 +1,5 @@
 import '../../words/places/batch.ts';
-import { coldAfterMs } from '@big-ladle/core';
+import { coldAfterMs } from '@big-ladle/core/keeping';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';

@@ -1,5 +1,7 @@
 import '../../words/places/batch.ts';
-import type { LineKind, ProgramLine, Tables } from '@big-ladle/core';
+import type { LineKind } from '@big-ladle/core/documents';
+import type { ProgramLine } from '@big-ladle/core/program';
+import type { Tables } from '@big-ladle/core/tables';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';

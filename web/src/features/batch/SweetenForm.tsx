@@ -1,17 +1,16 @@
 import '../../words/places/batch.ts';
 import '../../words/places/steps.ts';
 import {
-  DISSOLVES_FROM_C,
   dosesToCome,
   FIRST_SHARE,
   glassFacts,
-  massG,
   nextDose,
   nextStated,
   nextSweetener,
-  sweetWeights,
-  TUB,
-} from '@big-ladle/core';
+} from '@big-ladle/core/balance';
+import { sweetWeights } from '@big-ladle/core/book';
+import { DISSOLVES_FROM_C, massG } from '@big-ladle/core/liquor';
+import { TUB } from '@big-ladle/core/program';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';

@@ -1,5 +1,7 @@
 import '../../words/places/batch.ts';
-import { type InstrumentReading, MINUTE_MS, type Simulation, simulateBatch } from '@big-ladle/core';
+import type { InstrumentReading } from '@big-ladle/core/log';
+import { type Simulation, simulateBatch } from '@big-ladle/core/program';
+import { MINUTE_MS } from '@big-ladle/core/units';
 import { useMemo } from 'react';
 import { LineChart, type Series } from '../../shared/LineChart.tsx';
 import { celsius, say } from '../../words/say.ts';

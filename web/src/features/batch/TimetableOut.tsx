@@ -1,4 +1,5 @@
-import type { Program, Timetable } from '@big-ladle/core';
+import type { Timetable } from '@big-ladle/core/plan';
+import type { Program } from '@big-ladle/core/program';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';

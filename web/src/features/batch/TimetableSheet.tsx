@@ -1,5 +1,6 @@
 import '../../words/places/batch.ts';
-import type { Program, Timetable } from '@big-ladle/core';
+import type { Timetable } from '@big-ladle/core/plan';
+import type { Program } from '@big-ladle/core/program';
 import Box from '@mui/material/Box';
 import { createPortal } from 'react-dom';
 import { placeName, stepHow, stepName } from '../../shared/batch/stepWords.ts';

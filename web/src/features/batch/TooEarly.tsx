@@ -1,5 +1,6 @@
 import '../../words/places/batch.ts';
-import { endOfDay, type Kitchen, keepDate, notBefore, plannedLife } from '@big-ladle/core';
+import type { Kitchen } from '@big-ladle/core/documents';
+import { endOfDay, keepDate, notBefore, plannedLife } from '@big-ladle/core/keeping';
 import Box from '@mui/material/Box';
 import { useMemo } from 'react';
 import { Caution } from '../../shared/ui.tsx';

@@ -1,16 +1,8 @@
 import '../../words/places/batch.ts';
-import {
-  type AwayWindow,
-  choicesUnder,
-  findAlternatives,
-  type Kitchen,
-  longestStep,
-  type PlanDoc,
-  type Program,
-  type Recipe,
-  type Simulation,
-  type WayOut,
-} from '@big-ladle/core';
+import { choicesUnder } from '@big-ladle/core/book';
+import type { Kitchen, PlanDoc, Recipe } from '@big-ladle/core/documents';
+import { type AwayWindow, findAlternatives, longestStep, type WayOut } from '@big-ladle/core/plan';
+import type { Program, Simulation } from '@big-ladle/core/program';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useMemo } from 'react';

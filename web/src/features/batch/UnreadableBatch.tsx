@@ -1,5 +1,5 @@
 import '../../words/places/batch.ts';
-import type { Batch } from '@big-ladle/core';
+import type { Batch } from '@big-ladle/core/contract';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';

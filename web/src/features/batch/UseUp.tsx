@@ -1,12 +1,8 @@
 import '../../words/places/batch.ts';
-import {
-  type HeldUnit,
-  heldUnits,
-  type Question,
-  type Recipe,
-  type Tables,
-  usableLines,
-} from '@big-ladle/core';
+import { type HeldUnit, heldUnits } from '@big-ladle/core/compare';
+import type { Recipe } from '@big-ladle/core/documents';
+import { type Question, usableLines } from '@big-ladle/core/plan';
+import type { Tables } from '@big-ladle/core/tables';
 import Box from '@mui/material/Box';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';

@@ -1,5 +1,7 @@
 import '../../words/places/batch.ts';
-import { type Bath, bathCue, bowlsOf, rinsesAsked, type Step, washRoutines } from '@big-ladle/core';
+import { bowlsOf, rinsesAsked, washRoutines } from '@big-ladle/core/compare';
+import type { Step } from '@big-ladle/core/program';
+import { type Bath, bathCue } from '@big-ladle/core/tables';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { v7 as uuid } from 'uuid';

@@ -1,13 +1,9 @@
 import '../../words/places/batch.ts';
-import {
-  choicesUnder,
-  type Kitchen,
-  liesOnTwoDays,
-  type MethodRow,
-  MINUTE_MS,
-  type PlanDoc,
-  type Recipe,
-} from '@big-ladle/core';
+import { choicesUnder } from '@big-ladle/core/book';
+import type { MethodRow } from '@big-ladle/core/compare';
+import type { Kitchen, PlanDoc, Recipe } from '@big-ladle/core/documents';
+import { liesOnTwoDays } from '@big-ladle/core/plan';
+import { MINUTE_MS } from '@big-ladle/core/units';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';

@@ -1,14 +1,7 @@
 import '../../words/places/batch.ts';
-import {
-  type IceInGlass,
-  iceShare,
-  type Kitchen,
-  type PlanDoc,
-  type Question,
-  type Recipe,
-  type Tables,
-  usableLines,
-} from '@big-ladle/core';
+import type { Kitchen, PlanDoc, Recipe } from '@big-ladle/core/documents';
+import { type Question, usableLines } from '@big-ladle/core/plan';
+import { type IceInGlass, iceShare, type Tables } from '@big-ladle/core/tables';
 import Box from '@mui/material/Box';
 import Slider from '@mui/material/Slider';
 import ToggleButton from '@mui/material/ToggleButton';

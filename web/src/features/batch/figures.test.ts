@@ -1,19 +1,11 @@
-import {
-  BOOK,
-  type Burner,
-  defaultChoices,
-  EMPTY_KITCHEN,
-  type Kitchen,
-  lastWholeDay,
-  type MethodId,
-  type Pot,
-  plannedLife,
-  SHIPPED_TABLES,
-  simulateBatch,
-  solvePlan,
-  unwrap,
-  volumeMl,
-} from '@big-ladle/core';
+import { BOOK, defaultChoices } from '@big-ladle/core/book';
+import { type Burner, EMPTY_KITCHEN, type Kitchen, type MethodId, type Pot } from '@big-ladle/core/documents';
+import { lastWholeDay, plannedLife } from '@big-ladle/core/keeping';
+import { volumeMl } from '@big-ladle/core/liquor';
+import { solvePlan } from '@big-ladle/core/plan';
+import { simulateBatch } from '@big-ladle/core/program';
+import { SHIPPED_TABLES } from '@big-ladle/core/tables';
+import { unwrap } from '@big-ladle/core/units';
 import { describe, expect, it } from 'vitest';
 import { colours } from '../../shared/batch/liquorColour.ts';
 import { stepHow, stepName } from '../../shared/batch/stepWords.ts';

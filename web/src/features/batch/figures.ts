@@ -1,28 +1,22 @@
 import '../../words/places/batch.ts';
+import { glassFacts } from '@big-ladle/core/balance';
+import type { Kitchen, Pot } from '@big-ladle/core/documents';
+import { type BottleLife, type KeepingInput, keepDate } from '@big-ladle/core/keeping';
+import { volumeMl } from '@big-ladle/core/liquor';
+import { bottledMl, bottlesFor } from '@big-ladle/core/plan';
 import {
-  type BottleLife,
-  bottledMl,
-  bottlesFor,
   finishedLiquor,
-  glassFacts,
   isPot,
-  type KeepingInput,
-  type Kitchen,
-  keepDate,
-  levelM,
-  MINUTE_MS,
   POT,
-  type Pot,
   type Program,
   potCapacityMl,
-  roomIn,
   type Simulation,
   type Step,
   shareOfLoad,
   type TraceEntry,
   TUB,
-  volumeMl,
-} from '@big-ladle/core';
+} from '@big-ladle/core/program';
+import { levelM, MINUTE_MS, roomIn } from '@big-ladle/core/units';
 import { colours } from '../../shared/batch/liquorColour.ts';
 import type { VesselMark } from '../../shared/drawings/VesselDrawing.tsx';
 import type { Stage, StageId } from '../../shared/StageLine.tsx';

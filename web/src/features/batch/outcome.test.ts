@@ -1,4 +1,4 @@
-import { EMPTY } from '@big-ladle/core';
+import { EMPTY } from '@big-ladle/core/liquor';
 import { describe, expect, it } from 'vitest';
 import { differenceOf, outcomeOf } from './outcome.ts';
 

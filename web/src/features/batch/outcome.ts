@@ -1,13 +1,7 @@
 import '../../words/places/batch.ts';
-import {
-  bottledMl,
-  fillMl,
-  finishedLiquor,
-  type Liquor,
-  massG,
-  type Simulation,
-  volumeMl,
-} from '@big-ladle/core';
+import { massG, volumeMl } from '@big-ladle/core/liquor';
+import { bottledMl, fillMl } from '@big-ladle/core/plan';
+import { finishedLiquor, type Liquor, type Simulation } from '@big-ladle/core/program';
 import { duration, grams, litres, percent, say } from '../../words/say.ts';
 
 /** What a batch is going to be, as far as one change may move it. */

@@ -1,4 +1,4 @@
-import type { PlanDoc } from '@big-ladle/core';
+import type { PlanDoc } from '@big-ladle/core/documents';
 import { create } from 'zustand';
 import { createJSONStorage, persist } from 'zustand/middleware';
 

@@ -1,4 +1,4 @@
-import type { EventBody } from '@big-ladle/core';
+import type { EventBody } from '@big-ladle/core/log';
 import { type BatchState, momentFor, streamOf, useBatchState } from '../../shared/batch/state.ts';
 import { record } from '../../shared/outbox.ts';
 

@@ -1,4 +1,5 @@
-import { EMPTY_KITCHEN, type MethodAnswer, type MethodRow } from '@big-ladle/core';
+import type { MethodAnswer, MethodRow } from '@big-ladle/core/compare';
+import { EMPTY_KITCHEN } from '@big-ladle/core/documents';
 import { describe, expect, it } from 'vitest';
 import { gainsOf, waysOf, whenOf } from './ways.ts';
 

@@ -1,5 +1,7 @@
 import '../../words/places/batch.ts';
-import { firstStart, type Kitchen, type MethodAnswer, type MethodRow, type PlanDoc } from '@big-ladle/core';
+import type { MethodAnswer, MethodRow } from '@big-ladle/core/compare';
+import type { Kitchen, PlanDoc } from '@big-ladle/core/documents';
+import { firstStart } from '@big-ladle/core/plan';
 import type { MessageKey } from '../../words/say.ts';
 
 /** So much more, as a share, is tasted or seen as more. */

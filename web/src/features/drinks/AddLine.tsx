@@ -1,13 +1,8 @@
 import '../../words/places/drinks.ts';
-import {
-  type CustomFacts,
-  itemFacts,
-  type Kitchen,
-  measuringKit,
-  type RecipeLine,
-  readText,
-  type Tables,
-} from '@big-ladle/core';
+import type { CustomFacts, Kitchen, RecipeLine } from '@big-ladle/core/documents';
+import { itemFacts, readText } from '@big-ladle/core/exchange';
+import { measuringKit } from '@big-ladle/core/program';
+import type { Tables } from '@big-ladle/core/tables';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';

@@ -1,18 +1,16 @@
 import '../../words/places/drinks.ts';
+import type { OwnStepKind } from '@big-ladle/core/documents';
 import {
   type CaptureEntry,
   type CaptureProblem,
   captureToRecipe,
-  FAMILY_ROWS,
   itemFacts,
-  type OwnStepKind,
-  SHIPPED_TABLES,
-  type Tables,
   UNSEEN,
   type Unseen,
   unseenKey,
   unseenOf,
-} from '@big-ladle/core';
+} from '@big-ladle/core/exchange';
+import { FAMILY_ROWS, SHIPPED_TABLES, type Tables } from '@big-ladle/core/tables';
 import Alert from '@mui/material/Alert';
 import Autocomplete, { createFilterOptions } from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';

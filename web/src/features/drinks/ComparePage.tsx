@@ -1,11 +1,8 @@
 import '../../words/places/drinks.ts';
-import {
-  type MarkerId,
-  type MethodAnswer,
-  type MethodId,
-  type MethodRow,
-  openingPlan,
-} from '@big-ladle/core';
+import type { MethodAnswer, MethodRow } from '@big-ladle/core/compare';
+import type { MethodId } from '@big-ladle/core/documents';
+import { openingPlan } from '@big-ladle/core/plan';
+import type { MarkerId } from '@big-ladle/core/tables';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';

@@ -1,5 +1,7 @@
 import '../../words/places/drinks.ts';
-import { type DrinkOverview, FAMILY_ROWS, type Recipe } from '@big-ladle/core';
+import type { DrinkOverview } from '@big-ladle/core/compare';
+import type { Recipe } from '@big-ladle/core/documents';
+import { FAMILY_ROWS } from '@big-ladle/core/tables';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Chip from '@mui/material/Chip';

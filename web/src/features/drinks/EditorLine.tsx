@@ -1,14 +1,9 @@
 import '../../words/places/drinks.ts';
-import {
-  asHandMeasures,
-  isWater,
-  type Kitchen,
-  measuringKit,
-  type RecipeLine,
-  type RecipeProblem,
-  type ScaleRule,
-  type Tables,
-} from '@big-ladle/core';
+import type { RecipeProblem } from '@big-ladle/core/book';
+import type { Kitchen, RecipeLine, ScaleRule } from '@big-ladle/core/documents';
+import { isWater, measuringKit } from '@big-ladle/core/program';
+import type { Tables } from '@big-ladle/core/tables';
+import { asHandMeasures } from '@big-ladle/core/units';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';

@@ -1,22 +1,18 @@
 import '../../words/places/drinks.ts';
+import { checkRecipe, defaultChoices, expand } from '@big-ladle/core/book';
+import { recipeWarnings } from '@big-ladle/core/compare';
 import {
-  checkRecipe,
-  defaultChoices,
-  expand,
-  finishedL,
   type Kitchen,
-  largestFilling,
   type OwnStepKind,
-  plannedLife,
   type Recipe,
   type RecipeLine,
   type RecipeStep,
   recipeSchema,
-  recipeWarnings,
-  type Tables,
-  timetableFrom,
-  waterPouredG,
-} from '@big-ladle/core';
+} from '@big-ladle/core/documents';
+import { plannedLife } from '@big-ladle/core/keeping';
+import { timetableFrom } from '@big-ladle/core/plan';
+import { finishedL, largestFilling, waterPouredG } from '@big-ladle/core/program';
+import type { Tables } from '@big-ladle/core/tables';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';

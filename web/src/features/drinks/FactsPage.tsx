@@ -1,18 +1,15 @@
 import '../../words/places/drinks.ts';
+import { goesWith, sameStrengthG } from '@big-ladle/core/compare';
+import { measuringKit } from '@big-ladle/core/program';
 import {
   ALIAS_ROWS,
-  asHandMeasures,
   FAMILY_ROWS,
   FRUIT_ROWS,
-  fruitForJuice,
-  goesWith,
   type IngredientRow,
-  juicePerKg,
-  measuringKit,
   SUBSTITUTE_ROWS,
-  sameStrengthG,
   TOOL_ROWS,
-} from '@big-ladle/core';
+} from '@big-ladle/core/tables';
+import { asHandMeasures, fruitForJuice, juicePerKg } from '@big-ladle/core/units';
 import Box from '@mui/material/Box';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';

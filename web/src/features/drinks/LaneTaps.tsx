@@ -1,5 +1,6 @@
 import '../../words/places/drinks.ts';
-import type { LaneStep, Lanes, Program } from '@big-ladle/core';
+import type { LaneStep, Lanes } from '@big-ladle/core/plan';
+import type { Program } from '@big-ladle/core/program';
 import {
   closestCenter,
   DndContext,

@@ -1,14 +1,8 @@
 import '../../words/places/drinks.ts';
-import {
-  asHandMeasures,
-  FRUIT_ROWS,
-  fruitForJuice,
-  type Kitchen,
-  measuringKit,
-  SUBSTITUTE_ROWS,
-  type Tables,
-  USUAL_ROWS,
-} from '@big-ladle/core';
+import type { Kitchen } from '@big-ladle/core/documents';
+import { measuringKit } from '@big-ladle/core/program';
+import { FRUIT_ROWS, SUBSTITUTE_ROWS, type Tables, USUAL_ROWS } from '@big-ladle/core/tables';
+import { asHandMeasures, fruitForJuice } from '@big-ladle/core/units';
 import Box from '@mui/material/Box';
 import { Link } from 'react-router';
 import { role } from '../../theme/theme.ts';

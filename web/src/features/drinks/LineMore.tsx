@@ -1,5 +1,8 @@
 import '../../words/places/drinks.ts';
-import { CUT_ROWS, isCut, presetsOf, type RecipeLine, sameStrengthG, type Tables } from '@big-ladle/core';
+import { presetsOf } from '@big-ladle/core/book';
+import { sameStrengthG } from '@big-ladle/core/compare';
+import type { RecipeLine } from '@big-ladle/core/documents';
+import { CUT_ROWS, isCut, type Tables } from '@big-ladle/core/tables';
 import Box from '@mui/material/Box';
 import { sayItem } from '../../words/names.ts';
 import { say } from '../../words/say.ts';

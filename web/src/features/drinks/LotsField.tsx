@@ -1,5 +1,5 @@
 import '../../words/places/drinks.ts';
-import { LOT_KINDS, type LotKind, type RecipeLot, type RecipeStep } from '@big-ladle/core';
+import { LOT_KINDS, type LotKind, type RecipeLot, type RecipeStep } from '@big-ladle/core/documents';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';

@@ -1,12 +1,6 @@
 import '../../words/places/drinks.ts';
-import {
-  ASKED_TRAITS,
-  type AskedTrait,
-  type CustomFacts,
-  OWN_KINDS,
-  type OwnKind,
-  type TraitAnswers,
-} from '@big-ladle/core';
+import { type CustomFacts, OWN_KINDS, type OwnKind } from '@big-ladle/core/documents';
+import { ASKED_TRAITS, type AskedTrait, type TraitAnswers } from '@big-ladle/core/tables';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';

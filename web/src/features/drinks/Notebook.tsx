@@ -1,5 +1,6 @@
 import '../../words/places/drinks.ts';
-import { PAIR_ROWS, type Recipe } from '@big-ladle/core';
+import type { Recipe } from '@big-ladle/core/documents';
+import { PAIR_ROWS } from '@big-ladle/core/tables';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { Link } from 'react-router';

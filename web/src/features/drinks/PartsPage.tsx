@@ -1,15 +1,10 @@
 import '../../words/places/drinks.ts';
 import '../../words/places/steps.ts';
-import {
-  keepingOfMix,
-  type LegAmount,
-  PARTS_AT_FIRST,
-  type RatioLeg,
-  ratioFrom,
-  traitsOf,
-  trueRatio,
-  volumeMl,
-} from '@big-ladle/core';
+import { type LegAmount, type RatioLeg, ratioFrom, trueRatio } from '@big-ladle/core/balance';
+import { keepingOfMix } from '@big-ladle/core/keeping';
+import { volumeMl } from '@big-ladle/core/liquor';
+import { traitsOf } from '@big-ladle/core/program';
+import { PARTS_AT_FIRST } from '@big-ladle/core/tables';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';

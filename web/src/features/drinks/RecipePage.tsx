@@ -3,15 +3,11 @@ import { send } from '../../shared/send.ts';
 import { ThumbBar } from '../../shared/ThumbBar.tsx';
 import { sayRich } from '../../words/rich.ts';
 import '../../words/places/recipeText.ts';
-import {
-  guidanceAt,
-  type MethodId,
-  type Recipe,
-  ROUTES,
-  tagsOfBatch,
-  timetableFrom,
-  toRecipeLd,
-} from '@big-ladle/core';
+import { ROUTES } from '@big-ladle/core/contract';
+import type { MethodId, Recipe } from '@big-ladle/core/documents';
+import { toRecipeLd } from '@big-ladle/core/exchange';
+import { timetableFrom } from '@big-ladle/core/plan';
+import { guidanceAt, tagsOfBatch } from '@big-ladle/core/program';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';

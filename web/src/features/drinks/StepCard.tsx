@@ -1,12 +1,6 @@
 import '../../words/places/drinks.ts';
-import {
-  type RecipeLot,
-  type RecipeProblem,
-  type RecipeStep,
-  STEP_TABLE,
-  type StepField,
-  saysOf,
-} from '@big-ladle/core';
+import { type RecipeProblem, STEP_TABLE, type StepField, saysOf } from '@big-ladle/core/book';
+import type { RecipeLot, RecipeStep } from '@big-ladle/core/documents';
 import { useSortable } from '@dnd-kit/sortable';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';

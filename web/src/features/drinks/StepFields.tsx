@@ -1,22 +1,15 @@
 import '../../words/places/drinks.ts';
+import type { StepField } from '@big-ladle/core/book';
 import {
-  BLENDER,
-  BOIL_LEVEL_IDS,
   HEATS_TO,
   HYGIENES,
-  JUG,
   JUICE_TOOLS,
-  KETTLE,
-  LIDS,
-  POT,
-  PRESSES,
   type RecipeLot,
   type RecipeStep,
   SIEVES,
-  SPICE_POT,
-  type StepField,
-  TUB,
-} from '@big-ladle/core';
+} from '@big-ladle/core/documents';
+import { BLENDER, JUG, KETTLE, POT, SPICE_POT, TUB } from '@big-ladle/core/program';
+import { BOIL_LEVEL_IDS, LIDS, PRESSES } from '@big-ladle/core/tables';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { QuantityField } from '../../shared/QuantityField.tsx';

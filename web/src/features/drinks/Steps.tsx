@@ -1,15 +1,12 @@
 import '../../words/places/drinks.ts';
+import { handlesOnly, putLine, type RecipeProblem, takeLineOut } from '@big-ladle/core/book';
 import {
-  handlesOnly,
   OWN_STEP_KINDS,
   type OwnStepKind,
-  putLine,
   type Recipe,
   type RecipeLine,
-  type RecipeProblem,
   type RecipeStep,
-  takeLineOut,
-} from '@big-ladle/core';
+} from '@big-ladle/core/documents';
 import {
   closestCenter,
   DndContext,

@@ -1,5 +1,6 @@
 import '../../words/places/drinks.ts';
-import type { MarkerId, MethodRow } from '@big-ladle/core';
+import type { MethodRow } from '@big-ladle/core/compare';
+import type { MarkerId } from '@big-ladle/core/tables';
 import { useMemo } from 'react';
 import { LineChart } from '../../shared/LineChart.tsx';
 import { num, say } from '../../words/say.ts';

@@ -1,14 +1,9 @@
 import '../../words/places/drinks.ts';
-import {
-  finishedL,
-  finishedLiquor,
-  largestFilling,
-  type MethodId,
-  type Recipe,
-  sameStrengthG,
-  type Tables,
-  volumeMl,
-} from '@big-ladle/core';
+import { sameStrengthG } from '@big-ladle/core/compare';
+import type { MethodId, Recipe } from '@big-ladle/core/documents';
+import { volumeMl } from '@big-ladle/core/liquor';
+import { finishedL, finishedLiquor, largestFilling } from '@big-ladle/core/program';
+import type { Tables } from '@big-ladle/core/tables';
 import Box from '@mui/material/Box';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';

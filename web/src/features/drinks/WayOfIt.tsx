@@ -1,5 +1,7 @@
 import '../../words/places/drinks.ts';
-import { type Kitchen, lanesOf, type Recipe, type RecipeStep, type Tables } from '@big-ladle/core';
+import type { Kitchen, Recipe, RecipeStep } from '@big-ladle/core/documents';
+import { lanesOf } from '@big-ladle/core/plan';
+import type { Tables } from '@big-ladle/core/tables';
 import { arrayMove } from '@dnd-kit/sortable';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';

@@ -1,4 +1,4 @@
-import { FAMILY_ROWS } from '@big-ladle/core';
+import { FAMILY_ROWS } from '@big-ladle/core/tables';
 
 /** All forms of the plant that an item is a form of. */
 export const formsOf = (itemId: string): string[] =>

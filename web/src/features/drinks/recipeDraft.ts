@@ -1,10 +1,5 @@
-import {
-  type OwnStepKind,
-  type Recipe,
-  type RecipeLine,
-  type RecipeStep,
-  TAP_WATER_ID,
-} from '@big-ladle/core';
+import type { OwnStepKind, Recipe, RecipeLine, RecipeStep } from '@big-ladle/core/documents';
+import { TAP_WATER_ID } from '@big-ladle/core/tables';
 import { v7 as uuid } from 'uuid';
 import { create } from 'zustand';
 import { createJSONStorage, persist } from 'zustand/middleware';

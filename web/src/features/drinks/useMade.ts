@@ -1,13 +1,7 @@
-import {
-  type Kitchen,
-  type MethodId,
-  openingPlan,
-  type Program,
-  type Recipe,
-  type Simulation,
-  simulateBatch,
-  type Tables,
-} from '@big-ladle/core';
+import type { Kitchen, MethodId, Recipe } from '@big-ladle/core/documents';
+import { openingPlan } from '@big-ladle/core/plan';
+import { type Program, type Simulation, simulateBatch } from '@big-ladle/core/program';
+import type { Tables } from '@big-ladle/core/tables';
 import { useMemo } from 'react';
 
 export interface Made {

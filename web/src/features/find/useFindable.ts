@@ -1,5 +1,6 @@
 import '../../words/places/find.ts';
-import { ALIAS_ROWS, FAMILY_ROWS, familiesOf } from '@big-ladle/core';
+import { familiesOf } from '@big-ladle/core/compare';
+import { ALIAS_ROWS, FAMILY_ROWS } from '@big-ladle/core/tables';
 import { useMemo } from 'react';
 import { useBatchNames } from '../../shared/batchQueries.ts';
 import { useBook } from '../../shared/book.ts';

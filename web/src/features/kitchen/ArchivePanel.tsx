@@ -1,5 +1,5 @@
 import '../../words/places/kitchen.ts';
-import type { ArchiveCounts, ImportReport } from '@big-ladle/core';
+import type { ArchiveCounts, ImportReport } from '@big-ladle/core/contract';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';

@@ -1,5 +1,5 @@
 import '../../words/places/kitchen.ts';
-import type { AwayHours, Kitchen } from '@big-ladle/core';
+import type { AwayHours, Kitchen } from '@big-ladle/core/documents';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ToggleButton from '@mui/material/ToggleButton';

@@ -1,5 +1,5 @@
 import '../../words/places/kitchen.ts';
-import { MINUTE_MS } from '@big-ladle/core';
+import { MINUTE_MS } from '@big-ladle/core/units';
 import { useMemo } from 'react';
 import { LineChart } from '../../shared/LineChart.tsx';
 import { useAllReadings } from '../../shared/readings.ts';

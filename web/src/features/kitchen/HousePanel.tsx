@@ -1,5 +1,6 @@
 import '../../words/places/kitchen.ts';
-import { ALCOHOL_UNIT_ROWS, type House, type Kitchen, SHIPPED_TABLES } from '@big-ladle/core';
+import type { House, Kitchen } from '@big-ladle/core/documents';
+import { ALCOHOL_UNIT_ROWS, SHIPPED_TABLES } from '@big-ladle/core/tables';
 import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';

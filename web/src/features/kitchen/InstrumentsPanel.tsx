@@ -1,11 +1,6 @@
 import '../../words/places/kitchen.ts';
-import {
-  FAILING_KINDS,
-  type Failing,
-  INSTRUMENT_KINDS,
-  type Instrument,
-  type InstrumentKind,
-} from '@big-ladle/core';
+import type { Instrument } from '@big-ladle/core/contract';
+import { FAILING_KINDS, type Failing, INSTRUMENT_KINDS, type InstrumentKind } from '@big-ladle/core/log';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';

@@ -1,5 +1,7 @@
 import '../../words/places/kitchen.ts';
-import { DATE_ORDERS, FIRST_DAYS, type Kitchen, potCapacityMl, unitOf } from '@big-ladle/core';
+import { DATE_ORDERS, FIRST_DAYS, type Kitchen } from '@big-ladle/core/documents';
+import { potCapacityMl } from '@big-ladle/core/program';
+import { unitOf } from '@big-ladle/core/units';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';

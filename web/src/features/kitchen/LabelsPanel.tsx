@@ -1,5 +1,6 @@
 import '../../words/places/kitchen.ts';
-import { FIRST_LABEL_ID, type Kitchen, type Label, SHIPPED_TABLES } from '@big-ladle/core';
+import type { Kitchen } from '@big-ladle/core/documents';
+import { FIRST_LABEL_ID, type Label, SHIPPED_TABLES } from '@big-ladle/core/tables';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import FormControlLabel from '@mui/material/FormControlLabel';

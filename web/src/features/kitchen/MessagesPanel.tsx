@@ -1,5 +1,5 @@
 import '../../words/places/kitchen.ts';
-import { type Kitchen, MESSAGE_KINDS, type MessageKind } from '@big-ladle/core';
+import { type Kitchen, MESSAGE_KINDS, type MessageKind } from '@big-ladle/core/documents';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';

@@ -1,5 +1,5 @@
 import '../../words/places/kitchen.ts';
-import type { Kitchen, KitchenTools } from '@big-ladle/core';
+import type { Kitchen, KitchenTools } from '@big-ladle/core/documents';
 import Box from '@mui/material/Box';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Switch from '@mui/material/Switch';

@@ -1,4 +1,4 @@
-import type { Kitchen } from '@big-ladle/core';
+import type { Kitchen } from '@big-ladle/core/documents';
 import { sayCode } from '../../words/say.ts';
 
 export function measureName(id: string, kitchen: Kitchen): string {

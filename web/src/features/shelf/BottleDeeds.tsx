@@ -2,14 +2,9 @@ import '../../words/places/items.ts';
 import { sayRich } from '../../words/rich.ts';
 import '../../words/places/shelf.ts';
 import '../../words/places/steps.ts';
-import {
-  climateAt,
-  containerCautions,
-  containerUses,
-  makeSpace,
-  marksOf,
-  THAWED_DAYS,
-} from '@big-ladle/core';
+import { marksOf } from '@big-ladle/core/balance';
+import { climateAt } from '@big-ladle/core/keeping';
+import { containerCautions, containerUses, makeSpace, THAWED_DAYS } from '@big-ladle/core/shelf';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';

@@ -1,20 +1,11 @@
 import '../../words/places/shelf.ts';
-import {
-  type BottleItem,
-  type BottleLife,
-  claimsOf,
-  climateAt,
-  containerCautions,
-  containerUses,
-  type EventBody,
-  guidanceAt,
-  type Kitchen,
-  lifeCurve,
-  pressureAlarm,
-  type ShelfThing,
-  type Surroundings,
-  strongShares,
-} from '@big-ladle/core';
+import { strongShares } from '@big-ladle/core/balance';
+import type { ShelfThing } from '@big-ladle/core/contract';
+import type { Kitchen } from '@big-ladle/core/documents';
+import { type BottleLife, claimsOf, climateAt, lifeCurve, type Surroundings } from '@big-ladle/core/keeping';
+import type { EventBody } from '@big-ladle/core/log';
+import { guidanceAt } from '@big-ladle/core/program';
+import { type BottleItem, containerCautions, containerUses, pressureAlarm } from '@big-ladle/core/shelf';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';

@@ -1,5 +1,6 @@
 import '../../words/places/shelf.ts';
-import { type EventBody, type Kitchen, shownEvents } from '@big-ladle/core';
+import type { Kitchen } from '@big-ladle/core/documents';
+import { type EventBody, shownEvents } from '@big-ladle/core/log';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { itemDeedText } from '../../shared/log/itemWords.ts';

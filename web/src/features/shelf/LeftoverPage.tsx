@@ -1,6 +1,7 @@
 import '../../words/places/items.ts';
 import '../../words/places/shelf.ts';
-import { type LeftoverUse, leftoverLife, leftoverRow, type ShelfThing } from '@big-ladle/core';
+import type { ShelfThing } from '@big-ladle/core/contract';
+import { type LeftoverUse, leftoverLife, leftoverRow } from '@big-ladle/core/shelf';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';

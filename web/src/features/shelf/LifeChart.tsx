@@ -1,5 +1,6 @@
 import '../../words/places/shelf.ts';
-import { DAY_MS, type LifePoint } from '@big-ladle/core';
+import type { LifePoint } from '@big-ladle/core/keeping';
+import { DAY_MS } from '@big-ladle/core/units';
 import { useMemo } from 'react';
 import { LineChart } from '../../shared/LineChart.tsx';
 import { celsius, days, num, say } from '../../words/say.ts';

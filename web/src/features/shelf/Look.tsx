@@ -1,14 +1,7 @@
 import '../../words/places/shelf.ts';
-import {
-  type CheckKind,
-  checkKindOf,
-  type EventBody,
-  type ItemLog,
-  type Keeping,
-  meaningOf,
-  type Sign,
-  signsFor,
-} from '@big-ladle/core';
+import { checkKindOf, type Keeping, meaningOf, signsFor } from '@big-ladle/core/keeping';
+import type { EventBody, ItemLog } from '@big-ladle/core/log';
+import type { CheckKind, Sign } from '@big-ladle/core/shelf';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';

@@ -1,5 +1,5 @@
 import '../../words/places/shelf.ts';
-import type { BottleLife } from '@big-ladle/core';
+import type { BottleLife } from '@big-ladle/core/keeping';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';

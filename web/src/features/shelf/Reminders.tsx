@@ -1,5 +1,6 @@
 import '../../words/places/shelf.ts';
-import { type Message, messagesOf, type Reminder, startOfToday } from '@big-ladle/core';
+import { startOfToday } from '@big-ladle/core/keeping';
+import { type Message, messagesOf, type Reminder } from '@big-ladle/core/shelf';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { Link } from 'react-router';

@@ -1,5 +1,7 @@
 import '../../words/places/shelf.ts';
-import { MINUTE_MS, placeKindRow, spaceIn, spellCostMin, trackAt, warmSpells } from '@big-ladle/core';
+import { spellCostMin, trackAt, warmSpells } from '@big-ladle/core/keeping';
+import { placeKindRow, spaceIn } from '@big-ladle/core/shelf';
+import { MINUTE_MS } from '@big-ladle/core/units';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';

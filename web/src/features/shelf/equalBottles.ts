@@ -1,4 +1,4 @@
-import { keepDate } from '@big-ladle/core';
+import { keepDate } from '@big-ladle/core/keeping';
 import type { Living } from '../../shared/shelf.ts';
 
 /** Bottles that are as one another: shown once, with how many there are. */

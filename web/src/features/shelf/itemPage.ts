@@ -1,5 +1,7 @@
 import '../../words/places/shelf.ts';
-import type { EventBody, ItemLog, Kitchen, Surroundings } from '@big-ladle/core';
+import type { Kitchen } from '@big-ladle/core/documents';
+import type { Surroundings } from '@big-ladle/core/keeping';
+import type { EventBody, ItemLog } from '@big-ladle/core/log';
 import { moment, say } from '../../words/say.ts';
 import { sayWhy } from '../../words/thrownWords.ts';
 

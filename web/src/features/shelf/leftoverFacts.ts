@@ -1,4 +1,4 @@
-import { type LeftoverFacts, portionStrength, screenOf, usesOf } from '@big-ladle/core';
+import { type LeftoverFacts, portionStrength, screenOf, usesOf } from '@big-ladle/core/shelf';
 import { useMemo } from 'react';
 import { useBook } from '../../shared/book.ts';
 

@@ -1,6 +1,7 @@
 import '../../words/places/items.ts';
 import '../../words/places/shelf.ts';
-import { type BottleLife, keepDate, type LeftoverLife } from '@big-ladle/core';
+import { type BottleLife, keepDate } from '@big-ladle/core/keeping';
+import type { LeftoverLife } from '@big-ladle/core/shelf';
 import Box from '@mui/material/Box';
 import { role } from '../../theme/theme.ts';
 import { days, say, sayDate } from '../../words/say.ts';

@@ -1,12 +1,8 @@
 import '../../words/places/shopping.ts';
-import {
-  goesWith,
-  type ShoppingRow,
-  type StockRow,
-  shoppingList,
-  simulateBatch,
-  solvePlanDoc,
-} from '@big-ladle/core';
+import { goesWith, type ShoppingRow, shoppingList } from '@big-ladle/core/compare';
+import type { StockRow } from '@big-ladle/core/documents';
+import { solvePlanDoc } from '@big-ladle/core/plan';
+import { simulateBatch } from '@big-ladle/core/program';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';

@@ -1,4 +1,4 @@
-import type { ShoppingList } from '@big-ladle/core';
+import type { ShoppingList } from '@big-ladle/core/compare';
 import { describe, expect, it } from 'vitest';
 import { knowNames } from '../../words/names.ts';
 import { csvOf } from './listWords.ts';

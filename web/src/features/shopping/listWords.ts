@@ -1,5 +1,5 @@
 import '../../words/places/shopping.ts';
-import type { ShoppingList, ShoppingRow } from '@big-ladle/core';
+import type { ShoppingList, ShoppingRow } from '@big-ladle/core/compare';
 import { unparse } from 'papaparse';
 import { sayItem } from '../../words/names.ts';
 import { grams, num, say, sayCode } from '../../words/say.ts';

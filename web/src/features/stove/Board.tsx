@@ -1,5 +1,6 @@
 import '../../words/places/stove.ts';
-import type { Batch, Kitchen } from '@big-ladle/core';
+import type { Batch } from '@big-ladle/core/contract';
+import type { Kitchen } from '@big-ladle/core/documents';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';

@@ -1,14 +1,8 @@
 import '../../words/places/stove.ts';
-import {
-  type BurnerKind,
-  type KitchenDoc,
-  POT_UNITS,
-  type Pot,
-  type PotUnit,
-  potLitres,
-  ROUTES,
-  usualShape,
-} from '@big-ladle/core';
+import { type KitchenDoc, ROUTES } from '@big-ladle/core/contract';
+import type { Pot } from '@big-ladle/core/documents';
+import type { BurnerKind } from '@big-ladle/core/tables';
+import { POT_UNITS, type PotUnit, potLitres, usualShape } from '@big-ladle/core/units';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';

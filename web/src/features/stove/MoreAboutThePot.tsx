@@ -1,6 +1,8 @@
 import '../../words/places/stove.ts';
 import '../../words/places/steps.ts';
-import { type BurnerKind, type Pot, potCapacityMl } from '@big-ladle/core';
+import type { Pot } from '@big-ladle/core/documents';
+import { potCapacityMl } from '@big-ladle/core/program';
+import type { BurnerKind } from '@big-ladle/core/tables';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import FormControlLabel from '@mui/material/FormControlLabel';

@@ -1,5 +1,6 @@
 import '../../words/places/stove.ts';
-import { areaM2, saysAlcohol } from '@big-ladle/core';
+import { saysAlcohol } from '@big-ladle/core/program';
+import { areaM2 } from '@big-ladle/core/units';
 import Box from '@mui/material/Box';
 import { Link } from 'react-router';
 import { Announced } from '../../shared/batch/Calling.tsx';

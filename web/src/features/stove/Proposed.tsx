@@ -1,15 +1,9 @@
 import '../../words/places/stove.ts';
-import {
-  BOTTLES,
-  cautionsOf,
-  iceKgOf,
-  type Kitchen,
-  openingPlan,
-  type Recipe,
-  simulateBatch,
-  tagsOfBatch,
-  timetableFrom,
-} from '@big-ladle/core';
+import { cautionsOf } from '@big-ladle/core/balance';
+import { iceKgOf } from '@big-ladle/core/compare';
+import type { Kitchen, Recipe } from '@big-ladle/core/documents';
+import { openingPlan, timetableFrom } from '@big-ladle/core/plan';
+import { BOTTLES, simulateBatch, tagsOfBatch } from '@big-ladle/core/program';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useMemo } from 'react';

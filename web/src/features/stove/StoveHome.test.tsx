@@ -4,21 +4,27 @@ import { begunDoc, EVENING_MS, kitchenServer, plannedDoc, planOf } from '../../t
 import { show } from '../../testing/render.tsx';
 
 const counted = vi.hoisted(() => ({ folds: 0, solves: 0, panels: 0 }));
-vi.mock('@big-ladle/core', async (original) => {
-  const core = await original<typeof import('@big-ladle/core')>();
+vi.mock('@big-ladle/core/log', async (original) => {
+  const log = await original<typeof import('@big-ladle/core/log')>();
   return {
-    ...core,
-    readBatch: (...args: Parameters<typeof core.readBatch>) => {
+    ...log,
+    readBatch: (...args: Parameters<typeof log.readBatch>) => {
       counted.folds++;
-      return core.readBatch(...args);
+      return log.readBatch(...args);
     },
-    solvePlanDoc: (...args: Parameters<typeof core.solvePlanDoc>) => {
+  };
+});
+vi.mock('@big-ladle/core/plan', async (original) => {
+  const plan = await original<typeof import('@big-ladle/core/plan')>();
+  return {
+    ...plan,
+    solvePlanDoc: (...args: Parameters<typeof plan.solvePlanDoc>) => {
       counted.solves++;
-      return core.solvePlanDoc(...args);
+      return plan.solvePlanDoc(...args);
     },
-    runJob: (...args: Parameters<typeof core.runJob>) => {
+    runJob: (...args: Parameters<typeof plan.runJob>) => {
       counted.solves++;
-      return core.runJob(...args);
+      return plan.runJob(...args);
     },
   };
 });

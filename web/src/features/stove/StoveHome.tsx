@@ -1,5 +1,5 @@
 import '../../words/places/stove.ts';
-import { MINUTE_MS } from '@big-ladle/core';
+import { MINUTE_MS } from '@big-ladle/core/units';
 import Button from '@mui/material/Button';
 import { lazy, Suspense } from 'react';
 import { Link } from 'react-router';

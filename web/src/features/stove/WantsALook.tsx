@@ -1,5 +1,7 @@
 import '../../words/places/stove.ts';
-import { climateAt, KEEPING, MINUTE_MS, pressureAlarm, spellCostMin, warmSpells } from '@big-ladle/core';
+import { climateAt, KEEPING, spellCostMin, warmSpells } from '@big-ladle/core/keeping';
+import { pressureAlarm } from '@big-ladle/core/shelf';
+import { MINUTE_MS } from '@big-ladle/core/units';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';

@@ -1,5 +1,7 @@
 import '../../words/places/stove.ts';
-import { MINUTE_MS, type Pot, TUB } from '@big-ladle/core';
+import type { Pot } from '@big-ladle/core/documents';
+import { TUB } from '@big-ladle/core/program';
+import { MINUTE_MS } from '@big-ladle/core/units';
 import { clocksOf, type RunningClock } from '../../shared/batch/clocks.ts';
 import { colours } from '../../shared/batch/liquorColour.ts';
 import type { BatchState } from '../../shared/batch/state.ts';

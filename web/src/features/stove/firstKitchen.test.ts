@@ -1,4 +1,4 @@
-import type { DrinkOverview } from '@big-ladle/core';
+import type { DrinkOverview } from '@big-ladle/core/compare';
 import { describe, expect, it } from 'vitest';
 import { atHand, proposalsFor } from './firstKitchen.ts';
 

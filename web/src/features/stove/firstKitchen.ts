@@ -1,16 +1,9 @@
 import '../../words/places/stove.ts';
-import {
-  BOOK,
-  type BurnerKind,
-  type DrinkOverview,
-  EMPTY_KITCHEN,
-  FAMILY_ROWS,
-  familiesOf,
-  type Kitchen,
-  type KitchenDoc,
-  type MethodId,
-  type Pot,
-} from '@big-ladle/core';
+import { BOOK } from '@big-ladle/core/book';
+import { type DrinkOverview, familiesOf } from '@big-ladle/core/compare';
+import type { KitchenDoc } from '@big-ladle/core/contract';
+import { EMPTY_KITCHEN, type Kitchen, type MethodId, type Pot } from '@big-ladle/core/documents';
+import { type BurnerKind, FAMILY_ROWS } from '@big-ladle/core/tables';
 import { type MessageKey, say } from '../../words/say.ts';
 
 /** A ring of each kind as it stands in most kitchens. */

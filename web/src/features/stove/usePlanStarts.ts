@@ -1,4 +1,6 @@
-import type { BatchListEntry, Job, Kitchen, PlanStart } from '@big-ladle/core';
+import type { BatchListEntry } from '@big-ladle/core/contract';
+import type { Kitchen } from '@big-ladle/core/documents';
+import type { Job, PlanStart } from '@big-ladle/core/plan';
 import { useMemo } from 'react';
 import { usePlans } from '../../shared/batchQueries.ts';
 import { useBook } from '../../shared/book.ts';

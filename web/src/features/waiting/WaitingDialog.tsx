@@ -1,5 +1,5 @@
 import '../../words/places/waiting.ts';
-import type { LogEvent } from '@big-ladle/core';
+import type { LogEvent } from '@big-ladle/core/log';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';

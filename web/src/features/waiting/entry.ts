@@ -1,13 +1,7 @@
 import '../../words/places/waiting.ts';
-import {
-  type AnswerOf,
-  type BatchDoc,
-  EMPTY_KITCHEN,
-  type Kitchen,
-  type LogEvent,
-  type ROUTES,
-  type ShelfThing,
-} from '@big-ladle/core';
+import type { AnswerOf, BatchDoc, ROUTES, ShelfThing } from '@big-ladle/core/contract';
+import { EMPTY_KITCHEN, type Kitchen } from '@big-ladle/core/documents';
+import type { LogEvent } from '@big-ladle/core/log';
 import { itemDeedText } from '../../shared/log/itemWords.ts';
 import { deedText } from '../../shared/log/logWords.ts';
 import { keys, queryClient } from '../../shared/queries.ts';

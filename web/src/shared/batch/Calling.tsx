@@ -1,4 +1,4 @@
-import type { Batch } from '@big-ladle/core';
+import type { Batch } from '@big-ladle/core/contract';
 import { AlarmQueue } from '../AlarmQueue.tsx';
 import { type AlarmMoment, announcement, useAlarms } from '../alarms.ts';
 import { useCalls } from '../signals.ts';

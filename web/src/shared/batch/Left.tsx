@@ -1,4 +1,4 @@
-import type { Batch } from '@big-ladle/core';
+import type { Batch } from '@big-ladle/core/contract';
 import { clockFace, say } from '../../words/say.ts';
 import { Figure } from '../ui.tsx';
 import { useBatchTick } from './state.ts';

@@ -1,4 +1,6 @@
-import { type Batch, idleJobs, type JobOfWait, MINUTE_MS, placeJobs } from '@big-ladle/core';
+import type { Batch } from '@big-ladle/core/contract';
+import { idleJobs, type JobOfWait, placeJobs } from '@big-ladle/core/plan';
+import { MINUTE_MS } from '@big-ladle/core/units';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { v7 as uuid } from 'uuid';

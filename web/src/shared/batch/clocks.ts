@@ -1,4 +1,6 @@
-import { drawsStanding, MINUTE_MS, type Step, warmLimitOf } from '@big-ladle/core';
+import { warmLimitOf } from '@big-ladle/core/keeping';
+import { drawsStanding, type Step } from '@big-ladle/core/program';
+import { MINUTE_MS } from '@big-ladle/core/units';
 import { sayClock } from '../../words/saidWords.ts';
 import type { BatchState } from './state.ts';
 

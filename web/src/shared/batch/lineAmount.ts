@@ -1,4 +1,7 @@
-import { asHandMeasures, type Kitchen, measuringKit, type Tables } from '@big-ladle/core';
+import type { Kitchen } from '@big-ladle/core/documents';
+import { measuringKit } from '@big-ladle/core/program';
+import type { Tables } from '@big-ladle/core/tables';
+import { asHandMeasures } from '@big-ladle/core/units';
 import { grams, handText, volume } from '../../words/say.ts';
 
 /** An amount in both measures: as a hand measures it, and as a scale reads it. */

@@ -1,12 +1,5 @@
-import {
-  colourOf,
-  GLASS_PATH_CM,
-  luminanceOf,
-  type Program,
-  SPOON_PATH_CM,
-  type TraceEntry,
-  volumeMl,
-} from '@big-ladle/core';
+import { colourOf, GLASS_PATH_CM, luminanceOf, SPOON_PATH_CM, volumeMl } from '@big-ladle/core/liquor';
+import type { Program, TraceEntry } from '@big-ladle/core/program';
 
 /** Which ingredient a line of a program is. */
 export const itemIdOf =

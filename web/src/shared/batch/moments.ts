@@ -1,4 +1,4 @@
-import type { Step } from '@big-ladle/core';
+import type { Step } from '@big-ladle/core/program';
 import { has, say, sayCode } from '../../words/say.ts';
 import type { AlarmMoment } from '../alarms.ts';
 import type { RunningClock } from './clocks.ts';

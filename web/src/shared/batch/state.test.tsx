@@ -8,8 +8,8 @@ import { useOutbox } from '../outboxStore.ts';
 import { useBatchState, useBoard } from './state.ts';
 
 const folds = vi.hoisted(() => ({ count: 0 }));
-vi.mock('@big-ladle/core', async (original) => {
-  const core = await original<typeof import('@big-ladle/core')>();
+vi.mock('@big-ladle/core/log', async (original) => {
+  const core = await original<typeof import('@big-ladle/core/log')>();
   return {
     ...core,
     readBatch: (...args: Parameters<typeof core.readBatch>) => {

@@ -1,23 +1,9 @@
-import {
-  type Batch,
-  type BatchDoc,
-  type BatchNow,
-  type EffectiveProgram,
-  type Kitchen,
-  type LogEvent,
-  type Pins,
-  type PlannedProgram,
-  type Pot,
-  pinnedTables,
-  type Recipe,
-  type Result,
-  readBatch,
-  rehearsalNow,
-  SHIPPED_TABLES,
-  type Step,
-  type Tables,
-  withServing,
-} from '@big-ladle/core';
+import type { Batch, BatchDoc, Pins } from '@big-ladle/core/contract';
+import type { Kitchen, Pot, Recipe } from '@big-ladle/core/documents';
+import { type BatchNow, type LogEvent, readBatch, rehearsalNow } from '@big-ladle/core/log';
+import { type EffectiveProgram, type PlannedProgram, type Step, withServing } from '@big-ladle/core/program';
+import { pinnedTables, SHIPPED_TABLES, type Tables } from '@big-ladle/core/tables';
+import type { Result } from '@big-ladle/core/units';
 import { useQueries, useQuery } from '@tanstack/react-query';
 import { lruMemoize, weakMapMemoize } from 'reselect';
 import { batchQuery, useOnList } from '../batchQueries.ts';

@@ -1,4 +1,7 @@
 import '../../words/places/steps.ts';
+import { METHODS } from '@big-ladle/core/book';
+import type { Kitchen, MethodId } from '@big-ladle/core/documents';
+import { massG, volumeMl } from '@big-ladle/core/liquor';
 import {
   BLENDER,
   BOWL,
@@ -6,13 +9,9 @@ import {
   isPot,
   JUG,
   KETTLE,
-  type Kitchen,
   type LotName,
   lotOf,
   lotOfVessel,
-  METHODS,
-  type MethodId,
-  massG,
   POT,
   type Program,
   partOfJar,
@@ -21,8 +20,7 @@ import {
   standsSideBySide,
   TUB,
   type UntilDown,
-  volumeMl,
-} from '@big-ladle/core';
+} from '@big-ladle/core/program';
 import { sayItem, sayLot, sayPart } from '../../words/names.ts';
 import { celsius, duration, has, num, say, sayCode, volume } from '../../words/say.ts';
 import { itemIdOf } from './liquorColour.ts';

@@ -1,4 +1,8 @@
-import { BOOK, defaultChoices, EMPTY_KITCHEN, SHIPPED_TABLES, solvePlan, unwrap } from '@big-ladle/core';
+import { BOOK, defaultChoices } from '@big-ladle/core/book';
+import { EMPTY_KITCHEN } from '@big-ladle/core/documents';
+import { solvePlan } from '@big-ladle/core/plan';
+import { SHIPPED_TABLES } from '@big-ladle/core/tables';
+import { unwrap } from '@big-ladle/core/units';
 import { describe, expect, it } from 'vitest';
 import { vesselNowId } from './vesselNow.ts';
 

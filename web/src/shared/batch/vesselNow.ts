@@ -1,4 +1,4 @@
-import { BOWL, type Program, type Step, TUB } from '@big-ladle/core';
+import { BOWL, type Program, type Step, TUB } from '@big-ladle/core/program';
 
 /** The vessel that holds the drink at a step: where it is measured, and where a splash goes. */
 export function vesselNowId({

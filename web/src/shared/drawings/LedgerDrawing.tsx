@@ -1,5 +1,5 @@
 import '../../words/places/steps.ts';
-import type { Ledger, LedgerRow } from '@big-ladle/core';
+import type { Ledger, LedgerRow } from '@big-ladle/core/program';
 import Box from '@mui/material/Box';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { area, curveBumpX } from 'd3-shape';

@@ -1,4 +1,4 @@
-import { areaM2 } from '@big-ladle/core';
+import { areaM2 } from '@big-ladle/core/units';
 import { useId } from 'react';
 import { role } from '../../theme/theme.ts';
 import { centimetres, litres } from '../../words/say.ts';

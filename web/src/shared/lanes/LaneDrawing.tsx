@@ -1,13 +1,7 @@
-import {
-  colourOf,
-  type Kitchen,
-  type LaneMove,
-  type LaneState,
-  type Lanes,
-  luminanceOf,
-  type Program,
-  volumeMl,
-} from '@big-ladle/core';
+import type { Kitchen } from '@big-ladle/core/documents';
+import { colourOf, luminanceOf, volumeMl } from '@big-ladle/core/liquor';
+import type { LaneMove, LaneState, Lanes } from '@big-ladle/core/plan';
+import type { Program } from '@big-ladle/core/program';
 import Box from '@mui/material/Box';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { type ReactNode, useId } from 'react';

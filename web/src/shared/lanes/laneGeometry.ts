@@ -1,4 +1,4 @@
-import type { Lane, LaneMove, LaneState, LaneStep, Lanes } from '@big-ladle/core';
+import type { Lane, LaneMove, LaneState, LaneStep, Lanes } from '@big-ladle/core/plan';
 import { area, curveBumpX, line } from 'd3-shape';
 
 /** Sizes of the drawing, px of its own. */

@@ -1,4 +1,6 @@
-import type { Kitchen, Lanes, Program } from '@big-ladle/core';
+import type { Kitchen } from '@big-ladle/core/documents';
+import type { Lanes } from '@big-ladle/core/plan';
+import type { Program } from '@big-ladle/core/program';
 import { sayItem } from '../../words/names.ts';
 import { duration, litres, say } from '../../words/say.ts';
 import { itemIdOf } from '../batch/liquorColour.ts';

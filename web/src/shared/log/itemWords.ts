@@ -1,5 +1,6 @@
 import '../../words/places/shelf.ts';
-import type { Kitchen, LogEvent } from '@big-ladle/core';
+import type { Kitchen } from '@big-ladle/core/documents';
+import type { LogEvent } from '@big-ladle/core/log';
 import { grams, say, volume } from '../../words/say.ts';
 import { sayWhy } from '../../words/thrownWords.ts';
 import { placeName } from '../house.ts';

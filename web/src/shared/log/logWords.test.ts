@@ -1,14 +1,9 @@
-import {
-  BOOK,
-  defaultChoices,
-  EMPTY_KITCHEN,
-  EVENT_KINDS,
-  type Kitchen,
-  type LogEvent,
-  SHIPPED_TABLES,
-  solvePlan,
-  unwrap,
-} from '@big-ladle/core';
+import { BOOK, defaultChoices } from '@big-ladle/core/book';
+import { EMPTY_KITCHEN, type Kitchen } from '@big-ladle/core/documents';
+import { EVENT_KINDS, type LogEvent } from '@big-ladle/core/log';
+import { solvePlan } from '@big-ladle/core/plan';
+import { SHIPPED_TABLES } from '@big-ladle/core/tables';
+import { unwrap } from '@big-ladle/core/units';
 import { describe, expect, it } from 'vitest';
 import { deedText } from './logWords.ts';
 

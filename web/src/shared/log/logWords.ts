@@ -1,5 +1,6 @@
 import '../../words/places/batch.ts';
-import type { LogEvent, Program } from '@big-ladle/core';
+import type { LogEvent } from '@big-ladle/core/log';
+import type { Program } from '@big-ladle/core/program';
 import { sayItem, sayLot } from '../../words/names.ts';
 import { sayClock, sayNoted } from '../../words/saidWords.ts';
 import { stepDeed, stepName } from '../batch/stepWords.ts';

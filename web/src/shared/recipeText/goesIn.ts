@@ -1,5 +1,7 @@
 import '../../words/places/recipeText.ts';
-import { finishedL, type Kitchen, type ProgramLine, type Tables } from '@big-ladle/core';
+import type { Kitchen } from '@big-ladle/core/documents';
+import { finishedL, type ProgramLine } from '@big-ladle/core/program';
+import type { Tables } from '@big-ladle/core/tables';
 import { sayItem } from '../../words/names.ts';
 import { duration, grams, litres, num, say, sayCode } from '../../words/say.ts';
 import { lineAmount } from '../batch/lineAmount.ts';

@@ -1,4 +1,4 @@
-import { isPot, type Program, type Step } from '@big-ladle/core';
+import { isPot, type Program, type Step } from '@big-ladle/core/program';
 
 /** A step as a text tells it: with what belongs to it and nobody would write down for itself. */
 export interface MainStep {

@@ -1,4 +1,4 @@
-import type { Program, ProgramLine, Simulation, Step } from '@big-ladle/core';
+import type { Program, ProgramLine, Simulation, Step } from '@big-ladle/core/program';
 import { lineGrams } from './goesIn.ts';
 
 /** What a step of a program does, in a line that two programs of one recipe have in common, and what goes in at it. */

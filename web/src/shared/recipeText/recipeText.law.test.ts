@@ -1,22 +1,15 @@
 import '../../words/places/batch.ts';
-import {
-  BOOK,
-  type Kitchen,
-  measuringKit,
-  openingPlan,
-  type Program,
-  type Recipe,
-  readText,
-  recipeOfRead,
-  type Simulation,
-  simulateBatch,
-} from '@big-ladle/core';
+import { BOOK } from '@big-ladle/core/book';
+import type { Kitchen, Recipe } from '@big-ladle/core/documents';
+import { readText, recipeOfRead } from '@big-ladle/core/exchange';
+import { openingPlan } from '@big-ladle/core/plan';
+import { measuringKit, type Program, type Simulation, simulateBatch } from '@big-ladle/core/program';
 import { describe, expect, it } from 'vitest';
 import { LONG_DRINKS } from '../../../../core/src/ownDrinks/long.fixtures.ts';
 import { SHORT_DRINKS } from '../../../../core/src/ownDrinks/short.fixtures.ts';
 import { KITCHEN, TABLES } from '../../../../core/src/testKitchen.ts';
 import '../../words/places/drinks.ts';
-import { finishedL } from '@big-ladle/core';
+import { finishedL } from '@big-ladle/core/program';
 import { sayItem } from '../../words/names.ts';
 import { handText } from '../../words/say.ts';
 import { outline } from './outline.fixtures.ts';

@@ -1,5 +1,6 @@
 import '../../words/places/recipeText.ts';
-import { lanesOf, largestFilling, standsSideBySide } from '@big-ladle/core';
+import { lanesOf } from '@big-ladle/core/plan';
+import { largestFilling, standsSideBySide } from '@big-ladle/core/program';
 import { sayDrink } from '../../words/names.ts';
 
 import { grams, num, say, volume } from '../../words/say.ts';

@@ -5,7 +5,6 @@ import {
   BOWL,
   guidanceFor,
   heatManner,
-  isCut,
   isPot,
   JUG,
   KETTLE,
@@ -15,7 +14,8 @@ import {
   SPICE_POT,
   type Step,
   TUB,
-} from '@big-ladle/core';
+} from '@big-ladle/core/program';
+import { isCut } from '@big-ladle/core/tables';
 import { sayItem, sayLot } from '../../words/names.ts';
 import { celsius, duration, has, num, say, sayCode } from '../../words/say.ts';
 import { decimalsOf, lineGrams, measured, poured } from './goesIn.ts';

@@ -1,4 +1,6 @@
-import type { Kitchen, Program, Recipe, Simulation, Tables } from '@big-ladle/core';
+import type { Kitchen, Recipe } from '@big-ladle/core/documents';
+import type { Program, Simulation } from '@big-ladle/core/program';
+import type { Tables } from '@big-ladle/core/tables';
 
 /** What a recipe, or a batch as it was made, is written down from. */
 export interface TextInput {

@@ -4,9 +4,8 @@ import { doneIn } from '../deeds.ts';
 import { lengthOf } from '../details.ts';
 import type { Token } from '../tokens.ts';
 import type { Span } from '../types.ts';
-import type { StepBuilder } from './builder.ts';
+import type { PieceReader, StepBuilder } from './builder.ts';
 import { boilDetails } from './cooking.ts';
-import { readPiece } from './readClause.ts';
 
 export function ask(b: StepBuilder, clause: Clause, words: string, span: Span): void {
   const things = clause.things.filter((t) => !b.negated(t));
@@ -26,7 +25,7 @@ export function ask(b: StepBuilder, clause: Clause, words: string, span: Span): 
 }
 
 /** What was asked is told by its answer: how much, how long, yes. */
-export function answer(b: StepBuilder, clause: Clause, words: string): void {
+export function answer(b: StepBuilder, clause: Clause, words: string, readPiece: PieceReader): void {
   const { asked } = b;
   if (!asked) return;
   // "What is everything?": what is told now belongs to the step that said "everything".

@@ -36,6 +36,9 @@ interface Asked {
   left: number;
 }
 
+/** Reads a piece of a sentence into the steps: handed on to what finds such pieces. */
+export type PieceReader = (b: StepBuilder, clause: Clause, words: string, span: Span) => void;
+
 /** Reads the clauses of one drink, in their order, into steps; things are told to the lines. */
 
 export class StepBuilder {

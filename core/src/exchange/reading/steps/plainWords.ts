@@ -5,13 +5,12 @@ import { sievesIn } from '../clauses/sieves.ts';
 import { type Length, lengthOf, levelIn, lidIn, placeIn, wordsOf } from '../details.ts';
 import type { Thing } from '../things/thing.ts';
 import type { Span } from '../types.ts';
-import { EVERYTHING, families, type StepBuilder, TIMED } from './builder.ts';
+import { EVERYTHING, families, type PieceReader, type StepBuilder, TIMED } from './builder.ts';
 import { boilDetails } from './cooking.ts';
-import { readPiece } from './readClause.ts';
 import { stand } from './standing.ts';
 
 /** "Everything in the big pot, low heat, 45 min, never boil": a sentence without a verb says one thing after another. */
-export function inPieces(b: StepBuilder, clause: Clause): boolean {
+export function inPieces(b: StepBuilder, clause: Clause, readPiece: PieceReader): boolean {
   const cuts: number[] = [];
   for (let i = clause.from; i < clause.to; i++) {
     const { t } = b.tokens[i]!;

@@ -55,7 +55,7 @@ export function readClause(b: StepBuilder, clause: Clause): void {
     b.extend(b.last, span);
     return;
   }
-  answer(b, clause, words);
+  answer(b, clause, words, readPiece);
   whenCool(b, clause, words, span);
   readPiece(b, clause, words, span);
   if (b.asked && --b.asked.left < 0) b.asked = null;
@@ -103,7 +103,7 @@ export function readPiece(b: StepBuilder, clause: Clause, words: string, span: S
   }
   // "No, make it two stalks", "maybe twelve": the amount that was said last is put right.
   if (correct(b, clause, words, things)) return;
-  if (!clause.hits.some((h) => !h.negated) && inPieces(b, clause)) return;
+  if (!clause.hits.some((h) => !h.negated) && inPieces(b, clause, readPiece)) return;
   const done = doneIn(clause, words, b.strained);
   if (!done) {
     plainWords(b, clause, words, span, things, except);

@@ -1,25 +1,27 @@
 import '../../../words/places/batch.ts';
 import {
-  abvPct,
   type BalanceAim,
   type BalanceWish,
-  brix,
   type Candidate,
-  type Composition,
   candidateOf,
   glassFacts,
-  type Kitchen,
   likedRegion,
+  type Suggestion,
+  suggestAdditions,
+} from '@big-ladle/core/balance';
+import type { Kitchen } from '@big-ladle/core/documents';
+import {
+  abvPct,
+  brix,
+  type Composition,
   markerGPerL,
   phOf,
-  type Suggestion,
-  saysAlcohol,
   sournessGPerL,
-  suggestAdditions,
   sweetnessPct,
-  type Tables,
   volumeMl,
-} from '@big-ladle/core';
+} from '@big-ladle/core/liquor';
+import { saysAlcohol } from '@big-ladle/core/program';
+import type { Tables } from '@big-ladle/core/tables';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { memo, type ReactNode, useCallback, useDeferredValue, useMemo, useRef, useState } from 'react';

@@ -1,15 +1,8 @@
 import '../../../words/places/batch.ts';
-import {
-  type BalanceWish,
-  type Candidate,
-  keepingOf,
-  type Suggestion,
-  sournessGPerL,
-  sweetnessPct,
-  type Taste,
-  wishAfterTastes,
-  withPoured,
-} from '@big-ladle/core';
+import type { BalanceWish, Candidate, Suggestion } from '@big-ladle/core/balance';
+import { keepingOf, withPoured } from '@big-ladle/core/keeping';
+import { sournessGPerL, sweetnessPct } from '@big-ladle/core/liquor';
+import { type Taste, wishAfterTastes } from '@big-ladle/core/program';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useMemo, useState } from 'react';

@@ -1,12 +1,8 @@
 import '../../../words/places/batch.ts';
-import {
-  type Composition,
-  type EventBody,
-  FIRST_SOUR_ID,
-  scaleTrial,
-  type Tables,
-  volumeMl,
-} from '@big-ladle/core';
+import { scaleTrial } from '@big-ladle/core/balance';
+import { type Composition, volumeMl } from '@big-ladle/core/liquor';
+import type { EventBody } from '@big-ladle/core/log';
+import { FIRST_SOUR_ID, type Tables } from '@big-ladle/core/tables';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';

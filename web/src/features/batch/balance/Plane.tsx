@@ -1,5 +1,6 @@
 import '../../../words/places/batch.ts';
-import type { Candidate, Composition, LikedRegion } from '@big-ladle/core';
+import type { Candidate, LikedRegion } from '@big-ladle/core/balance';
+import type { Composition } from '@big-ladle/core/liquor';
 import Box from '@mui/material/Box';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { type KeyboardEvent, memo, type PointerEvent, useMemo, useRef } from 'react';

@@ -1,21 +1,10 @@
 import '../../../words/places/batch.ts';
-import {
-  type Composition,
-  candidateOf,
-  type Instead,
-  type Kitchen,
-  LESS_WATER,
-  METHODS,
-  type PlanDoc,
-  type PlannedWay,
-  type Program,
-  type Recipe,
-  type Simulation,
-  type Suggestion,
-  type Tables,
-  volumeMl,
-  waterPouredG,
-} from '@big-ladle/core';
+import { candidateOf, LESS_WATER, type Suggestion } from '@big-ladle/core/balance';
+import { METHODS } from '@big-ladle/core/book';
+import type { Instead, Kitchen, PlanDoc, PlannedWay, Recipe } from '@big-ladle/core/documents';
+import { type Composition, volumeMl } from '@big-ladle/core/liquor';
+import { type Program, type Simulation, waterPouredG } from '@big-ladle/core/program';
+import type { Tables } from '@big-ladle/core/tables';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useMemo } from 'react';

@@ -1,18 +1,9 @@
 import '../../../words/places/batch.ts';
-import {
-  type Composition,
-  expansion,
-  HOT_C,
-  ICE_IN_GLASS_G,
-  type Kitchen,
-  MIXER_IDS,
-  saysAlcohol,
-  servedFacts,
-  smallServings,
-  TAP_WATER_ID,
-  type Tables,
-  volumeMl,
-} from '@big-ladle/core';
+import { HOT_C, servedFacts, smallServings } from '@big-ladle/core/balance';
+import type { Kitchen } from '@big-ladle/core/documents';
+import { type Composition, expansion, volumeMl } from '@big-ladle/core/liquor';
+import { saysAlcohol } from '@big-ladle/core/program';
+import { ICE_IN_GLASS_G, MIXER_IDS, TAP_WATER_ID, type Tables } from '@big-ladle/core/tables';
 import Box from '@mui/material/Box';
 import MenuItem from '@mui/material/MenuItem';
 import Slider from '@mui/material/Slider';

@@ -5,23 +5,18 @@ import {
   type BalanceWish,
   balanceAnswer,
   type Candidate,
-  type Composition,
   dosesToCome,
-  type EventBody,
   FIRST_SHARE,
-  FIRST_SOUR_ID,
   FIRST_SOUR_SHARE,
-  type Keeping,
-  type Kitchen,
   nextDose,
-  sournessGPerL,
-  sweetnessPct,
-  TAP_WATER_ID,
-  type Tables,
-  type Taste,
-  volumeMl,
   waysBack,
-} from '@big-ladle/core';
+} from '@big-ladle/core/balance';
+import type { Kitchen } from '@big-ladle/core/documents';
+import type { Keeping } from '@big-ladle/core/keeping';
+import { type Composition, sournessGPerL, sweetnessPct, volumeMl } from '@big-ladle/core/liquor';
+import type { EventBody } from '@big-ladle/core/log';
+import type { Taste } from '@big-ladle/core/program';
+import { FIRST_SOUR_ID, TAP_WATER_ID, type Tables } from '@big-ladle/core/tables';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';

@@ -1,24 +1,11 @@
 import '../../../words/places/batch.ts';
 import '../../../words/places/steps.ts';
-import {
-  type Composition,
-  completeChoices,
-  type Instead,
-  insteadWith,
-  type LiquidRow,
-  ofLiquid,
-  type PlanDoc,
-  type Recipe,
-  type RecipeLine,
-  SOURING_IDS,
-  SWEET_FRUIT_IDS,
-  sournessGPerL,
-  swapSour,
-  swapSweetener,
-  sweetenWithFruit,
-  type Tables,
-  traitsOf,
-} from '@big-ladle/core';
+import { swapSour, swapSweetener, sweetenWithFruit } from '@big-ladle/core/balance';
+import { completeChoices, insteadWith } from '@big-ladle/core/book';
+import type { Instead, PlanDoc, Recipe, RecipeLine } from '@big-ladle/core/documents';
+import { type Composition, ofLiquid, sournessGPerL } from '@big-ladle/core/liquor';
+import { traitsOf } from '@big-ladle/core/program';
+import { type LiquidRow, SOURING_IDS, SWEET_FRUIT_IDS, type Tables } from '@big-ladle/core/tables';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useStock } from '../../../shared/book.ts';

@@ -1,6 +1,8 @@
 import '../../../words/places/batch.ts';
 import '../../../words/places/steps.ts';
-import type { Kitchen, Suggestion, Tables } from '@big-ladle/core';
+import type { Suggestion } from '@big-ladle/core/balance';
+import type { Kitchen } from '@big-ladle/core/documents';
+import type { Tables } from '@big-ladle/core/tables';
 import type { ReactNode } from 'react';
 import { Answer } from '../../../shared/Answer.tsx';
 import { byHand } from '../../../shared/handMeasure.ts';

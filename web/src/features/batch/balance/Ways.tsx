@@ -6,13 +6,13 @@ import {
   type Candidate,
   type CandidateKind,
   glassFacts,
-  type Kitchen,
   LESS_WATER,
   type Suggestion,
-  type Tables,
-  traitsOf,
-  volumeMl,
-} from '@big-ladle/core';
+} from '@big-ladle/core/balance';
+import type { Kitchen } from '@big-ladle/core/documents';
+import { volumeMl } from '@big-ladle/core/liquor';
+import { traitsOf } from '@big-ladle/core/program';
+import type { Tables } from '@big-ladle/core/tables';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { Fragment, type ReactNode } from 'react';

@@ -1,12 +1,7 @@
-import {
-  type Candidate,
-  type Composition,
-  candidateOf,
-  EMPTY,
-  EMPTY_KITCHEN,
-  plus,
-  SHIPPED_TABLES,
-} from '@big-ladle/core';
+import { type Candidate, candidateOf } from '@big-ladle/core/balance';
+import { EMPTY_KITCHEN } from '@big-ladle/core/documents';
+import { type Composition, EMPTY, plus } from '@big-ladle/core/liquor';
+import { SHIPPED_TABLES } from '@big-ladle/core/tables';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { keyStep, mostUnits, pointOf, type Scale, unitsAt, withUnits } from './arrows.ts';

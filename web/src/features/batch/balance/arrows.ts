@@ -1,12 +1,5 @@
-import {
-  type Candidate,
-  type Composition,
-  massG,
-  plus,
-  sournessGPerL,
-  sweetnessPct,
-  volumeMl,
-} from '@big-ladle/core';
+import type { Candidate } from '@big-ladle/core/balance';
+import { type Composition, massG, plus, sournessGPerL, sweetnessPct, volumeMl } from '@big-ladle/core/liquor';
 
 /** A point of the plane: sour across, g/L as citric; sweet up, sugar-equivalent g in 100 g. */
 export interface PlanePoint {

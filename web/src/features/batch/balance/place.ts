@@ -1,14 +1,8 @@
-import {
-  type BalanceLimits,
-  type Composition,
-  capacityMl,
-  type Kitchen,
-  potShape,
-  type Simulation,
-  type Step,
-  TUB,
-  volumeMl,
-} from '@big-ladle/core';
+import type { BalanceLimits } from '@big-ladle/core/balance';
+import type { Kitchen } from '@big-ladle/core/documents';
+import { type Composition, volumeMl } from '@big-ladle/core/liquor';
+import { potShape, type Simulation, type Step, TUB } from '@big-ladle/core/program';
+import { capacityMl } from '@big-ladle/core/units';
 import { vesselNowId } from '../../../shared/batch/vesselNow.ts';
 import { houseOf } from '../../../shared/house.ts';
 import type { LiveBatch } from '../useLiveBatch.ts';

@@ -1,11 +1,6 @@
-import {
-  type BalanceBinding,
-  candidateOf,
-  EMPTY_KITCHEN,
-  type Kitchen,
-  LESS_WATER,
-  SHIPPED_TABLES,
-} from '@big-ladle/core';
+import { type BalanceBinding, candidateOf, LESS_WATER } from '@big-ladle/core/balance';
+import { EMPTY_KITCHEN, type Kitchen } from '@big-ladle/core/documents';
+import { SHIPPED_TABLES } from '@big-ladle/core/tables';
 import { describe, expect, it } from 'vitest';
 import { alcoholUnitOf, houseOf } from '../../../shared/house.ts';
 import { limitsOf } from './place.ts';

@@ -1,5 +1,6 @@
 import '../../../words/places/batch.ts';
-import { type GlassFacts, glassFacts, largestFilling, saysAlcohol } from '@big-ladle/core';
+import { type GlassFacts, glassFacts } from '@big-ladle/core/balance';
+import { largestFilling, saysAlcohol } from '@big-ladle/core/program';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';

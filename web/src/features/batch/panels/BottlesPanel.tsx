@@ -1,5 +1,5 @@
 import '../../../words/places/batch.ts';
-import { bottledMl, bottlesFor, fillMl } from '@big-ladle/core';
+import { bottledMl, bottlesFor, fillMl } from '@big-ladle/core/plan';
 import type { ReactNode } from 'react';
 import { Panel, Row } from '../../../shared/ui.tsx';
 import { litres, num, say, volume } from '../../../words/say.ts';

@@ -1,5 +1,5 @@
 import '../../../words/places/batch.ts';
-import { type CitrusMoment, citrusMoments } from '@big-ladle/core';
+import { type CitrusMoment, citrusMoments } from '@big-ladle/core/compare';
 import Typography from '@mui/material/Typography';
 import { Row } from '../../../shared/ui.tsx';
 import { role } from '../../../theme/theme.ts';

@@ -1,5 +1,5 @@
 import '../../../words/places/batch.ts';
-import { TUB } from '@big-ladle/core';
+import { TUB } from '@big-ladle/core/program';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { colours } from '../../../shared/batch/liquorColour.ts';

@@ -1,5 +1,5 @@
 import '../../../words/places/batch.ts';
-import { furtherHours, type StandingRow, standingSteps } from '@big-ladle/core';
+import { furtherHours, type StandingRow, standingSteps } from '@big-ladle/core/compare';
 import Box from '@mui/material/Box';
 import { useMemo, useState } from 'react';
 import { stepName } from '../../../shared/batch/stepWords.ts';

@@ -1,5 +1,5 @@
 import '../../../words/places/batch.ts';
-import { type BottleLife, keepDate, wouldKeepLonger } from '@big-ladle/core';
+import { type BottleLife, keepDate, wouldKeepLonger } from '@big-ladle/core/keeping';
 import Box from '@mui/material/Box';
 import { Figure, Panel } from '../../../shared/ui.tsx';
 import { role } from '../../../theme/theme.ts';

@@ -1,5 +1,5 @@
 import '../../../words/places/batch.ts';
-import { ledgerOf } from '@big-ladle/core';
+import { ledgerOf } from '@big-ladle/core/program';
 import type { ReactNode } from 'react';
 import { colours, itemIdOf } from '../../../shared/batch/liquorColour.ts';
 import { LedgerDrawing } from '../../../shared/drawings/LedgerDrawing.tsx';

@@ -1,12 +1,6 @@
 import '../../../words/places/batch.ts';
-import {
-  asHandMeasures,
-  isWater,
-  measuringKit,
-  POT,
-  type ProgramLine,
-  standsSideBySide,
-} from '@big-ladle/core';
+import { isWater, measuringKit, POT, type ProgramLine, standsSideBySide } from '@big-ladle/core/program';
+import { asHandMeasures } from '@big-ladle/core/units';
 import Box from '@mui/material/Box';
 import { memo, type ReactNode } from 'react';
 import { partsOnShelf } from '../../../shared/batch/stepWords.ts';

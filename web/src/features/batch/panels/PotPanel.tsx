@@ -1,5 +1,6 @@
 import '../../../words/places/batch.ts';
-import { type Kitchen, POT, type Program, potAt, potCapacityMl, standsSideBySide } from '@big-ladle/core';
+import type { Kitchen } from '@big-ladle/core/documents';
+import { POT, type Program, potAt, potCapacityMl, standsSideBySide } from '@big-ladle/core/program';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { vesselName } from '../../../shared/batch/stepWords.ts';

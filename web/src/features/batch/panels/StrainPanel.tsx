@@ -1,16 +1,8 @@
 import '../../../words/places/batch.ts';
-import {
-  drawsOf,
-  finishedLiquor,
-  KEEPING,
-  type MarkerId,
-  mainMarker,
-  type Program,
-  type StrainingFacts,
-  strainings,
-  TUB,
-  toolCounts,
-} from '@big-ladle/core';
+import { drawsOf, mainMarker, type StrainingFacts, strainings, toolCounts } from '@big-ladle/core/compare';
+import { KEEPING } from '@big-ladle/core/keeping';
+import { finishedLiquor, type Program, TUB } from '@big-ladle/core/program';
+import type { MarkerId } from '@big-ladle/core/tables';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { stepName } from '../../../shared/batch/stepWords.ts';

@@ -1,5 +1,7 @@
 import '../../../words/places/batch.ts';
-import type { Kitchen, Program, Schedule, Timetable } from '@big-ladle/core';
+import type { Kitchen } from '@big-ladle/core/documents';
+import type { Schedule, Timetable } from '@big-ladle/core/plan';
+import type { Program } from '@big-ladle/core/program';
 import Box from '@mui/material/Box';
 import { stepName } from '../../../shared/batch/stepWords.ts';
 import { Fold } from '../../../shared/Fold.tsx';

@@ -1,5 +1,5 @@
 import '../../../words/places/batch.ts';
-import { bowlsOf } from '@big-ladle/core';
+import { bowlsOf } from '@big-ladle/core/compare';
 import Box from '@mui/material/Box';
 import { itemIdOf } from '../../../shared/batch/liquorColour.ts';
 import { stepName } from '../../../shared/batch/stepWords.ts';

@@ -1,4 +1,6 @@
-import type { Kitchen, Pot, Program, Simulation, Tables } from '@big-ladle/core';
+import type { Kitchen, Pot } from '@big-ladle/core/documents';
+import type { Program, Simulation } from '@big-ladle/core/program';
+import type { Tables } from '@big-ladle/core/tables';
 
 export interface PanelInput {
   program: Program;

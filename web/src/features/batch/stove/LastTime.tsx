@@ -1,5 +1,6 @@
 import '../../../words/places/batch.ts';
-import { activeEvents, type Step } from '@big-ladle/core';
+import { activeEvents } from '@big-ladle/core/log';
+import type { Step } from '@big-ladle/core/program';
 import Box from '@mui/material/Box';
 import { useBatchEvents } from '../../../shared/batch/state.ts';
 import { role } from '../../../theme/theme.ts';

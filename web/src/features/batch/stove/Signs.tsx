@@ -1,6 +1,6 @@
 import '../../../words/places/batch.ts';
 import '../../../words/places/steps.ts';
-import { cuesFor, draws, type Step } from '@big-ladle/core';
+import { cuesFor, draws, type Step } from '@big-ladle/core/program';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { Spoon } from '../../../shared/drawings/Spoon.tsx';

@@ -1,6 +1,6 @@
 import '../../../words/places/batch.ts';
 import '../../../words/places/steps.ts';
-import { guidanceFor, type Step, type TraceEntry } from '@big-ladle/core';
+import { guidanceFor, type Step, type TraceEntry } from '@big-ladle/core/program';
 import Box from '@mui/material/Box';
 import type { ReactNode } from 'react';
 import { Announced } from '../../../shared/batch/Calling.tsx';

@@ -1,5 +1,5 @@
 import '../../../words/places/batch.ts';
-import { isPot, type Step, saysAlcohol, standsSideBySide } from '@big-ladle/core';
+import { isPot, type Step, saysAlcohol, standsSideBySide } from '@big-ladle/core/program';
 import Box from '@mui/material/Box';
 import type { RunningClock } from '../../../shared/batch/clocks.ts';
 import { placeName, stepHow, stepName } from '../../../shared/batch/stepWords.ts';

@@ -1,5 +1,5 @@
 import '../../../words/places/batch.ts';
-import type { Step } from '@big-ladle/core';
+import type { Step } from '@big-ladle/core/program';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { stepDeed, stepName } from '../../../shared/batch/stepWords.ts';

@@ -1,5 +1,5 @@
 import '../../../words/places/batch.ts';
-import { draws, type Step } from '@big-ladle/core';
+import { draws, type Step } from '@big-ladle/core/program';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { thumb } from '../../../theme/theme.ts';

@@ -1,5 +1,5 @@
 import '../../../words/places/drinks.ts';
-import type { Check } from '@big-ladle/core';
+import type { Check } from '@big-ladle/core/exchange';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { Panel } from '../../../shared/ui.tsx';

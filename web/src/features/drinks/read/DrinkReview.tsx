@@ -1,14 +1,14 @@
 import '../../../words/places/drinks.ts';
+import { recipeWarnings } from '@big-ladle/core/compare';
 import {
   measureToWeigh,
   mended,
   type ReadDrink,
   type ReadingKit,
   recipeOfRead,
-  recipeWarnings,
-  type Tables,
   type TextReading,
-} from '@big-ladle/core';
+} from '@big-ladle/core/exchange';
+import type { Tables } from '@big-ladle/core/tables';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useMemo } from 'react';

@@ -1,5 +1,5 @@
 import '../../../words/places/drinks.ts';
-import type { LineFix, ReadLine } from '@big-ladle/core';
+import type { LineFix, ReadLine } from '@big-ladle/core/exchange';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';

@@ -1,5 +1,5 @@
 import '../../../words/places/drinks.ts';
-import type { MarkedSpan } from '@big-ladle/core';
+import type { MarkedSpan } from '@big-ladle/core/exchange';
 import Box from '@mui/material/Box';
 import { role } from '../../../theme/theme.ts';
 import { say } from '../../../words/say.ts';

@@ -1,5 +1,6 @@
 import '../../../words/places/drinks.ts';
-import { type ReadingKit, type ReadLine, readText, type Tables } from '@big-ladle/core';
+import { type ReadingKit, type ReadLine, readText } from '@big-ladle/core/exchange';
+import type { Tables } from '@big-ladle/core/tables';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';

@@ -1,5 +1,5 @@
 import '../../../words/places/drinks.ts';
-import type { Mark } from '@big-ladle/core';
+import type { Mark } from '@big-ladle/core/exchange';
 import Box from '@mui/material/Box';
 import { heading } from '../../../theme/theme.ts';
 import { num, say } from '../../../words/say.ts';

@@ -1,13 +1,8 @@
 import '../../../words/places/drinks.ts';
-import {
-  type Kitchen,
-  LONGEST_TEXT,
-  measuringKit,
-  readRecipeLd,
-  readText,
-  type Tables,
-  type TextReading,
-} from '@big-ladle/core';
+import type { Kitchen } from '@big-ladle/core/documents';
+import { LONGEST_TEXT, readRecipeLd, readText, type TextReading } from '@big-ladle/core/exchange';
+import { measuringKit } from '@big-ladle/core/program';
+import type { Tables } from '@big-ladle/core/tables';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';

@@ -1,4 +1,4 @@
-import type { Mark } from '@big-ladle/core';
+import type { Mark } from '@big-ladle/core/exchange';
 import { role } from '../../../theme/theme.ts';
 
 /** How a piece of the text shows what became of it: by colour, and by a line of its own kind. */

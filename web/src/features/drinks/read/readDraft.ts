@@ -1,4 +1,4 @@
-import type { LineFix, ReadLine, StepFix } from '@big-ladle/core';
+import type { LineFix, ReadLine, StepFix } from '@big-ladle/core/exchange';
 import { create } from 'zustand';
 import { createJSONStorage, persist } from 'zustand/middleware';
 

@@ -1,5 +1,5 @@
 import '../../../words/places/kitchen.ts';
-import type { Access } from '@big-ladle/core';
+import type { Access } from '@big-ladle/core/contract';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { role } from '../../../theme/theme.ts';

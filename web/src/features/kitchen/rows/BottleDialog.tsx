@@ -1,11 +1,6 @@
 import '../../../words/places/kitchen.ts';
-import {
-  type BottleSize,
-  bottleSchema,
-  CLOSURES,
-  CONTAINER_FORMS,
-  CONTAINER_MATERIALS,
-} from '@big-ladle/core';
+import { type BottleSize, bottleSchema } from '@big-ladle/core/documents';
+import { CLOSURES, CONTAINER_FORMS, CONTAINER_MATERIALS } from '@big-ladle/core/shelf';
 import { v7 as uuid } from 'uuid';
 import { say } from '../../../words/say.ts';
 import { Field, RowDialog, type RowDialogInput, withoutRow, withRow } from './RowDialog.tsx';

@@ -1,5 +1,5 @@
 import '../../../words/places/kitchen.ts';
-import { type Burner, burnerSchema } from '@big-ladle/core';
+import { type Burner, burnerSchema } from '@big-ladle/core/documents';
 import { v7 as uuid } from 'uuid';
 import { say } from '../../../words/say.ts';
 import { Field, RowDialog, type RowDialogInput, withoutRow, withRow } from './RowDialog.tsx';

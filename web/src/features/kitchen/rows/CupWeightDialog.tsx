@@ -1,5 +1,6 @@
 import '../../../words/places/kitchen.ts';
-import { type CupWeight, cupWeightSchema, FIRST_WEIGHED_ID, SHIPPED_TABLES } from '@big-ladle/core';
+import { FIRST_WEIGHED_ID, SHIPPED_TABLES } from '@big-ladle/core/tables';
+import { type CupWeight, cupWeightSchema } from '@big-ladle/core/units';
 import { sayItem } from '../../../words/names.ts';
 import { say } from '../../../words/say.ts';
 import { measureName } from '../names.ts';

@@ -1,5 +1,5 @@
 import '../../../words/places/kitchen.ts';
-import { measureSchema } from '@big-ladle/core';
+import { measureSchema } from '@big-ladle/core/units';
 import { v7 as uuid } from 'uuid';
 import { say } from '../../../words/say.ts';
 import { Field, RowDialog, type RowDialogInput, withoutRow, withRow } from './RowDialog.tsx';

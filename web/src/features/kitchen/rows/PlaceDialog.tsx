@@ -1,5 +1,6 @@
 import '../../../words/places/kitchen.ts';
-import { PLACE_KINDS, placeKindRow, placeSchema, type ShelfPlace, usualPlace } from '@big-ladle/core';
+import { placeSchema, type ShelfPlace, usualPlace } from '@big-ladle/core/documents';
+import { PLACE_KINDS, placeKindRow } from '@big-ladle/core/shelf';
 import { v7 as uuid } from 'uuid';
 import { placesOf } from '../../../shared/house.ts';
 import { say } from '../../../words/say.ts';

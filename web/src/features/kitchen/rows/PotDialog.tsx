@@ -1,5 +1,6 @@
 import '../../../words/places/kitchen.ts';
-import { type Pot, potCapacityMl, potSchema } from '@big-ladle/core';
+import { type Pot, potSchema } from '@big-ladle/core/documents';
+import { potCapacityMl } from '@big-ladle/core/program';
 import Box from '@mui/material/Box';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Switch from '@mui/material/Switch';

@@ -1,5 +1,5 @@
 import '../../../words/places/kitchen.ts';
-import type { Kitchen } from '@big-ladle/core';
+import type { Kitchen } from '@big-ladle/core/documents';
 import { valibotResolver } from '@hookform/resolvers/valibot';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';

@@ -1,5 +1,5 @@
 import '../../../words/places/shelf.ts';
-import { portionStrength } from '@big-ladle/core';
+import { portionStrength } from '@big-ladle/core/shelf';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';

@@ -1,14 +1,8 @@
-import {
-  type BottleItem,
-  EMPTY_KITCHEN,
-  foldItem,
-  keepingOfMix,
-  type LeftoverItem,
-  leftoverLife,
-  lifeOf,
-  SHIPPED_TABLES,
-  surroundingsOf,
-} from '@big-ladle/core';
+import { EMPTY_KITCHEN } from '@big-ladle/core/documents';
+import { keepingOfMix, lifeOf, surroundingsOf } from '@big-ladle/core/keeping';
+import { foldItem } from '@big-ladle/core/log';
+import { type BottleItem, type LeftoverItem, leftoverLife } from '@big-ladle/core/shelf';
+import { SHIPPED_TABLES } from '@big-ladle/core/tables';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { type CodeMatrix, codeOf } from '../../../shared/squareCode.ts';

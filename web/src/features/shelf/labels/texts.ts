@@ -1,22 +1,11 @@
 import '../../../words/places/shelf.ts';
 import '../../../words/places/steps.ts';
-import {
-  audienceOf,
-  type BottleItem,
-  type BottleLife,
-  cautionsOf,
-  DAY_MS,
-  isWater,
-  keepDate,
-  type LeftoverItem,
-  type LeftoverLife,
-  lastWholeDay,
-  saysAlcohol,
-  smallServings,
-  TAP_WATER_ID,
-  type Tables,
-  traitsOf,
-} from '@big-ladle/core';
+import { audienceOf, cautionsOf, smallServings } from '@big-ladle/core/balance';
+import { type BottleLife, keepDate, lastWholeDay } from '@big-ladle/core/keeping';
+import { isWater, saysAlcohol, traitsOf } from '@big-ladle/core/program';
+import type { BottleItem, LeftoverItem, LeftoverLife } from '@big-ladle/core/shelf';
+import { TAP_WATER_ID, type Tables } from '@big-ladle/core/tables';
+import { DAY_MS } from '@big-ladle/core/units';
 import { sayDrink, sayDrinkOf, sayItem, sayPlain } from '../../../words/names.ts';
 import { dayOf, days, grams, num, say, sayCode } from '../../../words/say.ts';
 import type { LabelText } from './layout.ts';

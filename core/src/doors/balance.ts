@@ -1,0 +1,37 @@
+/** Sweet, sour and strong: what may be added, what it makes of the drink, and for whom it is. */
+export {
+  type BalanceAim,
+  type BalanceAnswer,
+  type BalanceBinding,
+  type BalanceLimits,
+  type BalanceWish,
+  balanceAnswer,
+  NO_LIMITS,
+  type Suggestion,
+  suggestAdditions,
+} from '../balance/additions.ts';
+export { type Candidate, type CandidateKind, candidateOf, LESS_WATER } from '../balance/candidates.ts';
+export { audienceOf, cautionsOf } from '../balance/cautions.ts';
+export { type LikedPoint, type LikedRegion, likedRegion } from '../balance/liked.ts';
+export { marksOf, scaleTrial } from '../balance/lots.ts';
+export { type PartNow, partsNow } from '../balance/partsNow.ts';
+export { type LegAmount, type RatioLeg, ratioFrom, trueRatio } from '../balance/ratio.ts';
+export {
+  type GlassFacts,
+  glassDoseG,
+  glassFacts,
+  HOT_C,
+  servedFacts,
+  smallServings,
+} from '../balance/served.ts';
+export {
+  dosesToCome,
+  FIRST_SHARE,
+  FIRST_SOUR_SHARE,
+  nextDose,
+  nextStated,
+  nextSweetener,
+} from '../balance/stepPlan.ts';
+export { type StrongShare, strongGPerL, strongShares } from '../balance/strong.ts';
+export { swapSour, swapSweetener, sweetenWithFruit } from '../balance/swaps.ts';
+export { waysBack } from '../balance/waysBack.ts';

@@ -1,0 +1,19 @@
+/** What a drink is made of, its colour and its sourness. */
+export { colourOf, GLASS_PATH_CM, luminanceOf, SPOON_PATH_CM } from '../liquor/colour.ts';
+export { colourName } from '../liquor/colourName.ts';
+export {
+  abvPct,
+  brix,
+  type Composition,
+  EMPTY,
+  markerGPerL,
+  massG,
+  ofLiquid,
+  plus,
+  sournessGPerL,
+  sweetnessPct,
+  volumeMl,
+} from '../liquor/composition.ts';
+export { phOf } from '../liquor/ph.ts';
+export { coldVolume, expansion } from '../liquor/water.ts';
+export { DISSOLVES_FROM_C } from '../tables/sweetenerFacts.ts';
