@@ -1,6 +1,8 @@
 import { type Burner, EMPTY_KITCHEN, type Kitchen, type Pot } from './documents/kitchen.ts';
 import type { RecipeLine } from './documents/recipe.ts';
-import type { PlannedProgram, ProgramLine, Step, VesselSpec } from './program/model/types.ts';
+import type { PlannedProgram, ProgramLine } from './program/model/program.ts';
+import type { Step } from './program/model/steps.ts';
+import type { VesselSpec } from './program/model/vessel.ts';
 import { SHIPPED_TABLES } from './tables/index.ts';
 import type { Tables } from './tables/types.ts';
 

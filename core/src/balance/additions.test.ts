@@ -13,8 +13,10 @@ import {
   water,
 } from '../liquor/composition.ts';
 import { KITCHEN, TABLES } from '../testKitchen.ts';
-import { type BalanceLimits, balanceAnswer, NO_LIMITS, suggestAdditions } from './additions.ts';
+import { balanceAnswer } from './additions.ts';
 import { type Candidate, candidateOf, LESS_WATER } from './candidates.ts';
+import { suggestAdditions } from './suggestions.ts';
+import { type BalanceLimits, NO_LIMITS } from './wish.ts';
 
 const of = (id: string, most?: number): Candidate => candidateOf(id, TABLES, KITCHEN, most)!;
 const juice = (id: string, ml: number) => ofLiquid(TABLES.liquids.get(id)!, ml);

@@ -2,7 +2,7 @@ import type { Kitchen } from '../documents/kitchen.ts';
 import { type Composition, massG, ofLiquid, ofSweetener, scaled, water } from '../liquor/composition.ts';
 import { juicePerKg, pressedOf } from '../physics/juice.ts';
 import { juiceToolOf } from '../program/model/kitchen.ts';
-import type { Origin } from '../program/model/types.ts';
+import type { Origin } from '../program/model/liquor.ts';
 import { FRUIT_ROWS } from '../tables/fruits.ts';
 import { factsOfSweetener, type SweetenerFacts } from '../tables/sweetenerFacts.ts';
 import type { Tables } from '../tables/types.ts';

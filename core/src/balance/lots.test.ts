@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { EMPTY, ofLiquid, ofSweetener, plus } from '../liquor/composition.ts';
+import type { Liquor, Origin } from '../program/model/liquor.ts';
 import { tagsOf } from '../program/model/tags.ts';
-import type { Liquor, Origin } from '../program/model/types.ts';
 import { NO_COOLING } from '../program/simulate/exposure.ts';
 import type { Tag } from '../tables/traits.ts';
 import { TABLES } from '../testKitchen.ts';

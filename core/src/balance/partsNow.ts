@@ -1,6 +1,8 @@
 import { volumeMl } from '../liquor/composition.ts';
+import type { LineId, StepId } from '../program/model/ids.ts';
+import type { Program } from '../program/model/program.ts';
+import type { Simulation } from '../program/model/simulation.ts';
 import { rowOf } from '../program/model/tags.ts';
-import type { LineId, Program, Simulation, StepId } from '../program/model/types.ts';
 import type { Tables } from '../tables/types.ts';
 
 /** What follows the drink in parts: so much of it for each millilitre that is there. */

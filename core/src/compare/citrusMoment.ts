@@ -1,5 +1,7 @@
+import type { LineId } from '../program/model/ids.ts';
+import type { Program } from '../program/model/program.ts';
+import type { Simulation, TraceEntry } from '../program/model/simulation.ts';
 import { rowOf } from '../program/model/tags.ts';
-import type { LineId, Program, Simulation, TraceEntry } from '../program/model/types.ts';
 import { CITRUS_AROMA } from '../tables/constants.ts';
 import { FRUIT_ROWS } from '../tables/fruits.ts';
 import type { Tables } from '../tables/types.ts';

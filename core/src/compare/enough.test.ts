@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { ProgramLine } from '../program/model/types.ts';
+import type { ProgramLine } from '../program/model/program.ts';
 import { TABLES } from '../testKitchen.ts';
 import { enoughOf, inBottlesG } from './enough.ts';
 

@@ -1,5 +1,6 @@
 import type { StockRow } from '../documents/stock.ts';
-import type { LineId, Program } from '../program/model/types.ts';
+import type { LineId } from '../program/model/ids.ts';
+import type { Program } from '../program/model/program.ts';
 import type { Tables } from '../tables/types.ts';
 
 /** Something that is poured out of bottles or jars, how much of it a batch wants, and what there is. */

@@ -1,6 +1,6 @@
 import type { Kitchen } from '../documents/kitchen.ts';
+import type { Program } from '../program/model/program.ts';
 import { traitsOf } from '../program/model/tags.ts';
-import type { Program } from '../program/model/types.ts';
 import { FIRM_SKINS } from '../tables/traits.ts';
 import type { Tables } from '../tables/types.ts';
 

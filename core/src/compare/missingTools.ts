@@ -1,5 +1,6 @@
 import type { Kitchen } from '../documents/kitchen.ts';
-import type { Program, StepId } from '../program/model/types.ts';
+import type { StepId } from '../program/model/ids.ts';
+import type { Program } from '../program/model/program.ts';
 
 /** Tools that a step may want and a kitchen may lack, each with another way of doing it. */
 export const LACKING_TOOLS = ['blender', 'juicer'] as const;

@@ -1,6 +1,6 @@
 import type { OwnStepKind } from '../documents/recipe.ts';
+import type { TraceEntry } from '../program/model/simulation.ts';
 import { traitsOf } from '../program/model/tags.ts';
-import type { TraceEntry } from '../program/model/types.ts';
 import { USUAL_OF_TRAITS, USUAL_ROWS } from '../tables/kitchenFacts.ts';
 import type { Tables } from '../tables/types.ts';
 

@@ -1,6 +1,6 @@
 import type { StockRow } from '../documents/stock.ts';
 import { juicePerKg } from '../physics/juice.ts';
-import type { Program } from '../program/model/types.ts';
+import type { Program } from '../program/model/program.ts';
 import { FRUIT_ROWS, type FruitRow } from '../tables/fruits.ts';
 import { SHOP_ROWS, type ShopRow } from '../tables/kitchenFacts.ts';
 import type { Tables } from '../tables/types.ts';

@@ -1,5 +1,8 @@
 import type { Sieve } from '../documents/recipe.ts';
-import type { Program, Simulation, StepId, StrainStep } from '../program/model/types.ts';
+import type { StepId } from '../program/model/ids.ts';
+import type { Program } from '../program/model/program.ts';
+import type { Simulation } from '../program/model/simulation.ts';
+import type { StrainStep } from '../program/model/steps.ts';
 import type { Tables } from '../tables/types.ts';
 
 /** What one straining gives, whatever it goes through. */

@@ -1,7 +1,9 @@
 import type { Kitchen } from '../documents/kitchen.ts';
 import { volumeMl } from '../liquor/composition.ts';
 import { solidVolumeMl } from '../physics/room.ts';
-import type { Program, Simulation, Step } from '../program/model/types.ts';
+import type { Program } from '../program/model/program.ts';
+import type { Simulation } from '../program/model/simulation.ts';
+import type { Step } from '../program/model/steps.ts';
 import { BLENDING, BOWL_SHARE } from '../tables/constants.ts';
 import type { Tables } from '../tables/types.ts';
 

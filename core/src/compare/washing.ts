@@ -1,5 +1,6 @@
+import type { Program } from '../program/model/program.ts';
+import type { WashStep } from '../program/model/steps.ts';
 import { traitsOf } from '../program/model/tags.ts';
-import type { Program, WashStep } from '../program/model/types.ts';
 import type { Tables } from '../tables/types.ts';
 import { type Bath, WASH_ROWS, type WashRow } from '../tables/washing.ts';
 

@@ -9,7 +9,7 @@ import type { BottleItem, LeftoverItem } from '../keeping/items.ts';
 import type { Gifts } from '../log/batchLog.ts';
 import { eventSchema, type LogEvent } from '../log/events/table.ts';
 import type { ItemLog } from '../log/itemLog.ts';
-import type { PlannedProgram } from '../program/model/types.ts';
+import type { PlannedProgram } from '../program/model/program.ts';
 import { INSTRUMENT_KINDS } from '../tables/instruments.ts';
 import type { PinnedRows } from '../tables/pinned.ts';
 import type { IngredientRow } from '../tables/types.ts';

@@ -1,4 +1,4 @@
-import type { StepProblem } from '../program/model/types.ts';
+import type { StepProblem } from '../program/model/simulation.ts';
 
 /**
  * Everything that the server refuses, with the status it answers. What is said of it stands in the catalogue of words,

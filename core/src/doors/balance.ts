@@ -1,15 +1,6 @@
 /** Sweet, sour and strong: what may be added, what it makes of the drink, and for whom it is. */
-export {
-  type BalanceAim,
-  type BalanceAnswer,
-  type BalanceBinding,
-  type BalanceLimits,
-  type BalanceWish,
-  balanceAnswer,
-  NO_LIMITS,
-  type Suggestion,
-  suggestAdditions,
-} from '../balance/additions.ts';
+
+export { balanceAnswer } from '../balance/additions.ts';
 export { type Candidate, type CandidateKind, candidateOf, LESS_WATER } from '../balance/candidates.ts';
 export { audienceOf, cautionsOf } from '../balance/cautions.ts';
 export { type LikedPoint, type LikedRegion, likedRegion } from '../balance/liked.ts';
@@ -33,5 +24,14 @@ export {
   nextSweetener,
 } from '../balance/stepPlan.ts';
 export { type StrongShare, strongGPerL, strongShares } from '../balance/strong.ts';
+export { type Suggestion, suggestAdditions } from '../balance/suggestions.ts';
 export { swapSour, swapSweetener, sweetenWithFruit } from '../balance/swaps.ts';
 export { waysBack } from '../balance/waysBack.ts';
+export {
+  type BalanceAim,
+  type BalanceAnswer,
+  type BalanceBinding,
+  type BalanceLimits,
+  type BalanceWish,
+  NO_LIMITS,
+} from '../balance/wish.ts';

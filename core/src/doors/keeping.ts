@@ -19,7 +19,7 @@ export {
   notBefore,
   startOfToday,
 } from '../keeping/date.ts';
-export { type BottleFacts, coldAfterMs, SERVE_C } from '../keeping/integrate.ts';
+export { type BottleFacts, coldAfterMs, SERVE_C } from '../keeping/follower.ts';
 export { wouldKeepLonger } from '../keeping/lifeExtensions.ts';
 export { warmLimitOf } from '../keeping/limits.ts';
 export { keepingOfMix, withPoured } from '../keeping/mix.ts';

@@ -38,5 +38,6 @@ export {
   timelineOf,
 } from '../plan/schedule.ts';
 export { secondBoil } from '../plan/secondBoil.ts';
-export { type Question, type Solution, type SolveInput, solvePlan, usableLines } from '../plan/solve.ts';
+export { solvePlan } from '../plan/solve.ts';
 export { startBy, type Timetable, timetableFrom } from '../plan/startBy.ts';
+export { type Question, type Solution, type SolveInput, usableLines } from '../plan/wish.ts';

@@ -1,25 +1,15 @@
 /** What is done to a drink, step by step, and what becomes of it. */
+
+export type { LineId, LotName } from '../program/model/ids.ts';
 export { measuringKit, potCapacityMl, potShape, withServing } from '../program/model/kitchen.ts';
+export type { Liquor } from '../program/model/liquor.ts';
 export { shareOfLoad, standsSideBySide } from '../program/model/loads.ts';
 export { lotOf, lotOfVessel } from '../program/model/lots.ts';
+export type { EffectiveProgram, PlannedProgram, Program, ProgramLine } from '../program/model/program.ts';
+export type { Reading, Simulation, StepProblem, TraceEntry } from '../program/model/simulation.ts';
+export type { BottleStep, Step, UntilDown } from '../program/model/steps.ts';
 export { isWater, saysAlcohol, tagsOf, tagsOfBatch, traitsOf, waterPouredG } from '../program/model/tags.ts';
 export { type Taste, wishAfterTastes } from '../program/model/taste.ts';
-export type {
-  BottleStep,
-  EffectiveProgram,
-  LineId,
-  Liquor,
-  LotName,
-  PlannedProgram,
-  Program,
-  ProgramLine,
-  Reading,
-  Simulation,
-  Step,
-  StepProblem,
-  TraceEntry,
-  UntilDown,
-} from '../program/model/types.ts';
 export {
   BLENDER,
   BOTTLES,

@@ -2,13 +2,8 @@ import type { Kitchen } from '../documents/kitchen.ts';
 import { abvPct } from '../liquor/composition.ts';
 import type { LogEvent } from '../log/events/table.ts';
 import { foldBatch } from '../log/foldBatch.ts';
-import type {
-  ModelFactors,
-  PlannedProgram,
-  Simulation,
-  StepActual,
-  TraceEntry,
-} from '../program/model/types.ts';
+import type { PlannedProgram } from '../program/model/program.ts';
+import type { ModelFactors, Simulation, StepActual, TraceEntry } from '../program/model/simulation.ts';
 import { simulateBatch } from '../program/simulate/simulate.ts';
 import type { Tables } from '../tables/types.ts';
 import { MINUTE_MS } from '../units/time.ts';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { coldAfterMs } from './integrate.ts';
+import { coldAfterMs } from './follower.ts';
 
 const BOTTLE = { volumeMl: 750, diameterCm: 8 };
 const hours = (fromC: number, placeC: number) => coldAfterMs(BOTTLE, fromC, placeC)! / 3_600_000;

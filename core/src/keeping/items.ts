@@ -1,10 +1,10 @@
 import type { GlassFacts } from '../balance/served.ts';
-import type { LotName } from '../program/model/types.ts';
+import type { LotName } from '../program/model/ids.ts';
 import type { Closure, ContainerForm, ContainerMaterial } from '../tables/containers.ts';
 import type { Tag } from '../tables/traits.ts';
 import type { MarkerId } from '../tables/types.ts';
 import type { Said } from '../units/result.ts';
-import type { BottleFacts } from './integrate.ts';
+import type { BottleFacts } from './follower.ts';
 import type { LeftoverFacts } from './leftovers.ts';
 
 /** A bottle as it was filled; what happened to it since stands in its own stream. */

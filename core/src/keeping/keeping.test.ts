@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { Liquor } from '../program/model/types.ts';
+import type { Liquor } from '../program/model/liquor.ts';
 import { DAY_MS } from '../units/time.ts';
 import { around, bottle, cooled, FILLED_MS, itemLog, keep, mild, origin } from './fixtures.ts';
-import { lifeRate } from './integrate.ts';
+import { lifeRate } from './follower.ts';
 import type { keepingOf } from './shelfLife.ts';
 import { lifeOf } from './spoilage.ts';
 

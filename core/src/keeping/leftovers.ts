@@ -1,7 +1,9 @@
 import { massG, volumeMl } from '../liquor/composition.ts';
 import type { ItemLog } from '../log/itemLog.ts';
+import type { Program } from '../program/model/program.ts';
+import type { TraceEntry } from '../program/model/simulation.ts';
 import { itemsIn, traitsOf } from '../program/model/tags.ts';
-import type { Program, TraceEntry, Vessel } from '../program/model/types.ts';
+import type { Vessel } from '../program/model/vessel.ts';
 import { SPENT } from '../program/model/vessels.ts';
 import { type Guidance, guidanceAt } from '../program/simulate/guidance.ts';
 import { remainingMassG } from '../program/simulate/state.ts';

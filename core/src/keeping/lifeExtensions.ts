@@ -1,4 +1,4 @@
-import type { CoolingTally, Liquor } from '../program/model/types.ts';
+import type { CoolingTally, Liquor } from '../program/model/liquor.ts';
 import { KEEPING } from '../tables/keeping.ts';
 import { type Said, said } from '../units/result.ts';
 import { type KeepingInput, keepingOf } from './shelfLife.ts';

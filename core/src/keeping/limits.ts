@@ -1,5 +1,6 @@
 import type { Kitchen } from '../documents/kitchen.ts';
-import type { Step, TraceEntry } from '../program/model/types.ts';
+import type { TraceEntry } from '../program/model/simulation.ts';
+import type { Step } from '../program/model/steps.ts';
 import { isColdPlace, STAGE_MIN } from '../program/simulate/exposure.ts';
 import { KEEPING } from '../tables/keeping.ts';
 import { acidEvidence } from './shelfLife.ts';

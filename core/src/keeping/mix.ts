@@ -1,5 +1,5 @@
 import { EMPTY, ofLiquid, ofSweetener, plus } from '../liquor/composition.ts';
-import type { Liquor } from '../program/model/types.ts';
+import type { Liquor } from '../program/model/liquor.ts';
 import { NO_COOLING } from '../program/simulate/exposure.ts';
 import type { LiquidRow, Tables } from '../tables/types.ts';
 import { type Keeping, keepingOf } from './shelfLife.ts';

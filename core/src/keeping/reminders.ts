@@ -1,13 +1,13 @@
 import { TZDate } from '@date-fns/tz';
 import type { MessageKind, MessageTo } from '../documents/kitchen.ts';
 import type { ItemLog } from '../log/itemLog.ts';
-import type { LotName } from '../program/model/types.ts';
+import type { LotName } from '../program/model/ids.ts';
 import { KEEPING } from '../tables/keeping.ts';
 import type { LeftoverKind } from '../tables/leftovers.ts';
 import { DAY_MS } from '../units/time.ts';
 import { checkKindOf, nextLookMs } from './check.ts';
 import { lastWholeDay } from './date.ts';
-import type { BottleFacts } from './integrate.ts';
+import type { BottleFacts } from './follower.ts';
 import type { BottleLife } from './spoilage.ts';
 
 /** What it is about beside the drink. */

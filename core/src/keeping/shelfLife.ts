@@ -1,7 +1,7 @@
 import { abvPct, massG, solublesG, volumeMl } from '../liquor/composition.ts';
 import { estimatePh } from '../liquor/ph.ts';
+import type { Liquor, Origin } from '../program/model/liquor.ts';
 import { isHeated } from '../program/model/tags.ts';
-import type { Liquor, Origin } from '../program/model/types.ts';
 import { acidFigures, estimateShowsAcid, missedStage } from '../program/simulate/exposure.ts';
 import {
   BASE_ROWS,

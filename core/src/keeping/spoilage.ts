@@ -4,7 +4,8 @@ import { KEEPING } from '../tables/keeping.ts';
 import { type Said, said } from '../units/result.ts';
 import { DAY_MS, HOUR_MS, MINUTE_MS } from '../units/time.ts';
 import { checkKindOf, meaningOf } from './check.ts';
-import { type BottleFacts, integrate, lifeRate, type Spent, spentAt } from './integrate.ts';
+import { type BottleFacts, lifeRate, type Spent } from './follower.ts';
+import { integrate, spentAt } from './integrate.ts';
 import {
   type CoolingSoFar,
   coolingCutDays,

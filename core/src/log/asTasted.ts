@@ -1,5 +1,6 @@
+import type { Program } from '../program/model/program.ts';
+import type { Step } from '../program/model/steps.ts';
 import { traitsOf } from '../program/model/tags.ts';
-import type { Program, Step } from '../program/model/types.ts';
 import { RIPENESS_ROWS } from '../tables/ripeness.ts';
 import type { Tables } from '../tables/types.ts';
 

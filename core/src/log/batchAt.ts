@@ -1,14 +1,10 @@
 import type { Kitchen } from '../documents/kitchen.ts';
+import type { StepId } from '../program/model/ids.ts';
+import type { Liquor } from '../program/model/liquor.ts';
+import type { PlannedProgram } from '../program/model/program.ts';
+import type { Simulation, StepActual, StepProblem } from '../program/model/simulation.ts';
+import type { Step } from '../program/model/steps.ts';
 import { itemsIn } from '../program/model/tags.ts';
-import type {
-  Liquor,
-  PlannedProgram,
-  Simulation,
-  Step,
-  StepActual,
-  StepId,
-  StepProblem,
-} from '../program/model/types.ts';
 import { simulateBatch } from '../program/simulate/simulate.ts';
 import type { Tables } from '../tables/types.ts';
 import { MINUTE_MS } from '../units/time.ts';

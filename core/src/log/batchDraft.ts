@@ -1,5 +1,6 @@
+import type { StepId } from '../program/model/ids.ts';
+import type { EffectiveProgram } from '../program/model/program.ts';
 import type { Taste } from '../program/model/taste.ts';
-import type { EffectiveProgram, StepId } from '../program/model/types.ts';
 import type {
   Added,
   Bottled,

@@ -1,6 +1,8 @@
 import type * as v from 'valibot';
+import type { StepId } from '../program/model/ids.ts';
+import type { EffectiveProgram } from '../program/model/program.ts';
+import type { StepActual } from '../program/model/simulation.ts';
 import type { Taste } from '../program/model/taste.ts';
-import type { EffectiveProgram, StepActual, StepId } from '../program/model/types.ts';
 import type { Entry } from './entry.ts';
 import type * as body from './events/bodies.ts';
 

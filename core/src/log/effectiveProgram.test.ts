@@ -5,7 +5,7 @@ import { massG, volumeMl } from '../liquor/composition.ts';
 import { solvePlan } from '../plan/solve.ts';
 import { BOOK } from '../program/book/book.ts';
 import { defaultChoices } from '../program/book/recipe.ts';
-import type { PlannedProgram } from '../program/model/types.ts';
+import type { PlannedProgram } from '../program/model/program.ts';
 import { BOTTLES, SPENT } from '../program/model/vessels.ts';
 import { ledgerOf } from '../program/simulate/ledger.ts';
 import { simulateBatch } from '../program/simulate/simulate.ts';

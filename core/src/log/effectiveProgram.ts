@@ -1,15 +1,10 @@
 import type * as v from 'valibot';
 import { WATER_20_G_PER_ML } from '../liquor/composition.ts';
 import { minutes } from '../program/compile/usual.ts';
+import type { StepId } from '../program/model/ids.ts';
 import { lotBottles, lotVessel, lotVessels } from '../program/model/lots.ts';
-import type {
-  EffectiveProgram,
-  PlannedProgram,
-  Program,
-  Step,
-  StepId,
-  StrainStep,
-} from '../program/model/types.ts';
+import type { EffectiveProgram, PlannedProgram, Program } from '../program/model/program.ts';
+import type { Step, StrainStep } from '../program/model/steps.ts';
 import { BOWL } from '../program/model/vessels.ts';
 import { TAP_WATER_ID } from '../tables/choices.ts';
 import type { Entry } from './entry.ts';

@@ -1,11 +1,7 @@
+import type { StepId } from '../program/model/ids.ts';
+import type { EffectiveProgram, PlannedProgram } from '../program/model/program.ts';
+import type { Adjustment, StepActual } from '../program/model/simulation.ts';
 import { targetAfterTastes } from '../program/model/taste.ts';
-import type {
-  Adjustment,
-  EffectiveProgram,
-  PlannedProgram,
-  StepActual,
-  StepId,
-} from '../program/model/types.ts';
 import { MINUTE_MS } from '../units/time.ts';
 import { type BatchDraft, draftOf } from './batchDraft.ts';
 import type { BatchLog, StepTimes } from './batchLog.ts';

@@ -1,6 +1,6 @@
 import type { Kitchen } from '../documents/kitchen.ts';
 import type { Recipe } from '../documents/recipe.ts';
-import type { PlannedProgram } from '../program/model/types.ts';
+import type { PlannedProgram } from '../program/model/program.ts';
 import type { Tables } from '../tables/types.ts';
 import { fail, ok, type Result } from '../units/result.ts';
 import { type BatchNow, batchAt } from './batchAt.ts';

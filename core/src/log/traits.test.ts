@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { customRow, ownRows, withCustom } from '../program/model/ownIngredient.ts';
+import type { PlannedProgram } from '../program/model/program.ts';
+import type { Step } from '../program/model/steps.ts';
 import { tagsOf, traitsOf } from '../program/model/tags.ts';
-import type { PlannedProgram, Step } from '../program/model/types.ts';
 import { withLabels } from '../tables/labels.ts';
 import { pinnedTables, pinRows } from '../tables/pinned.ts';
 import { ASKED_TRAITS, TRAITS, type Trait } from '../tables/traits.ts';

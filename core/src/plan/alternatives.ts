@@ -3,7 +3,7 @@ import type { PlanDoc } from '../documents/plan.ts';
 import type { MethodId, Recipe } from '../documents/recipe.ts';
 import { markerGPerL } from '../liquor/composition.ts';
 import { choicesUnder } from '../program/book/recipe.ts';
-import type { Simulation } from '../program/model/types.ts';
+import type { Simulation } from '../program/model/simulation.ts';
 import { finishedLiquor } from '../program/simulate/finished.ts';
 import { simulateBatch } from '../program/simulate/simulate.ts';
 import type { MarkerId, Tables } from '../tables/types.ts';

@@ -1,6 +1,6 @@
 import type { BottleSize } from '../documents/kitchen.ts';
 import { volumeMl } from '../liquor/composition.ts';
-import type { Simulation } from '../program/model/types.ts';
+import type { Simulation } from '../program/model/simulation.ts';
 import { fillingsOf } from '../program/simulate/finished.ts';
 import { HEADSPACE } from '../tables/containers.ts';
 

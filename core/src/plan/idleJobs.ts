@@ -1,4 +1,6 @@
-import type { Program, Step, StepId, VesselId } from '../program/model/types.ts';
+import type { StepId, VesselId } from '../program/model/ids.ts';
+import type { Program } from '../program/model/program.ts';
+import type { Step } from '../program/model/steps.ts';
 import { BLENDER, BOWL, JUG, SPICE_POT } from '../program/model/vessels.ts';
 import type { Tables } from '../tables/types.ts';
 

@@ -1,16 +1,11 @@
 import { volumeMl } from '../liquor/composition.ts';
 import { solidVolumeMl } from '../physics/room.ts';
-import type {
-  LineId,
-  Liquor,
-  Program,
-  Simulation,
-  StepId,
-  StepKind,
-  Vessel,
-  VesselId,
-  VesselKind,
-} from '../program/model/types.ts';
+import type { LineId, StepId, VesselId } from '../program/model/ids.ts';
+import type { Liquor } from '../program/model/liquor.ts';
+import type { Program } from '../program/model/program.ts';
+import type { Simulation } from '../program/model/simulation.ts';
+import type { StepKind } from '../program/model/steps.ts';
+import type { Vessel, VesselKind } from '../program/model/vessel.ts';
 import type { Tables } from '../tables/types.ts';
 
 /** What stands in a vessel at one moment. */

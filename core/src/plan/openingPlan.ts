@@ -5,7 +5,7 @@ import { defaultChoices } from '../program/book/recipe.ts';
 import { potCapacityMl } from '../program/model/kitchen.ts';
 import type { Tables } from '../tables/types.ts';
 import { solvePlanDoc } from './planDoc.ts';
-import type { Solution } from './solve.ts';
+import type { Solution } from './wish.ts';
 
 export interface OpeningPlan {
   plan: PlanDoc;

@@ -10,8 +10,9 @@ import { BURNERS, KITCHEN, POTS, TABLES } from '../testKitchen.ts';
 import { unwrap } from '../units/result.ts';
 import { bottledMl, bottlePlan, bottlesFor, fillBottles, fillMl, jugOf, suggestBottles } from './bottles.ts';
 import { lineMassG, scaleForMass } from './scaling.ts';
-import { type Question, type SolveInput, solvePlan } from './solve.ts';
+import { solvePlan } from './solve.ts';
 import { startBy } from './startBy.ts';
+import type { Question, SolveInput } from './wish.ts';
 
 const calyx = BOOK[0]!;
 const input = (question: Question, change: Partial<SolveInput> = {}): SolveInput => ({

@@ -4,7 +4,8 @@ import type { Choices, Recipe } from '../documents/recipe.ts';
 import { completeChoices } from '../program/book/recipe.ts';
 import type { Tables } from '../tables/types.ts';
 import { fail, type Result } from '../units/result.ts';
-import { type Solution, type SolveProblem, solvePlan } from './solve.ts';
+import { solvePlan } from './solve.ts';
+import type { Solution, SolveProblem } from './wish.ts';
 
 export type PlanProblem =
   | SolveProblem

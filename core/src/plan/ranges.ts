@@ -1,7 +1,8 @@
 import { randomLcg, randomNormal } from 'd3-random';
 import type { Kitchen } from '../documents/kitchen.ts';
 import { markerGPerL } from '../liquor/composition.ts';
-import type { ModelFactors, Program } from '../program/model/types.ts';
+import type { Program } from '../program/model/program.ts';
+import type { ModelFactors } from '../program/model/simulation.ts';
 import { finishedL, finishedLiquor } from '../program/simulate/finished.ts';
 import { simulateBatch } from '../program/simulate/simulate.ts';
 import { SPREAD_ROWS, type SpreadId, type SpreadRow } from '../tables/spreads.ts';

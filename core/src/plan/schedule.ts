@@ -1,6 +1,9 @@
 import { TZDate } from '@date-fns/tz';
 import type { AwayHours } from '../documents/kitchen.ts';
-import type { Program, Simulation, Step, StepId, TraceEntry } from '../program/model/types.ts';
+import type { StepId } from '../program/model/ids.ts';
+import type { Program } from '../program/model/program.ts';
+import type { Simulation, TraceEntry } from '../program/model/simulation.ts';
+import type { Step } from '../program/model/steps.ts';
 import { DAY_MS, MINUTE_MS } from '../units/time.ts';
 import { type Timetable, timetableFrom } from './startBy.ts';
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { EMPTY, scaled } from '../liquor/composition.ts';
-import type { Solid } from '../program/model/types.ts';
+import type { Solid } from '../program/model/liquor.ts';
 import { drawableOf } from '../program/simulate/state.ts';
 import { TABLES } from '../testKitchen.ts';
 import { secondBoil } from './secondBoil.ts';

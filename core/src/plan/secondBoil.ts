@@ -1,6 +1,6 @@
 import { massG, plus, scaled, volumeMl, WATER_20_G_PER_ML, water } from '../liquor/composition.ts';
 import { drawnAfter } from '../physics/extraction.ts';
-import type { Solid } from '../program/model/types.ts';
+import type { Solid } from '../program/model/liquor.ts';
 import { drawableOf } from '../program/simulate/state.ts';
 import type { MarkerId, Tables } from '../tables/types.ts';
 

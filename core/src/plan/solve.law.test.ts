@@ -5,7 +5,8 @@ import { defaultChoices } from '../program/book/recipe.ts';
 import { BOTTLES, POT, TUB } from '../program/model/vessels.ts';
 import { simulateBatch } from '../program/simulate/simulate.ts';
 import { BURNERS, KITCHEN, POTS, TABLES } from '../testKitchen.ts';
-import { type Question, SOLVER, type SolveProblem, solvePlan } from './solve.ts';
+import { solvePlan } from './solve.ts';
+import { type Question, SOLVER, type SolveProblem } from './wish.ts';
 
 const SEED = 20_261_129;
 const WISHES = 2000;

@@ -1,4 +1,7 @@
-import type { Program, Simulation, StepId, StepKind } from '../program/model/types.ts';
+import type { StepId } from '../program/model/ids.ts';
+import type { Program } from '../program/model/program.ts';
+import type { Simulation } from '../program/model/simulation.ts';
+import type { StepKind } from '../program/model/steps.ts';
 import { MINUTE_MS } from '../units/time.ts';
 
 /** A moment when the cook is needed. */

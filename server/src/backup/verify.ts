@@ -4,7 +4,7 @@ import Database from 'better-sqlite3';
 import { newerThan } from '../db/applied.ts';
 import { MIGRATIONS } from '../db/migrations.ts';
 import { batchFromRow, eventFrom } from '../db/rows.ts';
-import { tablesOf } from '../services/projections.ts';
+import { tablesOf } from '../services/streams.ts';
 
 /** So many of the newest batches are folded to see that they still give something. */
 const SAMPLE = 5;

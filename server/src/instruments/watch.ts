@@ -14,7 +14,7 @@ import type { Clock } from '../clock.ts';
 import type { Db } from '../db/db.ts';
 import { readKitchen } from '../db/rows.ts';
 import { readInstruments, storeReadings, THINNED_MS } from '../services/instruments.ts';
-import { batchOf, eventsOf, streamKindOf, tablesOf } from '../services/projections.ts';
+import { batchOf, eventsOf, streamKindOf, tablesOf } from '../services/streams.ts';
 import type { StreamHub } from '../stream.ts';
 
 const TICK_MS = 1000;

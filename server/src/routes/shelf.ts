@@ -1,6 +1,6 @@
 import { ROUTES } from '@big-ladle/core/contract';
-import { eventsOf } from '../services/projections.ts';
 import { giftBatches, itemById, itemsGone, useOfLate, writtenItems } from '../services/shelf.ts';
+import { eventsOf } from '../services/streams.ts';
 import type { ApiParts } from './parts.ts';
 import type { Serve } from './serve.ts';
 

@@ -12,7 +12,7 @@ import { HttpProblem, notFound } from '../problems.ts';
 import type { StoredEvent } from '../stream.ts';
 import { rowsOfOwn, wholeBook } from './book.ts';
 import { storeEvents } from './events.ts';
-import { batchOf, eventsOf, streamKindOf } from './projections.ts';
+import { batchOf, eventsOf, streamKindOf } from './streams.ts';
 
 export async function requireBatch(db: Db, id: string): Promise<Batch> {
   const batch = await batchOf(db, id);

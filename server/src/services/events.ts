@@ -18,7 +18,8 @@ import { HttpProblem, notFound } from '../problems.ts';
 import type { StoredEvent } from '../stream.ts';
 import { rowsOfOwn } from './book.ts';
 import { itemIdsOf, ownedAmong, ownItems } from './itemOwners.ts';
-import { batchOf, eventsOf, isUnreadable, projectBatch, projectItem, streamKindOf } from './projections.ts';
+import { isUnreadable, projectBatch, projectItem } from './projections.ts';
+import { batchOf, eventsOf, streamKindOf } from './streams.ts';
 
 /** Entries on their way into the log: written together, and before anybody reads it. */
 class NewEntries {

@@ -1,49 +1,14 @@
-import { glassFacts, type LikedPoint, strongGPerL } from '@big-ladle/core/balance';
-import type { Batch, BatchAtAGlance, Pins } from '@big-ladle/core/contract';
-import { bottleOf, fillingOf, hotTogether, wouldKeepLonger } from '@big-ladle/core/keeping';
-import {
-  abvPct,
-  type Composition,
-  colourOf,
-  GLASS_PATH_CM,
-  massG,
-  sournessGPerL,
-  sweetnessPct,
-} from '@big-ladle/core/liquor';
-import {
-  type BatchLog,
-  type BatchNow,
-  FIRST_PLACE,
-  foldItem,
-  type ItemLog,
-  isGone,
-  itemsOf,
-  type LogEvent,
-  readBatch,
-} from '@big-ladle/core/log';
-import {
-  finishedL,
-  finishedLiquor,
-  lotOf,
-  lotOfVessel,
-  type StepProblem,
-  saysAlcohol,
-  tagsOf,
-  withServing,
-} from '@big-ladle/core/program';
-import {
-  type BottleItem,
-  boiledLinesOf,
-  companionsOf,
-  type LeftoverItem,
-  residueOf,
-} from '@big-ladle/core/shelf';
-import { pinnedTables, SHIPPED_TABLES, type Tables } from '@big-ladle/core/tables';
+import type { LikedPoint } from '@big-ladle/core/balance';
+import type { Batch, BatchAtAGlance } from '@big-ladle/core/contract';
+import { type Composition, massG, sournessGPerL, sweetnessPct } from '@big-ladle/core/liquor';
+import { type BatchLog, FIRST_PLACE, type ItemLog, readBatch } from '@big-ladle/core/log';
+import { finishedL, finishedLiquor, type StepProblem } from '@big-ladle/core/program';
+import type { BottleItem, LeftoverItem } from '@big-ladle/core/shelf';
 import type { Db } from '../db/db.ts';
-import { batchFromRow, batchRows, eventFrom } from '../db/rows.ts';
 import { HttpProblem } from '../problems.ts';
-import { type Frozen, freeze, keyOfLog, newerOf } from './frozen.ts';
 import { rebuildOwners, takenFrom } from './itemOwners.ts';
+import { bottlesOf, type ItemRow, leftoversOf, madeMsOf, type Put, writeItem } from './itemProjections.ts';
+import { batchOf, eventsOf, streamKindOf, tablesOf } from './streams.ts';
 
 /** What a verdict says of what this household likes: only a batch that is over, and only its last word. */
 function likedOf(log: BatchLog, liquor: Composition | undefined): LikedPoint | null {
@@ -51,34 +16,6 @@ function likedOf(log: BatchLog, liquor: Composition | undefined): LikedPoint | n
   if (log.endedMs === null || last?.sweet !== 0 || !liquor || !(massG(liquor) > 0)) return null;
   return { sweetPct: sweetnessPct(liquor), sourGPerL: sournessGPerL(liquor) };
 }
-
-interface ItemRow {
-  item_id: string;
-  batch_id: string;
-  kind: 'bottle' | 'leftover';
-  facts: string;
-  log: string;
-}
-
-export async function eventsOf(db: Db, kind: string, id: string): Promise<LogEvent[]> {
-  const rows = (await db('event')
-    .where({ stream_kind: kind, stream_id: id })
-    .orderBy('seq')
-    .select('body')) as { body: string }[];
-  return rows.flatMap((r) => eventFrom(r.body) ?? []);
-}
-
-/** The stream that a batch's deeds stand in. */
-export const streamKindOf = (batch: Batch): 'batch' | 'rehearsal' =>
-  batch.rehearsal ? 'rehearsal' : 'batch';
-
-export async function batchOf(db: Db, id: string): Promise<Batch | null> {
-  const row = await batchRows(db).where({ id }).first();
-  return row ? batchFromRow(row) : null;
-}
-
-/** The tables as a batch pinned them. */
-export const tablesOf = (pins: Pins): Tables => pinnedTables(SHIPPED_TABLES, pins);
 
 /** A batch whose log cannot be folded: it hurts itself, and no other. */
 class UnreadableBatch extends HttpProblem {
@@ -204,148 +141,6 @@ async function writeProjections(db: Db, batch: Batch): Promise<StepProblem | nul
   for (const put of own) await writeItem(db, put);
   return now.forecast.problem ?? now.moment?.problem ?? null;
 }
-
-/** An item as its batch made it, and where it was put. */
-interface Put {
-  kind: 'bottle' | 'leftover';
-  facts: BottleItem | LeftoverItem;
-  madeMs: number;
-  placeId: string;
-}
-
-async function bottlesOf(
-  db: Db,
-  batch: Batch,
-  pins: Pins,
-  now: BatchNow,
-  events: readonly LogEvent[],
-): Promise<Put[]> {
-  const { kitchen, recipe } = pins;
-  const tables = tablesOf(pins);
-  const name = recipe.name ? { drinkName: recipe.name } : {};
-  const { startedMs } = now.log;
-  if (startedMs === null) return [];
-  const puts: Put[] = [];
-  const key = keyOfLog(events);
-  for (const filling of now.log.bottled) {
-    // A lot has bottles of its own: each filling is what its own step left in them.
-    const entry = now.forecast.trace.find((t) => t.stepId === filling.stepId);
-    const liquor = entry?.after.liquor;
-    if (!entry || !liquor) continue;
-    const lotId = lotOf(entry.vesselId);
-    const lot = lotId === null ? null : lotOfVessel(now.log.program, entry.vesselId);
-    const itemIds = itemsOf(now.log, liquor);
-    const computed: Frozen = {
-      key,
-      ...fillingOf(liquor, filling.hygiene, startedMs, filling.atMs),
-      longer: wouldKeepLonger({ liquor, hygiene: filling.hygiene }),
-    };
-    const frozen = await freeze(db, filling.eventId, computed);
-    const together = hotTogether(
-      frozen.filledC,
-      filling.bottles.map((b) => b.placeId ?? FIRST_PLACE),
-      kitchen.places,
-    );
-    const newer = newerOf(frozen, computed);
-    puts.push(
-      ...filling.bottles.map(
-        (b): Put => ({
-          kind: 'bottle',
-          madeMs: filling.atMs,
-          placeId: b.placeId ?? FIRST_PLACE,
-          facts: {
-            itemId: b.itemId,
-            batchId: batch.id,
-            recipeId: recipe.id,
-            ...name,
-            sizeName: b.name,
-            sizeMl: b.sizeMl,
-            material: b.material ?? 'glass',
-            form: b.form ?? 'bottle',
-            closure: b.closure ?? 'metalLid',
-            ...(b.forWhom ? { forWhom: b.forWhom } : {}),
-            colour: colourOf(liquor, GLASS_PATH_CM),
-            brix: entry.now.brix,
-            abvPct: abvPct(liquor),
-            strongGPerL: strongGPerL(liquor),
-            tags: [...tagsOf(liquor, itemIds, tables)],
-            itemIds: [...itemIds],
-            ...(lot ? { lot: { id: lotId!, ...lot } } : {}),
-            glass: glassFacts(liquor, withServing(kitchen, recipe).servingMl),
-            longer: frozen.longer,
-            bottle: { ...bottleOf(frozen, b, together), ...newer },
-          },
-        }),
-      ),
-    );
-  }
-  return puts;
-}
-
-/** What was set aside, as the trace has it: how wet it is, what is left of its strength. */
-function leftoversOf(batch: Batch, pins: Pins, now: BatchNow): Put[] {
-  if (now.log.setAside.length === 0) return [];
-  const tables = tablesOf(pins);
-  const companionIds = companionsOf(now.log.program, now.forecast.trace);
-  const residues = residueOf(now.forecast.vessels, boiledLinesOf(now.log.program, tables), tables);
-  const alcohol = saysAlcohol(Math.max(0, ...now.forecast.trace.map((t) => t.now.abvPct)));
-  return now.log.setAside.flatMap((event) =>
-    event.body.leftovers.map((l): Put => {
-      const residue = residues.find((r) => r.kind === l.kind);
-      const share = residue ? l.massG / residue.massG : 0;
-      return {
-        kind: 'leftover',
-        madeMs: event.atMs,
-        placeId: l.placeId,
-        facts: {
-          itemId: l.itemId,
-          batchId: batch.id,
-          recipeId: pins.recipe.id,
-          ...(pins.recipe.name ? { drinkName: pins.recipe.name } : {}),
-          leftover: {
-            kind: l.kind,
-            ingredientIds: l.ingredientIds,
-            companionIds,
-            massG: l.massG,
-            portions: l.portions,
-            madeMs: event.atMs,
-            heldMl: residue ? residue.heldMl * share : 0,
-            boiled: residue ? residue.boiled : l.kind === 'syrup' || l.kind === 'foam',
-            strengthShare: residue ? residue.strengthShare : 0,
-            sugarPct: residue ? (100 * residue.sugarG * share) / l.massG : 0,
-            alcohol,
-          },
-        },
-      };
-    }),
-  );
-}
-
-/** Of a leftover as good as nothing is left, g. */
-const USED_UP_G = 1;
-
-async function writeItem(db: Db, { kind, facts, madeMs, placeId }: Put): Promise<void> {
-  const log = foldItem(madeMs, await eventsOf(db, 'item', facts.itemId), placeId);
-  const usedUp =
-    'leftover' in facts && facts.leftover.massG - log.used.reduce((sum, u) => sum + u.massG, 0) < USED_UP_G;
-  const gone = isGone(log) || usedUp;
-  const goneMs = log.finishedMs ?? log.discarded?.atMs ?? log.given?.atMs ?? log.used.at(-1)?.atMs ?? null;
-  const row = {
-    item_id: facts.itemId,
-    batch_id: facts.batchId,
-    recipe_id: facts.recipeId,
-    kind,
-    gone: gone ? 1 : 0,
-    made_ms: madeMs,
-    gone_ms: gone ? goneMs : null,
-    facts: JSON.stringify(facts),
-    log: JSON.stringify(log),
-  };
-  await db('item_now').insert(row).onConflict('item_id').merge();
-}
-
-const madeMsOf = (facts: BottleItem | LeftoverItem): number =>
-  'leftover' in facts ? facts.leftover.madeMs : facts.bottle.filledMs;
 
 export async function projectItem(db: Db, itemId: string): Promise<void> {
   const row = (await db('item_now').where({ item_id: itemId }).first()) as ItemRow | undefined;

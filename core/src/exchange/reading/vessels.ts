@@ -1,5 +1,5 @@
 import type { OwnStepKind, RecipeStep } from '../../documents/recipe.ts';
-import type { VesselId } from '../../program/model/types.ts';
+import type { VesselId } from '../../program/model/ids.ts';
 import { BLENDER, BOWL, JUG, KETTLE, POT, SPICE_POT, TUB } from '../../program/model/vessels.ts';
 import type { ReadDrink, ReadStep } from './types.ts';
 

@@ -1,4 +1,7 @@
-import type { Liquor, PlannedProgram, ProgramLine, Step, StepActual } from '../../program/model/types.ts';
+import type { Liquor } from '../../program/model/liquor.ts';
+import type { PlannedProgram, ProgramLine } from '../../program/model/program.ts';
+import type { StepActual } from '../../program/model/simulation.ts';
+import type { Step } from '../../program/model/steps.ts';
 import { simulateBatch } from '../../program/simulate/simulate.ts';
 import { SHIPPED_TABLES } from '../../tables/index.ts';
 import type { Tables } from '../../tables/types.ts';

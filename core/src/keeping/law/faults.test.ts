@@ -66,13 +66,13 @@ const FAULTS: { name: string; file: string; from: string; to: string }[] = [
   },
   {
     name: 'nothing is spent on the first way down',
-    file: 'keeping/integrate.ts',
+    file: 'keeping/follower.ts',
     from: 'spent.lifeMs += rate * coolingMs;',
     to: 'spent.lifeMs += coolingMs;',
   },
   {
     name: 'hours on the table cost nothing',
-    file: 'keeping/integrate.ts',
+    file: 'keeping/follower.ts',
     from: 'const rate = lifeRate(middleC);\n      spent.lifeMs += rate * lengthMs;',
     to: 'const rate = inFridge ? lifeRate(middleC) : 0.5;\n      spent.lifeMs += rate * lengthMs;',
   },

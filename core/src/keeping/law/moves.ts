@@ -1,5 +1,6 @@
 import type { EventBody } from '../../log/events/table.ts';
-import type { Reading, Step } from '../../program/model/types.ts';
+import type { Reading } from '../../program/model/simulation.ts';
+import type { Step } from '../../program/model/steps.ts';
 import type { IngredientRow, Tables } from '../../tables/types.ts';
 import { type Course, type Extra, vesselOf } from './course.ts';
 import { MILD_RAW, PLAIN, PLAIN_ACID } from './pool.ts';

@@ -2,7 +2,9 @@ import { type Burner, EMPTY_KITCHEN, type Kitchen, type Pot } from '../../docume
 import { solvePlan } from '../../plan/solve.ts';
 import { BOOK } from '../../program/book/book.ts';
 import { defaultChoices } from '../../program/book/recipe.ts';
-import type { PlannedProgram, ProgramLine, Step, VesselSpec } from '../../program/model/types.ts';
+import type { PlannedProgram, ProgramLine } from '../../program/model/program.ts';
+import type { Step } from '../../program/model/steps.ts';
+import type { VesselSpec } from '../../program/model/vessel.ts';
 import { simulateBatch } from '../../program/simulate/simulate.ts';
 import { SHIPPED_TABLES } from '../../tables/index.ts';
 import type { Tables } from '../../tables/types.ts';

@@ -1,5 +1,6 @@
 import type { EventBody } from '../../log/events/table.ts';
-import type { Reading, Step } from '../../program/model/types.ts';
+import type { Reading } from '../../program/model/simulation.ts';
+import type { Step } from '../../program/model/steps.ts';
 import { STAGE_MIN } from '../../program/simulate/exposure.ts';
 import { KEEPING } from '../../tables/keeping.ts';
 import { type Course, type Extra, judge, vesselOf } from './course.ts';

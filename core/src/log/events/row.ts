@@ -1,5 +1,5 @@
 import type * as v from 'valibot';
-import type { EffectiveProgram } from '../../program/model/types.ts';
+import type { EffectiveProgram } from '../../program/model/program.ts';
 import type { BatchDraft } from '../batchDraft.ts';
 import type { Entry } from '../entry.ts';
 import type { ItemLog } from '../itemLog.ts';

@@ -3,8 +3,10 @@ import { scaled } from '../../liquor/composition.ts';
 import { expand, partSteps } from '../book/methods/methods.ts';
 import { potCapacityMl, potMassG, potShape } from '../model/kitchen.ts';
 import { lotVessels } from '../model/lots.ts';
+import type { PlannedProgram } from '../model/program.ts';
+import type { Step } from '../model/steps.ts';
 import { itemsIn } from '../model/tags.ts';
-import type { PlannedProgram, Step, VesselSpec } from '../model/types.ts';
+import type { VesselSpec } from '../model/vessel.ts';
 import {
   BLENDER,
   BOTTLES,

@@ -2,7 +2,7 @@ import type { Burner, Kitchen, Pot } from '../../documents/kitchen.ts';
 import type { Choices, Recipe } from '../../documents/recipe.ts';
 import type { Tables } from '../../tables/types.ts';
 import { potCapacityMl } from '../model/kitchen.ts';
-import type { ProgramLine } from '../model/types.ts';
+import type { ProgramLine } from '../model/program.ts';
 
 /** A batch to be compiled: what is made, where, how much of it. */
 export interface BuildInput {

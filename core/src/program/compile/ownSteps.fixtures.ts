@@ -3,7 +3,7 @@ import type { Kitchen } from '../../documents/kitchen.ts';
 import type { Recipe, RecipeLine, RecipeStep } from '../../documents/recipe.ts';
 import { BURNERS, KITCHEN, POTS, programLine, recipeLine, TABLES } from '../../testKitchen.ts';
 import { defaultChoices } from '../book/recipe.ts';
-import type { Simulation, SimulationOptions } from '../model/types.ts';
+import type { Simulation, SimulationOptions } from '../model/simulation.ts';
 import { booksOf } from '../simulate/conserved.fixtures.ts';
 import { finishedL } from '../simulate/finished.ts';
 import { simulateBatch } from '../simulate/simulate.ts';

@@ -1,7 +1,7 @@
 import type { RecipeLot, RecipeStep } from '../../documents/recipe.ts';
 import { takesLines } from '../book/lineMoves.ts';
+import type { VesselId } from '../model/ids.ts';
 import { lotBottles, lotVessel } from '../model/lots.ts';
-import type { VesselId } from '../model/types.ts';
 import { BLENDER, BOTTLES, BOWL, JUG, KETTLE, POT, SPICE_POT, TUB } from '../model/vessels.ts';
 
 /** A step with the vessels it means. */

@@ -1,4 +1,4 @@
-import type { Step } from '../model/types.ts';
+import type { Step } from '../model/steps.ts';
 
 export interface StepBuilder {
   steps: Step[];

@@ -2,9 +2,10 @@ import type { JuiceTool, RecipeLine, RecipeStep, Sieve } from '../../documents/r
 import { estimatePh } from '../../liquor/ph.ts';
 import { boilingPointC } from '../../physics/heat.ts';
 import { FIRM_SKINS } from '../../tables/traits.ts';
+import type { LineId } from '../model/ids.ts';
 import { juiceToolOf } from '../model/kitchen.ts';
+import type { Attention, Until } from '../model/steps.ts';
 import { traitsOf } from '../model/tags.ts';
-import type { Attention, LineId, Until } from '../model/types.ts';
 import { isPot, KETTLE, SPICE_POT } from '../model/vessels.ts';
 import { type BuildInput, potsOf } from './context.ts';
 

@@ -1,4 +1,5 @@
-import type { Program, Step } from './types.ts';
+import type { Program } from './program.ts';
+import type { Step } from './steps.ts';
 
 /** Whether the loads stand in pots side by side, and not in one pot one after the other. */
 export const standsSideBySide = (program: Pick<Program, 'loadShares'>): boolean =>

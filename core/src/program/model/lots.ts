@@ -1,4 +1,6 @@
-import type { LotName, Program, VesselSpec } from './types.ts';
+import type { LotName } from './ids.ts';
+import type { Program } from './program.ts';
+import type { VesselSpec } from './vessel.ts';
 
 /** A lot has a vessel of its own, and bottles of its own. */
 export const lotVessel = (lotId: string): string => `lot-${lotId}`;

@@ -1,4 +1,5 @@
-import type { LineId, SweetShares } from './types.ts';
+import type { LineId } from './ids.ts';
+import type { SweetShares } from './steps.ts';
 
 /**
  * Which part of the sweetness each of several lines brings, adding up to one: as it is said, and of the others each as

@@ -3,7 +3,9 @@ import { KEEPING } from '../../tables/keeping.ts';
 import { STRONG_HERB_ROWS } from '../../tables/strongHerbs.ts';
 import type { DrinkState, Tag, Trait } from '../../tables/traits.ts';
 import type { IngredientRow, LiquidRow, SweetenerRow, Tables } from '../../tables/types.ts';
-import type { Liquor, Origin, Program, TraceEntry } from './types.ts';
+import type { Liquor, Origin } from './liquor.ts';
+import type { Program } from './program.ts';
+import type { TraceEntry } from './simulation.ts';
 
 /** Below this a drink counts as without alcohol, % by volume; up to the next as with a little. Source: usual labelling. */
 const ALCOHOL_PCT = { trace: 0.05, little: 1.2 };

@@ -1,5 +1,5 @@
 import { CONSERVED } from '../../liquor/composition.ts';
-import type { Simulation } from '../model/types.ts';
+import type { Simulation } from '../model/simulation.ts';
 
 /** Of everything that is conserved: what flowed in, less what left, and what stands somewhere at the end. */
 export const booksOf = (sim: Pick<Simulation, 'flows' | 'vessels'>) =>

@@ -6,7 +6,8 @@ import { ethanolLeftG } from '../../physics/vapour.ts';
 import { areaM2 } from '../../physics/vesselShape.ts';
 import { type BoilLevel, ICE_BATH, type Lid } from '../../tables/constants.ts';
 import type { IngredientRow, MarkerId } from '../../tables/types.ts';
-import type { CurvePoint, Vessel } from '../model/types.ts';
+import type { CurvePoint } from '../model/simulation.ts';
+import type { Vessel } from '../model/vessel.ts';
 import { isColdPlace, olderCooling, olderOrigins, warmMinutes } from './exposure.ts';
 import {
   addFlow,

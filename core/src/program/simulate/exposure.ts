@@ -3,7 +3,7 @@ import { type Composition, volumeMl } from '../../liquor/composition.ts';
 import { isAtMostPh } from '../../liquor/ph.ts';
 import type { Place, Stretch } from '../../physics/heat.ts';
 import { KEEPING } from '../../tables/keeping.ts';
-import type { CoolingTally, Liquor, Origin } from '../model/types.ts';
+import type { CoolingTally, Liquor, Origin } from '../model/liquor.ts';
 
 /** What a liquor has been through: its origins with their heating, the stages of its cooling, its warm minutes. */
 export interface Exposure {

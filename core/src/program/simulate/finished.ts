@@ -1,6 +1,8 @@
 import { volumeMl } from '../../liquor/composition.ts';
+import type { Liquor } from '../model/liquor.ts';
 import { lotBottles } from '../model/lots.ts';
-import type { Liquor, Simulation, TraceEntry, Vessel } from '../model/types.ts';
+import type { Simulation, TraceEntry } from '../model/simulation.ts';
+import type { Vessel } from '../model/vessel.ts';
 import { BOTTLES } from '../model/vessels.ts';
 
 type Ended = Pick<Simulation, 'vessels'>;

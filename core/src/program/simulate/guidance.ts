@@ -6,8 +6,10 @@ import { GUIDANCE_ROWS } from '../../tables/guidance/rows.ts';
 import type { GuidanceKind, GuidancePlace, GuidanceRow, Severity } from '../../tables/guidance/types.ts';
 import type { Tag } from '../../tables/traits.ts';
 import type { Tables } from '../../tables/types.ts';
+import type { Program } from '../model/program.ts';
+import type { TraceEntry } from '../model/simulation.ts';
+import type { HeatStep, Step } from '../model/steps.ts';
 import { isHeated, isWater, itemsIn, statesOf, traitsOf } from '../model/tags.ts';
-import type { HeatStep, Program, Step, TraceEntry } from '../model/types.ts';
 
 export interface Guidance {
   code: string;

@@ -1,6 +1,7 @@
 import { volumeMl } from '../../liquor/composition.ts';
+import type { LineId, VesselId } from '../model/ids.ts';
+import type { FlowCode, Simulation } from '../model/simulation.ts';
 import { isHeated, isRaw } from '../model/tags.ts';
-import type { FlowCode, LineId, Simulation, VesselId } from '../model/types.ts';
 
 /** How a stream is at the end: never heated through, heated with the rest, or sold as it is. */
 export type StreamState = 'raw' | 'boiled' | 'bought';

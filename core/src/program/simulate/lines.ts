@@ -9,8 +9,11 @@ import {
   water,
 } from '../../liquor/composition.ts';
 import type { IngredientRow, LiquidRow } from '../../tables/types.ts';
+import type { VesselId } from '../model/ids.ts';
+import type { CoolingTally, Origin, Solid } from '../model/liquor.ts';
 import { shareOfLoad } from '../model/loads.ts';
-import type { CoolingTally, Origin, Solid, Step, Vessel, VesselId } from '../model/types.ts';
+import type { Step } from '../model/steps.ts';
+import type { Vessel } from '../model/vessel.ts';
 import { acidFigures, estimateShowsAcid, NO_COOLING, standing, worseCooling } from './exposure.ts';
 import {
   addFlow,

@@ -14,7 +14,10 @@ import { withPh } from '../../liquor/ph.ts';
 import { coldVolume } from '../../liquor/water.ts';
 import { capacityMl, mlAtLevel } from '../../physics/vesselShape.ts';
 import { KEEPING } from '../../tables/keeping.ts';
-import type { Adjustment, Liquor, Step, Vessel } from '../model/types.ts';
+import type { Liquor } from '../model/liquor.ts';
+import type { Adjustment } from '../model/simulation.ts';
+import type { Step } from '../model/steps.ts';
+import type { Vessel } from '../model/vessel.ts';
 import { NO_COOLING, readingIsEvidence, readingShowsAcid } from './exposure.ts';
 import { addSolids, freshSolid, originKindOf } from './lines.ts';
 import {

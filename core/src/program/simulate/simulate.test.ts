@@ -11,7 +11,9 @@ import { BURNERS, KITCHEN, POTS, programOf, TABLES, tablesWith } from '../../tes
 import { unwrap } from '../../units/result.ts';
 import { BOOK } from '../book/book.ts';
 import { defaultChoices } from '../book/recipe.ts';
-import type { Adjustment, Program, ProgramLine, Reading, Simulation, Step } from '../model/types.ts';
+import type { Program, ProgramLine } from '../model/program.ts';
+import type { Adjustment, Reading, Simulation } from '../model/simulation.ts';
+import type { Step } from '../model/steps.ts';
 import { ledgerOf } from './ledger.ts';
 import { simulateBatch } from './simulate.ts';
 import { drawableOf } from './state.ts';

@@ -12,16 +12,16 @@ import { phOf } from '../../liquor/ph.ts';
 import { expansion } from '../../liquor/water.ts';
 import { levelM } from '../../physics/vesselShape.ts';
 import type { Tables } from '../../tables/types.ts';
+import type { Program } from '../model/program.ts';
 import type {
-  Program,
   Simulation,
   SimulationOptions,
-  Step,
   StepProblem,
   TraceEntry,
-  Vessel,
   VesselNow,
-} from '../model/types.ts';
+} from '../model/simulation.ts';
+import type { Step } from '../model/steps.ts';
+import type { Vessel } from '../model/vessel.ts';
 import { noRecorder } from './evolve.ts';
 import { noteRoom, type SimState, StepStop, solidsInfo, startWork } from './state.ts';
 import { boilStep } from './steps/boilStep.ts';

@@ -7,20 +7,11 @@ import { STEEL_HEAT_SHARE } from '../../tables/constants.ts';
 import { KEEPING } from '../../tables/keeping.ts';
 import type { IngredientRow, MarkerId, Tables } from '../../tables/types.ts';
 import { vigourGives } from '../../tables/vigours.ts';
-import type {
-  CoolingTally,
-  Flow,
-  Liquor,
-  ModelFactors,
-  Origin,
-  Program,
-  ProgramLine,
-  Solid,
-  StepProblem,
-  Vessel,
-  VesselId,
-  VesselSpec,
-} from '../model/types.ts';
+import type { VesselId } from '../model/ids.ts';
+import type { CoolingTally, Liquor, Origin, Solid } from '../model/liquor.ts';
+import type { Program, ProgramLine } from '../model/program.ts';
+import type { Flow, ModelFactors, StepProblem } from '../model/simulation.ts';
+import type { Vessel, VesselSpec } from '../model/vessel.ts';
 import { NO_COOLING, worseCooling } from './exposure.ts';
 
 /** Raised inside the interpreter only, to unwind to the one place that returns the problem with the trace so far. */

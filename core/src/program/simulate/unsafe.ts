@@ -3,7 +3,8 @@ import { ALL_DRAWN, drawnAfter } from '../../physics/extraction.ts';
 import type { Stretch } from '../../physics/heat.ts';
 import { KEEPING } from '../../tables/keeping.ts';
 import type { IngredientRow } from '../../tables/types.ts';
-import type { Liquor, Vessel } from '../model/types.ts';
+import type { Liquor } from '../model/liquor.ts';
+import type { Vessel } from '../model/vessel.ts';
 import {
   type AcidFigures,
   acidFigures,

@@ -1,5 +1,4 @@
 import '../../words/places/drinks.ts';
-import type { MethodAnswer, MethodRow } from '@big-ladle/core/compare';
 import type { MethodId } from '@big-ladle/core/documents';
 import { openingPlan } from '@big-ladle/core/plan';
 import type { MarkerId } from '@big-ladle/core/tables';
@@ -8,40 +7,21 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Chip from '@mui/material/Chip';
 import LinearProgress from '@mui/material/LinearProgress';
-import { lazy, type ReactNode, Suspense, useMemo, useState } from 'react';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
-import { colours } from '../../shared/batch/liquorColour.ts';
 import { useBook } from '../../shared/book.ts';
 import { Choice } from '../../shared/Choice.tsx';
-import { Spoon } from '../../shared/drawings/Spoon.tsx';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { useKitchen } from '../../shared/queries.ts';
 import { ErrorPanel, Loading, PageHead, Panel } from '../../shared/ui.tsx';
-import { heading, role } from '../../theme/theme.ts';
 import { sayDrink } from '../../words/names.ts';
-import { days, duration, litres, num, percent, say, volume } from '../../words/say.ts';
+import { say } from '../../words/say.ts';
 import { useJob } from '../../workers/useJob.ts';
-import { shadeOf } from './shades.ts';
+import { MethodTable } from './MethodTable.tsx';
 
 const StrengthChart = lazy(() => import('./StrengthChart.tsx').then((m) => ({ default: m.StrengthChart })));
 
 const MOST = 4;
-
-interface FigureRow {
-  label: string;
-  /** What the row means, one tap away. */
-  why: string;
-  value: (row: MethodRow) => number | null;
-  show: (row: MethodRow) => ReactNode;
-  /** Which end is good; null: neither. */
-  best: 'low' | 'high' | null;
-}
-
-const INTO = {
-  cold: 'comparePage.cold',
-  boiling: 'comparePage.boiling',
-  blender: 'comparePage.blender',
-} as const;
 
 /** The same wish by two to four methods, side by side. */
 export function ComparePage() {
@@ -169,258 +149,5 @@ export function ComparePage() {
         <MethodTable answers={answers} rows={rows} markers={markers} recipeId={recipe.id} />
       )}
     </>
-  );
-}
-
-function rowsFor(markers: readonly MarkerId[], withRed: boolean, withDraws: boolean): FigureRow[] {
-  return [
-    {
-      label: say('comparePage.fromStartToBottles'),
-      why: say('comparePage.allStepsHeatingAnd'),
-      value: (r) => r.totalMin,
-      show: (r) => duration(r.totalMin),
-      best: 'low',
-    },
-    {
-      label: say('comparePage.ofYourHands'),
-      why: say('comparePage.washingCuttingStrainingSweetening'),
-      value: (r) => r.handsOnMin,
-      show: (r) => duration(r.handsOnMin),
-      best: 'low',
-    },
-    {
-      label: say('common.inBottles'),
-      why: say('comparePage.theWishFromWhat'),
-      value: () => null,
-      show: (r) => litres(r.litres),
-      best: null,
-    },
-    {
-      label: say('comparePage.water'),
-      why: say('comparePage.pouredInAllSecond'),
-      value: (r) => r.waterL,
-      show: (r) => litres(r.waterL),
-      best: 'low',
-    },
-    {
-      label: say('comparePage.lostAsSteam'),
-      why: say('comparePage.atTheBoilAnd'),
-      value: (r) => r.steamL,
-      show: (r) => volume(r.steamL),
-      best: 'low',
-    },
-    {
-      label: say('comparePage.heldInTheSolids'),
-      why: say('comparePage.whatDrainsPressesOr'),
-      value: (r) => r.heldL,
-      show: (r) => volume(r.heldL),
-      best: 'low',
-    },
-    ...markers.slice(0, 5).map(
-      (m): FigureRow => ({
-        label: say('comparePage.drawn', { what: say(`marker.${m}`) }),
-        why: say('comparePage.inTheFinishedDrink'),
-        value: (r) => r.gPerL[m] ?? 0,
-        show: (r) => `${num(r.gPerL[m] ?? 0, 1)} g/L`,
-        best: 'high',
-      }),
-    ),
-    ...(withRed
-      ? [
-          {
-            label: say('comparePage.redThatIsLeft'),
-            why: say('comparePage.heatAndTimeFade'),
-            value: (r: MethodRow) => r.redLeft,
-            show: (r: MethodRow) => (r.redLeft === null ? '–' : percent(r.redLeft)),
-            best: 'high' as const,
-          },
-        ]
-      : []),
-    {
-      label: say('comparePage.theSolidsGoInto'),
-      why: say('comparePage.aBigPotHeated'),
-      value: () => null,
-      show: (r) => say(INTO[r.into]),
-      best: null,
-    },
-    {
-      label: say('comparePage.betweenAndC'),
-      why: say('comparePage.whereThingsGrowIn'),
-      value: (r) => r.warmMin,
-      show: (r) => duration(r.warmMin),
-      best: 'low',
-    },
-    {
-      label: say('comparePage.keepsSealedAndCold'),
-      why: say('comparePage.byTheKeepingTable'),
-      value: (r) => r.keeping?.sealedDays ?? 0,
-      show: (r) =>
-        r.keeping === null
-          ? '–'
-          : r.keeping.verdict === 'throwOut'
-            ? say('verdict.throwOut')
-            : days(r.keeping.sealedDays),
-      best: 'high',
-    },
-    ...(withDraws
-      ? [
-          {
-            label: say('comparePage.theSecondDraw'),
-            why: say('comparePage.whatASecondWater'),
-            value: () => null,
-            show: (r: MethodRow) =>
-              r.secondDraw
-                ? say('comparePage.atGL', {
-                    litres: litres(r.secondDraw.litres),
-                    strength: num(r.secondDraw.gPerL, 1),
-                    minutes: duration(r.secondDraw.minutes),
-                  })
-                : '–',
-            best: null,
-          },
-        ]
-      : []),
-    {
-      label: say('comparePage.toWashUp'),
-      why: say('comparePage.potsBowlsJugsBlender'),
-      value: (r) => r.washUp,
-      show: (r) => num(r.washUp),
-      best: 'low',
-    },
-  ];
-}
-
-function MethodTable(props: {
-  answers: readonly MethodAnswer[];
-  rows: readonly MethodRow[];
-  markers: readonly MarkerId[];
-  recipeId: string;
-}) {
-  const { answers, rows, markers, recipeId } = props;
-  const [why, setWhy] = useState<string | null>(null);
-  const figures = rowsFor(
-    markers,
-    rows.some((r) => r.redLeft !== null),
-    rows.some((r) => r.secondDraw),
-  );
-  const cell = {
-    p: 1,
-    textAlign: 'left',
-    verticalAlign: 'top',
-    borderBottom: `1px solid ${role('hairline')}`,
-  };
-  return (
-    <Panel>
-      <Box
-        sx={{ overflowX: 'auto' }}
-        tabIndex={0}
-        role="region"
-        aria-label={say('comparePage.methodsInFigures')}
-      >
-        <Box
-          component="table"
-          sx={{ borderCollapse: 'collapse', width: '100%', minWidth: 520 }}
-          data-testid="method-table"
-        >
-          <thead>
-            <tr>
-              <Box component="td" sx={cell} />
-              {answers.map((a) => (
-                <Box
-                  component="th"
-                  scope="col"
-                  key={a.methodId}
-                  sx={{ ...cell, ...heading, fontSize: '1.05rem' }}
-                >
-                  {say(`method.${a.methodId}`)}
-                </Box>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {figures.map((figure) => {
-              const shown = rows.map((r) => ({ value: figure.value(r), text: figure.show(r) }));
-              return (
-                <tr key={figure.label}>
-                  <Box component="th" scope="row" sx={{ ...cell, fontWeight: 400, minWidth: 150 }}>
-                    <Box
-                      component="button"
-                      type="button"
-                      aria-expanded={why === figure.label}
-                      onClick={() => setWhy(why === figure.label ? null : figure.label)}
-                      sx={{
-                        all: 'unset',
-                        cursor: 'pointer',
-                        minHeight: 24,
-                        '&:hover': { textDecoration: 'underline' },
-                        '&:focus-visible': { outline: `3px solid ${role('rim')}` },
-                      }}
-                    >
-                      {figure.label}
-                    </Box>
-                    {why === figure.label && (
-                      <Box sx={{ color: role('inkMuted'), fontSize: '0.85rem' }}>{figure.why}</Box>
-                    )}
-                  </Box>
-                  {answers.map((a) => {
-                    if (!a.ok) {
-                      return (
-                        <Box component="td" key={a.methodId} sx={{ ...cell, color: role('inkMuted') }}>
-                          –
-                        </Box>
-                      );
-                    }
-                    const shade = shadeOf(shown, rows.indexOf(a.row), figure.best);
-                    return (
-                      <Box
-                        component="td"
-                        key={a.methodId}
-                        sx={{
-                          ...cell,
-                          fontWeight: shade === 'best' ? 700 : 400,
-                          color: role(shade === 'best' ? 'ready' : shade === 'worst' ? 'caution' : 'ink'),
-                        }}
-                      >
-                        {figure.show(a.row)}
-                        {shade === 'best' && <Box component="span"> ✓</Box>}
-                      </Box>
-                    );
-                  })}
-                </tr>
-              );
-            })}
-            <tr>
-              <Box component="th" scope="row" sx={{ ...cell, fontWeight: 400 }}>
-                {say('comparePage.inTheSpoonAnd')}
-              </Box>
-              {answers.map((a) => (
-                <Box component="td" key={a.methodId} sx={cell}>
-                  {a.ok && a.row.end ? (
-                    <Spoon {...colours(a.row.end)} label="" />
-                  ) : (
-                    say('comparePage.doesNotWorkOut')
-                  )}
-                </Box>
-              ))}
-            </tr>
-            <tr>
-              <Box component="td" sx={cell} />
-              {answers.map((a) => (
-                <Box component="td" key={a.methodId} sx={cell}>
-                  <Button
-                    variant="outlined"
-                    component={Link}
-                    to={`/new/${recipeId}?method=${a.methodId}`}
-                    aria-label={say('comparePage.makeItBy', { what: say(`method.${a.methodId}`) })}
-                  >
-                    {say('comparePage.makeItSo')}
-                  </Button>
-                </Box>
-              ))}
-            </tr>
-          </tbody>
-        </Box>
-      </Box>
-    </Panel>
   );
 }

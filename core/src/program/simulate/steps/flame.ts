@@ -1,7 +1,8 @@
 import type { Stretch } from '../../../physics/heat.ts';
 import { KETTLE_FACTS } from '../../../tables/constants.ts';
 import { powerIntoPotW } from '../../model/kitchen.ts';
-import type { BoilStep, HeatStep, Vessel } from '../../model/types.ts';
+import type { BoilStep, HeatStep } from '../../model/steps.ts';
+import type { Vessel } from '../../model/vessel.ts';
 import { type SimState, StepStop } from '../state.ts';
 
 /** A small pot for spices and syrups, where the kitchen has no second one: only its width matters for the flame. */

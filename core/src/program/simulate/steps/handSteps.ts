@@ -8,25 +8,24 @@ import {
 } from '../../../liquor/composition.ts';
 import { drawnAfter } from '../../../physics/extraction.ts';
 import { RINSE_CARRIED_ML_PER_G } from '../../../tables/constants.ts';
-import { sweetWeights } from '../../model/sweetShares.ts';
+import type { Liquor, Origin } from '../../model/liquor.ts';
+import type { ProgramLine } from '../../model/program.ts';
 import type {
   BottleStep,
   CombineStep,
   FortifyStep,
-  Liquor,
   MixStep,
-  Origin,
   PickStep,
   PrepStep,
-  ProgramLine,
   SourStep,
   SplitStep,
   Step,
   SweetenStep,
   SweetShares,
-  Vessel,
   WashStep,
-} from '../../model/types.ts';
+} from '../../model/steps.ts';
+import { sweetWeights } from '../../model/sweetShares.ts';
+import type { Vessel } from '../../model/vessel.ts';
 import { layOut, originKindOf, rinseWater } from '../lines.ts';
 import { pourIn } from '../readings.ts';
 import {

@@ -4,7 +4,8 @@ import { powerFactorOf } from '../../../physics/powerFactor.ts';
 import { areaM2 } from '../../../physics/vesselShape.ts';
 import { FUSION_J_PER_G, KETTLE_FACTS } from '../../../tables/constants.ts';
 import { said } from '../../../units/result.ts';
-import type { CoolStep, HeatStep, SoakStep, SteepStep, Step, Vessel } from '../../model/types.ts';
+import type { CoolStep, HeatStep, SoakStep, SteepStep, Step } from '../../model/steps.ts';
+import type { Vessel } from '../../model/vessel.ts';
 import { advanceVessel, atPace, pathOf } from '../evolve.ts';
 import {
   addFlow,

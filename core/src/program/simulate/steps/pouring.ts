@@ -1,7 +1,9 @@
 import { EMPTY, massG, minus, plus, scaled, volumeMl } from '../../../liquor/composition.ts';
 import { BLENDING } from '../../../tables/constants.ts';
 import { shareOfLoad } from '../../model/loads.ts';
-import type { ProgramLine, Step, Vessel } from '../../model/types.ts';
+import type { ProgramLine } from '../../model/program.ts';
+import type { Step } from '../../model/steps.ts';
+import type { Vessel } from '../../model/vessel.ts';
 import { addSolids, type TakenSolid, takeSolids } from '../lines.ts';
 import { pourIn } from '../readings.ts';
 import {

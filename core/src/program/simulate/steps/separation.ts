@@ -9,7 +9,9 @@ import {
   STRAIN_LOSS_ML,
 } from '../../../tables/constants.ts';
 import { said } from '../../../units/result.ts';
-import type { BlendStep, JuiceStep, Solid, Step, StrainStep, Vessel } from '../../model/types.ts';
+import type { Solid } from '../../model/liquor.ts';
+import type { BlendStep, JuiceStep, Step, StrainStep } from '../../model/steps.ts';
+import type { Vessel } from '../../model/vessel.ts';
 import { rinseWater } from '../lines.ts';
 import {
   addFlow,

@@ -1,6 +1,8 @@
 import { volumeMl } from '../../../liquor/composition.ts';
 import type { Said } from '../../../units/result.ts';
-import type { Adjustment, Step, StepActual, Vessel } from '../../model/types.ts';
+import type { Adjustment, StepActual } from '../../model/simulation.ts';
+import type { Step } from '../../model/steps.ts';
+import type { Vessel } from '../../model/vessel.ts';
 import { isPot } from '../../model/vessels.ts';
 import { advanceOthers, type Recorder } from '../evolve.ts';
 import { adjust } from '../readings.ts';

@@ -1,6 +1,14 @@
 import type { Candidate } from '@big-ladle/core/balance';
 import { type Composition, massG, plus, sournessGPerL, sweetnessPct, volumeMl } from '@big-ladle/core/liquor';
 
+/** What may be added, as an arrow on the plane. */
+export interface Arrow {
+  candidate: Candidate;
+  name: string;
+  /** The amount in words: "860 g", "2". */
+  amount: string;
+}
+
 /** A point of the plane: sour across, g/L as citric; sweet up, sugar-equivalent g in 100 g. */
 export interface PlanePoint {
   sour: number;

@@ -1,17 +1,13 @@
 import '../../../words/places/shelf.ts';
-import { portionStrength } from '@big-ladle/core/shelf';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Checkbox from '@mui/material/Checkbox';
-import FormControlLabel from '@mui/material/FormControlLabel';
 import GlobalStyles from '@mui/material/GlobalStyles';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { createPortal, flushSync } from 'react-dom';
 import { Link, useSearchParams } from 'react-router';
-import { useBook } from '../../../shared/book.ts';
 import { Choice } from '../../../shared/Choice.tsx';
 import { notify } from '../../../shared/notices.ts';
 import { QuantityField } from '../../../shared/QuantityField.tsx';
@@ -20,38 +16,15 @@ import { type Shelf, useShelf } from '../../../shared/shelf.ts';
 import { useCoarseNow } from '../../../shared/time.ts';
 import { ErrorPanel, Loading, PageHead, Panel } from '../../../shared/ui.tsx';
 import { role } from '../../../theme/theme.ts';
-import { saySize } from '../../../words/names.ts';
 import { sayRich } from '../../../words/rich.ts';
 import { num, say } from '../../../words/say.ts';
 import '../../../words/places/items.ts';
-import { codeOf } from '../../../shared/squareCode.ts';
-import { type LabelPart, type LabelText, type Measure, setLabel } from './layout.ts';
-import type { SetPage } from './pdf.ts';
-import { placesOnSheet, SHEETS, type SheetFormat, sheetName } from './sheets.ts';
-import { bottleLabel, byHandLine, leftoverLabel, type Printed, within } from './texts.ts';
-
-const FONT = '"Atkinson Hyperlegible Next", system-ui, sans-serif';
-
-/** Widths by the font that is shipped, which the PDF carries as well. */
-function measureWith(context: CanvasRenderingContext2D): Measure {
-  return (text, sizeMm, bold) => {
-    context.font = `${bold ? 700 : 400} 100px ${FONT}`;
-    return (context.measureText(text).width / 100) * sizeMm;
-  };
-}
-
-/** Waits for the font, so that the first preview is set as the last. */
-function useMeasure(): Measure | null {
-  const [measure, setMeasure] = useState<Measure | null>(null);
-  useEffect(() => {
-    const context = document.createElement('canvas').getContext('2d');
-    if (!context) return;
-    void Promise.all([document.fonts.load(`400 20px ${FONT}`), document.fonts.load(`700 20px ${FONT}`)])
-      .catch(() => undefined)
-      .then(() => setMeasure(() => measureWith(context)));
-  }, []);
-  return measure;
-}
+import { Choose } from './Choose.tsx';
+import { useMeasure } from './measure.ts';
+import { Page, PREVIEWED, pagesOf } from './Preview.tsx';
+import { SHEETS, sheetName } from './sheets.ts';
+import { byHandLine } from './texts.ts';
+import { useChoosable } from './useChoosable.ts';
 
 /** Labels for what stands on the shelf: on a sheet, on a roll, or by hand. */
 export function LabelsPage() {
@@ -60,53 +33,6 @@ export function LabelsPage() {
   if (isPending) return <Loading />;
   if (!shelf) return <ErrorPanel error={error} again={refetch} />;
   return <Labels shelf={shelf} nowMs={nowMs} />;
-}
-
-interface Choosable {
-  id: string;
-  title: string;
-  note: string;
-  labels: readonly LabelText[];
-  /** It is not to be kept: it gets no label. */
-  over: boolean;
-}
-
-const isOver = (life: { verdict: string }): boolean => life.verdict === 'past' || life.verdict === 'throwOut';
-
-function useChoosable(shelf: Shelf, nowMs: number): Choosable[] {
-  const { book, tables } = useBook();
-  return useMemo(() => {
-    const to: Printed = {
-      zone: shelf.kitchen.zone,
-      nowMs,
-      origin: window.location.origin,
-      tables,
-      smallMlOf: (recipeId) => book.find((r) => r.id === recipeId)?.servingMl ?? null,
-    };
-    return [
-      ...shelf.living.map(({ item, life }): Choosable => {
-        const label = bottleLabel(item.facts, life, to);
-        return {
-          id: item.facts.itemId,
-          title: label.name,
-          note: `${saySize(item.facts.sizeName).toLowerCase()}, ${within(label.until)}${item.facts.forWhom ? say('bottlePage.for', { forWhom: item.facts.forWhom }) : ''}`,
-          labels: isOver(life) ? [] : [label],
-          over: isOver(life),
-        };
-      }),
-      ...shelf.leftovers.map(({ item, life }): Choosable => {
-        const { leftover } = item.facts;
-        const label = leftoverLabel(item.facts, life, portionStrength(leftover, tables), to);
-        return {
-          id: item.facts.itemId,
-          title: label.name,
-          note: say('count.portions', { count: leftover.portions }),
-          labels: isOver(life) ? [] : Array.from({ length: leftover.portions }, () => label),
-          over: isOver(life),
-        };
-      }),
-    ];
-  }, [shelf, nowMs, book, tables]);
 }
 
 const HOSTS_OF_THIS_MACHINE = new Set(['localhost', '127.0.0.1', '[::1]']);
@@ -316,132 +242,5 @@ function Labels({ shelf, nowMs }: { shelf: Shelf; nowMs: number }) {
           document.body,
         )}
     </>
-  );
-}
-
-/** More pages than this are counted, not shown. */
-const PREVIEWED = 6;
-
-function pagesOf(
-  labels: readonly LabelText[],
-  sheet: SheetFormat,
-  skip: number,
-  measure: Measure,
-): SetPage[] {
-  const places = placesOnSheet(sheet, labels.length, Math.min(skip, sheet.columns * sheet.rows - 1));
-  const pages: { x: number; y: number; parts: readonly LabelPart[] }[][] = [];
-  for (const [i, label] of labels.entries()) {
-    const { page, x, y } = places[i]!;
-    pages[page] ??= [];
-    pages[page].push({
-      x,
-      y,
-      parts: setLabel(label, sheet.labelW, sheet.labelH, codeOf(label.url), measure),
-    });
-  }
-  return pages.map((page) => ({ labels: page ?? [] }));
-}
-
-/** A page of labels drawn in millimetres: the preview, and what the browser prints. */
-function Page(props: { page: SetPage; sheet: SheetFormat; trueSize: boolean; lines?: boolean }) {
-  const { page, sheet, trueSize, lines } = props;
-  return (
-    <svg
-      data-testid="sheet"
-      role="img"
-      aria-label={say('labelsPage.aSheetWithLabels', { labels: page.labels.length })}
-      viewBox={`0 0 ${sheet.pageW} ${sheet.pageH}`}
-      width={trueSize ? `${sheet.pageW}mm` : '100%'}
-      height={trueSize ? `${sheet.pageH}mm` : undefined}
-      style={{ background: '#fff', color: '#000', display: 'block', flexShrink: 0 }}
-    >
-      {page.labels.map(({ x, y, parts }) => (
-        <g key={`${x},${y}`} transform={`translate(${x} ${y})`}>
-          {lines && (
-            <rect
-              width={sheet.labelW}
-              height={sheet.labelH}
-              rx={1.5}
-              fill="none"
-              stroke="#9aa7c4"
-              strokeWidth={0.2}
-              strokeDasharray="1 1"
-            />
-          )}
-          {parts.map((part, i) =>
-            part.kind === 'text' ? (
-              <text
-                // biome-ignore lint/suspicious/noArrayIndexKey: parts of a label are only counted
-                key={i}
-                x={part.x}
-                y={part.y}
-                fontSize={part.sizeMm}
-                fontWeight={part.bold ? 700 : 400}
-                fontFamily={FONT}
-                fill="#000"
-              >
-                {part.text}
-              </text>
-            ) : (
-              <path
-                // biome-ignore lint/suspicious/noArrayIndexKey: parts of a label are only counted
-                key={i}
-                fill="#000"
-                d={part.runs
-                  .map(
-                    (run) =>
-                      `M${part.x + run.from * part.moduleMm} ${part.y + run.row * part.moduleMm}h${(run.to - run.from) * part.moduleMm}v${part.moduleMm * 1.01}h${-(run.to - run.from) * part.moduleMm}z`,
-                  )
-                  .join('')}
-              />
-            ),
-          )}
-        </g>
-      ))}
-    </svg>
-  );
-}
-
-/** Which of them get one. */
-function Choose(props: {
-  all: readonly Choosable[];
-  ids: readonly string[];
-  onIds: (ids: readonly string[]) => void;
-}) {
-  const { all, ids, onIds } = props;
-  return (
-    <Panel title={say('labelsPage.forWhich')}>
-      <Box sx={{ display: 'flex', gap: 1, mb: 0.5 }}>
-        <Button size="small" onClick={() => onIds(all.filter((c) => !c.over).map((c) => c.id))}>
-          {say('labelsPage.all')}
-        </Button>
-        <Button size="small" onClick={() => onIds([])}>
-          {say('labelsPage.none')}
-        </Button>
-      </Box>
-      <Box sx={{ maxHeight: 320, overflow: 'auto', display: 'grid' }}>
-        {all.map((c) => (
-          <FormControlLabel
-            key={c.id}
-            control={
-              <Checkbox
-                checked={ids.includes(c.id) && !c.over}
-                disabled={c.over}
-                onChange={(_, on) => onIds(on ? [...ids, c.id] : ids.filter((id) => id !== c.id))}
-              />
-            }
-            label={
-              <>
-                {c.title}
-                <Box component="span" sx={{ color: role('inkMuted') }}>
-                  {' '}
-                  {c.note}
-                </Box>
-              </>
-            }
-          />
-        ))}
-      </Box>
-    </Panel>
   );
 }

@@ -1,0 +1,27 @@
+import '../../../words/places/shelf.ts';
+import { useEffect, useState } from 'react';
+import '../../../words/places/items.ts';
+import type { Measure } from './layout.ts';
+
+export const FONT = '"Atkinson Hyperlegible Next", system-ui, sans-serif';
+
+/** Widths by the font that is shipped, which the PDF carries as well. */
+function measureWith(context: CanvasRenderingContext2D): Measure {
+  return (text, sizeMm, bold) => {
+    context.font = `${bold ? 700 : 400} 100px ${FONT}`;
+    return (context.measureText(text).width / 100) * sizeMm;
+  };
+}
+
+/** Waits for the font, so that the first preview is set as the last. */
+export function useMeasure(): Measure | null {
+  const [measure, setMeasure] = useState<Measure | null>(null);
+  useEffect(() => {
+    const context = document.createElement('canvas').getContext('2d');
+    if (!context) return;
+    void Promise.all([document.fonts.load(`400 20px ${FONT}`), document.fonts.load(`700 20px ${FONT}`)])
+      .catch(() => undefined)
+      .then(() => setMeasure(() => measureWith(context)));
+  }, []);
+  return measure;
+}
