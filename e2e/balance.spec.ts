@@ -300,6 +300,7 @@ test('a label corrects a juice, a limit of the house is pointed out, fruit may t
   await page.goto(`${server.url}/kitchen?part=house`);
   const house = page.getByRole('region', { name: 'This house' });
   await house.getByTestId('house-sugar').fill('6');
+  await house.getByTestId('house-sugar').press('Enter');
   await expect
     .poll(async () => {
       const { kitchen } = await server.api<{

@@ -78,17 +78,8 @@ export default defineConfig({
     rolldownOptions: {
       output: {
         codeSplitting: {
-          groups: [
-            // What the first page needs comes in one piece; what pages share, in pieces that are worth a request.
-            { name: 'first', tags: ['$initial'], priority: 2 },
-            {
-              name: 'shared',
-              minShareCount: 2,
-              entriesAware: true,
-              entriesAwareMergeThreshold: 40_000,
-              priority: 1,
-            },
-          ],
+          // What the first page needs comes in one piece.
+          groups: [{ name: 'first', tags: ['$initial'] }],
         },
       },
     },

@@ -24,22 +24,27 @@ const styles = createCache({ key: 'bl', ...(nonce ? { nonce } : {}) });
 if (import.meta.env.PROD && 'serviceWorker' in navigator)
   window.addEventListener('load', () => void navigator.serviceWorker.register('/sw.js'));
 
+function start(): void {
+  void startOutbox();
+  startStream();
+  createRoot(document.getElementById('root')!).render(
+    <StrictMode>
+      <CacheProvider value={styles}>
+        <ThemeProvider theme={theme} defaultMode="system" noSsr>
+          <CssBaseline />
+          <QueryClientProvider client={queryClient}>
+            <RouterProvider router={createBrowserRouter(ROUTES_OF_PAGES)} />
+          </QueryClientProvider>
+        </ThemeProvider>
+      </CacheProvider>
+    </StrictMode>,
+  );
+}
+
 // For a developer who wants to see which words on a screen come from no catalogue.
 if (localStorage.getItem('big-ladle-language') === 'en-XA')
-  (await import('../words/pseudo.ts')).speakPseudo();
-
-void startOutbox();
-startStream();
-
-createRoot(document.getElementById('root')!).render(
-  <StrictMode>
-    <CacheProvider value={styles}>
-      <ThemeProvider theme={theme} defaultMode="system" noSsr>
-        <CssBaseline />
-        <QueryClientProvider client={queryClient}>
-          <RouterProvider router={createBrowserRouter(ROUTES_OF_PAGES)} />
-        </QueryClientProvider>
-      </ThemeProvider>
-    </CacheProvider>
-  </StrictMode>,
-);
+  void import('../words/pseudo.ts').then(({ speakPseudo }) => {
+    speakPseudo();
+    start();
+  });
+else start();
