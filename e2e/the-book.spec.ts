@@ -309,8 +309,10 @@ test('the shopping list: each fruit once, packs rounded up, the house taken off,
   await expect(page.getByTestId('buy-hibiscus-dried')).toContainText('1 × 250 g');
   await page.getByTestId('buy-hibiscus-dried').getByRole('button').click();
   await page.getByTestId('buy-hibiscus-dried').getByLabel('A pack costs').fill('4');
+  await page.getByTestId('buy-hibiscus-dried').getByLabel('A pack costs').press('Enter');
   await expect(page.getByText(/a litre, .* a glass/)).toBeVisible();
   await page.getByTestId('buy-hibiscus-dried').getByLabel('In the house').fill('190');
+  await page.getByTestId('buy-hibiscus-dried').getByLabel('In the house').press('Enter');
   await expect(page.getByTestId('buy-hibiscus-dried')).toContainText('nothing, it is in the house');
   const [download] = await Promise.all([
     page.waitForEvent('download'),
