@@ -25,13 +25,26 @@ const FLOORS = [
 
 /** The rooms of the program, in the same order. */
 const PROGRAM_FLOORS = ['model', 'book', 'simulate', 'compile'];
+/** The folders of the server, in the same order. */
+const SERVER_FLOORS = [
+  'db',
+  'services',
+  'backup',
+  'opening',
+  'network',
+  'instruments',
+  'archive',
+  'demo',
+  'routes',
+];
 /** The folders of the screens, in the same order. */
 const WEB_FLOORS = ['theme', 'words', 'workers', 'shared', 'features', 'app'];
 const WEB = path.join(ROOT, 'web/src');
 /** The core is entered through its doors, each wide enough to be worth one and narrow enough to be read. */
 const DOOR_NAMES = { least: 20, most: 60 };
 
-const isTest = (file: string): boolean => /\.(?:test|fixtures)\.tsx?$/.test(file);
+const isTest = (file: string): boolean =>
+  /\.(?:test|fixtures)\.tsx?$/.test(file) || /(?:^|\/)test[A-Z]\w*\.ts$/.test(file);
 
 function filesIn(folder: string): string[] {
   return readdirSync(folder).flatMap((name) => {
@@ -131,6 +144,9 @@ describe('rooms and floors', () => {
       }
     }
     expect(wrong).toEqual([]);
+  });
+  it('every folder of the server imports only from those below it', () => {
+    expect(reachUp(path.join(ROOT, 'server/src'), SERVER_FLOORS)).toEqual([]);
   });
   it('no file imports itself by way of others', () => {
     expect(circleIn(CORE)).toBeNull();

@@ -6,7 +6,7 @@ import type { Recipe } from '@big-ladle/core/documents';
 import type { EventBody, LogEvent } from '@big-ladle/core/log';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { MIGRATIONS } from './db/migrations.ts';
-import { openDb } from './db/open.ts';
+import { openDb } from './opening/open.ts';
 import { NOW, ONE_POT, TestServer } from './testServer.ts';
 
 /** The deep calyx drink with more ginger, as a cook's own. */

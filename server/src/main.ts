@@ -15,7 +15,6 @@ import { DataFileError } from './db/dataFileError.ts';
 import type { Db } from './db/db.ts';
 import { canWrite, makeDataFolder } from './db/folder.ts';
 import { FolderLock } from './db/lock.ts';
-import { openDb } from './db/open.ts';
 import { readInMemory } from './db/readOnly.ts';
 import { takesNothing } from './db/takesNothing.ts';
 import { FIVE_YEARS, seedHistory } from './demo/history.ts';
@@ -24,6 +23,7 @@ import { InstrumentWatch } from './instruments/watch.ts';
 import { certificateFor } from './network/certificate.ts';
 import { NetworkDesk } from './network/desk.ts';
 import { readNetwork } from './network/setting.ts';
+import { openDb } from './opening/open.ts';
 import { rebuildAll, refreshProjections } from './services/projections.ts';
 import { StreamHub } from './stream.ts';
 

@@ -12,8 +12,8 @@ import { configFrom } from './config.ts';
 import { DataFileError } from './db/dataFileError.ts';
 import type { Db } from './db/db.ts';
 import { MIGRATIONS } from './db/migrations.ts';
-import { openDb } from './db/open.ts';
 import { seedDemo } from './demo/seed.ts';
+import { openDb } from './opening/open.ts';
 import { rebuildAll } from './services/projections.ts';
 import { type Answer, CALYX_PLAN, NOW, ONE_POT, TestServer } from './testServer.ts';
 

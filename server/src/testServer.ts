@@ -11,8 +11,8 @@ import { ImportDesk } from './archive/desk.ts';
 import { BackupDesk } from './backup/desk.ts';
 import { AdjustableClock } from './clock.ts';
 import type { Db } from './db/db.ts';
-import { openDb } from './db/open.ts';
 import { NetworkDesk } from './network/desk.ts';
+import { openDb } from './opening/open.ts';
 import { StreamHub } from './stream.ts';
 
 export const NOW = 1_795_500_000_000;

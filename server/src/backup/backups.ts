@@ -11,12 +11,12 @@ import {
 import path from 'node:path';
 import type { BackupFile, BackupKind } from '@big-ladle/core/contract';
 import Database from 'better-sqlite3';
+import { DATA_FILE } from '../db/dataFile.ts';
 import { readBeside, tryWriting, writeBeside } from '../db/folder.ts';
 import { backupName, readBackupName } from './names.ts';
 import { mayGo } from './retention.ts';
 import { faultOf } from './verify.ts';
 
-export const DATA_FILE = 'big-ladle.sqlite';
 /** Says where backups go. */
 const WHERE = 'big-ladle.backups.json';
 

@@ -1,8 +1,9 @@
 import { copyFileSync, existsSync, renameSync, rmSync, statSync } from 'node:fs';
 import path from 'node:path';
 import Database from 'better-sqlite3';
+import { DATA_FILE } from '../db/dataFile.ts';
 import { DataFileError } from '../db/dataFileError.ts';
-import { asOneFile, DATA_FILE, onDisk } from './backups.ts';
+import { asOneFile, onDisk } from './backups.ts';
 import { faultOf } from './verify.ts';
 
 /** A copy that takes the data file's place at the next start: whoever finds it goes on where this was cut off. */

@@ -2,7 +2,7 @@ import type { LogEvent } from '@big-ladle/core/log';
 import { joinedRows, type PinnedRows, rowsFor, type Tables } from '@big-ladle/core/tables';
 import type { Said } from '@big-ladle/core/units';
 import type { Knex } from 'knex';
-import { keyOfLog } from '../services/frozen.ts';
+import { keyOfLog } from './logKey.ts';
 import ROWS from './rows-0.5.0.json' with { type: 'json' };
 
 /** What a file of version 0.5.0 lacks, filled in from that version's own tables and shelf. */

@@ -1,8 +1,8 @@
 import { existsSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import knex from 'knex';
-import { DATA_FILE } from '../backup/backups.ts';
 import { appliedTo, newerThan } from './applied.ts';
+import { DATA_FILE } from './dataFile.ts';
 import { DataFileError } from './dataFileError.ts';
 import type { Db } from './db.ts';
 import { MIGRATIONS } from './migrations.ts';

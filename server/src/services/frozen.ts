@@ -1,7 +1,5 @@
-import { createHash } from 'node:crypto';
 import { isDeepStrictEqual } from 'node:util';
 import type { BottleFacts, Filling } from '@big-ladle/core/keeping';
-import { activeEvents, EVENTS, type LogEvent } from '@big-ladle/core/log';
 import type { Said } from '@big-ladle/core/units';
 import type { Db } from '../db/db.ts';
 
@@ -15,25 +13,6 @@ export interface Frozen extends Filling {
   /** What would have made it keep longer. */
   longer: readonly Said[];
 }
-
-/** Whether the drink itself feels an event. Stored keys rest on it: a row of the table that says so keeps saying it. */
-const isFelt = ({ kind }: LogEvent): boolean => {
-  const row = EVENTS[kind];
-  return row.of !== 'stove' || row.drinkFeels;
-};
-
-/** A log as a short key: the same for as long as nothing is said, undone or moved in it that a drink would feel. */
-export const keyOfLog = (events: readonly LogEvent[]): string =>
-  createHash('sha256')
-    .update(
-      activeEvents(events)
-        .filter(isFelt)
-        .map((e) => `${e.id} ${e.atMs}`)
-        .sort()
-        .join('\n'),
-    )
-    .digest('base64url')
-    .slice(0, 22);
 
 /** What stands with a filling's event, where it is still of this log; else what was worked out now, which then stands. */
 export async function freeze(db: Db, eventId: string, computed: Frozen): Promise<Frozen> {

@@ -12,7 +12,8 @@ import {
   residueOf,
 } from '@big-ladle/core/shelf';
 import type { Db } from '../db/db.ts';
-import { type Frozen, freeze, keyOfLog, newerOf } from './frozen.ts';
+import { keyOfLog } from '../db/logKey.ts';
+import { type Frozen, freeze, newerOf } from './frozen.ts';
 import { eventsOf, tablesOf } from './streams.ts';
 
 export interface ItemRow {

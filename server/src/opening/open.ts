@@ -1,14 +1,15 @@
 import { existsSync, renameSync, rmSync, statSync } from 'node:fs';
 import path from 'node:path';
 import knex from 'knex';
-import { DATA_FILE, makeBackup, newestGood, onDisk } from '../backup/backups.ts';
+import { makeBackup, newestGood, onDisk } from '../backup/backups.ts';
 import { finishRestore } from '../backup/restore.ts';
-import { appliedTo, newerThan } from './applied.ts';
-import { damageOf } from './damage.ts';
-import { DataFileError } from './dataFileError.ts';
-import type { Db } from './db.ts';
-import { makeDataFolder } from './folder.ts';
-import { MIGRATIONS, type Migration } from './migrations.ts';
+import { appliedTo, newerThan } from '../db/applied.ts';
+import { damageOf } from '../db/damage.ts';
+import { DATA_FILE } from '../db/dataFile.ts';
+import { DataFileError } from '../db/dataFileError.ts';
+import type { Db } from '../db/db.ts';
+import { makeDataFolder } from '../db/folder.ts';
+import { MIGRATIONS, type Migration } from '../db/migrations.ts';
 
 const sourceOf = (migrations: readonly Migration[]) => ({
   getMigrations: async () => migrations.map((m) => m.name),
