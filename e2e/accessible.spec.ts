@@ -1,7 +1,8 @@
 import type { Page } from '@playwright/test';
 import { ALL_RULES, COLOUR_RULES, violations } from './axe.ts';
-import { expect, type KitchenServer, openTool, test } from './kitchenServer.ts';
+import { expect, openTool, test } from './fixtures.ts';
 import { stumbles } from './screens.ts';
+import type { KitchenServer } from './server.ts';
 
 const WIDTHS = [1280, 390, 320];
 const NIGHT_WIDTH = 390;

@@ -1,6 +1,7 @@
 import { archiveOf } from '../server/src/archive/testArchive.ts';
 import { violations } from './axe.ts';
-import { expect, KITCHEN, planFor, test } from './kitchenServer.ts';
+import { KITCHEN, planFor } from './begun.ts';
+import { expect, test } from './fixtures.ts';
 
 const file = (sections: Record<string, readonly unknown[]>) => ({
   name: 'big-ladle.jsonl',

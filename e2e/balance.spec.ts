@@ -1,14 +1,7 @@
 import type { Page } from '@playwright/test';
-import {
-  begun,
-  expect,
-  figure,
-  KITCHEN,
-  type KitchenServer,
-  openTool,
-  planFor,
-  test,
-} from './kitchenServer.ts';
+import { begun, KITCHEN, planFor } from './begun.ts';
+import { expect, figure, openTool, test } from './fixtures.ts';
+import type { KitchenServer } from './server.ts';
 
 interface Stored {
   kind: string;

@@ -1,5 +1,7 @@
 import { expect, type Page } from '@playwright/test';
-import { begun, KITCHEN, type KitchenServer, shownBottles, test, unfold } from './kitchenServer.ts';
+import { begun, KITCHEN } from './begun.ts';
+import { shownBottles, test, unfold } from './fixtures.ts';
+import type { KitchenServer } from './server.ts';
 
 const THREE_SIZES = [
   { id: 'b-tall', name: 'Tall bottle', volumeMl: 750, diameterCm: 8, material: 'glass' as const, count: 6 },

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { BOOK } from '@big-ladle/core/book';
-import { begun, expect, KITCHEN, openTool, planFor, test, toTheBottles } from './kitchenServer.ts';
+import { begun, KITCHEN, planFor, toTheBottles } from './begun.ts';
+import { expect, openTool, test } from './fixtures.ts';
 import { readPdf } from './pdf.ts';
 
 /** Peel and core in water: nothing shows it to be acid. */

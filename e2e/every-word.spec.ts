@@ -1,6 +1,7 @@
 import { marked } from '../web/src/words/pseudo.ts';
-import { expect, type KitchenServer, test } from './kitchenServer.ts';
+import { expect, test } from './fixtures.ts';
 import { PASTED, screens, settled } from './screens.ts';
+import type { KitchenServer } from './server.ts';
 
 /** Symbols and names that no language changes. */
 const SYMBOLS =

@@ -1,5 +1,6 @@
 import type { Locator, Page } from '@playwright/test';
-import { expect, type KitchenServer, test } from './kitchenServer.ts';
+import { expect, test } from './fixtures.ts';
+import type { KitchenServer } from './server.ts';
 
 /** The steps of the drink that is proposed for these four, by its quickest way, and the button that ends each. */
 const STEPS = [

@@ -1,4 +1,4 @@
-import { expect, figure, shownBottles, test, unfold } from './kitchenServer.ts';
+import { expect, figure, shownBottles, test, unfold } from './fixtures.ts';
 
 test('from an empty kitchen to dated bottles, with the mouse', { tag: '@dates' }, async ({
   page,

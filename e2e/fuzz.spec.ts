@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { FuzzedKitchen } from '../scripts/fuzz/kitchen.ts';
 import { fuzz } from '../scripts/fuzz/run.ts';
 import { openAll, pathsOver } from '../scripts/fuzz/screens.ts';
-import { expect, test } from './kitchenServer.ts';
+import { expect, test } from './fixtures.ts';
 import { readPdf } from './pdf.ts';
 
 test('two thousand requests, half of them wrong: nothing falls over, and every screen opens over what was accepted', async ({

@@ -3,7 +3,9 @@ import { createRequire } from 'node:module';
 import path from 'node:path';
 import { gunzipSync } from 'node:zlib';
 import { archiveOf } from '../server/src/archive/testArchive.ts';
-import { begun, expect, KITCHEN, KitchenServer, test } from './kitchenServer.ts';
+import { begun, KITCHEN } from './begun.ts';
+import { expect, test } from './fixtures.ts';
+import { KitchenServer } from './server.ts';
 
 /** Fifty in all in the normal tests; LADLE_KILLS=500 for ten times as many. */
 const MORE = Math.max(1, Number(process.env.LADLE_KILLS ?? 50) / 50);

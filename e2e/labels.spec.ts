@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { expect, test } from './kitchenServer.ts';
+import { expect, test } from './fixtures.ts';
 import { grid, readPdf } from './pdf.ts';
 
 test.use({ demo: true });

@@ -1,5 +1,7 @@
 import type { Page } from '@playwright/test';
-import { begun, expect, type KitchenServer, openTool, planFor, test, unfold } from './kitchenServer.ts';
+import { begun, planFor } from './begun.ts';
+import { expect, openTool, test, unfold } from './fixtures.ts';
+import type { KitchenServer } from './server.ts';
 
 test.use({ viewport: { width: 390, height: 844 } });
 

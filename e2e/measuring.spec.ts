@@ -1,4 +1,5 @@
-import { begun, expect, figure, test } from './kitchenServer.ts';
+import { begun } from './begun.ts';
+import { expect, figure, test } from './fixtures.ts';
 
 /** What the table says of the end of the batch. */
 async function endOf(page: import('@playwright/test').Page, url: string) {

@@ -1,15 +1,8 @@
 import { BOOK } from '@big-ladle/core/book';
 import type { Page } from '@playwright/test';
-import {
-  begun,
-  expect,
-  figure,
-  KITCHEN,
-  type KitchenServer,
-  openTool,
-  test,
-  unfold,
-} from './kitchenServer.ts';
+import { begun, KITCHEN } from './begun.ts';
+import { expect, figure, openTool, test, unfold } from './fixtures.ts';
+import type { KitchenServer } from './server.ts';
 
 test.use({ viewport: { width: 390, height: 844 } });
 

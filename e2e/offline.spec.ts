@@ -1,5 +1,7 @@
 import type { BrowserContext, Page } from '@playwright/test';
-import { atTheClock, begun, expect, type KitchenServer, openTool, test } from './kitchenServer.ts';
+import { begun } from './begun.ts';
+import { atTheClock, expect, openTool, test } from './fixtures.ts';
+import type { KitchenServer } from './server.ts';
 import { Wire } from './wire.ts';
 
 test.use({ viewport: { width: 390, height: 844 }, serviceWorkers: 'allow' });

@@ -1,5 +1,7 @@
 import { violations } from './axe.ts';
-import { expect, KITCHEN, KitchenServer, test } from './kitchenServer.ts';
+import { KITCHEN } from './begun.ts';
+import { expect, test } from './fixtures.ts';
+import { KitchenServer } from './server.ts';
 
 test('a phone of the home network comes in by the code of the first screen, and is shut out again', async ({
   browser,

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, test } from './kitchenServer.ts';
+import { expect, test } from './fixtures.ts';
 
 test.use({ demo: true });
 

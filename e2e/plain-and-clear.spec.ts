@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, test } from './kitchenServer.ts';
+import { expect, test } from './fixtures.ts';
 import { settled } from './screens.ts';
 
 /** Texts that are cut off by their box, and texts that lie on one another. */

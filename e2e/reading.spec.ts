@@ -1,4 +1,5 @@
-import { expect, test, toTheBottles } from './kitchenServer.ts';
+import { toTheBottles } from './begun.ts';
+import { expect, test } from './fixtures.ts';
 
 const MESSAGE = `hey for the lantern supper, the red one. You want two good mugs of the dried sorrel, washed till the sand is gone,
 and a hand of ginger bashed up. Peel of two oranges. A few cloves. Cover with 8 litres of cold water and leave it on the

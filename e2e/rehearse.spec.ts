@@ -1,4 +1,5 @@
-import { expect, KITCHEN, test } from './kitchenServer.ts';
+import { KITCHEN } from './begun.ts';
+import { expect, test } from './fixtures.ts';
 
 interface StoredReading {
   atMs: number;

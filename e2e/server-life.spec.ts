@@ -1,4 +1,6 @@
-import { begun, expect, KITCHEN, KitchenServer, test } from './kitchenServer.ts';
+import { begun, KITCHEN } from './begun.ts';
+import { expect, test } from './fixtures.ts';
+import { KitchenServer } from './server.ts';
 
 test('a polite end closes streams and file and leaves with 0, with a page open', async ({ page, server }) => {
   await begun(server, 'boil');

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { expect, shownBottles, test } from './kitchenServer.ts';
+import { expect, shownBottles, test } from './fixtures.ts';
 
 // Late enough that a bottle of five days has tomorrow for its last whole day.
 test.use({ demo: true, atMs: Date.UTC(2026, 10, 25, 23) });

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
-import { begun, expect, KITCHEN, openTool, planFor, test, unfold } from './kitchenServer.ts';
+import { begun, KITCHEN, planFor } from './begun.ts';
+import { expect, openTool, test, unfold } from './fixtures.ts';
 
 test('made again with a tap: last time’s lesson stands at its step', async ({ page, server }) => {
   await begun(server, 'bottle');

@@ -1,4 +1,5 @@
-import { begun, expect, openTool, test } from './kitchenServer.ts';
+import { begun } from './begun.ts';
+import { expect, openTool, test } from './fixtures.ts';
 
 test.use({ viewport: { width: 390, height: 844 } });
 

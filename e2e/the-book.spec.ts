@@ -1,5 +1,7 @@
 import { readFileSync } from 'node:fs';
-import { expect, figure, KITCHEN, KitchenServer, test, unfold } from './kitchenServer.ts';
+import { KITCHEN } from './begun.ts';
+import { expect, figure, test, unfold } from './fixtures.ts';
+import { KitchenServer } from './server.ts';
 
 test.beforeEach(async ({ server }) => {
   await server.api('PUT', '/kitchen', { version: 0, kitchen: KITCHEN });

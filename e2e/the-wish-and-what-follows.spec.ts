@@ -1,4 +1,5 @@
-import { expect, figure, KITCHEN, test } from './kitchenServer.ts';
+import { KITCHEN } from './begun.ts';
+import { expect, figure, test } from './fixtures.ts';
 
 test.beforeEach(async ({ server }) => {
   await server.api('PUT', '/kitchen', { version: 0, kitchen: KITCHEN });

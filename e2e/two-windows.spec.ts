@@ -1,4 +1,5 @@
-import { atTheClock, begun, expect, KITCHEN, planFor, test } from './kitchenServer.ts';
+import { begun, KITCHEN, planFor } from './begun.ts';
+import { atTheClock, expect, test } from './fixtures.ts';
 
 test('two windows on one batch agree without a reload', async ({ page, server, context }) => {
   await begun(server, 'boil');

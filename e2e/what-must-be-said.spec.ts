@@ -2,16 +2,9 @@ import { BOOK, ownRows, withCustom } from '@big-ladle/core/book';
 import type { Recipe } from '@big-ladle/core/documents';
 import { type Label, SHIPPED_TABLES, withLabels } from '@big-ladle/core/tables';
 import type { Page } from '@playwright/test';
-import {
-  begun,
-  endSteps,
-  expect,
-  KITCHEN,
-  type KitchenServer,
-  test,
-  toTheBottles,
-  unfold,
-} from './kitchenServer.ts';
+import { begun, endSteps, KITCHEN, toTheBottles } from './begun.ts';
+import { expect, test, unfold } from './fixtures.ts';
+import type { KitchenServer } from './server.ts';
 
 const base = BOOK.find((r) => r.id === 'deep-calyx-ginger')!;
 const mine = (name: string, change: (line: Recipe['lines'][number]) => Recipe['lines'][number]): Recipe => ({

@@ -2,7 +2,9 @@ import { readFileSync } from 'node:fs';
 import { PROBLEM_TYPE, PROBLEMS, type Problem, type ProblemCode } from '@big-ladle/core/contract';
 import type { Page, Route } from '@playwright/test';
 import { violations } from './axe.ts';
-import { begun, expect, type KitchenServer, openTool, test } from './kitchenServer.ts';
+import { begun } from './begun.ts';
+import { expect, openTool, test } from './fixtures.ts';
+import type { KitchenServer } from './server.ts';
 
 const written = async (server: KitchenServer): Promise<string[]> =>
   (

@@ -1,6 +1,7 @@
 /** `npm test`: types, lint, unit and browser tests; the last line counts them all together. */
 import { buildAll, ensureChromium, ensureInstalled, say } from './lib.mjs';
 import { bin, browserTests, Tally, unitTests } from './runners.mjs';
+import { linesOfTests } from './testShare.mjs';
 
 await ensureInstalled();
 const chromium = await ensureChromium();
@@ -11,5 +12,9 @@ await tally.check('lint and format', bin('biome'), ['check', '.', '--error-on-wa
 await unitTests(tally);
 await buildAll();
 await browserTests(tally, process.env, chromium);
+const lines = linesOfTests();
+say(
+  `\nTests are ${Math.round((100 * lines.tests) / (lines.tests + lines.code))} % of the lines, tables and catalogues left out.`,
+);
 say(`\n${tally.passed} passed, ${tally.failed} failed`);
 process.exit(tally.failed === 0 ? 0 : 1);
