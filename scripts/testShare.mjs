@@ -8,7 +8,7 @@ const HOUSES = ['core/src', 'server/src', 'web/src', 'e2e', 'scripts'];
 const TABLES = ['core/src/tables/', 'core/src/program/book/book.ts', 'web/src/words/en/', 'server/src/demo/'];
 const isTest = (file) =>
   /\.(?:test|spec|fixtures)\.tsx?$/.test(file) ||
-  /^e2e\/|^web\/src\/testing\/|\/(?:fixtures?|law|corpus)\//.test(file) ||
+  /^e2e\/|^web\/src\/testing\/|\/(?:fixtures?|law)\//.test(file) ||
   /\/(?:test[A-Z]\w*|fixtures)\.ts$/.test(file);
 
 const filesIn = (folder) =>
