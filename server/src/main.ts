@@ -38,6 +38,8 @@ const ANSWER_MS = 300;
 /** A request that takes longer to be said is cut off. */
 const HEADERS_MS = 15_000;
 const REQUEST_MS = 120_000;
+/** A connection that is not used stays open for so long: a phone at the stove asks again within minutes. */
+const KEPT_OPEN_MS = 75_000;
 /** How often it is tried whether the disk takes something again. */
 const PROBE_MS = 5_000;
 /** From server/dist or server/src up to the project. */
@@ -180,6 +182,7 @@ async function serve({ config, clock }: Surroundings): Promise<boolean> {
   for (const one of servers) {
     one.headersTimeout = HEADERS_MS;
     one.requestTimeout = REQUEST_MS;
+    one.keepAliveTimeout = KEPT_OPEN_MS;
   }
   return new Promise((resolve) => {
     let closing = false;

@@ -106,7 +106,7 @@ export function kitchenServer(docs: readonly BatchDoc[], kitchen = KITCHEN): Fak
     events: ({ body }) => {
       const { events } = body as { events: LogEvent[] };
       for (const event of events) byId.get(event.stream.id)?.events.push(event);
-      return { stored: events, kept: events.map((e) => e.id) };
+      return { stored: events.map(({ id }, i) => ({ id, seq: i + 1 })), kept: events.map((e) => e.id) };
     },
   });
 }

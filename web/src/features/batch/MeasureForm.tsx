@@ -49,8 +49,8 @@ export function MeasureForm(props: {
   /** The meter was calibrated today; the drink under the strip was thinned. */
   const [careful, setCareful] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
-  /** The litres that were asked about: entered again, they are meant. */
-  const [asked, setAsked] = useState<number | null>(null);
+  /** What was entered when it was asked about: entered again, it is meant. What it comes to changes while a pot cools. */
+  const [asked, setAsked] = useState<string | null>(null);
   const { step } = live;
   if (!step) return null;
   const momentEntry = live.now.moment?.trace.at(-1);
@@ -107,11 +107,12 @@ export function MeasureForm(props: {
           Math.max(0, momentEntry.now.volumeL - expectedNowL),
         )
       : null;
-  const asking = loss !== null && asked === measuredL;
+  const entered = `${kind} ${kind === 'jug' ? totalL : value}`;
+  const asking = loss !== null && asked === entered;
   const enter = async (after: readonly EventBody[] = []) => {
     setProblem(null);
-    if (loss && asked !== measuredL) {
-      setAsked(measuredL);
+    if (loss && asked !== entered) {
+      setAsked(entered);
       return;
     }
     const measured: EventBody[] = ready
