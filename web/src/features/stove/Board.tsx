@@ -87,7 +87,14 @@ export function Board({ kitchen }: { kitchen: Kitchen }) {
           </>
         )}
       </Box>
-      <Box sx={{ display: 'grid', gap: 1.75, minWidth: 0 }}>
+      {/* On a phone it stands below: it comes once nothing above it grows any more. */}
+      <Box
+        sx={{
+          display: { xs: isPending || solving ? 'none' : 'grid', lg: 'grid' },
+          gap: 1.75,
+          minWidth: 0,
+        }}
+      >
         <Suspense
           fallback={
             <Panel title={say('stoveHome.wantsALookToday')}>
