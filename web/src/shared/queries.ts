@@ -113,6 +113,19 @@ export const useUse = (sinceMs?: number) =>
 
 export const useGifts = () => useQuery({ queryKey: keys.gifts, queryFn: () => ask(ROUTES.gifts, {}) });
 
+/**
+ * What is shown of these is old: it is fetched anew. An answer that is on its way already set out too early, and a first
+ * one would pass for new: it is let go.
+ */
+export async function fetchAnew(stale: readonly (readonly string[])[]): Promise<void> {
+  await Promise.all(
+    stale.map(async (queryKey) => {
+      await queryClient.cancelQueries({ queryKey });
+      await queryClient.invalidateQueries({ queryKey });
+    }),
+  );
+}
+
 /** Takes events that the server has stored into what is shown, each once, and fetches anew what they touch. */
 export function takeEvents(events: readonly LogEvent[]): void {
   for (const event of events) {
@@ -123,7 +136,7 @@ export function takeEvents(events: readonly LogEvent[]): void {
         !doc || doc.events.some((e) => e.id === event.id) ? doc : { ...doc, events: [...doc.events, event] },
     );
   }
-  for (const queryKey of staleAfter(events)) void queryClient.invalidateQueries({ queryKey });
+  void fetchAnew(staleAfter(events));
 }
 
 /** Queries whose answers these events have made old, as their rows in the event table say. */

@@ -3,7 +3,7 @@ import { useMutation } from '@tanstack/react-query';
 import { say } from '../words/say.ts';
 import { ApiError, ask } from './api.ts';
 import { notify } from './notices.ts';
-import { keys, queryClient } from './queries.ts';
+import { fetchAnew, keys } from './queries.ts';
 
 type Routes = typeof ROUTES;
 type Keys = readonly (readonly string[])[];
@@ -55,14 +55,13 @@ export async function send<K extends Change>(
 ): Promise<AnswerOf<Routes[K]>> {
   const { params = {} } = sent as { params?: object };
   const staleOf: (params: never) => Keys = STALE_AFTER[name];
-  const fetchAnew = () =>
-    Promise.all(staleOf(params as never).map((queryKey) => queryClient.invalidateQueries({ queryKey })));
+  const stale = staleOf(params as never);
   try {
     const answer = await ask<Routes[K]>(ROUTES[name], sent, file);
-    await fetchAnew();
+    await fetchAnew(stale);
     return answer;
   } catch (error) {
-    void fetchAnew();
+    void fetchAnew(stale);
     throw error;
   }
 }

@@ -6,7 +6,7 @@ import { duration, say } from '../words/say.ts';
 import { notify } from './notices.ts';
 import { flush } from './outbox.ts';
 import { useOutbox } from './outboxStore.ts';
-import { keys, queryClient, takeEvents } from './queries.ts';
+import { fetchAnew, keys, queryClient, takeEvents } from './queries.ts';
 import { takeReadings } from './readings.ts';
 import { serverTimeIs } from './time.ts';
 
@@ -58,7 +58,7 @@ export function startStream(comesBack = false): void {
   });
   hear('reading', readingsSchema, takeReadings);
   hear('doc', docChangeSchema, (change) => {
-    for (const queryKey of staleDocuments(change)) void queryClient.invalidateQueries({ queryKey });
+    void fetchAnew(staleDocuments(change));
   });
 }
 

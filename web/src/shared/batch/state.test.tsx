@@ -71,8 +71,10 @@ describe('how a batch stands', () => {
     broken.batch.pins = { ...broken.batch.pins!, kitchen: { ...broken.batch.pins!.kitchen, pots: [] } };
     kitchenServer([broken, begunDoc('one', 'boil')]);
     show(<Both id="one" />);
-    await vi.waitFor(() => expect(read('board')).toBe('boil'));
-    expect(read('broken')).toBe('broken');
+    await vi.waitFor(() => {
+      expect(read('board')).toBe('boil');
+      expect(read('broken')).toBe('broken');
+    });
   });
 });
 
