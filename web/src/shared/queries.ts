@@ -114,13 +114,13 @@ export const useUse = (sinceMs?: number) =>
 export const useGifts = () => useQuery({ queryKey: keys.gifts, queryFn: () => ask(ROUTES.gifts, {}) });
 
 /**
- * What is shown of these is old: it is fetched anew. An answer that is on its way already set out too early, and a first
- * one would pass for new: it is let go.
+ * What is shown of these is old: it is fetched anew. A first answer that is on its way already set out too early, and
+ * would pass for new: it is let go.
  */
 export async function fetchAnew(stale: readonly (readonly string[])[]): Promise<void> {
   await Promise.all(
     stale.map(async (queryKey) => {
-      await queryClient.cancelQueries({ queryKey });
+      await queryClient.cancelQueries({ queryKey, predicate: ({ state }) => state.data === undefined });
       await queryClient.invalidateQueries({ queryKey });
     }),
   );
