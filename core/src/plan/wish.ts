@@ -1,9 +1,8 @@
-import type { Burner, Kitchen, Pot } from '../documents/kitchen.ts';
 import type { PlanDoc } from '../documents/plan.ts';
-import type { Choices, Recipe, RecipeLine } from '../documents/recipe.ts';
+import type { Recipe, RecipeLine } from '../documents/recipe.ts';
+import type { BatchBasis } from '../program/compile/context.ts';
 import type { PlannedProgram } from '../program/model/program.ts';
 import type { StepProblem } from '../program/model/simulation.ts';
-import type { Tables } from '../tables/types.ts';
 
 /** The four questions that cooks ask. */
 export type Question = PlanDoc['question'];
@@ -40,15 +39,7 @@ export type SolveProblem =
   | { kind: 'step'; problem: StepProblem }
   | { kind: 'notConverged'; missL: number };
 
-export interface SolveInput {
-  recipe: Recipe;
-  choices: Choices;
-  kitchen: Kitchen;
-  tables: Tables;
-  pot: Pot;
-  burner: Burner;
-  /** Pots that stand beside it, each with a ring of its own: one load for each pot, whatever the wish says of loads. */
-  beside?: readonly { pot: Pot; burner: Burner }[];
+export interface SolveInput extends BatchBasis {
   wish: Wish;
 }
 

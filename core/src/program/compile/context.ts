@@ -4,16 +4,20 @@ import type { Tables } from '../../tables/types.ts';
 import { potCapacityMl } from '../model/kitchen.ts';
 import type { ProgramLine } from '../model/program.ts';
 
-/** A batch to be compiled: what is made, where, how much of it. */
-export interface BuildInput {
+/** What is made, by which choices, and where. */
+export interface BatchBasis {
   recipe: Recipe;
   choices: Choices;
   kitchen: Kitchen;
   tables: Tables;
   pot: Pot;
   burner: Burner;
-  /** Pots that stand beside it, each with a ring of its own: then there is one load for each pot, and no more. */
+  /** Pots that stand beside it, each with a ring of its own: one load for each pot, whatever is wished of loads. */
   beside?: readonly { pot: Pot; burner: Burner }[];
+}
+
+/** A batch to be compiled: how much of it is made. */
+export interface BuildInput extends BatchBasis {
   /** The recipe's lines with the amounts of this batch; a `toVolume` line carries all the water. */
   lines: readonly ProgramLine[];
   fills: number;
