@@ -1,9 +1,18 @@
 import { createHash } from 'node:crypto';
+import path from 'node:path';
+import { gzip } from '@gfx/zopfli';
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
+import { compression, defineAlgorithm } from 'vite-plugin-compression2';
 import { type ManifestTransform, VitePWA } from 'vite-plugin-pwa';
+import { precompiledMessages } from './precompiledMessages.ts';
 
 const api = `http://127.0.0.1:${process.env.LADLE_PORT ?? 4817}`;
+
+const packTightly = (bytes: Buffer): Promise<Buffer> =>
+  new Promise((resolve, reject) =>
+    gzip(bytes, {}, (error, packed) => (error ? reject(error) : resolve(Buffer.from(packed)))),
+  );
 
 /** The page itself is made by the server, with its nonce: kept under its address, anew whenever an asset changes. */
 const withPage: ManifestTransform = (entries) => ({
@@ -21,14 +30,31 @@ const withPage: ManifestTransform = (entries) => ({
   warnings: [],
 });
 
+const ROUTER = path.join(import.meta.dirname, '../node_modules/react-router/dist/production');
+
 /** What the stove asks the server for: the last answer serves while there is none. */
 const STOVE_ANSWERS =
   /\/api\/(?:kitchen|batches|batch-names|liked-points|items|recipes|stock|instruments|fridge|gifts)(?:[/?]|$)/;
 
 export default defineConfig({
   root: import.meta.dirname,
+  resolve: {
+    // The package itself points only to its build with warnings for developers.
+    alias: [
+      { find: /^react-router$/, replacement: `${ROUTER}/index.mjs` },
+      { find: /^react-router\/dom$/, replacement: `${ROUTER}/dom-export.mjs` },
+    ],
+  },
   plugins: [
     react(),
+    precompiledMessages(),
+    // The first piece is what a cook waits for: packed as tightly as gzip can be, which is too slow to do for each visit.
+    compression({
+      include: /^assets\/first-.*\.js$/,
+      algorithms: [defineAlgorithm(packTightly, {})],
+      filename: '[path][base].gz',
+      logLevel: 'silent',
+    }),
     VitePWA({
       filename: 'sw.js',
       injectRegister: false,
@@ -77,6 +103,7 @@ export default defineConfig({
     manifest: true,
     rolldownOptions: {
       output: {
+        entryFileNames: 'assets/first-[hash].js',
         codeSplitting: {
           // What the first page needs comes in one piece.
           groups: [{ name: 'first', tags: ['$initial'] }],

@@ -2,7 +2,8 @@ import { randomBytes } from 'node:crypto';
 import { existsSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import compression from 'compression';
-import express, { type Express } from 'express';
+import express, { type Express, type Response } from 'express';
+import staticGzip from 'express-static-gzip';
 import helmet from 'helmet';
 import { hasFirstScreen, onlyOwnNames, onlyPaired } from './access.ts';
 import type { NetworkDesk } from './network/desk.ts';
@@ -30,27 +31,32 @@ const PERMISSIONS =
 /** Place for the style nonce in the built page. */
 const NONCE = '__NONCE__';
 
-/**
- * Scripts, styles and fonts, named by what they hold: a browser keeps them for good. Of what a page is told for its
- * safety they need what concerns a script by itself: each of a hundred answers carries it.
- */
+/** What goes with an answer that is no page: it may load nothing, and is what it says it is. The rest is the page's. */
+const NO_PAGE = {
+  'Content-Security-Policy': "default-src 'none'; frame-ancestors 'none'",
+  'Cross-Origin-Resource-Policy': 'same-origin',
+  'X-Content-Type-Options': 'nosniff',
+} as const;
+
+/** Scripts, styles and fonts, named by what they hold: a browser keeps them for good. */
 function serveAssets(app: Express, webDir: string): void {
   app.use(
     '/assets',
     compression(),
-    express.static(path.join(webDir, 'assets'), {
-      immutable: true,
-      maxAge: '1y',
-      fallthrough: false,
-      lastModified: false,
-      etag: false,
-      setHeaders: (res) =>
-        res.set({
-          'Content-Security-Policy': "default-src 'self'",
-          'Cross-Origin-Resource-Policy': 'same-origin',
-          'X-Content-Type-Options': 'nosniff',
-        }),
+    // What was packed while the application was built is sent as it is.
+    staticGzip(path.join(webDir, 'assets'), {
+      index: false,
+      serveStatic: {
+        immutable: true,
+        maxAge: '1y',
+        lastModified: false,
+        etag: false,
+        // A worker is ruled by the policy of its own script: it may ask this server.
+        setHeaders: (res) =>
+          (res as Response).set({ ...NO_PAGE, 'Content-Security-Policy': "default-src 'self'" }),
+      },
     }),
+    (req, _res, next) => next(new HttpProblem('noSuchPlace', { params: { path: req.originalUrl.slice(0, 120) } })),
   );
 }
 
@@ -63,12 +69,18 @@ export function buildApp(parts: AppParts): Express {
   app.use(onlyOwnNames(openness, parts.devOrigin));
   const { webDir } = parts;
   if (webDir) serveAssets(app, webDir);
-  app.use((_req, res, next) => {
+  app.use('/api', (_req, res, next) => {
+    res.set(NO_PAGE);
+    next();
+  });
+  const forPages = express.Router();
+  app.use((req, res, next) => (req.path.startsWith('/api/') ? next() : forPages(req, res, next)));
+  forPages.use((_req, res, next) => {
     res.set('Permissions-Policy', PERMISSIONS);
     res.locals.nonce = randomBytes(16).toString('base64');
     next();
   });
-  app.use(
+  forPages.use(
     helmet({
       contentSecurityPolicy: {
         useDefaults: false,
@@ -97,11 +109,7 @@ export function buildApp(parts: AppParts): Express {
       filter: (req, res) => !req.originalUrl.startsWith('/api/stream') && compression.filter(req, res),
     }),
   );
-  app.use(
-    compression({
-      filter: (req, res) => !req.originalUrl.startsWith('/api') && compression.filter(req, res),
-    }),
-  );
+  forPages.use(compression());
   // Where no screen shows the code, the terminal does.
   const pairing = new PairingCode(
     parts.clock,

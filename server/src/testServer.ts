@@ -65,6 +65,8 @@ export class TestServer {
   restarts = 0;
   /** It runs on a copy in memory, as where nothing can be written. */
   readOnly = false;
+  /** The folder of a built application, where its pages are asked for. */
+  webDir: string | null = null;
   hub!: StreamHub;
   imports!: ImportDesk;
   db!: Db;
@@ -107,7 +109,7 @@ export class TestServer {
       backups,
       imports: this.imports,
       test: true,
-      webDir: null,
+      webDir: this.webDir,
       openness: this.openness,
       addresses: () => ['http://192.168.7.20:4817'],
       devOrigin: null,

@@ -1,6 +1,4 @@
-import '@fontsource/atkinson-hyperlegible-next/latin-400.css';
-import '@fontsource/atkinson-hyperlegible-next/latin-700.css';
-import '@fontsource/bricolage-grotesque/latin-600.css';
+import '../theme/fonts/fonts.css';
 import createCache from '@emotion/cache';
 import { CacheProvider } from '@emotion/react';
 import CssBaseline from '@mui/material/CssBaseline';

@@ -8,10 +8,13 @@ import { Root } from './Root.tsx';
 
 type Page = () => React.ReactNode;
 
-/** A page that is fetched when somebody goes there. */
+/** A page that is fetched when somebody goes there, with the sentences that the first page does not say. */
 const later = (path: string, load: () => Promise<Page>): RouteObject => ({
   path,
-  lazy: async () => ({ Component: await load() }),
+  lazy: async () => {
+    const [Component] = await Promise.all([load(), import('../words/places/pages.ts')]);
+    return { Component };
+  },
 });
 
 const editor = (path: string, way: 'write' | 'edit' | 'vary'): RouteObject =>

@@ -1,3 +1,4 @@
+import '../words/places/pages.ts';
 import { ROUTES } from '@big-ladle/core/contract';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';

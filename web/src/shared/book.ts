@@ -4,15 +4,10 @@ import type { CustomFacts, Recipe, StockRow } from '@big-ladle/core/documents';
 import { type PinnedRows, SHIPPED_TABLES, type Tables, withLabels } from '@big-ladle/core/tables';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
-import { knowNames } from '../words/names.ts';
 import { ask } from './api.ts';
+import { type OwnBook, useOwnBook } from './ownBook.ts';
 import { keys, queryClient, useKitchen } from './queries.ts';
 import { send } from './send.ts';
-
-interface OwnBook {
-  recipes: Recipe[];
-  ingredients: CustomFacts[];
-}
 
 export interface WholeBook {
   /** Shipped drinks and the cook's own. */
@@ -25,15 +20,6 @@ export interface WholeBook {
 }
 
 const SHIPPED: WholeBook = { book: BOOK, own: [], facts: [], custom: ownRows([]), tables: SHIPPED_TABLES };
-
-async function askOwnBook(): Promise<OwnBook> {
-  const doc = await ask(ROUTES.recipes, {});
-  knowNames(
-    doc.recipes.map((r) => [r.id, r.name ?? r.id] as const),
-    doc.ingredients.map((f) => [f.id, f.name] as const),
-  );
-  return doc;
-}
 
 function bookOf(doc: OwnBook): WholeBook {
   const custom = ownRows(doc.ingredients);
@@ -48,7 +34,7 @@ function bookOf(doc: OwnBook): WholeBook {
 
 /** The whole book of this kitchen. While the cook's own part is on its way, the shipped one stands in. */
 export function useBook(): WholeBook & { isPending: boolean; error: unknown } {
-  const query = useQuery({ queryKey: keys.recipes, queryFn: askOwnBook });
+  const query = useOwnBook();
   const kitchen = useKitchen();
   const labels = kitchen.data?.kitchen.labels;
   const whole = useMemo(() => {

@@ -1,4 +1,5 @@
 import 'fake-indexeddb/auto';
+import '../words/places/pages.ts';
 import { cleanup } from '@testing-library/react';
 import { afterEach, vi } from 'vitest';
 

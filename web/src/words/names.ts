@@ -1,6 +1,6 @@
 import { colourName } from '@big-ladle/core/liquor';
 import type { LotName } from '@big-ladle/core/program';
-import { FAMILY_ROWS, isCut } from '@big-ladle/core/tables';
+import { isCut } from '@big-ladle/core/tables';
 import { has, say, sayCode } from './say.ts';
 
 /** Names that a cook has given: of her own drinks and ingredients, by id. */
@@ -15,6 +15,9 @@ export function knowNames(
   for (const [id, name] of items) own.items.set(id, name);
 }
 
+/** Whether the cook has named this ingredient herself. */
+export const isOwnItem = (id: string): boolean => own.items.has(id);
+
 /** An ingredient by its kitchen name, the cook's own, or that of the book. */
 export function sayItem(id: string): string {
   const given = own.items.get(id);
@@ -22,20 +25,9 @@ export function sayItem(id: string): string {
   return has(`item.${id}`) ? sayCode(`item.${id}`) : id;
 }
 
-/** A plant or other thing in general, whichever form of it: "Hibiscus". */
-export const sayFamily = (familyId: string): string => sayCode(`plant.${familyId}`);
-
-const familyByItem = new Map(FAMILY_ROWS.flatMap((f) => f.forms.map((form) => [form.itemId, f.id])));
-/** An ingredient without its form, as a label names it: "Ginger" for grated ginger. */
-export function sayPlain(itemId: string): string {
-  const family = own.items.has(itemId) ? undefined : familyByItem.get(itemId);
-  return family ? sayFamily(family) : sayItem(itemId);
-}
-
 /** The colour of a drink in words. */
 export const sayColour = (hex: string): string => sayCode(`colour.${colourName(hex)}`);
 
-/** A part made aside, by its name in the book or as its id reads. */
 /** A thing with how it is cut, "pineapple flesh: cube"; where its name says that already it is not said twice. */
 export function sayWithCut(itemId: string, code: string | undefined): string {
   const name = sayItem(itemId).toLowerCase();
@@ -43,6 +35,7 @@ export function sayWithCut(itemId: string, code: string | undefined): string {
   const cut = code === undefined ? '' : isCut(code) ? say(code) : code;
   return cut === '' || name.includes(cut.toLowerCase()) ? name : `${name}: ${cut}`;
 }
+/** A part made aside, by its name in the book or as its id reads. */
 export const sayPart = (id: string): string =>
   has(`part.${id}`) ? sayCode(`part.${id}`) : id.replaceAll('-', ' ');
 

@@ -1,9 +1,9 @@
 import type { DateOrder } from '@big-ladle/core/documents';
 import type { KeepDate } from '@big-ladle/core/keeping';
 import type { InstrumentKind } from '@big-ladle/core/log';
-import type { StepProblem } from '@big-ladle/core/program';
 import { FRUIT_ROWS } from '@big-ladle/core/tables';
-import type { Fraction, HandAmount, KitchenMeasure, Said } from '@big-ladle/core/units';
+import type { Fraction, HandAmount, KitchenMeasure } from '@big-ladle/core/units';
+import { isLiteralElement } from '@formatjs/icu-messageformat-parser';
 import { IntlMessageFormat } from 'intl-messageformat';
 import type { EN_BATCH } from './en/batch.ts';
 import { EN } from './en/common.ts';
@@ -11,6 +11,7 @@ import type { EN_DRINKS } from './en/drinks.ts';
 import type { EN_FIND } from './en/find.ts';
 import type { EN_ITEMS } from './en/items.ts';
 import type { EN_KITCHEN } from './en/kitchen.ts';
+import type { EN_PAGES } from './en/pages.ts';
 import type { EN_RECIPE_TEXT } from './en/recipeText.ts';
 import type { EN_SHELF } from './en/shelf.ts';
 import type { EN_SHOPPING } from './en/shopping.ts';
@@ -20,6 +21,7 @@ import type { EN_WAITING } from './en/waiting.ts';
 
 /** English, with the dates as this kitchen writes them. */
 const LOCALES: Readonly<Record<DateOrder, string>> = { dayFirst: 'en-GB', monthFirst: 'en-US' };
+
 let locale = LOCALES.dayFirst;
 
 /** From now on dates are written in this order; an answer kept from an older version may not say. */
@@ -38,37 +40,49 @@ export type MessageKey =
   | keyof typeof EN_WAITING
   | keyof typeof EN_ITEMS
   | keyof typeof EN_KITCHEN
+  | keyof typeof EN_PAGES
   | keyof typeof EN_RECIPE_TEXT
   | keyof typeof EN_SHELF
   | keyof typeof EN_SHOPPING
   | keyof typeof EN_STEPS
   | keyof typeof EN_STOVE;
+
 /** What a sentence is filled in with: words and figures in local form, a count for a plural, yes or no for a choice. */
 export type Params = Readonly<Record<string, string | number | boolean>>;
 
 /** All sentences that this window knows; places that are entered later bring theirs along. */
-const words: Record<string, string> = { ...EN };
-export function teach(more: Readonly<Record<string, string>>): void {
+const words: Record<string, Sentence> = { ...EN };
+
+export function teach(more: Readonly<Record<string, Sentence>>): void {
   Object.assign(words, more);
 }
 
 /** A sentence of the catalogue, filled in. */
 export const say = (key: MessageKey, params: Params = {}): string => sayCode(key, params);
 
+/** A message as it was read: words, figures, plurals and choices one after the other. */
+type Elements = ReturnType<IntlMessageFormat['getAst']>;
+
+/** As it is written; as it was read already where the application was built. */
+type Sentence = string | Elements;
+
 /** How sentences are changed before they are said: a developer's pseudo-language does so. */
 interface Voice {
   text(plain: string): string;
-  message(elements: ReturnType<IntlMessageFormat['getAst']>): ReturnType<IntlMessageFormat['getAst']>;
+  message(elements: Elements): Elements;
 }
+
 let voice: Voice | null = null;
+
 /** From now on every sentence of the catalogues goes through this; asked for before anything is shown. */
 export function speakThrough(wanted: Voice): void {
   voice = wanted;
 }
 
 /** Messages that have figures, plurals or choices in them, parsed once. */
-const parsed = new Map<string, IntlMessageFormat>();
-function message(text: string): IntlMessageFormat {
+const parsed = new Map<Sentence, IntlMessageFormat>();
+
+function message(text: Sentence): IntlMessageFormat {
   let made = parsed.get(text);
   if (!made) {
     made = new IntlMessageFormat(text, locale, undefined, { ignoreTag: true });
@@ -85,13 +99,16 @@ function message(text: string): IntlMessageFormat {
 export function sayCode(code: string, params: Params = {}): string {
   const text = words[code];
   if (text === undefined) return code;
-  if (!text.includes('{')) return voice ? voice.text(text) : text;
+  if (typeof text === 'string' && !text.includes('{')) return voice ? voice.text(text) : text;
   try {
     return String(message(text).format(params));
   } catch {
-    return text;
+    return message(text).getAst().map(asWritten).join('');
   }
 }
+
+const asWritten = (element: Elements[number]): string =>
+  'value' in element ? (isLiteralElement(element) ? element.value : `{${element.value}}`) : '#';
 
 /** The pieces of a sentence in which things other than words stand, in their order. */
 export function formatParts<T>(key: MessageKey, params: Readonly<Record<string, T>>): (string | T)[] {
@@ -126,7 +143,9 @@ export const grams = (value: number): string =>
   value >= 1000 ? `${num(value / 1000, 2)} kg` : value >= 20 ? `${num(value)} g` : `${num(value, 1)} g`;
 
 export const celsius = (value: number): string => `${num(value)} °C`;
+
 export const centimetres = (value: number): string => `${num(value, 1)} cm`;
+
 export const percent = (share: number): string => `${num(share * 100)} %`;
 
 /** A length of time in words: "2 h 05", "35 min", "4 days". */
@@ -189,6 +208,7 @@ export function handText(amount: HandAmount, measures: readonly KitchenMeasure[]
 }
 
 const formats = new Map<string, Intl.DateTimeFormat>();
+
 function dated(ms: number, zone: string, options: Intl.DateTimeFormatOptions, key: string): string {
   const id = `${zone}|${key}`;
   let format = formats.get(id);
@@ -201,23 +221,32 @@ function dated(ms: number, zone: string, options: Intl.DateTimeFormatOptions, ke
 
 export const timeOfDay = (ms: number, zone: string): string =>
   dated(ms, zone, { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' }, 'time');
+
 export const dayOf = (ms: number, zone: string): string =>
   dated(ms, zone, { weekday: 'short', day: 'numeric', month: 'short' }, 'day');
+
 /** A day without its weekday, where there is little room. */
 export const shortDay = (ms: number, zone: string): string =>
   dated(ms, zone, { day: 'numeric', month: 'short' }, 'short');
+
 export const weekday = (ms: number, zone: string): string => dated(ms, zone, { weekday: 'short' }, 'weekday');
+
 /** The name of a day of the week, 0 for Sunday; 7 January 2024 was one. */
 export const weekdayName = (day: number): string => weekday(Date.UTC(2024, 0, 7 + day), 'UTC');
+
 export const longWeekdayName = (day: number): string =>
   dated(Date.UTC(2024, 0, 7 + day), 'UTC', { weekday: 'long' }, 'longWeekday');
+
 /** A day of whichever year. */
 export const fullDay = (ms: number, zone: string): string =>
   dated(ms, zone, { day: 'numeric', month: 'short', year: 'numeric' }, 'full');
+
 export const longDay = (ms: number, zone: string): string =>
   dated(ms, zone, { weekday: 'long', day: 'numeric', month: 'long' }, 'long');
+
 /** Formats are dear to make: one for each zone. */
 const isoDays = new Map<string, Intl.DateTimeFormat>();
+
 function isoDay(ms: number, zone: string): string {
   let format = isoDays.get(zone);
   if (!format) {
@@ -266,21 +295,6 @@ export function sayDate(date: KeepDate, zone: string, today = say('verdict.drink
   }
 }
 
-/** A reason of the keeping model, its figures in words. */
-export function sayReason(reason: Said): string {
-  const p = reason.params;
-  const out: Record<string, string> = {};
-  for (const [key, value] of Object.entries(p)) {
-    if (key === 'days' || key === 'open') out[key] = days(Number(value));
-    else if (key === 'hours' || key === 'limitH') out[key] = duration(Number(value) * 60);
-    else if (key === 'tempC') out[key] = celsius(Number(value));
-    // Two figures: one would round what is over a limit down to it.
-    else if (key === 'pH') out[key] = num(Number(value), 2);
-    else out[key] = String(value);
-  }
-  return sayCode(reason.code, out);
-}
-
 /** What an instrument shows, with its unit. */
 export function sayReading(kind: InstrumentKind, value: number): string {
   switch (kind) {
@@ -293,48 +307,5 @@ export function sayReading(kind: InstrumentKind, value: number): string {
       return `${num(value, 1)} °Bx`;
     case 'phStrip':
       return `pH ${num(value, 1)}`;
-  }
-}
-
-/** A note of the trace, its figures in words. */
-export function sayNote(note: Said): string {
-  const p = note.params;
-  const out: Record<string, string | number> = {};
-  if (p.minutes !== undefined) out.minutes = duration(Number(p.minutes));
-  if (p.percent !== undefined) out.percent = `${p.percent} %`;
-  if (p.loads !== undefined) out.loads = Number(p.loads);
-  if (p.iceKg !== undefined) out.iceKg = `${num(Number(p.iceKg), 1)} kg`;
-  return sayCode(`note.${note.code}`, out);
-}
-
-/** A problem of the interpreter in words. */
-export function sayStepProblem(
-  problem: StepProblem,
-  names: { burner?: string; vessel?: string } = {},
-): string {
-  const vessel = names.vessel ?? say('problem.vessel');
-  switch (problem.kind) {
-    case 'neverBoils':
-      return say('problem.neverBoils', {
-        burner: names.burner ?? say('problem.ring'),
-        temp: celsius(problem.reachesC),
-      });
-    case 'neverCools':
-      return say('problem.neverCools', { temp: celsius(problem.targetC) });
-    case 'neverDown':
-      return say('problem.neverDown', { litres: litres(problem.toL) });
-    case 'measuredTooMuch':
-      return say('problem.measuredTooMuch', {
-        value: litres(problem.valueL),
-        vessel,
-        capacity: litres(problem.capacityL),
-      });
-    case 'moreThanMade':
-      return say('problem.moreThanMade', {
-        value: litres(problem.valueL),
-        expected: litres(problem.expectedL),
-      });
-    default:
-      return say(`problem.${problem.kind}`, { vessel });
   }
 }

@@ -21,6 +21,7 @@ import { EN_DRINKS } from './en/drinks.ts';
 import { EN_FIND } from './en/find.ts';
 import { EN_ITEMS } from './en/items.ts';
 import { EN_KITCHEN } from './en/kitchen.ts';
+import { EN_PAGES } from './en/pages.ts';
 import { EN_RECIPE_TEXT } from './en/recipeText.ts';
 import { EN_SHELF } from './en/shelf.ts';
 import { EN_SHOPPING } from './en/shopping.ts';
@@ -29,7 +30,9 @@ import { EN_STOVE } from './en/stove.ts';
 import { EN_WAITING } from './en/waiting.ts';
 import { sayField } from './fields.ts';
 import './places/batch.ts';
+import './places/pages.ts';
 import './places/steps.ts';
+import { sayReason } from './coreWords.ts';
 import {
   clockFace,
   dayOf,
@@ -39,7 +42,6 @@ import {
   num,
   say,
   sayCode,
-  sayReason,
   shortDay,
   timeOfDay,
   writeDates,
@@ -53,6 +55,7 @@ const PLACES: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   waiting: EN_WAITING,
   items: EN_ITEMS,
   kitchen: EN_KITCHEN,
+  pages: EN_PAGES,
   recipeText: EN_RECIPE_TEXT,
   shelf: EN_SHELF,
   steps: EN_STEPS,
@@ -73,6 +76,14 @@ const filesIn = (folder: string): string[] =>
         ? [full]
         : [];
   });
+
+/** The screens' files that come with the first load: all that its entry imports, and what that imports. */
+const firstFiles = new Set([path.join(SRC, 'app/main.tsx')]);
+for (const file of firstFiles)
+  for (const [, name] of readFileSync(file, 'utf8').matchAll(
+    /^(?:import|export) (?!type).*?'(\.[^']+\.tsx?)';$/gms,
+  ))
+    firstFiles.add(path.resolve(path.dirname(file), name!));
 
 describe('words', () => {
   it('there is a sentence for every guidance row, drink, method and line of the book', () => {
@@ -136,19 +147,44 @@ describe('words', () => {
     expect(longer.length).toBeGreaterThan(6);
     expect(longer.filter((code) => !(code in EN))).toEqual([]);
   });
-  it('no place says differently what another says by the same name', () => {
-    const all = [FIRST, ...Object.values(PLACES)].flatMap((place) => Object.keys(place));
+  it('no catalogue says differently what another says by the same name', () => {
+    const all = filesIn(path.join(SRC, 'words/en')).flatMap((file) =>
+      [...readFileSync(file, 'utf8').matchAll(/^ {2}'([^']+)':/gm)].map((m) => m[1]!),
+    );
+    expect(all.length).toBeGreaterThan(2000);
     expect(all.filter((code, i) => all.indexOf(code) !== i)).toEqual([]);
   });
   it('a file loads the sentences of the places it speaks for', () => {
     const unloaded = filesIn(SRC).flatMap((file) => {
       const text = readFileSync(file, 'utf8');
-      return Object.entries(PLACES)
-        .filter(([place]) => !text.includes(`/places/${place}.ts'`))
-        .flatMap(([, sentences]) => Object.keys(sentences).filter((code) => text.includes(`'${code}'`)))
-        .map((code) => `${path.relative(SRC, file)}: ${code}`);
+      return (
+        Object.entries(PLACES)
+          // Those of the pages come with every page (the routes).
+          .filter(([place]) => place !== 'pages' && !text.includes(`/places/${place}.ts'`))
+          .flatMap(([, sentences]) => Object.keys(sentences).filter((code) => text.includes(`'${code}'`)))
+          .map((code) => `${path.relative(SRC, file)}: ${code}`)
+      );
     });
     expect(unloaded.filter((line) => !line.startsWith('words/en/'))).toEqual([]);
+  });
+  it('what is loaded later from the first page brings the sentences of the pages along', () => {
+    const later = [...firstFiles].flatMap((file) =>
+      [...readFileSync(file, 'utf8').matchAll(/lazy\(\(\) =>\s*import\('([^']+)'\)/g)].map((m) =>
+        path.resolve(path.dirname(file), m[1]!),
+      ),
+    );
+    expect(later.length).toBeGreaterThan(3);
+    const without = later.filter((file) => !readFileSync(file, 'utf8').includes("/places/pages.ts'"));
+    expect(without).toEqual([]);
+  });
+  it('what the first page says is there before any other page is', () => {
+    const said = [...firstFiles].flatMap((file) => {
+      const text = readFileSync(file, 'utf8');
+      return Object.keys(EN_PAGES)
+        .filter((code) => text.includes(`'${code}'`))
+        .map((code) => `${path.relative(SRC, file)}: ${code}`);
+    });
+    expect(said).toEqual([]);
   });
   it('there is no sentence that nothing says', () => {
     const source = [...filesIn(SRC).filter((file) => !file.includes('/words/en/')), ...filesIn(CORE)]

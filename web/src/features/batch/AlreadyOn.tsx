@@ -13,7 +13,7 @@ import DialogTitle from '@mui/material/DialogTitle';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { v7 as uuid } from 'uuid';
-import { stepName } from '../../shared/batch/stepWords.ts';
+import { stepName } from '../../shared/batch/stepNames.ts';
 import { useBook } from '../../shared/book.ts';
 import { eventFor } from '../../shared/outbox.ts';
 import { QuantityField } from '../../shared/QuantityField.tsx';

@@ -3,7 +3,7 @@ import { missingTools } from '@big-ladle/core/compare';
 import type { Kitchen } from '@big-ladle/core/documents';
 import type { Program } from '@big-ladle/core/program';
 import Alert from '@mui/material/Alert';
-import { stepName } from '../../shared/batch/stepWords.ts';
+import { stepName } from '../../shared/batch/stepNames.ts';
 import { say } from '../../words/say.ts';
 
 /** What a plan wants that this kitchen does not have, with the other way and what it costs. */

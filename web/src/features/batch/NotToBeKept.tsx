@@ -5,12 +5,13 @@ import type { Program } from '@big-ladle/core/program';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useMemo } from 'react';
-import { stepName } from '../../shared/batch/stepWords.ts';
+import { stepName } from '../../shared/batch/stepNames.ts';
 import { useBook } from '../../shared/book.ts';
 import { Panel } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
+import { sayReason } from '../../words/coreWords.ts';
 import { sayItem } from '../../words/names.ts';
-import { duration, grams, say, sayReason } from '../../words/say.ts';
+import { duration, grams, say } from '../../words/say.ts';
 
 /** A plan that ends at "throw out": why, at which step, and the nearest ways by which it can be kept, each in one tap. */
 export function NotToBeKept(props: {

@@ -6,7 +6,8 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useMemo } from 'react';
 import { useBook } from '../../shared/book.ts';
-import { duration, litres, num, say, sayStepProblem } from '../../words/say.ts';
+import { sayStepProblem } from '../../words/coreWords.ts';
+import { duration, litres, num, say } from '../../words/say.ts';
 import { useJob } from '../../workers/useJob.ts';
 
 /** More pot loads than this nobody stands at the stove for. */

@@ -7,7 +7,7 @@ import TextField from '@mui/material/TextField';
 import { Choice } from '../../shared/Choice.tsx';
 import { Panel } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
-import { sayPlain } from '../../words/names.ts';
+import { sayPlain } from '../../words/plainNames.ts';
 import { say } from '../../words/say.ts';
 
 /** A root may be weak or strong: of a weak one more goes in. Where it is from stays with the batch. */

@@ -3,7 +3,8 @@ import type { Timetable } from '@big-ladle/core/plan';
 import type { Program } from '@big-ladle/core/program';
 import Box from '@mui/material/Box';
 import { createPortal } from 'react-dom';
-import { placeName, stepHow, stepName } from '../../shared/batch/stepWords.ts';
+import { placeName, stepName } from '../../shared/batch/stepNames.ts';
+import { stepHow } from '../../shared/batch/stepWords.ts';
 import { duration, longDay, say, timeOfDay } from '../../words/say.ts';
 import type { LiveBatch } from './useLiveBatch.ts';
 

@@ -6,7 +6,7 @@ import type { Program, Simulation } from '@big-ladle/core/program';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useMemo } from 'react';
-import { stepName } from '../../shared/batch/stepWords.ts';
+import { stepName } from '../../shared/batch/stepNames.ts';
 import { useBook } from '../../shared/book.ts';
 import { Panel } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';

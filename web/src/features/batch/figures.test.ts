@@ -1,3 +1,4 @@
+import '../../words/places/pages.ts';
 import { BOOK, defaultChoices } from '@big-ladle/core/book';
 import { type Burner, EMPTY_KITCHEN, type Kitchen, type MethodId, type Pot } from '@big-ladle/core/documents';
 import { lastWholeDay, plannedLife } from '@big-ladle/core/keeping';
@@ -8,7 +9,8 @@ import { SHIPPED_TABLES } from '@big-ladle/core/tables';
 import { unwrap } from '@big-ladle/core/units';
 import { describe, expect, it } from 'vitest';
 import { colours } from '../../shared/batch/liquorColour.ts';
-import { stepHow, stepName } from '../../shared/batch/stepWords.ts';
+import { stepName } from '../../shared/batch/stepNames.ts';
+import { stepHow } from '../../shared/batch/stepWords.ts';
 import { dayOf } from '../../words/say.ts';
 import { potView, stageMinutes, stageOf, stagesOf } from './figures.ts';
 

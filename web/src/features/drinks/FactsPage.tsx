@@ -22,7 +22,8 @@ import { QuantityField } from '../../shared/QuantityField.tsx';
 import { useKitchen } from '../../shared/queries.ts';
 import { ErrorPanel, Loading, PageHead, Panel, Row } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
-import { sayFamily, sayItem } from '../../words/names.ts';
+import { sayItem } from '../../words/names.ts';
+import { sayFamily } from '../../words/plainNames.ts';
 import { sayRich } from '../../words/rich.ts';
 import { grams, handText, languageName, num, say, sayCode, volume } from '../../words/say.ts';
 

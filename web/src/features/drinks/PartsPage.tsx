@@ -17,9 +17,10 @@ import { useKitchen } from '../../shared/queries.ts';
 import { useCoarseNow } from '../../shared/time.ts';
 import { Caution, Figure, Loading, PageHead, Panel, Row } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
+import { sayReason } from '../../words/coreWords.ts';
 import { sayItem } from '../../words/names.ts';
 import { sayRich } from '../../words/rich.ts';
-import { days, grams, moment, num, say, sayReason, volume } from '../../words/say.ts';
+import { days, grams, moment, num, say, volume } from '../../words/say.ts';
 
 interface Leg {
   id: string;

@@ -1,3 +1,4 @@
+import '../../words/places/pages.ts';
 import '../../words/places/find.ts';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';

@@ -5,7 +5,8 @@ import { useMemo } from 'react';
 import { useBatchNames } from '../../shared/batchQueries.ts';
 import { useBook } from '../../shared/book.ts';
 import { useItems, useKitchen } from '../../shared/queries.ts';
-import { sayDrink, sayFamily } from '../../words/names.ts';
+import { sayDrink } from '../../words/names.ts';
+import { sayFamily } from '../../words/plainNames.ts';
 import { dayOf, type MessageKey, say } from '../../words/say.ts';
 
 export interface Findable {

@@ -30,9 +30,10 @@ import {
 import { useCoarseNow } from '../../shared/time.ts';
 import { Caution, ErrorPanel, Figure, Loading, PageHead, Panel } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
+import { sayReason } from '../../words/coreWords.ts';
 import { sayDrinkOf, saySize } from '../../words/names.ts';
 import { sayRich } from '../../words/rich.ts';
-import { days, grams, moment, num, percent, say, sayCode, sayReason, volume } from '../../words/say.ts';
+import { days, grams, moment, num, percent, say, sayCode, volume } from '../../words/say.ts';
 import { BottleDeeds } from './BottleDeeds.tsx';
 import { History } from './History.tsx';
 import { COLUMN, FIRST, goneWord, type ThingInput } from './itemPage.ts';

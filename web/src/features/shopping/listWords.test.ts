@@ -1,3 +1,4 @@
+import '../../words/places/pages.ts';
 import type { ShoppingList } from '@big-ladle/core/compare';
 import { describe, expect, it } from 'vitest';
 import { knowNames } from '../../words/names.ts';

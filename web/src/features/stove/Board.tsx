@@ -10,6 +10,7 @@ import { Calling } from '../../shared/batch/Calling.tsx';
 import type { RunningClock } from '../../shared/batch/clocks.ts';
 import { Left } from '../../shared/batch/Left.tsx';
 import { momentsOf } from '../../shared/batch/moments.ts';
+import { SideJobs } from '../../shared/batch/SideJobs.tsx';
 import { useBoard } from '../../shared/batch/state.ts';
 import { Loading, Panel, Row } from '../../shared/ui.tsx';
 import { sayDrink } from '../../words/names.ts';
@@ -19,11 +20,9 @@ import { NextUp } from './NextUp.tsx';
 import { OnTheStove } from './OnTheStove.tsx';
 import { Planned, Rehearsals } from './Planned.tsx';
 import { usePlanStarts } from './usePlanStarts.ts';
+import { WantsALook } from './WantsALook.tsx';
 
-/** What is not wanted at once is no part of the first page. */
-const SideJobs = lazy(() => import('../../shared/batch/SideJobs.tsx').then((m) => ({ default: m.SideJobs })));
-/** Its figures come a moment after the stove's. */
-const WantsALook = lazy(() => import('./WantsALook.tsx').then((m) => ({ default: m.WantsALook })));
+/** For those who have nothing on yet: no part of the first page of the others. */
 const HowItWorks = lazy(() => import('./HowItWorks.tsx').then((m) => ({ default: m.HowItWorks })));
 
 const tabTitle = () => say('frame.name');
@@ -77,11 +76,7 @@ export function Board({ kitchen }: { kitchen: Kitchen }) {
             {!solving && (
               <>
                 <NextUp board={pots} plans={plans} nowMs={nowMs} zone={kitchen.zone} />
-                {on.length > 0 && (
-                  <Suspense>
-                    <SideJobs framed on={on} nowMs={nowMs} zone={kitchen.zone} />
-                  </Suspense>
-                )}
+                {on.length > 0 && <SideJobs framed on={on} nowMs={nowMs} zone={kitchen.zone} />}
               </>
             )}
           </>
@@ -95,15 +90,7 @@ export function Board({ kitchen }: { kitchen: Kitchen }) {
           minWidth: 0,
         }}
       >
-        <Suspense
-          fallback={
-            <Panel title={say('stoveHome.wantsALookToday')}>
-              <Loading />
-            </Panel>
-          }
-        >
-          <WantsALook />
-        </Suspense>
+        <WantsALook />
         <Planned plans={plans} nowMs={nowMs} zone={kitchen.zone} />
         <Rehearsals />
       </Box>

@@ -1,3 +1,4 @@
+import '../../words/places/pages.ts';
 import '../../words/places/stove.ts';
 import { type KitchenDoc, ROUTES } from '@big-ladle/core/contract';
 import type { Pot } from '@big-ladle/core/documents';
@@ -21,7 +22,7 @@ import { keys, queryClient, takeKitchen } from '../../shared/queries.ts';
 import { Panel } from '../../shared/ui.tsx';
 import { useImport } from '../../shared/useImport.ts';
 import { heading, role } from '../../theme/theme.ts';
-import { sayFamily } from '../../words/names.ts';
+import { sayFamily } from '../../words/plainNames.ts';
 import { litres, num, say } from '../../words/say.ts';
 import { useJob } from '../../workers/useJob.ts';
 import { atHand, firstKitchen, type Proposal, proposalsFor } from './firstKitchen.ts';

@@ -7,9 +7,8 @@ import { useKitchen } from '../../shared/queries.ts';
 import { useCoarseNow } from '../../shared/time.ts';
 import { ErrorPanel, Loading, PageHead } from '../../shared/ui.tsx';
 import { longDay, say, timeOfDay } from '../../words/say.ts';
+import { Board } from './Board.tsx';
 
-/** The physics of what is on: the page stands before it is there. */
-const Board = lazy(() => import('./Board.tsx').then((m) => ({ default: m.Board })));
 /** Asked for once in the life of a kitchen: not part of the first page. */
 const FirstPage = lazy(() => import('./FirstPage.tsx').then((m) => ({ default: m.FirstPage })));
 
@@ -38,9 +37,7 @@ export function StoveHome() {
           {say('common.beginABatch')}
         </Button>
       </PageHead>
-      <Suspense fallback={<Loading />}>
-        <Board kitchen={k} />
-      </Suspense>
+      <Board kitchen={k} />
     </>
   );
 }

@@ -5,7 +5,7 @@ import { MINUTE_MS } from '@big-ladle/core/units';
 import { clocksOf, type RunningClock } from '../../shared/batch/clocks.ts';
 import { colours } from '../../shared/batch/liquorColour.ts';
 import type { BatchState } from '../../shared/batch/state.ts';
-import { stepName } from '../../shared/batch/stepWords.ts';
+import { stepName } from '../../shared/batch/stepNames.ts';
 import { type MessageKey, say } from '../../words/say.ts';
 
 /** Something the cook is needed for. */

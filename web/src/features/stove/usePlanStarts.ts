@@ -1,9 +1,10 @@
+import { ownRows } from '@big-ladle/core/book';
 import type { BatchListEntry } from '@big-ladle/core/contract';
-import type { Kitchen } from '@big-ladle/core/documents';
+import type { Kitchen, Recipe } from '@big-ladle/core/documents';
 import type { Job, PlanStart } from '@big-ladle/core/plan';
 import { useMemo } from 'react';
 import { usePlans } from '../../shared/batchQueries.ts';
-import { useBook } from '../../shared/book.ts';
+import { useOwnBook } from '../../shared/ownBook.ts';
 import { sayDrink } from '../../words/names.ts';
 import { num } from '../../words/say.ts';
 import { useJob } from '../../workers/useJob.ts';
@@ -17,6 +18,7 @@ export interface WaitingPlan {
 }
 
 const NO_PLANS: readonly BatchListEntry[] = [];
+const NO_RECIPES: readonly Recipe[] = [];
 
 /** Plans with what they make and when they must begin, the first to begin first. They are solved beside the screen. */
 export function usePlanStarts(kitchen: Kitchen): {
@@ -25,7 +27,8 @@ export function usePlanStarts(kitchen: Kitchen): {
   isPending: boolean;
 } {
   const planned = usePlans().data ?? NO_PLANS;
-  const { own, custom } = useBook();
+  const own = useOwnBook().data;
+  const rows = useMemo(() => ownRows(own?.ingredients ?? []), [own]);
   const job = useMemo(
     (): Extract<Job, { kind: 'planStarts' }> | null =>
       planned.length > 0
@@ -33,7 +36,7 @@ export function usePlanStarts(kitchen: Kitchen): {
         : null,
     [planned, kitchen],
   );
-  const { result, failed } = useJob(job, own, custom);
+  const { result, failed } = useJob(job, own?.recipes ?? NO_RECIPES, rows);
   const plans = useMemo(() => {
     const starts = new Map(result?.plans.map((p) => [p.id, p]));
     const order = (p: WaitingPlan) => p.start?.startMs ?? Number.POSITIVE_INFINITY;

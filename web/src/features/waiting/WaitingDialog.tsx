@@ -1,3 +1,4 @@
+import '../../words/places/pages.ts';
 import '../../words/places/waiting.ts';
 import type { LogEvent } from '@big-ladle/core/log';
 import Box from '@mui/material/Box';

@@ -7,7 +7,7 @@ import useMediaQuery from '@mui/material/useMediaQuery';
 import { type ReactNode, useId } from 'react';
 import { role } from '../../theme/theme.ts';
 import { duration, litres, say } from '../../words/say.ts';
-import { vesselName } from '../batch/stepWords.ts';
+import { vesselName } from '../batch/stepNames.ts';
 import { Fold } from '../Fold.tsx';
 import {
   type Geometry,

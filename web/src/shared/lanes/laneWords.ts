@@ -4,7 +4,7 @@ import type { Program } from '@big-ladle/core/program';
 import { sayItem } from '../../words/names.ts';
 import { duration, litres, say } from '../../words/say.ts';
 import { itemIdOf } from '../batch/liquorColour.ts';
-import { stepAlone, stepName, vesselName } from '../batch/stepWords.ts';
+import { stepAlone, stepName, vesselName } from '../batch/stepNames.ts';
 
 /** Steps shorter than this are told without their minutes. */
 const TOLD_FROM_MIN = 1;

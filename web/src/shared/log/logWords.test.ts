@@ -1,3 +1,4 @@
+import '../../words/places/pages.ts';
 import { BOOK, defaultChoices } from '@big-ladle/core/book';
 import { EMPTY_KITCHEN, type Kitchen } from '@big-ladle/core/documents';
 import { EVENT_KINDS, type LogEvent } from '@big-ladle/core/log';

@@ -1,3 +1,4 @@
+import '../../words/places/pages.ts';
 import '../../words/places/batch.ts';
 import { BOOK } from '@big-ladle/core/book';
 import type { Kitchen, Recipe } from '@big-ladle/core/documents';

@@ -2,7 +2,7 @@ import { EN_BOOK } from './book.ts';
 import { EN_PROBLEMS } from './problems.ts';
 
 /**
- * Every sentence of the application. Core and server speak in codes; `{name}` takes a figure that is already in
+ * The sentences of the first page, and of what stands around every page. Core and server speak in codes; `{name}` takes a figure that is already in
  * local form. Plain kitchen English, second person, short.
  */
 export const EN = {
@@ -13,8 +13,6 @@ export const EN = {
   'amount.ofFruit': 'of {number} {unit}',
   'time.days': '{days, plural, one {{number} day} other {{number} days}}',
   'time.daysAndHours': '{days} days{hours, plural, =0 {} other { # h}}',
-  'problem.vessel': 'pot',
-  'problem.ring': 'ring',
   'drink.unknown': 'A drink that is no longer in the book',
   'unit.metricCup': '{count, plural, one {cup} other {cups}}',
   'unit.usCup': '{count, plural, one {US cup} other {US cups}}',
@@ -26,41 +24,6 @@ export const EN = {
   'stove.limit':
     'it has stood warm as long as it may. Strain it now and cool it in ice, or put it into the fridge: longer, and it is not to be kept',
   'stove.pastLimit': 'it has stood warm for too long: not to be kept. Pour it away',
-  'dates.dayFirst': '3 December',
-  'dates.monthFirst': 'December 3',
-  'ask.milk': 'Milk, cream or coconut?',
-  'ask.garlic': 'Garlic or onion?',
-  'ask.live': 'Alive: a starter, a culture?',
-  'ask.lowAcid': 'Mild, not sour by itself?',
-  'ask.honey': 'Honey in it?',
-  'ask.nut': 'Nuts, or traces of them?',
-  'ask.allergen': 'Anything else that people are allergic to?',
-  'ask.burns': 'Hot on the skin, as chilli is?',
-  'ask.caffeine': 'Caffeine, as in tea or coffee?',
-  'ask.medicines': 'Said to matter with medicines or in pregnancy?',
-  'ask.none': 'None of the rest',
-  'ask.unknown':
-    'It decides how long a drink with it keeps, and who must be told. What is not known counts as yes.',
-  'measure.meter.careful': 'It was calibrated today',
-  'measure.meter.noEvidence':
-    'Without a calibration of today the reading moves the estimate, but shows no acid.',
-  'measure.strip.careful': 'Thinned with clear water, read against its own white',
-  'measure.strip.noEvidence':
-    'In a strongly coloured drink a strip shows the drink’s own colour: thinned it counts, as it is it does not.',
-  'safeWay.steepCold': 'cooled, then steeped in the fridge',
-  'safeWay.soakCold': 'soaked in the fridge',
-  'safeWay.shorterSteep': 'steeped for {length}',
-  'safeWay.shorterSoak': 'soaked for {length}',
-  'safeWay.ice': 'cooled in ice water',
-  'safeWay.coldAndIce': 'in the fridge, and cooled in ice water',
-  'safeWay.acidFirst': 'sour from the start, with {what}: {amount} a litre',
-  'safeWay.oneFill': 'in one pot load',
-  'plan.farAhead': 'That is more than two years from now: choose an earlier day.',
-
-  // the balance plane
-  'trial.curdles': 'Coconut and milk curdle in what is sour: try a spoon of it first, or leave the sour out.',
-  'trial.spiceGrows': 'Spice and heat grow faster than the pot: start with two thirds of it.',
-  'trial.tasteAgain': 'So much larger than a cup: stir in half, taste, then the rest.',
   // lots
   'lot.plain': 'Left plain',
   'lot.sweet': 'Sweetened',
@@ -71,58 +34,7 @@ export const EN = {
   'lot.numbered': '{kind} {number}',
   'lot.of': '{drink}, {lot}',
   'bottle.jug': 'Jug',
-  'lot.plain.about': 'Nothing goes in; each glass is sweetened by itself.',
-  'lot.sweet.about': 'Sweetened by taste, as the plan has it.',
-  'lot.noAddedSugar.about': 'Fruit may go in, no sweetener. The sugar of fruit is sugar too.',
-  'lot.children.about': 'Mild, no alcohol, no honey under one year.',
-  'lot.spirits.about': 'Spirits by steps, tasted between. It is marked on every screen.',
-  'lot.trial.about': 'Something to try on a part before the whole.',
-  'lot.keepsNothing': 'Below 10 % alcohol keeps nothing.',
   'mark.alcohol': 'with alcohol',
-  'mark.littleAlcohol': 'with a little alcohol',
-  'mark.honey': 'with honey',
-  'mark.raw': 'raw in part',
-  'mark.coconut': 'with coconut',
-  'mark.grapefruit': 'with grapefruit',
-  'mark.garlic': 'with garlic',
-  'mark.hot': 'hot',
-  'mark.noAddedSugar': 'no added sugar',
-  'mark.live': 'live, makes gas',
-  'mark.noSugarSweetener': 'with a sweetener that is not sugar',
-  'mark.milk': 'with milk, cream or coconut',
-  'mark.nut': 'with nuts',
-  'mark.allergen': 'with something people are allergic to',
-  'mark.caffeine': 'with caffeine',
-  'slip.much': '{amount} for {litres} is far more than usual: {low} to {high}.',
-  'slip.little': '{amount} for {litres} is far less than usual: {low} to {high}.',
-  'slip.long': '{minutes} is far longer than usual: {low} to {high}.',
-  'slip.short': '{minutes} is far shorter than usual: {low} to {high}.',
-  'slip.meant': 'Yes, I mean it',
-  'slip.ask': 'Is that right?',
-  'slip.loss': 'What is missing',
-  'slip.lossUnexplained':
-    '{lost} went, and the time over the flame explains {most} at most. A spill, or a miscount?',
-  'held.gram': 'grams',
-  'held.millilitre': 'millilitres',
-  'held.pack': 'packs',
-  'held.pound': 'pounds',
-  'guidance.more': 'More to know: {count}',
-  'guidance.fewer': 'Fewer words',
-  'swap.colour.browns': 'It browns a red drink.',
-  'swap.colour.clouds': 'It clouds a clear one.',
-  'swap.colour.goldens': 'It gives a pale drink a golden tint.',
-  'taste.sweet.less': 'not sweet enough',
-  'taste.sweet.right': 'sweetness right',
-  'taste.sweet.more': 'too sweet',
-  'taste.sour.less': 'not tart enough',
-  'taste.sour.right': 'tartness right',
-  'taste.sour.more': 'too tart',
-  'taste.strong.less': 'thin',
-  'taste.strong.right': 'strength right',
-  'taste.strong.more': 'too strong',
-  'taste.hot.less': 'not hot enough',
-  'taste.hot.right': 'heat right',
-  'taste.hot.more': 'too hot',
 
   // steps
   'step.pick': 'Sort',
@@ -173,24 +85,6 @@ export const EN = {
   'step.mature': 'Let it mature',
   'step.bottle.frozen': 'Freeze in portions',
 
-  // how things are cut
-  'prep.bruise': 'bruise',
-  'prep.strip': 'in strips',
-  'prep.peel': 'peel off',
-  'prep.slice': 'slice',
-  'prep.squeeze': 'squeeze',
-  'prep.grate': 'grate',
-  'prep.chop': 'chop',
-  'prep.cube': 'cube',
-  'prep.quarter': 'quarter',
-  'prep.crack': 'crack',
-  'prep.crush': 'crush',
-  'prep.core': 'core',
-  'prep.stone': 'stone',
-  'prep.tear': 'tear',
-  'prep.loosen': 'loosen in warm water',
-  'prep.open': 'open and scrape',
-
   'job.bottlesHot': 'wash the bottles and heat them',
   'job.bottlesClean': 'wash the bottles',
   'job.squeeze': 'squeeze: {list}, then into the fridge',
@@ -200,23 +94,6 @@ export const EN = {
   'job.juice': 'juice: {list}',
   'job.blend': 'blend: {list}',
   'job.spicePot': 'boil the small pan',
-  'away.asleep': 'Asleep',
-  'away.away': 'Away',
-  'away.add.asleep': 'I sleep',
-  'away.add.away': 'I am out',
-  'way.fasterMethod': 'A faster method, {method}',
-  'way.splitPots': 'In two pots at once',
-  'way.laterServing': 'Served later',
-  'bath.salt.needed': 'Into cold salt water, two spoons to the litre, so that insects come out: {names}.',
-  'bath.salt': 'If you like, into cold salt water first: {names}.',
-  'bath.vinegar.needed': 'Into 1 part vinegar, 3 parts water: {names}.',
-  'bath.vinegar': 'If you like, first into 1 part vinegar, 3 parts water: {names}.',
-  'bath.begin': 'In for {minutes} minutes, turned half-way',
-  'bath.begun': 'In, with its clock. Then rinse as often as it says.',
-  'bath.turn': 'Turn everything over',
-  'bath.out': 'Out of the bath, then rinse',
-  'ask.water': 'Nothing boils here. Your water is',
-  'ask.fruit': 'Taste it ({list}):',
   'then.boil': 'let it boil',
   'then.boil.simmer': 'turn the flame down to a simmer',
   'then.boil.gentle': 'turn the flame down a little',
@@ -231,80 +108,7 @@ export const EN = {
   'then.heat': 'bring it to the boil',
   'then.sweeten': 'sweeten it',
   'then.bottle': 'bottle it',
-  'key.next': 'Next: the wide button',
-  'key.back': 'Back: undo',
-  'key.start': 'Start a clock of ten minutes',
-  'key.quiet': 'Quiet: put off what calls',
-  'cooling.counterCovered': 'On the counter, covered',
-  'cooling.counterOpen': 'On the counter, open',
-  'cooling.fridge': 'In the fridge',
-  'cooling.twoPots': 'In two pots, open',
-  'cooling.trays': 'In wide trays, 4 cm deep',
-  'cooling.iceStill': 'In ice water, left alone',
-  'cooling.iceStirred': 'In ice water, stirred',
-  'instrument.probe': 'Probe thermometer',
-  'instrument.scale': 'Kitchen scale',
-  'instrument.fridgeLogger': 'Fridge logger',
-  'instrument.refractometer': 'Refractometer',
-  'instrument.phStrip': 'pH strips',
-  'fault.lost': 'out of reach: look for it, or go on by hand',
-  'fault.nothingThere': 'nothing to read there yet',
-  'fault.outOfRange': 'outside of what it can read',
-  'fault.alcohol': 'there is alcohol in it: a refractometer cannot tell',
-
-  // stages of the line
-  'stage.size': 'Size',
-  'stage.wash': 'Wash and cut',
-  'stage.draw': 'Boil',
-  'stage.strain': 'Strain',
-  'stage.balance': 'Balance',
-  'stage.bottle': 'Bottle',
-  'stage.keep': 'Keep, drink by',
   'stage.state.done': 'done',
-  'stage.state.now': 'now',
-  'stage.state.later': 'later',
-
-  // ledger
-  'state.raw': 'raw',
-  'state.boiled': 'boiled',
-  'state.bought': 'bought',
-
-  // limits and problems of the solver
-  'limit.wish': 'Your wish set the size.',
-  'limit.pot': 'The pot set the size: it is as full as it may be.',
-  'limit.foam': 'Foam set the size: 12 % of the pot stays free where this boils.',
-  'limit.fridge': 'The fridge set the size: it has {litres} free.',
-  'limit.ingredient': 'What you have set the size.',
-  'problem.potTooSmall': '{over} too much for the {pot} in {fills}: it takes {fits}.',
-  'problem.fridgeTooSmall':
-    'That makes {wants}, and the fridge has {free} free. Make less, or free some room and say so in Kitchen.',
-  'problem.tooLittle': 'That is less than {least}: too little to work out anything true.',
-  'problem.badWish': 'Check the amount you wish for.',
-  'problem.unknownLine': 'That ingredient does not decide the size of this drink.',
-  'problem.notConverged': 'No water amount was found that gives this.',
-  'problem.unknownRecipe': 'This drink is not in the book any more.',
-  'problem.unknownPot': 'This pot is not in your kitchen any more. Choose another.',
-  'problem.unknownBurner': 'This ring is not in your kitchen any more. Choose another.',
-  'problem.unsuitableMethod': 'This drink is not made that way.',
-  'problem.neverBoils':
-    'The {burner} cannot bring this to the boil: it stops near {temp}. Use a stronger ring, or make less.',
-  'problem.neverCools': 'It does not get down to {temp} that way. Use the ice bath or the fridge.',
-  'problem.allHeld': 'The plants would hold all the drink. Use more water, or press harder.',
-  'problem.boiledDry': 'It would boil dry.',
-  'problem.neverDown':
-    'It does not boil down to {litres} in a day. Take the lid off, use a stronger ring, or stop earlier.',
-  'problem.emptyVessel': 'There is nothing in the {vessel} at this step.',
-  'problem.measuredTooMuch': '{value} is more than the {vessel} holds ({capacity}).',
-  'problem.moreThanMade':
-    '{value} is more than this batch can have given: about {expected} was expected. Count again.',
-  'problem.badReading': 'That reading cannot be true here.',
-  'problem.brixWithAlcohol': 'A refractometer reads wrong with alcohol in the drink.',
-  'problem.cannotJuice': 'There is no telling how much juice that gives.',
-  'problem.cannotSour': 'With that it cannot be made so sour.',
-  'problem.unknownStep': 'This batch has no such step.',
-  'problem.badAmount': 'That amount cannot be right.',
-  'problem.unknownItem': 'This ingredient is not known.',
-  'problem.unknownVessel': 'This pot or jug is not part of the batch.',
 
   // notes of the trace
   'note.heat.pace':
@@ -317,61 +121,9 @@ export const EN = {
   'note.blend.foam':
     'The foam on top stands for about {minutes}: let it settle or skim it off. It is air and is not counted.',
   'note.cool.ice': 'About {iceKg} of ice.',
-
-  // keeping
-  'keep.class.heated': 'All of it was heated: {days} sealed, {open} once open.',
-  'keep.class.rawAdded': 'Heated, with raw juice or water added after: {days} sealed, {open} once open.',
-  'keep.class.raw': 'Never heated through: {days} sealed, {open} once open.',
-  'keep.acid.shown.meter': 'Acid: your meter read pH {pH} (up to 4.2 counts).',
-  'keep.acid.shown.strip': 'Acid: your strip read pH {pH} (up to 3.8 counts).',
-  'keep.acid.shown.estimate': 'Acid: estimated at pH {pH} (an estimate counts up to 3.3).',
-  'keep.acid.notShown.meter': 'Not shown to be acid: your meter read pH {pH} (over 4.2).',
-  'keep.acid.notShown.strip': 'Not shown to be acid: your strip read pH {pH} (over 3.8).',
-  'keep.acid.notShown.estimate':
-    'Not shown to be acid: estimated at pH {pH} (over 3.3). A pH reading could show it.',
-  'keep.acid.none': 'Not shown to be acid: too little acid to estimate.',
-  'keep.acid.unknown':
-    'Not shown to be acid: something of your own is in it that nobody knows the acid of. A pH meter would tell.',
-  'keep.rules.newer':
-    'This version counts more against it than the one it was filled under. The earlier date counts.',
-  'keep.warmSteep': 'Warm for {hours} while not shown to be acid (at most {limitH}). Throw it out.',
-  'keep.firstStageMissed':
-    '{hours} between 60 and 21 °C, not shown to be acid (at most {limitH}). Throw it out; under 4 h it may be boiled once more and cooled in ice.',
-  'keep.mayBoilAgain':
-    'It is under {hours} since it was hot: boil it once more, five minutes, and cool it in ice at once.',
-  'keep.secondStageMissed':
-    '{hours} between 21 and 5 °C, not shown to be acid (at most {limitH}). Throw it out.',
-  'keep.preserve.vinegar': 'Enough vinegar and sugar to preserve: {days} sealed, {open} once open.',
-  'keep.preserve.strongSpirit': '20 % alcohol or more: {days} sealed, {open} once open.',
-  'keep.preserve.mildSpirit': '10 % alcohol or more, acid and heated: {days} sealed, {open} once open.',
-  'keep.limit.garlic': 'Raw garlic in it: at most {days}.',
-  'keep.limit.milk': 'Coconut or milk in it: at most {days}.',
-  'keep.cap.clean': 'Bottles clean but not sterilised: at most {days}.',
-  'keep.cut.slowCooling': '{hours} between 60 and 21 °C: {days} less.',
-  'keep.cut.stoodWarm': 'It stood warm for {hours} before it was cold: {days} less.',
-  'keep.life.warm': 'Warm hours have cost {days}.',
-  'keep.life.cooling': 'Filled warm: {hours} of cooling in the bottle cost {days}.',
-  'keep.limit.live': 'A live starter in it: at most {days} sealed, {open} once open, let off every day.',
-  'keep.life.fridge': 'A fridge that was too warm has cost {days}.',
-  'keep.life.gap': 'For {hours} nobody read the fridge: taken as {tempC} or as warm as before or after.',
-  'keep.life.frozen': 'Frozen: its clock stands, {days} in the freezer run instead.',
-  'keep.life.thawed': 'It was thawed: {days} at most from then.',
-  'keep.life.signs': 'What was seen when it was looked at: throw it out.',
-  'keep.own.shorter': 'Your own rule for this drink: {days}.',
-  'keep.own.longer': 'My own rule: {days}, longer than Big Ladle would give. The caution stays.',
-  'keep.life.opened': 'Opened: {days} from then.',
-  'keep.life.hot': 'It stood above 40 °C for more than an hour. Throw it out.',
-  'keep.life.table': '{hours} out of the cold, not shown to be acid (at most {limitH}). Throw it out.',
-  'keep.life.tableNow': '{hours} out of the cold, not shown to be acid: drink it now.',
   'verdict.drinkToday': 'drink today',
   'verdict.pastDay': 'past {day}',
   'verdict.throwOut': 'throw out',
-
-  // guidance
-  'severity.danger': 'Danger',
-  'severity.caution': 'Take care',
-  'severity.check': 'Check',
-  'severity.hint': 'Hint',
 
   // fields
   'field.name': 'Give it a name of up to 60 letters.',
@@ -383,79 +135,10 @@ export const EN = {
   'field.unknownLot': 'A step of a lot that the drink is not divided into.',
   'field.unique': 'Two of them have the same name tag.',
   'field.other': 'Check this.',
-
-  // materials
-  'material.stainless': 'stainless steel',
-  'material.enamel': 'enamel',
-  'material.aluminium': 'bare aluminium',
-  'material.castIron': 'bare cast iron',
-  'material.copper': 'bare copper',
-  'material.glass': 'glass',
-  'material.plastic': 'plastic',
-  'material.steel': 'steel',
-  'form.bottle': 'bottle',
-  'form.jar': 'jar',
-  'form.bag': 'bag',
-  'closure.metalLid': 'a metal lid',
-  'closure.plasticLid': 'a plastic lid',
-  'closure.swingTop': 'a swing top',
-  'closure.cork': 'a cork',
-  'closure.zip': 'a zip',
-  'place.fridge': 'fridge shelf',
-  'place.door': 'fridge door',
-  'place.freezer': 'freezer',
-  'place.counter': 'table or worktop',
-  'place.cellar': 'cellar',
-  'burner.gas': 'gas',
-  'burner.electric': 'electric',
-  'burner.induction': 'induction',
-
-  // said in several places
-  'common.leftovers': 'Leftovers',
-  'common.labelsForThem': 'Labels for them',
-  'common.undo': 'Undo',
-  'common.of': '{score} of 5',
-  'common.takeIt': 'Take it',
-  'common.stop': 'Stop',
   'common.notStored': 'Not stored: {detail}',
-  'common.howMuch': 'How much',
-  'common.itIsIn': 'It is in',
-  'common.or': ' or ',
-  'common.itIs': 'It is',
-  'common.refractometer': 'Refractometer',
-  'common.whoIsToBe': 'Who is to be told',
-  'common.pot': 'Pot',
   'common.startBy': 'start by {start}',
-  'common.keepIt': 'Keep it',
-  'common.days': 'days',
-  'common.inBottles': 'In bottles',
-  'common.coldShelf': 'Cold shelf',
-  'common.hoursSinceTheStart': 'hours since the start',
-  'common.intoTheCalendar': 'Into the calendar',
-  'common.print': 'Print',
-  'common.where': 'Where',
-  'common.aGlass': 'A glass',
-  'common.gG': 'g/100 g',
-  'common.inAll': 'in all',
   'common.now': 'now',
-  'common.of2': '{volume} of {item}',
-  'common.byTaste': ', by taste',
-  'common.inBottles2': 'in bottles',
-  'common.remove': 'Remove {name}',
-  'common.remove2': 'Remove',
-  'common.itsName': 'Its name',
-  'common.whatGoesIn': 'What goes in',
-  'common.leaveIt': 'Leave it',
-  'common.whatToDo': 'What to do',
   'common.theKitchenServerDoes': 'The kitchen server does not answer.',
-  'common.kitchen': 'Kitchen',
-  'common.bottles': 'Bottles',
-  'common.room': 'Room',
-  'common.whatYouCallIt': 'What you call it',
-  'common.widthInsideCm': 'Width inside, cm',
-  'common.heightInsideCm': 'Height inside, cm',
-  'common.itIsMadeOf': 'It is made of',
-  'common.itHasALid': 'It has a lid',
   'common.toTheStove': 'To the stove',
   'common.beginABatch': 'Start a drink',
   'common.coldShelf2': 'cold shelf',
@@ -468,20 +151,6 @@ export const EN = {
   // alarmQueue
   'alarmQueue.of': '{at} of {count}',
   'alarmQueue.heard': 'OK',
-
-  // dial
-  'dial.byTaps': '{name}, by taps',
-  'dial.asExpected': 'as expected, {at}',
-
-  // enterCode
-  'enterCode.aDevice': 'A device',
-  'enterCode.comeIntoTheKitchen': 'Come into the kitchen',
-  'enterCode.onTheMachineThat':
-    'On the machine that Big Ladle runs on, open Kitchen: the code stands under Other devices. What you have said here meanwhile is kept.',
-  'enterCode.codeOfSixFigures': 'Code of six figures',
-  'enterCode.whatToCallThis': 'What to call this device',
-  'enterCode.phoneOnTheTiles': 'Phone on the tiles',
-  'enterCode.letMeIn': 'Let me in',
 
   // errorBoundary
   'errorBoundary.thisScreenBroke': 'This screen broke',
@@ -497,12 +166,6 @@ export const EN = {
   'frame.big': 'Big',
   'frame.ladle': 'Ladle',
 
-  // lineChart
-  'lineChart.after': 'after {at} {xUnit}',
-
-  // lotMarks
-  'lotMarks.saySoFirst': 'Health warnings',
-
   // notices
   'notices.theKitchenServerDoes':
     '{who, select, foreign {What answers here is not Big Ladle: a network that wants a sign-in, perhaps, or another program.} said {{detail}} other {The kitchen server does not answer.}} Clocks run on{waitingSome, select, true {; {waiting} {waitingCount, plural, one {entry waits} other {entries wait}} here and will be sent.} other {.}}',
@@ -516,33 +179,11 @@ export const EN = {
   'unreadable.title': '{count, plural, one {A batch cannot be read} other {Some batches cannot be read}}',
   'unreadable.look': 'What can be done',
   'unreadable.others': 'The others are as they were.',
-  'unreadable.outOfSight': 'Out of sight',
-
-  // stageLine
-  'stageLine.stagesOfThisBatch': 'Stages of this batch',
-
-  // strongToday
-  'strongToday.ofOfAModerate': '{mass} of {what}, {share} of a moderate day',
-  'strongToday.pouredTodayInAll': 'Poured today, in all what {sharesText} gives for one person. {defer}',
 
   'common.clockForwards':
     'The kitchen’s clock is {by} further than a moment ago: it was set, or the machine slept. Clocks here go by it; look at what is on the stove.',
   'common.clockBack':
     'The kitchen’s clock was set back by {by}. Clocks here go by it; what was entered before keeps its time. Look at what is on the stove.',
-
-  // takeArchive
-  'takeArchive.lookingOver': 'Looking it over …',
-  'takeArchive.gettingReady': 'Getting it ready …',
-  'takeArchive.takingIn': 'Taking it in …',
-  'takeArchive.progress': 'How far it has come',
-  'takeArchive.theKitchenServerDoes': 'The kitchen server does not answer. Nothing was taken in.',
-
-  // textOut
-  'textOut.isCopiedAsText': '{what} is copied as text.',
-  'textOut.thisBrowserDoesNot': 'This browser does not let the page copy. Save it as text instead.',
-  'textOut.copyAsText': 'Copy as text',
-  'textOut.saveAsText': 'Save as text',
-  'textOut.asText': '{what} as text',
 
   // alarms
   'alarms.now': '{label}: now.',
@@ -580,32 +221,11 @@ export const EN = {
   'stepWords.bowl': 'Bowl',
   'stepWords.jug': 'Jug',
   'stepWords.aside': 'Put aside',
-  'lanes.title': 'The way of this drink',
-  'lanes.about': 'Height is litres, colour is the drink, hatching is fruit and flowers.',
-  'lanes.inWords': 'The same in words',
-  'lanes.thrown': 'thrown away',
-  'lanes.bottles': 'bottles',
-  'lanes.over': '{litres} to {to}',
-  'lanes.solidsOver': '{list} to {to}',
-  'lanes.solidsThrown': '{list}: thrown away',
-  'lanes.liquorThrown': '{litres} poured away',
-  'lanes.stands': '{vessel}, {litres}',
-  'lanes.tooFull': 'too full',
-
-  // spoon
-  'spoon.expectedColourInA': 'Expected colour in a white spoon {spoon}, in a glass {glass}',
-
-  // saveKitchen
-  'saveKitchen.theKitchenWasChanged':
-    'The kitchen was changed in another window just now. Here is how it stands; enter your change again.',
-  'saveKitchen.theKitchenServerDoes':
-    'The kitchen server does not answer. Your change was not stored: try again.',
 
   // ui
   'ui.theKitchenServerDoes':
     'The kitchen server does not answer. What you entered here is kept; it goes on by itself when the server is back.',
   'ui.tryAgain': 'Try again',
-  'dial.step': '{name} {step} {less, select, true {less} other {more}}',
   'frame.stove': 'Stove',
   'frame.drinks': 'Drinks',
   'frame.shopping': 'Shopping',
@@ -617,23 +237,7 @@ export const EN = {
 
   // counted things
   'count.bottles': '{count, plural, one {# bottle} other {# bottles}}',
-  'count.portions': '{count, plural, one {# portion} other {# portions}}',
   'unit.bottles': '{count, plural, one {bottle} other {bottles}}',
-
-  // in what alcohol is counted
-  'alcoholUnit.g8': 'United Kingdom, unit of 8 g',
-  'alcoholUnit.g10': 'Australia, France, Ireland, Spain and others, 10 g',
-  'alcoholUnit.g12': 'Denmark, Germany, Italy, South Africa and others, 12 g',
-  'alcoholUnit.g13': 'Canada, 13.45 g',
-  'alcoholUnit.g14': 'United States, 14 g',
-  'alcoholUnit.g20': 'Japan, 20 g',
-
-  // lists to choose from
-  'pick.open': 'Open',
-  'pick.close': 'Close',
-  'pick.clear': 'Clear',
-  'pick.nothing': 'Nothing like that',
-  'pick.loading': 'One moment …',
 
   // colours
   'colour.blackRed': 'almost black, with red',
@@ -655,11 +259,6 @@ export const EN = {
   'frame.find': 'Find (/)',
   'frame.help': 'Help (?)',
   'help.what': 'What is this?',
-
-  // what goes with what
-  'goesWith.title': 'What goes with what',
-  'goesWith.try': 'Try on a cup before you buy much of it.',
-  'goesWith.sour': 'soured with {list}',
-  'goesWith.sweet': 'sweetened with {list}',
-  'goesWith.flavour': 'and {list}',
+  'common.pot': 'Pot',
+  'common.bottles': 'Bottles',
 } as const satisfies Record<string, string>;

@@ -1,3 +1,4 @@
+import '../../../words/places/pages.ts';
 import { type BalanceBinding, candidateOf, LESS_WATER } from '@big-ladle/core/balance';
 import { EMPTY_KITCHEN, type Kitchen } from '@big-ladle/core/documents';
 import { SHIPPED_TABLES } from '@big-ladle/core/tables';

@@ -2,7 +2,7 @@ import '../../../words/places/batch.ts';
 import { furtherHours, type StandingRow, standingSteps } from '@big-ladle/core/compare';
 import Box from '@mui/material/Box';
 import { useMemo, useState } from 'react';
-import { stepName } from '../../../shared/batch/stepWords.ts';
+import { stepName } from '../../../shared/batch/stepNames.ts';
 import { Fold } from '../../../shared/Fold.tsx';
 import { Row } from '../../../shared/ui.tsx';
 import { role } from '../../../theme/theme.ts';

@@ -3,7 +3,8 @@ import { type BottleLife, keepDate, wouldKeepLonger } from '@big-ladle/core/keep
 import Box from '@mui/material/Box';
 import { Figure, Panel } from '../../../shared/ui.tsx';
 import { role } from '../../../theme/theme.ts';
-import { celsius, say, sayDate, sayReason } from '../../../words/say.ts';
+import { sayReason } from '../../../words/coreWords.ts';
+import { celsius, say, sayDate } from '../../../words/say.ts';
 import { keepingInput } from '../figures.ts';
 import type { PanelInput } from './input.ts';
 

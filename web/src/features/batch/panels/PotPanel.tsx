@@ -3,7 +3,7 @@ import type { Kitchen } from '@big-ladle/core/documents';
 import { POT, type Program, potAt, potCapacityMl, standsSideBySide } from '@big-ladle/core/program';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import { vesselName } from '../../../shared/batch/stepWords.ts';
+import { vesselName } from '../../../shared/batch/stepNames.ts';
 import { VesselDrawing } from '../../../shared/drawings/VesselDrawing.tsx';
 import { Panel } from '../../../shared/ui.tsx';
 import { role } from '../../../theme/theme.ts';

@@ -5,7 +5,7 @@ import { finishedLiquor, type Program, TUB } from '@big-ladle/core/program';
 import type { MarkerId } from '@big-ladle/core/tables';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import { stepName } from '../../../shared/batch/stepWords.ts';
+import { stepName } from '../../../shared/batch/stepNames.ts';
 import { Panel, Row } from '../../../shared/ui.tsx';
 import { role } from '../../../theme/theme.ts';
 import { sayItem } from '../../../words/names.ts';

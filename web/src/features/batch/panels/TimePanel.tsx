@@ -3,7 +3,7 @@ import type { Kitchen } from '@big-ladle/core/documents';
 import type { Schedule, Timetable } from '@big-ladle/core/plan';
 import type { Program } from '@big-ladle/core/program';
 import Box from '@mui/material/Box';
-import { stepName } from '../../../shared/batch/stepWords.ts';
+import { stepName } from '../../../shared/batch/stepNames.ts';
 import { Fold } from '../../../shared/Fold.tsx';
 import { Panel, Row } from '../../../shared/ui.tsx';
 import { role } from '../../../theme/theme.ts';

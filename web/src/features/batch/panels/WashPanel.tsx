@@ -2,7 +2,7 @@ import '../../../words/places/batch.ts';
 import { bowlsOf } from '@big-ladle/core/compare';
 import Box from '@mui/material/Box';
 import { itemIdOf } from '../../../shared/batch/liquorColour.ts';
-import { stepName } from '../../../shared/batch/stepWords.ts';
+import { stepName } from '../../../shared/batch/stepNames.ts';
 import { Panel, Row } from '../../../shared/ui.tsx';
 import { role } from '../../../theme/theme.ts';
 import { sayItem } from '../../../words/names.ts';

@@ -3,7 +3,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { batchTime } from '../../../shared/batch/state.ts';
-import { stepName } from '../../../shared/batch/stepWords.ts';
+import { stepName } from '../../../shared/batch/stepNames.ts';
 import { QuantityField } from '../../../shared/QuantityField.tsx';
 import { thumb } from '../../../theme/theme.ts';
 import { say } from '../../../words/say.ts';

@@ -5,7 +5,7 @@ import { callingNow, useAlarmState } from '../../../shared/alarms.ts';
 import { clocksOf, type RunningClock } from '../../../shared/batch/clocks.ts';
 import { momentsOf } from '../../../shared/batch/moments.ts';
 import { type BatchState, batchTime, useBoard } from '../../../shared/batch/state.ts';
-import { placeName, stepName } from '../../../shared/batch/stepWords.ts';
+import { placeName, stepName } from '../../../shared/batch/stepNames.ts';
 import { useStoveKeys } from '../../../shared/signals.ts';
 import { undoOf } from '../../../shared/undo.ts';
 import { sayDrink } from '../../../words/names.ts';

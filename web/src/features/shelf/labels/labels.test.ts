@@ -1,3 +1,4 @@
+import '../../../words/places/pages.ts';
 import { EMPTY_KITCHEN } from '@big-ladle/core/documents';
 import { keepingOfMix, lifeOf, surroundingsOf } from '@big-ladle/core/keeping';
 import { foldItem } from '@big-ladle/core/log';

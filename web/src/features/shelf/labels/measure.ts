@@ -5,6 +5,9 @@ import type { Measure } from './layout.ts';
 
 export const FONT = '"Atkinson Hyperlegible Next", system-ui, sans-serif';
 
+/** The usual letters and the rest come in files of their own. */
+const ONE_OF_EACH = 'aé';
+
 /** Widths by the font that is shipped, which the PDF carries as well. */
 function measureWith(context: CanvasRenderingContext2D): Measure {
   return (text, sizeMm, bold) => {
@@ -19,7 +22,7 @@ export function useMeasure(): Measure | null {
   useEffect(() => {
     const context = document.createElement('canvas').getContext('2d');
     if (!context) return;
-    void Promise.all([document.fonts.load(`400 20px ${FONT}`), document.fonts.load(`700 20px ${FONT}`)])
+    void Promise.all([400, 700].map((weight) => document.fonts.load(`${weight} 20px ${FONT}`, ONE_OF_EACH)))
       .catch(() => undefined)
       .then(() => setMeasure(() => measureWith(context)));
   }, []);

@@ -6,7 +6,8 @@ import { isWater, saysAlcohol, traitsOf } from '@big-ladle/core/program';
 import type { BottleItem, LeftoverItem, LeftoverLife } from '@big-ladle/core/shelf';
 import { TAP_WATER_ID, type Tables } from '@big-ladle/core/tables';
 import { DAY_MS } from '@big-ladle/core/units';
-import { sayDrink, sayDrinkOf, sayItem, sayPlain } from '../../../words/names.ts';
+import { sayDrink, sayDrinkOf, sayItem } from '../../../words/names.ts';
+import { sayPlain } from '../../../words/plainNames.ts';
 import { dayOf, days, grams, num, say, sayCode } from '../../../words/say.ts';
 import type { LabelText } from './layout.ts';
 
