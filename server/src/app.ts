@@ -56,7 +56,8 @@ function serveAssets(app: Express, webDir: string): void {
           (res as Response).set({ ...NO_PAGE, 'Content-Security-Policy': "default-src 'self'" }),
       },
     }),
-    (req, _res, next) => next(new HttpProblem('noSuchPlace', { params: { path: req.originalUrl.slice(0, 120) } })),
+    (req, _res, next) =>
+      next(new HttpProblem('noSuchPlace', { params: { path: req.originalUrl.slice(0, 120) } })),
   );
 }
 

@@ -29,10 +29,11 @@ export function awayWindows(
   const first = new TZDate(fromMs - DAY_MS, zone);
   const windows: AwayWindow[] = [];
   const days = Math.min(MOST_DAYS, Math.ceil((toMs - fromMs) / DAY_MS) + 2);
+  const [year, month, day] = [first.getFullYear(), first.getMonth(), first.getDate()];
   for (let d = 0; d <= days; d++) {
-    const at = (minutes: number): number =>
-      new TZDate(first.getFullYear(), first.getMonth(), first.getDate() + d, 0, minutes, zone).getTime();
-    const weekday = new TZDate(first.getFullYear(), first.getMonth(), first.getDate() + d, 12, zone).getDay();
+    // A moment in a zone is dear to work out: only for the days that are asked for.
+    const at = (minutes: number): number => new TZDate(year, month, day + d, 0, minutes, zone).getTime();
+    const weekday = new Date(Date.UTC(year, month, day + d)).getUTCDay();
     for (const hours of away) {
       if (!hours.days.includes(weekday) || hours.fromMin === hours.toMin) continue;
       // Past midnight: until that minute of the next day.

@@ -4,7 +4,7 @@ import type { Program } from '@big-ladle/core/program';
 import type { Tables } from '@big-ladle/core/tables';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { useKeepStock, useStock } from '../../shared/book.ts';
 import { Fold } from '../../shared/Fold.tsx';
 import { notify } from '../../shared/notices.ts';
@@ -25,7 +25,7 @@ interface Props {
 }
 
 /** What a batch pours from bottles and jars, against what there is of it: asked before it begins. */
-export function IsThereEnough({ program, dosedG, tables }: Props) {
+export const IsThereEnough = memo(function IsThereEnough({ program, dosedG, tables }: Props) {
   const stock = useStock();
   if (!stock.data) return null;
   const rows = enoughOf(program, dosedG, stock.data.stock, tables);
@@ -50,7 +50,7 @@ export function IsThereEnough({ program, dosedG, tables }: Props) {
       </Fold>
     </Panel>
   );
-}
+});
 
 /** Bottles that are closed, what is left in an open one: together against what is wanted. */
 function Bottles({ row }: { row: Enough }) {

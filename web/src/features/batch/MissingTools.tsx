@@ -3,11 +3,18 @@ import { missingTools } from '@big-ladle/core/compare';
 import type { Kitchen } from '@big-ladle/core/documents';
 import type { Program } from '@big-ladle/core/program';
 import Alert from '@mui/material/Alert';
+import { memo } from 'react';
 import { stepName } from '../../shared/batch/stepNames.ts';
 import { say } from '../../words/say.ts';
 
 /** What a plan wants that this kitchen does not have, with the other way and what it costs. */
-export function MissingTools({ program, kitchen }: { program: Program; kitchen: Kitchen }) {
+export const MissingTools = memo(function MissingTools({
+  program,
+  kitchen,
+}: {
+  program: Program;
+  kitchen: Kitchen;
+}) {
   const missing = missingTools(program, kitchen);
   if (missing.length === 0) return null;
   return (
@@ -24,4 +31,4 @@ export function MissingTools({ program, kitchen }: { program: Program; kitchen: 
       ))}
     </Alert>
   );
-}
+});

@@ -6,7 +6,7 @@ import { openingPlan, standsIn } from '@big-ladle/core/plan';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import { useMutation } from '@tanstack/react-query';
-import { useMemo, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import { Navigate, useNavigate, useParams, useSearchParams } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { ApiError, ask } from '../../shared/api.ts';
@@ -117,6 +117,9 @@ export function NewPlanPage() {
   const recipe = book.book.find((r) => r.id === recipeId);
   const k = kitchen.data?.kitchen;
   const method = recipe?.methods.find((m) => m === search.get('method')) as MethodId | undefined;
+  const key = `${recipeId}:${method ?? ''}`;
+  const { put } = drafts;
+  const onChange = useCallback((next: PlanDoc, from?: PlanDoc) => put(key, next, from), [put, key]);
   const fresh = useMemo(
     () => (recipe && k ? (openingPlan(recipe, k, book.book, book.tables, method)?.plan ?? null) : undefined),
     [recipe, k, book.book, book.tables, method],
@@ -124,7 +127,6 @@ export function NewPlanPage() {
   if (kitchen.isPending || (!recipe && book.isPending)) return <Loading />;
   if (!recipe) return <Navigate to="/drinks" replace />;
   if (kitchen.isError || !k) return <ErrorPanel error={kitchen.error} again={() => void kitchen.refetch()} />;
-  const key = `${recipeId}:${method ?? ''}`;
   if (!fresh) return <Navigate to="/" replace />;
   const draft = drafts.drafts[key];
   const plan = draft && standsIn(draft, k) ? draft : fresh;
@@ -142,7 +144,7 @@ export function NewPlanPage() {
       plan={plan}
       kitchen={k}
       nowMs={nowMs}
-      onChange={(next) => drafts.put(key, next)}
+      onChange={onChange}
       deeds={(firstStepId, risk) => (
         <>
           <Rehearse plan={plan} firstStepId={firstStepId} />
@@ -182,6 +184,15 @@ export function KeptPlan({ batch }: { batch: Batch }) {
   const busy = change.isPending;
   const [theirs, setTheirs] = useState<Batch | null>(null);
   const [base, setBase] = useState(batch.version);
+  const { put } = drafts;
+  const isDraft = drafts.drafts[batch.id] !== undefined;
+  const onChange = useCallback(
+    (next: PlanDoc, from?: PlanDoc) => {
+      if (!isDraft) setBase(batch.version);
+      put(batch.id, next, from);
+    },
+    [put, isDraft, batch.id, batch.version],
+  );
   if (kitchen.isPending) return <Loading />;
   if (kitchen.isError) return <ErrorPanel error={kitchen.error} />;
   const draft = drafts.drafts[batch.id];
@@ -242,10 +253,7 @@ export function KeptPlan({ batch }: { batch: Batch }) {
         plan={plan}
         kitchen={kitchen.data.kitchen}
         nowMs={nowMs}
-        onChange={(next) => {
-          if (!draft) setBase(batch.version);
-          drafts.put(batch.id, next);
-        }}
+        onChange={onChange}
         deeds={(firstStepId, risk) => (
           <>
             <Button

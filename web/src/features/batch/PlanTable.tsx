@@ -35,7 +35,8 @@ export interface PlanTableProps {
   plan: PlanDoc;
   kitchen: Kitchen;
   nowMs: number;
-  onChange: (plan: PlanDoc) => void;
+  /** A change, and the plan that was shown when it was made. Keeps its identity while the plan changes. */
+  onChange: (plan: PlanDoc, from?: PlanDoc) => void;
   /** Deeds of the head: keep, start. The first step is null while the plan does not work out. */
   deeds: (firstStepId: string | null, risk: PlanRisk | null) => ReactNode;
 }
@@ -62,7 +63,8 @@ export function PlanTable({ plan, kitchen: house, nowMs, onChange, deeds }: Plan
   );
 
   const worked = useMadePlan(plan, kitchen, nowMs);
-  const { solved, made, sim, away, placed, farAhead, late, readyAtMs } = worked;
+  const { solved, made, sim, away, placed, farAhead, late, readyAtMs, deferred } = worked;
+  const onLaterChange = useCallback((next: PlanDoc) => onChange(next, deferred), [onChange, deferred]);
   /** What only follows from the plan: it stays as it is while the finger moves. */
   const following = useMemo(() => {
     if (!made) return null;
@@ -111,12 +113,12 @@ export function PlanTable({ plan, kitchen: house, nowMs, onChange, deeds }: Plan
 
       {stage === 'size' && !farAhead && (
         <WaysChoice
-          plan={plan}
+          plan={deferred}
           recipe={recipe}
           kitchen={kitchen}
           nowMs={nowMs}
           setFor={setFor}
-          onChange={onChange}
+          onChange={onLaterChange}
         />
       )}
 

@@ -2,11 +2,15 @@ import { recipeWarnings } from '@big-ladle/core/compare';
 import type { Program } from '@big-ladle/core/program';
 import type { Tables } from '@big-ladle/core/tables';
 import Alert from '@mui/material/Alert';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { PlausibilityQuestions } from '../../shared/PlausibilityQuestions.tsx';
 
 /** Amounts of a plan far outside what is usual. */
-export function PlanWarnings(props: { program: Program; litres: number; tables: Tables }) {
+export const PlanWarnings = memo(function PlanWarnings(props: {
+  program: Program;
+  litres: number;
+  tables: Tables;
+}) {
   const { program, litres, tables } = props;
   const [meant, setMeant] = useState<readonly string[]>([]);
   const slips = recipeWarnings({ lines: program.lines, basisL: litres }, tables).filter(
@@ -18,4 +22,4 @@ export function PlanWarnings(props: { program: Program; litres: number; tables: 
       <PlausibilityQuestions slips={slips} forL={litres} onMeant={(key) => setMeant([...meant, key])} />
     </Alert>
   );
-}
+});

@@ -7,9 +7,10 @@ import { MINUTE_MS } from '@big-ladle/core/units';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
-import { type RefObject, useMemo } from 'react';
+import { memo, type RefObject, useMemo } from 'react';
 import { Link } from 'react-router';
 import { useBook } from '../../shared/book.ts';
+import { useSettled } from '../../shared/useSettled.ts';
 import { heading, role } from '../../theme/theme.ts';
 import { dayWord, duration, litres, moment, num, say } from '../../words/say.ts';
 import { useJob } from '../../workers/useJob.ts';
@@ -18,8 +19,11 @@ import { waysOf, whenOf } from './ways.ts';
 /** More of a cook's own work than this is much for a day, min. */
 const MUCH_WORK_MIN = 150;
 
+/** While a figure is typed the ways are not compared. */
+const SETTLE_MS = 200;
+
 /** The ways of making this drink, as a choice: when it is ready, what it asks of the cook, what is gained. */
-export function WaysChoice(props: {
+export const WaysChoice = memo(function WaysChoice(props: {
   plan: PlanDoc;
   recipe: Recipe;
   kitchen: Kitchen;
@@ -30,22 +34,37 @@ export function WaysChoice(props: {
 }) {
   const { plan, recipe, kitchen, nowMs, setFor, onChange } = props;
   const { own, custom } = useBook();
-  const asked = JSON.stringify([plan.question, plan.potId, plan.burnerId, plan.fills, plan.beside]);
+  const compared = useSettled(plan, SETTLE_MS);
+  const asked = JSON.stringify([
+    compared.question,
+    compared.potId,
+    compared.burnerId,
+    compared.fills,
+    compared.beside,
+  ]);
   // biome-ignore lint/correctness/useExhaustiveDependencies: what was chosen of the ways does not change what they are
   const job = useMemo(
     () =>
       recipe.methods.length > 1
-        ? { kind: 'compareMethods' as const, plan, kitchen, methodIds: recipe.methods }
+        ? { kind: 'compareMethods' as const, plan: compared, kitchen, methodIds: recipe.methods }
         : null,
     [asked, recipe, kitchen],
   );
   const { result } = useJob(job, own, custom);
-  const ways = result ? waysOf(result.answers, plan.choices.methodId) : [];
-  const mine = ways.find((w) => w.row.methodId === plan.choices.methodId);
+  const chosenId = plan.choices.methodId;
+  const ways = useMemo(
+    () =>
+      (result ? waysOf(result.answers, chosenId) : []).map((way) => ({
+        ...way,
+        ...whenOf(way.row, kitchen, nowMs),
+      })),
+    [result, chosenId, kitchen, nowMs],
+  );
+  const mine = ways.find((w) => w.row.methodId === chosenId);
   const half = Math.max(1, Math.round((mine?.row.litres ?? 2) * 5) / 10);
   const twoDays = result?.answers
     .flatMap((a) => (a.ok ? [a.row] : []))
-    .find((row) => row.methodId !== plan.choices.methodId && liesOnTwoDays(row.timeline));
+    .find((row) => row.methodId !== chosenId && liesOnTwoDays(row.timeline));
   /** An hour that was set for the way before goes with it; one that the cook has set stays. */
   const take = (row: MethodRow) => {
     const { startMs, readyMs } = whenOf(row, kitchen, nowMs);
@@ -73,9 +92,8 @@ export function WaysChoice(props: {
         mb: 1.5,
       }}
     >
-      {ways.map(({ row, gains }) => {
-        const chosen = row.methodId === plan.choices.methodId;
-        const { startMs, readyMs } = whenOf(row, kitchen, nowMs);
+      {ways.map(({ row, gains, startMs, readyMs }) => {
+        const chosen = row.methodId === chosenId;
         const takes = duration((readyMs - startMs) / MINUTE_MS);
         return (
           <ButtonBase
@@ -161,4 +179,4 @@ export function WaysChoice(props: {
       )}
     </Box>
   );
-}
+});

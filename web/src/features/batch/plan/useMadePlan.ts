@@ -98,7 +98,7 @@ export function useMadePlan(plan: PlanDoc, kitchen: Kitchen, nowMs: number) {
   );
   const late =
     timetable !== null && plan.readyAtMs !== null && (timetable.startMs < nowMs || placed?.ok === false);
-  return { solved, shown, made, sim, away, placed, timetable, farAhead, late, readyAtMs };
+  return { deferred, solved, shown, made, sim, away, placed, timetable, farAhead, late, readyAtMs };
 }
 
 export type MadePlan = ReturnType<typeof useMadePlan>;
