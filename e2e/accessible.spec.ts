@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import { ALL_RULES, COLOUR_RULES, violations } from './axe.ts';
+import { typeMoment } from './dateFields.ts';
 import { expect, openTool, test } from './fixtures.ts';
 import { stumbles } from './screens.ts';
 import type { KitchenServer } from './server.ts';
@@ -138,7 +139,7 @@ const SCREENS: Screen[] = [
       const soon = new Date((await page.evaluate(() => Date.now())) + 3 * 3_600_000)
         .toISOString()
         .slice(0, 16);
-      await page.getByLabel('Ready by').fill(soon);
+      await typeMoment(page, 'Ready by', soon);
       await expect(page.getByTestId('too-late')).toBeVisible();
     },
   },

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { begun, KITCHEN, planFor } from './begun.ts';
+import { typeMoment, typeTime } from './dateFields.ts';
 import { expect, openTool, test, unfold } from './fixtures.ts';
 
 test('made again with a tap: last time’s lesson stands at its step', async ({ page, server }) => {
@@ -55,7 +56,7 @@ test('start by keeps out of the night; too late says what binds and offers three
   });
   await page.clock.setFixedTime(Date.UTC(2026, 10, 24, 18));
   await page.goto(`${server.url}/new/deep-calyx-ginger?method=shortBoilLongSteep`);
-  await page.getByLabel('Ready by').fill('2026-11-25T12:00');
+  await typeMoment(page, 'Ready by', '2026-11-25T12:00');
   await expect(page.getByTestId('start-by')).toContainText('start by');
   await unfold(page, 'hour-by-hour');
   const calls = await page.getByRole('region', { name: 'When you are needed' }).innerText();
@@ -71,7 +72,7 @@ test('start by keeps out of the night; too late says what binds and offers three
   expect(file).toMatch(/SUMMARY:Bottle \(Deep hibiscus/);
   expect(file.match(/BEGIN:VEVENT/g)!.length).toBeGreaterThan(5);
 
-  await page.getByLabel('Ready by').fill('2026-11-24T22:00');
+  await typeMoment(page, 'Ready by', '2026-11-24T22:00');
   await expect(page.getByTestId('start-by')).toContainText('too late by');
   await expect(page.getByTestId('too-late')).toContainText('What binds is “steep”');
   await expect(page.getByTestId('way-fasterMethod')).toContainText('in time');
@@ -89,8 +90,7 @@ test('hours away are set in the kitchen', async ({ page, server }) => {
   const panel = page.getByRole('region', { name: 'Your hours' });
   await panel.getByRole('button', { name: 'I sleep' }).click();
   await expect(panel.getByTestId('away-hours')).toHaveCount(1);
-  await panel.getByLabel('Asleep from').fill('23:15');
-  await panel.getByLabel('Asleep to').focus();
+  await typeTime(panel, 'Asleep from', '23:15');
   await panel.getByRole('button', { name: 'I am out' }).click();
   await expect(panel.getByTestId('away-hours')).toHaveCount(2);
   await expect

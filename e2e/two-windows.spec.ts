@@ -1,4 +1,5 @@
 import { begun, KITCHEN, planFor } from './begun.ts';
+import { typeMoment } from './dateFields.ts';
 import { atTheClock, expect, test } from './fixtures.ts';
 
 test('two windows on one batch agree without a reload', async ({ page, server, context }) => {
@@ -48,9 +49,7 @@ test('two windows editing one plan: the later sees both and chooses', async ({ p
 test('a plan is kept with its start, and waits on the stove', { tag: '@dates' }, async ({ page, server }) => {
   await server.api('PUT', '/kitchen', { version: 0, kitchen: KITCHEN });
   await page.goto(`${server.url}/new/peel-core-infusion?method=straightBoil`);
-  await page
-    .getByLabel('Ready by')
-    .fill(new Date(server.nowMs() + 3 * 86_400_000).toISOString().slice(0, 16));
+  await typeMoment(page, 'Ready by', new Date(server.nowMs() + 3 * 86_400_000).toISOString().slice(0, 16));
   await page.getByRole('button', { name: 'Save plan' }).click();
   await expect(page.getByRole('button', { name: 'Delete this plan' })).toBeVisible();
   await page.getByRole('link', { name: 'Stove', exact: true }).click();

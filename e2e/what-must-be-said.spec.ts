@@ -3,6 +3,7 @@ import type { Recipe } from '@big-ladle/core/documents';
 import { type Label, SHIPPED_TABLES, withLabels } from '@big-ladle/core/tables';
 import type { Page } from '@playwright/test';
 import { begun, endSteps, KITCHEN, toTheBottles } from './begun.ts';
+import { typeMoment } from './dateFields.ts';
 import { expect, test, unfold } from './fixtures.ts';
 import type { KitchenServer } from './server.ts';
 
@@ -258,6 +259,6 @@ test('a day too far off for what is begun today is said in the plan', async ({ p
   await expect(page.getByTestId('wish-now')).toContainText('L in bottles');
   await expect(page.getByTestId('too-early')).toBeHidden();
   const day = new Date(server.nowMs() + 20 * 86_400_000).toISOString().slice(0, 10);
-  await page.getByLabel('Ready by').fill(`${day}T18:00`);
+  await typeMoment(page, 'Ready by', `${day}T18:00`);
   await expect(page.getByTestId('too-early')).toContainText('past its date on that day');
 });

@@ -7,6 +7,7 @@ import { isLiteralElement } from '@formatjs/icu-messageformat-parser';
 import { IntlMessageFormat } from 'intl-messageformat';
 import type { EN_BATCH } from './en/batch.ts';
 import { EN } from './en/common.ts';
+import type { EN_DATES } from './en/dates.ts';
 import type { EN_DRINKS } from './en/drinks.ts';
 import type { EN_FIND } from './en/find.ts';
 import type { EN_ITEMS } from './en/items.ts';
@@ -32,9 +33,13 @@ export function writeDates(order: DateOrder | undefined): void {
   for (const made of [parsed, numbers, formats]) made.clear();
 }
 
+/** The locale that dates are written in. */
+export const dateLocale = (): string => locale;
+
 export type MessageKey =
   | keyof typeof EN
   | keyof typeof EN_BATCH
+  | keyof typeof EN_DATES
   | keyof typeof EN_DRINKS
   | keyof typeof EN_FIND
   | keyof typeof EN_WAITING

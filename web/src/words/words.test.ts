@@ -17,6 +17,7 @@ import { AUDIENCES, BOIL_LEVELS, CLAIM_ROWS, GUIDANCE_ROWS, SHIPPED_TABLES } fro
 import { afterEach, describe, expect, it } from 'vitest';
 import { EN_BATCH } from './en/batch.ts';
 import { EN as FIRST } from './en/common.ts';
+import { EN_DATES } from './en/dates.ts';
 import { EN_DRINKS } from './en/drinks.ts';
 import { EN_FIND } from './en/find.ts';
 import { EN_ITEMS } from './en/items.ts';
@@ -50,6 +51,7 @@ import { STUMBLES } from './stumbles.ts';
 
 const PLACES: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   batch: EN_BATCH,
+  dates: EN_DATES,
   drinks: EN_DRINKS,
   find: EN_FIND,
   waiting: EN_WAITING,

@@ -4,6 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import { ClockField } from '../../shared/dates/ClockField.tsx';
 import type { SaveKitchen } from '../../shared/saveKitchen.ts';
 import { Panel } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
@@ -15,12 +16,6 @@ const FRESH: Record<AwayHours['kind'], AwayHours> = {
   away: { kind: 'away', days: [1, 2, 3, 4, 5], fromMin: 8 * 60, toMin: 17 * 60 },
 };
 
-const clock = (minutes: number): string =>
-  `${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`;
-const minutesOf = (text: string): number | null => {
-  const match = /^(\d{2}):(\d{2})$/.exec(text);
-  return match ? Number(match[1]) * 60 + Number(match[2]) : null;
-};
 /** The days of a week, beginning with the one that this kitchen begins with. */
 const weekFrom = (first: number): number[] => WEEK.map((day) => (day + first) % 7);
 
@@ -29,27 +24,6 @@ export function AwayPanel({ kitchen, save }: { kitchen: Kitchen; save: SaveKitch
   const { away } = kitchen;
   const put = (index: number, change: Partial<AwayHours>) =>
     void save((k) => ({ away: k.away.map((a, i) => (i === index ? { ...a, ...change } : a)) }));
-  const time = (label: string, value: number, set: (minutes: number) => void) => (
-    <Box
-      component="input"
-      type="time"
-      aria-label={label}
-      defaultValue={clock(value)}
-      onBlur={(e: React.FocusEvent<HTMLInputElement>) => {
-        const minutes = minutesOf(e.target.value);
-        if (minutes !== null && minutes !== value) set(minutes);
-      }}
-      sx={{
-        font: 'inherit',
-        minHeight: 44,
-        px: 1,
-        borderRadius: 1.5,
-        border: `1px solid ${role('line')}`,
-        bgcolor: role('enamel'),
-        color: role('ink'),
-      }}
-    />
-  );
   return (
     <Panel title={say('awayPanel.yourHours')} aside={say('awayPanel.aPlanKeepsOut')}>
       {away.map((hours, index) => {
@@ -62,9 +36,17 @@ export function AwayPanel({ kitchen, save }: { kitchen: Kitchen; save: SaveKitch
             sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap', py: 0.75 }}
           >
             <Box sx={{ minWidth: 64 }}>{name}</Box>
-            {time(say('awayPanel.from', { name }), hours.fromMin, (fromMin) => put(index, { fromMin }))}
+            <ClockField
+              label={say('awayPanel.from', { name })}
+              minutes={hours.fromMin}
+              onCommit={(fromMin) => put(index, { fromMin })}
+            />
             <span>{say('awayPanel.to')}</span>
-            {time(say('awayPanel.to2', { name }), hours.toMin, (toMin) => put(index, { toMin }))}
+            <ClockField
+              label={say('awayPanel.to2', { name })}
+              minutes={hours.toMin}
+              onCommit={(toMin) => put(index, { toMin })}
+            />
             <ToggleButtonGroup
               size="small"
               value={[...hours.days]}

@@ -1,11 +1,11 @@
 import '../../../words/places/batch.ts';
-import { type Kitchen, PLAN_AHEAD_MS, type PlanDoc } from '@big-ladle/core/documents';
+import type { Kitchen, PlanDoc } from '@big-ladle/core/documents';
 import Box from '@mui/material/Box';
-import { fromLocalField, toLocalField } from '../../../shared/zone.ts';
+import { MomentField } from '../../../shared/dates/MomentField.tsx';
 import { role } from '../../../theme/theme.ts';
 import { duration, litres, moment, say } from '../../../words/say.ts';
 import { PotsAndRings } from '../PotsAndRings.tsx';
-import { sentenceField } from '../sentenceField.ts';
+import { inSentence } from '../sentenceField.ts';
 import type { MadePlan } from './useMadePlan.ts';
 
 /** "I want 9 L in bottles, in the blue pot on the gas ring, ready by …": the plan in one sentence that is filled in. */
@@ -29,17 +29,14 @@ export function PlanSentence(props: {
       <PotsAndRings plan={plan} kitchen={kitchen} onChange={onChange} />
       <span>
         {say('planTable.readyBy')}{' '}
-        <Box
-          component="input"
-          type="datetime-local"
-          aria-label={say('planTable.readyBy2')}
-          value={plan.readyAtMs === null ? '' : toLocalField(plan.readyAtMs, kitchen.zone)}
-          aria-invalid={farAhead}
-          max={toLocalField(nowMs + PLAN_AHEAD_MS, kitchen.zone)}
-          onChange={(e: React.ChangeEvent<HTMLInputElement>) =>
-            onChange({ ...plan, readyAtMs: fromLocalField(e.target.value, kitchen.zone) })
-          }
-          sx={sentenceField}
+        <MomentField
+          label={say('planTable.readyBy2')}
+          ms={plan.readyAtMs}
+          kitchen={kitchen}
+          nowMs={nowMs}
+          invalid={farAhead}
+          onChange={(readyAtMs) => onChange({ ...plan, readyAtMs })}
+          sx={inSentence}
         />
       </span>
       {farAhead && (
