@@ -178,6 +178,8 @@ export function emitStep(
         ...(step.portionMl === undefined ? {} : { portionMl: step.portionMl }),
       });
       return;
+    default:
+      step.kind satisfies never;
   }
 }
 

@@ -187,6 +187,8 @@ function placeStep(placed: PlacedStep[], step: RecipeStep, s: Stream, heatedIn: 
     case 'freeze':
       put([here], [s.bottles]);
       break;
+    default:
+      step.kind satisfies never;
   }
 }
 

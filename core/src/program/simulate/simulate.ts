@@ -94,6 +94,8 @@ function runStep(sim: SimState, step: Step, run: StepRun): void {
     case 'split':
       splitStep(sim, step, run);
       return;
+    default:
+      step satisfies never;
   }
 }
 

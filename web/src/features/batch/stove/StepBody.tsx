@@ -91,7 +91,7 @@ export function StepBody(props: { stove: Stove; step: Step; spoonNow: ReturnType
       {!TELLS_ITSELF.has(step.kind) && step.lines.length > 0 && <StepAmounts live={live} step={step} />}
       <PartsAsTheyAre live={live} />
       <Squeeze live={live} />
-      <LotStir key={step.id} live={live} />
+      <LotStir key={`stir-${step.id}`} live={live} />
       <Washing key={`washing-${step.id}`} live={live} step={step} />
       {FORMS[step.kind]?.(stove, step)}
       {notes.map((note) => (
