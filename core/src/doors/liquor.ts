@@ -6,6 +6,7 @@ export {
   brix,
   type Composition,
   EMPTY,
+  heatGPerL,
   markerGPerL,
   massG,
   ofLiquid,

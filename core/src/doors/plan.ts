@@ -1,5 +1,6 @@
 /** From a wish to a program with its hours: solved, placed, drawn as lanes; and work for a worker. */
 export { type Job, type JobBook, type JobResult, runJob } from '../jobs/run.ts';
+export { boilingPointC } from '../physics/heat.ts';
 export { findAlternatives, type WayOut } from '../plan/alternatives.ts';
 export { besideWays, standsIn, withBeside, withoutClash } from '../plan/beside.ts';
 export {

@@ -19,10 +19,12 @@ export {
   BOIL_LEVEL_IDS,
   BOIL_LEVELS,
   type BurnerKind,
+  DAILY_FREE_SUGAR_G,
   ICE_IN_GLASS_G,
   type IceInGlass,
   iceShare,
   LIDS,
+  WHOLE_SPICE_EXPONENT,
 } from '../tables/constants.ts';
 export { CUT_ROWS, isCut } from '../tables/cuts.ts';
 export { FAMILY_ROWS } from '../tables/families.ts';

@@ -1,3 +1,4 @@
+import { CHILLI_AS_GINGER } from '../tables/constants.ts';
 import type { LiquidRow, MarkerId, SweetenerRow } from '../tables/types.ts';
 
 /**
@@ -192,6 +193,10 @@ export function abvPct(c: Composition): number {
 
 /** kcal by the general factors: 4 per g of sugar, 7 of alcohol, 9 of fat. Source: general energy factors for food labels. */
 export const kcalOf = (c: Composition): number => 4 * c.sugarG + 7 * c.ethanolG + 9 * c.fatG;
+
+/** How hot a drink is, as g of fresh ginger per litre. */
+export const heatGPerL = (c: Composition): number =>
+  markerGPerL(c, 'ginger') + CHILLI_AS_GINGER * markerGPerL(c, 'chilli');
 
 /** g of a marker per litre. */
 export function markerGPerL(c: Composition, marker: MarkerId): number {

@@ -1,6 +1,6 @@
 import type * as v from 'valibot';
 import { WATER_20_G_PER_ML } from '../liquor/composition.ts';
-import { minutes } from '../program/compile/usual.ts';
+import { COLD_C, minutes } from '../program/compile/usual.ts';
 import type { StepId } from '../program/model/ids.ts';
 import { lotBottles, lotVessel, lotVessels } from '../program/model/lots.ts';
 import type { EffectiveProgram, PlannedProgram, Program } from '../program/model/program.ts';
@@ -10,8 +10,6 @@ import { TAP_WATER_ID } from '../tables/choices.ts';
 import type { Entry } from './entry.ts';
 import type * as bodies from './events/bodies.ts';
 
-/** Liquor that was to be cold when it was strained is brought to this before it goes on, °C. */
-const COLD_C = 5;
 const FILL_MIN = 4;
 
 /** The straining that comes next after a step, and what lies between and is left out. */
@@ -101,7 +99,8 @@ export function withEarlyStraining(
       to: [tub],
       place: 'iceBath',
       lid: 'off',
-      until: { kind: 'temp', targetC: COLD_C },
+      // As whatever may not be sour enough.
+      until: { kind: 'temp', targetC: COLD_C.other },
       attention: 'watched',
     });
   return {

@@ -1,5 +1,6 @@
 import { TZDate } from '@date-fns/tz';
 import type { AwayHours } from '../documents/kitchen.ts';
+import { COLD_C } from '../program/compile/usual.ts';
 import type { StepId } from '../program/model/ids.ts';
 import type { Program } from '../program/model/program.ts';
 import type { Simulation, TraceEntry } from '../program/model/simulation.ts';
@@ -47,7 +48,6 @@ export function awayWindows(
 
 /** What is cold may wait in the fridge for so long before it goes on. */
 const COLD_WAIT_MIN = 12 * 60;
-const COLD_C = 8;
 
 /** By how much an unattended step may grow without harm, minutes. */
 function slackOf(step: Step): number {
@@ -62,7 +62,7 @@ const waitsCold = (step: Step, entry: TraceEntry): boolean =>
   step.kind === 'cool' &&
   step.until.kind === 'temp' &&
   step.until.targetC !== null &&
-  step.until.targetC <= COLD_C;
+  step.until.targetC <= COLD_C.sour;
 
 /** Steps that follow on directly and want the cook, with what may lie before them. */
 interface Sitting {

@@ -4,6 +4,10 @@ import type { FoamClass } from './types.ts';
 export const HEAT_CAPACITY_J = 4186;
 /** Latent heat of boiling water at 100 °C, J/g. */
 export const LATENT_J_PER_G = 2257;
+/** Dried chilli is as hot as so many times its weight of fresh ginger. Source: set by taste, of medium chillies. */
+export const CHILLI_AS_GINGER = 60;
+/** Whole spices run ahead in a big pot: their grams grow with this power of the litres. Source: general kitchen practice. */
+export const WHOLE_SPICE_EXPONENT = 0.85;
 export const GAS_CONSTANT = 8.314;
 /** Steel and enamel take 0.12 of the heat that the same mass of water takes. */
 export const STEEL_HEAT_SHARE = 0.12;

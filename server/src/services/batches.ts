@@ -1,16 +1,15 @@
-import { withCustom } from '@big-ladle/core/book';
 import type { Batch, BatchDoc, BodyOf, Pins, Rehearsal, ROUTES } from '@big-ladle/core/contract';
 import { isTooFarAhead, type Kitchen, type PlanDoc } from '@big-ladle/core/documents';
 import { type LogEvent, rehearsalNow } from '@big-ladle/core/log';
 import { solvePlanDoc } from '@big-ladle/core/plan';
 import type { Program } from '@big-ladle/core/program';
-import { joinedRows, type PinnedRows, pinRows, SHIPPED_TABLES, withLabels } from '@big-ladle/core/tables';
+import { joinedRows, type PinnedRows, pinRows, SHIPPED_TABLES } from '@big-ladle/core/tables';
 import type { Db } from '../db/db.ts';
 import { batchToRow, readKitchen } from '../db/rows.ts';
 import type { Outcome } from '../outcome.ts';
 import { HttpProblem, notFound } from '../problems.ts';
 import type { StoredEvent } from '../stream.ts';
-import { rowsOfOwn, wholeBook } from './book.ts';
+import { rowsOfOwn, tablesWith, wholeBook } from './book.ts';
 import { storeEvents } from './events.ts';
 import { batchOf, eventsOf, streamKindOf } from './streams.ts';
 
@@ -143,7 +142,7 @@ export const itemsToPin = (program: Program, kitchen: Pick<Kitchen, 'labels'>): 
 async function pinsFor(trx: Db, plan: PlanDoc): Promise<Pins> {
   const { kitchen } = await readKitchen(trx);
   const own = await rowsOfOwn(trx);
-  const tables = withLabels(withCustom(SHIPPED_TABLES, own), kitchen.labels);
+  const tables = tablesWith(own, kitchen);
   const solved = solvePlanDoc(plan, await wholeBook(trx), kitchen, tables);
   if (!solved.ok) {
     throw new HttpProblem('cannotStart', { problem: solved.problem });

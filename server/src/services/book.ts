@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { BOOK, ownRows, withCustom } from '@big-ladle/core/book';
 import type { RecipeVersion } from '@big-ladle/core/contract';
-import type { CustomFacts, OwnRecipe, Recipe, StockRow } from '@big-ladle/core/documents';
+import type { CustomFacts, Kitchen, OwnRecipe, Recipe, StockRow } from '@big-ladle/core/documents';
 import { type PinnedRows, SHIPPED_TABLES, type Tables, withLabels } from '@big-ladle/core/tables';
 import type { Db } from '../db/db.ts';
 import { readKitchen } from '../db/rows.ts';
@@ -168,9 +168,12 @@ export async function putIngredient(db: Db, facts: CustomFacts): Promise<Outcome
   return { answer: facts, changed: [{ doc: 'recipe', id: facts.id, version: 0 }] };
 }
 
-/** The shipped tables with this kitchen's own ingredients. */
+/** The shipped tables with a kitchen's own ingredients and labels. */
+export const tablesWith = (own: PinnedRows, kitchen: Pick<Kitchen, 'labels'>): Tables =>
+  withLabels(withCustom(SHIPPED_TABLES, own), kitchen.labels);
+
 export const tablesOfKitchen = async (db: Db): Promise<Tables> =>
-  withLabels(withCustom(SHIPPED_TABLES, await rowsOfOwn(db)), (await readKitchen(db)).kitchen.labels);
+  tablesWith(await rowsOfOwn(db), (await readKitchen(db)).kitchen);
 
 /** Shipped drinks and the cook's own. */
 export const wholeBook = async (db: Db): Promise<Recipe[]> => [...BOOK, ...(await ownRecipes(db))];

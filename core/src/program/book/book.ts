@@ -1,9 +1,10 @@
 import type { Recipe, RecipeLine } from '../../documents/recipe.ts';
+import { WHOLE_SPICE_EXPONENT } from '../../tables/constants.ts';
 import { LIQUID_ROWS } from '../../tables/liquids.ts';
 
 const LINEAR = { kind: 'linear' } as const;
 /** Whole spices run ahead in a big pot. */
-const SPICE = { kind: 'power', exponent: 0.85 } as const;
+const SPICE = { kind: 'power', exponent: WHOLE_SPICE_EXPONENT } as const;
 
 type Extra = Partial<Omit<RecipeLine, 'prep'>> & { prep?: [code: string, minutes: number] };
 

@@ -1,7 +1,8 @@
 import '../../words/places/batch.ts';
+import { mainMarker } from '@big-ladle/core/compare';
 import { markerGPerL } from '@big-ladle/core/liquor';
 import { type EventBody, nextStraining, whatIf } from '@big-ladle/core/log';
-import { secondBoil } from '@big-ladle/core/plan';
+import { boilingPointC, secondBoil } from '@big-ladle/core/plan';
 import { finishedL, finishedLiquor, type Simulation, SPENT } from '@big-ladle/core/program';
 import type { MarkerId } from '@big-ladle/core/tables';
 import Box from '@mui/material/Box';
@@ -16,18 +17,12 @@ import type { LiveBatch } from './useLiveBatch.ts';
 const SECOND_BOIL_MIN = 15;
 const WATERS_L = [1, 2, 3, 4];
 
-/** The strongest of what a drink has drawn. */
-function mainMarker(sim: Simulation): MarkerId | null {
-  const markers = finishedLiquor(sim)?.markerG ?? {};
-  const ids = (Object.keys(markers) as MarkerId[]).filter((m) => m !== 'red');
-  return ids.sort((a, b) => (markers[b] ?? 0) - (markers[a] ?? 0))[0] ?? null;
-}
+const strength = (marker: MarkerId, gPerL: number): string =>
+  `${say(`marker.${marker}`)} ${num(gPerL, 1)} g/L`;
 
-const inBottles = (sim: Simulation, marker: MarkerId | null): string => {
+const inBottles = (sim: Simulation, marker: MarkerId): string => {
   const end = finishedLiquor(sim);
-  if (!end) return '–';
-  const strength = marker ? `, ${say(`marker.${marker}`)} ${num(markerGPerL(end, marker), 1)} g/L` : '';
-  return `${litres(finishedL(sim))}${strength}`;
+  return end ? `${litres(finishedL(sim))}, ${strength(marker, markerGPerL(end, marker))}` : '–';
 };
 
 /** Strained now against strained at its best; and what a second boil of the rest would give. */
@@ -51,11 +46,11 @@ export function GuestsAreHere({ live, onDone }: { live: LiveBatch; onDone: () =>
     return { once: after(0), twice: after(Number(waterL)) };
   }, [program, kitchen, tables, events, step, minute, waterL]);
   if (!step || !ways) return null;
-  const marker = mainMarker(now.forecast);
+  const marker = mainMarker(program, tables);
   const spent = ways.once.vessels[SPENT]?.solids ?? [];
   const second = secondBoil(spent, tables, Number(waterL), {
     minutes: boilMin,
-    boilC: 100 - kitchen.altitudeM / 300,
+    boilC: boilingPointC(kitchen.altitudeM),
   });
   const strain = (water: number) => {
     void live.record([deed(water)]);
@@ -85,8 +80,7 @@ export function GuestsAreHere({ live, onDone }: { live: LiveBatch; onDone: () =>
             onChange={setWaterL}
           />
           <Row label={say('guestsAreHere.theSecondBoilBy')}>
-            {litres(second.litres)}
-            {marker ? `, ${say(`marker.${marker}`)} ${num(second.gPerL[marker] ?? 0, 1)} g/L` : ''}
+            {litres(second.litres)}, {strength(marker, second.gPerL[marker] ?? 0)}
           </Row>
           <Row label={say('guestsAreHere.bothTogether')}>{inBottles(ways.twice, marker)}</Row>
           <Button variant="outlined" color="inherit" sx={thumb} onClick={() => strain(Number(waterL))}>

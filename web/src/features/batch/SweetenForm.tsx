@@ -1,4 +1,5 @@
 import '../../words/places/batch.ts';
+import { dailySugar } from '../../shared/dailySugar.ts';
 import '../../words/places/steps.ts';
 import {
   dosesToCome,
@@ -269,6 +270,7 @@ export function SweetenForm({ live, onEnough }: { live: LiveBatch; onEnough?: ()
             />
             <Box sx={{ color: role('inkMuted'), fontSize: '0.92em' }}>
               {say('sweetenForm.ofGADay', {
+                ...dailySugar(),
                 shareOfCeiling: percent(glass.shareOfCeiling),
                 shareOfAim: percent(glass.shareOfAim),
               })}

@@ -2,7 +2,7 @@ import '../../words/places/drinks.ts';
 import type { RecipeProblem } from '@big-ladle/core/book';
 import type { Kitchen, RecipeLine, ScaleRule } from '@big-ladle/core/documents';
 import { isWater, measuringKit } from '@big-ladle/core/program';
-import type { Tables } from '@big-ladle/core/tables';
+import { type Tables, WHOLE_SPICE_EXPONENT } from '@big-ladle/core/tables';
 import { asHandMeasures } from '@big-ladle/core/units';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -49,7 +49,7 @@ function rulesFor(line: RecipeLine, tables: Tables): readonly RuleKind[] {
 function freshRule(kind: RuleKind): ScaleRule {
   switch (kind) {
     case 'power':
-      return { kind, exponent: 0.85 };
+      return { kind, exponent: WHOLE_SPICE_EXPONENT };
     case 'cover':
       return { kind, plusCm: 4 };
     case 'byResult':

@@ -11,6 +11,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { lazy, Suspense, useMemo } from 'react';
 import { Link, useParams } from 'react-router';
+import { dailySugar } from '../../shared/dailySugar.ts';
 import { BottleDrawing } from '../../shared/drawings/BottleDrawing.tsx';
 import { Explain } from '../../shared/Explain.tsx';
 import { Guidance } from '../../shared/Guidance.tsx';
@@ -207,6 +208,7 @@ function OneBottle(props: ThingInput & { thing: Extract<ShelfThing, { kind: 'bot
                     {say('bottlePage.sugarAGlass', { freeSugar: grams(facts.glass.freeSugarG) })}
                   </Explain>
                 ),
+                ...dailySugar(),
                 shareOfCeiling: percent(facts.glass.shareOfCeiling),
               })}
             </Box>

@@ -461,7 +461,7 @@ export const EN_BATCH = {
   'sweetenForm.sweetnessNowAndAimed': 'sweetness now, and aimed at',
   'sweetenForm.asARefractometerReads': 'as a refractometer reads',
   'sweetenForm.gAGlass': 'g a glass',
-  'sweetenForm.ofGADay': '{shareOfCeiling} of 50 g a day, {shareOfAim} of 25 g',
+  'sweetenForm.ofGADay': '{shareOfCeiling} of {ceiling} a day, {shareOfAim} of {aim}',
   'sweetenForm.sweetnessOfAimedAt': 'Sweetness {sweetnessPct} of {target} aimed at',
   'sweetenForm.stirInOfUntil': 'Stir in {byHand}, {grams}{lengthSome, select, true { of {item}} other {}}.',
   'sweetenForm.statedOf':
@@ -524,7 +524,7 @@ export const EN_BATCH = {
   'balanceBoard.arrowsOnThePlane': 'Arrows on the plane',
   'balanceBoard.sweetToSour': 'sweet to sour',
   'balanceBoard.ofFreeSugarsIn':
-    '{freeSugar} of sugar in a glass of {serving} mL, {shareOfCeiling} of the 50 g a day of common guidance, {shareOfAim} of the stricter 25 g; {addedSugar} g of it added, {kcal} kcal.{isOver, select, true { More than the {freeSugarGPerGlass} g of your house.} other {}}',
+    '{freeSugar} of sugar in a glass of {serving} mL, {shareOfCeiling} of the {ceiling} a day of common guidance, {shareOfAim} of the stricter {aim}; {addedSugar} g of it added, {kcal} kcal.{isOver, select, true { More than the {freeSugarGPerGlass} g of your house.} other {}}',
   'balanceBoard.withAlcoholUnitsA': 'With alcohol: {ethanol} units a glass ({name}).',
   'balanceBoard.strengthOfWhatIt': 'strength, of what it is now',
   'balanceBoard.heatGingerAndChilli': 'heat, ginger and chilli as fresh root',
@@ -749,8 +749,8 @@ export const EN_BATCH = {
   'panels.tooLittleAcidTo': 'too little acid to estimate',
   'panels.inAGlassOf': 'In a glass of {serving} mL',
   'panels.sugar': 'Sugar',
-  'panels.freeSugarsOfThe': 'Sugar, of the 50 g a day that guidance sets as a ceiling',
-  'panels.andOfTheG': 'and of the 25 g it aims at',
+  'panels.freeSugarsOfThe': 'Sugar, of the {ceiling} a day that guidance sets as a ceiling',
+  'panels.andOfTheG': 'and of the {aim} it aims at',
   'panels.noAddedSugar': 'No added sugar',
   'panels.addedSugar': 'Added sugar',
   'panels.onlyThatOfThe': 'only that of the fruit',

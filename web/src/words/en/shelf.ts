@@ -45,7 +45,7 @@ export const EN_SHELF = {
   'bottlePage.filledItsClockBegan': 'Filled {filled}; its clock began {clockStart}.',
   'bottlePage.whatIsInIt': 'What is in it',
   'bottlePage.sugarAGlass': '{freeSugar} sugar a glass',
-  'bottlePage.leftSugar': '{left} left · {sugar}, {shareOfCeiling} of 50 g a day',
+  'bottlePage.leftSugar': '{left} left · {sugar}, {shareOfCeiling} of {ceiling} a day',
   'bottlePage.aGlassOfHolds': 'A glass of {serving} holds what {sharesText} gives.',
   'bottlePage.theBatchItComes': 'The batch it comes from',
   'bottlePage.byTheRulesOf':

@@ -14,6 +14,7 @@ import {
   abvPct,
   brix,
   type Composition,
+  heatGPerL,
   markerGPerL,
   phOf,
   sournessGPerL,
@@ -26,6 +27,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { memo, type ReactNode, useCallback, useDeferredValue, useMemo, useRef, useState } from 'react';
 import { useLikedPoints } from '../../../shared/batchQueries.ts';
+import { dailySugar } from '../../../shared/dailySugar.ts';
 import { Explain } from '../../../shared/Explain.tsx';
 import type { Term } from '../../../shared/help.ts';
 import { alcoholUnitOf, houseOf } from '../../../shared/house.ts';
@@ -304,6 +306,7 @@ function Figures({ drink, start, kitchen }: { drink: Composition; start: Composi
         {sayRich('balanceBoard.ofFreeSugarsIn', {
           freeSugar: <span data-testid="plane-glass">{num(glass.freeSugarG)} g</span>,
           serving: num(kitchen.servingMl),
+          ...dailySugar(),
           shareOfCeiling: percent(glass.shareOfCeiling),
           shareOfAim: percent(glass.shareOfAim),
           addedSugar: num(glass.addedSugarG),
@@ -327,12 +330,15 @@ function Figures({ drink, start, kitchen }: { drink: Composition; start: Composi
       />
       <Bar
         label={say('balanceBoard.heatGingerAndChilli')}
-        value={(markerGPerL(drink, 'ginger') + 60 * markerGPerL(drink, 'chilli')) / 60}
+        value={heatGPerL(drink) / MOST_HEAT_G_PER_L}
         words={`${num(markerGPerL(drink, 'ginger'), 1)} g/L`}
       />
     </>
   );
 }
+
+/** A drink with so much ginger in it, g/L, is as hot as the scale goes. */
+const MOST_HEAT_G_PER_L = 60;
 
 /** A small scale: how much of the whole. */
 const Bar = memo(function Bar({ label, value, words }: { label: string; value: number; words: string }) {

@@ -5,6 +5,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
 import { colours } from '../../../shared/batch/liquorColour.ts';
+import { dailySugar } from '../../../shared/dailySugar.ts';
 import { Spoon } from '../../../shared/drawings/Spoon.tsx';
 import { Explain } from '../../../shared/Explain.tsx';
 import type { Term } from '../../../shared/help.ts';
@@ -80,10 +81,10 @@ export function BalancePanel({
       <Row label={say('panels.sugar')} note={`${num(glass.kcal)} kcal`}>
         <span data-testid="figure-glass-sugar">{grams(glass.sugarG)}</span>
       </Row>
-      <Row label={say('panels.freeSugarsOfThe')}>
+      <Row label={say('panels.freeSugarsOfThe', dailySugar())}>
         <span data-testid="figure-glass-share">{percent(glass.shareOfCeiling)}</span>
       </Row>
-      <Row label={say('panels.andOfTheG')}>{percent(glass.shareOfAim)}</Row>
+      <Row label={say('panels.andOfTheG', dailySugar())}>{percent(glass.shareOfAim)}</Row>
       <Row label={glass.noAddedSugar ? say('panels.noAddedSugar') : say('panels.addedSugar')}>
         {glass.noAddedSugar ? say('panels.onlyThatOfThe') : grams(glass.addedSugarG)}
       </Row>
