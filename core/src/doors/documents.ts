@@ -24,7 +24,7 @@ export {
   usualPlace,
 } from '../documents/kitchen.ts';
 export { LOT_KINDS, type LotKind } from '../documents/lot.ts';
-export { isTooFarAhead, PLAN_AHEAD_MS, type PlanDoc } from '../documents/plan.ts';
+export { isTooFarAhead, type PlanDoc } from '../documents/plan.ts';
 export {
   type Choices,
   HEATS_TO,
