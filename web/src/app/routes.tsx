@@ -29,7 +29,9 @@ export const ROUTES_OF_PAGES: RouteObject[] = [
     ErrorBoundary: BrokenScreen,
     HydrateFallback: Loading,
     children: [
-      later('/batches/:id/stove', () => import('../features/batch/StovePage.tsx').then((m) => m.StovePage)),
+      later('/batches/:id/stove', () =>
+        import('../features/batch/stove/StovePage.tsx').then((m) => m.StovePage),
+      ),
       {
         Component: Frame,
         children: [
@@ -57,8 +59,12 @@ export const ROUTES_OF_PAGES: RouteObject[] = [
           later('/shopping', () =>
             import('../features/shopping/ShoppingPage.tsx').then((m) => m.ShoppingPage),
           ),
-          later('/new/:recipeId', () => import('../features/batch/PlanPage.tsx').then((m) => m.NewPlanPage)),
-          later('/batches/:id', () => import('../features/batch/BatchPage.tsx').then((m) => m.BatchPage)),
+          later('/new/:recipeId', () =>
+            import('../features/batch/plan/PlanPage.tsx').then((m) => m.NewPlanPage),
+          ),
+          later('/batches/:id', () =>
+            import('../features/batch/made/BatchPage.tsx').then((m) => m.BatchPage),
+          ),
           later('/batches/:id/balance', () =>
             import('../features/batch/balance/BalancePage.tsx').then((m) => m.BalancePage),
           ),

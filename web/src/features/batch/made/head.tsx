@@ -8,7 +8,7 @@ import { Answer } from '../../../shared/Answer.tsx';
 import { stepName } from '../../../shared/batch/stepNames.ts';
 import { send } from '../../../shared/send.ts';
 import { moment, say } from '../../../words/say.ts';
-import { begin, tellFailed } from '../PlanPage.tsx';
+import { begin, tellFailed } from '../plan/PlanPage.tsx';
 import type { LiveBatch } from '../useLiveBatch.ts';
 
 /** What is on, until when, and what comes after it. */

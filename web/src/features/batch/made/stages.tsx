@@ -7,7 +7,6 @@ import type { StageId } from '../../../shared/StageLine.tsx';
 import { TextOut } from '../../../shared/TextOut.tsx';
 import { Panel } from '../../../shared/ui.tsx';
 import { say } from '../../../words/say.ts';
-import { BottleForm } from '../BottleForm.tsx';
 import { BalancePanel } from '../panels/BalancePanel.tsx';
 import { BottlesPanel } from '../panels/BottlesPanel.tsx';
 import { DrawPanel } from '../panels/DrawPanel.tsx';
@@ -17,8 +16,9 @@ import { LedgerPanel } from '../panels/LedgerPanel.tsx';
 import { ListNotes, ListPanel } from '../panels/ListPanel.tsx';
 import { StrainPanel } from '../panels/StrainPanel.tsx';
 import { WashPanel } from '../panels/WashPanel.tsx';
-import { SetAside } from '../SetAside.tsx';
-import { SweetenForm } from '../SweetenForm.tsx';
+import { BottleForm } from '../stove/forms/BottleForm.tsx';
+import { SetAside } from '../stove/forms/SetAside.tsx';
+import { SweetenForm } from '../stove/forms/SweetenForm.tsx';
 import type { LiveBatch } from '../useLiveBatch.ts';
 
 /** What the panels of a batch that is on or done are drawn from. */

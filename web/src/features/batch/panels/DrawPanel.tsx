@@ -11,9 +11,9 @@ import { sayNote } from '../../../words/coreWords.ts';
 import { sayItem } from '../../../words/names.ts';
 import { percent, say } from '../../../words/say.ts';
 import '../../../words/places/items.ts';
-import { entryOf, lengthText, stageOf } from '../figures.ts';
 import { CitrusCooked } from './CitrusCooked.tsx';
 import { FurtherHours } from './FurtherHours.tsx';
+import { entryOf, lengthText, stageOf } from './figures.ts';
 import type { PanelInput } from './input.ts';
 
 /** What the drawing gives and costs. */

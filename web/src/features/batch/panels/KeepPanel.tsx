@@ -5,7 +5,7 @@ import { Figure, Panel } from '../../../shared/ui.tsx';
 import { role } from '../../../theme/theme.ts';
 import { sayReason } from '../../../words/coreWords.ts';
 import { celsius, say, sayDate } from '../../../words/say.ts';
-import { keepingInput } from '../figures.ts';
+import { keepingInput } from './figures.ts';
 import type { PanelInput } from './input.ts';
 
 /** How long it will keep, reason by reason. */

@@ -5,7 +5,7 @@ import { colours, itemIdOf } from '../../../shared/batch/liquorColour.ts';
 import { LedgerDrawing } from '../../../shared/drawings/LedgerDrawing.tsx';
 import { Panel } from '../../../shared/ui.tsx';
 import { say } from '../../../words/say.ts';
-import { entryOf } from '../figures.ts';
+import { entryOf } from './figures.ts';
 import type { PanelInput } from './input.ts';
 
 export function LedgerPanel({

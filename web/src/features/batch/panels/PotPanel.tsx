@@ -8,7 +8,7 @@ import { VesselDrawing } from '../../../shared/drawings/VesselDrawing.tsx';
 import { Panel } from '../../../shared/ui.tsx';
 import { role } from '../../../theme/theme.ts';
 import { litres, num, say } from '../../../words/say.ts';
-import { lengthText, potView } from '../figures.ts';
+import { lengthText, potView } from './figures.ts';
 import type { PanelInput } from './input.ts';
 
 /** The pot at its fullest. */

@@ -12,7 +12,7 @@ import { sayItem } from '../../../words/names.ts';
 import { celsius, duration, litres, num, percent, say, volume } from '../../../words/say.ts';
 import '../../../words/places/items.ts';
 import '../../../words/places/steps.ts';
-import { lengthText } from '../figures.ts';
+import { lengthText } from './figures.ts';
 import type { PanelInput } from './input.ts';
 
 export function StrainPanel({ program, sim, kitchen, tables }: PanelInput) {

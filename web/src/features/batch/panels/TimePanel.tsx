@@ -9,7 +9,7 @@ import { Panel, Row } from '../../../shared/ui.tsx';
 import { role } from '../../../theme/theme.ts';
 import { sayDrink } from '../../../words/names.ts';
 import { duration, moment, say, timeOfDay } from '../../../words/say.ts';
-import { TimetableOut } from '../TimetableOut.tsx';
+import { TimetableOut } from './TimetableOut.tsx';
 
 /** When to begin, and when the cook is needed. */
 export function TimePanel(props: {

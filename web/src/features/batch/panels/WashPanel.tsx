@@ -8,7 +8,7 @@ import { role } from '../../../theme/theme.ts';
 import { sayItem } from '../../../words/names.ts';
 import { num, percent, say } from '../../../words/say.ts';
 import '../../../words/places/items.ts';
-import { lengthText, stageOf } from '../figures.ts';
+import { lengthText, stageOf } from './figures.ts';
 import type { PanelInput } from './input.ts';
 
 export function WashPanel({ program, sim, kitchen, tables }: PanelInput) {

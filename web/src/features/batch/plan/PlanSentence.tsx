@@ -4,8 +4,8 @@ import Box from '@mui/material/Box';
 import { MomentField } from '../../../shared/dates/MomentField.tsx';
 import { role } from '../../../theme/theme.ts';
 import { duration, litres, moment, say } from '../../../words/say.ts';
-import { PotsAndRings } from '../PotsAndRings.tsx';
-import { inSentence } from '../sentenceField.ts';
+import { PotsAndRings } from './PotsAndRings.tsx';
+import { inSentence } from './sentenceField.ts';
 import type { MadePlan } from './useMadePlan.ts';
 
 /** "I want 9 L in bottles, in the blue pot on the gas ring, ready by …": the plan in one sentence that is filled in. */

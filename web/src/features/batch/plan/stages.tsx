@@ -22,8 +22,6 @@ import { Panel } from '../../../shared/ui.tsx';
 import { litres, num, say } from '../../../words/say.ts';
 import { plannedBase } from '../balance/place.ts';
 import { SwapChoices } from '../balance/SwapChoices.tsx';
-import { FormChoices } from '../FormChoices.tsx';
-import { IsThereEnough } from '../IsThereEnough.tsx';
 import { BalancePanel } from '../panels/BalancePanel.tsx';
 import { BottlesPanel } from '../panels/BottlesPanel.tsx';
 import { DrawPanel } from '../panels/DrawPanel.tsx';
@@ -32,9 +30,11 @@ import { ListNotes, ListPanel } from '../panels/ListPanel.tsx';
 import { StrainPanel } from '../panels/StrainPanel.tsx';
 import { TwoColumns } from '../panels/TwoColumns.tsx';
 import { WashPanel } from '../panels/WashPanel.tsx';
-import { RootChoices } from '../RootChoices.tsx';
-import { PresetChoices, StageChoices } from '../StageChoices.tsx';
-import { WishControls } from '../WishControls.tsx';
+import { FormChoices } from './choices/FormChoices.tsx';
+import { RootChoices } from './choices/RootChoices.tsx';
+import { PresetChoices, StageChoices } from './choices/StageChoices.tsx';
+import { WishControls } from './choices/WishControls.tsx';
+import { IsThereEnough } from './IsThereEnough.tsx';
 import type { Made } from './useMadePlan.ts';
 
 /** The plane with its programme: it comes when its stage is opened. */

@@ -7,7 +7,7 @@ import { stepDeed } from '../../../shared/batch/stepWords.ts';
 import { deedText } from '../../../shared/log/logWords.ts';
 import { role } from '../../../theme/theme.ts';
 import { say } from '../../../words/say.ts';
-import { WideButton } from '../PrimaryAction.tsx';
+import { WideButton } from './PrimaryAction.tsx';
 import { SmallClocks } from './SmallClocks.tsx';
 import type { Stove } from './useStove.ts';
 

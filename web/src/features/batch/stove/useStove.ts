@@ -9,8 +9,8 @@ import { placeName, stepName } from '../../../shared/batch/stepNames.ts';
 import { useStoveKeys } from '../../../shared/signals.ts';
 import { undoOf } from '../../../shared/undo.ts';
 import { sayDrink } from '../../../words/names.ts';
-import { useTicks } from '../TickList.tsx';
 import type { LiveBatch } from '../useLiveBatch.ts';
+import { useTicks } from './TickList.tsx';
 
 /** Tools of the stove that are opened one at a time. */
 export type StoveTool = 'measure' | 'guests' | 'lots' | 'else' | 'retime' | 'clock' | 'signals' | 'stop';

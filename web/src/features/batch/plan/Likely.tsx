@@ -1,0 +1,90 @@
+import '../../../words/places/batch.ts';
+import type { Kitchen } from '@big-ladle/core/documents';
+import { type Job, spansOf } from '@big-ladle/core/plan';
+import type { Program } from '@big-ladle/core/program';
+import type { MarkerId } from '@big-ladle/core/tables';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import LinearProgress from '@mui/material/LinearProgress';
+import { useEffect, useMemo, useState } from 'react';
+import { useBook } from '../../../shared/book.ts';
+import { Explain } from '../../../shared/Explain.tsx';
+import { role } from '../../../theme/theme.ts';
+import { sayRich } from '../../../words/rich.ts';
+import { duration, num, say } from '../../../words/say.ts';
+import { useJob } from '../../../workers/useJob.ts';
+
+/** Enough runs for spans that stand still to a tenth of a litre. */
+const RUNS = 5000;
+/** The same plan shows the same span. */
+const SEED = 7;
+/** A plan that is still being dragged is not worth five thousand runs. */
+const SETTLE_MS = 500;
+
+/** Where it is likely to end: eight times in ten, with every constant of the model as unsure as it is. Worked out beside the screen. */
+export function Likely({ program, kitchen }: { program: Program; kitchen: Kitchen }) {
+  const { own, custom } = useBook();
+  const [job, setJob] = useState<Extract<Job, { kind: 'ranges' }> | null>(null);
+  useEffect(() => {
+    const later = setTimeout(
+      () => setJob({ kind: 'ranges', program, kitchen, runs: RUNS, from: 0, seed: SEED }),
+      SETTLE_MS,
+    );
+    return () => clearTimeout(later);
+  }, [program, kitchen]);
+  const { result, current, progress, stop, failed } = useJob(job, own, custom);
+  const ranges = useMemo(() => (result ? spansOf(result.samples) : null), [result]);
+  const ready = current && job?.program === program;
+  const strengths = ranges
+    ? (Object.entries(ranges.gPerL) as [MarkerId, { low: number; high: number; mid: number }][])
+        .filter(([id, s]) => id !== 'red' && s.mid > 0.5)
+        .sort((a, b) => b[1].mid - a[1].mid)
+        .slice(0, 3)
+    : [];
+  return (
+    <Box sx={{ mt: 1.5, minHeight: 46 }} data-testid="likely" data-ready={ready}>
+      {ranges && (
+        <Box sx={{ color: ready ? undefined : role('inkMuted') }}>
+          {sayRich('likely.likelyReadyIn', {
+            litres: (
+              <strong>
+                {say('likely.toL', { low: num(ranges.litres.low, 1), high: num(ranges.litres.high, 1) })}
+              </strong>
+            ),
+            time: (
+              <strong>
+                {say('likely.to', { low: duration(ranges.minutes.low), high: duration(ranges.minutes.high) })}
+              </strong>
+            ),
+          })}
+          {strengths.map(([id, s]) => (
+            <span key={id}>
+              {sayRich('likely.toGL', {
+                what: <Explain term="strength">{say(`marker.${id}`)}</Explain>,
+                low: num(s.low, s.high < 10 ? 1 : 0),
+                high: num(s.high, s.high < 10 ? 1 : 0),
+              })}
+            </span>
+          ))}
+          <Box component="span" sx={{ color: role('inkMuted') }}>
+            <Explain term="likely">{say('likely.eightTimesInTen')}</Explain>
+          </Box>
+        </Box>
+      )}
+      {failed && <Box sx={{ color: role('inkMuted') }}>{say('likely.howSureThisIs')}</Box>}
+      {progress !== null && (
+        <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center' }}>
+          <LinearProgress
+            variant="determinate"
+            value={progress * 100}
+            sx={{ flex: 1 }}
+            aria-label={say('likely.workingOutHowSure')}
+          />
+          <Button size="small" onClick={stop}>
+            {say('common.stop')}
+          </Button>
+        </Box>
+      )}
+    </Box>
+  );
+}
