@@ -7,6 +7,7 @@ import TextField from '@mui/material/TextField';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { ask } from '../../shared/api.ts';
+import { emptied } from '../../shared/emptied.ts';
 import { Fold } from '../../shared/Fold.tsx';
 import { keys } from '../../shared/queries.ts';
 import { sayError, send } from '../../shared/send.ts';
@@ -122,7 +123,7 @@ export function BackupPanel({ zone }: { zone: string }) {
             disabled={busy || folder.trim() === ''}
             onClick={() =>
               change.mutate(() => send('chooseBackupFolder', { body: { folder: folder.trim() } }), {
-                onSuccess: () => setFolder(null),
+                onSuccess: () => setFolder(emptied(folder, null)),
               })
             }
           >

@@ -7,6 +7,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { lazy, Suspense, useState } from 'react';
 import { v7 as uuid } from 'uuid';
+import { emptied } from '../../shared/emptied.ts';
 import { useInstruments } from '../../shared/queries.ts';
 import { useReadings } from '../../shared/readings.ts';
 import { sayError, useSend } from '../../shared/send.ts';
@@ -40,7 +41,7 @@ export function InstrumentsPanel({ fridgeC }: { fridgeC: number }) {
           failing: null,
         },
       },
-      { onSuccess: () => setName('') },
+      { onSuccess: () => setName(emptied(name, '')) },
     );
   return (
     <Panel title={say('instrumentsPanel.instruments')} aside={say('instrumentsPanel.allSimulatedInThis')}>

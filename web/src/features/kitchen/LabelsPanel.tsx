@@ -8,6 +8,7 @@ import Switch from '@mui/material/Switch';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
+import { emptied } from '../../shared/emptied.ts';
 import { PickItem } from '../../shared/PickItem.tsx';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import type { SaveKitchen } from '../../shared/saveKitchen.ts';
@@ -79,12 +80,12 @@ export function LabelsPanel({ kitchen, save }: { kitchen: Kitchen; save: SaveKit
       sweetened: liquid && sweetened,
     };
     if (await save((k) => ({ labels: [...(k.labels ?? []).filter((l) => l.id !== label.id), label] }))) {
-      setName('');
-      setSugar(null);
-      setBrix(null);
-      setSour(null);
-      setAbv(null);
-      setSweetened(false);
+      setName(emptied(name, ''));
+      setSugar(emptied(sugar, null));
+      setBrix(emptied(brix, null));
+      setSour(emptied(sour, null));
+      setAbv(emptied(abv, null));
+      setSweetened(emptied(sweetened, false));
     }
   };
   return (
