@@ -1,3 +1,4 @@
+import { goTo } from '../scripts/fuzz/goTo.ts';
 import { marked } from '../web/src/words/pseudo.ts';
 import { expect, test } from './fixtures.ts';
 import { PASTED, screens, settled } from './screens.ts';
@@ -76,7 +77,7 @@ test.describe('every word of a screen comes from a catalogue or from the cook', 
       const own = new Set([...(await ownOf(server)), ...PASTED, 'moon berries']);
       const left: string[] = [];
       for (const place of screens(marked)) {
-        await page.goto(`${server.url}${place.path}`);
+        await goTo(page, server.url, place.path);
         await settled(page);
         await place.open?.(page);
         for (const text of new Set(plain(await settled(page), own))) left.push(`${place.path}: ${text}`);

@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test';
+import { goTo } from './goTo.ts';
 import type { Things } from './kitchen.ts';
 
 /** How many things of one kind are opened. */
@@ -39,7 +40,7 @@ export async function openAll(page: Page, url: string, paths: readonly string[])
   let at = '';
   page.on('pageerror', (error) => faults.push(`${at}: ${error.message}`));
   for (at of paths) {
-    await page.goto(`${url}${at}`);
+    await goTo(page, url, at);
     await page.locator('[data-page-title]').first().waitFor();
     await page.getByTestId('loading').first().waitFor({ state: 'detached' });
     if (await page.evaluate<boolean>("'hit' in window")) faults.push(`${at}: what somebody wrote was run`);
