@@ -131,3 +131,32 @@ export async function endSteps(
     })),
   });
 }
+
+/** Three sizes of bottle. */
+const THREE_SIZES = [
+  { id: 'b-tall', name: 'Tall bottle', volumeMl: 750, diameterCm: 8, material: 'glass' as const, count: 6 },
+  {
+    id: 'b-litre',
+    name: 'Litre jar',
+    volumeMl: 1000,
+    diameterCm: 9,
+    material: 'glass' as const,
+    count: 3,
+    form: 'jar' as const,
+    closure: 'swingTop' as const,
+  },
+  {
+    id: 'b-small',
+    name: 'Small flask',
+    volumeMl: 330,
+    diameterCm: 6,
+    material: 'plastic' as const,
+    count: 8,
+  },
+];
+
+/** A batch that is about to be bottled, in a kitchen with three sizes. */
+export async function toBottle(server: KitchenServer): Promise<void> {
+  await begun(server, 'bottle');
+  await server.api('PUT', '/kitchen', { version: 1, kitchen: { ...KITCHEN, bottles: THREE_SIZES } });
+}

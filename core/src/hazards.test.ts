@@ -4,7 +4,26 @@ import { marksOf } from './balance/lots.ts';
 import { glassFacts, smallServings } from './balance/served.ts';
 import { amountWarning, timeWarning } from './compare/plausibility.ts';
 import { toolCounts } from './compare/toolCounts.ts';
-import type { Choices, MethodId } from './documents/recipe.ts';
+import {
+  atPlace,
+  atStep,
+  type Bare,
+  BOIL,
+  BOTTLE,
+  calyx,
+  coconut,
+  combine,
+  cordial,
+  counterSteep,
+  own,
+  punch,
+  STRAIN,
+  shipped,
+  shots,
+  tagsIn,
+  told,
+  wrung,
+} from './hazards.fixtures.ts';
 import { claimsOf } from './keeping/claims.ts';
 import { containerCautions } from './keeping/containers.ts';
 import { leftoverRow, screenOf, setAsideGuidance } from './keeping/leftovers.ts';
@@ -12,118 +31,12 @@ import { keepingOf } from './keeping/shelfLife.ts';
 import { solvePlan } from './plan/solve.ts';
 import { BOOK } from './program/book/book.ts';
 import { defaultChoices } from './program/book/recipe.ts';
-import type { Program, ProgramLine } from './program/model/program.ts';
-import type { Simulation } from './program/model/simulation.ts';
-import type { Step } from './program/model/steps.ts';
-import { tagsOfBatch } from './program/model/tags.ts';
-import { type Guidance, guidanceAt, guidanceFor } from './program/simulate/guidance.ts';
-import { simulateBatch } from './program/simulate/simulate.ts';
-import type { GuidancePlace, Severity } from './tables/guidance/types.ts';
-import type { Tag } from './tables/traits.ts';
-import { BURNERS, KITCHEN, POTS, programOf, TABLES } from './testKitchen.ts';
-import { unwrap } from './units/result.ts';
+import { BURNERS, KITCHEN, POTS, TABLES } from './testKitchen.ts';
 
 /**
  * What can harm somebody, each at the step or place at which it must be seen, with a drink in which it happens: a shipped
  * one, or one of the cook's own where no shipped drink has it. Dangers are seen unopened, the rest one tap away.
  */
-interface Made {
-  program: Program;
-  sim: Simulation;
-  kitchen: typeof KITCHEN;
-}
-const drinks = new Map<string, Made>();
-
-/** A shipped drink as it is planned, at 6 L. */
-function shipped(id: string, methodId?: MethodId, change: Partial<Choices> = {}, pot = POTS[0]!): Made {
-  const key = JSON.stringify([id, methodId, change, pot.material]);
-  const known = drinks.get(key);
-  if (known) return known;
-  const recipe = BOOK.find((r) => r.id === id)!;
-  const kitchen = { ...KITCHEN, pots: [pot, ...POTS.slice(1)] };
-  const { program } = unwrap(
-    solvePlan({
-      recipe,
-      choices: { ...defaultChoices(recipe, methodId ?? recipe.methods[0]!), ...change },
-      kitchen,
-      tables: TABLES,
-      pot,
-      burner: BURNERS[0]!,
-      wish: { question: { kind: 'litres', litres: 6 }, fills: 1 },
-    }),
-  );
-  const made = { program, sim: simulateBatch(program, kitchen, TABLES), kitchen };
-  drinks.set(key, made);
-  return made;
-}
-
-type Bare = Partial<Step> & { kind: Step['kind'] };
-/** A drink of the cook's own: two litres of water and some things, with these steps. */
-function own(itemIds: readonly string[], steps: readonly Bare[]): Made {
-  const lines: Partial<ProgramLine>[] = [
-    { id: 'water', kind: 'liquid', itemId: 'water', massG: 2000 },
-    ...itemIds.map((itemId): Partial<ProgramLine> => {
-      const kind = TABLES.ingredients.has(itemId)
-        ? 'solid'
-        : TABLES.liquids.has(itemId)
-          ? 'liquid'
-          : 'sweetener';
-      return { id: itemId, kind, itemId, massG: 150 };
-    }),
-  ];
-  const program = programOf(lines, steps);
-  return { program, sim: simulateBatch(program, KITCHEN, TABLES), kitchen: KITCHEN };
-}
-const combine = (...lines: string[]): Bare => ({
-  kind: 'combine',
-  from: ['bowl'],
-  lines: ['water', ...lines],
-});
-const BOIL: Bare = {
-  kind: 'boil',
-  burnerId: 'gas',
-  level: 'gentle',
-  lid: 'ajar',
-  until: { kind: 'duration', minutes: 20 },
-};
-const STRAIN: Bare = { kind: 'strain', to: ['tub'], press: 'wring', cloth: true, keepSolids: false };
-const BOTTLE: Bare = { kind: 'bottle', from: ['tub'], to: ['bottles'], hygiene: 'clean' };
-
-/** What is said at the steps of a kind, all together. */
-const saidAt = (made: Made, kind: Step['kind']): Guidance[] =>
-  made.program.steps
-    .filter((s) => s.kind === kind)
-    .flatMap((s) =>
-      guidanceFor(
-        made.program,
-        s,
-        made.sim.trace.find((t) => t.stepId === s.id),
-        made.kitchen,
-        TABLES,
-      ),
-    );
-const tagsIn = (made: Made): Set<Tag> => tagsOfBatch(made.program, made.sim.trace, TABLES);
-
-const atStep = (made: () => Made, kind: Step['kind'], code: string, severity: Severity) => () =>
-  expect(saidAt(made(), kind)).toContainEqual(expect.objectContaining({ code, severity }));
-const atPlace = (made: () => Made, place: GuidancePlace, code: string, severity: Severity) => () =>
-  expect(guidanceAt(place, tagsIn(made()))).toContainEqual(expect.objectContaining({ code, severity }));
-/** On the recipe page and in the plan, before anything is begun. */
-const told =
-  (made: () => Made, ...codes: string[]) =>
-  () =>
-    expect(cautionsOf(tagsIn(made())).map((r) => r.code)).toEqual(expect.arrayContaining(codes));
-
-/** Ginger boiled and wrung through a cloth while it is hot. */
-const wrung = () => own(['ginger-grated'], [combine('ginger-grated'), BOIL, STRAIN, BOTTLE]);
-const calyx = () => shipped('deep-calyx-ginger', 'straightBoil');
-const counterSteep = () =>
-  shipped('peel-core-infusion', 'shortBoilLongSteep', { steepPlace: 'counter', steepMin: 480 });
-const punch = () => shipped('spiced-cranberry-punch');
-const shots = () => shipped('root-lemon-shots', 'rawBlend');
-const cordial = () => shipped('citrus-vinegar-cordial');
-const coconut = () => shipped('pineapple-coconut');
-
 const HAZARDS: Record<string, () => void> = {
   'H1 a drink taken for a medicine': atPlace(calyx, 'choose', 'choose.noClaims', 'check'),
   'H2 a pot too small for leaf, fruit and foam': () => {
@@ -501,33 +414,4 @@ const HAZARDS: Record<string, () => void> = {
 describe('every hazard is seen where it matters', () => {
   it('all 77 of them', () => expect(Object.keys(HAZARDS)).toHaveLength(77));
   it.each(Object.entries(HAZARDS))('%s', (_, check) => check());
-});
-
-describe('words fit the circumstances', () => {
-  const codes = (made: Made, kind: Step['kind']) => saidAt(made, kind).map((g) => g.code);
-  it('what is put into the fridge at room temperature warms nothing', () => {
-    expect(codes(cordial(), 'steep')).not.toContain('cool.fridge');
-    const cool: Bare = { kind: 'cool', place: 'fridge', lid: 'on', from: ['tub'], to: ['tub'] };
-    const hot = own(['ginger-grated'], [combine('ginger-grated'), BOIL, STRAIN, cool, BOTTLE]);
-    expect(codes(hot, 'cool')).toContain('cool.fridge');
-  });
-  it('ten minutes of mint off the heat are no hours on the counter', () => {
-    const steep = (minutes: number): Bare => ({
-      kind: 'steep',
-      place: 'counter',
-      lid: 'on',
-      until: { kind: 'duration', minutes },
-    });
-    const mint = (minutes: number) =>
-      own(['mint-leaf'], [combine('mint-leaf'), BOIL, steep(minutes), STRAIN, BOTTLE]);
-    expect(codes(mint(10), 'steep')).not.toContain('steep.counter');
-    expect(codes(mint(300), 'steep')).toContain('steep.counter');
-  });
-  it('boiled juice is raw no more, and bought juice never was', () => {
-    const boiled = own(['orange-juice'], [combine('orange-juice'), BOIL, STRAIN, BOTTLE]);
-    expect(codes(boiled, 'bottle')).not.toContain('who.raw');
-    const raw: Bare = { kind: 'mix', from: ['pot'], to: ['tub'], lines: ['orange-juice'] };
-    const stirredIn = own(['orange-juice'], [combine(), BOIL, STRAIN, raw, BOTTLE]);
-    expect(codes(stirredIn, 'bottle')).toContain('who.raw');
-  });
 });

@@ -12,10 +12,10 @@ export async function goTo(page: Page, url: string, path: string): Promise<void>
     await page.goto(to.href);
     return;
   }
-  await page.evaluate((address) => {
+  await page.evaluate(`
     for (const old of document.querySelectorAll('[data-page-title]')) old.setAttribute('data-left', '');
-    history.pushState(null, '', address);
+    history.pushState(null, '', ${JSON.stringify(to.pathname + to.search)});
     dispatchEvent(new PopStateEvent('popstate'));
-  }, to.pathname + to.search);
+  `);
   await page.locator('[data-page-title]:not([data-left])').first().waitFor();
 }
