@@ -4,6 +4,7 @@ import { QueryClient, useQuery } from '@tanstack/react-query';
 import { knowNames } from '../words/names.ts';
 import { writeDates } from '../words/say.ts';
 import { ApiError, ask } from './api.ts';
+import { asShown } from './kitchenChanges.ts';
 import { storedSoFar } from './outboxStore.ts';
 
 export const queryClient = new QueryClient({
@@ -57,7 +58,7 @@ export function takeKitchen(doc: KitchenDoc): KitchenDoc {
 export const useKitchen = () =>
   useQuery({
     queryKey: keys.kitchen,
-    queryFn: async () => takeKitchen(await ask(ROUTES.kitchen, {})),
+    queryFn: async () => takeKitchen(asShown(await ask(ROUTES.kitchen, {}))),
   });
 
 export const useInstruments = () =>
