@@ -30,6 +30,11 @@ const VIEWS = [
     prepare: async (page) => {
       await page.getByTestId('on-pot').first().waitFor();
       await page.getByTestId('warm-night').waitFor();
+      // Plans are worked out beside the page.
+      await page
+        .getByText(/start by/)
+        .first()
+        .waitFor();
     },
   },
   {
@@ -81,7 +86,12 @@ const VIEWS = [
     },
   },
   { name: 'shopping', path: '/shopping', size: TABLE },
-  { name: 'new-batch-size', path: '/new/deep-calyx-ginger?method=shortBoilLongSteep', size: TABLE },
+  {
+    name: 'new-batch-size',
+    path: '/new/deep-calyx-ginger?method=shortBoilLongSteep',
+    size: TABLE,
+    prepare: (page) => page.getByTestId('ways-choice').getByRole('radio').first().waitFor(),
+  },
   { name: 'batch', path: '/batches/demo-steeping', size: TABLE },
   { name: 'at-the-stove-phone', path: '/batches/demo-steeping/stove', size: PHONE, night: true },
   {
@@ -182,7 +192,6 @@ await buildAll();
 const out = path.join(ROOT, 'docs/screenshots');
 const dataDir = path.join(ROOT, '.cache/screenshot-data');
 rmSync(dataDir, { recursive: true, force: true });
-rmSync(out, { recursive: true, force: true });
 mkdirSync(out, { recursive: true });
 process.env.TZ = 'UTC';
 process.env.LADLE_TEST_NOW = String(NOON);
@@ -196,7 +205,9 @@ const setClock = (stopped) =>
 await setClock(true);
 const { chromium } = await import('@playwright/test');
 const browser = await chromium.launch({ executablePath, args: CHROMIUM_FLAGS });
-for (const view of VIEWS) {
+// `npm run screenshots -- stove batch` takes these alone.
+const wanted = process.argv.slice(2);
+for (const view of VIEWS.filter(({ name }) => wanted.length === 0 || wanted.includes(name))) {
   const context = await browser.newContext({
     viewport: view.size,
     locale: 'en-GB',
