@@ -1,9 +1,13 @@
 import type { Kitchen } from '@big-ladle/core/documents';
 import type { SxProps, Theme } from '@mui/material/styles';
+import useMediaQuery from '@mui/material/useMediaQuery';
 import { DesktopDateTimePicker } from '@mui/x-date-pickers/DesktopDateTimePicker';
 import { DateTime } from 'luxon';
 import { useMemo } from 'react';
 import { DateWords, named } from './DateWords.tsx';
+
+/** On a phone there is no room for hours beside the calendar: they are typed. */
+const CALENDAR_ONLY = { hours: null, minutes: null, seconds: null };
 
 /**
  * A day and a time in the kitchen's zone, typed or taken from a calendar.
@@ -22,6 +26,7 @@ export function MomentField(props: {
   const { label, ms, kitchen, nowMs, invalid = false, onChange, sx } = props;
   const { zone } = kitchen;
   const monthFirst = kitchen.dateOrder === 'monthFirst';
+  const narrow = useMediaQuery((theme: Theme) => theme.breakpoints.down('sm'));
   const value = useMemo(() => (ms === null ? null : DateTime.fromMillis(ms, { zone })), [ms, zone]);
   return (
     <DateWords>
@@ -30,6 +35,7 @@ export function MomentField(props: {
         timezone={zone}
         referenceDate={DateTime.fromMillis(nowMs, { zone }).startOf('hour')}
         ampm={false}
+        {...(narrow ? { viewRenderers: CALENDAR_ONLY } : {})}
         format={monthFirst ? 'LLL d, yyyy, HH:mm' : 'd LLL yyyy, HH:mm'}
         onChange={(next) => {
           if (next === null) onChange(null);
