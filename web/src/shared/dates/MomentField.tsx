@@ -4,6 +4,7 @@ import useMediaQuery from '@mui/material/useMediaQuery';
 import { DesktopDateTimePicker } from '@mui/x-date-pickers/DesktopDateTimePicker';
 import { DateTime } from 'luxon';
 import { useMemo } from 'react';
+import { theme } from '../../theme/theme.ts';
 import { DateWords, named } from './DateWords.tsx';
 
 /** On a phone there is no room for hours beside the calendar: they are typed. */
@@ -26,7 +27,7 @@ export function MomentField(props: {
   const { label, ms, kitchen, nowMs, invalid = false, onChange, sx } = props;
   const { zone } = kitchen;
   const monthFirst = kitchen.dateOrder === 'monthFirst';
-  const narrow = useMediaQuery((theme: Theme) => theme.breakpoints.down('sm'));
+  const narrow = useMediaQuery(theme.breakpoints.down('sm'));
   const value = useMemo(() => (ms === null ? null : DateTime.fromMillis(ms, { zone })), [ms, zone]);
   return (
     <DateWords>
