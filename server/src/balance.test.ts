@@ -1,11 +1,11 @@
 import { BOOK } from '@big-ladle/core/book';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { CALYX_PLAN, NOW, ONE_POT, scribe, TestServer } from './testServer.ts';
+import { CALYX_PLAN, eventWriter, NOW, ONE_POT, TestServer } from './testServer.ts';
 
 const HOUR = 3_600_000;
 
 let server: TestServer;
-const say = scribe('bal');
+const say = eventWriter('bal');
 const event = (kind: string, body: object, atMs: number) =>
   say({ kind: 'batch', id: 'b1' }, kind, body, atMs);
 interface Step {

@@ -9,7 +9,7 @@ import { DataFileError } from './db/dataFileError.ts';
 import type { Db } from './db/db.ts';
 import { MIGRATIONS } from './db/migrations.ts';
 import { openDb } from './opening/open.ts';
-import { CALYX_PLAN, NOW, ONE_POT, scribe, TestServer } from './testServer.ts';
+import { CALYX_PLAN, eventWriter, NOW, ONE_POT, TestServer } from './testServer.ts';
 
 let k: TestServer;
 beforeEach(async () => {
@@ -21,7 +21,7 @@ describe('the data file', () => {
   it('keeps everything across a restart', async () => {
     await k.api('PUT', '/kitchen', { version: 0, kitchen: ONE_POT });
     await k.api('POST', '/batches', { id: 'b1', plan: CALYX_PLAN });
-    const say = scribe('ev');
+    const say = eventWriter('ev');
     const begun = say({ kind: 'batch', id: 'b1' }, 'stepStarted', { stepId: 'pick' }, NOW);
     await k.api('POST', '/batches/b1/start', { version: 1, events: [begun] });
     await k.stop();

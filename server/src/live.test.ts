@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { sectionsOf } from './archive/testArchive.ts';
 import { InstrumentWatch } from './instruments/watch.ts';
-import { CALYX_PLAN, NOW, ONE_POT, scribe, TestServer } from './testServer.ts';
+import { CALYX_PLAN, eventWriter, NOW, ONE_POT, TestServer } from './testServer.ts';
 
 const MINUTE = 60_000;
 
@@ -17,7 +17,7 @@ afterEach(async () => {
   await server.dispose();
 });
 
-const say = scribe('ev');
+const say = eventWriter('ev');
 const event = (
   kind: string,
   body: object,

@@ -5,11 +5,11 @@ import { SHIPPED_TABLES } from '@big-ladle/core/tables';
 import { DAY_MS } from '@big-ladle/core/units';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { rebuildAll } from './services/projections.ts';
-import { CALYX_PLAN, NOW, ONE_POT, scribe, TestServer } from './testServer.ts';
+import { CALYX_PLAN, eventWriter, NOW, ONE_POT, TestServer } from './testServer.ts';
 
 const HOUR = 3_600_000;
 let server: TestServer;
-const say = scribe('pin');
+const say = eventWriter('pin');
 const event = (kind: string, body: object, atMs: number, batch = 'b1') =>
   say({ kind: 'batch', id: batch }, kind, body, atMs);
 

@@ -4,13 +4,13 @@ import { seedHistory } from './demo/history.ts';
 import { InstrumentWatch } from './instruments/watch.ts';
 import { storeReadings } from './services/instruments.ts';
 import { rebuildAll } from './services/projections.ts';
-import { CALYX_PLAN, NOW, ONE_POT, scribe, TestServer } from './testServer.ts';
+import { CALYX_PLAN, eventWriter, NOW, ONE_POT, TestServer } from './testServer.ts';
 
 const HOUR = 3_600_000;
 const BOTTLED = NOW - 2 * DAY_MS;
 
 let server: TestServer;
-const event = scribe('shelf');
+const event = eventWriter('shelf');
 const ofBatch = (kind: string, body: object, atMs: number) =>
   event({ kind: 'batch', id: 'b1' }, kind, body, atMs);
 const ofItem = (id: string, kind: string, body: object, atMs: number) =>

@@ -45,7 +45,7 @@ export interface Answer {
 }
 
 /** What a device says, each entry with an id and a number of its own. */
-export function scribe(prefix: string, deviceId = 'dev') {
+export function eventWriter(prefix: string, deviceId = 'dev') {
   let seq = 0;
   return (stream: { kind: string; id: string }, kind: string, body: object, atMs: number) => {
     seq++;

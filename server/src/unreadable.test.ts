@@ -1,11 +1,11 @@
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { archiveOf, sectionsOf } from './archive/testArchive.ts';
 import { rebuildAll } from './services/projections.ts';
-import { CALYX_PLAN, NOW, ONE_POT, scribe, TestServer } from './testServer.ts';
+import { CALYX_PLAN, eventWriter, NOW, ONE_POT, TestServer } from './testServer.ts';
 
 const HOUR = 3_600_000;
 let server: TestServer;
-const event = scribe('unreadable');
+const event = eventWriter('unreadable');
 const of = (id: string, kind: string, body: object, atMs: number) =>
   event({ kind: 'batch', id }, kind, body, atMs);
 

@@ -4,7 +4,7 @@ import { gunzipSync } from 'node:zlib';
 import Database from 'better-sqlite3';
 import { afterEach, describe, expect, it } from 'vitest';
 import { rebuildAll } from './services/projections.ts';
-import { CALYX_PLAN, NOW, ONE_POT, scribe, TestServer } from './testServer.ts';
+import { CALYX_PLAN, eventWriter, NOW, ONE_POT, TestServer } from './testServer.ts';
 
 /** What a kitchen of version 0.5.0 left behind: its data file and its archive, with running batches and full bottles. */
 const fixture = (name: string): Buffer =>
@@ -100,7 +100,7 @@ describe('what a page of version 0.5.0 still has to send', () => {
     await server.api('PUT', '/kitchen', { version: 0, kitchen: ONE_POT });
     await server.api('POST', '/batches', { id: 'b1', plan: CALYX_PLAN });
     // As that page wrote them: readings without a word of the calibration, begun without a word of a risk.
-    const say = scribe('old', 'old-page');
+    const say = eventWriter('old', 'old-page');
     const event = (minutesAgo: number, kind: string, body: object) =>
       say({ kind: 'batch', id: 'b1' }, kind, body, NOW - minutesAgo * 60_000);
     const started = await server.api('POST', '/batches/b1/start', {

@@ -2,7 +2,7 @@ import { readdirSync } from 'node:fs';
 import { BOOK } from '@big-ladle/core/book';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { seedDemo } from '../demo/seed.ts';
-import { CALYX_PLAN, NOW, ONE_POT, scribe, TestServer } from '../testServer.ts';
+import { CALYX_PLAN, eventWriter, NOW, ONE_POT, TestServer } from '../testServer.ts';
 import { apart, archiveOf, sectionsOf } from './testArchive.ts';
 
 const MINUTE = 60_000;
@@ -49,7 +49,7 @@ async function fill(server: TestServer): Promise<void> {
       { atMs: NOW - 59 * MINUTE, tempC: 6.5 },
     ]),
   });
-  const say = scribe('practised');
+  const say = eventWriter('practised');
   const { kitchen } = (await server.api('GET', '/kitchen')).body;
   const plan = { ...CALYX_PLAN, potId: kitchen.pots[0].id, burnerId: kitchen.burners[0].id };
   for (const [id, kept] of [
@@ -116,7 +116,7 @@ describe('everything in one file', () => {
   });
 
   it('is added to what is here: a batch that both know has the log of both, what was said here stays', async () => {
-    const say = scribe('here', 'here');
+    const say = eventWriter('here', 'here');
     await k.api('PUT', '/kitchen', { version: 0, kitchen: ONE_POT });
     await k.api('POST', '/batches', { id: 'b', plan: CALYX_PLAN });
     const stream = { kind: 'batch', id: 'b' };
@@ -279,7 +279,7 @@ describe('an archive is looked over as a whole before anything is changed', () =
   });
 
   it('entries of batches that are nowhere, and of kinds that nobody knows, are left out and counted', async () => {
-    const say = scribe('stray');
+    const say = eventWriter('stray');
     const events = [
       say({ kind: 'batch', id: 'nowhere' }, 'noted', { text: 'x' }, NOW),
       say({ kind: 'item', id: 'nothing' }, 'opened', {}, NOW),

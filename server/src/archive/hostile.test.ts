@@ -1,6 +1,6 @@
 import { BOOK } from '@big-ladle/core/book';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { CALYX_PLAN, NOW, ONE_POT, scribe, TestServer } from '../testServer.ts';
+import { CALYX_PLAN, eventWriter, NOW, ONE_POT, TestServer } from '../testServer.ts';
 import { apart, archiveOf, sectionsOf } from './testArchive.ts';
 
 const MINUTE = 60_000;
@@ -18,7 +18,7 @@ afterEach(async () => {
 const DEEP = `${'{"a":'.repeat(5000)}1${'}'.repeat(5000)}`;
 
 describe('an archive that somebody wrote to do harm', () => {
-  const say = scribe('harm');
+  const say = eventWriter('harm');
   const kitchenWith = (change: object) => archiveOf({ kitchen: [{ ...ONE_POT, ...change }] });
   const plan = { status: 'planned', plan: CALYX_PLAN, version: 1, pins: null, createdMs: 0, updatedMs: 0 };
   it.each<[string, string, string]>([

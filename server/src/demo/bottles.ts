@@ -38,12 +38,14 @@ interface Bottling {
 /** A batch that went as planned and was bottled some days ago. */
 async function bottledBatch(db: Db, batch: Bottling, nowMs: number): Promise<void> {
   const { id, plan, bottledMs } = batch;
-  const { scribe, program, kitchen, startMs } = await begun(db, id, plan, (p, k) => {
+  const { eventWriter, program, kitchen, startMs } = await begun(db, id, plan, (p, k) => {
     const sim = simulateBatch(p, k, SHIPPED_TABLES);
     return bottledMs - sim.endMin * MINUTE_MS;
   });
   const sim = simulateBatch(program, kitchen, SHIPPED_TABLES);
-  const events = [scribe.event({ kind: 'stepStarted', body: { stepId: program.steps[0]!.id } }, startMs)];
+  const events = [
+    eventWriter.event({ kind: 'stepStarted', body: { stepId: program.steps[0]!.id } }, startMs),
+  ];
   let endedMs = startMs;
   for (const entry of sim.trace) {
     const endMs = startMs + entry.endMin * MINUTE_MS;
@@ -51,7 +53,7 @@ async function bottledBatch(db: Db, batch: Bottling, nowMs: number): Promise<voi
       // A little less came out of the cloth than the model says.
       const volumeL = Math.round(entry.now.volumeL * 0.98 * 20) / 20;
       events.push(
-        scribe.event(
+        eventWriter.event(
           {
             kind: 'measured',
             body: { stepId: entry.stepId, vesselId: TUB, reading: { what: 'volume', volumeL, atC: 60 } },
@@ -67,7 +69,7 @@ async function bottledBatch(db: Db, batch: Bottling, nowMs: number): Promise<voi
         for (const [i, dose] of doses.entries()) {
           const atMs = startMs + entry.startMin * MINUTE_MS + (i + 1) * 2 * MINUTE_MS;
           events.push(
-            scribe.event(
+            eventWriter.event(
               {
                 kind: 'added',
                 body: {
@@ -85,7 +87,7 @@ async function bottledBatch(db: Db, batch: Bottling, nowMs: number): Promise<voi
         }
       }
       events.push(
-        scribe.event(
+        eventWriter.event(
           { kind: 'tasted', body: { stepId: entry.stepId, axes: { sweet: 0 }, atSweetnessPct: 9.1 } },
           startMs + entry.endMin * MINUTE_MS - MINUTE_MS,
         ),
@@ -93,7 +95,7 @@ async function bottledBatch(db: Db, batch: Bottling, nowMs: number): Promise<voi
     }
     if (entry.kind === 'bottle') {
       events.push(
-        scribe.event(
+        eventWriter.event(
           {
             kind: 'bottled',
             body: {
@@ -106,10 +108,11 @@ async function bottledBatch(db: Db, batch: Bottling, nowMs: number): Promise<voi
         ),
       );
     }
-    events.push(scribe.event({ kind: 'stepEnded', body: { stepId: entry.stepId } }, endMs));
+    events.push(eventWriter.event({ kind: 'stepEnded', body: { stepId: entry.stepId } }, endMs));
     endedMs = endMs;
   }
-  for (const [i, deed] of (batch.after ?? []).entries()) events.push(scribe.event(deed, endedMs + i + 1));
+  for (const [i, deed] of (batch.after ?? []).entries())
+    events.push(eventWriter.event(deed, endedMs + i + 1));
   await db.transaction((trx) => storeEvents(trx, events, nowMs));
 }
 

@@ -38,14 +38,16 @@ async function steepingNow(db: Db, nowMs: number): Promise<void> {
     { kind: 'litres', litres: 9 },
     null,
   );
-  const { scribe, program, startMs } = await begun(db, id, plan, (p, kitchen) => {
+  const { eventWriter, program, startMs } = await begun(db, id, plan, (p, kitchen) => {
     const sim = simulateBatch(p, kitchen, SHIPPED_TABLES);
     const steep = sim.trace.find((t) => t.kind === 'steep')!;
     return nowMs - (steep.endMin - (6 * 60 + 42)) * MINUTE_MS;
   });
   const { pins } = await requireBatch(db, id);
   const sim = simulateBatch(program, pins!.kitchen, SHIPPED_TABLES);
-  const events = [scribe.event({ kind: 'stepStarted', body: { stepId: program.steps[0]!.id } }, startMs)];
+  const events = [
+    eventWriter.event({ kind: 'stepStarted', body: { stepId: program.steps[0]!.id } }, startMs),
+  ];
   for (const entry of sim.trace) {
     if (entry.kind === 'steep') break;
     const deed: EventBody =
@@ -53,7 +55,7 @@ async function steepingNow(db: Db, nowMs: number): Promise<void> {
       program.steps.some((s) => s.id === entry.stepId && s.kind === 'wash' && s.rinses === 4)
         ? { kind: 'stepEnded', body: { stepId: entry.stepId, rinses: 4 } }
         : { kind: 'stepEnded', body: { stepId: entry.stepId } };
-    events.push(scribe.event(deed, startMs + entry.endMin * MINUTE_MS));
+    events.push(eventWriter.event(deed, startMs + entry.endMin * MINUTE_MS));
   }
   await db.transaction((trx) => storeEvents(trx, events, nowMs));
 }

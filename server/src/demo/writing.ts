@@ -65,10 +65,10 @@ export async function begun(
   startOf: (program: Program, kitchen: Kitchen) => number,
 ) {
   const made = (await createBatch(db, { id, plan }, 0)).answer;
-  const scribe = new EventWriter({ kind: 'batch', id });
+  const eventWriter = new EventWriter({ kind: 'batch', id });
   // The start is asked for with the moment still open: the program is known only once it is pinned.
   const draft = (await startBatch(db, id, { version: made.version, events: [] }, 0)).answer;
   const pins = draft.pins!;
   const startMs = startOf(pins.program, pins.kitchen);
-  return { scribe, program: pins.program, kitchen: pins.kitchen, startMs };
+  return { eventWriter, program: pins.program, kitchen: pins.kitchen, startMs };
 }
