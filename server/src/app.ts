@@ -74,14 +74,39 @@ export function buildApp(parts: AppParts): Express {
     res.set(NO_PAGE);
     next();
   });
-  const forPages = express.Router();
-  app.use((req, res, next) => (req.path.startsWith('/api/') ? next() : forPages(req, res, next)));
-  forPages.use((_req, res, next) => {
+  // The event stream is written piece by piece: nothing may hold it back. Answers are packed quickly, what is kept tightly.
+  app.use(
+    '/api',
+    compression({
+      level: 1,
+      filter: (req, res) => !req.originalUrl.startsWith('/api/stream') && compression.filter(req, res),
+    }),
+  );
+  // Where no screen shows the code, the terminal does.
+  const pairing = new PairingCode(
+    parts.clock,
+    hasFirstScreen(openness) ? undefined : (code) => parts.tell(`The code for letting a device in: ${code}`),
+  );
+  if (!hasFirstScreen(openness)) pairing.show();
+  // Also nobody is let in or shut out: that would be forgotten with the copy in memory, or with the file that is replaced.
+  app.use('/api', (req, _res, next) => {
+    const writes = !['GET', 'HEAD'].includes(req.method) && req.path !== '/test/clock';
+    if (writes && parts.readOnly) throw new HttpProblem('storage');
+    if (writes && parts.imports.closed) throw new HttpProblem('beginningAnew');
+    next();
+  });
+  app.use('/api', pairingRouter({ ...parts, pairing }));
+  app.use('/api', onlyPaired(parts.db, parts.clock, openness));
+  app.use('/api', accessRouter({ ...parts, pairing }));
+  app.use('/api', apiRouter(parts));
+
+  // From here on only pages, and what stands beside them: whatever is asked under /api has been answered.
+  app.use((_req, res, next) => {
     res.set('Permissions-Policy', PERMISSIONS);
     res.locals.nonce = randomBytes(16).toString('base64');
     next();
   });
-  forPages.use(
+  app.use(
     helmet({
       contentSecurityPolicy: {
         useDefaults: false,
@@ -102,32 +127,7 @@ export function buildApp(parts: AppParts): Express {
       strictTransportSecurity: false,
     }),
   );
-  // The event stream is written piece by piece: nothing may hold it back. Answers are packed quickly, what is kept tightly.
-  app.use(
-    '/api',
-    compression({
-      level: 1,
-      filter: (req, res) => !req.originalUrl.startsWith('/api/stream') && compression.filter(req, res),
-    }),
-  );
-  forPages.use(compression());
-  // Where no screen shows the code, the terminal does.
-  const pairing = new PairingCode(
-    parts.clock,
-    hasFirstScreen(openness) ? undefined : (code) => parts.tell(`The code for letting a device in: ${code}`),
-  );
-  if (!hasFirstScreen(openness)) pairing.show();
-  // Also nobody is let in or shut out: that would be forgotten with the copy in memory, or with the file that is replaced.
-  app.use('/api', (req, _res, next) => {
-    const writes = !['GET', 'HEAD'].includes(req.method) && req.path !== '/test/clock';
-    if (writes && parts.readOnly) throw new HttpProblem('storage');
-    if (writes && parts.imports.closed) throw new HttpProblem('beginningAnew');
-    next();
-  });
-  app.use('/api', pairingRouter({ ...parts, pairing }));
-  app.use('/api', onlyPaired(parts.db, parts.clock, openness));
-  app.use('/api', accessRouter({ ...parts, pairing }));
-  app.use('/api', apiRouter(parts));
+  app.use(compression());
 
   // What devices are told to trust is no secret: they fetch it before they are let in.
   app.get('/authority.crt', (_req, res) => {

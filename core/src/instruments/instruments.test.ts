@@ -3,13 +3,10 @@ import { describe, expect, it } from 'vitest';
 import type { MethodId } from '../documents/recipe.ts';
 import { batchAt } from '../log/batchAt.ts';
 import { foldBatch } from '../log/foldBatch.ts';
-import { solvePlan } from '../plan/solve.ts';
-import { BOOK } from '../program/book/book.ts';
-import { defaultChoices } from '../program/book/recipe.ts';
+import { plannedDrink } from '../plannedDrink.fixtures.ts';
 import { NO_FACTORS } from '../program/simulate/state.ts';
 import { FRIDGE_LIFE, INSTRUMENT_ROWS, type InstrumentKind, LOSS } from '../tables/instruments.ts';
-import { BURNERS, KITCHEN, POTS, TABLES } from '../testKitchen.ts';
-import { unwrap } from '../units/result.ts';
+import { KITCHEN, TABLES } from '../testKitchen.ts';
 import { MINUTE_MS } from '../units/time.ts';
 import { cookThrough, eventOf } from './cook.fixtures.ts';
 import { hiddenFactors, rehearsalNow } from './rehearsal.ts';
@@ -117,20 +114,7 @@ describe('simulated instruments', () => {
   });
 });
 
-function programOf(drinkId: string, methodId: MethodId) {
-  const recipe = BOOK.find((r) => r.id === drinkId)!;
-  return unwrap(
-    solvePlan({
-      recipe,
-      choices: defaultChoices(recipe, methodId),
-      kitchen: KITCHEN,
-      tables: TABLES,
-      pot: POTS[1]!,
-      burner: BURNERS[0]!,
-      wish: { question: { kind: 'litres', litres: 6 }, fills: 1 },
-    }),
-  ).program;
-}
+const programOf = (drinkId: string, methodId: MethodId) => plannedDrink(drinkId, methodId, 6);
 const BOTTLED_KITCHEN = {
   ...KITCHEN,
   bottles: [

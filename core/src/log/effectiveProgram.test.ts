@@ -2,15 +2,12 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { MethodId } from '../documents/recipe.ts';
 import { massG, volumeMl } from '../liquor/composition.ts';
-import { solvePlan } from '../plan/solve.ts';
-import { BOOK } from '../program/book/book.ts';
-import { defaultChoices } from '../program/book/recipe.ts';
+import { plannedDrink } from '../plannedDrink.fixtures.ts';
 import type { PlannedProgram } from '../program/model/program.ts';
 import { BOTTLES, SPENT } from '../program/model/vessels.ts';
 import { ledgerOf } from '../program/simulate/ledger.ts';
 import { simulateBatch } from '../program/simulate/simulate.ts';
-import { BURNERS, KITCHEN, POTS, TABLES } from '../testKitchen.ts';
-import { unwrap } from '../units/result.ts';
+import { KITCHEN, TABLES } from '../testKitchen.ts';
 import { MINUTE_MS } from '../units/time.ts';
 import { batchAt, entryProblem } from './batchAt.ts';
 import { nextStraining } from './effectiveProgram.ts';
@@ -31,20 +28,8 @@ const at = (minute: number, deed: EventBody): LogEvent =>
     ...deed,
   }) as LogEvent;
 
-function planned(methodId: MethodId, id = 'deep-calyx-ginger'): PlannedProgram {
-  const recipe = BOOK.find((r) => r.id === id)!;
-  return unwrap(
-    solvePlan({
-      recipe,
-      choices: defaultChoices(recipe, methodId),
-      kitchen: KITCHEN,
-      tables: TABLES,
-      pot: POTS[1]!,
-      burner: BURNERS[0]!,
-      wish: { question: { kind: 'litres', litres: 8 }, fills: 1 },
-    }),
-  ).program;
-}
+const planned = (methodId: MethodId, id = 'deep-calyx-ginger'): PlannedProgram =>
+  plannedDrink(id, methodId, 8);
 
 /** Begun, and every step before the first of a kind ended, the last `lastMin` after the start. */
 function upTo(program: PlannedProgram, kind: string, lastMin = 90): LogEvent[] {

@@ -172,6 +172,7 @@ export async function putIngredient(db: Db, facts: CustomFacts): Promise<Outcome
 export const tablesWith = (own: PinnedRows, kitchen: Pick<Kitchen, 'labels'>): Tables =>
   withLabels(withCustom(SHIPPED_TABLES, own), kitchen.labels);
 
+/** The tables that are reckoned by in this kitchen. */
 export const tablesOfKitchen = async (db: Db): Promise<Tables> =>
   tablesWith(await rowsOfOwn(db), (await readKitchen(db)).kitchen);
 
