@@ -15,6 +15,7 @@ export default defineConfig({
             'scripts/**/*.test.ts',
           ],
           testTimeout: 30_000,
+          hookTimeout: 60_000,
           // The core holds no state between tests: read in once for each worker, not once for each file.
           isolate: false,
           pool: 'threads',
@@ -27,6 +28,7 @@ export default defineConfig({
           environment: 'jsdom',
           setupFiles: ['web/src/testing/setup.ts'],
           testTimeout: 30_000,
+          hookTimeout: 60_000,
           pool: 'threads',
         },
       },

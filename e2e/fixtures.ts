@@ -26,6 +26,8 @@ interface Fixtures {
   demo: boolean;
   /** When the test begins. */
   atMs: number;
+  /** The server runs in a process of its own, which can be killed. */
+  ownProcess: boolean;
 }
 
 interface WorkerFixtures {
@@ -38,8 +40,9 @@ interface WorkerFixtures {
 export const test = base.extend<Fixtures, WorkerFixtures>({
   demo: [false, { option: true }],
   atMs: [EVENING_MS, { option: true }],
-  server: async ({ demo, atMs }, use) => {
-    const server = new KitchenServer(atMs);
+  ownProcess: [false, { option: true }],
+  server: async ({ demo, atMs, ownProcess }, use) => {
+    const server = new KitchenServer(atMs, ownProcess);
     await server.startFresh(demo, atMs);
     await use(server);
     await server.stop();

@@ -7,6 +7,8 @@ import { begun, KITCHEN } from './begun.ts';
 import { expect, test } from './fixtures.ts';
 import { KitchenServer } from './server.ts';
 
+test.use({ ownProcess: true });
+
 /** Fifty in all in the normal tests; LADLE_KILLS=500 for ten times as many. */
 const MORE = Math.max(1, Number(process.env.LADLE_KILLS ?? 50) / 50);
 const KILLS = {
@@ -185,7 +187,7 @@ test('killed while two devices write, in an import, in a backup: all that was ac
 }) => {
   test.setTimeout(240 * SECONDS * MORE);
   const next = seeded();
-  const other = new KitchenServer();
+  const other = new KitchenServer(undefined, true);
   await other.start(true);
   const { batches, events } = (await other.archive()) as {
     batches: Archived[];
@@ -294,7 +296,7 @@ test('killed while a file of version 0.5.0 is brought up to date: the next start
   );
   const counts: number[] = [];
   for (let kill = 0; kill <= KILLS.upgrade; kill++) {
-    const server = new KitchenServer();
+    const server = new KitchenServer(undefined, true);
     writeFileSync(path.join(server.dataDir, 'big-ladle.sqlite'), old);
     // The first is left alone: it says what there is.
     if (kill > 0) await server.startAndKill(150 + next() * 900);

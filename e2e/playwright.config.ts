@@ -2,6 +2,8 @@ import { defineConfig } from '@playwright/test';
 
 export default defineConfig({
   testDir: '.',
+  // The built server is run as it is.
+  build: { external: ['**/server/dist/**'] },
   timeout: 120_000,
   expect: { timeout: 15_000 },
   workers: 2,

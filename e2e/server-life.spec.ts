@@ -2,6 +2,8 @@ import { begun, KITCHEN } from './begun.ts';
 import { expect, test } from './fixtures.ts';
 import { KitchenServer } from './server.ts';
 
+test.use({ ownProcess: true });
+
 test('a polite end closes streams and file and leaves with 0, with a page open', async ({ page, server }) => {
   await begun(server, 'boil');
   await page.goto(`${server.url}/batches/batch/stove`);
@@ -14,7 +16,7 @@ test('a polite end closes streams and file and leaves with 0, with a page open',
 });
 
 test('a taken port is said plainly', async ({ server }) => {
-  const second = new KitchenServer();
+  const second = new KitchenServer(undefined, true);
   second.port = server.port;
   await expect(second.start()).rejects.toThrow(new RegExp(`Port ${server.port} is taken.*LADLE_PORT`));
   second.dispose();
@@ -23,7 +25,7 @@ test('a taken port is said plainly', async ({ server }) => {
 test('two servers on one folder: the second says where the first is, and a crash leaves nothing in the way', async ({
   server,
 }) => {
-  const second = new KitchenServer();
+  const second = new KitchenServer(undefined, true);
   second.env = { LADLE_DATA: server.dataDir };
   await expect(second.start()).rejects.toThrow(new RegExp(`in use by another Big Ladle, at ${server.url}`));
   await server.stop('SIGKILL');

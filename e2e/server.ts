@@ -5,6 +5,7 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { expect } from '@playwright/test';
 import { archiveOf, sectionsOf } from '../server/src/archive/testArchive.ts';
+import type * as Embedded from '../server/src/embedded.ts';
 
 const ROOT = path.resolve(import.meta.dirname, '..');
 
@@ -41,6 +42,8 @@ async function freshKitchen(demo: boolean, atMs: number): Promise<string> {
 /** A built server of its own for each test, with its data in a folder of its own and a clock that no test shares. */
 export class KitchenServer {
   private child: ChildProcess | null = null;
+  /** Ends the server where it runs within this process. */
+  private endWithin: (() => Promise<void>) | null = null;
   /** The kitchen's clock against the machine's: it goes on over a restart. */
   private shiftMs: number;
   readonly dataDir = mkdtempSync(path.join(tmpdir(), 'big-ladle-e2e-'));
@@ -55,28 +58,60 @@ export class KitchenServer {
   /** No file of it may grow beyond so many kilobytes: a disk that is full; null: as large as it likes. */
   fileLimitKb: number | null = null;
 
-  /** @param atMs the moment at which its clock begins to run. */
-  constructor(atMs = EVENING_MS) {
+  /**
+   * @param atMs the moment at which its clock begins to run.
+   * @param ownProcess it runs in a process of its own, which can be killed: for tests of the server's own life.
+   */
+  constructor(
+    atMs = EVENING_MS,
+    private readonly ownProcess = false,
+  ) {
     this.shiftMs = atMs - Date.now();
+  }
+
+  private surroundings(): NodeJS.ProcessEnv {
+    return {
+      ...process.env,
+      LADLE_PORT: String(this.port),
+      LADLE_DATA: this.dataDir,
+      LADLE_TEST: '1',
+      LADLE_TEST_NOW: String(this.nowMs()),
+      TZ: 'UTC',
+      ...this.env,
+    };
+  }
+
+  /** Starts it within this process: at once, but it cannot be killed. */
+  private async startWithin(demo: boolean): Promise<void> {
+    const { serveWithin } = (await import(path.join(ROOT, 'server/dist/embedded.js'))) as typeof Embedded;
+    const asked = new AbortController();
+    await new Promise<void>((ready, failed) => {
+      const ended = serveWithin(this.surroundings(), ROOT, demo, {
+        signal: asked.signal,
+        tell: (text) => text.includes('http://') && ready(),
+        report: (error) => console.error(error),
+      });
+      ended.catch(failed);
+      this.endWithin = () => {
+        asked.abort();
+        return ended;
+      };
+    });
   }
 
   async start(demo = false): Promise<void> {
     this.port ||= await freePort();
+    await (this.ownProcess ? this.startProcess(demo) : this.startWithin(demo));
+  }
+
+  private async startProcess(demo: boolean): Promise<void> {
     const program = [process.execPath, path.join(ROOT, 'server/dist/main.js'), ...(demo ? ['--demo'] : [])];
     const limit =
       this.fileLimitKb === null ? [] : ['prlimit', `--fsize=${this.fileLimitKb * 1024}:unlimited`];
     const [command, ...args] = [...limit, ...program];
     const child = spawn(command!, args, {
       cwd: ROOT,
-      env: {
-        ...process.env,
-        LADLE_PORT: String(this.port),
-        LADLE_DATA: this.dataDir,
-        LADLE_TEST: '1',
-        LADLE_TEST_NOW: String(this.nowMs()),
-        TZ: 'UTC',
-        ...this.env,
-      },
+      env: this.surroundings(),
       stdio: ['ignore', 'pipe', 'pipe'],
     });
     this.child = child;
@@ -99,7 +134,13 @@ export class KitchenServer {
 
   /** Ends the process; with SIGKILL it has no chance to tidy up. */
   async stop(signal: 'SIGTERM' | 'SIGKILL' = 'SIGTERM'): Promise<number | null> {
-    const { child } = this;
+    const { child, endWithin } = this;
+    if (endWithin) {
+      if (signal === 'SIGKILL') throw new Error('only a process of its own can be killed: use ownProcess');
+      this.endWithin = null;
+      await endWithin();
+      return 0;
+    }
     if (!child) return null;
     this.child = null;
     if (child.exitCode !== null) return child.exitCode;

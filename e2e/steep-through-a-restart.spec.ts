@@ -1,7 +1,7 @@
 import { begun } from './begun.ts';
 import { expect, openTool, test } from './fixtures.ts';
 
-test.use({ viewport: { width: 390, height: 844 } });
+test.use({ viewport: { width: 390, height: 844 }, ownProcess: true });
 
 test('a steep survives a reload, another window and a killed server without losing a second', async ({
   page,

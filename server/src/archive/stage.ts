@@ -96,9 +96,9 @@ async function putEntry(
         .ignore();
       return;
     case 'stock': {
-      const { itemId, inHouseG, packG, price } = entry.row;
+      const { itemId, inHouseG, packG, price, basketG } = entry.row;
       await trx('stock')
-        .insert({ item_id: itemId, in_house_g: inHouseG, pack_g: packG, price })
+        .insert({ item_id: itemId, in_house_g: inHouseG, pack_g: packG, price, basket_g: basketG })
         .onConflict('item_id')
         .ignore();
       return;
