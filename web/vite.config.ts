@@ -5,7 +5,8 @@ import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
 import { compression, defineAlgorithm } from 'vite-plugin-compression2';
 import { type ManifestTransform, VitePWA } from 'vite-plugin-pwa';
-import { precompiledMessages } from './precompiledMessages.ts';
+import { precompiledMessages } from './build/precompiledMessages.ts';
+import { withoutSources } from './build/withoutSources.ts';
 
 const api = `http://127.0.0.1:${process.env.LADLE_PORT ?? 4817}`;
 
@@ -48,6 +49,7 @@ export default defineConfig({
   plugins: [
     react(),
     precompiledMessages(),
+    withoutSources(),
     // The first piece is what a cook waits for: packed as tightly as gzip can be, which is too slow to do for each visit.
     compression({
       include: /^assets\/first-.*\.js$/,

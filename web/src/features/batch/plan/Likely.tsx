@@ -7,6 +7,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
 import { useEffect, useMemo, useState } from 'react';
+import { useInView } from 'react-intersection-observer';
 import { useBook } from '../../../shared/book.ts';
 import { Explain } from '../../../shared/Explain.tsx';
 import { role } from '../../../theme/theme.ts';
@@ -18,20 +19,24 @@ import { useJob } from '../../../workers/useJob.ts';
 const RUNS = 5000;
 /** The same plan shows the same span. */
 const SEED = 7;
-/** A plan that is still being dragged is not worth five thousand runs. */
+/** Worked out a little before it comes into sight; a plan whose ledger nobody looks at is not worth five thousand runs. */
+const AHEAD = '300px';
+/** Nor is one that is still being dragged. */
 const SETTLE_MS = 500;
 
 /** Where it is likely to end: eight times in ten, with every constant of the model as unsure as it is. Worked out beside the screen. */
 export function Likely({ program, kitchen }: { program: Program; kitchen: Kitchen }) {
   const { own, custom } = useBook();
   const [job, setJob] = useState<Extract<Job, { kind: 'ranges' }> | null>(null);
+  const { ref, inView } = useInView({ rootMargin: AHEAD });
   useEffect(() => {
+    if (!inView) return;
     const later = setTimeout(
       () => setJob({ kind: 'ranges', program, kitchen, runs: RUNS, from: 0, seed: SEED }),
       SETTLE_MS,
     );
     return () => clearTimeout(later);
-  }, [program, kitchen]);
+  }, [program, kitchen, inView]);
   const { result, current, progress, stop, failed } = useJob(job, own, custom);
   const ranges = useMemo(() => (result ? spansOf(result.samples) : null), [result]);
   const ready = current && job?.program === program;
@@ -42,7 +47,7 @@ export function Likely({ program, kitchen }: { program: Program; kitchen: Kitche
         .slice(0, 3)
     : [];
   return (
-    <Box sx={{ mt: 1.5, minHeight: 46 }} data-testid="likely" data-ready={ready}>
+    <Box ref={ref} sx={{ mt: 1.5, minHeight: 46 }} data-testid="likely" data-ready={ready}>
       {ranges && (
         <Box sx={{ color: ready ? undefined : role('inkMuted') }}>
           {sayRich('likely.likelyReadyIn', {
