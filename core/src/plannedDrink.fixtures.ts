@@ -1,15 +1,20 @@
-import type { MethodId } from './documents/recipe.ts';
+import type { MethodId, Recipe } from './documents/recipe.ts';
 import { solvePlan } from './plan/solve.ts';
+import type { Solution } from './plan/wish.ts';
 import { BOOK } from './program/book/book.ts';
 import { defaultChoices } from './program/book/recipe.ts';
 import type { PlannedProgram } from './program/model/program.ts';
 import { BURNERS, KITCHEN, POTS, TABLES } from './testKitchen.ts';
 import { unwrap } from './units/result.ts';
 
-/** A shipped drink as it is planned in the blue pot on the gas ring. */
-export function plannedDrink(id: string, methodId: MethodId, litres: number): PlannedProgram {
-  const recipe = BOOK.find((r) => r.id === id)!;
-  return unwrap(
+/** A recipe as it is planned in the blue pot on the gas ring. */
+export const planned = (
+  recipe: Recipe,
+  methodId: MethodId,
+  litres: number,
+  fills: number | 'asNeeded',
+): Solution =>
+  unwrap(
     solvePlan({
       recipe,
       choices: defaultChoices(recipe, methodId),
@@ -17,7 +22,10 @@ export function plannedDrink(id: string, methodId: MethodId, litres: number): Pl
       tables: TABLES,
       pot: POTS[1]!,
       burner: BURNERS[0]!,
-      wish: { question: { kind: 'litres', litres }, fills: 1 },
+      wish: { question: { kind: 'litres', litres }, fills },
     }),
-  ).program;
-}
+  );
+
+/** A shipped drink so planned, in one fill. */
+export const plannedDrink = (id: string, methodId: MethodId, litres: number): PlannedProgram =>
+  planned(BOOK.find((r) => r.id === id)!, methodId, litres, 1).program;

@@ -1,4 +1,4 @@
-import { FAMILY_ROWS } from '../tables/families.ts';
+import { familyOfItem } from '../tables/families.ts';
 import { FRUIT_ROWS } from '../tables/fruits.ts';
 import { SUBSTITUTE_ROWS, type SubstituteRow } from '../tables/kitchenFacts.ts';
 import type { IngredientRow, Tables } from '../tables/types.ts';
@@ -36,7 +36,7 @@ export function insteadOf(itemId: string, tables: Pick<Tables, 'ingredients'>): 
     (s): InsteadRow => ({ itemId: s.insteadId, ratio: s.ratio, moment: s.moment, note: s.note }),
   );
   const own = tables.ingredients.get(itemId);
-  const family = FAMILY_ROWS.find((f) => f.forms.some((form) => form.itemId === itemId));
+  const family = familyOfItem(itemId);
   const forms = (family?.forms ?? []).flatMap((form): InsteadRow[] => {
     const row = tables.ingredients.get(form.itemId);
     const ratio = own && row && row !== own ? sameStrengthG(own, 1, row) : null;

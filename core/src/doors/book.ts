@@ -8,3 +8,4 @@ export { choicesUnder, completeChoices, defaultChoices, insteadWith } from '../p
 export { STEP_TABLE, type StepField, saysOf } from '../program/book/stepTable.ts';
 export { ownRows, withCustom } from '../program/model/ownIngredient.ts';
 export { sweetWeights } from '../program/model/sweetShares.ts';
+export { familyOfItem } from '../tables/families.ts';

@@ -16,7 +16,12 @@ export {
   type PlausibilityWarning,
   recipeWarnings,
 } from '../compare/plausibility.ts';
-export { type ShoppingList, type ShoppingRow, shoppingList } from '../compare/shopping.ts';
+export {
+  type ShoppingList,
+  type ShoppingRow,
+  shoppingList,
+  stillToGoIn,
+} from '../compare/shopping.ts';
 export { type StrainingFacts, strainings } from '../compare/straining.ts';
 export { bowlsOf, toolCounts } from '../compare/toolCounts.ts';
 export { rinsesAsked, washRoutines } from '../compare/washing.ts';

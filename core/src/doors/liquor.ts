@@ -1,5 +1,5 @@
 /** What a drink is made of, its colour and its sourness. */
-export { colourOf, GLASS_PATH_CM, luminanceOf, SPOON_PATH_CM } from '../liquor/colour.ts';
+export { colourOf, GLASS_PATH_CM, luminanceOf } from '../liquor/colour.ts';
 export { colourName } from '../liquor/colourName.ts';
 export {
   abvPct,
@@ -15,6 +15,7 @@ export {
   sweetnessPct,
   volumeMl,
 } from '../liquor/composition.ts';
+export { type InGlass, inGlassOf, type Looks, looksOf, NO_LOOKS } from '../liquor/looks.ts';
 export { phOf } from '../liquor/ph.ts';
 export { coldVolume, expansion } from '../liquor/water.ts';
 export { DISSOLVES_FROM_C } from '../tables/sweetenerFacts.ts';

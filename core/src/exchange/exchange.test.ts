@@ -3,16 +3,15 @@ import * as v from 'valibot';
 import { describe, expect, it } from 'vitest';
 import type { Recipe, RecipeStep } from '../documents/recipe.ts';
 import { recipeSchema } from '../documents/recipe.ts';
-import { solvePlan } from '../plan/solve.ts';
+import { planned as plannedHere } from '../plannedDrink.fixtures.ts';
 import { BOOK } from '../program/book/book.ts';
 import { checkRecipe } from '../program/book/checkRecipe.ts';
-import { defaultChoices } from '../program/book/recipe.ts';
 import { measuringKit } from '../program/model/kitchen.ts';
 import { ownRows, withCustom } from '../program/model/ownIngredient.ts';
 import { simulateBatch } from '../program/simulate/simulate.ts';
 import { ALIAS_ROWS, findByName } from '../tables/aliases.ts';
 import { FAMILY_ROWS } from '../tables/families.ts';
-import { BURNERS, KITCHEN, POTS, TABLES } from '../testKitchen.ts';
+import { KITCHEN, TABLES } from '../testKitchen.ts';
 import { unwrap } from '../units/result.ts';
 import { type CaptureEntry, captureToRecipe, unseenKey, unseenOf } from './capture.ts';
 import { exchangeName } from './names.ts';
@@ -26,17 +25,7 @@ const planned = (
   litres: number,
   fills: number | 'asNeeded' = 'asNeeded',
 ) => {
-  const solution = unwrap(
-    solvePlan({
-      recipe,
-      choices: defaultChoices(recipe, methodId),
-      kitchen: KITCHEN,
-      tables: TABLES,
-      pot: POTS[1]!,
-      burner: BURNERS[0]!,
-      wish: { question: { kind: 'litres', litres }, fills },
-    }),
-  );
+  const solution = plannedHere(recipe, methodId, litres, fills);
   return { ...solution, sim: simulateBatch(solution.program, KITCHEN, TABLES) };
 };
 

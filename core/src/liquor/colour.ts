@@ -1,41 +1,7 @@
 import { convertLrgbToRgb, convertRgbToLrgb, formatHex, parseHex } from 'culori/fn';
-import type { MarkerId } from '../tables/types.ts';
-import { type Composition, markerGPerL } from './composition.ts';
+import { COLOUR_ROWS, TINT_ROWS } from '../tables/colours.ts';
+import { type Composition, markerGPerL, volumeMl } from './composition.ts';
 import { phOf } from './ph.ts';
-
-/** Absorbance per cm for 1 g/L of a marker in three bands: red 610, green 540, blue 460 nm. */
-interface ColourRow {
-  marker: MarkerId;
-  absorbance: readonly [number, number, number];
-  source: string;
-}
-
-export const COLOUR_ROWS: readonly ColourRow[] = [
-  {
-    marker: 'red',
-    absorbance: [0.004, 0.14, 0.055],
-    source: 'Calyx red at pH up to 2.8, set by eye against dilutions',
-  },
-  {
-    marker: 'calyx',
-    absorbance: [0.001, 0.004, 0.012],
-    source: 'What is left brownish when the red has faded, set by eye',
-  },
-  {
-    marker: 'ginger',
-    absorbance: [0.0002, 0.0006, 0.0022],
-    source: 'Pale straw of a ginger brew, set by eye',
-  },
-  { marker: 'turmeric', absorbance: [0.002, 0.02, 0.2], source: 'Strong yellow of the root, set by eye' },
-  { marker: 'peel', absorbance: [0.0002, 0.0008, 0.003], source: 'Yellow of a peel brew, set by eye' },
-  { marker: 'spice', absorbance: [0.006, 0.015, 0.04], source: 'Brown of a bark and berry brew, set by eye' },
-  { marker: 'clove', absorbance: [0.006, 0.015, 0.04], source: 'As other whole spices' },
-  { marker: 'chilli', absorbance: [0.003, 0.02, 0.05], source: 'Orange of ground chilli, set by eye' },
-  { marker: 'herb', absorbance: [0.002, 0.0015, 0.01], source: 'Green-yellow of a leaf brew, set by eye' },
-  { marker: 'tamarind', absorbance: [0.004, 0.012, 0.03], source: 'Brown of the pulp, set by eye' },
-  { marker: 'date', absorbance: [0.003, 0.008, 0.02], source: 'Brown of the fruit, set by eye' },
-  { marker: 'fruit', absorbance: [0.0002, 0.0006, 0.002], source: 'Pale fruit brew, set by eye' },
-];
 
 /** How much of the calyx red shows at a pH; straight between the points. */
 const RED_BY_PH: readonly (readonly [number, number])[] = [
@@ -57,38 +23,77 @@ export function redShareAtPh(pH: number): number {
   return RED_BY_PH.at(-1)![1];
 }
 
-/** A spoon is 8 mm deep and light passes it twice; a glass is 60 mm across. */
+/** The thin edge of a spoonful, 1 mm deep; a full spoon, 8 mm; both are crossed twice. A glass is 60 mm across, a third of it near its sides. */
+export const FILM_PATH_CM = 0.2;
 export const SPOON_PATH_CM = 1.6;
 export const GLASS_PATH_CM = 6;
+export const GLASS_EDGE_PATH_CM = 2;
 
 /** From this on a liquor's own colour hides that of a test strip: absorbance through a spoonful. Source: half of the light of a band, set by eye. */
 const HIDES_A_STRIP = 0.3;
 
-/** Light that a liquor takes in each of three bands, per cm. */
-function absorbancePerCm(c: Composition): [number, number, number] {
+/** Light comes back from white china so far. */
+const WHITE = 0.95;
+
+/** What a liquor does to light, per cm: what it takes of red, green and blue (decadic), and what it throws back. */
+export interface Optics {
+  absorbance: [number, number, number];
+  haze: number;
+}
+
+export function opticsOf(c: Composition): Optics {
   const estimate = phOf(c);
   const redShare = estimate.kind === 'estimate' ? redShareAtPh(estimate.pH) : 0.3;
-  const sum: [number, number, number] = [0, 0, 0];
-  for (const row of COLOUR_ROWS) {
-    const gPerL = markerGPerL(c, row.marker) * (row.marker === 'red' ? redShare : 1);
-    for (let band = 0; band < 3; band++) sum[band]! += row.absorbance[band]! * gPerL;
-  }
-  return sum;
+  const optics: Optics = { absorbance: [0, 0, 0], haze: 0 };
+  const add = (row: { absorbance: readonly number[]; haze: number }, perL: number) => {
+    for (let band = 0; band < 3; band++) optics.absorbance[band]! += row.absorbance[band]! * perL;
+    optics.haze += row.haze * perL;
+  };
+  for (const row of COLOUR_ROWS) add(row, markerGPerL(c, row.marker) * (row.marker === 'red' ? redShare : 1));
+  const litres = volumeMl(c) / 1000;
+  if (litres > 0) for (const row of TINT_ROWS) add(row, (c.tint[row.tint] ?? 0) / litres);
+  return optics;
 }
+
+/** From this on nothing is seen through a glass: light thrown back, per cm. Source: a layer of 6 cm throws back most of it, set by eye. */
+const CLOUDY_PER_CM = 0.6;
+
+/** Whether what stands behind a glass of it is hidden. */
+export const isCloudy = ({ haze }: Optics): boolean => haze >= CLOUDY_PER_CM;
 
 /** Whether a test strip dipped into it shows the drink's colour rather than its own. */
 export const isStronglyColoured = (c: Composition): boolean =>
-  Math.max(...absorbancePerCm(c)) * SPOON_PATH_CM > HIDES_A_STRIP;
+  Math.max(...opticsOf(c).absorbance) * SPOON_PATH_CM > HIDES_A_STRIP;
 
-/** Colour of a liquor seen through `pathCm` against white, as an sRGB hex. An aid to judge by, not a measurement. */
-export function colourOf(c: Composition, pathCm: number): string {
-  const [r, g, b] = absorbancePerCm(c).map((perCm) => 0.95 * 10 ** (-perCm * pathCm)) as [
+/**
+ * Share of light that comes back from a layer over white. Source: Kubelka and Munk's layer of finite depth; without
+ * haze it is what goes through twice.
+ * @param takes natural, per cm.
+ * @param haze thrown back, per cm.
+ */
+export function lightBack(takes: number, haze: number, depthCm: number): number {
+  if (haze * depthCm < 1e-6) return WHITE * Math.exp(-2 * takes * depthCm);
+  const a = 1 + takes / haze;
+  const b = Math.sqrt(a * a - 1);
+  const back = (1 - WHITE) * haze * depthCm;
+  // It takes next to nothing: what is not thrown back goes to the white below it and comes from there.
+  if (b * haze * depthCm < 1e-6) return (WHITE + back) / (1 + back);
+  const cothPart = b / Math.tanh(b * haze * depthCm);
+  return (1 - WHITE * (a - cothPart)) / (a - WHITE + cothPart);
+}
+
+/** Colour seen through `pathCm` of it against white, as an sRGB hex. */
+export function colourThrough({ absorbance, haze }: Optics, pathCm: number): string {
+  const [r, g, b] = absorbance.map((perCm) => lightBack(Math.LN10 * perCm, haze, pathCm / 2)) as [
     number,
     number,
     number,
   ];
   return formatHex(convertLrgbToRgb({ r, g, b })) ?? '#ffffff';
 }
+
+/** Colour of a liquor seen through `pathCm` against white, as an sRGB hex. An aid to judge by, not a measurement. */
+export const colourOf = (c: Composition, pathCm: number): string => colourThrough(opticsOf(c), pathCm);
 
 /** Relative luminance of an sRGB hex, 0 to 1: how light it looks. An unreadable colour counts as white. */
 export function luminanceOf(hex: string): number {

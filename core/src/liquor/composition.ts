@@ -1,5 +1,5 @@
 import { CHILLI_AS_GINGER } from '../tables/constants.ts';
-import type { LiquidRow, MarkerId, SweetenerRow } from '../tables/types.ts';
+import type { LiquidRow, MarkerId, SweetenerRow, Tint, TintId } from '../tables/types.ts';
 
 /**
  * What a liquor is made of. Everything here is conserved by mass (or by amount) when liquors are mixed and
@@ -33,6 +33,8 @@ export interface Composition {
   excessMl: number;
   /** Gram-equivalents of the fresh grated or dried whole form that have been drawn. */
   markerG: Partial<Record<MarkerId, number>>;
+  /** What colours or clouds it beside its markers, amounts of each tint. */
+  tint: Partial<Record<TintId, number>>;
 }
 
 /** Density of water at 20 °C, g/mL. */
@@ -56,6 +58,7 @@ export const EMPTY: Composition = Object.freeze({
   fatG: 0,
   excessMl: 0,
   markerG: Object.freeze({}),
+  tint: Object.freeze({}),
 });
 
 /** The conserved figures other than markers, for loops over all of them. */
@@ -91,6 +94,7 @@ export const copyOf = (c: Composition): Composition => ({
   fatG: c.fatG,
   excessMl: c.excessMl,
   markerG: { ...c.markerG },
+  tint: { ...c.tint },
 });
 
 /** a + factor × b, figure by figure. */
@@ -105,6 +109,10 @@ export function add(sum: Composition, b: Composition, factor: number): void {
   for (const id in b.markerG) {
     const marker = id as MarkerId;
     sum.markerG[marker] = (sum.markerG[marker] ?? 0) + factor * b.markerG[marker]!;
+  }
+  for (const id in b.tint) {
+    const tint = id as TintId;
+    sum.tint[tint] = (sum.tint[tint] ?? 0) + factor * b.tint[tint]!;
   }
   sum.waterG += factor * b.waterG;
   sum.sugarG += factor * b.sugarG;
@@ -204,6 +212,10 @@ export function markerGPerL(c: Composition, marker: MarkerId): number {
   return ml > 0 ? (1000 * (c.markerG[marker] ?? 0)) / ml : 0;
 }
 
+/** What so much of a row brings of its tint. */
+export const tintOf = (row: { tint?: Tint }, amount: number): Composition['tint'] =>
+  row.tint ? { [row.tint[0]]: amount * row.tint[1] } : EMPTY.tint;
+
 /**
  * A volume of a table liquid as a composition.
  * @param ml millilitres at 20 °C.
@@ -240,6 +252,7 @@ export function ofLiquid(row: LiquidRow, ml: number, hardnessMeqPerL?: number): 
     ethanolG,
     aceticG,
     fatG,
+    tint: tintOf(row, ml),
   };
   return { ...c, excessMl: ml - volumeMl(c) };
 }
@@ -258,6 +271,7 @@ export function ofSweetener(row: SweetenerRow, grams: number): Composition {
     otherSolublesG: Math.max(0, grams - sugarG - waterG),
     acidG: (row.taGPerKg * grams) / 1000,
     alkaliMeq: (row.alkaliMeqPerKg * grams) / 1000,
+    tint: tintOf(row, grams),
   };
 }
 

@@ -220,3 +220,7 @@ export const FAMILY_ROWS: readonly FamilyRow[] = [
   family('sodaWater', [['soda-water', 'cold', 'sparkling']]),
   family('starter', [['live-starter', 'live', 'active']]),
 ];
+
+/** The family that an item is a form of; undefined for a thing of the cook's own. */
+export const familyOfItem = (itemId: string): FamilyRow | undefined =>
+  FAMILY_ROWS.find((f) => f.forms.some((form) => form.itemId === itemId));

@@ -23,67 +23,67 @@ export const LIQUID_ROWS: readonly LiquidRow[] = [
   {
     id: 'lemon-juice', name: 'Lemon juice', densityGPerMl: 1.03, brix: 8, sugarGPer100g: 2.5,
     taGPerL: 55, alkaliMeqPerL: 28, abvPct: 0, aceticPct: 0,
-    traits: ['juice', 'citrus', 'sour', 'stomach', 'skinWaxed'],
+    tint: ['pulp', 0.6], traits: ['juice', 'citrus', 'sour', 'stomach', 'skinWaxed'],
     treatment: 'rawJuice', confidence: 'h', source: SOURCE.juice,
   },
   {
     id: 'lime-juice', name: 'Lime juice', densityGPerMl: 1.03, brix: 8.2, sugarGPer100g: 1.7,
     taGPerL: 58, alkaliMeqPerL: 26, abvPct: 0, aceticPct: 0,
-    traits: ['juice', 'citrus', 'sour', 'stomach', 'skinWaxed'],
+    tint: ['pulp', 0.6], traits: ['juice', 'citrus', 'sour', 'stomach', 'skinWaxed'],
     treatment: 'rawJuice', confidence: 'h', source: SOURCE.juice,
   },
   {
     id: 'lemon-juice-bottled', name: 'Lemon juice, bottled', densityGPerMl: 1.03, brix: 7.5, sugarGPer100g: 2.3,
     taGPerL: 48, alkaliMeqPerL: 24, abvPct: 0, aceticPct: 0,
-    traits: ['juice', 'citrus', 'sour', 'stomach', 'labelled'],
+    tint: ['pulp', 0.3], traits: ['juice', 'citrus', 'sour', 'stomach', 'labelled'],
     treatment: 'bought', confidence: 'm', source: SOURCE.bottled,
   },
   {
     id: 'lime-juice-bottled', name: 'Lime juice, bottled', densityGPerMl: 1.03, brix: 7.5, sugarGPer100g: 1.5,
     taGPerL: 50, alkaliMeqPerL: 22, abvPct: 0, aceticPct: 0,
-    traits: ['juice', 'citrus', 'sour', 'stomach', 'labelled'],
+    tint: ['pulp', 0.3], traits: ['juice', 'citrus', 'sour', 'stomach', 'labelled'],
     treatment: 'bought', confidence: 'm', source: SOURCE.bottled,
   },
   {
     id: 'orange-juice', name: 'Orange juice', densityGPerMl: 1.045, brix: 11.5, sugarGPer100g: 9,
     taGPerL: 9, alkaliMeqPerL: 57, abvPct: 0, aceticPct: 0,
-    traits: ['juice', 'citrus', 'skinWaxed'],
+    tint: ['yellowPulp', 1], traits: ['juice', 'citrus', 'skinWaxed'],
     treatment: 'rawJuice', confidence: 'h', source: SOURCE.juice,
   },
   {
     id: 'grapefruit-juice', name: 'Grapefruit juice', densityGPerMl: 1.04, brix: 10, sugarGPer100g: 8,
     taGPerL: 15, alkaliMeqPerL: 53, abvPct: 0, aceticPct: 0,
-    traits: ['juice', 'citrus', 'grapefruit', 'stomach', 'skinWaxed'],
+    tint: ['pinkPulp', 0.25], traits: ['juice', 'citrus', 'grapefruit', 'stomach', 'skinWaxed'],
     treatment: 'rawJuice', confidence: 'h', source: SOURCE.juice,
   },
   {
     id: 'pineapple-juice', name: 'Pineapple juice', densityGPerMl: 1.05, brix: 12.8, sugarGPer100g: 11,
     taGPerL: 7, alkaliMeqPerL: 36, abvPct: 0, aceticPct: 0,
-    traits: ['juice', 'bloodThinner', 'skinRough'],
+    tint: ['yellowPulp', 1], traits: ['juice', 'bloodThinner', 'skinRough'],
     treatment: 'rawJuice', confidence: 'h', source: SOURCE.juice,
   },
   {
     id: 'watermelon-juice', name: 'Watermelon juice', densityGPerMl: 1.03, brix: 8, sugarGPer100g: 6.4,
     taGPerL: 1, alkaliMeqPerL: 27, abvPct: 0, aceticPct: 0,
-    traits: ['juice', 'lowAcid', 'kidney', 'skinSmooth'],
+    tint: ['pinkPulp', 1], traits: ['juice', 'lowAcid', 'kidney', 'skinSmooth'],
     treatment: 'rawJuice', confidence: 'm', source: SOURCE.juice,
   },
   {
     id: 'apple-juice', name: 'Apple juice', densityGPerMl: 1.047, brix: 12, sugarGPer100g: 10.3,
     taGPerL: 5, alkaliMeqPerL: 28, abvPct: 0, aceticPct: 0,
-    traits: ['juice', 'skinWaxed'],
+    tint: ['brown', 0.03], traits: ['juice', 'skinWaxed'],
     treatment: 'rawJuice', confidence: 'h', source: SOURCE.juice,
   },
   {
     id: 'cranberry-juice', name: 'Cranberry juice (unsweetened)', densityGPerMl: 1.03, brix: 7.5, sugarGPer100g: 4,
     taGPerL: 22, alkaliMeqPerL: 20, abvPct: 0, aceticPct: 0,
-    traits: ['juice', 'sour', 'cranberry', 'stomach', 'labelled'],
+    tint: ['berry', 1], traits: ['juice', 'sour', 'cranberry', 'stomach', 'labelled'],
     treatment: 'rawJuice', confidence: 'm', source: SOURCE.juice,
   },
   {
     id: 'cider-vinegar', name: 'Cider vinegar', densityGPerMl: 1.01, brix: 1, sugarGPer100g: 0.4,
     taGPerL: 0, alkaliMeqPerL: 18, abvPct: 0, aceticPct: 5,
-    traits: ['vinegar', 'sour', 'stomach'],
+    tint: ['brown', 0.02], traits: ['vinegar', 'sour', 'stomach'],
     treatment: 'vinegar', confidence: 'h', source: SOURCE.vinegar,
   },
   {
@@ -95,13 +95,13 @@ export const LIQUID_ROWS: readonly LiquidRow[] = [
   {
     id: 'coconut-milk-fresh', name: 'Coconut milk (fresh pressed)', densityGPerMl: 1, brix: 3.5, sugarGPer100g: 3,
     taGPerL: 0.8, alkaliMeqPerL: 55, abvPct: 0, fatPct: 21, aceticPct: 0,
-    traits: ['coconut', 'milk', 'lowAcid'],
+    tint: ['milk', 1], traits: ['coconut', 'milk', 'lowAcid'],
     treatment: 'rawMilk', confidence: 'l', source: SOURCE.juice,
   },
   {
     id: 'port-style-wine', name: 'Fortified sweet wine', densityGPerMl: 1.02, brix: 10, sugarGPer100g: 10,
     taGPerL: 5, alkaliMeqPerL: 28, abvPct: 19, aceticPct: 0,
-    traits: ['spirit', 'labelled'],
+    tint: ['berry', 1.2], traits: ['spirit', 'labelled'],
     treatment: 'bought', confidence: 'm', source: SOURCE.spirit,
   },
   {
@@ -119,7 +119,7 @@ export const LIQUID_ROWS: readonly LiquidRow[] = [
   {
     id: 'ginger-beer', name: 'Ginger beer (bottled)', densityGPerMl: 1.04, brix: 10, sugarGPer100g: 9.8,
     taGPerL: 1.5, alkaliMeqPerL: 2, abvPct: 0, aceticPct: 0,
-    traits: ['fizzy', 'labelled'],
+    tint: ['pulp', 0.2], traits: ['fizzy', 'labelled'],
     treatment: 'bought', sweetened: true, confidence: 'm', source: SOURCE.juice,
   },
   {
@@ -131,7 +131,7 @@ export const LIQUID_ROWS: readonly LiquidRow[] = [
   {
     id: 'live-starter', name: 'Live starter', densityGPerMl: 1.01, brix: 4, sugarGPer100g: 3.5,
     taGPerL: 4, alkaliMeqPerL: 8, abvPct: 0, aceticPct: 0.1,
-    traits: ['live'],
+    tint: ['pulp', 0.2], traits: ['live'],
     treatment: 'live', confidence: 'l', source: SOURCE.starter,
   },
 ];

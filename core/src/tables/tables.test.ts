@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { METHOD_IDS } from '../documents/recipe.ts';
-import { COLOUR_ROWS } from '../liquor/colour.ts';
+
 import { BOOK } from '../program/book/book.ts';
+import { COLOUR_ROWS, TINT_ROWS } from './colours.ts';
 import { BOIL_LEVELS, POT_MATERIALS } from './constants.ts';
 import { GUIDANCE_ROWS } from './guidance/rows.ts';
 import { SHIPPED_TABLES } from './index.ts';
@@ -22,6 +23,7 @@ describe('tables', () => {
     }
     for (const row of [
       ...COLOUR_ROWS,
+      ...TINT_ROWS,
       ...Object.values(BOIL_LEVELS),
       ...Object.values(POT_MATERIALS),
       ...Object.values(BASE_ROWS),

@@ -22,7 +22,13 @@ export type MarkerId =
   | 'date'
   | 'other';
 
-/** How spent solids are freed of liquor. */
+/** What colours or clouds a drink beside its markers: how it looks only, never what it does. */
+export const TINT_IDS = ['pulp', 'yellowPulp', 'pinkPulp', 'berry', 'brown', 'milk'] as const;
+export type TintId = (typeof TINT_IDS)[number];
+
+/** So much of a tint in a gram of a solid or sweetener, or a millilitre of a liquid. */
+export type Tint = readonly [id: TintId, amount: number];
+
 export const INGREDIENT_ROLES = [
   'botanical',
   'aromatic',
@@ -37,6 +43,7 @@ export const INGREDIENT_ROLES = [
 ] as const;
 export type IngredientRole = (typeof INGREDIENT_ROLES)[number];
 
+/** How spent solids are freed of liquor. */
 export const PRESSES = ['drain', 'press', 'wring'] as const;
 export type Press = (typeof PRESSES)[number];
 
@@ -71,6 +78,8 @@ export interface IngredientRow {
   marker: MarkerId;
   /** Marker per gram against the fresh grated or dried whole form. */
   potency: number;
+  /** Left out: it looks as its marker does. */
+  tint?: Tint;
   /** Volume taken in the pot, mL per gram, own water included. */
   displaceMlPerG: number;
   /** Dried calyx and leaf stand proud of the liquor by another 0.5 mL/g. */
@@ -100,6 +109,8 @@ export interface LiquidRow {
   fatPct?: number;
   /** Acetic acid, g per 100 mL. */
   aceticPct: number;
+  /** Left out: it has no colour of its own. */
+  tint?: Tint;
   treatment: 'water' | 'rawJuice' | 'rawMilk' | 'vinegar' | 'spirit' | 'bought' | 'live';
   /** What it is made of is not known: with it only a reading shows a drink to be acid. */
   unknown?: boolean;
@@ -127,6 +138,8 @@ export interface SweetenerRow {
   dissolves: 'any' | 'cool' | 'warm' | 'hot';
   /** Counts towards free sugars in daily guidance. */
   freeSugars: boolean;
+  /** Left out: it has no colour of its own. */
+  tint?: Tint;
   alkaliMeqPerKg: number;
   taGPerKg: number;
   note: string;

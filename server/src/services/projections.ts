@@ -179,7 +179,7 @@ export async function rebuildAll(db: Db): Promise<number> {
 }
 
 /** What the projections hold; raise it when that changes, and old files are folded again at their next start. */
-const PROJECTIONS = '8';
+const PROJECTIONS = '9';
 
 /** Says that a file's projections are of this version. */
 export async function projectionsAreFresh(db: Db): Promise<void> {

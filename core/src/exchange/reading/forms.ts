@@ -1,4 +1,4 @@
-import { FAMILY_ROWS, type FamilyRow } from '../../tables/families.ts';
+import type { FamilyRow } from '../../tables/families.ts';
 import { plain } from './tokens.ts';
 
 /** Words that say less than another beside them: "fresh, grated" is grated. */
@@ -24,7 +24,3 @@ export function formOf(family: FamilyRow, words: string): { itemId: string; said
   }
   return best ? { itemId: best.itemId, said: true } : { itemId: family.forms[0]!.itemId, said: false };
 }
-
-/** The family of which an item is a form. */
-export const familyOfItem = (itemId: string): FamilyRow | undefined =>
-  FAMILY_ROWS.find((f) => f.forms.some((form) => form.itemId === itemId));

@@ -1,7 +1,7 @@
+import { familyOfItem } from '../../tables/families.ts';
 import type { Tables } from '../../tables/types.ts';
 import { gramsOfRead } from './amounts.ts';
 import { checksOf } from './checks.ts';
-import { familyOfItem } from './forms.ts';
 import { plainStep, type ReadDrink, type ReadingKit, type ReadLine, type ReadStep } from './types.ts';
 
 /** What a cook has set right of one line. */

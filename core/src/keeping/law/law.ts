@@ -208,12 +208,9 @@ export interface LawResult {
 
 /**
  * Risk only ever shortens: random courses, each beside one that is riskier in one way.
- * @param until stops after so many pairs, or when it says so.
+ * @param until stops after so many pairs.
  */
-export function runLaw(
-  seed: number,
-  until: { pairs: number; poolSize?: number; stop?: () => boolean },
-): LawResult {
+export function runLaw(seed: number, until: { pairs: number; poolSize?: number }): LawResult {
   const r = randomOf(seed);
   const pool = poolOf(r, until.poolSize ?? 160);
   const names = Object.keys(MOVES);
@@ -231,7 +228,7 @@ export function runLaw(
     byMove,
     failure,
   });
-  for (let tries = 0; pairs < until.pairs && tries < until.pairs * 20 && !until.stop?.(); tries++) {
+  for (let tries = 0; pairs < until.pairs && tries < until.pairs * 20; tries++) {
     const base = courseOf(r.pick(pool), r);
     const course = nearLimit(base, r);
     const name = r.pick(weighted);

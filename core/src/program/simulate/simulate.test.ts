@@ -1,12 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { CONSERVED, type Composition, EMPTY, plus, volumeMl } from '../../liquor/composition.ts';
-import { solvePlan } from '../../plan/solve.ts';
+import { planned } from '../../plannedDrink.fixtures.ts';
 import type { MarkerId } from '../../tables/types.ts';
-import { BURNERS, KITCHEN, POTS, programOf, TABLES, tablesWith } from '../../testKitchen.ts';
-import { unwrap } from '../../units/result.ts';
+import { KITCHEN, programOf, TABLES, tablesWith } from '../../testKitchen.ts';
 import { BOOK } from '../book/book.ts';
-import { defaultChoices } from '../book/recipe.ts';
 import type { Adjustment, Reading, Simulation } from '../model/simulation.ts';
 import type { Step } from '../model/steps.ts';
 import { deepCalyx, line, timed, WATER_5L } from './examples.fixtures.ts';
@@ -134,17 +132,7 @@ describe('laws', () => {
     for (const recipe of BOOK) {
       for (const methodId of recipe.methods) {
         for (const fills of [1, 3]) {
-          const { program } = unwrap(
-            solvePlan({
-              recipe,
-              choices: defaultChoices(recipe, methodId),
-              kitchen: KITCHEN,
-              tables: TABLES,
-              pot: POTS[1]!,
-              burner: BURNERS[0]!,
-              wish: { question: { kind: 'litres', litres: 8 }, fills },
-            }),
-          );
+          const { program } = planned(recipe, methodId, 8, fills);
           const sim = simulateBatch(program, KITCHEN, TABLES);
           expectConserved(sim);
           const ledger = ledgerOf(sim);

@@ -1,5 +1,5 @@
 import type { Kitchen } from '../../documents/kitchen.ts';
-import { type Composition, EMPTY, massG, plus, scaled, volumeMl } from '../../liquor/composition.ts';
+import { type Composition, EMPTY, massG, plus, scaled, tintOf, volumeMl } from '../../liquor/composition.ts';
 import { heatCapacityJPerK } from '../../physics/heat.ts';
 import { foamOf, hotFillMl, type Room, roomIn, solidVolumeMl } from '../../physics/room.ts';
 import { bowlDiameterM, capacityMl, levelM } from '../../physics/vesselShape.ts';
@@ -160,6 +160,7 @@ export function drawableOf(row: IngredientRow, grams: number): Composition {
     fatG: (grams * (row.fatPct ?? 0)) / 100,
     excessMl: 0,
     markerG,
+    tint: tintOf(row, grams),
   };
 }
 
@@ -270,6 +271,7 @@ export const liquorOf = (
   fatG: c.fatG,
   excessMl: c.excessMl,
   markerG: c.markerG,
+  tint: c.tint,
   tempC,
   origins,
   cooling,
