@@ -52,7 +52,13 @@ export const useKeepStock = () =>
       const stored = queryClient
         .getQueryData<{ stock: StockRow[] }>(keys.stock)
         ?.stock.find((s) => s.itemId === itemId);
-      const { itemId: _, ...before } = stored ?? { itemId, inHouseG: 0, packG: null, price: null };
+      const { itemId: _, ...before } = stored ?? {
+        itemId,
+        inHouseG: 0,
+        packG: null,
+        price: null,
+        basketG: 0,
+      };
       return send('putStock', { params: { id: itemId }, body: { ...before, ...change } });
     },
   });

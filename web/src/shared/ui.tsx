@@ -106,13 +106,15 @@ export function Row(props: {
   testId?: string;
   /** Closer together, where many rows are read at one glance. */
   dense?: boolean;
+  /** A drawing stands in it: all of it about one middle. */
+  drawn?: boolean;
 }) {
   return (
     <Box
       data-testid={props.testId}
       sx={{
         display: 'flex',
-        alignItems: 'baseline',
+        alignItems: props.drawn ? 'center' : 'baseline',
         gap: 1.5,
         py: props.dense ? 0.35 : 0.75,
         borderBottom: `1px solid ${role('hairline')}`,

@@ -1,6 +1,10 @@
+import { BOOK } from '@big-ladle/core/book';
 import { wcagContrast } from 'culori';
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { tintShare } from '../shared/batch/liquorColour.ts';
+import { overviewOf } from '../../../core/src/compare/overview.ts';
+import { KITCHEN, TABLES } from '../../../core/src/testKitchen.ts';
+import { mixed, tintShare, WRITTEN } from './tint.ts';
 import { DAY, NIGHT, PAIRS } from './tokens.ts';
 
 describe('colours used together have the contrast they need', () => {
@@ -15,30 +19,24 @@ describe('colours used together have the contrast they need', () => {
       },
     );
   }
-  it('light text stays readable on the stove’s tint, whatever the drink', () => {
-    const mix = (a: string, b: string, share: number): string => {
-      const part = (hex: string, i: number) => Number.parseInt(hex.slice(1 + 2 * i, 3 + 2 * i), 16);
-      return `#${[0, 1, 2]
-        .map((i) =>
-          Math.round(part(a, i) * share + part(b, i) * (1 - share))
-            .toString(16)
-            .padStart(2, '0'),
-        )
-        .join('')}`;
-    };
-    for (const drink of [
-      '#650000',
-      '#c50003',
-      '#d48611',
-      '#f9f8f4',
-      '#efd487',
-      '#b8b45a',
-      '#000000',
-      '#e91163',
-    ]) {
-      const ground = mix(drink, NIGHT.ground, tintShare(drink));
-      expect(wcagContrast(NIGHT.ink, ground), drink).toBeGreaterThanOrEqual(7);
-      expect(wcagContrast(NIGHT.inkMuted, ground), drink).toBeGreaterThanOrEqual(4.5);
+  const readable = (drink: string) => {
+    const ground = mixed(drink, NIGHT.ground, tintShare(drink, NIGHT));
+    for (const { over, least } of WRITTEN)
+      expect(wcagContrast(NIGHT[over], ground), `${over} on ${drink}`).toBeGreaterThanOrEqual(least - 0.01);
+  };
+  it('every text stays readable on the stove’s tint of every drink of the book', () => {
+    for (const recipe of BOOK) {
+      const looks = overviewOf(recipe, KITCHEN, TABLES).inGlass!.looks;
+      for (const drink of [looks.film, looks.spoon, looks.glassEdge, looks.glass]) readable(drink);
+      // It is the drink's own colour still, not the night's.
+      expect(tintShare(looks.glass, NIGHT)).toBeGreaterThan(0);
     }
+  });
+  it('and of any other colour', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 0xffffff }), (colour) =>
+        readable(`#${colour.toString(16).padStart(6, '0')}`),
+      ),
+    );
   });
 });

@@ -1,4 +1,5 @@
 import '../../words/places/drinks.ts';
+import { familyOfItem } from '@big-ladle/core/book';
 import { goesWith, sameStrengthG } from '@big-ladle/core/compare';
 import { measuringKit } from '@big-ladle/core/program';
 import {
@@ -56,10 +57,7 @@ export function FactsPage() {
   if (kitchen.isPending) return <Loading />;
   if (kitchen.isError) return <ErrorPanel error={kitchen.error} />;
   const k = kitchen.data.kitchen;
-  const family =
-    FAMILY_ROWS.find((f) => f.id === id) ??
-    FAMILY_ROWS.find((f) => f.forms.some((form) => form.itemId === id)) ??
-    FAMILY_ROWS[0]!;
+  const family = FAMILY_ROWS.find((f) => f.id === id) ?? familyOfItem(id) ?? FAMILY_ROWS[0]!;
   const forms = family.forms.flatMap((f) => {
     const row = tables.ingredients.get(f.itemId);
     return row ? [row] : [];

@@ -7,7 +7,7 @@ import { ROUTES } from '@big-ladle/core/contract';
 import type { MethodId, Recipe } from '@big-ladle/core/documents';
 import { toRecipeLd } from '@big-ladle/core/exchange';
 import { timetableFrom } from '@big-ladle/core/plan';
-import { guidanceAt, tagsOfBatch } from '@big-ladle/core/program';
+import { finishedL, guidanceAt, tagsOfBatch } from '@big-ladle/core/program';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -16,6 +16,8 @@ import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { ask } from '../../shared/api.ts';
 import { useBook } from '../../shared/book.ts';
+import { PlantDrawing } from '../../shared/drawings/PlantDrawing.tsx';
+import { plantOf } from '../../shared/drawings/plants/plants.ts';
 import { Guidance } from '../../shared/Guidance.tsx';
 import { WhoAsksFirst } from '../../shared/LotMarks.tsx';
 import { notify } from '../../shared/notices.ts';
@@ -31,6 +33,7 @@ import { sayDrink, sayItem } from '../../words/names.ts';
 import { duration, fullDay, litres, num, say, sayCode } from '../../words/say.ts';
 import { LineFacts } from './LineFacts.tsx';
 import { Notebook } from './Notebook.tsx';
+import { RecipeFace } from './RecipeFace.tsx';
 import { useMade } from './useMade.ts';
 
 /** A drink in the book: read it, make it, vary it, take it elsewhere. */
@@ -65,6 +68,9 @@ export function RecipePage() {
   const text = written ? recipeText(written) : null;
   const steps = written ? stepSentences(written) : [];
 
+  // A size that does not fit this kitchen is shown as the nearest that does.
+  const madeL = made ? finishedL(made.sim) : recipe.basisL;
+
   const takeOut = async () => {
     await send('retireRecipe', { params: { id }, query: { version: recipe.version } });
     navigate('/drinks');
@@ -91,6 +97,7 @@ export function RecipePage() {
           {mine ? say('recipePage.changeIt') : say('recipePage.varyIt')}
         </Button>
       </PageHead>
+      {made && <RecipeFace recipe={recipe} made={made} kitchen={k} tables={tables} />}
       <Box
         sx={{
           display: 'grid',
@@ -101,7 +108,7 @@ export function RecipePage() {
       >
         <Panel
           title={say('common.whatGoesIn')}
-          aside={say('recipePage.forInBottles', { basis: litres(recipe.basisL) })}
+          aside={say('recipePage.forInBottles', { basis: litres(madeL) })}
         >
           {made ? (
             made.program.lines.map((line) => {
@@ -111,6 +118,7 @@ export function RecipePage() {
                 <Box key={line.id}>
                   <Row
                     dense
+                    drawn
                     testId={`recipe-line-${line.id}`}
                     label={
                       <Box
@@ -121,13 +129,19 @@ export function RecipePage() {
                         sx={{
                           all: 'unset',
                           cursor: 'pointer',
-                          minHeight: 28,
+                          minHeight: 40,
+                          display: 'flex',
+                          alignItems: 'center',
+                          gap: 1.25,
                           '&:hover': { textDecoration: 'underline' },
                           '&:focus-visible': { outline: `3px solid ${role('rim')}` },
                         }}
                       >
-                        {sayItem(line.itemId)}
-                        {line.share && `, ${say(`share.${line.share}`)}`}
+                        <PlantDrawing plant={plantOf(line.itemId, tables)} size={36} />
+                        <span>
+                          {sayItem(line.itemId)}
+                          {line.share && `, ${say(`share.${line.share}`)}`}
+                        </span>
                         {changed && (
                           <Box component="span" sx={{ color: role('cold'), ml: 1 }}>
                             {changed}
@@ -142,7 +156,7 @@ export function RecipePage() {
                     <LineFacts
                       itemId={line.itemId}
                       massG={massG}
-                      litres={recipe.basisL}
+                      litres={madeL}
                       kitchen={k}
                       tables={tables}
                     />

@@ -1,5 +1,4 @@
-import { FAMILY_ROWS } from '@big-ladle/core/tables';
+import { familyOfItem } from '@big-ladle/core/book';
 
 /** All forms of the plant that an item is a form of. */
-export const formsOf = (itemId: string): string[] =>
-  FAMILY_ROWS.find((f) => f.forms.some((form) => form.itemId === itemId))?.forms.map((f) => f.itemId) ?? [];
+export const formsOf = (itemId: string): string[] => familyOfItem(itemId)?.forms.map((f) => f.itemId) ?? [];

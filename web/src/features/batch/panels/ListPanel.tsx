@@ -4,6 +4,8 @@ import { asHandMeasures } from '@big-ladle/core/units';
 import Box from '@mui/material/Box';
 import { memo, type ReactNode } from 'react';
 import { partsOnShelf } from '../../../shared/batch/stepWords.ts';
+import { PlantDrawing } from '../../../shared/drawings/PlantDrawing.tsx';
+import { plantOf } from '../../../shared/drawings/plants/plants.ts';
 import { Panel, Row } from '../../../shared/ui.tsx';
 import { role } from '../../../theme/theme.ts';
 import { sayItem } from '../../../words/names.ts';
@@ -80,7 +82,7 @@ const Lines = memo(function Lines({
         const massG = line.massG || (dosed[line.id] ?? 0) + (addedG?.[line.id] ?? 0);
         if (massG <= 0 && line.rule.kind !== 'toTarget') return null;
         const water = isWater(tables, line.itemId);
-        const label = (
+        const words = (
           <>
             {sayItem(line.itemId)}
             {line.root && (
@@ -101,12 +103,19 @@ const Lines = memo(function Lines({
             )}
           </>
         );
+        const label = (
+          <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+            <PlantDrawing plant={plantOf(line.itemId, tables)} size={30} />
+            <span>{words}</span>
+          </Box>
+        );
         if (liquid) {
           const litresEach = massG / liquid.densityGPerMl / 1000;
           return (
             <Row
               key={line.id}
               dense
+              drawn
               testId={`line-${line.id}`}
               label={label}
               note={
@@ -126,6 +135,7 @@ const Lines = memo(function Lines({
           <Row
             key={line.id}
             dense
+            drawn
             testId={`line-${line.id}`}
             label={label}
             note={<span data-mass-g={massG}>{grams(massG)}</span>}

@@ -1,5 +1,6 @@
 import '../../../words/places/batch.ts';
 import '../../../words/places/steps.ts';
+import type { Looks } from '@big-ladle/core/liquor';
 import { cuesFor, draws, type Step } from '@big-ladle/core/program';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -9,7 +10,7 @@ import { say, sayCode } from '../../../words/say.ts';
 import type { LiveBatch } from '../useLiveBatch.ts';
 
 /** Held against a white spoon: as it should be now, and as it will be when this step is over. */
-export function SpoonNowAndThen(props: Record<'now' | 'then', { spoon: string; glass: string }>) {
+export function SpoonNowAndThen(props: Record<'now' | 'then', Looks>) {
   return (
     <Box
       sx={{

@@ -5,12 +5,14 @@ import { useMemo, useRef, useState } from 'react';
 import { Link, Navigate, useParams } from 'react-router';
 import { unlockSound, useSound } from '../../../shared/alarms.ts';
 import { CallingAloud } from '../../../shared/batch/Calling.tsx';
-import { colours, tintShare } from '../../../shared/batch/liquorColour.ts';
+import { colours } from '../../../shared/batch/liquorColour.ts';
 import { stepName } from '../../../shared/batch/stepNames.ts';
 import { useScheme } from '../../../shared/scheme.ts';
 import { useAwake } from '../../../shared/signals.ts';
 import { Caution, ErrorPanel, Loading } from '../../../shared/ui.tsx';
 import { role } from '../../../theme/theme.ts';
+import { tintShare } from '../../../theme/tint.ts';
+import { NIGHT } from '../../../theme/tokens.ts';
 import { sayStepProblem } from '../../../words/coreWords.ts';
 import { sayDrink } from '../../../words/names.ts';
 import { clockFace, say } from '../../../words/say.ts';
@@ -69,7 +71,7 @@ function StoveScreen({ live }: { live: LiveBatch }) {
   const look = colours(
     entry && entry.now.volumeL > 0.05 ? entry : now.forecast.trace.findLast((t) => t.now.volumeL > 0.05),
   );
-  const tint = `color-mix(in srgb, ${look.glass} ${tintShare(look.glass) * 100}%, ${role('ground')})`;
+  const tint = `color-mix(in srgb, ${look.glass} ${tintShare(look.glass, NIGHT) * 100}%, ${role('ground')})`;
   const things = gettingReady ? thingsToGetReady(live) : [];
   const missing = things.filter((t) => !ticks.ticked.includes(t.code)).length;
   return (
