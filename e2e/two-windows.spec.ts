@@ -58,3 +58,26 @@ test('a plan is kept with its start, and waits on the stove', { tag: '@dates' },
   await page.getByRole('button', { name: 'Delete this plan' }).click();
   await expect(page.getByText('No plans.')).toBeVisible();
 });
+
+test('shopping is ticked off on two devices, and put away', async ({ page, server, context }) => {
+  await server.api('PUT', '/kitchen', { version: 0, kitchen: KITCHEN });
+  await page.goto(`${server.url}/new/calyx-pineapple?method=straightBoil`);
+  await page.getByRole('button', { name: 'Save plan' }).click();
+  await expect(page.getByRole('button', { name: 'Delete this plan' })).toBeVisible();
+  await page.getByRole('link', { name: 'Shopping' }).click();
+  const other = await context.newPage();
+  await other.goto(`${server.url}/shopping`);
+  const bought = (window: typeof page, what: string) =>
+    window.getByRole('checkbox', { name: `Bought: ${what}` });
+  await bought(page, 'Pineapple').check();
+  await expect(bought(other, 'Pineapple')).toBeChecked();
+  await bought(other, 'Dried hibiscus, whole').check();
+  await expect(bought(page, 'Dried hibiscus, whole')).toBeChecked();
+  await expect(page.getByTestId('bought')).toContainText(/^2 of \d+ bought$/);
+  // A slip is taken back where it was not made.
+  await bought(page, 'Dried hibiscus, whole').uncheck();
+  await expect(bought(other, 'Dried hibiscus, whole')).not.toBeChecked();
+  await other.getByRole('button', { name: 'Put away what I bought' }).click();
+  await expect(page.getByTestId('buy-pineapple')).toContainText('nothing, it is in the house');
+  await expect(page.getByTestId('buy-hibiscus-dried')).toContainText('1 × 250 g');
+});

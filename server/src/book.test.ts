@@ -155,7 +155,7 @@ describe('ingredients and stock of the kitchen', () => {
     await k.api('PUT', '/stock/hibiscus-dried', { inHouseG: 120, packG: 250, price: 3.5 });
     await k.api('PUT', '/stock/hibiscus-dried', { inHouseG: 90, packG: 250, price: 3.5 });
     expect((await k.api('GET', '/stock')).body.stock).toEqual([
-      { itemId: 'hibiscus-dried', inHouseG: 90, packG: 250, price: 3.5 },
+      { itemId: 'hibiscus-dried', inHouseG: 90, packG: 250, price: 3.5, basketG: 0 },
     ]);
     expect((await k.api('PUT', '/stock/salt', { inHouseG: -1, packG: null, price: null })).status).toBe(422);
     expect((await k.api('PUT', '/stock/salt', { inHouseG: 1, packG: 0, price: null })).status).toBe(422);

@@ -14,7 +14,13 @@ const program = {
     line('splash', 'rice-vinegar', 40),
   ],
 };
-const stock = (itemId: string, inHouseG: number) => ({ itemId, inHouseG, packG: 505, price: null });
+const stock = (itemId: string, inHouseG: number) => ({
+  itemId,
+  inHouseG,
+  packG: 505,
+  price: null,
+  basketG: 0,
+});
 
 describe('is there enough in the bottles', () => {
   it('counts vinegar and honey by their own weight: 808 g of vinegar are 800 mL, 710 g of honey half a litre', () => {

@@ -1,14 +1,14 @@
 import type { Kitchen } from '../documents/kitchen.ts';
 import type { MethodId, Recipe } from '../documents/recipe.ts';
-import { colourOf, GLASS_PATH_CM } from '../liquor/colour.ts';
 import { abvPct, markerGPerL, sournessGPerL, volumeMl } from '../liquor/composition.ts';
+import { type InGlass, inGlassOf } from '../liquor/looks.ts';
 import { solvePlan } from '../plan/solve.ts';
 import { timetableFrom } from '../plan/startBy.ts';
 import { defaultChoices } from '../program/book/recipe.ts';
 import { potCapacityMl } from '../program/model/kitchen.ts';
 import { finishedLiquor } from '../program/simulate/finished.ts';
 import { simulateBatch } from '../program/simulate/simulate.ts';
-import { FAMILY_ROWS } from '../tables/families.ts';
+import { familyOfItem } from '../tables/families.ts';
 import type { Tables } from '../tables/types.ts';
 
 /** A drink at a glance, for finding it: as this kitchen would make it. */
@@ -23,8 +23,8 @@ export interface DrinkOverview {
   alcohol: boolean;
   /** Little ginger, no chilli, no garlic: for children over one year. */
   mild: boolean;
-  /** Expected colour in a glass, by its first method. */
-  glass: string | null;
+  /** Expected in a glass, by its first method; null: it does not work out in this kitchen. */
+  inGlass: InGlass | null;
   /** Plants and things it is made of. */
   families: readonly string[];
 }
@@ -39,7 +39,7 @@ const MILD_G_PER_L = { ginger: 12, chilli: 0.02, garlic: 0.1, turmeric: 12 } as 
 export const familiesOf = (recipe: Recipe): string[] => [
   ...new Set(
     recipe.lines.flatMap((l) => {
-      const family = FAMILY_ROWS.find((f) => f.forms.some((form) => form.itemId === l.itemId));
+      const family = familyOfItem(l.itemId);
       return family && !family.plainWater ? [family.id] : [];
     }),
   ),
@@ -53,7 +53,7 @@ export function overviewOf(recipe: Recipe, kitchen: Kitchen, tables: Tables): Dr
   let alcohol = recipe.lines.some((l) => (tables.liquids.get(l.itemId)?.abvPct ?? 0) > 0);
   let mild = true;
   let standsPlain = true;
-  let glass: string | null = null;
+  let inGlass: DrinkOverview['inGlass'] = null;
   if (pot && burner) {
     for (const methodId of recipe.methods) {
       const solved = solvePlan({
@@ -77,8 +77,8 @@ export function overviewOf(recipe: Recipe, kitchen: Kitchen, tables: Tables): Dr
       });
       const liquor = finishedLiquor(sim);
       if (!liquor || volumeMl(liquor) < 1) continue;
-      glass ??= colourOf(liquor, GLASS_PATH_CM);
       const sour = sournessGPerL(liquor);
+      inGlass ??= inGlassOf(liquor);
       const ownSugarGPerL = (liquor.sugarG - liquor.addedSugarG) / (volumeMl(liquor) / 1000);
       if (sour > PLAIN_SOUR_G_PER_L && ownSugarGPerL < PLAIN_SUGAR_PER_ACID * sour) standsPlain = false;
       if (abvPct(liquor) > 0.1) alcohol = true;
@@ -95,7 +95,7 @@ export function overviewOf(recipe: Recipe, kitchen: Kitchen, tables: Tables): Dr
     standsPlain,
     alcohol,
     mild: mild && !alcohol,
-    glass,
+    inGlass,
     families: familiesOf(recipe),
   };
 }

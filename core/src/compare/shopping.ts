@@ -1,6 +1,7 @@
 import type { StockRow } from '../documents/stock.ts';
 import { juicePerKg } from '../physics/juice.ts';
 import type { Program } from '../program/model/program.ts';
+import { familyOfItem } from '../tables/families.ts';
 import { FRUIT_ROWS, type FruitRow } from '../tables/fruits.ts';
 import { SHOP_ROWS, type ShopRow } from '../tables/kitchenFacts.ts';
 import type { Tables } from '../tables/types.ts';
@@ -21,8 +22,23 @@ export interface ShoppingRow {
   cost: number | null;
   /** Out of season in this month: what serves instead. */
   offSeason: { dried: string | null } | null;
-  /** Which parts of a fruit are wanted, for "nothing is used twice". */
+  /** What it is bought for: parts of a fruit, or the forms in which it goes in. */
   parts: readonly { itemId: string; massG: number }[];
+  /** What a pack or a piece costs, where the cook said so. */
+  price: number | null;
+  /** So much of it lies in the basket. */
+  basketG: number;
+  /** All that is to be bought lies in the basket. */
+  bought: boolean;
+}
+
+/** What is made, and when: things are bought for its own season. */
+export interface ShoppingPlan {
+  program: Pick<Program, 'lines'>;
+  dosedG: Readonly<Record<string, number>>;
+  litres: number;
+  /** 1 to 12. */
+  month: number;
 }
 
 export interface ShoppingList {
@@ -35,21 +51,47 @@ export interface ShoppingList {
 
 const SHOP_ORDER: readonly ShopRow['shop'][] = ['market', 'dry', 'spice', 'store'];
 
-/** Grams of every item that programs take, water aside. */
-function needsOf(
-  plans: readonly { program: Program; dosedG: Readonly<Record<string, number>> }[],
-  tables: Tables,
-): Map<string, number> {
-  const needs = new Map<string, number>();
-  for (const { program, dosedG } of plans) {
+interface Need {
+  massG: number;
+  /** In which months it is wanted. */
+  months: Set<number>;
+}
+
+/** Grams of every item that plans take, water aside. */
+function needsOf(plans: readonly ShoppingPlan[], tables: Tables): Map<string, Need> {
+  const needs = new Map<string, Need>();
+  for (const { program, dosedG, month } of plans) {
     for (const line of program.lines) {
       // The tap's; water that is bought has a row of its own.
       if (tables.liquids.get(line.itemId)?.treatment === 'water') continue;
       const massG = line.massG || (dosedG[line.id] ?? 0);
-      if (massG > 0) needs.set(line.itemId, (needs.get(line.itemId) ?? 0) + massG);
+      if (massG <= 0) continue;
+      const need = needs.get(line.itemId) ?? { massG: 0, months: new Set() };
+      need.massG += massG;
+      need.months.add(month);
+      needs.set(line.itemId, need);
     }
   }
   return needs;
+}
+
+/**
+ * What is bought for an item: forms of one thing that come in the same pieces are one purchase, and the first of them
+ * stands for it. A root is bought once, however it is cut.
+ */
+function purchaseOf(itemId: string, tables: Tables): string {
+  const piece = tables.ingredients.get(itemId)?.piece;
+  if (!piece) return itemId;
+  const forms = familyOfItem(itemId)?.forms ?? [];
+  return forms.find((f) => tables.ingredients.get(f.itemId)?.piece?.id === piece.id)?.itemId ?? itemId;
+}
+
+/** What of a batch that is on must still be there: lines that only steps take which nobody has begun. */
+export function stillToGoIn(program: Program, begun: (stepId: string) => boolean): Pick<Program, 'lines'> {
+  const taken = (is: boolean): Set<string> =>
+    new Set(program.steps.flatMap((step) => ('lines' in step && begun(step.id) === is ? step.lines : [])));
+  const [later, sooner] = [taken(false), taken(true)];
+  return { lines: program.lines.filter(({ id }) => later.has(id) && !sooner.has(id)) };
 }
 
 /**
@@ -58,14 +100,14 @@ function needsOf(
  */
 export function wholeFruit(
   fruit: FruitRow,
-  needs: ReadonlyMap<string, number>,
+  needs: ReadonlyMap<string, Pick<Need, 'massG'>>,
   tables: Tables,
 ): { count: number; used: number; parts: { itemId: string; massG: number }[] } {
   let inside = 0;
   let outside = 0;
   const parts: { itemId: string; massG: number }[] = [];
   for (const { itemId, share } of fruit.parts) {
-    const massG = needs.get(itemId);
+    const massG = needs.get(itemId)?.massG;
     if (!massG) continue;
     parts.push({ itemId, massG });
     const row = tables.ingredients.get(itemId);
@@ -85,22 +127,29 @@ export function wholeFruit(
   return { count: Math.ceil(used - 0.05), used, parts };
 }
 
+const inSeason = ({ fresh }: ShopRow, month: number): boolean =>
+  fresh === 'allYear' ||
+  (fresh.from <= fresh.to
+    ? month >= fresh.from && month <= fresh.to
+    : month >= fresh.from || month <= fresh.to);
+
+/** What is not in season in one of these months, with what is to be had instead. */
+const seasonOf = (row: ShopRow | undefined, months: Iterable<number>): ShoppingRow['offSeason'] =>
+  !row || [...months].every((month) => inSeason(row, month)) ? null : { dried: row.dried ?? null };
+
+const basketOf = (own: StockRow | undefined, buyG: number): Pick<ShoppingRow, 'basketG' | 'bought'> => {
+  const basketG = own?.basketG ?? 0;
+  return { basketG, bought: buyG > 0 && basketG >= buyG - 0.5 };
+};
+
 /** What to buy for plans: whole fruit and packs rounded up, what is in the house taken off, with what will be left. */
 export function shoppingList(
-  plans: readonly { program: Program; dosedG: Readonly<Record<string, number>>; litres: number }[],
+  plans: readonly ShoppingPlan[],
   stock: readonly StockRow[],
   tables: Tables,
-  month: number,
 ): ShoppingList {
   const needs = needsOf(plans, tables);
   const rows: ShoppingRow[] = [];
-  const inSeason = (row: ShopRow): boolean =>
-    row.fresh === 'allYear' ||
-    (row.fresh.from <= row.fresh.to
-      ? month >= row.fresh.from && month <= row.fresh.to
-      : month >= row.fresh.from || month <= row.fresh.to);
-  const seasonOf = (row: ShopRow | undefined): ShoppingRow['offSeason'] =>
-    !row || inSeason(row) ? null : { dried: row.dried ?? null };
 
   for (const fruit of FRUIT_ROWS) {
     // A juice alone is bought as fruit too, unless it comes in packs.
@@ -111,6 +160,7 @@ export function shoppingList(
     if (!bought) continue;
     const { count, used, parts } = wholeFruit(fruit, needs, tables);
     if (count <= 0) continue;
+    const months = parts.flatMap(({ itemId }) => [...needs.get(itemId)!.months]);
     for (const { itemId } of parts) needs.delete(itemId);
     const shop = SHOP_ROWS.find((r) => r.itemId === parts[0]!.itemId);
     const own = stock.find((s) => s.itemId === fruit.id);
@@ -133,16 +183,28 @@ export function shoppingList(
           : count * fruit.wholeG - needG,
       ),
       cost: own?.price != null ? own.price * (count - have) : null,
-      offSeason: seasonOf(shop),
+      offSeason: seasonOf(shop, months),
       parts,
+      price: own?.price ?? null,
+      ...basketOf(own, (count - have) * fruit.wholeG),
     });
   }
-  for (const [itemId, needG] of needs) {
-    const shop = SHOP_ROWS.find((r) => r.itemId === itemId);
-    const own = stock.find((s) => s.itemId === itemId);
-    const inHouseG = Math.min(needG, own?.inHouseG ?? 0);
+  const purchases = new Map<string, [itemId: string, need: Need][]>();
+  for (const entry of needs) {
+    const id = purchaseOf(entry[0], tables);
+    purchases.set(id, [...(purchases.get(id) ?? []), entry]);
+  }
+  for (const [itemId, forms] of purchases) {
+    const needG = forms.reduce((sum, [, need]) => sum + need.massG, 0);
+    const shop =
+      SHOP_ROWS.find((r) => r.itemId === forms[0]![0]) ?? SHOP_ROWS.find((r) => r.itemId === itemId);
+    // What was noted of any of its forms lies in the same drawer.
+    const noted = stock.filter((s) => s.itemId === itemId || forms.some(([id]) => id === s.itemId));
+    const price = noted.find((s) => s.price !== null)?.price ?? null;
+    const hasG = noted.reduce((sum, s) => sum + s.inHouseG, 0);
+    const inHouseG = Math.min(needG, hasG);
     const buyG = Math.max(0, needG - inHouseG);
-    const sizeG = own?.packG ?? shop?.pack ?? null;
+    const sizeG = noted.find((s) => s.packG !== null)?.packG ?? shop?.pack ?? null;
     const piece = tables.ingredients.get(itemId)?.piece ?? null;
     const packs = sizeG && buyG > 0 ? { count: Math.ceil(buyG / sizeG - 1e-9), sizeG } : null;
     const pieces =
@@ -160,9 +222,21 @@ export function shoppingList(
       packs,
       pieces,
       leftG: Math.max(0, boughtG - buyG),
-      cost: own?.price != null && (packs || buyG === 0) ? own.price * (packs?.count ?? 0) : null,
-      offSeason: seasonOf(shop),
-      parts: [],
+      // Of what comes in no pack the price is that of a piece.
+      cost:
+        price !== null && (packs || pieces || buyG === 0)
+          ? price * (packs ?? pieces ?? { count: 0 }).count
+          : null,
+      offSeason: seasonOf(
+        shop,
+        forms.flatMap(([, need]) => [...need.months]),
+      ),
+      parts: forms.map(([id, { massG }]) => ({ itemId: id, massG })),
+      price,
+      ...basketOf(
+        noted.find((s) => s.itemId === itemId),
+        buyG,
+      ),
     });
   }
   rows.sort((a, b) => SHOP_ORDER.indexOf(a.shop) - SHOP_ORDER.indexOf(b.shop) || b.buyG - a.buyG);

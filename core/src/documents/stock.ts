@@ -10,5 +10,7 @@ export const stockSchema = v.strictObject({
   /** Size and price of the pack that this cook buys, where she said so. */
   packG: v.nullable(between(0.1, 500_000)),
   price: v.nullable(between(0, 100_000)),
+  /** Bought on this round, not put away yet. */
+  basketG: v.optional(grams, 0),
 });
 export type StockRow = v.InferOutput<typeof stockSchema>;

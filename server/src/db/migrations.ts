@@ -264,4 +264,13 @@ export const MIGRATIONS: readonly Migration[] = [
       });
     },
   },
+  {
+    name: '011-basket',
+    async up(knex) {
+      await knex.schema.alterTable('stock', (t) => {
+        /** Bought on this round of shopping, not put away yet. */
+        t.double('basket_g').notNullable().defaultTo(0);
+      });
+    },
+  },
 ];

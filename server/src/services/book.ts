@@ -185,13 +185,26 @@ export async function readStock(db: Db): Promise<StockRow[]> {
     in_house_g: number;
     pack_g: number | null;
     price: number | null;
+    basket_g: number;
   }[];
-  return rows.map((r) => ({ itemId: r.item_id, inHouseG: r.in_house_g, packG: r.pack_g, price: r.price }));
+  return rows.map((r) => ({
+    itemId: r.item_id,
+    inHouseG: r.in_house_g,
+    packG: r.pack_g,
+    price: r.price,
+    basketG: r.basket_g,
+  }));
 }
 
 export async function putStock(db: Db, row: StockRow): Promise<Outcome<{ stock: StockRow[] }>> {
   await db('stock')
-    .insert({ item_id: row.itemId, in_house_g: row.inHouseG, pack_g: row.packG, price: row.price })
+    .insert({
+      item_id: row.itemId,
+      in_house_g: row.inHouseG,
+      pack_g: row.packG,
+      price: row.price,
+      basket_g: row.basketG,
+    })
     .onConflict('item_id')
     .merge();
   return { answer: { stock: await readStock(db) }, changed: [{ doc: 'stock', id: row.itemId, version: 0 }] };

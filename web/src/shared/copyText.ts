@@ -6,11 +6,16 @@ import { notify } from './notices.ts';
  * says what works instead.
  */
 export async function copyText(text: string, copied: string): Promise<void> {
+  if (await toClipboard(text)) notify('success', copied);
+  else notify('error', say('textOut.thisBrowserDoesNot'));
+}
+
+/** @returns whether the browser let the page copy. */
+export async function toClipboard(text: string): Promise<boolean> {
   try {
     await navigator.clipboard.writeText(text);
+    return true;
   } catch {
-    notify('error', say('textOut.thisBrowserDoesNot'));
-    return;
+    return false;
   }
-  notify('success', copied);
 }

@@ -1,30 +1,31 @@
 import '../../words/places/shopping.ts';
-import { goesWith, type ShoppingRow, shoppingList } from '@big-ladle/core/compare';
-import type { StockRow } from '@big-ladle/core/documents';
+import { goesWith, shoppingList, stillToGoIn } from '@big-ladle/core/compare';
 import { solvePlanDoc } from '@big-ladle/core/plan';
 import { simulateBatch } from '@big-ladle/core/program';
-import Alert from '@mui/material/Alert';
+import { TZDate } from '@date-fns/tz';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
+import { useBoard } from '../../shared/batch/state.ts';
 import { usePlans } from '../../shared/batchQueries.ts';
 import { useBook, useKeepStock, useStock } from '../../shared/book.ts';
+import { plantOf } from '../../shared/drawings/plants/plants.ts';
 import { Fold } from '../../shared/Fold.tsx';
 import { GoesWellWith } from '../../shared/GoesWellWith.tsx';
-import { QuantityField } from '../../shared/QuantityField.tsx';
 import { useKitchen } from '../../shared/queries.ts';
 import { saveText } from '../../shared/saveText.ts';
-import { sayError } from '../../shared/send.ts';
+import { shareText } from '../../shared/share.ts';
 import { useCoarseNow } from '../../shared/time.ts';
 import { ErrorPanel, Figure, Loading, PageHead, Panel } from '../../shared/ui.tsx';
 import { heading, role } from '../../theme/theme.ts';
-import { sayDrink, sayItem } from '../../words/names.ts';
+import { sayDrink } from '../../words/names.ts';
 import { sayRich } from '../../words/rich.ts';
-import { grams, litres, num, say } from '../../words/say.ts';
-import { buyText, csvOf, rowName } from './listWords.ts';
+import { litres, num, say } from '../../words/say.ts';
+import { csvOf, textOf } from './listWords.ts';
+import { ShopRow } from './ShopRow.tsx';
 
 const MINUTE = 60_000;
 
@@ -34,6 +35,8 @@ export function ShoppingPage() {
   const batches = usePlans();
   const stock = useStock();
   const { book, tables } = useBook();
+  const board = useBoard();
+  const keep = useKeepStock();
   const nowMs = useCoarseNow(MINUTE);
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
   const [open, setOpen] = useState<string | null>(null);
@@ -53,14 +56,37 @@ export function ShoppingPage() {
   if (kitchen.isPending || batches.isPending || stock.isPending) return <Loading />;
   const error = kitchen.error ?? batches.error ?? stock.error;
   if (error || !stock.data || !kitchen.data) return <ErrorPanel error={error} />;
-  const chosen = planned.filter((p) => p.made && !left.has(p.batch.id));
-  const month = new Date(nowMs).getMonth() + 1;
+  const monthOf = (ms: number) => new TZDate(ms, kitchen.data.kitchen.zone).getMonth() + 1;
+  const running = board.on.flatMap((state) => {
+    const { steps } = state.now.log;
+    const program = stillToGoIn(state.program, (id) => steps[id]?.startMs != null);
+    // What is bought for it is a part of what it costs: its litres stay out of the price of a litre.
+    const made = { program, dosedG: state.now.forecast.dosedG, litres: 0, month: monthOf(nowMs) };
+    return program.lines.length > 0 ? [{ batch: state.batch, made, isOn: true }] : [];
+  });
+  const offered = [
+    ...running,
+    ...planned.map(({ batch, made }) => ({
+      batch,
+      isOn: false,
+      made: made && { ...made, month: monthOf(Math.max(nowMs, batch.plan.readyAtMs ?? nowMs)) },
+    })),
+  ];
+  const chosen = offered.filter((p) => p.made && !left.has(p.batch.id));
   const list = shoppingList(
     chosen.map((p) => p.made!),
     stock.data.stock,
     tables,
-    month,
   );
+  const plans = chosen.filter((p) => !p.isOn).length;
+  const toBuy = list.rows.filter((row) => row.buyG > 0);
+  const inBasket = list.rows.filter((row) => row.basketG > 0);
+  const putAway = () => {
+    for (const row of inBasket) {
+      const inHouseG = stock.data.stock.find((s) => s.itemId === row.id)?.inHouseG ?? 0;
+      keep.mutate({ itemId: row.id, inHouseG: inHouseG + row.basketG, basketG: 0 });
+    }
+  };
   const shops = [...new Set(list.rows.map((r) => r.shop))];
   const { servingMl } = kitchen.data.kitchen;
   // Fruit above all, of which parts are asked for: each by what the pairs know of it.
@@ -72,15 +98,24 @@ export function ShoppingPage() {
       <PageHead
         title={say('shoppingPage.shopping')}
         beside={
-          chosen.length > 0
+          plans > 0
             ? say('shoppingPage.forOfOneOther', {
                 litres: litres(list.litres),
-                plans: num(chosen.length),
-                lengthCount: chosen.length,
+                plans: num(plans),
+                lengthCount: plans,
               })
             : ''
         }
       >
+        <Button
+          variant="outlined"
+          disabled={list.rows.length === 0}
+          onClick={() =>
+            void shareText(say('shoppingPage.shopping'), textOf(list), say('shoppingPage.copied'))
+          }
+        >
+          {say('shoppingPage.share')}
+        </Button>
         <Button variant="outlined" disabled={list.rows.length === 0} onClick={() => window.print()}>
           {say('common.print')}
         </Button>
@@ -101,14 +136,14 @@ export function ShoppingPage() {
         }}
       >
         <Panel title={say('shoppingPage.forThesePlans')}>
-          {planned.length === 0 && (
+          {offered.length === 0 && (
             <Box>
               {sayRich('shoppingPage.noPlansYetChoose', {
                 link: <Link to="/drinks">{say('shoppingPage.drink')}</Link>,
               })}
             </Box>
           )}
-          {planned.map(({ batch, made }) => (
+          {offered.map(({ batch, made, isOn }) => (
             <FormControlLabel
               key={batch.id}
               disabled={!made}
@@ -123,7 +158,11 @@ export function ShoppingPage() {
                   }}
                 />
               }
-              label={`${sayDrink(batch.plan.recipeId)}${made ? `, ${litres(made.litres)}` : say('shoppingPage.wantsALook')}`}
+              label={
+                isOn
+                  ? say('shoppingPage.onTheStove', { drink: sayDrink(batch.plan.recipeId) })
+                  : `${sayDrink(batch.plan.recipeId)}${made ? `, ${litres(made.litres)}` : say('shoppingPage.wantsALook')}`
+              }
               sx={{ display: 'flex', minHeight: 44 }}
             />
           ))}
@@ -162,6 +201,21 @@ export function ShoppingPage() {
           )}
         </Panel>
         <Box sx={{ display: 'grid', gap: 1.75 }}>
+          {toBuy.length > 0 && (
+            <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, flexWrap: 'wrap', minHeight: 44 }}>
+              <Box sx={{ ...heading }} data-testid="bought">
+                {say('shoppingPage.boughtOf', {
+                  done: num(toBuy.filter((row) => row.bought).length),
+                  all: num(toBuy.length),
+                })}
+              </Box>
+              {inBasket.length > 0 && (
+                <Button variant="contained" onClick={putAway}>
+                  {say('shoppingPage.putAway')}
+                </Button>
+              )}
+            </Box>
+          )}
           {shops.map((shop) => (
             <Panel key={shop} title={say(`shop.${shop}`)}>
               {list.rows
@@ -170,7 +224,12 @@ export function ShoppingPage() {
                   <ShopRow
                     key={row.id}
                     row={row}
-                    stock={stock.data.stock.find((s) => s.itemId === row.id)}
+                    plant={plantOf(row.parts[0]?.itemId ?? row.id, tables)}
+                    noted={stock.data.stock.filter(
+                      (s) =>
+                        s.itemId === row.id ||
+                        (row.what === 'item' && row.parts.some((p) => p.itemId === s.itemId)),
+                    )}
                     open={open === row.id}
                     onOpen={() => setOpen(open === row.id ? null : row.id)}
                   />
@@ -180,94 +239,5 @@ export function ShoppingPage() {
         </Box>
       </Box>
     </>
-  );
-}
-
-function ShopRow(props: {
-  row: ShoppingRow;
-  stock: StockRow | undefined;
-  open: boolean;
-  onOpen: () => void;
-}) {
-  const { row, stock, open } = props;
-  const keep = useKeepStock();
-  const problem = sayError(keep.error, say('shoppingPage.theKitchenServerDoes'));
-  const save = (change: Partial<StockRow>) => keep.mutate({ itemId: row.id, ...change });
-  return (
-    <Box sx={{ borderBottom: `1px solid ${role('hairline')}`, py: 0.75 }} data-testid={`buy-${row.id}`}>
-      <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'baseline', flexWrap: 'wrap' }}>
-        <Box
-          component="button"
-          type="button"
-          aria-expanded={open}
-          onClick={props.onOpen}
-          sx={{
-            all: 'unset',
-            cursor: 'pointer',
-            flex: '1 1 150px',
-            minHeight: 28,
-            '&:hover': { textDecoration: 'underline' },
-            '&:focus-visible': { outline: `3px solid ${role('rim')}` },
-          }}
-        >
-          {rowName(row)}
-        </Box>
-        <Box sx={{ ...heading }}>{buyText(row)}</Box>
-        <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem', minWidth: 130, textAlign: 'right' }}>
-          {say('shoppingPage.needLeftOver', {
-            need: grams(row.needG),
-            left: grams(row.leftG),
-            isLeft: Boolean(row.leftG > 1 && row.buyG > 0),
-          })}
-        </Box>
-      </Box>
-      {row.parts.length > 1 && (
-        <Box sx={{ color: role('inkMuted'), fontSize: '0.88rem' }}>
-          {say('shoppingPage.forEachFruitOnce', {
-            parts: row.parts.map((p) => `${grams(p.massG)} ${sayItem(p.itemId).toLowerCase()}`).join(', '),
-          })}
-        </Box>
-      )}
-      {row.offSeason && (
-        <Box sx={{ color: role('caution'), fontSize: '0.9rem' }}>
-          {say('shoppingPage.outOfSeasonNow', {
-            item: row.offSeason.dried === null ? '' : sayItem(row.offSeason.dried).toLowerCase(),
-            isDried: row.offSeason.dried !== null,
-          })}
-        </Box>
-      )}
-      {open && (
-        <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', py: 1 }}>
-          <QuantityField
-            label={say('shoppingPage.inTheHouse')}
-            value={stock?.inHouseG ?? 0}
-            min={0}
-            max={500_000}
-            decimals={0}
-            unit="g"
-            onCommit={(inHouseG) => save({ inHouseG })}
-          />
-          {row.what === 'item' && (
-            <QuantityField
-              label={say('shoppingPage.aPackHolds')}
-              value={stock?.packG ?? row.packs?.sizeG ?? null}
-              min={0.1}
-              max={500_000}
-              unit="g"
-              onCommit={(packG) => save({ packG })}
-            />
-          )}
-          <QuantityField
-            label={row.what === 'fruit' ? say('shoppingPage.oneCosts') : say('shoppingPage.aPackCosts')}
-            value={stock?.price ?? null}
-            min={0}
-            max={100_000}
-            decimals={2}
-            onCommit={(price) => save({ price })}
-          />
-          {problem && <Alert severity="error">{problem}</Alert>}
-        </Box>
-      )}
-    </Box>
   );
 }

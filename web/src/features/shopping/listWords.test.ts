@@ -2,7 +2,7 @@ import '../../words/places/pages.ts';
 import type { ShoppingList } from '@big-ladle/core/compare';
 import { describe, expect, it } from 'vitest';
 import { knowNames } from '../../words/names.ts';
-import { csvOf } from './listWords.ts';
+import { csvOf, rowName, textOf } from './listWords.ts';
 
 const listOf = (id: string): ShoppingList => ({
   rows: [
@@ -19,6 +19,9 @@ const listOf = (id: string): ShoppingList => ({
       cost: null,
       offSeason: null,
       parts: [],
+      price: null,
+      basketG: 0,
+      bought: false,
     },
   ],
   cost: 0,
@@ -34,5 +37,19 @@ describe('the shopping list as CSV', () => {
       const [, what = ''] = row.split(/,(?=")/);
       expect(what, JSON.stringify(start)).toMatch(/^"'/);
     }
+  });
+});
+
+describe('the shopping list as text', () => {
+  it('says shop by shop what is still to be bought', () => {
+    const list = listOf('ginger-sliced');
+    expect(textOf(list)).toBe('Greengrocer or market\n- Ginger, sliced: 250 g');
+    expect(textOf({ ...list, rows: [{ ...list.rows[0]!, bought: true }] })).toBe('');
+  });
+  it('calls a root that is bought for several forms by its plant', () => {
+    const parts = ['ginger-bruised', 'ginger-grated'].map((itemId) => ({ itemId, massG: 100 }));
+    const [row] = listOf('ginger-sliced').rows;
+    expect(rowName({ ...row!, parts })).toBe('Ginger');
+    expect(rowName({ ...row!, parts: parts.slice(0, 1) })).toBe('Ginger, bruised');
   });
 });

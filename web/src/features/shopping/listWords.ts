@@ -1,12 +1,17 @@
 import '../../words/places/shopping.ts';
+import { familyOfItem } from '@big-ladle/core/book';
 import type { ShoppingList, ShoppingRow } from '@big-ladle/core/compare';
 import { unparse } from 'papaparse';
 import { sayItem } from '../../words/names.ts';
+import { sayFamily } from '../../words/plainNames.ts';
 import { grams, num, say, sayCode } from '../../words/say.ts';
 
-/** What a row is called: the fruit where whole fruit is bought, else the thing. */
-export const rowName = (row: Pick<ShoppingRow, 'id' | 'what'>): string =>
-  row.what === 'fruit' ? sayCode(`fruit.${row.id}`) : sayItem(row.id);
+/** What a row is called: the fruit where whole fruit is bought, the plant where several forms of it are, else the thing. */
+export function rowName({ id, what, parts }: Pick<ShoppingRow, 'id' | 'what' | 'parts'>): string {
+  if (what === 'fruit') return sayCode(`fruit.${id}`);
+  const family = parts.length > 1 ? familyOfItem(id) : undefined;
+  return family ? sayFamily(family.id) : sayItem(parts[0]?.itemId ?? id);
+}
 
 /** What to buy, in the words of a shop. */
 export function buyText(row: ShoppingRow): string {
@@ -16,6 +21,16 @@ export function buyText(row: ShoppingRow): string {
     return `${num(row.pieces.count)} × ${sayCode(`piece.${row.pieces.pieceId}`, { count: row.pieces.count })}`;
   return grams(row.buyG);
 }
+
+/** What is still to be bought, as text to be sent: shop by shop. */
+export const textOf = (list: ShoppingList): string =>
+  [...new Set(list.rows.map((r) => r.shop))]
+    .flatMap((shop) => {
+      const open = list.rows.filter((r) => r.shop === shop && r.buyG > 0 && !r.bought);
+      const lines = open.map((r) => `- ${rowName(r)}: ${buyText(r)}`);
+      return lines.length > 0 ? [[say(`shop.${shop}`), ...lines].join('\n')] : [];
+    })
+    .join('\n\n');
 
 /** The shopping list as CSV, one row a thing. A name that begins like a formula is still a name. */
 export const csvOf = (list: ShoppingList): string =>

@@ -335,7 +335,8 @@ export const EN_PAGES = {
   'lanes.tooFull': 'too full',
 
   // spoon
-  'spoon.expectedColourInA': 'Expected colour in a white spoon {spoon}, in a glass {glass}',
+  'spoon.expectedColourInA':
+    'Expected colour in a white spoon {spoon}, at its thin edge {film}, in a glass {glass}',
 
   // saveKitchen
   'saveKitchen.theKitchenWasChanged':
