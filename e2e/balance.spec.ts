@@ -112,6 +112,7 @@ test('sugar for honey in a plan: list, litres of water, bottles and keeping move
   await page.goto(`${server.url}/new/lemongrass-ginger-mint?method=straightBoil&stage=balance`);
   await page.getByRole('combobox', { name: /Soured with/ }).fill('Lime juice, fresh');
   await page.getByRole('option', { name: 'Lime juice, fresh' }).click();
+  await expect(page.getByRole('combobox', { name: /Soured with/ })).toHaveValue('Lime juice, fresh');
   await page.goto(`${server.url}/new/lemongrass-ginger-mint?method=straightBoil&stage=keep`);
   await expect(page.getByTestId('drink-by')).not.toHaveText(bottled);
 });

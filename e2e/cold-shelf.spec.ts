@@ -286,6 +286,7 @@ test('what is left in the cloth is set aside, used, screened and thrown out', { 
   await expect(aside.getByRole('button', { name: /Used hibiscus/ })).toHaveCount(0);
   await aside.getByRole('button', { name: /Ginger and other root/ }).click();
   await aside.getByRole('button', { name: /^Fridge shelf/ }).click();
+  await expect(aside.getByRole('button', { name: /Ginger and other root/ })).toHaveCount(0);
   await page.goto(`${server.url}/shelf?view=leftovers`);
   await expect(page.getByTestId('leftover')).toHaveCount(2);
   await page.getByRole('link', { name: /Used hibiscus, 800 g, freezer/ }).click();

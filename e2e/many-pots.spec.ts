@@ -152,6 +152,9 @@ test('a splash, a spill and a reading: the rest follows, and says by how much', 
   await openTool(page, 'Something else');
   await page.getByRole('button', { name: 'not as planned' }).click();
   await page.getByRole('button', { name: 'It boiled over' }).click();
+  await expect
+    .poll(async () => (await server.api<{ events: { kind: string }[] }>('GET', '/batches/batch')).events)
+    .toContainEqual(expect.objectContaining({ kind: 'noted' }));
   await page.goto(`${server.url}/batches/batch`);
   await expect(page.getByTestId('log')).toContainText('It boiled over');
   await expect(page.getByTestId('log')).toContainText('spilt: 0.50 L less');

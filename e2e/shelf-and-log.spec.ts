@@ -103,6 +103,7 @@ test('a batch that cannot be read hurts only itself: saved, put out of sight, br
   await page.goto(`${server.url}/kitchen?part=data`);
   await page.getByTestId('out-of-sight').getByRole('link').click();
   await told.getByRole('button', { name: 'Bring it back' }).click();
+  await expect(told.getByRole('button', { name: 'Bring it back' })).toBeHidden();
   await page.goto(server.url);
   await expect(told).toBeVisible();
 });

@@ -66,8 +66,9 @@ test('strength and heat as presets, and a span instead of a bare number', async 
   await page.getByRole('button', { name: 'hot', exact: true }).click();
   // 150 × 1.7
   await expect(page.getByTestId('line-ginger')).toContainText('255 g');
-  await expect(page.getByTestId('likely')).toHaveAttribute('data-ready', 'true', { timeout: 20_000 });
   await unfold(page, 'behind');
+  await page.getByTestId('likely').scrollIntoViewIfNeeded();
+  await expect(page.getByTestId('likely')).toHaveAttribute('data-ready', 'true', { timeout: 20_000 });
   const said = await page.getByTestId('likely').innerText();
   const [low, high] = /Likely ([\d.]+) to ([\d.]+) L/.exec(said)!.slice(1).map(Number);
   expect(low).toBeLessThan(9);
@@ -246,6 +247,7 @@ test('written down while somebody cooks: weighed, counted, tapped; planned at do
   await page.getByRole('button', { name: 'On the flame' }).click();
   await server.pass(35);
   await page.getByRole('button', { name: 'It boils' }).click();
+  await expect(page.getByTestId('captured')).toContainText('It boils');
   await page.reload();
   await expect(page.getByTestId('captured')).toContainText('120 g (500 g before, 380 g after)');
   await server.pass(15);

@@ -1,6 +1,6 @@
 import { FINAL_PROBLEMS, ROUTES } from '@big-ladle/core/contract';
 import type { EventBody, LogEvent } from '@big-ladle/core/log';
-import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
+import { type DBSchema, type IDBPDatabase, type IDBPTransaction, openDB } from 'idb';
 import { v7 as uuid } from 'uuid';
 import { say } from '../words/say.ts';
 import { ApiError, ask, OfflineError } from './api.ts';
@@ -43,44 +43,60 @@ async function inStore<T>(work: (db: IDBPDatabase<OutboxSchema>) => Promise<T>):
 /** Entries that wait and are not kept here, because nothing could be. */
 const unkept = new Set<string>();
 
-/** Keeps entries here, with those that could not be kept before. */
-async function keep(events: readonly LogEvent[]): Promise<void> {
+/** Whose entry it is, and which of that device's. */
+type Mark = Pick<LogEvent, 'deviceId' | 'deviceSeq'>;
+/** An entry that has no mark yet. */
+type Draft = Omit<LogEvent, keyof Mark>;
+
+const marked = (drafts: readonly Draft[], marks: readonly Mark[]): LogEvent[] =>
+  drafts.map((draft, i) => ({ ...draft, ...marks[i] }) as LogEvent);
+
+const draftOf = (stream: LogEvent['stream'], deed: EventBody, atMs: number): Draft =>
+  ({ id: uuid(), stream, v: 1, atMs, ...deed }) as Draft;
+
+/** The device of a window that keeps nothing. */
+const passing = { deviceId: uuid(), deviceSeq: 0 };
+
+const passingMarks = (count: number): Mark[] =>
+  Array.from({ length: count }, () => ({ ...passing, deviceSeq: ++passing.deviceSeq }));
+
+type Stores = ('event' | 'device')[];
+
+/** The next marks of this device, within a transaction. */
+async function nextMarks(
+  tx: IDBPTransaction<OutboxSchema, Stores, 'readwrite'>,
+  count: number,
+): Promise<Mark[]> {
+  const store = tx.objectStore('device');
+  const [id, seq] = await Promise.all([store.get('id'), store.get('seq')]);
+  const deviceId = (id as string | undefined) ?? uuid();
+  const last = (seq as number | undefined) ?? 0;
+  if (id === undefined) void store.put(deviceId, 'id');
+  void store.put(last + count, 'seq');
+  return Array.from({ length: count }, (_, i) => ({ deviceId, deviceSeq: last + i + 1 }));
+}
+
+/**
+ * Gives entries their marks and keeps them here, with those that could not be kept before. In one transaction, so that
+ * a page that is left right after a tap has kept it.
+ */
+async function keep(drafts: readonly Draft[]): Promise<LogEvent[]> {
   const late = useOutbox.getState().pending.filter((e) => unkept.has(e.id));
   const kept = await inStore(async (db) => {
-    const tx = db.transaction('event', 'readwrite');
-    for (const event of [...late, ...events]) await tx.store.put(event);
+    const tx = db.transaction<Stores, 'readwrite'>(['event', 'device'], 'readwrite');
+    const events = marked(drafts, await nextMarks(tx, drafts.length));
+    for (const event of [...late, ...events]) void tx.objectStore('event').put(event);
     await tx.done;
-    return true;
+    return events;
   });
   if (!kept) {
+    const events = marked(drafts, passingMarks(drafts.length));
     for (const event of events) unkept.add(event.id);
-    return;
+    return events;
   }
   unkept.clear();
   useOutbox.setState({ keepsNothing: false });
-}
-
-/** The mark of a window that keeps nothing. */
-const passing = { deviceId: uuid(), deviceSeq: 0 };
-
-async function deviceMark(): Promise<{ deviceId: string; deviceSeq: number }> {
-  const kept = await inStore(nextMark);
-  if (kept) return kept;
-  passing.deviceSeq++;
-  return { ...passing };
-}
-
-async function nextMark(db: IDBPDatabase<OutboxSchema>): Promise<{ deviceId: string; deviceSeq: number }> {
-  const tx = db.transaction('device', 'readwrite');
-  let deviceId = (await tx.store.get('id')) as string | undefined;
-  if (!deviceId) {
-    deviceId = uuid();
-    await tx.store.put(deviceId, 'id');
-  }
-  const deviceSeq = (((await tx.store.get('seq')) as number | undefined) ?? 0) + 1;
-  await tx.store.put(deviceSeq, 'seq');
-  await tx.done;
-  return { deviceId, deviceSeq };
+  return kept;
 }
 
 /** A deed as an event of a stream, with id, time and device. */
@@ -89,7 +105,13 @@ export async function eventFor(
   deed: EventBody,
   atMs = serverNow(),
 ): Promise<LogEvent> {
-  return { id: uuid(), stream, v: 1, atMs, ...(await deviceMark()), ...deed } as LogEvent;
+  const marks = await inStore(async (db) => {
+    const tx = db.transaction<Stores, 'readwrite'>(['event', 'device'], 'readwrite');
+    const next = await nextMarks(tx, 1);
+    await tx.done;
+    return next;
+  });
+  return marked([draftOf(stream, deed, atMs)], marks ?? passingMarks(1))[0]!;
 }
 
 const waiting = new Map<string, { onStored?: () => void; onRefused?: (error: ApiError) => void }>();
@@ -119,10 +141,8 @@ export async function record(
   answer: { onStored?: () => void; onRefused?: (error: ApiError) => void } = {},
   atMs = momentOfTap(deeds.length),
 ): Promise<void> {
-  const events: LogEvent[] = [];
   // One millisecond apart, so that what was said first stays first.
-  for (const [i, deed] of deeds.entries()) events.push(await eventFor(stream, deed, atMs + i));
-  await keep(events);
+  const events = await keep(deeds.map((deed, i) => draftOf(stream, deed, atMs + i)));
   const last = events.at(-1);
   if (last) waiting.set(last.id, answer);
   useOutbox.setState((s) => ({ pending: [...s.pending, ...events] }));
