@@ -16,6 +16,12 @@ export const COLOUR_RULES: RunOptions['runOnly'] = {
   values: ['color-contrast', 'link-in-text-block'],
 };
 
+/** What less room alone can break: the narrowest screen shows what a phone shows, closer together. */
+export const ROOM_RULES: RunOptions['runOnly'] = {
+  type: 'rule',
+  values: ['target-size', 'color-contrast', 'scrollable-region-focusable'],
+};
+
 /** What a page has against it, each with where it stands. The checker is read in once for each page that is opened. */
 export async function violations(page: Page, runOnly = ALL_RULES): Promise<string[]> {
   if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(SOURCE);

@@ -120,7 +120,7 @@ test('counted jugs end the straining in one tap, also with the server away; a sl
   await page.goto(`${server.url}/batches/batch/stove`);
   const more = page.getByTestId('measure-form').getByRole('button', { name: 'One jug more' });
   await expect(page.getByTestId('done')).toHaveText('Strained');
-  await server.stop('SIGKILL');
+  await server.stop();
   await more.click({ clickCount: 19 });
   await page.getByTestId('done').click();
   await expect(

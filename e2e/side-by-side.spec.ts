@@ -42,6 +42,8 @@ test('water to cover, and what runs ahead in a big pot, are said at the line', a
   await page.getByTestId('line-of-clove-whole').getByRole('combobox', { name: 'Amount' }).click();
   await page.getByRole('option', { name: 'grows less than the litres' }).click();
   await page.getByRole('button', { name: 'Keep it' }).click();
+  // The page on which it is written bears its name too: kept it stands at an address of its own.
+  await expect(page).toHaveURL(/\/drinks\/(?!write)/);
   await expect(page.getByRole('heading', { name: 'Covered red' })).toBeVisible();
   const { recipes } = (await server.api('GET', '/recipes')) as {
     recipes: { name: string; lines: { itemId: string; rule: object }[] }[];

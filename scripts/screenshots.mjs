@@ -44,7 +44,7 @@ const VIEWS = [
     // The hours and colours of each are worked out beside the page.
     prepare: (page) =>
       page
-        .getByText(/from \d/)
+        .getByText(/in all$/)
         .first()
         .waitFor(),
   },

@@ -14,8 +14,10 @@ const longest = (page) => page.evaluate(() => Math.max(0, ...window.blocked));
 const DRINKS = ['deep-calyx-ginger', 'calyx-pineapple', 'calyx-apple-mint'];
 
 async function planOf(browser, url, drink) {
-  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  // So high that the ranges, worked out where they are looked at, stand beside the fields.
+  const page = await browser.newPage({ viewport: { width: 1280, height: 3000 } });
   await page.goto(`${url}/new/${drink}`);
+  await page.getByTestId('behind').locator('> summary').click();
   await page
     .locator('[data-testid="likely"][data-ready="true"]')
     .waitFor({ state: 'attached', timeout: 60_000 });

@@ -10,7 +10,7 @@ const drink = (recipeId: string, families: string[], ...minutes: number[]): Drin
   alcohol: false,
   mild: true,
   standsPlain: false,
-  glass: null,
+  inGlass: null,
 });
 const DRINKS = [
   drink('red', ['hibiscus', 'ginger', 'clove'], 1700, 280),
