@@ -10,8 +10,8 @@ test('from an empty kitchen to dated bottles, with the mouse', { tag: '@dates' }
   await expect(page.getByRole('heading', { name: /^Cook herbal drinks/ })).toBeVisible();
   await page.getByText('More about the pot and its ring').click();
   await page.getByLabel('What you call it').fill('Blue pot');
-  await page.getByLabel('Width inside, cm').fill('30');
-  await page.getByLabel('Height inside, cm').fill('24');
+  await page.getByLabel('Width inside').fill('30');
+  await page.getByLabel('Height inside').fill('24');
   await page.getByLabel('It is made of').selectOption('enamel');
   await expect(page.getByTestId('pot-holds')).toHaveText('17.0 L when full');
   await page.getByRole('button', { name: /^See all/ }).click();

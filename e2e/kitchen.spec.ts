@@ -56,11 +56,12 @@ test('US cups, a ring, bottles and the height above the sea', async ({ page, ser
   await page.getByRole('button', { name: 'Change Tall bottle' }).click();
   await page.getByRole('dialog').getByLabel('How many you have').fill('3');
   await page.getByRole('dialog').getByRole('button', { name: 'Save' }).click();
-  await expect(page.getByText('3 × 750 mL')).toBeVisible();
+  await expect(page.getByText('3 × 25.4 fl oz')).toBeVisible();
   await page.goto(`${server.url}/kitchen?part=cold`);
-  await page.getByLabel('Height above the sea').fill('9999');
-  await expect(page.getByText('Between -430 and 5,000.')).toBeVisible();
-  await page.getByLabel('Height above the sea').fill('1500');
+  // From 430 m below to 5,000 m above, in feet of 0.3048 m.
+  await page.getByLabel('Height above the sea').fill('19999');
+  await expect(page.getByText('Between -1,410 and 16,404.')).toBeVisible();
+  await page.getByLabel('Height above the sea').fill('1500 m');
   await page.getByLabel('Height above the sea').blur();
   await expect
     .poll(

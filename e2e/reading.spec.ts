@@ -31,10 +31,10 @@ test('a messy message: three facts mended in place, one left out, one put in by 
     .click();
   await expect(line('Ginger')).toHaveAttribute('data-sure', 'true');
   await line('hibiscus')
-    .getByLabel(/^Grams of/)
+    .getByLabel(/^Weight of/)
     .fill('110');
   await line('hibiscus')
-    .getByLabel(/^Grams of/)
+    .getByLabel(/^Weight of/)
     .blur();
   await expect(line('hibiscus')).toHaveAttribute('data-sure', 'true');
   const steep = page.locator('[data-testid="read-step"][data-kind="steep"]');

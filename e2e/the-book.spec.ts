@@ -254,7 +254,7 @@ test('written down while somebody cooks: weighed, counted, tapped; planned at do
   await page.getByRole('button', { name: 'Straining' }).click();
   await putIn('White sugar', '1000', '700');
   await page.getByRole('button', { name: 'Write the recipe' }).click();
-  await expect(page.getByRole('alert')).toContainText('Say how many litres came out');
+  await expect(page.getByRole('alert')).toContainText('Say how much came out');
   // What nobody may have seen is asked; here the lid was on, and the rest stays unsaid.
   await page
     .getByTestId('asked')
@@ -262,7 +262,7 @@ test('written down while somebody cooks: weighed, counted, tapped; planned at do
     .getByRole('button', { name: 'on', exact: true })
     .click();
   await page.getByLabel('What it is called').fill('As my neighbour makes it');
-  await page.getByLabel('Litres that came out').fill('3.5');
+  await page.getByLabel('How much came out').fill('3.5');
   await page.getByRole('button', { name: 'Write the recipe' }).click();
   await expect(page.getByLabel('Boil gently, minutes')).toHaveValue('15');
   await page.getByRole('button', { name: 'Keep it' }).click();

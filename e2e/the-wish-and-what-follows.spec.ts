@@ -34,7 +34,7 @@ async function readPage(page: import('@playwright/test').Page) {
 
 test('drawing, ledger, list and solver agree while the wish is dragged', async ({ page, server }) => {
   await page.goto(`${server.url}/new/deep-calyx-ginger?method=straightBoil`);
-  const slider = page.getByRole('slider', { name: 'Litres in bottles' });
+  const slider = page.getByRole('slider', { name: 'Amount in bottles' });
   const track = (await page.locator('.MuiSlider-root').first().boundingBox())!;
   await page.mouse.move(track.x + track.width * 0.5, track.y + track.height / 2);
   await page.mouse.down();

@@ -7,7 +7,7 @@ import { labelSchema } from '../tables/labels.ts';
 import { PLACE_KINDS, type PlaceKind, placeKindRow } from '../tables/places.ts';
 import { between, id, list, name as nameOf, paragraphs, whole } from '../units/fields.ts';
 import { cupWeightSchema, measureSchema } from '../units/measures.ts';
-import { UNIT_SYSTEMS } from '../units/units.ts';
+import { DEGREES, UNIT_SYSTEMS } from '../units/units.ts';
 
 const name = nameOf(60);
 
@@ -181,6 +181,8 @@ export const kitchenSchema = v.strictObject({
   cupWeights: list(cupWeightSchema, 200),
   preferredMeasureId: v.nullable(id),
   units: v.picklist(UNIT_SYSTEMS),
+  /** How heat is written; kitchens before this was asked read Celsius. */
+  degrees: v.optional(v.picklist(DEGREES), 'celsius'),
   fridgeC: between(-1, 15),
   /** Litres that the fridge has free for a pot or bottles. */
   fridgeFreeL: between(0.5, 400),

@@ -12,7 +12,26 @@ export {
   type HandAmount,
   type KitchenMeasure,
   measureSchema,
+  usualCup,
 } from '../units/measures.ts';
 export { type Result, type Said, unwrap } from '../units/result.ts';
 export { DAY_MS, MINUTE_MS } from '../units/time.ts';
-export { unitOf } from '../units/units.ts';
+export { parseFigure, typedFigure } from '../units/typed.ts';
+export {
+  DEGREES,
+  type Degrees,
+  UNIT_SYSTEMS,
+  type UnitSystem,
+  USUAL_DEGREES,
+  unitOf,
+} from '../units/units.ts';
+export {
+  type FieldUnit,
+  fieldUnit,
+  type Written,
+  writtenLength,
+  writtenMass,
+  writtenTemp,
+  writtenTempDifference,
+  writtenVolume,
+} from '../units/written.ts';

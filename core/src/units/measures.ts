@@ -85,7 +85,12 @@ export interface MeasuringKit {
 const SPOONS: Record<UnitSystem, { cup: string; tablespoon: string; teaspoon: string }> = {
   metric: { cup: 'metricCup', tablespoon: 'metricTablespoon', teaspoon: 'metricTeaspoon' },
   us: { cup: 'usCup', tablespoon: 'usTablespoon', teaspoon: 'usTeaspoon' },
+  // Spoons of kitchens with imperial measures are metric ones today.
+  imperial: { cup: 'imperialCup', tablespoon: 'metricTablespoon', teaspoon: 'metricTeaspoon' },
 };
+
+/** The cup of a kitchen that names none of its own. */
+export const usualCup = (system: UnitSystem): string => SPOONS[system].cup;
 
 /** Millilitres of a measure: a named unit or one of the kitchen's own. Null when unknown. */
 export function measureVolumeMl(measureId: string, kit: Pick<MeasuringKit, 'measures'>): number | null {

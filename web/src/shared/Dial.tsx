@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { num, say } from '../words/say.ts';
+import { num } from '../words/numbers.ts';
+import { say } from '../words/say.ts';
 
 /** As many decimals as a step has: 1, 0.1, 0.05. */
 const decimalsOf = (step: number): number => [0, 1].find((d) => Number(step.toFixed(d)) === step) ?? 2;

@@ -3,7 +3,8 @@ import type { Guidance as Row } from '@big-ladle/core/program';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
-import { num, say, sayCode } from '../words/say.ts';
+import { num } from '../words/numbers.ts';
+import { say, sayCode } from '../words/say.ts';
 import { Caution } from './ui.tsx';
 
 /** What is to be said here: dangers in sight, the rest one tap away. */

@@ -11,7 +11,9 @@ import {
   Tooltip,
 } from 'chart.js';
 import { useEffect, useRef } from 'react';
-import { num, say } from '../words/say.ts';
+import { num } from '../words/numbers.ts';
+import { unitOfField } from '../words/quantities.ts';
+import { say } from '../words/say.ts';
 
 Chart.register(LineController, LineElement, PointElement, LinearScale, CategoryScale, Tooltip, Legend);
 Chart.defaults.font.family = '"Atkinson Hyperlegible Next", system-ui, sans-serif';
@@ -36,7 +38,9 @@ export interface Series {
 export function LineChart(props: {
   series: readonly Series[];
   xTitle: string;
-  yTitle: string;
+  /** Else the unit stands there. */
+  yTitle?: string;
+  /** Of the points: a kitchen of other units is shown it in theirs. */
   unit: string;
   /** What a reader who does not see it is told. */
   said: string;
@@ -62,6 +66,7 @@ export function LineChart(props: {
       ticks: { color: ink },
       grid: { color: colourOf('hairline') },
     });
+    const inUnit = unitOfField(unit, 1);
     const chart = new Chart(current, {
       type: 'line',
       data: {
@@ -69,7 +74,7 @@ export function LineChart(props: {
           const style = STYLES[i % STYLES.length]!;
           return {
             label,
-            data: [...points],
+            data: points.map(({ x, y }) => ({ x, y: inUnit.shown(y) })),
             borderColor: colourOf(style.role),
             backgroundColor: colourOf(style.role),
             borderDash: [...style.dash],
@@ -89,14 +94,14 @@ export function LineChart(props: {
         interaction: { mode: 'nearest', axis: 'x', intersect: false },
         scales: {
           x: { type: 'linear', min: 0, ...axis(xTitle) },
-          y: { beginAtZero: fromZero, ...axis(yTitle) },
+          y: { beginAtZero: fromZero, ...axis(yTitle ?? inUnit.symbol) },
         },
         plugins: {
           legend: { labels: { color: colourOf('ink'), usePointStyle: true, boxWidth: 34 } },
           tooltip: {
             callbacks: {
               title: (items) => say('lineChart.after', { at: num(items[0]?.parsed.x ?? 0, 1), xUnit }),
-              label: (item) => `${item.dataset.label}: ${num(item.parsed.y ?? 0, 1)} ${unit}`,
+              label: (item) => `${item.dataset.label}: ${num(item.parsed.y ?? 0, 1)} ${inUnit.symbol}`,
             },
           },
         },

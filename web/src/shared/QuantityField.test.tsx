@@ -1,8 +1,9 @@
 import { act, screen } from '@testing-library/react';
 import { userEvent } from '@testing-library/user-event';
 import { useState } from 'react';
-import { describe, expect, it } from 'vitest';
+import { afterEach, describe, expect, it } from 'vitest';
 import { show } from '../testing/render.tsx';
+import { speakUnits } from '../words/quantities.ts';
 import { QuantityField } from './QuantityField.tsx';
 
 const field = () => screen.getByLabelText<HTMLInputElement>('Litres');
@@ -45,6 +46,27 @@ function keptOnly() {
   show(<QuantityField label="Litres" value={9} min={1} max={20} onCommit={(v) => kept.push(v)} />);
   return kept;
 }
+
+describe('a figure in the units of a kitchen', () => {
+  afterEach(() => speakUnits({}));
+  it('is shown and typed in quarts, bounds too, and told in litres; any unit may be typed behind it', async () => {
+    speakUnits({ units: 'us', degrees: 'fahrenheit' });
+    const kept: number[] = [];
+    show(<QuantityField label="Litres" unit="L" value={9} min={1} max={20} onCommit={(v) => kept.push(v)} />);
+    // A quart is 0.9464 L.
+    expect(field().value).toBe('9.5');
+    expect(screen.getByText('qt')).toBeTruthy();
+    await userEvent.click(field());
+    await userEvent.tab();
+    expect(kept).toEqual([]);
+    await userEvent.clear(field());
+    await userEvent.type(field(), '2 gal{Enter}');
+    expect(kept).toEqual([expect.closeTo(7.571, 3)]);
+    await userEvent.clear(field());
+    await userEvent.type(field(), '40');
+    expect(screen.getByText('Between 1.1 and 21.1.')).toBeTruthy();
+  });
+});
 
 describe('a figure that is typed', () => {
   it('is told each time it makes sense, with a comma or a point', async () => {

@@ -1,14 +1,19 @@
 import InputAdornment from '@mui/material/InputAdornment';
 import TextField from '@mui/material/TextField';
 import { useId, useState } from 'react';
-import { num, say } from '../words/say.ts';
+import { boundIn } from '../words/fields.ts';
+import { plainUnit, typedIn, unitOfField } from '../words/quantities.ts';
+import { say } from '../words/say.ts';
 
 export interface QuantityFieldProps {
   label: string;
   /** What is read out, where the label that is shown is shorter. */
   said?: string;
+  /** In `unit`, like its bounds; a kitchen of other units is shown it in theirs, and may type any. */
   value: number | null;
   unit?: string;
+  /** Its unit is the same in every kitchen: what a packet says of 100 g, what guidance says of a day. */
+  fixedUnit?: boolean;
   min: number;
   max: number;
   decimals?: number;
@@ -25,12 +30,6 @@ export interface QuantityFieldProps {
   testId?: string;
 }
 
-/** Reads "8,5" and "8.5" alike. */
-export const parseFigure = (text: string): number => {
-  const clean = text.trim().replace(/\s/g, '').replace(',', '.');
-  return clean === '' ? Number.NaN : Number(clean);
-};
-
 /** What stands in a field beside the figure that its screen holds. */
 interface Draft {
   text: string;
@@ -45,23 +44,25 @@ interface Draft {
  * what was typed is never taken away.
  */
 export function QuantityField(props: QuantityFieldProps) {
-  const decimals = props.decimals ?? 1;
-  const asShown = (figure: number) => String(Number(figure.toFixed(decimals)));
+  const unit = (props.fixedUnit ? plainUnit : unitOfField)(props.unit ?? '', props.decimals ?? 1);
+  const inUnit = (figure: number) => Number(unit.shown(figure).toFixed(unit.decimals));
+  const asShown = (figure: number) => String(inUnit(figure));
+  const read = (text: string) => typedIn(text, props.unit ?? '', unit);
   const shown = props.value === null ? '' : asShown(props.value);
   const [typed, setTyped] = useState<Draft | null>(null);
   const held = typed && (typed.besides === null || typed.besides === shown) ? typed : null;
   const draft = held?.text ?? shown;
   const touched = held?.touched ?? false;
   const id = useId();
-  const value = parseFigure(draft);
+  const value = read(draft);
   const wrong = Number.isNaN(value)
     ? draft.trim() === '' && !touched
       ? null
       : say('field.number')
     : value < props.min || value > props.max
       ? say('field.between', {
-          low: num(props.min, props.min % 1 ? 1 : 0),
-          high: num(props.max, props.max % 1 ? 1 : 0),
+          low: boundIn(unit, props.min, 'low'),
+          high: boundIn(unit, props.max, 'high'),
         })
       : null;
   const message = wrong ?? props.problem ?? null;
@@ -82,7 +83,7 @@ export function QuantityField(props: QuantityFieldProps) {
       onChange={(event) => {
         const text = event.target.value;
         setTyped({ text, besides: null, touched });
-        const next = parseFigure(text);
+        const next = read(text);
         if (!Number.isNaN(next) && next >= props.min && next <= props.max) props.onValue?.(next);
       }}
       onKeyDown={(event) => event.key === 'Enter' && commit()}
@@ -99,8 +100,8 @@ export function QuantityField(props: QuantityFieldProps) {
           'aria-label': props.said,
           style: props.big ? { fontSize: '1.75rem', padding: '14px' } : undefined,
         },
-        input: props.unit
-          ? { endAdornment: <InputAdornment position="end">{props.unit}</InputAdornment> }
+        input: unit.symbol
+          ? { endAdornment: <InputAdornment position="end">{unit.symbol}</InputAdornment> }
           : {},
       }}
     />

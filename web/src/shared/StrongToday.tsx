@@ -3,7 +3,8 @@ import { type StrongShare, strongShares } from '@big-ladle/core/balance';
 import { startOfToday } from '@big-ladle/core/keeping';
 import Box from '@mui/material/Box';
 import { role } from '../theme/theme.ts';
-import { grams, percent, say, sayCode } from '../words/say.ts';
+import { grams } from '../words/quantities.ts';
+import { percent, say, sayCode } from '../words/say.ts';
 import { useUse } from './queries.ts';
 
 /** How much of a moderate day each strong herb is: "12 g of ginger, 60 % of a moderate day". */

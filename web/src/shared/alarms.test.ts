@@ -1,6 +1,5 @@
 import { describe, expect, it } from 'vitest';
 import { type AlarmMoment, announcement, callingNow } from './alarms.ts';
-import { parseFigure } from './QuantityField.tsx';
 
 const END = 10_000_000;
 
@@ -21,13 +20,6 @@ describe('what is read out of a clock', () => {
     const heard = new Set(Array.from({ length: 3700 }, (_, s) => announcement('x', END, END - s * 1000)));
     heard.delete('');
     expect(heard.size).toBe(7);
-  });
-});
-
-describe('a figure that is typed', () => {
-  it('reads commas and points alike, and says when it is none', () => {
-    expect([parseFigure('8,5'), parseFigure(' 8.5 '), parseFigure('1 200')]).toEqual([8.5, 8.5, 1200]);
-    expect([parseFigure(''), parseFigure('a lot'), parseFigure('3-4')].every(Number.isNaN)).toBe(true);
   });
 });
 

@@ -1,5 +1,5 @@
 import { DAILY_FREE_SUGAR_G } from '@big-ladle/core/tables';
-import { grams } from '../words/say.ts';
+import { grams } from '../words/quantities.ts';
 
 /** What a sentence on the sugar of a day is filled with: as much as guidance allows, and as little as it aims at. */
 export const dailySugar = () => ({

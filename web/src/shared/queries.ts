@@ -2,7 +2,8 @@ import { type KitchenDoc, ROUTES } from '@big-ladle/core/contract';
 import { type LogEvent, type Touched, touchedBy } from '@big-ladle/core/log';
 import { QueryClient, useQuery } from '@tanstack/react-query';
 import { knowNames } from '../words/names.ts';
-import { writeDates } from '../words/say.ts';
+import { writeDates } from '../words/numbers.ts';
+import { speakUnits } from '../words/quantities.ts';
 import { ApiError, ask } from './api.ts';
 import { asShown } from './kitchenChanges.ts';
 import { storedSoFar } from './outboxStore.ts';
@@ -43,10 +44,11 @@ export const keys = {
   readings: (instrumentId: string, batchId: string) => ['readings', instrumentId, batchId] as const,
 };
 
-/** The kitchen as it stands from now on: dates are written its way, and what a label names goes by that name. */
+/** The kitchen as it stands from now on: dates and amounts are written its way, and what a label names goes by that name. */
 export function takeKitchen(doc: KitchenDoc): KitchenDoc {
   const { dateOrder, labels = [] } = doc.kitchen;
   writeDates(dateOrder);
+  speakUnits(doc.kitchen);
   // A corrected row keeps its own name.
   knowNames(
     [],

@@ -1,6 +1,8 @@
 import type { StepProblem } from '@big-ladle/core/program';
 import type { Said } from '@big-ladle/core/units';
-import { celsius, days, duration, litres, num, say, sayCode } from './say.ts';
+import { num } from './numbers.ts';
+import { celsius, kilograms, litres } from './quantities.ts';
+import { days, duration, say, sayCode } from './say.ts';
 
 /** A reason of the keeping model, its figures in words. */
 export function sayReason(reason: Said): string {
@@ -24,7 +26,7 @@ export function sayNote(note: Said): string {
   if (p.minutes !== undefined) out.minutes = duration(Number(p.minutes));
   if (p.percent !== undefined) out.percent = `${p.percent} %`;
   if (p.loads !== undefined) out.loads = Number(p.loads);
-  if (p.iceKg !== undefined) out.iceKg = `${num(Number(p.iceKg), 1)} kg`;
+  if (p.iceKg !== undefined) out.iceKg = kilograms(Number(p.iceKg));
   return sayCode(`note.${note.code}`, out);
 }
 

@@ -1,14 +1,29 @@
-import { num, say } from './say.ts';
+import type { FieldUnit } from '@big-ladle/core/units';
+import { num } from './numbers.ts';
+import { unitOfField } from './quantities.ts';
+import { say } from './say.ts';
 
-/** A schema's message ("between:8:80", "name") in words for a field. */
-export function sayField(message: string | undefined): string | undefined {
+/** A bound as a field of this unit takes it: never outside of itself. */
+export function boundIn(unit: FieldUnit, bound: number, which: 'low' | 'high'): string {
+  const steps = unit.shown(bound) * 10 ** unit.decimals;
+  const typed = (which === 'low' ? Math.ceil(steps - 1e-6) : Math.floor(steps + 1e-6)) / 10 ** unit.decimals;
+  return num(typed, Number.isInteger(typed) ? 0 : unit.decimals);
+}
+
+/**
+ * A schema's message ("between:8:80", "name") in words for a field.
+ * @param unit in which the field shows its figure.
+ */
+export function sayField(
+  message: string | undefined,
+  unit: FieldUnit = unitOfField('', 1),
+): string | undefined {
   if (!message) return undefined;
   const [kind, low, high] = message.split(':');
   if (kind === 'between' && low !== undefined && high !== undefined) {
-    const decimals = (text: string) => (text.includes('.') ? 1 : 0);
     return say('field.between', {
-      low: num(Number(low), decimals(low)),
-      high: num(Number(high), decimals(high)),
+      low: boundIn(unit, Number(low), 'low'),
+      high: boundIn(unit, Number(high), 'high'),
     });
   }
   if (

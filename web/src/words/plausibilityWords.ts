@@ -1,6 +1,7 @@
 import type { PlausibilityWarning } from '@big-ladle/core/compare';
 import { sayItem } from './names.ts';
-import { duration, grams, litres, say } from './say.ts';
+import { grams, litres } from './quantities.ts';
+import { duration, say } from './say.ts';
 
 /**
  * A slip, asked about: what was said, and what is usual.

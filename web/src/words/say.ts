@@ -1,9 +1,7 @@
-import type { DateOrder } from '@big-ladle/core/documents';
 import type { KeepDate } from '@big-ladle/core/keeping';
-import type { InstrumentKind } from '@big-ladle/core/log';
 import { FRUIT_ROWS } from '@big-ladle/core/tables';
 import type { Fraction, HandAmount, KitchenMeasure } from '@big-ladle/core/units';
-import { isLiteralElement } from '@formatjs/icu-messageformat-parser';
+import { isArgumentElement, isLiteralElement } from '@formatjs/icu-messageformat-parser';
 import { IntlMessageFormat } from 'intl-messageformat';
 import type { EN_BATCH } from './en/batch.ts';
 import { EN } from './en/common.ts';
@@ -19,22 +17,8 @@ import type { EN_SHOPPING } from './en/shopping.ts';
 import type { EN_STEPS } from './en/steps.ts';
 import type { EN_STOVE } from './en/stove.ts';
 import type { EN_WAITING } from './en/waiting.ts';
-
-/** English, with the dates as this kitchen writes them. */
-const LOCALES: Readonly<Record<DateOrder, string>> = { dayFirst: 'en-GB', monthFirst: 'en-US' };
-
-let locale = LOCALES.dayFirst;
-
-/** From now on dates are written in this order; an answer kept from an older version may not say. */
-export function writeDates(order: DateOrder | undefined): void {
-  const wanted = LOCALES[order ?? 'dayFirst'];
-  if (locale === wanted) return;
-  locale = wanted;
-  for (const made of [parsed, numbers, formats]) made.clear();
-}
-
-/** The locale that dates are written in. */
-export const dateLocale = (): string => locale;
+import { dateLocale, num } from './numbers.ts';
+import { writtenConstant } from './quantities.ts';
 
 export type MessageKey =
   | keyof typeof EN
@@ -84,18 +68,48 @@ export function speakThrough(wanted: Voice): void {
   voice = wanted;
 }
 
-/** Messages that have figures, plurals or choices in them, parsed once. */
-const parsed = new Map<Sentence, IntlMessageFormat>();
+/** A message that has figures, plurals or choices in it. */
+interface Message {
+  format: IntlMessageFormat;
+  /** The amounts that stand in it as they are, by their names. */
+  constants: readonly string[];
+}
 
-function message(text: Sentence): IntlMessageFormat {
-  let made = parsed.get(text);
+/** Each parsed once for a locale. */
+const parsed = new Map<string, Map<Sentence, Message>>();
+
+function message(text: Sentence): Message {
+  const locale = dateLocale();
+  const ofLocale = parsed.get(locale) ?? new Map<Sentence, Message>();
+  parsed.set(locale, ofLocale);
+  let made = ofLocale.get(text);
   if (!made) {
-    made = new IntlMessageFormat(text, locale, undefined, { ignoreTag: true });
-    if (voice) made = new IntlMessageFormat(voice.message(made.getAst()), locale);
-    parsed.set(text, made);
+    let format = new IntlMessageFormat(text, locale, undefined, { ignoreTag: true });
+    if (voice) format = new IntlMessageFormat(voice.message(format.getAst()), locale);
+    made = { format, constants: constantsOf(format.getAst()) };
+    ofLocale.set(text, made);
   }
   return made;
 }
+
+function constantsOf(elements: Elements): string[] {
+  return elements.flatMap((e) =>
+    isArgumentElement(e) && writtenConstant(e.value) !== null
+      ? [e.value]
+      : 'options' in e
+        ? Object.values(e.options).flatMap((o) => constantsOf(o.value))
+        : [],
+  );
+}
+
+/** What a message is filled in with, the amounts that stand in it in this kitchen's units. */
+const filled = <T>(
+  { constants }: Message,
+  params: Readonly<Record<string, T>>,
+): Record<string, T | string> => ({
+  ...params,
+  ...Object.fromEntries(constants.map((name) => [name, writtenConstant(name)!])),
+});
 
 /**
  * A code of the core or the server in words. An unknown code shows itself, so that a missing sentence is seen at once;
@@ -105,10 +119,11 @@ export function sayCode(code: string, params: Params = {}): string {
   const text = words[code];
   if (text === undefined) return code;
   if (typeof text === 'string' && !text.includes('{')) return voice ? voice.text(text) : text;
+  const known = message(text);
   try {
-    return String(message(text).format(params));
+    return String(known.format.format(filled(known, params)));
   } catch {
-    return message(text).getAst().map(asWritten).join('');
+    return known.format.getAst().map(asWritten).join('');
   }
 }
 
@@ -117,39 +132,12 @@ const asWritten = (element: Elements[number]): string =>
 
 /** The pieces of a sentence in which things other than words stand, in their order. */
 export function formatParts<T>(key: MessageKey, params: Readonly<Record<string, T>>): (string | T)[] {
-  const out = message(words[key] ?? key).format<T>(params);
+  const known = message(words[key] ?? key);
+  const out = known.format.format<T>(filled(known, params) as Record<string, T>);
   return Array.isArray(out) ? out : [out];
 }
 
 export const has = (code: string): boolean => code in words;
-
-const numbers = new Map<number, Intl.NumberFormat>();
-
-/** A figure with so many decimals, in local form. */
-export function num(value: number, decimals = 0): string {
-  let format = numbers.get(decimals);
-  if (!format) {
-    format = new Intl.NumberFormat(locale, {
-      minimumFractionDigits: decimals,
-      maximumFractionDigits: decimals,
-    });
-    numbers.set(decimals, format);
-  }
-  return format.format(Object.is(value, -0) || Math.abs(value) < 0.5 * 10 ** -decimals ? 0 : value);
-}
-
-export const litres = (value: number, decimals?: number): string => `${num(value, decimals ?? 1)} L`;
-
-/** Litres finely: small amounts in millilitres. */
-export const volume = (value: number): string =>
-  Math.abs(value) < 0.995 ? `${num(Math.round(value * 100) * 10)} mL` : litres(value);
-
-export const grams = (value: number): string =>
-  value >= 1000 ? `${num(value / 1000, 2)} kg` : value >= 20 ? `${num(value)} g` : `${num(value, 1)} g`;
-
-export const celsius = (value: number): string => `${num(value)} °C`;
-
-export const centimetres = (value: number): string => `${num(value, 1)} cm`;
 
 export const percent = (share: number): string => `${num(share * 100)} %`;
 
@@ -215,10 +203,10 @@ export function handText(amount: HandAmount, measures: readonly KitchenMeasure[]
 const formats = new Map<string, Intl.DateTimeFormat>();
 
 function dated(ms: number, zone: string, options: Intl.DateTimeFormatOptions, key: string): string {
-  const id = `${zone}|${key}`;
+  const id = `${dateLocale()}|${zone}|${key}`;
   let format = formats.get(id);
   if (!format) {
-    format = new Intl.DateTimeFormat(locale, { ...options, timeZone: zone });
+    format = new Intl.DateTimeFormat(dateLocale(), { ...options, timeZone: zone });
     formats.set(id, format);
   }
   return format.format(ms);
@@ -277,7 +265,7 @@ export function moment(ms: number, nowMs: number, zone: string): string {
 
 /** A language by its name in ours, as the platform has it: "hi" is "Hindi". */
 export const languageName = (code: string): string =>
-  new Intl.DisplayNames(locale, { type: 'language' }).of(code) ?? code;
+  new Intl.DisplayNames(dateLocale(), { type: 'language' }).of(code) ?? code;
 
 /** A day as it is called: "Today", "Tomorrow", then by its weekday, then by its date. */
 export function dayWord(ms: number, nowMs: number, zone: string): string {
@@ -297,20 +285,5 @@ export function sayDate(date: KeepDate, zone: string, today = say('verdict.drink
       return today;
     case 'day':
       return dayOf(date.dayMs, zone);
-  }
-}
-
-/** What an instrument shows, with its unit. */
-export function sayReading(kind: InstrumentKind, value: number): string {
-  switch (kind) {
-    case 'probe':
-    case 'fridgeLogger':
-      return `${num(value, 1)} °C`;
-    case 'scale':
-      return `${num(value, 3)} kg`;
-    case 'refractometer':
-      return `${num(value, 1)} °Bx`;
-    case 'phStrip':
-      return `pH ${num(value, 1)}`;
   }
 }

@@ -31,21 +31,22 @@ import { EN_STOVE } from './en/stove.ts';
 import { EN_WAITING } from './en/waiting.ts';
 import { sayField } from './fields.ts';
 import './places/batch.ts';
+import './places/kitchen.ts';
 import './places/pages.ts';
 import './places/steps.ts';
 import { sayReason } from './coreWords.ts';
+import { num, writeDates } from './numbers.ts';
+import { celsius, centimetres, grams, litres, speakUnits, volume } from './quantities.ts';
 import {
   clockFace,
   dayOf,
   duration,
   handText,
   longWeekdayName,
-  num,
   say,
   sayCode,
   shortDay,
   timeOfDay,
-  writeDates,
 } from './say.ts';
 import { STUMBLES } from './stumbles.ts';
 
@@ -107,6 +108,37 @@ describe('words', () => {
   it('no sentence has a word that only its makers say', () => {
     const found = Object.entries(EN).filter(([, text]) => STUMBLES.test(text.replace(/\{\w+/g, '{')));
     expect(found).toEqual([]);
+  });
+  it('no sentence has an amount in a unit that some kitchens do not use, but where the unit is part of what is said', () => {
+    // What packets, laws and sheets of labels are told in everywhere.
+    const told = /^(alcoholUnit|sheets)\.|100 (mL|g)|in 100 \{|g\/L|100 g of/;
+    const found = Object.entries(EN).filter(
+      ([key, text]) =>
+        /(\}|[\d\s]\d*)[\s\u00a0]?(°C|mL|L|kg|cm)(?![\w/])/.test(text.replace(/\{\d+\w+\}/g, '')) &&
+        !told.test(key) &&
+        !told.test(text),
+    );
+    expect(found).toEqual([]);
+  });
+  it('amounts in sentences are written in the units of the kitchen', () => {
+    expect(say('panels.allAtC')).toBe('all at 20 °C');
+    expect(say('kitchenPage.waterBoilsCLower')).toBe('Water boils 1 °C lower for each 300 m');
+    try {
+      speakUnits({ units: 'us', degrees: 'fahrenheit' });
+      expect(say('panels.allAtC')).toBe('all at 68 °F');
+      // 1 °C is 1.8 °F; 300 m are 984.3 ft.
+      expect(say('kitchenPage.waterBoilsCLower')).toBe('Water boils 2 °F lower for each 984 ft');
+      expect(say('flow.why.strainLoss')).toMatch(/^1\.7 fl oz for each straining/);
+      expect([litres(9), volume(0.75), grams(1000), celsius(4.5, 1), centimetres(24)]).toEqual([
+        '9.5 qt',
+        '25.4 fl oz',
+        '2 lb 3.3 oz',
+        '40.1 °F',
+        '9.45 in',
+      ]);
+    } finally {
+      speakUnits({});
+    }
   });
   it('there is a sentence for every code the core says', () => {
     const codes = filesIn(CORE).flatMap((file) =>
@@ -276,7 +308,7 @@ describe('figures in words', () => {
   });
   it('reasons carry their figures', () => {
     expect(sayReason({ code: 'keep.cut.slowCooling', params: { hours: 10, days: 1 } })).toBe(
-      '10 h between 60 and 21 °C: 1 day less.',
+      '10 h between 60 °C and 21 °C: 1 day less.',
     );
     expect(sayReason({ code: 'keep.acid.shown.estimate', params: { pH: 2.87 } })).toContain('pH 2.87');
     expect(sayCode('no.such.code')).toBe('no.such.code');

@@ -10,7 +10,7 @@ import type { Grams, ReadAmount, ReadingKit, ReadLine } from './types.ts';
 
 /** The unit of a measure in this kitchen: cups and pints are its own. Null: so many pieces. */
 export const unitOfMeasure = (row: MeasureWord, kit: ReadingKit): string =>
-  kit.system === 'us' && row.usId ? row.usId : row.id;
+  (kit.system === 'us' ? row.usId : kit.system === 'imperial' ? row.imperialId : undefined) ?? row.id;
 
 /** An amount as it was said. */
 export function amountOf(q: Quantity, words: string, kit: ReadingKit): ReadAmount {
@@ -64,7 +64,7 @@ export function compared(b: ReadAmount, a: ReadAmount): number | null {
 }
 
 const rowOf = (unit: string | null): MeasureWord | undefined =>
-  unit ? MEASURE_WORDS.find((m) => m.id === unit || m.usId === unit) : undefined;
+  unit ? MEASURE_WORDS.find((m) => m.id === unit || m.usId === unit || m.imperialId === unit) : undefined;
 
 /** A share by which pieces of one kind differ from another. */
 const PIECE_SPREAD = 0.2;

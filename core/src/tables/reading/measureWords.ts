@@ -6,6 +6,8 @@ export interface MeasureWord {
   id: string;
   /** The unit in kitchens of US measures, where it is another. */
   usId?: string;
+  /** And in those of imperial measures. */
+  imperialId?: string;
   words: readonly string[];
   /** Stands for a measure only right after a figure: "3 c", "2 t". */
   afterFigure?: true;
@@ -35,15 +37,15 @@ export const MEASURE_WORDS: readonly MeasureWord[] = [
   { id: 'L', words: ['l', 'lt', 'ltr', 'ltrs', 'lts', 'litre', 'litres', 'liter', 'liters'], spread: 0.03, confidence: 'h', source: UNIT },
   { id: 'ounce', words: ['oz', 'ozs', 'ounce', 'ounces'], spread: 0.03, confidence: 'h', source: UNIT },
   { id: 'pound', words: ['lb', 'lbs', 'pound', 'pounds'], spread: 0.02, confidence: 'h', source: UNIT },
-  { id: 'usFluidOunce', words: ['fl oz', 'fl ozs', 'floz', 'fluid ounce', 'fluid ounces'], spread: 0.03, confidence: 'h', source: UNIT },
+  { id: 'usFluidOunce', imperialId: 'imperialFluidOunce', words: ['fl oz', 'fl ozs', 'floz', 'fluid ounce', 'fluid ounces'], spread: 0.03, confidence: 'h', source: UNIT },
   { id: 'metricTablespoon', usId: 'usTablespoon', words: ['tbsp', 'tbsps', 'tbs', 'tbl', 'tblsp', 'tablespoon', 'tablespoons', 'tablespoonful', 'tablespoonfuls', 'table spoon', 'table spoons', 'big spoon', 'big spoons', 'soup spoon', 'soup spoons', 'soupspoon', 'soupspoons'], spread: 0.15, confidence: 'm', source: SPOON },
   { id: 'metricTeaspoon', usId: 'usTeaspoon', words: ['tsp', 'tsps', 'teaspoon', 'teaspoons', 'teaspoonful', 'teaspoonfuls', 'tea spoon', 'tea spoons', 'small spoon', 'small spoons', 'little spoon', 'little spoons', 'coffee spoon', 'coffee spoons'], spread: 0.15, confidence: 'm', source: SPOON },
   { id: 'metricTablespoon', usId: 'usTablespoon', words: ['spoon', 'spoons', 'spoonful', 'spoonfuls'], spread: 0.6, confidence: 'l', source: 'A spoon that nobody names is a tablespoon more often than not' },
-  { id: 'metricCup', usId: 'usCup', words: ['cup', 'cups', 'cupful', 'cupfuls'], spread: 0.1, confidence: 'm', source: 'Cups of kitchen sets' },
+  { id: 'metricCup', usId: 'usCup', imperialId: 'imperialCup', words: ['cup', 'cups', 'cupful', 'cupfuls'], spread: 0.1, confidence: 'm', source: 'Cups of kitchen sets' },
   { id: 'usCup', words: ['us cup', 'us cups'], spread: 0.1, confidence: 'm', source: 'Cups of kitchen sets' },
   { id: 'usTablespoon', words: ['us tablespoon', 'us tablespoons', 'us tbsp'], spread: 0.15, confidence: 'm', source: SPOON },
   { id: 'usTeaspoon', words: ['us teaspoon', 'us teaspoons', 'us tsp'], spread: 0.15, confidence: 'm', source: SPOON },
-  { id: 'metricCup', usId: 'usCup', words: ['c'], afterFigure: true, spread: 0.1, confidence: 'm', source: 'Cups of kitchen sets' },
+  { id: 'metricCup', usId: 'usCup', imperialId: 'imperialCup', words: ['c'], afterFigure: true, spread: 0.1, confidence: 'm', source: 'Cups of kitchen sets' },
   { id: 'mug', words: ['mug', 'mugs', 'mugful', 'mugfuls'], volumeMl: 300, spread: 0.25, confidence: 'l', source: 'Mugs hold 250 to 380 mL' },
   { id: 'glassful', words: ['glass', 'glasses', 'tumbler', 'tumblers', 'glassful'], volumeMl: 220, spread: 0.25, confidence: 'l', source: 'Drinking glasses hold 180 to 300 mL' },
   { id: 'imperialPint', usId: 'usPint', words: ['pint', 'pints', 'pt', 'pts'], spread: 0.03, confidence: 'h', source: UNIT },

@@ -11,7 +11,8 @@ import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { role } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
-import { grams, say, sayCode } from '../../words/say.ts';
+import { grams } from '../../words/quantities.ts';
+import { say, sayCode } from '../../words/say.ts';
 import { NewIngredient } from './NewIngredient.tsx';
 
 /** In which of the tables an item of the cook's own stands. */

@@ -30,7 +30,9 @@ import { serverNow } from '../../shared/time.ts';
 import { Loading, PageHead, Panel, Row } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
-import { grams, litres, type MessageKey, num, say, timeOfDay, volume } from '../../words/say.ts';
+import { num } from '../../words/numbers.ts';
+import { grams, litres, volume } from '../../words/quantities.ts';
+import { type MessageKey, say, timeOfDay } from '../../words/say.ts';
 import { NewIngredient } from './NewIngredient.tsx';
 import { useRecipeDrafts } from './recipeDraft.ts';
 
@@ -151,7 +153,7 @@ export function CapturePage() {
                 onChange={(e) => capture.setName(e.target.value)}
               />
               <QuantityField
-                label={say('capturePage.litresThatCameOut')}
+                label={say('capturePage.howMuchCameOut')}
                 value={madeL}
                 min={0.05}
                 max={400}

@@ -32,7 +32,9 @@ import { ErrorPanel, Figure, Loading, PageHead, Panel } from '../../shared/ui.ts
 import { role } from '../../theme/theme.ts';
 import { sayField } from '../../words/fields.ts';
 import { sayDrink } from '../../words/names.ts';
-import { duration, num, say } from '../../words/say.ts';
+import { num } from '../../words/numbers.ts';
+import { litresApart } from '../../words/quantities.ts';
+import { duration, say } from '../../words/say.ts';
 import { AddLine } from './AddLine.tsx';
 import { EditorLine, ProblemLine } from './EditorLine.tsx';
 import { newRecipe, type RecipeDraft, useRecipeDrafts, variantOf } from './recipeDraft.ts';
@@ -161,11 +163,10 @@ function Editor(props: {
       <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap', mb: 1.5 }} data-testid="editor-figures">
         {(
           [
-            [say('common.inBottles2'), made ? num(finishedL(made.sim), 1) : '–', 'L', 'litres'],
+            [say('common.inBottles2'), ...inLitres(made && finishedL(made.sim)), 'litres'],
             [
               say('editorPage.water'),
-              made ? num(waterPouredG(made.program.lines, tables) / 998.2, 1) : '–',
-              'L',
+              ...inLitres(made && waterPouredG(made.program.lines, tables) / 998.2),
               null,
             ],
             [say('editorPage.fromStartToBottles'), made ? duration(made.sim.endMin) : '–', '', null],
@@ -343,6 +344,13 @@ function Editor(props: {
     </>
   );
 }
+
+/** Litres as figure and unit, a dash while there are none. */
+const inLitres = (volumeL: number | null | false | undefined): [string, string] => {
+  if (typeof volumeL !== 'number') return ['–', ''];
+  const { figure, unit } = litresApart(volumeL);
+  return [figure, unit];
+};
 
 const DAY_MS = 24 * 60 * 60 * 1000;
 

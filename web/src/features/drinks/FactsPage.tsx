@@ -24,9 +24,11 @@ import { useKitchen } from '../../shared/queries.ts';
 import { ErrorPanel, Loading, PageHead, Panel, Row } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
+import { num } from '../../words/numbers.ts';
 import { sayFamily } from '../../words/plainNames.ts';
+import { grams, volume } from '../../words/quantities.ts';
 import { sayRich } from '../../words/rich.ts';
-import { grams, handText, languageName, num, say, sayCode, volume } from '../../words/say.ts';
+import { handText, languageName, say, sayCode } from '../../words/say.ts';
 
 /** How pale or pungent a root is, against the middling one of the tables. */
 const ROOTS = [

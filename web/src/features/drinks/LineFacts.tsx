@@ -7,8 +7,10 @@ import Box from '@mui/material/Box';
 import { Link } from 'react-router';
 import { role } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
+import { num } from '../../words/numbers.ts';
+import { grams, volume } from '../../words/quantities.ts';
 import { sayRich } from '../../words/rich.ts';
-import { grams, handText, num, say, sayCode, volume } from '../../words/say.ts';
+import { handText, say, sayCode } from '../../words/say.ts';
 
 /** What a cook asks of one line: what it is by the piece, what may stand in for it, how much is usual. */
 export function LineFacts(props: {
@@ -69,10 +71,10 @@ export function LineFacts(props: {
       )}
       {usual && litres > 0 && (
         <div>
-          {say('lineFacts.usualToForL', {
+          {say('lineFacts.usualFor', {
             low: grams(usual.lowGPerL * litres),
             high: grams(usual.highGPerL * litres),
-            litres: num(litres, 1),
+            litres: volume(litres),
           })}
         </div>
       )}

@@ -122,6 +122,7 @@ export function NewIngredient(props: {
             min={0}
             max={100}
             unit="g"
+            fixedUnit
             width={170}
             onValue={(sugarPer100) => setFigures({ ...figures, sugarPer100 })}
           />

@@ -9,7 +9,8 @@ import { useKitchen } from '../../shared/queries.ts';
 import { Panel, Row } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
 import { sayDrink, sayItem } from '../../words/names.ts';
-import { fullDay, num, say } from '../../words/say.ts';
+import { num } from '../../words/numbers.ts';
+import { fullDay, say } from '../../words/say.ts';
 
 /** How often a drink and its variants were made, what they scored, and what goes with it to try next. */
 export function Notebook({ recipe, book }: { recipe: Recipe; book: readonly Recipe[] }) {

@@ -19,8 +19,10 @@ import { Caution, Figure, Loading, PageHead, Panel, Row } from '../../shared/ui.
 import { role } from '../../theme/theme.ts';
 import { sayReason } from '../../words/coreWords.ts';
 import { sayItem } from '../../words/names.ts';
+import { num } from '../../words/numbers.ts';
+import { grams, volume } from '../../words/quantities.ts';
 import { sayRich } from '../../words/rich.ts';
-import { days, grams, moment, num, say, volume } from '../../words/say.ts';
+import { days, moment, say } from '../../words/say.ts';
 
 interface Leg {
   id: string;

@@ -3,7 +3,8 @@ import type { MethodRow } from '@big-ladle/core/compare';
 import type { MarkerId } from '@big-ladle/core/tables';
 import { useMemo } from 'react';
 import { LineChart } from '../../shared/LineChart.tsx';
-import { num, say } from '../../words/say.ts';
+import { num } from '../../words/numbers.ts';
+import { say } from '../../words/say.ts';
 
 /** Strength of what is drawn, along the hours, one line a method: read off the traces. */
 export function StrengthChart({ rows, marker }: { rows: readonly MethodRow[]; marker: MarkerId }) {

@@ -16,7 +16,9 @@ import { lineGrams } from '../../shared/recipeText/goesIn.ts';
 import { ErrorPanel, Loading, PageHead, Panel } from '../../shared/ui.tsx';
 import { heading, role } from '../../theme/theme.ts';
 import { sayDrink, sayItem } from '../../words/names.ts';
-import { duration, grams, num, say, sayCode } from '../../words/say.ts';
+import { num } from '../../words/numbers.ts';
+import { grams } from '../../words/quantities.ts';
+import { duration, say, sayCode } from '../../words/say.ts';
 import { formsOf } from './forms.ts';
 import { type Made, useMade } from './useMade.ts';
 

@@ -2,7 +2,9 @@ import '../../words/places/drinks.ts';
 import type { MethodRow } from '@big-ladle/core/compare';
 import type { MarkerId } from '@big-ladle/core/tables';
 import type { ReactNode } from 'react';
-import { days, duration, litres, num, percent, say, volume } from '../../words/say.ts';
+import { num } from '../../words/numbers.ts';
+import { litres, volume } from '../../words/quantities.ts';
+import { days, duration, percent, say } from '../../words/say.ts';
 
 interface FigureRow {
   label: string;

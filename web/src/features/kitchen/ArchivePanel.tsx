@@ -10,7 +10,8 @@ import { useCoarseNow } from '../../shared/time.ts';
 import { Panel, Row } from '../../shared/ui.tsx';
 import { type Import, useImport } from '../../shared/useImport.ts';
 import { role } from '../../theme/theme.ts';
-import { moment, num, say } from '../../words/say.ts';
+import { num } from '../../words/numbers.ts';
+import { moment, say } from '../../words/say.ts';
 
 const COUNTED = [
   'batches',

@@ -14,7 +14,8 @@ import { sayError, send } from '../../shared/send.ts';
 import { useCoarseNow } from '../../shared/time.ts';
 import { Panel, Row } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
-import { moment, num, say } from '../../words/say.ts';
+import { num } from '../../words/numbers.ts';
+import { moment, say } from '../../words/say.ts';
 
 /** So many are in sight; older ones are folded away. */
 const IN_SIGHT = 5;

@@ -3,7 +3,9 @@ import { MINUTE_MS } from '@big-ladle/core/units';
 import { useMemo } from 'react';
 import { LineChart } from '../../shared/LineChart.tsx';
 import { useAllReadings } from '../../shared/readings.ts';
-import { celsius, num, say } from '../../words/say.ts';
+import { num } from '../../words/numbers.ts';
+import { celsius } from '../../words/quantities.ts';
+import { say } from '../../words/say.ts';
 
 /** So many hours back are shown. */
 const HOURS = 24;
@@ -36,7 +38,6 @@ export function FridgeChart(props: { instrumentId: string; name: string; fridgeC
     <LineChart
       series={series}
       xTitle={say('fridgeChart.hoursTheLastDay')}
-      yTitle="°C"
       unit="°C"
       said={say('fridgeChart.overTheLastHours', {
         name,

@@ -40,6 +40,7 @@ export function HousePanel({ kitchen, save }: { kitchen: Kitchen; save: SaveKitc
             max={200}
             decimals={0}
             unit="g"
+            fixedUnit
             width={290}
             onCommit={(v) => v !== house.freeSugarGPerGlass && put({ freeSugarGPerGlass: v })}
             testId="house-sugar"
@@ -58,6 +59,7 @@ export function HousePanel({ kitchen, save }: { kitchen: Kitchen; save: SaveKitc
             max={500}
             decimals={0}
             unit="mL"
+            fixedUnit
             width={290}
             helper={say('housePanel.forSensitiveStomachs')}
             onCommit={(v) => v !== house.citrusMlPerL && put({ citrusMlPerL: v })}

@@ -14,7 +14,8 @@ import { sayError, useSend } from '../../shared/send.ts';
 import { serverNow } from '../../shared/time.ts';
 import { Panel, Row } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
-import { say, sayReading } from '../../words/say.ts';
+import { sayReading } from '../../words/quantities.ts';
+import { say } from '../../words/say.ts';
 
 /** A chart is large: it comes when there is something to draw. */
 const FridgeChart = lazy(() => import('./FridgeChart.tsx').then((m) => ({ default: m.FridgeChart })));

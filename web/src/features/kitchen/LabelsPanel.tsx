@@ -15,7 +15,8 @@ import type { SaveKitchen } from '../../shared/saveKitchen.ts';
 import { Panel, Row } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
-import { num, say } from '../../words/say.ts';
+import { num } from '../../words/numbers.ts';
+import { say } from '../../words/say.ts';
 
 const KNOWN = [...SHIPPED_TABLES.liquids.keys(), ...SHIPPED_TABLES.sweeteners.keys()];
 const isSweetener = (id: string): boolean => SHIPPED_TABLES.sweeteners.has(id);
@@ -130,6 +131,7 @@ export function LabelsPanel({ kitchen, save }: { kitchen: Kitchen; save: SaveKit
             min={0}
             max={100}
             unit="g"
+            fixedUnit
             width={150}
             onValue={setSugar}
             testId="label-sugar"

@@ -18,7 +18,9 @@ import { type Living, standeeOf, useShelf } from '../../shared/shelf.ts';
 import { Caution, Panel } from '../../shared/ui.tsx';
 import { role, thumb } from '../../theme/theme.ts';
 import { sayDrink, saySize } from '../../words/names.ts';
-import { num, say, sayCode, volume } from '../../words/say.ts';
+import { num } from '../../words/numbers.ts';
+import { millilitres, volume } from '../../words/quantities.ts';
+import { say, sayCode } from '../../words/say.ts';
 import { SECOND, type ThingInput } from './itemPage.ts';
 
 type Tool = 'level' | 'move' | 'give' | 'throw' | null;
@@ -190,7 +192,7 @@ function Level(props: { leftMl: number; fullMl: number; onPoured: (volumeMl: num
       <Box sx={{ px: 1.5 }}>
         <Slider
           aria-labelledby="level-label"
-          getAriaValueText={(v) => say('bottleDeeds.mlLeft', { left: num(v) })}
+          getAriaValueText={(v) => say('bottleDeeds.left', { left: millilitres(v) })}
           value={level}
           min={0}
           max={Math.round(fullMl)}

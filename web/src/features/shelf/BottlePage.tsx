@@ -33,8 +33,9 @@ import { Caution, ErrorPanel, Figure, Loading, PageHead, Panel } from '../../sha
 import { role } from '../../theme/theme.ts';
 import { sayReason } from '../../words/coreWords.ts';
 import { sayDrinkOf, saySize } from '../../words/names.ts';
+import { grams, millilitres, volume } from '../../words/quantities.ts';
 import { sayRich } from '../../words/rich.ts';
-import { days, grams, moment, num, percent, say, sayCode, volume } from '../../words/say.ts';
+import { days, moment, percent, say, sayCode } from '../../words/say.ts';
 import { BottleDeeds } from './BottleDeeds.tsx';
 import { History } from './History.tsx';
 import { COLUMN, FIRST, goneWord, type ThingInput } from './itemPage.ts';
@@ -102,7 +103,7 @@ function OneBottle(props: ThingInput & { thing: Extract<ShelfThing, { kind: 'bot
     <>
       <PageHead
         title={name}
-        beside={`${saySize(facts.sizeName)}, ${num(facts.sizeMl)} mL${facts.forWhom ? say('bottlePage.for', { forWhom: facts.forWhom }) : ''}`}
+        beside={`${saySize(facts.sizeName)}, ${millilitres(facts.sizeMl)}${facts.forWhom ? say('bottlePage.for', { forWhom: facts.forWhom }) : ''}`}
       >
         <Button component={Link} to={`/shelf/labels?ids=${facts.itemId}`} variant="outlined">
           {say('bottlePage.label')}

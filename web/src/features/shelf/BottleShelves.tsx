@@ -7,7 +7,8 @@ import { BottleDrawing } from '../../shared/drawings/BottleDrawing.tsx';
 import type { Living } from '../../shared/shelf.ts';
 import { heading, role } from '../../theme/theme.ts';
 import { sayDrinkOf } from '../../words/names.ts';
-import { days, moment, say, volume } from '../../words/say.ts';
+import { volume } from '../../words/quantities.ts';
+import { days, moment, say } from '../../words/say.ts';
 import { type Stack, stacked } from './equalBottles.ts';
 import { deadlineWord, TONE } from './lifeDisplay.tsx';
 

@@ -8,7 +8,8 @@ import { ask } from '../../shared/api.ts';
 import { keys } from '../../shared/queries.ts';
 import { ErrorPanel, Loading, Panel, Row } from '../../shared/ui.tsx';
 import { sayDrink } from '../../words/names.ts';
-import { say, volume } from '../../words/say.ts';
+import { volume } from '../../words/quantities.ts';
+import { say } from '../../words/say.ts';
 import { goneWord } from './itemPage.ts';
 
 /** What has left the shelf and why, the last first, a page at a time. */

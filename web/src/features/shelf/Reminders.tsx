@@ -13,8 +13,9 @@ import type { Shelf } from '../../shared/shelf.ts';
 import { Panel, Row } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
 import { sayDrink, sayDrinkOf } from '../../words/names.ts';
+import { celsius, litres, volume } from '../../words/quantities.ts';
 import { sayRich } from '../../words/rich.ts';
-import { celsius, dayOf, litres, moment, say, volume } from '../../words/say.ts';
+import { dayOf, moment, say } from '../../words/say.ts';
 import '../../words/places/items.ts';
 
 /** What a reminder is about: a drink and its lot, a leftover, a warm fridge. */

@@ -13,8 +13,10 @@ import { useCoarseNow } from '../../shared/time.ts';
 import { ErrorPanel, Loading, PageHead, Panel } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
 import { sayDrink } from '../../words/names.ts';
+import { num } from '../../words/numbers.ts';
+import { celsius, litres } from '../../words/quantities.ts';
 import { sayRich } from '../../words/rich.ts';
-import { celsius, duration, litres, num, percent, say, weekday } from '../../words/say.ts';
+import { duration, percent, say, weekday } from '../../words/say.ts';
 import { BottleShelves, type ShelfGroup } from './BottleShelves.tsx';
 
 const Leftovers = lazy(() => import('./Leftovers.tsx').then((m) => ({ default: m.Leftovers })));

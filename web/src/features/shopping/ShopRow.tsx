@@ -11,7 +11,9 @@ import { QuantityField } from '../../shared/QuantityField.tsx';
 import { sayError } from '../../shared/send.ts';
 import { heading, role } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
-import { grams, num, say } from '../../words/say.ts';
+import { num } from '../../words/numbers.ts';
+import { grams } from '../../words/quantities.ts';
+import { say } from '../../words/say.ts';
 import { buyText, rowName } from './listWords.ts';
 
 /** A thing to buy: ticked off, with its pack and price. */

@@ -22,8 +22,10 @@ import { useCoarseNow } from '../../shared/time.ts';
 import { ErrorPanel, Figure, Loading, PageHead, Panel } from '../../shared/ui.tsx';
 import { heading, role } from '../../theme/theme.ts';
 import { sayDrink } from '../../words/names.ts';
+import { num } from '../../words/numbers.ts';
+import { eachMeasure, litres } from '../../words/quantities.ts';
 import { sayRich } from '../../words/rich.ts';
-import { litres, num, say } from '../../words/say.ts';
+import { say } from '../../words/say.ts';
 import { csvOf, textOf } from './listWords.ts';
 import { ShopRow } from './ShopRow.tsx';
 
@@ -31,6 +33,7 @@ const MINUTE = 60_000;
 
 /** What to buy for the plans that are chosen. */
 export function ShoppingPage() {
+  const each = eachMeasure();
   const kitchen = useKitchen();
   const batches = usePlans();
   const stock = useStock();
@@ -189,7 +192,8 @@ export function ShoppingPage() {
               {list.cost > 0 && list.litres > 0 && (
                 <Box sx={{ color: role('inkMuted') }}>
                   {say('shoppingPage.aLitreAGlass', {
-                    cost: num(list.cost / list.litres, 2),
+                    cost: num((list.cost / list.litres) * each.litres, 2),
+                    each: say(`each.${each.name}`),
                     cost2: num((list.cost / list.litres) * (servingMl / 1000), 2),
                   })}
                 </Box>

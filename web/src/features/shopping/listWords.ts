@@ -3,8 +3,10 @@ import { familyOfItem } from '@big-ladle/core/book';
 import type { ShoppingList, ShoppingRow } from '@big-ladle/core/compare';
 import { unparse } from 'papaparse';
 import { sayItem } from '../../words/names.ts';
+import { num } from '../../words/numbers.ts';
 import { sayFamily } from '../../words/plainNames.ts';
-import { grams, num, say, sayCode } from '../../words/say.ts';
+import { grams } from '../../words/quantities.ts';
+import { say, sayCode } from '../../words/say.ts';
 
 /** What a row is called: the fruit where whole fruit is bought, the plant where several forms of it are, else the thing. */
 export function rowName({ id, what, parts }: Pick<ShoppingRow, 'id' | 'what' | 'parts'>): string {

@@ -22,8 +22,10 @@ import { keys, queryClient, takeKitchen } from '../../shared/queries.ts';
 import { Panel } from '../../shared/ui.tsx';
 import { useImport } from '../../shared/useImport.ts';
 import { heading, role } from '../../theme/theme.ts';
+import { num } from '../../words/numbers.ts';
 import { sayFamily } from '../../words/plainNames.ts';
-import { litres, num, say } from '../../words/say.ts';
+import { litres } from '../../words/quantities.ts';
+import { say } from '../../words/say.ts';
 import { useJob } from '../../workers/useJob.ts';
 import { atHand, firstKitchen, type Proposal, proposalsFor } from './firstKitchen.ts';
 import { MoreAboutThePot } from './MoreAboutThePot.tsx';
@@ -75,7 +77,7 @@ export function FirstPage({ doc, nowMs }: { doc: KitchenDoc; nowMs: number }) {
       ...(measured ? {} : { shapeGuessed: true }),
     };
   }, [potId, potL, isPot, about]);
-  const kitchen = useMemo(() => firstKitchen(doc, pot, ring), [doc, pot, ring]);
+  const kitchen = useMemo(() => firstKitchen(doc, pot, ring, unit), [doc, pot, ring, unit]);
   // What is typed answers first; the drinks follow when the typing rests.
   const settled = useDeferredValue(kitchen);
   const job = useMemo(() => ({ kind: 'overview' as const, kitchen: settled }), [settled]);

@@ -10,7 +10,8 @@ import Switch from '@mui/material/Switch';
 import TextField from '@mui/material/TextField';
 import { Fold } from '../../shared/Fold.tsx';
 import { QuantityField } from '../../shared/QuantityField.tsx';
-import { litres, say } from '../../words/say.ts';
+import { litres } from '../../words/quantities.ts';
+import { say } from '../../words/say.ts';
 
 const MATERIALS = ['stainless', 'enamel', 'aluminium', 'castIron', 'copper', 'glass'] as const;
 const REACTIVE: ReadonlySet<string> = new Set(['aluminium', 'castIron', 'copper']);
@@ -35,20 +36,22 @@ export function MoreAboutThePot(props: {
         />
         <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap' }}>
           <QuantityField
-            label={say('common.widthInsideCm')}
+            label={say('common.widthInside')}
             value={pot.diameterCm}
             min={8}
             max={80}
             decimals={1}
+            unit="cm"
             onValue={(diameterCm) => onPot({ ...shape, diameterCm })}
             width={160}
           />
           <QuantityField
-            label={say('common.heightInsideCm')}
+            label={say('common.heightInside')}
             value={pot.heightCm}
             min={4}
             max={80}
             decimals={1}
+            unit="cm"
             onValue={(heightCm) => onPot({ ...shape, heightCm })}
             width={160}
           />

@@ -8,7 +8,8 @@ import { useTick } from '../../shared/time.ts';
 import { Panel } from '../../shared/ui.tsx';
 import { heading, role } from '../../theme/theme.ts';
 import { sayDrink } from '../../words/names.ts';
-import { celsius, clockFace, litres, say } from '../../words/say.ts';
+import { celsius, litres } from '../../words/quantities.ts';
+import { clockFace, say } from '../../words/say.ts';
 import type { BoardEntry } from './board.ts';
 
 const W = 272;

@@ -13,7 +13,9 @@ import { WhoAsksFirst } from '../../shared/LotMarks.tsx';
 import { ThumbBar } from '../../shared/ThumbBar.tsx';
 import { heading, role } from '../../theme/theme.ts';
 import { sayDrink } from '../../words/names.ts';
-import { dayWord, duration, litres, num, say, timeOfDay } from '../../words/say.ts';
+import { num } from '../../words/numbers.ts';
+import { kilograms, litres, millilitres } from '../../words/quantities.ts';
+import { dayWord, duration, say, timeOfDay } from '../../words/say.ts';
 import type { Proposal } from './firstKitchen.ts';
 
 /** One drink to begin with, in this pot, by its quickest way: what it gives, what it asks, who should ask first. */
@@ -82,11 +84,11 @@ export function Proposed(props: {
           {figure(duration(handsOnMin), say('firstPage.work'))}
           {figure(
             duration(sim.endMin),
-            iceKg >= 0.1 ? say('firstPage.withIce', { ice: num(iceKg, 1) }) : say('firstPage.inAll'),
+            iceKg >= 0.1 ? say('firstPage.withIce', { ice: kilograms(iceKg) }) : say('firstPage.inAll'),
           )}
           {figure(
             num(Math.floor((solution.litres * 1000) / kitchen.servingMl)),
-            say('firstPage.glasses', { ml: num(kitchen.servingMl) }),
+            say('firstPage.glasses', { ml: millilitres(kitchen.servingMl) }),
           )}
           <Box sx={{ ml: 'auto' }}>
             <ThumbBar>

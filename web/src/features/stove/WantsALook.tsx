@@ -11,8 +11,10 @@ import { useCoarseNow } from '../../shared/time.ts';
 import { Loading, Panel } from '../../shared/ui.tsx';
 import { heading, role } from '../../theme/theme.ts';
 import { sayDrink, saySize } from '../../words/names.ts';
+import { num } from '../../words/numbers.ts';
+import { celsius } from '../../words/quantities.ts';
 import { sayRich } from '../../words/rich.ts';
-import { celsius, duration, moment, num, say, timeOfDay } from '../../words/say.ts';
+import { duration, moment, say, timeOfDay } from '../../words/say.ts';
 
 /** Of a table full of bottles the first to go back are told. */
 const MOST_OUT = 4;

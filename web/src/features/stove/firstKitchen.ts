@@ -4,6 +4,7 @@ import { type DrinkOverview, familiesOf } from '@big-ladle/core/compare';
 import type { KitchenDoc } from '@big-ladle/core/contract';
 import { EMPTY_KITCHEN, type Kitchen, type MethodId, type Pot } from '@big-ladle/core/documents';
 import { type BurnerKind, FAMILY_ROWS } from '@big-ladle/core/tables';
+import { type PotUnit, USUAL_DEGREES } from '@big-ladle/core/units';
 import { type MessageKey, say } from '../../words/say.ts';
 
 /** A ring of each kind as it stands in most kitchens. */
@@ -32,12 +33,17 @@ const USUAL_BOTTLES = [
   },
 ] as const;
 
-/** A kitchen of one pot and one ring, with what most kitchens have besides. */
-export function firstKitchen(doc: KitchenDoc, pot: Pot, ring: BurnerKind): Kitchen {
+/**
+ * A kitchen of one pot and one ring, with what most kitchens have besides.
+ * @param potUnit in which the pot was told: who counts in quarts is shown the rest in US measures too.
+ */
+export function firstKitchen(doc: KitchenDoc, pot: Pot, ring: BurnerKind, potUnit: PotUnit): Kitchen {
   const { kitchen } = doc;
+  const units = potUnit === 'litre' ? kitchen.units : 'us';
   return {
     ...EMPTY_KITCHEN,
     ...kitchen,
+    ...(units === kitchen.units ? {} : { units, degrees: USUAL_DEGREES[units] }),
     zone: Intl.DateTimeFormat().resolvedOptions().timeZone,
     pots: [pot],
     burners: kitchen.burners.length

@@ -6,7 +6,7 @@ import { useMemo } from 'react';
 import { usePlans } from '../../shared/batchQueries.ts';
 import { useOwnBook } from '../../shared/ownBook.ts';
 import { sayDrink } from '../../words/names.ts';
-import { num } from '../../words/say.ts';
+import { litres } from '../../words/quantities.ts';
 import { useJob } from '../../workers/useJob.ts';
 
 /** A plan that waits; what it makes and when it begins is null until it has been worked out. */
@@ -52,4 +52,4 @@ export function usePlanStarts(kitchen: Kitchen): {
 
 /** "Deep calyx & ginger, 9.0 L". */
 export const planName = ({ recipeId, start }: WaitingPlan): string =>
-  `${sayDrink(recipeId)}${start?.litres == null ? '' : `, ${num(start.litres, 1)} L`}`;
+  `${sayDrink(recipeId)}${start?.litres == null ? '' : `, ${litres(start.litres)}`}`;

@@ -12,7 +12,8 @@ import { useKitchen } from '../../shared/queries.ts';
 import { saveText } from '../../shared/saveText.ts';
 import { serverNow } from '../../shared/time.ts';
 import { heading, role } from '../../theme/theme.ts';
-import { moment, num, say } from '../../words/say.ts';
+import { num } from '../../words/numbers.ts';
+import { moment, say } from '../../words/say.ts';
 import { entryOf } from './entry.ts';
 
 /** What was entered here and is not stored yet, in order: to look at, to copy, to discard one by hand. */

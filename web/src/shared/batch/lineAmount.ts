@@ -2,7 +2,8 @@ import type { Kitchen } from '@big-ladle/core/documents';
 import { measuringKit } from '@big-ladle/core/program';
 import type { Tables } from '@big-ladle/core/tables';
 import { asHandMeasures } from '@big-ladle/core/units';
-import { grams, handText, volume } from '../../words/say.ts';
+import { grams, volume } from '../../words/quantities.ts';
+import { handText } from '../../words/say.ts';
 
 /** An amount in both measures: as a hand measures it, and as a scale reads it. */
 export interface LineAmount {

@@ -2,7 +2,9 @@ import '../../words/places/steps.ts';
 import { massG, volumeMl } from '@big-ladle/core/liquor';
 import { isPot, type Program, partOfJar, type Step, type UntilDown } from '@big-ladle/core/program';
 import { sayItem, sayPart } from '../../words/names.ts';
-import { celsius, duration, has, num, say, sayCode, volume } from '../../words/say.ts';
+import { num } from '../../words/numbers.ts';
+import { celsius, centimetres, volume } from '../../words/quantities.ts';
+import { duration, has, say, sayCode } from '../../words/say.ts';
 import { itemIdOf } from './liquorColour.ts';
 import { mannerOf, worded } from './stepNames.ts';
 
@@ -101,7 +103,7 @@ function downTo(to: UntilDown['to']): string {
   if ('litres' in to) return say('how.down.litres', { volume: volume(to.litres) });
   return 'share' in to
     ? say('how.down.share', { percent: num(to.share * 100) })
-    : say('how.down.mark', { cm: num(to.levelCm, 1) });
+    : say('how.down.mark', { cm: centimetres(to.levelCm) });
 }
 
 /** What a step pours in that was made ahead. */

@@ -3,7 +3,8 @@ import { AdapterLuxon } from '@mui/x-date-pickers/AdapterLuxon';
 import { LocalizationProvider } from '@mui/x-date-pickers/LocalizationProvider';
 import type { PickersLocaleText } from '@mui/x-date-pickers/locales';
 import { type ReactNode, useMemo } from 'react';
-import { dateLocale, say } from '../../words/say.ts';
+import { dateLocale } from '../../words/numbers.ts';
+import { say } from '../../words/say.ts';
 
 /** What the fields say, in our words. */
 function fieldWords(): Partial<PickersLocaleText> {

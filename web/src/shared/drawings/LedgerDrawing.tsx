@@ -6,7 +6,8 @@ import { area, curveBumpX } from 'd3-shape';
 import { useId, useState } from 'react';
 import { heading, role } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
-import { litres, say, sayCode, volume } from '../../words/say.ts';
+import { litres, volume } from '../../words/quantities.ts';
+import { say, sayCode } from '../../words/say.ts';
 
 type Side = 'in' | 'out' | 'finished';
 interface Ribbon {

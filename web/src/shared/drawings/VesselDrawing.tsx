@@ -1,7 +1,7 @@
-import { areaM2 } from '@big-ladle/core/units';
+import { areaM2, type FieldUnit } from '@big-ladle/core/units';
 import { useId } from 'react';
 import { role } from '../../theme/theme.ts';
-import { centimetres, litres } from '../../words/say.ts';
+import { centimetres, litres, unitOfField } from '../../words/quantities.ts';
 
 export interface VesselMark {
   /** Height of the mark, cm. */
@@ -36,6 +36,15 @@ const FOOT = 14;
 /** A step of 1, 2 or 5 that gives about five ticks. */
 const tickStep = (range: number): number => [0.5, 1, 2, 5, 10, 20].find((s) => range / s <= 6) ?? 50;
 
+/** Marks along an edge in the kitchen's unit, up to so much of what the drawing counts in. */
+function ticksUpTo(most: number, unit: FieldUnit): { text: number; at: number }[] {
+  const step = tickStep(unit.shown(most));
+  return Array.from({ length: Math.floor(unit.shown(most) / step) }, (_, i) => {
+    const text = (i + 1) * step;
+    return { text, at: unit.held(text) };
+  });
+}
+
 /**
  * A pot in cross-section, to scale: litres on one edge, centimetres from the bottom on the other, liquor in its
  * expected colour, room for foam, the brim, and faint marks for what is to come.
@@ -55,10 +64,8 @@ export function VesselDrawing(props: VesselDrawingProps) {
   const capacityL = (area * props.heightCm) / 1000;
   const levelH = Math.max(0, bottom - y(props.levelCm));
   const overfull = props.limitCm !== undefined && props.levelCm + (props.foamCm ?? 0) > props.limitCm * 1.001;
-  const lStep = tickStep(capacityL);
-  const cmStep = tickStep(props.heightCm);
-  const litreTicks = Array.from({ length: Math.floor(capacityL / lStep) }, (_, i) => (i + 1) * lStep);
-  const cmTicks = Array.from({ length: Math.floor(props.heightCm / cmStep) }, (_, i) => (i + 1) * cmStep);
+  const inVolume = unitOfField('L', 1);
+  const inLength = unitOfField('cm', 1);
   const near = (cm: number) => Math.abs(cm - props.levelCm) * px < 15;
   const tick = { fontSize: 13, fill: role('inkMuted') };
 
@@ -142,25 +149,25 @@ export function VesselDrawing(props: VesselDrawingProps) {
           <line x1={(left + right) / 2 - 12} x2={(left + right) / 2 + 12} y1={TOP - 19} y2={TOP - 19} />
         </g>
       )}
-      {litreTicks.map((l) => {
-        const cm = (l * 1000) / area;
+      {ticksUpTo(capacityL, inVolume).map(({ text, at }) => {
+        const cm = (at * 1000) / area;
         return (
-          <g key={`l${l}`}>
+          <g key={`l${text}`}>
             <line x1={left - 12} x2={left - 5} y1={y(cm)} y2={y(cm)} stroke={role('line')} />
             {!near(cm) && (
               <text x={left - 17} y={y(cm) + 4} textAnchor="end" {...tick}>
-                {l}
+                {text}
               </text>
             )}
           </g>
         );
       })}
-      {cmTicks.map((cm) => (
-        <g key={`c${cm}`}>
+      {ticksUpTo(props.heightCm, inLength).map(({ text, at: cm }) => (
+        <g key={`c${text}`}>
           <line x1={right + 5} x2={right + 12} y1={y(cm)} y2={y(cm)} stroke={role('line')} />
           {!near(cm) && (
             <text x={right + 17} y={y(cm) + 4} {...tick}>
-              {cm}
+              {text}
             </text>
           )}
         </g>
@@ -222,10 +229,10 @@ export function VesselDrawing(props: VesselDrawingProps) {
         </g>
       )}
       <text x={left - 17} y={TOP - 12} textAnchor="end" {...tick}>
-        L
+        {inVolume.symbol}
       </text>
       <text x={right + 17} y={TOP - 12} {...tick}>
-        cm
+        {inLength.symbol}
       </text>
     </svg>
   );

@@ -6,7 +6,8 @@ import Box from '@mui/material/Box';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { type ReactNode, useId } from 'react';
 import { role } from '../../theme/theme.ts';
-import { duration, litres, say } from '../../words/say.ts';
+import { litres } from '../../words/quantities.ts';
+import { duration, say } from '../../words/say.ts';
 import { vesselName } from '../batch/stepNames.ts';
 import { Fold } from '../Fold.tsx';
 import {

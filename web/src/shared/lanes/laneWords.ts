@@ -2,7 +2,8 @@ import type { Kitchen } from '@big-ladle/core/documents';
 import type { Lanes } from '@big-ladle/core/plan';
 import type { Program } from '@big-ladle/core/program';
 import { sayItem } from '../../words/names.ts';
-import { duration, litres, say } from '../../words/say.ts';
+import { litres } from '../../words/quantities.ts';
+import { duration, say } from '../../words/say.ts';
 import { itemIdOf } from '../batch/liquorColour.ts';
 import { stepAlone, stepName, vesselName } from '../batch/stepNames.ts';
 

@@ -1,7 +1,8 @@
 import '../../words/places/shelf.ts';
 import type { Kitchen } from '@big-ladle/core/documents';
 import type { LogEvent } from '@big-ladle/core/log';
-import { grams, say, volume } from '../../words/say.ts';
+import { grams, volume } from '../../words/quantities.ts';
+import { say } from '../../words/say.ts';
 import { sayWhy } from '../../words/thrownWords.ts';
 import { placeName } from '../house.ts';
 

@@ -7,7 +7,9 @@ import { stepName } from '../batch/stepNames.ts';
 import { stepDeed } from '../batch/stepWords.ts';
 import '../../words/places/items.ts';
 import '../../words/places/steps.ts';
-import { celsius, duration, grams, litres, num, say, sayCode } from '../../words/say.ts';
+import { num } from '../../words/numbers.ts';
+import { celsius, centimetres, grams, kilograms, litres } from '../../words/quantities.ts';
+import { duration, say, sayCode } from '../../words/say.ts';
 
 /** A reading in words. */
 export function readingText(reading: Extract<LogEvent, { kind: 'measured' }>['body']['reading']): string {
@@ -15,9 +17,9 @@ export function readingText(reading: Extract<LogEvent, { kind: 'measured' }>['bo
     case 'volume':
       return `${litres(reading.volumeL, 2)}${reading.atC > 40 ? say('logWords.hot') : ''}`;
     case 'level':
-      return `${num(reading.levelCm, 1)} cm`;
+      return centimetres(reading.levelCm);
     case 'mass':
-      return `${num(reading.massKg, 2)} kg`;
+      return kilograms(reading.massKg, 2);
     case 'temperature':
       return celsius(reading.tempC);
     case 'brix':

@@ -3,7 +3,8 @@ import type { Kitchen } from '@big-ladle/core/documents';
 import { finishedL, type ProgramLine } from '@big-ladle/core/program';
 import type { Tables } from '@big-ladle/core/tables';
 import { sayItem } from '../../words/names.ts';
-import { duration, grams, litres, num, say, sayCode } from '../../words/say.ts';
+import { grams, litres, poured } from '../../words/quantities.ts';
+import { duration, say, sayCode } from '../../words/say.ts';
 import { lineAmount } from '../batch/lineAmount.ts';
 import type { TextInput } from './types.ts';
 
@@ -37,22 +38,6 @@ export const measured = (itemId: string, massG: number, tables: Tables): string 
   const liquid = tables.liquids.get(itemId);
   return liquid ? poured(massG / liquid.densityGPerMl / 1000) : grams(massG);
 };
-
-/** Litres as finely as a kitchen measures them; small amounts by the millilitre. */
-export function poured(volumeL: number): string {
-  const ml = volumeL * 1000;
-  if (ml < 100) return `${num(ml)} mL`;
-  if (ml < 1000) return `${num(Math.round(ml / 5) * 5)} mL`;
-  return litres(volumeL, decimalsOf(volumeL, volumeL < FINE_BELOW_L ? 2 : 1));
-}
-
-/** As many decimals as say something: "1 L", "1.5 L", "1.25 L". */
-export function decimalsOf(value: number, most: number): number {
-  for (let d = 0; d < most; d++) if (Math.abs(value * 10 ** d - Math.round(value * 10 ** d)) < 0.05) return d;
-  return most;
-}
-/** Under so many litres a tenth of one is too coarse. */
-const FINE_BELOW_L = 5;
 
 /** The rows of what goes in: each thing once, by weight or litres, with the measures of any kitchen and of this one. */
 export function goesIn(input: TextInput): string[] {

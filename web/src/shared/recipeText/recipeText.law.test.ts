@@ -12,6 +12,7 @@ import { KITCHEN, TABLES } from '../../../../core/src/testKitchen.ts';
 import '../../words/places/drinks.ts';
 import { finishedL } from '@big-ladle/core/program';
 import { sayItem } from '../../words/names.ts';
+import { speakUnits } from '../../words/quantities.ts';
 import { handText } from '../../words/say.ts';
 import { outline } from './outline.fixtures.ts';
 import { recipeText } from './recipeText.ts';
@@ -77,10 +78,16 @@ describe('a recipe as text, read back, is the same recipe', () => {
   it('in the measures of a house', () => {
     for (const recipe of BOOK.slice(0, 6)) expectSame(recipe, recipe.methods[0]!, WITH_MUG);
   });
-  it('in a kitchen of US measures', () => {
-    for (const recipe of BOOK.slice(0, 6))
-      expectSame(recipe, recipe.methods[0]!, { ...KITCHEN, units: 'us' });
-  });
+  for (const units of ['us', 'imperial'] as const)
+    it(`in a kitchen of ${units} measures`, () => {
+      const kitchen: Kitchen = { ...KITCHEN, units, degrees: 'fahrenheit' };
+      speakUnits(kitchen);
+      try {
+        for (const recipe of BOOK) expectSame(recipe, recipe.methods[0]!, kitchen);
+      } finally {
+        speakUnits({});
+      }
+    });
 });
 
 describe('names', () => {

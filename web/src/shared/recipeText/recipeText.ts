@@ -3,7 +3,9 @@ import { lanesOf } from '@big-ladle/core/plan';
 import { largestFilling, standsSideBySide } from '@big-ladle/core/program';
 import { sayDrink } from '../../words/names.ts';
 
-import { grams, num, say, volume } from '../../words/say.ts';
+import { num } from '../../words/numbers.ts';
+import { grams, volume } from '../../words/quantities.ts';
+import { say } from '../../words/say.ts';
 import { partsOnShelf } from '../batch/stepWords.ts';
 import { laneSentences } from '../lanes/laneWords.ts';
 import { goesIn, makes } from './goesIn.ts';

@@ -17,8 +17,10 @@ import {
 } from '@big-ladle/core/program';
 import { isCut } from '@big-ladle/core/tables';
 import { sayItem, sayLot } from '../../words/names.ts';
-import { celsius, duration, has, num, say, sayCode } from '../../words/say.ts';
-import { decimalsOf, lineGrams, measured, poured } from './goesIn.ts';
+import { num } from '../../words/numbers.ts';
+import { celsius, centimetres, decimalsOf, poured } from '../../words/quantities.ts';
+import { duration, has, say, sayCode } from '../../words/say.ts';
+import { lineGrams, measured } from './goesIn.ts';
 import { type MainStep, mainSteps } from './mainSteps.ts';
 import type { TextInput } from './types.ts';
 
@@ -358,7 +360,7 @@ function time(step: Step): string {
   if ('litres' in to) return say('text.down.litres', { volume: poured(to.litres) });
   return 'share' in to
     ? say('text.down.share', { percent: num(to.share * 100) })
-    : say('text.down.mark', { cm: num(to.levelCm, 1) });
+    : say('text.down.mark', { cm: centimetres(to.levelCm) });
 }
 
 const lidOf = (step: { lid: 'on' | 'ajar' | 'off' }): string => sayCode(`text.lid.${step.lid}`);

@@ -39,7 +39,7 @@ export const EN_BATCH = {
   'bottleForm.theyGoTo': 'They go to',
   'bottleForm.toFillEachTo':
     '{ml} to fill, each to {headspace} of its size{isFrozen, select, true {, for what freezes grows} other {}}.',
-  'bottleForm.ofMlYouHave': '{fill} of {volume} mL ({count})',
+  'bottleForm.ofYouHave': '{fill} of {volume} ({count})',
   'missingTools.blender':
     'No blender here ({steps}): pound it in a mortar with a little water and wring it through a cloth. Three times the work; clearer, with less foam and a little weaker.',
   'missingTools.juicer':
@@ -83,13 +83,13 @@ export const EN_BATCH = {
 
   // coolingWatch
   'coolingWatch.coolingWatch': 'Cooling watch',
-  'coolingWatch.betweenAndCIn': '{warm} between 60 and 5 °C in all, the steps before this one counted.',
+  'coolingWatch.betweenAndCIn': '{warm} between {60C} and {5C} in all, the steps before this one counted.',
   'coolingWatch.fromNowAnotherWay': 'From now, another way',
   'coolingWatch.asNow': ', as now',
-  'coolingWatch.neverGetsToC': 'never gets to 21 °C',
-  'coolingWatch.neverGetsToC2': 'never gets to 8 °C',
+  'coolingWatch.neverGetsToC': 'never gets to {21C}',
+  'coolingWatch.neverGetsToC2': 'never gets to {8C}',
   'coolingWatch.sooner': '{mine} sooner',
-  'coolingWatch.kgOfIce': '{iceKg} kg of ice',
+  'coolingWatch.ofIce': '{iceKg} of ice',
   'coolingWatch.doesNotGetThere': 'does not get there as it stands',
   'coolingWatch.coldEnough': 'Cold enough {name} ({targetC}): {text}.',
   'coolingWatch.missed': ': missed',
@@ -122,7 +122,6 @@ export const EN_BATCH = {
   'guestsAreHere.atItsBest': 'At its best',
   'guestsAreHere.strainNow': 'Strain now',
   'guestsAreHere.thenTheSolidsOnce': 'Then boil what is left in the cloth once more, {minutes} minutes in',
-  'guestsAreHere.waterL': '{litres} L',
   'guestsAreHere.theSecondBoilBy': 'The second boil by itself',
   'guestsAreHere.bothTogether': 'Both together',
   'guestsAreHere.strainNowThenBoil': 'Strain now, then boil the rest again',
@@ -151,7 +150,6 @@ export const EN_BATCH = {
   'instrumentStrip.putAway': 'Put away',
 
   // likely
-  'likely.toL': '{low} to {high} L',
   'likely.to': '{low} to {high}',
   'likely.likelyReadyIn': 'Likely {litres}, ready in {time}',
   'likely.toGL': ', {what} {low} to {high} g/L',
@@ -162,18 +160,18 @@ export const EN_BATCH = {
   // lotStir
   'lotStir.stirIn': 'Stir in',
   'lotStir.trueOtherAlcoholUnits':
-    '{isMl, select, true {Then} other {Now}} {abv} % alcohol, {ethanol} units a glass of {serving} mL ({name}).{abvLow, select, true { {keepsNothing}} other {}}',
+    '{isMl, select, true {Then} other {Now}} {abv} % alcohol, {ethanol} units a glass of {serving} ({name}).{abvLow, select, true { {keepsNothing}} other {}}',
   'lotStir.thisLotOnThe': 'This version, sweet against sour',
   'lotStir.nothingToStirIn': 'Nothing to stir in? Then go on with the wide button.',
   'lotStir.of': '{dose} of {item} ({byHand})',
-  'lotStir.toSweetenItIn': 'To sweeten it in the glass, {serving} mL want {list}.',
+  'lotStir.toSweetenItIn': 'To sweeten it in the glass, {serving} want {list}.',
 
   // lotsForm
   'lotsForm.splitItIntoLots': 'Divide into versions',
   'lotsForm.hereEachLotIs':
     '{here} here. Each version is finished by itself, with marks and a date of its own.',
   'lotsForm.lot': 'Version {number}',
-  'lotsForm.litres': 'Litres',
+  'lotsForm.amount': 'Amount',
   'lotsForm.leaveOutLot': 'Leave out version {number}',
   'lotsForm.leaveOut': 'Leave out',
   'lotsForm.oneMoreLot': 'One more version',
@@ -190,11 +188,11 @@ export const EN_BATCH = {
   'measureForm.oneJugMore': 'One jug more',
   'measureForm.aJugHolds': 'A jug holds',
   'measureForm.andAPart': 'and a part',
-  'measureForm.hotAboutC': 'hot, about {momentC} °C',
+  'measureForm.hotAbout': 'hot, about {momentC}',
   'measureForm.hotWhenCold': 'hot, {cold} when cold',
   'measureForm.theModelExpectedCold': '; we expected {expectedNow} cold',
   'measureForm.heightFromTheBottom': 'Height from the bottom',
-  'measureForm.theIsCmHigh': 'The {name} is {heightCm} cm high.',
+  'measureForm.theIsHigh': 'The {name} is {heightCm} high.',
   'measureForm.weight': 'Weight',
   'measureForm.weighed': 'Weighed',
   'measureForm.potAndAll': 'pot and all',
@@ -228,7 +226,7 @@ export const EN_BATCH = {
   'planPage.saveChanges': 'Save changes',
   'planPage.glasses': '{servings} glasses',
   'planPage.aFullPot': 'a full pot',
-  'planPage.gUsedUp': '{mass} g used up',
+  'planPage.usedUp': '{mass} used up',
   'planPage.sweetness': '{wish}, {what}, sweetness {targetSweetnessPct}',
 
   // planProblem
@@ -361,7 +359,7 @@ export const EN_BATCH = {
   'somethingElse.theFlameIsOut': 'The flame is out, or the power off,',
   'somethingElse.sinceNow': 'since now',
   'somethingElse.sinceMin': 'since {minutes} min',
-  'somethingElse.grams': 'Grams',
+  'somethingElse.amount': 'Amount',
   'somethingElse.itIsSo': 'It is so',
   'somethingElse.countedFromWhereIt': 'Counted from where it went in',
   'somethingElse.countedIntoThePot': 'Counted into the pot',
@@ -377,10 +375,10 @@ export const EN_BATCH = {
   'squeeze.oneFruitMore': 'One fruit more',
   'squeeze.juiceSoFar': 'Juice so far',
   'squeeze.total':
-    '{got} of {wanted} mL, all of them together. {isEnough, select, true {That is enough.} other {{left} mL to come.}}',
+    '{got} of {wanted}, all of them together. {isEnough, select, true {That is enough.} other {{left} to come.}}',
   'squeeze.thatIsEnough': 'that is enough',
   'squeeze.moreLikeThem': '{more} more like them',
-  'squeeze.mlAFruit': '{perPiece} mL a fruit: {enough}.',
+  'squeeze.aFruit': '{perPiece} a fruit: {enough}.',
   'squeeze.goOnWithWhat': 'Go on with what there is',
   'squeeze.sournessLitresAndSweetener': 'Sourness, litres and sweetener follow what really came out.',
 
@@ -427,7 +425,7 @@ export const EN_BATCH = {
   'stovePage.thePlanStops': 'The plan stops',
   'stovePage.bestStrainedNotBefore':
     'Best strained at {end}{minIs, select, true {, from {min}} other {}}{maxIs, select, true { until {max}} other {}}.',
-  'stovePage.theModelHasAt': '{volume}, {tempC}{levelCmIs, select, true {, {levelCm} cm} other {}} by now.',
+  'stovePage.theModelHasAt': '{volume}, {tempC}{levelCmIs, select, true {, {levelCm}} other {}} by now.',
   'stovePage.howMuchCameOut': 'How much came out?',
   'stovePage.itBeganEarlier': 'Correct the start time',
   'stovePage.anotherClock': 'Add a timer',
@@ -439,7 +437,7 @@ export const EN_BATCH = {
   'stovePage.lastTime': 'Last time:',
   'stovePage.yourSpoonIs': 'Your spoon is',
   'stovePage.overWhenYouSee': 'Done when:',
-  'stovePage.itShouldStandAt': 'It should stand at {levelCm} cm.',
+  'stovePage.itShouldStandAt': 'It should stand at {levelCm}.',
   'stovePage.expectedIn': 'expected in',
   'stovePage.expectedSince': 'expected since',
   'stovePage.untilTheBestMoment': 'until the best moment',
@@ -477,7 +475,7 @@ export const EN_BATCH = {
   'sweetenForm.itIsAsSweet': 'It is as sweet as you aimed at, with {all}. Taste it cold before you stop.',
   'sweetenForm.tasteWithAClean': 'Taste with a clean spoon. It is',
   'sweetenForm.youTastedAtNow':
-    'You tasted “{text}” at {atSweetnessPct}: now aiming at {target}.{sweetSome, select, true { To come back, {water} mL of water would thin it there.} other {}}',
+    'You tasted “{text}” at {atSweetnessPct}: now aiming at {target}.{sweetSome, select, true { To come back, {water} of water would thin it there.} other {}}',
   'sweetenForm.anotherAmount': 'Another amount',
   'sweetenForm.isIn2': 'is in',
 
@@ -513,7 +511,7 @@ export const EN_BATCH = {
 
   // wishControls
   'wishControls.whatYouWishFor': 'What you wish for',
-  'wishControls.litresInBottles': 'Litres in bottles',
+  'wishControls.amountInBottles': 'Amount in bottles',
   'wishControls.comeOut': '{litresNow} come out.',
   'wishControls.fillsOfThePot': 'Pot loads',
 
@@ -524,7 +522,7 @@ export const EN_BATCH = {
   'balanceBoard.arrowsOnThePlane': 'Arrows on the plane',
   'balanceBoard.sweetToSour': 'sweet to sour',
   'balanceBoard.ofFreeSugarsIn':
-    '{freeSugar} of sugar in a glass of {serving} mL, {shareOfCeiling} of the {ceiling} a day of common guidance, {shareOfAim} of the stricter {aim}; {addedSugar} g of it added, {kcal} kcal.{isOver, select, true { More than the {freeSugarGPerGlass} g of your house.} other {}}',
+    '{freeSugar} of sugar in a glass of {serving}, {shareOfCeiling} of the {ceiling} a day of common guidance, {shareOfAim} of the stricter {aim}; {addedSugar} g of it added, {kcal} kcal.{isOver, select, true { More than the {freeSugarGPerGlass} g of your house.} other {}}',
   'balanceBoard.withAlcoholUnitsA': 'With alcohol: {ethanol} units a glass ({name}).',
   'balanceBoard.strengthOfWhatIt': 'strength, of what it is now',
   'balanceBoard.heatGingerAndChilli': 'heat, ginger and chilli as fresh root',
@@ -562,7 +560,7 @@ export const EN_BATCH = {
   'plannedBalance.plannedSo': 'Planned so',
   'plannedBalance.noSweetener': 'No sweetener',
   'plannedBalance.and': ' and ',
-  'plannedBalance.forEachLitre': '{item}, {strength} for each litre',
+  'plannedBalance.forEachLitre': '{item}, {strength} {each}',
   'plannedBalance.asMuchOfEverything': 'as much of everything for {litresShare} of the litres',
   'plannedBalance.asTheRecipeHas': 'As the recipe has it',
 
@@ -575,18 +573,18 @@ export const EN_BATCH = {
   'served.shareOfTheGlass': 'Share of the glass that is poured to it',
   'served.bySmallGlassesOf': 'By small glasses of',
   'served.aDay': 'A day',
-  'served.ofMl': '{name} of {ml} mL',
+  'served.ofSize': '{name} of {ml}',
   'served.sugarUnits': '{sugar} sugar{isSaysAlcohol, select, true {, {ethanol} units} other {}}',
   'served.served': 'Served',
   'served.inTheGlassG':
-    'In the glass {sweetPct} g in 100 g, sourness {sour} g/L, at {strengthShare} of its strength{isSaysAlcohol, select, true {, {abvPct} % alcohol} other {}}.{isHot, select, true { At {temp} °C a glass holds {expansion} less of it. Hot, it tastes sweeter and sharper than cold: taste it as it will be drunk. Warm only what is poured, once.} other {}}',
+    'In the glass {sweetPct} g in 100 g, sourness {sour} g/L, at {strengthShare} of its strength{isSaysAlcohol, select, true {, {abvPct} % alcohol} other {}}.{isHot, select, true { At {temp} a glass holds {expansion} less of it. Hot, it tastes sweeter and sharper than cold: taste it as it will be drunk. Warm only what is poured, once.} other {}}',
   'served.aJug': 'A jug',
   'served.smallGlassesEnoughFor':
     '{servings} small glasses, enough for {days} {daysCount, plural, one {day} other {days}}. The date on the bottle comes first.',
 
   // stepsByTaste
   'stepsByTaste.byTaste': 'By taste',
-  'stepsByTaste.mlForEachLitre': ', {per} mL for each litre',
+  'stepsByTaste.mlForEachLitre': ', {per} {each}',
   'stepsByTaste.itIsInStirred': 'It is in, stirred until it is gone',
   'stepsByTaste.soFar': '{added} so far.',
   'stepsByTaste.thenTastingEachTime':
@@ -612,8 +610,8 @@ export const EN_BATCH = {
   // swapChoices
   'swapChoices.somethingElseInstead': 'Something else instead',
   'swapChoices.withFruitInsteadOf': 'With fruit instead of a sweetener',
-  'swapChoices.lMoreRawKeeps':
-    '{litresMore} L more, {body}{isRaw, select, true {, raw: keeps for less long} other {}}',
+  'swapChoices.moreRawKeeps':
+    '{litresMore} more, {body}{isRaw, select, true {, raw: keeps for less long} other {}}',
   'swapChoices.notSweetEnoughFor': 'not sweet enough for this',
   'swapChoices.fruit': ', {pieces} fruit',
   'swapChoices.theSugarOfFruit': 'The sugar of fruit juice and of blended dates counts as free sugar too.',
@@ -698,7 +696,7 @@ export const EN_BATCH = {
   'outcome.asExpectedNothingOf': 'As expected: nothing of the rest changes.',
 
   // panels
-  'panels.cmWide': '{name}, {potCapacity}, {diameterCm} cm wide',
+  'panels.wide': '{name}, {potCapacity}, {diameterCm} wide',
   'panels.fillsEachTheSame': '{fills} pot loads, each the same.',
   'panels.besideIt': 'Side by side: {pots}. Poured together before it is cooled.',
   'panels.shareOfPot': '{pot} takes {percent} %',
@@ -712,11 +710,11 @@ export const EN_BATCH = {
   'panels.asMuchAsThere': ', as much as there is juice',
   'panels.whatItGivesIs': '(what it gives is not modelled)',
   'panels.inTheGlass': ', in the glass',
-  'panels.toCm': 'to {levelCm} cm',
+  'panels.toHeight': 'to {levelCm}',
   'panels.about': 'about ',
   'panels.fromTheShelf': '{name}, from the shelf',
   'panels.whereTheLitresGo': 'Where the litres go',
-  'panels.allAtC': 'all at 20 °C',
+  'panels.allAtC': 'all at {20C}',
   'panels.washAndCut': 'Wash and cut',
   'panels.rinsesInBowls': '{rinses} rinses{bowls, plural, =0 {} one {} other {, in # bowls}}',
   'panels.coldRinsesTakeAbout':
@@ -731,10 +729,10 @@ export const EN_BATCH = {
   'panels.heldInThe': 'held in the {item}',
   'panels.coolingTo': 'Cooling to {tempC}',
   'panels.from': 'from {tempC}',
-  'panels.betweenAndC': 'Between 60 and 21 °C',
+  'panels.betweenAndC': 'Between {60C} and {21C}',
   'panels.andOnInThe': 'and on in the bottle',
   'panels.aimH': 'aim 2 h',
-  'panels.thenToC': 'Then to 5 °C',
+  'panels.thenToC': 'Then to {5C}',
   'panels.aimH2': 'aim 4 h',
   'panels.yourReceivingVesselsHold': 'What you strain into holds {receiver}: {receiverShort} too little.',
   'panels.yourFridgeStandsAt':
@@ -747,7 +745,7 @@ export const EN_BATCH = {
   'panels.titratableAcidityAsCitric': 'sourness',
   'panels.asYouReadIt': 'as you read it',
   'panels.tooLittleAcidTo': 'too little acid to estimate',
-  'panels.inAGlassOf': 'In a glass of {serving} mL',
+  'panels.inAGlassOf': 'In a glass of {serving}',
   'panels.sugar': 'Sugar',
   'panels.freeSugarsOfThe': 'Sugar, of the {ceiling} a day that guidance sets as a ceiling',
   'panels.andOfTheG': 'and of the {aim} it aims at',
@@ -756,12 +754,12 @@ export const EN_BATCH = {
   'panels.onlyThatOfThe': 'only that of the fruit',
   'panels.expectedColourOfThe': 'Expected colour of the finished drink.',
   'panels.toFill': '{total} to fill',
-  'panels.mlEach': '{fill} mL each',
+  'panels.each2': '{fill} each',
   'panels.leftOverAGlass': 'Left over, a glass for the cook',
   'panels.noBottlesInYour': 'No bottles in your kitchen yet: all left over',
   'panels.keepDrinkBy': 'Keep, drink by',
   'panels.theClockStartsWhen':
-    'The clock starts when the drink first falls below 60 °C, or when its first raw part was cut or poured.',
+    'The clock starts when the drink first falls below {60C}, or when its first raw part was cut or poured.',
   'panels.itWouldKeepLonger': 'It would keep longer',
   'panels.cautiousHomeRulesYour':
     'Cautious home rules; your local food rules come first. Kept cold, at {fridgeC}.',
@@ -783,12 +781,12 @@ export const EN_BATCH = {
   'stageChoices.light': 'light',
   'stageChoices.medium': 'medium',
   'stageChoices.sweet': 'sweet',
-  'coolingWatch.firstStage': '60 to 21 °C',
-  'coolingWatch.secondStage': '21 to 5 °C',
+  'coolingWatch.firstStage': '{60C} to {21C}',
+  'coolingWatch.secondStage': '{21C} to {5C}',
   'coolingWatch.toBottle': 'to bottle',
   'coolingWatch.toServe': 'to serve',
-  'coolingWatch.coolIn': '21 °C in {in}',
-  'coolingWatch.coldIn': '8 °C in {in}',
+  'coolingWatch.coolIn': '{21C} in {in}',
+  'coolingWatch.coldIn': '{8C} in {in}',
   'lotStir.howMuch': 'how much',
   'squeeze.dial': 'juice so far',
   'somethingElse.spilt': 'spilt',
@@ -853,7 +851,7 @@ export const EN_BATCH = {
 
   // house
   'house.sugar': '{is} g of sugar in a glass: more than the {most} g of this house.',
-  'house.citrus': '{is} mL of citrus juice in a litre: more than the {most} mL of this house.',
+  'house.citrus': '{is} of citrus juice in {each}: more than the {most} of this house.',
 
   // swap
   'swap.dissolves': 'Goes in easily from {temp} on.',
@@ -963,7 +961,7 @@ export const EN_BATCH = {
   // the ways of making it
   'waysChoice.ways': 'Which way?',
   'waysChoice.method': '{method}, {time}',
-  'waysChoice.asks': '{work} of your work{needsIce, select, true {, {ice} kg of ice} other {, no ice}}',
+  'waysChoice.asks': '{work} of your work{needsIce, select, true {, {ice} of ice} other {, no ice}}',
   'waysChoice.ready': 'in bottles {at}',
   'waysChoice.startAndReady': 'begin {start}, in bottles {at}',
   'waysChoice.chosen': '✓ chosen',
@@ -987,7 +985,7 @@ export const EN_BATCH = {
   'body.drain': 'clear: only drained',
   'body.press': 'usual: pressed',
   'body.wring': 'thick: wrung out',
-  'stageChoices.perLitre': '{mass} of {item} a litre',
+  'stageChoices.perLitre': '{mass} of {item} {each}',
   'measureForm.shapeGuessed':
     'The width of this pot is only guessed: count jugs instead, or measure the pot in Kitchen before the next batch.',
   'sweetenForm.slowly': 'As a syrup',

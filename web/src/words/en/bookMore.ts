@@ -162,7 +162,7 @@ export const EN_BOOK_MORE = {
   'sub.acid': 'Sour without body or colour. Stir it in at the end.',
   'sub.boughtJuice': 'No pulp and no peel; pasteurised, it counts as heated.',
   'sub.sugar': 'By its sweetness.',
-  'sub.honey': 'By its sweetness; stir it in below 60 °C. Never under one year.',
+  'sub.honey': 'By its sweetness; stir it in below {60C}. Never under one year.',
   'moment.same': 'at the same moment',
   'moment.earlier': 'earlier',
   'moment.later': 'later, in the last minutes',

@@ -14,11 +14,15 @@ export const EN = {
   'time.days': '{days, plural, one {{number} day} other {{number} days}}',
   'time.daysAndHours': '{days} days{hours, plural, =0 {} other { # h}}',
   'drink.unknown': 'A drink that is no longer in the book',
+  'each.litre': 'a litre',
+  'each.quart': 'a quart',
+  'each.pint': 'a pint',
   'unit.metricCup': '{count, plural, one {cup} other {cups}}',
   'unit.usCup': '{count, plural, one {US cup} other {US cups}}',
   'unit.metricTablespoon': '{count, plural, one {tablespoon} other {tablespoons}}',
   'unit.usTablespoon': '{count, plural, one {US tablespoon} other {US tablespoons}}',
   'unit.metricTeaspoon': '{count, plural, one {teaspoon} other {teaspoons}}',
+  'unit.imperialCup': '{count, plural, one {half-pint cup} other {half-pint cups}}',
   'unit.usTeaspoon': '{count, plural, one {US teaspoon} other {US teaspoons}}',
 
   'stove.limit':

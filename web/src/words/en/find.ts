@@ -59,7 +59,7 @@ export const EN_FIND = {
   'term.freeSugar': 'Sugar a glass',
   'term.freeSugar.is': 'Sugar that was added, and that of juice: what common guidance on sugar counts.',
   'term.litres': 'Litres',
-  'term.litres.is': 'All at 20 °C. Hot, the same drink takes a little more room.',
+  'term.litres.is': 'All at {20C}. Hot, the same drink takes a little more room.',
   'term.work': 'Your working time',
   'term.work.is':
     'The minutes that need you: washing, cutting, straining, sweetening, bottling. The rest of the time you are free.',
@@ -67,7 +67,8 @@ export const EN_FIND = {
   'term.keeps.is':
     'The day after which we would not drink it, on the careful side, from all that was really done to it.',
   'term.cooling': 'Cooling',
-  'term.cooling.is': 'From 60 to 21 °C in two hours and on to 5 °C in four more: between them things grow.',
+  'term.cooling.is':
+    'From {60C} to {21C} in two hours and on to {5C} in four more: between them things grow.',
   'term.likely': 'Likely',
   'term.likely.is': 'Between these two figures it comes out eight times in ten, before anything is measured.',
 } as const satisfies Record<string, string>;

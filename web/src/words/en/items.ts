@@ -5,7 +5,7 @@ export const EN_ITEMS = {
   // what would have made it longer
   'longer.sterilised': 'The bottle sterilised, not only clean: {days}.',
   'longer.readPh': 'Read with a pH meter at 4.2 or below, after the last addition: {days}.',
-  'longer.heatRaw': 'What went in raw heated with the rest, 5 minutes at 85 °C: {days}.',
+  'longer.heatRaw': 'What went in raw heated with the rest, 5 minutes at {85C}: {days}.',
   'longer.coolFast': 'Cooled in an ice bath at once: {days}.',
   'longer.steepCold': 'Steeped, or left to stand, in the fridge: {days}.',
   'longer.noGarlic': 'Without raw garlic: {days}.',
@@ -15,7 +15,7 @@ export const EN_ITEMS = {
   'longer.coolInTime': 'Cooled in ice in time, before it was filled.',
   'longer.coolBeforeFilling': 'Cooled in ice before it was filled: {days} more.',
   'longer.keptCold': 'Never taken out of the cold: {days} more.',
-  'longer.colderFridge': 'A fridge at 4 °C all the time: {days} more.',
+  'longer.colderFridge': 'A fridge at {4C} all the time: {days} more.',
   'longer.sealed': 'Opened later: up to {days} more.',
   'longer.notThawed': 'Left in the freezer until the day it is drunk.',
   'longer.together': 'These together: {days}.',

@@ -82,7 +82,7 @@ export const EN_RECIPE_TEXT = {
   'text.boil.simmer': 'Simmer {what}{time}{lid}.',
   'text.down.litres': ' until {volume} is left',
   'text.down.share': ' until {percent} % is left',
-  'text.down.mark': ' until it stands {cm} cm high',
+  'text.down.mark': ' until it stands {cm} high',
   'text.steep': 'Let {what} steep{time}{place}{lid}.',
   'text.settle': 'Let {what} settle{time}{place}{lid}.',
   'text.mature': 'Let {what} mature{time}{place}{lid}.',

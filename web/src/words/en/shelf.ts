@@ -22,7 +22,7 @@ export const EN_SHELF = {
     'Thaw it in the fridge, overnight for a large one; then {days} days at most. What was thawed is not frozen again.',
   'bottleDeeds.nowThereOneOther':
     'Now there {levelCount, plural, one {is} other {are}} {level} in it: {poured} poured.',
-  'bottleDeeds.mlLeft': '{left} mL left',
+  'bottleDeeds.left': '{left} left',
   'bottleDeeds.poured': 'Poured',
   'bottleDeeds.movedTo2': 'Moved to',
   'bottleDeeds.itDoesNotFit': 'It does not fit there, not even when nothing else stands there.',
@@ -116,9 +116,9 @@ export const EN_SHELF = {
 
   // lifeChart
   'lifeChart.daysLeft': 'days left',
-  'lifeChart.itsPlaceC': 'its place, °C',
+  'lifeChart.itsPlace': 'its place, {unit}',
   'lifeChart.daysSinceItWas': 'days since it was filled',
-  'lifeChart.daysLeftAndC': 'days left, and °C',
+  'lifeChart.daysLeftAnd': 'days left, and {unit}',
   'lifeChart.ofItHasLeft':
     'Of {fullDays} it has {leftDays} left after {at} days; its place was at most {warmest}.',
 
@@ -242,8 +242,8 @@ export const EN_SHELF = {
   'texts.dateByTheMakers': 'date by the maker’s own rule',
   'texts.onceOpen': 'Once open {openDays}',
   'texts.keepFrozenThawedDays': 'keep frozen, thawed 3 days',
-  'texts.keepColdAtMost': 'keep cold, at most 5 °C',
-  'texts.aSmallGlassOf': 'A small glass of {small} mL a day, until {lasts}',
+  'texts.keepColdAtMost': 'keep cold, at most {5C}',
+  'texts.aSmallGlassOf': 'A small glass of {small} a day, until {lasts}',
   'texts.containsAlcohol': 'Contains alcohol, {abvPct} %',
   'texts.aPortion': '{mass} a portion, {what}',
   'texts.keepFrozen': 'keep frozen',

@@ -11,7 +11,7 @@ export const EN_SHOPPING = {
   'shoppingPage.wantsALook': ': check this plan',
   'shoppingPage.andWithoutAPrice': 'and {unpriced} without a price',
   'shoppingPage.noPricesYet': 'No prices yet',
-  'shoppingPage.aLitreAGlass': '{cost} a litre, {cost2} a glass',
+  'shoppingPage.aLitreAGlass': '{cost} {each}, {cost2} a glass',
   'shoppingPage.inYourOwnMoney': 'In your own money.',
   'shoppingPage.theKitchenServerDoes': 'The kitchen server does not answer. It was not stored.',
   'shoppingPage.needLeftOver': 'need {need}{isLeft, select, true {, {left} left over} other {}}',

@@ -26,5 +26,12 @@ describe('what a figure counts', () => {
     ['two and a half dozen', ['amount', 30]],
     ['three quarters of a cup', ['amount', 0.75]],
     ['1.000 ml', ['amount', 1000]],
+    // Four ounces are a quarter of a pound, 300 g three tenths of a kilo.
+    ['1 lb 4 oz', ['amount', 1.25]],
+    ['2 pounds and 8 ounces', ['amount', 2.5]],
+    ['2 kg 300 g', ['amount', 2.3]],
+    ['1 gallon 2 quarts', ['amount', 1.5]],
+    // Two things, not one amount.
+    ['1 litre 500 g sugar', ['amount', 1]],
   ] as [string, (string | number)[]][])('%s', (text, expected) => expect(quantity(text)).toEqual(expected));
 });

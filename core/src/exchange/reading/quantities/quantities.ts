@@ -1,5 +1,6 @@
 import { ABBREVIATIONS, type MeasureWord } from '../../../tables/reading/measureWords.ts';
 import { ABOUT, MORE, PARTS } from '../../../tables/reading/numberWords.ts';
+import { unitOf } from '../../../units/units.ts';
 import { oncePerPlace, type Token } from '../tokens.ts';
 import { figureAt, numberAt } from './figures.ts';
 import { FILL_OF, measureAfter, measureAt } from './measures.ts';
@@ -185,6 +186,16 @@ function findQuantity(tokens: readonly Token[], at: number): Quantity | null {
       next += 2 + a;
     }
   }
+  // "1 lb 4 oz", "2 kg and 300 g"
+  const and = t(next) === 'and' ? 1 : 0;
+  const rest = max === undefined ? numberAt(tokens, next + and) : null;
+  if (rest && !rest.article && !rest.vague) {
+    const part = measureAfter(tokens, next + and + rest.length, true);
+    if (part && SMALLER[unit.row.id]?.includes(part.row.id)) {
+      value += (rest.value * unitOf(part.row.id).factor) / unitOf(unit.row.id).factor;
+      next += and + rest.length + part.length;
+    }
+  }
   // "1 litre or 2"
   if ((t(next) === 'or' || t(next) === 'to') && max === undefined) {
     const other = numberAt(tokens, next + 1);
@@ -207,6 +218,15 @@ function findQuantity(tokens: readonly Token[], at: number): Quantity | null {
     ...(unit.how ? { how: unit.how } : {}),
   });
 }
+
+/** What follows a unit for the rest of the same amount. */
+const SMALLER: Readonly<Record<string, readonly string[]>> = {
+  pound: ['ounce'],
+  kg: ['g'],
+  L: ['mL', 'cL', 'dL'],
+  imperialGallon: ['imperialQuart', 'imperialPint'],
+  imperialQuart: ['imperialPint'],
+};
 
 /** After an article stands something that is counted, maybe with a word for its size. */
 const isCounted = (tokens: readonly Token[], at: number): boolean => tokens[at]?.kind === 'word';

@@ -33,8 +33,10 @@ import type { Term } from '../../../shared/help.ts';
 import { alcoholUnitOf, houseOf } from '../../../shared/house.ts';
 import { Figure, Panel } from '../../../shared/ui.tsx';
 import { role } from '../../../theme/theme.ts';
+import { num } from '../../../words/numbers.ts';
+import { litresApart, millilitres } from '../../../words/quantities.ts';
 import { sayRich } from '../../../words/rich.ts';
-import { litres, num, percent, say, sayCode } from '../../../words/say.ts';
+import { percent, say, sayCode } from '../../../words/say.ts';
 import { pointOf, withUnits } from './arrows.ts';
 import { Plane } from './Plane.tsx';
 import { limitsOf } from './place.ts';
@@ -266,6 +268,7 @@ function Figures({ drink, start, kitchen }: { drink: Composition; start: Composi
   const glass = glassFacts(drink, kitchen.servingMl);
   const house = houseOf(kitchen);
   const unit = alcoholUnitOf(kitchen);
+  const all = litresApart(volumeMl(drink) / 1000);
   const over = house.freeSugarGPerGlass !== null && glass.freeSugarG > house.freeSugarGPerGlass + 0.5;
   const sour = sournessGPerL(drink);
   const cell = (value: string, unit: string, label: string, term: Term, testId: string) => (
@@ -294,18 +297,12 @@ function Figures({ drink, start, kitchen }: { drink: Composition; start: Composi
           'sourness',
           'plane-ratio',
         )}
-        {cell(
-          litres(volumeMl(drink) / 1000).replace(' L', ''),
-          'L',
-          say('common.inAll'),
-          'litres',
-          'plane-litres',
-        )}
+        {cell(all.figure, all.unit, say('common.inAll'), 'litres', 'plane-litres')}
       </Box>
       <Box sx={{ mt: 1.5, color: over ? role('caution') : undefined, fontWeight: over ? 700 : undefined }}>
         {sayRich('balanceBoard.ofFreeSugarsIn', {
           freeSugar: <span data-testid="plane-glass">{num(glass.freeSugarG)} g</span>,
-          serving: num(kitchen.servingMl),
+          serving: millilitres(kitchen.servingMl),
           ...dailySugar(),
           shareOfCeiling: percent(glass.shareOfCeiling),
           shareOfAim: percent(glass.shareOfAim),

@@ -11,8 +11,10 @@ import { QuantityField } from '../../../shared/QuantityField.tsx';
 import { Caution, Panel } from '../../../shared/ui.tsx';
 import { role, thumb } from '../../../theme/theme.ts';
 import { sayItem } from '../../../words/names.ts';
+import { num } from '../../../words/numbers.ts';
+import { grams, volume } from '../../../words/quantities.ts';
 import { sayRich } from '../../../words/rich.ts';
-import { grams, num, say, volume } from '../../../words/say.ts';
+import { say } from '../../../words/say.ts';
 
 /** What was tried on a cup, as much of it as the whole drink wants, with what does not scale. */
 export function CupTrial(props: {

@@ -10,7 +10,8 @@ import Button from '@mui/material/Button';
 import { useMemo } from 'react';
 import { Panel } from '../../../shared/ui.tsx';
 import { sayItem } from '../../../words/names.ts';
-import { grams, percent, say } from '../../../words/say.ts';
+import { eachMeasure, grams } from '../../../words/quantities.ts';
+import { percent, say } from '../../../words/say.ts';
 import { BalanceBoard } from './BalanceBoard.tsx';
 import { plannedBase } from './place.ts';
 
@@ -45,6 +46,7 @@ export function PlannedBalance(props: {
   instead: readonly Instead[];
   onChange: (plan: PlanDoc) => void;
 }) {
+  const each = eachMeasure();
   const { plan, recipe, program, sim, kitchen, tables, target, instead, onChange } = props;
   const base = useMemo(() => plannedBase(sim), [sim]);
   const sweet = recipe.lines.find((l) => l.kind === 'sweetener');
@@ -127,7 +129,8 @@ export function PlannedBalance(props: {
             ...way.with.map((w) =>
               say('plannedBalance.forEachLitre', {
                 item: sayItem(w.itemId).toLowerCase(),
-                strength: grams(w.gPerL),
+                strength: grams(w.gPerL * each.litres),
+                each: say(`each.${each.name}`),
               }),
             ),
             ...(way.litresShare < 1

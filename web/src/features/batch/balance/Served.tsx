@@ -15,7 +15,9 @@ import { QuantityField } from '../../../shared/QuantityField.tsx';
 import { Panel, Row } from '../../../shared/ui.tsx';
 import { role } from '../../../theme/theme.ts';
 import { sayItem } from '../../../words/names.ts';
-import { grams, num, percent, say } from '../../../words/say.ts';
+import { num } from '../../../words/numbers.ts';
+import { celsius, grams, millilitres } from '../../../words/quantities.ts';
+import { percent, say } from '../../../words/say.ts';
 
 /** Ice in a glass of 250 mL, g: none, some, a full glass; and what is served hot has none. */
 const ICE_G = { ...ICE_IN_GLASS_G, hot: 0 } as const;
@@ -139,7 +141,7 @@ export function Served(props: {
   const line = (name: string, ml: number) => {
     const f = facts(ml);
     return (
-      <Row label={say('served.ofMl', { name, ml: num(ml) })} note={`${num(f.kcal)} kcal`}>
+      <Row label={say('served.ofSize', { name, ml: millilitres(ml) })} note={`${num(f.kcal)} kcal`}>
         {say('served.sugarUnits', {
           sugar: grams(f.sugarG),
           ethanol: num(f.ethanolG / unit.ethanolG, 1),
@@ -159,7 +161,7 @@ export function Served(props: {
             strengthShare: percent(glass.strengthShare),
             abvPct: num(glass.abvPct, 1),
             isSaysAlcohol: Boolean(saysAlcohol(glass.abvPct)),
-            temp: num(HOT_C),
+            temp: celsius(HOT_C),
             expansion: percent(1 - 1 / expansion(HOT_C)),
             isHot: wish.ice === 'hot',
           })}

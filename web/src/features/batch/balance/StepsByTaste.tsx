@@ -23,7 +23,9 @@ import Button from '@mui/material/Button';
 import { Panel, Row } from '../../../shared/ui.tsx';
 import { role, thumb } from '../../../theme/theme.ts';
 import { sayItem } from '../../../words/names.ts';
-import { days, grams, litres, num, percent, say, volume } from '../../../words/say.ts';
+import { num } from '../../../words/numbers.ts';
+import { eachMeasure, grams, litres, millilitres, volume } from '../../../words/quantities.ts';
+import { days, percent, say } from '../../../words/say.ts';
 import { limitsOf } from './place.ts';
 import { amountOf, bindingWords, candidateName } from './Ways.tsx';
 
@@ -109,6 +111,7 @@ export function StepsByTaste(props: {
   onDose: (parts: BalanceAnswer['parts']) => void;
   onTaste: (axis: Axis, verdict: number) => void;
 }) {
+  const each = eachMeasure();
   const { liquor, wish, candidates, kitchen, tables, addedOf, tastes, keptWith, onDose, onTaste } = props;
   const limits = limitsOf(kitchen);
   const answer = balanceAnswer(liquor, wish, candidates, limits, 'leastAdded');
@@ -131,7 +134,11 @@ export function StepsByTaste(props: {
             {parts.map((p) => (
               <li key={p.id}>
                 <strong>{amountOf(p, kitchen, tables)}</strong> {candidateName(p.id).toLowerCase()}
-                {p.kind !== 'sweetener' && say('stepsByTaste.mlForEachLitre', { per: num(perL(p), 1) })}
+                {p.kind !== 'sweetener' &&
+                  say('stepsByTaste.mlForEachLitre', {
+                    per: millilitres(perL(p) * each.litres),
+                    each: say(`each.${each.name}`),
+                  })}
               </li>
             ))}
           </Box>

@@ -14,8 +14,10 @@ import { PickItem } from '../../../shared/PickItem.tsx';
 import { Panel, Row } from '../../../shared/ui.tsx';
 import { role } from '../../../theme/theme.ts';
 import { sayItem } from '../../../words/names.ts';
+import { num } from '../../../words/numbers.ts';
+import { celsius, grams, litres, volume } from '../../../words/quantities.ts';
 import { sayRich } from '../../../words/rich.ts';
-import { celsius, grams, num, say, volume } from '../../../words/say.ts';
+import { say } from '../../../words/say.ts';
 
 /** Sour enough to take the place of lemon, g/L as citric. */
 const SOUR_GPERL = 15;
@@ -102,8 +104,8 @@ function FruitInstead(props: { base: Composition; target: number; tables: Tables
           label={sayItem(id)}
           note={
             way
-              ? say('swapChoices.lMoreRawKeeps', {
-                  litresMore: num(way.litresMore, 1),
+              ? say('swapChoices.moreRawKeeps', {
+                  litresMore: litres(way.litresMore),
                   body: say(`swap.body.${way.body}`),
                   isRaw: Boolean(way.raw),
                 })

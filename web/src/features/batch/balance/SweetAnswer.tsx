@@ -6,7 +6,9 @@ import type { Tables } from '@big-ladle/core/tables';
 import type { ReactNode } from 'react';
 import { Answer } from '../../../shared/Answer.tsx';
 import { byHand } from '../../../shared/handMeasure.ts';
-import { grams, num, say, volume } from '../../../words/say.ts';
+import { num } from '../../../words/numbers.ts';
+import { grams, volume } from '../../../words/quantities.ts';
+import { say } from '../../../words/say.ts';
 import { candidateName } from './Ways.tsx';
 
 type Part = Suggestion['parts'][number];

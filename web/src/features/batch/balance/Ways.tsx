@@ -21,7 +21,9 @@ import { byHand } from '../../../shared/handMeasure.ts';
 import { Panel } from '../../../shared/ui.tsx';
 import { heading, role } from '../../../theme/theme.ts';
 import { sayItem } from '../../../words/names.ts';
-import { grams, has, litres, num, say, sayCode, volume } from '../../../words/say.ts';
+import { num } from '../../../words/numbers.ts';
+import { grams, litres, volume } from '../../../words/quantities.ts';
+import { has, say, sayCode } from '../../../words/say.ts';
 
 /** A candidate by its name: an item, or a whole fruit. */
 export const candidateName = (id: string): string =>

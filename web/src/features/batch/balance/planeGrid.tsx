@@ -2,7 +2,8 @@ import '../../../words/places/batch.ts';
 import type { LikedRegion } from '@big-ladle/core/balance';
 import { memo } from 'react';
 import { role } from '../../../theme/theme.ts';
-import { num, say } from '../../../words/say.ts';
+import { num } from '../../../words/numbers.ts';
+import { say } from '../../../words/say.ts';
 import type { Scale } from './arrows.ts';
 
 export const EDGE = { left: 50, right: 16, top: 16, bottom: 54 };

@@ -12,7 +12,9 @@ import type { Term } from '../../../shared/help.ts';
 import { houseOf } from '../../../shared/house.ts';
 import { Figure, Panel, Row } from '../../../shared/ui.tsx';
 import { role } from '../../../theme/theme.ts';
-import { grams, num, percent, say } from '../../../words/say.ts';
+import { num } from '../../../words/numbers.ts';
+import { eachMeasure, grams, millilitres } from '../../../words/quantities.ts';
+import { percent, say } from '../../../words/say.ts';
 import type { PanelInput } from './input.ts';
 
 const figureBox = { display: 'grid', gap: 0.25 };
@@ -77,7 +79,9 @@ export function BalancePanel({
         {saysAlcohol(now.abvPct) &&
           cell(num(now.abvPct, 1), '%', say('panels.alcohol'), 'figure-abv', 'strength')}
       </Box>
-      <Typography variant="h3">{say('panels.inAGlassOf', { serving: num(kitchen.servingMl) })}</Typography>
+      <Typography variant="h3">
+        {say('panels.inAGlassOf', { serving: millilitres(kitchen.servingMl) })}
+      </Typography>
       <Row label={say('panels.sugar')} note={`${num(glass.kcal)} kcal`}>
         <span data-testid="figure-glass-sugar">{grams(glass.sugarG)}</span>
       </Row>
@@ -104,6 +108,7 @@ function HouseLimits(props: {
   litresL: number;
   glass: GlassFacts;
 }) {
+  const each = eachMeasure();
   const { program, kitchen, tables, litresL, glass } = props;
   const { freeSugarGPerGlass, citrusMlPerL } = houseOf(kitchen);
   const citrusMl = program.lines.reduce((sum, l) => {
@@ -118,7 +123,13 @@ function HouseLimits(props: {
       ? [say('house.sugar', { is: num(glass.freeSugarG), most: num(freeSugarGPerGlass) })]
       : []),
     ...(citrusMlPerL !== null && perL > citrusMlPerL + 0.5
-      ? [say('house.citrus', { is: num(perL), most: num(citrusMlPerL) })]
+      ? [
+          say('house.citrus', {
+            is: millilitres(perL * each.litres),
+            most: millilitres(citrusMlPerL * each.litres),
+            each: say(`each.${each.name}`),
+          }),
+        ]
       : []),
   ];
   return passed.map((text) => (

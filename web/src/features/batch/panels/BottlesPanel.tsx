@@ -2,7 +2,9 @@ import '../../../words/places/batch.ts';
 import { bottledMl, bottlesFor, fillMl } from '@big-ladle/core/plan';
 import type { ReactNode } from 'react';
 import { Panel, Row } from '../../../shared/ui.tsx';
-import { litres, num, say, volume } from '../../../words/say.ts';
+import { num } from '../../../words/numbers.ts';
+import { litres, millilitres, volume } from '../../../words/quantities.ts';
+import { say } from '../../../words/say.ts';
 import type { PanelInput } from './input.ts';
 
 /** Bottles that fit what comes out, each lot in its own. */
@@ -22,8 +24,8 @@ export function BottlesPanel({ sim, kitchen, children }: PanelInput & { children
           count > 0 && (
             <Row
               key={size.id}
-              label={`${size.name}, ${num(size.volumeMl)} mL`}
-              note={say('panels.mlEach', { fill: num(fillMl(size.volumeMl)) })}
+              label={`${size.name}, ${millilitres(size.volumeMl)}`}
+              note={say('panels.each2', { fill: millilitres(fillMl(size.volumeMl)) })}
             >
               {num(count)}
             </Row>

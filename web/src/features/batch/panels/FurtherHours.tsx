@@ -6,7 +6,8 @@ import { stepName } from '../../../shared/batch/stepNames.ts';
 import { Fold } from '../../../shared/Fold.tsx';
 import { Row } from '../../../shared/ui.tsx';
 import { role } from '../../../theme/theme.ts';
-import { duration, num, percent, say } from '../../../words/say.ts';
+import { num } from '../../../words/numbers.ts';
+import { duration, percent, say } from '../../../words/say.ts';
 import type { PanelInput } from './input.ts';
 
 /** What each further hour of what stands would give, and what it would cost in days: said before, not afterwards. */

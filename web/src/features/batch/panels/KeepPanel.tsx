@@ -4,7 +4,8 @@ import Box from '@mui/material/Box';
 import { Figure, Panel } from '../../../shared/ui.tsx';
 import { role } from '../../../theme/theme.ts';
 import { sayReason } from '../../../words/coreWords.ts';
-import { celsius, say, sayDate } from '../../../words/say.ts';
+import { celsius } from '../../../words/quantities.ts';
+import { say, sayDate } from '../../../words/say.ts';
 import { keepingInput } from './figures.ts';
 import type { PanelInput } from './input.ts';
 

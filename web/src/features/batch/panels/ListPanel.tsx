@@ -9,7 +9,9 @@ import { plantOf } from '../../../shared/drawings/plants/plants.ts';
 import { Panel, Row } from '../../../shared/ui.tsx';
 import { role } from '../../../theme/theme.ts';
 import { sayItem } from '../../../words/names.ts';
-import { grams, handText, num, say, volume } from '../../../words/say.ts';
+import { num } from '../../../words/numbers.ts';
+import { centimetres, grams, volume } from '../../../words/quantities.ts';
+import { handText, say } from '../../../words/say.ts';
 import '../../../words/places/items.ts';
 import type { PanelInput } from './input.ts';
 
@@ -120,7 +122,7 @@ const Lines = memo(function Lines({
               label={label}
               note={
                 water && filling?.lines.includes(line.id) && combine?.now.levelCm != null
-                  ? say('panels.toCm', { levelCm: num(combine.now.levelCm, 1) })
+                  ? say('panels.toHeight', { levelCm: centimetres(combine.now.levelCm) })
                   : grams(massG)
               }
             >

@@ -7,7 +7,9 @@ import { vesselName } from '../../../shared/batch/stepNames.ts';
 import { VesselDrawing } from '../../../shared/drawings/VesselDrawing.tsx';
 import { Panel } from '../../../shared/ui.tsx';
 import { role } from '../../../theme/theme.ts';
-import { litres, num, say } from '../../../words/say.ts';
+import { num } from '../../../words/numbers.ts';
+import { centimetres, litres } from '../../../words/quantities.ts';
+import { say } from '../../../words/say.ts';
 import { lengthText, potView } from './figures.ts';
 import type { PanelInput } from './input.ts';
 
@@ -35,10 +37,10 @@ export function PotPanel({ program, sim, pot, kitchen }: PanelInput) {
       )}
       <Box sx={{ textAlign: 'center', mt: 0.5 }}>
         <Typography variant="h3" component="p">
-          {say('panels.cmWide', {
+          {say('panels.wide', {
             name: pot.name,
             potCapacity: litres(potCapacityMl(pot) / 1000),
-            diameterCm: num(pot.diameterCm),
+            diameterCm: centimetres(pot.diameterCm, 0),
           })}
         </Typography>
         <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem' }} data-testid="pot-facts">

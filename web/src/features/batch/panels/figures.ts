@@ -20,17 +20,9 @@ import { levelM, MINUTE_MS, roomIn } from '@big-ladle/core/units';
 import { colours } from '../../../shared/batch/liquorColour.ts';
 import type { VesselMark } from '../../../shared/drawings/VesselDrawing.tsx';
 import type { Stage, StageId } from '../../../shared/StageLine.tsx';
-import {
-  centimetres,
-  clockFace,
-  duration,
-  grams,
-  litres,
-  num,
-  percent,
-  say,
-  sayDate,
-} from '../../../words/say.ts';
+import { num } from '../../../words/numbers.ts';
+import { centimetres, grams, litres, litresApart } from '../../../words/quantities.ts';
+import { clockFace, duration, percent, say, sayDate } from '../../../words/say.ts';
 
 export const entryOf = (sim: Simulation, kind: Step['kind'], last = false): TraceEntry | undefined =>
   last ? sim.trace.findLast((t) => t.kind === kind) : sim.trace.find((t) => t.kind === kind);
@@ -234,8 +226,7 @@ export function stagesOf(input: {
     },
     {
       id: 'strain',
-      figure: strained ? num(strained.now.volumeL, 1) : '–',
-      unit: 'L',
+      ...(strained ? litresApart(strained.now.volumeL) : { figure: '–', unit: '' }),
       state: state('strain'),
     },
     {
@@ -246,8 +237,9 @@ export function stagesOf(input: {
     },
     {
       id: 'bottle',
-      figure: bottles > 0 ? num(bottles) : num(endL, 1),
-      unit: bottles > 0 ? say('unit.bottles', { count: bottles }) : 'L',
+      ...(bottles > 0
+        ? { figure: num(bottles), unit: say('unit.bottles', { count: bottles }) }
+        : litresApart(endL)),
       state: state('bottle'),
     },
     {

@@ -13,7 +13,8 @@ import { sayError } from '../../../shared/send.ts';
 import { Panel } from '../../../shared/ui.tsx';
 import { role } from '../../../theme/theme.ts';
 import { sayItem } from '../../../words/names.ts';
-import { grams, say, volume } from '../../../words/say.ts';
+import { grams, volume } from '../../../words/quantities.ts';
+import { say } from '../../../words/say.ts';
 
 /** A usual bottle, where nobody has said how large hers are, mL. */
 const USUAL_BOTTLE_ML = 500;

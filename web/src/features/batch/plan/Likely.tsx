@@ -11,8 +11,10 @@ import { useInView } from 'react-intersection-observer';
 import { useBook } from '../../../shared/book.ts';
 import { Explain } from '../../../shared/Explain.tsx';
 import { role } from '../../../theme/theme.ts';
+import { num } from '../../../words/numbers.ts';
+import { litresTo } from '../../../words/quantities.ts';
 import { sayRich } from '../../../words/rich.ts';
-import { duration, num, say } from '../../../words/say.ts';
+import { duration, say } from '../../../words/say.ts';
 import { useJob } from '../../../workers/useJob.ts';
 
 /** Enough runs for spans that stand still to a tenth of a litre. */
@@ -46,16 +48,13 @@ export function Likely({ program, kitchen }: { program: Program; kitchen: Kitche
         .sort((a, b) => b[1].mid - a[1].mid)
         .slice(0, 3)
     : [];
+  const [low, high] = litresTo(ranges?.litres.low ?? 0, ranges?.litres.high ?? 0);
   return (
     <Box ref={ref} sx={{ mt: 1.5, minHeight: 46 }} data-testid="likely" data-ready={ready}>
       {ranges && (
         <Box sx={{ color: ready ? undefined : role('inkMuted') }}>
           {sayRich('likely.likelyReadyIn', {
-            litres: (
-              <strong>
-                {say('likely.toL', { low: num(ranges.litres.low, 1), high: num(ranges.litres.high, 1) })}
-              </strong>
-            ),
+            litres: <strong>{say('likely.to', { low, high })}</strong>,
             time: (
               <strong>
                 {say('likely.to', { low: duration(ranges.minutes.low), high: duration(ranges.minutes.high) })}

@@ -11,7 +11,8 @@ import { Panel } from '../../../shared/ui.tsx';
 import { role } from '../../../theme/theme.ts';
 import { sayReason } from '../../../words/coreWords.ts';
 import { sayItem } from '../../../words/names.ts';
-import { duration, grams, say } from '../../../words/say.ts';
+import { eachMeasure, grams } from '../../../words/quantities.ts';
+import { duration, say } from '../../../words/say.ts';
 
 /** A plan that ends at "throw out": why, at which step, and the nearest ways by which it can be kept, each in one tap. */
 export function NotToBeKept(props: {
@@ -56,8 +57,11 @@ export function NotToBeKept(props: {
   );
 }
 
-const wayWords = (way: SafeWay): string =>
-  say(`safeWay.${way.kind}`, {
-    ...(way.minutes === undefined ? {} : { length: duration(way.minutes) }),
-    ...(way.acid ? { amount: grams(way.acid.gPerL), what: sayItem(way.acid.itemId).toLowerCase() } : {}),
+function wayWords({ kind, minutes, acid }: SafeWay): string {
+  const each = eachMeasure();
+  return say(`safeWay.${kind}`, {
+    each: say(`each.${each.name}`),
+    ...(minutes === undefined ? {} : { length: duration(minutes) }),
+    ...(acid ? { amount: grams(acid.gPerL * each.litres), what: sayItem(acid.itemId).toLowerCase() } : {}),
   });
+}

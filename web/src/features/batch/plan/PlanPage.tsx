@@ -17,6 +17,7 @@ import { send, tellError } from '../../../shared/send.ts';
 import { ThumbBar } from '../../../shared/ThumbBar.tsx';
 import { useCoarseNow } from '../../../shared/time.ts';
 import { ErrorPanel, Loading } from '../../../shared/ui.tsx';
+import { grams, litres } from '../../../words/quantities.ts';
 import { say } from '../../../words/say.ts';
 import { AlreadyOn } from './AlreadyOn.tsx';
 import { PlanTable } from './PlanTable.tsx';
@@ -305,12 +306,12 @@ function describe(plan: PlanDoc): string {
   const q = plan.question;
   const wish =
     q.kind === 'litres'
-      ? `${q.litres} L`
+      ? litres(q.litres)
       : q.kind === 'servings'
         ? say('planPage.glasses', { servings: q.servings })
         : q.kind === 'potFull'
           ? say('planPage.aFullPot')
-          : say('planPage.gUsedUp', { mass: q.massG });
+          : say('planPage.usedUp', { mass: grams(q.massG) });
   return say('planPage.sweetness', {
     wish,
     what: say(`method.${plan.choices.methodId}`),

@@ -7,7 +7,9 @@ import Button from '@mui/material/Button';
 import { useMemo } from 'react';
 import { useBook } from '../../../shared/book.ts';
 import { sayStepProblem } from '../../../words/coreWords.ts';
-import { duration, litres, num, say } from '../../../words/say.ts';
+import { num } from '../../../words/numbers.ts';
+import { litres } from '../../../words/quantities.ts';
+import { duration, say } from '../../../words/say.ts';
 import { useJob } from '../../../workers/useJob.ts';
 
 /** More pot loads than this nobody stands at the stove for. */

@@ -9,7 +9,9 @@ import { Fold } from '../../../shared/Fold.tsx';
 import { PageTitle } from '../../../shared/PageTitle.tsx';
 import { heading, role } from '../../../theme/theme.ts';
 import { sayItem } from '../../../words/names.ts';
-import { litres, num, say } from '../../../words/say.ts';
+import { num } from '../../../words/numbers.ts';
+import { litres } from '../../../words/quantities.ts';
+import { say } from '../../../words/say.ts';
 import type { LiveBatch } from '../useLiveBatch.ts';
 import type { useTicks } from './TickList.tsx';
 

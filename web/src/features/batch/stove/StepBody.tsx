@@ -11,7 +11,8 @@ import { Fold } from '../../../shared/Fold.tsx';
 import { Guidance } from '../../../shared/Guidance.tsx';
 import { role } from '../../../theme/theme.ts';
 import { sayNote } from '../../../words/coreWords.ts';
-import { celsius, litres, num, say } from '../../../words/say.ts';
+import { celsius, centimetres, litres } from '../../../words/quantities.ts';
+import { say } from '../../../words/say.ts';
 import { TooEarly } from '../TooEarly.tsx';
 import { AskHere } from './asks/AskHere.tsx';
 import { AskSound } from './asks/AskSound.tsx';
@@ -61,7 +62,7 @@ function VesselNow({ entry }: { entry: TraceEntry }) {
       {say('stovePage.theModelHasAt', {
         volume: litres(entry.now.volumeL, 2),
         tempC: celsius(entry.now.tempC),
-        levelCm: num(entry.now.levelCm ?? 0, 1),
+        levelCm: centimetres(entry.now.levelCm ?? 0),
         levelCmIs: entry.now.levelCm !== null,
       })}
     </Box>

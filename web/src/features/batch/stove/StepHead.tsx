@@ -6,7 +6,8 @@ import { placeName, stepName } from '../../../shared/batch/stepNames.ts';
 import { stepHow } from '../../../shared/batch/stepWords.ts';
 import { PageTitle } from '../../../shared/PageTitle.tsx';
 import { heading, role } from '../../../theme/theme.ts';
-import { moment, num, say } from '../../../words/say.ts';
+import { num } from '../../../words/numbers.ts';
+import { moment, say } from '../../../words/say.ts';
 import type { LiveBatch } from '../useLiveBatch.ts';
 import { LimitLine } from './BigClock.tsx';
 

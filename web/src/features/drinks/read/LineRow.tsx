@@ -8,7 +8,8 @@ import { useState } from 'react';
 import { QuantityField } from '../../../shared/QuantityField.tsx';
 import { heading, role } from '../../../theme/theme.ts';
 import { sayItem } from '../../../words/names.ts';
-import { grams, say, sayCode } from '../../../words/say.ts';
+import { grams } from '../../../words/quantities.ts';
+import { say, sayCode } from '../../../words/say.ts';
 import { formsOf } from '../forms.ts';
 import { NewIngredient } from '../NewIngredient.tsx';
 import { WeighOne } from './WeighOne.tsx';
@@ -118,7 +119,7 @@ export function LineRow(props: {
             </TextField>
           )}
           <QuantityField
-            label={say('pastePage.gramsOf', { item: line.itemId ? sayItem(line.itemId) : line.name })}
+            label={say('pastePage.weightOf', { item: line.itemId ? sayItem(line.itemId) : line.name })}
             value={massG === null ? null : Math.round(massG.likely * 10) / 10}
             min={0}
             max={100_000}

@@ -9,7 +9,8 @@ import { v7 as uuid } from 'uuid';
 import { Panel } from '../../../shared/ui.tsx';
 import { role } from '../../../theme/theme.ts';
 import { sayItem } from '../../../words/names.ts';
-import { grams, say } from '../../../words/say.ts';
+import { grams } from '../../../words/quantities.ts';
+import { say } from '../../../words/say.ts';
 import { MARK_STYLES } from './marks.ts';
 
 /** Words that nobody understood: each is put in by hand as an ingredient, or left out. */

@@ -2,7 +2,8 @@ import '../../../words/places/drinks.ts';
 import type { Mark } from '@big-ladle/core/exchange';
 import Box from '@mui/material/Box';
 import { heading } from '../../../theme/theme.ts';
-import { num, say } from '../../../words/say.ts';
+import { num } from '../../../words/numbers.ts';
+import { say } from '../../../words/say.ts';
 import { MARK_STYLES } from './marks.ts';
 
 /** How much was read, how much of it is unsure, how much nobody understood: never "all clear" over something lost. */

@@ -3,6 +3,7 @@ import type { Kitchen } from '@big-ladle/core/documents';
 import { LONGEST_TEXT, readRecipeLd, readText, type TextReading } from '@big-ladle/core/exchange';
 import { measuringKit } from '@big-ladle/core/program';
 import type { Tables } from '@big-ladle/core/tables';
+import { UNIT_SYSTEMS, type UnitSystem } from '@big-ladle/core/units';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -13,7 +14,8 @@ import { Choice } from '../../../shared/Choice.tsx';
 import { FileButton } from '../../../shared/FileButton.tsx';
 import { useKitchen } from '../../../shared/queries.ts';
 import { ErrorPanel, Loading, PageHead, Panel } from '../../../shared/ui.tsx';
-import { num, say } from '../../../words/say.ts';
+import { num } from '../../../words/numbers.ts';
+import { say } from '../../../words/say.ts';
 import { DrinkReview } from './DrinkReview.tsx';
 import { MarkedText } from './MarkedText.tsx';
 import { useReadDraft } from './readDraft.ts';
@@ -61,11 +63,8 @@ export function ReadPage() {
           <Choice
             label={say('pastePage.itsCupsAndSpoons')}
             value={system}
-            options={[
-              { value: 'metric', text: say('pastePage.metric') },
-              { value: 'us', text: say('pastePage.us') },
-            ]}
-            onChange={(v) => draft.set({ system: v as 'us' })}
+            options={UNIT_SYSTEMS.map((value) => ({ value, text: say(`pastePage.${value}`) }))}
+            onChange={(v) => draft.set({ system: v as UnitSystem })}
           />
           <FileButton
             label={say('pastePage.fromAFile')}
@@ -83,7 +82,7 @@ export function ReadPage() {
 
 type Source = { reading: TextReading; text: string; name: string | null; about: string };
 
-function Read(props: { text: string; kitchen: Kitchen; tables: Tables; system: 'metric' | 'us' }) {
+function Read(props: { text: string; kitchen: Kitchen; tables: Tables; system: UnitSystem }) {
   const { text, kitchen, tables, system } = props;
   const draft = useReadDraft();
   const [focus, setFocus] = useState<string | null>(null);

@@ -5,7 +5,9 @@ import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { QuantityField } from '../../../shared/QuantityField.tsx';
 import { role } from '../../../theme/theme.ts';
-import { duration, num, say } from '../../../words/say.ts';
+import { num } from '../../../words/numbers.ts';
+import { celsius } from '../../../words/quantities.ts';
+import { duration, say } from '../../../words/say.ts';
 
 /** What a step says besides its deed, in a few words. */
 function saysOf(step: ReadStep): string {
@@ -16,7 +18,7 @@ function saysOf(step: ReadStep): string {
         ? duration(step.minutes.value)
         : say('readPage.fromTo', { min: duration(step.minutes.value), max: duration(step.minutes.max) }),
     );
-  if (step.tempC !== null) parts.push(say('readPage.toC', { tempC: num(Math.round(step.tempC)) }));
+  if (step.tempC !== null) parts.push(say('readPage.toC', { tempC: celsius(Math.round(step.tempC)) }));
   if (step.heatTo === 'hot') parts.push(say('readPage.hot'));
   if (step.rinses) parts.push(say('readPage.times', { times: num(step.rinses) }));
   if (step.lid) parts.push(say(`readPage.lid.${step.lid}`));

@@ -1,4 +1,5 @@
 import type { LineFix, ReadLine, StepFix } from '@big-ladle/core/exchange';
+import type { UnitSystem } from '@big-ladle/core/units';
 import { create } from 'zustand';
 import { createJSONStorage, persist } from 'zustand/middleware';
 
@@ -8,7 +9,7 @@ import { createJSONStorage, persist } from 'zustand/middleware';
  */
 interface ReadDraft {
   text: string;
-  system: 'metric' | 'us' | null;
+  system: UnitSystem | null;
   /** Which of several drinks is in sight. */
   drink: number;
   lines: Readonly<Record<string, LineFix>>;

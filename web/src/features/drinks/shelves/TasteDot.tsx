@@ -1,7 +1,8 @@
 import '../../../words/places/drinks.ts';
 import type { DrinkOverview } from '@big-ladle/core/compare';
 import { role } from '../../../theme/theme.ts';
-import { num, say } from '../../../words/say.ts';
+import { num } from '../../../words/numbers.ts';
+import { say } from '../../../words/say.ts';
 
 /** The square holds drinks up to so sweet and so sour; cordials stand at its edge. */
 const MOST = { sweetnessPct: 16, sournessGPerL: 12 };

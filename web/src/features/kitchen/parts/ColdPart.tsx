@@ -4,7 +4,8 @@ import Button from '@mui/material/Button';
 import { placesOf } from '../../../shared/house.ts';
 import { QuantityField } from '../../../shared/QuantityField.tsx';
 import { Panel, Row } from '../../../shared/ui.tsx';
-import { celsius, litres, num, say } from '../../../words/say.ts';
+import { celsius, centimetresBy, litres } from '../../../words/quantities.ts';
+import { say } from '../../../words/say.ts';
 
 import { ChangeButton, type PartProps } from './rowsOf.tsx';
 
@@ -42,7 +43,7 @@ export function ColdPart({ kitchen, save, edit }: PartProps) {
             label={`${p.name}, ${say(`place.${p.kind}`)}`}
             note={<ChangeButton label={p.name} onClick={() => edit({ what: 'place', id: p.id })} />}
           >
-            {litres(p.litres, 0)}, {num(p.widthCm)} × {num(p.depthCm)} cm
+            {litres(p.litres, 0)}, {centimetresBy(p.widthCm, p.depthCm)}
             {p.tempC !== null && `, ${celsius(p.tempC)}`}
           </Row>
         ))}

@@ -1,11 +1,20 @@
 import '../../../words/places/kitchen.ts';
-import type { Kitchen } from '@big-ladle/core/documents';
-import { unitOf } from '@big-ladle/core/units';
+import {
+  DEGREES,
+  type Degrees,
+  UNIT_SYSTEMS,
+  type UnitSystem,
+  USUAL_DEGREES,
+  unitOf,
+  usualCup,
+} from '@big-ladle/core/units';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { Panel, Row } from '../../../shared/ui.tsx';
 import { sayItem } from '../../../words/names.ts';
-import { grams, num, say } from '../../../words/say.ts';
+import { num } from '../../../words/numbers.ts';
+import { grams, millilitres } from '../../../words/quantities.ts';
+import { say } from '../../../words/say.ts';
 import { LabelsPanel } from '../LabelsPanel.tsx';
 import { measureName } from '../names.ts';
 
@@ -21,11 +30,17 @@ export function MeasuresPart({ kitchen, save, edit }: PartProps) {
           <SelectField
             label={say('kitchenPage.units')}
             value={kitchen.units}
-            options={[
-              { value: 'metric', text: say('kitchenPage.metricCupsAndSpoons') },
-              { value: 'us', text: say('kitchenPage.usCupsAndSpoons') },
-            ]}
-            onChange={(value) => void save({ units: value as Kitchen['units'] })}
+            options={UNIT_SYSTEMS.map((value) => ({ value, text: say(`kitchenPage.units.${value}`) }))}
+            onChange={(value) => {
+              const units = value as UnitSystem;
+              void save({ units, degrees: USUAL_DEGREES[units] });
+            }}
+          />
+          <SelectField
+            label={say('kitchenPage.heat')}
+            value={kitchen.degrees}
+            options={DEGREES.map((value) => ({ value, text: say(`kitchenPage.heat.${value}`) }))}
+            onChange={(value) => void save({ degrees: value as Degrees })}
           />
           <SelectField
             label={say('kitchenPage.iReachFor')}
@@ -43,12 +58,10 @@ export function MeasuresPart({ kitchen, save, edit }: PartProps) {
             label={m.name}
             note={<ChangeButton label={m.name} onClick={() => edit({ what: 'measure', id: m.id })} />}
           >
-            {num(m.volumeMl)} mL
+            {millilitres(m.volumeMl)}
           </Row>
         ))}
-        <Row label={say('kitchenPage.aCupHere')}>
-          {num(unitOf(kitchen.units === 'us' ? 'usCup' : 'metricCup').factor, 1)} mL
-        </Row>
+        <Row label={say('kitchenPage.aCupHere')}>{num(unitOf(usualCup(kitchen.units)).factor, 1)} mL</Row>
         {kitchen.cupWeights.map((w) => (
           <Row
             key={`${w.ingredientId}${w.measureId}`}

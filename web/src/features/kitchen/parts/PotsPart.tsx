@@ -6,7 +6,9 @@ import Typography from '@mui/material/Typography';
 import { VesselDrawing } from '../../../shared/drawings/VesselDrawing.tsx';
 import { Panel, Row } from '../../../shared/ui.tsx';
 import { role } from '../../../theme/theme.ts';
-import { litres, num, say } from '../../../words/say.ts';
+import { num } from '../../../words/numbers.ts';
+import { centimetres, centimetresBy, litres, millilitres } from '../../../words/quantities.ts';
+import { say } from '../../../words/say.ts';
 import { ToolsPanel } from '../Tools.tsx';
 
 import { ChangeButton, type PartProps } from './rowsOf.tsx';
@@ -33,17 +35,17 @@ export function PotsPart({ kitchen, save, edit }: PartProps) {
                 colour="transparent"
                 lid={pot.lid}
                 pxPerCm={scale}
-                description={say('kitchenPage.cmWideCmHigh', {
+                description={say('kitchenPage.wideHigh', {
                   name: pot.name,
                   potCapacity: litres(potCapacityMl(pot) / 1000),
-                  diameterCm: num(pot.diameterCm),
-                  heightCm: num(pot.heightCm),
+                  diameterCm: centimetres(pot.diameterCm, 0),
+                  heightCm: centimetres(pot.heightCm, 0),
                   what: say(`material.${pot.material}`),
                 })}
               />
               <Typography variant="h3">{pot.name}</Typography>
               <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem' }}>
-                {litres(potCapacityMl(pot) / 1000)}, {num(pot.diameterCm)} × {num(pot.heightCm)} cm,{' '}
+                {litres(potCapacityMl(pot) / 1000)}, {centimetresBy(pot.diameterCm, pot.heightCm)},{' '}
                 {say(`material.${pot.material}`)}
               </Box>
               <ChangeButton label={pot.name} onClick={() => edit({ what: 'pot', id: pot.id })} />
@@ -75,7 +77,7 @@ export function PotsPart({ kitchen, save, edit }: PartProps) {
             label={`${b.name}, ${say(`material.${b.material}`)}`}
             note={<ChangeButton label={b.name} onClick={() => edit({ what: 'bottle', id: b.id })} />}
           >
-            {num(b.count)} × {num(b.volumeMl)} mL
+            {num(b.count)} × {millilitres(b.volumeMl)}
           </Row>
         ))}
         <Button variant="outlined" sx={{ mt: 1.5 }} onClick={() => edit({ what: 'bottle', id: null })}>

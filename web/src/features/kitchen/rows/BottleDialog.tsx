@@ -30,12 +30,12 @@ export function BottleDialog({ kitchen, id, save, onClose }: RowDialogInput & { 
       {(form) => (
         <>
           <Field form={form} name="name" label={say('common.whatYouCallIt')} />
-          <Field form={form} name="volumeMl" label={say('dialogs.itHoldsMl')} figure />
+          <Field form={form} name="volumeMl" label={say('dialogs.itHolds')} unit="mL" />
           <Field
             form={form}
             name="diameterCm"
-            label={say('dialogs.widthCm')}
-            figure
+            label={say('dialogs.width')}
+            unit="cm"
             helper={say('dialogs.itCoolsAndWarms')}
           />
           <Field

@@ -34,8 +34,8 @@ export function BurnerDialog({ kitchen, id, save, onClose }: RowDialogInput & { 
           <Field
             form={form}
             name="powerW"
-            label={say('dialogs.powerW')}
-            figure
+            label={say('dialogs.power')}
+            unit="W"
             helper={say('dialogs.onItsPlateOr')}
           />
         </>

@@ -1,6 +1,6 @@
 import '../../../words/places/kitchen.ts';
 import { FIRST_WEIGHED_ID, SHIPPED_TABLES } from '@big-ladle/core/tables';
-import { type CupWeight, cupWeightSchema } from '@big-ladle/core/units';
+import { type CupWeight, cupWeightSchema, usualCup } from '@big-ladle/core/units';
 import { sayItem } from '../../../words/names.ts';
 import { say } from '../../../words/say.ts';
 import { measureName } from '../names.ts';
@@ -10,7 +10,7 @@ import { Field, RowDialog, type RowDialogInput } from './RowDialog.tsx';
 export function CupWeightDialog(props: RowDialogInput & { ingredientId: string | null }) {
   const { kitchen, ingredientId, save, onClose } = props;
   const known = kitchen.cupWeights.find((w) => w.ingredientId === ingredientId);
-  const cup = kitchen.units === 'us' ? 'usCup' : 'metricCup';
+  const cup = usualCup(kitchen.units);
   const fresh: CupWeight = {
     ingredientId: FIRST_WEIGHED_ID,
     measureId: kitchen.preferredMeasureId ?? cup,
@@ -47,7 +47,7 @@ export function CupWeightDialog(props: RowDialogInput & { ingredientId: string |
               text: measureName(value, kitchen),
             }))}
           />
-          <Field form={form} name="massG" label={say('dialogs.weighsG')} figure />
+          <Field form={form} name="massG" label={say('dialogs.weighs')} unit="g" />
         </>
       )}
     </RowDialog>

@@ -33,7 +33,7 @@ export function MeasureDialog({ kitchen, id, save, onClose }: RowDialogInput & {
             label={say('common.whatYouCallIt')}
             helper={say('dialogs.theBlueMugThe')}
           />
-          <Field form={form} name="volumeMl" label={say('dialogs.itHoldsMl')} figure />
+          <Field form={form} name="volumeMl" label={say('dialogs.itHolds')} unit="mL" />
         </>
       )}
     </RowDialog>

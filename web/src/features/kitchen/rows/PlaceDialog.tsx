@@ -44,17 +44,17 @@ export function PlaceDialog({ kitchen, id, save, onClose }: RowDialogInput & { i
                 if (!place && chosen) form.setValue('tempC', placeKindRow(chosen).usualC);
               }}
             />
-            {follows === 'own' && <Field form={form} name="tempC" label={say('dialogs.howColdC')} figure />}
+            {follows === 'own' && <Field form={form} name="tempC" label={say('dialogs.howCold')} unit="°C" />}
             <Field
               form={form}
               name="litres"
-              label={say('dialogs.itHoldsL')}
-              figure
+              label={say('dialogs.itHolds')}
+              unit="L"
               helper={say('dialogs.bottlesAndAllElse')}
             />
-            <Field form={form} name="widthCm" label={say('dialogs.widthCm')} figure />
-            <Field form={form} name="depthCm" label={say('dialogs.depthCm')} figure />
-            <Field form={form} name="heightCm" label={say('dialogs.heightUnderWhatIs')} figure />
+            <Field form={form} name="widthCm" label={say('dialogs.width')} unit="cm" />
+            <Field form={form} name="depthCm" label={say('dialogs.depth')} unit="cm" />
+            <Field form={form} name="heightCm" label={say('dialogs.heightUnderWhatIs')} unit="cm" />
           </>
         );
       }}

@@ -7,7 +7,8 @@ import Switch from '@mui/material/Switch';
 import { Controller } from 'react-hook-form';
 import { v7 as uuid } from 'uuid';
 import { role } from '../../../theme/theme.ts';
-import { litres, say } from '../../../words/say.ts';
+import { litres } from '../../../words/quantities.ts';
+import { say } from '../../../words/say.ts';
 import { Field, RowDialog, type RowDialogInput, withoutRow, withRow } from './RowDialog.tsx';
 
 const MATERIALS = (['stainless', 'enamel', 'aluminium', 'castIron', 'copper', 'glass'] as const).map(
@@ -56,12 +57,12 @@ export function PotDialog({ kitchen, id, save, onClose }: RowDialogInput & { id:
           <>
             <Field form={form} name="name" label={say('common.whatYouCallIt')} />
             {pot?.shapeGuessed && <Box sx={{ color: role('caution') }}>{say('dialogs.shapeGuessed')}</Box>}
-            <Field form={form} name="diameterCm" label={say('common.widthInsideCm')} figure />
+            <Field form={form} name="diameterCm" label={say('common.widthInside')} unit="cm" />
             <Field
               form={form}
               name="heightCm"
-              label={say('common.heightInsideCm')}
-              figure
+              label={say('common.heightInside')}
+              unit="cm"
               helper={capacityL > 0 ? say('dialogs.toTheBrim', { capacity: litres(capacityL) }) : ''}
             />
             <Field form={form} name="material" label={say('common.itIsMadeOf')} options={MATERIALS} />
@@ -75,7 +76,7 @@ export function PotDialog({ kitchen, id, save, onClose }: RowDialogInput & { id:
                 />
               )}
             />
-            <Field form={form} name="massG" label={say('dialogs.emptyWeightGIf')} figure mayBeEmpty />
+            <Field form={form} name="massG" label={say('dialogs.emptyWeight')} unit="g" mayBeEmpty />
           </>
         );
       }}

@@ -7,18 +7,21 @@ import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
+import InputAdornment from '@mui/material/InputAdornment';
 import TextField from '@mui/material/TextField';
-import { type ReactNode, useId } from 'react';
+import { type ReactNode, useId, useState } from 'react';
 import {
   type DefaultValues,
   type FieldValues,
   type Path,
   type UseFormReturn,
+  useController,
   useForm,
 } from 'react-hook-form';
 import type { GenericSchema } from 'valibot';
 import { heading } from '../../../theme/theme.ts';
 import { sayField } from '../../../words/fields.ts';
+import { typedIn, unitOfField } from '../../../words/quantities.ts';
 import { say } from '../../../words/say.ts';
 
 /** What every dialog of a row of the kitchen is given. */
@@ -87,17 +90,61 @@ const figureFrom =
     return Number(String(value).replace(',', '.'));
   };
 
-/** A field of a row: a word, a figure, or one of several. */
-export function Field<T extends FieldValues>(props: {
+interface FieldProps<T extends FieldValues> {
   form: UseFormReturn<T>;
   name: Path<T>;
   label: string;
   figure?: boolean;
+  /** It is a figure of this unit, shown and typed in those of the kitchen. */
+  unit?: string;
   mayBeEmpty?: boolean;
   options?: readonly { value: string; text: string }[];
   helper?: string;
   onChoose?: (value: string) => void;
-}) {
+}
+
+/** A field of a row: a word, a figure, or one of several. */
+export function Field<T extends FieldValues>({ unit, ...props }: FieldProps<T>) {
+  return unit === undefined ? <PlainField {...props} /> : <AmountField {...props} unit={unit} />;
+}
+
+/** Millimetres of a pot are worth having; nobody weighs a pot to less than a gram. */
+const DECIMALS: Readonly<Record<string, number>> = { cm: 1, L: 2, '°C': 1 };
+
+function AmountField<T extends FieldValues>(props: FieldProps<T> & { unit: string }) {
+  const { form, name, mayBeEmpty = false } = props;
+  const { field, fieldState } = useController({ control: form.control, name });
+  const unit = unitOfField(props.unit, DECIMALS[props.unit] ?? 0);
+  const held = field.value as number | null;
+  const [text, setText] = useState(() =>
+    held === null || Number.isNaN(held) ? '' : String(Number(unit.shown(held).toFixed(unit.decimals))),
+  );
+  const { error } = fieldState;
+  return (
+    <TextField
+      label={props.label}
+      value={text}
+      error={error !== undefined}
+      helperText={sayField(error?.message, unit) ?? props.helper}
+      inputRef={field.ref}
+      onBlur={field.onBlur}
+      onChange={({ target: { value } }) => {
+        setText(value);
+        field.onChange(value.trim() === '' && mayBeEmpty ? null : typedIn(value, props.unit, unit));
+      }}
+      slotProps={{
+        htmlInput: {
+          inputMode: 'decimal',
+          autoComplete: 'off',
+          'aria-label': unit.symbol ? `${props.label}, ${unit.symbol}` : props.label,
+        },
+        input: { endAdornment: <InputAdornment position="end">{unit.symbol}</InputAdornment> },
+      }}
+    />
+  );
+}
+
+function PlainField<T extends FieldValues>(props: Omit<FieldProps<T>, 'unit'>) {
   const { form, name } = props;
   const error = form.formState.errors[name];
   const message = typeof error?.message === 'string' ? error.message : undefined;

@@ -1,5 +1,6 @@
 import '../../../words/places/shelf.ts';
-import { type MessageKey, num, say } from '../../../words/say.ts';
+import { num } from '../../../words/numbers.ts';
+import { type MessageKey, say } from '../../../words/say.ts';
 /** A sheet of labels, or a roll, in millimetres. */
 export interface SheetFormat {
   id: string;

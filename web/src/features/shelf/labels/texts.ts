@@ -7,8 +7,10 @@ import type { BottleItem, LeftoverItem, LeftoverLife } from '@big-ladle/core/she
 import { TAP_WATER_ID, type Tables } from '@big-ladle/core/tables';
 import { DAY_MS } from '@big-ladle/core/units';
 import { sayDrink, sayDrinkOf, sayItem } from '../../../words/names.ts';
+import { num } from '../../../words/numbers.ts';
 import { sayPlain } from '../../../words/plainNames.ts';
-import { dayOf, days, grams, num, say, sayCode } from '../../../words/say.ts';
+import { grams, millilitres } from '../../../words/quantities.ts';
+import { dayOf, days, say, sayCode } from '../../../words/say.ts';
 import type { LabelText } from './layout.ts';
 
 /** A short code for what came of one pot: its day, and three signs of its id. */
@@ -83,7 +85,7 @@ export function bottleLabel(facts: BottleItem, life: BottleLife, to: Printed): L
     keepCold: life.frozen ? say('texts.keepFrozenThawedDays') : say('texts.keepColdAtMost'),
     taken:
       small !== null && lastsMs !== null
-        ? say('texts.aSmallGlassOf', { small: num(small), lasts: dayOf(lastsMs, zone) })
+        ? say('texts.aSmallGlassOf', { small: millilitres(small), lasts: dayOf(lastsMs, zone) })
         : null,
     alcohol: saysAlcohol(facts.abvPct)
       ? say('texts.containsAlcohol', { abvPct: num(facts.abvPct, 1) })

@@ -14,8 +14,10 @@ import type { StageId } from '../../../../shared/StageLine.tsx';
 import { Panel } from '../../../../shared/ui.tsx';
 import { role } from '../../../../theme/theme.ts';
 import { sayItem, sayPart } from '../../../../words/names.ts';
+import { num } from '../../../../words/numbers.ts';
+import { eachMeasure, grams } from '../../../../words/quantities.ts';
 import { sayRich } from '../../../../words/rich.ts';
-import { grams, num, percent, say } from '../../../../words/say.ts';
+import { percent, say } from '../../../../words/say.ts';
 
 export interface ChoosingProps {
   plan: PlanDoc;
@@ -120,6 +122,7 @@ export function PresetChoices({
   leaf,
   presets,
 }: ChoosingProps & { leaf: { itemId: string; gPerL: number } | null; presets: Presets }) {
+  const each = eachMeasure();
   const choose = (change: Partial<Choices>) => onChange({ ...plan, choices: { ...plan.choices, ...change } });
   const strong = presets.strong.size > 0;
   const hot = presets.hot.size > 0;
@@ -154,7 +157,8 @@ export function PresetChoices({
       {leaf && (
         <Box sx={{ alignSelf: 'flex-end', color: role('inkMuted'), pb: 1 }} data-testid="leaf-per-litre">
           {say('stageChoices.perLitre', {
-            mass: grams(leaf.gPerL),
+            mass: grams(leaf.gPerL * each.litres),
+            each: say(`each.${each.name}`),
             item: sayItem(leaf.itemId).toLowerCase(),
           })}
         </Box>

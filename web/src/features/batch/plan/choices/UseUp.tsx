@@ -9,7 +9,8 @@ import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { QuantityField } from '../../../../shared/QuantityField.tsx';
 import { sayItem } from '../../../../words/names.ts';
-import { grams, litres, say, sayCode } from '../../../../words/say.ts';
+import { grams, litres } from '../../../../words/quantities.ts';
+import { say, sayCode } from '../../../../words/say.ts';
 
 type UseUpQuestion = Extract<Question, { kind: 'useUp' }>;
 

@@ -12,7 +12,8 @@ import { Link } from 'react-router';
 import { useBook } from '../../../../shared/book.ts';
 import { useSettled } from '../../../../shared/useSettled.ts';
 import { heading, role } from '../../../../theme/theme.ts';
-import { dayWord, duration, litres, moment, num, say } from '../../../../words/say.ts';
+import { kilograms, litres } from '../../../../words/quantities.ts';
+import { dayWord, duration, moment, say } from '../../../../words/say.ts';
 import { useJob } from '../../../../workers/useJob.ts';
 import { waysOf, whenOf } from './ways.ts';
 
@@ -130,7 +131,7 @@ export const WaysChoice = memo(function WaysChoice(props: {
             <Box sx={{ mt: 0.75 }}>
               {say('waysChoice.asks', {
                 work: duration(row.handsOnMin),
-                ice: num(row.iceKg, 1),
+                ice: kilograms(row.iceKg),
                 needsIce: row.iceKg >= 0.1,
               })}
             </Box>

@@ -8,7 +8,8 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { Choice } from '../../../../shared/Choice.tsx';
 import { QuantityField } from '../../../../shared/QuantityField.tsx';
-import { litres, type MessageKey, say } from '../../../../words/say.ts';
+import { litres } from '../../../../words/quantities.ts';
+import { type MessageKey, say } from '../../../../words/say.ts';
 import { UseUp } from './UseUp.tsx';
 
 /** So many glasses, two for each of the people. */
@@ -104,11 +105,11 @@ export function WishControls(props: {
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, flexWrap: 'wrap', mb: 1 }}>
         {question.kind === 'litres' && (
           <>
-            {slider(question.litres, 1, most, 0.1, say('wishControls.litresInBottles'), (v) =>
+            {slider(question.litres, 1, most, 0.1, say('wishControls.amountInBottles'), (v) =>
               ask({ kind: 'litres', litres: v }),
             )}
             <QuantityField
-              label={say('wishControls.litresInBottles')}
+              label={say('wishControls.amountInBottles')}
               value={question.litres}
               min={0.2}
               max={400}

@@ -24,7 +24,9 @@ import { PickItem } from '../../../../shared/PickItem.tsx';
 import { QuantityField } from '../../../../shared/QuantityField.tsx';
 import { role, thumb } from '../../../../theme/theme.ts';
 import { sayLot } from '../../../../words/names.ts';
-import { num, say, sayCode, volume } from '../../../../words/say.ts';
+import { num } from '../../../../words/numbers.ts';
+import { millilitres, volume } from '../../../../words/quantities.ts';
+import { say, sayCode } from '../../../../words/say.ts';
 import type { LiveBatch } from '../../useLiveBatch.ts';
 import { EachGlass } from '../forms/EachGlass.tsx';
 
@@ -118,7 +120,7 @@ export function LotStir({ live }: { live: LiveBatch }) {
             isMl: Boolean(ml),
             abv: num(abv, 1),
             ethanol: num(glass.ethanolG / unit.ethanolG, 1),
-            serving: num(kitchen.servingMl),
+            serving: millilitres(kitchen.servingMl),
             name: sayCode(`alcoholUnit.${unit.id}`),
             keepsNothing: say('lot.keepsNothing'),
             abvLow: abv < KEEPS_FROM_PCT,

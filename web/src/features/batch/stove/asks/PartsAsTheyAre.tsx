@@ -6,7 +6,9 @@ import Box from '@mui/material/Box';
 import { useMemo } from 'react';
 import { role } from '../../../../theme/theme.ts';
 import { sayItem } from '../../../../words/names.ts';
-import { grams, num, say, sayDate } from '../../../../words/say.ts';
+import { num } from '../../../../words/numbers.ts';
+import { grams } from '../../../../words/quantities.ts';
+import { say, sayDate } from '../../../../words/say.ts';
 import type { LiveBatch } from '../../useLiveBatch.ts';
 
 /** Nearer than this to a whole part it is one. */

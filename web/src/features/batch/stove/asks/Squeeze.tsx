@@ -12,8 +12,10 @@ import { notify } from '../../../../shared/notices.ts';
 import { QuantityField } from '../../../../shared/QuantityField.tsx';
 import { role, thumb } from '../../../../theme/theme.ts';
 import { sayItem } from '../../../../words/names.ts';
+import { num } from '../../../../words/numbers.ts';
+import { millilitres, millilitresOf } from '../../../../words/quantities.ts';
 import { sayRich } from '../../../../words/rich.ts';
-import { num, say } from '../../../../words/say.ts';
+import { say } from '../../../../words/say.ts';
 import type { LiveBatch } from '../../useLiveBatch.ts';
 
 /** What a line wants in juice, and what is said once it is squeezed. */
@@ -105,6 +107,7 @@ function OneJuice({ live, wanted }: { live: LiveBatch; wanted: Wanted }) {
   const several = lines.length > 1;
   const name = lines.map((l) => sayItem(l.itemId).toLowerCase()).join(', ');
   const come = fruitToCome(ml, gotMl ?? 0, pieces);
+  const [got, wantedText] = millilitresOf(gotMl ?? 0, ml);
   const enter = () =>
     void live.record(wanted.deeds(gotMl ?? 0, pieces), {
       onStored: () => setEntered(true),
@@ -120,7 +123,7 @@ function OneJuice({ live, wanted }: { live: LiveBatch; wanted: Wanted }) {
       <Box>
         {sayRich('squeeze.countedOnWithWanted', {
           isEntered: Boolean(entered),
-          ml: <strong>{num(ml)} mL</strong>,
+          ml: <strong>{millilitres(ml)}</strong>,
           name,
         })}
       </Box>
@@ -160,17 +163,17 @@ function OneJuice({ live, wanted }: { live: LiveBatch; wanted: Wanted }) {
       {several && (
         <Box role="status" data-testid="juice-total">
           {say('squeeze.total', {
-            got: num(gotMl ?? 0),
-            wanted: num(ml),
-            left: num(Math.max(0, ml - (gotMl ?? 0))),
+            got,
+            wanted: wantedText,
+            left: millilitres(Math.max(0, ml - (gotMl ?? 0))),
             isEnough: (gotMl ?? 0) >= ml,
           })}
         </Box>
       )}
       {come && (
         <Box role="status" data-testid="how-many-more">
-          {sayRich('squeeze.mlAFruit', {
-            perPiece: num(come.perPieceMl),
+          {sayRich('squeeze.aFruit', {
+            perPiece: millilitres(come.perPieceMl),
             enough: (
               <strong>
                 {come.more === 0

@@ -4,7 +4,8 @@ import Box from '@mui/material/Box';
 import { lineAmount } from '../../../../shared/batch/lineAmount.ts';
 import { role } from '../../../../theme/theme.ts';
 import { sayWithCut } from '../../../../words/names.ts';
-import { num, say } from '../../../../words/say.ts';
+import { centimetres } from '../../../../words/quantities.ts';
+import { say } from '../../../../words/say.ts';
 import type { LiveBatch } from '../../useLiveBatch.ts';
 
 /** What a step takes in hand or what goes in, each by hand measure and by weight, for this load of the pot. */
@@ -41,7 +42,7 @@ export function StepAmounts({ live, step }: { live: LiveBatch; step: Step }) {
         );
       })}
       {step.kind === 'combine' && isPot(step.to[0] ?? '') && levelCm !== null && !step.lift && (
-        <li>{say('stovePage.itShouldStandAt', { levelCm: num(levelCm, 1) })}</li>
+        <li>{say('stovePage.itShouldStandAt', { levelCm: centimetres(levelCm) })}</li>
       )}
     </Box>
   );

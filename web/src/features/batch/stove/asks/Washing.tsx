@@ -8,7 +8,8 @@ import { v7 as uuid } from 'uuid';
 import { lineAmount } from '../../../../shared/batch/lineAmount.ts';
 import { heading, role, thumb } from '../../../../theme/theme.ts';
 import { sayItem } from '../../../../words/names.ts';
-import { type MessageKey, num, say } from '../../../../words/say.ts';
+import { num } from '../../../../words/numbers.ts';
+import { type MessageKey, say } from '../../../../words/say.ts';
 import type { LiveBatch } from '../../useLiveBatch.ts';
 import { TickList, useTicks } from '../TickList.tsx';
 

@@ -2,7 +2,8 @@ import '../../../../words/places/batch.ts';
 import { massG, volumeMl } from '@big-ladle/core/liquor';
 import { bottledMl, fillMl } from '@big-ladle/core/plan';
 import { finishedLiquor, type Liquor, type Simulation } from '@big-ladle/core/program';
-import { duration, grams, litres, percent, say } from '../../../../words/say.ts';
+import { grams, litres } from '../../../../words/quantities.ts';
+import { duration, percent, say } from '../../../../words/say.ts';
 
 /** What a batch is going to be, as far as one change may move it. */
 export interface Outcome {

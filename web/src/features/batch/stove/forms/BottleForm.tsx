@@ -29,7 +29,9 @@ import { Caution } from '../../../../shared/ui.tsx';
 import { role } from '../../../../theme/theme.ts';
 import { sayReason } from '../../../../words/coreWords.ts';
 import { sayDrink } from '../../../../words/names.ts';
-import { celsius, litres, num, percent, say, sayCode, sayDate, volume } from '../../../../words/say.ts';
+import { num } from '../../../../words/numbers.ts';
+import { celsius, litres, millilitresOf, volume } from '../../../../words/quantities.ts';
+import { percent, say, sayCode, sayDate } from '../../../../words/say.ts';
 import { EachGlass } from './EachGlass.tsx';
 import '../../../../words/places/items.ts';
 import '../../../../words/places/steps.ts';
@@ -45,6 +47,12 @@ export function withNames(bottles: readonly FilledBottle[], gifts: Gifts | null)
 
 /** Warm enough for the glass to cool for hours, °C. */
 const WARM_C = 30;
+
+/** How far a bottle is filled, of what it holds, and how many there are. */
+function sizeText(size: BottleSize, headspace: Parameters<typeof fillMl>[1]): string {
+  const [fill, volume] = millilitresOf(fillMl(size.volumeMl, headspace), size.volumeMl);
+  return say('bottleForm.ofYouHave', { fill, volume, count: num(size.count) });
+}
 
 /** Which bottles, how many, how full, where they go and for whom, and what is left over. */
 export function BottleForm({ live }: { live: LiveBatch }) {
@@ -160,13 +168,7 @@ export function BottleForm({ live }: { live: LiveBatch }) {
         <Box key={size.id} sx={{ display: 'flex', alignItems: 'center', gap: 1.5 }}>
           <Box sx={{ flex: 1 }}>
             {size.name}
-            <Box sx={{ color: role('inkMuted'), fontSize: '0.92em' }}>
-              {say('bottleForm.ofMlYouHave', {
-                fill: num(fillMl(size.volumeMl, headspace)),
-                volume: num(size.volumeMl),
-                count: num(size.count),
-              })}
-            </Box>
+            <Box sx={{ color: role('inkMuted'), fontSize: '0.92em' }}>{sizeText(size, headspace)}</Box>
           </Box>
           <Counter
             count={chosen[size.id] ?? 0}

@@ -5,7 +5,8 @@ import { GLASS_SWEETENER_ID } from '@big-ladle/core/tables';
 import Box from '@mui/material/Box';
 import { byHand } from '../../../../shared/handMeasure.ts';
 import { sayItem } from '../../../../words/names.ts';
-import { grams, num, say } from '../../../../words/say.ts';
+import { grams, millilitres } from '../../../../words/quantities.ts';
+import { say } from '../../../../words/say.ts';
 import type { LiveBatch } from '../../useLiveBatch.ts';
 
 /**
@@ -32,7 +33,7 @@ export function EachGlass({
   return (
     <Box data-testid="each-glass">
       {say('lotStir.toSweetenItIn', {
-        serving: num(kitchen.servingMl),
+        serving: millilitres(kitchen.servingMl),
         list: [...new Set(inGlass ? ids : [...ids, GLASS_SWEETENER_ID])]
           .flatMap((id) => {
             const row = tables.sweeteners.get(id);

@@ -9,7 +9,8 @@ import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { Counter } from '../../../../shared/Counter.tsx';
 import { role, thumb } from '../../../../theme/theme.ts';
-import { num, say } from '../../../../words/say.ts';
+import { num } from '../../../../words/numbers.ts';
+import { say } from '../../../../words/say.ts';
 
 interface Row {
   id: string;

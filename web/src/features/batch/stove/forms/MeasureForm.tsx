@@ -19,7 +19,8 @@ import { QuantityField } from '../../../../shared/QuantityField.tsx';
 import { role } from '../../../../theme/theme.ts';
 import { sayStepProblem } from '../../../../words/coreWords.ts';
 import { sayWarning } from '../../../../words/plausibilityWords.ts';
-import { litres, num, say } from '../../../../words/say.ts';
+import { celsius, centimetres, litres } from '../../../../words/quantities.ts';
+import { say } from '../../../../words/say.ts';
 import type { LiveBatch } from '../../useLiveBatch.ts';
 import { PrimaryAction } from '../PrimaryAction.tsx';
 import { dialOf, expectedL, HOT_C, type Kind, WORDS } from './measureKinds.ts';
@@ -212,7 +213,10 @@ export function MeasureForm(props: {
             label={say('common.itIs')}
             value={hot ? 'hot' : 'cold'}
             options={[
-              { value: 'hot', text: say('measureForm.hotAboutC', { momentC: num(Math.max(momentC, 60)) }) },
+              {
+                value: 'hot',
+                text: say('measureForm.hotAbout', { momentC: celsius(Math.max(momentC, 60)) }),
+              },
               { value: 'cold', text: say('measureForm.cold') },
             ]}
             onChange={(v) => setSaidHot(v === 'hot')}
@@ -242,7 +246,10 @@ export function MeasureForm(props: {
           testId="measure-value"
           problem={
             value !== null && value > live.pot.heightCm
-              ? say('measureForm.theIsCmHigh', { name: live.pot.name, heightCm: num(live.pot.heightCm) })
+              ? say('measureForm.theIsHigh', {
+                  name: live.pot.name,
+                  heightCm: centimetres(live.pot.heightCm, 0),
+                })
               : undefined
           }
         />

@@ -1,7 +1,8 @@
 import '../../../../words/places/batch.ts';
 import Box from '@mui/material/Box';
 import { readingText } from '../../../../shared/log/logWords.ts';
-import { say, volume } from '../../../../words/say.ts';
+import { volume } from '../../../../words/quantities.ts';
+import { say } from '../../../../words/say.ts';
 import type { LiveBatch } from '../../useLiveBatch.ts';
 
 /** What was measured in this step, against what the model had. */

@@ -25,7 +25,8 @@ import { notify } from '../../../../shared/notices.ts';
 import { QuantityField } from '../../../../shared/QuantityField.tsx';
 import { useKitchen } from '../../../../shared/queries.ts';
 import { role, thumb } from '../../../../theme/theme.ts';
-import { days, grams, say, volume } from '../../../../words/say.ts';
+import { grams, volume } from '../../../../words/quantities.ts';
+import { days, say } from '../../../../words/say.ts';
 import '../../../../words/places/items.ts';
 import type { LiveBatch } from '../../useLiveBatch.ts';
 

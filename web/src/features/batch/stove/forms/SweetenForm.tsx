@@ -24,8 +24,10 @@ import { QuantityField } from '../../../../shared/QuantityField.tsx';
 import { Figure } from '../../../../shared/ui.tsx';
 import { role } from '../../../../theme/theme.ts';
 import { sayItem } from '../../../../words/names.ts';
+import { num } from '../../../../words/numbers.ts';
+import { celsius, grams, millilitres, volume } from '../../../../words/quantities.ts';
 import { sayRich } from '../../../../words/rich.ts';
-import { celsius, grams, num, percent, say, volume } from '../../../../words/say.ts';
+import { percent, say } from '../../../../words/say.ts';
 import type { LiveBatch } from '../../useLiveBatch.ts';
 import { PrimaryAction } from '../PrimaryAction.tsx';
 
@@ -208,7 +210,7 @@ export function SweetenForm({ live, onEnough }: { live: LiveBatch; onEnough?: ()
               text: say((TASTES.find((t) => t.sweet === last.sweet) ?? TASTES[1]).text),
               atSweetnessPct: num(last.atSweetnessPct, 1),
               target: num(target, 1),
-              water: num(
+              water: millilitres(
                 Math.max(
                   0,
                   liquor.sweetG / (target / 100) - (liquor.waterG + liquor.sugarG + liquor.otherSolublesG),

@@ -11,7 +11,9 @@ import { useMemo, useState } from 'react';
 import { Choice } from '../../../../shared/Choice.tsx';
 import { Row } from '../../../../shared/ui.tsx';
 import { role, thumb } from '../../../../theme/theme.ts';
-import { litres, num, say } from '../../../../words/say.ts';
+import { num } from '../../../../words/numbers.ts';
+import { decimalsOf, litres } from '../../../../words/quantities.ts';
+import { say } from '../../../../words/say.ts';
 import type { LiveBatch } from '../../useLiveBatch.ts';
 
 const SECOND_BOIL_MIN = 15;
@@ -75,7 +77,7 @@ export function GuestsAreHere({ live, onDone }: { live: LiveBatch; onDone: () =>
             value={waterL}
             options={watersL.map((v) => ({
               value: String(v),
-              text: say('guestsAreHere.waterL', { litres: num(v, Number.isInteger(v) ? 0 : 2) }),
+              text: litres(v, decimalsOf(v, 2)),
             }))}
             onChange={setWaterL}
           />

@@ -12,7 +12,8 @@ import { vesselNowId } from '../../../../shared/batch/vesselNow.ts';
 import { notify } from '../../../../shared/notices.ts';
 import { QuantityField } from '../../../../shared/QuantityField.tsx';
 import { role, thumb } from '../../../../theme/theme.ts';
-import { litres, say } from '../../../../words/say.ts';
+import { litres } from '../../../../words/quantities.ts';
+import { say } from '../../../../words/say.ts';
 import type { LiveBatch } from '../../useLiveBatch.ts';
 
 /** Steps before whose end a batch may be parted: the solids are out, nothing is bottled yet. */
@@ -93,7 +94,7 @@ export function LotsForm({ live, onDone }: { live: LiveBatch; onDone: () => void
             ))}
           </TextField>
           <QuantityField
-            label={say('lotsForm.litres')}
+            label={say('lotsForm.amount')}
             value={r.volumeL}
             min={0.05}
             max={400}

@@ -15,7 +15,8 @@ import { QuantityField } from '../../../../shared/QuantityField.tsx';
 import { role, thumb } from '../../../../theme/theme.ts';
 import { sayItem } from '../../../../words/names.ts';
 import { sayWarning } from '../../../../words/plausibilityWords.ts';
-import { say, volume } from '../../../../words/say.ts';
+import { volume } from '../../../../words/quantities.ts';
+import { say } from '../../../../words/say.ts';
 import type { LiveBatch } from '../../useLiveBatch.ts';
 import { SetAside } from '../forms/SetAside.tsx';
 import { SwapLine } from './SwapLine.tsx';
@@ -142,7 +143,7 @@ export function SomethingElse({ live, onDone }: { live: LiveBatch; onDone: () =>
               </Button>
             ))}
             <QuantityField
-              label={say('somethingElse.grams')}
+              label={say('somethingElse.amount')}
               value={grams}
               min={0.1}
               max={2000}

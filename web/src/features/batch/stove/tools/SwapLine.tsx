@@ -9,7 +9,8 @@ import { PickItem } from '../../../../shared/PickItem.tsx';
 import { QuantityField } from '../../../../shared/QuantityField.tsx';
 import { role, thumb } from '../../../../theme/theme.ts';
 import { sayItem } from '../../../../words/names.ts';
-import { grams, say } from '../../../../words/say.ts';
+import { grams } from '../../../../words/quantities.ts';
+import { say } from '../../../../words/say.ts';
 import type { LiveBatch } from '../../useLiveBatch.ts';
 
 const itemsOf = (tables: Tables, kind: LineKind): string[] => [

@@ -6,8 +6,9 @@ import Box from '@mui/material/Box';
 import { useMemo } from 'react';
 import { Fold } from '../../../../shared/Fold.tsx';
 import { role } from '../../../../theme/theme.ts';
+import { celsius, kilograms } from '../../../../words/quantities.ts';
 import { sayRich } from '../../../../words/rich.ts';
-import { celsius, duration, moment, num, say } from '../../../../words/say.ts';
+import { duration, moment, say } from '../../../../words/say.ts';
 import type { LiveBatch } from '../../useLiveBatch.ts';
 import { useProbeReadings } from './InstrumentStrip.tsx';
 import { TempChart } from './TempChart.tsx';
@@ -125,7 +126,7 @@ function wayText(way: CoolingWay, own: CoolingWay | undefined): string {
   if (mine != null && its != null && mine - its > 1)
     parts.push(say('coolingWatch.sooner', { mine: duration(mine - its) }));
   if (way.iceKg !== null && way.iceKg > 0.05)
-    parts.push(say('coolingWatch.kgOfIce', { iceKg: num(way.iceKg, 1) }));
+    parts.push(say('coolingWatch.ofIce', { iceKg: kilograms(way.iceKg) }));
   return parts.join(', ');
 }
 

@@ -12,7 +12,8 @@ import { useInstruments } from '../../../../shared/queries.ts';
 import { useAllReadings, useReadings } from '../../../../shared/readings.ts';
 import { send } from '../../../../shared/send.ts';
 import { heading, role, thumb } from '../../../../theme/theme.ts';
-import { say, sayReading } from '../../../../words/say.ts';
+import { sayReading } from '../../../../words/quantities.ts';
+import { say } from '../../../../words/say.ts';
 import type { LiveBatch } from '../../useLiveBatch.ts';
 
 /** Steps in which a temperature tells something of what is to come. */

@@ -4,7 +4,8 @@ import { type Simulation, simulateBatch } from '@big-ladle/core/program';
 import { MINUTE_MS } from '@big-ladle/core/units';
 import { useMemo } from 'react';
 import { LineChart, type Series } from '../../../../shared/LineChart.tsx';
-import { celsius, say } from '../../../../words/say.ts';
+import { celsius } from '../../../../words/quantities.ts';
+import { say } from '../../../../words/say.ts';
 import type { LiveBatch } from '../../useLiveBatch.ts';
 
 /** A trace as a line of temperatures over hours. */
@@ -43,7 +44,6 @@ export function TempChart({ live, readings }: { live: LiveBatch; readings: reado
     <LineChart
       series={series}
       xTitle={say('common.hoursSinceTheStart')}
-      yTitle="°C"
       unit="°C"
       said={say('tempChart.temperaturesOverTheHours', {
         temp: last ? celsius(last.y) : '',
