@@ -259,8 +259,8 @@ for (const path of ['/', '/shelf', '/drinks', '/shopping', '/kitchen', '/nowhere
     await expectCleanEverywhere(page, `empty ${path}`);
     if (path !== '/') return;
     await page.getByText('More about the pot and its ring').click();
-    await page.getByLabel('Width inside, cm').fill('2');
-    await page.getByLabel('Width inside, cm').blur();
+    await page.getByLabel('Width inside').fill('2');
+    await page.getByLabel('Width inside').blur();
     await expect(page.getByText('Between 8 and 80.')).toBeVisible();
     await expectCleanEverywhere(page, 'first pot in error');
   });

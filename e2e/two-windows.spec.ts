@@ -74,6 +74,18 @@ test('shopping is ticked off on two devices, and put away', async ({ page, serve
   await bought(other, 'Dried hibiscus, whole').check();
   await expect(bought(page, 'Dried hibiscus, whole')).toBeChecked();
   await expect(page.getByTestId('bought')).toContainText(/^2 of \d+ bought$/);
+  // In the market the server is out of reach: what is ticked off waits on the device, also through a reload.
+  await other.route('**/api/stock/**', (route) => route.abort());
+  await bought(other, 'Ginger, sliced').check();
+  await expect(other.getByTestId('stock-waits')).toBeVisible();
+  await other.reload();
+  await expect(other.getByTestId('stock-waits')).toBeVisible();
+  await expect(bought(page, 'Ginger, sliced')).not.toBeChecked();
+  await other.unroute('**/api/stock**');
+  await expect(bought(page, 'Ginger, sliced')).toBeChecked();
+  await expect(bought(other, 'Ginger, sliced')).toBeChecked();
+  await expect(other.getByTestId('stock-waits')).toBeHidden();
+  await bought(page, 'Ginger, sliced').uncheck();
   // A slip is taken back where it was not made.
   await bought(page, 'Dried hibiscus, whole').uncheck();
   await expect(bought(other, 'Dried hibiscus, whole')).not.toBeChecked();

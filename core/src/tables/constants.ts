@@ -126,8 +126,10 @@ export type IceInGlass = keyof typeof ICE_IN_GLASS_G;
 /** The glass that these are for, mL, and the density of ice, g/mL. */
 const ICED_GLASS_ML = 250;
 const ICE_G_PER_ML = 0.917;
+/** Room that ice takes, mL. */
+export const iceMl = (iceG: number): number => iceG / ICE_G_PER_ML;
 /** Of a glass, what ice takes the place of: three cubes take 60 g ÷ 0.917 g/mL ÷ 250 mL = 26 %. */
-export const iceShare = (ice: IceInGlass): number => ICE_IN_GLASS_G[ice] / ICE_G_PER_ML / ICED_GLASS_ML;
+export const iceShare = (ice: IceInGlass): number => iceMl(ICE_IN_GLASS_G[ice]) / ICED_GLASS_ML;
 
 /** An ice bath: its water, and how much less a pot gives off where nobody stirs. Source: water with ice in it; still water inside and out moves about two fifths of the heat. */
 export const ICE_BATH = Object.freeze({ tempC: 2, stillShare: 0.4 });

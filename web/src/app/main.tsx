@@ -10,6 +10,7 @@ import { createBrowserRouter } from 'react-router';
 import { RouterProvider } from 'react-router/dom';
 import { startOutbox } from '../shared/outbox.ts';
 import { queryClient } from '../shared/queries.ts';
+import { startStock } from '../shared/stock.ts';
 import { startStream } from '../shared/stream.ts';
 import { theme } from '../theme/theme.ts';
 import { ROUTES_OF_PAGES } from './routes.tsx';
@@ -24,6 +25,7 @@ if (import.meta.env.PROD && 'serviceWorker' in navigator)
 
 function start(): void {
   void startOutbox();
+  startStock();
   startStream();
   createRoot(document.getElementById('root')!).render(
     <StrictMode>

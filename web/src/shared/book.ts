@@ -1,13 +1,9 @@
 import { BOOK, ownRows, withCustom } from '@big-ladle/core/book';
-import { ROUTES } from '@big-ladle/core/contract';
-import type { CustomFacts, Recipe, StockRow } from '@big-ladle/core/documents';
+import type { CustomFacts, Recipe } from '@big-ladle/core/documents';
 import { type PinnedRows, SHIPPED_TABLES, type Tables, withLabels } from '@big-ladle/core/tables';
-import { useMutation, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
-import { ask } from './api.ts';
 import { type OwnBook, useOwnBook } from './ownBook.ts';
-import { keys, queryClient, useKitchen } from './queries.ts';
-import { send } from './send.ts';
+import { useKitchen } from './queries.ts';
 
 export interface WholeBook {
   /** Shipped drinks and the cook's own. */
@@ -43,24 +39,3 @@ export function useBook(): WholeBook & { isPending: boolean; error: unknown } {
   }, [query.data, labels]);
   return { ...whole, isPending: query.isPending, error: query.error };
 }
-
-/** Changes what is said of a thing in the house, one change after the other: each begins with what the one before it left. */
-export const useKeepStock = () =>
-  useMutation({
-    scope: { id: 'stock' },
-    mutationFn: ({ itemId, ...change }: Partial<StockRow> & Pick<StockRow, 'itemId'>) => {
-      const stored = queryClient
-        .getQueryData<{ stock: StockRow[] }>(keys.stock)
-        ?.stock.find((s) => s.itemId === itemId);
-      const { itemId: _, ...before } = stored ?? {
-        itemId,
-        inHouseG: 0,
-        packG: null,
-        price: null,
-        basketG: 0,
-      };
-      return send('putStock', { params: { id: itemId }, body: { ...before, ...change } });
-    },
-  });
-
-export const useStock = () => useQuery({ queryKey: keys.stock, queryFn: () => ask(ROUTES.stock, {}) });

@@ -1,14 +1,12 @@
 import '../../words/places/shopping.ts';
 import type { ShoppingRow } from '@big-ladle/core/compare';
 import type { StockRow } from '@big-ladle/core/documents';
-import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
-import { useKeepStock } from '../../shared/book.ts';
 import { PlantDrawing } from '../../shared/drawings/PlantDrawing.tsx';
 import { QuantityField } from '../../shared/QuantityField.tsx';
-import { sayError } from '../../shared/send.ts';
+import { changeStock } from '../../shared/stock.ts';
 import { heading, role } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
 import { num } from '../../words/numbers.ts';
@@ -27,13 +25,9 @@ export function ShopRow(props: {
 }) {
   const { row, noted, open } = props;
   const stock = noted.find((s) => s.itemId === row.id);
-  const keep = useKeepStock();
   const name = rowName(row);
-  // A tick shows at once, while it is on its way.
-  const asked = keep.isPending ? keep.variables.basketG : undefined;
-  const bought = asked === undefined ? row.bought : asked > 0;
-  const problem = sayError(keep.error, say('shoppingPage.theKitchenServerDoes'));
-  const save = (change: Partial<StockRow>) => keep.mutate({ itemId: row.id, ...change });
+  const { bought } = row;
+  const save = (change: Partial<StockRow>) => changeStock({ itemId: row.id, ...change });
   return (
     <Box sx={{ borderBottom: `1px solid ${role('hairline')}`, py: 0.75 }} data-testid={`buy-${row.id}`}>
       <Box
@@ -104,7 +98,7 @@ export function ShopRow(props: {
             onCommit={(inHouseG) => {
               save({ inHouseG });
               // What was noted of another form of it is counted in that figure.
-              for (const { itemId } of noted) if (itemId !== row.id) keep.mutate({ itemId, inHouseG: 0 });
+              for (const { itemId } of noted) if (itemId !== row.id) changeStock({ itemId, inHouseG: 0 });
             }}
           />
           {row.what === 'item' && (
@@ -127,7 +121,6 @@ export function ShopRow(props: {
           />
         </Box>
       )}
-      {problem && <Alert severity="error">{problem}</Alert>}
     </Box>
   );
 }

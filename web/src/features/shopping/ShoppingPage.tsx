@@ -11,13 +11,14 @@ import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { useBoard } from '../../shared/batch/state.ts';
 import { usePlans } from '../../shared/batchQueries.ts';
-import { useBook, useKeepStock, useStock } from '../../shared/book.ts';
+import { useBook } from '../../shared/book.ts';
 import { plantOf } from '../../shared/drawings/plants/plants.ts';
 import { Fold } from '../../shared/Fold.tsx';
 import { GoesWellWith } from '../../shared/GoesWellWith.tsx';
 import { useKitchen } from '../../shared/queries.ts';
 import { saveText } from '../../shared/saveText.ts';
 import { shareText } from '../../shared/share.ts';
+import { changeStock, useStock, useStockChanges } from '../../shared/stock.ts';
 import { useCoarseNow } from '../../shared/time.ts';
 import { ErrorPanel, Figure, Loading, PageHead, Panel } from '../../shared/ui.tsx';
 import { heading, role } from '../../theme/theme.ts';
@@ -39,7 +40,7 @@ export function ShoppingPage() {
   const stock = useStock();
   const { book, tables } = useBook();
   const board = useBoard();
-  const keep = useKeepStock();
+  const unreachable = useStockChanges((s) => s.unreachable);
   const nowMs = useCoarseNow(MINUTE);
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
   const [open, setOpen] = useState<string | null>(null);
@@ -58,7 +59,8 @@ export function ShoppingPage() {
   }, [kitchen.data, batches.data, book, tables]);
   if (kitchen.isPending || batches.isPending || stock.isPending) return <Loading />;
   const error = kitchen.error ?? batches.error ?? stock.error;
-  if (error || !stock.data || !kitchen.data) return <ErrorPanel error={error} />;
+  const things = stock.data?.stock;
+  if (error || !things || !kitchen.data) return <ErrorPanel error={error} />;
   const monthOf = (ms: number) => new TZDate(ms, kitchen.data.kitchen.zone).getMonth() + 1;
   const running = board.on.flatMap((state) => {
     const { steps } = state.now.log;
@@ -78,7 +80,7 @@ export function ShoppingPage() {
   const chosen = offered.filter((p) => p.made && !left.has(p.batch.id));
   const list = shoppingList(
     chosen.map((p) => p.made!),
-    stock.data.stock,
+    things,
     tables,
   );
   const plans = chosen.filter((p) => !p.isOn).length;
@@ -86,8 +88,8 @@ export function ShoppingPage() {
   const inBasket = list.rows.filter((row) => row.basketG > 0);
   const putAway = () => {
     for (const row of inBasket) {
-      const inHouseG = stock.data.stock.find((s) => s.itemId === row.id)?.inHouseG ?? 0;
-      keep.mutate({ itemId: row.id, inHouseG: inHouseG + row.basketG, basketG: 0 });
+      const inHouseG = things.find((s) => s.itemId === row.id)?.inHouseG ?? 0;
+      changeStock({ itemId: row.id, inHouseG: inHouseG + row.basketG, basketG: 0 });
     }
   };
   const shops = [...new Set(list.rows.map((r) => r.shop))];
@@ -130,6 +132,11 @@ export function ShoppingPage() {
           {say('shoppingPage.saveAsCsv')}
         </Button>
       </PageHead>
+      {unreachable && (
+        <Box role="status" sx={{ color: role('caution'), mb: 1 }} data-testid="stock-waits">
+          {say('shoppingPage.waits')}
+        </Box>
+      )}
       <Box
         sx={{
           display: 'grid',
@@ -229,7 +236,7 @@ export function ShoppingPage() {
                     key={row.id}
                     row={row}
                     plant={plantOf(row.parts[0]?.itemId ?? row.id, tables)}
-                    noted={stock.data.stock.filter(
+                    noted={things.filter(
                       (s) =>
                         s.itemId === row.id ||
                         (row.what === 'item' && row.parts.some((p) => p.itemId === s.itemId)),

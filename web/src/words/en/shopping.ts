@@ -13,7 +13,7 @@ export const EN_SHOPPING = {
   'shoppingPage.noPricesYet': 'No prices yet',
   'shoppingPage.aLitreAGlass': '{cost} {each}, {cost2} a glass',
   'shoppingPage.inYourOwnMoney': 'In your own money.',
-  'shoppingPage.theKitchenServerDoes': 'The kitchen server does not answer. It was not stored.',
+  'shoppingPage.waits': 'Kept on this device: sent as soon as the kitchen server answers.',
   'shoppingPage.needLeftOver': 'need {need}{isLeft, select, true {, {left} left over} other {}}',
   'shoppingPage.forEachFruitOnce': 'for {parts}: each fruit once',
   'shoppingPage.outOfSeasonNow':

@@ -5,11 +5,9 @@ import type { Tables } from '@big-ladle/core/tables';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { memo, useState } from 'react';
-import { useKeepStock, useStock } from '../../../shared/book.ts';
 import { Fold } from '../../../shared/Fold.tsx';
-import { notify } from '../../../shared/notices.ts';
 import { QuantityField } from '../../../shared/QuantityField.tsx';
-import { sayError } from '../../../shared/send.ts';
+import { changeStock, useStock } from '../../../shared/stock.ts';
 import { Panel } from '../../../shared/ui.tsx';
 import { role } from '../../../theme/theme.ts';
 import { sayItem } from '../../../words/names.ts';
@@ -65,16 +63,12 @@ function Bottles({ row }: { row: Enough }) {
   const item = sayItem(row.itemId);
   const haveG = inBottlesG(closed, bottleMl, openMl, row.gPerMl);
   const restG = haveG - row.wantedG;
-  const stored = useKeepStock();
   const keep = () =>
-    stored.mutate(
-      {
-        itemId: row.itemId,
-        inHouseG: Math.round(haveG * 10) / 10,
-        packG: Math.round(bottleMl * row.gPerMl * 10) / 10,
-      },
-      { onError: (error) => notify('error', say('common.notStored', { detail: sayError(error, '') ?? '' })) },
-    );
+    changeStock({
+      itemId: row.itemId,
+      inHouseG: Math.round(haveG * 10) / 10,
+      packG: Math.round(bottleMl * row.gPerMl * 10) / 10,
+    });
   return (
     <Box data-testid={`enough-${row.itemId}`} sx={{ display: 'grid', gap: 1, py: 1 }}>
       <Box>
@@ -113,7 +107,7 @@ function Bottles({ row }: { row: Enough }) {
           width={150}
           onValue={setOpenMl}
         />
-        <Button variant="outlined" onClick={() => void keep()}>
+        <Button variant="outlined" onClick={keep}>
           {say('enough.keep')}
         </Button>
       </Box>

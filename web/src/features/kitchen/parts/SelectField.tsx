@@ -11,7 +11,15 @@ export function SelectField(props: {
   return (
     <Box
       component="label"
-      sx={{ display: 'grid', gap: 0.5, fontSize: '0.9rem', color: role('inkMuted'), minWidth: 0 }}
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: 'minmax(0,1fr)',
+        gap: 0.5,
+        fontSize: '0.9rem',
+        color: role('inkMuted'),
+        minWidth: 0,
+        maxWidth: '100%',
+      }}
     >
       {props.label}
       <Box
