@@ -126,7 +126,7 @@ test('a way of the plane planned: with juice, with nothing but juice, and back t
   const way = (title: string) => page.getByTestId('way').filter({ hasText: title });
   await way('With pineapple juice').getByRole('button', { name: 'Plan it so' }).click();
   await expect(page.getByTestId('planned-way')).toContainText('pineapple juice');
-  await expect(page.getByTestId('planned-way')).toContainText('for each litre');
+  await expect(page.getByTestId('planned-way')).toContainText('a litre');
   // What is planned stands among the lines as well, and what an earlier way pours stays.
   await way('No sugar added').getByRole('button', { name: 'Plan it so' }).click();
   await expect(page.getByTestId('planned-way')).toContainText('No sweetener; pineapple juice');

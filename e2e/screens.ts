@@ -112,6 +112,7 @@ export function screens(called: (name: string) => string): Screen[] {
     { path: '/shelf?view=gone' },
     { path: '/shelf/demo-roots' },
     { path: '/shelf/demo-bottle-5' },
+    { path: '/shelf/demo-raw-1/glass' },
     { path: '/shelf/labels' },
     { path: '/kitchen', open: (page) => button(page, 'Add a pot').click() },
     ...['cold', 'measures', 'house', 'data', 'practice'].map((part) => ({ path: `/kitchen?part=${part}` })),

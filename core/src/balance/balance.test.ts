@@ -87,6 +87,20 @@ describe('sweetening in steps', () => {
     expect(targetAfterTastes(9, [{ sweet: 0, atSweetnessPct: 7.2 }])).toBe(7.2);
     expect(targetAfterTastes(9, [{ sweet: 1, atSweetnessPct: 8 }])).toBeCloseTo(7.52, 9);
     expect(targetAfterTastes(9, [{ sweet: -1, atSweetnessPct: 6 }])).toBe(9);
+    // A sharper crop, tasted before any sugar: a tenth more; the last word on it counts, and a verdict after it stands.
+    expect(targetAfterTastes(9, [{ crop: 1, atSweetnessPct: 1 }])).toBeCloseTo(9.9, 9);
+    expect(
+      targetAfterTastes(9, [
+        { crop: 1, atSweetnessPct: 1 },
+        { crop: -1, atSweetnessPct: 1 },
+      ]),
+    ).toBeCloseTo(8.1, 9);
+    expect(
+      targetAfterTastes(9, [
+        { crop: 1, atSweetnessPct: 1 },
+        { sweet: 0, atSweetnessPct: 7 },
+      ]),
+    ).toBe(7);
     expect(targetAfterTastes(9, [{ sweet: -1, atSweetnessPct: 9 }])).toBeCloseTo(9.54, 9);
   });
   it('grams to a sweetness reach it, with any sweetener', () => {

@@ -19,6 +19,7 @@ describe('a glass or a jug to a strength', () => {
     expect(pourTo({ vesselMl: 250, iceG: 0, strengthShare: 0.5 })).toEqual({
       drinkMl: 125,
       mixerMl: 125,
+      iceMl: 0,
       meltMl: 0,
       strengthShare: 0.5,
       most: 1,
@@ -65,8 +66,10 @@ describe('a glass or a jug to a strength', () => {
 describe('sweetened for ice', () => {
   it('9 g in 100 g over three cubes: by hand', () => {
     // A glass of 184.6 mL of 9 % weighs about 191 g; 21 g melt: 9 · (1 + 21 ÷ 191) = 9.99.
-    const drink = syrup(9, 1000);
-    expect(sweetForIce(drink, pourTo({ vesselMl: 250, iceG: 60, strengthShare: 1 }))).toBeCloseTo(9.99, 1);
+    const { sweetPct, sugarG } = sweetForIce(syrup(9, 1000), { drinkMl: 184.6, iceG: 60 });
+    expect(sweetPct).toBeCloseTo(9.99, 1);
+    // 90 g of sugar in a kilo; g more: (90 + g) ÷ (1000 + g) = 0.0999, g = 11.
+    expect(sugarG).toBeCloseTo(11, 0);
   });
   it('thins back to where it was', () => {
     fc.assert(
@@ -74,10 +77,9 @@ describe('sweetened for ice', () => {
         fc.double({ min: 1, max: 20, noNaN: true }),
         fc.double({ min: 0, max: 150, noNaN: true }),
         (pct, iceG) => {
-          const pour = pourTo({ vesselMl: 250, iceG, strengthShare: 1 });
-          const sweeter = sweetForIce(syrup(pct, 1000), pour);
+          const sweeter = sweetForIce(syrup(pct, 1000), { drinkMl: 200, iceG }).sweetPct;
           // Two parts per hundred: a sweeter drink is a little denser.
-          const glass = plus(syrup(sweeter, pour.drinkMl * 1.04), water(iceG * ICE_MELTED_SHARE));
+          const glass = plus(syrup(sweeter, 200 * 1.04), water(iceG * ICE_MELTED_SHARE));
           expect(sweetnessPct(glass) / pct).toBeGreaterThan(0.98);
           expect(sweetnessPct(glass) / pct).toBeLessThan(1.02);
         },

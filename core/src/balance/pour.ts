@@ -3,6 +3,10 @@ import { massG, sweetnessPct, volumeMl } from '../liquor/composition.ts';
 import { ICE_MELTED_SHARE, iceMl } from '../tables/constants.ts';
 import { FAMILY_ROWS } from '../tables/families.ts';
 import { GARNISH_ROWS, type GarnishRow } from '../tables/garnish.ts';
+import { gramsToSweetness } from './served.ts';
+
+/** A cube of ice, g. Source: as for the ice of a glass. */
+export const ICE_CUBE_G = 20;
 
 /** A glass or a jug, the ice in it, and how strong it is to be once a third of the ice has melted. */
 export interface PourWish {
@@ -15,6 +19,8 @@ export interface PourWish {
 export interface Poured {
   drinkMl: number;
   mixerMl: number;
+  /** Room that the ice takes. */
+  iceMl: number;
   /** Water that the ice gives while it is drunk. */
   meltMl: number;
   /** As strong as it then is, of the strength in the bottle: less than wished where the ice alone thins it more. */
@@ -35,6 +41,7 @@ export function pourTo({ vesselMl, iceG, strengthShare }: PourWish): Poured {
   return {
     drinkMl,
     mixerMl: roomMl - drinkMl,
+    iceMl: iceMl(iceG),
     meltMl,
     strengthShare: inAllMl > 0 ? drinkMl / inAllMl : 0,
     most: inAllMl > 0 ? roomMl / inAllMl : 0,
@@ -43,13 +50,18 @@ export function pourTo({ vesselMl, iceG, strengthShare }: PourWish): Poured {
 
 /**
  * How sweet a drink must be in the pot, so that over ice it is as sweet as it is now without.
- * @param pour what a glass of it is.
- * @returns sugar-equivalent g in 100 g; what is sweetened so thins back to where it was.
+ * @param glass so much of it in a glass, and the ice there.
+ * @returns sugar-equivalent g in 100 g, and the sugar that brings all of it there, g; it thins back to where it was.
  */
-export function sweetForIce(c: Composition, pour: Pick<Poured, 'drinkMl' | 'meltMl'>): number {
+export function sweetForIce(
+  c: Composition,
+  glass: { drinkMl: number; iceG: number },
+): { sweetPct: number; sugarG: number } {
   const ml = volumeMl(c);
-  const drinkG = ml > 0 ? (massG(c) * pour.drinkMl) / ml : 0;
-  return drinkG > 0 ? sweetnessPct(c) * (1 + pour.meltMl / drinkG) : sweetnessPct(c);
+  const drinkG = ml > 0 ? (massG(c) * glass.drinkMl) / ml : 0;
+  if (drinkG <= 0) return { sweetPct: sweetnessPct(c), sugarG: 0 };
+  const sweetPct = sweetnessPct(c) * (1 + (glass.iceG * ICE_MELTED_SHARE) / drinkG);
+  return { sweetPct, sugarG: gramsToSweetness(c, sweetPct, 1) ?? 0 };
 }
 
 const MOST_GARNISH = 2;

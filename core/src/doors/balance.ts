@@ -6,7 +6,7 @@ export { audienceOf, cautionsOf } from '../balance/cautions.ts';
 export { type LikedPoint, type LikedRegion, likedRegion } from '../balance/liked.ts';
 export { marksOf, scaleTrial } from '../balance/lots.ts';
 export { type PartNow, partsNow } from '../balance/partsNow.ts';
-export { garnishOf, type Poured, pourTo, sweetForIce } from '../balance/pour.ts';
+export { garnishOf, ICE_CUBE_G, type Poured, pourTo, sweetForIce } from '../balance/pour.ts';
 export { type LegAmount, type RatioLeg, ratioFrom, trueRatio } from '../balance/ratio.ts';
 export {
   type GlassFacts,

@@ -16,7 +16,7 @@ export {
 } from '../units/measures.ts';
 export { type Result, type Said, unwrap } from '../units/result.ts';
 export { DAY_MS, MINUTE_MS } from '../units/time.ts';
-export { parseFigure, typedFigure } from '../units/typed.ts';
+export { typedFigure } from '../units/typed.ts';
 export {
   DEGREES,
   type Degrees,

@@ -152,11 +152,7 @@ function actualsOf(draft: BatchDraft, { startedMs, steps }: Times): Record<StepI
       step.kind === 'sweeten'
         ? targetAfterTastes(
             step.targetSweetnessPct,
-            draft.tastes.flatMap((t) =>
-              t.stepId === step.id && t.sweet !== undefined
-                ? [{ sweet: t.sweet, atSweetnessPct: t.atSweetnessPct }]
-                : [],
-            ),
+            draft.tastes.filter((t) => t.stepId === step.id),
           )
         : null;
     actuals[step.id] = {

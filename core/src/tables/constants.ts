@@ -117,6 +117,12 @@ export const RED_FADE = { halfLifeH100: 3, activationKJ: 75, slowestHalfLifeDays
 /** Free sugars a day, g: the common ceiling and the stricter aim of public guidance for adults. */
 export const DAILY_FREE_SUGAR_G = { ceiling: 50, aim: 25 } as const;
 
+/**
+ * By how much more sugar a sharper crop wants, and less a milder one. Source: fruit and calyces of one kind hold a fifth
+ * more or less acid by crop and ripeness, of which a cook makes up about half with sugar; confidence low.
+ */
+export const CROP_SWEETNESS_SHARE = 0.1;
+
 /** Share of ice that has melted when a glass is drunk. */
 export const ICE_MELTED_SHARE = 0.35;
 

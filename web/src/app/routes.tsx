@@ -73,6 +73,9 @@ export const ROUTES_OF_PAGES: RouteObject[] = [
             import('../features/shelf/labels/LabelsPage.tsx').then((m) => m.LabelsPage),
           ),
           later('/shelf/:id', () => import('../features/shelf/BottlePage.tsx').then((m) => m.ThingPage)),
+          later('/shelf/:id/glass', () =>
+            import('../features/shelf/BottlePage.tsx').then((m) => m.GlassPage),
+          ),
           later('/kitchen', () => import('../features/kitchen/KitchenPage.tsx').then((m) => m.KitchenPage)),
           { path: '*', Component: NothingHere },
         ],

@@ -36,6 +36,7 @@ const sent = () => vi.waitFor(() => expect(waiting()).toEqual([]), 10_000);
 
 describe('what is changed of things in the house', () => {
   beforeEach(() => {
+    localStorage.clear();
     useStockChanges.setState({ waiting: {}, unreachable: false });
     useNotices.setState({ notices: [] });
   });
@@ -68,6 +69,15 @@ describe('what is changed of things in the house', () => {
     expect(stock()).toContainEqual(row('ginger', { price: 3, basketG: 300 }));
     expect(stock()).toContainEqual(row('clove', { basketG: 10 }));
     expect(useStockChanges.getState().unreachable).toBe(false);
+  });
+
+  it('waits beside what another window of this browser has put there', async () => {
+    const { stock } = shop([]);
+    const theirs = { state: { waiting: { mint: { basketG: 30 } } }, version: 0 };
+    localStorage.setItem('big-ladle-stock', JSON.stringify(theirs));
+    changeStock({ itemId: 'clove', basketG: 10 });
+    await sent();
+    expect(stock()).toEqual([row('mint', { basketG: 30 }), row('clove', { basketG: 10 })]);
   });
 
   it('holds the last of several, also when one of them is on its way', async () => {

@@ -27,6 +27,12 @@ export const useStockChanges = create<StockChanges>()(
   }),
 );
 
+/** All windows of this browser keep one list: what another one has put there is not written over. */
+function changeWaiting(change: (waiting: StockChanges['waiting']) => StockChanges['waiting']): void {
+  void useStockChanges.persist.rehydrate();
+  useStockChanges.setState(({ waiting }) => ({ waiting: change(waiting) }));
+}
+
 const nothingOf = (itemId: string): StockRow => ({
   itemId,
   inHouseG: 0,
@@ -64,19 +70,18 @@ export function useStock() {
 
 /** Changes what is said of a thing in the house: it shows at once, and is sent until the server has it. */
 export function changeStock({ itemId, ...change }: Change & Pick<StockRow, 'itemId'>): void {
-  useStockChanges.setState(({ waiting }) => ({
-    waiting: { ...waiting, [itemId]: { ...waiting[itemId], ...change } },
-  }));
+  changeWaiting((waiting) => ({ ...waiting, [itemId]: { ...waiting[itemId], ...change } }));
   void sendStock();
 }
 
 /** It is stored, or it never will be; what was changed of the thing meanwhile goes on waiting. */
 function settle(itemId: string, sent: Change): void {
-  useStockChanges.setState(({ waiting }) => ({
-    waiting: Object.fromEntries(
-      Object.entries(waiting).filter(([id, change]) => id !== itemId || change !== sent),
+  const text = JSON.stringify(sent);
+  changeWaiting((waiting) =>
+    Object.fromEntries(
+      Object.entries(waiting).filter(([id, change]) => id !== itemId || JSON.stringify(change) !== text),
     ),
-  }));
+  );
 }
 
 const RETRY_MS = 3000;
@@ -120,5 +125,6 @@ async function sendOne(itemId: string, change: Change): Promise<void> {
 /** At start: what an earlier page could not send. */
 export function startStock(): void {
   window.addEventListener('online', () => void sendStock());
+  window.addEventListener('storage', () => void useStockChanges.persist.rehydrate());
   void sendStock();
 }

@@ -1,13 +1,13 @@
 import type { FieldUnit } from '@big-ladle/core/units';
 import { num } from './numbers.ts';
-import { unitOfField } from './quantities.ts';
+import { decimalsOf, unitOfField } from './quantities.ts';
 import { say } from './say.ts';
 
 /** A bound as a field of this unit takes it: never outside of itself. */
 export function boundIn(unit: FieldUnit, bound: number, which: 'low' | 'high'): string {
   const steps = unit.shown(bound) * 10 ** unit.decimals;
   const typed = (which === 'low' ? Math.ceil(steps - 1e-6) : Math.floor(steps + 1e-6)) / 10 ** unit.decimals;
-  return num(typed, Number.isInteger(typed) ? 0 : unit.decimals);
+  return num(typed, decimalsOf(typed, unit.decimals));
 }
 
 /**

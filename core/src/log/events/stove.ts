@@ -139,6 +139,8 @@ const contents = {
         sour: v.optional(axis),
         strong: v.optional(axis),
         hot: v.optional(axis),
+        /** Tasted before any sugar, beside other years. */
+        crop: v.optional(axis),
       }),
       atSweetnessPct: between(0, 100),
       /** Older entries do not say. */

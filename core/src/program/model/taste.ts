@@ -1,24 +1,25 @@
-/** A taste while sweetening: −1 not sweet enough, 0 about right, +1 too sweet, at the sweetness it had then. */
-export interface SweetTaste {
-  sweet: number;
-  atSweetnessPct: number;
-}
+import { CROP_SWEETNESS_SHARE } from '../../tables/constants.ts';
 
 /** How far one verdict moves the target beyond what was tasted. */
 const MORE = 1.06;
 const LESS = 0.94;
 
 /**
- * Where sweetening aims after some tastes: "about right" stops where it is, "too sweet" aims a little below, "not
- * sweet enough" aims at least a little above.
+ * Where sweetening aims after some tastes. What the crop is like, tasted before any sugar, moves what was planned:
+ * sharper fruit and flowers want more, milder ones less. Then "about right" stops where it is, "too sweet" aims a little
+ * below, "not sweet enough" aims at least a little above.
  */
-export function targetAfterTastes(targetPct: number, tastes: readonly SweetTaste[]): number {
-  return tastes.reduce((target, taste) => {
-    if (taste.sweet === 0) return taste.atSweetnessPct;
-    return taste.sweet > 0
-      ? Math.min(target, taste.atSweetnessPct * LESS)
-      : Math.max(target, taste.atSweetnessPct * MORE);
-  }, targetPct);
+export function targetAfterTastes(
+  targetPct: number,
+  tastes: readonly Pick<Taste, 'sweet' | 'crop' | 'atSweetnessPct'>[],
+): number {
+  const crop = tastes.findLast((t) => t.crop !== undefined)?.crop ?? 0;
+  const forCrop = targetPct * (1 + CROP_SWEETNESS_SHARE * Math.sign(crop));
+  return tastes.reduce((target, { sweet, atSweetnessPct }) => {
+    if (sweet === undefined) return target;
+    if (sweet === 0) return atSweetnessPct;
+    return sweet > 0 ? Math.min(target, atSweetnessPct * LESS) : Math.max(target, atSweetnessPct * MORE);
+  }, forCrop);
 }
 
 /** A verdict in words on several axes: −1 too little, 0 right, +1 too much; with where it stood then. */
@@ -27,6 +28,8 @@ export interface Taste {
   sour?: number | undefined;
   strong?: number | undefined;
   hot?: number | undefined;
+  /** Before any sugar: −1 milder than other years, 0 as usual, +1 sharper. */
+  crop?: number | undefined;
   atSweetnessPct: number;
   atSourGPerL?: number | undefined;
 }
@@ -44,12 +47,7 @@ export interface TasteWish {
  * tart enough" a little above; "too strong" and "too hot" ask for a little water.
  */
 export function wishAfterTastes(wish: TasteWish, tastes: readonly Taste[]): TasteWish {
-  const sweetPct = targetAfterTastes(
-    wish.sweetPct,
-    tastes.flatMap((t) =>
-      t.sweet === undefined ? [] : [{ sweet: t.sweet, atSweetnessPct: t.atSweetnessPct }],
-    ),
-  );
+  const sweetPct = targetAfterTastes(wish.sweetPct, tastes);
   let { sourGPerL, strengthShare } = wish;
   for (const t of tastes) {
     const at = t.atSourGPerL;

@@ -37,6 +37,7 @@ import { grams, millilitres, volume } from '../../words/quantities.ts';
 import { sayRich } from '../../words/rich.ts';
 import { days, moment, percent, say, sayCode } from '../../words/say.ts';
 import { BottleDeeds } from './BottleDeeds.tsx';
+import { OneGlass } from './glass/OneGlass.tsx';
 import { History } from './History.tsx';
 import { COLUMN, FIRST, goneWord, type ThingInput } from './itemPage.ts';
 import { LeftoverPage } from './LeftoverPage.tsx';
@@ -50,7 +51,12 @@ import '../../words/places/steps.ts';
 const LifeChart = lazy(() => import('./LifeChart.tsx').then((m) => ({ default: m.LifeChart })));
 
 /** One thing of the shelf, as its printed code opens it: there or gone. */
-export function ThingPage() {
+export const ThingPage = () => <Thing bottle={OneBottle} />;
+
+/** A glass of a bottle; what is no bottle has its own page. */
+export const GlassPage = () => <Thing bottle={OneGlass} />;
+
+function Thing({ bottle: Bottle }: { bottle: typeof OneBottle }) {
   const { id = '' } = useParams();
   const thing = useThing(id);
   const nowMs = useCoarseNow(15_000);
@@ -66,7 +72,7 @@ export function ThingPage() {
     });
   const input = { kitchen, around, nowMs: coarseMs, record: recordHere };
   return data.kind === 'bottle' ? (
-    <OneBottle {...input} thing={{ ...data, log: withWaiting(data.log, said, id) }} />
+    <Bottle {...input} thing={{ ...data, log: withWaiting(data.log, said, id) }} />
   ) : (
     <LeftoverPage {...input} thing={{ ...data, log: withWaiting(data.log, said, id) }} />
   );
@@ -105,6 +111,11 @@ function OneBottle(props: ThingInput & { thing: Extract<ShelfThing, { kind: 'bot
         title={name}
         beside={`${saySize(facts.sizeName)}, ${millilitres(facts.sizeMl)}${facts.forWhom ? say('bottlePage.for', { forWhom: facts.forWhom }) : ''}`}
       >
+        {gone === null && (
+          <Button component={Link} to={`/shelf/${facts.itemId}/glass`} variant="outlined">
+            {say('bottlePage.aGlass')}
+          </Button>
+        )}
         <Button component={Link} to={`/shelf/labels?ids=${facts.itemId}`} variant="outlined">
           {say('bottlePage.label')}
         </Button>

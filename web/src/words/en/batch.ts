@@ -474,6 +474,12 @@ export const EN_BATCH = {
     '{allSome, select, true {{all} so far. } other {}}Then, tasting each time: {plan}.',
   'sweetenForm.itIsAsSweet': 'It is as sweet as you aimed at, with {all}. Taste it cold before you stop.',
   'sweetenForm.tasteWithAClean': 'Taste with a clean spoon. It is',
+  'sweetenForm.beforeAnySugar': 'Taste it before any sugar. It is',
+  'sweetenForm.milder': 'milder than usual',
+  'sweetenForm.asUsual': 'as usual',
+  'sweetenForm.sharper': 'sharper',
+  'sweetenForm.cropSays':
+    '{sharper, select, true {A sharper crop wants more sugar} other {A milder crop wants less sugar}}: aiming at {target} instead of {planned}.',
   'sweetenForm.youTastedAtNow':
     'You tasted “{text}” at {atSweetnessPct}: now aiming at {target}.{sweetSome, select, true { To come back, {water} of water would thin it there.} other {}}',
   'sweetenForm.anotherAmount': 'Another amount',
@@ -573,6 +579,8 @@ export const EN_BATCH = {
   'served.shareOfTheGlass': 'Share of the glass that is poured to it',
   'served.bySmallGlassesOf': 'By small glasses of',
   'served.aDay': 'A day',
+  'served.sweeterForIce': 'To taste as sweet over this ice: {more} more sugar in all of it.',
+  'served.sweetenForIce': 'Sweeten it for this ice',
   'served.ofSize': '{name} of {ml}',
   'served.sugarUnits': '{sugar} sugar{isSaysAlcohol, select, true {, {ethanol} units} other {}}',
   'served.served': 'Served',

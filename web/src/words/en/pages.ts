@@ -83,6 +83,9 @@ export const EN_PAGES = {
   'taste.hot.less': 'not hot enough',
   'taste.hot.right': 'heat right',
   'taste.hot.more': 'too hot',
+  'taste.crop.less': 'milder than usual, before any sugar',
+  'taste.crop.right': 'as tart as usual, before any sugar',
+  'taste.crop.more': 'sharper than usual, before any sugar',
 
   // how things are cut
   'prep.bruise': 'bruise',

@@ -36,6 +36,7 @@ export const EN_SHELF = {
   // bottlePage
   'bottlePage.for': ', for {forWhom}',
   'bottlePage.label': 'Label',
+  'bottlePage.aGlass': 'Serve a glass',
   'bottlePage.pressureInClosedGlass':
     'Pressure in closed glass: it may burst. Cover it with a cloth, let the gas off slowly over the sink, away from the face, and put it into the fridge. Then look at it again.',
   'bottlePage.drinkBy': 'Drink by',
@@ -67,6 +68,55 @@ export const EN_SHELF = {
   'bottleShelves.opened': 'opened {opened}',
   'bottleShelves.for': 'for {forWhom}',
   'bottleShelves.left2': '{left} left',
+
+  // glass
+  'glass.title': 'A glass of {drink}',
+  'glass.theBottle': 'The bottle',
+  'glass.howMuch': 'What goes in',
+  'glass.coldOrWarm': 'Served',
+  'glass.cold': 'cold',
+  'glass.warm': 'warm',
+  'glass.into': 'Into',
+  'glass.size.glass': 'a glass',
+  'glass.size.jug': 'a jug',
+  'glass.size.small': 'a small glass',
+  'glass.said':
+    '{drink} of drink{mixed, select, true {, {mixer} of {what}} other {}}{cubes, plural, =0 {} one {, # cube of ice} other {, # cubes of ice}} in a glass of {vessel}.',
+  'glass.ice': 'Ice: {cubes, plural, =0 {none} one {{number} cube} other {{number} cubes}}',
+  'glass.lessIce': 'A cube less',
+  'glass.moreIce': 'A cube more',
+  'glass.thinnedWith': 'Thinned with',
+  'glass.strength': 'How strong, beside the bottle',
+  'glass.drink': 'Drink',
+  'glass.strength.full': 'As strong as in the bottle',
+  'glass.strength.little': 'A little lighter',
+  'glass.strength.light': 'Light',
+  'glass.strength.very': 'Very light',
+  'glass.strengthIs':
+    '{share} of its strength{iced, select, true { once some of the ice has melted} other {}}.{short, select, true { With so much ice it cannot be stronger.} other {}}',
+  'glass.sugar':
+    '{none, select, true {No sugar to speak of.} other {Sugar: {byHand}, {sugar}; of that, free sugar is {share} of the {ceiling} a day of common guidance.}}',
+  'glass.alcohol': '{abv} % alcohol.',
+  'glass.strong': 'It holds what {shares} gives.',
+  'glass.garnish': 'On the glass: {list}.',
+  'glass.or': ' or ',
+  'garnish.sprig': 'a sprig of {what}',
+  'garnish.slice': 'a slice of {what}',
+  'garnish.wedge': 'a wedge of {what}',
+  'garnish.stick': 'a stick of {what}',
+  'garnish.thinSlice': 'a thin slice of {what}',
+  'garnish.star': 'a whole {what}',
+  'garnish.stalk': 'a stalk of {what}',
+  'glass.warmNote':
+    'Warm only what you pour, gently, until it steams (about {temp}), and once. What was warm does not go back into the bottle.',
+  'glass.small':
+    '{servings, plural, =0 {No small glass is left.} one {One small glass is left: {day}.} other {{number} small glasses are left. One a day: until {day}.}}',
+  'glass.smallStop': 'Stop with its date, or sooner if it fizzes, smells odd, or does not agree with you.',
+  'glass.whoFor': 'Who it is for',
+  'glass.pour': 'Pour {drink}',
+  'glass.poured': '{drink} poured.',
+  'glass.stays': '{rest} stay in the bottle{more, plural, =0 {} one {: # more} other {: {number} more}}.',
+  'glass.lacks': 'The bottle has {left}: {lacks} must come from another.',
 
   // gone
   'gone.whatHasLeftThe': 'What has left the shelf',

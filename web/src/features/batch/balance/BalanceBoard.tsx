@@ -203,7 +203,14 @@ export function BalanceBoard(props: BoardProps) {
           >
             <Figures drink={together} start={liquor} kitchen={kitchen} />
           </Panel>
-          <Served drink={together} wish={serving} onWish={setServing} kitchen={kitchen} tables={tables} />
+          <Served
+            drink={together}
+            wish={serving}
+            onWish={setServing}
+            onAim={(sweetPct) => onWish({ ...wish, sweetPct })}
+            kitchen={kitchen}
+            tables={tables}
+          />
         </Box>
       </Box>
     </>

@@ -1,10 +1,11 @@
 import '../../../words/places/batch.ts';
-import { HOT_C, servedFacts, smallServings } from '@big-ladle/core/balance';
+import { HOT_C, servedFacts, smallServings, sweetForIce } from '@big-ladle/core/balance';
 import type { Kitchen } from '@big-ladle/core/documents';
 import { type Composition, expansion, volumeMl } from '@big-ladle/core/liquor';
 import { saysAlcohol } from '@big-ladle/core/program';
 import { ICE_IN_GLASS_G, MIXER_IDS, TAP_WATER_ID, type Tables } from '@big-ladle/core/tables';
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import Slider from '@mui/material/Slider';
 import TextField from '@mui/material/TextField';
@@ -128,15 +129,21 @@ export function Served(props: {
   drink: Composition;
   wish: ServingWish;
   onWish: (wish: ServingWish) => void;
+  /** Aims at another sweetness. */
+  onAim: (sweetPct: number) => void;
   kitchen: Kitchen;
   tables: Tables;
 }) {
-  const { drink, wish, onWish, kitchen, tables } = props;
+  const { drink, wish, onWish, onAim, kitchen, tables } = props;
   const [smallMl, setSmallMl] = useState(30);
   const [aDay, setADay] = useState(1);
   const unit = alcoholUnitOf(kitchen);
   const facts = (ml: number) => servedAs(drink, wish, ml, tables);
   const glass = facts(kitchen.servingMl);
+  const iced = sweetForIce(drink, {
+    drinkMl: kitchen.servingMl * (1 - wish.mixerShare),
+    iceG: (ICE_G[wish.ice] * kitchen.servingMl) / 250,
+  });
   const small = smallServings(volumeMl(drink), smallMl, aDay);
   const line = (name: string, ml: number) => {
     const f = facts(ml);
@@ -170,6 +177,17 @@ export function Served(props: {
           {line(say('common.aGlass'), kitchen.servingMl)}
           {line(say('served.aJug'), JUG_ML)}
         </Box>
+        {iced.sugarG >= 1 && (
+          <Box
+            sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'center' }}
+            data-testid="for-ice"
+          >
+            <Box sx={{ flex: '1 1 180px' }}>{say('served.sweeterForIce', { more: grams(iced.sugarG) })}</Box>
+            <Button variant="outlined" onClick={() => onAim(iced.sweetPct)}>
+              {say('served.sweetenForIce')}
+            </Button>
+          </Box>
+        )}
         <Small ml={smallMl} aDay={aDay} onMl={setSmallMl} onADay={setADay} />
         {small && (
           <Box data-testid="small-servings">

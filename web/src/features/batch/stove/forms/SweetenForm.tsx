@@ -10,7 +10,8 @@ import {
   nextSweetener,
 } from '@big-ladle/core/balance';
 import { sweetWeights } from '@big-ladle/core/book';
-import { DISSOLVES_FROM_C, massG } from '@big-ladle/core/liquor';
+import { DISSOLVES_FROM_C, massG, sournessGPerL } from '@big-ladle/core/liquor';
+import type { EventBody } from '@big-ladle/core/log';
 import { TUB } from '@big-ladle/core/program';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
@@ -32,10 +33,20 @@ import type { LiveBatch } from '../../useLiveBatch.ts';
 import { PrimaryAction } from '../PrimaryAction.tsx';
 
 const TASTES = [
-  { sweet: -1, text: 'sweetenForm.notSweetEnough' },
-  { sweet: 0, text: 'sweetenForm.aboutRight' },
-  { sweet: 1, text: 'sweetenForm.tooSweet' },
+  { axes: { sweet: -1 }, text: 'sweetenForm.notSweetEnough' },
+  { axes: { sweet: 0 }, text: 'sweetenForm.aboutRight' },
+  { axes: { sweet: 1 }, text: 'sweetenForm.tooSweet' },
 ] as const;
+/** Before any sugar: how sharp this year's fruit and flowers are. */
+const CROPS = [
+  { axes: { crop: -1 }, text: 'sweetenForm.milder' },
+  { axes: { crop: 0 }, text: 'sweetenForm.asUsual' },
+  { axes: { crop: 1 }, text: 'sweetenForm.sharper' },
+] as const;
+/** Less sour than this, nobody tastes the crop in it, g/L. */
+const TART_FROM_G_PER_L = 1;
+
+type Taste = Extract<EventBody, { kind: 'tasted' }>['body']['axes'];
 
 /** Sweetening in steps: some, stir, taste, some more. Each taste moves the target, and the remainder follows. */
 export function SweetenForm({ live, onEnough }: { live: LiveBatch; onEnough?: () => void }) {
@@ -88,9 +99,22 @@ export function SweetenForm({ live, onEnough }: { live: LiveBatch; onEnough?: ()
         },
       },
     ]);
-  const verdicts = now.log.tastes.flatMap((t) =>
-    t.stepId === step.id && t.sweet !== undefined ? [{ ...t, sweet: t.sweet }] : [],
-  );
+  const tastes = now.log.tastes.filter((t) => t.stepId === step.id);
+  const crop = tastes.findLast((t) => t.crop !== undefined)?.crop;
+  // What is written goes in as it is written, whatever the crop.
+  const asksCrop = allG === 0 && byTaste.length > 0 && sournessGPerL(liquor) >= TART_FROM_G_PER_L;
+  const taste = (axes: Taste) =>
+    void live.record([
+      {
+        kind: 'tasted',
+        body: {
+          stepId: step.id,
+          axes,
+          atSweetnessPct: Math.round(entry.now.sweetnessPct * 1000) / 1000,
+        },
+      },
+    ]);
+  const verdicts = tastes.flatMap((t) => (t.sweet === undefined ? [] : [{ ...t, sweet: t.sweet }]));
   const last = verdicts.at(-1);
 
   return (
@@ -179,35 +203,36 @@ export function SweetenForm({ live, onEnough }: { live: LiveBatch; onEnough?: ()
           </PrimaryAction>
         ))}
       <Box>
-        <Box sx={{ mb: 0.5 }}>{say('sweetenForm.tasteWithAClean')}</Box>
-        <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
-          {TASTES.map((t) => (
+        <Box id="taste-label" sx={{ mb: 0.5 }}>
+          {say(asksCrop ? 'sweetenForm.beforeAnySugar' : 'sweetenForm.tasteWithAClean')}
+        </Box>
+        <Box role="group" aria-labelledby="taste-label" sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+          {(asksCrop ? CROPS : TASTES).map((t) => (
             <Button
-              key={t.sweet}
-              variant="outlined"
-              disabled={allG === 0 && t.sweet === 0}
+              key={t.text}
+              variant={'crop' in t.axes && t.axes.crop === crop ? 'contained' : 'outlined'}
+              aria-pressed={'crop' in t.axes ? t.axes.crop === crop : undefined}
+              disabled={!asksCrop && allG === 0 && 'sweet' in t.axes && t.axes.sweet === 0}
               sx={{ minHeight: 56 }}
-              onClick={() =>
-                void live.record([
-                  {
-                    kind: 'tasted',
-                    body: {
-                      stepId: step.id,
-                      axes: { sweet: t.sweet },
-                      atSweetnessPct: Math.round(entry.now.sweetnessPct * 1000) / 1000,
-                    },
-                  },
-                ])
-              }
+              onClick={() => taste(t.axes)}
             >
               {say(t.text)}
             </Button>
           ))}
         </Box>
+        {asksCrop && crop !== undefined && crop !== 0 && (
+          <Box data-testid="crop-result" sx={{ mt: 1, color: role('inkMuted') }}>
+            {say('sweetenForm.cropSays', {
+              sharper: crop > 0,
+              target: num(target, 1),
+              planned: num(step.targetSweetnessPct, 1),
+            })}
+          </Box>
+        )}
         {last && (
           <Box data-testid="taste-result" sx={{ mt: 1, color: role('inkMuted') }}>
             {say('sweetenForm.youTastedAtNow', {
-              text: say((TASTES.find((t) => t.sweet === last.sweet) ?? TASTES[1]).text),
+              text: say((TASTES.find((t) => t.axes.sweet === last.sweet) ?? TASTES[1]).text),
               atSweetnessPct: num(last.atSweetnessPct, 1),
               target: num(target, 1),
               water: millilitres(
