@@ -4,6 +4,7 @@ import { type BatchDoc, type KitchenDoc, ROUTES } from '@big-ladle/core/contract
 import type { Recipe } from '@big-ladle/core/documents';
 import { EVENT_KINDS, EVENTS, INSTRUMENT_KINDS } from '@big-ladle/core/log';
 import { SAMPLES } from '../../core/src/log/events/samples.fixtures.ts';
+import { tinyJpeg } from '../../server/src/photos/tinyJpeg.fixtures.ts';
 import { HOSTILE_WORDS, mutated } from './hostile.ts';
 import type { FuzzedKitchen, Sent, Things } from './kitchen.ts';
 import type { Random } from './random.ts';
@@ -58,6 +59,7 @@ export class Requests {
       body: parts.body === undefined ? null : asText(parts.body),
     };
     if (name === 'uploadArchive') sent.type = 'application/x-ndjson';
+    if (name === 'addPhoto') sent.type = 'image/jpeg';
     return random.chance(Requests.WRONG) ? this.spoilt(sent, parts) : sent;
   }
 
@@ -83,6 +85,7 @@ export class Requests {
       case 4:
         return sent.body === null ? sent : { ...sent, body: '['.repeat(60_000) };
       default: {
+        if (sent.type === 'image/jpeg') return { ...sent, body: sent.body!.slice(random.whole(1, 40)) };
         if (typeof parts.body === 'string') return { ...sent, body: this.spoiltLines(parts.body) };
         return sent.body === null ? sent : { ...sent, body: asText(mutated(parts.body, random)) };
       }
@@ -96,6 +99,11 @@ export class Requests {
     if (this.random.chance(0.2)) lines.splice(at, 1);
     else lines[at] = asText(mutated(JSON.parse(lines[at]!), this.random));
     return lines.join('\n');
+  }
+
+  private someBatch(): string {
+    const { planned, on } = this.things;
+    return this.random.pick([...planned, ...on])?.id ?? 'none';
   }
 
   private word(): string {
@@ -283,6 +291,13 @@ export class Requests {
     item: async () => ({ id: this.random.pick(this.things.items) }),
     itemEvents: async () => ({ id: this.random.pick(this.things.items) }),
     gifts: async () => ({}),
+    photos: async () => ({ query: `?of=batch&ofId=${this.someBatch()}` }),
+    addPhoto: async () => ({
+      query: `?id=${this.fresh()}&of=batch&ofId=${this.someBatch()}&what=spoon&takenMs=1`,
+      body: tinyJpeg(this.word(), this.random.whole(0, 200)).toString('latin1'),
+    }),
+    photoFile: async () => ({ id: this.fresh() }),
+    dropPhoto: async () => ({ id: this.fresh() }),
     pair: async () => ({ body: { code: String(this.random.whole(100_000, 999_999)), name: this.word() } }),
     access: async () => ({}),
     revoke: async () => ({ id: this.fresh() }),

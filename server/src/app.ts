@@ -24,9 +24,9 @@ export interface AppParts extends ApiParts {
   tell: (text: string) => void;
 }
 
-/** What a page of ours may ask of the browser: to keep the screen awake, and nothing that looks or listens. */
+/** What a page of ours may ask of the browser: to keep the screen awake, and the camera for a photo; nothing that listens. */
 const PERMISSIONS =
-  'screen-wake-lock=(self), camera=(), microphone=(), geolocation=(), payment=(), usb=(), serial=(), bluetooth=(), midi=(), display-capture=()';
+  'screen-wake-lock=(self), camera=(self), microphone=(), geolocation=(), payment=(), usb=(), serial=(), bluetooth=(), midi=(), display-capture=()';
 
 /** Place for the style nonce in the built page. */
 const NONCE = '__NONCE__';
@@ -117,7 +117,8 @@ export function buildApp(parts: AppParts): Express {
             "'self'",
             (_req, res) => `'nonce-${(res as unknown as { locals: { nonce: string } }).locals.nonce}'`,
           ],
-          imgSrc: ["'self'", 'data:'],
+          // A photo is looked at before it is kept.
+          imgSrc: ["'self'", 'data:', 'blob:'],
           objectSrc: ["'none'"],
           baseUri: ["'self'"],
           frameAncestors: ["'none'"],

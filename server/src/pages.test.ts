@@ -31,7 +31,7 @@ describe('pages and what they are made of', () => {
       expect(policy).toContain("default-src 'self'");
       expect(policy).toContain(`'nonce-${nonce}'`);
       expect(policy).not.toContain('unsafe');
-      expect(response.headers.get('permissions-policy')).toContain('camera=()');
+      expect(response.headers.get('permissions-policy')).toContain('camera=(self), microphone=()');
       expect(response.headers.get('x-powered-by')).toBeNull();
       return nonce;
     };

@@ -18,6 +18,8 @@ import { certificateFor } from './network/certificate.ts';
 import { NetworkDesk } from './network/desk.ts';
 import { readNetwork } from './network/setting.ts';
 import { openDb } from './opening/open.ts';
+import { PhotoStore } from './photos/store.ts';
+import { sweepPhotos } from './services/photos.ts';
 import { refreshProjections } from './services/projections.ts';
 import { StreamHub } from './stream.ts';
 
@@ -139,8 +141,11 @@ async function serveOnce({ config, clock, signal, tell, report }: Surroundings):
     safe,
     restart,
   });
+  const photos = new PhotoStore(config.dataDir);
+  if (!readOnly) await sweepPhotos(db, photos);
   const app = buildApp({
     db,
+    photos,
     backups,
     imports,
     network,

@@ -13,6 +13,7 @@ import { AdjustableClock } from './clock.ts';
 import type { Db } from './db/db.ts';
 import { NetworkDesk } from './network/desk.ts';
 import { openDb } from './opening/open.ts';
+import { PhotoStore } from './photos/store.ts';
 import { StreamHub } from './stream.ts';
 
 export const NOW = 1_795_500_000_000;
@@ -108,6 +109,7 @@ export class TestServer {
       readOnly: this.readOnly,
       backups,
       imports: this.imports,
+      photos: new PhotoStore(this.dir),
       test: true,
       webDir: this.webDir,
       openness: this.openness,

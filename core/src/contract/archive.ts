@@ -7,6 +7,7 @@ import { INSTRUMENT_KINDS } from '../tables/instruments.ts';
 import { id } from '../units/fields.ts';
 import { withoutBounds } from '../units/withoutBounds.ts';
 import { batchSchema, failingSchema } from './messages.ts';
+import { photoRowSchema } from './photos.ts';
 
 /**
  * An archive is a text of lines, each a JSON value (docs/archive.md): a head, sections with a version of their own, and
@@ -130,6 +131,8 @@ export const ARCHIVE_SECTIONS = {
       readings: v.pipe(v.array(v.looseObject({ atMs: v.number() })), v.nonEmpty(), v.maxLength(1000)),
     }),
   ),
+  /** Only where they were asked for. */
+  photos: section(1, photoRowSchema),
 } as const;
 export type ArchiveSectionName = keyof typeof ARCHIVE_SECTIONS;
 export type ArchiveRow<Name extends ArchiveSectionName> = v.InferOutput<

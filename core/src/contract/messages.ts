@@ -277,6 +277,7 @@ export interface ArchiveCounts {
   events: number;
   instruments: number;
   readings: number;
+  photos: number;
 }
 
 /** What an archive holds, and what would come of taking it in: worked out before anything is changed. */
@@ -314,7 +315,7 @@ export interface ImportState {
 
 /** A document that changed; windows fetch it again. */
 export const docChangeSchema = v.object({
-  doc: v.picklist(['kitchen', 'batch', 'recipe', 'instrument', 'stock', 'everything']),
+  doc: v.picklist(['kitchen', 'batch', 'recipe', 'instrument', 'stock', 'photo', 'everything']),
   id: v.string(),
   version: v.number(),
 });

@@ -36,6 +36,8 @@ export const PROBLEMS = {
   archiveLine: 422,
   importUnderWay: 409,
   nothingToTake: 409,
+  badPhoto: 422,
+  tooManyPhotos: 422,
   // Events
   inTheFuture: 422,
   notStarted: 409,

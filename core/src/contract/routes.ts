@@ -8,6 +8,7 @@ import type { FridgeRecord } from '../keeping/temperatureSeries.ts';
 import type { LogEvent } from '../log/events/table.ts';
 import { id } from '../units/fields.ts';
 import * as m from './messages.ts';
+import { newPhotoSchema, type Photo, type PhotosOf, photosOfSchema } from './photos.ts';
 import { computed, del, get, post, put } from './route.ts';
 
 /** Numbers in an address are written out. */
@@ -89,6 +90,12 @@ export const ROUTES = {
   itemEvents: get('/items/:id/events', { answer: computed<{ events: LogEvent[] }>() }),
   gifts: get('/gifts', { answer: computed<{ gifts: m.GiftBatch[] }>() }),
 
+  photos: get('/photos', { query: photosOfSchema, answer: computed<PhotosOf>() }),
+  /** Its body is the picture, a JPEG. */
+  addPhoto: post('/photos', { query: newPhotoSchema, answer: computed<Photo>() }),
+  photoFile: get('/photos/:id/file'),
+  dropPhoto: del('/photos/:id'),
+
   pair: post('/pairing', { body: m.pairSchema, answer: computed<m.Device>() }),
   access: get('/access', { answer: computed<m.Access>() }),
   revoke: del('/access/devices/:id'),
@@ -104,7 +111,7 @@ export const ROUTES = {
   restoreBackup: post('/backups/restore', { body: m.restoreSchema }),
 
   /** Everything as lines of text (docs/archive.md). */
-  exportArchive: get('/archive'),
+  exportArchive: get('/archive', { query: v.object({ photos: v.optional(v.literal('1')) }) }),
   /** Its body is the archive itself; it is looked over, and nothing is changed yet. */
   uploadArchive: post('/archive', { answer: computed<m.ImportState>() }),
   importState: get('/archive/import', { answer: computed<{ state: m.ImportState | null }>() }),

@@ -38,6 +38,15 @@ export {
   type Use,
 } from '../contract/messages.ts';
 export {
+  PHOTO_BYTES,
+  PHOTO_KINDS,
+  PHOTO_SIDE_PX,
+  type Photo,
+  type PhotoKind,
+  type PhotoSubject,
+  type PhotosOf,
+} from '../contract/photos.ts';
+export {
   FINAL_PROBLEMS,
   type FieldProblem,
   PROBLEM_TYPE,

@@ -111,6 +111,7 @@ describe('everything in one file', () => {
       events: 0,
       instruments: 0,
       readings: 0,
+      photos: 0,
     });
     expect(apart(await other.archive(), text)).toEqual([]);
   });

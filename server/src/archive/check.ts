@@ -1,10 +1,12 @@
 import { stat } from 'node:fs/promises';
 import type { ArchiveCounts, ImportReport } from '@big-ladle/core/contract';
-import { ARCHIVE_SECTIONS, outsideToday } from '@big-ladle/core/exchange';
+import { ARCHIVE_SECTIONS, type ArchiveRow, outsideToday } from '@big-ladle/core/exchange';
 import { eventSchema, readStored } from '@big-ladle/core/log';
 import type * as v from 'valibot';
 import type { Db } from '../db/db.ts';
 import { readKitchen } from '../db/rows.ts';
+import { type CleanJpeg, cleanJpeg } from '../photos/jpeg.ts';
+import { HttpProblem } from '../problems.ts';
 import { itemIdsOf } from '../services/itemOwners.ts';
 import { newReadings } from './newReadings.ts';
 import type { Pace } from './pace.ts';
@@ -20,6 +22,7 @@ export interface Known {
   batches: Set<string>;
   events: Set<string>;
   instruments: Set<string>;
+  photos: Set<string>;
   items: Set<string>;
 }
 
@@ -29,6 +32,7 @@ const none = (): Known => ({
   batches: new Set(),
   events: new Set(),
   instruments: new Set(),
+  photos: new Set(),
   items: new Set(),
 });
 
@@ -41,6 +45,7 @@ export async function knownIn(db: Db): Promise<Known> {
     batches: await ids('batch'),
     events: await ids('event'),
     instruments: await ids('instrument'),
+    photos: await ids('photo'),
     items: await ids('item_owner', 'item_id'),
   };
 }
@@ -52,6 +57,7 @@ const nothing = (): ArchiveCounts => ({
   events: 0,
   instruments: 0,
   readings: 0,
+  photos: 0,
 });
 
 /** What an archive holds, looked over as a whole. */
@@ -116,6 +122,10 @@ export async function checkArchive(
       case 'instruments':
         count(entry.section, entry.row.id);
         return;
+      case 'photos':
+        if (!jpegOf(entry.row)) throw new HttpProblem('badPhoto');
+        count('photos', entry.row.id);
+        return;
       case 'recipes':
         if (!held.recipes.has(entry.row.recipeId)) count('recipes', entry.row.recipeId);
         return;
@@ -162,6 +172,7 @@ export async function checkArchive(
         events: here.events.size,
         instruments: here.instruments.size,
         readings: 0,
+        photos: here.photos.size,
       },
       kitchen: kitchen && pots.length === 0,
       outside: outside.named,
@@ -171,6 +182,10 @@ export async function checkArchive(
     },
   };
 }
+
+/** The picture of a row, with nothing else in it; null: it is none. */
+export const jpegOf = (row: ArchiveRow<'photos'>): CleanJpeg | null =>
+  cleanJpeg(Buffer.from(row.jpeg, 'base64'));
 
 /** Whether the batch or the thing of a stream is among what is known. */
 export const isThere = (kind: string, id: string, known: Known): boolean =>
@@ -187,6 +202,7 @@ function idOf(entry: ReadRow): string {
     case 'ingredients':
     case 'batches':
     case 'instruments':
+    case 'photos':
       return entry.row.id;
     default:
       return entry.section;

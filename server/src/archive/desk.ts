@@ -5,13 +5,13 @@ import type { Readable } from 'node:stream';
 import { Transform } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import type { ImportMode, ImportState } from '@big-ladle/core/contract';
-import { onDisk } from '../backup/backups.ts';
 import type { BackupDesk } from '../backup/desk.ts';
 import { prepareRestore } from '../backup/restore.ts';
 import { DATA_FILE } from '../db/dataFile.ts';
 import type { Db } from '../db/db.ts';
-import { readBeside, writeBeside } from '../db/folder.ts';
+import { onDisk, readBeside, writeBeside } from '../db/folder.ts';
 import { openDb } from '../opening/open.ts';
+import { PhotoStore } from '../photos/store.ts';
 import { HttpProblem, problemAs, problemOf } from '../problems.ts';
 import { projectionsAreFresh } from '../services/projections.ts';
 import { type Checked, checkArchive, knownIn } from './check.ts';
@@ -60,6 +60,11 @@ export class ImportDesk {
 
   private file(name: string): string {
     return path.join(this.folder, name);
+  }
+
+  /** Pictures that come with an archive, until it is taken in. */
+  private get photos(): PhotoStore {
+    return new PhotoStore(this.folder);
   }
 
   state(): ImportState | null {
@@ -141,7 +146,7 @@ export class ImportDesk {
     try {
       const stagedFrom = await stagedEvents(staged, 0);
       const there = [checked.held, await knownIn(staged)];
-      await stageArchive(staged, this.file(UPLOADED), there, pace, this.progress);
+      await stageArchive(staged, this.file(UPLOADED), there, this.photos, pace, this.progress);
       const hereFrom = await makeRoom(db, await stagedEvents(staged, stagedFrom));
       await staged.raw('pragma wal_checkpoint(truncate)');
       // From here to the copying nothing is awaited: whoever calls it off comes before, or too late.
@@ -159,7 +164,8 @@ export class ImportDesk {
   }
 
   private async copy(staged: Db, numbers: Numbers, pace: Pace): Promise<void> {
-    await mergeStaged(this.parts.db, staged, numbers, pace, this.progress);
+    const photos = { here: new PhotoStore(this.parts.dataDir), staged: this.photos };
+    await mergeStaged(this.parts.db, staged, numbers, photos, pace, this.progress);
     rmSync(this.folder, { recursive: true, force: true });
     this.set({ stage: 'done', share: 1 });
     this.parts.changed();
@@ -169,7 +175,7 @@ export class ImportDesk {
     const { db, backups, dataDir, restart } = this.parts;
     const staged = await this.openStaged();
     try {
-      await stageArchive(staged, this.file(UPLOADED), [checked.held], pace, this.progress);
+      await stageArchive(staged, this.file(UPLOADED), [checked.held], this.photos, pace, this.progress);
       await projectionsAreFresh(staged);
       pace.check();
       this.set({ stage: 'taking', share: 0 });

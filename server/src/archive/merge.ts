@@ -1,5 +1,6 @@
 import type { Db } from '../db/db.ts';
 import { eventFrom, readKitchen, writeKitchen } from '../db/rows.ts';
+import type { PhotoStore } from '../photos/store.ts';
 import { ownItems } from '../services/itemOwners.ts';
 import { projectItem, rebuildBatch } from '../services/projections.ts';
 import type { Pace } from './pace.ts';
@@ -54,6 +55,7 @@ export async function mergeStaged(
   db: Db,
   staged: Db,
   { stagedFrom, hereFrom }: Numbers,
+  photos: { here: PhotoStore; staged: PhotoStore },
   pace: Pace,
   progress: (share: number) => void,
 ): Promise<void> {
@@ -92,6 +94,9 @@ export async function mergeStaged(
     await pace.breathe();
   }
   await mergeOtherEvents(db, staged, stagedFrom, renumbered, pace);
+  // The files are there before anything names them.
+  photos.here.take((await staged('photo').pluck('hash')) as string[], photos.staged);
+  await copyUnknown(db, staged, { table: 'photo', keys: ['id'] }, pace);
   await copyUnknown(db, staged, { table: 'instrument', keys: ['id'] }, pace);
   const chunk = { table: 'reading_chunk', keys: ['instrument_id', 'batch_id', 'from_ms'], leftOut: 'id' };
   await copyUnknown(db, staged, chunk, pace);

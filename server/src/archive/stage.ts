@@ -3,10 +3,11 @@ import type { ArchiveRow } from '@big-ladle/core/exchange';
 import { readStored } from '@big-ladle/core/log';
 import type { Db } from '../db/db.ts';
 import { batchToRow, eventToRow, readKitchen, writeKitchen } from '../db/rows.ts';
+import type { PhotoStore } from '../photos/store.ts';
 import { hashOf } from '../services/book.ts';
 import { ownItems } from '../services/itemOwners.ts';
 import { projectItem, rebuildBatch } from '../services/projections.ts';
-import { isThere, type Known } from './check.ts';
+import { isThere, jpegOf, type Known } from './check.ts';
 import { newReadings, spanOf } from './newReadings.ts';
 import type { Pace } from './pace.ts';
 import { type Entry, readArchive } from './read.ts';
@@ -25,6 +26,7 @@ interface Touched {
  * came. Nothing that is there is overwritten: what has a known id stays as it is. The kitchen comes with it only where
  * there is none yet.
  * @param there what is in the archive and in the file: entries of anything else are left out.
+ * @param photos where pictures that come with it go.
  * @param progress hears how much of it is done, 0 to 1.
  * @throws Stopped
  */
@@ -32,6 +34,7 @@ export async function stageArchive(
   db: Db,
   file: string,
   there: readonly Known[],
+  photos: PhotoStore,
   pace: Pace,
   progress: (share: number) => void,
 ): Promise<void> {
@@ -43,7 +46,7 @@ export async function stageArchive(
     const entries = waiting;
     waiting = [];
     await db.transaction(async (trx) => {
-      for (const entry of entries) await putEntry(trx, entry, known, there, touched);
+      for (const entry of entries) await putEntry(trx, entry, known, there, photos, touched);
     });
     await pace.breathe();
   };
@@ -74,6 +77,7 @@ async function putEntry(
   entry: Entry,
   known: ReadonlySet<string>,
   there: readonly Known[],
+  photos: PhotoStore,
   touched: Touched,
 ): Promise<void> {
   if (entry.kind === 'head') return;
@@ -119,6 +123,9 @@ async function putEntry(
       return;
     case 'readings':
       await putReadings(trx, entry.row);
+      return;
+    case 'photos':
+      await putPhoto(trx, entry.row, photos);
   }
 }
 
@@ -180,6 +187,24 @@ async function putInstrument(trx: Db, row: ArchiveRow<'instruments'>): Promise<v
     failing: row.failing ? JSON.stringify(row.failing) : null,
     dropped_ms: row.droppedMs,
   });
+}
+
+async function putPhoto(trx: Db, row: ArchiveRow<'photos'>, photos: PhotoStore): Promise<void> {
+  const jpeg = jpegOf(row);
+  if (!jpeg) return;
+  await trx('photo')
+    .insert({
+      id: row.id,
+      of_kind: row.of,
+      of_id: row.ofId,
+      what: row.what,
+      taken_ms: row.takenMs,
+      width_px: jpeg.widthPx,
+      height_px: jpeg.heightPx,
+      hash: photos.put(jpeg.bytes),
+    })
+    .onConflict('id')
+    .ignore();
 }
 
 /** Readings that are not there yet, of an instrument and a batch that are. */

@@ -17,9 +17,11 @@ import {
 import type { Knex } from 'knex';
 import type { Db } from '../db/db.ts';
 import { batchFromRow, batchRows, readKitchen } from '../db/rows.ts';
+import type { PhotoStore } from '../photos/store.ts';
 import { ownFacts, readStock } from '../services/book.ts';
 import { latestSeq } from '../services/events.ts';
 import { type InstrumentRow, instrumentFrom } from '../services/instruments.ts';
+import { type PhotoDbRow, photoFrom } from '../services/photos.ts';
 import { fridgeRecord, itemsThere } from '../services/shelf.ts';
 
 /** Rows are fetched and written so many at a time. */
@@ -113,7 +115,10 @@ const readingsLine = (r: ChunkRow): string =>
   `{"instrumentId":${JSON.stringify(r.instrument_id)},"batchId":${JSON.stringify(r.batch_id)},"readings":${r.readings}}`;
 
 /** The rows of each section as lines, some at a time. */
-const SECTIONS: Record<ArchiveSectionName, (db: Db, lastSeq: number) => AsyncGenerator<string[]>> = {
+const SECTIONS: Record<
+  ArchiveSectionName,
+  (db: Db, lastSeq: number, photos: PhotoStore | null) => AsyncGenerator<string[]>
+> = {
   async *kitchen(db) {
     const { version, kitchen } = await readKitchen(db);
     if (version > 0) yield jsonOf([kitchen]);
@@ -170,6 +175,15 @@ const SECTIONS: Record<ArchiveSectionName, (db: Db, lastSeq: number) => AsyncGen
         .orderBy('id');
     for await (const page of paged<ChunkRow>(rows, (r) => r.id)) yield page.map(readingsLine);
   },
+  async *photos(db, _lastSeq, photos) {
+    if (!photos) return;
+    for (const row of (await db('photo').orderBy('rowid')) as PhotoDbRow[]) {
+      const jpeg = photos.get(row.hash)?.toString('base64');
+      const { id, of, ofId, what, takenMs } = photoFrom(row);
+      // One whose file is gone is left out: without its picture it says nothing.
+      if (jpeg) yield jsonOf([{ id, of, ofId, what, takenMs, jpeg } satisfies ArchiveRow<'photos'>]);
+    }
+  },
 };
 
 /** Sections of a newer program, as they came. */
@@ -187,8 +201,17 @@ async function* keptSections(db: Db): AsyncGenerator<string[]> {
   }
 }
 
-/** Writes everything down, some lines at a time. @param program the version of the program that writes. */
-export async function* archiveText(db: Db, nowMs: number, program: string): AsyncGenerator<string> {
+/**
+ * Writes everything down, some lines at a time.
+ * @param program the version of the program that writes.
+ * @param photos null: without the pictures.
+ */
+export async function* archiveText(
+  db: Db,
+  nowMs: number,
+  program: string,
+  photos: PhotoStore | null,
+): AsyncGenerator<string> {
   let lines = 0;
   const text = (some: readonly string[]): string => {
     lines += some.length;
@@ -199,7 +222,7 @@ export async function* archiveText(db: Db, nowMs: number, program: string): Asyn
   yield text(jsonOf([{ format: ARCHIVE_FORMAT, v: ARCHIVE_V, writtenMs: nowMs, program }]));
   for (const [section, { v }] of Object.entries(ARCHIVE_SECTIONS)) {
     yield text(jsonOf([{ section, v }]));
-    for await (const some of SECTIONS[section as ArchiveSectionName](db, lastSeq)) yield text(some);
+    for await (const some of SECTIONS[section as ArchiveSectionName](db, lastSeq, photos)) yield text(some);
   }
   yield text(jsonOf([{ section: 'dates', v: 1 }, ...(await datesOf(db, nowMs))]));
   for await (const some of keptSections(db)) yield text(some);

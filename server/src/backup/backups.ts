@@ -1,18 +1,10 @@
-import {
-  closeSync,
-  fsyncSync,
-  mkdirSync,
-  openSync,
-  readdirSync,
-  renameSync,
-  rmSync,
-  statSync,
-} from 'node:fs';
+import { mkdirSync, readdirSync, renameSync, rmSync, statSync } from 'node:fs';
 import path from 'node:path';
 import type { BackupFile, BackupKind } from '@big-ladle/core/contract';
 import Database from 'better-sqlite3';
 import { DATA_FILE } from '../db/dataFile.ts';
-import { readBeside, tryWriting, writeBeside } from '../db/folder.ts';
+import { onDisk, readBeside, tryWriting, writeBeside } from '../db/folder.ts';
+import { PhotoStore, photosNamedIn } from '../photos/store.ts';
 import { backupName, readBackupName } from './names.ts';
 import { mayGo } from './retention.ts';
 import { faultOf } from './verify.ts';
@@ -89,29 +81,27 @@ export async function makeBackup(dataDir: string, kind: BackupKind, nowMs: numbe
     throw new BackupFailed(fault);
   }
   onDisk(unfinished);
+  // A backup names no picture that is not there.
+  const photos = new PhotoStore(folder);
+  photos.take(photosNamedIn(unfinished), new PhotoStore(dataDir));
   renameSync(unfinished, file);
   onDisk(folder);
   for (const old of mayGo(listBackups(folder))) rmSync(path.join(folder, old.name), { force: true });
   for (const left of readdirSync(folder))
     if (left.endsWith('.unfinished')) rmSync(path.join(folder, left), { force: true });
+  photos.keepOnly(namedInAll(folder));
   return { name, kind, atMs: readBackupName(name)!.atMs, bytes: statSync(file).size };
 }
+
+/** The pictures that any backup of a folder names. */
+const namedInAll = (folder: string): Set<string> =>
+  new Set(listBackups(folder).flatMap(({ name }) => [...photosNamedIn(path.join(folder, name))]));
 
 /** A copy stands by itself: nothing of it lies in a log beside it. */
 export function asOneFile(file: string): void {
   const db = new Database(file);
   db.pragma('journal_mode = DELETE');
   db.close();
-}
-
-/** What was written to a file, or to a folder's list of files, is on the disk. */
-export function onDisk(file: string): void {
-  const handle = openSync(file, 'r');
-  try {
-    fsyncSync(handle);
-  } finally {
-    closeSync(handle);
-  }
 }
 
 /** The newest backup that is still good, for whoever has to go back to one. */

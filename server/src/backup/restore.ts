@@ -3,7 +3,9 @@ import path from 'node:path';
 import Database from 'better-sqlite3';
 import { DATA_FILE } from '../db/dataFile.ts';
 import { DataFileError } from '../db/dataFileError.ts';
-import { asOneFile, onDisk } from './backups.ts';
+import { onDisk } from '../db/folder.ts';
+import { PhotoStore, photosNamedIn } from '../photos/store.ts';
+import { asOneFile } from './backups.ts';
 import { faultOf } from './verify.ts';
 
 /** A copy that takes the data file's place at the next start: whoever finds it goes on where this was cut off. */
@@ -24,6 +26,7 @@ export function prepareRestore(dataDir: string, backup: string): void {
   copyFileSync(backup, unfinished);
   asOneFile(unfinished);
   onDisk(unfinished);
+  new PhotoStore(dataDir).take(photosNamedIn(unfinished), new PhotoStore(path.dirname(backup)));
   renameSync(unfinished, path.join(dataDir, COMING));
   onDisk(dataDir);
 }

@@ -1,5 +1,6 @@
 import {
   closeSync,
+  fsyncSync,
   mkdirSync,
   openSync,
   readFileSync,
@@ -62,4 +63,14 @@ export function writeBeside(dataDir: string, name: string, value: object): void 
   const file = path.join(dataDir, name);
   writeFileSync(`${file}.unfinished`, JSON.stringify(value));
   renameSync(`${file}.unfinished`, file);
+}
+
+/** What was written to a file, or to a folder's list of files, is on the disk. */
+export function onDisk(file: string): void {
+  const handle = openSync(file, 'r');
+  try {
+    fsyncSync(handle);
+  } finally {
+    closeSync(handle);
+  }
 }

@@ -273,4 +273,22 @@ export const MIGRATIONS: readonly Migration[] = [
       });
     },
   },
+  {
+    name: '012-photos',
+    async up(knex) {
+      await knex.schema.createTable('photo', (t) => {
+        t.string('id').primary();
+        t.string('of_kind').notNullable();
+        t.string('of_id').notNullable();
+        t.string('what').notNullable();
+        t.double('taken_ms').notNullable();
+        t.integer('width_px').notNullable();
+        t.integer('height_px').notNullable();
+        /** The name of its file in the folder of the photos: what it holds. */
+        t.string('hash').notNullable();
+        t.index(['of_kind', 'of_id']);
+        t.index(['hash']);
+      });
+    },
+  },
 ];

@@ -1,14 +1,14 @@
 import { existsSync, renameSync, rmSync, statSync } from 'node:fs';
 import path from 'node:path';
 import knex from 'knex';
-import { makeBackup, newestGood, onDisk } from '../backup/backups.ts';
+import { makeBackup, newestGood } from '../backup/backups.ts';
 import { finishRestore } from '../backup/restore.ts';
 import { appliedTo, newerThan } from '../db/applied.ts';
 import { damageOf } from '../db/damage.ts';
 import { DATA_FILE } from '../db/dataFile.ts';
 import { DataFileError } from '../db/dataFileError.ts';
 import type { Db } from '../db/db.ts';
-import { makeDataFolder } from '../db/folder.ts';
+import { makeDataFolder, onDisk } from '../db/folder.ts';
 import { MIGRATIONS, type Migration } from '../db/migrations.ts';
 
 const sourceOf = (migrations: readonly Migration[]) => ({

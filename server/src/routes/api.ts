@@ -11,6 +11,7 @@ import { serveBook } from './book.ts';
 import { serveKitchen } from './kitchen.ts';
 import { parse, route } from './parse.ts';
 import type { ApiParts } from './parts.ts';
+import { photoBodies, servePhotos } from './photos.ts';
 import { serving } from './serve.ts';
 import { serveShelf } from './shelf.ts';
 
@@ -28,6 +29,7 @@ export function apiRouter(parts: ApiParts): Router {
     next();
   });
   archiveStreams(api, parts);
+  photoBodies(api, parts);
   api.use(express.json({ limit: '256kb', strict: true }));
 
   const serve = serving(api, hub);
@@ -40,6 +42,7 @@ export function apiRouter(parts: ApiParts): Router {
   serveBatches(serve, parts);
   serveBook(serve, parts);
   serveShelf(serve, parts);
+  servePhotos(serve, parts);
   serveImports(serve, api, parts);
   serveBackups(api, serve, parts);
 

@@ -13,13 +13,15 @@ import type { Serve } from './serve.ts';
 const SENT_AS = ['application/x-ndjson', 'application/json'];
 
 /** Everything of a kitchen, out and in; both as a stream, never whole in memory. To be put before bodies are read. */
-export function archiveStreams(api: Router, { db, clock, imports, version }: ApiParts): void {
+export function archiveStreams(api: Router, { db, clock, imports, photos, version }: ApiParts): void {
   api.get(
     ROUTES.exportArchive.path,
-    route(async (_req, res) => {
+    route(async (req, res) => {
+      const asked = parse(ROUTES.exportArchive.query, req.query);
+      const text = archiveText(db, clock.nowMs(), version, asked.photos ? photos : null);
       res.set('Content-Disposition', 'attachment; filename="big-ladle.jsonl"').type('application/x-ndjson');
       // Whoever breaks off while it is written needs no answer any more.
-      await pipeline(Readable.from(archiveText(db, clock.nowMs(), version)), res).catch((error: unknown) => {
+      await pipeline(Readable.from(text), res).catch((error: unknown) => {
         if (!res.destroyed) throw error;
       });
     }),

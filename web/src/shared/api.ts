@@ -58,7 +58,7 @@ export async function ask<R extends AnyRoute>(route: R, sent: Sent<R>, file?: Bl
       ...(body === undefined
         ? {}
         : { headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) }),
-      ...(file ? { headers: { 'Content-Type': 'application/x-ndjson' }, body: file } : {}),
+      ...(file ? { headers: { 'Content-Type': file.type || 'application/x-ndjson' }, body: file } : {}),
     });
   } catch {
     throw new OfflineError();

@@ -37,6 +37,8 @@ export const keys = {
   recipes: ['recipes'] as const,
   versions: (id: string) => ['versions', id] as const,
   stock: ['stock'] as const,
+  /** Pictures, by the id of what they are of. */
+  photosOf: (ofId: string) => ['photos', ofId] as const,
   /** Who may come in and how; copies; an archive on its way in. */
   access: ['access'] as const,
   backups: ['backups'] as const,

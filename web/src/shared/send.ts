@@ -28,6 +28,9 @@ const STALE_AFTER = {
   retireRecipe: () => [keys.recipes],
   putIngredient: () => [keys.recipes],
   putStock: () => [keys.stock],
+  // Told by what they are of, which the stream of changes names.
+  addPhoto: () => [],
+  dropPhoto: () => [],
   pair: () => [],
   revoke: () => [keys.access],
   changeNetwork: () => [keys.access],

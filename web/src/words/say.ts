@@ -11,6 +11,7 @@ import type { EN_FIND } from './en/find.ts';
 import type { EN_ITEMS } from './en/items.ts';
 import type { EN_KITCHEN } from './en/kitchen.ts';
 import type { EN_PAGES } from './en/pages.ts';
+import type { EN_PHOTOS } from './en/photos.ts';
 import type { EN_RECIPE_TEXT } from './en/recipeText.ts';
 import type { EN_SHELF } from './en/shelf.ts';
 import type { EN_SHOPPING } from './en/shopping.ts';
@@ -30,6 +31,7 @@ export type MessageKey =
   | keyof typeof EN_ITEMS
   | keyof typeof EN_KITCHEN
   | keyof typeof EN_PAGES
+  | keyof typeof EN_PHOTOS
   | keyof typeof EN_RECIPE_TEXT
   | keyof typeof EN_SHELF
   | keyof typeof EN_SHOPPING

@@ -23,6 +23,7 @@ import { EN_FIND } from './en/find.ts';
 import { EN_ITEMS } from './en/items.ts';
 import { EN_KITCHEN } from './en/kitchen.ts';
 import { EN_PAGES } from './en/pages.ts';
+import { EN_PHOTOS } from './en/photos.ts';
 import { EN_RECIPE_TEXT } from './en/recipeText.ts';
 import { EN_SHELF } from './en/shelf.ts';
 import { EN_SHOPPING } from './en/shopping.ts';
@@ -59,6 +60,7 @@ const PLACES: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   items: EN_ITEMS,
   kitchen: EN_KITCHEN,
   pages: EN_PAGES,
+  photos: EN_PHOTOS,
   recipeText: EN_RECIPE_TEXT,
   shelf: EN_SHELF,
   steps: EN_STEPS,

@@ -21,6 +21,7 @@ import { plantOf } from '../../shared/drawings/plants/plants.ts';
 import { Guidance } from '../../shared/Guidance.tsx';
 import { WhoAsksFirst } from '../../shared/LotMarks.tsx';
 import { notify } from '../../shared/notices.ts';
+import { Photos } from '../../shared/photos/lazy.tsx';
 import { useKitchen } from '../../shared/queries.ts';
 import { amountText, lineGrams } from '../../shared/recipeText/goesIn.ts';
 import { recipeText } from '../../shared/recipeText/recipeText.ts';
@@ -257,6 +258,7 @@ export function RecipePage() {
           </Button>
         </TextOut>
         <Notebook recipe={recipe} book={book} />
+        <Photos subject={{ of: 'recipe', ofId: recipe.id }} zone={kitchen.data?.kitchen.zone ?? 'UTC'} />
         {mine && (
           <Panel
             title={say('recipePage.versions')}

@@ -20,6 +20,7 @@ const COUNTED = [
   'events',
   'instruments',
   'readings',
+  'photos',
 ] as const satisfies readonly (keyof ArchiveCounts)[];
 
 /** Everything of this kitchen in one file, out and in. */
@@ -32,6 +33,9 @@ export function ArchivePanel({ zone }: { zone: string }) {
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center' }}>
         <Button variant="outlined" component="a" href="/api/archive" download="big-ladle.jsonl">
           {say('archivePanel.export')}
+        </Button>
+        <Button variant="outlined" component="a" href="/api/archive?photos=1" download="big-ladle.jsonl">
+          {say('archivePanel.withPhotos')}
         </Button>
         {runs ? (
           <ImportProgress state={state} />

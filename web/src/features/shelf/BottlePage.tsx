@@ -18,6 +18,7 @@ import { Guidance } from '../../shared/Guidance.tsx';
 import { LotMarks } from '../../shared/LotMarks.tsx';
 import { notify } from '../../shared/notices.ts';
 import { record } from '../../shared/outbox.ts';
+import { Photos } from '../../shared/photos/lazy.tsx';
 import { useThing } from '../../shared/queries.ts';
 import { sharesText } from '../../shared/StrongToday.tsx';
 import {
@@ -236,6 +237,7 @@ function OneBottle(props: ThingInput & { thing: Extract<ShelfThing, { kind: 'bot
               <Link to={`/batches/${facts.batchId}`}>{say('bottlePage.theBatchItComes')}</Link>
             </Box>
           </Panel>
+          <Photos subject={{ of: 'item', ofId: facts.itemId }} zone={kitchen.zone} />
           <History id={facts.itemId} kitchen={kitchen} nowMs={nowMs} record={record} />
         </Box>
       </Box>

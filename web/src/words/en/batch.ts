@@ -425,6 +425,7 @@ export const EN_BATCH = {
   'stovePage.thePlanStops': 'The plan stops',
   'stovePage.bestStrainedNotBefore':
     'Best strained at {end}{minIs, select, true {, from {min}} other {}}{maxIs, select, true { until {max}} other {}}.',
+  'stovePage.spoonPhotos': 'Photo of the spoon',
   'stovePage.theModelHasAt': '{volume}, {tempC}{levelCmIs, select, true {, {levelCm}} other {}} by now.',
   'stovePage.howMuchCameOut': 'How much came out?',
   'stovePage.itBeganEarlier': 'Correct the start time',

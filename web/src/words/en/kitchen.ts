@@ -201,6 +201,7 @@ export const EN_KITCHEN = {
   'archivePanel.about':
     'Kitchen, recipes with their versions, batches with their logs, readings: as one text file. What is brought in is looked over first, and nothing changes before you say so.',
   'archivePanel.export': 'Export',
+  'archivePanel.withPhotos': 'Export with photos',
   'archivePanel.import': 'Import',
   'archivePanel.callItOff': 'Call it off',
   'archivePanel.holds': 'This file holds:',
@@ -211,6 +212,7 @@ export const EN_KITCHEN = {
   'archivePanel.events': 'Entries of the log',
   'archivePanel.instruments': 'Instruments',
   'archivePanel.readings': 'Readings',
+  'archivePanel.photos': 'Photos',
   'archivePanel.newHere': '{count} new here',
   'archivePanel.allHere': 'all here already',
   'archivePanel.kitchenComes': 'Its pots, bottles and settings come too: there are none here.',
@@ -232,6 +234,7 @@ export const EN_KITCHEN = {
   'archivePanel.counted.events': '{count, plural, one {# entry} other {# entries}}',
   'archivePanel.counted.instruments': '{count, plural, one {# instrument} other {# instruments}}',
   'archivePanel.counted.readings': '{count, plural, one {# reading} other {# readings}}',
+  'archivePanel.counted.photos': '{count, plural, one {# photo} other {# photos}}',
   'archivePanel.counted.kitchen': 'the kitchen',
   'archivePanel.of': '{field} of {id}',
   'archivePanel.andMore': ' and {count} more',

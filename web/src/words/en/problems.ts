@@ -10,6 +10,7 @@ export const EN_PROBLEMS = {
   'problem.notFound.recipe': 'There is no recipe with the id {id}.',
   'problem.notFound.bottle': 'There is no bottle with the id {id}.',
   'problem.notFound.instrument': 'There is no instrument with the id {id}.',
+  'problem.notFound.photo': 'There is no photo with the id {id}.',
   'problem.notFound.backup': 'There is no backup with the name {id}.',
   'problem.notFound.device': 'There is no device with the id {id}.',
   'problem.noSuchPlace': 'There is nothing at {path}.',
@@ -39,6 +40,8 @@ export const EN_PROBLEMS = {
   'problem.archiveLine':
     'Line {line} of this file {why, select, tooLong {is far too long} noText {is no text} noJson {is no JSON} noSection {stands in no section} afterEnd {stands after the end} other {has something wrong in {section} ({field})}}. Nothing was taken in.',
   'problem.importUnderWay': 'A file is being taken in just now. Wait for its end.',
+  'problem.badPhoto': 'This is no picture that can be kept: a JPEG of at most 2 MB is.',
+  'problem.tooManyPhotos': 'There are {most} photos of it already. Delete one first.',
   'problem.nothingToTake': 'There is no file to be taken in any more. Choose it again.',
   'problem.inTheFuture': 'This is dated in the future. Check the clock of this device.',
   'problem.unreadable':

@@ -7,6 +7,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { VesselDrawing } from '../../../shared/drawings/VesselDrawing.tsx';
+import { Photos } from '../../../shared/photos/lazy.tsx';
 import { STAGE_IDS, type StageId, StageLine } from '../../../shared/StageLine.tsx';
 import { useShelf } from '../../../shared/shelf.ts';
 import { ThumbBar } from '../../../shared/ThumbBar.tsx';
@@ -146,6 +147,7 @@ function BatchTable({ live }: { live: LiveBatch }) {
               )}
               {!step && !batch.rehearsal && <HowWasIt live={live} />}
               <LogPanel live={live} />
+              {!batch.rehearsal && <Photos subject={{ of: 'batch', ofId: batch.id }} zone={kitchen.zone} />}
             </>
           }
           right={

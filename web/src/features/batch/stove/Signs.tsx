@@ -4,7 +4,10 @@ import type { Looks } from '@big-ladle/core/liquor';
 import { cuesFor, draws, type Step } from '@big-ladle/core/program';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import { useState } from 'react';
 import { Spoon } from '../../../shared/drawings/Spoon.tsx';
+import { Fold } from '../../../shared/Fold.tsx';
+import { SpoonPhotos } from '../../../shared/photos/lazy.tsx';
 import { thumb } from '../../../theme/theme.ts';
 import { say, sayCode } from '../../../words/say.ts';
 import type { LiveBatch } from '../useLiveBatch.ts';
@@ -29,6 +32,16 @@ export function SpoonNowAndThen(props: Record<'now' | 'then', Looks>) {
 
 /** Hot liquor draws before one's eyes: a spoon of it says how far it is. */
 export const showsColour = (step: Step): boolean => step.kind !== 'soak' && draws(step);
+
+/** The spoon as it was photographed, once somebody wants to see it. */
+function PhotographedSpoon({ live }: { live: LiveBatch }) {
+  const [open, setOpen] = useState(false);
+  return (
+    <Fold summary={say('stovePage.spoonPhotos')} testId="spoon-photos-fold" onToggle={setOpen}>
+      {open && <SpoonPhotos batchId={live.batch.id} zone={live.kitchen.zone} />}
+    </Fold>
+  );
+}
 
 /** What a cook sees, hears or tastes: a tap keeps it with its minute and ends the step; and how the colour is. */
 export function Cues({ live, step }: { live: LiveBatch; step: Step }) {
@@ -57,6 +70,7 @@ export function Cues({ live, step }: { live: LiveBatch; step: Step }) {
           ))}
         </Box>
       )}
+      {spoon && !live.batch.rehearsal && <PhotographedSpoon live={live} />}
       {cues.length > 0 && (
         <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center' }} data-testid="cues">
           <span>{say('stovePage.overWhenYouSee')}</span>

@@ -1,0 +1,28 @@
+/** Sentences of photographs. */
+export const EN_PHOTOS = {
+  'photos.title': 'Photos',
+  'photos.none': 'None yet.',
+  'photos.take': 'Take a photo',
+  'photos.fromAFile': 'From a file',
+  'photos.what': 'It shows',
+  'photos.what.spoon': 'the spoon',
+  'photos.what.drink': 'the drink',
+  'photos.what.other': 'something else',
+  'photos.alt': 'Photo: {what}, {when}',
+  'photos.lastSpoon': 'Last time’s spoon',
+  'photos.thisSpoon': 'This spoon',
+  'photos.photographSpoon': 'Photograph your spoon',
+  'photos.spoonHint': 'Same spoon, same place by the window as last time.',
+  'photos.cameraWaits': 'Asking for the camera …',
+  'photos.noCamera':
+    'No camera can be used here. Over an address without a certificate browsers lend none: take the photo with the phone’s own camera, from a file.',
+  'photos.shoot': 'Take it',
+  'photos.again': 'Once more',
+  'photos.keep': 'Keep it',
+  'photos.close': 'Close',
+  'photos.delete': 'Delete',
+  'photos.reallyDelete': 'It is gone for good, but for backups. Delete it?',
+  'photos.yesDelete': 'Yes, delete it',
+  'photos.noPicture': 'This file is no picture that this browser can read.',
+  'photos.notStored': 'Not stored: {detail} It is still here: try again.',
+} as const satisfies Record<string, string>;
