@@ -13,7 +13,7 @@ export const withoutSources = (): Plugin => ({
   apply: 'build',
   enforce: 'pre',
   transform: {
-    filter: { id: /core\/src\/tables\/.*\.ts$/ },
+    filter: { id: /core\/src\/(?:tables\/.*|units\/units)\.ts$/ },
     handler(code) {
       let out = '';
       let from = 0;

@@ -10,7 +10,7 @@ import { createBrowserRouter } from 'react-router';
 import { RouterProvider } from 'react-router/dom';
 import { startOutbox } from '../shared/outbox.ts';
 import { queryClient } from '../shared/queries.ts';
-import { startStock } from '../shared/stock.ts';
+import { stockMayWait } from '../shared/stockWaits.ts';
 import { startStream } from '../shared/stream.ts';
 import { theme } from '../theme/theme.ts';
 import { ROUTES_OF_PAGES } from './routes.tsx';
@@ -25,7 +25,8 @@ if (import.meta.env.PROD && 'serviceWorker' in navigator)
 
 function start(): void {
   void startOutbox();
-  startStock();
+  // What an earlier page could not send; it is seldom that something waits, and then only is it fetched.
+  if (stockMayWait()) void import('../shared/stock.ts').then((m) => m.sendStock());
   startStream();
   createRoot(document.getElementById('root')!).render(
     <StrictMode>

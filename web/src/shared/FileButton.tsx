@@ -1,4 +1,5 @@
 import Button from '@mui/material/Button';
+import type { SxProps } from '@mui/material/styles';
 import { useRef } from 'react';
 
 /** A button that asks for a file. */
@@ -6,12 +7,13 @@ export function FileButton(props: {
   label: string;
   accept: string;
   testId: string;
+  sx?: SxProps;
   onFile: (file: File) => void;
 }) {
   const input = useRef<HTMLInputElement>(null);
   return (
     <>
-      <Button variant="outlined" onClick={() => input.current?.click()}>
+      <Button variant="outlined" sx={props.sx ?? {}} onClick={() => input.current?.click()}>
         {props.label}
       </Button>
       <input

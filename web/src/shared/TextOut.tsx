@@ -5,6 +5,7 @@ import { role } from '../theme/theme.ts';
 import { say } from '../words/say.ts';
 import { copyText } from './copyText.ts';
 import { saveText } from './saveText.ts';
+import { canShare, shareText } from './share.ts';
 import { Panel } from './ui.tsx';
 
 /** A recipe or a batch as plain text: shown, and to copy, save or print. Further ways out stand beside them. */
@@ -27,6 +28,15 @@ export function TextOut(props: {
         >
           {say('textOut.copyAsText')}
         </Button>
+        {canShare() && (
+          <Button
+            variant="outlined"
+            disabled={!text}
+            onClick={() => void shareText(title, text ?? '', say('textOut.isCopiedAsText', { what }))}
+          >
+            {say('textOut.share')}
+          </Button>
+        )}
         <Button
           variant="outlined"
           disabled={!text}

@@ -9,6 +9,7 @@ import { ApiError, ask } from './api.ts';
 import { notify } from './notices.ts';
 import { keys } from './queries.ts';
 import { send } from './send.ts';
+import { STOCK_KEY } from './stockWaits.ts';
 
 type Change = Partial<Omit<StockRow, 'itemId'>>;
 
@@ -21,7 +22,7 @@ interface StockChanges {
 
 export const useStockChanges = create<StockChanges>()(
   persist((): StockChanges => ({ waiting: {}, unreachable: false }), {
-    name: 'big-ladle-stock',
+    name: STOCK_KEY,
     storage: createJSONStorage(() => localStorage),
     partialize: ({ waiting }) => ({ waiting }),
   }),
@@ -122,9 +123,5 @@ async function sendOne(itemId: string, change: Change): Promise<void> {
   settle(itemId, change);
 }
 
-/** At start: what an earlier page could not send. */
-export function startStock(): void {
-  window.addEventListener('online', () => void sendStock());
-  window.addEventListener('storage', () => void useStockChanges.persist.rehydrate());
-  void sendStock();
-}
+window.addEventListener('online', () => void sendStock());
+window.addEventListener('storage', () => void useStockChanges.persist.rehydrate());

@@ -1,3 +1,4 @@
+import '../words/places/dataProblems.ts';
 import { type ImportMode, type ImportState, ROUTES } from '@big-ladle/core/contract';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';

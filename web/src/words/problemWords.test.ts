@@ -1,3 +1,5 @@
+import './places/dataProblems.ts';
+import './places/photos.ts';
 import { PROBLEMS } from '@big-ladle/core/contract';
 import { describe, expect, it } from 'vitest';
 import { sayProblem } from './problemWords.ts';

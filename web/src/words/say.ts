@@ -5,6 +5,7 @@ import { isArgumentElement, isLiteralElement } from '@formatjs/icu-messageformat
 import { IntlMessageFormat } from 'intl-messageformat';
 import type { EN_BATCH } from './en/batch.ts';
 import { EN } from './en/common.ts';
+import type { EN_DATA_PROBLEMS } from './en/dataProblems.ts';
 import type { EN_DATES } from './en/dates.ts';
 import type { EN_DRINKS } from './en/drinks.ts';
 import type { EN_FIND } from './en/find.ts';
@@ -24,6 +25,7 @@ import { writtenConstant } from './quantities.ts';
 export type MessageKey =
   | keyof typeof EN
   | keyof typeof EN_BATCH
+  | keyof typeof EN_DATA_PROBLEMS
   | keyof typeof EN_DATES
   | keyof typeof EN_DRINKS
   | keyof typeof EN_FIND

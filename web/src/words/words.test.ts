@@ -17,6 +17,7 @@ import { AUDIENCES, BOIL_LEVELS, CLAIM_ROWS, GUIDANCE_ROWS, SHIPPED_TABLES } fro
 import { afterEach, describe, expect, it } from 'vitest';
 import { EN_BATCH } from './en/batch.ts';
 import { EN as FIRST } from './en/common.ts';
+import { EN_DATA_PROBLEMS } from './en/dataProblems.ts';
 import { EN_DATES } from './en/dates.ts';
 import { EN_DRINKS } from './en/drinks.ts';
 import { EN_FIND } from './en/find.ts';
@@ -54,6 +55,7 @@ import { STUMBLES } from './stumbles.ts';
 const PLACES: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   batch: EN_BATCH,
   dates: EN_DATES,
+  dataProblems: EN_DATA_PROBLEMS,
   drinks: EN_DRINKS,
   find: EN_FIND,
   waiting: EN_WAITING,

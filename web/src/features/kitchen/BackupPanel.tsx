@@ -1,3 +1,4 @@
+import '../../words/places/dataProblems.ts';
 import '../../words/places/kitchen.ts';
 import { type BackupFile, ROUTES } from '@big-ladle/core/contract';
 import Alert from '@mui/material/Alert';

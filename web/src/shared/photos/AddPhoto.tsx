@@ -5,7 +5,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
-import { heading } from '../../theme/theme.ts';
+import { heading, thumb } from '../../theme/theme.ts';
 import { say } from '../../words/say.ts';
 import { Choice } from '../Choice.tsx';
 import { FileButton } from '../FileButton.tsx';
@@ -67,11 +67,12 @@ export function AddPhoto(props: {
   };
   return (
     <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
-      <Button variant="outlined" onClick={() => setCamera(true)} data-testid="take-photo">
+      <Button variant="outlined" sx={thumb} onClick={() => setCamera(true)} data-testid="take-photo">
         {props.takeLabel ?? say('photos.take')}
       </Button>
       <FileButton
         label={say('photos.fromAFile')}
+        sx={thumb}
         accept="image/*"
         testId="photo-file"
         onFile={(file) => void take(file)}

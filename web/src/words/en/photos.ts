@@ -25,4 +25,8 @@ export const EN_PHOTOS = {
   'photos.yesDelete': 'Yes, delete it',
   'photos.noPicture': 'This file is no picture that this browser can read.',
   'photos.notStored': 'Not stored: {detail} It is still here: try again.',
+  // what the server refuses
+  'problem.notFound.photo': 'There is no photo with the id {id}.',
+  'problem.badPhoto': 'This is no picture that can be kept: a JPEG of at most 2 MB is.',
+  'problem.tooManyPhotos': 'There are {most} photos of it already. Delete one first.',
 } as const satisfies Record<string, string>;

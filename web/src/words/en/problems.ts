@@ -1,4 +1,7 @@
-/** What the server refuses, by its codes, as `PROBLEMS` of the contract has them. */
+/**
+ * What the server refuses, by its codes, as `PROBLEMS` of the contract has them. What only the panels of data and photos can
+ * meet stands with them.
+ */
 export const EN_PROBLEMS = {
   'problem.malformedJson': 'The message is not valid JSON. Nothing was changed.',
   'problem.badRequest': 'The request could not be read. Nothing was changed.',
@@ -10,9 +13,6 @@ export const EN_PROBLEMS = {
   'problem.notFound.recipe': 'There is no recipe with the id {id}.',
   'problem.notFound.bottle': 'There is no bottle with the id {id}.',
   'problem.notFound.instrument': 'There is no instrument with the id {id}.',
-  'problem.notFound.photo': 'There is no photo with the id {id}.',
-  'problem.notFound.backup': 'There is no backup with the name {id}.',
-  'problem.notFound.device': 'There is no device with the id {id}.',
   'problem.noSuchPlace': 'There is nothing at {path}.',
   'problem.otherId': 'The id in the address and in the message differ.',
   'problem.wrongHost': 'This server answers only under its own address.',
@@ -21,9 +21,6 @@ export const EN_PROBLEMS = {
   'problem.wrongCode': 'This is not the code on the first screen. Look again: it changes.',
   'problem.tooManyTries': 'Too many wrong codes. Wait a minute and look at the first screen again.',
   'problem.firstScreenOnly': 'This is done on the machine that the kitchen runs on.',
-  'problem.fixedAtStart':
-    'How the kitchen is reached was said where it was started (LADLE_HOST). Start it without that to choose here.',
-  'problem.noCertificate': 'There is no certificate yet: make one first.',
   'problem.changedElsewhere': 'It was changed in another window. Nothing was overwritten.',
   'problem.changedElsewhere.kitchen': 'The kitchen was changed in another window. Nothing was overwritten.',
   'problem.changedElsewhere.plan': 'This plan was changed in another window. Nothing was overwritten.',
@@ -34,15 +31,6 @@ export const EN_PROBLEMS = {
   'problem.unknownPart': 'It names something that this kitchen does not have ({what}).',
   'problem.tooFarAhead': 'A plan is for a moment within two years from now.',
   'problem.cannotStart': 'This plan does not work out in this kitchen yet.',
-  'problem.notAnArchive': 'This file is not a Big Ladle archive. Nothing was taken in.',
-  'problem.archiveNewer': 'A newer Big Ladle wrote this file. Nothing was taken in.',
-  'problem.archiveCutShort': 'This file breaks off before its end. Nothing was taken in.',
-  'problem.archiveLine':
-    'Line {line} of this file {why, select, tooLong {is far too long} noText {is no text} noJson {is no JSON} noSection {stands in no section} afterEnd {stands after the end} other {has something wrong in {section} ({field})}}. Nothing was taken in.',
-  'problem.importUnderWay': 'A file is being taken in just now. Wait for its end.',
-  'problem.badPhoto': 'This is no picture that can be kept: a JPEG of at most 2 MB is.',
-  'problem.tooManyPhotos': 'There are {most} photos of it already. Delete one first.',
-  'problem.nothingToTake': 'There is no file to be taken in any more. Choose it again.',
   'problem.inTheFuture': 'This is dated in the future. Check the clock of this device.',
   'problem.unreadable':
     'What is stored of this batch cannot be read, so nothing is added to it. It can be saved as a file.',
@@ -59,9 +47,6 @@ export const EN_PROBLEMS = {
   'problem.beginningAnew': 'The kitchen is just beginning anew. Try again in a moment.',
   'problem.damaged':
     'A part of the data file cannot be read. What it holds cannot be trusted until a backup is put back: Kitchen, Data.',
-  'problem.backupFailed': 'The backup could not be made: {reason}',
-  'problem.badFolder':
-    'Backups cannot go there: {reason}. Give the whole path of a folder that can be written to.',
   'problem.internal':
     'Something went wrong in the server. What it was stands on the terminal that it runs in.',
   'problem.unknown': 'The server could not do that.',

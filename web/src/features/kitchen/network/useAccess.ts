@@ -1,3 +1,4 @@
+import '../../../words/places/dataProblems.ts';
 import { ROUTES } from '@big-ladle/core/contract';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
