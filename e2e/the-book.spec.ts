@@ -341,7 +341,7 @@ test('everything in one file, into an empty kitchen: the same plan', async ({ pa
   await page.goto(`${server.url}/kitchen?part=data`);
   const [download] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('link', { name: 'Export' }).click(),
+    page.getByRole('link', { name: 'Export', exact: true }).click(),
   ]);
   const file = await download.path();
 

@@ -41,6 +41,8 @@ export class Requests {
   private static readonly LOOK_AFTER = 20;
   /** So many are of the routes that most comes in by. */
   private static readonly TAKES_MORE = 0.3;
+  /** So many entries of a batch are of bottles filled. */
+  private static readonly FILLS = 0.1;
   /** So many of all have something wrong in them. */
   private static readonly WRONG = 0.5;
 
@@ -153,10 +155,13 @@ export class Requests {
     const kinds = EVENT_KINDS.filter(
       (kind) => (EVENTS[kind].of === 'item') === isItem && EVENTS[kind].of !== 'log',
     );
-    const kind = random.pick(kinds);
+    // Bottles come of one kind alone: without some the screens of the shelf would stand over nothing.
+    const fills = !isItem && random.chance(Requests.FILLS);
+    const kind = fills ? 'bottled' : random.pick(kinds);
     const batch = random.pick(things.on);
     const body: Record<string, unknown> = { ...SAMPLES[kind] };
-    if ('stepId' in body) body.stepId = random.pick(batch?.stepIds ?? ['none']);
+    if ('stepId' in body)
+      body.stepId = fills ? (batch?.stepIds.at(-1) ?? 'none') : random.pick(batch?.stepIds ?? ['none']);
     for (const words of ['words', 'text', 'to', 'why', 'label'])
       if (typeof body[words] === 'string' && kind !== 'removed' && kind !== 'used') body[words] = this.word();
     if ('bottles' in body)

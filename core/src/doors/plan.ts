@@ -2,6 +2,7 @@
 export { type Job, type JobBook, type JobResult, runJob } from '../jobs/run.ts';
 export { boilingPointC } from '../physics/heat.ts';
 export { findAlternatives, type WayOut } from '../plan/alternatives.ts';
+export { type BandSpan, bandOf } from '../plan/band.ts';
 export { besideWays, standsIn, withBeside, withoutClash } from '../plan/beside.ts';
 export {
   bottledMl,

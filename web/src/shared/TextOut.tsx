@@ -4,6 +4,7 @@ import type { ReactNode } from 'react';
 import { role } from '../theme/theme.ts';
 import { say } from '../words/say.ts';
 import { copyText } from './copyText.ts';
+import { Fold } from './Fold.tsx';
 import { saveText } from './saveText.ts';
 import { canShare, shareText } from './share.ts';
 import { Panel } from './ui.tsx';
@@ -50,26 +51,28 @@ export function TextOut(props: {
         {props.children}
       </Box>
       {text && (
-        <Box
-          component="pre"
-          data-testid="recipe-text"
-          sx={{
-            whiteSpace: 'pre-wrap',
-            fontFamily: 'inherit',
-            fontSize: '0.9rem',
-            color: role('inkMuted'),
-            maxHeight: 220,
-            overflow: 'auto',
-            mt: 1.5,
-            mb: 0,
-            '@media print': { maxHeight: 'none' },
-          }}
-          tabIndex={0}
-          role="region"
-          aria-label={say('textOut.asText', { what })}
-        >
-          {text}
-        </Box>
+        <Fold summary={say('textOut.see')} testId="as-text">
+          <Box
+            component="pre"
+            data-testid="recipe-text"
+            sx={{
+              whiteSpace: 'pre-wrap',
+              fontFamily: 'inherit',
+              fontSize: '0.9rem',
+              color: role('inkMuted'),
+              maxHeight: 220,
+              overflow: 'auto',
+              mt: 1.5,
+              mb: 0,
+              '@media print': { maxHeight: 'none' },
+            }}
+            tabIndex={0}
+            role="region"
+            aria-label={say('textOut.asText', { what })}
+          >
+            {text}
+          </Box>
+        </Fold>
       )}
     </Panel>
   );

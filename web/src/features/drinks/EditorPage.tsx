@@ -9,7 +9,6 @@ import {
   type RecipeStep,
   recipeSchema,
 } from '@big-ladle/core/documents';
-import { plannedLife } from '@big-ladle/core/keeping';
 import { timetableFrom } from '@big-ladle/core/plan';
 import { finishedL, largestFilling, waterPouredG } from '@big-ladle/core/program';
 import type { Tables } from '@big-ladle/core/tables';
@@ -36,10 +35,11 @@ import { num } from '../../words/numbers.ts';
 import { litresApart } from '../../words/quantities.ts';
 import { duration, say } from '../../words/say.ts';
 import { AddLine } from './AddLine.tsx';
+import { daysKept } from './daysKept.ts';
 import { EditorLine, ProblemLine } from './EditorLine.tsx';
 import { newRecipe, type RecipeDraft, useRecipeDrafts, variantOf } from './recipeDraft.ts';
 import { Steps } from './Steps.tsx';
-import { type Made, useMade } from './useMade.ts';
+import { useMade } from './useMade.ts';
 import { WayOfIt } from './WayOfIt.tsx';
 
 /** A recipe written from nothing, changed, or varied from another. */
@@ -351,14 +351,6 @@ const inLitres = (volumeL: number | null | false | undefined): [string, string] 
   const { figure, unit } = litresApart(volumeL);
   return [figure, unit];
 };
-
-const DAY_MS = 24 * 60 * 60 * 1000;
-
-/** Whole days that it keeps in its bottles; null while nothing comes into them. */
-function daysKept({ program, sim }: Made, kitchen: Kitchen): number | null {
-  const life = plannedLife(program, sim, kitchen, { startMs: 0, nowMs: 0 });
-  return life && Math.max(0, Math.floor((life.deadlineMs - sim.endMin * 60_000) / DAY_MS));
-}
 
 /** A new line stands in the first step that takes such things, so that it is used from the start. */
 function withLine(recipe: Recipe, line: RecipeLine): Partial<Recipe> {

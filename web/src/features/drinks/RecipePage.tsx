@@ -34,9 +34,9 @@ import { sayDrink, sayItem } from '../../words/names.ts';
 import { num } from '../../words/numbers.ts';
 import { litres } from '../../words/quantities.ts';
 import { duration, fullDay, say, sayCode } from '../../words/say.ts';
+import { RecipeFace } from './face/RecipeFace.tsx';
 import { LineFacts } from './LineFacts.tsx';
 import { Notebook } from './Notebook.tsx';
-import { RecipeFace } from './RecipeFace.tsx';
 import { useMade } from './useMade.ts';
 
 /** A drink in the book: read it, make it, vary it, take it elsewhere. */
@@ -79,6 +79,109 @@ export function RecipePage() {
     navigate('/drinks');
   };
 
+  const goesInAndDone = (
+    <>
+      <Panel
+        title={say('common.whatGoesIn')}
+        aside={say('recipePage.forInBottles', { basis: litres(madeL) })}
+      >
+        {made ? (
+          made.program.lines.map((line) => {
+            const massG = lineGrams(made, line.id);
+            const changed = base ? differenceOf(base, recipe, line.id) : null;
+            return (
+              <Box key={line.id}>
+                <Row
+                  dense
+                  drawn
+                  testId={`recipe-line-${line.id}`}
+                  label={
+                    <Box
+                      component="button"
+                      type="button"
+                      aria-expanded={open === line.id}
+                      onClick={() => setOpen(open === line.id ? null : line.id)}
+                      sx={{
+                        all: 'unset',
+                        cursor: 'pointer',
+                        minHeight: 40,
+                        display: 'flex',
+                        alignItems: 'center',
+                        gap: 1.25,
+                        '&:hover': { textDecoration: 'underline' },
+                        '&:focus-visible': { outline: `3px solid ${role('rim')}` },
+                      }}
+                    >
+                      <PlantDrawing plant={plantOf(line.itemId, tables)} size={36} />
+                      <span>
+                        {sayItem(line.itemId)}
+                        {line.share && `, ${say(`share.${line.share}`)}`}
+                      </span>
+                      {changed && (
+                        <Box component="span" sx={{ color: role('cold'), ml: 1 }}>
+                          {changed}
+                        </Box>
+                      )}
+                    </Box>
+                  }
+                >
+                  {massG > 0 ? amountText(line.itemId, massG, k, tables) : say('recipePage.byTaste')}
+                </Row>
+                {open === line.id && (
+                  <LineFacts itemId={line.itemId} massG={massG} litres={madeL} kitchen={k} tables={tables} />
+                )}
+              </Box>
+            );
+          })
+        ) : (
+          <Typography>{say('recipePage.itDoesNotWork')}</Typography>
+        )}
+        {base && (
+          <Box sx={{ mt: 1, color: role('inkMuted') }}>
+            {sayRich('recipePage.aVariantOfWhat', {
+              drink: <Link to={`/drinks/${base.id}`}>{sayDrink(base.id, base.name)}</Link>,
+            })}
+          </Box>
+        )}
+      </Panel>
+      <Panel
+        title={say('common.whatToDo')}
+        aside={
+          made &&
+          say('recipePage.inAllOfYour', {
+            end: duration(made.sim.endMin),
+            handsOn: duration(timetableFrom(made.program, made.sim, 0).handsOnMin),
+          })
+        }
+      >
+        <Box sx={{ display: 'flex', gap: 0.75, flexWrap: 'wrap', mb: 1 }}>
+          {recipe.methods.map((m) => (
+            <Button
+              key={m}
+              size="small"
+              variant={m === method ? 'contained' : 'outlined'}
+              aria-pressed={m === method}
+              onClick={() => setMethodId(m)}
+            >
+              {say(`method.${m}`)}
+            </Button>
+          ))}
+        </Box>
+        <Box sx={{ color: role('inkMuted'), mb: 1 }}>{say(`method.${method}.why`)}</Box>
+        {made && (
+          <Box component="ol" sx={{ m: 0, pl: 3, display: 'grid', gap: 0.5 }}>
+            {steps.map(({ sentence, own }) => (
+              <li key={sentence}>
+                {sentence}
+                {own && <Box sx={{ color: role('inkMuted') }}>{say('text.ownWords', { text: own })}</Box>}
+              </li>
+            ))}
+          </Box>
+        )}
+      </Panel>
+    </>
+  );
+
   return (
     <>
       <PageHead title={name} beside={about}>
@@ -100,7 +203,13 @@ export function RecipePage() {
           {mine ? say('recipePage.changeIt') : say('recipePage.varyIt')}
         </Button>
       </PageHead>
-      {made && <RecipeFace recipe={recipe} made={made} kitchen={k} tables={tables} />}
+      {made ? (
+        <RecipeFace recipe={recipe} made={made} kitchen={k} tables={tables}>
+          {goesInAndDone}
+        </RecipeFace>
+      ) : (
+        <Box sx={{ display: 'grid', gap: 1.75, mb: 1.75 }}>{goesInAndDone}</Box>
+      )}
       <Box
         sx={{
           display: 'grid',
@@ -109,110 +218,6 @@ export function RecipePage() {
           alignItems: 'start',
         }}
       >
-        <Panel
-          title={say('common.whatGoesIn')}
-          aside={say('recipePage.forInBottles', { basis: litres(madeL) })}
-        >
-          {made ? (
-            made.program.lines.map((line) => {
-              const massG = lineGrams(made, line.id);
-              const changed = base ? differenceOf(base, recipe, line.id) : null;
-              return (
-                <Box key={line.id}>
-                  <Row
-                    dense
-                    drawn
-                    testId={`recipe-line-${line.id}`}
-                    label={
-                      <Box
-                        component="button"
-                        type="button"
-                        aria-expanded={open === line.id}
-                        onClick={() => setOpen(open === line.id ? null : line.id)}
-                        sx={{
-                          all: 'unset',
-                          cursor: 'pointer',
-                          minHeight: 40,
-                          display: 'flex',
-                          alignItems: 'center',
-                          gap: 1.25,
-                          '&:hover': { textDecoration: 'underline' },
-                          '&:focus-visible': { outline: `3px solid ${role('rim')}` },
-                        }}
-                      >
-                        <PlantDrawing plant={plantOf(line.itemId, tables)} size={36} />
-                        <span>
-                          {sayItem(line.itemId)}
-                          {line.share && `, ${say(`share.${line.share}`)}`}
-                        </span>
-                        {changed && (
-                          <Box component="span" sx={{ color: role('cold'), ml: 1 }}>
-                            {changed}
-                          </Box>
-                        )}
-                      </Box>
-                    }
-                  >
-                    {massG > 0 ? amountText(line.itemId, massG, k, tables) : say('recipePage.byTaste')}
-                  </Row>
-                  {open === line.id && (
-                    <LineFacts
-                      itemId={line.itemId}
-                      massG={massG}
-                      litres={madeL}
-                      kitchen={k}
-                      tables={tables}
-                    />
-                  )}
-                </Box>
-              );
-            })
-          ) : (
-            <Typography>{say('recipePage.itDoesNotWork')}</Typography>
-          )}
-          {base && (
-            <Box sx={{ mt: 1, color: role('inkMuted') }}>
-              {sayRich('recipePage.aVariantOfWhat', {
-                drink: <Link to={`/drinks/${base.id}`}>{sayDrink(base.id, base.name)}</Link>,
-              })}
-            </Box>
-          )}
-        </Panel>
-        <Panel
-          title={say('common.whatToDo')}
-          aside={
-            made &&
-            say('recipePage.inAllOfYour', {
-              end: duration(made.sim.endMin),
-              handsOn: duration(timetableFrom(made.program, made.sim, 0).handsOnMin),
-            })
-          }
-        >
-          <Box sx={{ display: 'flex', gap: 0.75, flexWrap: 'wrap', mb: 1 }}>
-            {recipe.methods.map((m) => (
-              <Button
-                key={m}
-                size="small"
-                variant={m === method ? 'contained' : 'outlined'}
-                aria-pressed={m === method}
-                onClick={() => setMethodId(m)}
-              >
-                {say(`method.${m}`)}
-              </Button>
-            ))}
-          </Box>
-          <Box sx={{ color: role('inkMuted'), mb: 1 }}>{say(`method.${method}.why`)}</Box>
-          {made && (
-            <Box component="ol" sx={{ m: 0, pl: 3, display: 'grid', gap: 0.5 }}>
-              {steps.map(({ sentence, own }) => (
-                <li key={sentence}>
-                  {sentence}
-                  {own && <Box sx={{ color: role('inkMuted') }}>{say('text.ownWords', { text: own })}</Box>}
-                </li>
-              ))}
-            </Box>
-          )}
-        </Panel>
         <Panel title={say('common.whoIsToBe')} testId="who">
           <WhoAsksFirst tags={tags} />
           <Box sx={{ mt: 1 }}>

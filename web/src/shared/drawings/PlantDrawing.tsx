@@ -1,18 +1,34 @@
 import { role } from '../../theme/theme.ts';
 import { PLANTS } from './plants/plants.ts';
 
-/** The lines of a plant within a larger drawing, in a square of 64. */
-export const PlantLines = ({ plant, strokePx = 2 }: { plant: string; strokePx?: number }) => (
-  <g fill="none" stroke={role('rim')} strokeWidth={strokePx} strokeLinecap="round" strokeLinejoin="round">
-    {(PLANTS[plant] ?? []).map((stroke, i) =>
-      typeof stroke === 'string' ? (
-        // biome-ignore lint/suspicious/noArrayIndexKey: the strokes of a drawing never move.
-        <path key={i} d={stroke} vectorEffect="non-scaling-stroke" />
-      ) : (
-        // biome-ignore lint/suspicious/noArrayIndexKey: the strokes of a drawing never move.
-        <path key={i} d={stroke[0]} transform={stroke[1]} vectorEffect="non-scaling-stroke" />
-      ),
-    )}
+/**
+ * The lines of a plant within a larger drawing, in a square of 64.
+ * @param props.scales its lines grow with it, as they do on paper; else they are as wide at every size.
+ */
+export const PlantLines = ({
+  plant,
+  strokePx = 2,
+  stroke: colour = role('rim'),
+  scales = false,
+}: {
+  plant: string;
+  strokePx?: number;
+  stroke?: string;
+  scales?: boolean;
+}) => (
+  <g fill="none" stroke={colour} strokeWidth={strokePx} strokeLinecap="round" strokeLinejoin="round">
+    {(PLANTS[plant] ?? []).map((line, i) => {
+      const [d, transform] = typeof line === 'string' ? [line, undefined] : line;
+      return (
+        <path
+          // biome-ignore lint/suspicious/noArrayIndexKey: the strokes of a drawing never move.
+          key={i}
+          d={d}
+          transform={transform}
+          vectorEffect={scales ? undefined : 'non-scaling-stroke'}
+        />
+      );
+    })}
   </g>
 );
 

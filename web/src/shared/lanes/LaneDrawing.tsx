@@ -1,5 +1,4 @@
 import type { Kitchen } from '@big-ladle/core/documents';
-import { colourOf, luminanceOf, volumeMl } from '@big-ladle/core/liquor';
 import type { LaneMove, LaneState, Lanes } from '@big-ladle/core/plan';
 import type { Program } from '@big-ladle/core/program';
 import Box from '@mui/material/Box';
@@ -10,6 +9,7 @@ import { litres } from '../../words/quantities.ts';
 import { duration, say } from '../../words/say.ts';
 import { vesselName } from '../batch/stepNames.ts';
 import { Fold } from '../Fold.tsx';
+import { colourIn } from './laneColour.ts';
 import {
   type Geometry,
   geometryOf,
@@ -21,21 +21,12 @@ import {
 } from './laneGeometry.ts';
 import { laneSentences, laneStepText } from './laneWords.ts';
 
-/** A glass of it, cm: what the ribbon's colour is seen through. */
-const PATH_CM = 3;
-/** Paler than this it is drawn as water. */
-const PALE = 0.8;
 /** Marks of the hours stand no closer, px. */
 const TICK_PX = 74;
 
 /** What stood where a move begins. */
 const stateBefore = (lanes: Lanes, move: LaneMove): LaneState | undefined =>
   lanes.lanes.find((l) => l.vesselId === move.from)?.spans.find((s) => s.stepId === move.stepId)?.from;
-
-const colourIn = (state: LaneState): string => {
-  const colour = volumeMl(state.liquor) < 1 ? '#ffffff' : colourOf(state.liquor, PATH_CM);
-  return luminanceOf(colour) > PALE ? `color-mix(in srgb, ${role('cold')} 24%, ${role('enamel')})` : colour;
-};
 
 /**
  * The way of a drink: a lane for each vessel, time to the right, ribbons as high as their litres in the colour of the

@@ -1,5 +1,12 @@
 /** Sentences of the book: search, recipe, editor, comparing, facts. */
 export const EN_DRINKS = {
+  // recipeFace
+  'recipeFace.band':
+    'The way of this drink: its litres and colours from step to step; the steps say it in words',
+  'recipeFace.water': 'water',
+  'recipeFace.drinkWithin': 'Drink within',
+  'recipeFace.cold': 'cold and closed',
+  'recipeFace.vessels': 'Through pots and bowls',
   // addLine
   'addLine.ingredients': 'Ingredients\n{text}',
   'addLine.addAnIngredientAs': 'Add an ingredient, as you say it',

@@ -324,6 +324,7 @@ export const EN_PAGES = {
   'textOut.thisBrowserDoesNot': 'This browser does not let the page copy. Save it as text instead.',
   'textOut.copyAsText': 'Copy as text',
   'textOut.share': 'Share',
+  'textOut.see': 'See it as text',
   'textOut.saveAsText': 'Save as text',
   'textOut.asText': '{what} as text',
   'lanes.title': 'The way of this drink',

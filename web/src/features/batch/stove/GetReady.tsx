@@ -5,6 +5,8 @@ import { type ProgramLine, potCapacityMl } from '@big-ladle/core/program';
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import { lineAmount } from '../../../shared/batch/lineAmount.ts';
+import { PlantDrawing } from '../../../shared/drawings/PlantDrawing.tsx';
+import { plantOf } from '../../../shared/drawings/plants/plants.ts';
 import { Fold } from '../../../shared/Fold.tsx';
 import { PageTitle } from '../../../shared/PageTitle.tsx';
 import { heading, role } from '../../../theme/theme.ts';
@@ -20,6 +22,8 @@ interface Thing {
   name: string;
   hand: string;
   scale: string;
+  /** What it looks like. */
+  plant?: string;
   /** What it should be like: clean, sound, large enough. */
   how?: string;
 }
@@ -44,6 +48,7 @@ export function thingsToGetReady(live: LiveBatch): Thing[] {
       return {
         code: `line:${line.id}`,
         name: sayItem(line.itemId),
+        plant: plantOf(line.itemId, tables),
         hand,
         scale: hand === scale ? '' : scale,
       };
@@ -128,6 +133,7 @@ function List({ things, ticks }: { things: readonly Thing[]; ticks: ReturnType<t
               >
                 {on ? '✓' : ''}
               </Box>
+              {thing.plant && <PlantDrawing plant={thing.plant} size={36} />}
               <Box component="span" sx={{ flex: 1 }}>
                 {thing.name}
               </Box>

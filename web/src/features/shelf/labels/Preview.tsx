@@ -1,8 +1,9 @@
 import '../../../words/places/shelf.ts';
 import { say } from '../../../words/say.ts';
 import '../../../words/places/items.ts';
+import { PlantLines } from '../../../shared/drawings/PlantDrawing.tsx';
 import { codeOf } from '../../../shared/squareCode.ts';
-import { type LabelPart, type LabelText, type Measure, setLabel } from './layout.ts';
+import { type LabelPart, type LabelText, type Measure, PLANT_LINE, setLabel } from './layout.ts';
 import { FONT } from './measure.ts';
 import type { SetPage } from './pdf.ts';
 import { placesOnSheet, type SheetFormat } from './sheets.ts';
@@ -70,6 +71,19 @@ export function Page(props: { page: SetPage; sheet: SheetFormat; trueSize: boole
               >
                 {part.text}
               </text>
+            ) : part.kind === 'plant' ? (
+              <svg
+                // biome-ignore lint/suspicious/noArrayIndexKey: parts of a label are only counted
+                key={i}
+                x={part.x}
+                y={part.y}
+                width={part.sizeMm}
+                height={part.sizeMm}
+                viewBox="0 0 64 64"
+                aria-hidden="true"
+              >
+                <PlantLines plant={part.plant} stroke="#000" strokePx={PLANT_LINE} scales />
+              </svg>
             ) : (
               <path
                 // biome-ignore lint/suspicious/noArrayIndexKey: parts of a label are only counted

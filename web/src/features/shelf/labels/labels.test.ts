@@ -6,8 +6,10 @@ import { type BottleItem, type LeftoverItem, leftoverLife } from '@big-ladle/cor
 import { SHIPPED_TABLES } from '@big-ladle/core/tables';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { PLANTS } from '../../../shared/drawings/plants/plants.ts';
 import { type CodeMatrix, codeOf } from '../../../shared/squareCode.ts';
 import { type LabelPart, type LabelText, type Measure, setLabel, wrapped } from './layout.ts';
+import { matrixOf } from './pdf.ts';
 import { placesOnSheet, SHEETS } from './sheets.ts';
 import { batchCode, bottleLabel, byHandLine, leftoverLabel, type Printed, within } from './texts.ts';
 
@@ -15,6 +17,7 @@ import { batchCode, bottleLabel, byHandLine, leftoverLabel, type Printed, within
 const measure: Measure = (text, sizeMm, bold) => text.length * sizeMm * (bold ? 0.55 : 0.5);
 
 const label = (change: Partial<LabelText> = {}): LabelText => ({
+  plants: ['hibiscus', 'ginger', 'clove'],
   itemId: 'x',
   name: 'Deep hibiscus & ginger',
   under: 'sweetened',
@@ -43,6 +46,33 @@ describe('what it contains', () => {
       .map((p) => p.text)
       .join(' ');
     expect(printed).toContain(`Contains ${contains}.`);
+  });
+});
+
+describe('plants on a label', () => {
+  const plantsIn = (w: number, h: number) => set(label(), w, h).filter((p) => p.kind === 'plant');
+  it('stand above the code where there is room, the first ones, and nothing lies on them', () => {
+    // 38 mm high: a code of 26 mm, 2.5 mm free at each side, 7 mm are left.
+    const plants = plantsIn(99, 38);
+    expect(plants.map((p) => p.plant)).toEqual(['hibiscus', 'ginger']);
+    const square = codeIn(set(label(), 99, 38));
+    for (const plant of plants) {
+      expect(plant.sizeMm).toBeCloseTo(7, 9);
+      expect(plant.y + plant.sizeMm).toBeLessThanOrEqual(square.y);
+      expect(plant.x + plant.sizeMm).toBeLessThanOrEqual(99 - 2.5 + 1e-9);
+    }
+  });
+  it('are left out where there is none', () => {
+    expect(plantsIn(62, 29)).toEqual([]);
+  });
+  it('are turned on paper as on the screen', () => {
+    // (1, 0) turned by a quarter is (0, 1), moved by (10, 20): (10, 21).
+    const [a, b, , , e, f] = matrixOf('translate(10 20) rotate(90)');
+    expect([a + e, b + f]).toEqual([expect.closeTo(10, 9), expect.closeTo(21, 9)]);
+    expect(matrixOf('scale(-1 1)')).toEqual([-1, 0, 0, 1, 0, 0]);
+    for (const strokes of Object.values(PLANTS))
+      for (const stroke of strokes)
+        if (typeof stroke !== 'string') expect(matrixOf(stroke[1]).every(Number.isFinite)).toBe(true);
   });
 });
 

@@ -18,6 +18,8 @@ export interface LabelText {
   /** A few words each. */
   cautions: readonly string[];
   contains: string;
+  /** What is in it as drawings, the first one first; only where there is room. */
+  plants: readonly string[];
   code: string;
   /** What the square code opens. */
   url: string;
@@ -25,6 +27,8 @@ export interface LabelText {
 
 export type LabelPart =
   | { kind: 'text'; x: number; y: number; sizeMm: number; bold: boolean; text: string }
+  /** A plant's line drawing, in a square. */
+  | { kind: 'plant'; x: number; y: number; sizeMm: number; plant: string }
   /** Dark modules of the square code, as runs along a row. */
   | {
       kind: 'code';
@@ -139,18 +143,32 @@ export function setLabel(
     parts = set.parts;
     if (set.fits) break;
   }
+  // Plants stand above the code where the label is high enough for both.
+  const plantMm = Math.min(MOST_PLANT_MM, heightMm - 2 * PAD - side, side / MOST_PLANTS);
+  const plants = plantMm >= LEAST_PLANT_MM ? label.plants.slice(0, MOST_PLANTS) : [];
+  const codeY = plants.length > 0 ? heightMm - PAD - side : (heightMm - side) / 2;
   return [
     ...parts,
+    ...plants.map(
+      (plant, i): LabelPart => ({ kind: 'plant', x: codeX + i * plantMm, y: PAD, sizeMm: plantMm, plant }),
+    ),
     {
       kind: 'code',
       x: codeX + QUIET_MODULES * moduleMm,
-      y: (heightMm - side) / 2 + QUIET_MODULES * moduleMm,
+      y: codeY + QUIET_MODULES * moduleMm,
       moduleMm,
       runs: runsOf(code),
       side: code.size * moduleMm,
     },
   ];
 }
+
+/** How wide the lines of a plant are, in its square of 64. */
+export const PLANT_LINE = 2.6;
+/** A drawing smaller than this is a smudge, mm. */
+const LEAST_PLANT_MM = 6;
+const MOST_PLANT_MM = 12;
+const MOST_PLANTS = 2;
 
 /** Smaller print nobody reads in a fridge; below the other nobody reads it at all, mm. */
 const LEAST_FULL_MM = 2.3;

@@ -6,6 +6,7 @@ import { isWater, saysAlcohol, traitsOf } from '@big-ladle/core/program';
 import type { BottleItem, LeftoverItem, LeftoverLife } from '@big-ladle/core/shelf';
 import { TAP_WATER_ID, type Tables } from '@big-ladle/core/tables';
 import { DAY_MS } from '@big-ladle/core/units';
+import { plantsOf } from '../../../shared/drawings/plants/plants.ts';
 import { sayDrink, sayDrinkOf, sayItem } from '../../../words/names.ts';
 import { num } from '../../../words/numbers.ts';
 import { sayPlain } from '../../../words/plainNames.ts';
@@ -47,6 +48,13 @@ const containsOf = (itemIds: readonly string[], tables: Tables): string =>
         .map((id) => sayPlain(id).toLowerCase()),
     ),
   ].join(', ') || sayItem(TAP_WATER_ID).toLowerCase();
+
+/** What is in it as drawings, without what only sweetens. */
+const drawn = (itemIds: readonly string[], tables: Tables): string[] =>
+  plantsOf(
+    itemIds.map((itemId) => ({ kind: tables.sweeteners.has(itemId) ? 'sweetener' : 'other', itemId })),
+    tables,
+  );
 
 export interface Printed {
   zone: string;
@@ -92,6 +100,7 @@ export function bottleLabel(facts: BottleItem, life: BottleLife, to: Printed): L
       : null,
     cautions,
     contains: containsOf(facts.itemIds, tables),
+    plants: drawn(facts.itemIds, tables),
     code: batchCode(facts.batchId, bottle.filledMs, zone),
     url: `${origin}/shelf/${facts.itemId}`,
   };
@@ -121,6 +130,7 @@ export function leftoverLabel(
     alcohol: leftover.alcohol ? say('texts.containsAlcohol2') : null,
     cautions: [],
     contains: containsOf(leftover.ingredientIds, to.tables),
+    plants: drawn(leftover.ingredientIds, to.tables),
     code: batchCode(facts.batchId, leftover.madeMs, zone),
     url: `${origin}/shelf/${facts.itemId}`,
   };
