@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { KITCHEN } from './begun.ts';
 import { expect, figure, test, unfold } from './fixtures.ts';
+import { readPdf } from './pdf.ts';
 import { KitchenServer } from './server.ts';
 
 test.beforeEach(async ({ server }) => {
@@ -369,4 +370,26 @@ test('everything in one file, into an empty kitchen: the same plan', async ({ pa
     await other.stop();
     other.dispose();
   }
+});
+
+test('a recipe is printed as one page: its way, what goes in, what to do, who asks first', async ({
+  page,
+  server,
+}) => {
+  await page.addInitScript(() => {
+    window.print = () => undefined;
+  });
+  await page.goto(`${server.url}/drinks/calyx-pineapple`);
+  await page.getByRole('button', { name: 'Print', exact: true }).click();
+  const sheet = page.getByTestId('recipe-sheet');
+  await expect(sheet).toBeHidden();
+  const [paper, ...more] = await readPdf(new Uint8Array(await page.pdf({ format: 'A4' })), []);
+  expect(more).toEqual([]);
+  expect(paper!.text).toContain('Hibiscus & pineapple');
+  expect(paper!.text).toContain('Bring it to the boil');
+  expect(paper!.text).toMatch(/pregnan/i);
+  // Each thing stands once.
+  expect(paper!.text.match(/What goes in/g)).toHaveLength(1);
+  await page.evaluate(() => window.dispatchEvent(new Event('afterprint')));
+  await expect(sheet).toHaveCount(0);
 });

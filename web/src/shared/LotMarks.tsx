@@ -26,10 +26,14 @@ export function LotMarks({ tags }: { tags: Iterable<Tag> }) {
   );
 }
 
+/** Who should ask first, in sentences: one may be for several people. */
+export const sayCautions = (tags: Iterable<Tag>): string[] => [
+  ...new Set(cautionsOf(new Set(tags)).map((row) => sayCode(row.code))),
+];
+
 /** The same in sentences, calmly, where a drink is chosen and planned: each person once, with what it is about. */
 export function WhoAsksFirst({ tags }: { tags: Iterable<Tag> }) {
-  // One sentence may be for several people.
-  const sentences = [...new Set(cautionsOf(new Set(tags)).map((row) => sayCode(row.code)))];
+  const sentences = sayCautions(tags);
   if (sentences.length === 0) return null;
   return (
     <Box data-testid="who-asks" sx={{ display: 'grid', gap: 0.5 }}>

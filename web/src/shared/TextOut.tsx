@@ -8,6 +8,7 @@ import { Fold } from './Fold.tsx';
 import { saveText } from './saveText.ts';
 import { canShare, shareText } from './share.ts';
 import { Panel } from './ui.tsx';
+import { usePrint } from './usePrint.ts';
 
 /** A recipe or a batch as plain text: shown, and to copy, save or print. Further ways out stand beside them. */
 export function TextOut(props: {
@@ -16,9 +17,12 @@ export function TextOut(props: {
   what: string;
   fileName: string;
   text: string | null;
+  /** What is printed in the place of the page: a sheet of its own. */
+  sheet?: ReactNode;
   children?: ReactNode;
 }) {
   const { title, what, fileName, text } = props;
+  const { printing, print } = usePrint();
   return (
     <Panel title={title}>
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
@@ -45,11 +49,12 @@ export function TextOut(props: {
         >
           {say('textOut.saveAsText')}
         </Button>
-        <Button variant="outlined" disabled={!text} onClick={() => window.print()}>
+        <Button variant="outlined" disabled={!text} onClick={props.sheet ? print : () => window.print()}>
           {say('common.print')}
         </Button>
         {props.children}
       </Box>
+      {printing && props.sheet}
       {text && (
         <Fold summary={say('textOut.see')} testId="as-text">
           <Box

@@ -35,6 +35,7 @@ import { num } from '../../words/numbers.ts';
 import { litres } from '../../words/quantities.ts';
 import { duration, fullDay, say, sayCode } from '../../words/say.ts';
 import { RecipeFace } from './face/RecipeFace.tsx';
+import { RecipeSheet } from './face/RecipeSheet.tsx';
 import { LineFacts } from './LineFacts.tsx';
 import { Notebook } from './Notebook.tsx';
 import { useMade } from './useMade.ts';
@@ -234,6 +235,7 @@ export function RecipePage() {
           what={say('comparePage.theRecipe')}
           fileName={`${recipe.id}.txt`}
           text={text}
+          sheet={made && <RecipeSheet {...{ recipe, name, about, made, steps, tags, tables }} kitchen={k} />}
         >
           <Button
             variant="outlined"

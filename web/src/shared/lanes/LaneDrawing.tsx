@@ -9,6 +9,7 @@ import { litres } from '../../words/quantities.ts';
 import { duration, say } from '../../words/say.ts';
 import { vesselName } from '../batch/stepNames.ts';
 import { Fold } from '../Fold.tsx';
+import { Hatch } from './Hatch.tsx';
 import { colourIn } from './laneColour.ts';
 import {
   type Geometry,
@@ -67,16 +68,7 @@ export function LaneDrawing(props: {
         <Box sx={{ position: 'relative', minWidth: wide ? 0 : width }}>
           <svg viewBox={`0 0 ${width} ${height}`} width="100%" aria-hidden style={{ display: 'block' }}>
             <defs>
-              <pattern
-                id={`${id}-hatch`}
-                width="6"
-                height="6"
-                patternUnits="userSpaceOnUse"
-                patternTransform="rotate(45)"
-              >
-                <rect width="6" height="6" fill={role('enamel')} />
-                <rect width="2" height="6" fill={role('rim')} />
-              </pattern>
+              <Hatch id={`${id}-hatch`} />
               {ribbons
                 .filter((r) => !r.solids)
                 .map((r) => (

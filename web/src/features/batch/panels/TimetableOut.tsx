@@ -2,11 +2,10 @@ import type { Timetable } from '@big-ladle/core/plan';
 import type { Program } from '@big-ladle/core/program';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { useState } from 'react';
-import { flushSync } from 'react-dom';
 import { stepName } from '../../../shared/batch/stepNames.ts';
 import { stepHow } from '../../../shared/batch/stepWords.ts';
 import { saveCalendar } from '../../../shared/calendar.ts';
+import { usePrint } from '../../../shared/usePrint.ts';
 import { say } from '../../../words/say.ts';
 import type { LiveBatch } from '../useLiveBatch.ts';
 import { TimetableSheet } from './TimetableSheet.tsx';
@@ -20,12 +19,7 @@ export function TimetableOut(props: {
   fileName: string;
 }) {
   const { title, program, kitchen, timetable, fileName } = props;
-  const [printing, setPrinting] = useState(false);
-  const print = () => {
-    window.addEventListener('afterprint', () => setPrinting(false), { once: true });
-    flushSync(() => setPrinting(true));
-    window.print();
-  };
+  const { printing, print } = usePrint();
   const save = () =>
     saveCalendar(
       fileName,

@@ -4,6 +4,7 @@ import type { Program } from '@big-ladle/core/program';
 import Box from '@mui/material/Box';
 import { useId } from 'react';
 import { stepAlone } from '../../../shared/batch/stepNames.ts';
+import { Hatch } from '../../../shared/lanes/Hatch.tsx';
 import { colourIn } from '../../../shared/lanes/laneColour.ts';
 import { useWidth } from '../../../shared/useWidth.ts';
 import { role } from '../../../theme/theme.ts';
@@ -22,9 +23,16 @@ const TOLD_FROM_MIN = 5;
  * flames where it is heated. The steps below say the same in words.
  * @param pours where there is a glass beside it, it runs over into that.
  */
-export function BandDrawing(props: { spans: readonly BandSpan[]; program: Program; pours: boolean }) {
+export function BandDrawing(props: {
+  spans: readonly BandSpan[];
+  program: Program;
+  pours: boolean;
+  /** On paper there is nothing to measure. */
+  width?: number;
+}) {
   const { spans, program, pours } = props;
-  const [ref, width] = useWidth<HTMLDivElement>();
+  const [ref, measured] = useWidth<HTMLDivElement>();
+  const width = props.width ?? measured;
   const id = useId();
   const { pieces, endPx, endX } = bandPieces(spans, Math.max(1, width));
   const labels = bandLabels(
@@ -58,16 +66,7 @@ export function BandDrawing(props: { spans: readonly BandSpan[]; program: Progra
           style={{ display: 'block', overflow: 'visible', position: 'relative', zIndex: 1 }}
         >
           <defs>
-            <pattern
-              id={`${id}-hatch`}
-              width="6"
-              height="6"
-              patternUnits="userSpaceOnUse"
-              patternTransform="rotate(45)"
-            >
-              <rect width="6" height="6" fill={role('enamel')} />
-              <rect width="2" height="6" fill={role('rim')} />
-            </pattern>
+            <Hatch id={`${id}-hatch`} />
             {pieces.map(({ span, x0, x1 }) => (
               <linearGradient
                 key={span.stepId}
