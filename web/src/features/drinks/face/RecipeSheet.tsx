@@ -1,4 +1,5 @@
 import '../../../words/places/drinks.ts';
+import '../../../words/places/recipeText.ts';
 import type { Kitchen, Recipe } from '@big-ladle/core/documents';
 import { bandOf, lanesOf } from '@big-ladle/core/plan';
 import { finishedL } from '@big-ladle/core/program';
@@ -41,8 +42,8 @@ export function RecipeSheet(props: {
       <Box component="h1" sx={{ fontSize: '20pt', m: 0 }}>
         {name}
       </Box>
+      <Box>{about}</Box>
       <Box sx={{ mb: '2mm' }}>
-        {about}{' '}
         {[
           say('recipePage.forInBottles', { basis: litres(finishedL(made.sim)) }),
           duration(made.sim.endMin),
