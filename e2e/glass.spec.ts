@@ -43,7 +43,14 @@ test.describe('a glass of a bottle', () => {
     await expect(page.getByTestId('poured')).toContainText('poured');
     await page.getByRole('link', { name: 'The bottle' }).click();
     await expect(page.getByText('120 mL poured')).toBeVisible();
-    await page.goBack();
+    // Frozen it pours nothing: it thaws first.
+    await page.getByRole('button', { name: 'Frozen', exact: true }).click();
+    await page.getByRole('link', { name: 'Serve a glass' }).click();
+    await expect(page.getByRole('alert')).toContainText('Thaw it in the fridge');
+    await expect(page.getByTestId('pour')).toHaveCount(0);
+    await page.getByRole('link', { name: 'The bottle' }).click();
+    await page.getByRole('button', { name: 'Into the fridge to thaw' }).click();
+    await page.getByRole('link', { name: 'Serve a glass' }).click();
     // Warm: no ice, its note, another garnish.
     await page.getByRole('button', { name: 'warm', exact: true }).click();
     await expect(page.getByTestId('warm-note')).toContainText('does not go back into the bottle');
@@ -81,6 +88,16 @@ test('over ice: so much more sugar, taken into the sweetening with a tap', async
   await expect(page.getByTestId('for-ice')).toContainText(
     /To taste as sweet over this ice: [\d.]+ k?g more sugar/,
   );
+  const answer = page.getByTestId('answer');
+  const gramsToAdd = async (): Promise<number> => {
+    const [, figure = '', unit] = /([\d.]+) (k?g) in all/.exec(await answer.innerText()) ?? [];
+    return Number.parseFloat(figure) * (unit === 'kg' ? 1000 : 1);
+  };
+  const without = await gramsToAdd();
+  // Nothing is sweetened yet: for the ice it wants more than that, never less; once, however often it is tapped.
   await page.getByRole('button', { name: 'Sweeten it for this ice' }).click();
-  await expect(page.getByTestId('answer')).toBeVisible();
+  await expect(page.getByTestId('for-ice')).toContainText('Sweetened for this ice');
+  await expect.poll(gramsToAdd).toBeGreaterThan(without);
+  await page.getByRole('button', { name: 'Back to without ice' }).click();
+  await expect.poll(gramsToAdd).toBe(without);
 });

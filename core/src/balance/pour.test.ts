@@ -66,10 +66,14 @@ describe('a glass or a jug to a strength', () => {
 describe('sweetened for ice', () => {
   it('9 g in 100 g over three cubes: by hand', () => {
     // A glass of 184.6 mL of 9 % weighs about 191 g; 21 g melt: 9 · (1 + 21 ÷ 191) = 9.99.
-    const { sweetPct, sugarG } = sweetForIce(syrup(9, 1000), { drinkMl: 184.6, iceG: 60 });
+    const { sweetPct, moreG } = sweetForIce(syrup(9, 1000), 9, { drinkMl: 184.6, iceG: 60 });
     expect(sweetPct).toBeCloseTo(9.99, 1);
     // 90 g of sugar in a kilo; g more: (90 + g) ÷ (1000 + g) = 0.0999, g = 11.
-    expect(sugarG).toBeCloseTo(11, 0);
+    expect(moreG).toBeCloseTo(11, 0);
+    // Not sweetened yet: a litre to 9 % wants 98.9 g, to 9.99 % 111 g; 12 g more.
+    const plain = sweetForIce(syrup(0, 1000), 9, { drinkMl: 184.6, iceG: 60 });
+    expect(plain.sweetPct).toBeCloseTo(10.03, 1);
+    expect(plain.moreG).toBeCloseTo(12.5, 0);
   });
   it('thins back to where it was', () => {
     fc.assert(
@@ -77,7 +81,7 @@ describe('sweetened for ice', () => {
         fc.double({ min: 1, max: 20, noNaN: true }),
         fc.double({ min: 0, max: 150, noNaN: true }),
         (pct, iceG) => {
-          const sweeter = sweetForIce(syrup(pct, 1000), { drinkMl: 200, iceG }).sweetPct;
+          const sweeter = sweetForIce(syrup(pct, 1000), pct, { drinkMl: 200, iceG }).sweetPct;
           // Two parts per hundred: a sweeter drink is a little denser.
           const glass = plus(syrup(sweeter, 200 * 1.04), water(iceG * ICE_MELTED_SHARE));
           expect(sweetnessPct(glass) / pct).toBeGreaterThan(0.98);

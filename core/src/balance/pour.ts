@@ -1,5 +1,5 @@
 import type { Composition } from '../liquor/composition.ts';
-import { massG, sweetnessPct, volumeMl } from '../liquor/composition.ts';
+import { massG, volumeMl } from '../liquor/composition.ts';
 import { ICE_MELTED_SHARE, iceMl } from '../tables/constants.ts';
 import { FAMILY_ROWS } from '../tables/families.ts';
 import { GARNISH_ROWS, type GarnishRow } from '../tables/garnish.ts';
@@ -49,19 +49,22 @@ export function pourTo({ vesselMl, iceG, strengthShare }: PourWish): Poured {
 }
 
 /**
- * How sweet a drink must be in the pot, so that over ice it is as sweet as it is now without.
+ * How sweet a drink must be in the pot, so that over ice it is as sweet as it was aimed at without.
+ * @param aimPct the sweetness aimed at, sugar-equivalent g in 100 g; it may still have to be stirred in.
  * @param glass so much of it in a glass, and the ice there.
- * @returns sugar-equivalent g in 100 g, and the sugar that brings all of it there, g; it thins back to where it was.
+ * @returns what to aim at then, and how much more sugar that is in all of it, g.
  */
 export function sweetForIce(
   c: Composition,
+  aimPct: number,
   glass: { drinkMl: number; iceG: number },
-): { sweetPct: number; sugarG: number } {
+): { sweetPct: number; moreG: number } {
   const ml = volumeMl(c);
   const drinkG = ml > 0 ? (massG(c) * glass.drinkMl) / ml : 0;
-  if (drinkG <= 0) return { sweetPct: sweetnessPct(c), sugarG: 0 };
-  const sweetPct = sweetnessPct(c) * (1 + (glass.iceG * ICE_MELTED_SHARE) / drinkG);
-  return { sweetPct, sugarG: gramsToSweetness(c, sweetPct, 1) ?? 0 };
+  if (drinkG <= 0) return { sweetPct: aimPct, moreG: 0 };
+  const sweetPct = aimPct * (1 + (glass.iceG * ICE_MELTED_SHARE) / drinkG);
+  const dose = (pct: number) => gramsToSweetness(c, pct, 1) ?? 0;
+  return { sweetPct, moreG: dose(sweetPct) - dose(aimPct) };
 }
 
 const MOST_GARNISH = 2;

@@ -6,7 +6,7 @@ import { HttpProblem } from '../problems.ts';
 import { addPhoto, dropPhoto, photoFile, photosOf } from '../services/photos.ts';
 import { parse, route } from './parse.ts';
 import type { ApiParts } from './parts.ts';
-import type { Serve } from './serve.ts';
+import { type Serve, tell } from './serve.ts';
 
 /** Pictures come and go as they are. To be put before bodies are read as JSON. */
 export function photoBodies(api: Router, { db, photos, hub }: ApiParts): void {
@@ -17,10 +17,7 @@ export function photoBodies(api: Router, { db, photos, hub }: ApiParts): void {
       const said = parse(ROUTES.addPhoto.query, req.query);
       const jpeg = Buffer.isBuffer(req.body) ? cleanJpeg(req.body) : null;
       if (!jpeg) throw new HttpProblem('badPhoto');
-      const { answer, created, changed } = await addPhoto(db, photos, said, jpeg);
-      for (const change of changed ?? []) hub.changed(change);
-      if (created !== undefined) res.status(201).location(created);
-      res.json(answer);
+      tell(await addPhoto(db, photos, said, jpeg), hub, res);
     }),
   );
   api.get(

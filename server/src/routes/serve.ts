@@ -19,6 +19,20 @@ export type Serve = <R extends AnyRoute>(
   handle: (asked: Asked<R>) => Promise<Outcome<AnswerOf<R> | Written<AnswerOf<R>>>>,
 ) => void;
 
+/** Tells the other windows what was done, and answers. */
+export function tell(
+  { answer, created, changed, stored }: Outcome<unknown>,
+  hub: StreamHub,
+  res: Response,
+): void {
+  for (const change of changed ?? []) hub.changed(change);
+  hub.events(stored ?? []);
+  if (created !== undefined) res.status(201).location(created);
+  if (answer === undefined) res.status(204).end();
+  else if (answer instanceof Written) res.type('json').send(answer.json);
+  else res.json(answer);
+}
+
 /**
  * Puts routes of the contract into a router. Params, query and body are checked before the handler sees them; what it did
  * is told to the other windows here and nowhere else, after it was committed and before it is answered.
@@ -31,18 +45,13 @@ export const serving =
       route.path,
       caught(async (req, res) => {
         const ids = Object.entries(req.params).map(([name, value]) => [name, parse(idSchema, value)]);
-        const { answer, created, changed, stored } = await handle({
+        const outcome = await handle({
           params: Object.fromEntries(ids),
           query: parse(route.query, req.query) as QueryOf<typeof route>,
           body: parse(route.body, req.body) as BodyOf<typeof route>,
           res,
         });
-        for (const change of changed ?? []) hub.changed(change);
-        hub.events(stored ?? []);
-        if (created !== undefined) res.status(201).location(created);
-        if (answer === undefined) res.status(204).end();
-        else if (answer instanceof Written) res.type('json').send(answer.json);
-        else res.json(answer);
+        tell(outcome, hub, res);
       }),
     );
   };

@@ -37,7 +37,8 @@ export const keys = {
   recipes: ['recipes'] as const,
   versions: (id: string) => ['versions', id] as const,
   stock: ['stock'] as const,
-  /** Pictures, by the id of what they are of. */
+  /** Pictures, and those of one thing. */
+  photos: ['photos'] as const,
   photosOf: (ofId: string) => ['photos', ofId] as const,
   /** Who may come in and how; copies; an archive on its way in. */
   access: ['access'] as const,

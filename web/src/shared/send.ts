@@ -28,9 +28,8 @@ const STALE_AFTER = {
   retireRecipe: () => [keys.recipes],
   putIngredient: () => [keys.recipes],
   putStock: () => [keys.stock],
-  // Told by what they are of, which the stream of changes names.
-  addPhoto: () => [],
-  dropPhoto: () => [],
+  addPhoto: () => [keys.photos],
+  dropPhoto: () => [keys.photos],
   pair: () => [],
   revoke: () => [keys.access],
   changeNetwork: () => [keys.access],

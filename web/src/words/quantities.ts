@@ -95,6 +95,9 @@ export const grams = (massG: number): string => writtenMass(massG, spoken.units)
 export const kilograms = (massKg: number, decimals = 1): string =>
   spoken.units === 'metric' ? `${num(massKg, decimals)} kg` : grams(massKg * 1000);
 
+/** Grams as nutrition is told in every kitchen. */
+export const nutrientGrams = (massG: number): string => writtenMass(massG, METRIC.units).map(text).join(' ');
+
 export const celsius = (tempC: number, decimals = 0): string =>
   text(writtenTemp(tempC, decimals, spoken.degrees));
 

@@ -110,10 +110,10 @@ function constantsOf(elements: Elements): string[] {
 const filled = <T>(
   { constants }: Message,
   params: Readonly<Record<string, T>>,
-): Record<string, T | string> => ({
-  ...params,
-  ...Object.fromEntries(constants.map((name) => [name, writtenConstant(name)!])),
-});
+): Readonly<Record<string, T | string>> =>
+  constants.length === 0
+    ? params
+    : { ...params, ...Object.fromEntries(constants.map((name) => [name, writtenConstant(name)!])) };
 
 /**
  * A code of the core or the server in words. An unknown code shows itself, so that a missing sentence is seen at once;

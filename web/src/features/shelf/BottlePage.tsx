@@ -34,7 +34,7 @@ import { Caution, ErrorPanel, Figure, Loading, PageHead, Panel } from '../../sha
 import { role } from '../../theme/theme.ts';
 import { sayReason } from '../../words/coreWords.ts';
 import { sayDrinkOf, saySize } from '../../words/names.ts';
-import { grams, millilitres, volume } from '../../words/quantities.ts';
+import { millilitres, nutrientGrams, volume } from '../../words/quantities.ts';
 import { sayRich } from '../../words/rich.ts';
 import { days, moment, percent, say, sayCode } from '../../words/say.ts';
 import { BottleDeeds } from './BottleDeeds.tsx';
@@ -218,7 +218,7 @@ function OneBottle(props: ThingInput & { thing: Extract<ShelfThing, { kind: 'bot
                 left: volume(living.leftMl / 1000),
                 sugar: (
                   <Explain term="freeSugar">
-                    {say('bottlePage.sugarAGlass', { freeSugar: grams(facts.glass.freeSugarG) })}
+                    {say('bottlePage.sugarAGlass', { freeSugar: nutrientGrams(facts.glass.freeSugarG) })}
                   </Explain>
                 ),
                 ...dailySugar(),

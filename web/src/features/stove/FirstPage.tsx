@@ -24,7 +24,7 @@ import { useImport } from '../../shared/useImport.ts';
 import { heading, role } from '../../theme/theme.ts';
 import { num } from '../../words/numbers.ts';
 import { sayFamily } from '../../words/plainNames.ts';
-import { litres } from '../../words/quantities.ts';
+import { litres, speakUnits } from '../../words/quantities.ts';
 import { say } from '../../words/say.ts';
 import { useJob } from '../../workers/useJob.ts';
 import { atHand, firstKitchen, type Proposal, proposalsFor } from './firstKitchen.ts';
@@ -160,7 +160,12 @@ export function FirstPage({ doc, nowMs }: { doc: KitchenDoc; nowMs: number }) {
               label={say('firstPage.in')}
               value={unit}
               options={POT_UNITS.map((value) => ({ value, text: say(`potUnit.${value}`) }))}
-              onChange={(v) => setUnit(v as PotUnit)}
+              onChange={(v) => {
+                const next = v as PotUnit;
+                // What is proposed is told in the units that the pot is told in.
+                speakUnits(firstKitchen(doc, pot, ring, next));
+                setUnit(next);
+              }}
             />
           </Box>
           <Box sx={{ color: role('inkMuted'), mt: 1 }}>{say('firstPage.howToTell')}</Box>

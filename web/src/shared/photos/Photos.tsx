@@ -8,11 +8,11 @@ import { role } from '../../theme/theme.ts';
 import { moment, say } from '../../words/say.ts';
 import { notify } from '../notices.ts';
 import { OverlayDialog } from '../OverlayDialog.tsx';
-import { sayError } from '../send.ts';
+import { sayError, send } from '../send.ts';
 import { serverNow } from '../time.ts';
 import { Panel } from '../ui.tsx';
 import { AddPhoto } from './AddPhoto.tsx';
-import { dropPhoto, photoUrl, type Subject, usePhotos } from './photos.ts';
+import { photoUrl, type Subject, usePhotos } from './photos.ts';
 
 /** A photo in words: what it shows, and when it was taken. */
 export const photoWords = (photo: Photo, zone: string): string =>
@@ -46,17 +46,17 @@ export function Photos({ subject, zone }: { subject: Subject; zone: string }) {
         ))}
       </Box>
       <AddPhoto subject={subject} />
-      {open && <OnePhoto photo={open} subject={subject} zone={zone} onClose={() => setOpen(null)} />}
+      {open && <OnePhoto photo={open} zone={zone} onClose={() => setOpen(null)} />}
     </Panel>
   );
 }
 
-function OnePhoto(props: { photo: Photo; subject: Subject; zone: string; onClose: () => void }) {
-  const { photo, subject, zone, onClose } = props;
+function OnePhoto(props: { photo: Photo; zone: string; onClose: () => void }) {
+  const { photo, zone, onClose } = props;
   const [asked, setAsked] = useState(false);
   const words = photoWords(photo, zone);
   const remove = () =>
-    void dropPhoto(subject, photo.id).then(onClose, (error: unknown) =>
+    void send('dropPhoto', { params: { id: photo.id } }).then(onClose, (error: unknown) =>
       notify('error', sayError(error, say('problem.offline')) ?? ''),
     );
   return (

@@ -6,9 +6,8 @@ import {
   ROUTES,
 } from '@big-ladle/core/contract';
 import { useQuery } from '@tanstack/react-query';
-import { v7 as uuid } from 'uuid';
 import { ask } from '../api.ts';
-import { fetchAnew, keys } from '../queries.ts';
+import { keys } from '../queries.ts';
 import { send } from '../send.ts';
 import { serverNow } from '../time.ts';
 
@@ -55,17 +54,5 @@ export async function encodePhoto(file: Blob): Promise<Blob> {
 }
 
 /** Keeps a picture that was encoded. Sent again under the same id it is stored once. @throws ApiError, OfflineError */
-export async function keepPhoto(
-  { of, ofId }: Subject,
-  what: PhotoKind,
-  picture: Blob,
-  id: string = uuid(),
-): Promise<void> {
-  await send('addPhoto', { query: { id, of, ofId, what, takenMs: Math.round(serverNow()) } }, picture);
-  await fetchAnew([keys.photosOf(ofId)]);
-}
-
-export async function dropPhoto({ ofId }: Subject, id: string): Promise<void> {
-  await send('dropPhoto', { params: { id } });
-  await fetchAnew([keys.photosOf(ofId)]);
-}
+export const keepPhoto = ({ of, ofId }: Subject, what: PhotoKind, picture: Blob, id: string) =>
+  send('addPhoto', { query: { id, of, ofId, what, takenMs: Math.round(serverNow()) } }, picture);

@@ -581,6 +581,8 @@ export const EN_BATCH = {
   'served.bySmallGlassesOf': 'By small glasses of',
   'served.aDay': 'A day',
   'served.sweeterForIce': 'To taste as sweet over this ice: {more} more sugar in all of it.',
+  'served.sweetenedForIce': 'Sweetened for this ice: in the glass it is as sweet as {aim} without.',
+  'served.notForIce': 'Back to without ice',
   'served.sweetenForIce': 'Sweeten it for this ice',
   'served.ofSize': '{name} of {ml}',
   'served.sugarUnits': '{sugar} sugar{isSaysAlcohol, select, true {, {ethanol} units} other {}}',

@@ -207,6 +207,7 @@ export function BalanceBoard(props: BoardProps) {
             drink={together}
             wish={serving}
             onWish={setServing}
+            aimPct={wish.sweetPct}
             onAim={(sweetPct) => onWish({ ...wish, sweetPct })}
             kitchen={kitchen}
             tables={tables}

@@ -17,12 +17,14 @@ import { Panel, Row } from '../../../shared/ui.tsx';
 import { role } from '../../../theme/theme.ts';
 import { sayItem } from '../../../words/names.ts';
 import { num } from '../../../words/numbers.ts';
-import { celsius, grams, millilitres } from '../../../words/quantities.ts';
+import { celsius, grams, millilitres, nutrientGrams } from '../../../words/quantities.ts';
 import { percent, say } from '../../../words/say.ts';
 
 /** Ice in a glass of 250 mL, g: none, some, a full glass; and what is served hot has none. */
 const ICE_G = { ...ICE_IN_GLASS_G, hot: 0 } as const;
 const JUG_ML = 1500;
+/** A plan keeps its aim to a tenth. */
+const SAME_AIM_PCT = 0.06;
 
 export interface ServingWish {
   ice: keyof typeof ICE_G;
@@ -129,28 +131,38 @@ export function Served(props: {
   drink: Composition;
   wish: ServingWish;
   onWish: (wish: ServingWish) => void;
-  /** Aims at another sweetness. */
+  /** The sweetness aimed at, and another. */
+  aimPct: number;
   onAim: (sweetPct: number) => void;
   kitchen: Kitchen;
   tables: Tables;
 }) {
-  const { drink, wish, onWish, onAim, kitchen, tables } = props;
+  const { drink, wish, onWish, aimPct, onAim, kitchen, tables } = props;
   const [smallMl, setSmallMl] = useState(30);
   const [aDay, setADay] = useState(1);
   const unit = alcoholUnitOf(kitchen);
   const facts = (ml: number) => servedAs(drink, wish, ml, tables);
   const glass = facts(kitchen.servingMl);
-  const iced = sweetForIce(drink, {
+  const [taken, setTaken] = useState<{ fromPct: number; toPct: number } | null>(null);
+  // Taken in already it is not taken in again: the ice counts from what was aimed at before it.
+  const forIce = taken !== null && Math.abs(aimPct - taken.toPct) < SAME_AIM_PCT;
+  const basePct = forIce ? taken.fromPct : aimPct;
+  const iced = sweetForIce(drink, basePct, {
     drinkMl: kitchen.servingMl * (1 - wish.mixerShare),
     iceG: (ICE_G[wish.ice] * kitchen.servingMl) / 250,
   });
+  const aim = (toPct: number) => {
+    setTaken({ fromPct: basePct, toPct });
+    onAim(toPct);
+  };
+  const isTakenIn = forIce && Math.abs(iced.sweetPct - aimPct) < SAME_AIM_PCT;
   const small = smallServings(volumeMl(drink), smallMl, aDay);
   const line = (name: string, ml: number) => {
     const f = facts(ml);
     return (
       <Row label={say('served.ofSize', { name, ml: millilitres(ml) })} note={`${num(f.kcal)} kcal`}>
         {say('served.sugarUnits', {
-          sugar: grams(f.sugarG),
+          sugar: nutrientGrams(f.sugarG),
           ethanol: num(f.ethanolG / unit.ethanolG, 1),
           isSaysAlcohol: Boolean(saysAlcohol(f.abvPct)),
         })}
@@ -177,14 +189,18 @@ export function Served(props: {
           {line(say('common.aGlass'), kitchen.servingMl)}
           {line(say('served.aJug'), JUG_ML)}
         </Box>
-        {iced.sugarG >= 1 && (
+        {(iced.moreG >= 1 || forIce) && (
           <Box
             sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'center' }}
             data-testid="for-ice"
           >
-            <Box sx={{ flex: '1 1 180px' }}>{say('served.sweeterForIce', { more: grams(iced.sugarG) })}</Box>
-            <Button variant="outlined" onClick={() => onAim(iced.sweetPct)}>
-              {say('served.sweetenForIce')}
+            <Box sx={{ flex: '1 1 180px' }}>
+              {isTakenIn
+                ? say('served.sweetenedForIce', { aim: num(basePct, 1) })
+                : say('served.sweeterForIce', { more: grams(Math.max(0, iced.moreG)) })}
+            </Box>
+            <Button variant="outlined" onClick={() => aim(isTakenIn ? basePct : iced.sweetPct)}>
+              {say(isTakenIn ? 'served.notForIce' : 'served.sweetenForIce')}
             </Button>
           </Box>
         )}

@@ -13,7 +13,7 @@ import { houseOf } from '../../../shared/house.ts';
 import { Figure, Panel, Row } from '../../../shared/ui.tsx';
 import { role } from '../../../theme/theme.ts';
 import { num } from '../../../words/numbers.ts';
-import { eachMeasure, grams, millilitres } from '../../../words/quantities.ts';
+import { eachMeasure, grams, millilitres, nutrientGrams } from '../../../words/quantities.ts';
 import { percent, say } from '../../../words/say.ts';
 import type { PanelInput } from './input.ts';
 
@@ -83,7 +83,7 @@ export function BalancePanel({
         {say('panels.inAGlassOf', { serving: millilitres(kitchen.servingMl) })}
       </Typography>
       <Row label={say('panels.sugar')} note={`${num(glass.kcal)} kcal`}>
-        <span data-testid="figure-glass-sugar">{grams(glass.sugarG)}</span>
+        <span data-testid="figure-glass-sugar">{nutrientGrams(glass.sugarG)}</span>
       </Row>
       <Row label={say('panels.freeSugarsOfThe', dailySugar())}>
         <span data-testid="figure-glass-share">{percent(glass.shareOfCeiling)}</span>

@@ -9,7 +9,7 @@ import { sharesText } from '../../../shared/StrongToday.tsx';
 import { Panel } from '../../../shared/ui.tsx';
 import { num } from '../../../words/numbers.ts';
 import { sayFamily } from '../../../words/plainNames.ts';
-import { celsius, grams } from '../../../words/quantities.ts';
+import { celsius, nutrientGrams } from '../../../words/quantities.ts';
 import { dayOf, percent, say } from '../../../words/say.ts';
 import type { Glass } from './useGlass.ts';
 
@@ -35,7 +35,7 @@ export function InTheGlass({ glass, kitchen }: { glass: Glass; kitchen: Kitchen 
         <Box>
           {say('glass.sugar', {
             byHand: spoonSugar ? byHand(spoonSugar, sugarG, kitchen) : '',
-            sugar: grams(sugarG),
+            sugar: nutrientGrams(sugarG),
             share: percent(glass.sugarShare),
             ...dailySugar(),
             none: sugarG < 0.5,

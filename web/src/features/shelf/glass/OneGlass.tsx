@@ -2,7 +2,9 @@ import '../../../words/places/shelf.ts';
 import '../../../words/places/items.ts';
 import '../../../words/places/steps.ts';
 import type { ShelfThing } from '@big-ladle/core/contract';
+import { climateAt } from '@big-ladle/core/keeping';
 import { guidanceAt } from '@big-ladle/core/program';
+import { THAWED_DAYS } from '@big-ladle/core/shelf';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -32,6 +34,7 @@ export function OneGlass(props: ThingInput & { thing: Extract<ShelfThing, { kind
   const { verdict } = living.life;
   const gone = goneWord(log, nowMs, kitchen.zone);
   const isOver = verdict === 'past' || verdict === 'throwOut' || gone !== null;
+  const frozen = climateAt(around, log.places.at(-1)!.place).kind === 'freezer';
   return (
     <>
       <PageHead
@@ -57,6 +60,8 @@ export function OneGlass(props: ThingInput & { thing: Extract<ShelfThing, { kind
           <InTheGlass glass={glass} kitchen={kitchen} />
           {isOver ? (
             <Alert severity="error">{gone ?? say('bottlePage.itsTimeIsOver')}</Alert>
+          ) : frozen ? (
+            <Alert severity="info">{say('bottleDeeds.thawItInThe', { days: num(THAWED_DAYS) })}</Alert>
           ) : (
             <Pour {...props} living={living} glass={glass} />
           )}
@@ -74,15 +79,12 @@ export function OneGlass(props: ThingInput & { thing: Extract<ShelfThing, { kind
 
 /** It is poured: what stays in the bottle, or what another one must give. */
 function Pour({ living, glass, record }: ThingInput & { living: Living; glass: Glass }) {
-  const { item, leftMl } = living;
+  const { leftMl } = living;
   const { drinkMl } = glass.poured;
   const [pouredMl, setPouredMl] = useState<number | null>(null);
   const takenMl = Math.min(drinkMl, leftMl);
   const pour = () => {
-    void record([
-      ...(item.log.openedMs === null ? [{ kind: 'opened' as const, body: {} }] : []),
-      { kind: 'poured' as const, body: { volumeMl: Math.round(takenMl) } },
-    ]);
+    void record([{ kind: 'poured', body: { volumeMl: Math.round(takenMl) } }]);
     setPouredMl(takenMl);
   };
   const more = Math.floor(Math.max(0, leftMl - takenMl) / Math.max(1, drinkMl));
