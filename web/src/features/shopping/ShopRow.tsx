@@ -50,9 +50,11 @@ export function ShopRow(props: {
           <Box sx={{ width: 42 }} />
         )}
         <PlantDrawing plant={props.plant} />
-        <Box sx={{ flex: '1 1 130px', textDecoration: bought ? 'line-through' : 'none' }}>{name}</Box>
-        <Box sx={{ ...heading }}>{buyText(row)}</Box>
-        <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem', minWidth: 62 }}>
+        <Box sx={{ flex: '1 1 84px', minWidth: 0, textDecoration: bought ? 'line-through' : 'none' }}>
+          {name}
+        </Box>
+        <Box sx={{ ...heading, whiteSpace: 'nowrap' }}>{buyText(row)}</Box>
+        <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem', minWidth: 62, pl: { xs: 6.5, sm: 0 } }}>
           {row.price === null
             ? row.buyG > 0 && say('shoppingPage.noPrice')
             : say('shoppingPage.each', { price: num(row.price, 2) })}
