@@ -3,7 +3,9 @@ import type { PlanDoc } from '../documents/plan.ts';
 import type { MethodId, Recipe } from '../documents/recipe.ts';
 import { type Keeping, keepingOf } from '../keeping/shelfLife.ts';
 import { markerGPerL, volumeMl } from '../liquor/composition.ts';
+import { type BandSpan, bandOf } from '../plan/band.ts';
 import { withBeside } from '../plan/beside.ts';
+import { lanesOf } from '../plan/lanes.ts';
 import { type PlanProblem, solvePlanDoc } from '../plan/planDoc.ts';
 import { type Timeline, timelineOf } from '../plan/schedule.ts';
 import { METHODS } from '../program/book/methods/methods.ts';
@@ -29,6 +31,8 @@ export interface MethodRow {
   handsOnMin: number;
   /** When the cook is needed, and what may wait for her. */
   timeline: Timeline;
+  /** The way itself, to be drawn. */
+  band: readonly BandSpan[];
   litres: number;
   waterL: number;
   steamL: number;
@@ -163,6 +167,7 @@ export function methodRow(
     totalMin: sim.endMin,
     handsOnMin: timeline.plain.handsOnMin,
     timeline,
+    band: bandOf(lanesOf(program, sim, tables)),
     litres: bottled ? volumeMl(bottled) / 1000 : 0,
     waterL: sim.flows
       .filter(

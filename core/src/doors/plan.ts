@@ -2,7 +2,7 @@
 export { type Job, type JobBook, type JobResult, runJob } from '../jobs/run.ts';
 export { boilingPointC } from '../physics/heat.ts';
 export { findAlternatives, type WayOut } from '../plan/alternatives.ts';
-export { type BandSpan, bandOf } from '../plan/band.ts';
+export { type BandSpan, bandHours, bandOf } from '../plan/band.ts';
 export { besideWays, standsIn, withBeside, withoutClash } from '../plan/beside.ts';
 export {
   bottledMl,
@@ -17,7 +17,7 @@ export {
   suggestBottles,
 } from '../plan/bottles.ts';
 export { type CoolingWay, coolingWays } from '../plan/cooling.ts';
-export { firstStart, liesOnTwoDays } from '../plan/firstStart.ts';
+export { darkHours, firstStart, liesOnTwoDays } from '../plan/firstStart.ts';
 export { idleJobs, type JobOfWait, placeJobs } from '../plan/idleJobs.ts';
 export {
   type Lane,

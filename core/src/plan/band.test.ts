@@ -4,7 +4,8 @@ import { BOOK } from '../program/book/book.ts';
 import { finishedL } from '../program/simulate/finished.ts';
 import { simulateBatch } from '../program/simulate/simulate.ts';
 import { KITCHEN, TABLES } from '../testKitchen.ts';
-import { bandOf } from './band.ts';
+import { HOUR_MS } from '../units/time.ts';
+import { bandHours, bandOf } from './band.ts';
 import { lanesOf } from './lanes.ts';
 
 const drawn = (id: string, methodId: Parameters<typeof plannedDrink>[1]) => {
@@ -39,5 +40,24 @@ describe('a drink as one band', () => {
           expect(span.to.litres).toBeGreaterThan(0);
         }
       }
+  });
+  it('at its hours each stretch begins when the cook is called, and waits for her without a gap', () => {
+    const span = (stepId: string, startMin: number, endMin: number) =>
+      ({ ...drawn('calyx-pineapple', 'straightBoil').band[0]!, stepId, startMin, endMin }) as const;
+    const call = { kind: 'strain' as const, attention: 'handsOn' as const };
+    // Filled at 8:00 for ten minutes, steeps by itself, is strained at 20:00 and not at 12:10, is cold at 21:00.
+    const hours = bandHours([span('fill', 0, 10), span('steep', 10, 250), span('strain', 250, 265)], {
+      startMs: 8 * HOUR_MS,
+      readyMs: 21 * HOUR_MS,
+      calls: [
+        { stepId: 'fill', startMs: 8 * HOUR_MS, endMs: 8 * HOUR_MS + 600_000, ...call },
+        { stepId: 'strain', startMs: 20 * HOUR_MS, endMs: 20 * HOUR_MS + 900_000, ...call },
+      ],
+    });
+    expect(hours.map((h) => [h.span.stepId, h.startMs, h.endMs])).toEqual([
+      ['fill', 8 * HOUR_MS, 8 * HOUR_MS + 600_000],
+      ['steep', 8 * HOUR_MS + 600_000, 20 * HOUR_MS],
+      ['strain', 20 * HOUR_MS, 21 * HOUR_MS],
+    ]);
   });
 });

@@ -1,6 +1,8 @@
 import type { StepId, VesselId } from '../program/model/ids.ts';
 import type { StepKind } from '../program/model/steps.ts';
+import { MINUTE_MS } from '../units/time.ts';
 import type { LaneState, Lanes } from './lanes.ts';
+import type { Timetable } from './startBy.ts';
 
 /** A stretch of a drink's way, whichever vessel it stands in. */
 export interface BandSpan {
@@ -67,4 +69,33 @@ export function bandOf(lanes: Lanes): BandSpan[] {
   const first = spans[0]?.x0 ?? 0;
   const room = (spans.at(-1)?.x1 ?? 1) - first || 1;
   return spans.map((s) => ({ ...s, x0: (s.x0 - first) / room, x1: (s.x1 - first) / room }));
+}
+
+/** A stretch of the way at its hours. */
+export interface BandHours {
+  span: BandSpan;
+  startMs: number;
+  endMs: number;
+}
+
+/**
+ * The way at the hours of a timetable. What wants the cook begins when she is called; what goes on by itself goes on
+ * until then, however long that is.
+ */
+export function bandHours(
+  spans: readonly BandSpan[],
+  timetable: Pick<Timetable, 'calls' | 'startMs' | 'readyMs'>,
+): BandHours[] {
+  const called = new Map(timetable.calls.map((c) => [c.stepId, c.startMs]));
+  let atMs = timetable.startMs;
+  const starts = spans.map((span) => {
+    const startMs = called.get(span.stepId) ?? atMs;
+    atMs = startMs + (span.endMin - span.startMin) * MINUTE_MS;
+    return startMs;
+  });
+  return spans.map((span, i) => ({
+    span,
+    startMs: starts[i]!,
+    endMs: starts[i + 1] ?? timetable.readyMs,
+  }));
 }

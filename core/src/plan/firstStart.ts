@@ -1,6 +1,7 @@
 import type { AwayHours, Kitchen } from '../documents/kitchen.ts';
 import { DAY_MS, MINUTE_MS } from '../units/time.ts';
 import {
+  type AwayWindow,
   awayWindows,
   earliestReady,
   latestStart,
@@ -11,12 +12,21 @@ import {
 import type { Timetable } from './startBy.ts';
 
 /** When most people sleep: for a kitchen that does not say when nobody stands at the stove. */
-const USUAL_NIGHT: AwayHours = {
+export const USUAL_NIGHT: AwayHours = {
   kind: 'asleep',
   days: [0, 1, 2, 3, 4, 5, 6],
   fromMin: 22 * 60,
   toMin: 7 * 60,
 };
+
+/** The hours in which nobody stands at the stove, as the kitchen says; of one that says nothing, the usual night. */
+export const darkHours = (
+  kitchen: Pick<Kitchen, 'away' | 'zone'>,
+  fromMs: number,
+  toMs: number,
+): AwayWindow[] =>
+  awayWindows(kitchen.away.length > 0 ? kitchen.away : [USUAL_NIGHT], kitchen.zone, fromMs, toMs);
+
 const STEP_MS = 15 * MINUTE_MS;
 /** What takes so long lies on two days, min. */
 const TWO_DAYS_MIN = 10 * 60;

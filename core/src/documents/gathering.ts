@@ -1,0 +1,118 @@
+import * as v from 'valibot';
+import { AGES, THIRSTS } from '../tables/guests.ts';
+import { between, id, list, moment, name, paragraphs, whole } from '../units/fields.ts';
+import { HOUR_MS } from '../units/time.ts';
+import { planSchema } from './plan.ts';
+
+/** What a guest keeps to, or has to. */
+export const GUEST_RULES = [
+  'noAlcohol',
+  'noAddedSugar',
+  'mild',
+  'noHoney',
+  'noRaw',
+  'noCoconutOrNuts',
+  'noGrapefruit',
+  'noCaffeine',
+  'pregnant',
+  'medicine',
+] as const;
+export type GuestRuleKind = (typeof GUEST_RULES)[number];
+
+const ruleSchema = v.variant('kind', [
+  v.strictObject({ kind: v.picklist(GUEST_RULES) }),
+  /** So much sugar in a glass at most, g. */
+  v.strictObject({ kind: v.literal('fewSugar'), gPerGlass: between(0, 100) }),
+  v.strictObject({ kind: v.literal('without'), itemId: id }),
+]);
+export type GuestRule = v.InferOutput<typeof ruleSchema>;
+
+const groupSchema = v.strictObject({
+  id,
+  name: name(60),
+  /** From and to, where it is not known: the same twice where it is. */
+  least: whole(0, 2000),
+  most: whole(0, 2000),
+  age: v.picklist(AGES),
+  rules: list(ruleSchema, 12),
+  thirst: v.picklist(THIRSTS),
+});
+export type GuestGroup = v.InferOutput<typeof groupSchema>;
+
+const drinkSchema = v.strictObject({
+  id,
+  source: v.variant('kind', [
+    /** To be made: the plan says how; its litres follow the guests unless they are set here. */
+    v.strictObject({ kind: v.literal('plan'), plan: planSchema, litres: v.nullable(between(0.2, 400)) }),
+    /** A batch of the kitchen's, planned or begun: its log tells. */
+    v.strictObject({ kind: v.literal('batch'), batchId: id }),
+    /** Bottles that stand there already. */
+    v.strictObject({ kind: v.literal('bottles'), itemIds: list(id, 200, 1) }),
+  ]),
+  /** Of what those drink who may choose, this drink's part against the others'. */
+  share: between(0, 10),
+  served: v.picklist(['cold', 'iced', 'warm']),
+  /** Kept in the freezer until then, and thawed in time. */
+  frozen: v.optional(v.boolean(), false),
+  /** Parts of it that are set apart, so that others may drink them too. */
+  apart: v.optional(list(v.strictObject({ id, beforeStepId: id, litres: between(0.1, 200) }), 6), () => []),
+});
+export type GatheringDrink = v.InferOutput<typeof drinkSchema>;
+
+const helperSchema = v.strictObject({ id, name: name(60), fromMs: moment, toMs: moment });
+export type Helper = v.InferOutput<typeof helperSchema>;
+
+const giftSchema = v.strictObject({
+  id,
+  to: name(60),
+  drinkId: id,
+  bottles: whole(1, 50),
+  given: v.optional(v.boolean(), false),
+});
+
+const answersSchema = v.strictObject({
+  enough: v.picklist(['tooLittle', 'justEnough', 'tooMuch']),
+  ranOut: list(id, 20),
+  change: paragraphs(600),
+  /** What was drunk in all, where it is known, L. */
+  drunkL: v.nullable(between(0, 2000)),
+});
+export type GatheringAnswers = v.InferOutput<typeof answersSchema>;
+
+/** A job that the cook has put at an hour of her own. */
+const pinSchema = v.strictObject({ drinkId: id, jobId: id, atMs: moment });
+
+/** A feast as its cook has settled it: who comes, what is served. Litres, hours and lists follow from it. */
+export const gatheringSchema = v.pipe(
+  v.strictObject({
+    name: name(80),
+    servesAtMs: moment,
+    untilMs: moment,
+    yearly: v.boolean(),
+    glassMl: between(20, 1000),
+    /** Of an iced glass, what is ice. */
+    iceShare: between(0, 0.6),
+    /** Heat of the day, °C; null: as in the kitchen. */
+    outdoorC: v.nullable(between(-20, 50)),
+    /** Beer, wine or spirits stand beside. */
+    alcoholBeside: v.boolean(),
+    /** How sure it is to be that nothing runs out. */
+    assurance: between(0.5, 0.99),
+    groups: list(groupSchema, 40),
+    drinks: list(drinkSchema, 12),
+    helpers: list(helperSchema, 12),
+    gifts: list(giftSchema, 60),
+    pins: list(pinSchema, 200),
+    /** Work that could be done as one and is not to be, by its kind. */
+    notJoined: list(id, 20),
+    answers: v.nullable(answersSchema),
+    /** The gathering of the year before. */
+    before: v.nullable(id),
+    notes: paragraphs(2000),
+  }),
+  v.check((g) => g.untilMs > g.servesAtMs && g.untilMs - g.servesAtMs <= 48 * HOUR_MS, 'gathering.until'),
+  v.check((g) => g.groups.every((group) => group.most >= group.least), 'gathering.count'),
+  v.check((g) => new Set(g.drinks.map((d) => d.id)).size === g.drinks.length, 'unique'),
+  v.check((g) => new Set(g.groups.map((d) => d.id)).size === g.groups.length, 'unique'),
+);
+export type GatheringDoc = v.InferOutput<typeof gatheringSchema>;

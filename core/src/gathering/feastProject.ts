@@ -1,0 +1,245 @@
+import type { GatheringDoc } from '../documents/gathering.ts';
+import type { Kitchen } from '../documents/kitchen.ts';
+import { USUAL_NIGHT } from '../plan/firstStart.ts';
+import { awayWindows } from '../plan/schedule.ts';
+import { type Join, type Project, type Resource, SLOT_MIN } from '../schedule/project.ts';
+import { KEEPING } from '../tables/keeping.ts';
+import { SHOP_ROWS } from '../tables/kitchenFacts.ts';
+import type { Tables } from '../tables/types.ts';
+import { DAY_MS, MINUTE_MS } from '../units/time.ts';
+import { chainOf, type DrinkChain } from './chainOf.ts';
+import type { FeastDrink } from './drinks.ts';
+import { type Meanwhile, piecesOf, placeMeanwhile, RESOURCE } from './pieces.ts';
+
+export const SLOT_MS = SLOT_MIN * MINUTE_MS;
+/** The cook herself, among those who help. */
+export const COOK = 'cook';
+
+/** Nothing is begun longer before the feast. */
+const MOST_AHEAD_MS = 14 * DAY_MS;
+/** Fresh things are bought so long ahead at most, others so long, ms. Source: general kitchen practice. */
+const FRESH_KEEPS_MS = 2 * DAY_MS;
+const DRY_KEEPS_MS = 14 * DAY_MS;
+/** A frozen litre thaws in the fridge in so long, ms. */
+const THAW_MS = DAY_MS;
+/** So many pots can be kept an eye on by one who is there. */
+const EYES = 3;
+/** Doors of shops, min after midnight. */
+const SHOPS = { fromMin: 8 * 60, toMin: 20 * 60 };
+/** Of a washing that two drinks share, so much of the shorter one is saved. */
+const WASH_SAVED = 0.5;
+
+export interface FeastProject {
+  project: Project;
+  fromMs: number;
+  chains: ReadonlyMap<string, DrinkChain>;
+  meanwhile: readonly (Meanwhile & { drinkId: string })[];
+  /** Drinks that nothing has to be done for. */
+  standing: readonly string[];
+}
+
+/**
+ * A gathering as a project of chains and resources, from now until the last glass; of a feast that is far ahead the last two
+ * weeks.
+ * @returns null where it is over.
+ */
+export function feastProject(
+  gathering: GatheringDoc,
+  drinks: readonly FeastDrink[],
+  kitchen: Kitchen,
+  tables: Tables,
+  nowMs: number,
+): FeastProject | null {
+  const { servesAtMs, untilMs } = gathering;
+  if (untilMs <= nowMs) return null;
+  const fromMs = Math.floor(Math.max(nowMs, servesAtMs - MOST_AHEAD_MS) / SLOT_MS) * SLOT_MS;
+  const slots = Math.ceil((untilMs - fromMs) / SLOT_MS);
+  const slotOf = (ms: number) => Math.floor((ms - fromMs) / SLOT_MS);
+  const dark = darkSlots(kitchen, fromMs, slots);
+  const people = [COOK, ...gathering.helpers.map((h) => h.id)];
+  const chains = new Map<string, DrinkChain>();
+  const meanwhile: (Meanwhile & { drinkId: string })[] = [];
+  const standing: string[] = [];
+  for (const drink of drinks) {
+    if (drink.problem) continue;
+    const settled = gathering.drinks.find((d) => d.id === drink.id);
+    const done = drink.begun !== null && drink.begun.currentStepId === null;
+    if (!drink.made || done) {
+      standing.push(drink.id);
+      continue;
+    }
+    const { program, sim } = drink.made;
+    const all = piecesOf(program, sim, tables);
+    const goingOn = drink.begun ? all.findIndex((p) => p.stepId === drink.begun!.currentStepId) : -1;
+    const left = goingOn < 0 ? all : all.slice(goingOn);
+    const [first, ...later] = left;
+    // Of what is going on, only what is left of it.
+    const endsMs = drink.begun && first ? goingEndsMs(drink, first.stepId) : 0;
+    const pieces =
+      goingOn >= 0 && first
+        ? [{ ...first, minutes: Math.max(0, (endsMs - fromMs) / MINUTE_MS) }, ...later]
+        : left;
+    const placed = placeMeanwhile(pieces);
+    meanwhile.push(...placed.meanwhile.map((m) => ({ ...m, drinkId: drink.id })));
+    const servedAt = slotOf(servesAtMs);
+    const thawed = settled?.frozen === true;
+    const lifeMs = 'fromDoneMs' in drink.life ? drink.life.fromDoneMs : 0;
+    const lastsMs = thawed ? KEEPING.thawedDays * DAY_MS : lifeMs;
+    const chain = chainOf({
+      drinkId: drink.id,
+      pieces: placed.pieces,
+      people,
+      litres: drink.litres,
+      earliest: 0,
+      latest: servedAt - (thawed ? 0 : Math.ceil(drink.chillMs / SLOT_MS)),
+      notBefore: slots - Math.floor(lastsMs / SLOT_MS),
+      servedAt,
+      goingOnSince: goingOn >= 0 ? 0 : null,
+      shopKeeps: drink.begun ? null : Math.floor(boughtKeepsMs(program.lines) / SLOT_MS),
+      hotBottles: program.steps.some((s) => s.kind === 'bottle' && s.hygiene === 'sterilised'),
+      thaw: thawed ? { slots: Math.ceil(THAW_MS / SLOT_MS), litres: drink.litres } : null,
+    });
+    chains.set(drink.id, withPins(chain, gathering, slotOf));
+  }
+  return {
+    project: {
+      slots,
+      chains: [...chains.values()].map((c) => c.chain),
+      dark,
+      joins: joinsOf(chains, gathering),
+      resources: resourcesOf(gathering, kitchen, fromMs, slots),
+    },
+    fromMs,
+    chains,
+    meanwhile,
+    standing,
+  };
+}
+
+/** When the step that is going on will be over, as far as its batch tells. */
+function goingEndsMs(drink: FeastDrink, stepId: string): number {
+  const entries = drink.made!.sim.trace.filter((t) => t.stepId === stepId);
+  return drink.begun!.startedMs + Math.max(0, ...entries.map((e) => e.endMin)) * MINUTE_MS;
+}
+
+/** A job that the cook has dragged stays where she put it, where its drink still has it. */
+function withPins(
+  chain: DrinkChain,
+  gathering: Pick<GatheringDoc, 'pins'>,
+  slotOf: (ms: number) => number,
+): DrinkChain {
+  const pins = gathering.pins.filter((p) => p.drinkId === chain.chain.id);
+  if (pins.length === 0) return chain;
+  const stages = chain.chain.stages.map((stage) => {
+    const pin = pins.find((p) => p.jobId === stage.id);
+    return pin && stage.fixedAt === null ? { ...stage, fixedAt: Math.max(0, slotOf(pin.atMs)) } : stage;
+  });
+  return { ...chain, chain: { ...chain.chain, stages } };
+}
+
+/** How long what goes in keeps from the shop on: fresh things by their shop. */
+const boughtKeepsMs = (lines: readonly { itemId: string }[]): number =>
+  lines.some((l) => SHOP_ROWS.some((row) => row.itemId === l.itemId && row.shop === 'market'))
+    ? FRESH_KEEPS_MS
+    : DRY_KEEPS_MS;
+
+/** Work of several drinks that is the same: one trip to the shop, one washing, one heating of bottles. */
+function joinsOf(
+  chains: ReadonlyMap<string, DrinkChain>,
+  gathering: Pick<GatheringDoc, 'notJoined'>,
+): Join[] {
+  const members = new Map<string, { chainId: string; stageId: string; slots: number }[]>();
+  for (const [chainId, { chain, jobs }] of chains)
+    for (const stage of chain.stages) {
+      const key = jobs.get(stage.id)?.joinKey;
+      // What a cook does at an hour of her own, and what is going on, is not moved for others.
+      if (!key || stage.fixedAt !== null || gathering.notJoined.includes(key)) continue;
+      members.set(key, [...(members.get(key) ?? []), { chainId, stageId: stage.id, slots: stage.slots }]);
+    }
+  return [...members].flatMap(([id, of]) => {
+    // Of one drink only one can be in it.
+    const each = of.filter((m, i) => of.findIndex((o) => o.chainId === m.chainId) === i);
+    const shortest = Math.min(...each.map((m) => m.slots));
+    const savedSlots = id.startsWith('wash:') ? Math.floor(shortest * WASH_SAVED) : shortest;
+    return each.length > 1 && savedSlots > 0
+      ? [{ id, members: each.map(({ chainId, stageId }) => ({ chainId, stageId })), savedSlots }]
+      : [];
+  });
+}
+
+/** Slots in which somebody sleeps. */
+function darkSlots(kitchen: Kitchen, fromMs: number, slots: number): boolean[] {
+  const asleep = kitchen.away.filter((a) => a.kind === 'asleep');
+  const windows = awayWindows(
+    asleep.length > 0 ? asleep : [USUAL_NIGHT],
+    kitchen.zone,
+    fromMs,
+    fromMs + slots * SLOT_MS,
+  );
+  return within(windows, fromMs, slots);
+}
+
+const within = (
+  windows: readonly { fromMs: number; toMs: number }[],
+  fromMs: number,
+  slots: number,
+): boolean[] => {
+  const row = new Array<boolean>(slots).fill(false);
+  for (const w of windows) {
+    const first = Math.max(0, Math.floor((w.fromMs - fromMs) / SLOT_MS));
+    const last = Math.min(slots, Math.ceil((w.toMs - fromMs) / SLOT_MS));
+    for (let slot = first; slot < last; slot++) row[slot] = true;
+  }
+  return row;
+};
+
+/** Whole slots in which somebody is there. */
+const present = (helper: { fromMs: number; toMs: number }, fromMs: number, slots: number): number[] =>
+  Array.from({ length: slots }, (_, slot) => {
+    const startMs = fromMs + slot * SLOT_MS;
+    return startMs >= helper.fromMs && startMs + SLOT_MS <= helper.toMs ? 1 : 0;
+  });
+
+function resourcesOf(
+  gathering: Pick<GatheringDoc, 'helpers'>,
+  kitchen: Kitchen,
+  fromMs: number,
+  slots: number,
+): Resource[] {
+  const always = (amount: number) => new Array<number>(slots).fill(amount);
+  const out = within(
+    awayWindows(
+      kitchen.away.filter((a) => a.kind === 'away'),
+      kitchen.zone,
+      fromMs,
+      fromMs + slots * SLOT_MS,
+    ),
+    fromMs,
+    slots,
+  );
+  const cook = out.map((away) => (away ? 0 : 1));
+  const helpers = gathering.helpers.map((h) => ({
+    id: RESOURCE.person(h.id),
+    capacity: present(h, fromMs, slots),
+  }));
+  const somebody = cook.map((here, slot) => here + helpers.reduce((sum, h) => sum + h.capacity[slot]!, 0));
+  const shut = awayWindows(
+    [{ kind: 'away', days: [0, 1, 2, 3, 4, 5, 6], fromMin: SHOPS.toMin, toMin: SHOPS.fromMin }],
+    kitchen.zone,
+    fromMs,
+    fromMs + slots * SLOT_MS,
+  );
+  const freezerL = kitchen.places.filter((p) => p.kind === 'freezer').reduce((sum, p) => sum + p.litres, 0);
+  return [
+    { id: RESOURCE.person(COOK), capacity: cook },
+    ...helpers,
+    { id: RESOURCE.eyes, capacity: somebody.map((n) => n * EYES) },
+    ...kitchen.burners.map((b) => ({ id: RESOURCE.ring(b.id), capacity: always(1) })),
+    ...kitchen.pots.map((p) => ({ id: RESOURCE.pot(p.id), capacity: always(1) })),
+    { id: RESOURCE.blender, capacity: always(1) },
+    { id: RESOURCE.sieve, capacity: always(1) },
+    { id: RESOURCE.fridge, capacity: always(kitchen.fridgeFreeL) },
+    { id: RESOURCE.freezer, capacity: always(freezerL) },
+    { id: RESOURCE.shops, capacity: within(shut, fromMs, slots).map((s) => (s ? 0 : 1)) },
+  ];
+}
