@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import { createCanvas, loadImage } from '@napi-rs/canvas';
 import { KITCHEN } from './begun.ts';
 import { expect, figure, test, unfold } from './fixtures.ts';
 import { readPdf } from './pdf.ts';
@@ -392,4 +393,31 @@ test('a recipe is printed as one page: its way, what goes in, what to do, who as
   expect(paper!.text.match(/What goes in/g)).toHaveLength(1);
   await page.evaluate(() => window.dispatchEvent(new Event('afterprint')));
   await expect(sheet).toHaveCount(0);
+});
+
+test('a recipe is saved as a picture: white paper, its letters and its colours', async ({ page, server }) => {
+  await page.emulateMedia({ colorScheme: 'dark' });
+  await page.goto(`${server.url}/drinks/calyx-pineapple`);
+  const saved = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save as a picture' }).click();
+  const download = await saved;
+  expect(download.suggestedFilename()).toBe('calyx-pineapple.png');
+  const picture = await loadImage(await download.path());
+  expect(picture.width).toBeGreaterThan(1400);
+  expect(picture.height).toBeGreaterThan(picture.width / 2);
+  const canvas = createCanvas(picture.width, picture.height);
+  const context = canvas.getContext('2d');
+  context.drawImage(picture, 0, 0);
+  const { data } = context.getImageData(0, 0, picture.width, picture.height);
+  const share = (is: (r: number, g: number, b: number) => boolean) => {
+    let count = 0;
+    for (let i = 0; i < data.length; i += 4) if (is(data[i]!, data[i + 1]!, data[i + 2]!)) count += 1;
+    return (4 * count) / data.length;
+  };
+  // Mostly paper, some black of its letters, and the red of hibiscus.
+  expect(share((r, g, b) => r > 250 && g > 250 && b > 250)).toBeGreaterThan(0.6);
+  expect(share((r, g, b) => r < 60 && g < 60 && b < 60)).toBeGreaterThan(0.02);
+  expect(share((r, g, b) => r > 90 && g < r / 2 && b < r / 1.2)).toBeGreaterThan(0.01);
+  // Nothing of it stays beside the screen.
+  await expect(page.getByTestId('recipe-sheet')).toHaveCount(0);
 });

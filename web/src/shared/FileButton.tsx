@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button';
 import type { SxProps } from '@mui/material/styles';
-import { useRef } from 'react';
+import { type ReactNode, useRef } from 'react';
 
 /** A button that asks for a file. */
 export function FileButton(props: {
@@ -8,12 +8,18 @@ export function FileButton(props: {
   accept: string;
   testId: string;
   sx?: SxProps;
+  icon?: ReactNode;
   onFile: (file: File) => void;
 }) {
   const input = useRef<HTMLInputElement>(null);
   return (
     <>
-      <Button variant="outlined" sx={props.sx ?? {}} onClick={() => input.current?.click()}>
+      <Button
+        variant="outlined"
+        sx={props.sx ?? {}}
+        startIcon={props.icon}
+        onClick={() => input.current?.click()}
+      >
         {props.label}
       </Button>
       <input

@@ -1,14 +1,29 @@
+import {
+  mdiContentCopy,
+  mdiImageOutline,
+  mdiPrinterOutline,
+  mdiShareVariantOutline,
+  mdiTrayArrowDown,
+} from '@mdi/js';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import type { ReactNode } from 'react';
+import type { ReactNode, Ref } from 'react';
 import { role } from '../theme/theme.ts';
 import { say } from '../words/say.ts';
 import { copyText } from './copyText.ts';
 import { Fold } from './Fold.tsx';
+import { Icon } from './Icon.tsx';
 import { saveText } from './saveText.ts';
 import { canShare, shareText } from './share.ts';
 import { Panel } from './ui.tsx';
 import { usePrint } from './usePrint.ts';
+import { useSheetPicture } from './useSheetPicture.ts';
+
+/** How a sheet stands: on paper only, or beside the screen while a picture is made of it. */
+export interface SheetPlace {
+  picture: boolean;
+  ref?: Ref<HTMLDivElement>;
+}
 
 /** A recipe or a batch as plain text: shown, and to copy, save or print. Further ways out stand beside them. */
 export function TextOut(props: {
@@ -17,17 +32,19 @@ export function TextOut(props: {
   what: string;
   fileName: string;
   text: string | null;
-  /** What is printed in the place of the page: a sheet of its own. */
-  sheet?: ReactNode;
+  /** What is printed in the place of the page, and saved as a picture: a sheet of its own. */
+  sheet?: (place: SheetPlace) => ReactNode;
   children?: ReactNode;
 }) {
   const { title, what, fileName, text } = props;
   const { printing, print } = usePrint();
+  const picture = useSheetPicture(fileName.replace(/\.txt$/, '.png'));
   return (
     <Panel title={title}>
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
         <Button
           variant="outlined"
+          startIcon={<Icon path={mdiContentCopy} />}
           disabled={!text}
           onClick={() => void copyText(text ?? '', say('textOut.isCopiedAsText', { what }))}
         >
@@ -36,6 +53,7 @@ export function TextOut(props: {
         {canShare() && (
           <Button
             variant="outlined"
+            startIcon={<Icon path={mdiShareVariantOutline} />}
             disabled={!text}
             onClick={() => void shareText(title, text ?? '', say('textOut.isCopiedAsText', { what }))}
           >
@@ -44,17 +62,34 @@ export function TextOut(props: {
         )}
         <Button
           variant="outlined"
+          startIcon={<Icon path={mdiTrayArrowDown} />}
           disabled={!text}
           onClick={() => saveText(fileName, text ?? '', 'text/plain')}
         >
           {say('textOut.saveAsText')}
         </Button>
-        <Button variant="outlined" disabled={!text} onClick={props.sheet ? print : () => window.print()}>
+        <Button
+          variant="outlined"
+          startIcon={<Icon path={mdiPrinterOutline} />}
+          disabled={!text}
+          onClick={props.sheet ? print : () => window.print()}
+        >
           {say('common.print')}
         </Button>
+        {props.sheet && (
+          <Button
+            variant="outlined"
+            startIcon={<Icon path={mdiImageOutline} />}
+            disabled={picture.drawing}
+            onClick={() => void picture.save()}
+          >
+            {say('textOut.saveAsPicture')}
+          </Button>
+        )}
         {props.children}
       </Box>
-      {printing && props.sheet}
+      {printing && props.sheet?.({ picture: false })}
+      {picture.drawing && props.sheet?.({ picture: true, ref: picture.ref })}
       {text && (
         <Fold summary={say('textOut.see')} testId="as-text">
           <Box

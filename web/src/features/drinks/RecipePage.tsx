@@ -235,7 +235,13 @@ export function RecipePage() {
           what={say('comparePage.theRecipe')}
           fileName={`${recipe.id}.txt`}
           text={text}
-          sheet={made && <RecipeSheet {...{ recipe, name, about, made, steps, tags, tables }} kitchen={k} />}
+          sheet={
+            made
+              ? (place) => (
+                  <RecipeSheet {...{ recipe, name, about, made, steps, tags, tables, place }} kitchen={k} />
+                )
+              : undefined
+          }
         >
           <Button
             variant="outlined"

@@ -5,6 +5,15 @@ import '../../words/places/steps.ts';
 import { marksOf } from '@big-ladle/core/balance';
 import { climateAt } from '@big-ladle/core/keeping';
 import { containerCautions, containerUses, makeSpace, THAWED_DAYS } from '@big-ladle/core/shelf';
+import {
+  mdiBottleSodaClassicOutline,
+  mdiCupOutline,
+  mdiDeleteOutline,
+  mdiFridgeOutline,
+  mdiGiftOutline,
+  mdiSnowflake,
+  mdiSwapHorizontal,
+} from '@mdi/js';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -13,6 +22,7 @@ import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { Choice } from '../../shared/Choice.tsx';
 import { placesOf } from '../../shared/house.ts';
+import { Icon } from '../../shared/Icon.tsx';
 import { StrongToday } from '../../shared/StrongToday.tsx';
 import { type Living, standeeOf, useShelf } from '../../shared/shelf.ts';
 import { Caution, Panel } from '../../shared/ui.tsx';
@@ -25,7 +35,6 @@ import { SECOND, type ThingInput } from './itemPage.ts';
 
 type Tool = 'level' | 'move' | 'give' | 'throw' | null;
 
-/** What can happen to a bottle, each one tap or two. */
 /** Why a bottle is thrown out, as a rule. */
 const REASONS = [
   'thrown.past',
@@ -36,6 +45,7 @@ const REASONS = [
   'thrown.spilt',
 ] as const;
 
+/** What can happen to a bottle, each one tap or two. */
 export function BottleDeeds(props: ThingInput & { living: Living }) {
   const { living, kitchen, around, record } = props;
   const { item, leftMl, life } = living;
@@ -47,14 +57,22 @@ export function BottleDeeds(props: ThingInput & { living: Living }) {
   const fridge = places.find((p) => p.kind === 'fridge');
   const table = places.find((p) => p.kind === 'counter');
   const freezer = places.find((p) => p.kind === 'freezer');
-  const button = (text: string, onClick: () => void, disabled = false) => (
-    <Button variant="outlined" color="inherit" sx={thumb} onClick={onClick} disabled={disabled}>
+  const button = (text: string, onClick: () => void, icon?: string, disabled = false) => (
+    <Button
+      startIcon={icon && <Icon path={icon} />}
+      variant="outlined"
+      color="inherit"
+      sx={thumb}
+      onClick={onClick}
+      disabled={disabled}
+    >
       {text}
     </Button>
   );
   const move = (place: string) => void record([{ kind: 'moved', body: { place } }]);
-  const toggle = (name: Exclude<Tool, null>, text: string) => (
+  const toggle = (name: Exclude<Tool, null>, text: string, icon?: string) => (
     <Button
+      startIcon={icon && <Icon path={icon} />}
       variant={tool === name ? 'contained' : 'outlined'}
       color={tool === name ? 'primary' : 'inherit'}
       sx={thumb}
@@ -90,28 +108,33 @@ export function BottleDeeds(props: ThingInput & { living: Living }) {
         {log.openedMs === null &&
           !isOver &&
           climate.kind !== 'freezer' &&
-          button(say('bottleDeeds.openedNow'), () => void record([{ kind: 'opened', body: {} }]))}
+          button(
+            say('bottleDeeds.openedNow'),
+            () => void record([{ kind: 'opened', body: {} }]),
+            mdiBottleSodaClassicOutline,
+          )}
         {climate.kind !== 'freezer' &&
           button(
             say('bottleDeeds.aGlassPoured'),
             () => void record([{ kind: 'poured', body: { volumeMl: glassMl } }]),
+            mdiCupOutline,
             leftMl < 1,
           )}
         {climate.kind !== 'freezer' && toggle('level', say('bottleDeeds.pouredDownTo'))}
         {climate.kind === 'counter'
-          ? fridge && button(say('bottleDeeds.putBackInThe'), () => move(fridge.id))
+          ? fridge && button(say('bottleDeeds.putBackInThe'), () => move(fridge.id), mdiFridgeOutline)
           : climate.kind !== 'freezer' &&
             table &&
             button(say('bottleDeeds.takenOutOfThe'), () => move(table.id))}
         {climate.kind === 'freezer'
-          ? fridge && button(say('bottleDeeds.intoTheFridgeTo'), () => move(fridge.id))
-          : freezer && button(say('bottleDeeds.frozen'), () => move(freezer.id))}
-        {toggle('move', say('bottleDeeds.movedTo'))}
+          ? fridge && button(say('bottleDeeds.intoTheFridgeTo'), () => move(fridge.id), mdiFridgeOutline)
+          : freezer && button(say('bottleDeeds.frozen'), () => move(freezer.id), mdiSnowflake)}
+        {toggle('move', say('bottleDeeds.movedTo'), mdiSwapHorizontal)}
         {facts.bottle.keeping.live &&
           button(say('bottleDeeds.gasLetOff'), () => void record([{ kind: 'vented', body: {} }]))}
         {button(say('bottleDeeds.finished'), () => void record([{ kind: 'finished', body: {} }]))}
-        {toggle('give', say('bottleDeeds.givenAway'))}
-        {toggle('throw', say('bottleDeeds.thrownOut'))}
+        {toggle('give', say('bottleDeeds.givenAway'), mdiGiftOutline)}
+        {toggle('throw', say('bottleDeeds.thrownOut'), mdiDeleteOutline)}
       </Box>
       {tool === 'level' && (
         <Level

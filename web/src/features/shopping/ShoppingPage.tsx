@@ -3,6 +3,7 @@ import { goesWith, shoppingList, stillToGoIn } from '@big-ladle/core/compare';
 import { solvePlanDoc } from '@big-ladle/core/plan';
 import { simulateBatch } from '@big-ladle/core/program';
 import { TZDate } from '@date-fns/tz';
+import { mdiPrinterOutline, mdiShareVariantOutline, mdiTrayArrowDown } from '@mdi/js';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
@@ -15,6 +16,7 @@ import { useBook } from '../../shared/book.ts';
 import { plantOf } from '../../shared/drawings/plants/plants.ts';
 import { Fold } from '../../shared/Fold.tsx';
 import { GoesWellWith } from '../../shared/GoesWellWith.tsx';
+import { Icon } from '../../shared/Icon.tsx';
 import { useKitchen } from '../../shared/queries.ts';
 import { saveText } from '../../shared/saveText.ts';
 import { shareText } from '../../shared/share.ts';
@@ -114,6 +116,7 @@ export function ShoppingPage() {
       >
         <Button
           variant="outlined"
+          startIcon={<Icon path={mdiShareVariantOutline} />}
           disabled={list.rows.length === 0}
           onClick={() =>
             void shareText(say('shoppingPage.shopping'), textOf(list), say('shoppingPage.copied'))
@@ -121,11 +124,17 @@ export function ShoppingPage() {
         >
           {say('shoppingPage.share')}
         </Button>
-        <Button variant="outlined" disabled={list.rows.length === 0} onClick={() => window.print()}>
+        <Button
+          variant="outlined"
+          startIcon={<Icon path={mdiPrinterOutline} />}
+          disabled={list.rows.length === 0}
+          onClick={() => window.print()}
+        >
           {say('common.print')}
         </Button>
         <Button
           variant="outlined"
+          startIcon={<Icon path={mdiTrayArrowDown} />}
           disabled={list.rows.length === 0}
           onClick={() => saveText('shopping.csv', csvOf(list), 'text/csv')}
         >

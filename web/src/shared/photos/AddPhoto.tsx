@@ -1,5 +1,6 @@
 import '../../words/places/photos.ts';
 import { PHOTO_KINDS, type PhotoKind } from '@big-ladle/core/contract';
+import { mdiCameraOutline, mdiFileImageOutline } from '@mdi/js';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -9,6 +10,7 @@ import { heading, thumb } from '../../theme/theme.ts';
 import { say } from '../../words/say.ts';
 import { Choice } from '../Choice.tsx';
 import { FileButton } from '../FileButton.tsx';
+import { Icon } from '../Icon.tsx';
 import { OverlayDialog } from '../OverlayDialog.tsx';
 import { sayError } from '../send.ts';
 import { Camera } from './Camera.tsx';
@@ -67,11 +69,18 @@ export function AddPhoto(props: {
   };
   return (
     <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
-      <Button variant="outlined" sx={thumb} onClick={() => setCamera(true)} data-testid="take-photo">
+      <Button
+        variant="outlined"
+        startIcon={<Icon path={mdiCameraOutline} />}
+        sx={thumb}
+        onClick={() => setCamera(true)}
+        data-testid="take-photo"
+      >
         {props.takeLabel ?? say('photos.take')}
       </Button>
       <FileButton
         label={say('photos.fromAFile')}
+        icon={<Icon path={mdiFileImageOutline} />}
         sx={thumb}
         accept="image/*"
         testId="photo-file"

@@ -326,6 +326,8 @@ export const EN_PAGES = {
   'textOut.share': 'Share',
   'textOut.see': 'See it as text',
   'textOut.saveAsText': 'Save as text',
+  'textOut.saveAsPicture': 'Save as a picture',
+  'textOut.noPicture': 'This browser could not draw the picture. Print it, or save it as text.',
   'textOut.asText': '{what} as text',
   'lanes.title': 'The way of this drink',
   'lanes.about': 'Height is litres, colour is the drink, hatching is fruit and flowers.',

@@ -9,6 +9,7 @@ import { createPortal } from 'react-dom';
 import { sayCautions } from '../../../shared/LotMarks.tsx';
 import { amountText, lineGrams } from '../../../shared/recipeText/goesIn.ts';
 import type { TextStep } from '../../../shared/recipeText/sentences.ts';
+import type { SheetPlace } from '../../../shared/TextOut.tsx';
 import { sayItem } from '../../../words/names.ts';
 import { litres } from '../../../words/quantities.ts';
 import { days, duration, say } from '../../../words/say.ts';
@@ -19,7 +20,10 @@ import { BandDrawing } from './BandDrawing.tsx';
 /** As wide as a page between its margins, px of paper. */
 const PAPER_PX = 700;
 
-/** A recipe on one page, to hang beside the stove: it shows on paper only. */
+/** Beside the screen, where nobody sees it. */
+const BESIDE = { display: 'block', position: 'fixed', left: -10_000, top: 0 } as const;
+
+/** A recipe on one page, to hang beside the stove: it shows on paper, or stands beside the screen for a picture of it. */
 export function RecipeSheet(props: {
   recipe: Recipe;
   name: string;
@@ -29,74 +33,85 @@ export function RecipeSheet(props: {
   tags: ReadonlySet<Tag>;
   kitchen: Kitchen;
   tables: Tables;
+  place: SheetPlace;
 }) {
-  const { name, about, made, steps, tags, kitchen, tables } = props;
+  const { place, name, about, made, steps, tags, kitchen, tables } = props;
   const keeps = daysKept(made, kitchen);
   const cautions = sayCautions(tags);
   return createPortal(
-    <Box
-      className="sheet"
-      data-testid="recipe-sheet"
-      sx={{ color: '#000', fontSize: '10pt', lineHeight: 1.35, width: PAPER_PX }}
-    >
-      <Box component="h1" sx={{ fontSize: '20pt', m: 0 }}>
-        {name}
-      </Box>
-      <Box>{about}</Box>
-      <Box sx={{ mb: '2mm' }}>
-        {[
-          say('recipePage.forInBottles', { basis: litres(finishedL(made.sim)) }),
-          duration(made.sim.endMin),
-          ...(keeps === null ? [] : [`${say('recipeFace.drinkWithin').toLowerCase()} ${days(keeps)}`]),
-        ].join(' · ')}
-      </Box>
-      <BandDrawing
-        spans={bandOf(lanesOf(made.program, made.sim, tables))}
-        program={made.program}
-        pours={false}
-        width={PAPER_PX}
-      />
-      <Box sx={{ display: 'grid', gridTemplateColumns: '5fr 7fr', gap: '8mm', mt: '3mm' }}>
-        <Box>
-          <Box component="h2" sx={{ fontSize: '13pt', m: 0 }}>
-            {say('common.whatGoesIn')}
-          </Box>
-          {made.program.lines.map((line) => {
-            const massG = lineGrams(made, line.id);
-            return (
-              <Box
-                key={line.id}
-                sx={{
-                  display: 'flex',
-                  gap: '3mm',
-                  justifyContent: 'space-between',
-                  borderBottom: '1px solid #999',
-                }}
-              >
-                <span>{sayItem(line.itemId)}</span>
-                <strong>
-                  {massG > 0 ? amountText(line.itemId, massG, kitchen, tables) : say('recipePage.byTaste')}
-                </strong>
-              </Box>
-            );
-          })}
+    // Paper is white: the colours are those of the day.
+    <Box className="sheet" data-scheme="light" sx={place.picture ? BESIDE : undefined}>
+      <Box
+        ref={place.ref}
+        data-testid="recipe-sheet"
+        sx={{
+          color: '#000',
+          fontSize: '10pt',
+          lineHeight: 1.35,
+          width: PAPER_PX,
+          p: place.picture ? '8mm' : 0,
+          boxSizing: 'content-box',
+        }}
+      >
+        <Box component="h1" sx={{ fontSize: '20pt', m: 0 }}>
+          {name}
         </Box>
-        <Box>
-          <Box component="h2" sx={{ fontSize: '13pt', m: 0 }}>
-            {say('common.whatToDo')}
+        <Box>{about}</Box>
+        <Box sx={{ mb: '2mm' }}>
+          {[
+            say('recipePage.forInBottles', { basis: litres(finishedL(made.sim)) }),
+            duration(made.sim.endMin),
+            ...(keeps === null ? [] : [`${say('recipeFace.drinkWithin').toLowerCase()} ${days(keeps)}`]),
+          ].join(' · ')}
+        </Box>
+        <BandDrawing
+          spans={bandOf(lanesOf(made.program, made.sim, tables))}
+          program={made.program}
+          pours={false}
+          width={PAPER_PX}
+        />
+        <Box sx={{ display: 'grid', gridTemplateColumns: '5fr 7fr', gap: '8mm', mt: '3mm' }}>
+          <Box>
+            <Box component="h2" sx={{ fontSize: '13pt', m: 0 }}>
+              {say('common.whatGoesIn')}
+            </Box>
+            {made.program.lines.map((line) => {
+              const massG = lineGrams(made, line.id);
+              return (
+                <Box
+                  key={line.id}
+                  sx={{
+                    display: 'flex',
+                    gap: '3mm',
+                    justifyContent: 'space-between',
+                    borderBottom: '1px solid #999',
+                  }}
+                >
+                  <span>{sayItem(line.itemId)}</span>
+                  <strong>
+                    {massG > 0 ? amountText(line.itemId, massG, kitchen, tables) : say('recipePage.byTaste')}
+                  </strong>
+                </Box>
+              );
+            })}
           </Box>
-          <Box component="ol" sx={{ m: 0, pl: '6mm' }}>
-            {steps.map(({ sentence, own }) => (
-              <li key={sentence}>
-                {sentence} {own && say('text.ownWords', { text: own })}
-              </li>
-            ))}
+          <Box>
+            <Box component="h2" sx={{ fontSize: '13pt', m: 0 }}>
+              {say('common.whatToDo')}
+            </Box>
+            <Box component="ol" sx={{ m: 0, pl: '6mm' }}>
+              {steps.map(({ sentence, own }) => (
+                <li key={sentence}>
+                  {sentence} {own && say('text.ownWords', { text: own })}
+                </li>
+              ))}
+            </Box>
           </Box>
         </Box>
+        {cautions.length > 0 && (
+          <Box sx={{ mt: '3mm', border: '1px solid #000', p: '2mm' }}>{cautions.join(' ')}</Box>
+        )}
       </Box>
-      {cautions.length > 0 && (
-        <Box sx={{ mt: '3mm', border: '1px solid #000', p: '2mm' }}>{cautions.join(' ')}</Box>
-      )}
     </Box>,
     document.body,
   );

@@ -2,7 +2,7 @@ import '../../../../words/places/batch.ts';
 import { choicesUnder } from '@big-ladle/core/book';
 import type { MethodRow } from '@big-ladle/core/compare';
 import type { Kitchen, PlanDoc, Recipe } from '@big-ladle/core/documents';
-import { liesOnTwoDays } from '@big-ladle/core/plan';
+import { darkHours, liesOnTwoDays } from '@big-ladle/core/plan';
 import { MINUTE_MS } from '@big-ladle/core/units';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -15,6 +15,7 @@ import { heading, role } from '../../../../theme/theme.ts';
 import { kilograms, litres } from '../../../../words/quantities.ts';
 import { dayWord, duration, moment, say } from '../../../../words/say.ts';
 import { useJob } from '../../../../workers/useJob.ts';
+import { WayStrip } from './WayStrip.tsx';
 import { waysOf, whenOf } from './ways.ts';
 
 /** More of a cook's own work than this is much for a day, min. */
@@ -57,7 +58,7 @@ export const WaysChoice = memo(function WaysChoice(props: {
     () =>
       (result ? waysOf(result.answers, chosenId) : []).map((way) => ({
         ...way,
-        ...whenOf(way.row, kitchen, nowMs),
+        hours: whenOf(way.row, kitchen, nowMs),
       })),
     [result, chosenId, kitchen, nowMs],
   );
@@ -77,6 +78,12 @@ export const WaysChoice = memo(function WaysChoice(props: {
       readyAtMs: hers ? plan.readyAtMs : setFor.current,
     });
   };
+  const fromMs = Math.min(...ways.map((w) => w.hours.startMs));
+  const toMs = Math.max(...ways.map((w) => w.hours.readyMs));
+  const dark = useMemo(
+    () => (Number.isFinite(fromMs) ? darkHours(kitchen, fromMs, toMs) : []),
+    [kitchen, fromMs, toMs],
+  );
   // Room is kept while they are worked out, so that nothing jumps.
   if (!job) return null;
   return (
@@ -88,12 +95,13 @@ export const WaysChoice = memo(function WaysChoice(props: {
         display: 'grid',
         gap: 1.25,
         gridTemplateColumns: { xs: 'minmax(0,1fr)', sm: 'repeat(auto-fit, minmax(220px, 1fr))' },
-        minHeight: { xs: 320, sm: 170 },
+        minHeight: { xs: 430, sm: 250 },
         alignContent: 'start',
         mb: 1.5,
       }}
     >
-      {ways.map(({ row, gains, startMs, readyMs }) => {
+      {ways.map(({ row, gains, hours }) => {
+        const { startMs, readyMs } = hours;
         const chosen = row.methodId === chosenId;
         const takes = duration((readyMs - startMs) / MINUTE_MS);
         return (
@@ -114,6 +122,7 @@ export const WaysChoice = memo(function WaysChoice(props: {
               borderTop: `${chosen ? 5 : 1}px solid ${role(chosen ? 'rim' : 'line')}`,
             }}
           >
+            <WayStrip {...{ row, hours, fromMs, toMs, dark }} />
             <Box sx={{ ...heading, fontSize: '1.4rem', lineHeight: 1.1 }}>
               {dayWord(readyMs, nowMs, kitchen.zone)}{' '}
               <Box component="span" sx={{ fontSize: '1rem' }}>
@@ -151,6 +160,11 @@ export const WaysChoice = memo(function WaysChoice(props: {
           </ButtonBase>
         );
       })}
+      {ways.length > 0 && (
+        <Box sx={{ gridColumn: '1 / -1', fontSize: '0.9rem', color: role('inkMuted') }}>
+          {say('waysChoice.drawn', { dark: dark.length > 0 })}
+        </Box>
+      )}
       {mine && mine.row.handsOnMin > MUCH_WORK_MIN && (
         <Box
           data-testid="much-work"

@@ -31,6 +31,7 @@ const row = (of: Partial<MethodRow>): MethodRow => ({
   totalMin: 200,
   handsOnMin: 90,
   timeline: timeline(200, [[0, 60]]),
+  band: [],
   litres: 8,
   waterL: 9,
   steamL: 0.3,

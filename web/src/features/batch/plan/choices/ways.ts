@@ -1,7 +1,8 @@
 import '../../../../words/places/batch.ts';
 import type { MethodAnswer, MethodRow } from '@big-ladle/core/compare';
 import type { Kitchen, PlanDoc } from '@big-ladle/core/documents';
-import { firstStart } from '@big-ladle/core/plan';
+import { firstStart, type Timetable } from '@big-ladle/core/plan';
+import { MINUTE_MS } from '@big-ladle/core/units';
 import type { MessageKey } from '../../../../words/say.ts';
 
 /** So much more, as a share, is tasted or seen as more. */
@@ -20,9 +21,15 @@ export function whenOf(
   row: MethodRow,
   kitchen: Kitchen,
   nowMs: number,
-): { startMs: number; readyMs: number } {
+): Pick<Timetable, 'startMs' | 'readyMs' | 'calls'> {
   const placed = firstStart(row.timeline, kitchen, nowMs);
-  return placed.ok ? placed.schedule : { startMs: nowMs, readyMs: nowMs + row.totalMin * 60_000 };
+  if (placed.ok) return placed.schedule;
+  const calls = row.timeline.plain.calls.map((c) => ({
+    ...c,
+    startMs: nowMs + c.startMs,
+    endMs: nowMs + c.endMs,
+  }));
+  return { startMs: nowMs, readyMs: nowMs + row.totalMin * MINUTE_MS, calls };
 }
 
 const strength = (row: MethodRow): number => Math.max(0, ...Object.values(row.gPerL).map((g) => g ?? 0));

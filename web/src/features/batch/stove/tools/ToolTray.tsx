@@ -1,7 +1,15 @@
 import '../../../../words/places/batch.ts';
 import { draws, type Step } from '@big-ladle/core/program';
+import {
+  mdiAccountGroupOutline,
+  mdiStopCircleOutline,
+  mdiThermometer,
+  mdiTimerOutline,
+  mdiVolumeHigh,
+} from '@mdi/js';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import { Icon } from '../../../../shared/Icon.tsx';
 import { thumb } from '../../../../theme/theme.ts';
 import { say } from '../../../../words/say.ts';
 import { Measured } from '../forms/Measured.tsx';
@@ -23,10 +31,11 @@ export function ToolTray({ stove, step }: { stove: Stove; step: Step }) {
   const { live, tool, more } = stove;
   const { program } = live;
   const wet = (live.now.moment?.trace.at(-1)?.now.volumeL ?? 0) > 0.05;
-  const toolButton = (name: StoveTool, text: string) => (
+  const toolButton = (name: StoveTool, text: string, icon?: string) => (
     <Button
       variant="outlined"
       color="inherit"
+      startIcon={icon && <Icon path={icon} />}
       sx={thumb}
       aria-expanded={tool === name}
       onClick={() => stove.toggle(name)}
@@ -37,8 +46,10 @@ export function ToolTray({ stove, step }: { stove: Stove; step: Step }) {
   return (
     <Box sx={{ display: 'grid', gap: 1.5 }}>
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
-        {step.kind !== 'strain' && wet && toolButton('measure', say('measureForm.measure'))}
-        {draws(step) && wet && toolButton('guests', say('guestsAreHere.guestsAreHere'))}
+        {step.kind !== 'strain' && wet && toolButton('measure', say('measureForm.measure'), mdiThermometer)}
+        {draws(step) &&
+          wet &&
+          toolButton('guests', say('guestsAreHere.guestsAreHere'), mdiAccountGroupOutline)}
         <Button
           variant="outlined"
           color="inherit"
@@ -53,9 +64,9 @@ export function ToolTray({ stove, step }: { stove: Stove; step: Step }) {
         {SPLITTABLE.has(step.kind) && wet && toolButton('lots', say('lotsForm.splitItIntoLots'))}
         {toolButton('else', say('somethingElse.somethingElse'))}
         {program.steps.indexOf(step) > 0 && toolButton('retime', say('stovePage.itBeganEarlier'))}
-        {toolButton('clock', say('stovePage.anotherClock'))}
-        {toolButton('signals', say('signalsPanel.signals'))}
-        {toolButton('stop', say('stop.title'))}
+        {toolButton('clock', say('stovePage.anotherClock'), mdiTimerOutline)}
+        {toolButton('signals', say('signalsPanel.signals'), mdiVolumeHigh)}
+        {toolButton('stop', say('stop.title'), mdiStopCircleOutline)}
         <Button
           variant="outlined"
           color="inherit"
