@@ -68,6 +68,16 @@ const SCREENS: Screen[] = [
   },
   { name: 'written down while they cook', path: '/drinks/capture' },
   { name: 'facts', path: '/drinks/facts/ginger' },
+  { name: 'gatherings', path: '/gatherings' },
+  {
+    name: 'a gathering',
+    path: '/gatherings/demo-supper',
+    open: async (page) => {
+      await expect(page.getByTestId('timetable')).toBeVisible();
+      await expect(page.getByText(/Working it out/)).toHaveCount(0);
+      await page.getByText('Who leaves what, and why').click();
+    },
+  },
   {
     name: 'shopping',
     path: '/shopping',

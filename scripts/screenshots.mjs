@@ -16,6 +16,12 @@ const NOON = Date.UTC(2026, 10, 24, 21, 12);
 const TABLE = { width: 1280, height: 800 };
 const PHONE = { width: 390, height: 844 };
 
+/** A gathering whose hours are not searched for any more. */
+async function searched(page) {
+  await page.getByTestId('timetable').waitFor({ timeout: 60_000 });
+  await page.getByText('Working it out').waitFor({ state: 'detached', timeout: 60_000 });
+}
+
 const VIEWS = [
   {
     name: 'stove',
@@ -137,7 +143,6 @@ const VIEWS = [
     size: { width: 1280, height: 1000 },
     prepare: (page) => page.getByTestId('curve').getByRole('img').waitFor(),
   },
-  { name: 'leftovers', path: '/shelf/demo-roots', size: TABLE },
   {
     name: 'labels',
     path: '/shelf/labels',
@@ -145,25 +150,19 @@ const VIEWS = [
     prepare: (page) => page.getByTestId('sheet').first().waitFor(),
   },
   {
-    name: 'bottling-plan',
-    path: '/batches/demo-steeping?stage=bottle',
-    size: { width: 1280, height: 1100 },
-    before: async (url) => {
-      const { batch, events } = await (await fetch(`${url}/api/batches/demo-steeping`)).json();
-      const ended = new Set(events.filter((e) => e.kind === 'stepEnded').map((e) => e.body.stepId));
-      const { steps } = batch.pins.program;
-      const open = steps.slice(
-        0,
-        steps.findIndex((s) => s.kind === 'bottle'),
-      );
-      await tell(
-        url,
-        'demo-steeping',
-        open.filter((s) => !ended.has(s.id)).map((s) => ({ kind: 'stepEnded', body: { stepId: s.id } })),
-        'bottling',
-      );
+    name: 'gathering',
+    path: '/gatherings/demo-supper',
+    size: TABLE,
+    prepare: searched,
+  },
+  {
+    name: 'gathering-days',
+    path: '/gatherings/demo-supper',
+    size: { width: 1280, height: 900 },
+    prepare: async (page) => {
+      await searched(page);
+      await page.getByTestId('days').evaluate((days) => days.scrollIntoView());
     },
-    prepare: (page) => page.getByTestId('bottle-form').waitFor(),
   },
   { name: 'kitchen', path: '/kitchen', size: TABLE },
 ];

@@ -2,7 +2,7 @@ import { type ChildProcess, spawn } from 'node:child_process';
 import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import type { BatchDoc, BatchList, KitchenDoc, ShelfItem } from '@big-ladle/core/contract';
+import type { BatchDoc, BatchList, Gathering, KitchenDoc, ShelfItem } from '@big-ladle/core/contract';
 import type { Recipe } from '@big-ladle/core/documents';
 import type { LogEvent } from '@big-ladle/core/log';
 import { freePort, ROOT } from '../lib.mjs';
@@ -33,6 +33,7 @@ export interface Things {
   recipes: Recipe[];
   items: string[];
   instruments: string[];
+  gatherings: { id: string; version: number }[];
 }
 
 /** The batch that nobody is to touch: what it has pinned and said stays as it is. */
@@ -132,6 +133,7 @@ export class FuzzedKitchen {
     const { items } = await this.get<{ items: ShelfItem[] }>('/items');
     const { recipes } = await this.get<{ recipes: Recipe[] }>('/recipes');
     const { instruments } = await this.get<{ instruments: { id: string }[] }>('/instruments');
+    const { gatherings } = await this.get<{ gatherings: Gathering[] }>('/gatherings');
     return {
       kitchen: await this.get<KitchenDoc>('/kitchen'),
       planned: open.filter((b) => b.batch.status === 'planned').map(({ batch }) => batch),
@@ -140,6 +142,7 @@ export class FuzzedKitchen {
       recipes,
       items: items.map((i) => i.facts.itemId),
       instruments: instruments.map((i) => i.id),
+      gatherings,
     };
   }
 

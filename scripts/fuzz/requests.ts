@@ -1,7 +1,7 @@
 import path from 'node:path';
 import { BOOK, defaultChoices } from '@big-ladle/core/book';
 import { type BatchDoc, type KitchenDoc, ROUTES } from '@big-ladle/core/contract';
-import type { Recipe } from '@big-ladle/core/documents';
+import type { GatheringDoc, PlanDoc, Recipe } from '@big-ladle/core/documents';
 import { EVENT_KINDS, EVENTS, INSTRUMENT_KINDS } from '@big-ladle/core/log';
 import { SAMPLES } from '../../core/src/log/events/samples.fixtures.ts';
 import { tinyJpeg } from '../../server/src/photos/tinyJpeg.fixtures.ts';
@@ -127,6 +127,41 @@ export class Requests {
       question: { kind: 'litres', litres: this.random.whole(1, 9) },
       fills: 1,
       readyAtMs: null,
+    };
+  }
+
+  private gathering(): GatheringDoc {
+    const { random } = this;
+    const servesAtMs = this.kitchen.nowMs + random.whole(1, 200) * 3_600_000;
+    const most = random.whole(0, 60);
+    return {
+      name: this.word(),
+      servesAtMs,
+      untilMs: servesAtMs + random.whole(1, 12) * 3_600_000,
+      yearly: random.chance(0.5),
+      glassMl: 200,
+      iceShare: 0.2,
+      outdoorC: null,
+      alcoholBeside: false,
+      assurance: 0.9,
+      groups: [{ id: 'g', name: this.word(), least: 0, most, age: 'adult', rules: [], thirst: 'usual' }],
+      drinks: [
+        {
+          id: 'd',
+          source: { kind: 'plan', plan: this.plan() as PlanDoc, litres: null },
+          share: 1,
+          served: 'cold',
+          frozen: false,
+          apart: [],
+        },
+      ],
+      helpers: [],
+      gifts: [],
+      pins: [],
+      notJoined: [],
+      answers: null,
+      before: null,
+      notes: this.word(),
     };
   }
 
@@ -296,6 +331,16 @@ export class Requests {
     item: async () => ({ id: this.random.pick(this.things.items) }),
     itemEvents: async () => ({ id: this.random.pick(this.things.items) }),
     gifts: async () => ({}),
+    gatherings: async () => ({}),
+    saveGathering: async () => {
+      const known = this.random.pick(this.things.gatherings);
+      const id = known?.id ?? this.fresh();
+      return { id, body: { version: known?.version ?? 0, gathering: this.gathering() } };
+    },
+    dropGathering: async () => {
+      const known = this.random.pick(this.things.gatherings);
+      return { id: known?.id ?? 'none', query: `?version=${known?.version ?? 1}` };
+    },
     photos: async () => ({ query: `?of=batch&ofId=${this.someBatch()}` }),
     addPhoto: async () => ({
       query: `?id=${this.fresh()}&of=batch&ofId=${this.someBatch()}&what=spoon&takenMs=1`,

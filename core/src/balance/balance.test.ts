@@ -196,6 +196,7 @@ describe('the worker door', () => {
     const answer = runJob({ kind: 'solveEach', plans: inLoads(2, 3), kitchen: KITCHEN }, BOOK, TABLES, {
       cancelled: () => false,
       onProgress: (s) => progress.push(s),
+      elapsedMs: () => 0,
     });
     expect(progress).toEqual([0.5, 1]);
     expect(answer.kind === 'solveEach' && answer.results.map((r) => r.ok)).toEqual([false, true]);
@@ -206,6 +207,7 @@ describe('the worker door', () => {
       runJob({ kind: 'solveEach', plans: inLoads(3), kitchen: KITCHEN }, BOOK, TABLES, {
         cancelled: () => true,
         onProgress: () => undefined,
+        elapsedMs: () => 0,
       }),
     ).toThrow();
   });

@@ -6,7 +6,7 @@ import { stockSchema } from '../documents/stock.ts';
 import { INSTRUMENT_KINDS } from '../tables/instruments.ts';
 import { id } from '../units/fields.ts';
 import { withoutBounds } from '../units/withoutBounds.ts';
-import { batchSchema, failingSchema } from './messages.ts';
+import { batchSchema, failingSchema, gatheringDocSchema } from './messages.ts';
 import { photoRowSchema } from './photos.ts';
 
 /**
@@ -99,6 +99,7 @@ export const ARCHIVE_SECTIONS = {
     ),
     batchSchema,
   ),
+  gatherings: section(1, named(withoutBounds(gatheringDocSchema)), gatheringDocSchema),
   events: section(
     1,
     v.strictObject({

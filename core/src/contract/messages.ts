@@ -1,5 +1,6 @@
 import * as v from 'valibot';
 import type { LikedPoint } from '../balance/liked.ts';
+import { gatheringSchema } from '../documents/gathering.ts';
 import { type Kitchen, kitchenSchema } from '../documents/kitchen.ts';
 import { planSchema } from '../documents/plan.ts';
 import { type Recipe, recipeSchema } from '../documents/recipe.ts';
@@ -102,6 +103,20 @@ export interface BatchDoc {
   batch: Batch;
   events: LogEvent[];
 }
+
+// Gatherings
+
+/** A gathering as it is stored and exchanged. */
+export const gatheringDocSchema = v.strictObject({
+  id,
+  version: versionSchema,
+  gathering: gatheringSchema,
+  createdMs: moment,
+  updatedMs: moment,
+});
+export type Gathering = v.InferOutput<typeof gatheringDocSchema>;
+/** Version 0: it is new. */
+export const gatheringEditSchema = v.strictObject({ version: versionSchema, gathering: gatheringSchema });
 
 const firstEvents = list(eventSchema, 10, 1);
 export const newBatchSchema = v.strictObject({ id, plan: planSchema });
@@ -278,6 +293,7 @@ export interface ArchiveCounts {
   instruments: number;
   readings: number;
   photos: number;
+  gatherings: number;
 }
 
 /** What an archive holds, and what would come of taking it in: worked out before anything is changed. */
@@ -315,7 +331,7 @@ export interface ImportState {
 
 /** A document that changed; windows fetch it again. */
 export const docChangeSchema = v.object({
-  doc: v.picklist(['kitchen', 'batch', 'recipe', 'instrument', 'stock', 'photo', 'everything']),
+  doc: v.picklist(['kitchen', 'batch', 'recipe', 'instrument', 'stock', 'photo', 'gathering', 'everything']),
   id: v.string(),
   version: v.number(),
 });

@@ -90,6 +90,10 @@ export const ROUTES = {
   itemEvents: get('/items/:id/events', { answer: computed<{ events: LogEvent[] }>() }),
   gifts: get('/gifts', { answer: computed<{ gifts: m.GiftBatch[] }>() }),
 
+  gatherings: get('/gatherings', { answer: computed<{ gatherings: m.Gathering[] }>() }),
+  saveGathering: put('/gatherings/:id', { body: m.gatheringEditSchema, answer: computed<m.Gathering>() }),
+  dropGathering: del('/gatherings/:id', { query: seenVersion }),
+
   photos: get('/photos', { query: photosOfSchema, answer: computed<PhotosOf>() }),
   /** Its body is the picture, a JPEG. */
   addPhoto: post('/photos', { query: newPhotoSchema, answer: computed<Photo>() }),

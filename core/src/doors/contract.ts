@@ -17,6 +17,7 @@ export {
   type DocChange,
   docChangeSchema,
   type EventsStored,
+  type Gathering,
   type GiftBatch,
   type GoneItems,
   type ImportMode,

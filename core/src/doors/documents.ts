@@ -1,4 +1,13 @@
 /** What is stored: kitchens, recipes, plans, ingredients, stock; their shapes and their schemas. */
+export {
+  type GatheringDoc,
+  type GatheringDrink,
+  GUEST_RULES,
+  type GuestGroup,
+  type GuestRule,
+  gatheringSchema,
+  type Helper,
+} from '../documents/gathering.ts';
 export { type CustomFacts, OWN_KINDS, type OwnKind } from '../documents/ingredient.ts';
 export {
   type AwayHours,

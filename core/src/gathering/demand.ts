@@ -126,18 +126,34 @@ export interface SharedDrink {
   groupIds: ReadonlySet<string>;
 }
 
+/** What a group drinks of one of the drinks, L. */
+export interface Flow {
+  groupId: string;
+  drinkId: string;
+  litres: number;
+}
+
 /**
- * The litres in all, shared among the drinks: each group divides what it drinks among those that it may have.
- * @returns litres by drink; what a group drinks that may have none of them counts for none.
+ * The litres in all, shared among the drinks: each group divides what it drinks among those that it may have. What a group
+ * drinks that may have none of them counts for none.
  */
-export function shareOut(d: Demand, totalL: number, drinks: readonly SharedDrink[]): Map<string, number> {
-  const litres = new Map(drinks.map((drink) => [drink.id, 0]));
+export function flowsOf(d: Demand, totalL: number, drinks: readonly SharedDrink[]): Flow[] {
   const scale = d.meanL > 0 ? totalL / d.meanL : 0;
-  for (const [groupId, groupL] of d.groupL) {
+  return [...d.groupL].flatMap(([groupId, groupL]) => {
     const mine = drinks.filter((drink) => drink.groupIds.has(groupId) && drink.share > 0);
     const shares = mine.reduce((sum, drink) => sum + drink.share, 0);
-    for (const drink of mine)
-      litres.set(drink.id, litres.get(drink.id)! + (scale * groupL * drink.share) / shares);
-  }
+    return mine.map((drink) => ({
+      groupId,
+      drinkId: drink.id,
+      litres: (scale * groupL * drink.share) / shares,
+    }));
+  });
+}
+
+/** Litres by drink. */
+export function shareOut(d: Demand, totalL: number, drinks: readonly SharedDrink[]): Map<string, number> {
+  const litres = new Map(drinks.map((drink) => [drink.id, 0]));
+  for (const flow of flowsOf(d, totalL, drinks))
+    litres.set(flow.drinkId, litres.get(flow.drinkId)! + flow.litres);
   return litres;
 }

@@ -1,13 +1,23 @@
-import type { GatheringDoc } from '../documents/gathering.ts';
+import type { GatheringDoc, GatheringDrink } from '../documents/gathering.ts';
 import type { Kitchen } from '../documents/kitchen.ts';
 import type { Recipe } from '../documents/recipe.ts';
 import { type Impossible, proofAgainst } from '../schedule/impossible.ts';
-import type { PlacedStage, Project, Schedule } from '../schedule/project.ts';
+import type { Need, PlacedStage, Schedule } from '../schedule/project.ts';
 import { searchSchedule } from '../schedule/search.ts';
 import type { Tables } from '../tables/types.ts';
 import { DAY_MS, MINUTE_MS } from '../units/time.ts';
 import type { Job } from './chainOf.ts';
-import { type Demand, demandOf, enoughL, type HouseThirst, NO_GATHERING_YET, shareOut } from './demand.ts';
+import {
+  type Demand,
+  demandOf,
+  enoughL,
+  type Flow,
+  flowsOf,
+  type HouseThirst,
+  NO_GATHERING_YET,
+  type SharedDrink,
+  shareOut,
+} from './demand.ts';
 import { type FeastBatch, type FeastBottles, type FeastDrink, feastDrink } from './drinks.ts';
 import { type FeastProject, feastProject, SLOT_MS } from './feastProject.ts';
 import { fewestMends, isServed, type Mending, mayDrink, type TableLot } from './mayDrink.ts';
@@ -38,9 +48,19 @@ export interface FeastJob {
   pinned: boolean;
 }
 
+/** Something of the kitchen that a drink takes for a while. */
+export interface FeastBooking {
+  resourceId: string;
+  drinkId: string;
+  amount: number;
+  fromMs: number;
+  toMs: number;
+}
+
 /** The hours of a feast. */
 export interface FeastTimes {
   jobs: readonly FeastJob[];
+  booked: readonly FeastBooking[];
   /** Drinks for which no hours were found. */
   missing: readonly string[];
   joined: readonly { joinId: string; drinkIds: readonly string[]; savedMin: number }[];
@@ -51,15 +71,8 @@ export interface FeastTimes {
   peakL: number;
 }
 
-export interface Feast {
-  demand: Demand;
-  /** What is to stand ready in all, L. */
-  totalL: number;
-  /** What each drink's part of it is, L. */
-  shareL: ReadonlyMap<string, number>;
-  drinks: readonly FeastDrink[];
-  lots: readonly TableLot[];
-  mending: Mending;
+/** Everything that follows from what was settled of a gathering. */
+export interface Feast extends Sized {
   times: FeastTimes | null;
   impossible: Impossible | null;
 }
@@ -67,6 +80,8 @@ export interface Feast {
 export interface FeastControl {
   over: () => boolean;
   seed: number;
+  /** How much of what, before any hours. */
+  onSized?: (sized: Sized) => void;
   onBest?: (times: FeastTimes) => void;
 }
 
@@ -79,8 +94,12 @@ const FIRST_L = 5;
 
 export interface Sized {
   demand: Demand;
+  /** What is to stand ready in all, L. */
   totalL: number;
+  /** What each drink's part of it is, L. */
   shareL: ReadonlyMap<string, number>;
+  /** Who drinks how much of what. */
+  flows: readonly Flow[];
   drinks: readonly FeastDrink[];
   lots: readonly TableLot[];
   mending: Mending;
@@ -97,30 +116,39 @@ export function sizeFeast(input: FeastInput, book: readonly Recipe[], tables: Ta
   const totalL = demand.meanL > 0 ? enoughL(demand, gathering.assurance) : 0;
   const first = gathering.drinks.map((d) => feastDrink(d, FIRST_L, batches, bottles, around));
   const groups = gathering.groups.filter(isServed);
-  const shareL = shareOut(
-    demand,
-    totalL,
-    gathering.drinks.map((d, i) => ({
+  const shared = gathering.drinks.map((d, i): SharedDrink => {
+    const mine = [{ ...first[i]!.lot, lasts: true }, ...apartOf(d, first[i]!)];
+    return {
       id: d.id,
       share: first[i]!.problem ? 0 : d.share,
-      groupIds: new Set(
-        groups.filter((g) => mayDrink(g, { ...first[i]!.lot, lasts: true })).map((g) => g.id),
-      ),
-    })),
-  );
+      groupIds: new Set(groups.filter((g) => mine.some((lot) => mayDrink(g, lot))).map((g) => g.id)),
+    };
+  });
+  const flows = flowsOf(demand, totalL, shared);
+  const shareL = shareOut(demand, totalL, shared);
   const drinks = gathering.drinks.map((d, i) => {
     const asks = d.source.kind === 'plan' && d.source.litres === null;
     const litres = shareL.get(d.id) ?? 0;
     return asks && litres > 0 ? feastDrink(d, litres, batches, bottles, around) : first[i]!;
   });
-  const lots = drinks.map((d): TableLot => ({ ...d.lot, lasts: lastsFor(d, gathering) }));
+  const lots = drinks.flatMap((d, i): TableLot[] => [
+    { ...d.lot, lasts: lastsFor(d, gathering) },
+    ...apartOf(gathering.drinks[i]!, d),
+  ]);
   const mending = fewestMends(
     gathering.groups,
     lots,
     drinks.flatMap((d) => d.cuts),
   );
-  return { demand, totalL, shareL, drinks, lots, mending };
+  return { demand, totalL, shareL, flows, drinks, lots, mending };
 }
+
+/** What is set apart of a drink, as it would stand on the table. */
+const apartOf = (drink: GatheringDrink, made: FeastDrink): TableLot[] =>
+  drink.apart.flatMap(({ beforeStepId }) => {
+    const cut = made.cuts.find((c) => c.beforeStepId === beforeStepId);
+    return cut ? [cut.lot] : [];
+  });
 
 /** Whether it can be made so late that it is good until the last glass: of bottles that they still are. */
 const lastsFor = (d: FeastDrink, g: Pick<GatheringDoc, 'servesAtMs' | 'untilMs'>): boolean =>
@@ -136,6 +164,7 @@ export function planFeast(
   control: FeastControl,
 ): Feast {
   const sized = sizeFeast(input, book, tables);
+  control.onSized?.(sized);
   const frame = feastProject(input.gathering, sized.drinks, input.kitchen, tables, input.nowMs);
   if (!frame) return { ...sized, times: null, impossible: null };
   const { onBest } = control;
@@ -169,6 +198,7 @@ export function timesOf(
   );
   return {
     jobs: schedule.placed.map((p) => jobOf(p, frame, at, together, gathering)),
+    booked: bookedIn(frame, schedule),
     missing: schedule.missing,
     joined: schedule.joined.map(({ joinId, chainIds }) => ({
       joinId,
@@ -213,29 +243,37 @@ function jobOf(
   };
 }
 
-/** The litres of the fridge that a schedule takes, each five minutes: for its drawing. */
-export function fridgeOver(frame: Pick<FeastProject, 'project'>, schedule: Schedule): number[] {
-  const row = new Array<number>(frame.project.slots).fill(0);
-  fill(frame.project, schedule, 'fridge', row);
-  return row;
-}
-
-function fill(project: Project, schedule: Schedule, resourceId: string, row: number[]): void {
-  const add = (amount: number, from: number, to: number) => {
-    for (let slot = from; slot < Math.min(to, row.length); slot++) row[slot]! += amount;
-  };
+/** What a schedule takes of the kitchen, and how long: by stages, by waits between them, and until it is served. */
+function bookedIn(frame: FeastProject, schedule: Schedule): FeastBooking[] {
+  const { project, fromMs } = frame;
+  const booked: FeastBooking[] = [];
   for (const chain of project.chains) {
     const placed = schedule.placed.filter((p) => p.chainId === chain.id);
+    const add = (needs: readonly Need[], start: number, end: number) => {
+      for (const { resourceId, amount } of needs) {
+        if (end <= start) continue;
+        const [fromSlot, toSlot] = [fromMs + start * SLOT_MS, fromMs + end * SLOT_MS];
+        // What goes on with the same is one stretch.
+        const same = booked.find(
+          (b) =>
+            b.drinkId === chain.id &&
+            b.resourceId === resourceId &&
+            b.amount === amount &&
+            b.toMs === fromSlot,
+        );
+        if (same) same.toMs = toSlot;
+        else booked.push({ resourceId, drinkId: chain.id, amount, fromMs: fromSlot, toMs: toSlot });
+      }
+    };
     for (const [i, stage] of chain.stages.entries()) {
       const p = placed[i];
       if (!p) break;
-      for (const n of stage.needs) if (n.resourceId === resourceId) add(n.amount, p.start, p.end);
+      add(stage.needs, p.start, p.end);
       const next = placed[i + 1];
-      if (next)
-        for (const n of stage.wait.needs) if (n.resourceId === resourceId) add(n.amount, p.end, next.start);
+      if (next) add(stage.wait.needs, p.end, next.start);
     }
     const last = placed.at(-1);
-    if (last)
-      for (const n of chain.holds) if (n.resourceId === resourceId) add(n.amount, last.end, chain.heldUntil);
+    if (last) add(chain.holds, last.end, Math.min(chain.heldUntil, project.slots));
   }
+  return booked;
 }

@@ -1,6 +1,6 @@
 import type { GatheringDoc } from '../documents/gathering.ts';
 import type { Kitchen } from '../documents/kitchen.ts';
-import { USUAL_NIGHT } from '../plan/firstStart.ts';
+import { nightsOf } from '../plan/firstStart.ts';
 import { awayWindows } from '../plan/schedule.ts';
 import { type Join, type Project, type Resource, SLOT_MIN } from '../schedule/project.ts';
 import { KEEPING } from '../tables/keeping.ts';
@@ -169,14 +169,7 @@ function joinsOf(
 
 /** Slots in which somebody sleeps. */
 function darkSlots(kitchen: Kitchen, fromMs: number, slots: number): boolean[] {
-  const asleep = kitchen.away.filter((a) => a.kind === 'asleep');
-  const windows = awayWindows(
-    asleep.length > 0 ? asleep : [USUAL_NIGHT],
-    kitchen.zone,
-    fromMs,
-    fromMs + slots * SLOT_MS,
-  );
-  return within(windows, fromMs, slots);
+  return within(nightsOf(kitchen, fromMs, fromMs + slots * SLOT_MS), fromMs, slots);
 }
 
 const within = (

@@ -3,6 +3,7 @@ import { type DrinkOverview, overviewOf } from '../compare/overview.ts';
 import type { Kitchen } from '../documents/kitchen.ts';
 import type { PlanDoc } from '../documents/plan.ts';
 import type { MethodId, Recipe } from '../documents/recipe.ts';
+import { type Feast, type FeastInput, type FeastTimes, planFeast, type Sized } from '../gathering/feast.ts';
 import { type PlanProblem, solvePlanDoc } from '../plan/planDoc.ts';
 import { type PlanStart, planStart } from '../plan/planStart.ts';
 import { drawRuns, type RangeSamples } from '../plan/ranges.ts';
@@ -21,7 +22,8 @@ export type Job =
   | { kind: 'solveEach'; plans: readonly PlanDoc[]; kitchen: Kitchen }
   | { kind: 'compareMethods'; plan: PlanDoc; kitchen: Kitchen; methodIds: readonly MethodId[] }
   | { kind: 'ranges'; program: Program; kitchen: Kitchen; runs: number; from: number; seed: number }
-  | { kind: 'overview'; kitchen: Kitchen };
+  | { kind: 'overview'; kitchen: Kitchen }
+  | { kind: 'feast'; input: Omit<FeastInput, 'kitchen'>; kitchen: Kitchen; seed: number; budgetMs: number };
 
 /** The recipes and custom ingredients of a kitchen that are not shipped: sent along with a job. */
 export interface JobBook {
@@ -39,13 +41,23 @@ export type JobResult =
   | { kind: 'solveEach'; results: readonly Result<SolvedJob, PlanProblem>[] }
   | { kind: 'compareMethods'; answers: readonly MethodAnswer[] }
   | { kind: 'ranges'; samples: RangeSamples }
-  | { kind: 'overview'; drinks: readonly DrinkOverview[] };
+  | { kind: 'overview'; drinks: readonly DrinkOverview[] }
+  | { kind: 'feast'; feast: Feast };
 
 export interface JobControl {
   /** Asked between pieces; true stops the job. */
   cancelled: () => boolean;
   onProgress: (share: number) => void;
+  /** Told how much of what a feast takes, before its hours are looked for. */
+  onSized?: (sized: Sized) => void;
+  /** Told of the best so far of a search that goes on. */
+  onBest?: (times: FeastTimes) => void;
+  /** Since it was begun, ms: by a clock that the core has none of. */
+  elapsedMs: () => number;
 }
+
+/** A search tells how far it is so often. */
+const TELL_MS = 100;
 
 /** Thrown by a job that was asked to stop. */
 export class JobCancelled extends Error {}
@@ -93,6 +105,25 @@ export function runJob(job: Job, book: readonly Recipe[], shipped: Tables, contr
         control.onProgress((index + 1) / book.length);
       }
       return { kind: 'overview', drinks };
+    }
+    case 'feast': {
+      const { onBest, onSized } = control;
+      let toldMs = 0;
+      const feast = planFeast({ ...job.input, kitchen: job.kitchen }, book, tables, {
+        seed: job.seed,
+        over: () => {
+          if (control.cancelled()) throw new JobCancelled();
+          const elapsedMs = control.elapsedMs();
+          if (elapsedMs - toldMs >= TELL_MS) {
+            toldMs = elapsedMs;
+            control.onProgress(Math.min(1, elapsedMs / job.budgetMs));
+          }
+          return elapsedMs >= job.budgetMs;
+        },
+        ...(onBest ? { onBest } : {}),
+        ...(onSized ? { onSized } : {}),
+      });
+      return { kind: 'feast', feast };
     }
     case 'ranges': {
       const samples = drawRuns(job.program, job.kitchen, tables, {

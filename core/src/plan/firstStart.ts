@@ -12,12 +12,22 @@ import {
 import type { Timetable } from './startBy.ts';
 
 /** When most people sleep: for a kitchen that does not say when nobody stands at the stove. */
-export const USUAL_NIGHT: AwayHours = {
+const USUAL_NIGHT: AwayHours = {
   kind: 'asleep',
   days: [0, 1, 2, 3, 4, 5, 6],
   fromMin: 22 * 60,
   toMin: 7 * 60,
 };
+
+/** The hours in which the cook sleeps, as the kitchen says; of one that does not say, the usual night. */
+export function nightsOf(
+  kitchen: Pick<Kitchen, 'away' | 'zone'>,
+  fromMs: number,
+  toMs: number,
+): AwayWindow[] {
+  const asleep = kitchen.away.filter((a) => a.kind === 'asleep');
+  return awayWindows(asleep.length > 0 ? asleep : [USUAL_NIGHT], kitchen.zone, fromMs, toMs);
+}
 
 /** The hours in which nobody stands at the stove, as the kitchen says; of one that says nothing, the usual night. */
 export const darkHours = (

@@ -24,6 +24,9 @@ export interface SearchControl {
 
 /** Tries of a round: at its beginning worse schedules are taken to go on from, at its end none. */
 const ROUND = 300;
+/** Of the tries, so many do work as one; of those that take it out, so many part what was joined. */
+const JOIN_SHARE = 0.1;
+const PART_SHARE = 0.15;
 /** At its beginning a further sitting is taken so often. */
 const ONE_MORE = 0.02;
 /** At its beginning, so much less fresh as a share. */
@@ -37,6 +40,8 @@ class Table {
   readonly placed = new Map<string, PlacedStage[]>();
   /** Members that a join leaves apart: the join's id and the chain's. */
   readonly apart = new Set<string>();
+  /** Where what is done as one is to begin; of a join without, wherever its first member finds room. */
+  readonly joinAt = new Map<string, number>();
   readonly #joinOf = new Map<string, Join>();
 
   constructor(readonly project: Project) {
@@ -87,7 +92,9 @@ class Table {
           needs: [],
           oneOf: [],
         };
-      return { ...stage, slots: this.#togetherSlots(join, members) };
+      const at = this.joinAt.get(join.id);
+      const slots = this.#togetherSlots(join, members);
+      return at === undefined ? { ...stage, slots } : { ...stage, slots, fixedAt: at };
     });
     return { ...chain, stages };
   }
@@ -183,6 +190,8 @@ class Table {
     this.#booked.clear();
     this.apart.clear();
     for (const key of kept.apart) this.apart.add(key);
+    this.joinAt.clear();
+    for (const [id, at] of kept.joinAt) this.joinAt.set(id, at);
     for (const [id, placed] of kept.placed) {
       const chain = kept.booked.get(id)!;
       this.#book(chain, placed, 1);
@@ -192,7 +201,12 @@ class Table {
   }
 
   keep(): Kept {
-    return { placed: new Map(this.placed), booked: new Map(this.#booked), apart: new Set(this.apart) };
+    return {
+      placed: new Map(this.placed),
+      booked: new Map(this.#booked),
+      apart: new Set(this.apart),
+      joinAt: new Map(this.joinAt),
+    };
   }
 }
 
@@ -200,6 +214,7 @@ interface Kept {
   placed: ReadonlyMap<string, PlacedStage[]>;
   booked: ReadonlyMap<string, Chain>;
   apart: ReadonlySet<string>;
+  joinAt: ReadonlyMap<string, number>;
 }
 
 /**
@@ -224,6 +239,7 @@ export function searchSchedule(project: Project, control: SearchControl): Schedu
     if (compareScores(apart.score, now.score) < 0) now = apart;
     else table.restore(together);
   }
+  for (const join of project.joins.filter((j) => !isJoined(now, j))) now = tryJoin(table, join, now);
   let best = now;
   let kept = table.keep();
   let keptBest = kept;
@@ -237,15 +253,21 @@ export function searchSchedule(project: Project, control: SearchControl): Schedu
       now = table.schedule();
       kept = table.keep();
     }
-    const out = takeSome(table, now, random);
-    toggleJoins(table, out, random);
-    putBack(table, now, out, random);
+    const join = random() < JOIN_SHARE ? pick(project.joins, random) : undefined;
+    if (join) joinUp(table, join, now, random);
+    else {
+      const out = takeSome(table, now, random);
+      partSome(table, out, random);
+      putBack(table, now, out, random);
+    }
     const tried = table.schedule();
     if (compareScores(tried.score, now.score) <= 0 || isTaken(tried.score, now.score, heat, random)) {
       now = tried;
       kept = table.keep();
     } else table.restore(kept);
     if (compareScores(now.score, best.score) < 0) {
+      for (const apart of project.joins.filter((j) => !isJoined(now, j))) now = tryJoin(table, apart, now);
+      kept = table.keep();
       best = now;
       keptBest = kept;
       control.onBest?.(best);
@@ -289,7 +311,8 @@ function rebuild(table: Table, random: () => number): void {
   const { chains, slots } = table.project;
   for (const { id } of chains) table.take(id);
   for (const join of table.project.joins) {
-    const together = random() < 0.6;
+    const together = random() < 0.5;
+    table.joinAt.delete(join.id);
     for (const { chainId } of join.members) {
       const key = `${join.id} ${chainId}`;
       if (together) table.apart.delete(key);
@@ -312,22 +335,52 @@ function fill(table: Table, order: readonly Chain[]): void {
   }
 }
 
-/** Now and then a chain goes apart from those that it was joined with, or comes to them again. */
-function toggleJoins(table: Table, out: ReadonlySet<string>, random: () => number): void {
+/** What a join takes together begins where the earliest of its members stands now, or at a slot that is asked for. */
+function joinUp(table: Table, join: Join, now: Schedule, random: (() => number) | null): void {
+  const starts = now.placed.filter((p) =>
+    join.members.some((m) => m.chainId === p.chainId && m.stageId === p.stageId),
+  );
+  const first = Math.min(...starts.map((p) => p.start));
+  if (!Number.isFinite(first)) return;
+  // The earliest of them, or a little before: all of them have to find room after it.
+  const at = random === null || random() < 0.5 ? first : Math.floor(first * random());
+  const out = new Set(join.members.flatMap(({ chainId }) => table.take(chainId)));
+  for (const { chainId } of join.members) table.apart.delete(`${join.id} ${chainId}`);
+  table.joinAt.set(join.id, at);
+  const again = table.project.chains.filter((c) => out.has(c.id));
+  const startOf = (c: Chain) => now.placed.find((p) => p.chainId === c.id)?.start ?? 0;
+  const order = random === null ? again.sort((a, b) => startOf(a) - startOf(b)) : shuffled(again, random);
+  for (const chain of order) table.put(chain);
+}
+
+const isJoined = (s: Schedule, { id, members }: Join): boolean =>
+  s.joined.some(({ joinId, chainIds }) => joinId === id && chainIds.length === members.length);
+
+/** The same as a first try: kept where it is better. */
+function tryJoin(table: Table, join: Join, now: Schedule): Schedule {
+  const before = table.keep();
+  joinUp(table, join, now, null);
+  const tried = table.schedule();
+  if (compareScores(tried.score, now.score) < 0) return tried;
+  table.restore(before);
+  return now;
+}
+
+const pick = <T>(list: readonly T[], random: () => number): T | undefined =>
+  list[Math.floor(random() * list.length)];
+
+/** Now and then a chain goes apart from those that it was joined with, where none of them stands. */
+function partSome(table: Table, out: ReadonlySet<string>, random: () => number): void {
   for (const join of table.project.joins) {
-    if (random() > 0.15) continue;
-    const free = join.members.filter((m) => out.has(m.chainId));
-    const member = free[Math.floor(random() * free.length)];
-    if (!member) continue;
-    const key = `${join.id} ${member.chainId}`;
-    if (table.apart.has(key)) {
-      // Those it would join take longer with it: they have to be placed anew as well.
-      if (
-        join.members.every((m) => !table.placed.has(m.chainId) || table.apart.has(`${join.id} ${m.chainId}`))
-      )
-        table.apart.delete(key);
-    } else if (table.members(join).every((m) => m.chainId === member.chainId || !table.placed.has(m.chainId)))
-      table.apart.add(key);
+    if (random() > PART_SHARE) continue;
+    const member = pick(
+      join.members.filter((m) => out.has(m.chainId)),
+      random,
+    );
+    const stands = table
+      .members(join)
+      .some((m) => m.chainId !== member?.chainId && table.placed.has(m.chainId));
+    if (member && !stands) table.apart.add(`${join.id} ${member.chainId}`);
   }
 }
 

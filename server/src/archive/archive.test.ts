@@ -2,6 +2,7 @@ import { readdirSync } from 'node:fs';
 import { BOOK } from '@big-ladle/core/book';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { seedDemo } from '../demo/seed.ts';
+import { SUPPER } from '../gatherings.fixtures.ts';
 import { CALYX_PLAN, eventWriter, NOW, ONE_POT, TestServer } from '../testServer.ts';
 import { apart, archiveOf, sectionsOf } from './testArchive.ts';
 
@@ -21,11 +22,7 @@ afterEach(async () => {
 });
 
 /** A section that no version of this program has written. */
-const FOREIGN = [
-  '{"section":"gatherings","v":3,  "note":"as it came"}',
-  '{"guests": 12.50,"of":[1,2 ]}',
-  '[]',
-];
+const FOREIGN = ['{"section":"almanac","v":3,  "note":"as it came"}', '{"guests": 12.50,"of":[1,2 ]}', '[]'];
 
 /** A kitchen with everything in it that an archive may hold. */
 async function fill(server: TestServer): Promise<void> {
@@ -35,6 +32,7 @@ async function fill(server: TestServer): Promise<void> {
   await server.api('POST', '/recipes', { recipe: { ...RECIPE, id: 'gone', name: 'Gone' } });
   expect((await server.api('DELETE', '/recipes/gone?version=1')).status).toBe(204);
   await server.api('PUT', '/stock/salt', { inHouseG: 5, packG: null, price: 1 });
+  await server.api('PUT', '/gatherings/supper', { version: 0, gathering: SUPPER });
   const instrument = { kind: 'fridgeLogger', batchId: null, lost: false, tareKg: 0, failing: null };
   expect((await server.api('PUT', '/instruments/logger', { name: 'Fridge', ...instrument })).status).toBe(
     200,
@@ -70,7 +68,7 @@ async function fill(server: TestServer): Promise<void> {
   const text = [...lines, JSON.stringify({ end: true, lines: lines.length }), ''].join('\n');
   expect(await server.takeIn(text)).toMatchObject({
     stage: 'done',
-    report: { keptSections: ['gatherings'] },
+    report: { keptSections: ['almanac'] },
   });
 }
 
@@ -83,6 +81,7 @@ describe('everything in one file', () => {
     expect(sections.recipes).toContainEqual(expect.objectContaining({ recipeId: 'gone', retired: true }));
     expect(sections.instruments).toContainEqual(expect.objectContaining({ id: 'logger' }));
     expect(sections.readings).toContainEqual(expect.objectContaining({ instrumentId: 'logger' }));
+    expect(sections.gatherings).toContainEqual(expect.objectContaining({ id: 'supper', version: 1 }));
     const ids = (sections.batches as { id: string }[]).map((b) => b.id);
     expect(ids).toContain('practised');
     expect(ids).not.toContain('forgotten');
@@ -96,7 +95,7 @@ describe('everything in one file', () => {
     });
     expect(taken.report!.added).toEqual(taken.report!.holds);
     expect(apart(await other.archive(), text)).toEqual([]);
-    for (const url of ['/recipes', '/items', '/gifts', '/fridge', '/batches/demo-planned'])
+    for (const url of ['/gatherings', '/recipes', '/items', '/gifts', '/fridge', '/batches/demo-planned'])
       expect((await other.api('GET', url)).body, url).toEqual((await k.api('GET', url)).body);
     expect((await other.api('GET', '/kitchen')).body.kitchen).toEqual(
       (await k.api('GET', '/kitchen')).body.kitchen,
@@ -112,6 +111,7 @@ describe('everything in one file', () => {
       instruments: 0,
       readings: 0,
       photos: 0,
+      gatherings: 0,
     });
     expect(apart(await other.archive(), text)).toEqual([]);
   });

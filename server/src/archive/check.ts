@@ -23,6 +23,7 @@ export interface Known {
   events: Set<string>;
   instruments: Set<string>;
   photos: Set<string>;
+  gatherings: Set<string>;
   items: Set<string>;
 }
 
@@ -33,6 +34,7 @@ const none = (): Known => ({
   events: new Set(),
   instruments: new Set(),
   photos: new Set(),
+  gatherings: new Set(),
   items: new Set(),
 });
 
@@ -46,6 +48,7 @@ export async function knownIn(db: Db): Promise<Known> {
     events: await ids('event'),
     instruments: await ids('instrument'),
     photos: await ids('photo'),
+    gatherings: await ids('gathering'),
     items: await ids('item_owner', 'item_id'),
   };
 }
@@ -58,6 +61,7 @@ const nothing = (): ArchiveCounts => ({
   instruments: 0,
   readings: 0,
   photos: 0,
+  gatherings: 0,
 });
 
 /** What an archive holds, looked over as a whole. */
@@ -120,6 +124,7 @@ export async function checkArchive(
       case 'ingredients':
       case 'batches':
       case 'instruments':
+      case 'gatherings':
         count(entry.section, entry.row.id);
         return;
       case 'photos':
@@ -173,6 +178,7 @@ export async function checkArchive(
         instruments: here.instruments.size,
         readings: 0,
         photos: here.photos.size,
+        gatherings: here.gatherings.size,
       },
       kitchen: kitchen && pots.length === 0,
       outside: outside.named,
@@ -203,6 +209,7 @@ function idOf(entry: ReadRow): string {
     case 'batches':
     case 'instruments':
     case 'photos':
+    case 'gatherings':
       return entry.row.id;
     default:
       return entry.section;

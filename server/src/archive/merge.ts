@@ -12,6 +12,7 @@ const DOCUMENTS = [
   { table: 'ingredient', keys: ['id'] },
   { table: 'stock', keys: ['item_id'] },
   { table: 'recipe', keys: ['id'] },
+  { table: 'gathering', keys: ['id'] },
   { table: 'recipe_version', keys: ['recipe_id', 'version'] },
 ] as const;
 

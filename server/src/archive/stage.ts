@@ -5,6 +5,7 @@ import type { Db } from '../db/db.ts';
 import { batchToRow, eventToRow, readKitchen, writeKitchen } from '../db/rows.ts';
 import type { PhotoStore } from '../photos/store.ts';
 import { hashOf } from '../services/book.ts';
+import { gatheringToRow } from '../services/gatherings.ts';
 import { ownItems } from '../services/itemOwners.ts';
 import { projectItem, rebuildBatch } from '../services/projections.ts';
 import { isThere, jpegOf, type Known } from './check.ts';
@@ -114,6 +115,9 @@ async function putEntry(
       if (await trx('batch').where({ id: entry.row.id }).first('id')) return;
       await trx('batch').insert(batchToRow(entry.row));
       touched.batches.add(entry.row.id);
+      return;
+    case 'gatherings':
+      await trx('gathering').insert(gatheringToRow(entry.row)).onConflict('id').ignore();
       return;
     case 'events':
       await putEvent(trx, entry.row, there, touched);

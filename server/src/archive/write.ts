@@ -20,6 +20,7 @@ import { batchFromRow, batchRows, readKitchen } from '../db/rows.ts';
 import type { PhotoStore } from '../photos/store.ts';
 import { ownFacts, readStock } from '../services/book.ts';
 import { latestSeq } from '../services/events.ts';
+import { gatherings } from '../services/gatherings.ts';
 import { type InstrumentRow, instrumentFrom } from '../services/instruments.ts';
 import { type PhotoDbRow, photoFrom } from '../services/photos.ts';
 import { fridgeRecord, itemsThere } from '../services/shelf.ts';
@@ -151,6 +152,9 @@ const SECTIONS: Record<
         .orderBy('batch.rowid');
     type Row = Parameters<typeof batchFromRow>[0] & { rowid: number };
     for await (const page of paged<Row>(rows, (r) => r.rowid)) yield jsonOf(page.map(batchFromRow));
+  },
+  async *gatherings(db) {
+    yield jsonOf(await gatherings(db));
   },
   async *events(db, lastSeq) {
     const rows = (after: number) =>

@@ -291,4 +291,18 @@ export const MIGRATIONS: readonly Migration[] = [
       });
     },
   },
+  {
+    name: '013-gatherings',
+    async up(knex) {
+      await knex.schema.createTable('gathering', (t) => {
+        t.string('id').primary();
+        t.integer('version').notNullable();
+        /** When it is served: lists are in this order. */
+        t.double('serves_at_ms').notNullable();
+        t.text('doc').notNullable();
+        t.double('created_ms').notNullable();
+        t.double('updated_ms').notNullable();
+      });
+    },
+  },
 ];

@@ -7,6 +7,7 @@ import { writeKitchen } from '../db/rows.ts';
 import { createBatch, requireBatch } from '../services/batches.ts';
 import { storeEvents } from '../services/events.ts';
 import { onTheShelf } from './bottles.ts';
+import { theLanternSupper } from './gathering.ts';
 import { demoKitchen } from './kitchen.ts';
 import { begun, comingSaturday, HOUR_MS, planOf } from './writing.ts';
 
@@ -26,6 +27,7 @@ export async function seedDemo(db: Db, nowMs: number): Promise<void> {
   );
   await createBatch(db, { id: 'demo-planned', plan: planned }, nowMs - 2 * HOUR_MS);
   await onTheShelf(db, nowMs);
+  await theLanternSupper(db, nowMs);
 }
 
 /** Nine litres, in the middle of their steep: 6 h 42 to the best moment. */

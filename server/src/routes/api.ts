@@ -8,6 +8,7 @@ import { archiveStreams, serveImports } from './archive.ts';
 import { serveBackups } from './backups.ts';
 import { serveBatches } from './batches.ts';
 import { serveBook } from './book.ts';
+import { serveGatherings } from './gatherings.ts';
 import { serveKitchen } from './kitchen.ts';
 import { parse, route } from './parse.ts';
 import type { ApiParts } from './parts.ts';
@@ -42,6 +43,7 @@ export function apiRouter(parts: ApiParts): Router {
   serveBatches(serve, parts);
   serveBook(serve, parts);
   serveShelf(serve, parts);
+  serveGatherings(serve, parts);
   servePhotos(serve, parts);
   serveImports(serve, api, parts);
   serveBackups(api, serve, parts);

@@ -10,6 +10,7 @@ import { useScheme } from './scheme.ts';
 const PLACES = [
   { to: '/', label: 'frame.stove', end: true },
   { to: '/drinks', label: 'frame.drinks', end: false },
+  { to: '/gatherings', label: 'frame.gatherings', end: false },
   { to: '/shopping', label: 'frame.shopping', end: false },
   { to: '/shelf', label: 'frame.coldShelf', end: false },
   { to: '/kitchen', label: 'frame.kitchen', end: false },

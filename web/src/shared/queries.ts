@@ -37,6 +37,7 @@ export const keys = {
   recipes: ['recipes'] as const,
   versions: (id: string) => ['versions', id] as const,
   stock: ['stock'] as const,
+  gatherings: ['gatherings'] as const,
   /** Pictures, and those of one thing. */
   photos: ['photos'] as const,
   photosOf: (ofId: string) => ['photos', ofId] as const,

@@ -71,6 +71,8 @@ function staleDocuments({ doc, id }: DocChange): (readonly string[])[] {
       return [keys.recipes];
     case 'stock':
       return [keys.stock];
+    case 'gathering':
+      return [keys.gatherings];
     case 'photo':
       return [keys.photosOf(id)];
     case 'instrument':

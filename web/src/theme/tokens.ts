@@ -20,6 +20,8 @@ export interface Tokens {
   danger: string;
   dangerGround: string;
   onRim: string;
+  /** Hours of sleep, in a drawing of days. Nothing is written on it. */
+  night: string;
 }
 
 export const DAY: Tokens = {
@@ -40,6 +42,7 @@ export const DAY: Tokens = {
   danger: '#B3261E',
   dangerGround: '#FDE9E7',
   onRim: '#FFFFFF',
+  night: '#101C3F',
 };
 
 export const NIGHT: Tokens = {
@@ -60,6 +63,7 @@ export const NIGHT: Tokens = {
   danger: '#FFB0A8',
   dangerGround: '#4A1815',
   onRim: '#0E1A3A',
+  night: '#080F26',
 };
 
 /** Pairs of text and ground that are used together, with the contrast they need. A test checks every one. */

@@ -21,6 +21,7 @@ import { EN_DATA_PROBLEMS } from './en/dataProblems.ts';
 import { EN_DATES } from './en/dates.ts';
 import { EN_DRINKS } from './en/drinks.ts';
 import { EN_FIND } from './en/find.ts';
+import { EN_GATHERINGS } from './en/gatherings.ts';
 import { EN_ITEMS } from './en/items.ts';
 import { EN_KITCHEN } from './en/kitchen.ts';
 import { EN_PAGES } from './en/pages.ts';
@@ -66,6 +67,7 @@ const PLACES: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   recipeText: EN_RECIPE_TEXT,
   shelf: EN_SHELF,
   steps: EN_STEPS,
+  gatherings: EN_GATHERINGS,
   shopping: EN_SHOPPING,
   stove: EN_STOVE,
 };

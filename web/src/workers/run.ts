@@ -1,3 +1,4 @@
+import type { FeastTimes, Sized } from '@big-ladle/core/gathering';
 import { type Job, type JobBook, type JobResult, joinSamples, type RangeSamples } from '@big-ladle/core/plan';
 import { proxy, type Remote, wrap } from 'comlink';
 import type { WorkerSide } from './core.worker.ts';
@@ -8,6 +9,8 @@ export class WorkerNotLoaded extends Error {}
 interface RunOptions {
   signal?: AbortSignal;
   onProgress?: (share: number) => void;
+  onSized?: (sized: Sized) => void;
+  onBest?: (times: FeastTimes) => void;
 }
 
 /** A worker and how it is called. */
@@ -43,7 +46,11 @@ export function run<K extends Job['kind']>(
 const aborted = () => new DOMException('cancelled', 'AbortError');
 
 /** One job in one worker; cancelling ends the worker. */
-async function inWorker(job: Job, own: JobBook, { signal, onProgress }: RunOptions): Promise<JobResult> {
+async function inWorker(
+  job: Job,
+  own: JobBook,
+  { signal, onProgress, onSized, onBest }: RunOptions,
+): Promise<JobResult> {
   if (signal?.aborted) throw aborted();
   const hand = idle.pop() ?? newHand();
   const over = new AbortController();
@@ -60,7 +67,9 @@ async function inWorker(job: Job, own: JobBook, { signal, onProgress }: RunOptio
   let usable = false;
   try {
     const progress = proxy((share: number) => onProgress?.(share));
-    const result = await Promise.race([hand.side.run(job, own, progress), ended]);
+    const sized = proxy((found: Sized) => onSized?.(found));
+    const better = proxy((times: FeastTimes) => onBest?.(times));
+    const result = await Promise.race([hand.side.run(job, own, progress, sized, better), ended]);
     usable = true;
     return result;
   } finally {

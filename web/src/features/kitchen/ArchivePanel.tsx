@@ -21,6 +21,7 @@ const COUNTED = [
   'instruments',
   'readings',
   'photos',
+  'gatherings',
 ] as const satisfies readonly (keyof ArchiveCounts)[];
 
 /** Everything of this kitchen in one file, out and in. */

@@ -232,6 +232,7 @@ export const EN = {
   'ui.tryAgain': 'Try again',
   'frame.stove': 'Stove',
   'frame.drinks': 'Drinks',
+  'frame.gatherings': 'Gatherings',
   'frame.shopping': 'Shopping',
   'frame.coldShelf': 'Cold shelf',
   'frame.kitchen': 'Kitchen',

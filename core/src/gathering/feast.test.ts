@@ -1,0 +1,224 @@
+import { describe, expect, it } from 'vitest';
+import type { GatheringDoc, GatheringDrink } from '../documents/gathering.ts';
+import type { Kitchen } from '../documents/kitchen.ts';
+import { openingPlan } from '../plan/openingPlan.ts';
+import { plannedDrink } from '../plannedDrink.fixtures.ts';
+import { BOOK } from '../program/book/book.ts';
+import { simulateBatch } from '../program/simulate/simulate.ts';
+import { faultsOf } from '../schedule/check.fixtures.ts';
+import { searchSchedule } from '../schedule/search.ts';
+import { KITCHEN, TABLES } from '../testKitchen.ts';
+import { HOUR_MS, MINUTE_MS } from '../units/time.ts';
+import { type Feast, type FeastInput, planFeast, sizeFeast } from './feast.ts';
+import { feastProject } from './feastProject.ts';
+import { mayDrink } from './mayDrink.ts';
+import { piecesOf, placeMeanwhile } from './pieces.ts';
+
+const WEDNESDAY = Date.UTC(2026, 10, 25, 17, 30);
+const SATURDAY = Date.UTC(2026, 10, 28, 18, 0);
+const kitchen: Kitchen = {
+  ...KITCHEN,
+  bottles: [{ id: 'litre', name: 'Litre', volumeMl: 1000, diameterCm: 8.5, material: 'glass', count: 80 }],
+};
+const made = (id: string, recipeId: string, more: Partial<GatheringDrink> = {}): GatheringDrink => ({
+  id,
+  source: {
+    kind: 'plan',
+    plan: openingPlan(BOOK.find((r) => r.id === recipeId)!, kitchen, BOOK, TABLES)!.plan,
+    litres: null,
+  },
+  share: 1,
+  served: 'cold',
+  frozen: false,
+  apart: [],
+  ...more,
+});
+const supper = (drinks: readonly GatheringDrink[], more: Partial<GatheringDoc> = {}): GatheringDoc => ({
+  name: 'Lantern supper',
+  servesAtMs: SATURDAY,
+  untilMs: SATURDAY + 4 * HOUR_MS,
+  yearly: false,
+  glassMl: 200,
+  iceShare: 0,
+  outdoorC: null,
+  alcoholBeside: false,
+  assurance: 0.9,
+  groups: [
+    { id: 'grown', name: 'Grown-ups', least: 16, most: 16, age: 'adult', rules: [], thirst: 'usual' },
+    {
+      id: 'plain',
+      name: 'Without sugar',
+      least: 2,
+      most: 2,
+      age: 'adult',
+      rules: [{ kind: 'noAddedSugar' }],
+      thirst: 'usual',
+    },
+  ],
+  drinks: [...drinks],
+  helpers: [],
+  gifts: [],
+  pins: [],
+  notJoined: [],
+  answers: null,
+  before: null,
+  notes: '',
+  ...more,
+});
+const input = (gathering: GatheringDoc, more: Partial<FeastInput> = {}): FeastInput => ({
+  gathering,
+  kitchen,
+  batches: [],
+  bottles: new Map(),
+  nowMs: WEDNESDAY,
+  ...more,
+});
+const plan = (asked: FeastInput, tries = 25): Feast => {
+  let left = tries;
+  return planFeast(asked, BOOK, TABLES, { seed: 0.3, over: () => left-- <= 0 });
+};
+const twoDrinks = [made('red', 'deep-calyx-ginger'), made('pineapple', 'calyx-pineapple')];
+
+describe('a batch in pieces', () => {
+  it('loses and gains no minute, for every drink of the book by every way', () => {
+    for (const recipe of BOOK)
+      for (const methodId of recipe.methods) {
+        const program = plannedDrink(recipe.id, methodId, 6);
+        const sim = simulateBatch(program, KITCHEN, TABLES);
+        const pieces = piecesOf(program, sim, TABLES);
+        const minutes = pieces.reduce((sum, p) => sum + p.minutes, 0);
+        expect(minutes, `${recipe.id} ${methodId}`).toBeCloseTo(sim.endMin, 6);
+        // What is done meanwhile is taken off what it is done in, and off its own turn.
+        const { pieces: placed, meanwhile } = placeMeanwhile(pieces);
+        const saved = meanwhile.reduce((sum, m) => sum + m.minutes, 0);
+        expect(placed.reduce((sum, p) => sum + p.minutes, 0)).toBeCloseTo(minutes - saved, 6);
+        expect(placed.map((p) => p.stepId).sort()).toEqual(pieces.map((p) => p.stepId).sort());
+        expect(placed.every((p) => p.minutes >= 0)).toBe(true);
+      }
+  });
+
+  it('takes its ring while it is heated, and its pot as long as something stands in it', () => {
+    const program = plannedDrink('deep-calyx-ginger', 'shortBoilLongSteep', 6);
+    const pieces = piecesOf(program, simulateBatch(program, KITCHEN, TABLES), TABLES);
+    const of = (kind: string) => pieces.find((p) => p.kind === kind)!;
+    const ids = (kind: string) => of(kind).needs.map((n) => n.resourceId.split(':')[0]);
+    expect(ids('heat')).toEqual(expect.arrayContaining(['ring', 'pot']));
+    expect(ids('steep')).toContain('pot');
+    expect(ids('steep')).not.toContain('ring');
+    // It may steep longer, its pot waiting with it.
+    expect(of('steep').waitMin).toBeGreaterThan(0);
+    expect(of('steep').waitNeeds.map((n) => n.resourceId.split(':')[0])).toContain('pot');
+    expect(ids('wash')).not.toContain('pot');
+  });
+});
+
+describe('a feast', () => {
+  const feast = plan(input(supper(twoDrinks)));
+
+  it('makes as much as is enough, shared between its drinks', () => {
+    const litres = feast.drinks.reduce((sum, d) => sum + d.litres, 0);
+    const served = [...feast.shareL.values()].reduce((a, b) => a + b, 0);
+    expect(served).toBeLessThanOrEqual(feast.totalL + 1e-6);
+    expect(litres).toBeCloseTo(served, 0);
+  });
+
+  it('everything is cold when it is served, and good until the last glass', () => {
+    expect(feast.times!.missing).toEqual([]);
+    for (const drink of feast.drinks) {
+      const jobs = feast.times!.jobs.filter((j) => j.drinkId === drink.id);
+      const doneMs = Math.max(...jobs.map((j) => j.endMs));
+      expect(doneMs + drink.chillMs).toBeLessThanOrEqual(SATURDAY + 5 * MINUTE_MS);
+      if (!('fromDoneMs' in drink.life)) throw new Error('it is to be made');
+      expect(doneMs + drink.life.fromDoneMs).toBeGreaterThanOrEqual(SATURDAY + 4 * HOUR_MS - 5 * MINUTE_MS);
+      expect(Math.min(...jobs.map((j) => j.startMs))).toBeGreaterThanOrEqual(WEDNESDAY - 5 * MINUTE_MS);
+    }
+    expect(feast.times!.darkMin).toBe(0);
+  });
+
+  it('holds by other code: what is booked, waited and joined', () => {
+    const { drinks } = sizeFeast(input(supper(twoDrinks)), BOOK, TABLES);
+    const frame = feastProject(supper(twoDrinks), drinks, kitchen, TABLES, WEDNESDAY)!;
+    let left = 20;
+    const schedule = searchSchedule(frame.project, { seed: 0.7, over: () => left-- <= 0 });
+    expect(faultsOf(frame.project, schedule)).toEqual([]);
+    expect(frame.project.joins.map((j) => j.id)).toContain('shop');
+  });
+
+  it('one goes to the shop for both; told to go twice, she does', () => {
+    expect(feast.times!.joined.map((j) => j.joinId)).toContain('shop');
+    expect(feast.times!.joined.find((j) => j.joinId === 'shop')!.savedMin).toBe(60);
+    const apart = plan(input(supper(twoDrinks, { notJoined: ['shop'] })));
+    expect(apart.times!.joined.map((j) => j.joinId)).not.toContain('shop');
+  });
+
+  it('a job that was dragged is where it was put', () => {
+    const job = feast.times!.jobs.find((j) => j.drinkId === 'red' && j.extra === 'shop')!;
+    const atMs = job.startMs - HOUR_MS;
+    const pinned = plan(input(supper(twoDrinks, { pins: [{ drinkId: 'red', jobId: job.jobId, atMs }] })));
+    const there = pinned.times!.jobs.find((j) => j.drinkId === 'red' && j.jobId === job.jobId)!;
+    expect(there).toMatchObject({ startMs: atMs, pinned: true });
+  });
+
+  it('whoever has nothing to drink has, once a part is set apart', () => {
+    const { mends, without } = feast.mending;
+    expect(without).toEqual([]);
+    expect(mends.map((m) => m.groupIds)).toEqual([['plain']]);
+    const { drinkId, beforeStepId } = mends[0]!.cut;
+    const drinks = twoDrinks.map((d) =>
+      d.id === drinkId ? { ...d, apart: [{ id: 'a', beforeStepId, litres: 3 }] } : d,
+    );
+    const mended = sizeFeast(input(supper(drinks)), BOOK, TABLES);
+    expect(mended.mending.mends).toEqual([]);
+    const plain = supper(drinks).groups[1]!;
+    expect(mended.lots.some((lot) => mayDrink(plain, lot))).toBe(true);
+  });
+
+  it('a fridge that is too small is a proof; one drink that has no time is another', () => {
+    const small = plan(input(supper(twoDrinks), { kitchen: { ...kitchen, fridgeFreeL: 12 } }));
+    expect(small.times!.missing.length).toBeGreaterThan(0);
+    expect(small.impossible?.kind).toMatch(/supply|alone/);
+    const late = plan(input(supper(twoDrinks), { nowMs: SATURDAY - 2 * HOUR_MS }));
+    expect(late.impossible).toMatchObject({ kind: 'alone' });
+  });
+
+  it('a batch that is on is taken as it stands: what is done is done, and what is left begins with its step', () => {
+    const program = plannedDrink('deep-calyx-ginger', 'shortBoilLongSteep', 6);
+    const forecast = simulateBatch(program, kitchen, TABLES);
+    const steep = forecast.trace.find((t) => t.kind === 'steep')!;
+    const startedMs = WEDNESDAY - (steep.startMin + 60) * MINUTE_MS;
+    const on = plan(
+      input(supper([{ ...made('red', 'deep-calyx-ginger'), source: { kind: 'batch', batchId: 'b' } }]), {
+        batches: [
+          { batchId: 'b', state: 'begun', program, forecast, startedMs, currentStepId: steep.stepId },
+        ],
+      }),
+    );
+    const jobs = on.times!.jobs.filter((j) => j.drinkId === 'red');
+    expect(jobs.some((j) => j.extra === 'shop')).toBe(false);
+    expect(jobs.flatMap((j) => j.parts.map((p) => p.stepId))).not.toContain(forecast.trace[0]!.stepId);
+    const [first] = [...jobs].sort((a, b) => a.startMs - b.startMs);
+    expect(first!.parts[0]!.stepId).toBe(steep.stepId);
+    // It steeps to its end before it is strained.
+    const strain = jobs.find((j) => j.parts.some((p) => p.stepId.startsWith('strain')))!;
+    expect(strain.startMs).toBeGreaterThanOrEqual(startedMs + steep.endMin * MINUTE_MS - 5 * MINUTE_MS);
+  });
+
+  it('bottles that stand there are poured, as long as they are good', () => {
+    const bottles = { litres: 6, tags: [], madeOf: ['clove'], sugarGPerL: 60, itemIds: ['x'] };
+    const drink: GatheringDrink = { ...twoDrinks[0]!, source: { kind: 'bottles', itemIds: ['x'] } };
+    const good = sizeFeast(
+      input(supper([drink]), {
+        bottles: new Map([['red', { ...bottles, deadlineMs: SATURDAY + 9 * HOUR_MS }]]),
+      }),
+      BOOK,
+      TABLES,
+    );
+    expect(good.lots[0]).toMatchObject({ sugarGPerGlass: 12, lasts: true });
+    const old = sizeFeast(
+      input(supper([drink]), { bottles: new Map([['red', { ...bottles, deadlineMs: SATURDAY + HOUR_MS }]]) }),
+      BOOK,
+      TABLES,
+    );
+    expect(old.lots[0]!.lasts).toBe(false);
+  });
+});

@@ -1,0 +1,166 @@
+import '../../words/places/gatherings.ts';
+import type { GatheringDoc, Kitchen } from '@big-ladle/core/documents';
+import { COOK, type Feast, type FeastJob, type FeastTimes, type Sized } from '@big-ladle/core/gathering';
+import { DAY_MS, MINUTE_MS } from '@big-ladle/core/units';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { stepAlone } from '../../shared/batch/stepNames.ts';
+import { Panel, Row } from '../../shared/ui.tsx';
+import { heading, role } from '../../theme/theme.ts';
+import { litres } from '../../words/quantities.ts';
+import { dayWord, duration, say, timeOfDay } from '../../words/say.ts';
+import { DaysLanes } from './DaysLanes.tsx';
+import type { GatheringChange } from './gatherings.ts';
+import { sayFeastDrink, sayJob, sayJoin, sayPerson } from './sayFeast.ts';
+
+/** The days until it is served, drawn and in words; what is done once for several drinks; and why it cannot be. */
+export function DaysPanel(props: {
+  gathering: GatheringDoc;
+  sized: Sized;
+  times: FeastTimes;
+  impossible: Feast['impossible'];
+  searching: boolean;
+  kitchen: Kitchen;
+  nowMs: number;
+  onChange: (change: GatheringChange) => void;
+}) {
+  const { gathering, sized, times, impossible, searching, kitchen, nowMs, onChange } = props;
+  const drinkOf = (id: string) => sized.drinks.find((d) => d.id === id);
+  const names = (ids: readonly string[]) => ids.map((id) => sayFeastDrink(drinkOf(id))).join(', ');
+  const first = Math.min(gathering.servesAtMs, ...times.jobs.map((j) => j.startMs));
+  const days = Math.max(0, Math.ceil((gathering.servesAtMs - first) / DAY_MS - 0.5));
+  const stepName = (drinkId: string, stepId: string) => {
+    const program = drinkOf(drinkId)?.made?.program;
+    const step = program?.steps.find((s) => s.id === stepId);
+    return step && program ? stepAlone(step, program).toLowerCase() : stepId;
+  };
+  return (
+    <>
+      {times.missing.length > 0 && !searching && (
+        <Panel testId="no-place" label={say('days.noPlace', { drinks: names(times.missing) })}>
+          <Box sx={{ ...heading, fontSize: '1.15rem', color: role('danger') }}>
+            {say('days.noPlace', { drinks: names(times.missing) })}
+          </Box>
+          <Box sx={{ mt: 0.5 }}>{whyNot(impossible, names)}</Box>
+        </Panel>
+      )}
+      {times.jobs.length > 0 && (
+        <Panel
+          title={say('days.title', { days })}
+          testId="days"
+          aside={[
+            times.darkMin > 0 ? say('days.dark', { time: duration(times.darkMin) }) : say('days.noDark'),
+            say('days.sittings', { count: times.sittings }),
+            say('days.peak', { litres: litres(times.peakL) }),
+          ].join(', ')}
+        >
+          <DaysLanes {...{ gathering, sized, times, kitchen, nowMs }} />
+          {times.joined.map(({ joinId, savedMin }) => (
+            <Box
+              key={joinId}
+              data-testid="joined"
+              sx={{ mt: 1, display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap' }}
+            >
+              <span>{say('days.saved', { time: duration(savedMin), what: sayJoin(joinId) })}</span>
+              <Button
+                size="small"
+                onClick={() => onChange((g) => ({ ...g, notJoined: [...g.notJoined, joinId] }))}
+              >
+                {say('days.joinApart')}
+              </Button>
+            </Box>
+          ))}
+          {gathering.notJoined.map((joinId) => (
+            <Box
+              key={joinId}
+              sx={{ mt: 1, display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap' }}
+            >
+              <span>{say('days.joinAgain', { what: sayJoin(joinId) })}</span>
+              <Button
+                size="small"
+                onClick={() =>
+                  onChange((g) => ({ ...g, notJoined: g.notJoined.filter((id) => id !== joinId) }))
+                }
+              >
+                {say('days.joinOnce')}
+              </Button>
+            </Box>
+          ))}
+          {times.meanwhile.length > 0 && (
+            <Box sx={{ mt: 1, color: role('inkMuted') }} data-testid="meanwhile">
+              {say('days.meanwhile', {
+                what: times.meanwhile
+                  .map((m) => `${stepName(m.drinkId, m.stepId)} (${duration(m.minutes)})`)
+                  .join(', '),
+              })}
+            </Box>
+          )}
+        </Panel>
+      )}
+      {times.jobs.length > 0 && (
+        <Panel title={say('days.list')} testId="timetable">
+          {byDay(times.jobs, kitchen.zone, nowMs).map(({ day, jobs }) => (
+            <Box key={day} sx={{ mb: 1.5 }}>
+              <Box sx={{ ...heading, fontSize: '1.1rem' }}>{day}</Box>
+              {jobs.map((job) => (
+                <Row
+                  key={`${job.drinkId} ${job.jobId}`}
+                  dense
+                  testId="job"
+                  label={
+                    job.together.length > 1
+                      ? `${sayJob(job, drinkOf(job.drinkId))}, ${say('days.together', { drinks: names(job.together) })}`
+                      : say('days.job', {
+                          what: sayJob(job, drinkOf(job.drinkId)),
+                          drink: sayFeastDrink(drinkOf(job.drinkId)),
+                        })
+                  }
+                  note={duration((job.endMs - job.startMs) / MINUTE_MS)}
+                >
+                  {timeOfDay(job.startMs, kitchen.zone)}
+                  {job.by !== null && job.by !== COOK && (
+                    <Box component="span" sx={{ color: role('inkMuted'), fontWeight: 400 }}>
+                      {' '}
+                      {say('days.by', { who: sayPerson(job.by, gathering) })}
+                    </Box>
+                  )}
+                </Row>
+              ))}
+            </Box>
+          ))}
+        </Panel>
+      )}
+    </>
+  );
+}
+
+/** Why no hours were found, as far as it is known for certain. */
+function whyNot(impossible: Feast['impossible'], names: (ids: readonly string[]) => string): string {
+  switch (impossible?.kind) {
+    case 'alone':
+      return say('days.cannotBe.alone', { drink: names([impossible.chainId]) });
+    case 'supply':
+      return say('days.cannotBe.supply', {
+        needed: litres(impossible.needed),
+        there: litres(impossible.there),
+      });
+    case 'work':
+      return say('days.cannotBe.work', {
+        needed: duration(impossible.needed * 5),
+        there: duration(impossible.there * 5),
+      });
+    default:
+      return say('days.notFound');
+  }
+}
+
+/** What somebody is wanted for, day by day; what is done once for several drinks stands once. */
+function byDay(jobs: readonly FeastJob[], zone: string, nowMs: number): { day: string; jobs: FeastJob[] }[] {
+  const days = new Map<string, FeastJob[]>();
+  for (const job of [...jobs].sort((a, b) => a.startMs - b.startMs)) {
+    if (!job.attended || (job.together.length > 1 && job.together[0] !== job.drinkId)) continue;
+    const day = dayWord(job.startMs, nowMs, zone);
+    days.set(day, [...(days.get(day) ?? []), job]);
+  }
+  return [...days].map(([day, of]) => ({ day, jobs: of }));
+}

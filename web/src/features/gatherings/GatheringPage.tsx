@@ -1,0 +1,126 @@
+import '../../words/places/gatherings.ts';
+import { guestsOf } from '@big-ladle/core/gathering';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useParams } from 'react-router';
+import { useBook } from '../../shared/book.ts';
+import { useKitchen } from '../../shared/queries.ts';
+import { useCoarseNow } from '../../shared/time.ts';
+import { ErrorPanel, Figure, Loading, PageHead, Panel } from '../../shared/ui.tsx';
+import { role } from '../../theme/theme.ts';
+import { num } from '../../words/numbers.ts';
+import { litresApart } from '../../words/quantities.ts';
+import { fullDay, percent, say, timeOfDay } from '../../words/say.ts';
+import { DaysPanel } from './DaysPanel.tsx';
+import { GuestsAndLots } from './GuestsAndLots.tsx';
+import { changeGathering, type GatheringChange, useGathering } from './gatherings.ts';
+import { HowMuch } from './HowMuch.tsx';
+import { MendPanel } from './MendPanel.tsx';
+import { Settle } from './settle/Settle.tsx';
+import { useFeast } from './useFeast.ts';
+
+const MINUTE = 60_000;
+
+/** A gathering: who comes and what they drink, how much of it, and the days until it is served. */
+export function GatheringPage() {
+  const { id = '' } = useParams();
+  const kitchen = useKitchen();
+  const book = useBook();
+  const { gathering, version, isPending, error } = useGathering(id);
+  const nowMs = useCoarseNow(MINUTE);
+  const feast = useFeast(gathering);
+  if (kitchen.isPending || isPending || book.isPending) return <Loading />;
+  if (!kitchen.data || error) return <ErrorPanel error={kitchen.error ?? error} />;
+  if (!gathering)
+    return <PageHead title={say('gatherings.notThere')} beside={say('gatherings.notThereWhy')} />;
+  const { zone } = kitchen.data.kitchen;
+  const change = (by: GatheringChange) => changeGathering(id, by);
+  const { sized, times, progress } = feast;
+  const guests = gathering.groups.reduce((sum, g) => sum + guestsOf(g), 0);
+  const drinkL = litresApart(sized?.demand.meanL ?? 0, 0);
+  const makeL = litresApart(sized?.totalL ?? 0, 0);
+  return (
+    <>
+      <PageHead
+        title={gathering.name}
+        beside={say('gathering.when', {
+          day: fullDay(gathering.servesAtMs, zone),
+          from: timeOfDay(gathering.servesAtMs, zone),
+          to: timeOfDay(gathering.untilMs, zone),
+        })}
+      >
+        <Box sx={{ display: 'flex', columnGap: 2, flexWrap: 'wrap' }} data-testid="figures">
+          <Figure value={num(guests)} unit={say('gathering.guestsOf')} />
+          <Figure value={drinkL.figure} unit={`${drinkL.unit} ${say('gathering.theyDrink')}`} />
+          <Figure value={makeL.figure} unit={`${makeL.unit} ${say('gathering.youMake')}`} />
+        </Box>
+      </PageHead>
+      <Box sx={{ display: 'grid', gap: 1.75, gridTemplateColumns: 'minmax(0,1fr)' }}>
+        {sized && gathering.drinks.length > 0 && <GuestsAndLots gathering={gathering} sized={sized} />}
+        {sized && (
+          <Box
+            sx={{
+              display: 'grid',
+              gap: 1.75,
+              gridTemplateColumns: { xs: 'minmax(0,1fr)', md: 'minmax(0,1fr) minmax(0,1fr)' },
+              alignItems: 'start',
+            }}
+          >
+            <HowMuch
+              gathering={gathering}
+              sized={sized}
+              onAssurance={(assurance) => change((g) => ({ ...g, assurance }))}
+            />
+            <Box sx={{ display: 'grid', gap: 1.75 }}>
+              <MendPanel gathering={gathering} sized={sized} onChange={change} />
+            </Box>
+          </Box>
+        )}
+        {(progress !== null || feast.failed) && (
+          <Panel label={say('days.list')}>
+            <Box
+              role="status"
+              sx={{
+                display: 'flex',
+                gap: 2,
+                alignItems: 'center',
+                color: role('inkMuted'),
+                flexWrap: 'wrap',
+              }}
+            >
+              {feast.failed
+                ? say('gathering.failed')
+                : say('gathering.working', { percent: percent(progress ?? 0) })}
+              {times && progress !== null && (
+                <Button size="small" variant="outlined" onClick={feast.stop}>
+                  {say('gathering.stop')}
+                </Button>
+              )}
+            </Box>
+          </Panel>
+        )}
+        {sized && times && (
+          <DaysPanel
+            gathering={gathering}
+            sized={sized}
+            times={times}
+            impossible={progress === null ? feast.impossible : null}
+            searching={progress !== null}
+            kitchen={kitchen.data.kitchen}
+            nowMs={nowMs}
+            onChange={change}
+          />
+        )}
+        <Settle
+          id={id}
+          version={version}
+          gathering={gathering}
+          sized={sized}
+          kitchen={kitchen.data.kitchen}
+          nowMs={nowMs}
+          onChange={change}
+        />
+      </Box>
+    </>
+  );
+}

@@ -1,0 +1,144 @@
+import '../../../words/places/gatherings.ts';
+import type { GatheringDoc, Kitchen } from '@big-ladle/core/documents';
+import type { Sized } from '@big-ladle/core/gathering';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import Switch from '@mui/material/Switch';
+import { useNavigate } from 'react-router';
+import { MomentField } from '../../../shared/dates/MomentField.tsx';
+import { QuantityField } from '../../../shared/QuantityField.tsx';
+import { tellError, useSend } from '../../../shared/send.ts';
+import { Panel } from '../../../shared/ui.tsx';
+import { say } from '../../../words/say.ts';
+import type { GatheringChange } from '../gatherings.ts';
+import { SettleDrinks } from './SettleDrinks.tsx';
+import { SettleGroups } from './SettleGroups.tsx';
+import { SettleHelpers } from './SettleHelpers.tsx';
+import { TextNow } from './TextNow.tsx';
+
+/** Everything that a cook says of a gathering; all else on its page follows from it. */
+export function Settle(props: {
+  id: string;
+  version: number;
+  gathering: GatheringDoc;
+  sized: Sized | null;
+  kitchen: Kitchen;
+  nowMs: number;
+  onChange: (change: GatheringChange) => void;
+}) {
+  const { id, version, gathering, sized, kitchen, nowMs, onChange } = props;
+  const drop = useSend('dropGathering');
+  const navigate = useNavigate();
+  return (
+    <Panel title={say('settle.title')} testId="settle">
+      <Box sx={{ display: 'grid', gap: 3 }}>
+        <SettleGroups gathering={gathering} onChange={onChange} />
+        <SettleDrinks
+          gathering={gathering}
+          sized={sized}
+          kitchen={kitchen}
+          nowMs={nowMs}
+          onChange={onChange}
+        />
+        <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'end' }}>
+          <TextNow
+            label={say('settle.name')}
+            value={gathering.name}
+            onCommit={(name) => onChange((g) => ({ ...g, name }))}
+          />
+          <MomentField
+            label={say('settle.from')}
+            ms={gathering.servesAtMs}
+            kitchen={kitchen}
+            nowMs={nowMs}
+            onChange={(ms) =>
+              // The evening goes along: it stays as long as it was.
+              ms !== null &&
+              onChange((g) => ({ ...g, servesAtMs: ms, untilMs: ms + (g.untilMs - g.servesAtMs) }))
+            }
+          />
+          <MomentField
+            label={say('settle.to')}
+            ms={gathering.untilMs}
+            kitchen={kitchen}
+            nowMs={nowMs}
+            onChange={(ms) => ms !== null && onChange((g) => ({ ...g, untilMs: ms }))}
+          />
+          <QuantityField
+            label={say('settle.glass')}
+            value={gathering.glassMl}
+            unit="mL"
+            min={20}
+            max={1000}
+            decimals={0}
+            width={120}
+            onCommit={(glassMl) => onChange((g) => ({ ...g, glassMl }))}
+          />
+          <QuantityField
+            label={say('settle.ice')}
+            value={gathering.iceShare * 100}
+            unit="%"
+            min={0}
+            max={60}
+            decimals={0}
+            width={110}
+            onCommit={(share) => onChange((g) => ({ ...g, iceShare: share / 100 }))}
+          />
+          <QuantityField
+            label={say('settle.heat')}
+            value={gathering.outdoorC ?? kitchen.roomC}
+            unit="°C"
+            min={-20}
+            max={50}
+            decimals={0}
+            width={140}
+            onCommit={(outdoorC) => onChange((g) => ({ ...g, outdoorC }))}
+          />
+        </Box>
+        <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap' }}>
+          <FormControlLabel
+            control={
+              <Switch
+                checked={gathering.alcoholBeside}
+                onChange={(_, alcoholBeside) => onChange((g) => ({ ...g, alcoholBeside }))}
+              />
+            }
+            label={say('settle.alcohol')}
+          />
+          <FormControlLabel
+            control={
+              <Switch
+                checked={gathering.yearly}
+                onChange={(_, yearly) => onChange((g) => ({ ...g, yearly }))}
+              />
+            }
+            label={say('settle.yearly')}
+          />
+        </Box>
+        <SettleHelpers gathering={gathering} kitchen={kitchen} nowMs={nowMs} onChange={onChange} />
+        <TextNow
+          label={say('settle.notes')}
+          value={gathering.notes}
+          empty
+          lines
+          onCommit={(notes) => onChange((g) => ({ ...g, notes }))}
+        />
+        <Box>
+          <Button
+            color="error"
+            disabled={drop.isPending || version === 0}
+            onClick={() =>
+              drop.mutate(
+                { params: { id }, query: { version } },
+                { onSuccess: () => navigate('/gatherings'), onError: (error) => tellError(error) },
+              )
+            }
+          >
+            {say('settle.drop')}
+          </Button>
+        </Box>
+      </Box>
+    </Panel>
+  );
+}

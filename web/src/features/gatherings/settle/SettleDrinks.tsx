@@ -1,0 +1,194 @@
+import '../../../words/places/gatherings.ts';
+import type { GatheringDoc, GatheringDrink, Kitchen } from '@big-ladle/core/documents';
+import type { Sized } from '@big-ladle/core/gathering';
+import { openingPlan } from '@big-ladle/core/plan';
+import Autocomplete from '@mui/material/Autocomplete';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { v7 as uuid } from 'uuid';
+import { useBoard } from '../../../shared/batch/state.ts';
+import { usePlans } from '../../../shared/batchQueries.ts';
+import { useBook } from '../../../shared/book.ts';
+import { notify } from '../../../shared/notices.ts';
+import { pickWords } from '../../../shared/pickWords.ts';
+import { QuantityField } from '../../../shared/QuantityField.tsx';
+import { useShelf } from '../../../shared/shelf.ts';
+import { heading, role } from '../../../theme/theme.ts';
+import { sayDrink } from '../../../words/names.ts';
+import { litres } from '../../../words/quantities.ts';
+import { say } from '../../../words/say.ts';
+import type { GatheringChange } from '../gatherings.ts';
+import { sayFeastDrink } from '../sayFeast.ts';
+
+const SHARES = [
+  { value: 0.5, key: 'settle.share.less' },
+  { value: 1, key: 'settle.share.usual' },
+  { value: 2, key: 'settle.share.more' },
+] as const;
+const SERVED = ['cold', 'iced', 'warm'] as const;
+
+/** What is served: drinks to be made, batches that are on or planned, bottles that stand there. */
+export function SettleDrinks(props: {
+  gathering: GatheringDoc;
+  sized: Sized | null;
+  kitchen: Kitchen;
+  nowMs: number;
+  onChange: (change: GatheringChange) => void;
+}) {
+  const { gathering, sized, kitchen, nowMs, onChange } = props;
+  const { book, tables } = useBook();
+  const board = useBoard();
+  const plans = usePlans();
+  const { shelf } = useShelf(nowMs);
+  const change = (id: string, by: Partial<GatheringDrink>) =>
+    onChange((g) => ({ ...g, drinks: g.drinks.map((d) => (d.id === id ? { ...d, ...by } : d)) }));
+  const add = (source: GatheringDrink['source']) =>
+    onChange((g) => ({
+      ...g,
+      drinks: [...g.drinks, { id: uuid(), source, share: 1, served: 'cold', frozen: false, apart: [] }],
+    }));
+  const taken = new Set(
+    gathering.drinks.flatMap((d) => (d.source.kind === 'batch' ? [d.source.batchId] : [])),
+  );
+  const batches = [
+    ...board.on.map(({ batch }) => batch),
+    ...(plans.data ?? []).map(({ batch }) => batch),
+  ].filter((b) => !taken.has(b.id));
+  const shelved = new Map<string, string[]>();
+  for (const { item } of shelf?.living ?? []) {
+    const { recipeId, itemId } = item.facts;
+    shelved.set(recipeId, [...(shelved.get(recipeId) ?? []), itemId]);
+  }
+  return (
+    <Box data-testid="settle-drinks">
+      <Box sx={{ ...heading, mb: 1 }}>{say('settle.drinks')}</Box>
+      {gathering.drinks.map((drink) => {
+        const made = sized?.drinks.find((d) => d.id === drink.id);
+        const recipeId = drink.source.kind === 'plan' ? drink.source.plan.recipeId : null;
+        return (
+          <Box
+            key={drink.id}
+            data-testid="settle-drink"
+            sx={{
+              display: 'flex',
+              gap: 1.25,
+              flexWrap: 'wrap',
+              alignItems: 'end',
+              borderBottom: `1px solid ${role('hairline')}`,
+              py: 1.25,
+            }}
+          >
+            <Box sx={{ ...heading, flex: '1 1 200px', alignSelf: 'center' }}>
+              {recipeId ? sayDrink(recipeId) : sayFeastDrink(made, bottlesName(drink, shelf?.living ?? []))}
+            </Box>
+            <TextField
+              select
+              label={say('settle.share')}
+              value={drink.share}
+              onChange={(e) => change(drink.id, { share: Number(e.target.value) })}
+            >
+              {SHARES.map((s) => (
+                <MenuItem key={s.value} value={s.value}>
+                  {say(s.key)}
+                </MenuItem>
+              ))}
+            </TextField>
+            <TextField
+              select
+              label={say('settle.served')}
+              value={drink.served}
+              onChange={(e) => change(drink.id, { served: e.target.value as GatheringDrink['served'] })}
+            >
+              {SERVED.map((s) => (
+                <MenuItem key={s} value={s}>
+                  {say(`settle.served.${s}`)}
+                </MenuItem>
+              ))}
+            </TextField>
+            {drink.source.kind === 'plan' && (
+              <QuantityField
+                label={say('settle.ownLitres')}
+                value={drink.source.litres}
+                unit="L"
+                min={0.2}
+                max={400}
+                width={130}
+                helper={say('settle.byGuests', { litres: litres(sized?.shareL.get(drink.id) ?? 0) })}
+                onCommit={(own) =>
+                  drink.source.kind === 'plan' &&
+                  change(drink.id, { source: { ...drink.source, litres: own } })
+                }
+              />
+            )}
+            <Button
+              size="small"
+              color="error"
+              onClick={() => onChange((g) => ({ ...g, drinks: g.drinks.filter((d) => d.id !== drink.id) }))}
+            >
+              {say('settle.takeAway')}
+            </Button>
+          </Box>
+        );
+      })}
+      <Box sx={{ display: 'grid', gap: 1.5, mt: 2, gridTemplateColumns: { xs: '1fr', md: '1fr 1fr 1fr' } }}>
+        <Pick
+          label={say('settle.addDrink')}
+          options={book.map((r) => ({ id: r.id, text: sayDrink(r.id, r.name) }))}
+          onPick={(id) => {
+            const recipe = book.find((r) => r.id === id);
+            const opening = recipe && openingPlan(recipe, kitchen, book, tables);
+            if (opening) add({ kind: 'plan', plan: opening.plan, litres: null });
+            else notify('error', say('settle.noPot'));
+          }}
+        />
+        <Pick
+          label={say('settle.addBatch')}
+          options={batches.map((b) => ({ id: b.id, text: sayDrink(b.plan.recipeId) }))}
+          onPick={(batchId) => add({ kind: 'batch', batchId })}
+        />
+        <Pick
+          label={say('settle.addBottles')}
+          options={[...shelved].map(([id]) => ({ id, text: sayDrink(id) }))}
+          onPick={(id) => add({ kind: 'bottles', itemIds: shelved.get(id) ?? [] })}
+        />
+      </Box>
+    </Box>
+  );
+}
+
+const bottlesName = (
+  drink: GatheringDrink,
+  living: readonly { item: { facts: { itemId: string; batchId: string; recipeId: string } } }[],
+): string => {
+  const { source } = drink;
+  const mine = living.find(({ item }) =>
+    source.kind === 'bottles'
+      ? source.itemIds.includes(item.facts.itemId)
+      : source.kind === 'batch' && item.facts.batchId === source.batchId,
+  );
+  return mine ? sayDrink(mine.item.facts.recipeId) : '';
+};
+
+/** One of some, taken at once. */
+function Pick(props: {
+  label: string;
+  options: readonly { id: string; text: string }[];
+  onPick: (id: string) => void;
+}) {
+  return (
+    <Autocomplete
+      {...pickWords()}
+      options={[...props.options]}
+      value={null}
+      disabled={props.options.length === 0}
+      getOptionLabel={(o) => o.text}
+      getOptionKey={(o) => o.id}
+      blurOnSelect
+      clearOnBlur
+      onChange={(_, option) => option && props.onPick(option.id)}
+      renderInput={(params) => <TextField {...params} label={props.label} />}
+    />
+  );
+}

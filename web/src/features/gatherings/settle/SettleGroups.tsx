@@ -1,0 +1,191 @@
+import '../../../words/places/gatherings.ts';
+import { type GatheringDoc, GUEST_RULES, type GuestGroup, type GuestRule } from '@big-ladle/core/documents';
+import { AGES, THIRSTS } from '@big-ladle/core/gathering';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Chip from '@mui/material/Chip';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { v7 as uuid } from 'uuid';
+import { useBook } from '../../../shared/book.ts';
+import { PickItem } from '../../../shared/PickItem.tsx';
+import { QuantityField } from '../../../shared/QuantityField.tsx';
+import { heading, role } from '../../../theme/theme.ts';
+import { sayItem } from '../../../words/names.ts';
+import { say } from '../../../words/say.ts';
+import type { GatheringChange } from '../gatherings.ts';
+import { TextNow } from './TextNow.tsx';
+
+/** Who comes: how many, of which age, what they keep to, how thirsty they are. */
+export function SettleGroups(props: {
+  gathering: GatheringDoc;
+  onChange: (change: GatheringChange) => void;
+}) {
+  const { gathering, onChange } = props;
+  const change = (id: string, by: Partial<GuestGroup>) =>
+    onChange((g) => ({ ...g, groups: g.groups.map((x) => (x.id === id ? { ...x, ...by } : x)) }));
+  return (
+    <Box data-testid="settle-groups">
+      <Box sx={{ ...heading, mb: 1 }}>{say('settle.guests')}</Box>
+      <Box sx={{ display: 'grid', gap: 2 }}>
+        {gathering.groups.map((group) => (
+          <Group
+            key={group.id}
+            group={group}
+            onChange={(by) => change(group.id, by)}
+            onDrop={() => onChange((g) => ({ ...g, groups: g.groups.filter((x) => x.id !== group.id) }))}
+          />
+        ))}
+      </Box>
+      <Button
+        variant="outlined"
+        sx={{ mt: 1.5 }}
+        onClick={() =>
+          onChange((g) => ({
+            ...g,
+            groups: [
+              ...g.groups,
+              {
+                id: uuid(),
+                name: say('gatherings.firstGroup').toLowerCase(),
+                least: 2,
+                most: 2,
+                age: 'adult',
+                rules: [],
+                thirst: 'usual',
+              },
+            ],
+          }))
+        }
+      >
+        {say('settle.addGroup')}
+      </Button>
+    </Box>
+  );
+}
+
+function Group(props: {
+  group: GuestGroup;
+  onChange: (by: Partial<GuestGroup>) => void;
+  onDrop: () => void;
+}) {
+  const { group, onChange, onDrop } = props;
+  const { book } = useBook();
+  const has = (kind: GuestRule['kind']) => group.rules.some((r) => r.kind === kind);
+  const toggle = (kind: (typeof GUEST_RULES)[number]) =>
+    onChange({
+      rules: has(kind) ? group.rules.filter((r) => r.kind !== kind) : [...group.rules, { kind }],
+    });
+  const sugar = group.rules.find((r) => r.kind === 'fewSugar');
+  const without = group.rules.filter((r) => r.kind === 'without');
+  const items = [...new Set(book.flatMap((r) => r.lines.map((l) => l.itemId)))];
+  return (
+    <Box
+      data-testid="settle-group"
+      sx={{
+        display: 'flex',
+        gap: 1.25,
+        flexWrap: 'wrap',
+        alignItems: 'end',
+        borderBottom: `1px solid ${role('hairline')}`,
+        pb: 1.5,
+      }}
+    >
+      <TextNow label={say('settle.groupName')} value={group.name} onCommit={(name) => onChange({ name })} />
+      <QuantityField
+        label={say('settle.least')}
+        value={group.least}
+        min={0}
+        max={2000}
+        decimals={0}
+        width={100}
+        onCommit={(least) => onChange({ least, most: Math.max(least, group.most) })}
+      />
+      <QuantityField
+        label={say('settle.most')}
+        value={group.most}
+        min={0}
+        max={2000}
+        decimals={0}
+        width={100}
+        onCommit={(most) => onChange({ most, least: Math.min(most, group.least) })}
+      />
+      <TextField
+        select
+        label={say('settle.age')}
+        value={group.age}
+        onChange={(e) => onChange({ age: e.target.value as GuestGroup['age'] })}
+      >
+        {AGES.map((age) => (
+          <MenuItem key={age} value={age}>
+            {say(`settle.age.${age}`)}
+          </MenuItem>
+        ))}
+      </TextField>
+      <TextField
+        select
+        label={say('settle.thirst')}
+        value={group.thirst}
+        onChange={(e) => onChange({ thirst: e.target.value as GuestGroup['thirst'] })}
+      >
+        {THIRSTS.map((thirst) => (
+          <MenuItem key={thirst} value={thirst}>
+            {say(`settle.thirst.${thirst}`)}
+          </MenuItem>
+        ))}
+      </TextField>
+      <QuantityField
+        label={say('settle.fewSugar')}
+        value={sugar?.kind === 'fewSugar' ? sugar.gPerGlass : null}
+        unit="g"
+        fixedUnit
+        min={0}
+        max={100}
+        decimals={0}
+        width={190}
+        onCommit={(gPerGlass) =>
+          onChange({
+            rules: [...group.rules.filter((r) => r.kind !== 'fewSugar'), { kind: 'fewSugar', gPerGlass }],
+          })
+        }
+      />
+      <Box sx={{ width: 200 }}>
+        <PickItem
+          label={say('settle.without')}
+          ids={items}
+          value=""
+          onPick={(itemId) => onChange({ rules: [...group.rules, { kind: 'without', itemId }] })}
+        />
+      </Box>
+      <Box
+        sx={{ display: 'flex', gap: 0.75, flexWrap: 'wrap', flexBasis: '100%' }}
+        role="group"
+        aria-label={say('settle.rules')}
+      >
+        {GUEST_RULES.map((kind) => (
+          <Chip
+            key={kind}
+            label={say(`settle.rule.${kind}`)}
+            variant={has(kind) ? 'filled' : 'outlined'}
+            color={has(kind) ? 'primary' : 'default'}
+            aria-pressed={has(kind)}
+            onClick={() => toggle(kind)}
+          />
+        ))}
+        {without.map((r) =>
+          r.kind === 'without' ? (
+            <Chip
+              key={r.itemId}
+              color="primary"
+              label={`${say('settle.without')} ${sayItem(r.itemId).toLowerCase()}`}
+              onDelete={() => onChange({ rules: group.rules.filter((x) => x !== r) })}
+            />
+          ) : null,
+        )}
+        <Button size="small" color="error" onClick={onDrop}>
+          {say('settle.takeAway')}
+        </Button>
+      </Box>
+    </Box>
+  );
+}
