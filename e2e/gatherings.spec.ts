@@ -30,6 +30,22 @@ test('a feast planned from nothing: guests, two drinks, how much, one trip to th
   await page.getByTestId('joined').filter({ hasText: 'one trip to the shop' }).getByRole('button').click();
   await expect(page.getByText('Done apart: one trip to the shop')).toBeVisible();
   await expect(page.getByTestId('job').filter({ hasText: 'Shop' })).toHaveCount(2);
+  // A job is put an hour earlier, by keys; the rest gives way.
+  await expect(page.getByText(/Working it out/)).toHaveCount(0);
+  const shop = page.getByTestId('job-bar').first();
+  await shop.focus();
+  await page.keyboard.press('ArrowLeft');
+  await expect(page.getByTestId('pinned')).toContainText('Held where you put it: Shop');
+  await page.getByTestId('pinned').getByRole('button', { name: 'Let it move again' }).click();
+  await expect(page.getByTestId('pinned')).toHaveCount(0);
+  // And dragged.
+  await expect(page.getByText(/Working it out/)).toHaveCount(0);
+  const box = (await page.getByTestId('job-bar').first().boundingBox())!;
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width / 2 - 40, box.y + box.height / 2, { steps: 4 });
+  await page.mouse.up();
+  await expect(page.getByTestId('pinned')).toHaveCount(1);
   // Everything stays.
   await page.reload();
   await expect(page.getByText('Done apart: one trip to the shop')).toBeVisible();
@@ -55,6 +71,15 @@ test.describe('the lantern supper', () => {
     await expect(groups.getByTestId('group-sugar')).not.toContainText('nothing to drink');
     // Four drinks, and a fridge of twenty litres.
     await expect(page.getByTestId('no-place')).toContainText('No hours were found');
+    await expect(page.getByTestId('no-place')).toContainText('stand in the fridge at once');
+    const waysOut = page.getByTestId('ways-out');
+    await expect(waysOut.getByTestId('limits')).toContainText('room in the fridge', { timeout: 40_000 });
+    await waysOut.getByTestId('way-out-coolBox').getByRole('button', { name: 'Do that' }).click();
+    // Taken, it works.
+    await expect(waysOut).toHaveCount(0);
+    await expect(page.getByText(/Working it out/)).toHaveCount(0);
+    await expect(page.getByTestId('no-place')).toHaveCount(0);
+    await expect(page.getByTestId('days-lanes')).toBeVisible();
     await page.getByTestId('all-served').getByRole('button', { name: 'Do not set it apart' }).click();
     await expect(page.getByTestId('mend')).toBeVisible();
   });

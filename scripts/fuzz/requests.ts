@@ -159,6 +159,7 @@ export class Requests {
       gifts: [],
       pins: [],
       notJoined: [],
+      borrowed: { pots: 0, rings: 0, coldL: 0 },
       answers: null,
       before: null,
       notes: this.word(),

@@ -44,6 +44,7 @@ export const SUPPER: GatheringDoc = {
   gifts: [],
   pins: [],
   notJoined: [],
+  borrowed: { pots: 0, rings: 0, coldL: 0 },
   answers: null,
   before: null,
   notes: '',

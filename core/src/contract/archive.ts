@@ -6,7 +6,8 @@ import { stockSchema } from '../documents/stock.ts';
 import { INSTRUMENT_KINDS } from '../tables/instruments.ts';
 import { id } from '../units/fields.ts';
 import { withoutBounds } from '../units/withoutBounds.ts';
-import { batchSchema, failingSchema, gatheringDocSchema } from './messages.ts';
+import { gatheringDocSchema } from './gatherings.ts';
+import { batchSchema, failingSchema } from './messages.ts';
 import { photoRowSchema } from './photos.ts';
 
 /**

@@ -1,6 +1,5 @@
 import * as v from 'valibot';
 import type { LikedPoint } from '../balance/liked.ts';
-import { gatheringSchema } from '../documents/gathering.ts';
 import { type Kitchen, kitchenSchema } from '../documents/kitchen.ts';
 import { planSchema } from '../documents/plan.ts';
 import { type Recipe, recipeSchema } from '../documents/recipe.ts';
@@ -103,20 +102,6 @@ export interface BatchDoc {
   batch: Batch;
   events: LogEvent[];
 }
-
-// Gatherings
-
-/** A gathering as it is stored and exchanged. */
-export const gatheringDocSchema = v.strictObject({
-  id,
-  version: versionSchema,
-  gathering: gatheringSchema,
-  createdMs: moment,
-  updatedMs: moment,
-});
-export type Gathering = v.InferOutput<typeof gatheringDocSchema>;
-/** Version 0: it is new. */
-export const gatheringEditSchema = v.strictObject({ version: versionSchema, gathering: gatheringSchema });
 
 const firstEvents = list(eventSchema, 10, 1);
 export const newBatchSchema = v.strictObject({ id, plan: planSchema });

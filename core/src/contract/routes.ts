@@ -7,6 +7,7 @@ import type { InstrumentReading } from '../instruments/simulated.ts';
 import type { FridgeRecord } from '../keeping/temperatureSeries.ts';
 import type { LogEvent } from '../log/events/table.ts';
 import { id } from '../units/fields.ts';
+import type { Gathering, GatheringEdit } from './gatherings.ts';
 import * as m from './messages.ts';
 import { newPhotoSchema, type Photo, type PhotosOf, photosOfSchema } from './photos.ts';
 import { computed, del, get, post, put } from './route.ts';
@@ -90,8 +91,12 @@ export const ROUTES = {
   itemEvents: get('/items/:id/events', { answer: computed<{ events: LogEvent[] }>() }),
   gifts: get('/gifts', { answer: computed<{ gifts: m.GiftBatch[] }>() }),
 
-  gatherings: get('/gatherings', { answer: computed<{ gatherings: m.Gathering[] }>() }),
-  saveGathering: put('/gatherings/:id', { body: m.gatheringEditSchema, answer: computed<m.Gathering>() }),
+  gatherings: get('/gatherings', { answer: computed<{ gatherings: Gathering[] }>() }),
+  /** The server looks it over by `gatheringEditSchema`, which is too large to be fetched with the first page. */
+  saveGathering: put('/gatherings/:id', {
+    body: computed<GatheringEdit>(),
+    answer: computed<Gathering>(),
+  }),
   dropGathering: del('/gatherings/:id', { query: seenVersion }),
 
   photos: get('/photos', { query: photosOfSchema, answer: computed<PhotosOf>() }),

@@ -79,6 +79,12 @@ const answersSchema = v.strictObject({
 });
 export type GatheringAnswers = v.InferOutput<typeof answersSchema>;
 
+const borrowedSchema = v.strictObject({
+  pots: whole(0, 5),
+  rings: whole(0, 5),
+  coldL: between(0, 400),
+});
+
 /** A job that the cook has put at an hour of her own. */
 const pinSchema = v.strictObject({ drinkId: id, jobId: id, atMs: moment });
 
@@ -103,6 +109,8 @@ export const gatheringSchema = v.pipe(
     helpers: list(helperSchema, 12),
     gifts: list(giftSchema, 60),
     pins: list(pinSchema, 200),
+    /** What the neighbours lend for the day: a pot like each of one's own, a ring, a box with ice for so many litres. */
+    borrowed: v.optional(borrowedSchema, () => ({ pots: 0, rings: 0, coldL: 0 })),
     /** Work that could be done as one and is not to be, by its kind. */
     notJoined: list(id, 20),
     answers: v.nullable(answersSchema),

@@ -1,4 +1,6 @@
 /** What a window and the server say to each other, for both ends. */
+
+export { type Gathering, gatheringEditSchema } from '../contract/gatherings.ts';
 export {
   type Access,
   type ArchiveCounts,
@@ -17,7 +19,6 @@ export {
   type DocChange,
   docChangeSchema,
   type EventsStored,
-  type Gathering,
   type GiftBatch,
   type GoneItems,
   type ImportMode,

@@ -17,5 +17,7 @@ export {
   reasonsAgainst,
   type TableLot,
 } from '../gathering/mayDrink.ts';
+export { servingList } from '../gathering/serving.ts';
+export { type FeastWay, withWay } from '../gathering/waysOut.ts';
 export { nightsOf } from '../plan/firstStart.ts';
 export { AGES, THIRSTS } from '../tables/guests.ts';

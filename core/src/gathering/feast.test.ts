@@ -13,6 +13,7 @@ import { type Feast, type FeastInput, planFeast, sizeFeast } from './feast.ts';
 import { feastProject } from './feastProject.ts';
 import { mayDrink } from './mayDrink.ts';
 import { piecesOf, placeMeanwhile } from './pieces.ts';
+import { servingList } from './serving.ts';
 
 const WEDNESDAY = Date.UTC(2026, 10, 25, 17, 30);
 const SATURDAY = Date.UTC(2026, 10, 28, 18, 0);
@@ -60,6 +61,7 @@ const supper = (drinks: readonly GatheringDrink[], more: Partial<GatheringDoc> =
   gifts: [],
   pins: [],
   notJoined: [],
+  borrowed: { pots: 0, rings: 0, coldL: 0 },
   answers: null,
   before: null,
   notes: '',
@@ -201,6 +203,29 @@ describe('a feast', () => {
     // It steeps to its end before it is strained.
     const strain = jobs.find((j) => j.parts.some((p) => p.stepId.startsWith('strain')))!;
     expect(strain.startMs).toBeGreaterThanOrEqual(startedMs + steep.endMin * MINUTE_MS - 5 * MINUTE_MS);
+  });
+
+  it('is put on the table in rounds of two hours, with ice, garnish and whom it is for', () => {
+    const bottles = { litres: 6, tags: [], madeOf: ['mint-leaf'], sugarGPerL: 60, itemIds: ['x'] };
+    const drink: GatheringDrink = {
+      ...twoDrinks[0]!,
+      served: 'iced',
+      source: { kind: 'bottles', itemIds: ['x'] },
+    };
+    const gathering = supper([drink], { iceShare: 0.25 });
+    const there = new Map([['red', { ...bottles, deadlineMs: SATURDAY + 9 * HOUR_MS }]]);
+    const list = servingList(gathering, sizeFeast(input(gathering, { bottles: there }), BOOK, TABLES));
+    const [served] = list.drinks;
+    // Four hours: two rounds. Of five glasses three are drunk in the first two hours: 6 L × 3/5, 6 L × 2/5.
+    expect(served!.rounds.map((r) => Math.round(r.litres * 10) / 10)).toEqual([3.6, 2.4]);
+    expect(served!.rounds[1]!.atMs).toBe(SATURDAY + 2 * HOUR_MS);
+    // 6 L in glasses of 150 mL beside 50 mL of ice: 40 glasses, 2 L of ice, 1.834 kg, a quarter more bought.
+    expect(served!.pieces).toBe(40);
+    expect(list.iceKg).toBeCloseTo(2 * 0.917 * 1.25, 3);
+    expect(served!.garnish.map((g) => g.familyId)).toEqual(['mint']);
+    expect(served!.forGroups).toEqual(['grown', 'plain']);
+    // 18 guests and a quarter more.
+    expect(list.glasses).toBe(23);
   });
 
   it('bottles that stand there are poured, as long as they are good', () => {

@@ -194,11 +194,12 @@ const present = (helper: { fromMs: number; toMs: number }, fromMs: number, slots
   });
 
 function resourcesOf(
-  gathering: Pick<GatheringDoc, 'helpers'>,
+  gathering: Pick<GatheringDoc, 'helpers' | 'borrowed'>,
   kitchen: Kitchen,
   fromMs: number,
   slots: number,
 ): Resource[] {
+  const { borrowed } = gathering;
   const always = (amount: number) => new Array<number>(slots).fill(amount);
   const out = within(
     awayWindows(
@@ -227,11 +228,11 @@ function resourcesOf(
     { id: RESOURCE.person(COOK), capacity: cook },
     ...helpers,
     { id: RESOURCE.eyes, capacity: somebody.map((n) => n * EYES) },
-    ...kitchen.burners.map((b) => ({ id: RESOURCE.ring(b.id), capacity: always(1) })),
-    ...kitchen.pots.map((p) => ({ id: RESOURCE.pot(p.id), capacity: always(1) })),
+    ...kitchen.burners.map((b) => ({ id: RESOURCE.ring(b.id), capacity: always(1 + borrowed.rings) })),
+    ...kitchen.pots.map((p) => ({ id: RESOURCE.pot(p.id), capacity: always(1 + borrowed.pots) })),
     { id: RESOURCE.blender, capacity: always(1) },
     { id: RESOURCE.sieve, capacity: always(1) },
-    { id: RESOURCE.fridge, capacity: always(kitchen.fridgeFreeL) },
+    { id: RESOURCE.fridge, capacity: always(kitchen.fridgeFreeL + borrowed.coldL) },
     { id: RESOURCE.freezer, capacity: always(freezerL) },
     { id: RESOURCE.shops, capacity: within(shut, fromMs, slots).map((s) => (s ? 0 : 1)) },
   ];

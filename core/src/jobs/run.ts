@@ -4,6 +4,7 @@ import type { Kitchen } from '../documents/kitchen.ts';
 import type { PlanDoc } from '../documents/plan.ts';
 import type { MethodId, Recipe } from '../documents/recipe.ts';
 import { type Feast, type FeastInput, type FeastTimes, planFeast, type Sized } from '../gathering/feast.ts';
+import { bindingLimits, type FeastWay, type Limit, waysOut } from '../gathering/waysOut.ts';
 import { type PlanProblem, solvePlanDoc } from '../plan/planDoc.ts';
 import { type PlanStart, planStart } from '../plan/planStart.ts';
 import { drawRuns, type RangeSamples } from '../plan/ranges.ts';
@@ -23,6 +24,14 @@ export type Job =
   | { kind: 'compareMethods'; plan: PlanDoc; kitchen: Kitchen; methodIds: readonly MethodId[] }
   | { kind: 'ranges'; program: Program; kitchen: Kitchen; runs: number; from: number; seed: number }
   | { kind: 'overview'; kitchen: Kitchen }
+  | {
+      kind: 'feastWays';
+      input: Omit<FeastInput, 'kitchen'>;
+      kitchen: Kitchen;
+      missing: readonly string[];
+      seed: number;
+      budgetMs: number;
+    }
   | { kind: 'feast'; input: Omit<FeastInput, 'kitchen'>; kitchen: Kitchen; seed: number; budgetMs: number };
 
 /** The recipes and custom ingredients of a kitchen that are not shipped: sent along with a job. */
@@ -42,6 +51,7 @@ export type JobResult =
   | { kind: 'compareMethods'; answers: readonly MethodAnswer[] }
   | { kind: 'ranges'; samples: RangeSamples }
   | { kind: 'overview'; drinks: readonly DrinkOverview[] }
+  | { kind: 'feastWays'; limits: readonly Limit[]; ways: readonly FeastWay[] }
   | { kind: 'feast'; feast: Feast };
 
 export interface JobControl {
@@ -56,6 +66,8 @@ export interface JobControl {
   elapsedMs: () => number;
 }
 
+/** Each way out is tried so often before it counts as none. */
+const WAY_TRIES = 25;
 /** A search tells how far it is so often. */
 const TELL_MS = 100;
 
@@ -105,6 +117,19 @@ export function runJob(job: Job, book: readonly Recipe[], shipped: Tables, contr
         control.onProgress((index + 1) / book.length);
       }
       return { kind: 'overview', drinks };
+    }
+    case 'feastWays': {
+      const input = { ...job.input, kitchen: job.kitchen };
+      const searched = {
+        seed: job.seed,
+        tries: WAY_TRIES,
+        over: () => control.cancelled() || control.elapsedMs() >= job.budgetMs,
+      };
+      return {
+        kind: 'feastWays',
+        limits: bindingLimits(input, book, tables, searched),
+        ways: waysOut(input, job.missing, book, tables, searched),
+      };
     }
     case 'feast': {
       const { onBest, onSized } = control;

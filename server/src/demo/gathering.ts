@@ -70,6 +70,7 @@ export async function theLanternSupper(db: Db, nowMs: number): Promise<void> {
     gifts: [],
     pins: [],
     notJoined: [],
+    borrowed: { pots: 0, rings: 0, coldL: 0 },
     answers: null,
     before: null,
     notes: 'Lanterns by half past five. Ice from the corner shop in the afternoon.',

@@ -7,23 +7,18 @@ import {
 } from '@mdi/js';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import type { ReactNode, Ref } from 'react';
+import type { ReactNode } from 'react';
 import { role } from '../theme/theme.ts';
 import { say } from '../words/say.ts';
 import { copyText } from './copyText.ts';
 import { Fold } from './Fold.tsx';
 import { Icon } from './Icon.tsx';
+import type { SheetPlace } from './Sheet.tsx';
 import { saveText } from './saveText.ts';
 import { canShare, shareText } from './share.ts';
 import { Panel } from './ui.tsx';
 import { usePrint } from './usePrint.ts';
 import { useSheetPicture } from './useSheetPicture.ts';
-
-/** How a sheet stands: on paper only, or beside the screen while a picture is made of it. */
-export interface SheetPlace {
-  picture: boolean;
-  ref?: Ref<HTMLDivElement>;
-}
 
 /** A recipe or a batch as plain text: shown, and to copy, save or print. Further ways out stand beside them. */
 export function TextOut(props: {

@@ -8,6 +8,8 @@ export interface Appointment {
   summary: string;
   description?: string;
   url?: string;
+  /** It calls so many minutes before. */
+  alarmMin?: number;
   /** It does not take up the time. */
   free?: boolean;
 }
@@ -28,7 +30,7 @@ export async function calendarText(
   appointments: readonly Appointment[],
 ): Promise<string> {
   // Asked for now and then: not part of the page.
-  const { default: ical, ICalEventBusyStatus } = await import('ical-generator');
+  const { default: ical, ICalAlarmType, ICalEventBusyStatus } = await import('ical-generator');
   const file = ical({
     name: escaped(calendar.name),
     prodId: { company: 'Big Ladle', product: calendar.product },
@@ -42,6 +44,8 @@ export async function calendarText(
       description: a.description === undefined ? null : a.description.replaceAll(/[^\P{Cc}\n]+/gu, ' '),
       ...(a.free ? { busystatus: ICalEventBusyStatus.FREE } : {}),
     });
+    if (a.alarmMin !== undefined)
+      entry.createAlarm({ type: ICalAlarmType.display, triggerBefore: a.alarmMin * 60 });
     if (a.url) entry.url(encodeURI(oneLine(a.url)));
   }
   return file.toString();

@@ -5,20 +5,16 @@ import { MINUTE_MS } from '@big-ladle/core/units';
 import Box from '@mui/material/Box';
 import { useWidth } from '../../shared/useWidth.ts';
 import { heading, role } from '../../theme/theme.ts';
-import { litres } from '../../words/quantities.ts';
 import { dayWord, say, timeOfDay } from '../../words/say.ts';
+import { FridgeArea } from './FridgeArea.tsx';
+import { JobBar } from './JobBar.tsx';
+import { BAR_PX, FRIDGE, HEAD, LABEL, LANE } from './laneSizes.ts';
 import { lotColour } from './lotColour.ts';
 import { sayJob, sayPerson } from './sayFeast.ts';
 
-const LABEL = 132;
-const LANE = 46;
-const FRIDGE = 110;
-const HEAD = 52;
 const HOUR_MS = 60 * MINUTE_MS;
 /** Hours are written so far apart at least, px. */
 const TICK_PX = 70;
-/** A letter of a job's name is so wide. */
-const LETTER_PX = 6.6;
 
 /**
  * The kitchen's lanes over the days: hands, rings and pots as they are taken, the fridge as it fills, the nights dark. The
@@ -30,8 +26,10 @@ export function DaysLanes(props: {
   times: FeastTimes;
   kitchen: Kitchen;
   nowMs: number;
+  /** A job was put at another hour. */
+  onPut: (job: FeastJob, atMs: number) => void;
 }) {
-  const { gathering, sized, times, kitchen, nowMs } = props;
+  const { gathering, sized, times, kitchen, nowMs, onPut } = props;
   const [ref, width] = useWidth<HTMLDivElement>();
   if (times.jobs.length === 0) return <Box ref={ref} />;
   const fromMs = Math.min(...times.jobs.map((j) => j.startMs)) - HOUR_MS / 2;
@@ -62,13 +60,7 @@ export function DaysLanes(props: {
   return (
     <Box ref={ref} data-testid="days-lanes">
       {width > 0 && (
-        <svg
-          width={width}
-          height={high}
-          role="img"
-          aria-label={say('days.drawing')}
-          style={{ display: 'block' }}
-        >
+        <svg width={width} height={high} aria-label={say('days.drawing')} style={{ display: 'block' }}>
           {nightsOf(kitchen, fromMs, toMs).map((n) => (
             <rect
               key={n.fromMs}
@@ -117,15 +109,16 @@ export function DaysLanes(props: {
                 ? once(times.jobs)
                     .filter((j) => j.attended && (j.by ?? COOK) === lane.id)
                     .map((job) => (
-                      <Bar
+                      <JobBar
                         key={`${job.drinkId} ${job.jobId}`}
                         x0={x(job.startMs)}
                         x1={x(job.endMs)}
                         y={top(i) + 8}
-                        fill={role('enamelDeep')}
-                        stroke={role('rim')}
+                        msPerPx={(toMs - fromMs) / Math.max(1, wide)}
+                        job={job}
                         text={sayJob(job, drinkOf(job.drinkId))}
-                        ink={role('ink')}
+                        at={timeOfDay(job.startMs, kitchen.zone)}
+                        onPut={onPut}
                       />
                     ))
                 : times.booked
@@ -138,8 +131,6 @@ export function DaysLanes(props: {
                         y={top(i) + 8}
                         fill={lane.kind === 'ring' ? role('dangerGround') : lotColour(drinkOf(b.drinkId))}
                         stroke={lane.kind === 'ring' ? role('heat') : role('line')}
-                        text=""
-                        ink={role('ink')}
                       />
                     ))}
             </g>
@@ -172,124 +163,17 @@ export function DaysLanes(props: {
 const once = (jobs: readonly FeastJob[]): FeastJob[] =>
   jobs.filter((j) => j.together.length < 2 || j.together[0] === j.drinkId);
 
-function Bar(props: {
-  x0: number;
-  x1: number;
-  y: number;
-  fill: string;
-  stroke: string;
-  text: string;
-  ink: string;
-}) {
-  const wide = Math.max(3, props.x1 - props.x0);
-  const fits = props.text !== '' && props.text.length * LETTER_PX < wide - 8;
+function Bar(props: { x0: number; x1: number; y: number; fill: string; stroke: string }) {
   return (
-    <g>
-      <rect
-        x={props.x0}
-        y={props.y}
-        width={wide}
-        height={LANE - 14}
-        rx={3}
-        fill={props.fill}
-        stroke={props.stroke}
-        strokeWidth={1.4}
-      >
-        {props.text && <title>{props.text}</title>}
-      </rect>
-      {fits && (
-        <text x={props.x0 + 5} y={props.y + LANE / 2 - 3} fontSize={12} fontWeight={700} fill={props.ink}>
-          {props.text}
-        </text>
-      )}
-    </g>
-  );
-}
-
-/** Litres in the fridge, drink upon drink; from the serving on they go. */
-function FridgeArea(props: {
-  sized: Sized;
-  times: FeastTimes;
-  kitchen: Kitchen;
-  gathering: GatheringDoc;
-  top: number;
-  width: number;
-  toMs: number;
-  x: (ms: number) => number;
-}) {
-  const { sized, times, kitchen, gathering, top, width, toMs, x } = props;
-  const mine = times.booked.filter((b) => b.resourceId === 'fridge');
-  const px = (FRIDGE - 16) / Math.max(1, kitchen.fridgeFreeL);
-  const foot = top + FRIDGE - 4;
-  const edges = [...new Set([...mine.flatMap((b) => [b.fromMs, b.toMs])])].sort((a, b) => a - b);
-  const drinks = [...new Set(mine.map((b) => b.drinkId))];
-  const amountAt = (drinkId: string, ms: number) =>
-    mine.reduce(
-      (sum, b) => (b.drinkId === drinkId && b.fromMs <= ms && ms < b.toMs ? sum + b.amount : sum),
-      0,
-    );
-  const under = new Map<number, number>();
-  return (
-    <g>
-      <text x={0} y={top + 34} fontSize={14} fontWeight={700} fill={role('ink')}>
-        {say('days.fridge')}
-      </text>
-      <text x={0} y={top + 52} fontSize={12} fill={role('inkMuted')}>
-        {say('days.holds', { litres: litres(kitchen.fridgeFreeL, 0) })}
-      </text>
-      <line
-        x1={LABEL}
-        x2={width}
-        y1={foot - kitchen.fridgeFreeL * px}
-        y2={foot - kitchen.fridgeFreeL * px}
-        stroke={role('cold')}
-        strokeDasharray="2 4"
-        strokeWidth={1.6}
-      />
-      {drinks.map((drinkId) => (
-        <g key={drinkId}>
-          {edges.slice(0, -1).map((ms, i) => {
-            const amount = amountAt(drinkId, ms);
-            const below = under.get(ms) ?? 0;
-            under.set(ms, below + amount);
-            if (amount <= 0) return null;
-            const endMs = edges[i + 1]!;
-            return (
-              <rect
-                key={ms}
-                x={x(ms)}
-                width={Math.max(1, x(endMs) - x(ms) + 0.5)}
-                y={foot - (below + amount) * px}
-                height={amount * px}
-                fill={lotColour(sized.drinks.find((d) => d.id === drinkId))}
-              />
-            );
-          })}
-          <Drunk
-            x0={x(gathering.servesAtMs)}
-            x1={x(toMs)}
-            foot={foot}
-            below={drinks
-              .slice(0, drinks.indexOf(drinkId))
-              .reduce((sum, id) => sum + amountAt(id, gathering.servesAtMs - 1) * px, 0)}
-            high={amountAt(drinkId, gathering.servesAtMs - 1) * px}
-            colour={lotColour(sized.drinks.find((d) => d.id === drinkId))}
-          />
-        </g>
-      ))}
-      <line x1={LABEL} x2={width} y1={foot + 1} y2={foot + 1} stroke={role('rim')} strokeWidth={2} />
-    </g>
-  );
-}
-
-/** It is poured: what stood there goes to a tenth until the last glass. */
-function Drunk(props: { x0: number; x1: number; foot: number; below: number; high: number; colour: string }) {
-  const { x0, x1, foot, below, high, colour } = props;
-  const LEFT = 0.1;
-  return (
-    <path
-      d={`M${x0} ${foot - below}V${foot - below - high}L${x1} ${foot - (below + high) * LEFT}V${foot - below * LEFT}Z`}
-      fill={colour}
+    <rect
+      x={props.x0}
+      y={props.y}
+      width={Math.max(3, props.x1 - props.x0)}
+      height={BAR_PX}
+      rx={3}
+      fill={props.fill}
+      stroke={props.stroke}
+      strokeWidth={1.4}
     />
   );
 }

@@ -1,6 +1,6 @@
 import '../../words/places/gatherings.ts';
 import type { GatheringDoc, Kitchen } from '@big-ladle/core/documents';
-import { COOK, type Feast, type FeastJob, type FeastTimes, type Sized } from '@big-ladle/core/gathering';
+import { COOK, type Feast, type FeastTimes, type Sized } from '@big-ladle/core/gathering';
 import { DAY_MS, MINUTE_MS } from '@big-ladle/core/units';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -8,10 +8,12 @@ import { stepAlone } from '../../shared/batch/stepNames.ts';
 import { Panel, Row } from '../../shared/ui.tsx';
 import { heading, role } from '../../theme/theme.ts';
 import { litres } from '../../words/quantities.ts';
-import { dayWord, duration, say, timeOfDay } from '../../words/say.ts';
+import { duration, moment, say, timeOfDay } from '../../words/say.ts';
 import { DaysLanes } from './DaysLanes.tsx';
 import type { GatheringChange } from './gatherings.ts';
+import { byDay, jobLine } from './jobWords.ts';
 import { sayFeastDrink, sayJob, sayJoin, sayPerson } from './sayFeast.ts';
+import { TimetableOut } from './TimetableOut.tsx';
 
 /** The days until it is served, drawn and in words; what is done once for several drinks; and why it cannot be. */
 export function DaysPanel(props: {
@@ -54,7 +56,42 @@ export function DaysPanel(props: {
             say('days.peak', { litres: litres(times.peakL) }),
           ].join(', ')}
         >
-          <DaysLanes {...{ gathering, sized, times, kitchen, nowMs }} />
+          <DaysLanes
+            {...{ gathering, sized, times, kitchen, nowMs }}
+            onPut={({ drinkId, jobId }, atMs) =>
+              onChange((g) => ({
+                ...g,
+                pins: [
+                  ...g.pins.filter((p) => p.drinkId !== drinkId || p.jobId !== jobId),
+                  { drinkId, jobId, atMs },
+                ],
+              }))
+            }
+          />
+          {gathering.pins.map((pin) => {
+            const job = times.jobs.find((j) => j.drinkId === pin.drinkId && j.jobId === pin.jobId);
+            return (
+              <Box
+                key={`${pin.drinkId} ${pin.jobId}`}
+                data-testid="pinned"
+                sx={{ mt: 1, display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap' }}
+              >
+                <span>
+                  {say('days.pinned', {
+                    what: job ? sayJob(job, drinkOf(pin.drinkId)) : pin.jobId,
+                    drink: sayFeastDrink(drinkOf(pin.drinkId)),
+                    at: moment(pin.atMs, nowMs, kitchen.zone),
+                  })}
+                </span>
+                <Button
+                  size="small"
+                  onClick={() => onChange((g) => ({ ...g, pins: g.pins.filter((p) => !isSame(p, pin)) }))}
+                >
+                  {say('days.letMove')}
+                </Button>
+              </Box>
+            );
+          })}
           {times.joined.map(({ joinId, savedMin }) => (
             <Box
               key={joinId}
@@ -107,14 +144,7 @@ export function DaysPanel(props: {
                   key={`${job.drinkId} ${job.jobId}`}
                   dense
                   testId="job"
-                  label={
-                    job.together.length > 1
-                      ? `${sayJob(job, drinkOf(job.drinkId))}, ${say('days.together', { drinks: names(job.together) })}`
-                      : say('days.job', {
-                          what: sayJob(job, drinkOf(job.drinkId)),
-                          drink: sayFeastDrink(drinkOf(job.drinkId)),
-                        })
-                  }
+                  label={jobLine(job, sized)}
                   note={duration((job.endMs - job.startMs) / MINUTE_MS)}
                 >
                   {timeOfDay(job.startMs, kitchen.zone)}
@@ -130,9 +160,13 @@ export function DaysPanel(props: {
           ))}
         </Panel>
       )}
+      {times.jobs.length > 0 && <TimetableOut {...{ gathering, sized, times, kitchen, nowMs }} />}
     </>
   );
 }
+
+const isSame = (a: { drinkId: string; jobId: string }, b: { drinkId: string; jobId: string }): boolean =>
+  a.drinkId === b.drinkId && a.jobId === b.jobId;
 
 /** Why no hours were found, as far as it is known for certain. */
 function whyNot(impossible: Feast['impossible'], names: (ids: readonly string[]) => string): string {
@@ -152,15 +186,4 @@ function whyNot(impossible: Feast['impossible'], names: (ids: readonly string[])
     default:
       return say('days.notFound');
   }
-}
-
-/** What somebody is wanted for, day by day; what is done once for several drinks stands once. */
-function byDay(jobs: readonly FeastJob[], zone: string, nowMs: number): { day: string; jobs: FeastJob[] }[] {
-  const days = new Map<string, FeastJob[]>();
-  for (const job of [...jobs].sort((a, b) => a.startMs - b.startMs)) {
-    if (!job.attended || (job.together.length > 1 && job.together[0] !== job.drinkId)) continue;
-    const day = dayWord(job.startMs, nowMs, zone);
-    days.set(day, [...(days.get(day) ?? []), job]);
-  }
-  return [...days].map(([day, of]) => ({ day, jobs: of }));
 }

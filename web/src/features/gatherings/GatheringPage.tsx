@@ -16,8 +16,10 @@ import { GuestsAndLots } from './GuestsAndLots.tsx';
 import { changeGathering, type GatheringChange, useGathering } from './gatherings.ts';
 import { HowMuch } from './HowMuch.tsx';
 import { MendPanel } from './MendPanel.tsx';
+import { ServingPanel } from './ServingPanel.tsx';
 import { Settle } from './settle/Settle.tsx';
 import { useFeast } from './useFeast.ts';
+import { WaysPanel } from './WaysPanel.tsx';
 
 const MINUTE = 60_000;
 
@@ -111,11 +113,25 @@ export function GatheringPage() {
             onChange={change}
           />
         )}
+        {sized && gathering.drinks.length > 0 && (
+          <ServingPanel gathering={gathering} sized={sized} kitchen={kitchen.data.kitchen} />
+        )}
+        {sized && times && feast.job && progress === null && times.missing.length > 0 && (
+          <WaysPanel
+            job={feast.job}
+            missing={times.missing}
+            sized={sized}
+            kitchen={kitchen.data.kitchen}
+            nowMs={nowMs}
+            onChange={change}
+          />
+        )}
         <Settle
           id={id}
           version={version}
           gathering={gathering}
           sized={sized}
+          times={times}
           kitchen={kitchen.data.kitchen}
           nowMs={nowMs}
           onChange={change}

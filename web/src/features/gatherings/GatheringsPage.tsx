@@ -56,6 +56,7 @@ const firstOf = (nowMs: number, zone: string): GatheringDoc => {
     gifts: [],
     pins: [],
     notJoined: [],
+    borrowed: { pots: 0, rings: 0, coldL: 0 },
     answers: null,
     before: null,
     notes: '',

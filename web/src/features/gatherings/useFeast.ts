@@ -1,5 +1,6 @@
 import type { GatheringDoc } from '@big-ladle/core/documents';
 import type { Feast, FeastBatch, FeastBottles, FeastTimes, Sized } from '@big-ladle/core/gathering';
+import type { Job } from '@big-ladle/core/plan';
 import { useEffect, useMemo, useState } from 'react';
 import { useBoard } from '../../shared/batch/state.ts';
 import { usePlans } from '../../shared/batchQueries.ts';
@@ -57,6 +58,8 @@ export interface FeastState {
   progress: number | null;
   failed: boolean;
   stop: () => void;
+  /** What was asked of the worker. */
+  job: Extract<Job, { kind: 'feast' }> | null;
 }
 
 /** Everything that follows from a gathering, worked out beside the screen; again when something of it changes. */
@@ -114,7 +117,7 @@ export function useFeast(gathering: GatheringDoc | undefined): FeastState {
         : null,
     [settled, k, ready, stands, bottles, nowMs],
   );
-  const [state, setState] = useState<Omit<FeastState, 'stop'>>({
+  const [state, setState] = useState<Omit<FeastState, 'stop' | 'job'>>({
     sized: null,
     impossible: null,
     times: null,
@@ -152,5 +155,5 @@ export function useFeast(gathering: GatheringDoc | undefined): FeastState {
       .catch(() => hear({ progress: null, failed: true }));
     return () => controller.abort();
   }, [job, own, custom]);
-  return { ...state, stop };
+  return { ...state, stop, job };
 }

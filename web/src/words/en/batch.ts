@@ -970,8 +970,7 @@ export const EN_BATCH = {
   'stovePage.spoonThen': 'at the end',
 
   // the ways of making it
-  'waysChoice.drawn':
-    'Each strip spans the same hours, with what stands in the pot.{dark, select, true { Dark: nobody at the stove.} other {}} Below it: when you are needed.',
+  'waysChoice.drawn': '{dark, select, true {Dark: asleep or away. } other {}}Marks: you are needed.',
   'waysChoice.ways': 'Which way?',
   'waysChoice.method': '{method}, {time}',
   'waysChoice.asks': '{work} of your work{needsIce, select, true {, {ice} of ice} other {, no ice}}',

@@ -22,8 +22,6 @@ export const EN_PROBLEMS = {
   'problem.tooManyTries': 'Too many wrong codes. Wait a minute and look at the first screen again.',
   'problem.firstScreenOnly': 'This is done on the machine that the kitchen runs on.',
   'problem.changedElsewhere': 'It was changed in another window. Nothing was overwritten.',
-  'problem.changedElsewhere.gathering':
-    'This gathering was changed in another window. Nothing was overwritten.',
   'problem.changedElsewhere.kitchen': 'The kitchen was changed in another window. Nothing was overwritten.',
   'problem.changedElsewhere.plan': 'This plan was changed in another window. Nothing was overwritten.',
   'problem.changedElsewhere.recipe': 'This recipe was changed in another window. Nothing was overwritten.',

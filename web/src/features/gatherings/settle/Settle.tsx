@@ -1,6 +1,6 @@
 import '../../../words/places/gatherings.ts';
 import type { GatheringDoc, Kitchen } from '@big-ladle/core/documents';
-import type { Sized } from '@big-ladle/core/gathering';
+import type { FeastTimes, Sized } from '@big-ladle/core/gathering';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import FormControlLabel from '@mui/material/FormControlLabel';
@@ -10,6 +10,7 @@ import { MomentField } from '../../../shared/dates/MomentField.tsx';
 import { QuantityField } from '../../../shared/QuantityField.tsx';
 import { tellError, useSend } from '../../../shared/send.ts';
 import { Panel } from '../../../shared/ui.tsx';
+import { heading } from '../../../theme/theme.ts';
 import { say } from '../../../words/say.ts';
 import type { GatheringChange } from '../gatherings.ts';
 import { SettleDrinks } from './SettleDrinks.tsx';
@@ -23,11 +24,12 @@ export function Settle(props: {
   version: number;
   gathering: GatheringDoc;
   sized: Sized | null;
+  times: FeastTimes | null;
   kitchen: Kitchen;
   nowMs: number;
   onChange: (change: GatheringChange) => void;
 }) {
-  const { id, version, gathering, sized, kitchen, nowMs, onChange } = props;
+  const { id, version, gathering, sized, times, kitchen, nowMs, onChange } = props;
   const drop = useSend('dropGathering');
   const navigate = useNavigate();
   return (
@@ -37,6 +39,7 @@ export function Settle(props: {
         <SettleDrinks
           gathering={gathering}
           sized={sized}
+          times={times}
           kitchen={kitchen}
           nowMs={nowMs}
           onChange={onChange}
@@ -115,6 +118,38 @@ export function Settle(props: {
             }
             label={say('settle.yearly')}
           />
+        </Box>
+        <Box>
+          <Box sx={{ ...heading, mb: 1 }}>{say('settle.borrowed')}</Box>
+          <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap' }}>
+            <QuantityField
+              label={say('settle.borrowedPots')}
+              value={gathering.borrowed.pots}
+              min={0}
+              max={5}
+              decimals={0}
+              width={110}
+              onCommit={(pots) => onChange((g) => ({ ...g, borrowed: { ...g.borrowed, pots } }))}
+            />
+            <QuantityField
+              label={say('settle.borrowedRings')}
+              value={gathering.borrowed.rings}
+              min={0}
+              max={5}
+              decimals={0}
+              width={110}
+              onCommit={(rings) => onChange((g) => ({ ...g, borrowed: { ...g.borrowed, rings } }))}
+            />
+            <QuantityField
+              label={say('settle.borrowedCold')}
+              value={gathering.borrowed.coldL}
+              unit="L"
+              min={0}
+              max={400}
+              width={150}
+              onCommit={(coldL) => onChange((g) => ({ ...g, borrowed: { ...g.borrowed, coldL } }))}
+            />
+          </Box>
         </Box>
         <SettleHelpers gathering={gathering} kitchen={kitchen} nowMs={nowMs} onChange={onChange} />
         <TextNow

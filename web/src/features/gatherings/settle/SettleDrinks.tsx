@@ -1,12 +1,13 @@
 import '../../../words/places/gatherings.ts';
 import type { GatheringDoc, GatheringDrink, Kitchen } from '@big-ladle/core/documents';
-import type { Sized } from '@big-ladle/core/gathering';
+import type { FeastDrink, FeastTimes, Sized } from '@big-ladle/core/gathering';
 import { openingPlan } from '@big-ladle/core/plan';
 import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
+import { Link } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { useBoard } from '../../../shared/batch/state.ts';
 import { usePlans } from '../../../shared/batchQueries.ts';
@@ -14,6 +15,7 @@ import { useBook } from '../../../shared/book.ts';
 import { notify } from '../../../shared/notices.ts';
 import { pickWords } from '../../../shared/pickWords.ts';
 import { QuantityField } from '../../../shared/QuantityField.tsx';
+import { tellError, useSend } from '../../../shared/send.ts';
 import { useShelf } from '../../../shared/shelf.ts';
 import { heading, role } from '../../../theme/theme.ts';
 import { sayDrink } from '../../../words/names.ts';
@@ -33,11 +35,12 @@ const SERVED = ['cold', 'iced', 'warm'] as const;
 export function SettleDrinks(props: {
   gathering: GatheringDoc;
   sized: Sized | null;
+  times: FeastTimes | null;
   kitchen: Kitchen;
   nowMs: number;
   onChange: (change: GatheringChange) => void;
 }) {
-  const { gathering, sized, kitchen, nowMs, onChange } = props;
+  const { gathering, sized, times, kitchen, nowMs, onChange } = props;
   const { book, tables } = useBook();
   const board = useBoard();
   const plans = usePlans();
@@ -49,6 +52,22 @@ export function SettleDrinks(props: {
       ...g,
       drinks: [...g.drinks, { id: uuid(), source, share: 1, served: 'cold', frozen: false, apart: [] }],
     }));
+  const create = useSend('createBatch');
+  /** Its plan is kept among the batches, and from there it is begun: what really happens is then told here. */
+  const keep = async (drink: GatheringDrink, made: FeastDrink) => {
+    const id = uuid();
+    const doneMs = Math.max(
+      0,
+      ...(times?.jobs ?? []).filter((j) => j.drinkId === drink.id).map((j) => j.endMs),
+    );
+    try {
+      const plan = { ...made.plan!, readyAtMs: doneMs > nowMs ? doneMs : null };
+      await create.mutateAsync({ body: { id, plan } });
+      change(drink.id, { source: { kind: 'batch', batchId: id } });
+    } catch (error) {
+      tellError(error);
+    }
+  };
   const taken = new Set(
     gathering.drinks.flatMap((d) => (d.source.kind === 'batch' ? [d.source.batchId] : [])),
   );
@@ -121,6 +140,19 @@ export function SettleDrinks(props: {
                   change(drink.id, { source: { ...drink.source, litres: own } })
                 }
               />
+            )}
+            {drink.source.kind === 'plan' && made?.plan && (
+              <Button
+                size="small"
+                variant="outlined"
+                disabled={create.isPending}
+                onClick={() => void keep(drink, made)}
+              >
+                {say('settle.makePlan')}
+              </Button>
+            )}
+            {drink.source.kind === 'batch' && (
+              <Link to={`/batches/${drink.source.batchId}`}>{say('settle.toBatch')}</Link>
             )}
             <Button
               size="small"
