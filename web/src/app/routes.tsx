@@ -56,11 +56,9 @@ export const ROUTES_OF_PAGES: RouteObject[] = [
           ),
           editor('/drinks/:id/edit', 'edit'),
           editor('/drinks/:id/vary', 'vary'),
-          later('/gatherings', () =>
-            import('../features/gatherings/GatheringsPage.tsx').then((m) => m.GatheringsPage),
-          ),
+          later('/gatherings', () => import('../features/gatherings/pages.ts').then((m) => m.GatheringsPage)),
           later('/gatherings/:id', () =>
-            import('../features/gatherings/GatheringPage.tsx').then((m) => m.GatheringPage),
+            import('../features/gatherings/pages.ts').then((m) => m.GatheringPage),
           ),
           later('/shopping', () =>
             import('../features/shopping/ShoppingPage.tsx').then((m) => m.ShoppingPage),

@@ -1,3 +1,4 @@
+import './places/pages.ts';
 import './places/dataProblems.ts';
 import './places/photos.ts';
 import { PROBLEMS } from '@big-ladle/core/contract';

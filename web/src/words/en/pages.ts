@@ -383,6 +383,14 @@ export const EN_PAGES = {
   'lot.keepsNothing': 'Below 10 % alcohol keeps nothing.',
 
   // problems of the solver
+  'problem.notFound.recipe': 'There is no recipe with the id {id}.',
+  'problem.otherId': 'The id in the address and in the message differ.',
+  'problem.changedElsewhere.kitchen': 'The kitchen was changed in another window. Nothing was overwritten.',
+  'problem.changedElsewhere.recipe': 'This recipe was changed in another window. Nothing was overwritten.',
+  'problem.alreadyThere': 'Something else is stored under this id.',
+  'problem.shippedId': 'A shipped drink or ingredient has this id: use another.',
+  'problem.unknownPart': 'It names something that this kitchen does not have ({what}).',
+  'problem.tooFarAhead': 'A plan is for a moment within two years from now.',
   'problem.vessel': 'pot',
   'problem.ring': 'ring',
   'problem.potTooSmall': '{over} too much for the {pot} in {fills}: it takes {fits}.',
