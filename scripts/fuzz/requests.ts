@@ -1,7 +1,7 @@
 import path from 'node:path';
 import { BOOK, defaultChoices } from '@big-ladle/core/book';
 import { type BatchDoc, type KitchenDoc, ROUTES } from '@big-ladle/core/contract';
-import type { GatheringDoc, PlanDoc, Recipe } from '@big-ladle/core/documents';
+import { type GatheringDoc, newGathering, type PlanDoc, type Recipe } from '@big-ladle/core/documents';
 import { EVENT_KINDS, EVENTS, INSTRUMENT_KINDS } from '@big-ladle/core/log';
 import { SAMPLES } from '../../core/src/log/events/samples.fixtures.ts';
 import { tinyJpeg } from '../../server/src/photos/tinyJpeg.fixtures.ts';
@@ -135,15 +135,8 @@ export class Requests {
     const servesAtMs = this.kitchen.nowMs + random.whole(1, 200) * 3_600_000;
     const most = random.whole(0, 60);
     return {
-      name: this.word(),
-      servesAtMs,
-      untilMs: servesAtMs + random.whole(1, 12) * 3_600_000,
+      ...newGathering(this.word(), servesAtMs, servesAtMs + random.whole(1, 12) * 3_600_000),
       yearly: random.chance(0.5),
-      glassMl: 200,
-      iceShare: 0.2,
-      outdoorC: null,
-      alcoholBeside: false,
-      assurance: 0.9,
       groups: [{ id: 'g', name: this.word(), least: 0, most, age: 'adult', rules: [], thirst: 'usual' }],
       drinks: [
         {
@@ -155,13 +148,6 @@ export class Requests {
           apart: [],
         },
       ],
-      helpers: [],
-      gifts: [],
-      pins: [],
-      notJoined: [],
-      borrowed: { pots: 0, rings: 0, coldL: 0 },
-      answers: null,
-      before: null,
       notes: this.word(),
     };
   }

@@ -124,3 +124,27 @@ export const gatheringSchema = v.pipe(
   v.check((g) => new Set(g.groups.map((d) => d.id)).size === g.groups.length, 'unique'),
 );
 export type GatheringDoc = v.InferOutput<typeof gatheringSchema>;
+
+/** What most evenings are like, before their cook has said anything else of them. */
+const USUAL = { glassMl: 200, iceShare: 0.2, assurance: 0.9 };
+
+/** A gathering of which nothing is settled yet but its name and its hours. */
+export const newGathering = (name: string, servesAtMs: number, untilMs: number): GatheringDoc => ({
+  ...USUAL,
+  name,
+  servesAtMs,
+  untilMs,
+  yearly: false,
+  outdoorC: null,
+  alcoholBeside: false,
+  groups: [],
+  drinks: [],
+  helpers: [],
+  gifts: [],
+  pins: [],
+  borrowed: { pots: 0, rings: 0, coldL: 0 },
+  notJoined: [],
+  answers: null,
+  before: null,
+  notes: '',
+});

@@ -7,6 +7,7 @@ export {
   type GuestRule,
   gatheringSchema,
   type Helper,
+  newGathering,
 } from '../documents/gathering.ts';
 export { type CustomFacts, OWN_KINDS, type OwnKind } from '../documents/ingredient.ts';
 export {

@@ -33,7 +33,7 @@ export interface ChainInput {
   /** What has to be bought keeps so long before it is used, slots; null: nothing has to be bought. */
   shopKeeps: number | null;
   hotBottles: boolean;
-  /** Slots that it takes to thaw, and how long it then keeps; null: it is not frozen. */
+  /** Slots that it takes to thaw, and the litres in the freezer; null: it is not frozen. */
   thaw: { slots: number; litres: number } | null;
 }
 
@@ -43,7 +43,8 @@ const BOTTLES_MIN = 5;
 const OVEN_MIN = 20;
 const OVEN_MOST_MIN = 90;
 const THAW_MIN = 5;
-const FROZEN_MOST_SLOTS = 1e6;
+/** What is frozen may lie as long as anybody plans. */
+const FROZEN_MOST_MIN = 1e6;
 
 const slots = (minutes: number): number => Math.ceil(minutes / SLOT_MIN - 1e-9);
 
@@ -166,7 +167,7 @@ function bareOf(input: ChainInput): Bare[] {
     const last = bare.at(-1)!;
     last.wait = {
       minMin: 0,
-      maxMin: FROZEN_MOST_SLOTS,
+      maxMin: FROZEN_MOST_MIN,
       needs: [{ resourceId: RESOURCE.freezer, amount: input.thaw.litres }],
     };
     bare.push({

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { GatheringDoc, GatheringDrink } from '../documents/gathering.ts';
+import { type GatheringDoc, type GatheringDrink, newGathering } from '../documents/gathering.ts';
 import type { Kitchen } from '../documents/kitchen.ts';
 import { openingPlan } from '../plan/openingPlan.ts';
 import { plannedDrink } from '../plannedDrink.fixtures.ts';
@@ -35,15 +35,8 @@ const made = (id: string, recipeId: string, more: Partial<GatheringDrink> = {}):
   ...more,
 });
 const supper = (drinks: readonly GatheringDrink[], more: Partial<GatheringDoc> = {}): GatheringDoc => ({
-  name: 'Lantern supper',
-  servesAtMs: SATURDAY,
-  untilMs: SATURDAY + 4 * HOUR_MS,
-  yearly: false,
-  glassMl: 200,
+  ...newGathering('Lantern supper', SATURDAY, SATURDAY + 4 * HOUR_MS),
   iceShare: 0,
-  outdoorC: null,
-  alcoholBeside: false,
-  assurance: 0.9,
   groups: [
     { id: 'grown', name: 'Grown-ups', least: 16, most: 16, age: 'adult', rules: [], thirst: 'usual' },
     {
@@ -57,14 +50,6 @@ const supper = (drinks: readonly GatheringDrink[], more: Partial<GatheringDoc> =
     },
   ],
   drinks: [...drinks],
-  helpers: [],
-  gifts: [],
-  pins: [],
-  notJoined: [],
-  borrowed: { pots: 0, rings: 0, coldL: 0 },
-  answers: null,
-  before: null,
-  notes: '',
   ...more,
 });
 const input = (gathering: GatheringDoc, more: Partial<FeastInput> = {}): FeastInput => ({

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { newGathering } from '../documents/gathering.ts';
 import type { Kitchen } from '../documents/kitchen.ts';
 import { openingPlan } from '../plan/openingPlan.ts';
 import { BOOK } from '../program/book/book.ts';
@@ -50,15 +51,8 @@ const inputOf = (name: string): FeastInput => {
     bottles: new Map(),
     nowMs: SATURDAY - hours * HOUR_MS,
     gathering: {
-      name: 'Supper',
-      servesAtMs: SATURDAY,
-      untilMs: SATURDAY + 4 * HOUR_MS,
-      yearly: false,
-      glassMl: 200,
+      ...newGathering('Supper', SATURDAY, SATURDAY + 4 * HOUR_MS),
       iceShare: 0,
-      outdoorC: null,
-      alcoholBeside: false,
-      assurance: 0.9,
       groups: [{ id: 'g', name: 'G', least: 14, most: 14, age: 'adult', rules: [], thirst: 'usual' }],
       drinks: recipes.map((id) => ({
         id,
@@ -72,14 +66,6 @@ const inputOf = (name: string): FeastInput => {
         frozen: false,
         apart: [],
       })),
-      helpers: [],
-      gifts: [],
-      pins: [],
-      notJoined: [],
-      borrowed: { pots: 0, rings: 0, coldL: 0 },
-      answers: null,
-      before: null,
-      notes: '',
     },
   };
 };

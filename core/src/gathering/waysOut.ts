@@ -2,7 +2,7 @@ import type { GatheringDoc, Helper } from '../documents/gathering.ts';
 import type { MethodId, Recipe } from '../documents/recipe.ts';
 import { choicesUnder } from '../program/book/recipe.ts';
 import { proofAgainst } from '../schedule/impossible.ts';
-import type { Project } from '../schedule/project.ts';
+import { type Project, SLOT_MIN } from '../schedule/project.ts';
 import { searchSchedule } from '../schedule/search.ts';
 import type { Tables } from '../tables/types.ts';
 import { HOUR_MS } from '../units/time.ts';
@@ -89,7 +89,7 @@ export function withoutLimit(project: Project, limit: Limit): Project {
 
 /** As if it were begun two days sooner: everything that is dated moves back from now. */
 function withMoreTime(project: Project): Project {
-  const more = (2 * 24 * 60) / 5;
+  const more = (2 * 24 * 60) / SLOT_MIN;
   const shift = (slot: number) => slot + more;
   return {
     slots: project.slots + more,

@@ -1,4 +1,9 @@
-import type { GatheringDoc, GatheringDrink, MethodId } from '@big-ladle/core/documents';
+import {
+  type GatheringDoc,
+  type GatheringDrink,
+  type MethodId,
+  newGathering,
+} from '@big-ladle/core/documents';
 import type { Db } from '../db/db.ts';
 import { saveGathering } from '../services/gatherings.ts';
 import { comingSaturday, HOUR_MS, planOf } from './writing.ts';
@@ -40,15 +45,8 @@ export async function theLanternSupper(db: Db, nowMs: number): Promise<void> {
     ...more,
   });
   const gathering: GatheringDoc = {
-    name: 'Lantern supper',
-    servesAtMs,
-    untilMs: servesAtMs + 4 * HOUR_MS,
+    ...newGathering('Lantern supper', servesAtMs, servesAtMs + 4 * HOUR_MS),
     yearly: true,
-    glassMl: 200,
-    iceShare: 0.2,
-    outdoorC: null,
-    alcoholBeside: false,
-    assurance: 0.9,
     groups: [
       group('grown', 'grown-ups', 18),
       group('abstain', 'without alcohol', 4, { rules: [{ kind: 'noAlcohol' }] }),
@@ -67,12 +65,6 @@ export async function theLanternSupper(db: Db, nowMs: number): Promise<void> {
     helpers: [
       { id: 'sister', name: 'My sister', fromMs: servesAtMs - 4 * HOUR_MS, toMs: servesAtMs + 2 * HOUR_MS },
     ],
-    gifts: [],
-    pins: [],
-    notJoined: [],
-    borrowed: { pots: 0, rings: 0, coldL: 0 },
-    answers: null,
-    before: null,
     notes: 'Lanterns by half past five. Ice from the corner shop in the afternoon.',
   };
   await saveGathering(db, 'demo-supper', { version: 0, gathering }, nowMs - HOUR_MS);

@@ -66,10 +66,13 @@ async function inWorker(
   });
   let usable = false;
   try {
-    const progress = proxy((share: number) => onProgress?.(share));
-    const sized = proxy((found: Sized) => onSized?.(found));
-    const better = proxy((times: FeastTimes) => onBest?.(times));
-    const result = await Promise.race([hand.side.run(job, own, progress, sized, better), ended]);
+    // What is told on the way comes by another line than the answer: what comes after it is not heard any more.
+    const heard = <T>(tell: ((told: T) => void) | undefined) =>
+      proxy((told: T) => {
+        if (!over.signal.aborted) tell?.(told);
+      });
+    const told = [heard(onProgress), heard<Sized>(onSized), heard<FeastTimes>(onBest)] as const;
+    const result = await Promise.race([hand.side.run(job, own, ...told), ended]);
     usable = true;
     return result;
   } finally {

@@ -1,5 +1,5 @@
 import '../../words/places/gatherings.ts';
-import type { GatheringDoc } from '@big-ladle/core/documents';
+import { type GatheringDoc, newGathering } from '@big-ladle/core/documents';
 import { guestsOf } from '@big-ladle/core/gathering';
 import { DAY_MS } from '@big-ladle/core/units';
 import { TZDate } from '@date-fns/tz';
@@ -18,7 +18,7 @@ const MINUTE = 60_000;
 const HOUR = 60 * MINUTE;
 /** A gathering begins as one of the next Saturday evening, for a dozen people. */
 const SATURDAY = 6;
-const USUAL = { atHour: 18, hours: 4, guests: 12, glassMl: 200, iceShare: 0.2, assurance: 0.9 };
+const USUAL = { atHour: 18, hours: 4, guests: 12 };
 
 /** The next Saturday evening that leaves two days for making it, in the kitchen's zone. */
 function saturdayEvening(nowMs: number, zone: string): number {
@@ -31,15 +31,7 @@ function saturdayEvening(nowMs: number, zone: string): number {
 const firstOf = (nowMs: number, zone: string): GatheringDoc => {
   const servesAtMs = saturdayEvening(nowMs, zone);
   return {
-    name: say('gatherings.firstName'),
-    servesAtMs,
-    untilMs: servesAtMs + USUAL.hours * HOUR,
-    yearly: false,
-    glassMl: USUAL.glassMl,
-    iceShare: USUAL.iceShare,
-    outdoorC: null,
-    alcoholBeside: false,
-    assurance: USUAL.assurance,
+    ...newGathering(say('gatherings.firstName'), servesAtMs, servesAtMs + USUAL.hours * HOUR),
     groups: [
       {
         id: 'g1',
@@ -51,15 +43,6 @@ const firstOf = (nowMs: number, zone: string): GatheringDoc => {
         thirst: 'usual',
       },
     ],
-    drinks: [],
-    helpers: [],
-    gifts: [],
-    pins: [],
-    notJoined: [],
-    borrowed: { pots: 0, rings: 0, coldL: 0 },
-    answers: null,
-    before: null,
-    notes: '',
   };
 };
 

@@ -133,10 +133,8 @@ export function useFeast(gathering: GatheringDoc | undefined): FeastState {
       setState((s) => ({ ...s, progress: null }));
     });
     setState((s) => ({ ...s, progress: 0, failed: false }));
-    // What the worker tells on the way comes by another line than its answer, and may come after it.
-    let over = false;
     const hear = (more: Partial<FeastState>) => {
-      if (!controller.signal.aborted && !over) setState((s) => ({ ...s, ...more }));
+      if (!controller.signal.aborted) setState((s) => ({ ...s, ...more }));
     };
     run(
       job,
@@ -148,10 +146,9 @@ export function useFeast(gathering: GatheringDoc | undefined): FeastState {
         onBest: (times) => hear({ times }),
       },
     )
-      .then(({ feast }) => {
-        hear({ sized: feast, impossible: feast.impossible, times: feast.times, progress: null });
-        over = true;
-      })
+      .then(({ feast }) =>
+        hear({ sized: feast, impossible: feast.impossible, times: feast.times, progress: null }),
+      )
       .catch(() => hear({ progress: null, failed: true }));
     return () => controller.abort();
   }, [job, own, custom]);
