@@ -15,7 +15,7 @@ import { simulateBatch } from '../program/simulate/simulate.ts';
 import type { Tag } from '../tables/traits.ts';
 import type { Tables } from '../tables/types.ts';
 import { DAY_MS, MINUTE_MS } from '../units/time.ts';
-import type { Cut, TableLot } from './mayDrink.ts';
+import { type Cut, lastsThrough, type TableLot } from './mayDrink.ts';
 
 /** A batch of the kitchen's as its log tells it, for a gathering that it belongs to. */
 export type FeastBatch =
@@ -42,6 +42,11 @@ export interface FeastBottles {
   deadlineMs: number;
 }
 
+/** A part that could be set apart, with how long it is good from the moment the drink itself is done, ms. */
+export interface FeastCut extends Cut {
+  fromDoneMs: number;
+}
+
 /** A drink of a gathering, worked out as far as it can be. */
 export interface FeastDrink {
   id: string;
@@ -56,7 +61,7 @@ export interface FeastDrink {
   litres: number;
   lot: Omit<TableLot, 'lasts'>;
   /** What could be set apart of it, in the order of the making. */
-  cuts: readonly Cut[];
+  cuts: readonly FeastCut[];
   /** How long it is good from the moment it is done, ms; of bottles until when. */
   life: { fromDoneMs: number } | { untilMs: number };
   /** From the filling until it is cold enough to serve, ms. */
@@ -79,7 +84,7 @@ export const planAt = (plan: PlanDoc, litres: number): PlanDoc => ({
 });
 
 interface Around {
-  gathering: Pick<GatheringDoc, 'glassMl'>;
+  gathering: Pick<GatheringDoc, 'glassMl' | 'servesAtMs' | 'untilMs'>;
   kitchen: Kitchen;
   tables: Tables;
   book: readonly Recipe[];
@@ -141,10 +146,10 @@ export function madeDrink(id: string, program: Program, sim: Simulation, around:
  * Where a part can be set apart: before each step that brings something into a drink which is strained already. What the
  * part is fit for follows from what has gone into it by then.
  */
-function cutsOf(drinkId: string, program: Program, sim: Simulation, around: Around): Cut[] {
+function cutsOf(drinkId: string, program: Program, sim: Simulation, around: Around): FeastCut[] {
   const { gathering, tables, kitchen, nowMs } = around;
   const seen = new Set<string>();
-  return sim.trace.flatMap((entry): Cut[] => {
+  return sim.trace.flatMap((entry): FeastCut[] => {
     const step = program.steps.find((s) => s.id === entry.stepId);
     const { liquor, solids } = entry.before;
     if (!step || step.lines.length === 0 || seen.has(step.id)) return [];
@@ -158,9 +163,12 @@ function cutsOf(drinkId: string, program: Program, sim: Simulation, around: Arou
       { startedMs: nowMs, filledMs: nowMs + entry.startMin * MINUTE_MS, nowMs },
       [],
     );
+    const fromDoneMs = life.deadlineMs - (nowMs + sim.endMin * MINUTE_MS);
+    const chillMs = coldAfterMs(USUAL_BOTTLE, liquor.tempC, kitchen.fridgeC) ?? DAY_MS;
     return [
       {
         drinkId,
+        fromDoneMs,
         beforeStepId: step.id,
         lot: {
           id: `${drinkId}:${step.id}`,
@@ -168,7 +176,7 @@ function cutsOf(drinkId: string, program: Program, sim: Simulation, around: Arou
           tags: tagsOf(liquor, itemIds, tables),
           itemIds,
           sugarGPerGlass: sugarPerGlass(liquor, gathering.glassMl),
-          lasts: life.deadlineMs > nowMs + entry.startMin * MINUTE_MS + DAY_MS,
+          lasts: lastsThrough(fromDoneMs, chillMs, gathering),
         },
       },
     ];

@@ -158,6 +158,15 @@ describe('a feast', () => {
     expect(mended.mending.mends).toEqual([]);
     const plain = supper(drinks).groups[1]!;
     expect(mended.lots.some((lot) => mayDrink(plain, lot))).toBe(true);
+    // Set apart, it is to last through the evening too: where it keeps less long than the drink, all is done later.
+    const short = mended.drinks.map((d) => ({
+      ...d,
+      cuts: d.cuts.map((c) => ({ ...c, fromDoneMs: 30 * HOUR_MS })),
+    }));
+    const { project } = feastProject(supper(drinks), short, kitchen, TABLES, WEDNESDAY)!;
+    const chain = project.chains.find((c) => c.id === drinkId)!;
+    // Thirty hours before the last glass, which is at the end of the project.
+    expect(chain.notBefore).toBe(project.slots - 30 * 12);
   });
 
   it('a fridge that is too small is a proof; one drink that has no time is another', () => {

@@ -5,7 +5,7 @@ import { type Impossible, proofAgainst } from '../schedule/impossible.ts';
 import type { Need, PlacedStage, Schedule } from '../schedule/project.ts';
 import { searchSchedule } from '../schedule/search.ts';
 import type { Tables } from '../tables/types.ts';
-import { DAY_MS, MINUTE_MS } from '../units/time.ts';
+import { MINUTE_MS } from '../units/time.ts';
 import type { Job } from './chainOf.ts';
 import {
   type Demand,
@@ -20,7 +20,7 @@ import {
 } from './demand.ts';
 import { type FeastBatch, type FeastBottles, type FeastDrink, feastDrink } from './drinks.ts';
 import { type FeastProject, feastProject, SLOT_MS } from './feastProject.ts';
-import { fewestMends, isServed, type Mending, mayDrink, type TableLot } from './mayDrink.ts';
+import { fewestMends, isServed, lastsThrough, type Mending, mayDrink, type TableLot } from './mayDrink.ts';
 
 /** Everything that a gathering is worked out from. */
 export interface FeastInput {
@@ -152,9 +152,7 @@ const apartOf = (drink: GatheringDrink, made: FeastDrink): TableLot[] =>
 
 /** Whether it can be made so late that it is good until the last glass: of bottles that they still are. */
 const lastsFor = (d: FeastDrink, g: Pick<GatheringDoc, 'servesAtMs' | 'untilMs'>): boolean =>
-  'untilMs' in d.life
-    ? d.life.untilMs >= g.untilMs
-    : d.life.fromDoneMs >= g.untilMs - g.servesAtMs + Math.min(d.chillMs, DAY_MS);
+  'untilMs' in d.life ? d.life.untilMs >= g.untilMs : lastsThrough(d.life.fromDoneMs, d.chillMs, g);
 
 /** The whole of it: how much, for whom, and when what is done. */
 export function planFeast(

@@ -83,7 +83,12 @@ export function feastProject(
     meanwhile.push(...placed.meanwhile.map((m) => ({ ...m, drinkId: drink.id })));
     const servedAt = slotOf(servesAtMs);
     const thawed = settled?.frozen === true;
-    const lifeMs = 'fromDoneMs' in drink.life ? drink.life.fromDoneMs : 0;
+    // What is set apart of it has to last as well: the shorter of them counts.
+    const apart = drink.cuts.filter((c) => settled?.apart.some((a) => a.beforeStepId === c.beforeStepId));
+    const lifeMs = Math.min(
+      'fromDoneMs' in drink.life ? drink.life.fromDoneMs : 0,
+      ...apart.map((c) => c.fromDoneMs),
+    );
     const lastsMs = thawed ? KEEPING.thawedDays * DAY_MS : lifeMs;
     const chain = chainOf({
       drinkId: drink.id,

@@ -1,5 +1,5 @@
 import { type Constraint, solve } from 'yalps';
-import type { GuestGroup, GuestRule, GuestRuleKind } from '../documents/gathering.ts';
+import type { GatheringDoc, GuestGroup, GuestRule, GuestRuleKind } from '../documents/gathering.ts';
 import { type Audience, CAUTION_ROWS } from '../tables/audience.ts';
 import type { Age } from '../tables/guests.ts';
 import type { Tag } from '../tables/traits.ts';
@@ -16,6 +16,16 @@ export interface TableLot {
   /** It is still good when the last glass is poured. */
   lasts: boolean;
 }
+
+/**
+ * Whether a drink that is good for so long from the moment it is done can be done late enough: cold when it is served, and good
+ * until the last glass.
+ */
+export const lastsThrough = (
+  fromDoneMs: number,
+  chillMs: number,
+  g: Pick<GatheringDoc, 'servesAtMs' | 'untilMs'>,
+): boolean => fromDoneMs >= g.untilMs - g.servesAtMs + chillMs;
 
 /** Why a group is not to drink a lot. */
 export interface Reason {
