@@ -1,9 +1,11 @@
 import '../../words/places/gatherings.ts';
 import { guestsOf } from '@big-ladle/core/gathering';
+import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useParams } from 'react-router';
 import { useBook } from '../../shared/book.ts';
+import { sayPlanProblem } from '../../shared/planProblem.ts';
 import { useKitchen } from '../../shared/queries.ts';
 import { useCoarseNow } from '../../shared/time.ts';
 import { ErrorPanel, Figure, Loading, PageHead, Panel } from '../../shared/ui.tsx';
@@ -17,6 +19,7 @@ import { changeGathering, type GatheringChange, useGathering } from './gathering
 import { HowMuch } from './HowMuch.tsx';
 import { MendPanel } from './MendPanel.tsx';
 import { ServingPanel } from './ServingPanel.tsx';
+import { sayFeastDrink } from './sayFeast.ts';
 import { Settle } from './settle/Settle.tsx';
 import { useFeast } from './useFeast.ts';
 import { WaysPanel } from './WaysPanel.tsx';
@@ -78,6 +81,15 @@ export function GatheringPage() {
             </Box>
           </Box>
         )}
+        {sized?.drinks
+          .filter((d) => d.problem)
+          .map((d) => (
+            <Alert key={d.id} severity="warning" data-testid="drink-problem">
+              {d.problem?.kind === 'gone' || !d.plan
+                ? say('gathering.gone')
+                : `${sayFeastDrink(d)}: ${sayPlanProblem(d.plan, d.problem!, kitchen.data.kitchen)}`}
+            </Alert>
+          ))}
         {(progress !== null || feast.failed) && (
           <Panel label={say('days.list')}>
             <Box

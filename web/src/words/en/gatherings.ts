@@ -19,6 +19,8 @@ export const EN_GATHERINGS = {
   'gathering.youMake': 'you make',
   'gathering.working': 'Working it out. {percent}',
   'gathering.stop': 'That is good enough',
+  'gathering.gone':
+    'A drink of this gathering is not there any more: its batch or its bottles are gone. Take it away below, or choose another.',
   'gathering.failed': 'It could not be worked out on this device.',
   // guests and lots
   'guestsAndLots.who': 'Who comes, and what fills their glasses',

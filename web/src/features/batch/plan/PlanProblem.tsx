@@ -6,7 +6,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useMemo } from 'react';
 import { useBook } from '../../../shared/book.ts';
-import { sayStepProblem } from '../../../words/coreWords.ts';
+import { sayPlanProblem } from '../../../shared/planProblem.ts';
 import { num } from '../../../words/numbers.ts';
 import { litres } from '../../../words/quantities.ts';
 import { duration, say } from '../../../words/say.ts';
@@ -23,34 +23,9 @@ export function ProblemPanel(props: {
   onChange: (plan: PlanDoc) => void;
 }) {
   const { plan, problem, kitchen, onChange } = props;
-  const pot = kitchen.pots.find((p) => p.id === plan.potId);
-  const burner = kitchen.burners.find((b) => b.id === plan.burnerId);
-  const text = ((): string => {
-    switch (problem.kind) {
-      case 'potTooSmall':
-        return say('problem.potTooSmall', {
-          over: litres(problem.overL),
-          pot: pot?.name ?? 'pot',
-          fills: plan.beside
-            ? say('planProblem.beside', { pots: plan.beside.length + 1 })
-            : plan.fills === 1 || plan.fills === 'asNeeded'
-              ? say('planProblem.oneFill')
-              : say('planProblem.fills', { fills: plan.fills }),
-          fits: litres(problem.fitsL),
-        });
-      case 'fridgeTooSmall':
-        return say('problem.fridgeTooSmall', { wants: litres(problem.wantsL), free: litres(problem.freeL) });
-      case 'tooLittle':
-        return say('problem.tooLittle', { least: litres(problem.leastL) });
-      case 'step':
-        return sayStepProblem(problem.problem, { burner: burner?.name ?? 'ring' });
-      default:
-        return say(`problem.${problem.kind}`);
-    }
-  })();
   return (
     <Alert severity="warning" sx={{ mb: 1.5 }} data-testid="plan-problem">
-      <Box>{text}</Box>
+      <Box>{sayPlanProblem(plan, problem, kitchen)}</Box>
       {problem.kind === 'potTooSmall' && (
         <Offers
           plan={plan}
