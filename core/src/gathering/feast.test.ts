@@ -96,11 +96,15 @@ describe('a batch in pieces', () => {
     expect(of('steep').waitMin).toBeGreaterThan(0);
     expect(of('steep').waitNeeds.map((n) => n.resourceId.split(':')[0])).toContain('pot');
     expect(ids('wash')).not.toContain('pot');
+    // Sorting, washing and cutting follow one another; what is cut may lie for an hour, once.
+    const aside = pieces.filter((p) => p.aside);
+    expect(aside.length).toBeGreaterThan(2);
+    expect(aside.map((p) => p.waitMin)).toEqual(aside.map((_, i) => (i === aside.length - 1 ? 60 : 0)));
   });
 });
 
 describe('a feast', () => {
-  const feast = plan(input(supper(twoDrinks)));
+  const feast = plan(input(supper(twoDrinks)), 200);
 
   it('makes as much as is enough, shared between its drinks', () => {
     const litres = feast.drinks.reduce((sum, d) => sum + d.litres, 0);

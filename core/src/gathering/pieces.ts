@@ -91,7 +91,7 @@ export function piecesOf(
   ];
   const seen = new Map<StepId, TraceEntry[]>();
   for (const entry of sim.trace) seen.set(entry.stepId, [...(seen.get(entry.stepId) ?? []), entry]);
-  return [...seen].flatMap(([stepId, entries]): Piece[] => {
+  const pieces = [...seen].flatMap(([stepId, entries]): Piece[] => {
     const step = steps.get(stepId);
     if (!step) return [];
     const startMin = Math.min(...entries.map((e) => e.startMin));
@@ -108,7 +108,7 @@ export function piecesOf(
       inFridge &&
       entries.every((e) => e.after.solids.length === 0) &&
       entries.every((e) => e.after.liquor.tempC <= COLD_AND_SAFE_C);
-    const waitMin = slackOf(step) + (cold ? COLD_WAIT_MIN : 0) + (aside && after.length === 0 ? LIES_MIN : 0);
+    const waitMin = slackOf(step) + (cold ? COLD_WAIT_MIN : 0);
     return [
       {
         stepId,
@@ -130,7 +130,19 @@ export function piecesOf(
       },
     ];
   });
+  return withLying(pieces);
 }
+
+/**
+ * What is cut lies at most once, when the last of a row of such jobs is done: nobody washes now and peels in an hour. Not where
+ * something stands in a pot meanwhile.
+ */
+const withLying = (pieces: readonly Piece[]): Piece[] =>
+  pieces.map((piece, i) =>
+    piece.aside && !pieces[i + 1]?.aside && piece.waitNeeds.length === 0
+      ? { ...piece, waitMin: piece.waitMin + LIES_MIN }
+      : piece,
+  );
 
 /** Strained and this cold it may wait overnight, °C. */
 const COLD_AND_SAFE_C = 8;

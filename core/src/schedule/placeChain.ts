@@ -123,7 +123,7 @@ function boundsOf(chain: Chain, slots: number): { first: number; last: number }[
     last: Math.min(slots - long, fixedAt ?? slots),
   }));
   const end = stages.length - 1;
-  if (stages[0]!.fixedAt === null) bounds[0]!.first = Math.max(0, chain.earliest);
+  bounds[0]!.first = Math.max(bounds[0]!.first, chain.earliest);
   for (let i = 0; i < end; i++) {
     const { slots: long, wait } = stages[i]!;
     const next = bounds[i + 1]!;
