@@ -84,6 +84,28 @@ test.describe('the lantern supper', () => {
     await expect(page.getByTestId('mend')).toBeVisible();
   });
 
+  test('what is entered while the server is away stays, and is stored when it is back', async ({
+    page,
+    server,
+    context,
+  }) => {
+    await page.goto(`${server.url}/gatherings/demo-supper`);
+    const notes = page.getByLabel('Notes');
+    await expect(notes).toHaveValue(/Lanterns/);
+    await context.setOffline(true);
+    await notes.fill('Said while it was away');
+    await notes.blur();
+    await expect(page.getByTestId('waits-here')).toBeVisible();
+    await expect(notes).toHaveValue('Said while it was away');
+    await context.setOffline(false);
+    await expect(page.getByTestId('waits-here')).toHaveCount(0);
+    const { gatherings } = await server.api<{ gatherings: { gathering: { notes: string } }[] }>(
+      'GET',
+      '/gatherings',
+    );
+    expect(gatherings[0]!.gathering.notes).toBe('Said while it was away');
+  });
+
   test('two windows on one gathering: both changes stay', async ({ page, server, context }) => {
     const other = await context.newPage();
     for (const window of [page, other]) await window.goto(`${server.url}/gatherings/demo-supper`);

@@ -13,6 +13,8 @@ import { lotColour } from './lotColour.ts';
 import { sayJob, sayPerson } from './sayFeast.ts';
 
 const HOUR_MS = 60 * MINUTE_MS;
+/** The name of a day is so wide. */
+const DAY_PX = 96;
 /** Hours are written so far apart at least, px. */
 const TICK_PX = 70;
 
@@ -57,6 +59,14 @@ export function DaysLanes(props: {
   const high = HEAD + lanes.length * LANE + FRIDGE + 10;
   const top = (index: number) => HEAD + index * LANE;
   const ticks = hoursBetween(fromMs, toMs, kitchen.zone, wide);
+  // On a narrow screen not every day has room for its name.
+  const named = new Set<number>();
+  let nameEndsPx = Number.NEGATIVE_INFINITY;
+  for (const { ms, day } of ticks) {
+    if (!day || x(ms) < nameEndsPx) continue;
+    named.add(ms);
+    nameEndsPx = x(ms) + DAY_PX;
+  }
   return (
     <Box ref={ref} data-testid="days-lanes">
       {width > 0 && (
@@ -79,13 +89,13 @@ export function DaysLanes(props: {
             fill={role('caution')}
             opacity={0.14}
           />
-          {ticks.map(({ ms, day }) => (
+          {ticks.map(({ ms }) => (
             <g key={ms}>
               <line x1={x(ms)} x2={x(ms)} y1={HEAD - 6} y2={high} stroke={role('hairline')} />
               <text x={x(ms) + 3} y={HEAD - 10} fontSize={12} fill={role('inkMuted')}>
                 {timeOfDay(ms, kitchen.zone)}
               </text>
-              {day && (
+              {named.has(ms) && (
                 <text x={x(ms) + 3} y={20} fontSize={16} fontWeight={700} fill={role('ink')}>
                   {dayWord(ms, nowMs, kitchen.zone)}
                 </text>

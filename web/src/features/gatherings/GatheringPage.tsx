@@ -31,16 +31,19 @@ export function GatheringPage() {
   const { id = '' } = useParams();
   const kitchen = useKitchen();
   const book = useBook();
-  const { gathering, version, isPending, error } = useGathering(id);
+  const { gathering, version, unreachable, isPending, error } = useGathering(id);
   const nowMs = useCoarseNow(MINUTE);
   const feast = useFeast(gathering);
   if (kitchen.isPending || isPending || book.isPending) return <Loading />;
-  if (!kitchen.data || error) return <ErrorPanel error={kitchen.error ?? error} />;
+  if (!kitchen.data || (!gathering && error)) return <ErrorPanel error={kitchen.error ?? error} />;
   if (!gathering)
     return <PageHead title={say('gatherings.notThere')} beside={say('gatherings.notThereWhy')} />;
   const { zone } = kitchen.data.kitchen;
   const change = (by: GatheringChange) => changeGathering(id, by);
-  const { sized, times, progress } = feast;
+  const { times, progress } = feast;
+  // While a drink that was just added is worked out, what is known is that of others.
+  const ids = (drinks: readonly { id: string }[]) => drinks.map((d) => d.id).join(' ');
+  const sized = feast.sized && ids(feast.sized.drinks) === ids(gathering.drinks) ? feast.sized : null;
   const guests = gathering.groups.reduce((sum, g) => sum + guestsOf(g), 0);
   const drinkL = litresApart(sized?.demand.meanL ?? 0, 0);
   const makeL = litresApart(sized?.totalL ?? 0, 0);
@@ -77,9 +80,16 @@ export function GatheringPage() {
               onAssurance={(assurance) => change((g) => ({ ...g, assurance }))}
             />
             <Box sx={{ display: 'grid', gap: 1.75 }}>
-              <MendPanel gathering={gathering} sized={sized} onChange={change} />
+              {gathering.drinks.length > 0 && (
+                <MendPanel gathering={gathering} sized={sized} onChange={change} />
+              )}
             </Box>
           </Box>
+        )}
+        {unreachable && (
+          <Alert severity="info" data-testid="waits-here">
+            {say('gathering.waits')}
+          </Alert>
         )}
         {sized?.drinks
           .filter((d) => d.problem)

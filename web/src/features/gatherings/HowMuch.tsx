@@ -56,7 +56,7 @@ export function HowMuch(props: {
             <path d={chance(curve) ?? ''} fill="none" stroke={role('ink')} strokeWidth={3} />
             <line x1={x(at)} x2={x(at)} y1={0} y2={HIGH} stroke={role('rim')} strokeWidth={2} />
             <line x1={0} x2={width} y1={HIGH} y2={HIGH} stroke={role('line')} />
-            <text x={6} y={44} fontSize={13} fontWeight={700} fill={role('ink')}>
+            <text x={width * 0.24} y={TOP + 8} fontSize={13} fontWeight={700} fill={role('ink')}>
               {say('howMuch.runningOut')}
             </text>
             <text

@@ -5,7 +5,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import * as v from 'valibot';
 import { create } from 'zustand';
-import { ask } from '../../shared/api.ts';
+import { ApiError, ask, OfflineError } from '../../shared/api.ts';
 import { notify } from '../../shared/notices.ts';
 import { keys, queryClient } from '../../shared/queries.ts';
 import { sayError, send } from '../../shared/send.ts';
@@ -17,14 +17,19 @@ export type GatheringChange = (gathering: GatheringDoc) => GatheringDoc;
 /** Changes that are on their way, in their order: shown at once, and put to whatever the server has by then. */
 interface Waiting {
   changes: readonly { id: string; change: GatheringChange }[];
+  /** The server does not answer at present. */
+  unreachable: boolean;
 }
-const useWaiting = create<Waiting>(() => ({ changes: [] }));
+const useWaiting = create<Waiting>(() => ({ changes: [], unreachable: false }));
 
 export const useGatherings = () =>
   useQuery({ queryKey: keys.gatherings, queryFn: () => ask(ROUTES.gatherings, {}) });
 
-const withChanges = (gathering: GatheringDoc, id: string, { changes }: Waiting): GatheringDoc =>
-  changes.reduce((g, c) => (c.id === id ? c.change(g) : g), gathering);
+const withChanges = (
+  gathering: GatheringDoc,
+  id: string,
+  { changes }: Pick<Waiting, 'changes'>,
+): GatheringDoc => changes.reduce((g, c) => (c.id === id ? c.change(g) : g), gathering);
 
 /** A gathering as its cook sees it: what she has just changed is in it. */
 export function useGathering(id: string) {
@@ -35,7 +40,13 @@ export function useGathering(id: string) {
     () => stored && withChanges(stored.gathering, id, waiting),
     [stored, id, waiting],
   );
-  return { gathering, version: stored?.version ?? 0, isPending: query.isPending, error: query.error };
+  return {
+    gathering,
+    version: stored?.version ?? 0,
+    unreachable: waiting.unreachable,
+    isPending: query.isPending,
+    error: query.error,
+  };
 }
 
 const storedOf = (id: string): Gathering | undefined =>
@@ -57,17 +68,45 @@ export function changeGathering(id: string, change: GatheringChange): boolean {
   const entry = { id, change };
   useWaiting.setState(({ changes }) => ({ changes: [...changes, entry] }));
   turn = turn.then(async () => {
-    const now = storedOf(id);
     try {
-      if (now)
-        await send('saveGathering', {
-          params: { id },
-          body: { version: now.version, gathering: change(now.gathering) },
-        });
+      await sent(entry);
     } catch (error) {
       notify('error', sayError(error) ?? '');
     }
-    useWaiting.setState(({ changes }) => ({ changes: changes.filter((c) => c !== entry) }));
+    useWaiting.setState(({ changes }) => ({
+      changes: changes.filter((c) => c !== entry),
+      unreachable: false,
+    }));
   });
   return true;
 }
+
+/** While the server does not answer it is asked again so often. */
+const AGAIN_MS = 4000;
+/** Another window was quicker: the change is put to what it has left, so often at most. */
+const MOST_QUARRELS = 5;
+
+/** Sends a change over what the server has by then; as long as it does not answer, it waits here. */
+async function sent({ id, change }: Waiting['changes'][number]): Promise<void> {
+  for (let quarrels = 0; ; ) {
+    const now = storedOf(id);
+    if (!now) return;
+    try {
+      const body = { version: now.version, gathering: change(now.gathering) };
+      await send('saveGathering', { params: { id }, body });
+      return;
+    } catch (error) {
+      if (error instanceof OfflineError) {
+        useWaiting.setState({ unreachable: true });
+        await new Promise((resolve) => setTimeout(resolve, AGAIN_MS));
+      } else if (error instanceof ApiError && error.code === 'changedElsewhere' && quarrels < MOST_QUARRELS)
+        quarrels += 1;
+      else throw error;
+    }
+  }
+}
+
+// What waits here is this page's alone: whoever leaves it is asked first.
+addEventListener('beforeunload', (leaving) => {
+  if (useWaiting.getState().unreachable) leaving.preventDefault();
+});

@@ -19,6 +19,8 @@ export const EN_GATHERINGS = {
   'gathering.youMake': 'you make',
   'gathering.working': 'Working it out. {percent}',
   'gathering.stop': 'That is good enough',
+  'gathering.waits':
+    'Kept on this page: stored as soon as the kitchen server answers. Leave the page open until then.',
   'gathering.gone':
     'A drink of this gathering is not there any more: its batch or its bottles are gone. Take it away below, or choose another.',
   'gathering.failed': 'It could not be worked out on this device.',
@@ -173,7 +175,7 @@ export const EN_GATHERINGS = {
   'settle.rule.noCaffeine': 'no caffeine',
   'settle.rule.pregnant': 'pregnant',
   'settle.rule.medicine': 'takes medicine',
-  'settle.fewSugar': 'Sugar in a glass at most',
+  'settle.fewSugar': 'Most sugar a glass',
   'settle.without': 'Not',
   'settle.takeAway': 'Take away',
   'settle.drinks': 'Drinks',

@@ -134,7 +134,9 @@ export function SettleDrinks(props: {
                 min={0.2}
                 max={400}
                 width={130}
-                helper={say('settle.byGuests', { litres: litres(sized?.shareL.get(drink.id) ?? 0) })}
+                {...(sized && {
+                  helper: say('settle.byGuests', { litres: litres(sized.shareL.get(drink.id) ?? 0) }),
+                })}
                 onCommit={(own) =>
                   drink.source.kind === 'plan' &&
                   change(drink.id, { source: { ...drink.source, litres: own } })
