@@ -34,6 +34,9 @@ export type FeastBatch =
 export interface FeastBottles {
   /** Of those that the gathering names, the ones that are still there. */
   itemIds: readonly string[];
+  recipeId: string;
+  /** As they were filled. */
+  colour: string;
   litres: number;
   tags: readonly Tag[];
   madeOf: readonly string[];
@@ -53,6 +56,8 @@ export interface FeastDrink {
   recipeId: string | null;
   /** Why it cannot be made as it is planned. */
   problem: PlanProblem | { kind: 'gone' } | null;
+  /** Of bottles, as they were filled; null of what is made, whose liquor tells. */
+  colour: string | null;
   /** How it is made; null of bottles, and where there is a problem. */
   made: { program: Program; sim: Simulation } | null;
   /** Where its batch stands; null while it is not begun. */
@@ -100,6 +105,7 @@ export function plannedDrink(id: string, plan: PlanDoc, litres: number, around: 
     return {
       id,
       recipeId: plan.recipeId,
+      colour: null,
       problem: solved.problem,
       made: null,
       begun: null,
@@ -124,6 +130,7 @@ export function madeDrink(id: string, program: Program, sim: Simulation, around:
   return {
     id,
     recipeId: program.recipeId,
+    colour: null,
     problem: null,
     made: { program, sim },
     begun: null,
@@ -187,7 +194,8 @@ function cutsOf(drinkId: string, program: Program, sim: Simulation, around: Arou
 export function bottledDrink(id: string, bottles: FeastBottles | undefined, glassMl: number): FeastDrink {
   return {
     id,
-    recipeId: null,
+    recipeId: bottles?.recipeId ?? null,
+    colour: bottles?.colour ?? null,
     problem: bottles ? null : { kind: 'gone' },
     made: null,
     begun: null,

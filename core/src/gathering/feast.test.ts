@@ -64,6 +64,7 @@ const plan = (asked: FeastInput, tries = 25): Feast => {
   let left = tries;
   return planFeast(asked, BOOK, TABLES, { seed: 0.3, over: () => left-- <= 0 });
 };
+const FILLED = { recipeId: 'deep-calyx-ginger', colour: '#a01020', litres: 6, tags: [] };
 const twoDrinks = [made('red', 'deep-calyx-ginger'), made('pineapple', 'calyx-pineapple')];
 
 describe('a batch in pieces', () => {
@@ -204,7 +205,7 @@ describe('a feast', () => {
   });
 
   it('is put on the table in rounds of two hours, with ice, garnish and whom it is for', () => {
-    const bottles = { litres: 6, tags: [], madeOf: ['mint-leaf'], sugarGPerL: 60, itemIds: ['x'] };
+    const bottles = { ...FILLED, madeOf: ['mint-leaf'], sugarGPerL: 60, itemIds: ['x'] };
     const drink: GatheringDrink = {
       ...twoDrinks[0]!,
       served: 'iced',
@@ -227,7 +228,7 @@ describe('a feast', () => {
   });
 
   it('bottles that stand there are poured, as long as they are good', () => {
-    const bottles = { litres: 6, tags: [], madeOf: ['clove'], sugarGPerL: 60, itemIds: ['x'] };
+    const bottles = { ...FILLED, madeOf: ['clove'], sugarGPerL: 60, itemIds: ['x'] };
     const drink: GatheringDrink = { ...twoDrinks[0]!, source: { kind: 'bottles', itemIds: ['x'] } };
     const good = sizeFeast(
       input(supper([drink]), {
@@ -243,5 +244,7 @@ describe('a feast', () => {
       TABLES,
     );
     expect(old.lots[0]!.lasts).toBe(false);
+    expect(old.drinks[0]).toMatchObject({ recipeId: 'deep-calyx-ginger', colour: '#a01020' });
+    expect(servingList(supper([drink]), old).drinks).toEqual([]);
   });
 });

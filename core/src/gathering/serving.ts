@@ -53,6 +53,9 @@ export function servingList(gathering: GatheringDoc, sized: Pick<Sized, 'drinks'
     const drink = sized.drinks.find((d) => d.id === lot.drinkId);
     const settled = gathering.drinks.find((d) => d.id === lot.drinkId);
     if (!drink || !settled) return [];
+    const forGroups = groups.filter((g) => mayDrink(g, lot)).map((g) => g.id);
+    // What nobody may drink, or what is past its date by then, is not put on the table.
+    if (forGroups.length === 0) return [];
     const isMain = lot.id === drink.lot.id;
     const apartL = settled.apart.reduce((sum, a) => sum + a.litres, 0);
     const part = settled.apart.find((a) => lot.id.endsWith(`:${a.beforeStepId}`));
@@ -76,7 +79,7 @@ export function servingList(gathering: GatheringDoc, sized: Pick<Sized, 'drinks'
         iceKg: iced ? ((glasses * glassMl * iceShare) / iceMl(1) / 1000) * (1 + ICE_LOST) : 0,
         garnish: garnishOf(lot.itemIds, settled.served === 'warm'),
         pieces: Math.ceil(glasses),
-        forGroups: groups.filter((g) => mayDrink(g, lot)).map((g) => g.id),
+        forGroups,
       },
     ];
   });

@@ -14,7 +14,9 @@ import { sayJob, sayPerson } from './sayFeast.ts';
 
 const HOUR_MS = 60 * MINUTE_MS;
 /** The name of a day is so wide. */
-const DAY_PX = 96;
+const DAY_PX = 88;
+/** And "18:00 served". */
+const SERVED_PX = 94;
 /** Hours are written so far apart at least, px. */
 const TICK_PX = 70;
 
@@ -60,10 +62,12 @@ export function DaysLanes(props: {
   const top = (index: number) => HEAD + index * LANE;
   const ticks = hoursBetween(fromMs, toMs, kitchen.zone, wide);
   // On a narrow screen not every day has room for its name.
+  const servedPx = Math.min(x(gathering.servesAtMs) + 6, width - SERVED_PX);
   const named = new Set<number>();
   let nameEndsPx = Number.NEGATIVE_INFINITY;
   for (const { ms, day } of ticks) {
-    if (!day || x(ms) < nameEndsPx) continue;
+    const underServed = x(ms) + DAY_PX > servedPx && x(ms) < servedPx + SERVED_PX;
+    if (!day || x(ms) < nameEndsPx || underServed) continue;
     named.add(ms);
     nameEndsPx = x(ms) + DAY_PX;
   }
@@ -154,13 +158,7 @@ export function DaysLanes(props: {
             stroke={role('caution')}
             strokeWidth={2.5}
           />
-          <text
-            x={Math.min(x(gathering.servesAtMs) + 6, width - 90)}
-            y={20}
-            fontSize={15}
-            style={heading}
-            fill={role('ink')}
-          >
+          <text x={servedPx} y={20} fontSize={15} style={heading} fill={role('ink')}>
             {timeOfDay(gathering.servesAtMs, kitchen.zone)} {say('days.served')}
           </text>
         </svg>

@@ -18,18 +18,24 @@ const TOP = 14;
 const LEAST = 0.5;
 const MOST = 0.99;
 
-/** Running out against what is left over: one mark moves both. */
-export function HowMuch(props: {
+interface HowMuchProps {
   gathering: GatheringDoc;
   sized: Sized;
   onAssurance: (assurance: number) => void;
-}) {
-  const { gathering, sized, onAssurance } = props;
+}
+
+/** Running out against what is left over: one mark moves both. Nothing is drawn where nobody drinks. */
+export function HowMuch(props: HowMuchProps) {
+  const { demand } = props.sized;
+  const curve = useMemo(() => demandCurve(demand, 0), [demand]);
+  return curve.length > 0 ? <Curve {...props} curve={curve} /> : null;
+}
+
+function Curve(props: HowMuchProps & { curve: ReturnType<typeof demandCurve> }) {
+  const { gathering, sized, onAssurance, curve } = props;
   const { demand } = sized;
   const [ref, width] = useWidth<HTMLDivElement>();
   const [held, setHeld] = useState<number | null>(null);
-  const curve = useMemo(() => demandCurve(demand, 0), [demand]);
-  if (demand.meanL <= 0 || curve.length === 0) return null;
   const [from, to] = [curve[0]!.litres, curve.at(-1)!.litres];
   const at = held ?? enoughL(demand, gathering.assurance);
   const mostLeft = curve.at(-1)!.leftL;

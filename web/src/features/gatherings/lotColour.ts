@@ -9,5 +9,5 @@ const PATH_CM = 3;
 /** The colour that a drink is drawn in; of bottles, as they were filled. */
 export function lotColour(drink: FeastDrink | undefined): string {
   const liquor = drink?.made ? finishedLiquor(drink.made.sim) : undefined;
-  return liquor ? colourOf(liquor, PATH_CM) : role('line');
+  return liquor ? colourOf(liquor, PATH_CM) : (drink?.colour ?? role('line'));
 }

@@ -15,8 +15,8 @@ export const sayGroup = (g: Pick<GuestGroup, 'name' | 'least' | 'most'>): string
     : say('guestsAndLots.range', { least: num(g.least), most: num(g.most), name: g.name });
 
 /** What a drink of a gathering is called. */
-export const sayFeastDrink = (drink: Pick<FeastDrink, 'recipeId'> | undefined, fallback = ''): string =>
-  drink?.recipeId ? sayDrink(drink.recipeId) : fallback || say('drink.unknown');
+export const sayFeastDrink = (drink: Pick<FeastDrink, 'recipeId'> | undefined): string =>
+  drink?.recipeId ? sayDrink(drink.recipeId) : say('drink.unknown');
 
 /** Why a group leaves a drink, in a sentence. */
 export function sayReason(reason: Reason, sugarGPerGlass: number): string {

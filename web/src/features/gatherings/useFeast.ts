@@ -38,6 +38,8 @@ function bottlesOf(gathering: GatheringDoc, shelf: Shelf): Map<string, FeastBott
     }, 0);
     out.set(drink.id, {
       itemIds: mine.map((b) => b.item.facts.itemId),
+      recipeId: mine[0]!.item.facts.recipeId,
+      colour: mine[0]!.item.facts.colour,
       litres,
       tags: [...new Set(mine.flatMap((b) => b.item.facts.tags))],
       madeOf: [...new Set(mine.flatMap((b) => b.item.facts.itemIds))],

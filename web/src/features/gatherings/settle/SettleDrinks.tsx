@@ -100,7 +100,7 @@ export function SettleDrinks(props: {
             }}
           >
             <Box sx={{ ...heading, flex: '1 1 200px', alignSelf: 'center' }}>
-              {recipeId ? sayDrink(recipeId) : sayFeastDrink(made, bottlesName(drink, shelf?.living ?? []))}
+              {recipeId ? sayDrink(recipeId) : sayFeastDrink(made)}
             </Box>
             <TextField
               select
@@ -191,19 +191,6 @@ export function SettleDrinks(props: {
     </Box>
   );
 }
-
-const bottlesName = (
-  drink: GatheringDrink,
-  living: readonly { item: { facts: { itemId: string; batchId: string; recipeId: string } } }[],
-): string => {
-  const { source } = drink;
-  const mine = living.find(({ item }) =>
-    source.kind === 'bottles'
-      ? source.itemIds.includes(item.facts.itemId)
-      : source.kind === 'batch' && item.facts.batchId === source.batchId,
-  );
-  return mine ? sayDrink(mine.item.facts.recipeId) : '';
-};
 
 /** One of some, taken at once. */
 function Pick(props: {
