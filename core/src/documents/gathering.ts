@@ -112,7 +112,7 @@ export const gatheringSchema = v.pipe(
     /** What the neighbours lend for the day: a pot like each of one's own, a ring, a box with ice for so many litres. */
     borrowed: v.optional(borrowedSchema, () => ({ pots: 0, rings: 0, coldL: 0 })),
     /** Work that could be done as one and is not to be, by its kind. */
-    notJoined: list(id, 20),
+    notJoined: list(name(400), 20),
     answers: v.nullable(answersSchema),
     /** The gathering of the year before. */
     before: v.nullable(id),

@@ -17,7 +17,9 @@ export {
   reasonsAgainst,
   type TableLot,
 } from '../gathering/mayDrink.ts';
+export { joinOf } from '../gathering/pieces.ts';
 export { servingList } from '../gathering/serving.ts';
 export { type FeastWay, withWay } from '../gathering/waysOut.ts';
 export { nightsOf } from '../plan/firstStart.ts';
+export { SLOT_MIN } from '../schedule/project.ts';
 export { AGES, THIRSTS } from '../tables/guests.ts';

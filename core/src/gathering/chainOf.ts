@@ -1,6 +1,6 @@
 import type { StepId } from '../program/model/ids.ts';
 import { type Chain, type Need, SLOT_MIN, type Stage } from '../schedule/project.ts';
-import { type Piece, RESOURCE } from './pieces.ts';
+import { joinId, type Piece, RESOURCE } from './pieces.ts';
 
 /** A job of the timetable: a stage of the schedule, with the steps of the batch that it is made of. */
 export interface Job {
@@ -132,13 +132,15 @@ function bareOf(input: ChainInput): Bare[] {
       hands: true,
       needs: [{ resourceId: RESOURCE.shops, amount: 1 }],
       wait: { minMin: 0, maxMin: input.shopKeeps * SLOT_MIN, needs: [] },
-      joinKey: 'shop',
+      joinKey: joinId('shop'),
       extra: 'shop',
     });
   for (const piece of input.pieces) {
-    if (piece.kind === 'bottle' && input.hotBottles && bare.every((b) => b.extra !== 'bottles')) {
+    const last = bare.at(-1);
+    // Where the filling itself is going on they are hot already.
+    if (piece.kind === 'bottle' && input.hotBottles && last && bare.every((b) => b.extra !== 'bottles')) {
       // What stood waiting for them goes on standing there.
-      const before = bare.at(-1)?.wait.needs ?? piece.needs.filter((n) => n.resourceId.startsWith('pot:'));
+      const before = last.wait.needs;
       bare.push({
         id: 'bottles',
         pieces: [],
@@ -147,7 +149,7 @@ function bareOf(input: ChainInput): Bare[] {
         hands: true,
         needs: before,
         wait: { minMin: OVEN_MIN, maxMin: OVEN_MOST_MIN, needs: before },
-        joinKey: 'bottles',
+        joinKey: joinId('bottles'),
         extra: 'bottles',
       });
     }
@@ -178,7 +180,7 @@ function bareOf(input: ChainInput): Bare[] {
       hands: true,
       needs: [],
       wait: none,
-      joinKey: 'thaw',
+      joinKey: joinId('thaw'),
       extra: 'thaw',
     });
   }

@@ -1,5 +1,11 @@
+import * as v from 'valibot';
 import { describe, expect, it } from 'vitest';
-import { type GatheringDoc, type GatheringDrink, newGathering } from '../documents/gathering.ts';
+import {
+  type GatheringDoc,
+  type GatheringDrink,
+  gatheringSchema,
+  newGathering,
+} from '../documents/gathering.ts';
 import type { Kitchen } from '../documents/kitchen.ts';
 import { openingPlan } from '../plan/openingPlan.ts';
 import { plannedDrink } from '../plannedDrink.fixtures.ts';
@@ -12,7 +18,7 @@ import { HOUR_MS, MINUTE_MS } from '../units/time.ts';
 import { type Feast, type FeastInput, planFeast, sizeFeast } from './feast.ts';
 import { feastProject } from './feastProject.ts';
 import { mayDrink } from './mayDrink.ts';
-import { piecesOf, placeMeanwhile } from './pieces.ts';
+import { joinId, piecesOf, placeMeanwhile } from './pieces.ts';
 import { servingList } from './serving.ts';
 
 const WEDNESDAY = Date.UTC(2026, 10, 25, 17, 30);
@@ -141,6 +147,16 @@ describe('a feast', () => {
     expect(feast.times!.joined.find((j) => j.joinId === 'shop')!.savedMin).toBe(60);
     const apart = plan(input(supper(twoDrinks, { notJoined: ['shop'] })));
     expect(apart.times!.joined.map((j) => j.joinId)).not.toContain('shop');
+    // However much is washed at once, that it is done apart can be kept.
+    const washing = joinId('wash', [
+      'ginger-root',
+      'hibiscus-dried',
+      'lime',
+      'pineapple-peel',
+      'turmeric-root',
+      'orange',
+    ]);
+    expect(v.is(gatheringSchema, supper(twoDrinks, { notJoined: [washing] }))).toBe(true);
   });
 
   it('a job that was dragged is where it was put', () => {

@@ -21,6 +21,7 @@ import {
 import { type FeastBatch, type FeastBottles, type FeastDrink, feastDrink } from './drinks.ts';
 import { type FeastProject, feastProject, SLOT_MS } from './feastProject.ts';
 import { fewestMends, isServed, lastsThrough, type Mending, mayDrink, type TableLot } from './mayDrink.ts';
+import type { ResourceKind } from './pieces.ts';
 
 /** Everything that a gathering is worked out from. */
 export interface FeastInput {
@@ -50,7 +51,9 @@ export interface FeastJob {
 
 /** Something of the kitchen that a drink takes for a while. */
 export interface FeastBooking {
-  resourceId: string;
+  kind: ResourceKind;
+  /** Which of its kind; null where there is only one. */
+  ofId: string | null;
   drinkId: string;
   amount: number;
   fromMs: number;
@@ -228,7 +231,7 @@ function jobOf(
     jobId: p.stageId,
     startMs,
     endMs: at(p.end),
-    by: p.by?.replace(/^person:/, '') ?? null,
+    by: frame.project.resources.find((r) => r.id === p.by)?.ofId ?? null,
     attended: stage.attended,
     extra: job.extra,
     parts: job.parts.map(({ stepId, fromMin, minutes }) => ({
@@ -249,18 +252,21 @@ function bookedIn(frame: FeastProject, schedule: Schedule): FeastBooking[] {
     const placed = schedule.placed.filter((p) => p.chainId === chain.id);
     const add = (needs: readonly Need[], start: number, end: number) => {
       for (const { resourceId, amount } of needs) {
-        if (end <= start) continue;
+        const resource = project.resources.find((r) => r.id === resourceId);
+        if (end <= start || !resource) continue;
+        const { kind, ofId } = resource;
         const [fromSlot, toSlot] = [fromMs + start * SLOT_MS, fromMs + end * SLOT_MS];
         // What goes on with the same is one stretch.
         const same = booked.find(
           (b) =>
             b.drinkId === chain.id &&
-            b.resourceId === resourceId &&
+            b.kind === kind &&
+            b.ofId === ofId &&
             b.amount === amount &&
             b.toMs === fromSlot,
         );
         if (same) same.toMs = toSlot;
-        else booked.push({ resourceId, drinkId: chain.id, amount, fromMs: fromSlot, toMs: toSlot });
+        else booked.push({ kind, ofId, drinkId: chain.id, amount, fromMs: fromSlot, toMs: toSlot });
       }
     };
     for (const [i, stage] of chain.stages.entries()) {

@@ -2,14 +2,22 @@ import type { GatheringDoc } from '../documents/gathering.ts';
 import type { Kitchen } from '../documents/kitchen.ts';
 import { nightsOf } from '../plan/firstStart.ts';
 import { awayWindows } from '../plan/schedule.ts';
-import { type Join, type Project, type Resource, SLOT_MIN } from '../schedule/project.ts';
+import { type Join, SLOT_MIN } from '../schedule/project.ts';
 import { KEEPING } from '../tables/keeping.ts';
 import { SHOP_ROWS } from '../tables/kitchenFacts.ts';
 import type { Tables } from '../tables/types.ts';
 import { DAY_MS, MINUTE_MS } from '../units/time.ts';
 import { chainOf, type DrinkChain } from './chainOf.ts';
 import type { FeastDrink } from './drinks.ts';
-import { type Meanwhile, piecesOf, placeMeanwhile, RESOURCE } from './pieces.ts';
+import {
+  type FeastResource,
+  joinOf,
+  type KitchenProject,
+  type Meanwhile,
+  piecesOf,
+  placeMeanwhile,
+  RESOURCE,
+} from './pieces.ts';
 
 export const SLOT_MS = SLOT_MIN * MINUTE_MS;
 /** The cook herself, among those who help. */
@@ -30,7 +38,7 @@ const SHOPS = { fromMin: 8 * 60, toMin: 20 * 60 };
 const WASH_SAVED = 0.5;
 
 export interface FeastProject {
-  project: Project;
+  project: KitchenProject;
   fromMs: number;
   chains: ReadonlyMap<string, DrinkChain>;
   meanwhile: readonly (Meanwhile & { drinkId: string })[];
@@ -165,7 +173,7 @@ function joinsOf(
     // Of one drink only one can be in it.
     const each = of.filter((m, i) => of.findIndex((o) => o.chainId === m.chainId) === i);
     const shortest = Math.min(...each.map((m) => m.slots));
-    const savedSlots = id.startsWith('wash:') ? Math.floor(shortest * WASH_SAVED) : shortest;
+    const savedSlots = joinOf(id).kind === 'wash' ? Math.floor(shortest * WASH_SAVED) : shortest;
     return each.length > 1 && savedSlots > 0
       ? [{ id, members: each.map(({ chainId, stageId }) => ({ chainId, stageId })), savedSlots }]
       : [];
@@ -198,12 +206,14 @@ const present = (helper: { fromMs: number; toMs: number }, fromMs: number, slots
     return startMs >= helper.fromMs && startMs + SLOT_MS <= helper.toMs ? 1 : 0;
   });
 
+const person = (id: string) => ({ id: RESOURCE.person(id), kind: 'person' as const, ofId: id });
+
 function resourcesOf(
   gathering: Pick<GatheringDoc, 'helpers' | 'borrowed'>,
   kitchen: Kitchen,
   fromMs: number,
   slots: number,
-): Resource[] {
+): FeastResource[] {
   const { borrowed } = gathering;
   const always = (amount: number) => new Array<number>(slots).fill(amount);
   const out = within(
@@ -218,7 +228,7 @@ function resourcesOf(
   );
   const cook = out.map((away) => (away ? 0 : 1));
   const helpers = gathering.helpers.map((h) => ({
-    id: RESOURCE.person(h.id),
+    ...person(h.id),
     capacity: present(h, fromMs, slots),
   }));
   const somebody = cook.map((here, slot) => here + helpers.reduce((sum, h) => sum + h.capacity[slot]!, 0));
@@ -230,15 +240,35 @@ function resourcesOf(
   );
   const freezerL = kitchen.places.filter((p) => p.kind === 'freezer').reduce((sum, p) => sum + p.litres, 0);
   return [
-    { id: RESOURCE.person(COOK), capacity: cook },
+    { ...person(COOK), capacity: cook },
     ...helpers,
-    { id: RESOURCE.eyes, capacity: somebody.map((n) => n * EYES) },
-    ...kitchen.burners.map((b) => ({ id: RESOURCE.ring(b.id), capacity: always(1 + borrowed.rings) })),
-    ...kitchen.pots.map((p) => ({ id: RESOURCE.pot(p.id), capacity: always(1 + borrowed.pots) })),
-    { id: RESOURCE.blender, capacity: always(1) },
-    { id: RESOURCE.sieve, capacity: always(1) },
-    { id: RESOURCE.fridge, capacity: always(kitchen.fridgeFreeL + borrowed.coldL) },
-    { id: RESOURCE.freezer, capacity: always(freezerL) },
-    { id: RESOURCE.shops, capacity: within(shut, fromMs, slots).map((s) => (s ? 0 : 1)) },
+    { id: RESOURCE.eyes, kind: 'eyes', ofId: null, capacity: somebody.map((n) => n * EYES) },
+    ...kitchen.burners.map((b) => ({
+      id: RESOURCE.ring(b.id),
+      kind: 'ring' as const,
+      ofId: b.id,
+      capacity: always(1 + borrowed.rings),
+    })),
+    ...kitchen.pots.map((p) => ({
+      id: RESOURCE.pot(p.id),
+      kind: 'pot' as const,
+      ofId: p.id,
+      capacity: always(1 + borrowed.pots),
+    })),
+    { id: RESOURCE.blender, kind: 'blender', ofId: null, capacity: always(1) },
+    { id: RESOURCE.sieve, kind: 'sieve', ofId: null, capacity: always(1) },
+    {
+      id: RESOURCE.fridge,
+      kind: 'fridge',
+      ofId: null,
+      capacity: always(kitchen.fridgeFreeL + borrowed.coldL),
+    },
+    { id: RESOURCE.freezer, kind: 'freezer', ofId: null, capacity: always(freezerL) },
+    {
+      id: RESOURCE.shops,
+      kind: 'shops',
+      ofId: null,
+      capacity: within(shut, fromMs, slots).map((s) => (s ? 0 : 1)),
+    },
   ];
 }

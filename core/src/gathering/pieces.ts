@@ -4,7 +4,7 @@ import type { Program } from '../program/model/program.ts';
 import type { Simulation, TraceEntry } from '../program/model/simulation.ts';
 import type { Attention, Step, StepKind } from '../program/model/steps.ts';
 import { BLENDER, BOWL, JUG, SPICE_POT } from '../program/model/vessels.ts';
-import type { Need } from '../schedule/project.ts';
+import type { Need, Project, Resource } from '../schedule/project.ts';
 import type { Tables } from '../tables/types.ts';
 
 /** Names of what a kitchen has one or more of. */
@@ -19,6 +19,28 @@ export const RESOURCE = {
   freezer: 'freezer',
   shops: 'shops',
 } as const;
+
+export type ResourceKind = keyof typeof RESOURCE;
+
+/** Something of the kitchen, and which of its kind: a pot by its id, a person by hers. */
+export interface FeastResource extends Resource {
+  kind: ResourceKind;
+  ofId: string | null;
+}
+/** A project whose resources are known by their kind. */
+export interface KitchenProject extends Project {
+  resources: readonly FeastResource[];
+}
+
+/** What several drinks can have done at once. */
+export type JoinKind = 'wash' | 'shop' | 'bottles' | 'thaw';
+/** A join by its id, which a gathering keeps: its kind, and what is washed. */
+export const joinId = (kind: JoinKind, itemIds: readonly string[] = []): string =>
+  [kind, ...[...new Set(itemIds)].sort()].join(':');
+export function joinOf(id: string): { kind: JoinKind; itemIds: readonly string[] } {
+  const [kind, ...itemIds] = id.split(':');
+  return { kind: kind as JoinKind, itemIds };
+}
 
 /** A stretch of a drink's making that asks the same of the kitchen throughout. */
 export interface Piece {
@@ -150,7 +172,7 @@ const COLD_AND_SAFE_C = 8;
 /** Two washings are alike where the same things are washed. */
 function washKey(step: Step, program: Pick<Program, 'lines'>): string | null {
   const items = program.lines.filter((l) => step.lines.includes(l.id)).map((l) => l.itemId);
-  return items.length > 0 ? `wash:${[...new Set(items)].sort().join('+')}` : null;
+  return items.length > 0 ? joinId('wash', items) : null;
 }
 
 /** What was put into a stretch that looks after itself. */

@@ -2,13 +2,13 @@ import type { GatheringDoc, Helper } from '../documents/gathering.ts';
 import type { MethodId, Recipe } from '../documents/recipe.ts';
 import { choicesUnder } from '../program/book/recipe.ts';
 import { proofAgainst } from '../schedule/impossible.ts';
-import { type Project, SLOT_MIN } from '../schedule/project.ts';
+import { SLOT_MIN } from '../schedule/project.ts';
 import { searchSchedule } from '../schedule/search.ts';
 import type { Tables } from '../tables/types.ts';
 import { HOUR_MS } from '../units/time.ts';
 import { type FeastInput, sizeFeast } from './feast.ts';
 import { feastProject } from './feastProject.ts';
-import { RESOURCE } from './pieces.ts';
+import type { KitchenProject, ResourceKind } from './pieces.ts';
 
 /** What a kitchen has too little of. */
 export const LIMITS = ['hands', 'ring', 'pot', 'fridge', 'life', 'time'] as const;
@@ -43,7 +43,7 @@ const LATER_H = [2, 4, 8, 24] as const;
 const FEWER = [0.8, 0.65, 0.5] as const;
 
 /** Whether all chains find a place within so many tries. */
-function completes(project: Project, control: WaysControl): boolean {
+function completes(project: KitchenProject, control: WaysControl): boolean {
   // Where it can be shown that there is no way, none is looked for.
   if (proofAgainst(project)) return false;
   let left = control.tries;
@@ -64,22 +64,22 @@ const SAME_LITRES: ReadonlySet<FeastWay['kind']> = new Set(['coolBox', 'freeze',
 const UNBOUND = 1e6;
 
 /** The same project without one limit. */
-export function withoutLimit(project: Project, limit: Limit): Project {
-  const raised = (is: (id: string) => boolean, by: number): Project => ({
+export function withoutLimit(project: KitchenProject, limit: Limit): KitchenProject {
+  const raised = (...kinds: readonly ResourceKind[]): KitchenProject => ({
     ...project,
     resources: project.resources.map((r) =>
-      is(r.id) ? { ...r, capacity: r.capacity.map((c) => c + by) } : r,
+      kinds.includes(r.kind) ? { ...r, capacity: r.capacity.map((c) => c + UNBOUND) } : r,
     ),
   });
   switch (limit) {
     case 'hands':
-      return raised((id) => id.startsWith('person:') || id === RESOURCE.eyes, UNBOUND);
+      return raised('person', 'eyes');
     case 'ring':
-      return raised((id) => id.startsWith('ring:'), UNBOUND);
+      return raised('ring');
     case 'pot':
-      return raised((id) => id.startsWith('pot:'), UNBOUND);
+      return raised('pot');
     case 'fridge':
-      return raised((id) => id === RESOURCE.fridge || id === RESOURCE.freezer, UNBOUND);
+      return raised('fridge', 'freezer');
     case 'life':
       return { ...project, chains: project.chains.map((c) => ({ ...c, notBefore: 0 })) };
     case 'time':
@@ -88,7 +88,7 @@ export function withoutLimit(project: Project, limit: Limit): Project {
 }
 
 /** As if it were begun two days sooner: everything that is dated moves back from now. */
-function withMoreTime(project: Project): Project {
+function withMoreTime(project: KitchenProject): KitchenProject {
   const more = (2 * 24 * 60) / SLOT_MIN;
   const shift = (slot: number) => slot + more;
   return {

@@ -42,21 +42,16 @@ export function DaysLanes(props: {
   const x = (ms: number) => LABEL + ((ms - fromMs) / (toMs - fromMs)) * wide;
   const drinkOf = (id: string) => sized.drinks.find((d) => d.id === id);
   const people = [COOK, ...gathering.helpers.map((h) => h.id)];
-  const taken = (prefix: string) => [
-    ...new Set(times.booked.filter((b) => b.resourceId.startsWith(prefix)).map((b) => b.resourceId)),
-  ];
+  const taken = (kind: 'ring' | 'pot', all: readonly { id: string; name: string }[]) =>
+    [...new Set(times.booked.flatMap((b) => (b.kind === kind ? (b.ofId ?? []) : [])))].map((id) => ({
+      id,
+      kind,
+      name: all.find((one) => one.id === id)?.name ?? id,
+    }));
   const lanes = [
     ...people.map((id) => ({ id, name: sayPerson(id, gathering), kind: 'person' as const })),
-    ...taken('ring:').map((id) => ({
-      id,
-      name: kitchen.burners.find((b) => `ring:${b.id}` === id)?.name ?? id,
-      kind: 'ring' as const,
-    })),
-    ...taken('pot:').map((id) => ({
-      id,
-      name: kitchen.pots.find((p) => `pot:${p.id}` === id)?.name ?? id,
-      kind: 'pot' as const,
-    })),
+    ...taken('ring', kitchen.burners),
+    ...taken('pot', kitchen.pots),
   ];
   const high = HEAD + lanes.length * LANE + FRIDGE + 10;
   const top = (index: number) => HEAD + index * LANE;
@@ -107,7 +102,7 @@ export function DaysLanes(props: {
             </g>
           ))}
           {lanes.map((lane, i) => (
-            <g key={lane.id}>
+            <g key={`${lane.kind} ${lane.id}`}>
               <text x={0} y={top(i) + LANE / 2 + 4} fontSize={14} fontWeight={700} fill={role('ink')}>
                 {lane.name}
               </text>
@@ -136,7 +131,7 @@ export function DaysLanes(props: {
                       />
                     ))
                 : times.booked
-                    .filter((b) => b.resourceId === lane.id)
+                    .filter((b) => b.kind === lane.kind && b.ofId === lane.id)
                     .map((b) => (
                       <Bar
                         key={`${b.drinkId} ${b.fromMs}`}

@@ -1,6 +1,6 @@
 import '../../words/places/gatherings.ts';
 import type { GatheringDoc, Kitchen } from '@big-ladle/core/documents';
-import { COOK, type Feast, type FeastTimes, type Sized } from '@big-ladle/core/gathering';
+import { COOK, type Feast, type FeastTimes, type Sized, SLOT_MIN } from '@big-ladle/core/gathering';
 import { DAY_MS, MINUTE_MS } from '@big-ladle/core/units';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -180,8 +180,8 @@ function whyNot(impossible: Feast['impossible'], names: (ids: readonly string[])
       });
     case 'work':
       return say('days.cannotBe.work', {
-        needed: duration(impossible.needed * 5),
-        there: duration(impossible.there * 5),
+        needed: duration(impossible.needed * SLOT_MIN),
+        there: duration(impossible.there * SLOT_MIN),
       });
     default:
       return say('days.notFound');

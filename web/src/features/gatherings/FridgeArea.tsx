@@ -20,7 +20,7 @@ export function FridgeArea(props: {
 }) {
   const { sized, times, kitchen, gathering, top, width, toMs, x } = props;
   const coldL = kitchen.fridgeFreeL + gathering.borrowed.coldL;
-  const mine = times.booked.filter((b) => b.resourceId === 'fridge');
+  const mine = times.booked.filter((b) => b.kind === 'fridge');
   const px = (FRIDGE - 16) / Math.max(1, coldL);
   const foot = top + FRIDGE - 4;
   const edges = [...new Set([...mine.flatMap((b) => [b.fromMs, b.toMs])])].sort((a, b) => a - b);

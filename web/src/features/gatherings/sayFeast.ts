@@ -1,7 +1,7 @@
 import '../../words/places/gatherings.ts';
 import '../../words/places/steps.ts';
 import type { GatheringDoc, GuestGroup } from '@big-ladle/core/documents';
-import { COOK, type FeastDrink, type FeastJob, type Reason } from '@big-ladle/core/gathering';
+import { COOK, type FeastDrink, type FeastJob, joinOf, type Reason } from '@big-ladle/core/gathering';
 import { stepAlone } from '../../shared/batch/stepNames.ts';
 import { sayDrink, sayItem } from '../../words/names.ts';
 import { num } from '../../words/numbers.ts';
@@ -44,14 +44,7 @@ export function sayJob(job: FeastJob, drink: FeastDrink | undefined): string {
 }
 
 /** What is done once for several drinks. */
-export function sayJoin(joinId: string): string {
-  const [kind, items] = joinId.split(':');
-  if (kind === 'wash')
-    return say('days.join.wash', {
-      items: (items ?? '')
-        .split('+')
-        .map((id) => sayItem(id).toLowerCase())
-        .join(', '),
-    });
-  return sayCode(`days.join.${kind}`);
+export function sayJoin(id: string): string {
+  const { kind, itemIds } = joinOf(id);
+  return say(`days.join.${kind}`, { items: itemIds.map((i) => sayItem(i).toLowerCase()).join(', ') });
 }
