@@ -324,6 +324,18 @@ export class Requests {
       const id = known?.id ?? this.fresh();
       return { id, body: { version: known?.version ?? 0, gathering: this.gathering() } };
     },
+    keepTimetable: async () => {
+      const place = {
+        drinkId: 'd',
+        jobId: this.word(),
+        startMs: this.kitchen.nowMs + this.random.whole(1, 90) * 60_000,
+        by: this.random.chance(0.5) ? 'cook' : null,
+      };
+      return {
+        id: this.random.pick(this.things.gatherings)?.id ?? 'none',
+        body: { basis: this.word(), places: [place], joined: [], agreed: [place] },
+      };
+    },
     dropGathering: async () => {
       const known = this.random.pick(this.things.gatherings);
       return { id: known?.id ?? 'none', query: `?version=${known?.version ?? 1}` };

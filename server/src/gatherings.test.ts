@@ -40,6 +40,23 @@ describe('gatherings', () => {
     expect((await k.api('DELETE', '/gatherings/supper?version=1')).status).toBe(409);
   });
 
+  it('hours that were found are kept beside it, and its version stays', async () => {
+    const place = { drinkId: 'red', jobId: 'shop', startMs: SUPPER.servesAtMs - 1e7, by: 'cook' };
+    const timetable = { basis: 'x', places: [place], joined: [], agreed: [place] };
+    expect((await k.api('PUT', '/gatherings/supper/timetable', timetable)).status).toBe(404);
+    await k.api('PUT', '/gatherings/supper', { version: 0, gathering: SUPPER });
+    expect((await k.api('GET', '/gatherings')).body.gatherings[0].timetable).toBeNull();
+    expect((await k.api('PUT', '/gatherings/supper/timetable', timetable)).body).toMatchObject({
+      version: 1,
+      timetable,
+    });
+    // What is settled anew leaves them: what moves is told by them.
+    await k.api('PUT', '/gatherings/supper', { version: 1, gathering: { ...SUPPER, name: 'Other' } });
+    expect((await k.api('GET', '/gatherings')).body.gatherings[0]).toMatchObject({ version: 2, timetable });
+    const wrong = { ...timetable, places: [{ ...place, startMs: 'soon' }] };
+    expect((await k.api('PUT', '/gatherings/supper/timetable', wrong)).status).toBe(422);
+  });
+
   it('what cannot be is refused, and said where', async () => {
     const wrong = (change: object) =>
       k.api('PUT', '/gatherings/supper', { version: 0, gathering: { ...SUPPER, ...change } });

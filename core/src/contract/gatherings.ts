@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { gatheringSchema } from '../documents/gathering.ts';
+import { gatheringSchema, timetableSchema } from '../documents/gathering.ts';
 import { id, moment } from '../units/fields.ts';
 import { versionSchema } from './messages.ts';
 
@@ -8,6 +8,7 @@ export const gatheringDocSchema = v.strictObject({
   id,
   version: versionSchema,
   gathering: gatheringSchema,
+  timetable: v.optional(v.nullable(timetableSchema), null),
   createdMs: moment,
   updatedMs: moment,
 });

@@ -1,5 +1,6 @@
 import * as v from 'valibot';
 import type { LikedPoint } from '../balance/liked.ts';
+import type { FeastTimetable } from '../documents/gathering.ts';
 import { type CustomFacts, customFactsSchema } from '../documents/ingredient.ts';
 import type { Recipe } from '../documents/recipe.ts';
 import { type StockRow, stockSchema } from '../documents/stock.ts';
@@ -95,6 +96,11 @@ export const ROUTES = {
   /** The server looks it over by `gatheringEditSchema`, which is too large to be fetched with the first page. */
   saveGathering: put('/gatherings/:id', {
     body: computed<GatheringEdit>(),
+    answer: computed<Gathering>(),
+  }),
+  /** Hours that were found for it: no change of what was settled, so its version stays. */
+  keepTimetable: put('/gatherings/:id/timetable', {
+    body: computed<FeastTimetable>(),
     answer: computed<Gathering>(),
   }),
   dropGathering: del('/gatherings/:id', { query: seenVersion }),

@@ -62,11 +62,14 @@ export type GatheringDrink = v.InferOutput<typeof drinkSchema>;
 const helperSchema = v.strictObject({ id, name: name(60), fromMs: moment, toMs: moment });
 export type Helper = v.InferOutput<typeof helperSchema>;
 
+/** Bottles of a drink that somebody is given. */
 const giftSchema = v.strictObject({
   id,
   to: name(60),
   drinkId: id,
   bottles: whole(1, 50),
+  /** What a bottle of it holds, mL. */
+  bottleMl: v.optional(between(50, 5000), 500),
   given: v.optional(v.boolean(), false),
 });
 
@@ -77,6 +80,7 @@ const answersSchema = v.strictObject({
   /** What was drunk in all, where it is known, L. */
   drunkL: v.nullable(between(0, 2000)),
 });
+export type GatheringGift = v.InferOutput<typeof giftSchema>;
 export type GatheringAnswers = v.InferOutput<typeof answersSchema>;
 
 const borrowedSchema = v.strictObject({
@@ -84,6 +88,9 @@ const borrowedSchema = v.strictObject({
   rings: whole(0, 5),
   coldL: between(0, 400),
 });
+
+/** A job of a drink, as the timetable knows it. */
+const jobOfSchema = v.strictObject({ drinkId: id, jobId: id });
 
 /** A job that the cook has put at an hour of her own. */
 const pinSchema = v.strictObject({ drinkId: id, jobId: id, atMs: moment });
@@ -113,6 +120,8 @@ export const gatheringSchema = v.pipe(
     borrowed: v.optional(borrowedSchema, () => ({ pots: 0, rings: 0, coldL: 0 })),
     /** Work that could be done as one and is not to be, by its kind. */
     notJoined: list(name(400), 20),
+    /** What no batch tells and the cook has said is done: the shopping of a drink, its bottles, its thawing. */
+    done: v.optional(list(jobOfSchema, 100), () => []),
     answers: v.nullable(answersSchema),
     /** The gathering of the year before. */
     before: v.nullable(id),
@@ -144,7 +153,34 @@ export const newGathering = (name: string, servesAtMs: number, untilMs: number):
   pins: [],
   borrowed: { pots: 0, rings: 0, coldL: 0 },
   notJoined: [],
+  done: [],
   answers: null,
   before: null,
   notes: '',
 });
+
+const placeSchema = v.strictObject({
+  drinkId: id,
+  jobId: id,
+  startMs: moment,
+  /** Whose job it is; null: nobody's. */
+  by: v.nullable(id),
+});
+
+/** Hours that were found for a gathering, kept so that all its devices tell the same, and say what moves. */
+export const timetableSchema = v.strictObject({
+  /** What of the gathering it was found for, in short: with another it is found anew. */
+  basis: name(80),
+  places: list(placeSchema, 1000),
+  joined: list(v.strictObject({ joinId: name(400), drinkIds: list(id, 12) }), 40),
+  /** Where everything stood when the cook looked at it last: what has moved since is told. */
+  agreed: list(placeSchema, 1000),
+});
+export type FeastTimetable = v.InferOutput<typeof timetableSchema>;
+export type TimetablePlace = v.InferOutput<typeof placeSchema>;
+
+/** What of a gathering its hours hang on: names, notes and answers leave them as they are. */
+export function settledOf(g: GatheringDoc): Partial<GatheringDoc> {
+  const { name: _, notes, answers, yearly, before, done, ...rest } = g;
+  return rest;
+}

@@ -18,6 +18,7 @@ export {
 } from '../compare/plausibility.ts';
 export {
   type ShoppingList,
+  type ShoppingPlan,
   type ShoppingRow,
   shoppingList,
   stillToGoIn,

@@ -1,7 +1,9 @@
 /** What is stored: kitchens, recipes, plans, ingredients, stock; their shapes and their schemas. */
 export {
+  type GatheringAnswers,
   type GatheringDoc,
   type GatheringDrink,
+  type GatheringGift,
   GUEST_RULES,
   type GuestGroup,
   type GuestRule,

@@ -20,6 +20,7 @@ import { feastProject } from './feastProject.ts';
 import { mayDrink } from './mayDrink.ts';
 import { joinId, piecesOf, placeMeanwhile } from './pieces.ts';
 import { servingList } from './serving.ts';
+import { agreedOn, attendedJobs, movedJobs, nextJobs, timetableOf } from './timetable.ts';
 
 const WEDNESDAY = Date.UTC(2026, 10, 25, 17, 30);
 const SATURDAY = Date.UTC(2026, 10, 28, 18, 0);
@@ -220,6 +221,73 @@ describe('a feast', () => {
     expect(strain.startMs).toBeGreaterThanOrEqual(startedMs + steep.endMin * MINUTE_MS - 5 * MINUTE_MS);
   });
 
+  it('goes on as it was agreed; where a batch is late, only what has to gives way, and that is told', () => {
+    const program = plannedDrink('deep-calyx-ginger', 'shortBoilLongSteep', 6);
+    const forecast = simulateBatch(program, kitchen, TABLES);
+    const heat = forecast.trace.find((t) => t.kind === 'heat')!;
+    const red: GatheringDrink = {
+      ...made('red', 'deep-calyx-ginger'),
+      source: { kind: 'batch', batchId: 'b' },
+    };
+    const gathering = supper([red, twoDrinks[1]!]);
+    const on = (lateMin: number): FeastInput =>
+      input(gathering, {
+        batches: [
+          {
+            batchId: 'b',
+            state: 'begun',
+            program,
+            forecast,
+            startedMs: WEDNESDAY - (heat.startMin - lateMin) * MINUTE_MS,
+            currentStepId: heat.stepId,
+          },
+        ],
+      });
+    const first = plan(on(0));
+    const agreed = timetableOf(first.times!, 'x', null);
+    const never = { seed: 0.3, over: () => true };
+    const again = planFeast({ ...on(0), stood: agreed }, BOOK, TABLES, never);
+    expect(again.times).toEqual(first.times);
+    expect(movedJobs(agreed.agreed, again.times!)).toEqual([]);
+    // Twenty minutes later on the boil: its steep goes on longer, and the other drink stays where it is.
+    const late = planFeast({ ...on(20), stood: agreed }, BOOK, TABLES, never);
+    expect(late.times!.missing).toEqual([]);
+    const starts = (f: Feast) =>
+      f.times!.jobs.filter((j) => j.drinkId === 'pineapple').map((j) => [j.jobId, j.startMs]);
+    expect(starts(late)).toEqual(starts(first));
+    const kept = timetableOf(late.times!, 'x', agreed);
+    expect(kept.agreed).toEqual(agreed.agreed);
+    expect(agreedOn(kept).agreed).toEqual(kept.places);
+    // Six hours late its later jobs cannot stay.
+    const much = planFeast({ ...on(360), stood: agreed }, BOOK, TABLES, never);
+    const moved = movedJobs(agreed.agreed, much.times!);
+    expect(moved.length).toBeGreaterThan(0);
+    expect(moved.every((m) => m.job.drinkId === 'red' && m.job.attended)).toBe(true);
+    // Of another gathering nothing was agreed yet.
+    expect(timetableOf(much.times!, 'y', kept).agreed).toEqual(timetableOf(much.times!, 'y', null).places);
+  });
+
+  it('what the cook has said is done is not asked for again', () => {
+    const shops = (done: GatheringDoc['done']) =>
+      plan(input(supper(twoDrinks, { done })))
+        .times!.jobs.filter((j) => j.extra === 'shop')
+        .map((j) => j.drinkId);
+    expect(shops([]).sort()).toEqual(['pineapple', 'red']);
+    expect(shops([{ drinkId: 'red', jobId: 'shop' }])).toEqual(['pineapple']);
+  });
+
+  it('tells what somebody is wanted for next, and what is done for several drinks once', () => {
+    const { times } = feast;
+    const jobs = nextJobs(times!, WEDNESDAY, null, 3);
+    expect(jobs).toHaveLength(3);
+    expect(jobs[0]!.extra).toBe('shop');
+    expect(jobs[0]!.together).toHaveLength(2);
+    expect(jobs[1]!.extra).not.toBe('shop');
+    const last = attendedJobs(times!.jobs).at(-1)!;
+    expect(nextJobs(times!, last.startMs, null, 3)).toContainEqual(last);
+    expect(nextJobs(times!, WEDNESDAY, 'nobody', 3)).toEqual([]);
+  });
+
   it('is put on the table in rounds of two hours, with ice, garnish and whom it is for', () => {
     const bottles = { ...FILLED, madeOf: ['mint-leaf'], sugarGPerL: 60, itemIds: ['x'] };
     const drink: GatheringDrink = {
@@ -241,6 +309,19 @@ describe('a feast', () => {
     expect(served!.forGroups).toEqual(['grown', 'plain']);
     // 18 guests and a quarter more.
     expect(list.glasses).toBe(23);
+  });
+
+  it('what is given away is made beside it, and is not put on the table', () => {
+    const gift = { id: 'g', to: 'The neighbours', drinkId: 'red', bottles: 4, bottleMl: 500, given: false };
+    const without = sizeFeast(input(supper(twoDrinks)), BOOK, TABLES);
+    const withGift = supper(twoDrinks, { gifts: [gift] });
+    const sized = sizeFeast(input(withGift), BOOK, TABLES);
+    expect(sized.giftL).toEqual(new Map([['red', 2]]));
+    const litresOf = (s: typeof sized) => s.drinks.find((d) => d.id === 'red')!.litres;
+    expect(litresOf(sized) - litresOf(without)).toBeCloseTo(2, 1);
+    const served = (g: GatheringDoc, s: typeof sized) =>
+      servingList(g, s).drinks.find((d) => d.lotId === 'red')!.litres;
+    expect(served(withGift, sized)).toBeCloseTo(served(supper(twoDrinks), without), 1);
   });
 
   it('bottles that stand there are poured, as long as they are good', () => {

@@ -1,7 +1,8 @@
-import type { GatheringDoc, GatheringDrink } from '../documents/gathering.ts';
+import type { FeastTimetable, GatheringDoc, GatheringDrink } from '../documents/gathering.ts';
 import type { Kitchen } from '../documents/kitchen.ts';
 import type { Recipe } from '../documents/recipe.ts';
 import { type Impossible, proofAgainst } from '../schedule/impossible.ts';
+import { keepSchedule, type Stood } from '../schedule/keep.ts';
 import type { Need, PlacedStage, Schedule } from '../schedule/project.ts';
 import { searchSchedule } from '../schedule/search.ts';
 import type { Tables } from '../tables/types.ts';
@@ -21,7 +22,7 @@ import {
 import { type FeastBatch, type FeastBottles, type FeastDrink, feastDrink } from './drinks.ts';
 import { type FeastProject, feastProject, SLOT_MS } from './feastProject.ts';
 import { fewestMends, isServed, lastsThrough, type Mending, mayDrink, type TableLot } from './mayDrink.ts';
-import type { ResourceKind } from './pieces.ts';
+import { RESOURCE, type ResourceKind } from './pieces.ts';
 
 /** Everything that a gathering is worked out from. */
 export interface FeastInput {
@@ -30,6 +31,8 @@ export interface FeastInput {
   batches: readonly FeastBatch[];
   bottles: ReadonlyMap<string, FeastBottles>;
   house?: HouseThirst;
+  /** Hours that were found before for the same: what can stay of them stays. */
+  stood?: Pick<FeastTimetable, 'places' | 'joined'>;
   nowMs: number;
 }
 
@@ -101,6 +104,8 @@ export interface Sized {
   totalL: number;
   /** What each drink's part of it is, L. */
   shareL: ReadonlyMap<string, number>;
+  /** What is made beside it for gifts, L. */
+  giftL: ReadonlyMap<string, number>;
   /** Who drinks how much of what. */
   flows: readonly Flow[];
   drinks: readonly FeastDrink[];
@@ -129,9 +134,10 @@ export function sizeFeast(input: FeastInput, book: readonly Recipe[], tables: Ta
   });
   const flows = flowsOf(demand, totalL, shared);
   const shareL = shareOut(demand, totalL, shared);
+  const giftL = giftsOf(gathering);
   const drinks = gathering.drinks.map((d, i) => {
     const asks = d.source.kind === 'plan' && d.source.litres === null;
-    const litres = shareL.get(d.id) ?? 0;
+    const litres = (shareL.get(d.id) ?? 0) + (giftL.get(d.id) ?? 0);
     return asks && litres > 0 ? feastDrink(d, litres, batches, bottles, around) : first[i]!;
   });
   const lots = drinks.flatMap((d, i): TableLot[] => [
@@ -143,7 +149,15 @@ export function sizeFeast(input: FeastInput, book: readonly Recipe[], tables: Ta
     lots,
     drinks.flatMap((d) => d.cuts),
   );
-  return { demand, totalL, shareL, flows, drinks, lots, mending };
+  return { demand, totalL, shareL, giftL, flows, drinks, lots, mending };
+}
+
+/** Bottles that are given away, by drink, L. */
+function giftsOf({ gifts }: Pick<GatheringDoc, 'gifts'>): Map<string, number> {
+  const litres = new Map<string, number>();
+  for (const { drinkId, bottles, bottleMl } of gifts)
+    litres.set(drinkId, (litres.get(drinkId) ?? 0) + (bottles * bottleMl) / 1000);
+  return litres;
 }
 
 /** What is set apart of a drink, as it would stand on the table. */
@@ -169,17 +183,34 @@ export function planFeast(
   const frame = feastProject(input.gathering, sized.drinks, input.kitchen, tables, input.nowMs);
   if (!frame) return { ...sized, times: null, impossible: null };
   const { onBest } = control;
-  const best = searchSchedule(frame.project, {
-    seed: control.seed,
-    over: control.over,
-    ...(onBest ? { onBest: (schedule: Schedule) => onBest(timesOf(frame, schedule, input.gathering)) } : {}),
-  });
+  const kept = input.stood && keepSchedule(frame.project, stoodOn(frame, input.stood));
+  const best =
+    kept && kept.missing.length === 0
+      ? kept
+      : searchSchedule(frame.project, {
+          seed: control.seed,
+          over: control.over,
+          ...(onBest
+            ? { onBest: (schedule: Schedule) => onBest(timesOf(frame, schedule, input.gathering)) }
+            : {}),
+        });
   return {
     ...sized,
     times: timesOf(frame, best, input.gathering),
     impossible: best.missing.length > 0 ? proofAgainst(frame.project) : null,
   };
 }
+
+/** Hours as they were kept, on the slots of today's project. */
+const stoodOn = ({ fromMs }: FeastProject, stood: Pick<FeastTimetable, 'places' | 'joined'>): Stood => ({
+  placed: stood.places.map(({ drinkId, jobId, startMs, by }) => ({
+    chainId: drinkId,
+    stageId: jobId,
+    start: Math.floor((startMs - fromMs) / SLOT_MS),
+    by: by === null ? null : RESOURCE.person(by),
+  })),
+  joined: stood.joined.map(({ joinId, drinkIds }) => ({ joinId, chainIds: drinkIds })),
+});
 
 /** A schedule in the words of the feast: slots as moments, stages as jobs. */
 export function timesOf(

@@ -7,7 +7,7 @@ import { KEEPING } from '../tables/keeping.ts';
 import { SHOP_ROWS } from '../tables/kitchenFacts.ts';
 import type { Tables } from '../tables/types.ts';
 import { DAY_MS, MINUTE_MS } from '../units/time.ts';
-import { chainOf, type DrinkChain } from './chainOf.ts';
+import { chainOf, type DrinkChain, type Job } from './chainOf.ts';
 import type { FeastDrink } from './drinks.ts';
 import {
   type FeastResource,
@@ -108,8 +108,13 @@ export function feastProject(
       notBefore: slots - Math.floor(lastsMs / SLOT_MS),
       servedAt,
       goingOnSince: goingOn >= 0 ? 0 : null,
-      shopKeeps: drink.begun ? null : Math.floor(boughtKeepsMs(program.lines) / SLOT_MS),
-      hotBottles: program.steps.some((s) => s.kind === 'bottle' && s.hygiene === 'sterilised'),
+      shopKeeps:
+        drink.begun || isDone(gathering, drink.id, 'shop')
+          ? null
+          : Math.floor(boughtKeepsMs(program.lines) / SLOT_MS),
+      hotBottles:
+        program.steps.some((s) => s.kind === 'bottle' && s.hygiene === 'sterilised') &&
+        !isDone(gathering, drink.id, 'bottles'),
       thaw: thawed ? { slots: Math.ceil(THAW_MS / SLOT_MS), litres: drink.litres } : null,
     });
     chains.set(drink.id, withPins(chain, gathering, slotOf));
@@ -128,6 +133,9 @@ export function feastProject(
     standing,
   };
 }
+
+const isDone = (g: Pick<GatheringDoc, 'done'>, drinkId: string, jobId: NonNullable<Job['extra']>): boolean =>
+  g.done.some((d) => d.drinkId === drinkId && d.jobId === jobId);
 
 /** When the step that is going on will be over, as far as its batch tells. */
 function goingEndsMs(drink: FeastDrink, stepId: string): number {

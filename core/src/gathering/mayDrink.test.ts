@@ -1,8 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { GUEST_RULES, type GuestGroup, type GuestRule } from '../documents/gathering.ts';
+import { GUEST_RULES, type GuestGroup, type GuestRule, newGathering } from '../documents/gathering.ts';
+import { CAUTION_ROWS } from '../tables/audience.ts';
 import { AGES } from '../tables/guests.ts';
 import type { Tag } from '../tables/traits.ts';
+import { tableCards } from './cards.ts';
 import { type Cut, fewestMends, isServed, mayDrink, reasonsAgainst, type TableLot } from './mayDrink.ts';
 
 const lot = (id: string, tags: readonly Tag[], more: Partial<TableLot> = {}): TableLot => ({
@@ -22,6 +24,39 @@ const group = (id: string, rules: readonly GuestRule[], age: GuestGroup['age'] =
   age,
   rules,
   thirst: 'usual',
+});
+
+describe('a card on the table', () => {
+  it('says every caution of its lot, and who of the gathering leaves it', () => {
+    const tags = [...new Set(CAUTION_ROWS.flatMap((row) => row.when))];
+    fc.assert(
+      fc.property(fc.subarray(tags), (some) => {
+        const groups = [group('any', []), group('dry', [{ kind: 'noAlcohol' }])];
+        const gathering = {
+          ...newGathering('x', 0, 1),
+          groups,
+          drinks: [
+            {
+              id: 'd',
+              source: { kind: 'bottles' as const, itemIds: ['i'] },
+              share: 1,
+              served: 'cold' as const,
+              frozen: false,
+              apart: [],
+            },
+          ],
+        };
+        const [card] = tableCards(gathering, { lots: [lot('d', some)] });
+        for (const row of CAUTION_ROWS)
+          if (row.when.some((tag) => some.includes(tag))) expect(card!.cautions).toContain(row.who);
+        expect(card!.notFor).toEqual(groups.filter((g) => !mayDrink(g, lot('d', some))).map((g) => g.id));
+      }),
+    );
+  });
+  it('is not made for what nobody drinks', () => {
+    const none = { ...newGathering('x', 0, 1), groups: [group('dry', [{ kind: 'noAlcohol' }])] };
+    expect(tableCards(none, { lots: [lot('d', ['alcohol'])] })).toEqual([]);
+  });
 });
 
 describe('who may drink what', () => {

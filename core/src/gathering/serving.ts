@@ -44,7 +44,10 @@ const ICE_BEFORE_MS = 90 * MINUTE_MS;
 const FIRST_BEFORE_MS = 10 * MINUTE_MS;
 
 /** What is put on the table when: rounds of two hours at most, ice, glasses, garnish, and which jug is for whom. */
-export function servingList(gathering: GatheringDoc, sized: Pick<Sized, 'drinks' | 'lots'>): ServingList {
+export function servingList(
+  gathering: GatheringDoc,
+  sized: Pick<Sized, 'drinks' | 'lots' | 'giftL'>,
+): ServingList {
   const { servesAtMs, untilMs, iceShare, glassMl } = gathering;
   const groups = gathering.groups.filter(isServed);
   const hours = Math.max(1, (untilMs - servesAtMs) / HOUR_MS);
@@ -59,7 +62,9 @@ export function servingList(gathering: GatheringDoc, sized: Pick<Sized, 'drinks'
     const isMain = lot.id === drink.lot.id;
     const apartL = settled.apart.reduce((sum, a) => sum + a.litres, 0);
     const part = settled.apart.find((a) => lot.id.endsWith(`:${a.beforeStepId}`));
-    const litres = isMain ? Math.max(0, drink.litres - apartL) : (part?.litres ?? 0);
+    const litres = isMain
+      ? Math.max(0, drink.litres - apartL - (sized.giftL.get(drink.id) ?? 0))
+      : (part?.litres ?? 0);
     const iced = settled.served === 'iced';
     const glasses = (litres * 1000) / (glassMl * (iced ? 1 - iceShare : 1));
     return [

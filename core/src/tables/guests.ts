@@ -65,3 +65,10 @@ export const DEMAND_SPREAD: Row & { rule: number; learnt: number; evening: numbe
   source: JUDGED,
   confidence: 'l',
 };
+
+/** What a table jug holds, mL. */
+export const TABLE_JUG: Row & { volumeMl: number } = {
+  volumeMl: 1500,
+  source: 'Usual table jugs hold one and a half to two litres',
+  confidence: 'l',
+};

@@ -305,4 +305,13 @@ export const MIGRATIONS: readonly Migration[] = [
       });
     },
   },
+  {
+    name: '014-timetables',
+    async up(knex) {
+      await knex.schema.alterTable('gathering', (t) => {
+        /** Hours that were found for it. */
+        t.text('timetable');
+      });
+    },
+  },
 ];

@@ -1,5 +1,6 @@
 import type { Gathering } from '@big-ladle/core/contract';
 import type { GatheringDoc } from '@big-ladle/core/documents';
+import type { FeastTimetable } from '@big-ladle/core/gathering';
 import type { Db } from '../db/db.ts';
 import type { Outcome } from '../outcome.ts';
 import { HttpProblem, notFound } from '../problems.ts';
@@ -9,6 +10,7 @@ export interface GatheringRow {
   version: number;
   serves_at_ms: number;
   doc: string;
+  timetable: string | null;
   created_ms: number;
   updated_ms: number;
 }
@@ -17,6 +19,7 @@ const gatheringFrom = (r: GatheringRow): Gathering => ({
   id: r.id,
   version: r.version,
   gathering: JSON.parse(r.doc) as GatheringDoc,
+  timetable: r.timetable === null ? null : (JSON.parse(r.timetable) as FeastTimetable),
   createdMs: r.created_ms,
   updatedMs: r.updated_ms,
 });
@@ -26,6 +29,7 @@ export const gatheringToRow = (g: Gathering): GatheringRow => ({
   version: g.version,
   serves_at_ms: g.gathering.servesAtMs,
   doc: JSON.stringify(g.gathering),
+  timetable: g.timetable && JSON.stringify(g.timetable),
   created_ms: g.createdMs,
   updated_ms: g.updatedMs,
 });
@@ -63,6 +67,7 @@ export async function saveGathering(
       id,
       version: sent.version + 1,
       gathering: sent.gathering,
+      timetable: stored?.timetable ?? null,
       createdMs: stored?.createdMs ?? nowMs,
       updatedMs: nowMs,
     };
@@ -72,6 +77,22 @@ export async function saveGathering(
       changed: [{ doc: 'gathering', id, version: next.version }],
       ...(stored ? {} : { created: `/api/gatherings/${id}` }),
     };
+  });
+}
+
+/** Keeps hours that a device has found, so that all devices tell the same. @throws 404 when there is no such gathering. */
+export async function keepTimetable(
+  db: Db,
+  id: string,
+  timetable: FeastTimetable,
+): Promise<Outcome<Gathering>> {
+  return db.transaction(async (trx) => {
+    const row = (await trx('gathering').where({ id }).first()) as GatheringRow | undefined;
+    if (!row) throw notFound('gathering', id);
+    const next = { ...row, timetable: JSON.stringify(timetable) };
+    if (next.timetable === row.timetable) return { answer: gatheringFrom(row) };
+    await trx('gathering').where({ id }).update({ timetable: next.timetable });
+    return { answer: gatheringFrom(next), changed: [{ doc: 'gathering', id, version: row.version }] };
   });
 }
 

@@ -60,6 +60,15 @@ export const ROUTES_OF_PAGES: RouteObject[] = [
           later('/gatherings/:id', () =>
             import('../features/gatherings/pages.ts').then((m) => m.GatheringPage),
           ),
+          later('/gatherings/:id/day', () =>
+            import('../features/gatherings/pages.ts').then((m) => m.DayPage),
+          ),
+          later('/gatherings/:id/cards', () =>
+            import('../features/gatherings/pages.ts').then((m) => m.CardsPage),
+          ),
+          later('/gatherings/:id/after', () =>
+            import('../features/gatherings/pages.ts').then((m) => m.AfterPage),
+          ),
           later('/shopping', () =>
             import('../features/shopping/ShoppingPage.tsx').then((m) => m.ShoppingPage),
           ),

@@ -1,8 +1,8 @@
-import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { say } from '../words/say.ts';
 import { useOverlay } from './help.ts';
+import { Notice } from './Notice.tsx';
 import { putAway, useNotices } from './notices.ts';
 import { useOutbox } from './outboxStore.ts';
 
@@ -29,18 +29,9 @@ export function Notices() {
         p: offline || keepsNothing || held.length > 0 || notices.length > 0 ? 1 : 0,
       }}
     >
-      {keepsNothing && (
-        <Alert severity="warning" variant="outlined" sx={{ bgcolor: 'background.paper' }}>
-          {say('notices.keepsNothing')}
-        </Alert>
-      )}
+      {keepsNothing && <Notice severity="warning">{say('notices.keepsNothing')}</Notice>}
       {offline && (
-        <Alert
-          severity="warning"
-          variant="outlined"
-          sx={{ bgcolor: 'background.paper' }}
-          action={waiting > 0 && <Look />}
-        >
+        <Notice severity="warning" action={waiting > 0 && <Look />}>
           {say('notices.theKitchenServerDoes', {
             who: typeof because === 'string' ? because : 'said',
             detail: typeof because === 'string' ? '' : because.detail,
@@ -48,27 +39,21 @@ export function Notices() {
             waitingCount: waiting,
             waitingSome: waiting > 0,
           })}
-        </Alert>
+        </Notice>
       )}
       {!offline && held.length > 0 && (
-        <Alert severity="warning" variant="outlined" sx={{ bgcolor: 'background.paper' }} action={<Look />}>
+        <Notice severity="warning" action={<Look />}>
           {say('notices.oneEntryWaitsEntries', {
             count: held.length,
             lengthCount: held.length,
             held: held[0] ?? '',
           })}
-        </Alert>
+        </Notice>
       )}
       {notices.map((n) => (
-        <Alert
-          key={n.id}
-          severity={n.severity}
-          variant="outlined"
-          sx={{ bgcolor: 'background.paper' }}
-          onClose={() => putAway(n.id)}
-        >
+        <Notice key={n.id} severity={n.severity} onClose={() => putAway(n.id)}>
           {n.text}
-        </Alert>
+        </Notice>
       ))}
     </Box>
   );

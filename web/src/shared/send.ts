@@ -29,6 +29,7 @@ const STALE_AFTER = {
   putIngredient: () => [keys.recipes],
   putStock: () => [keys.stock],
   saveGathering: () => [keys.gatherings],
+  keepTimetable: () => [keys.gatherings],
   dropGathering: () => [keys.gatherings],
   addPhoto: () => [keys.photos],
   dropPhoto: () => [keys.photos],

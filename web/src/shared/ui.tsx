@@ -1,4 +1,3 @@
-import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -8,6 +7,7 @@ import { say } from '../words/say.ts';
 import { ApiError } from './api.ts';
 import { Explain } from './Explain.tsx';
 import type { Term } from './help.ts';
+import { Notice } from './Notice.tsx';
 import { PageTitle } from './PageTitle.tsx';
 
 /** Enamel with a cobalt rim along its upper edge. */
@@ -138,7 +138,7 @@ export function ErrorPanel(props: { error: unknown; again?: () => void }) {
   const text = props.error instanceof ApiError ? props.error.detail : say('ui.theKitchenServerDoes');
   return (
     <Panel>
-      <Alert
+      <Notice
         severity="error"
         action={
           props.again && (
@@ -149,7 +149,7 @@ export function ErrorPanel(props: { error: unknown; again?: () => void }) {
         }
       >
         {text}
-      </Alert>
+      </Notice>
     </Panel>
   );
 }

@@ -8,6 +8,7 @@ import { EN } from './en/common.ts';
 import type { EN_DATA_PROBLEMS } from './en/dataProblems.ts';
 import type { EN_DATES } from './en/dates.ts';
 import type { EN_DRINKS } from './en/drinks.ts';
+import type { EN_FEAST } from './en/feast.ts';
 import type { EN_FIND } from './en/find.ts';
 import type { EN_GATHERINGS } from './en/gatherings.ts';
 import type { EN_ITEMS } from './en/items.ts';
@@ -30,6 +31,7 @@ export type MessageKey =
   | keyof typeof EN_DATES
   | keyof typeof EN_DRINKS
   | keyof typeof EN_FIND
+  | keyof typeof EN_FEAST
   | keyof typeof EN_GATHERINGS
   | keyof typeof EN_WAITING
   | keyof typeof EN_ITEMS

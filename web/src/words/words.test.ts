@@ -20,6 +20,7 @@ import { EN as FIRST } from './en/common.ts';
 import { EN_DATA_PROBLEMS } from './en/dataProblems.ts';
 import { EN_DATES } from './en/dates.ts';
 import { EN_DRINKS } from './en/drinks.ts';
+import { EN_FEAST } from './en/feast.ts';
 import { EN_FIND } from './en/find.ts';
 import { EN_GATHERINGS } from './en/gatherings.ts';
 import { EN_ITEMS } from './en/items.ts';
@@ -67,6 +68,7 @@ const PLACES: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   recipeText: EN_RECIPE_TEXT,
   shelf: EN_SHELF,
   steps: EN_STEPS,
+  feast: EN_FEAST,
   gatherings: EN_GATHERINGS,
   shopping: EN_SHOPPING,
   stove: EN_STOVE,

@@ -3,6 +3,7 @@ import type { GatheringDoc, Kitchen } from '@big-ladle/core/documents';
 import { COOK, type FeastJob, type FeastTimes, nightsOf, type Sized } from '@big-ladle/core/gathering';
 import { MINUTE_MS } from '@big-ladle/core/units';
 import Box from '@mui/material/Box';
+import { sayJob, sayPerson } from '../../shared/gatherings/sayJob.ts';
 import { useWidth } from '../../shared/useWidth.ts';
 import { heading, role } from '../../theme/theme.ts';
 import { dayWord, say, timeOfDay } from '../../words/say.ts';
@@ -10,7 +11,6 @@ import { FridgeArea } from './FridgeArea.tsx';
 import { JobBar } from './JobBar.tsx';
 import { BAR_PX, FRIDGE, HEAD, LABEL, LANE } from './laneSizes.ts';
 import { lotColour } from './lotColour.ts';
-import { sayJob, sayPerson } from './sayFeast.ts';
 
 const HOUR_MS = 60 * MINUTE_MS;
 /** The name of a day is so wide. */

@@ -5,14 +5,14 @@ import { DAY_MS, MINUTE_MS } from '@big-ladle/core/units';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { stepAlone } from '../../shared/batch/stepNames.ts';
+import type { GatheringChange } from '../../shared/gatherings/gatherings.ts';
+import { byDay, jobLine, sayFeastDrink, sayJob, sayPerson } from '../../shared/gatherings/sayJob.ts';
 import { Panel, Row } from '../../shared/ui.tsx';
 import { heading, role } from '../../theme/theme.ts';
 import { litres } from '../../words/quantities.ts';
 import { duration, moment, say, timeOfDay } from '../../words/say.ts';
 import { DaysLanes } from './DaysLanes.tsx';
-import type { GatheringChange } from './gatherings.ts';
-import { byDay, jobLine } from './jobWords.ts';
-import { sayFeastDrink, sayJob, sayJoin, sayPerson } from './sayFeast.ts';
+import { sayJoin } from './sayFeast.ts';
 import { TimetableOut } from './TimetableOut.tsx';
 
 /** The days until it is served, drawn and in words; what is done once for several drinks; and why it cannot be. */

@@ -5,6 +5,10 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useParams } from 'react-router';
 import { useBook } from '../../shared/book.ts';
+import { changeGathering, type GatheringChange, useGathering } from '../../shared/gatherings/gatherings.ts';
+import { MovedJobs } from '../../shared/gatherings/NextJobs.tsx';
+import { sayFeastDrink } from '../../shared/gatherings/sayJob.ts';
+import { useFeast } from '../../shared/gatherings/useFeast.ts';
 import { sayPlanProblem } from '../../shared/planProblem.ts';
 import { useKitchen } from '../../shared/queries.ts';
 import { useCoarseNow } from '../../shared/time.ts';
@@ -13,15 +17,13 @@ import { role } from '../../theme/theme.ts';
 import { num } from '../../words/numbers.ts';
 import { litresApart } from '../../words/quantities.ts';
 import { fullDay, percent, say, timeOfDay } from '../../words/say.ts';
+import { LastTime } from './after/LastTime.tsx';
 import { DaysPanel } from './DaysPanel.tsx';
 import { GuestsAndLots } from './GuestsAndLots.tsx';
-import { changeGathering, type GatheringChange, useGathering } from './gatherings.ts';
 import { HowMuch } from './HowMuch.tsx';
 import { MendPanel } from './MendPanel.tsx';
-import { ServingPanel } from './ServingPanel.tsx';
-import { sayFeastDrink } from './sayFeast.ts';
 import { Settle } from './settle/Settle.tsx';
-import { useFeast } from './useFeast.ts';
+import { WaysOn } from './WaysOn.tsx';
 import { WaysPanel } from './WaysPanel.tsx';
 
 const MINUTE = 60_000;
@@ -31,9 +33,9 @@ export function GatheringPage() {
   const { id = '' } = useParams();
   const kitchen = useKitchen();
   const book = useBook();
-  const { gathering, version, unreachable, isPending, error } = useGathering(id);
+  const { gathering, timetable, version, unreachable, isPending, error } = useGathering(id);
   const nowMs = useCoarseNow(MINUTE);
-  const feast = useFeast(gathering);
+  const feast = useFeast(id, gathering, timetable);
   if (kitchen.isPending || isPending || book.isPending) return <Loading />;
   if (!kitchen.data || (!gathering && error)) return <ErrorPanel error={kitchen.error ?? error} />;
   if (!gathering)
@@ -46,7 +48,8 @@ export function GatheringPage() {
   const sized = feast.sized && ids(feast.sized.drinks) === ids(gathering.drinks) ? feast.sized : null;
   const guests = gathering.groups.reduce((sum, g) => sum + guestsOf(g), 0);
   const drinkL = litresApart(sized?.demand.meanL ?? 0, 0);
-  const makeL = litresApart(sized?.totalL ?? 0, 0);
+  const giftsL = [...(sized?.giftL.values() ?? [])].reduce((a, b) => a + b, 0);
+  const makeL = litresApart((sized?.totalL ?? 0) + giftsL, 0);
   return (
     <>
       <PageHead
@@ -63,7 +66,10 @@ export function GatheringPage() {
           <Figure value={makeL.figure} unit={`${makeL.unit} ${say('gathering.youMake')}`} />
         </Box>
       </PageHead>
+      <WaysOn id={id} gathering={gathering} isOver={gathering.untilMs < nowMs} />
       <Box sx={{ display: 'grid', gap: 1.75, gridTemplateColumns: 'minmax(0,1fr)' }}>
+        {times?.missing.length === 0 && <MovedJobs {...{ feast, nowMs, zone }} />}
+        <LastTime gathering={gathering} />
         {sized && gathering.drinks.length > 0 && <GuestsAndLots gathering={gathering} sized={sized} />}
         {sized && (
           <Box
@@ -77,6 +83,7 @@ export function GatheringPage() {
             <HowMuch
               gathering={gathering}
               sized={sized}
+              house={feast.house}
               onAssurance={(assurance) => change((g) => ({ ...g, assurance }))}
             />
             <Box sx={{ display: 'grid', gap: 1.75 }}>
@@ -134,9 +141,6 @@ export function GatheringPage() {
             nowMs={nowMs}
             onChange={change}
           />
-        )}
-        {sized && gathering.drinks.length > 0 && (
-          <ServingPanel gathering={gathering} sized={sized} kitchen={kitchen.data.kitchen} />
         )}
         {sized && times && feast.job && progress === null && times.missing.length > 0 && (
           <WaysPanel

@@ -7,12 +7,12 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { Link, useNavigate } from 'react-router';
 import { v7 as uuid } from 'uuid';
+import { useGatherings } from '../../shared/gatherings/list.ts';
 import { useKitchen } from '../../shared/queries.ts';
 import { tellError, useSend } from '../../shared/send.ts';
 import { useCoarseNow } from '../../shared/time.ts';
 import { ErrorPanel, Loading, PageHead, Panel, Row } from '../../shared/ui.tsx';
 import { moment, say } from '../../words/say.ts';
-import { useGatherings } from './gatherings.ts';
 
 const MINUTE = 60_000;
 const HOUR = 60 * MINUTE;

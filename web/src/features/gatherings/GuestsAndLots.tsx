@@ -4,6 +4,7 @@ import { isServed, mayDrink, reasonsAgainst, type Sized, type TableLot } from '@
 import Box from '@mui/material/Box';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { Fold } from '../../shared/Fold.tsx';
+import { sayFeastDrink } from '../../shared/gatherings/sayJob.ts';
 import { useWidth } from '../../shared/useWidth.ts';
 import { heading, role } from '../../theme/theme.ts';
 import { litres, nutrientGrams } from '../../words/quantities.ts';
@@ -11,7 +12,7 @@ import { say } from '../../words/say.ts';
 import { LotBottles } from './LotBottles.tsx';
 import { lotColour } from './lotColour.ts';
 import { StackedGlass } from './StackedGlass.tsx';
-import { sayFeastDrink, sayGroup, sayReason } from './sayFeast.ts';
+import { sayGroup, sayReason } from './sayFeast.ts';
 
 /** A row of guests, a row of bottles, px. */
 const ROW = 92;

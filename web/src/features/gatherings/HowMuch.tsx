@@ -1,6 +1,13 @@
 import '../../words/places/gatherings.ts';
 import type { GatheringDoc } from '@big-ladle/core/documents';
-import { demandCurve, enoughL, leftOverL, runsOut, type Sized } from '@big-ladle/core/gathering';
+import {
+  demandCurve,
+  enoughL,
+  type HouseThirst,
+  leftOverL,
+  runsOut,
+  type Sized,
+} from '@big-ladle/core/gathering';
 import Box from '@mui/material/Box';
 import Slider from '@mui/material/Slider';
 import { area, line } from 'd3-shape';
@@ -10,7 +17,7 @@ import { useWidth } from '../../shared/useWidth.ts';
 import { heading, role } from '../../theme/theme.ts';
 import { num } from '../../words/numbers.ts';
 import { litres } from '../../words/quantities.ts';
-import { say } from '../../words/say.ts';
+import { percent, say } from '../../words/say.ts';
 
 const HIGH = 150;
 const TOP = 14;
@@ -21,6 +28,7 @@ const MOST = 0.99;
 interface HowMuchProps {
   gathering: GatheringDoc;
   sized: Sized;
+  house: HouseThirst;
   onAssurance: (assurance: number) => void;
 }
 
@@ -32,7 +40,7 @@ export function HowMuch(props: HowMuchProps) {
 }
 
 function Curve(props: HowMuchProps & { curve: ReturnType<typeof demandCurve> }) {
-  const { gathering, sized, onAssurance, curve } = props;
+  const { gathering, sized, house, onAssurance, curve } = props;
   const { demand } = sized;
   const [ref, width] = useWidth<HTMLDivElement>();
   const [held, setHeld] = useState<number | null>(null);
@@ -98,7 +106,9 @@ function Curve(props: HowMuchProps & { curve: ReturnType<typeof demandCurve> }) 
           {say('howMuch.enough', { of: num(sure * 100), left: litres(leftOverL(demand, at)) })}
         </Box>
       </Box>
-      <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem', mt: 0.5 }}>{say('howMuch.sure')}</Box>
+      <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem', mt: 0.5 }}>
+        {say('howMuch.sure', { count: house.gatherings, factor: percent(house.factor) })}
+      </Box>
     </Panel>
   );
 }

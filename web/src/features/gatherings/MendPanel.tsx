@@ -4,12 +4,13 @@ import type { Mend, Sized } from '@big-ladle/core/gathering';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { stepAlone } from '../../shared/batch/stepNames.ts';
+import type { GatheringChange } from '../../shared/gatherings/gatherings.ts';
+import { sayFeastDrink } from '../../shared/gatherings/sayJob.ts';
 import { Panel } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
 import { litres } from '../../words/quantities.ts';
 import { say } from '../../words/say.ts';
-import type { GatheringChange } from './gatherings.ts';
-import { sayFeastDrink, sayGroup } from './sayFeast.ts';
+import { sayGroup } from './sayFeast.ts';
 
 /** Half litres: nobody sets apart a third of a glass. */
 const ROUND_L = 0.5;

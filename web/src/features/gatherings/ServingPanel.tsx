@@ -3,6 +3,7 @@ import '../../words/places/shelf.ts';
 import type { GatheringDoc, Kitchen } from '@big-ladle/core/documents';
 import { type Sized, servingList } from '@big-ladle/core/gathering';
 import Box from '@mui/material/Box';
+import { sayFeastDrink } from '../../shared/gatherings/sayJob.ts';
 import { Panel, Row } from '../../shared/ui.tsx';
 import { heading, role } from '../../theme/theme.ts';
 import { num } from '../../words/numbers.ts';
@@ -10,7 +11,7 @@ import { sayFamily } from '../../words/plainNames.ts';
 import { kilograms, litres } from '../../words/quantities.ts';
 import { say, timeOfDay } from '../../words/say.ts';
 import { lotColour } from './lotColour.ts';
-import { sayFeastDrink, sayGroup } from './sayFeast.ts';
+import { sayGroup } from './sayFeast.ts';
 
 /** On the day: what is put on the table when, with ice, glasses and garnish, and which jug is for whom. */
 export function ServingPanel(props: { gathering: GatheringDoc; sized: Sized; kitchen: Kitchen }) {

@@ -4,11 +4,10 @@ import { COOK, type FeastTimes, type Sized } from '@big-ladle/core/gathering';
 import { mdiCalendarClockOutline } from '@mdi/js';
 import Button from '@mui/material/Button';
 import { saveCalendar } from '../../shared/calendar.ts';
+import { byDay, jobLine, sayPerson } from '../../shared/gatherings/sayJob.ts';
 import { Icon } from '../../shared/Icon.tsx';
 import { TextOut } from '../../shared/TextOut.tsx';
 import { fullDay, say, timeOfDay } from '../../words/say.ts';
-import { byDay, jobLine } from './jobWords.ts';
-import { sayPerson } from './sayFeast.ts';
 import { TimetableSheet } from './TimetableSheet.tsx';
 
 /** Before each job the calendar calls. */

@@ -2,11 +2,11 @@ import '../../words/places/gatherings.ts';
 import type { GatheringDoc, Kitchen } from '@big-ladle/core/documents';
 import { COOK, type FeastTimes, type Sized } from '@big-ladle/core/gathering';
 import Box from '@mui/material/Box';
+import { byDay, jobLine, sayFeastDrink, sayPerson } from '../../shared/gatherings/sayJob.ts';
 import { Sheet, type SheetPlace } from '../../shared/Sheet.tsx';
 import { litres } from '../../words/quantities.ts';
 import { fullDay, say, timeOfDay } from '../../words/say.ts';
-import { byDay, jobLine } from './jobWords.ts';
-import { sayFeastDrink, sayGroup, sayPerson } from './sayFeast.ts';
+import { sayGroup } from './sayFeast.ts';
 
 /** The timetable on one page, to hang on the fridge: it shows on paper, or stands beside the screen for a picture of it. */
 export function TimetableSheet(props: {

@@ -9,14 +9,14 @@ import Button from '@mui/material/Button';
 import { useMemo } from 'react';
 import { v7 as uuid } from 'uuid';
 import { useBook } from '../../shared/book.ts';
+import type { GatheringChange } from '../../shared/gatherings/gatherings.ts';
+import { sayFeastDrink } from '../../shared/gatherings/sayJob.ts';
 import { Panel } from '../../shared/ui.tsx';
 import { heading, role } from '../../theme/theme.ts';
 import { num } from '../../words/numbers.ts';
 import { litres } from '../../words/quantities.ts';
 import { duration, moment, percent, say } from '../../words/say.ts';
 import { useJob } from '../../workers/useJob.ts';
-import type { GatheringChange } from './gatherings.ts';
-import { sayFeastDrink } from './sayFeast.ts';
 
 /** Ways are tried for so long at most. */
 const BUDGET_MS = 15_000;

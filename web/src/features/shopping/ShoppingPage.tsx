@@ -9,13 +9,14 @@ import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import { useMemo, useState } from 'react';
-import { Link } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import { useBoard } from '../../shared/batch/state.ts';
 import { usePlans } from '../../shared/batchQueries.ts';
 import { useBook } from '../../shared/book.ts';
 import { plantOf } from '../../shared/drawings/plants/plants.ts';
 import { Fold } from '../../shared/Fold.tsx';
 import { GoesWellWith } from '../../shared/GoesWellWith.tsx';
+import { useGatherings } from '../../shared/gatherings/list.ts';
 import { Icon } from '../../shared/Icon.tsx';
 import { useKitchen } from '../../shared/queries.ts';
 import { saveText } from '../../shared/saveText.ts';
@@ -26,11 +27,12 @@ import { ErrorPanel, Figure, Loading, PageHead, Panel } from '../../shared/ui.ts
 import { heading, role } from '../../theme/theme.ts';
 import { sayDrink } from '../../words/names.ts';
 import { num } from '../../words/numbers.ts';
-import { eachMeasure, litres } from '../../words/quantities.ts';
+import { eachMeasure, kilograms, litres } from '../../words/quantities.ts';
 import { sayRich } from '../../words/rich.ts';
 import { say } from '../../words/say.ts';
 import { csvOf, textOf } from './listWords.ts';
 import { ShopRow } from './ShopRow.tsx';
+import { useGatheringToBuy } from './useGatheringToBuy.ts';
 
 const MINUTE = 60_000;
 
@@ -44,7 +46,12 @@ export function ShoppingPage() {
   const board = useBoard();
   const unreachable = useStockChanges((s) => s.unreachable);
   const nowMs = useCoarseNow(MINUTE);
-  const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
+  const [search] = useSearchParams();
+  const forGathering = search.get('gathering');
+  const gatherings = useGatherings();
+  const gathering = useGatheringToBuy(forGathering);
+  // What the cook has tapped; of the rest all is bought, for a gathering what is made for it.
+  const [tapped, setTapped] = useState<ReadonlyMap<string, boolean>>(new Map());
   const [open, setOpen] = useState<string | null>(null);
   const planned = useMemo(() => {
     if (!kitchen.data || !batches.data) return [];
@@ -72,6 +79,11 @@ export function ShoppingPage() {
     return program.lines.length > 0 ? [{ batch: state.batch, made, isOn: true }] : [];
   });
   const offered = [
+    ...(gathering?.drinks ?? []).map(({ id, recipeId, made }) => ({
+      batch: { id, plan: { recipeId } },
+      isOn: false,
+      made: { ...made, month: monthOf(Math.max(nowMs, gathering?.servesAtMs ?? nowMs)) },
+    })),
     ...running,
     ...planned.map(({ batch, made }) => ({
       batch,
@@ -79,7 +91,12 @@ export function ShoppingPage() {
       made: made && { ...made, month: monthOf(Math.max(nowMs, batch.plan.readyAtMs ?? nowMs)) },
     })),
   ];
-  const chosen = offered.filter((p) => p.made && !left.has(p.batch.id));
+  const isWanted = (id: string) =>
+    tapped.get(id) ??
+    (!forGathering ||
+      (gathering?.batchIds.has(id) ?? false) ||
+      gathering?.drinks.some((d) => d.id === id) === true);
+  const chosen = offered.filter((p) => p.made && isWanted(p.batch.id));
   const list = shoppingList(
     chosen.map((p) => p.made!),
     things,
@@ -94,6 +111,12 @@ export function ShoppingPage() {
       changeStock({ itemId: row.id, inHouseG: inHouseG + row.basketG, basketG: 0 });
     }
   };
+  const sent = [
+    gathering && gathering.iceKg > 0
+      ? `${gathering.name}\n- ${say('shoppingPage.ice', { mass: kilograms(gathering.iceKg) })}\n\n`
+      : '',
+    textOf(list),
+  ].join('');
   const shops = [...new Set(list.rows.map((r) => r.shop))];
   const { servingMl } = kitchen.data.kitchen;
   // Fruit above all, of which parts are asked for: each by what the pairs know of it.
@@ -118,9 +141,7 @@ export function ShoppingPage() {
           variant="outlined"
           startIcon={<Icon path={mdiShareVariantOutline} />}
           disabled={list.rows.length === 0}
-          onClick={() =>
-            void shareText(say('shoppingPage.shopping'), textOf(list), say('shoppingPage.copied'))
-          }
+          onClick={() => void shareText(say('shoppingPage.shopping'), sent, say('shoppingPage.copied'))}
         >
           {say('shoppingPage.share')}
         </Button>
@@ -155,6 +176,24 @@ export function ShoppingPage() {
         }}
       >
         <Panel title={say('shoppingPage.forThesePlans')}>
+          {forGathering
+            ? gathering && (
+                <Box sx={{ mb: 1 }} data-testid="for-gathering">
+                  <Link to={`/gatherings/${forGathering}`}>{gathering.name}</Link>
+                  {gathering.iceKg > 0 && (
+                    <Box>{say('shoppingPage.ice', { mass: kilograms(gathering.iceKg) })}</Box>
+                  )}
+                </Box>
+              )
+            : (gatherings.data?.gatherings ?? [])
+                .filter((g) => g.gathering.untilMs > nowMs && g.gathering.drinks.length > 0)
+                .map((g) => (
+                  <Box key={g.id} sx={{ mb: 1 }}>
+                    <Link to={`/shopping?gathering=${g.id}`}>
+                      {say('shoppingPage.forGathering', { gathering: g.gathering.name })}
+                    </Link>
+                  </Box>
+                ))}
           {offered.length === 0 && (
             <Box>
               {sayRich('shoppingPage.noPlansYetChoose', {
@@ -168,13 +207,8 @@ export function ShoppingPage() {
               disabled={!made}
               control={
                 <Checkbox
-                  checked={made !== null && !left.has(batch.id)}
-                  onChange={(e) => {
-                    const next = new Set(left);
-                    if (e.target.checked) next.delete(batch.id);
-                    else next.add(batch.id);
-                    setLeft(next);
-                  }}
+                  checked={made !== null && isWanted(batch.id)}
+                  onChange={(e) => setTapped(new Map([...tapped, [batch.id, e.target.checked]]))}
                 />
               }
               label={
@@ -212,6 +246,11 @@ export function ShoppingPage() {
                     each: say(`each.${each.name}`),
                     cost2: num((list.cost / list.litres) * (servingMl / 1000), 2),
                   })}
+                </Box>
+              )}
+              {list.cost > 0 && gathering && gathering.guests > 0 && (
+                <Box sx={{ color: role('inkMuted') }}>
+                  {say('shoppingPage.aGuest', { cost: num(list.cost / gathering.guests, 2) })}
                 </Box>
               )}
               <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem' }}>

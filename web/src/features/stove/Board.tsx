@@ -16,6 +16,7 @@ import { Loading, Panel, Row } from '../../shared/ui.tsx';
 import { sayDrink } from '../../words/names.ts';
 import { say } from '../../words/say.ts';
 import { boardClocks, boardEntries } from './board.ts';
+import { FeastSoon } from './FeastSoon.tsx';
 import { NextUp } from './NextUp.tsx';
 import { OnTheStove } from './OnTheStove.tsx';
 import { Planned, Rehearsals } from './Planned.tsx';
@@ -75,6 +76,7 @@ export function Board({ kitchen }: { kitchen: Kitchen }) {
             {clocks.length > pots.length && <Clocks clocks={clocks} />}
             {!solving && (
               <>
+                <FeastSoon kitchen={kitchen} nowMs={nowMs} />
                 <NextUp board={pots} plans={plans} nowMs={nowMs} zone={kitchen.zone} />
                 {on.length > 0 && <SideJobs framed on={on} nowMs={nowMs} zone={kitchen.zone} />}
               </>

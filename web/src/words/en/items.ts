@@ -136,6 +136,7 @@ export const EN_ITEMS = {
   'thrown.smell': 'off smell',
   'thrown.nobody': 'nobody drank it',
   'thrown.spilt': 'spilt',
+  'thrown.stoodOut': 'stood on the table',
   'message.due': '{what}, {count}: drink or use it up today.',
   'message.over': '{what}, {count}: past its time. Throw it out; do not taste to find out.',
   'message.look': '{what}, {count}: look and smell. Nothing is tasted to find out.',

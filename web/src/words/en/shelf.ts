@@ -311,6 +311,8 @@ export const EN_SHELF = {
   'shelfPage.gone': 'gone',
   'sheets.a4': 'A4, {columns} × {rows} labels of {labelW} × {labelH} mm',
   'sheets.roll': 'A roll, {labelW} × {labelH} mm',
+  'sheets.a4Cards': 'A4, {columns} × {rows} cards of {labelW} × {labelH} mm',
+  'sheets.letterCards': 'Letter, {columns} × {rows} cards of 101 × 63 mm',
   'sheets.letter': 'Letter, {columns} × {rows} labels of 101 × 50 mm',
   'bottleShelves.frozen': 'frozen',
   'bottleShelves.sealed': 'sealed',

@@ -7,13 +7,14 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import Switch from '@mui/material/Switch';
 import { useNavigate } from 'react-router';
 import { MomentField } from '../../../shared/dates/MomentField.tsx';
+import type { GatheringChange } from '../../../shared/gatherings/gatherings.ts';
 import { QuantityField } from '../../../shared/QuantityField.tsx';
 import { tellError, useSend } from '../../../shared/send.ts';
 import { Panel } from '../../../shared/ui.tsx';
 import { heading } from '../../../theme/theme.ts';
 import { say } from '../../../words/say.ts';
-import type { GatheringChange } from '../gatherings.ts';
 import { SettleDrinks } from './SettleDrinks.tsx';
+import { SettleGifts } from './SettleGifts.tsx';
 import { SettleGroups } from './SettleGroups.tsx';
 import { SettleHelpers } from './SettleHelpers.tsx';
 import { TextNow } from './TextNow.tsx';
@@ -151,6 +152,7 @@ export function Settle(props: {
             />
           </Box>
         </Box>
+        <SettleGifts gathering={gathering} sized={sized} onChange={onChange} />
         <SettleHelpers gathering={gathering} kitchen={kitchen} nowMs={nowMs} onChange={onChange} />
         <TextNow
           label={say('settle.notes')}

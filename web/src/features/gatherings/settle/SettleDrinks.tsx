@@ -12,6 +12,8 @@ import { v7 as uuid } from 'uuid';
 import { useBoard } from '../../../shared/batch/state.ts';
 import { usePlans } from '../../../shared/batchQueries.ts';
 import { useBook } from '../../../shared/book.ts';
+import type { GatheringChange } from '../../../shared/gatherings/gatherings.ts';
+import { sayFeastDrink } from '../../../shared/gatherings/sayJob.ts';
 import { notify } from '../../../shared/notices.ts';
 import { pickWords } from '../../../shared/pickWords.ts';
 import { QuantityField } from '../../../shared/QuantityField.tsx';
@@ -21,8 +23,6 @@ import { heading, role } from '../../../theme/theme.ts';
 import { sayDrink } from '../../../words/names.ts';
 import { litres } from '../../../words/quantities.ts';
 import { say } from '../../../words/say.ts';
-import type { GatheringChange } from '../gatherings.ts';
-import { sayFeastDrink } from '../sayFeast.ts';
 
 const SHARES = [
   { value: 0.5, key: 'settle.share.less' },
@@ -159,7 +159,13 @@ export function SettleDrinks(props: {
             <Button
               size="small"
               color="error"
-              onClick={() => onChange((g) => ({ ...g, drinks: g.drinks.filter((d) => d.id !== drink.id) }))}
+              onClick={() =>
+                onChange((g) => ({
+                  ...g,
+                  drinks: g.drinks.filter((d) => d.id !== drink.id),
+                  gifts: g.gifts.filter((x) => x.drinkId !== drink.id),
+                }))
+              }
             >
               {say('settle.takeAway')}
             </Button>

@@ -8,12 +8,12 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { v7 as uuid } from 'uuid';
 import { useBook } from '../../../shared/book.ts';
+import type { GatheringChange } from '../../../shared/gatherings/gatherings.ts';
 import { PickItem } from '../../../shared/PickItem.tsx';
 import { QuantityField } from '../../../shared/QuantityField.tsx';
 import { heading, role } from '../../../theme/theme.ts';
 import { sayItem } from '../../../words/names.ts';
 import { say } from '../../../words/say.ts';
-import type { GatheringChange } from '../gatherings.ts';
 import { TextNow } from './TextNow.tsx';
 
 /** Who comes: how many, of which age, what they keep to, how thirsty they are. */

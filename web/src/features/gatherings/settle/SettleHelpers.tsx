@@ -4,9 +4,9 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { v7 as uuid } from 'uuid';
 import { MomentField } from '../../../shared/dates/MomentField.tsx';
+import type { GatheringChange } from '../../../shared/gatherings/gatherings.ts';
 import { heading } from '../../../theme/theme.ts';
 import { say } from '../../../words/say.ts';
-import type { GatheringChange } from '../gatherings.ts';
 import { TextNow } from './TextNow.tsx';
 
 /** Somebody who helps comes in the afternoon, as a rule. */

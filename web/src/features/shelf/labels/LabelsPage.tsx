@@ -1,18 +1,18 @@
 import '../../../words/places/shelf.ts';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import GlobalStyles from '@mui/material/GlobalStyles';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useMemo, useState } from 'react';
-import { createPortal, flushSync } from 'react-dom';
 import { Link, useSearchParams } from 'react-router';
 import { Choice } from '../../../shared/Choice.tsx';
-import { notify } from '../../../shared/notices.ts';
+import { useMeasure } from '../../../shared/labels/measure.ts';
+import { Page, PREVIEWED } from '../../../shared/labels/Page.tsx';
+import { pagesOf, sheetName } from '../../../shared/labels/paper.ts';
+import { SheetsOut } from '../../../shared/labels/SheetsOut.tsx';
 import { QuantityField } from '../../../shared/QuantityField.tsx';
-import { saveBlob } from '../../../shared/saveText.ts';
 import { type Shelf, useShelf } from '../../../shared/shelf.ts';
+import { codeOf } from '../../../shared/squareCode.ts';
 import { useCoarseNow } from '../../../shared/time.ts';
 import { ErrorPanel, Loading, PageHead, Panel } from '../../../shared/ui.tsx';
 import { role } from '../../../theme/theme.ts';
@@ -21,9 +21,8 @@ import { sayRich } from '../../../words/rich.ts';
 import { say } from '../../../words/say.ts';
 import '../../../words/places/items.ts';
 import { Choose } from './Choose.tsx';
-import { useMeasure } from './measure.ts';
-import { Page, PREVIEWED, pagesOf } from './Preview.tsx';
-import { SHEETS, sheetName } from './sheets.ts';
+import { setLabel } from './layout.ts';
+import { SHEETS } from './sheets.ts';
 import { byHandLine } from './texts.ts';
 import { useChoosable } from './useChoosable.ts';
 
@@ -70,36 +69,16 @@ function Labels({ shelf, nowMs }: { shelf: Shelf; nowMs: number }) {
   const measure = useMeasure();
   const labels = useMemo(() => all.filter((c) => ids.includes(c.id)).flatMap((c) => c.labels), [all, ids]);
   const pages = useMemo(
-    () => (measure ? pagesOf(labels, sheet, skip, measure) : []),
+    () =>
+      measure
+        ? pagesOf(labels, sheet, skip, (label) =>
+            setLabel(label, sheet.labelW, sheet.labelH, codeOf(label.url), measure),
+          )
+        : [],
     [labels, sheet, skip, measure],
   );
   const refused = all.filter((c) => c.over && ids.includes(c.id));
-  const [printing, setPrinting] = useState(false);
-  const [busy, setBusy] = useState(false);
   const perPage = sheet.columns * sheet.rows;
-  const print = () => {
-    window.addEventListener('afterprint', () => setPrinting(false), { once: true });
-    flushSync(() => setPrinting(true));
-    window.print();
-  };
-  const save = async () => {
-    setBusy(true);
-    try {
-      // Drawing a PDF is asked for now and then: not part of the page.
-      const { labelsPdf } = await import('./pdf.ts');
-      const bytes = await labelsPdf(sheet, pages);
-      saveBlob('labels.pdf', new Blob([bytes as BlobPart], { type: 'application/pdf' }));
-    } catch (error) {
-      notify(
-        'error',
-        say('labelsPage.thePdfCouldNot', {
-          message: error instanceof Error ? error.message : say('labelsPage.noReasonGiven'),
-        }),
-      );
-    } finally {
-      setBusy(false);
-    }
-  };
   if (all.length === 0)
     return (
       <>
@@ -121,12 +100,7 @@ function Labels({ shelf, nowMs }: { shelf: Shelf; nowMs: number }) {
           roll: perPage === 1,
         })}
       >
-        <Button variant="contained" onClick={() => void save()} disabled={busy || pages.length === 0}>
-          {busy ? say('common.oneMoment') : say('labelsPage.saveAsPdf')}
-        </Button>
-        <Button variant="outlined" onClick={print} disabled={pages.length === 0}>
-          {say('common.print')}
-        </Button>
+        <SheetsOut sheet={sheet} pages={pages} fileName="labels.pdf" title={say('shelfPage.labels')} />
       </PageHead>
       <Box
         sx={{
@@ -219,29 +193,6 @@ function Labels({ shelf, nowMs }: { shelf: Shelf; nowMs: number }) {
           </Box>
         </Panel>
       </Box>
-      {printing &&
-        createPortal(
-          <>
-            <GlobalStyles
-              styles={{
-                '@page': { size: `${sheet.pageW}mm ${sheet.pageH}mm`, margin: 0 },
-                '@media print': {
-                  'body > :not(.sheets)': { display: 'none !important' },
-                  'body, html': { background: '#fff !important', margin: 0 },
-                  '.sheets > svg': { breakAfter: 'page', display: 'block' },
-                },
-                '@media screen': { '.sheets': { display: 'none' } },
-              }}
-            />
-            <div className="sheets">
-              {pages.map((page, i) => (
-                // biome-ignore lint/suspicious/noArrayIndexKey: pages are only counted
-                <Page key={i} page={page} sheet={sheet} trueSize />
-              ))}
-            </div>
-          </>,
-          document.body,
-        )}
     </>
   );
 }

@@ -7,10 +7,12 @@ import { SHIPPED_TABLES } from '@big-ladle/core/tables';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { PLANTS } from '../../../shared/drawings/plants/plants.ts';
+import { placesOnSheet } from '../../../shared/labels/paper.ts';
+import { matrixOf } from '../../../shared/labels/pdf.ts';
+import { type LabelPart, type Measure, wrapped } from '../../../shared/labels/setLines.ts';
 import { type CodeMatrix, codeOf } from '../../../shared/squareCode.ts';
-import { type LabelPart, type LabelText, type Measure, setLabel, wrapped } from './layout.ts';
-import { matrixOf } from './pdf.ts';
-import { placesOnSheet, SHEETS } from './sheets.ts';
+import { type LabelText, setLabel } from './layout.ts';
+import { SHEETS } from './sheets.ts';
 import { batchCode, bottleLabel, byHandLine, leftoverLabel, type Printed, within } from './texts.ts';
 
 /** Every letter half as wide as it is high; bold ones a tenth wider. */

@@ -2,14 +2,13 @@ import '../../../words/places/shelf.ts';
 import '../../../words/places/steps.ts';
 import { audienceOf, cautionsOf, smallServings } from '@big-ladle/core/balance';
 import { type BottleLife, keepDate, lastWholeDay } from '@big-ladle/core/keeping';
-import { isWater, saysAlcohol, traitsOf } from '@big-ladle/core/program';
+import { saysAlcohol } from '@big-ladle/core/program';
 import type { BottleItem, LeftoverItem, LeftoverLife } from '@big-ladle/core/shelf';
-import { TAP_WATER_ID, type Tables } from '@big-ladle/core/tables';
+import type { Tables } from '@big-ladle/core/tables';
 import { DAY_MS } from '@big-ladle/core/units';
-import { plantsOf } from '../../../shared/drawings/plants/plants.ts';
-import { sayDrink, sayDrinkOf, sayItem } from '../../../words/names.ts';
+import { containsOf, drawn } from '../../../shared/labels/contents.ts';
+import { sayDrink, sayDrinkOf } from '../../../words/names.ts';
 import { num } from '../../../words/numbers.ts';
-import { sayPlain } from '../../../words/plainNames.ts';
 import { grams, millilitres } from '../../../words/quantities.ts';
 import { dayOf, days, say, sayCode } from '../../../words/say.ts';
 import type { LabelText } from './layout.ts';
@@ -34,28 +33,6 @@ function until(life: BottleLife | LeftoverLife, what: 'drink' | 'use', { zone, n
     ? say(`texts.${what}Today`, { now: dayOf(nowMs, zone) })
     : say('texts.notToBeKept');
 }
-/** What is warned of on the label stands first: there may not be room for everything. */
-const isSaidFirst = (id: string, tables: Tables): boolean =>
-  cautionsOf(traitsOf([id], tables)).some((row) => row.onLabel);
-
-/** What is in it, each by its plain name once, in the order in which it went in, but what is warned of first. */
-const containsOf = (itemIds: readonly string[], tables: Tables): string =>
-  [
-    ...new Set(
-      itemIds
-        .filter((id) => !isWater(tables, id))
-        .sort((a, b) => Number(isSaidFirst(b, tables)) - Number(isSaidFirst(a, tables)))
-        .map((id) => sayPlain(id).toLowerCase()),
-    ),
-  ].join(', ') || sayItem(TAP_WATER_ID).toLowerCase();
-
-/** What is in it as drawings, without what only sweetens. */
-const drawn = (itemIds: readonly string[], tables: Tables): string[] =>
-  plantsOf(
-    itemIds.map((itemId) => ({ kind: tables.sweeteners.has(itemId) ? 'sweetener' : 'other', itemId })),
-    tables,
-  );
-
 export interface Printed {
   zone: string;
   /** When it is printed. */

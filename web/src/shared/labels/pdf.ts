@@ -1,4 +1,3 @@
-import '../../../words/places/shelf.ts';
 import fontkit from '@cantoo/fontkit';
 import {
   concatTransformationMatrix,
@@ -11,18 +10,12 @@ import {
 } from '@cantoo/pdf-lib';
 import regularUrl from '@expo-google-fonts/atkinson-hyperlegible-next/400Regular/AtkinsonHyperlegibleNext_400Regular.ttf?url';
 import boldUrl from '@expo-google-fonts/atkinson-hyperlegible-next/700Bold/AtkinsonHyperlegibleNext_700Bold.ttf?url';
-import { PLANTS } from '../../../shared/drawings/plants/plants.ts';
-import { say } from '../../../words/say.ts';
-import { type LabelPart, PLANT_LINE } from './layout.ts';
-import type { SheetFormat } from './sheets.ts';
+import { PLANTS } from '../drawings/plants/plants.ts';
+import type { SetPage, SheetFormat } from './paper.ts';
+import { PLANT_LINE } from './setLines.ts';
 
 const POINTS_PER_MM = 72 / 25.4;
 const INK = rgb(0, 0, 0);
-
-/** One page of labels: parts in millimetres from its upper left corner. */
-export interface SetPage {
-  labels: readonly { x: number; y: number; parts: readonly LabelPart[] }[];
-}
 
 /** What the font cannot draw, by its nearest letters; else a question mark. */
 function drawable(text: string, known: ReadonlySet<number>): string {
@@ -104,14 +97,18 @@ function drawPlant(
 }
 
 /** Labels as a PDF in true millimetres: printed at 100 % it fits the sheet. */
-export async function labelsPdf(sheet: SheetFormat, pages: readonly SetPage[]): Promise<Uint8Array> {
+export async function labelsPdf(
+  sheet: SheetFormat,
+  pages: readonly SetPage[],
+  title: string,
+): Promise<Uint8Array> {
   const pdf = await PDFDocument.create();
   pdf.registerFontkit(fontkit);
   const [regular, bold] = await Promise.all(
     [regularUrl, boldUrl].map(async (url) => pdf.embedFont(await bytesOf(url), { subset: true })),
   );
   const known = new Set(regular!.getCharacterSet());
-  pdf.setTitle(say('shelfPage.labels'));
+  pdf.setTitle(title);
   pdf.setCreator('Big Ladle');
   for (const { labels } of pages) {
     const page = pdf.addPage([sheet.pageW * POINTS_PER_MM, sheet.pageH * POINTS_PER_MM]);

@@ -1,35 +1,12 @@
-import '../../../words/places/shelf.ts';
-import { say } from '../../../words/say.ts';
-import '../../../words/places/items.ts';
-import { PlantLines } from '../../../shared/drawings/PlantDrawing.tsx';
-import { codeOf } from '../../../shared/squareCode.ts';
-import { type LabelPart, type LabelText, type Measure, PLANT_LINE, setLabel } from './layout.ts';
+import '../../words/places/shelf.ts';
+import { say } from '../../words/say.ts';
+import { PlantLines } from '../drawings/PlantDrawing.tsx';
 import { FONT } from './measure.ts';
-import type { SetPage } from './pdf.ts';
-import { placesOnSheet, type SheetFormat } from './sheets.ts';
+import type { SetPage, SheetFormat } from './paper.ts';
+import { PLANT_LINE } from './setLines.ts';
 
 /** More pages than this are counted, not shown. */
 export const PREVIEWED = 6;
-
-export function pagesOf(
-  labels: readonly LabelText[],
-  sheet: SheetFormat,
-  skip: number,
-  measure: Measure,
-): SetPage[] {
-  const places = placesOnSheet(sheet, labels.length, Math.min(skip, sheet.columns * sheet.rows - 1));
-  const pages: { x: number; y: number; parts: readonly LabelPart[] }[][] = [];
-  for (const [i, label] of labels.entries()) {
-    const { page, x, y } = places[i]!;
-    pages[page] ??= [];
-    pages[page].push({
-      x,
-      y,
-      parts: setLabel(label, sheet.labelW, sheet.labelH, codeOf(label.url), measure),
-    });
-  }
-  return pages.map((page) => ({ labels: page ?? [] }));
-}
 
 /** A page of labels drawn in millimetres: the preview, and what the browser prints. */
 export function Page(props: { page: SetPage; sheet: SheetFormat; trueSize: boolean; lines?: boolean }) {

@@ -1,7 +1,5 @@
-import '../../../words/places/shelf.ts';
 import { useEffect, useState } from 'react';
-import '../../../words/places/items.ts';
-import type { Measure } from './layout.ts';
+import type { Measure } from './setLines.ts';
 
 export const FONT = '"Atkinson Hyperlegible Next", system-ui, sans-serif';
 

@@ -1,16 +1,16 @@
 import '../../words/places/gatherings.ts';
-import { type Gathering, ROUTES } from '@big-ladle/core/contract';
+import type { Gathering } from '@big-ladle/core/contract';
 import { type GatheringDoc, gatheringSchema } from '@big-ladle/core/documents';
-import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import * as v from 'valibot';
 import { create } from 'zustand';
-import { ApiError, ask, OfflineError } from '../../shared/api.ts';
-import { notify } from '../../shared/notices.ts';
-import { keys, queryClient } from '../../shared/queries.ts';
-import { sayError, send } from '../../shared/send.ts';
 import { sayField } from '../../words/fields.ts';
 import { say } from '../../words/say.ts';
+import { ApiError, OfflineError } from '../api.ts';
+import { notify } from '../notices.ts';
+import { keys, queryClient } from '../queries.ts';
+import { sayError, send } from '../send.ts';
+import { useGatherings } from './list.ts';
 
 export type GatheringChange = (gathering: GatheringDoc) => GatheringDoc;
 
@@ -21,9 +21,6 @@ interface Waiting {
   unreachable: boolean;
 }
 const useWaiting = create<Waiting>(() => ({ changes: [], unreachable: false }));
-
-export const useGatherings = () =>
-  useQuery({ queryKey: keys.gatherings, queryFn: () => ask(ROUTES.gatherings, {}) });
 
 const withChanges = (
   gathering: GatheringDoc,
@@ -42,6 +39,7 @@ export function useGathering(id: string) {
   );
   return {
     gathering,
+    timetable: stored?.timetable ?? null,
     version: stored?.version ?? 0,
     unreachable: waiting.unreachable,
     isPending: query.isPending,

@@ -1,0 +1,65 @@
+import type { FeastTimetable, TimetablePlace } from '../documents/gathering.ts';
+import { MINUTE_MS } from '../units/time.ts';
+import type { FeastJob, FeastTimes } from './feast.ts';
+
+/** What moves by less is not told: nobody minds. */
+const TOLD_MS = 10 * MINUTE_MS;
+
+const placesOf = (times: Pick<FeastTimes, 'jobs'>): TimetablePlace[] =>
+  times.jobs.map(({ drinkId, jobId, startMs, by }) => ({ drinkId, jobId, startMs, by }));
+
+/**
+ * Hours as they are kept. @param before those that were kept until now: of the same basis, what the cook has seen of
+ * them stays what she has seen.
+ */
+export function timetableOf(times: FeastTimes, basis: string, before: FeastTimetable | null): FeastTimetable {
+  const places = placesOf(times);
+  return {
+    basis,
+    places,
+    joined: times.joined.map(({ joinId, drinkIds }) => ({ joinId, drinkIds: [...drinkIds] })),
+    agreed: before?.basis === basis ? before.agreed : places,
+  };
+}
+
+/** The cook has seen what moved. */
+export const agreedOn = (timetable: FeastTimetable): FeastTimetable => ({
+  ...timetable,
+  agreed: timetable.places,
+});
+
+export interface MovedJob {
+  job: FeastJob;
+  fromMs: number;
+}
+
+/** What somebody is wanted for at another hour than was agreed, the first one first. */
+export const movedJobs = (agreed: readonly TimetablePlace[], times: Pick<FeastTimes, 'jobs'>): MovedJob[] =>
+  times.jobs
+    .flatMap((job) => {
+      const was = agreed.find((p) => p.drinkId === job.drinkId && p.jobId === job.jobId);
+      return was && job.attended && Math.abs(was.startMs - job.startMs) >= TOLD_MS
+        ? [{ job, fromMs: was.startMs }]
+        : [];
+    })
+    .sort((a, b) => a.job.startMs - b.job.startMs);
+
+/**
+ * What somebody is wanted for next, what is going on with it; what is done once for several drinks stands once.
+ * @param by whose jobs; null: everybody's.
+ */
+export const nextJobs = (
+  times: Pick<FeastTimes, 'jobs'>,
+  nowMs: number,
+  by: string | null,
+  most: number,
+): FeastJob[] =>
+  attendedJobs(times.jobs)
+    .filter((job) => job.endMs > nowMs && (by === null || job.by === by))
+    .slice(0, most);
+
+/** What somebody is wanted for, in the order of time; what is done once for several drinks stands once. */
+export const attendedJobs = (jobs: readonly FeastJob[]): FeastJob[] =>
+  [...jobs]
+    .sort((a, b) => a.startMs - b.startMs)
+    .filter((job) => job.attended && (job.together.length < 2 || job.together[0] === job.drinkId));

@@ -1,0 +1,98 @@
+import '../../../words/places/gatherings.ts';
+import type { GatheringDoc, GatheringGift } from '@big-ladle/core/documents';
+import type { Sized } from '@big-ladle/core/gathering';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { v7 as uuid } from 'uuid';
+import type { GatheringChange } from '../../../shared/gatherings/gatherings.ts';
+import { sayFeastDrink } from '../../../shared/gatherings/sayJob.ts';
+import { QuantityField } from '../../../shared/QuantityField.tsx';
+import { heading, role } from '../../../theme/theme.ts';
+import { litres } from '../../../words/quantities.ts';
+import { say } from '../../../words/say.ts';
+import { TextNow } from './TextNow.tsx';
+
+const FIRST = { bottles: 2, bottleMl: 500 };
+
+/** Bottles that are given away: made beside what is drunk. */
+export function SettleGifts(props: {
+  gathering: GatheringDoc;
+  sized: Sized | null;
+  onChange: (change: GatheringChange) => void;
+}) {
+  const { gathering, sized, onChange } = props;
+  const { gifts, drinks } = gathering;
+  const change = (id: string, by: Partial<GatheringGift>) =>
+    onChange((g) => ({ ...g, gifts: g.gifts.map((x) => (x.id === id ? { ...x, ...by } : x)) }));
+  const moreL = gifts.reduce((sum, x) => sum + (x.bottles * x.bottleMl) / 1000, 0);
+  const [first] = drinks;
+  if (!first) return null;
+  return (
+    <Box data-testid="settle-gifts">
+      <Box sx={{ ...heading, mb: 1 }}>{say('gifts.title')}</Box>
+      {gifts.map((gift) => (
+        <Box key={gift.id} sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'end', mb: 1.5 }}>
+          <TextNow label={say('gifts.to')} value={gift.to} onCommit={(to) => change(gift.id, { to })} />
+          <TextField
+            select
+            label={say('gifts.drink')}
+            value={gift.drinkId}
+            sx={{ minWidth: 180 }}
+            onChange={(e) => change(gift.id, { drinkId: e.target.value })}
+          >
+            {drinks.map((d) => (
+              <MenuItem key={d.id} value={d.id}>
+                {sayFeastDrink(sized?.drinks.find((x) => x.id === d.id))}
+              </MenuItem>
+            ))}
+          </TextField>
+          <QuantityField
+            label={say('gifts.bottles')}
+            value={gift.bottles}
+            min={1}
+            max={50}
+            decimals={0}
+            width={100}
+            onCommit={(bottles) => change(gift.id, { bottles: Math.round(bottles) })}
+          />
+          <QuantityField
+            label={say('gifts.each')}
+            value={gift.bottleMl}
+            unit="mL"
+            min={50}
+            max={5000}
+            decimals={0}
+            width={120}
+            onCommit={(bottleMl) => change(gift.id, { bottleMl })}
+          />
+          <Button
+            size="small"
+            color="error"
+            onClick={() => onChange((g) => ({ ...g, gifts: g.gifts.filter((x) => x.id !== gift.id) }))}
+          >
+            {say('settle.takeAway')}
+          </Button>
+        </Box>
+      ))}
+      {moreL > 0 && (
+        <Box sx={{ color: role('inkMuted'), mb: 1 }}>{say('gifts.more', { litres: litres(moreL) })}</Box>
+      )}
+      <Button
+        variant="outlined"
+        onClick={() =>
+          onChange((g) => ({
+            ...g,
+            gifts: [
+              ...g.gifts,
+              { id: uuid(), to: say('gifts.toFirst'), drinkId: first.id, given: false, ...FIRST },
+            ],
+          }))
+        }
+      >
+        {say('gifts.add')}
+      </Button>
+    </Box>
+  );
+}

@@ -1,0 +1,22 @@
+/** What the stove's board and a gathering both say of its jobs. */
+export const EN_FEAST = {
+  'days.yourHands': 'Your hands',
+  'days.shop': 'Shop',
+  'days.bottles': 'Bottles into the oven',
+  'days.thaw': 'Out of the freezer, into the fridge',
+  'days.job': '{what}: {drink}',
+  'days.together': 'for {drinks} at once',
+  'nextJobs.title': 'For {gathering}, {at}',
+  'nextJobs.you': 'You',
+  'nextJobs.from': 'there from {from}',
+  'nextJobs.nothing': 'Nothing more to do.',
+  'nextJobs.now': 'now',
+  'nextJobs.moved': '{what}: {at} instead of {was}',
+  'nextJobs.movedTitle': 'Something is late. What moves:',
+  'nextJobs.stands': 'The gathering still works out.',
+  'nextJobs.stands.not': 'It does not work out as it stands: no hours were found for {drinks}.',
+  'nextJobs.agree': 'That is all right',
+  'nextJobs.all': 'The day and its list',
+  'nextJobs.said': '{who}: {what} now.',
+  'nextJobs.saidNext': 'Then, {at}: {what}.',
+} as const;
