@@ -394,7 +394,7 @@ describe('events', () => {
     const before = await read();
     // Eight tall bottles, seven small ones, three leftovers.
     expect(before.items).toHaveLength(18);
-    expect(before.tasks).toHaveLength(1);
+    expect(before.tasks).toHaveLength(2);
     await rebuildAll(k.db);
     expect(await read()).toEqual(before);
   });

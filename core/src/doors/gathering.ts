@@ -27,6 +27,7 @@ export { OUT_MOST_MS, servingList } from '../gathering/serving.ts';
 export {
   agreedOn,
   attendedJobs,
+  basisOf,
   type MovedJob,
   movedJobs,
   nextJobs,

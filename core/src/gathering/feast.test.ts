@@ -14,7 +14,7 @@ import { simulateBatch } from '../program/simulate/simulate.ts';
 import { faultsOf } from '../schedule/check.fixtures.ts';
 import { searchSchedule } from '../schedule/search.ts';
 import { KITCHEN, TABLES } from '../testKitchen.ts';
-import { HOUR_MS, MINUTE_MS } from '../units/time.ts';
+import { DAY_MS, HOUR_MS, MINUTE_MS } from '../units/time.ts';
 import { type Feast, type FeastInput, planFeast, sizeFeast } from './feast.ts';
 import { feastProject } from './feastProject.ts';
 import { mayDrink } from './mayDrink.ts';
@@ -265,6 +265,41 @@ describe('a feast', () => {
     expect(moved.every((m) => m.job.drinkId === 'red' && m.job.attended)).toBe(true);
     // Of another gathering nothing was agreed yet.
     expect(timetableOf(much.times!, 'y', kept).agreed).toEqual(timetableOf(much.times!, 'y', null).places);
+  });
+
+  it('a batch that will be past its date by then is made, and is not served; frozen it is', () => {
+    const program = plannedDrink('deep-calyx-ginger', 'shortBoilLongSteep', 6);
+    const forecast = simulateBatch(program, kitchen, TABLES);
+    const last = forecast.trace.at(-1)!;
+    const on = (more: Partial<GatheringDrink>, inDays: number) =>
+      input(
+        supper([{ ...made('red', 'deep-calyx-ginger', more), source: { kind: 'batch', batchId: 'b' } }], {
+          servesAtMs: WEDNESDAY + inDays * DAY_MS,
+          untilMs: WEDNESDAY + inDays * DAY_MS + 4 * HOUR_MS,
+        }),
+        {
+          kitchen: { ...kitchen, fridgeFreeL: 40 },
+          batches: [
+            {
+              batchId: 'b',
+              state: 'begun',
+              program,
+              forecast,
+              startedMs: WEDNESDAY - last.startMin * MINUTE_MS,
+              currentStepId: last.stepId,
+            },
+          ],
+        },
+      );
+    // It keeps for days, not for ten.
+    expect(plan(on({}, 1)).lots[0]!.lasts).toBe(true);
+    const late = plan(on({}, 10));
+    expect(late.lots[0]!.lasts).toBe(false);
+    expect(late.times!.missing).toEqual([]);
+    expect(late.times!.jobs.length).toBeGreaterThan(0);
+    const frozen = plan(on({ frozen: true }, 10));
+    expect(frozen.lots[0]!.lasts).toBe(true);
+    expect(frozen.times!.jobs.map((j) => j.extra)).toContain('thaw');
   });
 
   it('what the cook has said is done is not asked for again', () => {

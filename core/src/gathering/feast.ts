@@ -20,7 +20,7 @@ import {
   shareOut,
 } from './demand.ts';
 import { type FeastBatch, type FeastBottles, type FeastDrink, feastDrink } from './drinks.ts';
-import { type FeastProject, feastProject, SLOT_MS } from './feastProject.ts';
+import { type FeastProject, feastProject, latestDoneMs, SLOT_MS } from './feastProject.ts';
 import { fewestMends, isServed, lastsThrough, type Mending, mayDrink, type TableLot } from './mayDrink.ts';
 import { RESOURCE, type ResourceKind } from './pieces.ts';
 
@@ -141,7 +141,7 @@ export function sizeFeast(input: FeastInput, book: readonly Recipe[], tables: Ta
     return asks && litres > 0 ? feastDrink(d, litres, batches, bottles, around) : first[i]!;
   });
   const lots = drinks.flatMap((d, i): TableLot[] => [
-    { ...d.lot, lasts: lastsFor(d, gathering) },
+    { ...d.lot, lasts: lastsFor(d, gathering.drinks[i]!, gathering, tables, nowMs) },
     ...apartOf(gathering.drinks[i]!, d),
   ]);
   const mending = fewestMends(
@@ -167,9 +167,22 @@ const apartOf = (drink: GatheringDrink, made: FeastDrink): TableLot[] =>
     return cut ? [cut.lot] : [];
   });
 
-/** Whether it can be made so late that it is good until the last glass: of bottles that they still are. */
-const lastsFor = (d: FeastDrink, g: Pick<GatheringDoc, 'servesAtMs' | 'untilMs'>): boolean =>
-  'untilMs' in d.life ? d.life.untilMs >= g.untilMs : lastsThrough(d.life.fromDoneMs, d.chillMs, g);
+/**
+ * Whether it can be made so late that it is good until the last glass: of bottles that they still are, of a batch that is on
+ * that it can be put off so long, or is frozen.
+ */
+function lastsFor(
+  d: FeastDrink,
+  settled: GatheringDrink,
+  g: Pick<GatheringDoc, 'servesAtMs' | 'untilMs'>,
+  tables: Tables,
+  nowMs: number,
+): boolean {
+  if ('untilMs' in d.life) return d.life.untilMs >= g.untilMs;
+  if (d.begun && !settled.frozen && latestDoneMs(d, tables, nowMs) + d.life.fromDoneMs < g.untilMs)
+    return false;
+  return lastsThrough(d.life.fromDoneMs, d.chillMs, g);
+}
 
 /** The whole of it: how much, for whom, and when what is done. */
 export function planFeast(
@@ -184,8 +197,10 @@ export function planFeast(
   if (!frame) return { ...sized, times: null, impossible: null };
   const { onBest } = control;
   const kept = input.stood && keepSchedule(frame.project, stoodOn(frame, input.stood));
+  const impossible = proofAgainst(frame.project);
+  // What was kept stands where it is whole, or where it is shown that nothing more can be.
   const best =
-    kept && kept.missing.length === 0
+    kept && (kept.missing.length === 0 || (impossible && kept.placed.length > 0))
       ? kept
       : searchSchedule(frame.project, {
           seed: control.seed,
@@ -197,7 +212,7 @@ export function planFeast(
   return {
     ...sized,
     times: timesOf(frame, best, input.gathering),
-    impossible: best.missing.length > 0 ? proofAgainst(frame.project) : null,
+    impossible: best.missing.length > 0 ? impossible : null,
   };
 }
 

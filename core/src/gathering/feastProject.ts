@@ -105,7 +105,11 @@ export function feastProject(
       litres: drink.litres,
       earliest: 0,
       latest: servedAt - (thawed ? 0 : Math.ceil(drink.chillMs / SLOT_MS)),
-      notBefore: slots - Math.floor(lastsMs / SLOT_MS),
+      // What is begun and cannot be put off so long is made all the same: it is not served.
+      notBefore:
+        drink.begun && !thawed && latestDoneMs(drink, tables, nowMs) + lastsMs < untilMs
+          ? 0
+          : slots - Math.floor(lastsMs / SLOT_MS),
       servedAt,
       goingOnSince: goingOn >= 0 ? 0 : null,
       shopKeeps:
@@ -136,6 +140,20 @@ export function feastProject(
 
 const isDone = (g: Pick<GatheringDoc, 'done'>, drinkId: string, jobId: NonNullable<Job['extra']>): boolean =>
   g.done.some((d) => d.drinkId === drinkId && d.jobId === jobId);
+
+/**
+ * When a batch that is begun can be done at the latest, ms: its steps one after the other, each put off as long as it may wait.
+ */
+export function latestDoneMs(drink: FeastDrink, tables: Tables, nowMs: number): number {
+  const { program, sim } = drink.made!;
+  const all = piecesOf(program, sim, tables);
+  const goingOn = all.findIndex((p) => p.stepId === drink.begun!.currentStepId);
+  if (goingOn < 0) return nowMs;
+  const left = all.slice(goingOn);
+  const endsMs = Math.max(nowMs, goingEndsMs(drink, left[0]!.stepId));
+  const laterMin = left.slice(1).reduce((sum, p) => sum + p.minutes + p.waitMin, left[0]!.waitMin);
+  return endsMs + laterMin * MINUTE_MS;
+}
 
 /** When the step that is going on will be over, as far as its batch tells. */
 function goingEndsMs(drink: FeastDrink, stepId: string): number {

@@ -1,9 +1,19 @@
-import type { FeastTimetable, TimetablePlace } from '../documents/gathering.ts';
+import fnv1a from '@sindresorhus/fnv1a';
+import {
+  type FeastTimetable,
+  type GatheringDoc,
+  settledOf,
+  type TimetablePlace,
+} from '../documents/gathering.ts';
 import { MINUTE_MS } from '../units/time.ts';
 import type { FeastJob, FeastTimes } from './feast.ts';
 
 /** What moves by less is not told: nobody minds. */
 const TOLD_MS = 10 * MINUTE_MS;
+
+/** What of a gathering its hours hang on, in short: with another, hours are found anew. */
+export const basisOf = (gathering: GatheringDoc): string =>
+  fnv1a(JSON.stringify(settledOf(gathering)), { size: 64 }).toString(36);
 
 const placesOf = (times: Pick<FeastTimes, 'jobs'>): TimetablePlace[] =>
   times.jobs.map(({ drinkId, jobId, startMs, by }) => ({ drinkId, jobId, startMs, by }));

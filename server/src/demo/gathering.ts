@@ -1,11 +1,20 @@
+import { BOOK } from '@big-ladle/core/book';
 import {
   type GatheringDoc,
   type GatheringDrink,
   type MethodId,
   newGathering,
 } from '@big-ladle/core/documents';
+import { basisOf, type FeastBatch, type FeastTimetable, timetableOf } from '@big-ladle/core/gathering';
+import { readBatch } from '@big-ladle/core/log';
+import { type JobResult, runJob } from '@big-ladle/core/plan';
+import { SHIPPED_TABLES } from '@big-ladle/core/tables';
+import { unwrap } from '@big-ladle/core/units';
 import type { Db } from '../db/db.ts';
-import { saveGathering } from '../services/gatherings.ts';
+import { readKitchen } from '../db/rows.ts';
+import { requireBatch } from '../services/batches.ts';
+import { keepTimetable, saveGathering } from '../services/gatherings.ts';
+import { eventsOf } from '../services/streams.ts';
 import { comingSaturday, HOUR_MS, planOf } from './writing.ts';
 
 const drink = (
@@ -58,7 +67,8 @@ export async function theLanternSupper(db: Db, nowMs: number): Promise<void> {
     ],
     drinks: [
       drink('red', { kind: 'batch', batchId: 'demo-steeping' }, 'iced'),
-      drink('pineapple', made('pineapple-ginger', 'straightBoil', 'tall-pot'), 'iced'),
+      // Made early: it is frozen until then.
+      { ...drink('pineapple', { kind: 'batch', batchId: 'demo-cooling' }, 'iced'), frozen: true },
       drink('mint', made('lemongrass-ginger-mint', 'pourOver', 'tall-pot'), 'cold'),
       drink('melon', made('melon-calyx', 'straightBoil', 'tall-pot'), 'cold'),
     ],
@@ -68,4 +78,47 @@ export async function theLanternSupper(db: Db, nowMs: number): Promise<void> {
     notes: 'Lanterns by half past five. Ice from the corner shop in the afternoon.',
   };
   await saveGathering(db, 'demo-supper', { version: 0, gathering }, nowMs - HOUR_MS);
+  await keepTimetable(db, 'demo-supper', await hoursOf(db, gathering, nowMs));
+}
+
+/** The search for hours is over after so many looks at it. */
+const TRIES = 40;
+
+/** Hours for it, as a page would find them: so that the demo's first page has not to look for them. */
+async function hoursOf(db: Db, gathering: GatheringDoc, nowMs: number): Promise<FeastTimetable> {
+  const { kitchen } = await readKitchen(db);
+  let tries = 0;
+  const { feast } = runJob(
+    {
+      kind: 'feast',
+      input: { gathering, batches: await begunOf(db, gathering, nowMs), bottles: new Map(), nowMs },
+      kitchen,
+      seed: 0.42,
+      budgetMs: TRIES,
+    },
+    BOOK,
+    SHIPPED_TABLES,
+    { cancelled: () => false, onProgress: () => undefined, elapsedMs: () => tries++ },
+  ) as Extract<JobResult, { kind: 'feast' }>;
+  return timetableOf(feast.times!, basisOf(gathering), null);
+}
+
+/** Batches of it that are on, as far as they are. */
+async function begunOf(db: Db, gathering: GatheringDoc, nowMs: number): Promise<FeastBatch[]> {
+  const begun: FeastBatch[] = [];
+  for (const { source } of gathering.drinks) {
+    if (source.kind !== 'batch') continue;
+    const { pins } = await requireBatch(db, source.batchId);
+    const events = await eventsOf(db, 'batch', source.batchId);
+    const { log, forecast } = unwrap(readBatch(pins!, () => SHIPPED_TABLES, events, nowMs));
+    begun.push({
+      batchId: source.batchId,
+      state: 'begun',
+      program: log.program,
+      forecast,
+      startedMs: log.startedMs!,
+      currentStepId: log.currentStepId,
+    });
+  }
+  return begun;
 }

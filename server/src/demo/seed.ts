@@ -1,5 +1,6 @@
+import type { PlanDoc } from '@big-ladle/core/documents';
 import type { EventBody } from '@big-ladle/core/log';
-import { simulateBatch } from '@big-ladle/core/program';
+import { type Simulation, type Step, simulateBatch } from '@big-ladle/core/program';
 import { SHIPPED_TABLES } from '@big-ladle/core/tables';
 import { MINUTE_MS } from '@big-ladle/core/units';
 import type { Db } from '../db/db.ts';
@@ -17,7 +18,12 @@ export async function seedDemo(db: Db, nowMs: number): Promise<void> {
   await db.transaction(async (trx) => {
     await writeKitchen(trx, 1, demoKitchen(zone));
   });
-  await steepingNow(db, nowMs);
+  // Nine litres in the middle of their steep, and what cools for the supper beside them.
+  const litres = (of: number) => ({ kind: 'litres' as const, litres: of });
+  const steeping = planOf('deep-calyx-ginger', 'shortBoilLongSteep', 'blue-pot', litres(9), null);
+  await standsAt(db, nowMs, 'demo-steeping', steeping, 'steep', 6 * 60 + 42);
+  const cooling = planOf('pineapple-ginger', 'straightBoil', 'tall-pot', litres(7), null);
+  await standsAt(db, nowMs, 'demo-cooling', cooling, 'cool', 35);
   const planned = planOf(
     'peel-core-infusion',
     'straightBoil',
@@ -30,28 +36,29 @@ export async function seedDemo(db: Db, nowMs: number): Promise<void> {
   await theLanternSupper(db, nowMs);
 }
 
-/** Nine litres, in the middle of their steep: 6 h 42 to the best moment. */
-async function steepingNow(db: Db, nowMs: number): Promise<void> {
-  const id = 'demo-steeping';
-  const plan = planOf(
-    'deep-calyx-ginger',
-    'shortBoilLongSteep',
-    'blue-pot',
-    { kind: 'litres', litres: 9 },
-    null,
+/** A batch that stands at the last step of a kind, with so many minutes of it to go. */
+async function standsAt(
+  db: Db,
+  nowMs: number,
+  id: string,
+  plan: PlanDoc,
+  kind: Step['kind'],
+  leftMin: number,
+): Promise<void> {
+  const at = (sim: Pick<Simulation, 'trace'>) => sim.trace.findLast((t) => t.kind === kind)!;
+  const { eventWriter, program, startMs } = await begun(
+    db,
+    id,
+    plan,
+    (p, kitchen) => nowMs - (at(simulateBatch(p, kitchen, SHIPPED_TABLES)).endMin - leftMin) * MINUTE_MS,
   );
-  const { eventWriter, program, startMs } = await begun(db, id, plan, (p, kitchen) => {
-    const sim = simulateBatch(p, kitchen, SHIPPED_TABLES);
-    const steep = sim.trace.find((t) => t.kind === 'steep')!;
-    return nowMs - (steep.endMin - (6 * 60 + 42)) * MINUTE_MS;
-  });
   const { pins } = await requireBatch(db, id);
   const sim = simulateBatch(program, pins!.kitchen, SHIPPED_TABLES);
   const events = [
     eventWriter.event({ kind: 'stepStarted', body: { stepId: program.steps[0]!.id } }, startMs),
   ];
   for (const entry of sim.trace) {
-    if (entry.kind === 'steep') break;
+    if (entry === at(sim)) break;
     const deed: EventBody =
       entry.kind === 'wash' &&
       program.steps.some((s) => s.id === entry.stepId && s.kind === 'wash' && s.rinses === 4)

@@ -3,13 +3,17 @@ import '../../words/places/feast.ts';
 import type { Gathering } from '@big-ladle/core/contract';
 import type { Kitchen } from '@big-ladle/core/documents';
 import { MINUTE_MS } from '@big-ladle/core/units';
+import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { Link } from 'react-router';
 import { MovedJobs, NextJobs } from '../../shared/gatherings/NextJobs.tsx';
 import { useFeast } from '../../shared/gatherings/useFeast.ts';
 import { useCoarseNow } from '../../shared/time.ts';
-import { Panel } from '../../shared/ui.tsx';
+import { Loading, Panel } from '../../shared/ui.tsx';
 import { moment, say } from '../../words/say.ts';
+
+/** So high three jobs stand: nothing jumps when they come. */
+const HIGH_PX = 150;
 
 /** The next jobs of a gathering that is coming, for each who works on it, and what has moved. */
 export function FeastNext({ coming, kitchen }: { coming: Gathering; kitchen: Kitchen }) {
@@ -18,7 +22,6 @@ export function FeastNext({ coming, kitchen }: { coming: Gathering; kitchen: Kit
   const { zone } = kitchen;
   const feast = useFeast(id, gathering, timetable);
   const { sized, times } = feast;
-  if (!sized || !times) return null;
   return (
     <Panel
       testId="feast-next"
@@ -32,8 +35,10 @@ export function FeastNext({ coming, kitchen }: { coming: Gathering; kitchen: Kit
         </Button>
       }
     >
-      <MovedJobs {...{ feast, nowMs, zone }} />
-      <NextJobs {...{ gathering, sized, times, nowMs, zone }} who={null} />
+      <Box sx={{ minHeight: HIGH_PX }}>
+        <MovedJobs {...{ feast, nowMs, zone }} />
+        {sized && times ? <NextJobs {...{ gathering, sized, times, nowMs, zone }} who={null} /> : <Loading />}
+      </Box>
     </Panel>
   );
 }

@@ -1,6 +1,7 @@
 import type { GatheringDoc } from '@big-ladle/core/documents';
 import {
   agreedOn,
+  basisOf,
   type Feast,
   type FeastBatch,
   type FeastTimes,
@@ -17,7 +18,6 @@ import {
 } from '@big-ladle/core/gathering';
 import type { Job } from '@big-ladle/core/plan';
 import { MINUTE_MS } from '@big-ladle/core/units';
-import fnv1a from '@sindresorhus/fnv1a';
 import { useEffect, useMemo, useState } from 'react';
 import { run } from '../../workers/run.ts';
 import { useBoard } from '../batch/state.ts';
@@ -58,10 +58,6 @@ export interface FeastState {
   /** What was asked of the worker. */
   job: Extract<Job, { kind: 'feast' }> | null;
 }
-
-/** What of a gathering its hours hang on, in short. */
-const basisOf = (gathering: GatheringDoc): string =>
-  fnv1a(JSON.stringify(settledOf(gathering)), { size: 64 }).toString(36);
 
 /** In which slot the step that a batch is at will be over. */
 const slotEndOf = ({ forecast, startedMs, currentStepId }: Extract<FeastBatch, { state: 'begun' }>): number =>
@@ -170,7 +166,7 @@ export function useFeast(
     const controller = new AbortController();
     let best: FeastTimes | null = null;
     const keep = (times: FeastTimes | null) => {
-      if (!times || times.missing.length > 0) return;
+      if (!times) return;
       const next = timetableOf(times, search.basis, search.before);
       if (JSON.stringify(next.places) !== JSON.stringify(search.before?.places)) keepFor(search.id, next);
     };

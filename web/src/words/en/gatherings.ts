@@ -255,6 +255,7 @@ export const EN_GATHERINGS = {
   'settle.served.cold': 'cold',
   'settle.served.iced': 'over ice',
   'settle.served.warm': 'warm',
+  'settle.frozen': 'frozen until then',
   'settle.ownLitres': 'Litres of it',
   'settle.byGuests': 'as the guests need: {litres}',
   'settle.makePlan': 'Keep it as a plan',

@@ -5,6 +5,7 @@ import { openingPlan } from '@big-ladle/core/plan';
 import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import Chip from '@mui/material/Chip';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { Link } from 'react-router';
@@ -126,6 +127,16 @@ export function SettleDrinks(props: {
                 </MenuItem>
               ))}
             </TextField>
+            {drink.source.kind !== 'bottles' && (
+              <Chip
+                label={say('settle.frozen')}
+                variant={drink.frozen ? 'filled' : 'outlined'}
+                color={drink.frozen ? 'primary' : 'default'}
+                aria-pressed={drink.frozen}
+                onClick={() => change(drink.id, { frozen: !drink.frozen })}
+                sx={{ alignSelf: 'center' }}
+              />
+            )}
             {drink.source.kind === 'plan' && (
               <QuantityField
                 label={say('settle.ownLitres')}
