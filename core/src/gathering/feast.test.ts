@@ -248,7 +248,7 @@ describe('a feast', () => {
     const never = { seed: 0.3, over: () => true };
     const again = planFeast({ ...on(0), stood: agreed }, BOOK, TABLES, never);
     expect(again.times).toEqual(first.times);
-    expect(movedJobs(agreed.agreed, again.times!)).toEqual([]);
+    expect(movedJobs(agreed.agreed, again.times!, WEDNESDAY)).toEqual([]);
     // Twenty minutes later on the boil: its steep goes on longer, and the other drink stays where it is.
     const late = planFeast({ ...on(20), stood: agreed }, BOOK, TABLES, never);
     expect(late.times!.missing).toEqual([]);
@@ -260,11 +260,38 @@ describe('a feast', () => {
     expect(agreedOn(kept).agreed).toEqual(kept.places);
     // Six hours late its later jobs cannot stay.
     const much = planFeast({ ...on(360), stood: agreed }, BOOK, TABLES, never);
-    const moved = movedJobs(agreed.agreed, much.times!);
+    const moved = movedJobs(agreed.agreed, much.times!, WEDNESDAY);
     expect(moved.length).toBeGreaterThan(0);
     expect(moved.every((m) => m.job.drinkId === 'red' && m.job.attended)).toBe(true);
     // Of another gathering nothing was agreed yet.
     expect(timetableOf(much.times!, 'y', kept).agreed).toEqual(timetableOf(much.times!, 'y', null).places);
+  });
+
+  it('a step that is over and was not ended: what comes after it is to be done now', () => {
+    const program = plannedDrink('deep-calyx-ginger', 'shortBoilLongSteep', 6);
+    const forecast = simulateBatch(program, kitchen, TABLES);
+    const steep = forecast.trace.find((t) => t.kind === 'steep')!;
+    const red: GatheringDrink = {
+      ...made('red', 'deep-calyx-ginger'),
+      source: { kind: 'batch', batchId: 'b' },
+    };
+    const over = plan(
+      input(supper([red, twoDrinks[1]!]), {
+        batches: [
+          {
+            batchId: 'b',
+            state: 'begun',
+            program,
+            forecast,
+            startedMs: WEDNESDAY - (steep.endMin + 600) * MINUTE_MS,
+            currentStepId: steep.stepId,
+          },
+        ],
+      }),
+    );
+    expect(over.times!.missing).toEqual([]);
+    const strain = over.times!.jobs.find((j) => j.drinkId === 'red' && /^strain/.test(j.jobId))!;
+    expect(strain.startMs - WEDNESDAY).toBeLessThanOrEqual(65 * MINUTE_MS);
   });
 
   it('a batch that will be past its date by then is made, and is not served; frozen it is', () => {

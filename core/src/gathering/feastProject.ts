@@ -14,6 +14,7 @@ import {
   joinOf,
   type KitchenProject,
   type Meanwhile,
+  type Piece,
   piecesOf,
   placeMeanwhile,
   RESOURCE,
@@ -78,15 +79,8 @@ export function feastProject(
     }
     const { program, sim } = drink.made;
     const all = piecesOf(program, sim, tables);
-    const goingOn = drink.begun ? all.findIndex((p) => p.stepId === drink.begun!.currentStepId) : -1;
-    const left = goingOn < 0 ? all : all.slice(goingOn);
-    const [first, ...later] = left;
-    // Of what is going on, only what is left of it.
-    const endsMs = drink.begun && first ? goingEndsMs(drink, first.stepId) : 0;
-    const pieces =
-      goingOn >= 0 && first
-        ? [{ ...first, minutes: Math.max(0, (endsMs - fromMs) / MINUTE_MS) }, ...later]
-        : left;
+    const at = drink.begun ? all.findIndex((p) => p.stepId === drink.begun!.currentStepId) : -1;
+    const pieces = at < 0 ? all : [whatIsLeftOf(all[at]!, drink, fromMs), ...all.slice(at + 1)];
     const placed = placeMeanwhile(pieces);
     meanwhile.push(...placed.meanwhile.map((m) => ({ ...m, drinkId: drink.id })));
     const servedAt = slotOf(servesAtMs);
@@ -111,7 +105,7 @@ export function feastProject(
           ? 0
           : slots - Math.floor(lastsMs / SLOT_MS),
       servedAt,
-      goingOnSince: goingOn >= 0 ? 0 : null,
+      goingOnSince: at < 0 ? null : 0,
       shopKeeps:
         drink.begun || isDone(gathering, drink.id, 'shop')
           ? null
@@ -153,6 +147,30 @@ export function latestDoneMs(drink: FeastDrink, tables: Tables, nowMs: number): 
   const endsMs = Math.max(nowMs, goingEndsMs(drink, left[0]!.stepId));
   const laterMin = left.slice(1).reduce((sum, p) => sum + p.minutes + p.waitMin, left[0]!.waitMin);
   return endsMs + laterMin * MINUTE_MS;
+}
+
+/** What is late is to be done within so long from now, min. */
+const LATE_MIN = 60;
+
+/**
+ * A step that is going on: what is left of it, a slot where it could end now, and how long it may wait after that. A steep that
+ * has gone on past its time has used up some of that.
+ */
+function whatIsLeftOf(piece: Piece, drink: FeastDrink, fromMs: number): Piece {
+  const { program, sim } = drink.made!;
+  const leftMin = (goingEndsMs(drink, piece.stepId) - fromMs) / MINUTE_MS;
+  const step = program.steps.find((s) => s.id === piece.stepId);
+  const entry = sim.trace.find((t) => t.stepId === piece.stepId);
+  const planned = step && 'until' in step && step.until.kind === 'duration' ? step.until.minutes : null;
+  const overMin =
+    planned === null || !entry
+      ? 0
+      : Math.max(0, (fromMs - drink.begun!.startedMs) / MINUTE_MS - entry.startMin - planned);
+  return {
+    ...piece,
+    minutes: Math.max(SLOT_MIN, leftMin),
+    waitMin: Math.max(LATE_MIN, piece.waitMin - overMin),
+  };
 }
 
 /** When the step that is going on will be over, as far as its batch tells. */

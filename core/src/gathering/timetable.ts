@@ -44,11 +44,16 @@ export interface MovedJob {
 }
 
 /** What somebody is wanted for at another hour than was agreed, the first one first. */
-export const movedJobs = (agreed: readonly TimetablePlace[], times: Pick<FeastTimes, 'jobs'>): MovedJob[] =>
+export const movedJobs = (
+  agreed: readonly TimetablePlace[],
+  times: Pick<FeastTimes, 'jobs'>,
+  nowMs: number,
+): MovedJob[] =>
   times.jobs
     .flatMap((job) => {
       const was = agreed.find((p) => p.drinkId === job.drinkId && p.jobId === job.jobId);
-      return was && job.attended && Math.abs(was.startMs - job.startMs) >= TOLD_MS
+      // What is going on moves no more.
+      return was && job.attended && job.startMs > nowMs && Math.abs(was.startMs - job.startMs) >= TOLD_MS
         ? [{ job, fromMs: was.startMs }]
         : [];
     })

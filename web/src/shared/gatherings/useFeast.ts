@@ -166,7 +166,8 @@ export function useFeast(
     const controller = new AbortController();
     let best: FeastTimes | null = null;
     const keep = (times: FeastTimes | null) => {
-      if (!times) return;
+      // What is not whole is kept once: looked for again it may come out otherwise, and no better.
+      if (!times || (times.missing.length > 0 && search.before)) return;
       const next = timetableOf(times, search.basis, search.before);
       if (JSON.stringify(next.places) !== JSON.stringify(search.before?.places)) keepFor(search.id, next);
     };
@@ -207,8 +208,8 @@ export function useFeast(
     stop,
     job: search?.job ?? null,
     moved: useMemo(
-      () => (before && times && progress === null ? movedJobs(before.agreed, times) : []),
-      [before, times, progress],
+      () => (before && times && progress === null ? movedJobs(before.agreed, times, nowMs) : []),
+      [before, times, progress, nowMs],
     ),
     agree: () => timetable && keepFor(id, agreedOn(timetable)),
   };
