@@ -317,6 +317,7 @@ export class Requests {
     use: async () => ({}),
     item: async () => ({ id: this.random.pick(this.things.items) }),
     itemEvents: async () => ({ id: this.random.pick(this.things.items) }),
+    purchases: async () => ({}),
     gifts: async () => ({}),
     gatherings: async () => ({}),
     saveGathering: async () => {

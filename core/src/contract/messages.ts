@@ -180,6 +180,21 @@ export interface Use {
   /** Of herbs that are counted by the day, g in what was poured. */
   strongG: Record<string, number>;
 }
+/** A packet or purchase of an ingredient, what was made from it, and what became of that. */
+export interface Purchase {
+  itemId: string;
+  purchase: string;
+  batches: { batchId: string; recipeId: string; atMs: number }[];
+  things: {
+    itemId: string;
+    kind: 'bottle' | 'leftover';
+    batchId: string;
+    recipeId: string;
+    /** Where it stands; null: it is gone. */
+    place: string | null;
+    givenTo: string | null;
+  }[];
+}
 export interface GiftBatch {
   batchId: string;
   recipeId: string;

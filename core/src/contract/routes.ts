@@ -90,6 +90,7 @@ export const ROUTES = {
   }),
   item: get('/items/:id', { answer: computed<m.ShelfThing>() }),
   itemEvents: get('/items/:id/events', { answer: computed<{ events: LogEvent[] }>() }),
+  purchases: get('/purchases', { answer: computed<{ purchases: m.Purchase[] }>() }),
   gifts: get('/gifts', { answer: computed<{ gifts: m.GiftBatch[] }>() }),
 
   gatherings: get('/gatherings', { answer: computed<{ gatherings: Gathering[] }>() }),

@@ -1,4 +1,5 @@
 /** What stands cold: bottles, leftovers, places, room, reminders. */
+export type { Purchase } from '../contract/messages.ts';
 export { containerCautions, containerUses } from '../keeping/containers.ts';
 export type { BottleItem, LeftoverItem } from '../keeping/items.ts';
 export {

@@ -5,6 +5,7 @@ import type {
   Added,
   Bottled,
   Flame,
+  FromPurchase,
   Gifts,
   Lot,
   Measured,
@@ -40,6 +41,7 @@ export interface BatchDraft {
   readonly cues: { stepId: StepId; cue: string; atMs: number }[];
   readonly doubled: string[];
   readonly lots: Lot[];
+  readonly purchases: FromPurchase[];
   readonly setAside: SetAside[];
   score: Score | null;
   /** The first word that it was given up. */
@@ -57,6 +59,7 @@ export const draftOf = (program: EffectiveProgram): BatchDraft => ({
   tastes: [],
   added: [],
   measured: [],
+  purchases: [],
   removed: [],
   flames: [],
   bottled: [],

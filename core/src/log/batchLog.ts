@@ -36,6 +36,7 @@ export type Flame = Entry<BodyOf<typeof body.flame>>;
 export type Noted = Entry<BodyOf<typeof body.noted>>;
 export type SetAside = Entry<BodyOf<typeof body.setAside>>;
 export type Stopped = Entry<BodyOf<typeof body.stopped>>;
+export type FromPurchase = Entry<BodyOf<typeof body.fromPurchase>>;
 export type Gifts = BodyOf<typeof body.gifts>;
 export type Score = BodyOf<typeof body.scored>;
 export type Lot = BodyOf<typeof body.split>['lots'][number];
@@ -71,6 +72,8 @@ export interface BatchLog {
   score: Score | null;
   /** Given up before its bottles; null: it was not. No step is on any more. */
   stopped: Stopped | null;
+  /** Packets and purchases that its ingredients came from. */
+  purchases: readonly FromPurchase[];
   /** Leftovers that were kept. */
   setAside: readonly SetAside[];
   /** Whom it is for, said last. */

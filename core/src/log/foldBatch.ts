@@ -55,6 +55,7 @@ export function foldBatch(planned: PlannedProgram, events: readonly LogEvent[]):
     lots: draft.lots,
     score: draft.score,
     stopped: times.isStopped ? draft.stopped : null,
+    purchases: draft.purchases,
     setAside: draft.setAside,
     gifts: draft.gifts,
   };

@@ -1,4 +1,5 @@
 import { ROUTES } from '@big-ladle/core/contract';
+import { purchases } from '../services/purchases.ts';
 import { giftBatches, itemById, itemsGone, useOfLate, writtenItems } from '../services/shelf.ts';
 import { eventsOf } from '../services/streams.ts';
 import type { ApiParts } from './parts.ts';
@@ -15,5 +16,6 @@ export function serveShelf(serve: Serve, { db, clock }: ApiParts): void {
   serve(ROUTES.itemEvents, async ({ params }) => ({
     answer: { events: await eventsOf(db, 'item', params.id) },
   }));
+  serve(ROUTES.purchases, async () => ({ answer: { purchases: await purchases(db) } }));
   serve(ROUTES.gifts, async () => ({ answer: { gifts: await giftBatches(db) } }));
 }

@@ -85,6 +85,7 @@ export const ROUTES_OF_PAGES: RouteObject[] = [
           later('/shelf/labels', () =>
             import('../features/shelf/labels/LabelsPage.tsx').then((m) => m.LabelsPage),
           ),
+          later('/shelf/recall', () => import('../features/shelf/RecallPage.tsx').then((m) => m.RecallPage)),
           later('/shelf/:id', () => import('../features/shelf/BottlePage.tsx').then((m) => m.ThingPage)),
           later('/shelf/:id/glass', () =>
             import('../features/shelf/BottlePage.tsx').then((m) => m.GlassPage),

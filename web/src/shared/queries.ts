@@ -31,6 +31,7 @@ export const keys = {
   thingEvents: (id: string) => ['items', 'thing', id, 'events'] as const,
   fridge: ['fridge'] as const,
   gifts: ['gifts'] as const,
+  purchases: ['purchases'] as const,
   rehearsals: ['rehearsals'] as const,
   instruments: ['instruments'] as const,
   /** The cook's own recipes and ingredients. */

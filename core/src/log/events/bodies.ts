@@ -116,6 +116,9 @@ export const stopped = v.strictObject({
   code: v.optional(code),
 });
 
+/** From which packet or purchase of an ingredient it was made: what the cook calls it, or what stands on the packet. */
+export const fromPurchase = v.strictObject({ itemId: id, purchase: name(60) });
+
 export const scored = v.strictObject({ score: whole(1, 5), words: v.optional(words(200)) });
 
 /** The cook's own words, or a code where one was tapped. */

@@ -37,6 +37,7 @@ export const SAMPLES: { [K in EventKind]: BodyOf<K> } = {
   },
   gifts: { occasion: 'Lantern supper', remindNextYear: true, rows: [{ to: 'next door', count: 2 }] },
   stopped: { rest: 'pouredAway', code: 'stop.fell' },
+  fromPurchase: { itemId: 'hibiscus-dried', purchase: 'market, 12 November' },
   scored: { score: 4, words: 'a little sharp' },
   noted: { text: 'foam at ten minutes\nlid off' },
   moved: { place: 'fridge' },

@@ -207,6 +207,13 @@ const ends = {
       draft.gifts = entry.body;
     },
   }),
+  fromPurchase: atStove({
+    body: body.fromPurchase,
+    touches: [],
+    drinkFeels: false,
+    program: null,
+    fold: (draft, entry) => draft.purchases.push(entry),
+  }),
   scored: atStove({
     body: body.scored,
     touches: ['batches'],

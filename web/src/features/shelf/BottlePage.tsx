@@ -19,6 +19,7 @@ import { LotMarks } from '../../shared/LotMarks.tsx';
 import { notify } from '../../shared/notices.ts';
 import { record } from '../../shared/outbox.ts';
 import { Photos } from '../../shared/photos/lazy.tsx';
+import { usePurchases } from '../../shared/purchases.ts';
 import { useThing } from '../../shared/queries.ts';
 import { sharesText } from '../../shared/StrongToday.tsx';
 import {
@@ -33,7 +34,7 @@ import { useCoarseNow } from '../../shared/time.ts';
 import { Caution, ErrorPanel, Figure, Loading, PageHead, Panel } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
 import { sayReason } from '../../words/coreWords.ts';
-import { sayDrinkOf, saySize } from '../../words/names.ts';
+import { sayDrinkOf, sayItem, saySize } from '../../words/names.ts';
 import { millilitres, nutrientGrams, volume } from '../../words/quantities.ts';
 import { sayRich } from '../../words/rich.ts';
 import { days, moment, percent, say, sayCode } from '../../words/say.ts';
@@ -236,12 +237,33 @@ function OneBottle(props: ThingInput & { thing: Extract<ShelfThing, { kind: 'bot
             <Box sx={{ mt: 1 }}>
               <Link to={`/batches/${facts.batchId}`}>{say('bottlePage.theBatchItComes')}</Link>
             </Box>
+            <Packets batchId={facts.batchId} />
           </Panel>
           <Photos subject={{ of: 'item', ofId: facts.itemId }} zone={kitchen.zone} />
           <History id={facts.itemId} kitchen={kitchen} nowMs={nowMs} record={record} />
         </Box>
       </Box>
     </>
+  );
+}
+
+/** Back from a bottle to the packets that it was made from. */
+function Packets({ batchId }: { batchId: string }) {
+  const { data } = usePurchases();
+  const mine = (data?.purchases ?? []).filter((p) => p.batches.some((b) => b.batchId === batchId));
+  if (mine.length === 0) return null;
+  return (
+    <Box sx={{ mt: 1 }} data-testid="packets">
+      {mine.map((p) => (
+        <Box key={`${p.itemId} ${p.purchase}`}>
+          <Link
+            to={`/shelf/recall?item=${encodeURIComponent(p.itemId)}&purchase=${encodeURIComponent(p.purchase)}`}
+          >
+            {say('recall.name', { item: sayItem(p.itemId), purchase: p.purchase })}
+          </Link>
+        </Box>
+      ))}
+    </Box>
   );
 }
 

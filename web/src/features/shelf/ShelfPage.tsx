@@ -127,6 +127,9 @@ function Views({ view, shelf }: { view: View; shelf: Shelf }) {
           {v.id === 'leftovers' && shelf.leftovers.length > 0 && ` (${num(shelf.leftovers.length)})`}
         </Box>
       ))}
+      <Box component={Link} to="/shelf/recall" sx={{ color: role('ink'), py: 1, textDecoration: 'none' }}>
+        {say('recall.title')}
+      </Box>
     </Box>
   );
 }

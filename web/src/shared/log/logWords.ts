@@ -115,6 +115,11 @@ export function deedText(event: LogEvent, program: Program | null): string {
         why: event.body.code ? sayCode(event.body.code) : (event.body.why ?? ''),
         isWhy: Boolean(event.body.code ?? event.body.why),
       });
+    case 'fromPurchase':
+      return say('logWords.fromPurchase', {
+        item: sayItem(event.body.itemId),
+        purchase: event.body.purchase,
+      });
     case 'scored':
       return say('logWords.of2', {
         score: num(event.body.score),

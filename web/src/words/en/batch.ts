@@ -696,6 +696,11 @@ export const EN_BATCH = {
   'logWords.less': '{why}: {volume} less',
   'logWords.tasted': 'tasted: {entries}',
   'logWords.filledBottles': 'filled {bottles} bottles',
+  'madeFrom.title':
+    'Which packets it was made from{count, plural, =0 {} one { (# named)} other { (# named)}}',
+  'madeFrom.why':
+    'What stands on the packet, or where and when it was bought. Should one be bad, every bottle and gift of it is found.',
+  'logWords.fromPurchase': '{item}: {purchase}',
   'logWords.of2': '{score} of 5{isWords, select, true {: {words}} other {}}',
   'logWords.setAnEarlierTime': 'set an earlier time',
   'logWords.tookBack': 'took back',

@@ -26,6 +26,7 @@ import { type LiveBatch, useLiveBatch } from '../useLiveBatch.ts';
 import { HowWasIt } from './HowWasIt.tsx';
 import { MakeAgain, NextDeed } from './head.tsx';
 import { LogPanel } from './LogPanel.tsx';
+import { MadeFrom } from './MadeFrom.tsx';
 import { madePanel } from './stages.tsx';
 import { UnreadableBatch } from './UnreadableBatch.tsx';
 
@@ -146,6 +147,7 @@ function BatchTable({ live }: { live: LiveBatch }) {
                 <PotPanel {...input} />
               )}
               {!step && !batch.rehearsal && <HowWasIt live={live} />}
+              {!batch.rehearsal && <MadeFrom live={live} />}
               <LogPanel live={live} />
               {!batch.rehearsal && <Photos subject={{ of: 'batch', ofId: batch.id }} zone={kitchen.zone} />}
             </>
