@@ -131,7 +131,9 @@ test('a batch is stopped: why, what is left; it is off the stove, and comes back
   await page.getByRole('button', { name: 'Stop it', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'Stopped' })).toBeVisible();
   await page.goto(server.url);
-  await expect(page.getByText('Nothing is on').first()).toBeVisible();
+  // The other pot goes on.
+  await expect(page.getByTestId('on-pot')).toHaveCount(1);
+  await expect(page.getByTestId('on-pot')).toContainText('Pineapple & ginger');
   await page.goto(`${server.url}/batches/demo-steeping/stove`);
   await page.getByRole('button', { name: /^Undo: stopped: The pot fell/ }).click();
   await expect(page.getByRole('heading', { name: 'Steep' })).toBeVisible();

@@ -45,13 +45,16 @@ test('the stove shows what is on, what is next, what is planned and what wants a
   tag: '@dates',
 }, async ({ page, server }) => {
   await page.goto(server.url);
-  await expect(page.getByTestId('on-pot')).toContainText('Deep hibiscus & ginger');
-  await expect(page.getByTestId('home-clock')).toContainText('6:4');
+  // What ends first stands first.
+  await expect(page.getByTestId('on-pot')).toHaveCount(2);
+  await expect(page.getByTestId('on-pot').first()).toContainText('Pineapple & ginger');
+  await expect(page.getByTestId('on-pot').last()).toContainText('Deep hibiscus & ginger');
+  await expect(page.getByTestId('home-clock').last()).toContainText('6:4');
   await expect(page.getByText('past its date: throw out')).toBeVisible();
   await expect(page.getByText('drink today').first()).toBeVisible();
   await expect(page.getByTestId('warm-night')).toContainText('The fridge was warm');
   await expect(page.getByText(/start by/)).toBeVisible();
-  await page.getByTestId('on-pot').click();
+  await page.getByTestId('on-pot').last().click();
   await expect(page.getByRole('heading', { name: 'Steep' })).toBeVisible();
   await page.goBack();
   await expect(page.getByRole('heading', { name: 'On the stove' })).toBeVisible();

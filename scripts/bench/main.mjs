@@ -20,6 +20,7 @@ import {
 import { serveEmptyPage } from './emptyServer.mjs';
 import { firstPage } from './firstPage.mjs';
 import { fiveYears } from './fiveYears.mjs';
+import { besideFirstPage, servedIn, sixDrinks } from './gathering.mjs';
 import { plans } from './plan.mjs';
 import { arrow, twoWindows } from './stove.mjs';
 
@@ -57,10 +58,14 @@ async function withKitchen(name, options, during) {
 
 let within = true;
 await withKitchen('bench-data', {}, async (url) => {
+  await servedIn(url, 30);
   const first = await firstPage(browser, url, empty.url);
   within = first.within;
   for (const line of first.lines) say(line);
+  say(await besideFirstPage(browser, url));
+  await servedIn(url, 30);
   for (const line of await plans(browser, url)) say(line);
+  say(await sixDrinks(browser, url));
   say(await arrow(browser, url, empty.url));
   say(await twoWindows(browser, url));
 });

@@ -1,7 +1,7 @@
 import { median, ms } from './figures.mjs';
 
 /** From now on `window.blocked` holds how long each task held the screen; those under 50 ms count as none. */
-const watchTasks = (page) =>
+export const watchTasks = (page) =>
   page.evaluate(() => {
     window.blocked = [];
     const from = performance.now();
@@ -9,7 +9,8 @@ const watchTasks = (page) =>
       for (const task of list.getEntries()) if (task.startTime >= from) window.blocked.push(task.duration);
     }).observe({ type: 'longtask' });
   });
-const longest = (page) => page.evaluate(() => Math.max(0, ...window.blocked));
+/** How long the longest of them was, ms. */
+export const longest = (page) => page.evaluate(() => Math.max(0, ...window.blocked));
 
 const DRINKS = ['deep-calyx-ginger', 'calyx-pineapple', 'calyx-apple-mint'];
 

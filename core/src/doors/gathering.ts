@@ -9,7 +9,7 @@ export {
   leftOverL,
   runsOut,
 } from '../gathering/demand.ts';
-export type { FeastBatch, FeastBottles, FeastDrink } from '../gathering/drinks.ts';
+export { type FeastBatch, type FeastBottles, type FeastDrink, planAt } from '../gathering/drinks.ts';
 export type { Feast, FeastJob, FeastTimes, Sized } from '../gathering/feast.ts';
 export { COOK } from '../gathering/feastProject.ts';
 export { comesAgain, houseThirst, nextYearOf, pastOf } from '../gathering/learning.ts';

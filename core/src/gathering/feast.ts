@@ -244,7 +244,10 @@ export function timesOf(
     ),
   );
   return {
-    jobs: schedule.placed.map((p) => jobOf(p, frame, at, together, gathering)),
+    // In one order, however they were found: the same hours are the same.
+    jobs: schedule.placed
+      .map((p) => jobOf(p, frame, at, together, gathering))
+      .sort((a, b) => a.startMs - b.startMs || (a.drinkId < b.drinkId ? -1 : a.drinkId > b.drinkId ? 1 : 0)),
     booked: bookedIn(frame, schedule),
     missing: schedule.missing,
     joined: schedule.joined.map(({ joinId, chainIds }) => ({

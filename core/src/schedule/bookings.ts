@@ -30,10 +30,15 @@ export class Bookings {
     return (free[slot] ?? 0) >= amount - HAIR;
   }
 
-  isFree(need: Need, start: number, end: number): boolean {
-    const free = this.freeOf(need.resourceId);
-    for (let slot = start; slot < end; slot++) if (!Bookings.has(free, slot, need.amount)) return false;
-    return true;
+  /** How many slots without a break it is free around a stretch, that stretch with them; 0: it is not free there. */
+  freeAround({ resourceId, amount }: Need, start: number, end: number): number {
+    const free = this.freeOf(resourceId);
+    for (let slot = start; slot < end; slot++) if (!Bookings.has(free, slot, amount)) return 0;
+    let from = start;
+    while (from > 0 && Bookings.has(free, from - 1, amount)) from--;
+    let to = end;
+    while (to < free.length && Bookings.has(free, to, amount)) to++;
+    return to - from;
   }
 
   /** @param sign 1 books, -1 gives back. */

@@ -29,17 +29,30 @@ export function prices(slots: number, random: () => number): Float64Array {
   return Float64Array.from({ length: slots + 1 }, () => most * random());
 }
 
+/** So often whoever is named first does it. */
+const FIRST_FREE_SHARE = 0.65;
+
+/** By itself as it is best, but for who does it. */
+export const plain = (random: () => number): Leaning =>
+  random() < FIRST_FREE_SHARE ? { ...NO_LEANING, firstFree: true } : NO_LEANING;
+
 /** How the chains of one try lean: each by itself, or all together. */
 export function leaningsOf(slots: number, now: Schedule, random: () => number): () => Leaning {
   const how = random();
-  if (how < 0.15) return () => NO_LEANING;
-  if (how < 0.5) return () => (random() < 0.4 ? NO_LEANING : { ...NO_LEANING, price: prices(slots, random) });
+  if (how < 0.15) return () => plain(random);
+  if (how < 0.5)
+    return () => (random() < 0.4 ? plain(random) : { ...plain(random), price: prices(slots, random) });
   if (how < 0.65)
-    return () => (random() < 0.5 ? NO_LEANING : { ...NO_LEANING, avoid: stretches(slots, random) });
+    return () => (random() < 0.5 ? plain(random) : { ...plain(random), avoid: stretches(slots, random) });
   const cheap = how < 0.9 ? magnets(slots, random) : null;
   const placed = now.placed[Math.floor(random() * now.placed.length)];
   // The sitting that one stage stands in is given up.
   const around = 2 + Math.floor(random() * 12);
   const avoid = how > 0.8 && placed ? [{ from: placed.start - around, to: placed.end + around }] : [];
-  return () => ({ avoid, cheap, price: random() < 0.3 ? prices(slots, random) : null });
+  return () => ({
+    avoid,
+    cheap,
+    price: random() < 0.3 ? prices(slots, random) : null,
+    firstFree: random() < FIRST_FREE_SHARE,
+  });
 }

@@ -15,8 +15,10 @@ export interface Leaning {
   cheap: Float64Array | null;
   /** What it costs to begin a stage in a slot, as litres times slots. */
   price: Float64Array | null;
+  /** Of those who are free the one who is named first does it, not the one whose time it uses up most. */
+  firstFree: boolean;
 }
-export const NO_LEANING: Leaning = { avoid: [], cheap: null, price: null };
+export const NO_LEANING: Leaning = { avoid: [], cheap: null, price: null, firstFree: false };
 
 /** One slot in the dark is worse than any number of sittings, a sitting worse than any freshness. */
 const DARK_COST = 1e9;
@@ -81,7 +83,26 @@ export function placeChain(
     nexts[i] = next;
     after = cost;
   }
-  return trace(chain, costs[0]!, nexts, bookings);
+  return trace(chain, costs[0]!, nexts, bookings, leaning.firstFree);
+}
+
+/** Of those who are free the one whose free time is used up most by it: who is there all day is left for what nobody else can do. */
+function whoDoes(
+  oneOf: readonly Need[],
+  start: number,
+  end: number,
+  bookings: Bookings,
+  firstFree: boolean,
+): string | null {
+  let by: string | null = null;
+  let least = Number.POSITIVE_INFINITY;
+  for (const need of oneOf) {
+    const free = bookings.freeAround(need, start, end);
+    if (free === 0 || free >= least) continue;
+    by = need.resourceId;
+    least = firstFree ? 0 : free;
+  }
+  return by;
 }
 
 /** From the best start forward along what was chosen. */
@@ -90,6 +111,7 @@ function trace(
   first: Float64Array,
   nexts: readonly Int32Array[],
   bookings: Bookings,
+  firstFree: boolean,
 ): PlacedStage[] | null {
   let start = -1;
   let best = Number.POSITIVE_INFINITY;
@@ -105,7 +127,7 @@ function trace(
   let since = APART;
   for (const [i, stage] of chain.stages.entries()) {
     const end = start + stage.slots;
-    const by = stage.oneOf.find((need) => bookings.isFree(need, start, end))?.resourceId ?? null;
+    const by = whoDoes(stage.oneOf, start, end, bookings, firstFree);
     placed.push({ chainId: chain.id, stageId: stage.id, start, end, by });
     const next = nexts[i]![start * STATES + since]!;
     const behind = stage.attended ? 0 : Math.min(APART, since + stage.slots);

@@ -1,5 +1,5 @@
 import { randomLcg } from 'd3-random';
-import { leaningsOf, prices } from './leaning.ts';
+import { leaningsOf, plain, prices } from './leaning.ts';
 import { NO_LEANING } from './placeChain.ts';
 import { Placements } from './placements.ts';
 import { type Chain, compareScores, type Join, type Project, type Schedule, type Score } from './project.ts';
@@ -18,6 +18,17 @@ const ROUND = 300;
 /** Of the tries, so many do work as one; of those that take it out, so many part what was joined. */
 const JOIN_SHARE = 0.1;
 const PART_SHARE = 0.15;
+/** All come out so often; around a stage that is held more often where there are few. */
+const ALL_SHARE = 0.15;
+const FEW = 4;
+/** Of them, so many hold one stage at a slot while the others find their places around it. */
+const PIN_SHARE = 0.6;
+/** So many only change the order within a stretch of time: what lies before and after it stands. */
+const WINDOW_SHARE = 0.15;
+/** Such a stretch is so long at most, slots. */
+const WINDOW = 24;
+/** Of those, so many are done later than they were. */
+const LATER_SHARE = 0.5;
 /** At its beginning a further sitting is taken so often. */
 const ONE_MORE = 0.02;
 /** At its beginning, so much less fresh as a share. */
@@ -62,9 +73,15 @@ export function searchSchedule(project: Project, control: SearchControl): Schedu
     const join = random() < JOIN_SHARE ? pick(project.joins, random) : undefined;
     if (join) joinUp(table, join, now, random);
     else {
-      const out = takeSome(table, now, random);
-      partSome(table, out, random);
-      putBack(table, now, out, random);
+      const how = random();
+      if (how < WINDOW_SHARE) reorder(table, now, random);
+      else {
+        const pinned = how < WINDOW_SHARE + PIN_SHARE;
+        const out = takeSome(table, now, random, pinned && chains.length <= FEW ? 0.6 : ALL_SHARE);
+        partSome(table, out, random);
+        if (pinned) putBackPinned(table, now, out, random);
+        else putBack(table, now, out, random);
+      }
     }
     const tried = table.schedule();
     if (compareScores(tried.score, now.score) <= 0 || isTaken(tried.score, now.score, heat, random)) {
@@ -83,10 +100,10 @@ export function searchSchedule(project: Project, control: SearchControl): Schedu
 }
 
 /** Some chains out, often one or two, now and then all. */
-function takeSome(table: Placements, now: Schedule, random: () => number): Set<string> {
+function takeSome(table: Placements, now: Schedule, random: () => number, allShare: number): Set<string> {
   const { chains } = table.project;
   const out = new Set<string>(now.missing);
-  const all = random() < 0.15;
+  const all = random() < allShare;
   const count = 1 + Math.floor(random() * Math.min(chains.length, 3));
   for (let i = 0; i < (all ? chains.length : count); i++) {
     const id = all ? chains[i]!.id : chains[Math.floor(random() * chains.length)]!.id;
@@ -109,6 +126,79 @@ function putBack(table: Placements, now: Schedule, out: ReadonlySet<string>, ran
   for (const chain of again) {
     const leaning = leanings();
     if (!table.put(chain, leaning) && leaning !== NO_LEANING) table.put(chain);
+  }
+}
+
+/**
+ * One of those that were taken out comes in with a stage at a slot by chance, often its last one later than it was, the others
+ * around it, and then each finds its own best place: what two drinks only reach together.
+ */
+function putBackPinned(
+  table: Placements,
+  now: Schedule,
+  out: ReadonlySet<string>,
+  random: () => number,
+): void {
+  const again = shuffled(
+    table.project.chains.filter((c) => out.has(c.id)),
+    random,
+  );
+  const [first] = again;
+  if (!first) return;
+  const later = random() < LATER_SHARE;
+  const stage = later ? first.stages.at(-1)! : pick(first.stages, random)!;
+  const last = Math.max(0, Math.min(first.latest, table.project.slots) - stage.slots);
+  const was = now.placed.find((p) => p.chainId === first.id && p.stageId === stage.id)?.start ?? 0;
+  const from = later ? Math.min(was, last) : 0;
+  const at = from + Math.floor(random() * (last - from + 1));
+  const held = stage.fixedAt === null ? { ...stage, fixedAt: at } : stage;
+  const pinned = { ...first, stages: first.stages.map((s) => (s === stage ? held : s)) };
+  // Its other stages stand by chance as well: where they stand decides what is left for the others.
+  const price = random() < 0.7 ? prices(table.project.slots, random) : null;
+  if (!table.put(pinned, { ...plain(random), price })) table.put(first);
+  for (const chain of again.slice(1)) table.put(chain, plain(random));
+  settle(table, again, random);
+}
+
+/**
+ * Whatever stands in a stretch of time is placed anew in another order, while the rest of its chains stays; then each finds its
+ * own best place in what came of it.
+ */
+function reorder(table: Placements, now: Schedule, random: () => number): void {
+  const around = pick(now.placed, random);
+  if (!around) return;
+  const long = 4 + Math.floor(random() * WINDOW);
+  const from = around.start - Math.floor(random() * long);
+  const isIn = (p: { start: number; end: number }) => p.end > from && p.start < from + long;
+  const out = new Set<string>();
+  for (const { chainId } of now.placed.filter(isIn)) for (const id of table.take(chainId)) out.add(id);
+  for (const id of now.missing) out.add(id);
+  const again = shuffled(
+    table.project.chains.filter((c) => out.has(c.id)),
+    random,
+  );
+  for (const chain of again) {
+    const stands = new Map(
+      now.placed.filter((p) => p.chainId === chain.id && !isIn(p)).map((p) => [p.stageId, p.start]),
+    );
+    const held = {
+      ...chain,
+      stages: chain.stages.map((s) =>
+        s.fixedAt === null && stands.has(s.id) ? { ...s, fixedAt: stands.get(s.id)! } : s,
+      ),
+    };
+    if (!table.put(held, plain(random))) table.put(chain);
+  }
+  settle(table, again, random);
+}
+
+/** Each finds its own best place in what the others leave; where one has none any more, all stand as they stood. */
+function settle(table: Placements, chains: readonly Chain[], random: () => number): void {
+  for (const chain of chains) {
+    const before = table.keep();
+    const moved = table.take(chain.id);
+    const back = table.project.chains.filter((c) => moved.includes(c.id));
+    if (back.filter((c) => table.put(c, plain(random))).length < moved.length) table.restore(before);
   }
 }
 

@@ -22,6 +22,7 @@ import { DaysPanel } from './DaysPanel.tsx';
 import { GuestsAndLots } from './GuestsAndLots.tsx';
 import { HowMuch } from './HowMuch.tsx';
 import { MendPanel } from './MendPanel.tsx';
+import { SizesPanel } from './SizesPanel.tsx';
 import { Settle } from './settle/Settle.tsx';
 import { WaysOn } from './WaysOn.tsx';
 import { WaysPanel } from './WaysPanel.tsx';
@@ -152,6 +153,7 @@ export function GatheringPage() {
             onChange={change}
           />
         )}
+        {sized && <SizesPanel gathering={gathering} sized={sized} kitchen={kitchen.data.kitchen} />}
         <Settle
           id={id}
           version={version}

@@ -66,7 +66,14 @@ export function ShoppingPage() {
       };
     });
   }, [kitchen.data, batches.data, book, tables]);
-  if (kitchen.isPending || batches.isPending || stock.isPending) return <Loading />;
+  if (
+    kitchen.isPending ||
+    batches.isPending ||
+    stock.isPending ||
+    gatherings.isPending ||
+    (board.isPending && board.on.length === 0)
+  )
+    return <Loading />;
   const error = kitchen.error ?? batches.error ?? stock.error;
   const things = stock.data?.stock;
   if (error || !things || !kitchen.data) return <ErrorPanel error={error} />;

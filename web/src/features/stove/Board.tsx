@@ -12,6 +12,7 @@ import { Left } from '../../shared/batch/Left.tsx';
 import { momentsOf } from '../../shared/batch/moments.ts';
 import { SideJobs } from '../../shared/batch/SideJobs.tsx';
 import { useBoard } from '../../shared/batch/state.ts';
+import { useGatherings } from '../../shared/gatherings/list.ts';
 import { Loading, Panel, Row } from '../../shared/ui.tsx';
 import { sayDrink } from '../../words/names.ts';
 import { say } from '../../words/say.ts';
@@ -30,7 +31,8 @@ const tabTitle = () => say('frame.name');
 
 /** What is on, what comes next, and what wants a look: worked out anew every few seconds, while the clocks tick. */
 export function Board({ kitchen }: { kitchen: Kitchen }) {
-  const { on, unreadable, nowMs, isPending } = useBoard();
+  const { on, unreadable, nowMs, isPending: folding } = useBoard();
+  const isPending = useGatherings().isPending || folding;
   const { plans, isPending: solving } = usePlanStarts(kitchen);
   const pots = boardEntries(on);
   const clocks = boardClocks(on);
@@ -43,7 +45,7 @@ export function Board({ kitchen }: { kitchen: Kitchen }) {
         alignItems: 'start',
       }}
     >
-      <Box sx={{ display: 'grid', gap: 1.75, minWidth: 0 }}>
+      <Box sx={{ display: { xs: 'contents', lg: 'grid' }, gap: 1.75, minWidth: 0 }}>
         <Calling moments={clocks.flatMap(momentsOf)} title={tabTitle} />
         {unreadable.length > 0 && <CannotBeRead batches={unreadable} />}
         {/* All at once, so that nothing jumps when the pots come. */}
@@ -76,7 +78,10 @@ export function Board({ kitchen }: { kitchen: Kitchen }) {
             {clocks.length > pots.length && <Clocks clocks={clocks} />}
             {!solving && (
               <>
-                <FeastSoon kitchen={kitchen} nowMs={nowMs} />
+                {/* On a phone it stands last: nothing is below it that could jump. */}
+                <Box sx={{ order: { xs: 1, lg: 0 }, minWidth: 0 }}>
+                  <FeastSoon kitchen={kitchen} nowMs={nowMs} />
+                </Box>
                 <NextUp board={pots} plans={plans} nowMs={nowMs} zone={kitchen.zone} />
                 {on.length > 0 && <SideJobs framed on={on} nowMs={nowMs} zone={kitchen.zone} />}
               </>

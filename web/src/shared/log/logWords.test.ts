@@ -82,11 +82,7 @@ const SAID: readonly (readonly [string, object, RegExp])[] = [
   ['bottled', { stepId: boil, hygiene: 'clean', bottles: [{}, {}] }, /^filled 2 bottles$/],
   ['stopped', { rest: 'pouredAway', code: 'stop.fell' }, /^stopped: The pot fell or boiled over/],
   ['stopped', { rest: 'none' }, /^stopped$/],
-  [
-    'fromPurchase',
-    { itemId: 'clove', purchase: 'market, 12 November' },
-    /^Cloves?.*: market, 12 November$/,
-  ],
+  ['fromPurchase', { itemId: 'clove', purchase: 'market, 12 November' }, /^clove: market, 12 November$/],
   ['scored', { score: 4, words: 'more lime' }, /^4 of 5: more lime$/],
   ['scored', { score: 2 }, /^2 of 5$/],
   [

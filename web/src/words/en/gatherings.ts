@@ -204,6 +204,18 @@ export const EN_GATHERINGS = {
   'waysOut.later': 'Serve {time} later',
   'waysOut.leaveOut': 'Leave out {drink}: the others take its part',
   'waysOut.take': 'Do that',
+  // sizes
+  'sizes.title': 'At home and for this gathering, side by side',
+  'sizes.which': 'Which drink',
+  'sizes.home': 'at home',
+  'sizes.many': 'for the guests',
+  'sizes.litres': 'It makes',
+  'sizes.pot': 'The pot at its fullest',
+  'sizes.potShare': '{share}{fills, plural, one {} other {, # times filled}}',
+  'sizes.fridge': 'Of the fridge',
+  'sizes.time': 'From start to bottles',
+  'sizes.hands': 'Of it, your own work',
+  'sizes.perLitre': 'Minutes of work a litre',
   // settling it
   'settle.title': 'What you settle',
   'settle.name': 'Name',

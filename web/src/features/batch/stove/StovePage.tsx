@@ -6,7 +6,9 @@ import { Link, Navigate, useParams } from 'react-router';
 import { unlockSound, useSound } from '../../../shared/alarms.ts';
 import { CallingAloud } from '../../../shared/batch/Calling.tsx';
 import { colours } from '../../../shared/batch/liquorColour.ts';
+import { useBoard } from '../../../shared/batch/state.ts';
 import { stepName } from '../../../shared/batch/stepNames.ts';
+import { useOutbox } from '../../../shared/outboxStore.ts';
 import { useScheme } from '../../../shared/scheme.ts';
 import { useAwake } from '../../../shared/signals.ts';
 import { Caution, ErrorPanel, Loading } from '../../../shared/ui.tsx';
@@ -30,8 +32,11 @@ import { Rehearsing } from './watch/Rehearsing.tsx';
 export function StovePage() {
   const { id = '' } = useParams();
   const { live, batch, isPending, error, refetch } = useLiveBatch(id);
-  if (live) return <StoveScreen key={id} live={live} />;
-  if (isPending) return <Loading />;
+  const board = useBoard();
+  const offline = useOutbox((s) => s.offline);
+  // Clocks of other pots stand above the step: nothing jumps when they come.
+  if (live && !(board.isPending && !offline)) return <StoveScreen key={id} live={live} />;
+  if (isPending || live) return <Loading />;
   if (error) return <ErrorPanel error={error} again={refetch} />;
   return batch ? <Navigate to={`/batches/${id}`} replace /> : <ErrorPanel error={error} again={refetch} />;
 }
