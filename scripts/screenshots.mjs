@@ -56,15 +56,6 @@ const VIEWS = [
   },
   { name: 'recipe', path: '/drinks/calyx-pineapple', size: TABLE },
   {
-    name: 'compare-methods',
-    path: '/drinks/deep-calyx-ginger/compare',
-    size: { width: 1280, height: 1100 },
-    prepare: async (page) => {
-      await page.getByRole('button', { name: 'boiled twice' }).click();
-      await page.getByRole('img', { name: /Strength in hibiscus/ }).waitFor();
-    },
-  },
-  {
     name: 'editor',
     path: '/drinks/write',
     size: { width: 1280, height: 1250 },
@@ -163,6 +154,12 @@ const VIEWS = [
       await searched(page);
       await page.getByTestId('days').evaluate((days) => days.scrollIntoView());
     },
+  },
+  {
+    name: 'gathering-day',
+    path: '/gatherings/demo-supper/day',
+    size: { width: 1280, height: 900 },
+    prepare: (page) => page.getByTestId('day-next').waitFor({ timeout: 60_000 }),
   },
   { name: 'kitchen', path: '/kitchen', size: TABLE },
 ];
