@@ -18,6 +18,7 @@ import { DAY_MS, HOUR_MS, MINUTE_MS } from '../units/time.ts';
 import { type Feast, type FeastInput, planFeast, sizeFeast } from './feast.ts';
 import { feastProject } from './feastProject.ts';
 import { mayDrink } from './mayDrink.ts';
+import { othersFor } from './others.ts';
 import { joinId, piecesOf, placeMeanwhile } from './pieces.ts';
 import { servingList } from './serving.ts';
 import { agreedOn, attendedJobs, movedJobs, nextJobs, timetableOf } from './timetable.ts';
@@ -191,6 +192,35 @@ describe('a feast', () => {
     expect(chain.notBefore).toBe(project.slots - 30 * 12);
   });
 
+  it('drinks of the book are named for who may have none of the settled ones, each of which they may', () => {
+    const strict: GatheringDoc['groups'][number] = {
+      id: 'strict',
+      name: 'Strict',
+      least: 2,
+      most: 2,
+      age: 'adult',
+      rules: [{ kind: 'noAddedSugar' }, { kind: 'pregnant' }, { kind: 'noRaw' }],
+      thirst: 'usual',
+    };
+    const gathering = supper(twoDrinks, { groups: [strict] });
+    const others = (groups: typeof gathering.groups) =>
+      othersFor(groups, gathering, kitchen, BOOK, TABLES, WEDNESDAY, () => false);
+    for (const { plan: of, recipeId } of others([strict])) {
+      const drink: GatheringDrink = {
+        ...made(recipeId, recipeId),
+        source: { kind: 'plan', plan: of, litres: null },
+      };
+      const sized = sizeFeast(input(supper([drink], { groups: [strict] })), BOOK, TABLES);
+      expect(sized.mending.without, recipeId).toEqual([]);
+      expect(mayDrink(strict, sized.lots[0]!), recipeId).toBe(true);
+    }
+    // Whoever may have anything may have any that lasts; a stricter rule never opens one.
+    const anybody = others([{ ...strict, rules: [] }]).map((o) => o.recipeId);
+    expect(anybody.length).toBeGreaterThan(8);
+    expect(anybody).toEqual(expect.arrayContaining(others([strict]).map((o) => o.recipeId)));
+    expect(others([{ ...strict, rules: [{ kind: 'noCaffeine' }] }]).length).toBeGreaterThan(0);
+  });
+
   it('a fridge that is too small is a proof; one drink that has no time is another', () => {
     const small = plan(input(supper(twoDrinks), { kitchen: { ...kitchen, fridgeFreeL: 12 } }));
     expect(small.times!.missing.length).toBeGreaterThan(0);
@@ -266,6 +296,36 @@ describe('a feast', () => {
     expect(moved.every((m) => m.job.drinkId === 'red' && m.job.attended)).toBe(true);
     // Of another gathering nothing was agreed yet.
     expect(timetableOf(much.times!, 'y', kept).agreed).toEqual(timetableOf(much.times!, 'y', null).places);
+  });
+
+  it('where not all find hours, what is on already is not what is left out', () => {
+    const program = plannedDrink('deep-calyx-ginger', 'shortBoilLongSteep', 6);
+    const forecast = simulateBatch(program, kitchen, TABLES);
+    const last = forecast.trace.at(-1)!;
+    const red: GatheringDrink = {
+      ...made('red', 'deep-calyx-ginger'),
+      source: { kind: 'batch', batchId: 'b' },
+    };
+    // Half past eleven at night: without it nothing would be done in the night.
+    const nowMs = WEDNESDAY + 6 * HOUR_MS;
+    const served = WEDNESDAY + 36 * HOUR_MS;
+    const full = plan(
+      input(supper([twoDrinks[1]!, red], { servesAtMs: served, untilMs: served + 4 * HOUR_MS }), {
+        nowMs,
+        kitchen: { ...kitchen, fridgeFreeL: 14 },
+        batches: [
+          {
+            batchId: 'b',
+            state: 'begun',
+            program,
+            forecast,
+            startedMs: nowMs - (last.startMin + 1) * MINUTE_MS,
+            currentStepId: last.stepId,
+          },
+        ],
+      }),
+    );
+    expect(full.times!.missing).toEqual(['pineapple']);
   });
 
   it('a step that is over and was not ended: what comes after it is to be done now', () => {

@@ -1,9 +1,11 @@
 import { compareMethods, type MethodAnswer } from '../compare/methods.ts';
 import { type DrinkOverview, overviewOf } from '../compare/overview.ts';
+import type { GatheringDoc, GuestGroup } from '../documents/gathering.ts';
 import type { Kitchen } from '../documents/kitchen.ts';
 import type { PlanDoc } from '../documents/plan.ts';
 import type { MethodId, Recipe } from '../documents/recipe.ts';
 import { type Feast, type FeastInput, type FeastTimes, planFeast, type Sized } from '../gathering/feast.ts';
+import { type OtherDrink, othersFor } from '../gathering/others.ts';
 import { bindingLimits, type FeastWay, type Limit, waysOut } from '../gathering/waysOut.ts';
 import { type PlanProblem, solvePlanDoc } from '../plan/planDoc.ts';
 import { type PlanStart, planStart } from '../plan/planStart.ts';
@@ -32,6 +34,13 @@ export type Job =
       seed: number;
       budgetMs: number;
     }
+  | {
+      kind: 'othersFor';
+      groups: readonly GuestGroup[];
+      gathering: GatheringDoc;
+      kitchen: Kitchen;
+      nowMs: number;
+    }
   | { kind: 'feast'; input: Omit<FeastInput, 'kitchen'>; kitchen: Kitchen; seed: number; budgetMs: number };
 
 /** The recipes and custom ingredients of a kitchen that are not shipped: sent along with a job. */
@@ -52,6 +61,7 @@ export type JobResult =
   | { kind: 'ranges'; samples: RangeSamples }
   | { kind: 'overview'; drinks: readonly DrinkOverview[] }
   | { kind: 'feastWays'; limits: readonly Limit[]; ways: readonly FeastWay[] }
+  | { kind: 'othersFor'; drinks: readonly OtherDrink[] }
   | { kind: 'feast'; feast: Feast };
 
 export interface JobControl {
@@ -130,6 +140,11 @@ export function runJob(job: Job, book: readonly Recipe[], shipped: Tables, contr
         limits: bindingLimits(input, book, tables, searched),
         ways: waysOut(input, job.missing, book, tables, searched),
       };
+    }
+    case 'othersFor': {
+      const { groups, gathering, kitchen, nowMs } = job;
+      const drinks = othersFor(groups, gathering, kitchen, book, tables, nowMs, control.cancelled);
+      return { kind: 'othersFor', drinks };
     }
     case 'feast': {
       const { onBest, onSized } = control;

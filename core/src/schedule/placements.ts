@@ -143,7 +143,7 @@ export class Placements {
           .filter((id) => this.placed.has(id));
         return chainIds.length > 1 ? [{ joinId: join.id, chainIds }] : [];
       }),
-      score: judge(project, placed, missing.length, this.bookings.busy, (chainId, stageId) => {
+      score: judge(project, placed, weighed(project, missing), this.bookings.busy, (chainId, stageId) => {
         const join = this.join(chainId, stageId);
         return join && this.members(join).length > 1 ? join.id : null;
       }),
@@ -178,6 +178,13 @@ export class Placements {
     };
   }
 }
+
+/** What is going on already is there whatever is planned: it is left out last of all. */
+const weighed = ({ chains }: Project, missing: readonly string[]): number =>
+  missing.reduce((sum, id) => sum + (isGoingOn(chains.find((c) => c.id === id)!) ? chains.length + 1 : 1), 0);
+
+/** Its first stage stands already. */
+export const isGoingOn = ({ stages }: Chain): boolean => stages[0]!.fixedAt !== null;
 
 export interface Kept {
   placed: ReadonlyMap<string, PlacedStage[]>;

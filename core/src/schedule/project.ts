@@ -88,7 +88,7 @@ export interface PlacedStage {
 
 /** What a schedule is judged by, the first that differs decides. Less is better of each. */
 export interface Score {
-  /** Chains that have no place. */
+  /** Chains that have no place; what is going on already counts more than all others. */
   missing: number;
   /** Slots of attended work in the dark. */
   darkSlots: number;

@@ -1,7 +1,7 @@
 import { randomLcg } from 'd3-random';
 import { leaningsOf, plain, prices } from './leaning.ts';
 import { NO_LEANING } from './placeChain.ts';
-import { Placements } from './placements.ts';
+import { isGoingOn, Placements } from './placements.ts';
 import { type Chain, compareScores, type Join, type Project, type Schedule, type Score } from './project.ts';
 
 export interface SearchControl {
@@ -42,8 +42,11 @@ export function searchSchedule(project: Project, control: SearchControl): Schedu
   const random = randomLcg(control.seed);
   const table = new Placements(project);
   const { chains } = project;
-  // The one with least choice of when to be done comes first.
-  const order = [...chains].sort((a, b) => a.latest - a.notBefore - (b.latest - b.notBefore));
+  // What is going on comes first, then the one with least choice of when to be done.
+  const order = [...chains].sort(
+    (a, b) =>
+      Number(isGoingOn(b)) - Number(isGoingOn(a)) || a.latest - a.notBefore - (b.latest - b.notBefore),
+  );
   fill(table, order);
   let now = table.schedule();
   if (now.missing.length > 0 && project.joins.length > 0) {

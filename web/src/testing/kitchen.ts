@@ -101,6 +101,7 @@ export function kitchenServer(docs: readonly BatchDoc[], kitchen = KITCHEN): Fak
     items: () => ({ items: [], leftovers: [] }),
     fridge: () => ({ record: null }),
     instruments: () => ({ instruments: [] }),
+    gatherings: () => ({ gatherings: [] }),
     batches: ({ query }) => ({ batches: query.rehearsals ? [] : entries(query.status), next: null }),
     batch: ({ params }) => byId.get(params.id!),
     events: ({ body }) => {

@@ -89,7 +89,13 @@ export function GatheringPage() {
             />
             <Box sx={{ display: 'grid', gap: 1.75 }}>
               {gathering.drinks.length > 0 && (
-                <MendPanel gathering={gathering} sized={sized} onChange={change} />
+                <MendPanel
+                  gathering={gathering}
+                  sized={sized}
+                  kitchen={kitchen.data.kitchen}
+                  nowMs={nowMs}
+                  onChange={change}
+                />
               )}
             </Box>
           </Box>

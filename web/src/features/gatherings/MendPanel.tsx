@@ -1,5 +1,5 @@
 import '../../words/places/gatherings.ts';
-import type { GatheringDoc } from '@big-ladle/core/documents';
+import type { GatheringDoc, Kitchen } from '@big-ladle/core/documents';
 import type { Mend, Sized } from '@big-ladle/core/gathering';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -10,6 +10,7 @@ import { Panel } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
 import { litres } from '../../words/quantities.ts';
 import { say } from '../../words/say.ts';
+import { OtherDrinks } from './OtherDrinks.tsx';
 import { sayGroup } from './sayFeast.ts';
 
 /** Half litres: nobody sets apart a third of a glass. */
@@ -19,9 +20,11 @@ const ROUND_L = 0.5;
 export function MendPanel(props: {
   gathering: GatheringDoc;
   sized: Sized;
+  kitchen: Kitchen;
+  nowMs: number;
   onChange: (change: GatheringChange) => void;
 }) {
-  const { gathering, sized, onChange } = props;
+  const { gathering, sized, kitchen, nowMs, onChange } = props;
   const { mending } = sized;
   const names = (ids: readonly string[]) =>
     gathering.groups
@@ -77,6 +80,7 @@ export function MendPanel(props: {
           <Box sx={{ color: role('danger'), fontWeight: 700 }}>
             {say('mend.without', { groups: names(mending.without) })}
           </Box>
+          <OtherDrinks {...{ gathering, without: mending.without, kitchen, nowMs, onChange }} />
         </Panel>
       )}
       {mending.mends.length === 0 && mending.without.length === 0 && gathering.drinks.length > 0 && (

@@ -46,7 +46,7 @@ export function Board({ kitchen }: { kitchen: Kitchen }) {
       }}
     >
       <Box sx={{ display: { xs: 'contents', lg: 'grid' }, gap: 1.75, minWidth: 0 }}>
-        <Calling moments={clocks.flatMap(momentsOf)} title={tabTitle} />
+        <Calling moments={isPending ? [] : clocks.flatMap(momentsOf)} title={tabTitle} />
         {unreadable.length > 0 && <CannotBeRead batches={unreadable} />}
         {/* All at once, so that nothing jumps when the pots come. */}
         {isPending ? (

@@ -11,6 +11,7 @@ import { useFeast } from '../../shared/gatherings/useFeast.ts';
 import { useCoarseNow } from '../../shared/time.ts';
 import { Loading, Panel } from '../../shared/ui.tsx';
 import { moment, say } from '../../words/say.ts';
+import { WIDE_ONLY } from './wideOnly.ts';
 
 /** So high three jobs stand: nothing jumps when they come. */
 const HIGH_PX = 150;
@@ -23,22 +24,28 @@ export function FeastNext({ coming, kitchen }: { coming: Gathering; kitchen: Kit
   const feast = useFeast(id, gathering, timetable);
   const { sized, times } = feast;
   return (
-    <Panel
-      testId="feast-next"
-      title={say('nextJobs.title', {
-        gathering: gathering.name,
-        at: moment(gathering.servesAtMs, nowMs, zone),
-      })}
-      aside={
-        <Button component={Link} to={`/gatherings/${id}/day`} size="small">
-          {say('nextJobs.all')}
-        </Button>
-      }
-    >
-      <Box sx={{ minHeight: HIGH_PX }}>
-        <MovedJobs {...{ feast, nowMs, zone }} />
-        {sized && times ? <NextJobs {...{ gathering, sized, times, nowMs, zone }} who={null} /> : <Loading />}
-      </Box>
-    </Panel>
+    <Box sx={sized && times ? {} : WIDE_ONLY}>
+      <Panel
+        testId="feast-next"
+        title={say('nextJobs.title', {
+          gathering: gathering.name,
+          at: moment(gathering.servesAtMs, nowMs, zone),
+        })}
+        aside={
+          <Button component={Link} to={`/gatherings/${id}/day`} size="small">
+            {say('nextJobs.all')}
+          </Button>
+        }
+      >
+        <Box sx={{ minHeight: HIGH_PX }}>
+          <MovedJobs {...{ feast, nowMs, zone }} />
+          {sized && times ? (
+            <NextJobs {...{ gathering, sized, times, nowMs, zone }} who={null} />
+          ) : (
+            <Loading />
+          )}
+        </Box>
+      </Panel>
+    </Box>
   );
 }

@@ -3,6 +3,7 @@ import Box from '@mui/material/Box';
 import { lazy, Suspense } from 'react';
 import { useGatherings } from '../../shared/gatherings/list.ts';
 import { Panel } from '../../shared/ui.tsx';
+import { WIDE_ONLY } from './wideOnly.ts';
 
 /** Fetched where a gathering is coming. */
 const FeastNext = lazy(() => import('./FeastNext.tsx').then((m) => ({ default: m.FeastNext })));
@@ -22,7 +23,7 @@ export function FeastSoon({ kitchen, nowMs }: { kitchen: Kitchen; nowMs: number 
   const room = <Box sx={{ minHeight: HIGH_PX }} />;
   return (
     near && (
-      <Suspense fallback={<Panel>{room}</Panel>}>
+      <Suspense fallback={<Box sx={WIDE_ONLY}>{<Panel>{room}</Panel>}</Box>}>
         <FeastNext key={near.id} coming={near} kitchen={kitchen} />
       </Suspense>
     )

@@ -52,8 +52,10 @@ export function NextJobs(
             <Box sx={{ ...heading, fontSize: '1.05rem' }}>
               {p.id === COOK ? say('nextJobs.you') : sayPerson(p.id, gathering)}
               {p.fromMs > nowMs && (
-                <Box component="span" sx={{ color: role('inkMuted'), fontWeight: 400, fontSize: '0.9rem' }}>
-                  {' '}
+                <Box
+                  component="span"
+                  sx={{ ml: 1, color: role('inkMuted'), fontWeight: 400, fontSize: '0.9rem' }}
+                >
                   {say('nextJobs.from', { from: moment(p.fromMs, nowMs, zone) })}
                 </Box>
               )}

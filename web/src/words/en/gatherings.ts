@@ -72,6 +72,9 @@ export const EN_GATHERINGS = {
   'mend.do': 'Set {litres} apart',
   'mend.undo': 'Do not set it apart',
   'mend.none': 'Everybody has something to drink.',
+  'mend.others': 'Which drink of the book would be?',
+  'mend.addOther': 'Add {drink}',
+  'mend.noOther': 'No drink of the book is for them as it is made. Water and fruit stand beside.',
   'mend.without': 'No part of these drinks is for {groups}. Another drink would be.',
   // the days
   'days.title': '{days, plural, =0 {The day itself} one {One day to it} other {# days to it}}',
