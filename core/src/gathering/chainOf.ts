@@ -19,6 +19,7 @@ export interface DrinkChain {
 
 export interface ChainInput {
   drinkId: string;
+  /** None where it is filled already, and only has to thaw. */
   pieces: readonly Piece[];
   /** People who may do it. */
   people: readonly string[];
@@ -166,12 +167,13 @@ function bareOf(input: ChainInput): Bare[] {
     });
   }
   if (input.thaw) {
-    const last = bare.at(-1)!;
-    last.wait = {
-      minMin: 0,
-      maxMin: FROZEN_MOST_MIN,
-      needs: [{ resourceId: RESOURCE.freezer, amount: input.thaw.litres }],
-    };
+    const last = bare.at(-1);
+    if (last)
+      last.wait = {
+        minMin: 0,
+        maxMin: FROZEN_MOST_MIN,
+        needs: [{ resourceId: RESOURCE.freezer, amount: input.thaw.litres }],
+      };
     bare.push({
       id: 'thaw',
       pieces: [],

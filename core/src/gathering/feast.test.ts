@@ -16,7 +16,7 @@ import { searchSchedule } from '../schedule/search.ts';
 import { KITCHEN, TABLES } from '../testKitchen.ts';
 import { DAY_MS, HOUR_MS, MINUTE_MS } from '../units/time.ts';
 import { type Feast, type FeastInput, planFeast, sizeFeast } from './feast.ts';
-import { feastProject } from './feastProject.ts';
+import { COOK, feastProject } from './feastProject.ts';
 import { mayDrink } from './mayDrink.ts';
 import { othersFor } from './others.ts';
 import { joinId, piecesOf, placeMeanwhile } from './pieces.ts';
@@ -409,6 +409,10 @@ describe('a feast', () => {
     const last = attendedJobs(times!.jobs).at(-1)!;
     expect(nextJobs(times!, last.startMs, null, 3)).toContainEqual(last);
     expect(nextJobs(times!, WEDNESDAY, 'nobody', 3)).toEqual([]);
+    // A pot that only wants an eye is the cook's: nothing that somebody is wanted for is on no list.
+    const watched = attendedJobs(times!.jobs).filter((j) => j.by === null);
+    expect(watched.length).toBeGreaterThan(0);
+    expect(nextJobs(times!, WEDNESDAY, COOK, 100)).toEqual(attendedJobs(times!.jobs));
   });
 
   it('is put on the table in rounds of two hours, with ice, garnish and whom it is for', () => {
@@ -445,6 +449,24 @@ describe('a feast', () => {
     const served = (g: GatheringDoc, s: typeof sized) =>
       servingList(g, s).drinks.find((d) => d.lotId === 'red')!.litres;
     expect(served(withGift, sized)).toBeCloseTo(served(supper(twoDrinks), without), 1);
+  });
+
+  it('what is filled and frozen is thawed in time, until that is said to be done', () => {
+    const bottles = { ...FILLED, madeOf: ['clove'], sugarGPerL: 60, itemIds: ['x'] };
+    const frozen: GatheringDrink = {
+      ...twoDrinks[0]!,
+      source: { kind: 'bottles', itemIds: ['x'] },
+      frozen: true,
+    };
+    const there = new Map([['red', { ...bottles, deadlineMs: SATURDAY + 90 * DAY_MS }]]);
+    const jobs = (done: GatheringDoc['done']) =>
+      plan(input(supper([frozen], { done }), { bottles: there })).times!.jobs;
+    const [thaw] = jobs([]);
+    expect(thaw).toMatchObject({ drinkId: 'red', extra: 'thaw', attended: true });
+    // A day in the fridge before it is served, and no sooner than it keeps thawed.
+    expect(thaw!.startMs).toBeLessThanOrEqual(SATURDAY - DAY_MS);
+    expect(thaw!.endMs).toBeGreaterThanOrEqual(SATURDAY + 4 * HOUR_MS - 3 * DAY_MS);
+    expect(jobs([{ drinkId: 'red', jobId: 'thaw' }])).toEqual([]);
   });
 
   it('bottles that stand there are poured, as long as they are good', () => {

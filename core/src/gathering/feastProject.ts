@@ -7,7 +7,7 @@ import { KEEPING } from '../tables/keeping.ts';
 import { SHOP_ROWS } from '../tables/kitchenFacts.ts';
 import type { Tables } from '../tables/types.ts';
 import { DAY_MS, MINUTE_MS } from '../units/time.ts';
-import { chainOf, type DrinkChain, type Job } from './chainOf.ts';
+import { type ChainInput, chainOf, type DrinkChain, type Job } from './chainOf.ts';
 import type { FeastDrink } from './drinks.ts';
 import {
   type FeastResource,
@@ -31,6 +31,8 @@ const FRESH_KEEPS_MS = 2 * DAY_MS;
 const DRY_KEEPS_MS = 14 * DAY_MS;
 /** A frozen litre thaws in the fridge in so long, ms. */
 const THAW_MS = DAY_MS;
+/** Thawed it keeps so long, ms. */
+const THAWED_MS = KEEPING.thawedDays * DAY_MS;
 /** So many pots can be kept an eye on by one who is there. */
 const EYES = 3;
 /** Doors of shops, min after midnight. */
@@ -43,8 +45,6 @@ export interface FeastProject {
   fromMs: number;
   chains: ReadonlyMap<string, DrinkChain>;
   meanwhile: readonly (Meanwhile & { drinkId: string })[];
-  /** Drinks that nothing has to be done for. */
-  standing: readonly string[];
 }
 
 /**
@@ -68,13 +68,19 @@ export function feastProject(
   const people = [COOK, ...gathering.helpers.map((h) => h.id)];
   const chains = new Map<string, DrinkChain>();
   const meanwhile: (Meanwhile & { drinkId: string })[] = [];
-  const standing: string[] = [];
   for (const drink of drinks) {
     if (drink.problem) continue;
     const settled = gathering.drinks.find((d) => d.id === drink.id);
+    const servedAt = slotOf(servesAtMs);
+    const frozen = settled?.frozen === true;
+    const thaw =
+      frozen && !isDone(gathering, drink.id, 'thaw')
+        ? { slots: Math.ceil(THAW_MS / SLOT_MS), litres: drink.litres }
+        : null;
+    const common = { drinkId: drink.id, people, litres: drink.litres, earliest: 0, servedAt, thaw };
     const done = drink.begun !== null && drink.begun.currentStepId === null;
     if (!drink.made || done) {
-      standing.push(drink.id);
+      if (thaw) chains.set(drink.id, withPins(onlyThawed(common, slots), gathering, slotOf));
       continue;
     }
     const { program, sim } = drink.made;
@@ -83,28 +89,22 @@ export function feastProject(
     const pieces = at < 0 ? all : [whatIsLeftOf(all[at]!, drink, fromMs), ...all.slice(at + 1)];
     const placed = placeMeanwhile(pieces);
     meanwhile.push(...placed.meanwhile.map((m) => ({ ...m, drinkId: drink.id })));
-    const servedAt = slotOf(servesAtMs);
-    const thawed = settled?.frozen === true;
     // What is set apart of it has to last as well: the shorter of them counts.
     const apart = drink.cuts.filter((c) => settled?.apart.some((a) => a.beforeStepId === c.beforeStepId));
     const lifeMs = Math.min(
       'fromDoneMs' in drink.life ? drink.life.fromDoneMs : 0,
       ...apart.map((c) => c.fromDoneMs),
     );
-    const lastsMs = thawed ? KEEPING.thawedDays * DAY_MS : lifeMs;
+    const lastsMs = frozen ? THAWED_MS : lifeMs;
     const chain = chainOf({
-      drinkId: drink.id,
+      ...common,
       pieces: placed.pieces,
-      people,
-      litres: drink.litres,
-      earliest: 0,
-      latest: servedAt - (thawed ? 0 : Math.ceil(drink.chillMs / SLOT_MS)),
+      latest: servedAt - (frozen ? 0 : Math.ceil(drink.chillMs / SLOT_MS)),
       // What is begun and cannot be put off so long is made all the same: it is not served.
       notBefore:
-        drink.begun && !thawed && latestDoneMs(drink, tables, nowMs) + lastsMs < untilMs
+        drink.begun && !frozen && latestDoneMs(drink, tables, nowMs) + lastsMs < untilMs
           ? 0
           : slots - Math.floor(lastsMs / SLOT_MS),
-      servedAt,
       goingOnSince: at < 0 ? null : 0,
       shopKeeps:
         drink.begun || isDone(gathering, drink.id, 'shop')
@@ -113,7 +113,6 @@ export function feastProject(
       hotBottles:
         program.steps.some((s) => s.kind === 'bottle' && s.hygiene === 'sterilised') &&
         !isDone(gathering, drink.id, 'bottles'),
-      thaw: thawed ? { slots: Math.ceil(THAW_MS / SLOT_MS), litres: drink.litres } : null,
     });
     chains.set(drink.id, withPins(chain, gathering, slotOf));
   }
@@ -128,9 +127,23 @@ export function feastProject(
     fromMs,
     chains,
     meanwhile,
-    standing,
   };
 }
+
+/** A drink that is filled and frozen: it is taken out in time, and no sooner than it keeps. */
+const onlyThawed = (
+  common: Pick<ChainInput, 'drinkId' | 'people' | 'litres' | 'earliest' | 'servedAt' | 'thaw'>,
+  slots: number,
+): DrinkChain =>
+  chainOf({
+    ...common,
+    pieces: [],
+    latest: common.servedAt,
+    notBefore: slots - Math.floor(THAWED_MS / SLOT_MS),
+    goingOnSince: null,
+    shopKeeps: null,
+    hotBottles: false,
+  });
 
 const isDone = (g: Pick<GatheringDoc, 'done'>, drinkId: string, jobId: NonNullable<Job['extra']>): boolean =>
   g.done.some((d) => d.drinkId === drinkId && d.jobId === jobId);

@@ -7,6 +7,7 @@ import {
 } from '../documents/gathering.ts';
 import { MINUTE_MS } from '../units/time.ts';
 import type { FeastJob, FeastTimes } from './feast.ts';
+import { COOK } from './feastProject.ts';
 
 /** What moves by less is not told: nobody minds. */
 const TOLD_MS = 10 * MINUTE_MS;
@@ -61,7 +62,7 @@ export const movedJobs = (
 
 /**
  * What somebody is wanted for next, what is going on with it; what is done once for several drinks stands once.
- * @param by whose jobs; null: everybody's.
+ * @param by whose jobs; null: everybody's. A pot that only wants an eye is the cook's.
  */
 export const nextJobs = (
   times: Pick<FeastTimes, 'jobs'>,
@@ -70,7 +71,7 @@ export const nextJobs = (
   most: number,
 ): FeastJob[] =>
   attendedJobs(times.jobs)
-    .filter((job) => job.endMs > nowMs && (by === null || job.by === by))
+    .filter((job) => job.endMs > nowMs && (by === null || (job.by ?? COOK) === by))
     .slice(0, most);
 
 /** What somebody is wanted for, in the order of time; what is done once for several drinks stands once. */
