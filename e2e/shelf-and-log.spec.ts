@@ -110,3 +110,32 @@ test('a batch that cannot be read hurts only itself: saved, put out of sight, br
   await page.goto(server.url);
   await expect(told).toBeVisible();
 });
+
+test('from a packet, named with a tap and looked for right after, to its bottles and gifts, and back', async ({
+  page,
+  server,
+}) => {
+  const { items } = await server.api<{ items: { facts: { itemId: string; batchId: string } }[] }>(
+    'GET',
+    '/items',
+  );
+  const { batchId } = items[0]!.facts;
+  const mine = items.filter((i) => i.facts.batchId === batchId).map((i) => i.facts.itemId);
+  await page.goto(`${server.url}/batches/${batchId}`);
+  await page.getByText('Which packets it was made from').click();
+  const packet = page.getByTestId('made-from').getByRole('combobox').first();
+  await packet.fill('market, Saturday');
+  await packet.press('Enter');
+  // No pause between the two: the page asks again once it is stored.
+  await page.getByTestId('purchase').getByRole('link').click();
+  const recalled = page.getByTestId('recalled');
+  await expect(recalled.getByTestId('recalled-thing').filter({ hasText: 'Bottle' })).toHaveCount(mine.length);
+  await page.goto(`${server.url}/shelf/${mine[0]}`);
+  await page.getByRole('button', { name: 'Given away' }).click();
+  await page.getByLabel('To whom').fill('next door');
+  await page.getByRole('button', { name: 'Given away' }).last().click();
+  await page.getByTestId('packets').getByRole('link').click();
+  await expect(recalled.getByTestId('recalled-thing').filter({ hasText: 'given to next door' })).toHaveCount(
+    1,
+  );
+});

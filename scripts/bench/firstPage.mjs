@@ -6,7 +6,7 @@ const MOST_BYTES = 300_000;
 const QUIET_MS = 1500;
 
 /** One visit with nothing kept: all that goes over the wire until nothing comes any more, and when it can be used. */
-async function visit(browser, url, usable, whole) {
+export async function visit(browser, url, usable, whole) {
   const context = await browser.newContext({
     viewport: { width: 1280, height: 800 },
     serviceWorkers: 'block',

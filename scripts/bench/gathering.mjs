@@ -1,4 +1,5 @@
 import { kB, median, ms } from './figures.mjs';
+import { visit } from './firstPage.mjs';
 import { longest, watchTasks } from './plan.mjs';
 
 const DAY_MS = 86_400_000;
@@ -34,25 +35,8 @@ export async function servedIn(url, days) {
 
 /** What a gathering that is near brings beside the first page. */
 export async function besideFirstPage(browser, url) {
-  const weigh = async () => {
-    const context = await browser.newContext({
-      viewport: { width: 1280, height: 800 },
-      serviceWorkers: 'block',
-    });
-    const page = await context.newPage();
-    const client = await context.newCDPSession(page);
-    await client.send('Network.enable');
-    let bytes = 0;
-    client.on('Network.loadingFinished', (e) => {
-      bytes += e.encodedDataLength;
-    });
-    await page.goto(url);
-    await page.getByTestId('home-clock').first().waitFor();
-    await page.waitForLoadState('networkidle');
-    await page.waitForTimeout(1500);
-    await context.close();
-    return bytes;
-  };
+  const clock = (page) => page.getByTestId('home-clock').first().waitFor();
+  const weigh = async () => (await visit(browser, url, clock, clock)).bytes;
   await servedIn(url, 30);
   const without = await weigh();
   await servedIn(url, 2);

@@ -43,6 +43,7 @@ export class Windows {
       batches: '/batches',
       items: '/items',
       gifts: '/gifts',
+      purchases: null,
     };
     void (async () => {
       let rest = '';

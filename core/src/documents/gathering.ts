@@ -59,6 +59,10 @@ const drinkSchema = v.strictObject({
 });
 export type GatheringDrink = v.InferOutput<typeof drinkSchema>;
 
+/** Its litres follow the guests and the gifts; of others there is as much as there is. */
+export const followsGuests = ({ source }: Pick<GatheringDrink, 'source'>): boolean =>
+  source.kind === 'plan' && source.litres === null;
+
 const helperSchema = v.strictObject({ id, name: name(60), fromMs: moment, toMs: moment });
 export type Helper = v.InferOutput<typeof helperSchema>;
 

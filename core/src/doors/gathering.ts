@@ -1,5 +1,5 @@
 /** Feasts: how much for whom, who may drink what, and when what is done. */
-export { type FeastTimetable, settledOf, timetableSchema } from '../documents/gathering.ts';
+export { type FeastTimetable, followsGuests, settledOf, timetableSchema } from '../documents/gathering.ts';
 export { type TableCard, tableCards } from '../gathering/cards.ts';
 export {
   demandCurve,

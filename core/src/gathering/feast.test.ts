@@ -12,7 +12,7 @@ import { plannedDrink } from '../plannedDrink.fixtures.ts';
 import { BOOK } from '../program/book/book.ts';
 import { simulateBatch } from '../program/simulate/simulate.ts';
 import { faultsOf } from '../schedule/check.fixtures.ts';
-import { searchSchedule } from '../schedule/search.ts';
+import { searchTries } from '../schedule/search.fixtures.ts';
 import { KITCHEN, TABLES } from '../testKitchen.ts';
 import { DAY_MS, HOUR_MS, MINUTE_MS } from '../units/time.ts';
 import { type Feast, type FeastInput, planFeast, sizeFeast } from './feast.ts';
@@ -138,8 +138,7 @@ describe('a feast', () => {
   it('holds by other code: what is booked, waited and joined', () => {
     const { drinks } = sizeFeast(input(supper(twoDrinks)), BOOK, TABLES);
     const frame = feastProject(supper(twoDrinks), drinks, kitchen, TABLES, WEDNESDAY)!;
-    let left = 20;
-    const schedule = searchSchedule(frame.project, { seed: 0.7, over: () => left-- <= 0 });
+    const schedule = searchTries(frame.project, 20, 0.7);
     expect(faultsOf(frame.project, schedule)).toEqual([]);
     expect(frame.project.joins.map((j) => j.id)).toContain('shop');
   });

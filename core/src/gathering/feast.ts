@@ -1,4 +1,9 @@
-import type { FeastTimetable, GatheringDoc, GatheringDrink } from '../documents/gathering.ts';
+import {
+  type FeastTimetable,
+  followsGuests,
+  type GatheringDoc,
+  type GatheringDrink,
+} from '../documents/gathering.ts';
 import type { Kitchen } from '../documents/kitchen.ts';
 import type { Recipe } from '../documents/recipe.ts';
 import { type Impossible, proofAgainst } from '../schedule/impossible.ts';
@@ -136,9 +141,8 @@ export function sizeFeast(input: FeastInput, book: readonly Recipe[], tables: Ta
   const shareL = shareOut(demand, totalL, shared);
   const giftL = giftsOf(gathering);
   const drinks = gathering.drinks.map((d, i) => {
-    const asks = d.source.kind === 'plan' && d.source.litres === null;
     const litres = (shareL.get(d.id) ?? 0) + (giftL.get(d.id) ?? 0);
-    return asks && litres > 0 ? feastDrink(d, litres, batches, bottles, around) : first[i]!;
+    return followsGuests(d) && litres > 0 ? feastDrink(d, litres, batches, bottles, around) : first[i]!;
   });
   const lots = drinks.flatMap((d, i): TableLot[] => [
     { ...d.lot, lasts: lastsFor(d, gathering.drinks[i]!, gathering, tables, nowMs) },
@@ -197,7 +201,7 @@ export function planFeast(
   if (!frame) return { ...sized, times: null, impossible: null };
   const { onBest } = control;
   const kept = input.stood && keepSchedule(frame.project, stoodOn(frame, input.stood));
-  const impossible = proofAgainst(frame.project);
+  const impossible = kept?.missing.length === 0 ? null : proofAgainst(frame.project);
   // What was kept stands where it is whole, or where it is shown that nothing more can be.
   const best =
     kept && (kept.missing.length === 0 || (impossible && kept.placed.length > 0))

@@ -3,7 +3,7 @@ import { newGathering } from '../documents/gathering.ts';
 import type { Kitchen } from '../documents/kitchen.ts';
 import { openingPlan } from '../plan/openingPlan.ts';
 import { BOOK } from '../program/book/book.ts';
-import { searchSchedule } from '../schedule/search.ts';
+import { searchTries } from '../schedule/search.fixtures.ts';
 import { KITCHEN, TABLES } from '../testKitchen.ts';
 import { HOUR_MS } from '../units/time.ts';
 import { type FeastInput, planFeast, sizeFeast } from './feast.ts';
@@ -89,8 +89,7 @@ describe.each(Object.keys(KITCHENS))('a feast that cannot be: %s', (name) => {
     const { drinks } = sizeFeast(input, BOOK, TABLES);
     const { project } = feastProject(input.gathering, drinks, input.kitchen, TABLES, input.nowMs)!;
     for (const limit of limits) {
-      let left = 60;
-      const found = searchSchedule(withoutLimit(project, limit), { seed: 0.9, over: () => left-- <= 0 });
+      const found = searchTries(withoutLimit(project, limit), 60, 0.9);
       expect(found.missing, limit).toEqual([]);
     }
     expect(LIMITS).toEqual(expect.arrayContaining(limits));

@@ -4,12 +4,8 @@ import { faultsOf } from './check.fixtures.ts';
 import { keepSchedule } from './keep.ts';
 import type { Project, Schedule } from './project.ts';
 import { randomProject, SMALL } from './random.fixtures.ts';
-import { searchSchedule } from './search.ts';
+import { searchTries as search } from './search.fixtures.ts';
 
-const search = (project: Project, tries: number): Schedule => {
-  let left = tries;
-  return searchSchedule(project, { seed: 0.3, over: () => left-- <= 0 });
-};
 const startsOf = (s: Schedule) => new Map(s.placed.map((p) => [`${p.chainId} ${p.stageId}`, p]));
 /** The same project, this stage of it longer. */
 const withLonger = (project: Project, chainId: string, stageId: string, by: number): Project => ({

@@ -1,5 +1,5 @@
 import { Placements } from './placements.ts';
-import type { Chain, Project, Schedule, Stage } from './project.ts';
+import { type Chain, holding, type Project, type Schedule, type Stage } from './project.ts';
 
 /** Where a stage stood in an earlier schedule. */
 export interface Place {
@@ -49,11 +49,12 @@ function putBack(table: Placements, chain: Chain, places: ReadonlyMap<string, Pl
 
 /** The chain with its stages from one on held where they stood, and done by whom they were to be done. */
 function held(chain: Chain, places: ReadonlyMap<string, Place>, from: number): Chain {
-  const stages = chain.stages.map((stage, i): Stage => {
-    const place = places.get(`${chain.id} ${stage.id}`);
-    if (i < from || !place || stage.fixedAt !== null) return stage;
-    const by = stage.oneOf.filter((n) => n.resourceId === place.by);
-    return { ...stage, fixedAt: place.start, oneOf: by.length > 0 ? by : stage.oneOf };
+  const placeOf = (stage: Stage): Place | undefined =>
+    chain.stages.indexOf(stage) < from ? undefined : places.get(`${chain.id} ${stage.id}`);
+  const asBefore = chain.stages.map((stage): Stage => {
+    const by = stage.oneOf.filter((n) => n.resourceId === placeOf(stage)?.by);
+    return by.length > 0 && stage.fixedAt === null ? { ...stage, oneOf: by } : stage;
   });
-  return { ...chain, stages };
+  const starts = new Map(chain.stages.map((stage) => [stage.id, placeOf(stage)?.start]));
+  return holding({ ...chain, stages: asBefore }, (stage) => starts.get(stage.id));
 }

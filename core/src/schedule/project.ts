@@ -59,6 +59,15 @@ export interface Chain {
   heldUntil: number;
 }
 
+/** A chain with some of its stages held where they are to begin; where one is fixed already it stays. */
+export const holding = (chain: Chain, startOf: (stage: Stage) => number | undefined): Chain => ({
+  ...chain,
+  stages: chain.stages.map((stage) => {
+    const start = stage.fixedAt === null ? startOf(stage) : undefined;
+    return start === undefined ? stage : { ...stage, fixedAt: start };
+  }),
+});
+
 /** Stages of several chains that can be done as one. */
 export interface Join {
   id: string;

@@ -6,13 +6,7 @@ import { proofAgainst } from './impossible.ts';
 import { plantedProject } from './planted.fixtures.ts';
 import type { Chain, Project, Stage } from './project.ts';
 import { randomProject, SMALL } from './random.fixtures.ts';
-import { searchSchedule } from './search.ts';
-
-/** A search of so many tries: the same on any machine. */
-const search = (project: Project, tries: number, seed = 0.3) => {
-  let left = tries;
-  return searchSchedule(project, { seed, over: () => left-- <= 0 });
-};
+import { searchTries as search } from './search.fixtures.ts';
 
 const always = (amount: number, slots: number) => new Array<number>(slots).fill(amount);
 const stage = (id: string, slots: number, more: Partial<Stage> = {}): Stage => ({

@@ -2,7 +2,15 @@ import { randomLcg } from 'd3-random';
 import { leaningsOf, plain, prices } from './leaning.ts';
 import { NO_LEANING } from './placeChain.ts';
 import { isGoingOn, Placements } from './placements.ts';
-import { type Chain, compareScores, type Join, type Project, type Schedule, type Score } from './project.ts';
+import {
+  type Chain,
+  compareScores,
+  holding,
+  type Join,
+  type Project,
+  type Schedule,
+  type Score,
+} from './project.ts';
 
 export interface SearchControl {
   /** The same seed, the same search. */
@@ -20,6 +28,7 @@ const JOIN_SHARE = 0.1;
 const PART_SHARE = 0.15;
 /** All come out so often; around a stage that is held more often where there are few. */
 const ALL_SHARE = 0.15;
+const ALL_OF_FEW_SHARE = 0.6;
 const FEW = 4;
 /** Of them, so many hold one stage at a slot while the others find their places around it. */
 const PIN_SHARE = 0.6;
@@ -80,7 +89,12 @@ export function searchSchedule(project: Project, control: SearchControl): Schedu
       if (how < WINDOW_SHARE) reorder(table, now, random);
       else {
         const pinned = how < WINDOW_SHARE + PIN_SHARE;
-        const out = takeSome(table, now, random, pinned && chains.length <= FEW ? 0.6 : ALL_SHARE);
+        const out = takeSome(
+          table,
+          now,
+          random,
+          pinned && chains.length <= FEW ? ALL_OF_FEW_SHARE : ALL_SHARE,
+        );
         partSome(table, out, random);
         if (pinned) putBackPinned(table, now, out, random);
         else putBack(table, now, out, random);
@@ -154,8 +168,7 @@ function putBackPinned(
   const was = now.placed.find((p) => p.chainId === first.id && p.stageId === stage.id)?.start ?? 0;
   const from = later ? Math.min(was, last) : 0;
   const at = from + Math.floor(random() * (last - from + 1));
-  const held = stage.fixedAt === null ? { ...stage, fixedAt: at } : stage;
-  const pinned = { ...first, stages: first.stages.map((s) => (s === stage ? held : s)) };
+  const pinned = holding(first, (s) => (s === stage ? at : undefined));
   // Its other stages stand by chance as well: where they stand decides what is left for the others.
   const price = random() < 0.7 ? prices(table.project.slots, random) : null;
   if (!table.put(pinned, { ...plain(random), price })) table.put(first);
@@ -184,13 +197,13 @@ function reorder(table: Placements, now: Schedule, random: () => number): void {
     const stands = new Map(
       now.placed.filter((p) => p.chainId === chain.id && !isIn(p)).map((p) => [p.stageId, p.start]),
     );
-    const held = {
-      ...chain,
-      stages: chain.stages.map((s) =>
-        s.fixedAt === null && stands.has(s.id) ? { ...s, fixedAt: stands.get(s.id)! } : s,
-      ),
-    };
-    if (!table.put(held, plain(random))) table.put(chain);
+    if (
+      !table.put(
+        holding(chain, (s) => stands.get(s.id)),
+        plain(random),
+      )
+    )
+      table.put(chain);
   }
   settle(table, again, random);
 }

@@ -154,6 +154,7 @@ export function staleAfter(events: readonly LogEvent[]): (readonly string[])[] {
     batches: [keys.batches, keys.rehearsals],
     items: [keys.items],
     gifts: [keys.gifts],
+    purchases: [keys.purchases],
   };
   return [...touchedBy(events)].flatMap((touched) => stale[touched]);
 }

@@ -3,7 +3,7 @@ import { id, moment } from '../../units/fields.ts';
 import { ofLog } from './row.ts';
 
 /** Whatever they are about, they may change all that follows from it. */
-const touches = ['batch', 'batches', 'items', 'gifts'] as const;
+const touches = ['batch', 'batches', 'items', 'gifts', 'purchases'] as const;
 
 /** Events about other events of the same stream. */
 export const EVENTS_ABOUT_EVENTS = {

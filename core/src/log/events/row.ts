@@ -9,9 +9,10 @@ export type StreamKind = (typeof STREAM_KINDS)[number];
 
 /**
  * What an event makes stale, beside the log it stands in: the document of its batch (status and pins), the lists of
- * batches, the shelf, the gifts; as the windows ask for them and as the projections hold them.
+ * batches, the shelf, the gifts, what was
+ * made from which packet; as the windows ask for them and as the projections hold them.
  */
-export type Touched = 'batch' | 'batches' | 'items' | 'gifts';
+export type Touched = 'batch' | 'batches' | 'items' | 'gifts' | 'purchases';
 
 interface Common<Schema extends v.GenericSchema> {
   /** Of the body, for what is newly written. */

@@ -209,7 +209,7 @@ const ends = {
   }),
   fromPurchase: atStove({
     body: body.fromPurchase,
-    touches: [],
+    touches: ['purchases'],
     drinkFeels: false,
     program: null,
     fold: (draft, entry) => draft.purchases.push(entry),

@@ -1,5 +1,5 @@
 import '../../words/places/gatherings.ts';
-import { guestsOf } from '@big-ladle/core/gathering';
+import { followsGuests, guestsOf } from '@big-ladle/core/gathering';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -49,7 +49,9 @@ export function GatheringPage() {
   const sized = feast.sized && ids(feast.sized.drinks) === ids(gathering.drinks) ? feast.sized : null;
   const guests = gathering.groups.reduce((sum, g) => sum + guestsOf(g), 0);
   const drinkL = litresApart(sized?.demand.meanL ?? 0, 0);
-  const giftsL = [...(sized?.giftL.values() ?? [])].reduce((a, b) => a + b, 0);
+  const giftsL = gathering.drinks
+    .filter(followsGuests)
+    .reduce((sum, d) => sum + (sized?.giftL.get(d.id) ?? 0), 0);
   const makeL = litresApart((sized?.totalL ?? 0) + giftsL, 0);
   return (
     <>

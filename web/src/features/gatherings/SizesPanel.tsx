@@ -10,6 +10,7 @@ import { Choice } from '../../shared/Choice.tsx';
 import { Fold } from '../../shared/Fold.tsx';
 import { sayFeastDrink } from '../../shared/gatherings/sayJob.ts';
 import { sayPlanProblem } from '../../shared/planProblem.ts';
+import { lineGrams } from '../../shared/recipeText/goesIn.ts';
 import { Panel } from '../../shared/ui.tsx';
 import { heading, role } from '../../theme/theme.ts';
 import { sayItem } from '../../words/names.ts';
@@ -81,10 +82,10 @@ function Sizes(props: { drinkId: string; gathering: GatheringDoc; sized: Sized; 
     </tr>
   );
   const items = [...new Set(both.flatMap((s) => s?.solution.program.lines.map((l) => l.itemId) ?? []))];
-  const massOf = ({ solution }: SolvedJob, itemId: string): number =>
+  const massOf = ({ solution, simulation }: SolvedJob, itemId: string): number =>
     solution.program.lines
       .filter((l) => l.itemId === itemId)
-      .reduce((sum, l) => sum + (solution.dosedG[l.id] ?? l.massG), 0);
+      .reduce((sum, l) => sum + lineGrams({ program: solution.program, sim: simulation }, l.id), 0);
   const attended = ({ solution, simulation }: SolvedJob): number => {
     const byHand = new Set(
       solution.program.steps.filter((step) => step.attention === 'handsOn').map((step) => step.id),

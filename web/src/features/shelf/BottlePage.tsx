@@ -16,8 +16,6 @@ import { BottleDrawing } from '../../shared/drawings/BottleDrawing.tsx';
 import { Explain } from '../../shared/Explain.tsx';
 import { Guidance } from '../../shared/Guidance.tsx';
 import { LotMarks } from '../../shared/LotMarks.tsx';
-import { notify } from '../../shared/notices.ts';
-import { record } from '../../shared/outbox.ts';
 import { Photos } from '../../shared/photos/lazy.tsx';
 import { usePurchases } from '../../shared/purchases.ts';
 import { useThing } from '../../shared/queries.ts';
@@ -30,6 +28,7 @@ import {
   useSurroundings,
   withWaiting,
 } from '../../shared/shelf.ts';
+import { tellOfThing } from '../../shared/tellOfThing.ts';
 import { useCoarseNow } from '../../shared/time.ts';
 import { Caution, ErrorPanel, Figure, Loading, PageHead, Panel } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
@@ -68,11 +67,12 @@ function Thing({ bottle: Bottle }: { bottle: typeof OneBottle }) {
   if (!thing.data || !kitchen || !around)
     return <ErrorPanel error={thing.error ?? query.error} again={() => void thing.refetch()} />;
   const { data } = thing;
-  const recordHere = (deeds: readonly EventBody[]) =>
-    record({ kind: 'item', id }, deeds, {
-      onRefused: (error) => notify('error', say('common.notStored', { detail: error.detail })),
-    });
-  const input = { kitchen, around, nowMs: coarseMs, record: recordHere };
+  const input = {
+    kitchen,
+    around,
+    nowMs: coarseMs,
+    record: (deeds: readonly EventBody[]) => tellOfThing(id, deeds),
+  };
   return data.kind === 'bottle' ? (
     <Bottle {...input} thing={{ ...data, log: withWaiting(data.log, said, id) }} />
   ) : (

@@ -125,7 +125,7 @@ export const EN_GATHERINGS = {
     'Whoever is ill, or was in the last two days, prepares nothing today: no cutting, no filling, no ice. Somebody else does it, or it is left.',
   'day.illSaid': 'Understood',
   'day.poured': 'On the table, and what is left',
-  'day.left': '{litres} are left',
+  'day.left': '{litres} left',
   'day.leftOf':
     '{count, plural, one {# bottle} other {# bottles}}, {out, plural, =0 {all cold} other {# on the table}}',
   'day.takeOut': 'Take a bottle out',

@@ -4,10 +4,8 @@ import { comesAgain, nextYearOf } from '@big-ladle/core/gathering';
 import { MINUTE_MS } from '@big-ladle/core/units';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { useQueries } from '@tanstack/react-query';
 import { Link, useNavigate, useParams } from 'react-router';
 import { v7 as uuid } from 'uuid';
-import { batchQuery } from '../../../shared/batchQueries.ts';
 import { Choice } from '../../../shared/Choice.tsx';
 import { changeGathering, useGathering } from '../../../shared/gatherings/gatherings.ts';
 import { useGatherings } from '../../../shared/gatherings/list.ts';
@@ -21,7 +19,7 @@ import { role } from '../../../theme/theme.ts';
 import { litres } from '../../../words/quantities.ts';
 import { fullDay, say, timeOfDay } from '../../../words/say.ts';
 import { TextNow } from '../settle/TextNow.tsx';
-import { useRecipeOf } from '../useRecipeOf.ts';
+import { useBatchesOf } from '../useBatchesOf.ts';
 
 const ENOUGH = ['tooLittle', 'justEnough', 'tooMuch'] as const;
 const NOTHING_SAID: GatheringAnswers = { enough: 'justEnough', ranOut: [], change: '', drunkL: null };
@@ -36,12 +34,8 @@ export function AfterPage() {
   const { gathering, isPending, error } = useGathering(id);
   const nowMs = useCoarseNow(MINUTE_MS);
   const use = useUse(gathering ? gathering.servesAtMs - BEFORE_MS : undefined);
-  const recipeOf = useRecipeOf(gathering);
-  const batches = useQueries({
-    queries: (gathering?.drinks ?? []).flatMap(({ source }) =>
-      source.kind === 'batch' ? [batchQuery(source.batchId)] : [],
-    ),
-  });
+  const batches = useBatchesOf(gathering);
+  const { recipeOf } = batches;
   const save = useSend('saveGathering');
   const navigate = useNavigate();
   if (kitchen.isPending || isPending) return <Loading />;
@@ -56,14 +50,15 @@ export function AfterPage() {
   const pouredL =
     (use.data?.use ?? []).reduce((sum, u) => sum + (recipes.has(u.recipeId) ? u.pouredMl : 0), 0) / 1000;
   const again = comesAgain({ id, gathering }, all.data?.gatherings ?? [], nowMs);
-  const plansKnown = batches.every((b) => !b.isPending);
   const planAgain = async () => {
     const next = uuid();
-    const planOf = (batchId: string) => batches.find((b) => b.data?.batch.id === batchId)?.data?.batch.plan;
     try {
       await save.mutateAsync({
         params: { id: next },
-        body: { version: 0, gathering: nextYearOf(id, gathering, (b) => planOf(b) ?? null, zone) },
+        body: {
+          version: 0,
+          gathering: nextYearOf(id, gathering, (b) => batches.batchOf(b)?.plan ?? null, zone),
+        },
       });
       navigate(`/gatherings/${next}`);
     } catch (problem) {
@@ -147,7 +142,7 @@ export function AfterPage() {
             <Box>
               <Button
                 variant="contained"
-                disabled={save.isPending || !plansKnown}
+                disabled={save.isPending || batches.isPending}
                 onClick={() => void planAgain()}
               >
                 {say('after.planAgain')}

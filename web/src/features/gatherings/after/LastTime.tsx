@@ -8,14 +8,14 @@ import { useKitchen } from '../../../shared/queries.ts';
 import { Panel } from '../../../shared/ui.tsx';
 import { litres } from '../../../words/quantities.ts';
 import { fullDay, say } from '../../../words/say.ts';
-import { useRecipeOf } from '../useRecipeOf.ts';
+import { useBatchesOf } from '../useBatchesOf.ts';
 
 /** What was said of the gathering of the year before. */
 export function LastTime({ gathering }: { gathering: GatheringDoc }) {
   const { data } = useGatherings();
   const kitchen = useKitchen();
   const last = data?.gatherings.find((g) => g.id === gathering.before);
-  const recipeOf = useRecipeOf(last?.gathering);
+  const { recipeOf } = useBatchesOf(last?.gathering);
   const answers = last?.gathering.answers;
   if (!last || !answers || !kitchen.data) return null;
   return (

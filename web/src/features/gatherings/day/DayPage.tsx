@@ -106,9 +106,11 @@ export function DayPage() {
                 <>
                   <WhatToTake job={job} sized={sized} kitchen={k} tables={book.tables} />
                   {job.extra && (
-                    <Button size="small" variant="outlined" sx={{ mt: 0.5 }} onClick={() => tick(job)}>
-                      {say('day.done')}
-                    </Button>
+                    <Box sx={{ mt: 0.5 }}>
+                      <Button size="small" variant="outlined" onClick={() => tick(job)}>
+                        {say('day.done')}
+                      </Button>
+                    </Box>
                   )}
                 </>
               )}

@@ -8,10 +8,10 @@ import { bottlesOfDrink } from '../../../shared/gatherings/feastBottles.ts';
 import type { GatheringChange } from '../../../shared/gatherings/gatherings.ts';
 import { sayFeastDrink } from '../../../shared/gatherings/sayJob.ts';
 import { type Shelf, useShelf } from '../../../shared/shelf.ts';
+import { tellOfThing } from '../../../shared/tellOfThing.ts';
 import { Panel, Row } from '../../../shared/ui.tsx';
 import { role } from '../../../theme/theme.ts';
 import { say } from '../../../words/say.ts';
-import { tellOfBottle } from './tellOfBottle.ts';
 
 /** Bottles for a gift: whole ones that nobody has opened, those that keep longest. */
 function bottlesFor(gift: GatheringGift, gathering: GatheringDoc, shelf: Shelf): string[] {
@@ -39,7 +39,7 @@ export function GiftsPanel(props: {
   const { shelf } = useShelf(nowMs);
   if (gathering.gifts.length === 0 || !shelf) return null;
   const give = (gift: GatheringGift, ids: readonly string[]) => {
-    for (const id of ids) void tellOfBottle(id, [{ kind: 'gaveAway', body: { to: gift.to } }]);
+    for (const id of ids) void tellOfThing(id, [{ kind: 'gaveAway', body: { to: gift.to } }]);
     onChange((g) => ({ ...g, gifts: g.gifts.map((x) => (x.id === gift.id ? { ...x, given: true } : x)) }));
   };
   return (

@@ -10,13 +10,13 @@ import { bottlesOfDrink } from '../../../shared/gatherings/feastBottles.ts';
 import { sayFeastDrink } from '../../../shared/gatherings/sayJob.ts';
 import { placesOf } from '../../../shared/house.ts';
 import { type Living, ownDaysOf, type Shelf, useShelf } from '../../../shared/shelf.ts';
+import { tellOfThing } from '../../../shared/tellOfThing.ts';
 import { Panel } from '../../../shared/ui.tsx';
 import { heading, role } from '../../../theme/theme.ts';
 import { saySize } from '../../../words/names.ts';
 import { litres } from '../../../words/quantities.ts';
 import { dayOf, duration, say } from '../../../words/say.ts';
 import { lotColour } from '../lotColour.ts';
-import { tellOfBottle } from './tellOfBottle.ts';
 
 /** What is left of each drink, what stands on the table and since when, and what becomes of it. */
 export function OnTable(props: { gathering: GatheringDoc; sized: Sized; kitchen: Kitchen; nowMs: number }) {
@@ -78,7 +78,7 @@ function Poured(props: {
   const jugL = jug.reduce((sum, p) => sum + p.volumeMl, 0) / 1000;
   const pour = () => {
     for (const { itemId, volumeMl, opens } of jug)
-      void tellOfBottle(itemId, [
+      void tellOfThing(itemId, [
         ...(opens ? [{ kind: 'opened' as const, body: {} }] : []),
         { kind: 'poured', body: { volumeMl } },
       ]);
@@ -105,7 +105,7 @@ function Poured(props: {
           <Button
             variant="outlined"
             onClick={() =>
-              void tellOfBottle(next.item.facts.itemId, [{ kind: 'moved', body: { place: table.id } }])
+              void tellOfThing(next.item.facts.itemId, [{ kind: 'moved', body: { place: table.id } }])
             }
           >
             {say('day.takeOut')}
@@ -125,7 +125,7 @@ function Poured(props: {
               : null
           }
           onBack={() =>
-            fridge && void tellOfBottle(b.item.facts.itemId, [{ kind: 'moved', body: { place: fridge.id } }])
+            fridge && void tellOfThing(b.item.facts.itemId, [{ kind: 'moved', body: { place: fridge.id } }])
           }
           zone={kitchen.zone}
         />
@@ -174,7 +174,7 @@ function StandsOut(props: {
         size="small"
         color="error"
         onClick={() =>
-          void tellOfBottle(facts.itemId, [{ kind: 'discarded', body: { codes: ['thrown.stoodOut'] } }])
+          void tellOfThing(facts.itemId, [{ kind: 'discarded', body: { codes: ['thrown.stoodOut'] } }])
         }
       >
         {say('day.pourAway')}

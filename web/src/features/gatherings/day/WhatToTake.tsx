@@ -4,6 +4,7 @@ import type { FeastJob, Sized } from '@big-ladle/core/gathering';
 import type { Tables } from '@big-ladle/core/tables';
 import Box from '@mui/material/Box';
 import { lineAmount } from '../../../shared/batch/lineAmount.ts';
+import { lineGrams } from '../../../shared/recipeText/goesIn.ts';
 import { role } from '../../../theme/theme.ts';
 import { sayItem } from '../../../words/names.ts';
 import { say } from '../../../words/say.ts';
@@ -18,7 +19,7 @@ export function WhatToTake(props: { job: FeastJob; sized: Sized; kitchen: Kitche
     if (!made) continue;
     const lines = made.program.steps.filter((s) => steps.has(s.id)).flatMap((s) => s.lines);
     for (const line of made.program.lines.filter((l) => lines.includes(l.id)))
-      massG.set(line.itemId, (massG.get(line.itemId) ?? 0) + (made.sim.dosedG[line.id] ?? line.massG));
+      massG.set(line.itemId, (massG.get(line.itemId) ?? 0) + lineGrams(made, line.id));
   }
   const list = [...massG]
     .filter(([, g]) => g > 0)

@@ -1,6 +1,6 @@
 import '../../../words/places/gatherings.ts';
 import type { GatheringDoc, GatheringGift } from '@big-ladle/core/documents';
-import type { Sized } from '@big-ladle/core/gathering';
+import { followsGuests, type Sized } from '@big-ladle/core/gathering';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
@@ -26,7 +26,9 @@ export function SettleGifts(props: {
   const { gifts, drinks } = gathering;
   const change = (id: string, by: Partial<GatheringGift>) =>
     onChange((g) => ({ ...g, gifts: g.gifts.map((x) => (x.id === id ? { ...x, ...by } : x)) }));
-  const moreL = gifts.reduce((sum, x) => sum + (x.bottles * x.bottleMl) / 1000, 0);
+  const moreL = gifts
+    .filter((x) => drinks.some((d) => d.id === x.drinkId && followsGuests(d)))
+    .reduce((sum, x) => sum + (x.bottles * x.bottleMl) / 1000, 0);
   const [first] = drinks;
   if (!first) return null;
   return (
