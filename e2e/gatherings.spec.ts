@@ -64,11 +64,18 @@ test.describe('the lantern supper', () => {
     const groups = page.getByTestId('guests-and-lots');
     await expect(groups.getByTestId('group-sugar')).toContainText('have nothing to drink yet');
     await expect(groups.getByTestId('group-grown')).toContainText('drink anything');
+    await expect(groups.getByTestId('group-honey')).toContainText(
+      'drink anything but Lemongrass, ginger & mint',
+    );
     await page.getByText('Who leaves what, and why').click();
     await expect(page.getByTestId('why-not')).toContainText('Too sweet');
     await page.getByTestId('mend').getByRole('button').first().click();
     await expect(page.getByTestId('all-served')).toBeVisible();
     await expect(groups.getByTestId('group-sugar')).not.toContainText('nothing to drink');
+    // What stands there in two parts is one drink to who may have it; the part set apart has no honey either.
+    await expect(groups.getByTestId('group-grown')).toContainText('drink anything');
+    await expect(groups.getByTestId('group-honey')).not.toContainText('but Lemongrass');
+    await expect(groups.getByTestId('group-honey')).toContainText('drink anything');
     // Four drinks, and a fridge of twenty litres.
     await expect(page.getByTestId('no-place')).toContainText('No hours were found');
     await expect(page.getByTestId('no-place')).toContainText('stand in the fridge at once');

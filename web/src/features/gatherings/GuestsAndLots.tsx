@@ -14,6 +14,20 @@ import { lotColour } from './lotColour.ts';
 import { StackedGlass } from './StackedGlass.tsx';
 import { sayGroup, sayReason } from './sayFeast.ts';
 
+/** What a group drinks of all this, in few words: what it may have, or what it leaves, whichever is less to say. */
+function sayWhatFor(group: GuestGroup, lots: readonly TableLot[], nameOf: (lot: TableLot) => string): string {
+  if (!isServed(group)) return say('guestsAndLots.infants');
+  // A drink that stands there in two parts counts once.
+  const drinks = lots.filter((lot, i) => lots.findIndex((l) => l.drinkId === lot.drinkId) === i);
+  const may = drinks.filter(({ drinkId }) => lots.some((l) => l.drinkId === drinkId && mayDrink(group, l)));
+  const leaves = drinks.filter((lot) => !may.includes(lot));
+  if (may.length === 0) return say('guestsAndLots.nothing');
+  if (leaves.length === 0) return say('guestsAndLots.anything');
+  return leaves.length < may.length
+    ? say('guestsAndLots.anythingBut', { drinks: leaves.map(nameOf).join(', ') })
+    : say('guestsAndLots.may', { drinks: may.map(nameOf).join(', ') });
+}
+
 /** A row of guests, a row of bottles, px. */
 const ROW = 92;
 /** So many pixels high is a litre in a band, and no band is thinner than this. */
@@ -89,13 +103,7 @@ export function GuestsAndLots(props: { gathering: GatheringDoc; sized: Sized }) 
                 <Box sx={{ ...heading, fontSize: '1.1rem' }}>{sayGroup(g)}</Box>
                 <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem' }}>
                   {isServed(g) && <strong>{litres(groupL)} </strong>}
-                  {!isServed(g)
-                    ? say('guestsAndLots.infants')
-                    : unserved.includes(g)
-                      ? say('guestsAndLots.nothing')
-                      : mine.length === lots.length
-                        ? say('guestsAndLots.anything')
-                        : say('guestsAndLots.may', { drinks: mine.map(nameOf).join(', ') })}
+                  {sayWhatFor(g, lots, nameOf)}
                 </Box>
               </Box>
             </Box>

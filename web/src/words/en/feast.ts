@@ -9,7 +9,7 @@ export const EN_FEAST = {
   'nextJobs.title': 'For {gathering}, {at}',
   'nextJobs.you': 'You',
   'nextJobs.from': 'there from {from}',
-  'nextJobs.nothing': 'Nothing more to do.',
+  'nextJobs.nothing': 'Nothing to do.',
   'nextJobs.now': 'now',
   'nextJobs.moved': '{what}: {at} instead of {was}',
   'nextJobs.movedTitle': 'Something is late. What moves:',

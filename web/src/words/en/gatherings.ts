@@ -36,6 +36,7 @@ export const EN_GATHERINGS = {
   'guestsAndLots.count': '{count, plural, one {#} other {#}} {name}',
   'guestsAndLots.range': '{least} to {most} {name}',
   'guestsAndLots.may': 'may drink {drinks}',
+  'guestsAndLots.anythingBut': 'drink anything but {drinks}',
   'guestsAndLots.anything': 'drink anything',
   'guestsAndLots.nothing': 'have nothing to drink yet',
   'guestsAndLots.infants': 'water and milk only',

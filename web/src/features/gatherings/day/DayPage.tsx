@@ -12,7 +12,7 @@ import { useBook } from '../../../shared/book.ts';
 import { Choice } from '../../../shared/Choice.tsx';
 import { changeGathering, useGathering } from '../../../shared/gatherings/gatherings.ts';
 import { MovedJobs, NextJobs } from '../../../shared/gatherings/NextJobs.tsx';
-import { sayFeastDrink, sayPerson } from '../../../shared/gatherings/sayJob.ts';
+import { sayFeastDrink } from '../../../shared/gatherings/sayJob.ts';
 import { useFeast } from '../../../shared/gatherings/useFeast.ts';
 import { useKitchen } from '../../../shared/queries.ts';
 import { useCoarseNow } from '../../../shared/time.ts';
@@ -98,7 +98,7 @@ export function DayPage() {
           />
         )}
         {sized && times && (
-          <Panel title={who && who !== COOK ? sayPerson(who, gathering) : say('day.next')} testId="day-next">
+          <Panel title={say('day.next')} testId="day-next">
             <MovedJobs {...{ feast, nowMs, zone: k.zone }} />
             <NextJobs
               {...{ gathering, sized, times, nowMs, zone: k.zone, who }}
