@@ -1,4 +1,4 @@
-import type { JuiceTool } from '../documents/recipe.ts';
+import type { Instead, JuiceTool, RecipeLine } from '../documents/recipe.ts';
 import {
   type Composition,
   massG,
@@ -174,6 +174,33 @@ export function swapSour(
     raw: false,
     acetic: false,
   };
+}
+
+/** A ratio of a sour swap is kept to a thousandth. */
+const toThousandth = (ratio: number): number => Math.round(ratio * 1000) / 1000;
+
+/**
+ * What goes in instead of a line of a recipe: a sweetener as sweet, something sour as sour by its acid.
+ * @returns null where it is the line's own, or nothing that can take its place.
+ */
+export function insteadOfLine(
+  line: Pick<RecipeLine, 'id' | 'itemId' | 'rule'>,
+  itemId: string,
+  tables: Tables,
+): Instead | null {
+  if (itemId === line.itemId) return null;
+  const [own, other] = [tables.sweeteners.get(line.itemId), tables.sweeteners.get(itemId)];
+  if (own && other) {
+    // By taste the amount follows from the target; a line with an amount keeps its sweetness.
+    const ratio =
+      line.rule.kind === 'toTarget' ? 1 : Math.max(0.001, own.relativeSweetness / other.relativeSweetness);
+    return { lineId: line.id, itemId, ratio };
+  }
+  const liquid = tables.liquids.get(line.itemId);
+  const swap = liquid && tables.liquids.has(itemId) ? swapSour(line.itemId, 1000, itemId, tables) : null;
+  return liquid && swap
+    ? { lineId: line.id, itemId, ratio: toThousandth(swap.massG / (1000 * liquid.densityGPerMl)) }
+    : null;
 }
 
 /** Fruit in the place of a sweetener. */

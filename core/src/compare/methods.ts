@@ -16,7 +16,9 @@ import { isWater } from '../program/model/tags.ts';
 import { BOTTLES, isPot, POT, TUB } from '../program/model/vessels.ts';
 import { finishedLiquor } from '../program/simulate/finished.ts';
 import { simulateBatch } from '../program/simulate/simulate.ts';
+import type { Fuel } from '../tables/constants.ts';
 import type { MarkerId, Tables } from '../tables/types.ts';
+import { heatOf } from './cost.ts';
 
 /** Markers in a liquor at a moment since the start. */
 export interface StrengthPoint {
@@ -46,6 +48,8 @@ export interface MethodRow {
   /** Minutes between 60 and 5 °C, from the pot to the bottles. */
   warmMin: number;
   keeping: Keeping | null;
+  /** What its rings draw, kWh. */
+  kWh: Readonly<Record<Fuel, number>>;
   /** Ice for cooling it in a bath, kg. */
   iceKg: number;
   /** Vessels, sieves and cloths to wash up. */
@@ -183,6 +187,7 @@ export function methodRow(
     warmMin: bottled?.cooling.warmMin ?? 0,
     keeping:
       bottled && bottle?.kind === 'bottle' ? keepingOf({ liquor: bottled, hygiene: bottle.hygiene }) : null,
+    kWh: heatOf(sim.fuel),
     iceKg: iceKgOf(sim),
     washUp:
       used.size +

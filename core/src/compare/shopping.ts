@@ -39,7 +39,14 @@ export interface ShoppingPlan {
   litres: number;
   /** 1 to 12. */
   month: number;
+  /** Ice for cooling it and for its glasses, kg. */
+  iceKg?: number;
 }
+
+/** What ice is noted as in a stock. */
+const ICE_ID = 'ice';
+/** A usual bag of ice, g. Source: common packs. */
+const ICE_BAG_G = 2000;
 
 export interface ShoppingList {
   rows: ShoppingRow[];
@@ -142,6 +149,32 @@ const basketOf = (own: StockRow | undefined, buyG: number): Pick<ShoppingRow, 'b
   return { basketG, bought: buyG > 0 && basketG >= buyG - 0.5 };
 };
 
+/** Ice is fetched in bags; what is in the house of it lies in the freezer. */
+function iceRow(needG: number, stock: readonly StockRow[]): ShoppingRow {
+  const own = stock.find((s) => s.itemId === ICE_ID);
+  const inHouseG = Math.min(needG, own?.inHouseG ?? 0);
+  const buyG = needG - inHouseG;
+  const sizeG = own?.packG ?? ICE_BAG_G;
+  const count = Math.ceil(buyG / sizeG - 1e-9);
+  const price = own?.price ?? null;
+  return {
+    id: ICE_ID,
+    what: 'item',
+    shop: 'store',
+    needG,
+    inHouseG,
+    buyG,
+    packs: buyG > 0 ? { count, sizeG } : null,
+    pieces: null,
+    leftG: Math.max(0, count * sizeG - buyG),
+    cost: price === null ? null : price * count,
+    offSeason: null,
+    parts: [{ itemId: ICE_ID, massG: needG }],
+    price,
+    ...basketOf(own, buyG),
+  };
+}
+
 /** What to buy for plans: whole fruit and packs rounded up, what is in the house taken off, with what will be left. */
 export function shoppingList(
   plans: readonly ShoppingPlan[],
@@ -239,6 +272,8 @@ export function shoppingList(
       ),
     });
   }
+  const iceG = 1000 * plans.reduce((sum, p) => sum + (p.iceKg ?? 0), 0);
+  if (iceG > 0) rows.push(iceRow(iceG, stock));
   rows.sort((a, b) => SHOP_ORDER.indexOf(a.shop) - SHOP_ORDER.indexOf(b.shop) || b.buyG - a.buyG);
   return {
     rows,

@@ -3,6 +3,7 @@ import { ALCOHOL_UNIT_ROWS } from '../tables/alcoholUnits.ts';
 import { ALLOWED_AT_FIRST } from '../tables/choices.ts';
 import { BURNER_KINDS, POT_MATERIAL_IDS } from '../tables/constants.ts';
 import { CLOSURES, CONTAINER_FORMS, CONTAINER_MATERIALS } from '../tables/containers.ts';
+import { GAS_UNITS } from '../tables/energy.ts';
 import { labelSchema } from '../tables/labels.ts';
 import { PLACE_KINDS, type PlaceKind, placeKindRow } from '../tables/places.ts';
 import { between, id, list, name as nameOf, paragraphs, whole } from '../units/fields.ts';
@@ -172,6 +173,13 @@ export type DateOrder = (typeof DATE_ORDERS)[number];
 export const FIRST_DAYS = [1, 0, 6] as const;
 export type FirstDay = (typeof FIRST_DAYS)[number];
 
+/** What heat costs, in the money that prices are noted in; null: not said. */
+const tariffSchema = v.strictObject({
+  electricityPerKWh: v.nullable(between(0, 10_000)),
+  gas: v.nullable(v.strictObject({ price: between(0, 100_000), per: v.picklist(GAS_UNITS) })),
+});
+export type Tariff = v.InferOutput<typeof tariffSchema>;
+
 /** Everything about this kitchen that the model asks for. What an older one was not asked takes its usual value. */
 export const kitchenSchema = v.strictObject({
   pots: unique(potSchema, 40),
@@ -210,6 +218,7 @@ export const kitchenSchema = v.strictObject({
     ),
     () => [...USUAL_PLACES],
   ),
+  tariff: v.optional(tariffSchema, () => ({ electricityPerKWh: null, gas: null })),
   ownRules: v.optional(list(ownRuleSchema, 200), () => []),
   verdicts: v.optional(list(verdictSchema, 200), () => []),
   messageTo: v.optional(unique(messageToSchema, 20), () => []),

@@ -26,7 +26,7 @@ export {
 } from '../balance/stepPlan.ts';
 export { type StrongShare, strongGPerL, strongShares } from '../balance/strong.ts';
 export { type Suggestion, suggestAdditions } from '../balance/suggestions.ts';
-export { swapSour, swapSweetener, sweetenWithFruit } from '../balance/swaps.ts';
+export { insteadOfLine, swapSour, swapSweetener, sweetenWithFruit } from '../balance/swaps.ts';
 export { waysBack } from '../balance/waysBack.ts';
 export {
   type BalanceAim,

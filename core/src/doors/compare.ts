@@ -1,5 +1,7 @@
 /** Drinks and methods set side by side, what is counted from the tools, what is bought. */
 export { type CitrusMoment, citrusMoments } from '../compare/citrusMoment.ts';
+export { type Cost, costInAll, costOf } from '../compare/cost.ts';
+export type { Course } from '../compare/courses.ts';
 export { type Enough, enoughOf, inBottlesG } from '../compare/enough.ts';
 export { insteadOf, sameStrengthG } from '../compare/forms.ts';
 export { furtherHours, type StandingRow, standingSteps } from '../compare/furtherHours.ts';

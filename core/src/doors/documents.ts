@@ -32,6 +32,7 @@ export {
   placeSchema,
   potSchema,
   type ShelfPlace,
+  type Tariff,
   USUAL_PLACES,
   usualPlace,
 } from '../documents/kitchen.ts';

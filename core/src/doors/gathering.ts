@@ -23,6 +23,7 @@ export {
 } from '../gathering/mayDrink.ts';
 export { jugFrom, outMin, putBack } from '../gathering/onTable.ts';
 export { joinOf } from '../gathering/pieces.ts';
+export { type SeasonDates, seasonDates } from '../gathering/seasons.ts';
 export { OUT_MOST_MS, servingList } from '../gathering/serving.ts';
 export {
   agreedOn,

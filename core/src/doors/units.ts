@@ -1,8 +1,10 @@
 /** Measures, time and results, and the physics of vessels and rooms. */
+
 export { fruitForJuice, fruitToCome, juicePerKg } from '../physics/juice.ts';
 export { roomIn } from '../physics/room.ts';
 export { POT_UNITS, type PotUnit, potLitres, usualShape } from '../physics/usualPot.ts';
 export { areaM2, capacityMl, levelM } from '../physics/vesselShape.ts';
+export { GAS_UNITS } from '../tables/energy.ts';
 export { id as idSchema } from '../units/fields.ts';
 export {
   asHandMeasures,

@@ -1,9 +1,11 @@
+import { type Courses, coursesOf } from '../compare/courses.ts';
 import { compareMethods, type MethodAnswer } from '../compare/methods.ts';
 import { type DrinkOverview, overviewOf } from '../compare/overview.ts';
 import type { GatheringDoc, GuestGroup } from '../documents/gathering.ts';
 import type { Kitchen } from '../documents/kitchen.ts';
 import type { PlanDoc } from '../documents/plan.ts';
 import type { MethodId, Recipe } from '../documents/recipe.ts';
+import type { StockRow } from '../documents/stock.ts';
 import { type Feast, type FeastInput, type FeastTimes, planFeast, type Sized } from '../gathering/feast.ts';
 import { type OtherDrink, othersFor } from '../gathering/others.ts';
 import { bindingLimits, type FeastWay, type Limit, waysOut } from '../gathering/waysOut.ts';
@@ -24,6 +26,13 @@ export type Job =
   | { kind: 'planStarts'; plans: readonly { id: string; plan: PlanDoc }[]; kitchen: Kitchen }
   | { kind: 'solveEach'; plans: readonly PlanDoc[]; kitchen: Kitchen }
   | { kind: 'compareMethods'; plan: PlanDoc; kitchen: Kitchen; methodIds: readonly MethodId[] }
+  | {
+      kind: 'courses';
+      /** Of each the month in which it is made, 1 to 12. */
+      plans: readonly { id: string; plan: PlanDoc; month: number }[];
+      kitchen: Kitchen;
+      stock: readonly StockRow[];
+    }
   | { kind: 'ranges'; program: Program; kitchen: Kitchen; runs: number; from: number; seed: number }
   | { kind: 'overview'; kitchen: Kitchen }
   | {
@@ -58,6 +67,8 @@ export type JobResult =
   | { kind: 'planStarts'; plans: readonly ({ id: string } & PlanStart)[] }
   | { kind: 'solveEach'; results: readonly Result<SolvedJob, PlanProblem>[] }
   | { kind: 'compareMethods'; answers: readonly MethodAnswer[] }
+  /** Null for a plan that does not work out. */
+  | { kind: 'courses'; courses: readonly { id: string; courses: Courses | null }[] }
   | { kind: 'ranges'; samples: RangeSamples }
   | { kind: 'overview'; drinks: readonly DrinkOverview[] }
   | { kind: 'feastWays'; limits: readonly Limit[]; ways: readonly FeastWay[] }
@@ -118,6 +129,17 @@ export function runJob(job: Job, book: readonly Recipe[], shipped: Tables, contr
       const answers = compareMethods(job.plan, job.methodIds, book, job.kitchen, tables, control);
       if (!answers) throw new JobCancelled();
       return { kind: 'compareMethods', answers };
+    }
+    case 'courses': {
+      const { kitchen, stock } = job;
+      const courses: { id: string; courses: Courses | null }[] = [];
+      for (const [index, { id, plan, month }] of job.plans.entries()) {
+        const around = { book, kitchen, stock, tables, cancelled: control.cancelled };
+        courses.push({ id, courses: coursesOf(plan, month, around) });
+        if (control.cancelled()) throw new JobCancelled();
+        control.onProgress((index + 1) / job.plans.length);
+      }
+      return { kind: 'courses', courses };
     }
     case 'overview': {
       const drinks: DrinkOverview[] = [];

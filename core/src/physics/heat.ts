@@ -138,6 +138,15 @@ export function temperaturePath(
   return done('never');
 }
 
+/** What keeps a vessel at its temperature, W: what it loses, and what its surface gives off. */
+export const holdingW = (tempC: number, setting: Omit<ThermalSetting, 'capacityJPerK' | 'powerW'>): number =>
+  Math.max(0, setting.lossWPerK * (tempC - setting.ambientC)) +
+  (openEvaporation(tempC, 0.5 * saturationKPa(setting.ambientC), setting.surfaceM2) *
+    1000 *
+    LATENT_J_PER_G *
+    LID_HEAT[setting.lid]) /
+    3600;
+
 /** A vessel kept at its temperature by a low flame for so long: only what its surface gives off leaves it. */
 export function heldPath(
   tempC: number,

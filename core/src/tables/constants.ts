@@ -34,7 +34,7 @@ export const BLENDING = Object.freeze({ drawnShare: 0.8, fillShare: 0.66 });
 /** How long the foam of a blender stands before it has settled, minutes. Source: general kitchen practice. */
 export const BLENDED_FOAM_MIN: Record<FoamClass, number> = { quiet: 5, foamy: 15, milky: 25 };
 /** An electric kettle: what of its power goes into the water, and what it holds. Source: usual household kettles of 2 kW; confidence medium. */
-export const KETTLE_FACTS = Object.freeze({ powerIntoW: 1700, holdsMl: 1700 });
+export const KETTLE_FACTS = Object.freeze({ powerW: 2000, powerIntoW: 1700, holdsMl: 1700 });
 /** A washing bowl takes solids up to this share of it, with water to swirl them in. Source: general kitchen practice. */
 export const BOWL_SHARE = 0.4;
 
@@ -60,6 +60,15 @@ export const LID_HEAT: Record<Lid, number> = { off: 1, ajar: 0.5, on: 0 };
 
 export const BURNER_KINDS = ['gas', 'electric', 'induction'] as const;
 export type BurnerKind = (typeof BURNER_KINDS)[number];
+
+export const FUELS = ['electricity', 'gas'] as const;
+export type Fuel = (typeof FUELS)[number];
+/** What each kind of ring is paid for. */
+export const FUEL_OF: Record<BurnerKind, Fuel> = {
+  gas: 'gas',
+  electric: 'electricity',
+  induction: 'electricity',
+};
 
 /** A gas flame under a pot of usual width, and under a narrow one; over the last power all above it goes past the pot. */
 const GAS = {

@@ -1,4 +1,4 @@
-import { EMPTY_KITCHEN, type Kitchen } from '@big-ladle/core/documents';
+import { EMPTY_KITCHEN, type Kitchen, type StockRow } from '@big-ladle/core/documents';
 
 /**
  * The made-up kitchen of the demo: a street of terraced houses holds a lantern supper on Saturday. All times are
@@ -47,6 +47,32 @@ export const demoKitchen = (zone: string): Kitchen => ({
   cupWeights: [{ ingredientId: 'hibiscus-dried', measureId: 'blue-mug', massG: 44 }],
   preferredMeasureId: 'blue-mug',
   servingMl: 200,
+  tariff: { electricityPerKWh: 0.31, gas: { price: 1.15, per: 'm3' } },
   messageTo: [{ id: 'demo-neighbour', name: 'The neighbour at No. 9', kinds: ['due', 'vent', 'warm'] }],
   away: [{ kind: 'asleep', days: [0, 1, 2, 3, 4, 5, 6], fromMin: 22 * 60 + 30, toMin: 6 * 60 + 30 }],
 });
+
+/** A thing with what its pack costs; of what comes in pieces the price is that of one. */
+const priced = (itemId: string, price: number, packG: number | null = null): StockRow => ({
+  itemId,
+  inHouseG: 0,
+  packG,
+  price,
+  basketG: 0,
+});
+
+/** What this street pays at its shops. */
+export const DEMO_PRICES: readonly StockRow[] = [
+  priced('hibiscus-dried', 4.6, 250),
+  priced('ginger-sliced', 0.25),
+  priced('lemongrass', 0.4),
+  priced('mint-leaf', 1.3, 30),
+  priced('clove-whole', 1.9, 25),
+  priced('cinnamon-stick', 1.6, 20),
+  priced('sugar-white', 1.2, 1000),
+  priced('pineapple', 2.8),
+  priced('watermelon', 4.2),
+  priced('lime', 0.35),
+  priced('lemon', 0.4),
+  priced('ice', 1.9, 2000),
+];

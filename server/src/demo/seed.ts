@@ -6,10 +6,11 @@ import { MINUTE_MS } from '@big-ladle/core/units';
 import type { Db } from '../db/db.ts';
 import { writeKitchen } from '../db/rows.ts';
 import { createBatch, requireBatch } from '../services/batches.ts';
+import { putStock } from '../services/book.ts';
 import { storeEvents } from '../services/events.ts';
 import { onTheShelf } from './bottles.ts';
 import { theLanternSupper } from './gathering.ts';
-import { demoKitchen } from './kitchen.ts';
+import { DEMO_PRICES, demoKitchen } from './kitchen.ts';
 import { begun, comingSaturday, HOUR_MS, planOf } from './writing.ts';
 
 /** Fills an empty data file with the lantern supper's kitchen, batches and bottles. */
@@ -33,6 +34,7 @@ export async function seedDemo(db: Db, nowMs: number): Promise<void> {
   );
   await createBatch(db, { id: 'demo-planned', plan: planned }, nowMs - 2 * HOUR_MS);
   await onTheShelf(db, nowMs);
+  for (const row of DEMO_PRICES) await putStock(db, row);
   await theLanternSupper(db, nowMs);
 }
 

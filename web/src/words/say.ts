@@ -5,6 +5,7 @@ import { isArgumentElement, isLiteralElement } from '@formatjs/icu-messageformat
 import { IntlMessageFormat } from 'intl-messageformat';
 import type { EN_BATCH } from './en/batch.ts';
 import { EN } from './en/common.ts';
+import type { EN_COST } from './en/cost.ts';
 import type { EN_DATA_PROBLEMS } from './en/dataProblems.ts';
 import type { EN_DATES } from './en/dates.ts';
 import type { EN_DRINKS } from './en/drinks.ts';
@@ -40,6 +41,7 @@ export type MessageKey =
   | keyof typeof EN_PHOTOS
   | keyof typeof EN_RECIPE_TEXT
   | keyof typeof EN_SHELF
+  | keyof typeof EN_COST
   | keyof typeof EN_SHOPPING
   | keyof typeof EN_STEPS
   | keyof typeof EN_STOVE;

@@ -17,6 +17,7 @@ import { AUDIENCES, BOIL_LEVELS, CLAIM_ROWS, GUIDANCE_ROWS, SHIPPED_TABLES } fro
 import { afterEach, describe, expect, it } from 'vitest';
 import { EN_BATCH } from './en/batch.ts';
 import { EN as FIRST } from './en/common.ts';
+import { EN_COST } from './en/cost.ts';
 import { EN_DATA_PROBLEMS } from './en/dataProblems.ts';
 import { EN_DATES } from './en/dates.ts';
 import { EN_DRINKS } from './en/drinks.ts';
@@ -70,6 +71,7 @@ const PLACES: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   steps: EN_STEPS,
   feast: EN_FEAST,
   gatherings: EN_GATHERINGS,
+  cost: EN_COST,
   shopping: EN_SHOPPING,
   stove: EN_STOVE,
 };

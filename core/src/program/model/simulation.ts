@@ -2,6 +2,7 @@ import type { LineKind } from '../../documents/recipe.ts';
 import type { Composition } from '../../liquor/composition.ts';
 import type { PhEstimate } from '../../liquor/ph.ts';
 import type { Room } from '../../physics/room.ts';
+import type { Fuel } from '../../tables/constants.ts';
 import type { MarkerId } from '../../tables/types.ts';
 import type { Said } from '../../units/result.ts';
 import type { LineId, StepId, VesselId } from './ids.ts';
@@ -67,6 +68,13 @@ export interface Flow {
   itemId?: string;
   from?: VesselId;
   to?: VesselId;
+}
+
+/** What a ring or a kettle draws in a step, as its meter counts it: what goes past the pot too. */
+export interface FuelUse {
+  stepId: StepId;
+  fuel: Fuel;
+  kWh: number;
 }
 
 export type FlowCode =
@@ -179,6 +187,8 @@ export interface ModelFactors {
 export interface Simulation {
   trace: readonly TraceEntry[];
   flows: readonly Flow[];
+  /** One row for each step that is heated, and each fuel. */
+  fuel: readonly FuelUse[];
   vessels: Readonly<Record<VesselId, Vessel>>;
   endMin: number;
   /** Fullest each vessel stood, as far as it has a shape. */

@@ -203,6 +203,7 @@ export function simulateBatch(
   return {
     trace,
     flows: sim.flows ?? [],
+    fuel: sim.fuel,
     vessels: Object.fromEntries(sim.vessels),
     endMin: sim.nowMin,
     peak: Object.fromEntries(sim.peak),

@@ -10,7 +10,7 @@ import { vigourGives } from '../../tables/vigours.ts';
 import type { VesselId } from '../model/ids.ts';
 import type { CoolingTally, Liquor, Origin, Solid } from '../model/liquor.ts';
 import type { Program, ProgramLine } from '../model/program.ts';
-import type { Flow, ModelFactors, StepProblem } from '../model/simulation.ts';
+import type { Flow, FuelUse, ModelFactors, StepProblem } from '../model/simulation.ts';
 import type { Vessel, VesselSpec } from '../model/vessel.ts';
 import { NO_COOLING, worseCooling } from './exposure.ts';
 
@@ -43,6 +43,8 @@ export interface SimState {
   drawables: Map<IngredientRow, { grams: number; all: Composition }>;
   /** Share of a burner's power that its pot has shown to take up, by burner; it holds for the rest of the batch. */
   powerFactors: Map<string, number>;
+  /** What the rings have drawn so far. */
+  fuel: FuelUse[];
 }
 
 export function startWork(
@@ -66,6 +68,7 @@ export function startWork(
     peak: new Map(),
     drawables: new Map(),
     powerFactors: new Map(),
+    fuel: [],
   };
   for (const spec of program.vessels) {
     // A part that an older version kept may lack a figure.

@@ -60,6 +60,13 @@ export function rowsFor(markers: readonly MarkerId[], withRed: boolean, withDraw
       best: 'low',
     },
     {
+      label: say('comparePage.heat'),
+      why: say('comparePage.heatWhy'),
+      value: (r) => r.kWh.electricity + r.kWh.gas,
+      show: (r) => `${num(r.kWh.electricity + r.kWh.gas, 1)} kWh`,
+      best: 'low',
+    },
+    {
       label: say('comparePage.heldInTheSolids'),
       why: say('comparePage.whatDrainsPressesOr'),
       value: (r) => r.heldL,

@@ -18,10 +18,12 @@ import { num } from '../../words/numbers.ts';
 import { litresApart } from '../../words/quantities.ts';
 import { fullDay, percent, say, timeOfDay } from '../../words/say.ts';
 import { LastTime } from './after/LastTime.tsx';
+import { CostPanel } from './CostPanel.tsx';
 import { DaysPanel } from './DaysPanel.tsx';
 import { GuestsAndLots } from './GuestsAndLots.tsx';
 import { HowMuch } from './HowMuch.tsx';
 import { MendPanel } from './MendPanel.tsx';
+import { SeasonsPanel } from './SeasonsPanel.tsx';
 import { SizesPanel } from './SizesPanel.tsx';
 import { Settle } from './settle/Settle.tsx';
 import { WaysOn } from './WaysOn.tsx';
@@ -162,6 +164,10 @@ export function GatheringPage() {
           />
         )}
         {sized && <SizesPanel gathering={gathering} sized={sized} kitchen={kitchen.data.kitchen} />}
+        {sized && (
+          <CostPanel gathering={gathering} sized={sized} kitchen={kitchen.data.kitchen} onChange={change} />
+        )}
+        {sized && <SeasonsPanel {...{ gathering, sized, times, nowMs }} zone={zone} />}
         <Settle
           id={id}
           version={version}

@@ -31,7 +31,7 @@ export function SizesPanel(props: { gathering: GatheringDoc; sized: Sized; kitch
   if (!id) return null;
   return (
     <Panel testId="sizes">
-      <Fold summary={say('sizes.title')}>
+      <Fold summary={say('sizes.title')} lazily>
         {planned.length > 1 && (
           <Choice
             label={say('sizes.which')}

@@ -4,6 +4,7 @@ import type { StockRow } from '@big-ladle/core/documents';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
+import { rowName } from '../../shared/cost/rowName.ts';
 import { PlantDrawing } from '../../shared/drawings/PlantDrawing.tsx';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { changeStock } from '../../shared/stock.ts';
@@ -12,7 +13,7 @@ import { sayItem } from '../../words/names.ts';
 import { num } from '../../words/numbers.ts';
 import { grams } from '../../words/quantities.ts';
 import { say } from '../../words/say.ts';
-import { buyText, rowName } from './listWords.ts';
+import { buyText } from './listWords.ts';
 
 /** A thing to buy: ticked off, with its pack and price. */
 export function ShopRow(props: {

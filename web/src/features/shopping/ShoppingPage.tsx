@@ -1,5 +1,5 @@
 import '../../words/places/shopping.ts';
-import { goesWith, shoppingList, stillToGoIn } from '@big-ladle/core/compare';
+import { goesWith, iceKgOf, shoppingList, stillToGoIn } from '@big-ladle/core/compare';
 import { solvePlanDoc } from '@big-ladle/core/plan';
 import { simulateBatch } from '@big-ladle/core/program';
 import { TZDate } from '@date-fns/tz';
@@ -27,7 +27,7 @@ import { ErrorPanel, Figure, Loading, PageHead, Panel } from '../../shared/ui.ts
 import { heading, role } from '../../theme/theme.ts';
 import { sayDrink } from '../../words/names.ts';
 import { num } from '../../words/numbers.ts';
-import { eachMeasure, kilograms, litres } from '../../words/quantities.ts';
+import { eachMeasure, litres } from '../../words/quantities.ts';
 import { sayRich } from '../../words/rich.ts';
 import { say } from '../../words/say.ts';
 import { csvOf, textOf } from './listWords.ts';
@@ -62,7 +62,12 @@ export function ShoppingPage() {
       const sim = simulateBatch(solved.value.program, k, tables);
       return {
         batch,
-        made: { program: solved.value.program, dosedG: sim.dosedG, litres: solved.value.litres },
+        made: {
+          program: solved.value.program,
+          dosedG: sim.dosedG,
+          litres: solved.value.litres,
+          iceKg: iceKgOf(sim),
+        },
       };
     });
   }, [kitchen.data, batches.data, book, tables]);
@@ -104,11 +109,11 @@ export function ShoppingPage() {
       (gathering?.batchIds.has(id) ?? false) ||
       gathering?.drinks.some((d) => d.id === id) === true);
   const chosen = offered.filter((p) => p.made && isWanted(p.batch.id));
-  const list = shoppingList(
-    chosen.map((p) => p.made!),
-    things,
-    tables,
-  );
+  // Ice for the glasses, whatever is in them.
+  const glasses = gathering
+    ? [{ program: { lines: [] }, dosedG: {}, litres: 0, month: 1, iceKg: gathering.iceKg }]
+    : [];
+  const list = shoppingList([...chosen.map((p) => p.made!), ...glasses], things, tables);
   const plans = chosen.filter((p) => !p.isOn).length;
   const toBuy = list.rows.filter((row) => row.buyG > 0);
   const inBasket = list.rows.filter((row) => row.basketG > 0);
@@ -118,12 +123,6 @@ export function ShoppingPage() {
       changeStock({ itemId: row.id, inHouseG: inHouseG + row.basketG, basketG: 0 });
     }
   };
-  const sent = [
-    gathering && gathering.iceKg > 0
-      ? `${gathering.name}\n- ${say('shoppingPage.ice', { mass: kilograms(gathering.iceKg) })}\n\n`
-      : '',
-    textOf(list),
-  ].join('');
   const shops = [...new Set(list.rows.map((r) => r.shop))];
   const { servingMl } = kitchen.data.kitchen;
   // Fruit above all, of which parts are asked for: each by what the pairs know of it.
@@ -148,7 +147,9 @@ export function ShoppingPage() {
           variant="outlined"
           startIcon={<Icon path={mdiShareVariantOutline} />}
           disabled={list.rows.length === 0}
-          onClick={() => void shareText(say('shoppingPage.shopping'), sent, say('shoppingPage.copied'))}
+          onClick={() =>
+            void shareText(say('shoppingPage.shopping'), textOf(list), say('shoppingPage.copied'))
+          }
         >
           {say('shoppingPage.share')}
         </Button>
@@ -187,9 +188,7 @@ export function ShoppingPage() {
             ? gathering && (
                 <Box sx={{ mb: 1 }} data-testid="for-gathering">
                   <Link to={`/gatherings/${forGathering}`}>{gathering.name}</Link>
-                  {gathering.iceKg > 0 && (
-                    <Box>{say('shoppingPage.ice', { mass: kilograms(gathering.iceKg) })}</Box>
-                  )}
+                  {gathering.iceKg > 0 && <Box>{say('shoppingPage.ice')}</Box>}
                 </Box>
               )
             : (gatherings.data?.gatherings ?? [])

@@ -1,8 +1,9 @@
 import '../../words/places/pages.ts';
 import type { ShoppingList } from '@big-ladle/core/compare';
 import { describe, expect, it } from 'vitest';
+import { rowName } from '../../shared/cost/rowName.ts';
 import { knowNames } from '../../words/names.ts';
-import { csvOf, rowName, textOf } from './listWords.ts';
+import { csvOf, textOf } from './listWords.ts';
 
 const listOf = (id: string): ShoppingList => ({
   rows: [

@@ -1,19 +1,10 @@
 import '../../words/places/shopping.ts';
-import { familyOfItem } from '@big-ladle/core/book';
 import type { ShoppingList, ShoppingRow } from '@big-ladle/core/compare';
 import { unparse } from 'papaparse';
-import { sayItem } from '../../words/names.ts';
+import { rowName } from '../../shared/cost/rowName.ts';
 import { num } from '../../words/numbers.ts';
-import { sayFamily } from '../../words/plainNames.ts';
 import { grams } from '../../words/quantities.ts';
 import { say, sayCode } from '../../words/say.ts';
-
-/** What a row is called: the fruit where whole fruit is bought, the plant where several forms of it are, else the thing. */
-export function rowName({ id, what, parts }: Pick<ShoppingRow, 'id' | 'what' | 'parts'>): string {
-  if (what === 'fruit') return sayCode(`fruit.${id}`);
-  const family = parts.length > 1 ? familyOfItem(id) : undefined;
-  return family ? sayFamily(family.id) : sayItem(parts[0]?.itemId ?? id);
-}
 
 /** What to buy, in the words of a shop. */
 export function buyText(row: ShoppingRow): string {

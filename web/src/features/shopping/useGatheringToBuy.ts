@@ -1,4 +1,4 @@
-import type { ShoppingPlan } from '@big-ladle/core/compare';
+import { iceKgOf, type ShoppingPlan } from '@big-ladle/core/compare';
 import { guestsOf, servingList } from '@big-ladle/core/gathering';
 import { useMemo } from 'react';
 import { useGathering } from '../../shared/gatherings/gatherings.ts';
@@ -27,7 +27,13 @@ export function useGatheringToBuy(id: string | null): GatheringToBuy | null {
       name: gathering.name,
       drinks: sized.drinks.flatMap(({ id: drinkId, recipeId, made, plan, litres }) =>
         made && plan && recipeId
-          ? [{ id: drinkId, recipeId, made: { program: made.program, dosedG: made.sim.dosedG, litres } }]
+          ? [
+              {
+                id: drinkId,
+                recipeId,
+                made: { program: made.program, dosedG: made.sim.dosedG, litres, iceKg: iceKgOf(made.sim) },
+              },
+            ]
           : [],
       ),
       batchIds: new Set(

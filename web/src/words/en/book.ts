@@ -71,6 +71,7 @@ export const EN_BOOK = {
   'item.rice-white': 'White rice',
   'item.salt': 'Salt',
   'item.water': 'Water',
+  'item.ice': 'Ice',
   'item.lemon-juice': 'Lemon juice, fresh',
   'item.lime-juice': 'Lime juice, fresh',
   'item.lemon-juice-bottled': 'Lemon juice, bottled',

@@ -55,6 +55,8 @@ export const EN_DRINKS = {
   'comparePage.pouredInAllSecond': 'Poured in all, second waters and rinses too.',
   'comparePage.lostAsSteam': 'Lost as steam',
   'comparePage.atTheBoilAnd': 'At the boil, and below it.',
+  'comparePage.heat': 'Heat it takes',
+  'comparePage.heatWhy': 'What the rings draw, as the meter counts it: what goes past the pot too.',
   'comparePage.heldInTheSolids': 'Held in the plants',
   'comparePage.whatDrainsPressesOr': 'What drains, presses or wrings no further.',
   'comparePage.drawn': '{what} taken up',

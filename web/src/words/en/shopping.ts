@@ -14,7 +14,7 @@ export const EN_SHOPPING = {
   'shoppingPage.aLitreAGlass': '{cost} {each}, {cost2} a glass',
   'shoppingPage.inYourOwnMoney': 'In your own money.',
   'shoppingPage.forGathering': 'Shop for {gathering}',
-  'shoppingPage.ice': '{mass} of ice, on the day itself',
+  'shoppingPage.ice': 'Its ice on the day itself.',
   'shoppingPage.aGuest': '{cost} a guest',
   'shoppingPage.waits': 'Kept on this device: sent as soon as the kitchen server answers.',
   'shoppingPage.needLeftOver': 'need {need}{isLeft, select, true {, {left} left over} other {}}',

@@ -7,7 +7,7 @@ import type { BoilStep } from '../../model/steps.ts';
 import type { Vessel } from '../../model/vessel.ts';
 import { advanceVessel, boilPath, pathOf, type Recorder, type Surroundings } from '../evolve.ts';
 import { noteRoom, type SimState, StepStop, setVessel, solidsInfo, vesselOf, widthM } from '../state.ts';
-import { cutAfter, powerFor } from './flame.ts';
+import { burn, cutAfter, powerFor } from './flame.ts';
 import { inPieces, plannedRemaining, type StepRun, wetVessels } from './stepTime.ts';
 
 /** A boil that would have to go on for longer never gets there, minutes. */
@@ -131,13 +131,16 @@ class BoilingPot {
     const way = this.toBoil();
     if (way && way.end !== 'reached') {
       const { stretches } = pathOf(sim, this.here(), this.around, { minutes });
+      burn(sim, step, this.id, minutes);
       setVessel(sim, advanceVessel(sim, step.id, this.here(), stretches, 'stove', lived));
       return;
     }
     const warmMin = Math.min(minutes, way?.minutes ?? 0);
     const warmed = way ? cutAfter(way.stretches, warmMin) : [];
     this.stillMin += warmMin;
-    const { stretches } = boilPath(sim, this.here(), this.boil, minutes - warmMin);
+    const { stretches, rate } = boilPath(sim, this.here(), this.boil, minutes - warmMin);
+    burn(sim, step, this.id, warmMin);
+    burn(sim, step, this.id, minutes - warmMin, rate.setting);
     setVessel(sim, advanceVessel(sim, step.id, this.here(), [...warmed, ...stretches], 'stove', lived));
   }
 }

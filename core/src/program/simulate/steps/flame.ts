@@ -1,20 +1,24 @@
-import type { Stretch } from '../../../physics/heat.ts';
-import { KETTLE_FACTS } from '../../../tables/constants.ts';
+import { holdingW, lossWPerK, type Stretch } from '../../../physics/heat.ts';
+import { areaM2 } from '../../../physics/vesselShape.ts';
+import { FUEL_OF, KETTLE_FACTS, type Lid } from '../../../tables/constants.ts';
 import { powerIntoPotW } from '../../model/kitchen.ts';
-import type { BoilStep, HeatStep } from '../../model/steps.ts';
+import type { BoilStep, HeatStep, SteepStep } from '../../model/steps.ts';
 import type { Vessel } from '../../model/vessel.ts';
-import { type SimState, StepStop } from '../state.ts';
+import { contentsLevelM, type SimState, StepStop, widthM } from '../state.ts';
 
 /** A small pot for spices and syrups, where the kitchen has no second one: only its width matters for the flame. */
 const NOMINAL_SMALL_POT = { diameterCm: 18 };
 
+/** A step with a flame under it; one without a ring of its own is kept hot on the plan's. */
+type Heated = HeatStep | BoilStep | SteepStep;
+
 /** What heats a vessel: a kettle itself, a pot its own ring where it has one. */
-export const burnerIdOf = (sim: SimState, step: HeatStep | BoilStep, vesselId: string): string =>
+export const burnerIdOf = (sim: SimState, step: Heated, vesselId: string): string =>
   sim.specs.get(vesselId)?.kind === 'kettle'
     ? vesselId
-    : (sim.specs.get(vesselId)?.burnerId ?? step.burnerId);
+    : (sim.specs.get(vesselId)?.burnerId ?? ('burnerId' in step ? step.burnerId : sim.program.burnerId));
 
-export function powerFor(sim: SimState, step: HeatStep | BoilStep, vessel: Vessel): number {
+export function powerFor(sim: SimState, step: Heated, vessel: Vessel): number {
   const burnerId = burnerIdOf(sim, step, vessel.id);
   // What was learnt of it at this batch counts for it alone.
   const share = sim.factors.power * (sim.powerFactors.get(burnerId) ?? 1);
@@ -26,6 +30,35 @@ export function powerFor(sim: SimState, step: HeatStep | BoilStep, vessel: Vesse
   const pot = potId === null ? NOMINAL_SMALL_POT : sim.kitchen.pots.find((p) => p.id === potId);
   if (!pot) throw new StepStop({ kind: 'unknownVessel', stepId: step.id, vesselId: vessel.id });
   return powerIntoPotW(burner, pot) * share;
+}
+
+/**
+ * A vessel's ring is on for so long: its meter counts what it draws, whatever of that reaches the pot.
+ * @param share of its full power.
+ */
+export function burn(sim: SimState, step: Heated, vesselId: string, minutes: number, share = 1): void {
+  if (!(minutes > 0 && share > 0)) return;
+  const kettle = sim.specs.get(vesselId)?.kind === 'kettle';
+  const burnerId = burnerIdOf(sim, step, vesselId);
+  const burner = kettle ? null : sim.kitchen.burners.find((b) => b.id === burnerId);
+  if (burner === undefined) return;
+  const fuel = burner ? FUEL_OF[burner.kind] : 'electricity';
+  const kWh = ((burner?.powerW ?? KETTLE_FACTS.powerW) * Math.min(1, share) * minutes) / 60_000;
+  const same = sim.fuel.find((f) => f.stepId === step.id && f.fuel === fuel);
+  if (same) same.kWh += kWh;
+  else sim.fuel.push({ stepId: step.id, fuel, kWh });
+}
+
+/** What of its full power keeps a vessel as hot as it is. */
+export function holdingShare(sim: SimState, step: Heated, vessel: Vessel, lid: Lid): number {
+  const diameterM = widthM(sim, vessel);
+  const setting = {
+    lossWPerK: lossWPerK('stove', diameterM, contentsLevelM(sim, vessel)) * sim.factors.heatLoss,
+    ambientC: sim.kitchen.roomC,
+    surfaceM2: areaM2(diameterM),
+    lid,
+  };
+  return holdingW(vessel.liquor.tempC, setting) / powerFor(sim, step, vessel);
 }
 
 /** The first `minutes` of a path; a longer time holds the last temperature. */

@@ -19,7 +19,7 @@ import {
   vesselOf,
   widthM,
 } from '../state.ts';
-import { burnerIdOf, cutAfter, powerFor } from './flame.ts';
+import { burn, burnerIdOf, cutAfter, holdingShare, powerFor } from './flame.ts';
 import {
   flameOutAheadMin,
   inPieces,
@@ -43,6 +43,7 @@ export function standStep(sim: SimState, step: SoakStep | SteepStep, run: StepRu
             minutes,
           )
         : pathOf(sim, vessel, { place: step.place, lid: step.lid, powerW: 0 }, { minutes }).stretches;
+      if (held) burn(sim, step, id, minutes, holdingShare(sim, step, vessel, step.lid));
       setVessel(sim, advanceVessel(sim, step.id, vessel, stretches, step.place, i === 0 ? run.lived : null));
     }
   });
@@ -184,13 +185,15 @@ export function heatStep(sim: SimState, step: HeatStep, run: StepRun): void {
     for (const { id } of pots) {
       if (id === start.id) continue;
       const vessel = vesselOf(sim, step.id, id);
-      const stretches = run.flameOut
-        ? pathOf(sim, vessel, { ...aroundOf(vessel), powerW: 0 }, { minutes }).stretches
-        : thenHeld(
-            pathOf(sim, vessel, aroundOf(vessel), { targetC }).stretches,
-            vessel.liquor.tempC,
-            minutes,
-          );
+      const way = run.flameOut
+        ? pathOf(sim, vessel, { ...aroundOf(vessel), powerW: 0 }, { minutes })
+        : pathOf(sim, vessel, aroundOf(vessel), { targetC });
+      const stretches = run.flameOut ? way.stretches : thenHeld(way.stretches, vessel.liquor.tempC, minutes);
+      if (!run.flameOut) {
+        burn(sim, step, id, Math.min(minutes, way.minutes));
+        const hot = { ...vessel, liquor: { ...vessel.liquor, tempC: targetC } };
+        burn(sim, step, id, minutes - way.minutes, holdingShare(sim, step, hot, step.lid));
+      }
       setVessel(sim, advanceVessel(sim, step.id, vessel, stretches, 'stove', null));
     }
     const vessel = vesselOf(sim, step.id, start.id);
@@ -210,6 +213,7 @@ export function heatStep(sim: SimState, step: HeatStep, run: StepRun): void {
     } else {
       stretches = cutAfter(path.stretches, minutes);
     }
+    if (!run.flameOut) burn(sim, step, start.id, minutes);
     setVessel(sim, advanceVessel(sim, step.id, vessel, stretches, 'stove', run.lived));
   });
   for (const { id } of pots) noteRoom(sim, vesselOf(sim, step.id, id), true);

@@ -1,6 +1,6 @@
 import '../../../words/places/batch.ts';
 import '../../../words/places/steps.ts';
-import { swapSour, swapSweetener, sweetenWithFruit } from '@big-ladle/core/balance';
+import { insteadOfLine, swapSour, swapSweetener, sweetenWithFruit } from '@big-ladle/core/balance';
 import { completeChoices, insteadWith } from '@big-ladle/core/book';
 import type { Instead, PlanDoc, Recipe, RecipeLine } from '@big-ladle/core/documents';
 import { type Composition, ofLiquid, sournessGPerL } from '@big-ladle/core/liquor';
@@ -128,20 +128,7 @@ function SweetSwap(props: LineProps & { target: number }) {
   const own = tables.sweeteners.get(line.itemId);
   const row = tables.sweeteners.get(itemId);
   if (!own || !row) return null;
-  const pick = (id: string) => {
-    const other = tables.sweeteners.get(id);
-    if (!other || id === line.itemId) put(line.id, null);
-    // By taste the amount follows from the target; a line with an amount keeps its sweetness.
-    else
-      put(line.id, {
-        lineId: line.id,
-        itemId: id,
-        ratio:
-          line.rule.kind === 'toTarget'
-            ? 1
-            : Math.max(0.001, own.relativeSweetness / other.relativeSweetness),
-      });
-  };
+  const pick = (id: string) => put(line.id, insteadOfLine(line, id, tables));
   const massG = massOf(line.id);
   const back = swapSweetener(row, massG, own, 'sweetness', finishedMl);
   const swap = back ? swapSweetener(own, back.massG, row, 'sweetness', finishedMl) : null;
@@ -229,16 +216,7 @@ function SourSwapChoice(props: LineProps) {
   const own = tables.liquids.get(line.itemId);
   if (!own) return null;
   const ids = [...tables.liquids.values()].filter((r) => isSour(r)).map((r) => r.id);
-  const pick = (id: string) => {
-    const swap = swapSour(line.itemId, 1000, id, tables);
-    if (!swap || id === line.itemId) put(line.id, null);
-    else
-      put(line.id, {
-        lineId: line.id,
-        itemId: id,
-        ratio: Math.round((swap.massG / (1000 * own.densityGPerMl)) * 1000) / 1000,
-      });
-  };
+  const pick = (id: string) => put(line.id, insteadOfLine(line, id, tables));
   const row = tables.liquids.get(itemId);
   const ml = row ? massOf(line.id) / row.densityGPerMl : 0;
   const swap = itemId === line.itemId ? null : swapSour(itemId, ml, itemId, tables);

@@ -1,4 +1,5 @@
 import '../../../words/places/batch.ts';
+import '../../../words/places/cost.ts';
 import { marksOf } from '@big-ladle/core/balance';
 import { completeChoices, type Presets, presetsOf } from '@big-ladle/core/book';
 import type { Kitchen, PlanDoc, Recipe } from '@big-ladle/core/documents';
@@ -37,6 +38,7 @@ import { RootChoices } from './choices/RootChoices.tsx';
 import { PresetChoices, StageChoices } from './choices/StageChoices.tsx';
 import { WishControls } from './choices/WishControls.tsx';
 import { IsThereEnough } from './IsThereEnough.tsx';
+import { PlanCost } from './PlanCost.tsx';
 import type { Made } from './useMadePlan.ts';
 
 /** The plane with its programme: it comes when its stage is opened. */
@@ -125,7 +127,7 @@ function withShared(input: StageInput, stage: StageId) {
 
 /** The panel of each stage. */
 const PANELS: Readonly<Record<StageId, (of: ReturnType<typeof withShared>) => ReactNode>> = {
-  size: ({ made, tables, choosing, wish, limit, following, presets }) => (
+  size: ({ made, plan, kitchen, tables, choosing, wish, limit, following, presets, onChange }) => (
     <TwoColumns
       rightFirst
       left={following.beside}
@@ -140,6 +142,11 @@ const PANELS: Readonly<Record<StageId, (of: ReturnType<typeof withShared>) => Re
             />
           </ListPanel>
           <IsThereEnough program={made.program} dosedG={made.input.sim.dosedG} tables={tables} />
+          <Panel testId="plan-cost">
+            <Fold summary={say('cost.title')} lazily>
+              <PlanCost plan={plan} kitchen={kitchen} onChange={onChange} />
+            </Fold>
+          </Panel>
           {/* The laboratory: where the litres go, and how sure it all is. */}
           <Fold summary={say('planTable.behind')} testId="behind">
             <ListNotes {...made.input} note={limit} />

@@ -5,6 +5,7 @@ import { Panel } from '../../../shared/ui.tsx';
 import { longWeekdayName, say } from '../../../words/say.ts';
 import { AwayPanel } from '../AwayPanel.tsx';
 import { HousePanel } from '../HousePanel.tsx';
+import { TariffPanel } from '../TariffPanel.tsx';
 
 import type { PartProps } from './rowsOf.tsx';
 import { SelectField } from './SelectField.tsx';
@@ -15,6 +16,7 @@ export function HousePart({ kitchen, save }: PartProps) {
   return (
     <>
       <HousePanel kitchen={kitchen} save={save} />
+      <TariffPanel kitchen={kitchen} save={save} />
       <AwayPanel kitchen={kitchen} save={save} />
       <Panel title={say('kitchenPage.languageAndDates')}>
         <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap' }}>

@@ -41,6 +41,7 @@ const row = (of: Partial<MethodRow>): MethodRow => ({
   into: 'cold',
   warmMin: 60,
   keeping: null,
+  kWh: { electricity: 0, gas: 0 },
   iceKg: 5,
   washUp: 6,
   potShare: 0.9,
