@@ -91,26 +91,34 @@ test.describe('the lantern supper', () => {
     await expect(page.getByTestId('mend')).toBeVisible();
   });
 
-  test('what is entered while the server is away stays, and is stored when it is back', async ({
+  test('what is entered while the server is away stays, over a reload too, and is stored when it is back', async ({
     page,
     server,
-    context,
   }) => {
     await page.goto(`${server.url}/gatherings/demo-supper`);
     const notes = page.getByLabel('Notes');
     await expect(notes).toHaveValue(/Lanterns/);
-    await context.setOffline(true);
+    // It takes no changes: the page itself can still be fetched.
+    await page.route('**/api/**', (route) =>
+      route.request().method() === 'GET' ? route.continue() : route.abort(),
+    );
     await notes.fill('Said while it was away');
     await notes.blur();
     await expect(page.getByTestId('waits-here')).toBeVisible();
+    // Somebody else settles something else meanwhile.
+    const stored = async () => {
+      type Stored = { gatherings: { version: number; gathering: { notes: string; assurance: number } }[] };
+      return (await server.api<Stored>('GET', '/gatherings')).gatherings[0]!;
+    };
+    const { version, gathering } = await stored();
+    const body = { version, gathering: { ...gathering, assurance: 0.8 } };
+    await server.api('PUT', '/gatherings/demo-supper', body);
+    await page.reload();
     await expect(notes).toHaveValue('Said while it was away');
-    await context.setOffline(false);
+    await expect(page.getByTestId('waits-here')).toBeVisible();
+    await page.unroute('**/api/**');
     await expect(page.getByTestId('waits-here')).toHaveCount(0);
-    const { gatherings } = await server.api<{ gatherings: { gathering: { notes: string } }[] }>(
-      'GET',
-      '/gatherings',
-    );
-    expect(gatherings[0]!.gathering.notes).toBe('Said while it was away');
+    expect((await stored()).gathering).toMatchObject({ notes: 'Said while it was away', assurance: 0.8 });
   });
 
   test('two windows on one gathering: both changes stay', async ({ page, server, context }) => {

@@ -8,6 +8,7 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter } from 'react-router';
 import { RouterProvider } from 'react-router/dom';
+import { gatheringsMayWait } from '../shared/gatherings/gatheringsWait.ts';
 import { startOutbox } from '../shared/outbox.ts';
 import { queryClient } from '../shared/queries.ts';
 import { stockMayWait } from '../shared/stockWaits.ts';
@@ -27,6 +28,7 @@ function start(): void {
   void startOutbox();
   // What an earlier page could not send; it is seldom that something waits, and then only is it fetched.
   if (stockMayWait()) void import('../shared/stock.ts').then((m) => m.sendStock());
+  if (gatheringsMayWait()) void import('../shared/gatherings/gatherings.ts').then((m) => m.sendGatherings());
   startStream();
   createRoot(document.getElementById('root')!).render(
     <StrictMode>

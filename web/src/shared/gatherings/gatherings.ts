@@ -1,81 +1,103 @@
 import '../../words/places/gatherings.ts';
-import type { Gathering } from '@big-ladle/core/contract';
+import { type Gathering, ROUTES } from '@big-ladle/core/contract';
 import { type GatheringDoc, gatheringSchema } from '@big-ladle/core/documents';
 import { useMemo } from 'react';
 import * as v from 'valibot';
 import { create } from 'zustand';
+import { createJSONStorage, persist } from 'zustand/middleware';
 import { sayField } from '../../words/fields.ts';
 import { say } from '../../words/say.ts';
-import { ApiError, OfflineError } from '../api.ts';
+import { ApiError, ask } from '../api.ts';
 import { notify } from '../notices.ts';
 import { keys, queryClient } from '../queries.ts';
-import { sayError, send } from '../send.ts';
+import { send } from '../send.ts';
+import { GATHERINGS_KEY } from './gatheringsWait.ts';
 import { useGatherings } from './list.ts';
+import { threeWay } from './threeWay.ts';
 
 export type GatheringChange = (gathering: GatheringDoc) => GatheringDoc;
 
-/** Changes that are on their way, in their order: shown at once, and put to whatever the server has by then. */
+/** What was changed here of a gathering and is not stored yet: as it was before, and as it is here. */
+interface Changed {
+  base: GatheringDoc;
+  mine: GatheringDoc;
+}
+
 interface Waiting {
-  changes: readonly { id: string; change: GatheringChange }[];
+  /** Shown at once, and laid over whatever the server has by then; kept in this browser until it is stored. */
+  waiting: Readonly<Record<string, Changed>>;
   /** The server does not answer at present. */
   unreachable: boolean;
 }
-const useWaiting = create<Waiting>(() => ({ changes: [], unreachable: false }));
 
-const withChanges = (
-  gathering: GatheringDoc,
-  id: string,
-  { changes }: Pick<Waiting, 'changes'>,
-): GatheringDoc => changes.reduce((g, c) => (c.id === id ? c.change(g) : g), gathering);
+const waitingSchema = v.object({
+  waiting: v.record(v.string(), v.object({ base: gatheringSchema, mine: gatheringSchema })),
+});
+
+function readWaiting(kept: unknown): Waiting['waiting'] {
+  const read = v.safeParse(waitingSchema, kept);
+  return read.success ? read.output.waiting : {};
+}
+
+const useWaiting = create<Waiting>()(
+  persist((): Waiting => ({ waiting: {}, unreachable: false }), {
+    name: GATHERINGS_KEY,
+    storage: createJSONStorage(() => localStorage),
+    partialize: ({ waiting }) => ({ waiting }),
+    // What an older page has kept here is read as anything else that comes from outside is.
+    merge: (kept, now) => ({ ...now, waiting: readWaiting(kept) }),
+  }),
+);
+
+/** All windows of this browser keep one list: what another one has put there is not written over. */
+function changeWaiting(id: string, to: (changed: Changed | undefined) => Changed | undefined): void {
+  void useWaiting.persist.rehydrate();
+  useWaiting.setState(({ waiting }) => {
+    const { [id]: was, ...others } = waiting;
+    const next = to(was);
+    return { waiting: next ? { ...others, [id]: next } : others };
+  });
+}
+
+const laidOver = (stored: GatheringDoc, changed: Changed | undefined): GatheringDoc =>
+  changed ? threeWay(changed.base, changed.mine, stored) : stored;
 
 /** A gathering as its cook sees it: what she has just changed is in it. */
 export function useGathering(id: string) {
   const query = useGatherings();
-  const waiting = useWaiting();
+  const changed = useWaiting((s) => s.waiting[id]);
+  const unreachable = useWaiting((s) => s.unreachable);
   const stored = query.data?.gatherings.find((g) => g.id === id);
-  const gathering = useMemo(
-    () => stored && withChanges(stored.gathering, id, waiting),
-    [stored, id, waiting],
-  );
+  const gathering = useMemo(() => stored && laidOver(stored.gathering, changed), [stored, changed]);
   return {
     gathering,
     timetable: stored?.timetable ?? null,
     version: stored?.version ?? 0,
-    unreachable: waiting.unreachable,
+    unreachable: unreachable && changed !== undefined,
     isPending: query.isPending,
     error: query.error,
   };
 }
 
-const storedOf = (id: string): Gathering | undefined =>
-  queryClient.getQueryData<{ gatherings: Gathering[] }>(keys.gatherings)?.gatherings.find((g) => g.id === id);
-
-/** One after the other: two changes in one breath are two changes, not a quarrel with another window. */
-let turn: Promise<void> = Promise.resolve();
-
 /** Changes a gathering; false where that would not fit together, which is told. */
 export function changeGathering(id: string, change: GatheringChange): boolean {
-  const stored = storedOf(id);
+  const stored = queryClient
+    .getQueryData<{ gatherings: Gathering[] }>(keys.gatherings)
+    ?.gatherings.find((g) => g.id === id);
   if (!stored) return false;
-  const read = v.safeParse(gatheringSchema, change(withChanges(stored.gathering, id, useWaiting.getState())));
+  const shown = laidOver(stored.gathering, useWaiting.getState().waiting[id]);
+  const read = v.safeParse(gatheringSchema, change(shown));
   if (!read.success) {
     const what = sayField(read.issues[0]?.message) ?? say('field.other');
     notify('error', say('settle.wrong', { what }));
     return false;
   }
-  const entry = { id, change };
-  useWaiting.setState(({ changes }) => ({ changes: [...changes, entry] }));
-  turn = turn.then(async () => {
-    try {
-      await sent(entry);
-    } catch (error) {
-      notify('error', sayError(error) ?? '');
-    }
-    useWaiting.setState(({ changes }) => ({
-      changes: changes.filter((c) => c !== entry),
-      unreachable: false,
-    }));
-  });
+  changeWaiting(id, (was) => ({
+    // What waited before is in what is shown, and with it a change against what is stored.
+    base: stored.gathering,
+    mine: threeWay(shown, read.output, laidOver(stored.gathering, was)),
+  }));
+  void sendGatherings();
   return true;
 }
 
@@ -84,27 +106,53 @@ const AGAIN_MS = 4000;
 /** Another window was quicker: the change is put to what it has left, so often at most. */
 const MOST_QUARRELS = 5;
 
-/** Sends a change over what the server has by then; as long as it does not answer, it waits here. */
-async function sent({ id, change }: Waiting['changes'][number]): Promise<void> {
-  for (let quarrels = 0; ; ) {
-    const now = storedOf(id);
-    if (!now) return;
-    try {
-      const body = { version: now.version, gathering: change(now.gathering) };
-      await send('saveGathering', { params: { id }, body });
-      return;
-    } catch (error) {
-      if (error instanceof OfflineError) {
-        useWaiting.setState({ unreachable: true });
-        await new Promise((resolve) => setTimeout(resolve, AGAIN_MS));
-      } else if (error instanceof ApiError && error.code === 'changedElsewhere' && quarrels < MOST_QUARRELS)
-        quarrels += 1;
-      else throw error;
-    }
+let sending = false;
+let again: ReturnType<typeof setTimeout> | undefined;
+
+/** Sends what waits, one gathering after the other; tries again by itself while the server cannot be reached. */
+export async function sendGatherings(): Promise<void> {
+  if (sending) return;
+  sending = true;
+  clearTimeout(again);
+  const first = () => Object.entries(useWaiting.getState().waiting)[0];
+  try {
+    for (let next = first(); next; next = first()) await sendOne(...next);
+    useWaiting.setState({ unreachable: false });
+  } catch {
+    useWaiting.setState({ unreachable: true });
+    again = setTimeout(() => void sendGatherings(), AGAIN_MS);
+  } finally {
+    sending = false;
   }
 }
 
-// What waits here is this page's alone: whoever leaves it is asked first.
-addEventListener('beforeunload', (leaving) => {
-  if (useWaiting.getState().unreachable) leaving.preventDefault();
-});
+/** @throws OfflineError or ApiError when it cannot be stored at present. */
+async function sendOne(id: string, changed: Changed): Promise<void> {
+  for (let quarrels = 0; ; quarrels++) {
+    try {
+      const { gatherings } = await ask(ROUTES.gatherings, {});
+      const now = gatherings.find((g) => g.id === id);
+      // Deleted elsewhere: there is nothing left to change.
+      if (!now) break;
+      const gathering = laidOver(now.gathering, changed);
+      await send('saveGathering', { params: { id }, body: { version: now.version, gathering } });
+      settle(id, changed);
+      return;
+    } catch (error) {
+      if (error instanceof ApiError && error.code === 'changedElsewhere' && quarrels < MOST_QUARRELS)
+        continue;
+      const refused = error instanceof ApiError && error.ours && [400, 404, 409, 422].includes(error.status);
+      if (!refused) throw error;
+      notify('error', say('common.notStored', { detail: error.detail }));
+      break;
+    }
+  }
+  settle(id, changed);
+}
+
+/** It is stored, or it never will be; what was changed meanwhile, on the same ground, goes on waiting. */
+const settle = (id: string, sent: Changed): void =>
+  changeWaiting(id, (was) => (JSON.stringify(was) === JSON.stringify(sent) ? undefined : was));
+
+window.addEventListener('online', () => void sendGatherings());
+window.addEventListener('storage', () => void useWaiting.persist.rehydrate());
