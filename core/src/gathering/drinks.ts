@@ -43,6 +43,8 @@ export interface FeastBottles {
   sugarGPerL: number;
   /** The first of them is past its life then. */
   deadlineMs: number;
+  /** What of them lies frozen, L. */
+  frozenL: number;
 }
 
 /** A part that could be set apart, with how long it is good from the moment the drink itself is done, ms. */
@@ -69,6 +71,8 @@ export interface FeastDrink {
   cuts: readonly FeastCut[];
   /** How long it is good from the moment it is done, ms; of bottles until when. */
   life: { fromDoneMs: number } | { untilMs: number };
+  /** Of bottles, what lies frozen and has to thaw first, L. */
+  frozenL: number;
   /** From the filling until it is cold enough to serve, ms. */
   chillMs: number;
 }
@@ -114,6 +118,7 @@ export function plannedDrink(id: string, plan: PlanDoc, litres: number, around: 
       lot: { id, drinkId: id, tags: new Set(), itemIds: new Set(), sugarGPerGlass: 0 },
       cuts: [],
       life: { fromDoneMs: 0 },
+      frozenL: 0,
       chillMs: 0,
     };
   const { program } = solved.value;
@@ -145,6 +150,7 @@ export function madeDrink(id: string, program: Program, sim: Simulation, around:
     },
     cuts: cutsOf(id, program, sim, around),
     life: { fromDoneMs: life ? Math.max(0, life.deadlineMs - doneMs) : 0 },
+    frozenL: 0,
     chillMs: liquor ? (coldAfterMs(USUAL_BOTTLE, liquor.tempC, kitchen.fridgeC) ?? DAY_MS) : 0,
   };
 }
@@ -210,6 +216,7 @@ export function bottledDrink(id: string, bottles: FeastBottles | undefined, glas
     },
     cuts: [],
     life: { untilMs: bottles?.deadlineMs ?? 0 },
+    frozenL: bottles?.frozenL ?? 0,
     chillMs: 0,
   };
 }
@@ -238,5 +245,6 @@ export function feastDrink(
   return {
     ...madeDrink(drink.id, batch.program, batch.forecast, around),
     begun: { startedMs, currentStepId },
+    frozenL: bottles.get(drink.id)?.frozenL ?? 0,
   };
 }

@@ -72,7 +72,7 @@ const plan = (asked: FeastInput, tries = 25): Feast => {
   let left = tries;
   return planFeast(asked, BOOK, TABLES, { seed: 0.3, over: () => left-- <= 0 });
 };
-const FILLED = { recipeId: 'deep-calyx-ginger', colour: '#a01020', litres: 6, tags: [] };
+const FILLED = { recipeId: 'deep-calyx-ginger', colour: '#a01020', litres: 6, tags: [], frozenL: 0 };
 const twoDrinks = [made('red', 'deep-calyx-ginger'), made('pineapple', 'calyx-pineapple')];
 
 describe('a batch in pieces', () => {
@@ -466,6 +466,17 @@ describe('a feast', () => {
     expect(thaw!.startMs).toBeLessThanOrEqual(SATURDAY - DAY_MS);
     expect(thaw!.endMs).toBeGreaterThanOrEqual(SATURDAY + 4 * HOUR_MS - 3 * DAY_MS);
     expect(jobs([{ drinkId: 'red', jobId: 'thaw' }])).toEqual([]);
+  });
+
+  it('bottles that lie in the freezer are thawed in time, whatever was settled of them', () => {
+    const bottles = { ...FILLED, madeOf: ['clove'], sugarGPerL: 60, itemIds: ['x'], frozenL: 3 };
+    const drink: GatheringDrink = { ...twoDrinks[0]!, source: { kind: 'bottles', itemIds: ['x'] } };
+    const there = new Map([['red', { ...bottles, deadlineMs: SATURDAY + 90 * DAY_MS }]]);
+    const { times } = plan(input(supper([drink]), { bottles: there }));
+    expect(times!.jobs).toMatchObject([{ drinkId: 'red', extra: 'thaw' }]);
+    // Once they stand elsewhere there is nothing to do.
+    const thawed = new Map([['red', { ...there.get('red')!, frozenL: 0 }]]);
+    expect(plan(input(supper([drink]), { bottles: thawed })).times!.jobs).toEqual([]);
   });
 
   it('bottles that stand there are poured, as long as they are good', () => {

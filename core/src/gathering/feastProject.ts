@@ -72,10 +72,11 @@ export function feastProject(
     if (drink.problem) continue;
     const settled = gathering.drinks.find((d) => d.id === drink.id);
     const servedAt = slotOf(servesAtMs);
-    const frozen = settled?.frozen === true;
+    const frozen = settled?.frozen === true || drink.frozenL > 0;
+    // What stands in the freezer already is thawed whatever was settled of it.
     const thaw =
       frozen && !isDone(gathering, drink.id, 'thaw')
-        ? { slots: Math.ceil(THAW_MS / SLOT_MS), litres: drink.litres }
+        ? { slots: Math.ceil(THAW_MS / SLOT_MS), litres: drink.frozenL || drink.litres }
         : null;
     const common = { drinkId: drink.id, people, litres: drink.litres, earliest: 0, servedAt, thaw };
     const done = drink.begun !== null && drink.begun.currentStepId === null;

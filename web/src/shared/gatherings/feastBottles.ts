@@ -29,6 +29,7 @@ export function bottlesOf(gathering: GatheringDoc, shelf: Shelf): Map<string, Fe
       madeOf: [...new Set(mine.flatMap((b) => b.item.facts.itemIds))],
       sugarGPerL: litres > 0 ? sugarG / litres : 0,
       deadlineMs: Math.min(...mine.map((b) => b.life.deadlineMs)),
+      frozenL: mine.reduce((sum, b) => sum + (b.life.frozen ? b.leftMl : 0), 0) / 1000,
     });
   }
   return out;
