@@ -7,6 +7,7 @@ import { plantedProject } from './planted.fixtures.ts';
 import type { Chain, Project, Stage } from './project.ts';
 import { randomProject, SMALL } from './random.fixtures.ts';
 import { searchTries as search } from './search.fixtures.ts';
+import { searchSchedule } from './search.ts';
 
 const always = (amount: number, slots: number) => new Array<number>(slots).fill(amount);
 const stage = (id: string, slots: number, more: Partial<Stage> = {}): Stage => ({
@@ -51,6 +52,25 @@ describe('a schedule by hand', () => {
       ['boil', 36, 40],
     ]);
     expect(score).toEqual({ missing: 0, darkSlots: 0, sittings: 1, workSlots: 6, litreSlots: 0, peak: 0 });
+  });
+
+  it('one drink by itself is as good as the exact solver has it, without any search', async () => {
+    for (let seed = 1; seed <= 5; seed++) {
+      const alone = randomProject(seed, { ...SMALL, chains: [1, 1], mostStages: 5 });
+      let asked = 0;
+      const found = searchSchedule(alone, { seed: 0.5, over: () => asked++ > 0 });
+      const exact = await exactScore(alone, found.missing.length > 0 ? null : found.score, 20);
+      expect(asked).toBe(0);
+      if (exact === null) expect(found.missing).toEqual(['drink0']);
+      else if (exact !== 'unknown') {
+        expect(found.score).toMatchObject({
+          missing: 0,
+          sittings: exact.sittings,
+          darkSlots: exact.darkSlots,
+        });
+        expect(found.score.litreSlots).toBeCloseTo(exact.litreSlots, 6);
+      }
+    }
   });
 
   it('two drinks in one pot follow one another, in one sitting; the fridge holds the first', () => {

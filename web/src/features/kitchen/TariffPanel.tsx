@@ -2,6 +2,7 @@ import '../../words/places/cost.ts';
 import type { Kitchen, Tariff } from '@big-ladle/core/documents';
 import { GAS_UNITS } from '@big-ladle/core/units';
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import type { SaveKitchen } from '../../shared/saveKitchen.ts';
 import { Panel } from '../../shared/ui.tsx';
@@ -47,6 +48,11 @@ export function TariffPanel({ kitchen, save }: { kitchen: Kitchen; save: SaveKit
           />
         )}
       </Box>
+      {(electricityPerKWh !== null || gas) && (
+        <Button sx={{ mt: 1 }} onClick={() => put({ electricityPerKWh: null, gas: null })}>
+          {say('tariff.forget')}
+        </Button>
+      )}
     </Panel>
   );
 }

@@ -29,6 +29,7 @@ export const EN_COST = {
   'tariff.electricity': 'A kilowatt-hour of electricity',
   'tariff.gas': 'Gas, each',
   'tariff.gasPrice': 'Gas costs',
+  'tariff.forget': 'Count no heat',
   'gasUnit.kWh': 'kilowatt-hour',
   'gasUnit.m3': 'cubic metre',
   'gasUnit.therm': 'therm',
