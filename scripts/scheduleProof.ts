@@ -8,7 +8,7 @@ import { faultsOf } from '../core/src/schedule/check.fixtures.ts';
 import { exactScore } from '../core/src/schedule/exact.fixtures.ts';
 import { plantedProject } from '../core/src/schedule/planted.fixtures.ts';
 import type { Project } from '../core/src/schedule/project.ts';
-import { randomProject, SMALL } from '../core/src/schedule/random.fixtures.ts';
+import { PRESSED, randomProject, SMALL } from '../core/src/schedule/random.fixtures.ts';
 import { searchSchedule } from '../core/src/schedule/search.ts';
 
 const { values } = parseArgs({
@@ -53,7 +53,8 @@ async function small(count: number): Promise<void> {
   let none = 0;
   const fresh: number[] = [];
   for (let i = 0; i < count; i++) {
-    const project = randomProject(seed * 100_003 + i, SMALL);
+    // Every second one is so pressed that it may have no plan at all.
+    const project = randomProject(seed * 100_003 + i, i % 2 === 0 ? SMALL : PRESSED);
     const { found } = search(project, SEARCH_MS.small);
     const exact = await exactScore(project, found.missing.length > 0 ? null : found.score, EXACT_S);
     if (faultsOf(project, found).length > 0) failures.push(`small project ${i} does not hold`);

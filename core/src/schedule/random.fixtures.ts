@@ -9,10 +9,22 @@ export interface Shape {
   /** Of the fridge, what the drinks take together. */
   fridgeFull: number;
   joins: boolean;
+  /** How long a drink lasts, as a share of the time there is: where it is short, all have to be made at once. */
+  life: readonly [least: number, most: number];
 }
 
 /** Small enough for the exact solver: at most 12 jobs, a late helper, one ring, the fridge nine tenths full. */
-export const SMALL: Shape = { chains: [2, 4], mostStages: 12, slots: 72, fridgeFull: 0.9, joins: false };
+export const SMALL: Shape = {
+  chains: [2, 4],
+  mostStages: 12,
+  slots: 72,
+  fridgeFull: 0.9,
+  joins: false,
+  life: [0.25, 1],
+};
+
+/** So pressed that a quarter of them have no plan. */
+export const PRESSED: Shape = { ...SMALL, life: [0.1, 0.3] };
 
 const none = { minSlots: 0, maxSlots: 0, needs: [] };
 
@@ -43,7 +55,7 @@ export function randomProject(seed: number, shape: Shape): Project {
     const pot: Need = { resourceId: random() < 0.5 ? 'potA' : 'potB', amount: 1 };
     const ring: Need = { resourceId: 'ring', amount: 1 };
     const fridge: Need = { resourceId: 'fridge', amount: volume };
-    const life = whole(Math.floor(slots / 4), slots);
+    const life = whole(Math.floor(slots * shape.life[0]), Math.floor(slots * shape.life[1]));
     return {
       id: `drink${index}`,
       litres: volume,
