@@ -182,6 +182,16 @@ const SCREENS: Screen[] = [
     },
   },
   { name: 'a drink in parts', path: '/drinks/parts' },
+  { name: 'logbook', path: '/logbook' },
+  {
+    name: 'batches side by side',
+    path: '/logbook',
+    open: async (page) => {
+      for (const i of [0, 1]) await page.getByTestId('made').nth(i).getByRole('checkbox').check();
+      await page.getByRole('link', { name: 'Side by side' }).click();
+      await expect(page.getByTestId('beside').getByRole('table')).toBeVisible();
+    },
+  },
   { name: 'shelf', path: '/shelf' },
   { name: 'shelf by place', path: '/shelf?view=place' },
   { name: 'leftovers', path: '/shelf?view=leftovers' },

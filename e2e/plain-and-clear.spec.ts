@@ -131,6 +131,7 @@ const ROUTES = [
   '/batches/demo-steeping/stove',
   '/batches/demo-steeping/balance',
   '/shelf',
+  '/logbook',
   '/shelf/demo-bottle-5',
   '/shelf/demo-roots',
   '/shelf/labels',

@@ -105,6 +105,7 @@ export function screens(called: (name: string) => string): Screen[] {
       },
     },
     { path: '/batches/demo-steeping/stove', open: (page) => button(page, 'Measure').click() },
+    { path: '/logbook' },
     { path: '/shelf' },
     { path: '/shelf?view=place' },
     { path: '/shelf?view=leftovers' },

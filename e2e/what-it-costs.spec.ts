@@ -19,7 +19,7 @@ test('what a plan costs: things by their prices, heat by the bill, a cheap and a
   await put('sugar-cane-raw', 2.4, 500);
   await put('orange', 0.5, null);
   await page.goto(`${server.url}/new/deep-calyx-ginger?method=straightBoil`);
-  await page.getByTestId('plan-cost').getByText('What it costs').click();
+  await page.getByTestId('plan-cost').getByText('Costs', { exact: true }).click();
   const table = page.getByTestId('cost').getByRole('table');
   await expect(table).toContainText('straight boil');
   const heat = table.getByRole('row', { name: /^Heat/ });
@@ -68,7 +68,7 @@ test('a yearly feast that is far off says what is sown, picked and ordered by wh
     seasons.getByRole('button', { name: 'Into the calendar' }).click(),
   ]);
   expect(file.suggestedFilename()).toMatch(/\.ics$/);
-  await page.getByTestId('gathering-cost').getByText('What it costs').click();
+  await page.getByTestId('gathering-cost').getByText('Costs', { exact: true }).click();
   const cost = page.getByTestId('cost');
   await expect(cost.getByRole('row', { name: /^Ice for the glasses/ })).toBeVisible();
   await expect(cost.getByRole('row', { name: /^For a guest/ })).toBeVisible();

@@ -104,20 +104,6 @@ const VIEWS = [
     },
   },
   {
-    name: 'rehearsal',
-    night: true,
-    path: '/new/deep-calyx-ginger?method=doubleDraw',
-    size: { width: 1280, height: 1000 },
-    running: true,
-    prepare: async (page) => {
-      await page.getByRole('button', { name: 'Practice run' }).click();
-      await page.getByTestId('rehearsal').waitFor();
-      await page.getByRole('button', { name: '600 ×' }).click();
-      await page.getByRole('button', { name: 'Let it run by itself' }).click();
-      await page.getByRole('heading', { name: 'Sweeten by taste' }).waitFor({ timeout: 90_000 });
-    },
-  },
-  {
     name: 'balance',
     path: '/batches/demo-steeping/balance',
     size: { width: 1280, height: 1000 },
@@ -128,6 +114,16 @@ const VIEWS = [
     },
   },
   { name: 'cold-shelf', path: '/shelf', size: TABLE },
+  {
+    name: 'logbook-beside',
+    path: '/logbook',
+    size: TABLE,
+    prepare: async (page) => {
+      for (const i of [0, 1]) await page.getByTestId('made').nth(i).getByRole('checkbox').check();
+      await page.getByRole('link', { name: 'Side by side' }).click();
+      await page.getByTestId('beside').getByRole('table').waitFor();
+    },
+  },
   {
     name: 'bottle',
     path: '/shelf/demo-bottle-2',
@@ -192,13 +188,12 @@ mkdirSync(out, { recursive: true });
 process.env.TZ = 'UTC';
 process.env.LADLE_TEST_NOW = String(NOON);
 const { child, url } = await startServer({ dataDir, port: await freePort(), demo: true, test: true });
-const setClock = (stopped) =>
-  fetch(`${url}/api/test/clock`, {
-    method: 'POST',
-    headers: { 'Content-Type': 'application/json' },
-    body: JSON.stringify({ nowMs: NOON, stopped }),
-  });
-await setClock(true);
+// What would move stands still, so that pictures can be compared.
+await fetch(`${url}/api/test/clock`, {
+  method: 'POST',
+  headers: { 'Content-Type': 'application/json' },
+  body: JSON.stringify({ nowMs: NOON, stopped: true }),
+});
 const { chromium } = await import('@playwright/test');
 const browser = await chromium.launch({ executablePath, args: CHROMIUM_FLAGS });
 // `npm run screenshots -- stove batch` takes these alone.
@@ -213,9 +208,7 @@ for (const view of VIEWS.filter(({ name }) => wanted.length === 0 || wanted.incl
     colorScheme: view.night ? 'dark' : 'light',
   });
   const page = await context.newPage();
-  // What has to run runs; everything else stands still, so that pictures can be compared.
-  if (!view.running) await page.clock.setFixedTime(NOON);
-  if (view.running) await setClock(false);
+  await page.clock.setFixedTime(NOON);
   await view.before?.(url);
   await page.goto(`${url}${view.path}`);
   await page.locator('[data-page-title]').waitFor();
@@ -223,7 +216,6 @@ for (const view of VIEWS.filter(({ name }) => wanted.length === 0 || wanted.incl
   await page.evaluate(() => document.fonts.ready);
   await page.mouse.move(0, 0);
   await page.screenshot({ path: path.join(out, `${view.name}.png`) });
-  if (view.running) await setClock(true);
   say(`docs/screenshots/${view.name}.png`);
   await context.close();
 }

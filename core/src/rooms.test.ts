@@ -14,6 +14,7 @@ const FLOORS = [
   'physics',
   'program',
   'log',
+  'logbook',
   'plan',
   'balance',
   'instruments',

@@ -14,6 +14,7 @@ export function pathsOver({ planned, on, recipes, items, rehearsals }: Things): 
     '/drinks/parts',
     '/shopping',
     '/shelf',
+    '/logbook',
     '/shelf?view=place',
     '/shelf?view=leftovers',
     '/shelf?view=gone',

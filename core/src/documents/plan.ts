@@ -38,6 +38,26 @@ export const planSchema = v.strictObject({
   /** The batch that is made again: its notes come back at their steps. */
   again: v.optional(id),
 });
+/** So many glasses of so much, less the ice in them, L. */
+export const servingsL = (asked: {
+  servings: number;
+  servingMl: number;
+  iceShare?: number | undefined;
+}): number => (asked.servings * asked.servingMl * (1 - (asked.iceShare ?? 0))) / 1000;
+
+/** The litres that a plan asks for by a figure; null where the pot or what there is of something decides. */
+export function askedL(question: PlanDoc['question']): number | null {
+  switch (question.kind) {
+    case 'litres':
+      return question.litres;
+    case 'servings':
+      return servingsL(question);
+    case 'potFull':
+    case 'useUp':
+      return null;
+  }
+}
+
 /** A plan may be for a moment at most so far ahead, ms: two years. */
 export const PLAN_AHEAD_MS = 2 * 366 * DAY_MS;
 

@@ -1,4 +1,5 @@
 /** What was said of batches and bottles, how they stand after it; instruments, and rehearsals on them. */
+
 export {
   cookNext,
   hiddenFactors,
@@ -34,4 +35,5 @@ export { effectiveProgram } from '../log/foldBatch.ts';
 export { FIRST_PLACE, foldItem, freshItem, isGone, itemAfter } from '../log/foldItem.ts';
 export type { ItemLog } from '../log/itemLog.ts';
 export { readBatch } from '../log/readBatch.ts';
+export { type LookedBack, lookBack, type Otherwise } from '../logbook/lookBack.ts';
 export { INSTRUMENT_KINDS, INSTRUMENT_ROWS, type InstrumentKind } from '../tables/instruments.ts';

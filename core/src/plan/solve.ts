@@ -1,3 +1,4 @@
+import { servingsL } from '../documents/plan.ts';
 import type { RecipeLine } from '../documents/recipe.ts';
 import { WATER_20_G_PER_ML } from '../liquor/composition.ts';
 import { presetFactor } from '../program/book/presets.ts';
@@ -192,7 +193,7 @@ export function solvePlan(asked: SolveInput): Result<Solution, SolveProblem> {
         return fail({ kind: 'badWish', field: 'servings' });
       if (!(question.servingMl >= 10 && question.servingMl <= 2000))
         return fail({ kind: 'badWish', field: 'servingMl' });
-      const litres = (question.servings * question.servingMl * (1 - (question.iceShare ?? 0))) / 1000;
+      const litres = servingsL(question);
       if (coldL(litres)) return fail({ kind: 'fridgeTooSmall', wantsL: litres, freeL: kitchen.fridgeFreeL });
       return forLitres(litres, 'wish');
     }

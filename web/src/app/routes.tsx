@@ -81,6 +81,10 @@ export const ROUTES_OF_PAGES: RouteObject[] = [
           later('/batches/:id/balance', () =>
             import('../features/batch/balance/BalancePage.tsx').then((m) => m.BalancePage),
           ),
+          later('/logbook', () => import('../features/logbook/LogbookPage.tsx').then((m) => m.LogbookPage)),
+          later('/logbook/beside', () =>
+            import('../features/logbook/BesidePage.tsx').then((m) => m.BesidePage),
+          ),
           later('/shelf', () => import('../features/shelf/ShelfPage.tsx').then((m) => m.ShelfPage)),
           later('/shelf/labels', () =>
             import('../features/shelf/labels/LabelsPage.tsx').then((m) => m.LabelsPage),

@@ -9,12 +9,14 @@ import { useScheme } from './scheme.ts';
 /** Only places that work stand here. */
 const PLACES = [
   { to: '/', label: 'frame.stove', end: true },
-  { to: '/drinks', label: 'frame.drinks', end: false },
-  { to: '/gatherings', label: 'frame.gatherings', end: false },
-  { to: '/shopping', label: 'frame.shopping', end: false },
-  { to: '/shelf', label: 'frame.coldShelf', end: false },
-  { to: '/kitchen', label: 'frame.kitchen', end: false },
-] as const;
+  { to: '/drinks', label: 'frame.drinks' },
+  { to: '/gatherings', label: 'frame.gatherings' },
+  { to: '/shopping', label: 'frame.shopping' },
+  { to: '/shelf', label: 'frame.coldShelf' },
+  // At the foot of a phone there is room for six: there it is found from the drinks.
+  { to: '/logbook', label: 'frame.logbook', wide: true },
+  { to: '/kitchen', label: 'frame.kitchen' },
+] as const satisfies readonly { to: string; label: string; end?: true; wide?: true }[];
 
 function SchemeButton() {
   const { word, next } = useScheme();
@@ -107,9 +109,9 @@ export function Frame() {
             key={place.to}
             component={NavLink}
             to={place.to}
-            end={place.end}
+            end={'end' in place}
             sx={{
-              display: 'flex',
+              display: { xs: 'wide' in place ? 'none' : 'flex', md: 'flex' },
               alignItems: 'center',
               justifyContent: { xs: 'center', md: 'flex-start' },
               flex: { xs: 1, md: 'none' },

@@ -19,17 +19,20 @@ async function everyPage(status: BatchStatus): Promise<BatchListEntry[]> {
   return all;
 }
 
+/** Everything that was made, for a file. */
+export const everythingMade = (): Promise<BatchListEntry[]> => everyPage('done');
+
 export const useOnList = () =>
   useQuery({ queryKey: [...keys.batches, 'on'], queryFn: () => everyPage('on') });
 
 export const usePlans = () =>
   useQuery({ queryKey: [...keys.batches, 'planned'], queryFn: () => everyPage('planned') });
 
-/** What was made of some drinks, page by page, the newest first. */
-export function useMade(drinks: readonly string[]) {
-  const asked = drinks.join(',');
+/** What was made of some drinks, page by page, the newest first. @param drinks null: of all. */
+export function useMade(drinks: readonly string[] | null) {
+  const asked = drinks?.join(',');
   const query = useInfiniteQuery({
-    queryKey: [...keys.batches, 'done', asked],
+    queryKey: [...keys.batches, 'done', asked ?? null],
     queryFn: ({ pageParam }) =>
       ask(ROUTES.batches, { query: { status: 'done', drinks: asked, before: pageParam } }),
     initialPageParam: undefined as string | undefined,
@@ -40,6 +43,7 @@ export function useMade(drinks: readonly string[]) {
     /** Asks for the page after these; null: all are there. */
     more: query.hasNextPage ? () => void query.fetchNextPage() : null,
     isFetchingMore: query.isFetchingNextPage,
+    isPending: query.isPending,
   };
 }
 

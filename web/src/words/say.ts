@@ -14,6 +14,7 @@ import type { EN_FIND } from './en/find.ts';
 import type { EN_GATHERINGS } from './en/gatherings.ts';
 import type { EN_ITEMS } from './en/items.ts';
 import type { EN_KITCHEN } from './en/kitchen.ts';
+import type { EN_LOGBOOK } from './en/logbook.ts';
 import type { EN_PAGES } from './en/pages.ts';
 import type { EN_PHOTOS } from './en/photos.ts';
 import type { EN_RECIPE_TEXT } from './en/recipeText.ts';
@@ -42,6 +43,7 @@ export type MessageKey =
   | keyof typeof EN_RECIPE_TEXT
   | keyof typeof EN_SHELF
   | keyof typeof EN_COST
+  | keyof typeof EN_LOGBOOK
   | keyof typeof EN_SHOPPING
   | keyof typeof EN_STEPS
   | keyof typeof EN_STOVE;

@@ -26,6 +26,7 @@ import { EN_FIND } from './en/find.ts';
 import { EN_GATHERINGS } from './en/gatherings.ts';
 import { EN_ITEMS } from './en/items.ts';
 import { EN_KITCHEN } from './en/kitchen.ts';
+import { EN_LOGBOOK } from './en/logbook.ts';
 import { EN_PAGES } from './en/pages.ts';
 import { EN_PHOTOS } from './en/photos.ts';
 import { EN_RECIPE_TEXT } from './en/recipeText.ts';
@@ -72,6 +73,7 @@ const PLACES: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   feast: EN_FEAST,
   gatherings: EN_GATHERINGS,
   cost: EN_COST,
+  logbook: EN_LOGBOOK,
   shopping: EN_SHOPPING,
   stove: EN_STOVE,
 };

@@ -87,6 +87,9 @@ export function DrinksPage() {
         <Button variant="outlined" component={Link} to="/drinks/paste">
           {say('drinksPage.pasteOne')}
         </Button>
+        <Button variant="outlined" component={Link} to="/logbook" sx={{ display: { md: 'none' } }}>
+          {say('frame.logbook')}
+        </Button>
         <Button variant="outlined" component={Link} to="/drinks/parts">
           {say('drinksPage.inParts')}
         </Button>

@@ -1,3 +1,4 @@
+import '../../words/places/cost.ts';
 import '../../words/places/drinks.ts';
 import type { MethodRow } from '@big-ladle/core/compare';
 import type { MarkerId } from '@big-ladle/core/tables';
@@ -63,7 +64,7 @@ export function rowsFor(markers: readonly MarkerId[], withRed: boolean, withDraw
       label: say('comparePage.heat'),
       why: say('comparePage.heatWhy'),
       value: (r) => r.kWh.electricity + r.kWh.gas,
-      show: (r) => `${num(r.kWh.electricity + r.kWh.gas, 1)} kWh`,
+      show: (r) => say('cost.energy', { figure: num(r.kWh.electricity + r.kWh.gas, 1) }),
       best: 'low',
     },
     {

@@ -24,6 +24,7 @@ const PLACES: readonly { key: MessageKey; to: string; kind: 'place' | 'action' }
   { key: 'find.drinks', to: '/drinks', kind: 'place' },
   { key: 'find.shopping', to: '/shopping', kind: 'place' },
   { key: 'find.shelf', to: '/shelf', kind: 'place' },
+  { key: 'find.logbook', to: '/logbook', kind: 'place' },
   { key: 'find.leftovers', to: '/shelf?view=leftovers', kind: 'place' },
   { key: 'find.reminders', to: '/shelf?view=reminders', kind: 'place' },
   { key: 'find.kitchen', to: '/kitchen', kind: 'place' },

@@ -189,3 +189,17 @@ export function useBoard(): Board {
     error: list.error,
   };
 }
+
+/** Several batches as they stand, in the order that is asked for; one that cannot be read, or is a plan, is left out. */
+export function useBatchStates(ids: readonly string[]): { states: BatchState[]; isPending: boolean } {
+  const queries = useQueries({ queries: ids.map((id) => batchQuery(id)) });
+  const pending = useOutbox((s) => s.pending);
+  const coarseMs = useCoarseNow(LOOK_AGAIN_MS);
+  return {
+    states: queries.flatMap(({ data }) => {
+      const read = data ? readDoc(data, pending, coarseMs) : null;
+      return read?.state ? [read.state] : [];
+    }),
+    isPending: queries.some((q) => q.isPending),
+  };
+}

@@ -989,7 +989,7 @@ export const EN_BATCH = {
   'ways.gain.longer': 'keeps longer',
   'ways.gain.lessIce': 'less ice',
   'ways.gain.lessWork': 'less work',
-  'planTable.behind': 'The figures behind it',
+  'planTable.behind': 'Figures behind it',
   'answer.title': 'The answer',
   'answer.part': '{amount} of {what}',
   'answer.and': ' and ',

@@ -235,6 +235,7 @@ export const EN = {
   'frame.gatherings': 'Gatherings',
   'frame.shopping': 'Shopping',
   'frame.coldShelf': 'Cold shelf',
+  'frame.logbook': 'Logbook',
   'frame.kitchen': 'Kitchen',
   'scheme.system': 'Theme: automatic',
   'scheme.light': 'Theme: day',

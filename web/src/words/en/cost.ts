@@ -1,6 +1,6 @@
 /** What things cost. */
 export const EN_COST = {
-  'cost.title': 'What it costs',
+  'cost.title': 'Costs',
   'cost.now': 'As it is',
   'cost.cheap': 'The cheapest way',
   'cost.dear': 'The dearest way',

@@ -20,6 +20,7 @@ export const EN_FIND = {
   'find.drinks': 'Drinks, recipes, the book',
   'find.shopping': 'Shopping, list, buy, prices',
   'find.shelf': 'Cold shelf, bottles, fridge, dates, drink by',
+  'find.logbook': 'Logbook, batches of before, look back, compare',
   'find.leftovers': 'Leftovers, used hibiscus, pulp',
   'find.reminders': 'Reminders, calendar, messages',
   'find.kitchen': 'Kitchen, settings, units, language',

@@ -1,0 +1,194 @@
+import '../../words/places/logbook.ts';
+import { type LookedBack, lookBack, type Otherwise } from '@big-ladle/core/log';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { type ReactNode, useMemo } from 'react';
+import { Link, useSearchParams } from 'react-router';
+import { type BatchState, useBatchStates } from '../../shared/batch/state.ts';
+import { stepName } from '../../shared/batch/stepNames.ts';
+import { Loading, PageHead, Panel } from '../../shared/ui.tsx';
+import { heading, role } from '../../theme/theme.ts';
+import { sayDrink, sayItem } from '../../words/names.ts';
+import { num } from '../../words/numbers.ts';
+import { grams, litres } from '../../words/quantities.ts';
+import { duration, fullDay, say, sayCode } from '../../words/say.ts';
+
+const MOST = 4;
+
+interface Column {
+  state: BatchState;
+  back: LookedBack;
+}
+
+/** Two to four batches, each as it was planned and as it came out. */
+export function BesidePage() {
+  const [search] = useSearchParams();
+  const asked = search.get('ids') ?? '';
+  const ids = useMemo(() => [...new Set(asked.split(',').filter(Boolean))].slice(0, MOST), [asked]);
+  const { states, isPending } = useBatchStates(ids);
+  // What was made is over: it is worked out once for its log.
+  const key = states.map((s) => `${s.batch.id} ${s.events.length}`).join(' ');
+  // biome-ignore lint/correctness/useExhaustiveDependencies: of the states only what the key says counts.
+  const columns = useMemo(
+    () =>
+      states.map((state): Column => {
+        const { planned, recipe, kitchen, tables, events, batch } = state;
+        return {
+          state,
+          back: lookBack({ program: planned, recipe, kitchen }, tables, events, batch.plan.question),
+        };
+      }),
+    [key],
+  );
+  if (isPending) return <Loading />;
+  return (
+    <>
+      <PageHead title={say('beside.title')}>
+        <Button component={Link} to="/logbook">
+          {say('logbook.all')}
+        </Button>
+      </PageHead>
+      <Panel testId="beside">
+        {columns.length < 2 ? say('beside.tooFew') : <Beside columns={columns} />}
+      </Panel>
+    </>
+  );
+}
+
+function Beside({ columns }: { columns: readonly Column[] }) {
+  const cell = { p: 0.75, pl: 2, verticalAlign: 'top', textAlign: 'left' } as const;
+  const row = (label: string, of: (column: Column) => ReactNode) => (
+    <tr>
+      <Box component="th" scope="row" sx={{ ...cell, pl: 0, fontWeight: 400, color: role('inkMuted') }}>
+        {label}
+      </Box>
+      {columns.map((column) => (
+        <Box component="td" key={column.state.batch.id} sx={cell}>
+          {of(column)}
+        </Box>
+      ))}
+    </tr>
+  );
+  const both = (planned: number, real: number | null, show: (figure: number) => string) => (
+    <>
+      <Box sx={{ ...heading, fontSize: '1.2rem' }}>{real === null ? say('beside.unknown') : show(real)}</Box>
+      <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem' }}>
+        {say('beside.planned', { figure: show(planned) })}
+      </Box>
+    </>
+  );
+  const kinds = stepRows(columns);
+  return (
+    <Box sx={{ overflowX: 'auto' }}>
+      <Box
+        component="table"
+        sx={{
+          borderCollapse: 'collapse',
+          width: '100%',
+          '& tr': { borderBottom: `1px solid ${role('hairline')}` },
+        }}
+      >
+        <thead>
+          <tr>
+            <td />
+            {columns.map(({ state: { batch, recipe, now, kitchen } }) => (
+              <Box component="th" scope="col" key={batch.id} sx={cell}>
+                <Link to={`/batches/${batch.id}`}>{sayDrink(recipe.id, recipe.name)}</Link>
+                <Box sx={{ fontWeight: 400, color: role('inkMuted') }}>
+                  {now.log.startedMs === null ? '' : fullDay(now.log.startedMs, kitchen.zone)}
+                </Box>
+              </Box>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {row(say('beside.way'), ({ state }) => sayCode(`method.${state.program.methodId}`))}
+          {row(say('beside.wished'), ({ back }) => (back.wishedL === null ? '' : litres(back.wishedL)))}
+          {row(say('beside.litres'), ({ back }) => both(back.litres.planned, back.litres.real, litres))}
+          {row(say('beside.bottled'), ({ back }) =>
+            back.bottledL === null ? say('beside.unknown') : litres(back.bottledL),
+          )}
+          {row(say('beside.hours'), ({ back }) => both(back.minutes.planned, back.minutes.real, duration))}
+          {row(say('beside.sweet'), ({ back }) =>
+            both(back.sweetnessPct.planned, back.sweetnessPct.real, (f) => num(f, 1)),
+          )}
+          {row(say('beside.otherwise'), ({ state, back }) =>
+            back.otherwise.length === 0
+              ? say('beside.nothing')
+              : back.otherwise.map((o) => <Box key={sayOtherwise(o, state)}>{sayOtherwise(o, state)}</Box>),
+          )}
+          {row(say('beside.verdict'), ({ state: { now } }) =>
+            now.log.score
+              ? [say('common.of', { score: num(now.log.score.score) }), now.log.score.words]
+                  .filter(Boolean)
+                  .join('; ')
+              : '',
+          )}
+          {row(say('beside.notes'), ({ state: { now } }) =>
+            now.log.notes.map((n) => <Box key={n.id}>{n.body.text}</Box>),
+          )}
+          <tr>
+            <Box component="th" colSpan={columns.length + 1} scope="rowgroup" sx={{ ...cell, pl: 0, pt: 2 }}>
+              {say('beside.steps')}
+            </Box>
+          </tr>
+          {kinds.map(({ name, of }) => (
+            <tr key={name}>
+              <Box component="th" scope="row" sx={{ ...cell, pl: 0, fontWeight: 400 }}>
+                {name}
+              </Box>
+              {columns.map(({ state }, i) => {
+                const step = of[i];
+                return (
+                  <Box component="td" key={state.batch.id} sx={cell}>
+                    {step && both(step.plannedMin, step.realMin, duration)}
+                  </Box>
+                );
+              })}
+            </tr>
+          ))}
+        </tbody>
+      </Box>
+    </Box>
+  );
+}
+
+/** Steps of several batches in rows: those of one name, each the same time round, stand beside one another. */
+function stepRows(columns: readonly Column[]) {
+  const rows: { name: string; round: number; of: (LookedBack['steps'][number] | undefined)[] }[] = [];
+  for (const [i, { state, back }] of columns.entries()) {
+    const seen = new Map<string, number>();
+    for (const step of state.program.steps) {
+      const looked = back.steps.find((s) => s.stepId === step.id);
+      if (!looked || (looked.plannedMin < 1 && !looked.realMin)) continue;
+      const name = stepName(step, state.program);
+      const round = (seen.get(name) ?? 0) + 1;
+      seen.set(name, round);
+      let row = rows.find((r) => r.name === name && r.round === round);
+      if (!row) {
+        row = { name, round, of: [] };
+        rows.push(row);
+      }
+      row.of[i] = looked;
+    }
+  }
+  return rows.map(({ name, round, of }) => ({ name: round > 1 ? `${name} (${round})` : name, of }));
+}
+
+function sayOtherwise(o: Otherwise, { program }: BatchState): string {
+  const named = (stepId: string) => {
+    const step = program.steps.find((s) => s.id === stepId);
+    return step ? stepName(step, program) : '';
+  };
+  switch (o.kind) {
+    case 'litres':
+      return say(o.byL > 0 ? 'beside.litresMore' : 'beside.litresLess', { litres: litres(Math.abs(o.byL)) });
+    case 'longer':
+    case 'shorter':
+      return say(`beside.${o.kind}`, { step: named(o.stepId), time: duration(o.byMin) });
+    case 'skipped':
+      return say('beside.skipped', { step: named(o.stepId) });
+    case 'added':
+      return say('beside.added', { mass: grams(o.massG), item: sayItem(o.itemId).toLowerCase() });
+  }
+}
