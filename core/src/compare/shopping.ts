@@ -7,9 +7,9 @@ import { SHOP_ROWS, type ShopRow } from '../tables/kitchenFacts.ts';
 import type { Tables } from '../tables/types.ts';
 
 export interface ShoppingRow {
-  /** An item, or a whole fruit. */
+  /** An item, a whole fruit, or ice. */
   id: string;
-  what: 'item' | 'fruit';
+  what: 'item' | 'fruit' | 'ice';
   shop: ShopRow['shop'];
   needG: number;
   inHouseG: number;
@@ -159,7 +159,7 @@ function iceRow(needG: number, stock: readonly StockRow[]): ShoppingRow {
   const price = own?.price ?? null;
   return {
     id: ICE_ID,
-    what: 'item',
+    what: 'ice',
     shop: 'store',
     needG,
     inHouseG,

@@ -289,7 +289,7 @@ export function ShoppingPage() {
                   <ShopRow
                     key={row.id}
                     row={row}
-                    plant={plantOf(row.parts[0]?.itemId ?? row.id, tables)}
+                    plant={row.what === 'ice' ? row.what : plantOf(row.parts[0]?.itemId ?? row.id, tables)}
                     noted={things.filter(
                       (s) =>
                         s.itemId === row.id ||

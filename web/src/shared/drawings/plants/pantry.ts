@@ -3,9 +3,15 @@ import { type Drawn, ring } from './drawn.ts';
 const HEXAGON = (x: number, y: number, r: number): string =>
   `M${x} ${y - r}l${(0.87 * r).toFixed(1)} ${r / 2}v${r}l${(-0.87 * r).toFixed(1)} ${r / 2}l${(-0.87 * r).toFixed(1)} ${-r / 2}v${-r}Z`;
 
-/** What stands in a cupboard: sweeteners, water, salt, and what comes in bottles. */
+/** What stands in a cupboard: sweeteners, water, ice, salt, and what comes in bottles. */
 export const PANTRY: Readonly<Record<string, Drawn>> = {
   water: ['M12 12H44L40 58H16Z', 'M44 20C56 20 56 40 42 42', 'M14 30C19 26 23 34 28 30C33 26 37 34 43 30'],
+  ice: [
+    'M8 26L24 17L40 26V44L24 53L8 44Z',
+    'M8 26L24 35L40 26M24 35V53',
+    'M42 12L50 7L58 12V22L50 27L42 22Z',
+    'M42 12L50 17L58 12M50 17V27',
+  ],
   salt: [
     'M6 58C14 42 26 34 32 32C38 34 50 42 58 58Z',
     'M27 18H36V27H27Z',
