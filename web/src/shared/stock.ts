@@ -9,6 +9,7 @@ import { ApiError, ask } from './api.ts';
 import { notify } from './notices.ts';
 import { keys } from './queries.ts';
 import { send } from './send.ts';
+import { sendsWaiting } from './sendWaiting.ts';
 import { STOCK_KEY } from './stockWaits.ts';
 
 type Change = Partial<Omit<StockRow, 'itemId'>>;
@@ -86,27 +87,16 @@ function settle(itemId: string, sent: Change): void {
 }
 
 const RETRY_MS = 3000;
-let sending = false;
-let again: ReturnType<typeof setTimeout> | undefined;
 
-/** Sends what waits, one thing after the other; tries again by itself while the server cannot be reached. */
-export async function sendStock(): Promise<void> {
-  if (sending) return;
-  sending = true;
-  clearTimeout(again);
-  const first = () => Object.entries(useStockChanges.getState().waiting)[0];
-  try {
-    for (let next = first(); next; next = first()) await sendOne(...next);
-    useStockChanges.setState({ unreachable: false });
-  } catch {
-    useStockChanges.setState({ unreachable: true });
-    again = setTimeout(() => {
-      void sendStock();
-    }, RETRY_MS);
-  } finally {
-    sending = false;
-  }
-}
+/** Sends what waits, and tries again by itself. */
+export const sendStock = sendsWaiting(
+  () => {
+    const [first] = Object.entries(useStockChanges.getState().waiting);
+    return first ? () => sendOne(...first) : null;
+  },
+  (unreachable) => useStockChanges.setState({ unreachable }),
+  RETRY_MS,
+);
 
 /** @throws OfflineError or ApiError when it cannot be stored at present. */
 async function sendOne(itemId: string, change: Change): Promise<void> {

@@ -11,6 +11,7 @@ import { ApiError, ask } from '../api.ts';
 import { notify } from '../notices.ts';
 import { keys, queryClient } from '../queries.ts';
 import { send } from '../send.ts';
+import { sendsWaiting } from '../sendWaiting.ts';
 import { GATHERINGS_KEY } from './gatheringsWait.ts';
 import { useGatherings } from './list.ts';
 import { threeWay } from './threeWay.ts';
@@ -106,25 +107,15 @@ const AGAIN_MS = 4000;
 /** Another window was quicker: the change is put to what it has left, so often at most. */
 const MOST_QUARRELS = 5;
 
-let sending = false;
-let again: ReturnType<typeof setTimeout> | undefined;
-
-/** Sends what waits, one gathering after the other; tries again by itself while the server cannot be reached. */
-export async function sendGatherings(): Promise<void> {
-  if (sending) return;
-  sending = true;
-  clearTimeout(again);
-  const first = () => Object.entries(useWaiting.getState().waiting)[0];
-  try {
-    for (let next = first(); next; next = first()) await sendOne(...next);
-    useWaiting.setState({ unreachable: false });
-  } catch {
-    useWaiting.setState({ unreachable: true });
-    again = setTimeout(() => void sendGatherings(), AGAIN_MS);
-  } finally {
-    sending = false;
-  }
-}
+/** Sends what waits, and tries again by itself. */
+export const sendGatherings = sendsWaiting(
+  () => {
+    const [first] = Object.entries(useWaiting.getState().waiting);
+    return first ? () => sendOne(...first) : null;
+  },
+  (unreachable) => useWaiting.setState({ unreachable }),
+  AGAIN_MS,
+);
 
 /** @throws OfflineError or ApiError when it cannot be stored at present. */
 async function sendOne(id: string, changed: Changed): Promise<void> {
