@@ -26,7 +26,8 @@ import {
 } from './hazards.fixtures.ts';
 import { claimsOf } from './keeping/claims.ts';
 import { containerCautions } from './keeping/containers.ts';
-import { leftoverRow, screenOf, setAsideGuidance } from './keeping/leftovers.ts';
+import { leftoverRow, screenOf } from './keeping/leftovers.ts';
+import { setAsideGuidance } from './keeping/setAside.ts';
 import { keepingOf } from './keeping/shelfLife.ts';
 import { solvePlan } from './plan/solve.ts';
 import { BOOK } from './program/book/book.ts';

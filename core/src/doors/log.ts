@@ -1,12 +1,6 @@
 /** What was said of batches and bottles, how they stand after it; instruments, and rehearsals on them. */
 
-export {
-  cookNext,
-  hiddenFactors,
-  REHEARSAL_SPEEDS,
-  type RehearsalSpeed,
-  rehearsalNow,
-} from '../instruments/rehearsal.ts';
+export { REHEARSAL_SPEEDS, type RehearsalSpeed, rehearsalNow } from '../instruments/rehearsal.ts';
 export {
   FAILING_KINDS,
   type Failing,
@@ -15,7 +9,8 @@ export {
   isLost,
   simulatedReading,
 } from '../instruments/simulated.ts';
-export { simulateTruth } from '../instruments/truth.ts';
+export { cookNext } from '../instruments/simulatedCook.ts';
+export { hiddenFactors, simulateTruth } from '../instruments/truth.ts';
 export { tastedAt } from '../log/asTasted.ts';
 export { type BatchNow, entryProblem, isEntryProblem, itemsOf, whatIf } from '../log/batchAt.ts';
 export type { BatchLog, ClockSubject, Gifts } from '../log/batchLog.ts';

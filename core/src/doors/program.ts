@@ -7,6 +7,7 @@ export { shareOfLoad, standsSideBySide } from '../program/model/loads.ts';
 export { lotOf, lotOfVessel } from '../program/model/lots.ts';
 export type { EffectiveProgram, PlannedProgram, Program, ProgramLine } from '../program/model/program.ts';
 export type { Reading, Simulation, StepProblem, TraceEntry } from '../program/model/simulation.ts';
+export { draws, drawsStanding, heatManner } from '../program/model/stepFacts.ts';
 export type { BottleStep, Step, UntilDown } from '../program/model/steps.ts';
 export { isWater, saysAlcohol, tagsOf, tagsOfBatch, traitsOf, waterPouredG } from '../program/model/tags.ts';
 export { type Taste, wishAfterTastes } from '../program/model/taste.ts';
@@ -25,15 +26,7 @@ export {
   TUB,
 } from '../program/model/vessels.ts';
 export { fillingsOf, finishedL, finishedLiquor, largestFilling } from '../program/simulate/finished.ts';
-export {
-  cuesFor,
-  draws,
-  drawsStanding,
-  type Guidance,
-  guidanceAt,
-  guidanceFor,
-  heatManner,
-} from '../program/simulate/guidance.ts';
+export { cuesFor, type Guidance, guidanceAt, guidanceFor } from '../program/simulate/guidance.ts';
 export { type Ledger, type LedgerRow, ledgerOf } from '../program/simulate/ledger.ts';
 export { simulateBatch } from '../program/simulate/simulate.ts';
 export { NO_FACTORS } from '../program/simulate/state.ts';

@@ -3,17 +3,12 @@ export type { Purchase } from '../contract/messages.ts';
 export { containerCautions, containerUses } from '../keeping/containers.ts';
 export type { BottleItem, LeftoverItem } from '../keeping/items.ts';
 export {
-  boiledLinesOf,
-  companionsOf,
   type LeftoverFacts,
   type LeftoverLife,
   leftoverLife,
   leftoverRow,
   portionStrength,
-  type Residue,
-  residueOf,
   screenOf,
-  setAsideGuidance,
   usesOf,
 } from '../keeping/leftovers.ts';
 export {
@@ -26,6 +21,8 @@ export {
   remindersOf,
   THAWED_DAYS,
 } from '../keeping/reminders.ts';
+export { boiledLinesOf, companionsOf, type Residue, residueOf } from '../keeping/residue.ts';
+export { setAsideGuidance } from '../keeping/setAside.ts';
 export { makeSpace, type Standee, spaceIn } from '../keeping/space.ts';
 export { rateOfUse, USE_WINDOW_DAYS } from '../keeping/use.ts';
 export { CHECK_KINDS, type CheckKind, SIGNS, type Sign } from '../tables/checks.ts';

@@ -4,7 +4,7 @@ import type { EventBody, LogEvent } from '../log/events/table.ts';
 import type { PlannedProgram } from '../program/model/program.ts';
 import type { ModelFactors } from '../program/model/simulation.ts';
 import { TABLES } from '../testKitchen.ts';
-import { cookNext } from './rehearsal.ts';
+import { cookNext } from './simulatedCook.ts';
 import { type BatchTruth, simulateTruth } from './truth.ts';
 
 let made = 0;

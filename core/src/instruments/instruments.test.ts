@@ -9,9 +9,9 @@ import { FRIDGE_LIFE, INSTRUMENT_ROWS, type InstrumentKind, LOSS } from '../tabl
 import { KITCHEN, TABLES } from '../testKitchen.ts';
 import { MINUTE_MS } from '../units/time.ts';
 import { cookThrough, eventOf } from './cook.fixtures.ts';
-import { hiddenFactors, rehearsalNow } from './rehearsal.ts';
+import { rehearsalNow } from './rehearsal.ts';
 import { fridgeAirC, isLost, simulatedReading, type Truth } from './simulated.ts';
-import { simulateTruth } from './truth.ts';
+import { hiddenFactors, simulateTruth } from './truth.ts';
 
 const rowOf = (kind: InstrumentKind) => INSTRUMENT_ROWS.find((r) => r.kind === kind)!;
 const still = (change: Partial<Truth>) => (): Truth => ({

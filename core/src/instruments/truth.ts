@@ -7,7 +7,7 @@ import type { ModelFactors, Simulation, StepActual, TraceEntry } from '../progra
 import { simulateBatch } from '../program/simulate/simulate.ts';
 import type { Tables } from '../tables/types.ts';
 import { MINUTE_MS } from '../units/time.ts';
-import type { Truth, TruthAt } from './simulated.ts';
+import { chance, type Truth, type TruthAt } from './simulated.ts';
 
 const NOTHING: Truth = { tempC: null, massKg: null, brix: null, pH: null, abvPct: 0 };
 
@@ -78,4 +78,16 @@ function tempAt(entry: TraceEntry, minute: number): number {
   return b.atMin > a.atMin
     ? a.tempC + ((b.tempC - a.tempC) * (minute - a.atMin)) / (b.atMin - a.atMin)
     : b.tempC;
+}
+
+/** What is different in this rehearsal from what the kitchen counts with: a flame, a draught, a cloth of its own. */
+export function hiddenFactors(seed: number): ModelFactors {
+  let drawn = 0;
+  const between = (low: number, high: number) => low + (high - low) * chance(seed, ++drawn);
+  return {
+    power: between(0.72, 1.05),
+    boilOff: between(0.8, 1.25),
+    heatLoss: between(0.85, 1.2),
+    strainLoss: between(0.7, 1.6),
+  };
 }

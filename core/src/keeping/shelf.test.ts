@@ -13,16 +13,7 @@ import { meaningOf, signsFor } from './check.ts';
 import { claimsOf } from './claims.ts';
 import { containerCautions, containerUses } from './containers.ts';
 import { around, bottle, FILLED_MS, itemLog, keep, origin, raw, stays } from './fixtures.ts';
-import {
-  type LeftoverFacts,
-  leftoverKindOf,
-  leftoverLife,
-  portionStrength,
-  residueOf,
-  screenOf,
-  setAsideGuidance,
-  usesOf,
-} from './leftovers.ts';
+import { type LeftoverFacts, leftoverLife, portionStrength, screenOf, usesOf } from './leftovers.ts';
 import {
   giftReminder,
   messagesOf,
@@ -32,6 +23,8 @@ import {
   type Reminded,
   remindersOf,
 } from './reminders.ts';
+import { leftoverKindOf, residueOf } from './residue.ts';
+import { setAsideGuidance } from './setAside.ts';
 import { hasSpace, makeSpace, spaceIn } from './space.ts';
 import { lifeOf } from './spoilage.ts';
 import { rateOfUse } from './use.ts';

@@ -3,7 +3,8 @@ import type { RecipeLine, RecipeStep } from '../../documents/recipe.ts';
 import { volumeMl } from '../../liquor/composition.ts';
 import { expansion } from '../../liquor/water.ts';
 import { TABLES } from '../../testKitchen.ts';
-import { cuesFor, heatManner } from '../simulate/guidance.ts';
+import { heatManner } from '../model/stepFacts.ts';
+import { cuesFor } from '../simulate/guidance.ts';
 
 import { CALYX, expectConserved, line, made, step, WATER_4L } from './ownSteps.fixtures.ts';
 

@@ -8,7 +8,8 @@ import type { Tag } from '../../tables/traits.ts';
 import type { Tables } from '../../tables/types.ts';
 import type { Program } from '../model/program.ts';
 import type { TraceEntry } from '../model/simulation.ts';
-import type { HeatStep, Step } from '../model/steps.ts';
+import { draws, heatManner } from '../model/stepFacts.ts';
+import type { Step } from '../model/steps.ts';
 import { isHeated, isWater, itemsIn, statesOf, traitsOf } from '../model/tags.ts';
 
 export interface Guidance {
@@ -167,10 +168,6 @@ export function guidanceFor(
 export const guidanceAt = (place: GuidancePlace, tags: ReadonlySet<Tag>): Guidance[] =>
   gravestFirst(GUIDANCE_ROWS.filter((row) => row.at.includes(place) && brought(row, tags)));
 
-/** What a heating goes to: the boil, small bubbles at the rim, or a temperature that nothing but a thermometer tells. */
-export const heatManner = (step: HeatStep): 'boil' | 'rim' | 'degrees' =>
-  step.until.kind !== 'temp' || step.until.targetC === null ? 'boil' : step.byDegrees ? 'degrees' : 'rim';
-
 /** The cues by which a step may end, those that can be seen in this batch. */
 export function cuesFor(program: Program, step: Step, tables: Tables): string[] {
   // What settles, is kept hot or only cleaned goes by the clock.
@@ -188,11 +185,3 @@ export function cuesFor(program: Program, step: Step, tables: Tables): string[] 
       (row.only === undefined || row.only === heat),
   ).map((row) => row.code);
 }
-
-/** It stands to draw, and is at its best at a moment: not what is kept hot, settles or matures. */
-export const drawsStanding = (step: Step): boolean =>
-  step.kind === 'steep' && step.purpose === undefined && step.holdC === undefined;
-
-/** What lies in it gives to a drink that is kept: it may be strained before its time, and shows by its colour. */
-export const draws = (step: Step): boolean =>
-  step.kind === 'boil' || (step.kind === 'soak' && !step.thrown) || drawsStanding(step);
