@@ -141,9 +141,13 @@ async function sendOne(id: string, changed: Changed): Promise<void> {
   settle(id, changed);
 }
 
-/** It is stored, or it never will be; what was changed meanwhile, on the same ground, goes on waiting. */
+/** It is stored, or it never will be; what was changed meanwhile goes on waiting, as a change against what was sent. */
 const settle = (id: string, sent: Changed): void =>
-  changeWaiting(id, (was) => (JSON.stringify(was) === JSON.stringify(sent) ? undefined : was));
+  changeWaiting(id, (was) =>
+    was === undefined || JSON.stringify(was) === JSON.stringify(sent)
+      ? undefined
+      : { base: sent.mine, mine: was.mine },
+  );
 
 window.addEventListener('online', () => void sendGatherings());
 window.addEventListener('storage', () => void useWaiting.persist.rehydrate());
