@@ -73,8 +73,7 @@ export function searchSchedule(project: Project, control: SearchControl): Schedu
   let kept = table.keep();
   let keptBest = kept;
   control.onBest?.(best);
-  // One by itself is placed exactly: there is nothing to search.
-  for (let tries = 0; chains.length > 1 && !control.over(); tries++) {
+  for (let tries = 0; !control.over() && chains.length > 0; tries++) {
     const heat = 1 - (tries % ROUND) / ROUND;
     if (tries > 0 && tries % ROUND === 0) {
       // A new round, from the best or from other ground.
