@@ -247,36 +247,60 @@ function fill(table: Placements, order: readonly Chain[]): void {
   }
 }
 
-/** What a join takes together begins where the earliest of its members stands now, or at a slot that is asked for. */
-function joinUp(table: Placements, join: Join, now: Schedule, random: (() => number) | null): void {
-  const starts = now.placed.filter((p) =>
-    join.members.some((m) => m.chainId === p.chainId && m.stageId === p.stageId),
-  );
-  const first = Math.min(...starts.map((p) => p.start));
-  if (!Number.isFinite(first)) return;
-  // The earliest of them, or a little before: all of them have to find room after it.
-  const at = random === null || random() < 0.5 ? first : Math.floor(first * random());
+/** What a join takes together begins where the earliest of its members stands now, or a little before: all of them have to find room after it. */
+function joinUp(table: Placements, join: Join, now: Schedule, random: () => number): void {
+  const [first] = startsOf(join, now);
+  if (first === undefined) return;
+  joinAt(table, join, now, random() < 0.5 ? first : Math.floor(first * random()), random);
+}
+
+/** What a join takes together begins at a slot; its drinks are placed anew by chance, or else where the rest of them stands. */
+function joinAt(
+  table: Placements,
+  join: Join,
+  now: Schedule,
+  at: number,
+  random: (() => number) | null,
+): void {
   const out = new Set(join.members.flatMap(({ chainId }) => table.take(chainId)));
   for (const { chainId } of join.members) table.apart.delete(`${join.id} ${chainId}`);
   table.joinAt.set(join.id, at);
   const again = table.project.chains.filter((c) => out.has(c.id));
-  const startOf = (c: Chain) => now.placed.find((p) => p.chainId === c.id)?.start ?? 0;
-  const order = random === null ? again.sort((a, b) => startOf(a) - startOf(b)) : shuffled(again, random);
-  for (const chain of order) table.put(chain);
+  if (random) for (const chain of shuffled(again, random)) table.put(chain);
+  else for (const chain of again) if (!table.put(asItStands(chain, join, now))) table.put(chain);
+}
+
+/** A chain whose stages are held where they stand, but for the one that is done with others. */
+function asItStands(chain: Chain, join: Join, now: Schedule): Chain {
+  const mine = join.members.find((m) => m.chainId === chain.id)?.stageId;
+  const starts = new Map(now.placed.filter((p) => p.chainId === chain.id).map((p) => [p.stageId, p.start]));
+  return holding(chain, (stage) => (stage.id === mine ? undefined : starts.get(stage.id)));
 }
 
 const isJoined = (s: Schedule, { id, members }: Join): boolean =>
   s.joined.some(({ joinId, chainIds }) => joinId === id && chainIds.length === members.length);
 
-/** The same as a first try: kept where it is better. */
+/** The same as a first try, where each of its members stands now, the earliest first: kept where it is better. */
 function tryJoin(table: Placements, join: Join, now: Schedule): Schedule {
   const before = table.keep();
-  joinUp(table, join, now, null);
-  const tried = table.schedule();
-  if (compareScores(tried.score, now.score) < 0) return tried;
-  table.restore(before);
+  for (const at of startsOf(join, now)) {
+    joinAt(table, join, now, at, null);
+    const tried = table.schedule();
+    if (compareScores(tried.score, now.score) < 0) return tried;
+    table.restore(before);
+  }
   return now;
 }
+
+/** Where the members of a join stand, each slot once, the earliest first. */
+const startsOf = (join: Join, now: Schedule): number[] => [
+  ...new Set(
+    now.placed
+      .filter((p) => join.members.some((m) => m.chainId === p.chainId && m.stageId === p.stageId))
+      .map((p) => p.start)
+      .sort((a, b) => a - b),
+  ),
+];
 
 const pick = <T>(list: readonly T[], random: () => number): T | undefined =>
   list[Math.floor(random() * list.length)];
