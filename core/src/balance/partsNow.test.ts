@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { massG } from '../liquor/composition.ts';
-import type { LogEvent } from '../log/events/table.ts';
 import { effectiveProgram } from '../log/foldBatch.ts';
+import { toldAt } from '../log/told.fixtures.ts';
 import { line, made, step } from '../program/compile/ownSteps.fixtures.ts';
 import { simulateBatch } from '../program/simulate/simulate.ts';
 import { KITCHEN, TABLES } from '../testKitchen.ts';
@@ -23,16 +23,7 @@ const cordial = made(
 const mixed = cordial.program.steps.find((s) => s.kind === 'mix')!.id;
 
 const swapped = (massG: number) => {
-  const event = {
-    id: 'e1',
-    stream: { kind: 'batch', id: 'b' },
-    v: 1,
-    atMs: 0,
-    deviceId: 'd',
-    deviceSeq: 1,
-    kind: 'swapped',
-    body: { lineId: 'honey', itemId: 'honey', massG },
-  } as LogEvent;
+  const event = toldAt(0, 1, { kind: 'swapped', body: { lineId: 'honey', itemId: 'honey', massG } });
   const program = effectiveProgram(cordial.program, [event]);
   const sim = simulateBatch(program, KITCHEN, TABLES);
   return { program, sim, parts: partsNow(cordial.program, program, sim, mixed, TABLES) };

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { insteadOfLine } from '../balance/swaps.ts';
 import type { PlanDoc } from '../documents/plan.ts';
-import type { StockRow } from '../documents/stock.ts';
+import { notedOf } from '../documents/stock.ts';
 import { massG } from '../liquor/composition.ts';
 import { solvePlanDoc } from '../plan/planDoc.ts';
 import { BOOK } from '../program/book/book.ts';
@@ -16,13 +16,8 @@ import { coursesOf } from './courses.ts';
 import { made } from './made.fixtures.ts';
 import { iceKgOf } from './methods.ts';
 
-const priced = (itemId: string, price: number, packG: number | null = null): StockRow => ({
-  itemId,
-  inHouseG: 0,
-  packG,
-  price,
-  basketG: 0,
-});
+const priced = (itemId: string, price: number, packG: number | null = null) =>
+  notedOf(itemId, { price, packG });
 const kitchen = {
   ...KITCHEN,
   tariff: { electricityPerKWh: 0.3, gas: { price: 1.05, per: 'm3' as const } },

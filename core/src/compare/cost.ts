@@ -22,7 +22,7 @@ export interface Cost {
 }
 
 /** What a kilowatt-hour costs in this kitchen; null where it was not said. */
-export function pricePerKWh({ tariff }: Pick<Kitchen, 'tariff'>, fuel: Fuel): number | null {
+function pricePerKWh({ tariff }: Pick<Kitchen, 'tariff'>, fuel: Fuel): number | null {
   switch (fuel) {
     case 'electricity':
       return tariff.electricityPerKWh;

@@ -14,3 +14,13 @@ export const stockSchema = v.strictObject({
   basketG: v.optional(grams, 0),
 });
 export type StockRow = v.InferOutput<typeof stockSchema>;
+
+/** A thing with what is noted of it; of the rest nothing is. */
+export const notedOf = (itemId: string, noted: Partial<Omit<StockRow, 'itemId'>> = {}): StockRow => ({
+  itemId,
+  inHouseG: 0,
+  packG: null,
+  price: null,
+  basketG: 0,
+  ...noted,
+});

@@ -1,4 +1,5 @@
 /** Drinks and methods set side by side, what is counted from the tools, what is bought. */
+
 export { type CitrusMoment, citrusMoments } from '../compare/citrusMoment.ts';
 export { type Cost, costInAll, costOf } from '../compare/cost.ts';
 export type { Course } from '../compare/courses.ts';
@@ -28,3 +29,4 @@ export {
 export { type StrainingFacts, strainings } from '../compare/straining.ts';
 export { bowlsOf, toolCounts } from '../compare/toolCounts.ts';
 export { rinsesAsked, washRoutines } from '../compare/washing.ts';
+export { notedOf } from '../documents/stock.ts';

@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { USUAL_PLACES } from '../documents/kitchen.ts';
-import type { LogEvent } from '../log/events/table.ts';
+import type { EventBody, LogEvent } from '../log/events/table.ts';
 import { FIRST_PLACE, foldItem, freshItem, isGone, itemAfter } from '../log/foldItem.ts';
+import { toldAt } from '../log/told.fixtures.ts';
 import { around, bottle, FILLED_MS, itemLog } from './fixtures.ts';
 import { type Footprint, hasSpace, makeSpace, type Standee, spaceIn } from './space.ts';
 import { lifeOf } from './spoilage.ts';
@@ -135,17 +136,8 @@ describe("laws of a bottle's log", () => {
     fc.constant({ kind: 'looked', body: { signs: ['settled'] } }),
   );
   const eventsOf = (deeds: readonly { kind: string; body: object }[]): LogEvent[] =>
-    deeds.map(
-      (d, i) =>
-        ({
-          id: `l${String(++seq).padStart(9, '0')}`,
-          stream: { kind: 'item', id: 'a' },
-          v: 1,
-          atMs: FILLED_MS + i * HOUR,
-          deviceId: 'd',
-          deviceSeq: seq,
-          ...d,
-        }) as LogEvent,
+    deeds.map((d, i) =>
+      toldAt(FILLED_MS + i * HOUR, ++seq, d as EventBody, { stream: { kind: 'item', id: 'a' } }),
     );
   it('folds to the same whether it comes at once or bit by bit, in order or not', () => {
     fc.assert(

@@ -14,19 +14,11 @@ import { nextStraining } from './effectiveProgram.ts';
 import { activeEvents } from './events/order.ts';
 import type { EventBody, LogEvent } from './events/table.ts';
 import { effectiveProgram, foldBatch } from './foldBatch.ts';
+import { toldAt } from './told.fixtures.ts';
 
 const START = 1_800_000_000_000;
 let seq = 0;
-const at = (minute: number, deed: EventBody): LogEvent =>
-  ({
-    id: `m${String(++seq).padStart(7, '0')}`,
-    stream: { kind: 'batch', id: 'b' },
-    v: 1,
-    atMs: START + minute * MINUTE_MS,
-    deviceId: 'd',
-    deviceSeq: seq,
-    ...deed,
-  }) as LogEvent;
+const at = (minute: number, deed: EventBody): LogEvent => toldAt(START + minute * MINUTE_MS, ++seq, deed);
 
 const planned = (methodId: MethodId, id = 'deep-calyx-ginger'): PlannedProgram =>
   plannedDrink(id, methodId, 8);

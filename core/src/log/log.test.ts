@@ -13,19 +13,12 @@ import { activeEvents, lastUndoable, saidTogether } from './events/order.ts';
 import { EVENT_KINDS, type EventBody, eventSchema, type LogEvent } from './events/table.ts';
 import { foldBatch } from './foldBatch.ts';
 import { foldItem } from './foldItem.ts';
+import { toldAt } from './told.fixtures.ts';
 
 const START = 1_800_000_000_000;
 let seq = 0;
-const at = (minute: number, deed: EventBody, id = `e${String(++seq).padStart(5, '0')}`): LogEvent =>
-  ({
-    id,
-    stream: { kind: 'batch', id: 'b' },
-    v: 1,
-    atMs: START + minute * MINUTE_MS,
-    deviceId: 'd',
-    deviceSeq: seq,
-    ...deed,
-  }) as LogEvent;
+const at = (minute: number, deed: EventBody, id?: string): LogEvent =>
+  toldAt(START + minute * MINUTE_MS, ++seq, deed, id === undefined ? {} : { id });
 
 const recipe = BOOK[0]!;
 const { program } = unwrap(

@@ -6,8 +6,9 @@ import { defaultChoices } from '../program/book/recipe.ts';
 import { BURNERS, KITCHEN, POTS, TABLES } from '../testKitchen.ts';
 import { unwrap } from '../units/result.ts';
 import { HOUR_MS, MINUTE_MS } from '../units/time.ts';
-import type { LogEvent } from './events/table.ts';
+import type { EventBody, LogEvent } from './events/table.ts';
 import { type BatchToRead, readBatch } from './readBatch.ts';
+import { toldAt } from './told.fixtures.ts';
 
 const START = 1_800_000_000_000;
 const recipe = BOOK[0]!;
@@ -23,21 +24,11 @@ const { program } = unwrap(
   }),
 );
 const pins: BatchToRead = { recipe, program, kitchen: KITCHEN };
-const events = [
+const deeds: EventBody[] = [
   { kind: 'stepStarted', body: { stepId: program.steps[0]!.id } },
-  ...program.steps.slice(0, 6).map((s) => ({ kind: 'stepEnded', body: { stepId: s.id } })),
-].map(
-  (deed, i) =>
-    ({
-      id: `e${i}`,
-      stream: { kind: 'batch', id: 'b' },
-      v: 1,
-      atMs: START + i * 10 * MINUTE_MS,
-      deviceId: 'd',
-      deviceSeq: i,
-      ...deed,
-    }) as LogEvent,
-);
+  ...program.steps.slice(0, 6).map((s): EventBody => ({ kind: 'stepEnded', body: { stepId: s.id } })),
+];
+const events = deeds.map((deed, i) => toldAt(START + i * 10 * MINUTE_MS, i, deed));
 const read = (of: BatchToRead, log = events) => readBatch(of, () => TABLES, log, START + 2 * HOUR_MS);
 
 /** Every place in a document at which something stands. */

@@ -10,7 +10,8 @@ import type { Tables } from '../tables/types.ts';
 import { KITCHEN, programOf, TABLES } from '../testKitchen.ts';
 import { MINUTE_MS } from '../units/time.ts';
 import { batchAt, itemsOf } from './batchAt.ts';
-import type { EventBody, LogEvent } from './events/table.ts';
+import type { EventBody } from './events/table.ts';
+import { toldAt } from './told.fixtures.ts';
 
 const START = 1_800_000_000_000;
 const NOW = START + 200 * MINUTE_MS;
@@ -59,18 +60,7 @@ function tagsAfter(program: PlannedProgram, tables: Tables, said: EventBody[]) {
       .filter((s) => !said.some((d) => d.kind === 'skipped' && d.body.stepId === s.id))
       .map((s): EventBody => ({ kind: 'stepEnded', body: { stepId: s.id } })),
   ];
-  const events = deeds.map(
-    (deed, i) =>
-      ({
-        id: `e${String(i).padStart(3, '0')}`,
-        stream: { kind: 'batch', id: 'b' },
-        v: 1,
-        atMs: START + i * MINUTE_MS,
-        deviceId: 'd',
-        deviceSeq: i,
-        ...deed,
-      }) as LogEvent,
-  );
+  const events = deeds.map((deed, i) => toldAt(START + i * MINUTE_MS, i, deed));
   const now = batchAt(program, KITCHEN, tables, events, NOW);
   const filled = now.forecast.trace.find((t) => t.kind === 'bottle')!;
   return tagsOf(filled.after.liquor, itemsOf(now.log, filled.after.liquor), tables);

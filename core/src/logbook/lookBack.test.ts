@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { EventBody, LogEvent } from '../log/events/table.ts';
+import { toldAt } from '../log/told.fixtures.ts';
 import { plannedDrink } from '../plannedDrink.fixtures.ts';
 import { BOOK } from '../program/book/book.ts';
 import { simulateBatch } from '../program/simulate/simulate.ts';
@@ -39,18 +40,7 @@ function made(
   ];
   return deeds
     .sort((a, b) => a.atMin - b.atMin)
-    .map(
-      ({ atMin, ...deed }, i) =>
-        ({
-          id: `e${i}`,
-          stream: { kind: 'batch', id: 'b' },
-          v: 1,
-          atMs: START + atMin * MINUTE_MS,
-          deviceId: 'd',
-          deviceSeq: i,
-          ...deed,
-        }) as LogEvent,
-    );
+    .map(({ atMin, ...deed }, i) => toldAt(START + atMin * MINUTE_MS, i, deed));
 }
 const boil = program.steps.find((s) => s.kind === 'boil')!;
 const looked = (events: readonly LogEvent[]) => lookBack(pins, TABLES, events, { kind: 'litres', litres: 8 });

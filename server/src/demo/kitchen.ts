@@ -1,3 +1,4 @@
+import { notedOf } from '@big-ladle/core/compare';
 import { EMPTY_KITCHEN, type Kitchen, type StockRow } from '@big-ladle/core/documents';
 
 /**
@@ -53,13 +54,8 @@ export const demoKitchen = (zone: string): Kitchen => ({
 });
 
 /** A thing with what its pack costs; of what comes in pieces the price is that of one. */
-const priced = (itemId: string, price: number, packG: number | null = null): StockRow => ({
-  itemId,
-  inHouseG: 0,
-  packG,
-  price,
-  basketG: 0,
-});
+const priced = (itemId: string, price: number, packG: number | null = null): StockRow =>
+  notedOf(itemId, { price, packG });
 
 /** What this street pays at its shops. */
 export const DEMO_PRICES: readonly StockRow[] = [

@@ -1,3 +1,4 @@
+import { notedOf } from '@big-ladle/core/compare';
 import type { StockRow } from '@big-ladle/core/documents';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { Refusal } from '../testing/fakeServer.ts';
@@ -5,14 +6,7 @@ import { kitchenServer } from '../testing/kitchen.ts';
 import { useNotices } from './notices.ts';
 import { changeStock, sendStock, useStockChanges, withChanges } from './stock.ts';
 
-const row = (itemId: string, change: Partial<StockRow> = {}): StockRow => ({
-  itemId,
-  inHouseG: 0,
-  packG: null,
-  price: null,
-  basketG: 0,
-  ...change,
-});
+const row = notedOf;
 
 /** A server with things in the house, which other windows change too. */
 function shop(rows: StockRow[]) {

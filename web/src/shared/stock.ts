@@ -1,3 +1,4 @@
+import { notedOf } from '@big-ladle/core/compare';
 import { ROUTES } from '@big-ladle/core/contract';
 import type { StockRow } from '@big-ladle/core/documents';
 import { useQuery } from '@tanstack/react-query';
@@ -35,14 +36,6 @@ function changeWaiting(change: (waiting: StockChanges['waiting']) => StockChange
   useStockChanges.setState(({ waiting }) => ({ waiting: change(waiting) }));
 }
 
-const nothingOf = (itemId: string): StockRow => ({
-  itemId,
-  inHouseG: 0,
-  packG: null,
-  price: null,
-  basketG: 0,
-});
-
 /** What is stored, with what waits laid on top. */
 export function withChanges(
   stored: readonly StockRow[],
@@ -53,7 +46,7 @@ export function withChanges(
     ...stored.map((s) => ({ ...s, ...waiting[s.itemId] })),
     ...Object.entries(waiting)
       .filter(([itemId]) => !known.has(itemId))
-      .map(([itemId, change]) => ({ ...nothingOf(itemId), ...change })),
+      .map(([itemId, change]) => notedOf(itemId, change)),
   ];
 }
 
@@ -103,7 +96,7 @@ async function sendOne(itemId: string, change: Change): Promise<void> {
   try {
     // What another window has said of the thing stays: only what was changed here is changed.
     const { stock } = await ask(ROUTES.stock, {});
-    const { itemId: _, ...before } = stock.find((s) => s.itemId === itemId) ?? nothingOf(itemId);
+    const { itemId: _, ...before } = stock.find((s) => s.itemId === itemId) ?? notedOf(itemId);
     await send('putStock', { params: { id: itemId }, body: { ...before, ...change } });
   } catch (error) {
     const refused = error instanceof ApiError && error.ours && [400, 404, 422].includes(error.status);

@@ -1,16 +1,13 @@
 import '../../words/places/cost.ts';
 import type { GatheringDoc, Kitchen } from '@big-ladle/core/documents';
 import { guestsOf, planAt, type Sized, servingList } from '@big-ladle/core/gathering';
-import { lazy, Suspense, useMemo } from 'react';
+import { useMemo } from 'react';
+import { CostTable } from '../../shared/cost/lazy.tsx';
 import { Fold } from '../../shared/Fold.tsx';
 import type { GatheringChange } from '../../shared/gatherings/gatherings.ts';
 import { sayFeastDrink } from '../../shared/gatherings/sayJob.ts';
 import { Panel } from '../../shared/ui.tsx';
 import { say } from '../../words/say.ts';
-
-const CostTable = lazy(() =>
-  import('../../shared/cost/CostTable.tsx').then((m) => ({ default: m.CostTable })),
-);
 
 /** What all of it costs that is still to be made, with its ice; a dear and a cheap course beside. */
 export function CostPanel(props: {
@@ -41,27 +38,25 @@ export function CostPanel(props: {
   return (
     <Panel testId="gathering-cost">
       <Fold summary={say('cost.title')} lazily>
-        <Suspense>
-          <CostTable
-            plans={plans}
-            kitchen={kitchen}
-            servingMl={gathering.glassMl * (1 - gathering.iceShare)}
-            iceKg={servingList(gathering, sized).iceKg}
-            guests={gathering.groups.reduce((sum, g) => sum + guestsOf(g), 0)}
-            onTake={(taken) =>
-              onChange((g) => ({
-                ...g,
-                drinks: g.drinks.map((d) => {
-                  const plan = taken.find((t) => t.id === d.id)?.plan;
-                  // Its litres stay those of the guests.
-                  return plan && d.source.kind === 'plan'
-                    ? { ...d, source: { ...d.source, plan: { ...d.source.plan, choices: plan.choices } } }
-                    : d;
-                }),
-              }))
-            }
-          />
-        </Suspense>
+        <CostTable
+          plans={plans}
+          kitchen={kitchen}
+          servingMl={gathering.glassMl * (1 - gathering.iceShare)}
+          iceKg={servingList(gathering, sized).iceKg}
+          guests={gathering.groups.reduce((sum, g) => sum + guestsOf(g), 0)}
+          onTake={(taken) =>
+            onChange((g) => ({
+              ...g,
+              drinks: g.drinks.map((d) => {
+                const plan = taken.find((t) => t.id === d.id)?.plan;
+                // Its litres stay those of the guests.
+                return plan && d.source.kind === 'plan'
+                  ? { ...d, source: { ...d.source, plan: { ...d.source.plan, choices: plan.choices } } }
+                  : d;
+              }),
+            }))
+          }
+        />
       </Fold>
     </Panel>
   );

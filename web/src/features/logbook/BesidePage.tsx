@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { type ReactNode, useMemo } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import { type BatchState, useBatchStates } from '../../shared/batch/state.ts';
+import { type BatchState, useBatchesAsTold } from '../../shared/batch/state.ts';
 import { stepName } from '../../shared/batch/stepNames.ts';
 import { Loading, PageHead, Panel } from '../../shared/ui.tsx';
 import { heading, role } from '../../theme/theme.ts';
@@ -25,7 +25,7 @@ export function BesidePage() {
   const [search] = useSearchParams();
   const asked = search.get('ids') ?? '';
   const ids = useMemo(() => [...new Set(asked.split(',').filter(Boolean))].slice(0, MOST), [asked]);
-  const { states, isPending } = useBatchStates(ids);
+  const { states, isPending } = useBatchesAsTold(ids);
   // What was made is over: it is worked out once for its log.
   const key = states.map((s) => `${s.batch.id} ${s.events.length}`).join(' ');
   // biome-ignore lint/correctness/useExhaustiveDependencies: of the states only what the key says counts.

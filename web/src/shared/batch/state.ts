@@ -168,38 +168,38 @@ export interface Board {
   error: unknown;
 }
 
+/** Several batches as they are read at a moment, with what waits in the outbox; plans are none of it. */
+function useRead(ids: readonly string[], nowMs: number) {
+  const docs = useQueries({ queries: ids.map((id) => batchQuery(id)) });
+  const pending = useOutbox((s) => s.pending);
+  return {
+    read: docs.flatMap(({ data }) => {
+      const read = data ? readDoc(data, pending, nowMs) : null;
+      return data && read ? [{ batch: data.batch, ...read }] : [];
+    }),
+    isPending: docs.some((d) => d.isPending),
+  };
+}
+
 /** All that is on in this kitchen as of now, with what waits in the outbox. Rehearsals are none of it. */
 export function useBoard(): Board {
   const list = useOnList();
-  const docs = useQueries({ queries: (list.data ?? []).map((b) => batchQuery(b.batch.id)) });
-  const pending = useOutbox((s) => s.pending);
   const nowMs = useCoarseNow(LOOK_AGAIN_MS);
-  const on: BatchState[] = [];
-  const unreadable: Batch[] = [];
-  for (const { data } of docs) {
-    const read = data ? readDoc(data, pending, nowMs) : null;
-    if (read?.state && read.state.now.log.endedMs === null) on.push(read.state);
-    else if (data && read?.unreadable != null) unreadable.push(data.batch);
-  }
-  return {
-    on,
-    unreadable,
+  const { read, isPending } = useRead(
+    (list.data ?? []).map((b) => b.batch.id),
     nowMs,
-    isPending: list.isPending || docs.some((d) => d.isPending),
+  );
+  return {
+    on: read.flatMap(({ state }) => (state && state.now.log.endedMs === null ? [state] : [])),
+    unreadable: read.flatMap(({ batch, unreadable }) => (unreadable === null ? [] : [batch])),
+    nowMs,
+    isPending: list.isPending || isPending,
     error: list.error,
   };
 }
 
-/** Several batches as they stand, in the order that is asked for; one that cannot be read, or is a plan, is left out. */
-export function useBatchStates(ids: readonly string[]): { states: BatchState[]; isPending: boolean } {
-  const queries = useQueries({ queries: ids.map((id) => batchQuery(id)) });
-  const pending = useOutbox((s) => s.pending);
-  const coarseMs = useCoarseNow(LOOK_AGAIN_MS);
-  return {
-    states: queries.flatMap(({ data }) => {
-      const read = data ? readDoc(data, pending, coarseMs) : null;
-      return read?.state ? [read.state] : [];
-    }),
-    isPending: queries.some((q) => q.isPending),
-  };
+/** Several batches as of the last that was said of each, in the order that is asked for; what cannot be read is left out. */
+export function useBatchesAsTold(ids: readonly string[]): { states: BatchState[]; isPending: boolean } {
+  const { read, isPending } = useRead(ids, 0);
+  return { states: read.flatMap(({ state }) => state ?? []), isPending };
 }

@@ -42,11 +42,11 @@ function house() {
     put,
     /** Until what is returned is called, what is sent is on its way. */
     hold: () => {
-      let letGo = () => undefined as void;
-      gate = new Promise((done) => {
-        letGo = done;
+      let done: () => void = () => undefined;
+      gate = new Promise<void>((letGo) => {
+        done = letGo;
       });
-      return letGo;
+      return () => done();
     },
   };
 }

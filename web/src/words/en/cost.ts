@@ -18,8 +18,8 @@ export const EN_COST = {
   'cost.guest': 'For a guest',
   'cost.take': 'Make it so',
   'cost.noPrice':
-    'Not counted, for want of a price: {things}. {count, plural, one {It is} other {They are}} noted on the {list}.',
-  'cost.noFuel': 'The heat is not counted: what a kilowatt-hour costs is noted in the {kitchen}.',
+    '{things} {count, plural, one {has} other {have}} no price yet and {count, plural, one {is} other {are}} not counted. Prices stand on the {list}.',
+  'cost.noFuel': 'The heat is not counted yet: say in the {kitchen} what it costs.',
   'cost.same': 'With the prices that are known there is no cheaper and no dearer way.',
   'cost.usedUp':
     'What is used up counts, also where it lies in the house: of a pack what is taken of it. The fridge and the oven are not counted.',

@@ -1,10 +1,7 @@
 import type { Kitchen, PlanDoc } from '@big-ladle/core/documents';
-import { lazy, Suspense, useMemo } from 'react';
+import { useMemo } from 'react';
+import { CostTable } from '../../../shared/cost/lazy.tsx';
 import { useCoarseNow } from '../../../shared/time.ts';
-
-const CostTable = lazy(() =>
-  import('../../../shared/cost/CostTable.tsx').then((m) => ({ default: m.CostTable })),
-);
 
 const DAY = 24 * 60 * 60_000;
 
@@ -17,13 +14,11 @@ export function PlanCost(props: { plan: PlanDoc; kitchen: Kitchen; onChange: (pl
     [plan, nowMs],
   );
   return (
-    <Suspense>
-      <CostTable
-        plans={plans}
-        kitchen={kitchen}
-        servingMl={kitchen.servingMl}
-        onTake={([taken]) => taken && onChange(taken.plan)}
-      />
-    </Suspense>
+    <CostTable
+      plans={plans}
+      kitchen={kitchen}
+      servingMl={kitchen.servingMl}
+      onTake={([taken]) => taken && onChange(taken.plan)}
+    />
   );
 }
