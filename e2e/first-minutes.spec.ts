@@ -157,7 +157,7 @@ test.describe('the plan says what it asks of the cook', () => {
 
     await expect(page.getByTestId('ways-choice')).toContainText('of your work');
     await expect(page.getByTestId('much-work')).toHaveCount(0);
-    await page.getByRole('button', { name: 'As much as the pot takes' }).click();
+    await page.getByRole('button', { name: 'A full pot' }).click();
     await page.getByRole('group', { name: 'Pot loads' }).getByRole('button', { name: '2' }).click();
     const much = page.getByTestId('much-work');
     await expect(much).toContainText('of work is much for one day');

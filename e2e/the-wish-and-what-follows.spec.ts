@@ -81,7 +81,7 @@ test('a pot too small says by how much, and offers fills, another pot, or less',
 
 test('the four questions, and which limit set the size', async ({ page, server }) => {
   await page.goto(`${server.url}/new/deep-calyx-ginger?method=straightBoil`);
-  await page.getByRole('button', { name: 'As much as the pot takes' }).click();
+  await page.getByRole('button', { name: 'A full pot' }).click();
   await expect(page.getByTestId('limit')).toContainText('Foam set the size');
   await expect(page.getByTestId('stage-figure-size')).toHaveText(/100\s*% full/);
   await page.getByRole('button', { name: 'For so many people' }).click();

@@ -10,7 +10,7 @@ export {
   runsOut,
 } from '../gathering/demand.ts';
 export { type FeastBatch, type FeastBottles, type FeastDrink, planAt } from '../gathering/drinks.ts';
-export type { Feast, FeastJob, FeastTimes, Sized } from '../gathering/feast.ts';
+export { type Feast, type FeastJob, type FeastTimes, inGlassMl, type Sized } from '../gathering/feast.ts';
 export { COOK } from '../gathering/feastProject.ts';
 export { comesAgain, houseThirst, nextYearOf, pastOf } from '../gathering/learning.ts';
 export {

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { batchAt } from '../log/batchAt.ts';
 import type { EventBody, LogEvent } from '../log/events/table.ts';
 import { toldAt } from '../log/told.fixtures.ts';
 import { plannedDrink } from '../plannedDrink.fixtures.ts';
@@ -11,7 +12,6 @@ import { lookBack } from './lookBack.ts';
 const START = 1_800_000_000_000;
 const recipe = BOOK.find((r) => r.id === 'deep-calyx-ginger')!;
 const program = plannedDrink(recipe.id, 'straightBoil', 8);
-const pins = { recipe, program, kitchen: KITCHEN };
 const planned = simulateBatch(program, KITCHEN, TABLES);
 
 const sweeten = planned.trace.find((t) => t.kind === 'sweeten')!;
@@ -43,7 +43,10 @@ function made(
     .map(({ atMin, ...deed }, i) => toldAt(START + atMin * MINUTE_MS, i, deed));
 }
 const boil = program.steps.find((s) => s.kind === 'boil')!;
-const looked = (events: readonly LogEvent[]) => lookBack(pins, TABLES, events, { kind: 'litres', litres: 8 });
+const looked = (events: readonly LogEvent[]) => {
+  const now = batchAt(program, KITCHEN, TABLES, events, events.at(-1)!.atMs);
+  return lookBack(program, KITCHEN, TABLES, now, { kind: 'litres', litres: 8 });
+};
 
 describe('a batch beside its plan', () => {
   it('went as planned where every step took its minutes', () => {

@@ -1,9 +1,9 @@
+import type { Kitchen } from '../documents/kitchen.ts';
 import { askedL, type PlanDoc } from '../documents/plan.ts';
 import { sweetnessPct, volumeMl } from '../liquor/composition.ts';
-import { batchAt } from '../log/batchAt.ts';
-import type { LogEvent } from '../log/events/table.ts';
-import type { BatchToRead } from '../log/readBatch.ts';
+import type { BatchNow } from '../log/batchAt.ts';
 import type { StepId } from '../program/model/ids.ts';
+import type { PlannedProgram } from '../program/model/program.ts';
 import type { Simulation } from '../program/model/simulation.ts';
 import type { StepKind } from '../program/model/steps.ts';
 import { finishedL, finishedLiquor } from '../program/simulate/finished.ts';
@@ -56,21 +56,21 @@ const COUNTS = { litres: 0.1, step: 0.2, stepMin: 5 };
 
 /**
  * A finished batch against the plan that it was begun with: what was expected without any reading, and what the log says.
+ * @param planned as it was begun. @param now as it is by its log.
  */
 export function lookBack(
-  pins: BatchToRead,
+  planned: PlannedProgram,
+  kitchen: Kitchen,
   tables: Tables,
-  events: readonly LogEvent[],
+  { log, forecast }: Pick<BatchNow, 'log' | 'forecast'>,
   question: PlanDoc['question'],
 ): LookedBack {
-  const expected = simulateBatch(pins.program, pins.kitchen, tables);
-  const lastMs = Math.max(0, ...events.map((e) => e.atMs));
-  const { log, forecast } = batchAt(pins.program, pins.kitchen, tables, events, lastMs);
-  const foreseen = new Set(pins.program.lines.map((l) => l.id));
-  const planned = new Map(expected.trace.map((t) => [t.stepId, t]));
+  const expected = simulateBatch(planned, kitchen, tables);
+  const foreseen = new Set(planned.lines.map((l) => l.id));
+  const entries = new Map(expected.trace.map((t) => [t.stepId, t]));
   const steps = log.program.steps.map((step): StepLookedBack => {
     const times = log.steps[step.id];
-    const entry = planned.get(step.id);
+    const entry = entries.get(step.id);
     const timed = times && times.startMs !== null && times.endMs !== null;
     return {
       stepId: step.id,

@@ -23,7 +23,7 @@ import {
  * Sizes a batch to a wish and says which limit set the size.
  *
  * For a number of litres the solids follow by their scaling rules and the water is solved so that what the model
- * says comes out of the bottles is what was wished. "As much as the pot takes" turns that round: the litres are
+ * says comes out of the bottles is what was wished. "A full pot" turns that round: the litres are
  * searched at which the fullest moment of the pot just fits.
  */
 export function solvePlan(asked: SolveInput): Result<Solution, SolveProblem> {

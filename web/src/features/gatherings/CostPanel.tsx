@@ -1,6 +1,6 @@
 import '../../words/places/cost.ts';
 import type { GatheringDoc, Kitchen } from '@big-ladle/core/documents';
-import { guestsOf, planAt, type Sized, servingList } from '@big-ladle/core/gathering';
+import { inGlassMl, planAt, type Sized, servingList } from '@big-ladle/core/gathering';
 import { useMemo } from 'react';
 import { CostTable } from '../../shared/cost/lazy.tsx';
 import { Fold } from '../../shared/Fold.tsx';
@@ -14,9 +14,10 @@ export function CostPanel(props: {
   gathering: GatheringDoc;
   sized: Sized;
   kitchen: Kitchen;
+  guests: number;
   onChange: (change: GatheringChange) => void;
 }) {
-  const { gathering, sized, kitchen, onChange } = props;
+  const { gathering, sized, kitchen, guests, onChange } = props;
   const plans = useMemo(
     () =>
       gathering.drinks.flatMap(({ id, source }) => {
@@ -41,9 +42,9 @@ export function CostPanel(props: {
         <CostTable
           plans={plans}
           kitchen={kitchen}
-          servingMl={gathering.glassMl * (1 - gathering.iceShare)}
+          servingMl={inGlassMl(gathering)}
           iceKg={servingList(gathering, sized).iceKg}
-          guests={gathering.groups.reduce((sum, g) => sum + guestsOf(g), 0)}
+          guests={guests}
           onTake={(taken) =>
             onChange((g) => ({
               ...g,

@@ -165,7 +165,7 @@ export function GatheringPage() {
         )}
         {sized && <SizesPanel gathering={gathering} sized={sized} kitchen={kitchen.data.kitchen} />}
         {sized && (
-          <CostPanel gathering={gathering} sized={sized} kitchen={kitchen.data.kitchen} onChange={change} />
+          <CostPanel {...{ gathering, sized, guests }} kitchen={kitchen.data.kitchen} onChange={change} />
         )}
         {sized && <SeasonsPanel {...{ gathering, sized, times, nowMs }} zone={zone} />}
         <Settle

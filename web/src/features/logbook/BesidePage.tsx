@@ -4,6 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { type ReactNode, useMemo } from 'react';
 import { Link, useSearchParams } from 'react-router';
+import { weakMapMemoize } from 'reselect';
 import { type BatchState, useBatchesAsTold } from '../../shared/batch/state.ts';
 import { stepName } from '../../shared/batch/stepNames.ts';
 import { Loading, PageHead, Panel } from '../../shared/ui.tsx';
@@ -20,26 +21,18 @@ interface Column {
   back: LookedBack;
 }
 
+/** What was made is over: it is worked out once for its log. */
+const backOf = weakMapMemoize(({ planned, kitchen, tables, now, batch }: BatchState) =>
+  lookBack(planned, kitchen, tables, now, batch.plan.question),
+);
+
 /** Two to four batches, each as it was planned and as it came out. */
 export function BesidePage() {
   const [search] = useSearchParams();
   const asked = search.get('ids') ?? '';
   const ids = useMemo(() => [...new Set(asked.split(',').filter(Boolean))].slice(0, MOST), [asked]);
   const { states, isPending } = useBatchesAsTold(ids);
-  // What was made is over: it is worked out once for its log.
-  const key = states.map((s) => `${s.batch.id} ${s.events.length}`).join(' ');
-  // biome-ignore lint/correctness/useExhaustiveDependencies: of the states only what the key says counts.
-  const columns = useMemo(
-    () =>
-      states.map((state): Column => {
-        const { planned, recipe, kitchen, tables, events, batch } = state;
-        return {
-          state,
-          back: lookBack({ program: planned, recipe, kitchen }, tables, events, batch.plan.question),
-        };
-      }),
-    [key],
-  );
+  const columns = states.map((state): Column => ({ state, back: backOf(state) }));
   if (isPending) return <Loading />;
   return (
     <>

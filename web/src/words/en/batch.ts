@@ -519,7 +519,6 @@ export const EN_BATCH = {
   // wishControls
   'wishControls.whatYouWishFor': 'What you wish for',
   'wishControls.amountInBottles': 'Amount in bottles',
-  'wishControls.comeOut': '{litresNow} come out.',
   'wishControls.fillsOfThePot': 'Pot loads',
 
   // balanceBoard
@@ -717,7 +716,7 @@ export const EN_BATCH = {
   'panels.besideIt': 'Side by side: {pots}. Poured together before it is cooled.',
   'panels.shareOfPot': '{pot} takes {percent} %',
   'panels.nothingIsHeatedIt': 'Nothing is heated: it serves as the mixing bowl.',
-  'panels.boilsAfterAboutOn': 'Boils after about {lengthText} on the {name}.',
+  'panels.boilsAfterAbout': 'Boils after about {lengthText}.',
   'panels.allBoilAfterAbout': 'All boil after about {lengthText}.',
   'panels.yourOfWeighs': 'Your {name} of {item} weighs {mass}.',
   'panels.wholeSpicesRunAhead': 'In a big pot whole spices grow more slowly than the water.',
@@ -825,7 +824,7 @@ export const EN_BATCH = {
   'tempChart.measured': 'measured',
   'wishControls.thisMuchInBottles': 'This much in bottles',
   'wishControls.thisManyGlasses': 'For so many people',
-  'wishControls.asMuchAsThe': 'As much as the pot takes',
+  'wishControls.asMuchAsThe': 'A full pot',
   'wishControls.useUpWhatI': 'Use up what I have',
   'plane.soft': 'soft',
   'plane.even': 'even',

@@ -1,6 +1,6 @@
 import { holdingW, lossWPerK, type Stretch } from '../../../physics/heat.ts';
 import { areaM2 } from '../../../physics/vesselShape.ts';
-import { FUEL_OF, KETTLE_FACTS, type Lid } from '../../../tables/constants.ts';
+import { FUEL_OF, type Fuel, KETTLE_FACTS, type Lid } from '../../../tables/constants.ts';
 import { powerIntoPotW } from '../../model/kitchen.ts';
 import type { BoilStep, HeatStep, SteepStep } from '../../model/steps.ts';
 import type { Vessel } from '../../model/vessel.ts';
@@ -38,19 +38,26 @@ export function powerFor(sim: SimState, step: Heated, vessel: Vessel): number {
  */
 export function burn(sim: SimState, step: Heated, vesselId: string, minutes: number, share = 1): void {
   if (!(minutes > 0 && share > 0)) return;
-  const kettle = sim.specs.get(vesselId)?.kind === 'kettle';
-  const burnerId = burnerIdOf(sim, step, vesselId);
-  const burner = kettle ? null : sim.kitchen.burners.find((b) => b.id === burnerId);
-  if (burner === undefined) return;
-  const fuel = burner ? FUEL_OF[burner.kind] : 'electricity';
-  const kWh = ((burner?.powerW ?? KETTLE_FACTS.powerW) * Math.min(1, share) * minutes) / 60_000;
+  const drawn = drawnBy(sim, step, vesselId);
+  // What is heated by nothing that is known is counted nowhere; no batch stops for its meter.
+  if (!drawn) return;
+  const { fuel, powerW } = drawn;
+  const kWh = (powerW * Math.min(1, share) * minutes) / 60_000;
   const same = sim.fuel.find((f) => f.stepId === step.id && f.fuel === fuel);
   if (same) same.kWh += kWh;
   else sim.fuel.push({ stepId: step.id, fuel, kWh });
 }
 
+/** What a vessel's ring or its kettle draws with all of its power, W. */
+function drawnBy(sim: SimState, step: Heated, vesselId: string): { fuel: Fuel; powerW: number } | null {
+  if (sim.specs.get(vesselId)?.kind === 'kettle') return { fuel: 'electricity', powerW: KETTLE_FACTS.powerW };
+  const burner = sim.kitchen.burners.find((b) => b.id === burnerIdOf(sim, step, vesselId));
+  return burner ? { fuel: FUEL_OF[burner.kind], powerW: burner.powerW } : null;
+}
+
 /** What of its full power keeps a vessel as hot as it is. */
 export function holdingShare(sim: SimState, step: Heated, vessel: Vessel, lid: Lid): number {
+  if (!drawnBy(sim, step, vessel.id)) return 0;
   const diameterM = widthM(sim, vessel);
   const setting = {
     lossWPerK: lossWPerK('stove', diameterM, contentsLevelM(sim, vessel)) * sim.factors.heatLoss,

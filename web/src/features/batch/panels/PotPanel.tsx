@@ -54,10 +54,7 @@ export function PotPanel({ program, sim, pot, kitchen }: PanelInput) {
             <>
               {standsSideBySide(program)
                 ? say('panels.allBoilAfterAbout', { lengthText: lengthText(heat) })
-                : say('panels.boilsAfterAboutOn', {
-                    lengthText: lengthText(heat),
-                    name: burner.name.toLowerCase(),
-                  })}{' '}
+                : say('panels.boilsAfterAbout', { lengthText: lengthText(heat) })}{' '}
             </>
           )}
         </Box>

@@ -8,7 +8,6 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { Choice } from '../../../../shared/Choice.tsx';
 import { QuantityField } from '../../../../shared/QuantityField.tsx';
-import { litres } from '../../../../words/quantities.ts';
 import { type MessageKey, say } from '../../../../words/say.ts';
 import { UseUp } from './UseUp.tsx';
 
@@ -121,15 +120,12 @@ export function WishControls(props: {
         )}
         {question.kind === 'servings' && <Guests question={question} onAsk={ask} />}
         {question.kind === 'potFull' && (
-          <>
-            <Box>{say('wishControls.comeOut', { litresNow: litres(litresNow) })}</Box>
-            <Choice
-              label={say('wishControls.fillsOfThePot')}
-              value={String(plan.fills === 'asNeeded' ? 1 : plan.fills)}
-              options={['1', '2', '3'].map((v) => ({ value: v, text: v }))}
-              onChange={(v) => onChange({ ...plan, fills: Number(v) })}
-            />
-          </>
+          <Choice
+            label={say('wishControls.fillsOfThePot')}
+            value={String(plan.fills === 'asNeeded' ? 1 : plan.fills)}
+            options={['1', '2', '3'].map((v) => ({ value: v, text: v }))}
+            onChange={(v) => onChange({ ...plan, fills: Number(v) })}
+          />
         )}
         {question.kind === 'useUp' && (
           <UseUp question={question} recipe={recipe} tables={tables} litresNow={litresNow} onAsk={ask} />
