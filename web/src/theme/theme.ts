@@ -61,6 +61,8 @@ export const theme = createTheme({
     },
     MuiPaper: { defaultProps: { elevation: 0 }, styleOverrides: { root: { backgroundImage: 'none' } } },
     MuiTextField: { defaultProps: { size: 'small' } },
+    // Only fields that ask to be told when the browser fills them in need these styles, once for each field.
+    MuiInputBase: { defaultProps: { disableInjectingGlobalStyles: true } },
     MuiOutlinedInput: {
       styleOverrides: {
         root: { borderRadius: 6, minHeight: 44 },

@@ -7,15 +7,18 @@ import { run, WorkerNotLoaded } from './run.ts';
 /**
  * The result of a job that runs beside the screen; a new job stops the one before. While a new one runs, the last
  * result stays. `job` must keep its identity as long as it asks the same.
+ * @param tells how far it is is shown: whoever asks is drawn again with each piece that is done, and only then.
  */
 export function useJob<K extends Job['kind']>(
   job: Extract<Job, { kind: K }> | null,
   recipes: readonly Recipe[],
   rows: PinnedRows,
+  { tells = false }: { tells?: boolean } = {},
 ): {
   result: Extract<JobResult, { kind: K }> | null;
   /** The result answers the job as it is now, not one before it. */
   current: boolean;
+  /** 0 to 1 while it runs and is told; null otherwise. */
   progress: number | null;
   stop: () => void;
   failed: boolean;
@@ -34,9 +37,9 @@ export function useJob<K extends Job['kind']>(
       setProgress(null);
     };
     setStop(() => end);
-    setProgress(0);
+    if (tells) setProgress(0);
     setFailed(false);
-    run(job, { recipes, rows }, { signal: controller.signal, onProgress: setProgress })
+    run(job, { recipes, rows }, { signal: controller.signal, ...(tells && { onProgress: setProgress }) })
       .then((answer) => {
         setAnswered({ job, result: answer });
         setProgress(null);
@@ -48,7 +51,7 @@ export function useJob<K extends Job['kind']>(
         if (!(error instanceof WorkerNotLoaded)) reportError(error);
       });
     return () => controller.abort();
-  }, [job, recipes, rows]);
+  }, [job, recipes, rows, tells]);
   return {
     result: answered?.result ?? null,
     current: answered !== null && answered.job === job,

@@ -51,7 +51,7 @@ export function ComparePage() {
       methodIds,
     };
   }, [recipe, kitchen.data, book, tables, methodIds, wantedL]);
-  const { result, progress, stop, failed } = useJob(job, own, custom);
+  const { result, progress, stop, failed } = useJob(job, own, custom, { tells: true });
   const answers = useMemo(
     () => result?.answers.filter((a) => methodIds.includes(a.methodId)) ?? [],
     [result, methodIds],

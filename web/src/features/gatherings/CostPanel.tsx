@@ -1,7 +1,7 @@
 import '../../words/places/cost.ts';
 import type { GatheringDoc, Kitchen } from '@big-ladle/core/documents';
 import { inGlassMl, planAt, type Sized, servingList } from '@big-ladle/core/gathering';
-import { useMemo } from 'react';
+import { memo, useMemo } from 'react';
 import { CostTable } from '../../shared/cost/lazy.tsx';
 import { Fold } from '../../shared/Fold.tsx';
 import type { GatheringChange } from '../../shared/gatherings/gatherings.ts';
@@ -10,7 +10,7 @@ import { Panel } from '../../shared/ui.tsx';
 import { say } from '../../words/say.ts';
 
 /** What all of it costs that is still to be made, with its ice; a dear and a cheap course beside. */
-export function CostPanel(props: {
+export const CostPanel = memo(function CostPanel(props: {
   gathering: GatheringDoc;
   sized: Sized;
   kitchen: Kitchen;
@@ -61,4 +61,4 @@ export function CostPanel(props: {
       </Fold>
     </Panel>
   );
-}
+});

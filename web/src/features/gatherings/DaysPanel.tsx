@@ -4,6 +4,7 @@ import { COOK, type Feast, type FeastTimes, type Sized, SLOT_MIN } from '@big-la
 import { DAY_MS, MINUTE_MS } from '@big-ladle/core/units';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import { memo } from 'react';
 import { stepAlone } from '../../shared/batch/stepNames.ts';
 import type { GatheringChange } from '../../shared/gatherings/gatherings.ts';
 import { byDay, jobLine, sayFeastDrink, sayJob, sayPerson } from '../../shared/gatherings/sayJob.ts';
@@ -16,7 +17,7 @@ import { sayJoin } from './sayFeast.ts';
 import { TimetableOut } from './TimetableOut.tsx';
 
 /** The days until it is served, drawn and in words; what is done once for several drinks; and why it cannot be. */
-export function DaysPanel(props: {
+export const DaysPanel = memo(function DaysPanel(props: {
   gathering: GatheringDoc;
   sized: Sized;
   times: FeastTimes;
@@ -163,7 +164,7 @@ export function DaysPanel(props: {
       {times.jobs.length > 0 && <TimetableOut {...{ gathering, sized, times, kitchen, nowMs }} />}
     </>
   );
-}
+});
 
 const isSame = (a: { drinkId: string; jobId: string }, b: { drinkId: string; jobId: string }): boolean =>
   a.drinkId === b.drinkId && a.jobId === b.jobId;

@@ -3,6 +3,7 @@ import { followsGuests, guestsOf } from '@big-ladle/core/gathering';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import { useCallback } from 'react';
 import { useParams } from 'react-router';
 import { useBook } from '../../shared/book.ts';
 import { changeGathering, type GatheringChange, useGathering } from '../../shared/gatherings/gatherings.ts';
@@ -39,12 +40,14 @@ export function GatheringPage() {
   const { gathering, timetable, version, unreachable, isPending, error } = useGathering(id);
   const nowMs = useCoarseNow(MINUTE);
   const feast = useFeast(id, gathering, timetable);
+  // The same as long as it is the same gathering: what of the page does not change is not drawn again.
+  const change = useCallback((by: GatheringChange) => changeGathering(id, by), [id]);
+  const ensure = useCallback((assurance: number) => change((g) => ({ ...g, assurance })), [change]);
   if (kitchen.isPending || isPending || book.isPending) return <Loading />;
   if (!kitchen.data || (!gathering && error)) return <ErrorPanel error={kitchen.error ?? error} />;
   if (!gathering)
     return <PageHead title={say('gatherings.notThere')} beside={say('gatherings.notThereWhy')} />;
   const { zone } = kitchen.data.kitchen;
-  const change = (by: GatheringChange) => changeGathering(id, by);
   const { times, progress } = feast;
   // While a drink that was just added is worked out, what is known is that of others.
   const ids = (drinks: readonly { id: string }[]) => drinks.map((d) => d.id).join(' ');
@@ -85,12 +88,7 @@ export function GatheringPage() {
               alignItems: 'start',
             }}
           >
-            <HowMuch
-              gathering={gathering}
-              sized={sized}
-              house={feast.house}
-              onAssurance={(assurance) => change((g) => ({ ...g, assurance }))}
-            />
+            <HowMuch gathering={gathering} sized={sized} house={feast.house} onAssurance={ensure} />
             <Box sx={{ display: 'grid', gap: 1.75 }}>
               {gathering.drinks.length > 0 && (
                 <MendPanel

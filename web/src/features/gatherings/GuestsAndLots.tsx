@@ -3,6 +3,7 @@ import type { GatheringDoc, GuestGroup } from '@big-ladle/core/documents';
 import { isServed, mayDrink, reasonsAgainst, type Sized, type TableLot } from '@big-ladle/core/gathering';
 import Box from '@mui/material/Box';
 import useMediaQuery from '@mui/material/useMediaQuery';
+import { memo } from 'react';
 import { Fold } from '../../shared/Fold.tsx';
 import { sayFeastDrink } from '../../shared/gatherings/sayJob.ts';
 import { useWidth } from '../../shared/useWidth.ts';
@@ -39,7 +40,7 @@ const MOST_PX = 46;
  * Who may drink what, drawn: groups as glasses to scale at the left, lots as bottles at the right, a band where they may and
  * drink of it, a broken one to a group that has nothing yet.
  */
-export function GuestsAndLots(props: { gathering: GatheringDoc; sized: Sized }) {
+export const GuestsAndLots = memo(function GuestsAndLots(props: { gathering: GatheringDoc; sized: Sized }) {
   const { gathering, sized } = props;
   const [ref, width] = useWidth<HTMLDivElement>();
   const narrow = useMediaQuery('(max-width: 760px)');
@@ -188,7 +189,7 @@ export function GuestsAndLots(props: { gathering: GatheringDoc; sized: Sized }) 
       <Leaves gathering={gathering} lots={lots} nameOf={nameOf} />
     </Box>
   );
-}
+});
 
 /** The same in words: which drink each group leaves, and why. */
 function Leaves(props: {

@@ -11,7 +11,7 @@ import {
 import Box from '@mui/material/Box';
 import Slider from '@mui/material/Slider';
 import { area, line } from 'd3-shape';
-import { useMemo, useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import { Panel } from '../../shared/ui.tsx';
 import { useWidth } from '../../shared/useWidth.ts';
 import { heading, role } from '../../theme/theme.ts';
@@ -33,11 +33,11 @@ interface HowMuchProps {
 }
 
 /** Running out against what is left over: one mark moves both. Nothing is drawn where nobody drinks. */
-export function HowMuch(props: HowMuchProps) {
+export const HowMuch = memo(function HowMuch(props: HowMuchProps) {
   const { demand } = props.sized;
   const curve = useMemo(() => demandCurve(demand, 0), [demand]);
   return curve.length > 0 ? <Curve {...props} curve={curve} /> : null;
-}
+});
 
 function Curve(props: HowMuchProps & { curve: ReturnType<typeof demandCurve> }) {
   const { gathering, sized, house, onAssurance, curve } = props;

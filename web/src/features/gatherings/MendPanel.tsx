@@ -3,6 +3,7 @@ import type { GatheringDoc, Kitchen } from '@big-ladle/core/documents';
 import type { Mend, Sized } from '@big-ladle/core/gathering';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import { memo } from 'react';
 import { stepAlone } from '../../shared/batch/stepNames.ts';
 import type { GatheringChange } from '../../shared/gatherings/gatherings.ts';
 import { sayFeastDrink } from '../../shared/gatherings/sayJob.ts';
@@ -17,7 +18,7 @@ import { sayGroup } from './sayFeast.ts';
 const ROUND_L = 0.5;
 
 /** What would give everybody something to drink, with the fewest changes; and what has been set apart for that. */
-export function MendPanel(props: {
+export const MendPanel = memo(function MendPanel(props: {
   gathering: GatheringDoc;
   sized: Sized;
   kitchen: Kitchen;
@@ -111,4 +112,4 @@ export function MendPanel(props: {
       )}
     </>
   );
-}
+});

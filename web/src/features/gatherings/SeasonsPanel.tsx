@@ -4,7 +4,7 @@ import { type FeastTimes, type SeasonDates, type Sized, seasonDates } from '@big
 import { mdiCalendarClockOutline } from '@mdi/js';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { useMemo } from 'react';
+import { memo, useMemo } from 'react';
 import { useBook } from '../../shared/book.ts';
 import { type Appointment, saveCalendar } from '../../shared/calendar.ts';
 import { sayFeastDrink } from '../../shared/gatherings/sayJob.ts';
@@ -19,7 +19,7 @@ const DAY_MS = 24 * 60 * 60_000;
 const FAR_MS = 21 * DAY_MS;
 
 /** Of a feast that is far off, or comes every year: what is sown, picked or ordered for it, and by when. */
-export function SeasonsPanel(props: {
+export const SeasonsPanel = memo(function SeasonsPanel(props: {
   gathering: GatheringDoc;
   sized: Sized;
   times: FeastTimes | null;
@@ -88,4 +88,4 @@ export function SeasonsPanel(props: {
       </Button>
     </Panel>
   );
-}
+});

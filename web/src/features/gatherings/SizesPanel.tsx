@@ -3,7 +3,7 @@ import type { GatheringDoc, Kitchen } from '@big-ladle/core/documents';
 import { planAt, type Sized } from '@big-ladle/core/gathering';
 import type { JobResult } from '@big-ladle/core/plan';
 import Box from '@mui/material/Box';
-import { useMemo, useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import { lineAmount } from '../../shared/batch/lineAmount.ts';
 import { useBook } from '../../shared/book.ts';
 import { Choice } from '../../shared/Choice.tsx';
@@ -23,7 +23,11 @@ type Solved = Extract<JobResult, { kind: 'solveEach' }>['results'][number];
 type SolvedJob = Extract<Solved, { ok: true }>['value'];
 
 /** A drink at the size of the household beside its size for the guests: what grows with it, and where the kitchen binds. */
-export function SizesPanel(props: { gathering: GatheringDoc; sized: Sized; kitchen: Kitchen }) {
+export const SizesPanel = memo(function SizesPanel(props: {
+  gathering: GatheringDoc;
+  sized: Sized;
+  kitchen: Kitchen;
+}) {
   const { gathering, sized, kitchen } = props;
   const planned = gathering.drinks.flatMap((d) => (d.source.kind === 'plan' ? [d.id] : []));
   const [chosen, setChosen] = useState<string | null>(null);
@@ -47,7 +51,7 @@ export function SizesPanel(props: { gathering: GatheringDoc; sized: Sized; kitch
       </Fold>
     </Panel>
   );
-}
+});
 
 function Sizes(props: { drinkId: string; gathering: GatheringDoc; sized: Sized; kitchen: Kitchen }) {
   const { drinkId, gathering, sized, kitchen } = props;

@@ -6,7 +6,7 @@ import type { Job } from '@big-ladle/core/plan';
 import { MINUTE_MS } from '@big-ladle/core/units';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { useMemo } from 'react';
+import { memo, useMemo } from 'react';
 import { v7 as uuid } from 'uuid';
 import { useBook } from '../../shared/book.ts';
 import type { GatheringChange } from '../../shared/gatherings/gatherings.ts';
@@ -22,7 +22,7 @@ import { useJob } from '../../workers/useJob.ts';
 const BUDGET_MS = 15_000;
 
 /** What there is too little of, and what would mend it: each was tried, and works when it is taken. */
-export function WaysPanel(props: {
+export const WaysPanel = memo(function WaysPanel(props: {
   job: Extract<Job, { kind: 'feast' }>;
   missing: readonly string[];
   sized: Sized;
@@ -44,7 +44,7 @@ export function WaysPanel(props: {
     }),
     [job, key],
   );
-  const { result, current, progress } = useJob(asked, own, custom);
+  const { result, current, progress } = useJob(asked, own, custom, { tells: true });
   const drink = (id: string) => sayFeastDrink(sized.drinks.find((d) => d.id === id));
   const sayWay = (way: FeastWay): string => {
     switch (way.kind) {
@@ -113,4 +113,4 @@ export function WaysPanel(props: {
       )}
     </Panel>
   );
-}
+});

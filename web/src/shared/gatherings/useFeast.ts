@@ -165,6 +165,7 @@ export function useFeast(
     if (!search) return;
     const controller = new AbortController();
     let best: FeastTimes | null = null;
+    let sizes: Sized | null = null;
     const keep = (times: FeastTimes | null) => {
       // What is not whole is kept once: looked for again it may come out otherwise, and no better.
       if (!times || (times.missing.length > 0 && search.before)) return;
@@ -186,7 +187,10 @@ export function useFeast(
       {
         signal: controller.signal,
         onProgress: (progress) => hear({ progress }),
-        onSized: (sized) => hear({ sized }),
+        onSized: (sized) => {
+          sizes = sized;
+          hear({ sized });
+        },
         onBest: (times) => {
           best = times;
           hear({ times });
@@ -195,7 +199,8 @@ export function useFeast(
     )
       .then(({ feast }) => {
         const { times, impossible } = feast;
-        hear({ sized: feast, impossible, times, progress: null });
+        // What was told on the way is not put in the place of itself: all that shows it would be drawn again.
+        hear({ sized: sizes ?? feast, impossible, times, progress: null });
         if (!controller.signal.aborted) keep(times);
       })
       .catch(() => hear({ progress: null, failed: true }));

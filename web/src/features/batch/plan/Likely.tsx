@@ -39,7 +39,7 @@ export function Likely({ program, kitchen }: { program: Program; kitchen: Kitche
     );
     return () => clearTimeout(later);
   }, [program, kitchen, inView]);
-  const { result, current, progress, stop, failed } = useJob(job, own, custom);
+  const { result, current, progress, stop, failed } = useJob(job, own, custom, { tells: true });
   const ranges = useMemo(() => (result ? spansOf(result.samples) : null), [result]);
   const ready = current && job?.program === program;
   const strengths = ranges

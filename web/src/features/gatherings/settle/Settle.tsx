@@ -3,17 +3,13 @@ import type { GatheringDoc, Kitchen } from '@big-ladle/core/documents';
 import type { FeastTimes, Sized } from '@big-ladle/core/gathering';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import FormControlLabel from '@mui/material/FormControlLabel';
-import Switch from '@mui/material/Switch';
 import { useNavigate } from 'react-router';
-import { MomentField } from '../../../shared/dates/MomentField.tsx';
 import type { GatheringChange } from '../../../shared/gatherings/gatherings.ts';
-import { QuantityField } from '../../../shared/QuantityField.tsx';
 import { tellError, useSend } from '../../../shared/send.ts';
 import { Panel } from '../../../shared/ui.tsx';
-import { heading } from '../../../theme/theme.ts';
 import { say } from '../../../words/say.ts';
 import { SettleDrinks } from './SettleDrinks.tsx';
+import { SettleEvening } from './SettleEvening.tsx';
 import { SettleGifts } from './SettleGifts.tsx';
 import { SettleGroups } from './SettleGroups.tsx';
 import { SettleHelpers } from './SettleHelpers.tsx';
@@ -45,113 +41,7 @@ export function Settle(props: {
           nowMs={nowMs}
           onChange={onChange}
         />
-        <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'end' }}>
-          <TextNow
-            label={say('settle.name')}
-            value={gathering.name}
-            onCommit={(name) => onChange((g) => ({ ...g, name }))}
-          />
-          <MomentField
-            label={say('settle.from')}
-            ms={gathering.servesAtMs}
-            kitchen={kitchen}
-            nowMs={nowMs}
-            onChange={(ms) =>
-              // The evening goes along: it stays as long as it was.
-              ms !== null &&
-              onChange((g) => ({ ...g, servesAtMs: ms, untilMs: ms + (g.untilMs - g.servesAtMs) }))
-            }
-          />
-          <MomentField
-            label={say('settle.to')}
-            ms={gathering.untilMs}
-            kitchen={kitchen}
-            nowMs={nowMs}
-            onChange={(ms) => ms !== null && onChange((g) => ({ ...g, untilMs: ms }))}
-          />
-          <QuantityField
-            label={say('settle.glass')}
-            value={gathering.glassMl}
-            unit="mL"
-            min={20}
-            max={1000}
-            decimals={0}
-            width={120}
-            onCommit={(glassMl) => onChange((g) => ({ ...g, glassMl }))}
-          />
-          <QuantityField
-            label={say('settle.ice')}
-            value={gathering.iceShare * 100}
-            unit="%"
-            min={0}
-            max={60}
-            decimals={0}
-            width={110}
-            onCommit={(share) => onChange((g) => ({ ...g, iceShare: share / 100 }))}
-          />
-          <QuantityField
-            label={say('settle.heat')}
-            value={gathering.outdoorC ?? kitchen.roomC}
-            unit="°C"
-            min={-20}
-            max={50}
-            decimals={0}
-            width={140}
-            onCommit={(outdoorC) => onChange((g) => ({ ...g, outdoorC }))}
-          />
-        </Box>
-        <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap' }}>
-          <FormControlLabel
-            control={
-              <Switch
-                checked={gathering.alcoholBeside}
-                onChange={(_, alcoholBeside) => onChange((g) => ({ ...g, alcoholBeside }))}
-              />
-            }
-            label={say('settle.alcohol')}
-          />
-          <FormControlLabel
-            control={
-              <Switch
-                checked={gathering.yearly}
-                onChange={(_, yearly) => onChange((g) => ({ ...g, yearly }))}
-              />
-            }
-            label={say('settle.yearly')}
-          />
-        </Box>
-        <Box>
-          <Box sx={{ ...heading, mb: 1 }}>{say('settle.borrowed')}</Box>
-          <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap' }}>
-            <QuantityField
-              label={say('settle.borrowedPots')}
-              value={gathering.borrowed.pots}
-              min={0}
-              max={5}
-              decimals={0}
-              width={110}
-              onCommit={(pots) => onChange((g) => ({ ...g, borrowed: { ...g.borrowed, pots } }))}
-            />
-            <QuantityField
-              label={say('settle.borrowedRings')}
-              value={gathering.borrowed.rings}
-              min={0}
-              max={5}
-              decimals={0}
-              width={110}
-              onCommit={(rings) => onChange((g) => ({ ...g, borrowed: { ...g.borrowed, rings } }))}
-            />
-            <QuantityField
-              label={say('settle.borrowedCold')}
-              value={gathering.borrowed.coldL}
-              unit="L"
-              min={0}
-              max={400}
-              width={150}
-              onCommit={(coldL) => onChange((g) => ({ ...g, borrowed: { ...g.borrowed, coldL } }))}
-            />
-          </Box>
-        </Box>
+        <SettleEvening {...{ gathering, kitchen, nowMs, onChange }} />
         <SettleGifts gathering={gathering} sized={sized} onChange={onChange} />
         <SettleHelpers gathering={gathering} kitchen={kitchen} nowMs={nowMs} onChange={onChange} />
         <TextNow

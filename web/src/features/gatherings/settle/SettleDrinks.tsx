@@ -6,8 +6,8 @@ import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Chip from '@mui/material/Chip';
-import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
+import { memo } from 'react';
 import { Link } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { useBoard } from '../../../shared/batch/state.ts';
@@ -24,6 +24,7 @@ import { heading, role } from '../../../theme/theme.ts';
 import { sayDrink } from '../../../words/names.ts';
 import { litres } from '../../../words/quantities.ts';
 import { say } from '../../../words/say.ts';
+import { OneOf } from './OneOf.tsx';
 
 const SHARES = [
   { value: 0.5, key: 'settle.share.less' },
@@ -46,28 +47,15 @@ export function SettleDrinks(props: {
   const board = useBoard();
   const plans = usePlans();
   const { shelf } = useShelf(nowMs);
-  const change = (id: string, by: Partial<GatheringDrink>) =>
-    onChange((g) => ({ ...g, drinks: g.drinks.map((d) => (d.id === id ? { ...d, ...by } : d)) }));
   const add = (source: GatheringDrink['source']) =>
     onChange((g) => ({
       ...g,
       drinks: [...g.drinks, { id: uuid(), source, share: 1, served: 'cold', frozen: false, apart: [] }],
     }));
-  const create = useSend('createBatch');
-  /** Its plan is kept among the batches, and from there it is begun: what really happens is then told here. */
-  const keep = async (drink: GatheringDrink, made: FeastDrink) => {
-    const id = uuid();
-    const doneMs = Math.max(
-      0,
-      ...(times?.jobs ?? []).filter((j) => j.drinkId === drink.id).map((j) => j.endMs),
-    );
-    try {
-      const plan = { ...made.plan!, readyAtMs: doneMs > nowMs ? doneMs : null };
-      await create.mutateAsync({ body: { id, plan } });
-      change(drink.id, { source: { kind: 'batch', batchId: id } });
-    } catch (error) {
-      tellError(error);
-    }
+  const readyMsOf = (id: string): number | null => {
+    const ends = (times?.jobs ?? []).filter((j) => j.drinkId === id).map((j) => j.endMs);
+    const doneMs = Math.max(0, ...ends);
+    return doneMs > nowMs ? doneMs : null;
   };
   const taken = new Set(
     gathering.drinks.flatMap((d) => (d.source.kind === 'batch' ? [d.source.batchId] : [])),
@@ -84,105 +72,16 @@ export function SettleDrinks(props: {
   return (
     <Box data-testid="settle-drinks">
       <Box sx={{ ...heading, mb: 1 }}>{say('settle.drinks')}</Box>
-      {gathering.drinks.map((drink) => {
-        const made = sized?.drinks.find((d) => d.id === drink.id);
-        const recipeId = drink.source.kind === 'plan' ? drink.source.plan.recipeId : null;
-        return (
-          <Box
-            key={drink.id}
-            data-testid="settle-drink"
-            sx={{
-              display: 'flex',
-              gap: 1.25,
-              flexWrap: 'wrap',
-              alignItems: 'end',
-              borderBottom: `1px solid ${role('hairline')}`,
-              py: 1.25,
-            }}
-          >
-            <Box sx={{ ...heading, flex: '1 1 200px', alignSelf: 'center' }}>
-              {recipeId ? sayDrink(recipeId) : sayFeastDrink(made)}
-            </Box>
-            <TextField
-              select
-              label={say('settle.share')}
-              value={drink.share}
-              onChange={(e) => change(drink.id, { share: Number(e.target.value) })}
-            >
-              {SHARES.map((s) => (
-                <MenuItem key={s.value} value={s.value}>
-                  {say(s.key)}
-                </MenuItem>
-              ))}
-            </TextField>
-            <TextField
-              select
-              label={say('settle.served')}
-              value={drink.served}
-              onChange={(e) => change(drink.id, { served: e.target.value as GatheringDrink['served'] })}
-            >
-              {SERVED.map((s) => (
-                <MenuItem key={s} value={s}>
-                  {say(`settle.served.${s}`)}
-                </MenuItem>
-              ))}
-            </TextField>
-            {drink.source.kind !== 'bottles' && (
-              <Chip
-                label={say('settle.frozen')}
-                variant={drink.frozen ? 'filled' : 'outlined'}
-                color={drink.frozen ? 'primary' : 'default'}
-                aria-pressed={drink.frozen}
-                onClick={() => change(drink.id, { frozen: !drink.frozen })}
-                sx={{ alignSelf: 'center' }}
-              />
-            )}
-            {drink.source.kind === 'plan' && (
-              <QuantityField
-                label={say('settle.ownLitres')}
-                value={drink.source.litres}
-                unit="L"
-                min={0.2}
-                max={400}
-                width={130}
-                {...(sized && {
-                  helper: say('settle.byGuests', { litres: litres(sized.shareL.get(drink.id) ?? 0) }),
-                })}
-                onCommit={(own) =>
-                  drink.source.kind === 'plan' &&
-                  change(drink.id, { source: { ...drink.source, litres: own } })
-                }
-              />
-            )}
-            {drink.source.kind === 'plan' && made?.plan && (
-              <Button
-                size="small"
-                variant="outlined"
-                disabled={create.isPending}
-                onClick={() => void keep(drink, made)}
-              >
-                {say('settle.makePlan')}
-              </Button>
-            )}
-            {drink.source.kind === 'batch' && (
-              <Link to={`/batches/${drink.source.batchId}`}>{say('settle.toBatch')}</Link>
-            )}
-            <Button
-              size="small"
-              color="error"
-              onClick={() =>
-                onChange((g) => ({
-                  ...g,
-                  drinks: g.drinks.filter((d) => d.id !== drink.id),
-                  gifts: g.gifts.filter((x) => x.drinkId !== drink.id),
-                }))
-              }
-            >
-              {say('settle.takeAway')}
-            </Button>
-          </Box>
-        );
-      })}
+      {gathering.drinks.map((drink) => (
+        <SettleDrink
+          key={drink.id}
+          drink={drink}
+          made={sized?.drinks.find((d) => d.id === drink.id)}
+          shareL={sized?.shareL.get(drink.id) ?? null}
+          readyMs={readyMsOf(drink.id)}
+          onChangeAll={onChange}
+        />
+      ))}
       <Box sx={{ display: 'grid', gap: 1.5, mt: 2, gridTemplateColumns: { xs: '1fr', md: '1fr 1fr 1fr' } }}>
         <Pick
           label={say('settle.addDrink')}
@@ -208,6 +107,109 @@ export function SettleDrinks(props: {
     </Box>
   );
 }
+
+/** One drink: how much of it against the others, how it is served, and what it is. */
+const SettleDrink = memo(function SettleDrink(props: {
+  drink: GatheringDrink;
+  made: FeastDrink | undefined;
+  /** What its share of the guests' thirst comes to, once it is known. */
+  shareL: number | null;
+  /** By when it is ready, as its hours stand. */
+  readyMs: number | null;
+  onChangeAll: (change: GatheringChange) => void;
+}) {
+  const { drink, made, shareL, readyMs, onChangeAll } = props;
+  const change = (by: Partial<GatheringDrink>) =>
+    onChangeAll((g) => ({ ...g, drinks: g.drinks.map((d) => (d.id === drink.id ? { ...d, ...by } : d)) }));
+  const create = useSend('createBatch');
+  /** Its plan is kept among the batches, and from there it is begun: what really happens is then told here. */
+  const keep = async ({ plan }: FeastDrink) => {
+    const id = uuid();
+    try {
+      await create.mutateAsync({ body: { id, plan: { ...plan!, readyAtMs: readyMs } } });
+      change({ source: { kind: 'batch', batchId: id } });
+    } catch (error) {
+      tellError(error);
+    }
+  };
+  const recipeId = drink.source.kind === 'plan' ? drink.source.plan.recipeId : null;
+  return (
+    <Box
+      data-testid="settle-drink"
+      sx={{
+        display: 'flex',
+        gap: 1.25,
+        flexWrap: 'wrap',
+        alignItems: 'end',
+        borderBottom: `1px solid ${role('hairline')}`,
+        py: 1.25,
+      }}
+    >
+      <Box sx={{ ...heading, flex: '1 1 200px', alignSelf: 'center' }}>
+        {recipeId ? sayDrink(recipeId) : sayFeastDrink(made)}
+      </Box>
+      <OneOf
+        label={say('settle.share')}
+        value={drink.share}
+        options={SHARES.map((s) => ({ value: s.value, text: say(s.key) }))}
+        onChange={(share) => change({ share })}
+      />
+      <OneOf
+        label={say('settle.served')}
+        value={drink.served}
+        options={SERVED.map((s) => ({ value: s, text: say(`settle.served.${s}`) }))}
+        onChange={(served) => change({ served })}
+      />
+      {drink.source.kind !== 'bottles' && (
+        <Chip
+          label={say('settle.frozen')}
+          variant={drink.frozen ? 'filled' : 'outlined'}
+          color={drink.frozen ? 'primary' : 'default'}
+          aria-pressed={drink.frozen}
+          onClick={() => change({ frozen: !drink.frozen })}
+          sx={{ alignSelf: 'center' }}
+        />
+      )}
+      {drink.source.kind === 'plan' && (
+        <QuantityField
+          label={say('settle.ownLitres')}
+          value={drink.source.litres}
+          unit="L"
+          min={0.2}
+          max={400}
+          width={130}
+          {...(shareL !== null && {
+            helper: say('settle.byGuests', { litres: litres(shareL) }),
+          })}
+          onCommit={(own) =>
+            drink.source.kind === 'plan' && change({ source: { ...drink.source, litres: own } })
+          }
+        />
+      )}
+      {drink.source.kind === 'plan' && made?.plan && (
+        <Button size="small" variant="outlined" disabled={create.isPending} onClick={() => void keep(made)}>
+          {say('settle.makePlan')}
+        </Button>
+      )}
+      {drink.source.kind === 'batch' && (
+        <Link to={`/batches/${drink.source.batchId}`}>{say('settle.toBatch')}</Link>
+      )}
+      <Button
+        size="small"
+        color="error"
+        onClick={() =>
+          onChangeAll((g) => ({
+            ...g,
+            drinks: g.drinks.filter((d) => d.id !== drink.id),
+            gifts: g.gifts.filter((x) => x.drinkId !== drink.id),
+          }))
+        }
+      >
+        {say('settle.takeAway')}
+      </Button>
+    </Box>
+  );
+});
 
 /** One of some, taken at once. */
 function Pick(props: {

@@ -3,8 +3,7 @@ import type { GatheringDoc, GatheringGift } from '@big-ladle/core/documents';
 import { followsGuests, type Sized } from '@big-ladle/core/gathering';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
+import { memo } from 'react';
 import { v7 as uuid } from 'uuid';
 import type { GatheringChange } from '../../../shared/gatherings/gatherings.ts';
 import { sayFeastDrink } from '../../../shared/gatherings/sayJob.ts';
@@ -12,12 +11,13 @@ import { QuantityField } from '../../../shared/QuantityField.tsx';
 import { heading, role } from '../../../theme/theme.ts';
 import { litres } from '../../../words/quantities.ts';
 import { say } from '../../../words/say.ts';
+import { OneOf } from './OneOf.tsx';
 import { TextNow } from './TextNow.tsx';
 
 const FIRST = { bottles: 2, bottleMl: 500 };
 
 /** Bottles that are given away: made beside what is drunk. */
-export function SettleGifts(props: {
+export const SettleGifts = memo(function SettleGifts(props: {
   gathering: GatheringDoc;
   sized: Sized | null;
   onChange: (change: GatheringChange) => void;
@@ -37,19 +37,15 @@ export function SettleGifts(props: {
       {gifts.map((gift) => (
         <Box key={gift.id} sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'end', mb: 1.5 }}>
           <TextNow label={say('gifts.to')} value={gift.to} onCommit={(to) => change(gift.id, { to })} />
-          <TextField
-            select
+          <OneOf
             label={say('gifts.drink')}
             value={gift.drinkId}
-            sx={{ minWidth: 180 }}
-            onChange={(e) => change(gift.id, { drinkId: e.target.value })}
-          >
-            {drinks.map((d) => (
-              <MenuItem key={d.id} value={d.id}>
-                {sayFeastDrink(sized?.drinks.find((x) => x.id === d.id))}
-              </MenuItem>
-            ))}
-          </TextField>
+            options={drinks.map((d) => ({
+              value: d.id,
+              text: sayFeastDrink(sized?.drinks.find((x) => x.id === d.id)),
+            }))}
+            onChange={(drinkId) => change(gift.id, { drinkId })}
+          />
           <QuantityField
             label={say('gifts.bottles')}
             value={gift.bottles}
@@ -97,4 +93,4 @@ export function SettleGifts(props: {
       </Button>
     </Box>
   );
-}
+});

@@ -4,8 +4,7 @@ import { AGES, THIRSTS } from '@big-ladle/core/gathering';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Chip from '@mui/material/Chip';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
+import { memo } from 'react';
 import { v7 as uuid } from 'uuid';
 import { useBook } from '../../../shared/book.ts';
 import type { GatheringChange } from '../../../shared/gatherings/gatherings.ts';
@@ -14,27 +13,21 @@ import { QuantityField } from '../../../shared/QuantityField.tsx';
 import { heading, role } from '../../../theme/theme.ts';
 import { sayItem } from '../../../words/names.ts';
 import { say } from '../../../words/say.ts';
+import { OneOf } from './OneOf.tsx';
 import { TextNow } from './TextNow.tsx';
 
 /** Who comes: how many, of which age, what they keep to, how thirsty they are. */
-export function SettleGroups(props: {
+export const SettleGroups = memo(function SettleGroups(props: {
   gathering: GatheringDoc;
   onChange: (change: GatheringChange) => void;
 }) {
   const { gathering, onChange } = props;
-  const change = (id: string, by: Partial<GuestGroup>) =>
-    onChange((g) => ({ ...g, groups: g.groups.map((x) => (x.id === id ? { ...x, ...by } : x)) }));
   return (
     <Box data-testid="settle-groups">
       <Box sx={{ ...heading, mb: 1 }}>{say('settle.guests')}</Box>
       <Box sx={{ display: 'grid', gap: 2 }}>
         {gathering.groups.map((group) => (
-          <Group
-            key={group.id}
-            group={group}
-            onChange={(by) => change(group.id, by)}
-            onDrop={() => onChange((g) => ({ ...g, groups: g.groups.filter((x) => x.id !== group.id) }))}
-          />
+          <Group key={group.id} group={group} onChangeAll={onChange} />
         ))}
       </Box>
       <Button
@@ -62,14 +55,16 @@ export function SettleGroups(props: {
       </Button>
     </Box>
   );
-}
+});
 
-function Group(props: {
+const Group = memo(function Group(props: {
   group: GuestGroup;
-  onChange: (by: Partial<GuestGroup>) => void;
-  onDrop: () => void;
+  onChangeAll: (change: GatheringChange) => void;
 }) {
-  const { group, onChange, onDrop } = props;
+  const { group, onChangeAll } = props;
+  const onChange = (by: Partial<GuestGroup>) =>
+    onChangeAll((g) => ({ ...g, groups: g.groups.map((x) => (x.id === group.id ? { ...x, ...by } : x)) }));
+  const onDrop = () => onChangeAll((g) => ({ ...g, groups: g.groups.filter((x) => x.id !== group.id) }));
   const { book } = useBook();
   const has = (kind: GuestRule['kind']) => group.rules.some((r) => r.kind === kind);
   const toggle = (kind: (typeof GUEST_RULES)[number]) =>
@@ -110,30 +105,18 @@ function Group(props: {
         width={100}
         onCommit={(most) => onChange({ most, least: Math.min(most, group.least) })}
       />
-      <TextField
-        select
+      <OneOf
         label={say('settle.age')}
         value={group.age}
-        onChange={(e) => onChange({ age: e.target.value as GuestGroup['age'] })}
-      >
-        {AGES.map((age) => (
-          <MenuItem key={age} value={age}>
-            {say(`settle.age.${age}`)}
-          </MenuItem>
-        ))}
-      </TextField>
-      <TextField
-        select
+        options={AGES.map((age) => ({ value: age, text: say(`settle.age.${age}`) }))}
+        onChange={(age) => onChange({ age })}
+      />
+      <OneOf
         label={say('settle.thirst')}
         value={group.thirst}
-        onChange={(e) => onChange({ thirst: e.target.value as GuestGroup['thirst'] })}
-      >
-        {THIRSTS.map((thirst) => (
-          <MenuItem key={thirst} value={thirst}>
-            {say(`settle.thirst.${thirst}`)}
-          </MenuItem>
-        ))}
-      </TextField>
+        options={THIRSTS.map((thirst) => ({ value: thirst, text: say(`settle.thirst.${thirst}`) }))}
+        onChange={(thirst) => onChange({ thirst })}
+      />
       <QuantityField
         label={say('settle.fewSugar')}
         value={sugar?.kind === 'fewSugar' ? sugar.gPerGlass : null}
@@ -188,4 +171,4 @@ function Group(props: {
       </Box>
     </Box>
   );
-}
+});

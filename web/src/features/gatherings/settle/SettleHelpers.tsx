@@ -2,6 +2,7 @@ import '../../../words/places/gatherings.ts';
 import type { GatheringDoc, Helper, Kitchen } from '@big-ladle/core/documents';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import { memo } from 'react';
 import { v7 as uuid } from 'uuid';
 import { MomentField } from '../../../shared/dates/MomentField.tsx';
 import type { GatheringChange } from '../../../shared/gatherings/gatherings.ts';
@@ -13,7 +14,7 @@ import { TextNow } from './TextNow.tsx';
 const BEFORE_MS = 4 * 3_600_000;
 
 /** Who else lends a hand, and from when until when. */
-export function SettleHelpers(props: {
+export const SettleHelpers = memo(function SettleHelpers(props: {
   gathering: GatheringDoc;
   kitchen: Kitchen;
   nowMs: number;
@@ -76,4 +77,4 @@ export function SettleHelpers(props: {
       </Button>
     </Box>
   );
-}
+});

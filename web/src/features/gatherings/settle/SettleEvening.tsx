@@ -1,0 +1,133 @@
+import '../../../words/places/gatherings.ts';
+import type { GatheringDoc, Kitchen } from '@big-ladle/core/documents';
+import Box from '@mui/material/Box';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import Switch from '@mui/material/Switch';
+import { memo } from 'react';
+import { MomentField } from '../../../shared/dates/MomentField.tsx';
+import type { GatheringChange } from '../../../shared/gatherings/gatherings.ts';
+import { QuantityField } from '../../../shared/QuantityField.tsx';
+import { heading } from '../../../theme/theme.ts';
+import { say } from '../../../words/say.ts';
+import { TextNow } from './TextNow.tsx';
+
+/** The evening itself: its name, its hours, its glass; and what is borrowed for it. */
+export const SettleEvening = memo(function SettleEvening(props: {
+  gathering: GatheringDoc;
+  kitchen: Kitchen;
+  nowMs: number;
+  onChange: (change: GatheringChange) => void;
+}) {
+  const { gathering, kitchen, nowMs, onChange } = props;
+  return (
+    <>
+      <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'end' }}>
+        <TextNow
+          label={say('settle.name')}
+          value={gathering.name}
+          onCommit={(name) => onChange((g) => ({ ...g, name }))}
+        />
+        <MomentField
+          label={say('settle.from')}
+          ms={gathering.servesAtMs}
+          kitchen={kitchen}
+          nowMs={nowMs}
+          onChange={(ms) =>
+            // The evening goes along: it stays as long as it was.
+            ms !== null &&
+            onChange((g) => ({ ...g, servesAtMs: ms, untilMs: ms + (g.untilMs - g.servesAtMs) }))
+          }
+        />
+        <MomentField
+          label={say('settle.to')}
+          ms={gathering.untilMs}
+          kitchen={kitchen}
+          nowMs={nowMs}
+          onChange={(ms) => ms !== null && onChange((g) => ({ ...g, untilMs: ms }))}
+        />
+        <QuantityField
+          label={say('settle.glass')}
+          value={gathering.glassMl}
+          unit="mL"
+          min={20}
+          max={1000}
+          decimals={0}
+          width={120}
+          onCommit={(glassMl) => onChange((g) => ({ ...g, glassMl }))}
+        />
+        <QuantityField
+          label={say('settle.ice')}
+          value={gathering.iceShare * 100}
+          unit="%"
+          min={0}
+          max={60}
+          decimals={0}
+          width={110}
+          onCommit={(share) => onChange((g) => ({ ...g, iceShare: share / 100 }))}
+        />
+        <QuantityField
+          label={say('settle.heat')}
+          value={gathering.outdoorC ?? kitchen.roomC}
+          unit="°C"
+          min={-20}
+          max={50}
+          decimals={0}
+          width={140}
+          onCommit={(outdoorC) => onChange((g) => ({ ...g, outdoorC }))}
+        />
+      </Box>
+      <Box sx={{ display: 'flex', gap: 3, flexWrap: 'wrap' }}>
+        <FormControlLabel
+          control={
+            <Switch
+              checked={gathering.alcoholBeside}
+              onChange={(_, alcoholBeside) => onChange((g) => ({ ...g, alcoholBeside }))}
+            />
+          }
+          label={say('settle.alcohol')}
+        />
+        <FormControlLabel
+          control={
+            <Switch
+              checked={gathering.yearly}
+              onChange={(_, yearly) => onChange((g) => ({ ...g, yearly }))}
+            />
+          }
+          label={say('settle.yearly')}
+        />
+      </Box>
+      <Box>
+        <Box sx={{ ...heading, mb: 1 }}>{say('settle.borrowed')}</Box>
+        <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap' }}>
+          <QuantityField
+            label={say('settle.borrowedPots')}
+            value={gathering.borrowed.pots}
+            min={0}
+            max={5}
+            decimals={0}
+            width={110}
+            onCommit={(pots) => onChange((g) => ({ ...g, borrowed: { ...g.borrowed, pots } }))}
+          />
+          <QuantityField
+            label={say('settle.borrowedRings')}
+            value={gathering.borrowed.rings}
+            min={0}
+            max={5}
+            decimals={0}
+            width={110}
+            onCommit={(rings) => onChange((g) => ({ ...g, borrowed: { ...g.borrowed, rings } }))}
+          />
+          <QuantityField
+            label={say('settle.borrowedCold')}
+            value={gathering.borrowed.coldL}
+            unit="L"
+            min={0}
+            max={400}
+            width={150}
+            onCommit={(coldL) => onChange((g) => ({ ...g, borrowed: { ...g.borrowed, coldL } }))}
+          />
+        </Box>
+      </Box>
+    </>
+  );
+});
