@@ -15,6 +15,7 @@ const FLOORS = [
   'program',
   'log',
   'logbook',
+  'learn',
   'plan',
   'balance',
   'instruments',

@@ -7,7 +7,7 @@ import { type BandSpan, bandOf } from '../plan/band.ts';
 import { withBeside } from '../plan/beside.ts';
 import { lanesOf } from '../plan/lanes.ts';
 import { type PlanProblem, solvePlanDoc } from '../plan/planDoc.ts';
-import { type Timeline, timelineOf } from '../plan/schedule.ts';
+import { type Timeline, timelineOf } from '../plan/timeline.ts';
 import { METHODS } from '../program/book/methods/methods.ts';
 import { choicesUnder } from '../program/book/recipe.ts';
 import type { Program } from '../program/model/program.ts';

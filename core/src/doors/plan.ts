@@ -31,15 +31,9 @@ export { openingPlan } from '../plan/openingPlan.ts';
 export { type PlanProblem, solvePlanDoc } from '../plan/planDoc.ts';
 export type { PlanStart } from '../plan/planStart.ts';
 export { joinSamples, type RangeSamples, spansOf } from '../plan/ranges.ts';
-export {
-  type AwayWindow,
-  awayWindows,
-  latestStart,
-  longestStep,
-  type Schedule,
-  timelineOf,
-} from '../plan/schedule.ts';
+export { latestStart, type Schedule } from '../plan/schedule.ts';
 export { secondBoil } from '../plan/secondBoil.ts';
 export { solvePlan } from '../plan/solve.ts';
 export { startBy, type Timetable, timetableFrom } from '../plan/startBy.ts';
+export { type AwayWindow, awayWindows, longestStep, timelineOf } from '../plan/timeline.ts';
 export { type Question, type Solution, type SolveInput, usableLines } from '../plan/wish.ts';

@@ -1,7 +1,7 @@
 import type { GatheringDoc } from '../documents/gathering.ts';
 import type { Kitchen } from '../documents/kitchen.ts';
 import { nightsOf } from '../plan/firstStart.ts';
-import { awayWindows } from '../plan/schedule.ts';
+import { awayWindows } from '../plan/timeline.ts';
 import { type Join, SLOT_MIN } from '../schedule/project.ts';
 import { KEEPING } from '../tables/keeping.ts';
 import { SHOP_ROWS } from '../tables/kitchenFacts.ts';

@@ -1,8 +1,8 @@
 import { expect } from 'vitest';
 import type { Kitchen } from '../documents/kitchen.ts';
 import type { EventBody, LogEvent } from '../log/events/table.ts';
+import type { ModelFactors } from '../program/model/factors.ts';
 import type { PlannedProgram } from '../program/model/program.ts';
-import type { ModelFactors } from '../program/model/simulation.ts';
 import { TABLES } from '../testKitchen.ts';
 import { cookNext } from './simulatedCook.ts';
 import { type BatchTruth, simulateTruth } from './truth.ts';

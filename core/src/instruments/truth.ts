@@ -2,8 +2,9 @@ import type { Kitchen } from '../documents/kitchen.ts';
 import { abvPct } from '../liquor/composition.ts';
 import type { LogEvent } from '../log/events/table.ts';
 import { foldBatch } from '../log/foldBatch.ts';
+import type { ModelFactors } from '../program/model/factors.ts';
 import type { PlannedProgram } from '../program/model/program.ts';
-import type { ModelFactors, Simulation, StepActual, TraceEntry } from '../program/model/simulation.ts';
+import type { Simulation, StepActual, TraceEntry } from '../program/model/simulation.ts';
 import { simulateBatch } from '../program/simulate/simulate.ts';
 import type { Tables } from '../tables/types.ts';
 import { MINUTE_MS } from '../units/time.ts';
@@ -81,7 +82,9 @@ function tempAt(entry: TraceEntry, minute: number): number {
 }
 
 /** What is different in this rehearsal from what the kitchen counts with: a flame, a draught, a cloth of its own. */
-export function hiddenFactors(seed: number): ModelFactors {
+export function hiddenFactors(
+  seed: number,
+): Record<'power' | 'boilOff' | 'heatLoss' | 'strainLoss', number> {
   let drawn = 0;
   const between = (low: number, high: number) => low + (high - low) * chance(seed, ++drawn);
   return {

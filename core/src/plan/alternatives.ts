@@ -8,8 +8,9 @@ import { finishedLiquor } from '../program/simulate/finished.ts';
 import { simulateBatch } from '../program/simulate/simulate.ts';
 import type { MarkerId, Tables } from '../tables/types.ts';
 import { solvePlanDoc } from './planDoc.ts';
-import { type AwayWindow, earliestReady, timelineOf } from './schedule.ts';
+import { earliestReady } from './schedule.ts';
 import { timetableFrom } from './startBy.ts';
+import { type AwayWindow, timelineOf } from './timeline.ts';
 
 /** A way out where "ready by" cannot be met, with its price. */
 export interface WayOut {

@@ -1,15 +1,8 @@
 import type { AwayHours, Kitchen } from '../documents/kitchen.ts';
 import { DAY_MS, MINUTE_MS } from '../units/time.ts';
-import {
-  type AwayWindow,
-  awayWindows,
-  earliestReady,
-  latestStart,
-  type Placed,
-  scheduleFrom,
-  type Timeline,
-} from './schedule.ts';
+import { earliestReady, latestStart, type Placed, scheduleFrom } from './schedule.ts';
 import type { Timetable } from './startBy.ts';
+import { type AwayWindow, awayWindows, type Timeline } from './timeline.ts';
 
 /** When most people sleep: for a kitchen that does not say when nobody stands at the stove. */
 const USUAL_NIGHT: AwayHours = {

@@ -5,8 +5,9 @@ import { simulateBatch } from '../program/simulate/simulate.ts';
 import type { Tables } from '../tables/types.ts';
 import { DAY_MS } from '../units/time.ts';
 import { solvePlanDoc } from './planDoc.ts';
-import { awayWindows, latestStart, timelineOf } from './schedule.ts';
+import { latestStart } from './schedule.ts';
 import { startBy } from './startBy.ts';
+import { awayWindows, timelineOf } from './timeline.ts';
 
 /** What a plan makes, and when it must begin. */
 export interface PlanStart {

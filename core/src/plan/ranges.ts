@@ -1,8 +1,8 @@
 import { randomLcg, randomNormal } from 'd3-random';
 import type { Kitchen } from '../documents/kitchen.ts';
 import { markerGPerL } from '../liquor/composition.ts';
+import type { ModelFactors } from '../program/model/factors.ts';
 import type { Program } from '../program/model/program.ts';
-import type { ModelFactors } from '../program/model/simulation.ts';
 import { finishedL, finishedLiquor } from '../program/simulate/finished.ts';
 import { simulateBatch } from '../program/simulate/simulate.ts';
 import { SPREAD_ROWS, type SpreadId, type SpreadRow } from '../tables/spreads.ts';
@@ -73,25 +73,13 @@ class Draw {
 const potencyId = (row: IngredientRow): SpreadId =>
   row.marker === 'calyx' ? 'potencyCalyx' : row.marker === 'ginger' ? 'potencyGinger' : 'potency';
 
-function drawnRow(row: IngredientRow, draw: Draw): IngredientRow {
-  const held = draw.of('held', row.confidence);
-  const rate = draw.of('rate', row.confidence);
-  const potency = draw.of(potencyId(row), row.confidence);
-  const juice = draw.of('juice', row.confidence);
-  const { holdMlPerG: hold, juiceMlPerKg } = row;
-  const juiced = (ml: number | null) => (ml === null ? null : ml * juice);
-  return {
-    ...row,
-    holdMlPerG: { drain: hold.drain * held, press: hold.press * held, wring: hold.wring * held },
-    rate100PerMin: row.rate100PerMin === null ? null : row.rate100PerMin * rate,
-    potency: row.potency * potency,
-    juiceMlPerKg: {
-      hand: juiced(juiceMlPerKg.hand),
-      blender: juiced(juiceMlPerKg.blender),
-      juicer: juiced(juiceMlPerKg.juicer),
-    },
-  };
-}
+/** The factors of one ingredient, as drawn. */
+const drawnOf = (row: IngredientRow, draw: Draw): ModelFactors => ({
+  [`held:${row.id}`]: draw.of('held', row.confidence),
+  [`rate:${row.id}`]: draw.of('rate', row.confidence),
+  [`potency:${row.id}`]: draw.of(potencyId(row), row.confidence),
+  [`juice:${row.id}`]: draw.of('juice', row.confidence),
+});
 
 /** Shares of a normal draw that lie within the ends of what was said: nine of ten. */
 const WITHIN_ENDS = 1.645;
@@ -145,19 +133,16 @@ export function drawRuns(
       if (options.cancelled?.()) return null;
     }
     const draw = new Draw(randomNormal.source(randomLcg(seedOfRun(options.seed, from + run)))(0, 1), sigmas);
-    const factors: ModelFactors = {
-      boilOff: draw.of('boilOff'),
-      power: draw.of('power'),
-      heatLoss: draw.of('heatLoss'),
-      strainLoss: draw.of('strainLoss'),
-    };
-    const ingredients = new Map(used.map((row) => [row.id, drawnRow(row, draw)]));
-    const sim = simulateBatch(
-      asSaid(program, draw),
-      kitchen,
-      { ...tables, ingredients },
-      { detail: 'lean', factors },
+    const factors: ModelFactors = Object.assign(
+      {
+        boilOff: draw.of('boilOff'),
+        power: draw.of('power'),
+        heatLoss: draw.of('heatLoss'),
+        strainLoss: draw.of('strainLoss'),
+      },
+      ...used.map((row) => drawnOf(row, draw)),
     );
+    const sim = simulateBatch(asSaid(program, draw), kitchen, tables, { detail: 'lean', factors });
     const end = finishedLiquor(sim);
     if (sim.problem || !end) continue;
     litres.push(finishedL(sim));

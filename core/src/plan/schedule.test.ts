@@ -11,15 +11,9 @@ import { unwrap } from '../units/result.ts';
 import { findAlternatives } from './alternatives.ts';
 import { firstStart } from './firstStart.ts';
 import { solvePlanDoc } from './planDoc.ts';
-import {
-  type AwayWindow,
-  awayWindows,
-  earliestReady,
-  latestStart,
-  scheduleFrom,
-  timelineOf,
-} from './schedule.ts';
+import { earliestReady, latestStart, scheduleFrom } from './schedule.ts';
 import { startBy } from './startBy.ts';
+import { type AwayWindow, awayWindows, timelineOf } from './timeline.ts';
 
 const H = 3_600_000;
 const planOf = (methodId: MethodId, drinkId = 'deep-calyx-ginger'): PlanDoc => {
@@ -164,6 +158,45 @@ describe('start by, with hours away', () => {
         },
       ),
       { numRuns: 60 },
+    );
+  });
+  it('law: no start that is a minute and more later would do, and none that is ready sooner', () => {
+    const timelines = (['shortBoilLongSteep', 'straightBoil', 'overnightSoak'] as const)
+      .map((m) => madeBy(m))
+      .map((made) => timelineOf(made.program, made.sim));
+    const hours = fc.array(
+      fc.record({ startH: fc.integer({ min: 0, max: 60 }), lengthH: fc.integer({ min: 1, max: 10 }) }),
+      { minLength: 1, maxLength: 5 },
+    );
+    fc.assert(
+      fc.property(hours, fc.constantFrom(...timelines), (away, timeline) => {
+        const windows = away
+          .map(({ startH, lengthH }) => ({
+            fromMs: ready - startH * H,
+            toMs: ready - (startH - lengthH) * H,
+          }))
+          .sort((a, b) => a.fromMs - b.fromMs);
+        const latest = latestStart(timeline, ready, windows);
+        const lastMs = ready - timeline.plain.totalMin * 60_000;
+        // Gone through minute by minute, each step as soon as it can be: what the engine finds is as late at least.
+        const from = latest.ok ? latest.schedule.startMs + 60_000 : lastMs - 24 * H;
+        for (let at = lastMs; at > from; at -= 60_000) {
+          const tried = scheduleFrom(timeline, at, windows);
+          expect(tried.ok && tried.schedule.readyMs <= ready).toBe(false);
+        }
+        const now = lastMs - 30 * H;
+        const soonest = earliestReady(timeline, now, windows);
+        // Rounded up to minutes, a sitting and a wait each, and a minute apart here.
+        const roundingMs = (2 * timeline.sittings.length + 1) * 60_000;
+        for (let at = now; at < now + 24 * H; at += 60_000) {
+          const tried = scheduleFrom(timeline, at, windows);
+          if (!tried.ok) continue;
+          expect(soonest.ok && soonest.schedule.readyMs).toBeLessThanOrEqual(
+            tried.schedule.readyMs + roundingMs,
+          );
+        }
+      }),
+      { numRuns: 25 },
     );
   });
   it('a steep does not grow beyond its latest', () => {

@@ -1,130 +1,8 @@
-import { TZDate } from '@date-fns/tz';
-import type { AwayHours } from '../documents/kitchen.ts';
-import { COLD_C } from '../program/compile/usual.ts';
 import type { StepId } from '../program/model/ids.ts';
-import type { Program } from '../program/model/program.ts';
-import type { Simulation, TraceEntry } from '../program/model/simulation.ts';
-import type { Step } from '../program/model/steps.ts';
 import { DAY_MS, MINUTE_MS } from '../units/time.ts';
-import { type Timetable, timetableFrom } from './startBy.ts';
-
-/** A stretch of time in which nobody stands at the stove. */
-export interface AwayWindow {
-  fromMs: number;
-  toMs: number;
-}
-
-/** No plan asks further than that: `PLAN_AHEAD_MS` and some weeks. */
-const MOST_DAYS = 800;
-
-/**
- * The cook's sleeping and away hours between two moments, in the kitchen's zone, over a change of the clocks too; of a
- * longer time the first 800 days.
- */
-export function awayWindows(
-  away: readonly AwayHours[],
-  zone: string,
-  fromMs: number,
-  toMs: number,
-): AwayWindow[] {
-  const first = new TZDate(fromMs - DAY_MS, zone);
-  const windows: AwayWindow[] = [];
-  const days = Math.min(MOST_DAYS, Math.ceil((toMs - fromMs) / DAY_MS) + 2);
-  const [year, month, day] = [first.getFullYear(), first.getMonth(), first.getDate()];
-  for (let d = 0; d <= days; d++) {
-    // A moment in a zone is dear to work out: only for the days that are asked for.
-    const at = (minutes: number): number => new TZDate(year, month, day + d, 0, minutes, zone).getTime();
-    const weekday = new Date(Date.UTC(year, month, day + d)).getUTCDay();
-    for (const hours of away) {
-      if (!hours.days.includes(weekday) || hours.fromMin === hours.toMin) continue;
-      // Past midnight: until that minute of the next day.
-      const until = hours.toMin > hours.fromMin ? hours.toMin : hours.toMin + 24 * 60;
-      const window = { fromMs: at(hours.fromMin), toMs: at(until) };
-      if (window.toMs > fromMs && window.fromMs < toMs) windows.push(window);
-    }
-  }
-  return windows.sort((a, b) => a.fromMs - b.fromMs);
-}
-
-/** What is cold may wait in the fridge for so long before it goes on. */
-const COLD_WAIT_MIN = 12 * 60;
-
-/** By how much an unattended step may grow without harm, minutes. */
-function slackOf(step: Step): number {
-  if (step.kind !== 'soak' && step.kind !== 'steep') return 0;
-  const { until } = step;
-  return until.kind === 'duration' ? Math.max(0, (until.maxMinutes ?? until.minutes) - until.minutes) : 0;
-}
-
-/** Strained and cold it may wait; with its solids in it would go on drawing. */
-const waitsCold = (step: Step, entry: TraceEntry): boolean =>
-  entry.after.solids.length === 0 &&
-  step.kind === 'cool' &&
-  step.until.kind === 'temp' &&
-  step.until.targetC !== null &&
-  step.until.targetC <= COLD_C.sour;
-
-/** Steps that follow on directly and want the cook, with what may lie before them. */
-interface Sitting {
-  stepIds: readonly StepId[];
-  /** Minutes after the start at which it begins where nothing waits. */
-  startMin: number;
-  minutes: number;
-  /** Minutes of unattended steps before it, and by how much they may grow. */
-  beforeMin: number;
-  slackMin: number;
-}
-
-/** All that is needed to place a batch in its cook's days: when she is needed, and what may wait for her. */
-export interface Timeline {
-  sittings: readonly Sitting[];
-  /** Minutes of unattended steps after the last. */
-  tailMin: number;
-  longestStepId: StepId;
-  /** Where nothing waits, its start at 0 ms. */
-  plain: Timetable;
-}
-
-/** The timeline of a batch as it is simulated. */
-export function timelineOf(program: Program, sim: Pick<Simulation, 'trace' | 'endMin'>): Timeline {
-  const { trace } = sim;
-  const steps = new Map(program.steps.map((s) => [s.id, s]));
-  const sittings: Sitting[] = [];
-  let open: TraceEntry[] = [];
-  let beforeMin = 0;
-  let slackMin = 0;
-  const close = () => {
-    if (open.length === 0) return;
-    const minutes = open.reduce((sum, e) => sum + e.endMin - e.startMin, 0);
-    const stepIds = open.map((e) => e.stepId);
-    sittings.push({ stepIds, startMin: open[0]!.startMin, minutes, beforeMin, slackMin });
-    open = [];
-    beforeMin = 0;
-    slackMin = 0;
-  };
-  for (const entry of trace) {
-    const step = steps.get(entry.stepId);
-    if (!step) continue;
-    if (step.attention === 'unattended') {
-      close();
-      beforeMin += entry.endMin - entry.startMin;
-      slackMin += slackOf(step) + (waitsCold(step, entry) ? COLD_WAIT_MIN : 0);
-      continue;
-    }
-    open.push(entry);
-    if (waitsCold(step, entry)) {
-      close();
-      slackMin += COLD_WAIT_MIN;
-    }
-  }
-  close();
-  return {
-    sittings,
-    tailMin: beforeMin,
-    longestStepId: longestStep(trace),
-    plain: timetableFrom(program, sim, 0),
-  };
-}
+import { type FoundStart, placeTimeline } from './placeTimeline.ts';
+import type { Timetable } from './startBy.ts';
+import type { AwayWindow, Timeline } from './timeline.ts';
 
 /** The first moment from `earliestMs` on at which the cook is there for so long; null beyond `latestMs`. */
 function freeFrom(
@@ -153,76 +31,106 @@ export interface Schedule extends Timetable {
 
 export type Placed = { ok: true; schedule: Schedule } | { ok: false; bindingStepId: StepId };
 
-/**
- * The batch begun at a moment, with every step that wants the cook outside of the hours in which she is away. Soaks and
- * steeps may grow within their range, and what is cold may wait in the fridge.
- */
-export function scheduleFrom(timeline: Timeline, startMs: number, away: readonly AwayWindow[]): Placed {
+/** A batch whose sittings begin at these moments. */
+function scheduleAt(timeline: Timeline, startMs: number, beginsMs: readonly number[]): Schedule {
   const { sittings, tailMin, plain } = timeline;
   const shifted = new Map<StepId, number>();
   const stretched: { beforeStepId: StepId; byMin: number }[] = [];
   let atMs = startMs;
-  for (const [index, sitting] of sittings.entries()) {
-    const earliestMs = atMs + sitting.beforeMin * MINUTE_MS;
-    const slackMs = (index === 0 ? 0 : sitting.slackMin) * MINUTE_MS;
-    const beginMs = freeFrom(earliestMs, earliestMs + slackMs, sitting.minutes, away);
-    const first = sitting.stepIds[0]!;
-    if (beginMs === null) return { ok: false, bindingStepId: first };
-    if (beginMs - earliestMs >= MINUTE_MS)
-      stretched.push({ beforeStepId: first, byMin: (beginMs - earliestMs) / MINUTE_MS });
+  for (const [i, sitting] of sittings.entries()) {
+    const beginMs = beginsMs[i]!;
+    const waitedMs = beginMs - (atMs + sitting.beforeMin * MINUTE_MS);
+    if (waitedMs >= MINUTE_MS)
+      stretched.push({ beforeStepId: sitting.stepIds[0]!, byMin: waitedMs / MINUTE_MS });
     const shiftMs = beginMs - sitting.startMin * MINUTE_MS;
     for (const stepId of sitting.stepIds) shifted.set(stepId, shiftMs);
     atMs = beginMs + sitting.minutes * MINUTE_MS;
   }
   const readyMs = atMs + tailMin * MINUTE_MS;
   return {
-    ok: true,
-    schedule: {
-      startMs,
-      readyMs,
-      calls: plain.calls.map((c) => ({
-        ...c,
-        startMs: c.startMs + (shifted.get(c.stepId) ?? startMs),
-        endMs: c.endMs + (shifted.get(c.stepId) ?? startMs),
-      })),
-      handsOnMin: plain.handsOnMin,
-      totalMin: (readyMs - startMs) / MINUTE_MS,
-      stretched,
-    },
+    startMs,
+    readyMs,
+    calls: plain.calls.map((c) => ({
+      ...c,
+      startMs: c.startMs + (shifted.get(c.stepId) ?? startMs),
+      endMs: c.endMs + (shifted.get(c.stepId) ?? startMs),
+    })),
+    handsOnMin: plain.handsOnMin,
+    totalMin: (readyMs - startMs) / MINUTE_MS,
+    stretched,
   };
 }
 
-/** Starts are tried a quarter of an hour apart, over so many days. */
-const TRY_MS = 15 * MINUTE_MS;
-const TRY_DAYS = 7;
+/**
+ * The batch begun at a moment, with every step that wants the cook outside of the hours in which she is away, each as soon
+ * as it can be. Soaks and steeps may grow within their range, and what is cold may wait in the fridge.
+ */
+export function scheduleFrom(timeline: Timeline, startMs: number, away: readonly AwayWindow[]): Placed {
+  const beginsMs: number[] = [];
+  let atMs = startMs;
+  for (const [index, sitting] of timeline.sittings.entries()) {
+    const earliestMs = atMs + sitting.beforeMin * MINUTE_MS;
+    const slackMs = (index === 0 ? 0 : sitting.slackMin) * MINUTE_MS;
+    const beginMs = freeFrom(earliestMs, earliestMs + slackMs, sitting.minutes, away);
+    if (beginMs === null) return { ok: false, bindingStepId: sitting.stepIds[0]! };
+    beginsMs.push(beginMs);
+    atMs = beginMs + sitting.minutes * MINUTE_MS;
+  }
+  return { ok: true, schedule: scheduleAt(timeline, startMs, beginsMs) };
+}
 
-/** The latest start from which the bottles are filled by `readyAtMs`; where there is none, the step that stands in the way. */
-export function latestStart(timeline: Timeline, readyAtMs: number, away: readonly AwayWindow[]): Placed {
-  const lastMs = readyAtMs - timeline.plain.totalMin * MINUTE_MS;
+/** A batch is looked for within a day first, then within so many. */
+const LOOK_DAYS = [1, 7];
+/** To find what stands in the way, starts an hour apart are gone through. */
+const TRY_MS = 60 * MINUTE_MS;
+
+/** Of a batch that has no place: the step that most of its starts come to grief at. */
+function inTheWay(timeline: Timeline, fromMs: number, away: readonly AwayWindow[]): Placed {
   const blocked = new Map<StepId, number>();
-  for (let startMs = lastMs; startMs > lastMs - TRY_DAYS * DAY_MS; startMs -= TRY_MS) {
+  for (let startMs = fromMs; startMs < fromMs + LOOK_DAYS.at(-1)! * DAY_MS; startMs += TRY_MS) {
     const placed = scheduleFrom(timeline, startMs, away);
-    if (placed.ok && placed.schedule.readyMs <= readyAtMs + 1) return placed;
     if (!placed.ok) blocked.set(placed.bindingStepId, (blocked.get(placed.bindingStepId) ?? 0) + 1);
   }
   const most = [...blocked].sort((a, b) => b[1] - a[1])[0];
   return { ok: false, bindingStepId: most?.[0] ?? timeline.longestStepId };
 }
 
-/** The earliest that it can be ready when it is begun from `nowMs` on. */
-export function earliestReady(timeline: Timeline, nowMs: number, away: readonly AwayWindow[]): Placed {
-  let blocked: StepId | null = null;
-  for (let startMs = nowMs; startMs < nowMs + TRY_DAYS * DAY_MS; startMs += TRY_MS) {
-    const placed = scheduleFrom(timeline, startMs, away);
-    if (placed.ok) return placed;
-    blocked ??= placed.bindingStepId;
-  }
-  return { ok: false, bindingStepId: blocked ?? timeline.longestStepId };
+/** A start that was found, each step as soon as it can be; where that does not go, as it was found. */
+function asFound(timeline: Timeline, found: FoundStart | null, away: readonly AwayWindow[]): Schedule | null {
+  if (!found) return null;
+  const soon = scheduleFrom(timeline, found.startMs, away);
+  return soon.ok ? soon.schedule : scheduleAt(timeline, found.startMs, found.beginsMs);
 }
 
-/** The step that takes longest: where time is short, it is the one that binds. */
-export const longestStep = (trace: readonly TraceEntry[]): StepId =>
-  trace.reduce<TraceEntry | null>(
-    (longest, t) => (!longest || t.endMin - t.startMin > longest.endMin - longest.startMin ? t : longest),
-    null,
-  )?.stepId ?? '';
+/** The latest start from which the bottles are filled by `readyAtMs`; where there is none, the step that stands in the way. */
+export function latestStart(timeline: Timeline, readyAtMs: number, away: readonly AwayWindow[]): Placed {
+  const fits = (startMs: number): Placed | null => {
+    const placed = scheduleFrom(timeline, startMs, away);
+    return placed.ok && placed.schedule.readyMs <= readyAtMs + 1 ? placed : null;
+  };
+  const lastMs = readyAtMs - timeline.plain.totalMin * MINUTE_MS;
+  const plain = fits(lastMs);
+  if (plain) return plain;
+  for (const days of LOOK_DAYS) {
+    const found = placeTimeline(timeline, lastMs - days * DAY_MS, readyAtMs, away, 'latestStart');
+    const schedule = asFound(timeline, found, away);
+    if (!schedule) continue;
+    // What rounding to minutes has taken is given back.
+    return fits(schedule.startMs + readyAtMs - schedule.readyMs) ?? { ok: true, schedule };
+  }
+  return inTheWay(timeline, lastMs - LOOK_DAYS.at(-1)! * DAY_MS, away);
+}
+
+/** The earliest that it can be ready when it is begun from `nowMs` on. */
+export function earliestReady(timeline: Timeline, nowMs: number, away: readonly AwayWindow[]): Placed {
+  const now = scheduleFrom(timeline, nowMs, away);
+  if (now.ok && now.schedule.stretched.length === 0) return now;
+  const slackMin = timeline.sittings.reduce((sum, s) => sum + s.slackMin, 0);
+  const longMs = (timeline.plain.totalMin + slackMin) * MINUTE_MS;
+  for (const days of LOOK_DAYS) {
+    const found = placeTimeline(timeline, nowMs, nowMs + days * DAY_MS + longMs, away, 'soonestReady');
+    const schedule = asFound(timeline, found, away);
+    if (schedule) return { ok: true, schedule };
+  }
+  return inTheWay(timeline, nowMs, away);
+}

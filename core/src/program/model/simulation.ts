@@ -5,6 +5,7 @@ import type { Room } from '../../physics/room.ts';
 import type { Fuel } from '../../tables/constants.ts';
 import type { MarkerId } from '../../tables/types.ts';
 import type { Said } from '../../units/result.ts';
+import type { ModelFactors } from './factors.ts';
 import type { LineId, StepId, VesselId } from './ids.ts';
 import type { StepKind } from './steps.ts';
 import type { Vessel } from './vessel.ts';
@@ -125,6 +126,8 @@ export interface TraceEntry {
   kind: StepKind;
   startMin: number;
   endMin: number;
+  /** How long the model gave it as things stood at its start, whatever the log says. */
+  modelMin: number;
   /** The vessel the step is about, before and after. */
   vesselId: VesselId;
   before: Vessel;
@@ -167,21 +170,12 @@ export interface SimulationOptions {
   actuals?: Readonly<Record<StepId, StepActual>>;
   /** With `lean` no curves or per-step copies are kept, only the last states, flows and room. */
   detail?: 'full' | 'lean';
-  /** The constants of the model as drawn for one run of a range; all 1 without. */
+  /** The constants of the model as this kitchen has them, or as drawn for one run of a range; all 1 without. */
   factors?: ModelFactors;
   /** Keep the strength along the curves. */
   strength?: boolean;
   /** Stop in the middle: the state of things at a moment of a step. */
   stopAt?: { stepId: StepId; atMin: number };
-}
-
-/** Multipliers on the constants of the model that are not rows of a table: this kitchen's own, or one draw of a range. */
-export interface ModelFactors {
-  boilOff: number;
-  /** Burner power that reaches the pot. */
-  power: number;
-  heatLoss: number;
-  strainLoss: number;
 }
 
 export interface Simulation {

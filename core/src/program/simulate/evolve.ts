@@ -6,6 +6,7 @@ import { ethanolLeftG } from '../../physics/vapour.ts';
 import { areaM2 } from '../../physics/vesselShape.ts';
 import { type BoilLevel, ICE_BATH, type Lid } from '../../tables/constants.ts';
 import type { IngredientRow, MarkerId } from '../../tables/types.ts';
+import { factorOf } from '../model/factors.ts';
 import type { CurvePoint } from '../model/simulation.ts';
 import type { Vessel } from '../model/vessel.ts';
 import { isColdPlace, olderCooling, olderOrigins, warmMinutes } from './exposure.ts';
@@ -15,6 +16,7 @@ import {
   contentsLevelM,
   drawableIn,
   liquorOf,
+  potIdOf,
   rowOfSolid,
   type SimState,
   StepStop,
@@ -80,7 +82,8 @@ export function pathOf(
     vessel.liquor.tempC,
     {
       capacityJPerK: capacityOfContents(sim, vessel),
-      lossWPerK: lossWPerK(around.place, diameterM, levelMetres) * sim.factors.heatLoss,
+      lossWPerK:
+        lossWPerK(around.place, diameterM, levelMetres) * factorOf(sim.factors, 'heatLoss', around.place),
       ambientC: ambientC(sim, around.place),
       powerW: around.powerW,
       surfaceM2: areaM2(diameterM),
@@ -280,9 +283,9 @@ export function advanceOthers(
 export function boilPath(
   sim: SimState,
   vessel: Vessel,
-  boil: { level: BoilLevel; lid: Lid; powerW: number; boilC: number },
+  boil: { level: BoilLevel; lid: Lid; powerW: number; boilC: number; burnerId: string },
   minutes: number,
-): { stretches: Stretch[]; rate: ReturnType<typeof boilOff> } {
+): { stretches: Stretch[]; rate: ReturnType<typeof boilOff>; litresPerMin: number } {
   const diameterM = widthM(sim, vessel);
   const rate = boilOff({
     level: boil.level,
@@ -290,13 +293,18 @@ export function boilPath(
     powerW: boil.powerW,
     lossW:
       lossWPerK('stove', diameterM, contentsLevelM(sim, vessel)) *
-      sim.factors.heatLoss *
+      factorOf(sim.factors, 'heatLoss', 'stove') *
       (boil.boilC - sim.kitchen.roomC),
     surfaceM2: areaM2(diameterM),
   });
-  const litresPerMin = (rate.litresPerH * sim.factors.boilOff) / 60;
+  const factor =
+    factorOf(sim.factors, 'boilOff', potIdOf(sim, vessel.id) ?? undefined) *
+    factorOf(sim.factors, 'boilRing', boil.burnerId) *
+    factorOf(sim.factors, 'boilLevel', boil.level);
+  const litresPerMin = (rate.litresPerH * factor) / 60;
   return {
     rate,
+    litresPerMin,
     stretches:
       minutes > 0 ? [{ minutes, fromC: boil.boilC, toC: boil.boilC, steamL: litresPerMin * minutes }] : [],
   };

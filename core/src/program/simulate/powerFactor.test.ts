@@ -3,7 +3,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { powerFactorOf } from '../../physics/powerFactor.ts';
 import { KITCHEN, programOf, TABLES } from '../../testKitchen.ts';
-import type { Adjustment, ModelFactors } from '../model/simulation.ts';
+import type { ModelFactors } from '../model/factors.ts';
+import type { Adjustment } from '../model/simulation.ts';
 import { simulateBatch } from './simulate.ts';
 
 /** 12 L of water in the blue pot, brought to the boil on the gas, then boiled ten minutes. */

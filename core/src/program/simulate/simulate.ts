@@ -163,6 +163,7 @@ export function simulateBatch(
         lived: noRecorder(full, options.strength),
         flameOut: false,
         notes: [],
+        modelMin: null,
         dosedG: {},
       };
       // What is skipped is the deed, never its hours.
@@ -180,6 +181,7 @@ export function simulateBatch(
           kind: step.kind,
           startMin,
           endMin: sim.nowMin,
+          modelMin: run.modelMin ?? 0,
           vesselId,
           before,
           after,

@@ -7,12 +7,14 @@ import { STEEL_HEAT_SHARE } from '../../tables/constants.ts';
 import { KEEPING } from '../../tables/keeping.ts';
 import type { IngredientRow, MarkerId, Tables } from '../../tables/types.ts';
 import { vigourGives } from '../../tables/vigours.ts';
+import type { ModelFactors } from '../model/factors.ts';
 import type { VesselId } from '../model/ids.ts';
 import type { CoolingTally, Liquor, Origin, Solid } from '../model/liquor.ts';
 import type { Program, ProgramLine } from '../model/program.ts';
-import type { Flow, FuelUse, ModelFactors, StepProblem } from '../model/simulation.ts';
+import type { Flow, FuelUse, StepProblem } from '../model/simulation.ts';
 import type { Vessel, VesselSpec } from '../model/vessel.ts';
 import { NO_COOLING, worseCooling } from './exposure.ts';
+import { factoredTables } from './factoredTables.ts';
 
 /** Raised inside the interpreter only, to unwind to the one place that returns the problem with the trace so far. */
 export class StepStop extends Error {
@@ -21,7 +23,7 @@ export class StepStop extends Error {
   }
 }
 
-export const NO_FACTORS: ModelFactors = Object.freeze({ boilOff: 1, power: 1, heatLoss: 1, strainLoss: 1 });
+export const NO_FACTORS: ModelFactors = Object.freeze({});
 export const emptyLiquor = (tempC: number): Liquor => liquorOf(EMPTY, tempC, [], NO_COOLING, null);
 
 /** The interpreter's own working state; nobody outside sees it change. */
@@ -57,7 +59,7 @@ export function startWork(
   const sim: SimState = {
     program,
     kitchen,
-    tables,
+    tables: factoredTables(tables, factors),
     factors,
     vessels: new Map(),
     specs: new Map(program.vessels.map((v) => [v.id, v])),
@@ -192,6 +194,12 @@ export function solidsInfo(
     grams += remainingMassG(solid, row);
   }
   return { volumeMl: ml, massG: grams };
+}
+
+/** The pot of the kitchen that a vessel is; null for one that is none. */
+export function potIdOf(sim: Pick<SimState, 'specs' | 'program'>, vesselId: VesselId): string | null {
+  const spec = sim.specs.get(vesselId);
+  return spec?.potId ?? (spec?.kind === 'pot' ? sim.program.potId : null);
 }
 
 /** A vessel's width: its own, or that of a bowl as high as wide. */

@@ -7,7 +7,7 @@ import type { BoilStep } from '../../model/steps.ts';
 import type { Vessel } from '../../model/vessel.ts';
 import { advanceVessel, boilPath, pathOf, type Recorder, type Surroundings } from '../evolve.ts';
 import { noteRoom, type SimState, StepStop, setVessel, solidsInfo, vesselOf, widthM } from '../state.ts';
-import { burn, cutAfter, powerFor } from './flame.ts';
+import { burn, burnerIdOf, cutAfter, powerFor } from './flame.ts';
 import { inPieces, plannedRemaining, type StepRun, wetVessels } from './stepTime.ts';
 
 /** A boil that would have to go on for longer never gets there, minutes. */
@@ -36,8 +36,7 @@ function downMin(
 ): number {
   const hasMl = volumeMl(vessel.liquor);
   if (hasMl <= goalMl) return 0;
-  const { rate } = boilPath(sim, vessel, boil, 1);
-  const mlPerMin = (rate.litresPerH * sim.factors.boilOff * 1000) / 60;
+  const mlPerMin = boilPath(sim, vessel, boil, 1).litresPerMin * 1000;
   let minutes = (hasMl - goalMl) / mlPerMin;
   const never = { kind: 'neverDown' as const, stepId: step.id, vesselId: vessel.id, toL: goalMl / 1000 };
   if (!(minutes < LONGEST_BOIL_MIN)) throw new StepStop(never);
@@ -72,7 +71,13 @@ class BoilingPot {
   ) {
     const boilC = boilingPointC(sim.kitchen.altitudeM);
     const powerW = powerFor(sim, step, start);
-    this.boil = { level: step.level, lid: step.lid, powerW, boilC };
+    this.boil = {
+      level: step.level,
+      lid: step.lid,
+      powerW,
+      boilC,
+      burnerId: burnerIdOf(sim, step, start.id),
+    };
     this.around = { place: 'stove', lid: step.lid, powerW };
     // A heat step has brought it to the boil; where that was left out, the flame does so now.
     const liquor = this.boils(start) ? { ...start.liquor, tempC: boilC } : start.liquor;

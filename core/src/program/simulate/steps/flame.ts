@@ -1,6 +1,7 @@
 import { holdingW, lossWPerK, type Stretch } from '../../../physics/heat.ts';
 import { areaM2 } from '../../../physics/vesselShape.ts';
 import { FUEL_OF, type Fuel, KETTLE_FACTS, type Lid } from '../../../tables/constants.ts';
+import { factorOf } from '../../model/factors.ts';
 import { powerIntoPotW } from '../../model/kitchen.ts';
 import type { BoilStep, HeatStep, SteepStep } from '../../model/steps.ts';
 import type { Vessel } from '../../model/vessel.ts';
@@ -21,7 +22,7 @@ export const burnerIdOf = (sim: SimState, step: Heated, vesselId: string): strin
 export function powerFor(sim: SimState, step: Heated, vessel: Vessel): number {
   const burnerId = burnerIdOf(sim, step, vessel.id);
   // What was learnt of it at this batch counts for it alone.
-  const share = sim.factors.power * (sim.powerFactors.get(burnerId) ?? 1);
+  const share = factorOf(sim.factors, 'power', burnerId) * (sim.powerFactors.get(burnerId) ?? 1);
   if (sim.specs.get(vessel.id)?.kind === 'kettle') return KETTLE_FACTS.powerIntoW * share;
   const burner = sim.kitchen.burners.find((b) => b.id === burnerId);
   if (!burner) throw new StepStop({ kind: 'unknownBurner', stepId: step.id, burnerId });
@@ -60,7 +61,8 @@ export function holdingShare(sim: SimState, step: Heated, vessel: Vessel, lid: L
   if (!drawnBy(sim, step, vessel.id)) return 0;
   const diameterM = widthM(sim, vessel);
   const setting = {
-    lossWPerK: lossWPerK('stove', diameterM, contentsLevelM(sim, vessel)) * sim.factors.heatLoss,
+    lossWPerK:
+      lossWPerK('stove', diameterM, contentsLevelM(sim, vessel)) * factorOf(sim.factors, 'heatLoss', 'stove'),
     ambientC: sim.kitchen.roomC,
     surfaceM2: areaM2(diameterM),
     lid,

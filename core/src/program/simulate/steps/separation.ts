@@ -9,6 +9,7 @@ import {
   STRAIN_LOSS_ML,
 } from '../../../tables/constants.ts';
 import { said } from '../../../units/result.ts';
+import { factorOf } from '../../model/factors.ts';
 import type { Solid } from '../../model/liquor.ts';
 import type { BlendStep, JuiceStep, Step, StrainStep } from '../../model/steps.ts';
 import type { Vessel } from '../../model/vessel.ts';
@@ -121,9 +122,14 @@ function lossOf(step: StrainStep): number {
 /** Liquor leaves its solids: what they hold stays with them, a little is lost to sieve and cloth. */
 export function strainStep(sim: SimState, step: StrainStep, run: StepRun): void {
   const from = wetVessel(sim, step);
-  const holdMl = (solid: Solid) => rowOfSolid(sim, step.id, solid).holdMlPerG[step.press] * solid.massG;
+  const hand = factorOf(sim.factors, 'press', step.press);
+  const holdMl = (solid: Solid) =>
+    rowOfSolid(sim, step.id, solid).holdMlPerG[step.press] * hand * solid.massG;
   // A jar of syrup does not lose half of itself to its sieve.
-  const lossMl = Math.min(lossOf(step) * sim.factors.strainLoss, MOST_LOSS_SHARE * volumeMl(from.liquor));
+  const lossMl = Math.min(
+    lossOf(step) * factorOf(sim.factors, 'strainLoss'),
+    MOST_LOSS_SHARE * volumeMl(from.liquor),
+  );
   const { keepSolids } = step;
   const aside = step.asideSolids ?? false;
   if (step.rinseMl) {

@@ -1,5 +1,6 @@
 import { volumeMl } from '../../../liquor/composition.ts';
 import type { Said } from '../../../units/result.ts';
+import { factorOf } from '../../model/factors.ts';
 import type { Adjustment, StepActual } from '../../model/simulation.ts';
 import type { Step } from '../../model/steps.ts';
 import type { Vessel } from '../../model/vessel.ts';
@@ -19,6 +20,8 @@ export interface StepRun {
   /** The power is off, or the gas: nothing heats until it is back. */
   flameOut: boolean;
   notes: Said[];
+  /** How long the model gave the step at its start; null before. */
+  modelMin: number | null;
   dosedG: Record<string, number>;
 }
 
@@ -49,6 +52,7 @@ export function inPieces(
 ): void {
   const startMin = sim.nowMin;
   const stopped = run.stopAfterMin !== null;
+  run.modelMin ??= remainingMin(0);
   let goneMin = 0;
   // Asked again after everything that happened: a temperature read in between moves the end.
   const wholeMin = () =>
@@ -101,7 +105,9 @@ const inOrder = (adjustments: readonly Adjustment[] | undefined): Adjustment[] =
 
 /** Time passes while hands work; nothing is heated. Things that happened are applied when they happened. */
 export function handWork(sim: SimState, step: Step, run: StepRun): void {
-  inPieces(sim, step, run, new Set(), plannedRemaining(step), () => undefined);
+  const wholeMin = plannedMin(step) * factorOf(sim.factors, 'minutes', step.kind);
+  const remainingMin = (goneMin: number) => wholeMin - goneMin;
+  inPieces(sim, step, run, new Set(), remainingMin, () => undefined);
 }
 
 /** Time until a minute of the batch, in which nothing is done: everything stands where it stands. */

@@ -1,0 +1,186 @@
+import { brix, massG, volumeMl } from '../liquor/composition.ts';
+import { coldVolume, expansion } from '../liquor/water.ts';
+import { levelM } from '../physics/vesselShape.ts';
+import type { StepId, VesselId } from '../program/model/ids.ts';
+import type { Program } from '../program/model/program.ts';
+import type { Reading, Simulation, StepActual, TraceEntry } from '../program/model/simulation.ts';
+import type { Step } from '../program/model/steps.ts';
+import type { Vessel } from '../program/model/vessel.ts';
+import { finishedL } from '../program/simulate/finished.ts';
+import { vesselNow } from '../program/simulate/simulate.ts';
+import { READING_SPREADS as SPREAD } from '../tables/readingSpreads.ts';
+import type { Tables } from '../tables/types.ts';
+import type { ReadingFactorId } from './priors.ts';
+
+/** A batch that was made, as far as learning asks for it. */
+export interface MadeBatch {
+  id: string;
+  /** When it was made. */
+  atMs: number;
+  /** As it was really made. */
+  program: Program;
+  actuals: Readonly<Record<StepId, StepActual>>;
+  /** Filled into bottles and set aside, L; null: the log does not say. */
+  filledL: number | null;
+}
+
+/** Something that was read of a batch, and how far such a reading may be off. */
+export interface Read {
+  what: 'minutes' | 'volume' | 'level' | 'mass' | 'brix' | 'filled';
+  stepId: StepId;
+  /** The logarithm of what was read. */
+  value: number;
+  /** Standard deviation of that logarithm. */
+  spread: number;
+  /** What the model says of it, as its logarithm. */
+  foreseen: (sim: Simulation) => number | null;
+  /** It is read with something that may be off each time. */
+  by: ReadingFactorId | null;
+}
+
+/** Steps whose end the model foretells, where the cook's tap tells when it really came. */
+const isTimed = (step: Step): boolean =>
+  step.kind === 'heat' ||
+  (step.kind === 'cool' && step.until.kind === 'temp') ||
+  (step.kind === 'boil' && step.until.kind === 'down') ||
+  (step.attention === 'handsOn' && step.until.kind === 'duration');
+
+const log = (value: number): number | null => (value > 0 && Number.isFinite(value) ? Math.log(value) : null);
+
+/** What a batch has to tell, from its own log: how long its steps took, and what was read of its litres. */
+export function readsOf(batch: MadeBatch, tables: Tables): Read[] {
+  return batch.program.steps
+    .flatMap((step): Read[] => {
+      const actual = batch.actuals[step.id];
+      if (!actual || actual.skipped) return [];
+      return [...minutesOf(step, actual), ...measuredIn(batch.program, step, actual, tables)];
+    })
+    .concat(filled(batch));
+}
+
+function minutesOf(step: Step, { startMin, endMin, adjustments }: StepActual): Read[] {
+  if (startMin === undefined || endMin === undefined || !isTimed(step)) return [];
+  // With another thing thrown in, or without a flame for a time, it does not get hot or cold as was foreseen.
+  if (step.attention !== 'handsOn' && adjustments.some((a) => a.kind !== 'measured')) return [];
+  const value = log(endMin - startMin);
+  if (value === null) return [];
+  const share = step.attention === 'handsOn' ? SPREAD.handworkShare : SPREAD.minutesShare;
+  return [
+    {
+      what: 'minutes',
+      stepId: step.id,
+      value,
+      spread: Math.hypot(share, SPREAD.tapMin / (endMin - startMin)),
+      foreseen: (sim) => log(entryOf(sim, step.id)?.modelMin ?? 0),
+      by: null,
+    },
+  ];
+}
+
+const entryOf = (sim: Simulation, stepId: StepId): TraceEntry | undefined =>
+  sim.trace.find((t) => t.stepId === stepId);
+
+/** A vessel within a step: what boils or stands changes evenly from its start to its end, what hands do is done at once. */
+function standing(
+  entry: TraceEntry,
+  vesselId: VesselId,
+  atMin: number,
+): { vessel: Vessel; ml: number } | null {
+  const after = entry.after.id === vesselId ? entry.after : entry.also.find((v) => v.id === vesselId);
+  if (!after) return null;
+  const ml = volumeMl(after.liquor);
+  const before = entry.before.id === vesselId ? entry.before : null;
+  const evenly = entry.kind === 'boil' || entry.kind === 'heat' || entry.kind === 'steep';
+  if (!before || !evenly || entry.endMin <= entry.startMin) return { vessel: after, ml };
+  const gone = Math.min(1, Math.max(0, (atMin - entry.startMin) / (entry.endMin - entry.startMin)));
+  return { vessel: after, ml: volumeMl(before.liquor) * (1 - gone) + ml * gone };
+}
+
+function measuredIn(program: Program, step: Step, actual: StepActual, tables: Tables): Read[] {
+  const specs = new Map(program.vessels.map((v) => [v.id, v]));
+  return actual.adjustments.flatMap((a): Read[] => {
+    if (a.kind !== 'measured') return [];
+    const { vesselId, atMin, reading } = a;
+    const at = (sim: Simulation) => {
+      const entry = entryOf(sim, step.id);
+      return entry ? standing(entry, vesselId, atMin) : null;
+    };
+    const base = { stepId: step.id, by: null };
+    const read = readOf(reading, (of) => (sim) => {
+      const there = at(sim);
+      return there && log(of(there.vessel, there.ml));
+    });
+    return read ? [{ ...base, ...read }] : [];
+
+    function readOf(
+      r: Reading,
+      foresee: (of: (vessel: Vessel, ml: number) => number) => Read['foreseen'],
+    ): (Omit<Read, 'stepId' | 'by'> & { by?: ReadingFactorId }) | null {
+      const shape = specs.get(vesselId)?.shape ?? null;
+      switch (r.what) {
+        case 'volume': {
+          const value = log(coldVolume(r.volumeL * 1000, r.atC));
+          return value === null
+            ? null
+            : { what: 'volume', value, spread: SPREAD.jugShare, foreseen: foresee((_, ml) => ml), by: 'jug' };
+        }
+        case 'level': {
+          const value = log(r.levelCm);
+          if (value === null || !shape) return null;
+          const levelCm = (vessel: Vessel, ml: number) => {
+            const { solidsL } = vesselNow({ specs, tables }, vessel);
+            return levelM(ml * expansion(r.atC) + solidsL * 1000, shape.diameterM) * 100;
+          };
+          return { what: 'level', value, spread: SPREAD.levelCm / r.levelCm, foreseen: foresee(levelCm) };
+        }
+        case 'mass': {
+          const kg = r.massKg - (r.withVessel ? (specs.get(vesselId)?.massG ?? 0) / 1000 : 0);
+          const value = log(kg);
+          const massKg = (vessel: Vessel, ml: number) => {
+            const now = vesselNow({ specs, tables }, vessel);
+            const liquorG = massG(vessel.liquor);
+            // Between its two ends a pot has lost water, as much as it has lost of its litres.
+            return (liquorG + (ml - volumeMl(vessel.liquor)) + now.solidsL * 1000) / 1000;
+          };
+          return value === null
+            ? null
+            : { what: 'mass', value, spread: SPREAD.scaleShare, foreseen: foresee(massKg) };
+        }
+        case 'brix': {
+          const value = log(r.brix);
+          return value === null
+            ? null
+            : { what: 'brix', value, spread: SPREAD.brix / r.brix, foreseen: foresee((v) => brix(v.liquor)) };
+        }
+        case 'temperature':
+        case 'pH':
+          return null;
+      }
+    }
+  });
+}
+
+function filled({ program, filledL }: MadeBatch): Read[] {
+  const last = program.steps.findLast((s) => s.kind === 'bottle');
+  const value = log(filledL ?? 0);
+  if (!last || value === null) return [];
+  return [
+    {
+      what: 'filled',
+      stepId: last.id,
+      value,
+      spread: SPREAD.filledShare,
+      foreseen: (sim) => log(finishedL(sim)),
+      by: null,
+    },
+  ];
+}
+
+/** What really happened, without what was read: what the model alone makes of it. */
+export const unread = (actuals: MadeBatch['actuals']): Record<StepId, StepActual> =>
+  Object.fromEntries(
+    Object.entries(actuals).map(([id, actual]) => [
+      id,
+      { ...actual, adjustments: actual.adjustments.filter((a) => a.kind !== 'measured') },
+    ]),
+  );

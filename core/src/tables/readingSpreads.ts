@@ -1,0 +1,21 @@
+/**
+ * How far what a cook reads may be off, one standard deviation. Confidence: medium for all.
+ * Sources: marks of kitchen jugs and how a surface is read in them; a rule held into a pot against a stick with a mark to
+ * the millimetre; kitchen scales; hand refractometers; how soon after the moment a screen is tapped.
+ */
+export const READING_SPREADS = {
+  /** A volume by jug, as a share. */
+  jugShare: 0.015,
+  /** What was filled into bottles of a known size, as a share. */
+  filledShare: 0.012,
+  /** A height by a marked stick, cm. */
+  levelCm: 0.1,
+  scaleShare: 0.006,
+  brix: 0.15,
+  /** How late a tap comes, min. */
+  tapMin: 1,
+  /** Of minutes that the model foretells, beside that: as a share. */
+  minutesShare: 0.03,
+  /** Of handwork: nobody washes twice in the same time. */
+  handworkShare: 0.12,
+} as const;
