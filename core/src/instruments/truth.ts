@@ -82,9 +82,7 @@ function tempAt(entry: TraceEntry, minute: number): number {
 }
 
 /** What is different in this rehearsal from what the kitchen counts with: a flame, a draught, a cloth of its own. */
-export function hiddenFactors(
-  seed: number,
-): Record<'power' | 'boilOff' | 'heatLoss' | 'strainLoss', number> {
+export function hiddenFactors(seed: number): Record<'power' | 'boilOff' | 'heatLoss' | 'strainLoss', number> {
   let drawn = 0;
   const between = (low: number, high: number) => low + (high - low) * chance(seed, ++drawn);
   return {

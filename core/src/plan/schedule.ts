@@ -1,6 +1,6 @@
 import type { StepId } from '../program/model/ids.ts';
+import { type Aim, placeAlone, type Span } from '../schedule/placeAlone.ts';
 import { DAY_MS, MINUTE_MS } from '../units/time.ts';
-import { type FoundStart, placeTimeline } from './placeTimeline.ts';
 import type { Timetable } from './startBy.ts';
 import type { AwayWindow, Timeline } from './timeline.ts';
 
@@ -79,15 +79,15 @@ export function scheduleFrom(timeline: Timeline, startMs: number, away: readonly
   return { ok: true, schedule: scheduleAt(timeline, startMs, beginsMs) };
 }
 
-/** A batch is looked for within a day first, then within so many. */
-const LOOK_DAYS = [1, 7];
+/** A batch is looked for within so many days. */
+const LOOK_DAYS = 7;
 /** To find what stands in the way, starts an hour apart are gone through. */
 const TRY_MS = 60 * MINUTE_MS;
 
 /** Of a batch that has no place: the step that most of its starts come to grief at. */
 function inTheWay(timeline: Timeline, fromMs: number, away: readonly AwayWindow[]): Placed {
   const blocked = new Map<StepId, number>();
-  for (let startMs = fromMs; startMs < fromMs + LOOK_DAYS.at(-1)! * DAY_MS; startMs += TRY_MS) {
+  for (let startMs = fromMs; startMs < fromMs + LOOK_DAYS * DAY_MS; startMs += TRY_MS) {
     const placed = scheduleFrom(timeline, startMs, away);
     if (!placed.ok) blocked.set(placed.bindingStepId, (blocked.get(placed.bindingStepId) ?? 0) + 1);
   }
@@ -95,42 +95,59 @@ function inTheWay(timeline: Timeline, fromMs: number, away: readonly AwayWindow[
   return { ok: false, bindingStepId: most?.[0] ?? timeline.longestStepId };
 }
 
-/** A start that was found, each step as soon as it can be; where that does not go, as it was found. */
-function asFound(timeline: Timeline, found: FoundStart | null, away: readonly AwayWindow[]): Schedule | null {
-  if (!found) return null;
-  const soon = scheduleFrom(timeline, found.startMs, away);
-  return soon.ok ? soon.schedule : scheduleAt(timeline, found.startMs, found.beginsMs);
+/** When the cook is there, between two moments. */
+function hoursThere(away: readonly AwayWindow[], fromMs: number, toMs: number): Span[] {
+  const there: Span[] = [];
+  let atMs = fromMs;
+  for (const w of [...away].sort((a, b) => a.fromMs - b.fromMs)) {
+    if (w.fromMs > atMs) there.push({ from: atMs, to: Math.min(w.fromMs, toMs) });
+    atMs = Math.max(atMs, w.toMs);
+  }
+  if (atMs < toMs) there.push({ from: atMs, to: toMs });
+  return there.filter(({ from, to }) => from < to);
+}
+
+/** The batch as a chain alone: its sittings are the stages, what may lie between them its waits. */
+function placeBetween(
+  timeline: Timeline,
+  fromMs: number,
+  toMs: number,
+  away: readonly AwayWindow[],
+  aim: Aim,
+): Schedule | null {
+  const { sittings, tailMin } = timeline;
+  const [first] = sittings;
+  if (!first) return null;
+  const leadMs = first.beforeMin * MINUTE_MS;
+  const stages = sittings.map(({ minutes }, i) => {
+    const { beforeMin = 0, slackMin = 0 } = sittings[i + 1] ?? {};
+    return {
+      long: minutes * MINUTE_MS,
+      wait: { least: beforeMin * MINUTE_MS, most: (beforeMin + slackMin) * MINUTE_MS },
+    };
+  });
+  const chain = { stages, earliest: fromMs + leadMs, latest: toMs - tailMin * MINUTE_MS };
+  const begins = placeAlone(chain, hoursThere(away, fromMs, toMs), aim);
+  return begins && scheduleAt(timeline, begins[0]! - leadMs, begins);
 }
 
 /** The latest start from which the bottles are filled by `readyAtMs`; where there is none, the step that stands in the way. */
 export function latestStart(timeline: Timeline, readyAtMs: number, away: readonly AwayWindow[]): Placed {
-  const fits = (startMs: number): Placed | null => {
-    const placed = scheduleFrom(timeline, startMs, away);
-    return placed.ok && placed.schedule.readyMs <= readyAtMs + 1 ? placed : null;
-  };
   const lastMs = readyAtMs - timeline.plain.totalMin * MINUTE_MS;
-  const plain = fits(lastMs);
-  if (plain) return plain;
-  for (const days of LOOK_DAYS) {
-    const found = placeTimeline(timeline, lastMs - days * DAY_MS, readyAtMs, away, 'latestStart');
-    const schedule = asFound(timeline, found, away);
-    if (!schedule) continue;
-    // What rounding to minutes has taken is given back.
-    return fits(schedule.startMs + readyAtMs - schedule.readyMs) ?? { ok: true, schedule };
-  }
-  return inTheWay(timeline, lastMs - LOOK_DAYS.at(-1)! * DAY_MS, away);
+  const fromMs = lastMs - LOOK_DAYS * DAY_MS;
+  // Nobody is called: it is begun so much before.
+  if (timeline.sittings.length === 0) return scheduleFrom(timeline, lastMs, away);
+  const schedule = placeBetween(timeline, fromMs, readyAtMs, away, 'latestStart');
+  return schedule ? { ok: true, schedule } : inTheWay(timeline, fromMs, away);
 }
 
-/** The earliest that it can be ready when it is begun from `nowMs` on. */
+/** The earliest that it can be ready when it is begun from `nowMs` on; now, where it is ready as soon then. */
 export function earliestReady(timeline: Timeline, nowMs: number, away: readonly AwayWindow[]): Placed {
   const now = scheduleFrom(timeline, nowMs, away);
   if (now.ok && now.schedule.stretched.length === 0) return now;
   const slackMin = timeline.sittings.reduce((sum, s) => sum + s.slackMin, 0);
   const longMs = (timeline.plain.totalMin + slackMin) * MINUTE_MS;
-  for (const days of LOOK_DAYS) {
-    const found = placeTimeline(timeline, nowMs, nowMs + days * DAY_MS + longMs, away, 'soonestReady');
-    const schedule = asFound(timeline, found, away);
-    if (schedule) return { ok: true, schedule };
-  }
-  return inTheWay(timeline, nowMs, away);
+  const schedule = placeBetween(timeline, nowMs, nowMs + LOOK_DAYS * DAY_MS + longMs, away, 'soonestEnd');
+  if (!schedule) return inTheWay(timeline, nowMs, away);
+  return now.ok && now.schedule.readyMs <= schedule.readyMs + 1 ? now : { ok: true, schedule };
 }

@@ -50,7 +50,6 @@ export function leaningsOf(slots: number, now: Schedule, random: () => number): 
   const around = 2 + Math.floor(random() * 12);
   const avoid = how > 0.8 && placed ? [{ from: placed.start - around, to: placed.end + around }] : [];
   return () => ({
-    ...NO_LEANING,
     avoid,
     cheap,
     price: random() < 0.3 ? prices(slots, random) : null,

@@ -17,22 +17,14 @@ export interface Leaning {
   price: Float64Array | null;
   /** Of those who are free the one who is named first does it, not the one whose time it uses up most. */
   firstFree: boolean;
-  /** It is to be done as soon as it can be, and not as fresh as it can be. */
-  soonest: boolean;
 }
-export const NO_LEANING: Leaning = {
-  avoid: [],
-  cheap: null,
-  price: null,
-  firstFree: false,
-  soonest: false,
-};
+export const NO_LEANING: Leaning = { avoid: [], cheap: null, price: null, firstFree: false };
 
 /** One slot in the dark is worse than any number of sittings, a sitting worse than any freshness. */
 const DARK_COST = 1e9;
 const SITTING_COST = 2e6;
 /** Of places that are as good otherwise, the one where less lies about waiting, as litres. */
-export const WAIT_COST = 0.01;
+const WAIT_COST = 0.01;
 
 /** States of a stage's start: free slots since the chain's own attended work, more than a gap being all the same. */
 const APART = SITTING_GAP + 1;
@@ -64,9 +56,7 @@ export function placeChain(
     const stage = stages[i]!;
     const { first, last } = bounds[i]!;
     const starts = startsOf(stage, first, last, slots, freeUntil, leaning.avoid);
-    const tail = after
-      ? waiting(stage, after, slots, freeUntil)
-      : ending(chain, slots, freeUntil, leaning.soonest);
+    const tail = after ? waiting(stage, after, slots, freeUntil) : ending(chain, slots, freeUntil);
     const cost = new Float64Array((slots + 1) * STATES).fill(Number.POSITIVE_INFINITY);
     const next = new Int32Array((slots + 1) * STATES).fill(-1);
     let any = false;
@@ -248,7 +238,7 @@ interface Later {
 type Tail = (end: number, since: number) => Later;
 
 /** After the last stage: in time, not too early, and held until it is served. */
-function ending(chain: Chain, slots: number, freeUntil: FreeUntil, soonest: boolean): Tail {
+function ending(chain: Chain, slots: number, freeUntil: FreeUntil): Tail {
   const until = freeUntil(chain.holds);
   const heldUntil = Math.min(chain.heldUntil, slots);
   // One answer for all questions: there are some hundred thousand of them.
@@ -256,8 +246,7 @@ function ending(chain: Chain, slots: number, freeUntil: FreeUntil, soonest: bool
   return (end) => {
     const fits =
       end <= chain.latest && end >= chain.notBefore && (end >= heldUntil || until[end]! >= heldUntil);
-    const stands = soonest ? end : Math.max(0, chain.heldUntil - end) * chain.litres;
-    later.cost = fits ? stands : Number.POSITIVE_INFINITY;
+    later.cost = fits ? Math.max(0, chain.heldUntil - end) * chain.litres : Number.POSITIVE_INFINITY;
     return later;
   };
 }
