@@ -117,7 +117,7 @@ export function hiddenKitchen(seed: number, options: Partial<Hiding> = {}): Hidd
       atMs: batches.length * 7 * 24 * 3_600_000,
       program,
       actuals,
-      filledL: litres * Math.exp(noise(READING_SPREADS.filledShare)) * slip(),
+      filledL: inBottles(litres * Math.exp(noise(READING_SPREADS.filledShare)) * slip(), how),
     };
     const residuals = residualsOf(made, readsOf(made, TABLES), KITCHEN, TABLES);
     batches.push({
@@ -130,6 +130,14 @@ export function hiddenKitchen(seed: number, options: Partial<Hiding> = {}): Hidd
     });
   }
   return { odd, truth, batches };
+}
+
+/** Bottles of three quarters of a litre; what fills no more of them is told by nobody. */
+const BOTTLE_L = 0.72;
+function inBottles(litres: number, { exact }: Hiding): { least: number; most: number } {
+  if (exact) return { least: litres, most: litres };
+  const least = Math.floor(litres / BOTTLE_L) * BOTTLE_L;
+  return { least, most: least + BOTTLE_L };
 }
 
 /** What a log would hold of a batch: when each step began and ended by the taps, and what was read. */

@@ -20,8 +20,8 @@ export interface MadeBatch {
   /** As it was really made. */
   program: Program;
   actuals: Readonly<Record<StepId, StepActual>>;
-  /** Filled into bottles and set aside, L; null: the log does not say. */
-  filledL: number | null;
+  /** All that came out of it lies between these; null: the log does not say. */
+  filledL: { least: number; most: number } | null;
 }
 
 /** Something that was read of a batch, and how far such a reading may be off. */
@@ -160,16 +160,21 @@ function measuredIn(program: Program, step: Step, actual: StepActual, tables: Ta
   });
 }
 
+/** Anywhere between two ends with the same chance: so much of what lies between is one standard deviation. */
+const EVENLY = 1 / Math.sqrt(12);
+
 function filled({ program, filledL }: MadeBatch): Read[] {
   const last = program.steps.findLast((s) => s.kind === 'bottle');
-  const value = log(filledL ?? 0);
-  if (!last || value === null) return [];
+  if (!last || !filledL) return [];
+  const { least, most } = filledL;
+  const value = log((least + most) / 2);
+  if (value === null) return [];
   return [
     {
       what: 'filled',
       stepId: last.id,
       value,
-      spread: SPREAD.filledShare,
+      spread: Math.hypot(SPREAD.filledShare, (EVENLY * (most - least) * 2) / (least + most)),
       foreseen: (sim) => log(finishedL(sim)),
       by: null,
     },

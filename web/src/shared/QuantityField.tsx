@@ -100,6 +100,8 @@ export function QuantityField(props: QuantityFieldProps) {
           'aria-label': props.said,
           style: props.big ? { fontSize: '1.75rem', padding: '14px' } : undefined,
         },
+        // Where its unit stands in an empty field, its label stands above it.
+        ...(unit.symbol && { inputLabel: { shrink: true } }),
         input: unit.symbol
           ? { endAdornment: <InputAdornment position="end">{unit.symbol}</InputAdornment> }
           : {},

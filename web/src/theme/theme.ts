@@ -63,6 +63,9 @@ export const theme = createTheme({
     MuiTextField: { defaultProps: { size: 'small' } },
     // Only fields that ask to be told when the browser fills them in need these styles, once for each field.
     MuiInputBase: { defaultProps: { disableInjectingGlobalStyles: true } },
+    // On a narrow screen words go on in the next line; nothing of them is cut off.
+    MuiSelect: { styleOverrides: { select: { whiteSpace: 'normal' } } },
+    MuiChip: { styleOverrides: { root: { height: 'auto', minHeight: 32 }, label: { whiteSpace: 'normal' } } },
     MuiOutlinedInput: {
       styleOverrides: {
         root: { borderRadius: 6, minHeight: 44 },

@@ -15,7 +15,6 @@ import type { Tables } from '@big-ladle/core/tables';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import { useMemo, useState } from 'react';
 import { Navigate, useNavigate, useParams } from 'react-router';
 import { v7 as uuid } from 'uuid';
@@ -28,6 +27,7 @@ import { QuantityField } from '../../shared/QuantityField.tsx';
 import { useKitchen } from '../../shared/queries.ts';
 import { sayError, send } from '../../shared/send.ts';
 import { ErrorPanel, Figure, Loading, PageHead, Panel } from '../../shared/ui.tsx';
+import { WordsField } from '../../shared/WordsField.tsx';
 import { role } from '../../theme/theme.ts';
 import { sayField } from '../../words/fields.ts';
 import { sayDrink } from '../../words/names.ts';
@@ -220,26 +220,32 @@ function Editor(props: {
         <Box sx={{ display: 'grid', gap: 1.75, minWidth: 0 }}>
           <Panel title={say('editorPage.theDrink')}>
             <Box sx={{ display: 'grid', gap: 1.5 }}>
-              <TextField
+              <WordsField
                 label={say('common.itsName')}
                 value={recipe.name ?? ''}
-                onChange={(e) => change({ name: e.target.value })}
-                slotProps={{ htmlInput: { maxLength: 80 } }}
+                maxLength={80}
+                whileTyping
+                empty
+                onCommit={(name) => change({ name })}
               />
-              <TextField
+              <WordsField
                 label={say('editorPage.aLineAboutIt')}
                 value={recipe.about ?? ''}
-                onChange={(e) => change({ about: e.target.value })}
-                multiline
+                whileTyping
+                empty
+                lines
+                onCommit={(about) => change({ about })}
               />
-              <TextField
+              <WordsField
                 label={say('editorPage.whatPeopleSayOf')}
                 value={recipe.folkUse ?? ''}
-                onChange={(e) => change({ folkUse: e.target.value })}
-                helperText={say('editorPage.notedApartNobodyHas')}
-                slotProps={{ htmlInput: { maxLength: 500 } }}
-                fullWidth
-                multiline
+                helper={say('editorPage.notedApartNobodyHas')}
+                maxLength={500}
+                whileTyping
+                empty
+                lines
+                wide
+                onCommit={(folkUse) => change({ folkUse })}
               />
               <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap' }}>
                 <QuantityField

@@ -13,7 +13,7 @@ it('what is typed while the label before it is being stored stays', async () => 
   render(<LabelsPanel kitchen={EMPTY_KITCHEN} save={save} />);
   await userEvent.type(screen.getByTestId('label-sugar'), '11');
   await userEvent.click(screen.getByRole('button', { name: 'Correct it' }));
-  const name = screen.getByLabelText(/^A name of its own/);
+  const name = screen.getByLabelText(/^Its name/);
   await userEvent.type(name, 'Corner shop nectar');
   await act(async () => stored(true));
   expect(name).toHaveProperty('value', 'Corner shop nectar');

@@ -8,6 +8,7 @@ import Switch from '@mui/material/Switch';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
+import { Explain } from '../../shared/Explain.tsx';
 import { emptied } from '../../shared/emptied.ts';
 import { PickItem } from '../../shared/PickItem.tsx';
 import { QuantityField } from '../../shared/QuantityField.tsx';
@@ -168,6 +169,12 @@ export function LabelsPanel({ kitchen, save }: { kitchen: Kitchen; save: SaveKit
             </>
           )}
         </Box>
+        {liquid && (
+          <Box sx={{ display: 'flex', gap: 2, color: role('inkMuted'), fontSize: '0.9rem' }}>
+            <Explain term="brix">{say('common.refractometer')}</Explain>
+            <Explain term="sourness">{say('labelsPanel.sourness')}</Explain>
+          </Box>
+        )}
         {liquid && (
           <FormControlLabel
             control={<Switch checked={sweetened} onChange={(e) => setSweetened(e.target.checked)} />}

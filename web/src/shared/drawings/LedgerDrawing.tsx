@@ -56,9 +56,9 @@ function ribbonsOf(ledger: Ledger, itemOf: (lineId: string) => string, finishedW
   ];
 }
 
-/** Height of the trunk, px, and of a row at its least: two lines of text where the columns are narrow. */
+/** Height of the trunk, px, and of a row at its least: three lines of text where the columns are narrow. */
 const TRUNK_PX = 76;
-const ROW_PX = { wide: 30, narrow: 48 };
+const ROW_PX = { wide: 30, narrow: 62 };
 const MIN_RIBBON_PX = 1.5;
 /** Where the trunk begins and ends, in hundredths of the drawing's width. */
 const TRUNK_L = 36;

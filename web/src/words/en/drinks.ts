@@ -9,7 +9,7 @@ export const EN_DRINKS = {
   'recipeFace.vessels': 'Through pots and bowls',
   // addLine
   'addLine.ingredients': 'Ingredients\n{text}',
-  'addLine.addAnIngredientAs': 'Add an ingredient, as you say it',
+  'addLine.addAnIngredientAs': 'Add, in your own words',
   'addLine.cupsDriedHibiscus': '2 cups dried hibiscus',
   'addLine.add': 'Add',
   'addLine.noAmountYet': 'no amount yet',

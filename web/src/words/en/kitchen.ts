@@ -140,7 +140,7 @@ export const EN_KITCHEN = {
   'labelsPanel.takeBack': 'Take back {name}',
   'labelsPanel.takeBack2': 'Take back',
   'labelsPanel.itIsOrIs': 'It is, or is like',
-  'labelsPanel.aNameOfIts': 'A name of its own, if it is another thing',
+  'labelsPanel.aNameOfIts': 'Its name, if another thing',
   'labelsPanel.sugarInTrueOther': 'Sugar in 100 {isLiquid, select, true {mL} other {g}}',
   'labelsPanel.sourness': 'Sourness',
   'labelsPanel.alcohol': 'Alcohol',

@@ -1,3 +1,4 @@
+import { WordsField } from '../../../shared/WordsField.tsx';
 import '../../../words/places/drinks.ts';
 import type { RecipeStep } from '@big-ladle/core/documents';
 import { BLENDER, JUG, KETTLE, POT, SPICE_POT, TUB } from '@big-ladle/core/program';
@@ -100,18 +101,16 @@ export const WHEREABOUTS: Fields<'place' | 'lots' | 'lot' | 'vessel' | 'into' | 
     </TextField>
   ),
   text: ({ step, name, set }) => (
-    <TextField
+    <WordsField
       label={say('stepFields.text')}
+      named={say('stepFields.of', { label: say('stepFields.text'), name })}
       value={step.text ?? ''}
-      onChange={(e) => set({ text: e.target.value === '' ? undefined : e.target.value })}
-      multiline
-      fullWidth
-      slotProps={{
-        htmlInput: {
-          maxLength: 2000,
-          'aria-label': say('stepFields.of', { label: say('stepFields.text'), name }),
-        },
-      }}
+      maxLength={2000}
+      whileTyping
+      empty
+      lines
+      wide
+      onCommit={(text) => set({ text: text === '' ? undefined : text })}
     />
   ),
 };

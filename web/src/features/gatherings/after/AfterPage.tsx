@@ -15,10 +15,10 @@ import { useKitchen, useUse } from '../../../shared/queries.ts';
 import { tellError, useSend } from '../../../shared/send.ts';
 import { useCoarseNow } from '../../../shared/time.ts';
 import { ErrorPanel, Loading, PageHead, Panel } from '../../../shared/ui.tsx';
+import { WordsField } from '../../../shared/WordsField.tsx';
 import { role } from '../../../theme/theme.ts';
 import { litres } from '../../../words/quantities.ts';
 import { fullDay, say, timeOfDay } from '../../../words/say.ts';
-import { TextNow } from '../settle/TextNow.tsx';
 import { useBatchesOf } from '../useBatchesOf.ts';
 
 const ENOUGH = ['tooLittle', 'justEnough', 'tooMuch'] as const;
@@ -109,7 +109,7 @@ export function AfterPage() {
               })}
             </Box>
           </Box>
-          <TextNow
+          <WordsField
             label={say('after.change')}
             value={answers.change}
             empty

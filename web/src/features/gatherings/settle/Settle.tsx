@@ -7,13 +7,13 @@ import { useNavigate } from 'react-router';
 import type { GatheringChange } from '../../../shared/gatherings/gatherings.ts';
 import { tellError, useSend } from '../../../shared/send.ts';
 import { Panel } from '../../../shared/ui.tsx';
+import { WordsField } from '../../../shared/WordsField.tsx';
 import { say } from '../../../words/say.ts';
 import { SettleDrinks } from './SettleDrinks.tsx';
 import { SettleEvening } from './SettleEvening.tsx';
 import { SettleGifts } from './SettleGifts.tsx';
 import { SettleGroups } from './SettleGroups.tsx';
 import { SettleHelpers } from './SettleHelpers.tsx';
-import { TextNow } from './TextNow.tsx';
 
 /** Everything that a cook says of a gathering; all else on its page follows from it. */
 export function Settle(props: {
@@ -44,7 +44,7 @@ export function Settle(props: {
         <SettleEvening {...{ gathering, kitchen, nowMs, onChange }} />
         <SettleGifts gathering={gathering} sized={sized} onChange={onChange} />
         <SettleHelpers gathering={gathering} kitchen={kitchen} nowMs={nowMs} onChange={onChange} />
-        <TextNow
+        <WordsField
           label={say('settle.notes')}
           value={gathering.notes}
           empty

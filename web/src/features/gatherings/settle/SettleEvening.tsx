@@ -7,9 +7,9 @@ import { memo } from 'react';
 import { MomentField } from '../../../shared/dates/MomentField.tsx';
 import type { GatheringChange } from '../../../shared/gatherings/gatherings.ts';
 import { QuantityField } from '../../../shared/QuantityField.tsx';
+import { WordsField } from '../../../shared/WordsField.tsx';
 import { heading } from '../../../theme/theme.ts';
 import { say } from '../../../words/say.ts';
-import { TextNow } from './TextNow.tsx';
 
 /** The evening itself: its name, its hours, its glass; and what is borrowed for it. */
 export const SettleEvening = memo(function SettleEvening(props: {
@@ -22,7 +22,7 @@ export const SettleEvening = memo(function SettleEvening(props: {
   return (
     <>
       <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'end' }}>
-        <TextNow
+        <WordsField
           label={say('settle.name')}
           value={gathering.name}
           onCommit={(name) => onChange((g) => ({ ...g, name }))}

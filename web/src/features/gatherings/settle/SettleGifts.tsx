@@ -8,11 +8,11 @@ import { v7 as uuid } from 'uuid';
 import type { GatheringChange } from '../../../shared/gatherings/gatherings.ts';
 import { sayFeastDrink } from '../../../shared/gatherings/sayJob.ts';
 import { QuantityField } from '../../../shared/QuantityField.tsx';
+import { WordsField } from '../../../shared/WordsField.tsx';
 import { heading, role } from '../../../theme/theme.ts';
 import { litres } from '../../../words/quantities.ts';
 import { say } from '../../../words/say.ts';
 import { OneOf } from './OneOf.tsx';
-import { TextNow } from './TextNow.tsx';
 
 const FIRST = { bottles: 2, bottleMl: 500 };
 
@@ -36,7 +36,7 @@ export const SettleGifts = memo(function SettleGifts(props: {
       <Box sx={{ ...heading, mb: 1 }}>{say('gifts.title')}</Box>
       {gifts.map((gift) => (
         <Box key={gift.id} sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'end', mb: 1.5 }}>
-          <TextNow label={say('gifts.to')} value={gift.to} onCommit={(to) => change(gift.id, { to })} />
+          <WordsField label={say('gifts.to')} value={gift.to} onCommit={(to) => change(gift.id, { to })} />
           <OneOf
             label={say('gifts.drink')}
             value={gift.drinkId}

@@ -10,11 +10,11 @@ import { useBook } from '../../../shared/book.ts';
 import type { GatheringChange } from '../../../shared/gatherings/gatherings.ts';
 import { PickItem } from '../../../shared/PickItem.tsx';
 import { QuantityField } from '../../../shared/QuantityField.tsx';
+import { WordsField } from '../../../shared/WordsField.tsx';
 import { heading, role } from '../../../theme/theme.ts';
 import { sayItem } from '../../../words/names.ts';
 import { say } from '../../../words/say.ts';
 import { OneOf } from './OneOf.tsx';
-import { TextNow } from './TextNow.tsx';
 
 /** Who comes: how many, of which age, what they keep to, how thirsty they are. */
 export const SettleGroups = memo(function SettleGroups(props: {
@@ -86,7 +86,11 @@ const Group = memo(function Group(props: {
         pb: 1.5,
       }}
     >
-      <TextNow label={say('settle.groupName')} value={group.name} onCommit={(name) => onChange({ name })} />
+      <WordsField
+        label={say('settle.groupName')}
+        value={group.name}
+        onCommit={(name) => onChange({ name })}
+      />
       <QuantityField
         label={say('settle.least')}
         value={group.least}

@@ -6,9 +6,9 @@ import { memo } from 'react';
 import { v7 as uuid } from 'uuid';
 import { MomentField } from '../../../shared/dates/MomentField.tsx';
 import type { GatheringChange } from '../../../shared/gatherings/gatherings.ts';
+import { WordsField } from '../../../shared/WordsField.tsx';
 import { heading } from '../../../theme/theme.ts';
 import { say } from '../../../words/say.ts';
-import { TextNow } from './TextNow.tsx';
 
 /** Somebody who helps comes in the afternoon, as a rule. */
 const BEFORE_MS = 4 * 3_600_000;
@@ -28,7 +28,7 @@ export const SettleHelpers = memo(function SettleHelpers(props: {
       <Box sx={{ ...heading, mb: 1 }}>{say('settle.helpers')}</Box>
       {gathering.helpers.map((helper) => (
         <Box key={helper.id} sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'end', mb: 1 }}>
-          <TextNow
+          <WordsField
             label={say('settle.groupName')}
             value={helper.name}
             onCommit={(name) => change(helper.id, { name })}

@@ -1,0 +1,17 @@
+import type { BatchLog } from '../log/batchLog.ts';
+import type { MadeBatch } from './readings.ts';
+
+/**
+ * A batch as learning sees it; null where it was not made to its end. What was filled is known by the bottles: what was
+ * left over when the last of them was full, less than another bottle, is told by nobody.
+ */
+export function madeBatchOf(id: string, log: BatchLog): MadeBatch | null {
+  const { program, actuals, startedMs, endedMs, stopped } = log;
+  if (startedMs === null || endedMs === null || stopped) return null;
+  // A jug for the rest has no name, and what it holds is what the model says.
+  const bottles = log.bottled.flatMap((b) => b.bottles.filter((x) => x.name !== undefined));
+  const leastL = bottles.reduce((sum, b) => sum + b.volumeMl, 0) / 1000;
+  const smallestL = Math.min(...bottles.map((b) => b.volumeMl)) / 1000;
+  const filledL = bottles.length > 0 ? { least: leastL, most: leastL + smallestL } : null;
+  return { id, atMs: startedMs, program, actuals, filledL };
+}
