@@ -44,6 +44,10 @@ export default defineConfig({
     alias: [
       { find: /^react-router$/, replacement: `${ROUTER}/index.mjs` },
       { find: /^react-router\/dom$/, replacement: `${ROUTER}/dom-export.mjs` },
+      {
+        find: /^hoist-non-react-statics$/,
+        replacement: path.join(import.meta.dirname, 'build/withoutStatics.ts'),
+      },
     ],
   },
   plugins: [
