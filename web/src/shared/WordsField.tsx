@@ -1,6 +1,8 @@
 import TextField from '@mui/material/TextField';
 import { useEffect, useRef, useState } from 'react';
 
+/** So many lines are shown where a field cannot grow with its words. */
+const ROWS = 2;
 /** Nothing was typed for so long: it is told. */
 const PAUSE_MS = 400;
 
@@ -45,10 +47,16 @@ export function WordsField(props: {
       label={label}
       value={typed ?? value}
       multiline={lines ?? false}
+      {...(lines && { rows: ROWS })}
       fullWidth={wide ?? false}
       helperText={helper}
       slotProps={{
-        htmlInput: { ...(maxLength && { maxLength }), ...(named && { 'aria-label': named }) },
+        htmlInput: {
+          ...(maxLength && { maxLength }),
+          ...(named && { 'aria-label': named }),
+          // Where the browser can, it grows with its words by itself: measured by us it would be at each drawing.
+          ...(lines && { style: { fieldSizing: 'content', minHeight: '1lh' } }),
+        },
       }}
       onChange={(e) => setTyped(e.target.value)}
       onBlur={commit}

@@ -20,11 +20,12 @@ import { pickWords } from '../../../shared/pickWords.ts';
 import { QuantityField } from '../../../shared/QuantityField.tsx';
 import { tellError, useSend } from '../../../shared/send.ts';
 import { useShelf } from '../../../shared/shelf.ts';
-import { heading, role } from '../../../theme/theme.ts';
+import { heading } from '../../../theme/theme.ts';
 import { sayDrink } from '../../../words/names.ts';
 import { litres } from '../../../words/quantities.ts';
 import { say } from '../../../words/say.ts';
 import { OneOf } from './OneOf.tsx';
+import { SettleRow } from './SettleRow.tsx';
 
 const SHARES = [
   { value: 0.5, key: 'settle.share.less' },
@@ -134,17 +135,7 @@ const SettleDrink = memo(function SettleDrink(props: {
   };
   const recipeId = drink.source.kind === 'plan' ? drink.source.plan.recipeId : null;
   return (
-    <Box
-      data-testid="settle-drink"
-      sx={{
-        display: 'flex',
-        gap: 1.25,
-        flexWrap: 'wrap',
-        alignItems: 'end',
-        borderBottom: `1px solid ${role('hairline')}`,
-        py: 1.25,
-      }}
-    >
+    <SettleRow testId="settle-drink">
       <Box sx={{ ...heading, flex: '1 1 200px', alignSelf: 'center' }}>
         {recipeId ? sayDrink(recipeId) : sayFeastDrink(made)}
       </Box>
@@ -207,7 +198,7 @@ const SettleDrink = memo(function SettleDrink(props: {
       >
         {say('settle.takeAway')}
       </Button>
-    </Box>
+    </SettleRow>
   );
 });
 

@@ -11,10 +11,11 @@ import type { GatheringChange } from '../../../shared/gatherings/gatherings.ts';
 import { PickItem } from '../../../shared/PickItem.tsx';
 import { QuantityField } from '../../../shared/QuantityField.tsx';
 import { WordsField } from '../../../shared/WordsField.tsx';
-import { heading, role } from '../../../theme/theme.ts';
+import { heading } from '../../../theme/theme.ts';
 import { sayItem } from '../../../words/names.ts';
 import { say } from '../../../words/say.ts';
 import { OneOf } from './OneOf.tsx';
+import { SettleRow } from './SettleRow.tsx';
 
 /** Who comes: how many, of which age, what they keep to, how thirsty they are. */
 export const SettleGroups = memo(function SettleGroups(props: {
@@ -75,17 +76,7 @@ const Group = memo(function Group(props: {
   const without = group.rules.filter((r) => r.kind === 'without');
   const items = [...new Set(book.flatMap((r) => r.lines.map((l) => l.itemId)))];
   return (
-    <Box
-      data-testid="settle-group"
-      sx={{
-        display: 'flex',
-        gap: 1.25,
-        flexWrap: 'wrap',
-        alignItems: 'end',
-        borderBottom: `1px solid ${role('hairline')}`,
-        pb: 1.5,
-      }}
-    >
+    <SettleRow testId="settle-group">
       <WordsField
         label={say('settle.groupName')}
         value={group.name}
@@ -173,6 +164,6 @@ const Group = memo(function Group(props: {
           {say('settle.takeAway')}
         </Button>
       </Box>
-    </Box>
+    </SettleRow>
   );
 });
