@@ -69,7 +69,8 @@ export async function sixDrinks(browser, url) {
   for (let drink = 0; drink < DRINKS; drink++) {
     await page.getByLabel('Add a drink of the book').click();
     await page
-      .getByRole('listbox').getByRole('option')
+      .getByRole('listbox')
+      .getByRole('option')
       .nth(drink * 2)
       .click();
     await page.getByTestId('settle-drink').nth(drink).waitFor();
