@@ -206,6 +206,14 @@ const SCREENS: Screen[] = [
       await expect(page.getByTestId('beside').getByRole('table')).toBeVisible();
     },
   },
+  {
+    name: 'what this kitchen has taught',
+    path: '/logbook/learnt',
+    open: async (page) => {
+      await expect(page.getByTestId('learnt')).toBeVisible({ timeout: 30_000 });
+      await page.getByText('Not known better than by the book yet').click();
+    },
+  },
   { name: 'shelf', path: '/shelf' },
   { name: 'shelf by place', path: '/shelf?view=place' },
   { name: 'leftovers', path: '/shelf?view=leftovers' },

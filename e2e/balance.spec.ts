@@ -286,7 +286,7 @@ test('a label corrects a juice, a limit of the house is pointed out, fruit may t
   await labels.getByTestId('label-sugar').fill('11');
   await labels.getByRole('button', { name: 'Correct it' }).click();
   await expect(labels.getByTestId('label-row')).toContainText('11.0 g of sugar in 100 mL');
-  await labels.getByLabel('A name of its own').fill('Corner shop nectar');
+  await labels.getByLabel('Its name, if another thing').fill('Corner shop nectar');
   await labels.getByTestId('label-sugar').fill('13.5');
   await labels.getByText('Sugar was added to it').click();
   await labels.getByRole('button', { name: 'Add it' }).click();

@@ -42,3 +42,27 @@ test('what was made is looked through, opened, set side by side step by step, an
   await beside.getByRole('columnheader').first().getByRole('link').click();
   await expect(page).toHaveURL(/\/batches\//);
 });
+
+test('what the batches have told of this kitchen is said, from how many, and how surely', async ({
+  page,
+  server,
+}) => {
+  await page.goto(`${server.url}/logbook`);
+  await page.getByRole('link', { name: 'What this kitchen has taught' }).click();
+  const learnt = page.getByTestId('learnt');
+  await expect(learnt).toBeVisible({ timeout: 30_000 });
+  // Two batches of the demo were made to their end, as the book has it, but for what was read.
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('What this kitchen has taught');
+  await expect(learnt).toContainText(/Heat from .* ring/);
+  await expect(learnt).toContainText(/give or take \d+ %, from (one batch|2 batches)/);
+  await page.getByText('Not known better than by the book yet').click();
+  await expect(page.getByTestId('learnt-press:press')).toContainText('What stays in the sieve, pressed');
+});
+
+test.describe('a kitchen in which nothing was made', () => {
+  test.use({ demo: false });
+  test('says that nothing is learnt yet', async ({ page, server }) => {
+    await page.goto(`${server.url}/logbook/learnt`);
+    await expect(page.getByText('Nothing yet: it is learnt from batches')).toBeVisible();
+  });
+});

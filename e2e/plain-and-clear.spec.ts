@@ -20,6 +20,7 @@ const ROUTES = [
   '/batches/demo-steeping/balance',
   '/shelf',
   '/logbook',
+  '/logbook/learnt',
   '/shelf/demo-bottle-5',
   '/shelf/demo-roots',
   '/shelf/labels',

@@ -15,6 +15,7 @@ export function pathsOver({ planned, on, recipes, items, rehearsals }: Things): 
     '/shopping',
     '/shelf',
     '/logbook',
+    '/logbook/learnt',
     '/shelf?view=place',
     '/shelf?view=leftovers',
     '/shelf?view=gone',

@@ -11,6 +11,9 @@ export {
 } from '../instruments/simulated.ts';
 export { cookNext } from '../instruments/simulatedCook.ts';
 export { hiddenFactors, simulateTruth } from '../instruments/truth.ts';
+export { madeBatchOf } from '../learn/madeBatch.ts';
+export type { LearntId } from '../learn/priors.ts';
+export type { Belief } from '../learn/solve.ts';
 export { tastedAt } from '../log/asTasted.ts';
 export { type BatchNow, entryProblem, isEntryProblem, itemsOf, whatIf } from '../log/batchAt.ts';
 export type { BatchLog, ClockSubject, Gifts } from '../log/batchLog.ts';

@@ -9,6 +9,7 @@ import type { StockRow } from '../documents/stock.ts';
 import { type Feast, type FeastInput, type FeastTimes, planFeast, type Sized } from '../gathering/feast.ts';
 import { type OtherDrink, othersFor } from '../gathering/others.ts';
 import { bindingLimits, type FeastWay, type Limit, waysOut } from '../gathering/waysOut.ts';
+import { learnFrom, type PinnedMade, type WhatIsLearnt } from '../learn/learn.ts';
 import { type PlanProblem, solvePlanDoc } from '../plan/planDoc.ts';
 import { type PlanStart, planStart } from '../plan/planStart.ts';
 import { drawRuns, type RangeSamples } from '../plan/ranges.ts';
@@ -35,6 +36,7 @@ export type Job =
     }
   | { kind: 'ranges'; program: Program; kitchen: Kitchen; runs: number; from: number; seed: number }
   | { kind: 'overview'; kitchen: Kitchen }
+  | { kind: 'learn'; kitchen: Kitchen; batches: readonly PinnedMade[]; nowMs: number }
   | {
       kind: 'feastWays';
       input: Omit<FeastInput, 'kitchen'>;
@@ -71,6 +73,7 @@ export type JobResult =
   | { kind: 'courses'; courses: readonly { id: string; courses: Courses | null }[] }
   | { kind: 'ranges'; samples: RangeSamples }
   | { kind: 'overview'; drinks: readonly DrinkOverview[] }
+  | { kind: 'learn'; learnt: WhatIsLearnt }
   | { kind: 'feastWays'; limits: readonly Limit[]; ways: readonly FeastWay[] }
   | { kind: 'othersFor'; drinks: readonly OtherDrink[] }
   | { kind: 'feast'; feast: Feast };
@@ -149,6 +152,14 @@ export function runJob(job: Job, book: readonly Recipe[], shipped: Tables, contr
         control.onProgress((index + 1) / book.length);
       }
       return { kind: 'overview', drinks };
+    }
+    case 'learn': {
+      const learnt = learnFrom(job.batches, tables, job.nowMs, (done) => {
+        control.onProgress(done / job.batches.length);
+        return control.cancelled();
+      });
+      if (!learnt) throw new JobCancelled();
+      return { kind: 'learn', learnt };
     }
     case 'feastWays': {
       const input = { ...job.input, kitchen: job.kitchen };

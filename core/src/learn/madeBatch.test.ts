@@ -7,6 +7,7 @@ import type { ModelFactors } from '../program/model/factors.ts';
 import { simulateBatch } from '../program/simulate/simulate.ts';
 import { KITCHEN, TABLES } from '../testKitchen.ts';
 import { factorsBy } from './forecast.ts';
+import { learnFrom } from './learn.ts';
 import { madeBatchOf } from './madeBatch.ts';
 import { priorSpread } from './priors.ts';
 import { readsOf } from './readings.ts';
@@ -51,6 +52,27 @@ describe('batches that were cooked, step by step, in a kitchen whose ring is wea
     expect(boilMin({})).toBeLessThan(0.8 * really);
     const foretold = boilMin(factorsBy(learnt));
     expect(Math.abs(foretold - really)).toBeLessThan(0.05 * really);
+  });
+
+  it('all of it in one: what is known best comes first, and it can be stopped', () => {
+    const batches = logs.map((events, i) => ({
+      made: madeBatchOf(`b${i}`, foldBatch(program, events))!,
+      kitchen,
+      tables: TABLES,
+    }));
+    const told: number[] = [];
+    const learnt = learnFrom(batches, TABLES, START + 3 * WEEK_MS, (done) => {
+      told.push(done);
+      return false;
+    })!;
+    expect(told).toEqual([1, 2, 3]);
+    const ring = learnt.beliefs.find((b) => b.id === 'power:gas')!;
+    expect(Math.abs(Math.exp(ring.mean) - 0.75)).toBeLessThan(0.05);
+    expect(ring.batchIds).toEqual(['b0', 'b1', 'b2']);
+    const open = learnt.beliefs.map((b) => b.spread / b.prior);
+    expect(open).toEqual([...open].sort((a, b) => a - b));
+    expect(learnFrom(batches, TABLES, START, (done) => done === 2)).toBeNull();
+    expect(learnFrom([], TABLES, START, () => false)).toEqual({ beliefs: [], notApart: [], letGo: 0 });
   });
 
   it('a batch that was not made to its end tells nothing yet', () => {

@@ -82,6 +82,9 @@ export const ROUTES_OF_PAGES: RouteObject[] = [
             import('../features/batch/balance/BalancePage.tsx').then((m) => m.BalancePage),
           ),
           later('/logbook', () => import('../features/logbook/LogbookPage.tsx').then((m) => m.LogbookPage)),
+          later('/logbook/learnt', () =>
+            import('../features/logbook/LearntPage.tsx').then((m) => m.LearntPage),
+          ),
           later('/logbook/beside', () =>
             import('../features/logbook/BesidePage.tsx').then((m) => m.BesidePage),
           ),

@@ -165,6 +165,8 @@ function readBlock(
     }
     const before = steps.all.length;
     for (const clause of own) {
+      // "10 minutes:", and nothing after it.
+      if (clause.from >= clause.to) continue;
       clauses.push(clause);
       readClause(steps, clause);
     }

@@ -293,6 +293,10 @@ describe('laws of the reading', () => {
     '?',
     ':',
   ];
+  it('nor does a time that leads to nothing', () => {
+    const { spans } = read('. 10 minutes :');
+    expect(spans.some((s) => s.start <= 2 && s.end >= 12)).toBe(true);
+  });
   it('nor do words of recipes in any order make it fall, and no figure is lost without a mark', () => {
     fc.assert(
       fc.property(fc.array(fc.constantFrom(...PIECES), { maxLength: 60 }), (pieces) => {

@@ -43,6 +43,11 @@ export function LogbookPage() {
         title={say('logbook.title')}
         beside={say('logbook.made', { count: done.length, shown: num(done.length) })}
       >
+        {done.length > 0 && (
+          <Button variant="outlined" component={Link} to="/logbook/learnt">
+            {say('learn.title')}
+          </Button>
+        )}
         {done.length > 0 && <Button onClick={() => void csv()}>{say('logbook.csv')}</Button>}
       </PageHead>
       {done.length === 0 ? (
