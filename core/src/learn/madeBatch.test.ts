@@ -1,10 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { cookThrough } from '../instruments/cook.fixtures.ts';
+import { massG } from '../liquor/composition.ts';
 import { foldBatch } from '../log/foldBatch.ts';
 import { toldAt } from '../log/told.fixtures.ts';
 import { plannedDrink } from '../plannedDrink.fixtures.ts';
 import type { ModelFactors } from '../program/model/factors.ts';
 import { simulateBatch } from '../program/simulate/simulate.ts';
+import { solidsInfo } from '../program/simulate/state.ts';
 import { KITCHEN, TABLES } from '../testKitchen.ts';
 import { factorsBy } from './forecast.ts';
 import { learnFrom } from './learn.ts';
@@ -73,6 +75,38 @@ describe('batches that were cooked, step by step, in a kitchen whose ring is wea
     expect(open).toEqual([...open].sort((a, b) => a - b));
     expect(learnFrom(batches, TABLES, START, (done) => done === 2)).toBeNull();
     expect(learnFrom([], TABLES, START, () => false)).toEqual({ beliefs: [], notApart: [], letGo: 0 });
+  });
+
+  it('a pot that is weighed with all that lies in it says nothing new where all is as foreseen', () => {
+    const sim = simulateBatch(program, kitchen, TABLES);
+    const boil = sim.trace.find((t) => t.kind === 'boil')!;
+    const { massG: potG } = program.vessels.find((v) => v.id === boil.vesselId)!;
+    const contentsG = massG(boil.after.liquor) + solidsInfo({ tables: TABLES }, boil.after).massG;
+    const made = {
+      id: 'weighed',
+      atMs: START,
+      program,
+      filledL: null,
+      actuals: {
+        [boil.stepId]: {
+          startMin: boil.startMin,
+          endMin: boil.endMin,
+          adjustments: [
+            {
+              kind: 'measured' as const,
+              atMin: boil.endMin,
+              vesselId: boil.vesselId,
+              reading: { what: 'mass' as const, massKg: (contentsG + potG) / 1000, withVessel: true },
+            },
+          ],
+        },
+      },
+    };
+    const [weighed] = residualsOf(made, readsOf(made, TABLES), kitchen, TABLES);
+    expect(weighed!.read.what).toBe('mass');
+    expect(weighed!.value).toBeCloseTo(0, 6);
+    // More steam, less in the pot.
+    expect(weighed!.moves.get('boilOff:blue')).toBeLessThan(0);
   });
 
   it('a batch that was not made to its end tells nothing yet', () => {

@@ -7,7 +7,7 @@ import type { Reading, Simulation, StepActual, TraceEntry } from '../program/mod
 import type { Step } from '../program/model/steps.ts';
 import type { Vessel } from '../program/model/vessel.ts';
 import { finishedL } from '../program/simulate/finished.ts';
-import { vesselNow } from '../program/simulate/simulate.ts';
+import { solidsInfo } from '../program/simulate/state.ts';
 import { READING_SPREADS as SPREAD } from '../tables/readingSpreads.ts';
 import type { Tables } from '../tables/types.ts';
 import type { ReadingFactorId } from './priors.ts';
@@ -128,8 +128,8 @@ function measuredIn(program: Program, step: Step, actual: StepActual, tables: Ta
           const value = log(r.levelCm);
           if (value === null || !shape) return null;
           const levelCm = (vessel: Vessel, ml: number) => {
-            const { solidsL } = vesselNow({ specs, tables }, vessel);
-            return levelM(ml * expansion(r.atC) + solidsL * 1000, shape.diameterM) * 100;
+            const solidsMl = solidsInfo({ tables }, vessel).volumeMl;
+            return levelM(ml * expansion(r.atC) + solidsMl, shape.diameterM) * 100;
           };
           return { what: 'level', value, spread: SPREAD.levelCm / r.levelCm, foreseen: foresee(levelCm) };
         }
@@ -137,10 +137,9 @@ function measuredIn(program: Program, step: Step, actual: StepActual, tables: Ta
           const kg = r.massKg - (r.withVessel ? (specs.get(vesselId)?.massG ?? 0) / 1000 : 0);
           const value = log(kg);
           const massKg = (vessel: Vessel, ml: number) => {
-            const now = vesselNow({ specs, tables }, vessel);
-            const liquorG = massG(vessel.liquor);
+            const { liquor } = vessel;
             // Between its two ends a pot has lost water, as much as it has lost of its litres.
-            return (liquorG + (ml - volumeMl(vessel.liquor)) + now.solidsL * 1000) / 1000;
+            return (massG(liquor) + (ml - volumeMl(liquor)) + solidsInfo({ tables }, vessel).massG) / 1000;
           };
           return value === null
             ? null
