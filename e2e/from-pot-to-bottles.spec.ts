@@ -73,6 +73,9 @@ test('from an empty kitchen to dated bottles, with the mouse', { tag: '@dates' }
   await page.getByTestId('measure-rest').fill('0.4');
   await page.getByRole('button', { name: 'hot, about' }).click();
   await page.getByRole('button', { name: 'Enter it' }).click();
+  // It is a tenth less than was foreseen: read once more, it is so.
+  await expect(page.getByTestId('far-off')).toContainText('Read it once more');
+  await page.getByRole('button', { name: 'It is so, enter it' }).click();
   await expect(page.getByTestId('measured')).toContainText('5.40 L hot');
   await server.pass(15);
   await page.getByTestId('done').click();

@@ -21,7 +21,7 @@ const KINDS: {
   at: string;
   button: string;
   value: string;
-  /** It is so far from what flame and time explain that it is asked about once. */
+  /** It is so far from what was foretold that it is asked about once. */
   asked?: true;
   changes: 'litres' | 'pH' | 'ta' | 'endsAt';
 }[] = [
@@ -33,7 +33,7 @@ const KINDS: {
     asked: true,
     changes: 'litres',
   },
-  { name: 'weight', at: 'boil', button: 'weight', value: '12.2', changes: 'litres' },
+  { name: 'weight', at: 'boil', button: 'weight', value: '12.2', asked: true, changes: 'litres' },
   { name: 'temperature', at: 'cool', button: 'temperature', value: '30', changes: 'endsAt' },
   { name: 'pH', at: 'cool', button: 'acid, pH', value: '3.6', changes: 'pH' },
 ];
@@ -132,6 +132,8 @@ test('counted jugs end the straining in one tap, also with the server away; a sl
     .getByRole('button', { name: 'One jug fewer' })
     .click({ clickCount: 11 });
   await expect(page.getByTestId('done')).toHaveText('Strained, 8.00 L hot');
+  await page.getByTestId('done').click();
+  await expect(page.getByTestId('far-off')).toBeVisible();
   await page.getByTestId('done').click();
   await expect(page.getByRole('heading', { name: 'Cool' })).toBeVisible();
   await server.start();

@@ -37,6 +37,7 @@ const SERVER_FLOORS = [
   'opening',
   'network',
   'instruments',
+  'learning',
   'archive',
   'demo',
   'routes',

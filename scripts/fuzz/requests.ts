@@ -2,6 +2,7 @@ import path from 'node:path';
 import { BOOK, defaultChoices } from '@big-ladle/core/book';
 import { type BatchDoc, type KitchenDoc, ROUTES } from '@big-ladle/core/contract';
 import { type GatheringDoc, newGathering, type PlanDoc, type Recipe } from '@big-ladle/core/documents';
+import type { LearningDoc } from '@big-ladle/core/learn';
 import { EVENT_KINDS, EVENTS, INSTRUMENT_KINDS } from '@big-ladle/core/log';
 import { SAMPLES } from '../../core/src/log/events/samples.fixtures.ts';
 import { tinyJpeg } from '../../server/src/photos/tinyJpeg.fixtures.ts';
@@ -319,6 +320,17 @@ export class Requests {
     itemEvents: async () => ({ id: this.random.pick(this.things.items) }),
     purchases: async () => ({}),
     gifts: async () => ({}),
+    learning: async () => ({}),
+    saveLearning: async () => {
+      const { version, choices } = await this.kitchen.get<LearningDoc>('/learning');
+      const held = [
+        {
+          id: this.random.pick(['power:ring', 'jug', this.word()]),
+          factor: this.random.chance(0.9) ? 1.2 : 900,
+        },
+      ];
+      return { body: { version, choices: { ...choices, held, practice: this.random.chance(0.5) } } };
+    },
     gatherings: async () => ({}),
     saveGathering: async () => {
       const known = this.random.pick(this.things.gatherings);

@@ -14,6 +14,7 @@ import { FolderLock } from './db/lock.ts';
 import { readInMemory } from './db/readOnly.ts';
 import { takesNothing } from './db/takesNothing.ts';
 import { InstrumentWatch } from './instruments/watch.ts';
+import { LearningDesk } from './learning/desk.ts';
 import { certificateFor } from './network/certificate.ts';
 import { NetworkDesk } from './network/desk.ts';
 import { readNetwork } from './network/setting.ts';
@@ -131,7 +132,10 @@ async function serveOnce({ config, clock, signal, tell, report }: Surroundings):
     db,
     backups,
     restart,
-    changed: () => hub.changed({ doc: 'everything', id: 'all', version: 0 }),
+    changed: () => {
+      hub.changed({ doc: 'everything', id: 'all', version: 0 });
+      learning.look();
+    },
     report,
   });
   const network = new NetworkDesk({
@@ -142,10 +146,12 @@ async function serveOnce({ config, clock, signal, tell, report }: Surroundings):
     restart,
   });
   const photos = new PhotoStore(config.dataDir);
+  const learning = new LearningDesk({ db, clock, hub, report }, !readOnly);
   if (!readOnly) await sweepPhotos(db, photos);
   const app = buildApp({
     db,
     photos,
+    learning,
     backups,
     imports,
     network,
@@ -171,6 +177,7 @@ async function serveOnce({ config, clock, signal, tell, report }: Surroundings):
     watch.start();
     backups.start();
     imports.resume();
+    learning.look();
   }
   const server: Server = config.tls ? createSafeServer(safely(config.tls), app) : createServer(app);
   const servers = [server];
@@ -194,6 +201,7 @@ async function serveOnce({ config, clock, signal, tell, report }: Surroundings):
       watch.stop();
       hub.close();
       return async () => {
+        await learning.stop();
         await imports.stop();
         await backups.stop();
         await db.destroy();

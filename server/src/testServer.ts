@@ -11,6 +11,7 @@ import { ImportDesk } from './archive/desk.ts';
 import { BackupDesk } from './backup/desk.ts';
 import { AdjustableClock } from './clock.ts';
 import type { Db } from './db/db.ts';
+import { LearningDesk } from './learning/desk.ts';
 import { NetworkDesk } from './network/desk.ts';
 import { openDb } from './opening/open.ts';
 import { PhotoStore } from './photos/store.ts';
@@ -70,6 +71,7 @@ export class TestServer {
   webDir: string | null = null;
   hub!: StreamHub;
   imports!: ImportDesk;
+  learning!: LearningDesk;
   db!: Db;
   /** Where it listens, without a path. */
   base = '';
@@ -92,6 +94,7 @@ export class TestServer {
       changed: () => this.hub.changed({ doc: 'everything', id: 'all', version: 0 }),
       report,
     });
+    this.learning = new LearningDesk({ db: this.db, clock: this.clock, hub: this.hub, report }, false);
     if (!this.readOnly) this.imports.resume();
     const network = new NetworkDesk({
       dataDir: this.dir,
@@ -109,6 +112,7 @@ export class TestServer {
       readOnly: this.readOnly,
       backups,
       imports: this.imports,
+      learning: this.learning,
       photos: new PhotoStore(this.dir),
       test: true,
       webDir: this.webDir,

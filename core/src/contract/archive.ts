@@ -7,6 +7,7 @@ import { INSTRUMENT_KINDS } from '../tables/instruments.ts';
 import { id } from '../units/fields.ts';
 import { withoutBounds } from '../units/withoutBounds.ts';
 import { gatheringDocSchema } from './gatherings.ts';
+import { learningRowSchema } from './learning.ts';
 import { batchSchema, failingSchema } from './messages.ts';
 import { photoRowSchema } from './photos.ts';
 
@@ -101,6 +102,8 @@ export const ARCHIVE_SECTIONS = {
     batchSchema,
   ),
   gatherings: section(1, named(withoutBounds(gatheringDocSchema)), gatheringDocSchema),
+  /** What was believed of the kitchen, and what of it was settled. What is believed now is worked out from the batches. */
+  learning: section(1, withoutBounds(learningRowSchema), learningRowSchema),
   events: section(
     1,
     v.strictObject({

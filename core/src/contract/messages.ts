@@ -331,7 +331,17 @@ export interface ImportState {
 
 /** A document that changed; windows fetch it again. */
 export const docChangeSchema = v.object({
-  doc: v.picklist(['kitchen', 'batch', 'recipe', 'instrument', 'stock', 'photo', 'gathering', 'everything']),
+  doc: v.picklist([
+    'kitchen',
+    'batch',
+    'recipe',
+    'instrument',
+    'stock',
+    'photo',
+    'gathering',
+    'learning',
+    'everything',
+  ]),
   id: v.string(),
   version: v.number(),
 });

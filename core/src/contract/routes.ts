@@ -9,6 +9,7 @@ import type { FridgeRecord } from '../keeping/temperatureSeries.ts';
 import type { LogEvent } from '../log/events/table.ts';
 import { id } from '../units/fields.ts';
 import type { Gathering, GatheringEdit } from './gatherings.ts';
+import type { LearningDoc, LearningEdit } from './learning.ts';
 import * as m from './messages.ts';
 import { newPhotoSchema, type Photo, type PhotosOf, photosOfSchema } from './photos.ts';
 import { computed, del, get, post, put } from './route.ts';
@@ -92,6 +93,10 @@ export const ROUTES = {
   itemEvents: get('/items/:id/events', { answer: computed<{ events: LogEvent[] }>() }),
   purchases: get('/purchases', { answer: computed<{ purchases: m.Purchase[] }>() }),
   gifts: get('/gifts', { answer: computed<{ gifts: m.GiftBatch[] }>() }),
+
+  learning: get('/learning', { answer: computed<LearningDoc>() }),
+  /** The server looks it over by `learningEditSchema`. */
+  saveLearning: put('/learning', { body: computed<LearningEdit>(), answer: computed<LearningDoc>() }),
 
   gatherings: get('/gatherings', { answer: computed<{ gatherings: Gathering[] }>() }),
   /** The server looks it over by `gatheringEditSchema`, which is too large to be fetched with the first page. */

@@ -9,6 +9,7 @@ import { PLACE_KINDS, type PlaceKind, placeKindRow } from '../tables/places.ts';
 import { between, id, list, name as nameOf, paragraphs, whole } from '../units/fields.ts';
 import { cupWeightSchema, measureSchema } from '../units/measures.ts';
 import { DEGREES, UNIT_SYSTEMS } from '../units/units.ts';
+import { learntSchema } from './learning.ts';
 
 const name = nameOf(60);
 
@@ -226,6 +227,8 @@ export const kitchenSchema = v.strictObject({
   language: v.optional(v.picklist(LANGUAGES), 'en'),
   dateOrder: v.optional(v.picklist(DATE_ORDERS), 'dayFirst'),
   firstDay: v.optional(v.picklist(FIRST_DAYS), 1),
+  /** The server's own: what is sent with a kitchen is not kept. */
+  learnt: v.optional(learntSchema),
 });
 export type Kitchen = v.InferOutput<typeof kitchenSchema>;
 

@@ -11,9 +11,6 @@ export {
 } from '../instruments/simulated.ts';
 export { cookNext } from '../instruments/simulatedCook.ts';
 export { hiddenFactors, simulateTruth } from '../instruments/truth.ts';
-export { madeBatchOf } from '../learn/madeBatch.ts';
-export type { LearntId } from '../learn/priors.ts';
-export type { Belief } from '../learn/solve.ts';
 export { tastedAt } from '../log/asTasted.ts';
 export { type BatchNow, entryProblem, isEntryProblem, itemsOf, whatIf } from '../log/batchAt.ts';
 export type { BatchLog, ClockSubject, Gifts } from '../log/batchLog.ts';
@@ -33,5 +30,4 @@ export { effectiveProgram } from '../log/foldBatch.ts';
 export { FIRST_PLACE, foldItem, freshItem, isGone, itemAfter } from '../log/foldItem.ts';
 export type { ItemLog } from '../log/itemLog.ts';
 export { readBatch } from '../log/readBatch.ts';
-export { type LookedBack, lookBack, type Otherwise } from '../logbook/lookBack.ts';
 export { INSTRUMENT_KINDS, INSTRUMENT_ROWS, type InstrumentKind } from '../tables/instruments.ts';

@@ -1,6 +1,5 @@
 /** What is done to a drink, step by step, and what becomes of it. */
 
-export { readFactorId } from '../program/model/factors.ts';
 export type { LineId, LotName } from '../program/model/ids.ts';
 export { measuringKit, potCapacityMl, potShape, withServing } from '../program/model/kitchen.ts';
 export type { Liquor } from '../program/model/liquor.ts';

@@ -2,7 +2,7 @@ import type { Kitchen } from '../documents/kitchen.ts';
 import { abvPct } from '../liquor/composition.ts';
 import type { LogEvent } from '../log/events/table.ts';
 import { foldBatch } from '../log/foldBatch.ts';
-import type { ModelFactors } from '../program/model/factors.ts';
+import { byTheBook, type ModelFactors } from '../program/model/factors.ts';
 import type { PlannedProgram } from '../program/model/program.ts';
 import type { Simulation, StepActual, TraceEntry } from '../program/model/simulation.ts';
 import { simulateBatch } from '../program/simulate/simulate.ts';
@@ -33,15 +33,17 @@ export function simulateTruth(
 ): BatchTruth {
   const log = foldBatch(planned, events);
   const { program } = log;
+  // What is believed of a kitchen makes nothing so.
+  const real = byTheBook(kitchen);
   const actuals: Record<string, StepActual> = {};
   for (const [id, actual] of Object.entries(log.actuals))
     actuals[id] = { ...actual, adjustments: actual.adjustments.filter((a) => a.kind !== 'measured') };
-  const forecast = simulateBatch(program, kitchen, tables, { actuals, factors: hidden });
+  const forecast = simulateBatch(program, real, tables, { actuals, factors: hidden });
   const { startedMs, currentStepId } = log;
   if (startedMs === null) return { at: () => NOTHING, forecast };
   const nowMin = (nowMs - startedMs) / MINUTE_MS;
   const moment = currentStepId
-    ? simulateBatch(program, kitchen, tables, {
+    ? simulateBatch(program, real, tables, {
         actuals,
         factors: hidden,
         stopAt: { stepId: currentStepId, atMin: nowMin },

@@ -9,11 +9,12 @@ import type { StockRow } from '../documents/stock.ts';
 import { type Feast, type FeastInput, type FeastTimes, planFeast, type Sized } from '../gathering/feast.ts';
 import { type OtherDrink, othersFor } from '../gathering/others.ts';
 import { bindingLimits, type FeastWay, type Limit, waysOut } from '../gathering/waysOut.ts';
-import { learnFrom, type PinnedMade, type WhatIsLearnt } from '../learn/learn.ts';
+import { type ReadingToTake, type ReadKind, readingSpread, readingToTake } from '../learn/toRead.ts';
 import { type PlanProblem, solvePlanDoc } from '../plan/planDoc.ts';
 import { type PlanStart, planStart } from '../plan/planStart.ts';
 import { drawRuns, type RangeSamples } from '../plan/ranges.ts';
 import type { Solution } from '../plan/wish.ts';
+import type { StepId, VesselId } from '../program/model/ids.ts';
 import type { Program } from '../program/model/program.ts';
 import type { Simulation } from '../program/model/simulation.ts';
 import { simulateBatch } from '../program/simulate/simulate.ts';
@@ -36,7 +37,9 @@ export type Job =
     }
   | { kind: 'ranges'; program: Program; kitchen: Kitchen; runs: number; from: number; seed: number }
   | { kind: 'overview'; kitchen: Kitchen }
-  | { kind: 'learn'; kitchen: Kitchen; batches: readonly PinnedMade[]; nowMs: number }
+  /** Which reading tells most of the kitchen; and how far readings at a step may lie from what is foretold. */
+  | { kind: 'toRead'; program: Program; kitchen: Kitchen }
+  | { kind: 'readingSpreads'; program: Program; kitchen: Kitchen; stepId: StepId; vesselId: VesselId }
   | {
       kind: 'feastWays';
       input: Omit<FeastInput, 'kitchen'>;
@@ -73,7 +76,8 @@ export type JobResult =
   | { kind: 'courses'; courses: readonly { id: string; courses: Courses | null }[] }
   | { kind: 'ranges'; samples: RangeSamples }
   | { kind: 'overview'; drinks: readonly DrinkOverview[] }
-  | { kind: 'learn'; learnt: WhatIsLearnt }
+  | { kind: 'toRead'; reading: ReadingToTake | null }
+  | { kind: 'readingSpreads'; spreads: Readonly<Record<ReadKind, number | null>> }
   | { kind: 'feastWays'; limits: readonly Limit[]; ways: readonly FeastWay[] }
   | { kind: 'othersFor'; drinks: readonly OtherDrink[] }
   | { kind: 'feast'; feast: Feast };
@@ -153,13 +157,13 @@ export function runJob(job: Job, book: readonly Recipe[], shipped: Tables, contr
       }
       return { kind: 'overview', drinks };
     }
-    case 'learn': {
-      const learnt = learnFrom(job.batches, tables, job.nowMs, (done) => {
-        control.onProgress(done / job.batches.length);
-        return control.cancelled();
-      });
-      if (!learnt) throw new JobCancelled();
-      return { kind: 'learn', learnt };
+    case 'toRead':
+      return { kind: 'toRead', reading: readingToTake(job.program, job.kitchen, tables) };
+    case 'readingSpreads': {
+      const of = (what: ReadKind) =>
+        readingSpread(job.program, job.kitchen, tables, job.stepId, job.vesselId, what);
+      const spreads = { volume: of('volume'), level: of('level'), mass: of('mass') };
+      return { kind: 'readingSpreads', spreads };
     }
     case 'feastWays': {
       const input = { ...job.input, kitchen: job.kitchen };

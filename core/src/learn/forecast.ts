@@ -1,17 +1,12 @@
 import type { Kitchen } from '../documents/kitchen.ts';
-import type { FactorId, ModelFactors } from '../program/model/factors.ts';
+import type { Learnt } from '../documents/learning.ts';
+import type { FactorId } from '../program/model/factors.ts';
 import type { Program } from '../program/model/program.ts';
 import type { Simulation } from '../program/model/simulation.ts';
 import type { Tables } from '../tables/types.ts';
 import type { LearntId } from './priors.ts';
 import { type Moves, movesOf } from './sensitivities.ts';
 import { type Beliefs, SCATTER } from './solve.ts';
-
-/** What is believed of the model, as its multipliers. Of what a reading is wrong by the model knows nothing. */
-export const factorsBy = (beliefs: Pick<Beliefs, 'beliefs'>): ModelFactors =>
-  Object.fromEntries(
-    beliefs.beliefs.flatMap(({ id, mean }) => (id === 'jug' || mean === 0 ? [] : [[id, Math.exp(mean)]])),
-  );
 
 /**
  * How far a figure of a program may come to lie from what is believed, as the standard deviation of its logarithm: what is
@@ -53,4 +48,24 @@ function varianceOf(
     }
   }
   return variance;
+}
+
+/** Readings that move a belief by no more than this, or leave it as open but for this, have told nothing of it. */
+const NO_MORE = 1e-3;
+
+/**
+ * What a kitchen document keeps of the beliefs: factors that its batches have moved, and how far each may still be off in
+ * the next batch. What a reading is wrong by is none of the model's.
+ */
+export function learntOf({ beliefs }: Pick<Beliefs, 'beliefs'>): Omit<Learnt, 'version'> {
+  const factors: Record<string, number> = {};
+  const spreads: Record<string, number> = {};
+  for (const { id, mean, spread, prior } of beliefs) {
+    // What is wrong with a jug is none of the next batch's; how sweet this house ends is its cook's to choose.
+    if (id === 'jug' || (Math.abs(mean) < NO_MORE && spread > (1 - NO_MORE) * prior)) continue;
+    factors[id] = Math.exp(mean);
+    // The book's own spread has the scatter in it: what is read never makes it wider.
+    spreads[id] = Math.min(prior, Math.hypot(spread, SCATTER * prior));
+  }
+  return { factors, spreads };
 }

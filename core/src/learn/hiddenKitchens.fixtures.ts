@@ -117,6 +117,7 @@ export function hiddenKitchen(seed: number, options: Partial<Hiding> = {}): Hidd
       atMs: batches.length * 7 * 24 * 3_600_000,
       program,
       actuals,
+      likedPct: {},
       filledL: inBottles(litres * Math.exp(noise(READING_SPREADS.filledShare)) * slip(), how),
     };
     const residuals = residualsOf(made, readsOf(made, TABLES), KITCHEN, TABLES);

@@ -3,9 +3,9 @@ import { CholeskyDecomposition, Matrix } from 'ml-matrix';
 import { describe, expect, it } from 'vitest';
 import { TABLES } from '../testKitchen.ts';
 import { notApart } from './apart.ts';
-import { factorsBy } from './forecast.ts';
+import { learntOf } from './forecast.ts';
 import { type Hiding, hiddenKitchen } from './hiddenKitchens.fixtures.ts';
-import { type LearntId, priorSpread } from './priors.ts';
+import { isReadingFactor, type LearntId, priorSpread } from './priors.ts';
 import { proveLearning } from './proof.fixtures.ts';
 import { type Belief, type Beliefs, type Evidence, SCATTER, solveBeliefs } from './solve.ts';
 
@@ -121,7 +121,7 @@ const arbitraryEvidence = fc
 function inReadings(evidence: readonly Evidence[]): Map<LearntId, { mean: number; spread: number }> {
   const rows = evidence.flatMap(({ residuals }, batch) => residuals.map((r) => ({ ...r, batch })));
   const move = (r: (typeof rows)[number], id: LearntId) =>
-    id === 'jug' ? (r.read.by === 'jug' ? 1 : 0) : (r.moves.get(id) ?? 0);
+    isReadingFactor(id) ? (r.read.by === id ? 1 : 0) : (r.moves.get(id) ?? 0);
   const c = new Matrix(
     rows.map((a, i) =>
       rows.map((b, k) =>
@@ -157,7 +157,7 @@ function inReadings(evidence: readonly Evidence[]): Map<LearntId, { mean: number
 describe('laws of what is believed', () => {
   it('no reading, no change', () => {
     expect(solve([]).beliefs).toEqual([]);
-    expect(factorsBy(solve([]))).toEqual({});
+    expect(learntOf(solve([])).factors).toEqual({});
   });
 
   it('it is the answer of a normal model, worked out the other way round', () => {

@@ -1,10 +1,12 @@
 import type { Kitchen } from '../documents/kitchen.ts';
+import type { LearningChoices, Learnt } from '../documents/learning.ts';
 import type { Tables } from '../tables/types.ts';
 import { type NotApart, notApart } from './apart.ts';
-import { priorSpread } from './priors.ts';
+import { learntOf } from './forecast.ts';
+import { type LearntId, priorSpread } from './priors.ts';
 import { type MadeBatch, readsOf } from './readings.ts';
 import { residualsOf } from './sensitivities.ts';
-import { type Belief, type Evidence, solveBeliefs } from './solve.ts';
+import { type Belief, type Evidence, type SolveOptions, solveBeliefs } from './solve.ts';
 
 /** A batch with what was pinned to it. */
 export interface PinnedMade {
@@ -13,39 +15,94 @@ export interface PinnedMade {
   tables: Tables;
 }
 
+/** What was believed of a factor after one of the batches that tell of it, and those before. */
+export interface Believed {
+  batchId: string;
+  mean: number;
+  spread: number;
+}
+export interface BeliefWithCourse extends Belief {
+  held: boolean;
+  /** The first batch first. */
+  course: readonly Believed[];
+}
+
 /** What a kitchen's batches have told of it. */
 export interface WhatIsLearnt {
   /** What is known best, against what was known before, first. */
-  beliefs: readonly Belief[];
+  beliefs: readonly BeliefWithCourse[];
   notApart: readonly NotApart[];
   /** Readings that count for next to nothing, for all others say otherwise. */
   letGo: number;
+  /** What plans count with. */
+  learnt: Omit<Learnt, 'version'>;
 }
 
 /** A reading counts for next to nothing below this weight. */
 const LET_GO = 0.05;
+/** How a belief came about is told over so many batches, the newest. */
+const COURSE = 24;
+
+/** What one batch tells, against the book. */
+export const evidenceOf = ({ made, kitchen, tables }: PinnedMade): Evidence => ({
+  batchId: made.id,
+  atMs: made.atMs,
+  residuals: residualsOf(made, readsOf(made, tables), kitchen, tables),
+});
 
 /**
- * What batches that were made have told of their kitchen, all of them together.
- * @param tables for the priors. @param onBatch told after each batch how many are done; true stops it.
- * @returns null when it was stopped.
+ * What the batches that count have told of their kitchen, all of them solved together from the prior.
+ * @param evidence of every batch that was made, in any order. @param tables for the priors.
  */
 export function learnFrom(
-  batches: readonly PinnedMade[],
+  evidence: readonly Evidence[],
+  { held, forgotten, sinceMs }: LearningChoices,
   tables: Tables,
   nowMs: number,
-  onBatch: (done: number) => boolean,
-): WhatIsLearnt | null {
-  const evidence: Evidence[] = [];
-  for (const [i, { made, kitchen, tables: pinned }] of batches.entries()) {
-    const residuals = residualsOf(made, readsOf(made, pinned), kitchen, pinned);
-    if (residuals.length > 0) evidence.push({ batchId: made.id, atMs: made.atMs, residuals });
-    if (onBatch(i + 1)) return null;
-  }
-  const learnt = solveBeliefs(evidence, { priorOf: (id) => priorSpread(id, tables), nowMs });
-  return {
-    beliefs: [...learnt.beliefs].sort((a, b) => a.spread / a.prior - b.spread / b.prior),
-    notApart: notApart(learnt),
-    letGo: learnt.weights.flat().filter((w) => w < LET_GO).length,
+): WhatIsLearnt {
+  const away = new Set(forgotten);
+  const counted = evidence
+    .filter((e) => e.residuals.length > 0 && !away.has(e.batchId) && e.atMs >= (sinceMs ?? 0))
+    .sort((a, b) => a.atMs - b.atMs);
+  const options = {
+    priorOf: (id: LearntId) => priorSpread(id, tables),
+    nowMs,
+    held: new Map(held.map(({ id, factor }) => [id as LearntId, Math.log(factor)])),
   };
+  const all = solveBeliefs(counted, options);
+  const courses = coursesOf(counted, { ...options, weights: all.weights });
+  // What is held counts also where no batch tells of it.
+  const named = new Set(all.beliefs.map((b) => b.id));
+  const unread = [...options.held].flatMap(([id, mean]): Belief[] =>
+    named.has(id) ? [] : [{ id, mean, spread: 0, prior: options.priorOf(id), batchIds: [] }],
+  );
+  const beliefs = [...all.beliefs, ...unread];
+  return {
+    beliefs: beliefs
+      .map((b) => ({ ...b, held: options.held.has(b.id), course: courses.get(b.id) ?? [] }))
+      .sort((a, b) => a.spread / a.prior - b.spread / b.prior),
+    notApart: notApart(all),
+    letGo: all.weights.flat().filter((w) => w < LET_GO).length,
+    learnt: learntOf({ beliefs }),
+  };
+}
+
+/** How each belief came about, batch by batch: with the weights that readings have in the end, so that it only narrows. */
+function coursesOf(
+  evidence: readonly Evidence[],
+  options: SolveOptions & { weights: readonly (readonly number[])[] },
+): Map<LearntId, Believed[]> {
+  const courses = new Map<LearntId, Believed[]>();
+  for (let n = Math.max(1, evidence.length - COURSE + 1); n <= evidence.length; n++) {
+    const { batchId } = evidence[n - 1]!;
+    const { beliefs } = solveBeliefs(evidence.slice(0, n), {
+      ...options,
+      weights: options.weights.slice(0, n),
+    });
+    for (const { id, mean, spread, batchIds } of beliefs) {
+      if (!batchIds.includes(batchId)) continue;
+      courses.set(id, [...(courses.get(id) ?? []), { batchId, mean, spread }]);
+    }
+  }
+  return courses;
 }

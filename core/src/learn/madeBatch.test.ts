@@ -1,20 +1,24 @@
 import { describe, expect, it } from 'vitest';
+import { USUAL_LEARNING } from '../documents/learning.ts';
 import { cookThrough } from '../instruments/cook.fixtures.ts';
+import { simulateTruth } from '../instruments/truth.ts';
 import { massG } from '../liquor/composition.ts';
 import { foldBatch } from '../log/foldBatch.ts';
 import { toldAt } from '../log/told.fixtures.ts';
+import { drawRuns, spansOf } from '../plan/ranges.ts';
 import { plannedDrink } from '../plannedDrink.fixtures.ts';
 import type { ModelFactors } from '../program/model/factors.ts';
 import { simulateBatch } from '../program/simulate/simulate.ts';
 import { solidsInfo } from '../program/simulate/state.ts';
 import { KITCHEN, TABLES } from '../testKitchen.ts';
-import { factorsBy } from './forecast.ts';
-import { learnFrom } from './learn.ts';
+import { learntOf } from './forecast.ts';
+import { learnFrom, evidenceOf as tells, type WhatIsLearnt } from './learn.ts';
 import { madeBatchOf } from './madeBatch.ts';
 import { priorSpread } from './priors.ts';
 import { readsOf } from './readings.ts';
 import { residualsOf } from './sensitivities.ts';
 import { type Evidence, solveBeliefs } from './solve.ts';
+import { readResiduals, writeResiduals } from './stored.ts';
 
 const kitchen = {
   ...KITCHEN,
@@ -30,14 +34,10 @@ const program = plannedDrink('deep-calyx-ginger', 'straightBoil', 8);
 const HIDDEN = { power: 0.75 };
 
 const cooked = (i: number) => cookThrough(program, kitchen, HIDDEN, START + i * WEEK_MS).events;
-function evidenceOf(events: ReturnType<typeof cooked>, id: string): Evidence {
-  const made = madeBatchOf(id, foldBatch(program, events))!;
-  return {
-    batchId: id,
-    atMs: made.atMs,
-    residuals: residualsOf(made, readsOf(made, TABLES), kitchen, TABLES),
-  };
-}
+const madeOf = (events: ReturnType<typeof cooked>, id: string) =>
+  madeBatchOf(id, foldBatch(program, events))!;
+const evidenceOf = (events: ReturnType<typeof cooked>, id: string): Evidence =>
+  tells({ made: madeOf(events, id), kitchen, tables: TABLES });
 const learn = (evidence: readonly Evidence[]) =>
   solveBeliefs(evidence, { priorOf: (id) => priorSpread(id, TABLES), nowMs: null });
 const boilMin = (factors: ModelFactors): number =>
@@ -52,29 +52,71 @@ describe('batches that were cooked, step by step, in a kitchen whose ring is wea
     const really = boilMin(HIDDEN);
     // By the book it would be a quarter too soon.
     expect(boilMin({})).toBeLessThan(0.8 * really);
-    const foretold = boilMin(factorsBy(learnt));
+    const foretold = boilMin(learntOf(learnt).factors);
     expect(Math.abs(foretold - really)).toBeLessThan(0.05 * really);
   });
 
-  it('all of it in one: what is known best comes first, and it can be stopped', () => {
-    const batches = logs.map((events, i) => ({
-      made: madeBatchOf(`b${i}`, foldBatch(program, events))!,
-      kitchen,
-      tables: TABLES,
-    }));
-    const told: number[] = [];
-    const learnt = learnFrom(batches, TABLES, START + 3 * WEEK_MS, (done) => {
-      told.push(done);
-      return false;
-    })!;
-    expect(told).toEqual([1, 2, 3]);
-    const ring = learnt.beliefs.find((b) => b.id === 'power:gas')!;
+  it('a kitchen that has learnt it plans by it, and what its batches were is no other for that', () => {
+    const wiser = { ...kitchen, learnt: { version: 1, ...learntOf(learn(evidence)) } };
+    const really = boilMin(HIDDEN);
+    const planned = simulateBatch(program, wiser, TABLES).trace.find((t) => t.kind === 'heat')!.modelMin;
+    expect(Math.abs(planned - really)).toBeLessThan(0.05 * really);
+    // What was read is held against the book again, not against what was learnt from it.
+    expect(tells({ made: madeOf(logs[0]!, 'b0'), kitchen: wiser, tables: TABLES })).toEqual(evidence[0]);
+    // Nor is a rehearsal another one: its ring is as weak as it was.
+    expect(simulateTruth(program, wiser, TABLES, logs[0]!, START + WEEK_MS, HIDDEN).forecast.endMin).toBe(
+      simulateTruth(program, kitchen, TABLES, logs[0]!, START + WEEK_MS, HIDDEN).forecast.endMin,
+    );
+    // How long it takes is known better: the likely range of the hours is narrower.
+    const minutes = (k: typeof kitchen) =>
+      spansOf(drawRuns(program, k, TABLES, { runs: 300, seed: 1 })!).minutes;
+    const width = ({ low, high }: { low: number; high: number }) => high - low;
+    expect(width(minutes(wiser))).toBeLessThan(0.8 * width(minutes(kitchen)));
+  });
+
+  const now = START + 3 * WEEK_MS;
+  const ringOf = (learnt: WhatIsLearnt) => learnt.beliefs.find((b) => b.id === 'power:gas');
+
+  it('all of it in one: what is known best comes first, and how each belief narrowed', () => {
+    const learnt = learnFrom(evidence, USUAL_LEARNING, TABLES, now);
+    const ring = ringOf(learnt)!;
     expect(Math.abs(Math.exp(ring.mean) - 0.75)).toBeLessThan(0.05);
+    expect(learnt.learnt.factors['power:gas']).toBe(Math.exp(ring.mean));
     expect(ring.batchIds).toEqual(['b0', 'b1', 'b2']);
+    expect(ring.course.map((c) => c.batchId)).toEqual(['b0', 'b1', 'b2']);
+    const spreads = ring.course.map((c) => c.spread);
+    expect(spreads).toEqual([...spreads].sort((a, b) => b - a));
+    expect(ring.course.at(-1)).toMatchObject({ mean: ring.mean, spread: ring.spread });
     const open = learnt.beliefs.map((b) => b.spread / b.prior);
     expect(open).toEqual([...open].sort((a, b) => a - b));
-    expect(learnFrom(batches, TABLES, START, (done) => done === 2)).toBeNull();
-    expect(learnFrom([], TABLES, START, () => false)).toEqual({ beliefs: [], notApart: [], letGo: 0 });
+    expect(learnFrom([], USUAL_LEARNING, TABLES, now)).toEqual({
+      beliefs: [],
+      notApart: [],
+      letGo: 0,
+      learnt: { factors: {}, spreads: {} },
+    });
+  });
+
+  it('what was kept of a batch as text says the same', () => {
+    const kept = evidence.map((e) => ({ ...e, residuals: readResiduals(writeResiduals(e)) }));
+    expect(learnFrom(kept, USUAL_LEARNING, TABLES, now)).toEqual(
+      learnFrom(evidence, USUAL_LEARNING, TABLES, now),
+    );
+  });
+
+  it('a batch that is forgotten, or made before the kitchen was begun anew, has said nothing', () => {
+    const without = learnFrom(evidence.slice(1), USUAL_LEARNING, TABLES, now);
+    const forgotten = learnFrom(evidence, { ...USUAL_LEARNING, forgotten: ['b0'] }, TABLES, now);
+    const anew = learnFrom(evidence, { ...USUAL_LEARNING, sinceMs: START + 1 }, TABLES, now);
+    expect(forgotten).toEqual(without);
+    expect(anew).toEqual(without);
+  });
+
+  it('what is held fixed stays where it is held, and is no longer open', () => {
+    const held = [{ id: 'power:gas', factor: 0.9 }];
+    const learnt = learnFrom(evidence, { ...USUAL_LEARNING, held }, TABLES, now);
+    expect(learnt.learnt.factors['power:gas']).toBeCloseTo(0.9, 9);
+    expect(ringOf(learnt)).toMatchObject({ held: true, spread: 0 });
   });
 
   it('a pot that is weighed with all that lies in it says nothing new where all is as foreseen', () => {
@@ -87,6 +129,7 @@ describe('batches that were cooked, step by step, in a kitchen whose ring is wea
       atMs: START,
       program,
       filledL: null,
+      likedPct: {},
       actuals: {
         [boil.stepId]: {
           startMin: boil.startMin,
@@ -107,6 +150,37 @@ describe('batches that were cooked, step by step, in a kitchen whose ring is wea
     expect(weighed!.value).toBeCloseTo(0, 6);
     // More steam, less in the pot.
     expect(weighed!.moves.get('boilOff:blue')).toBeLessThan(0);
+  });
+
+  it('a house that finds it right at less sugar than it aimed for ends less sweet', () => {
+    const sweeten = program.steps.find((s) => s.kind === 'sweeten')!;
+    const aimed = sweeten.kind === 'sweeten' ? sweeten.targetSweetnessPct : 0;
+    const made = logs.map((events, i) => ({
+      ...madeOf(events, `b${i}`),
+      likedPct: { [sweeten.id]: 0.9 * aimed },
+    }));
+    const sweet = (n: number) =>
+      learnFrom(
+        made.slice(0, n).map((one) => tells({ made: one, kitchen, tables: TABLES })),
+        USUAL_LEARNING,
+        TABLES,
+        now,
+      ).beliefs.find((b) => b.id === 'sweet')!;
+    // By hand: of one reading of ln 0.9 the share prior² / (prior² + scatter² + error²) is believed.
+    const [prior, scatter, error] = [0.15, 0.4 * 0.15, 0.05];
+    const share = prior ** 2 / (prior ** 2 + scatter ** 2 + error ** 2);
+    expect(sweet(1).mean).toBeCloseTo(share * Math.log(0.9), 2);
+    expect(Math.exp(sweet(3).mean)).toBeLessThan(0.92);
+    expect(Math.exp(sweet(3).mean)).toBeGreaterThan(0.9);
+    expect(sweet(3).spread).toBeLessThan(sweet(1).spread);
+    // What a taste said last counts: found too sweet after it was right, it was not right.
+    const log = foldBatch(program, logs[0]!);
+    const said = {
+      ...log,
+      tastes: [...log.tastes, { stepId: sweeten.id, eventId: 't', sweet: 1, atSweetnessPct: 9 }],
+    };
+    expect(madeBatchOf('b0', log)!.likedPct).toHaveProperty(sweeten.id);
+    expect(madeBatchOf('b0', said)!.likedPct).toEqual({});
   });
 
   it('a batch that was not made to its end tells nothing yet', () => {

@@ -13,5 +13,11 @@ export function madeBatchOf(id: string, log: BatchLog): MadeBatch | null {
   const leastL = bottles.reduce((sum, b) => sum + b.volumeMl, 0) / 1000;
   const smallestL = Math.min(...bottles.map((b) => b.volumeMl)) / 1000;
   const filledL = bottles.length > 0 ? { least: leastL, most: leastL + smallestL } : null;
-  return { id, atMs: startedMs, program, actuals, filledL };
+  const likedPct: Record<string, number> = {};
+  for (const taste of log.tastes) {
+    // The last word of a step counts: what was right at first may not have been in the end.
+    if (taste.sweet === 0) likedPct[taste.stepId] = taste.atSweetnessPct;
+    else if (taste.sweet !== undefined) delete likedPct[taste.stepId];
+  }
+  return { id, atMs: startedMs, program, actuals, filledL, likedPct };
 }

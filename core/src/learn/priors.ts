@@ -1,20 +1,26 @@
 import type { Kitchen } from '../documents/kitchen.ts';
-import { type FactorId, type FactorKind, readFactorId } from '../program/model/factors.ts';
+import { FACTOR_KINDS, type FactorId, type FactorKind, readFactorId } from '../program/model/factors.ts';
 import type { Program } from '../program/model/program.ts';
 import { LEARNT_SPREAD_ROWS } from '../tables/learntSpreads.ts';
 import { SPREAD_ROWS, type SpreadId } from '../tables/spreads.ts';
 import type { Tables } from '../tables/types.ts';
 
 /**
- * What a reading is wrong by in the same way each time: of a jug whose marks are off. It moves no batch, only what is
- * read of it.
+ * What moves no batch, only what is read of it: a jug whose marks are off, a house that ends sweeter than it aimed for.
  */
-export type ReadingFactorId = 'jug';
+export const READING_FACTORS = ['jug', 'sweet'] as const;
+export type ReadingFactorId = (typeof READING_FACTORS)[number];
+export const isReadingFactor = (id: LearntId): id is ReadingFactorId =>
+  (READING_FACTORS as readonly string[]).includes(id);
 /** Everything that is learnt of a kitchen. */
 export type LearntId = FactorId | ReadingFactorId;
 
 const SIGMA_OF: ReadonlyMap<string, number> = new Map(LEARNT_SPREAD_ROWS.map((row) => [row.kind, row.sigma]));
 const ROW_SPREADS = new Map(SPREAD_ROWS.map((row) => [row.id, row.sigma]));
+
+const KINDS: ReadonlySet<string> = new Set([...FACTOR_KINDS, ...READING_FACTORS]);
+/** Whether an id says something that can be learnt. */
+export const isLearntId = (id: string): id is LearntId => KINDS.has(id.split(':', 1)[0]!);
 
 /** The spread of an ingredient's constant: by how sure its row is. */
 function rowSpread(kind: 'held' | 'rate' | 'potency' | 'juice', itemId: string, tables: Tables): number {
@@ -31,7 +37,7 @@ function rowSpread(kind: 'held' | 'rate' | 'potency' | 'juice', itemId: string, 
 
 /** How far a factor may be off in a kitchen nobody has measured: the standard deviation of its logarithm. */
 export function priorSpread(id: LearntId, tables: Tables): number {
-  if (id === 'jug') return SIGMA_OF.get('jug')!;
+  if (isReadingFactor(id)) return SIGMA_OF.get(id)!;
   const { kind, of } = readFactorId(id);
   switch (kind) {
     case 'held':

@@ -3,7 +3,7 @@ import { finishedL } from '../program/simulate/finished.ts';
 import { simulateBatch } from '../program/simulate/simulate.ts';
 import { READING_SPREADS } from '../tables/readingSpreads.ts';
 import { KITCHEN, TABLES } from '../testKitchen.ts';
-import { factorsBy, spreadOf } from './forecast.ts';
+import { learntOf, spreadOf } from './forecast.ts';
 import { type HiddenBatch, type HiddenKitchen, hiddenKitchen } from './hiddenKitchens.fixtures.ts';
 import { priorSpread } from './priors.ts';
 import { type Beliefs, type Evidence, solveBeliefs } from './solve.ts';
@@ -40,7 +40,7 @@ const median = (values: readonly number[]): number => {
 
 /** What is foretold of a batch before it is made, and how it came out. */
 function foretold(batch: HiddenBatch, beliefs: Beliefs) {
-  const sim = simulateBatch(batch.program, KITCHEN, TABLES, { factors: factorsBy(beliefs) });
+  const sim = simulateBatch(batch.program, KITCHEN, TABLES, { factors: learntOf(beliefs).factors });
   return {
     litres: Math.log(batch.litres) - litresOf(sim),
     minutes: Math.log(batch.minutes) - minutesOf(sim),
@@ -49,7 +49,7 @@ function foretold(batch: HiddenBatch, beliefs: Beliefs) {
 
 /** Handwork varies by itself: what that does to the whole. */
 function handworkSpread(batch: HiddenBatch, beliefs: Beliefs): number {
-  const sim = simulateBatch(batch.program, KITCHEN, TABLES, { factors: factorsBy(beliefs) });
+  const sim = simulateBatch(batch.program, KITCHEN, TABLES, { factors: learntOf(beliefs).factors });
   const byHand = new Set(batch.program.steps.filter((s) => s.attention === 'handsOn').map((s) => s.id));
   const squares = sim.trace
     .filter((t) => byHand.has(t.stepId))

@@ -22,11 +22,13 @@ export interface MadeBatch {
   actuals: Readonly<Record<StepId, StepActual>>;
   /** All that came out of it lies between these; null: the log does not say. */
   filledL: { least: number; most: number } | null;
+  /** By the step that sweetens, how sweet it was when it was found about right, g in 100 g. */
+  likedPct: Readonly<Record<StepId, number>>;
 }
 
 /** Something that was read of a batch, and how far such a reading may be off. */
 export interface Read {
-  what: 'minutes' | 'volume' | 'level' | 'mass' | 'brix' | 'filled';
+  what: 'minutes' | 'volume' | 'level' | 'mass' | 'brix' | 'filled' | 'sweetness';
   stepId: StepId;
   /** The logarithm of what was read. */
   value: number;
@@ -55,7 +57,7 @@ export function readsOf(batch: MadeBatch, tables: Tables): Read[] {
       if (!actual || actual.skipped) return [];
       return [...minutesOf(step, actual), ...measuredIn(batch.program, step, actual, tables)];
     })
-    .concat(filled(batch));
+    .concat(filled(batch), endedAt(batch));
 }
 
 function minutesOf(step: Step, { startMin, endMin, adjustments }: StepActual): Read[] {
@@ -179,6 +181,19 @@ function filled({ program, filledL }: MadeBatch): Read[] {
     },
   ];
 }
+
+/** How sweet it was when it was found about right, against what was aimed for. */
+const endedAt = ({ program, likedPct }: MadeBatch): Read[] =>
+  program.steps.flatMap((step): Read[] => {
+    const pct = likedPct[step.id];
+    const value = step.kind === 'sweeten' && pct !== undefined ? log(pct) : null;
+    if (step.kind !== 'sweeten' || value === null) return [];
+    const aimed = log(step.targetSweetnessPct);
+    const by = 'sweet';
+    return [
+      { what: 'sweetness', stepId: step.id, value, spread: SPREAD.tasteShare, foreseen: () => aimed, by },
+    ];
+  });
 
 /** What really happened, without what was read: what the model alone makes of it. */
 export const unread = (actuals: MadeBatch['actuals']): Record<StepId, StepActual> =>

@@ -1,5 +1,5 @@
 import type { Kitchen } from '../documents/kitchen.ts';
-import type { FactorId } from '../program/model/factors.ts';
+import { byTheBook, type FactorId } from '../program/model/factors.ts';
 import type { Program } from '../program/model/program.ts';
 import type { Simulation } from '../program/model/simulation.ts';
 import { simulateBatch } from '../program/simulate/simulate.ts';
@@ -37,13 +37,14 @@ const kept = new WeakMap<Program, Runs>();
 function runsOf(program: Program, kitchen: Kitchen, tables: Tables): Runs {
   const known = kept.get(program);
   if (known && known.kitchen === kitchen && known.tables === tables) return known;
+  const plain = byTheBook(kitchen);
   const moved = new Map(
     factorsIn(program, kitchen, tables).map((id) => [
       id,
-      simulateBatch(program, kitchen, tables, { factors: { [id]: Math.exp(MOVED) } }),
+      simulateBatch(program, plain, tables, { factors: { [id]: Math.exp(MOVED) } }),
     ]),
   );
-  const runs = { kitchen, tables, book: simulateBatch(program, kitchen, tables), moved };
+  const runs = { kitchen, tables, book: simulateBatch(program, plain, tables), moved };
   kept.set(program, runs);
   return runs;
 }
@@ -80,7 +81,7 @@ export function residualsOf(
   tables: Tables,
 ): Residual[] {
   const { program } = batch;
-  const sim = simulateBatch(program, kitchen, tables, { actuals: unread(batch.actuals) });
+  const sim = simulateBatch(program, byTheBook(kitchen), tables, { actuals: unread(batch.actuals) });
   const moves = movesOf(
     program,
     kitchen,

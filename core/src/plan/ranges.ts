@@ -1,7 +1,8 @@
 import { randomLcg, randomNormal } from 'd3-random';
 import type { Kitchen } from '../documents/kitchen.ts';
+import { factorsIn, priorSpread } from '../learn/priors.ts';
 import { markerGPerL } from '../liquor/composition.ts';
-import type { ModelFactors } from '../program/model/factors.ts';
+import { type FactorId, type ModelFactors, readFactorId } from '../program/model/factors.ts';
 import type { Program } from '../program/model/program.ts';
 import { finishedL, finishedLiquor } from '../program/simulate/finished.ts';
 import { simulateBatch } from '../program/simulate/simulate.ts';
@@ -81,6 +82,37 @@ const drawnOf = (row: IngredientRow, draw: Draw): ModelFactors => ({
   [`juice:${row.id}`]: draw.of('juice', row.confidence),
 });
 
+/** By the book: what belongs to the kitchen in general, and each ingredient's own. */
+const drawnByBook = (used: readonly IngredientRow[], draw: Draw): ModelFactors =>
+  Object.assign(
+    {
+      boilOff: draw.of('boilOff'),
+      power: draw.of('power'),
+      heatLoss: draw.of('heatLoss'),
+      strainLoss: draw.of('strainLoss'),
+    },
+    ...used.map((row) => drawnOf(row, draw)),
+  );
+
+/**
+ * In a kitchen that has learnt: how far each of its pots, rings, places and ingredients may still be off. Of what it has
+ * not read yet that is as by the book, where a press is told of with what it presses. Handwork takes its own time in both.
+ */
+function spreadsLearnt(
+  program: Program,
+  kitchen: Kitchen,
+  tables: Tables,
+): readonly [FactorId, number][] | null {
+  const { learnt } = kitchen;
+  if (!learnt) return null;
+  return factorsIn(program, kitchen, tables).flatMap((id): [FactorId, number][] => {
+    const { kind } = readFactorId(id);
+    const known = learnt.spreads[id];
+    if (kind === 'minutes' || (kind === 'press' && known === undefined)) return [];
+    return [[id, known ?? priorSpread(id, tables)]];
+  });
+}
+
 /** Shares of a normal draw that lie within the ends of what was said: nine of ten. */
 const WITHIN_ENDS = 1.645;
 
@@ -123,6 +155,8 @@ export function drawRuns(
     const row = tables.ingredients.get(l.itemId);
     return row ? [row] : [];
   });
+  // What a range is asked for without its spreads is asked of the book.
+  const known = options.spreads ? null : spreadsLearnt(program, kitchen, tables);
   const litres: number[] = [];
   const minutes: number[] = [];
   const gPerL: Partial<Record<MarkerId, number[]>> = {};
@@ -133,15 +167,9 @@ export function drawRuns(
       if (options.cancelled?.()) return null;
     }
     const draw = new Draw(randomNormal.source(randomLcg(seedOfRun(options.seed, from + run)))(0, 1), sigmas);
-    const factors: ModelFactors = Object.assign(
-      {
-        boilOff: draw.of('boilOff'),
-        power: draw.of('power'),
-        heatLoss: draw.of('heatLoss'),
-        strainLoss: draw.of('strainLoss'),
-      },
-      ...used.map((row) => drawnOf(row, draw)),
-    );
+    const factors: ModelFactors = known
+      ? Object.fromEntries(known.map(([id, sigma]) => [id, Math.exp(sigma * draw.normal())]))
+      : drawnByBook(used, draw);
     const sim = simulateBatch(asSaid(program, draw), kitchen, tables, { detail: 'lean', factors });
     const end = finishedLiquor(sim);
     if (sim.problem || !end) continue;

@@ -10,7 +10,8 @@ export type LearntKind =
   | 'strainLoss'
   | 'press'
   | 'minutes'
-  | 'jug';
+  | 'jug'
+  | 'sweet';
 
 export interface LearntSpreadRow {
   kind: LearntKind;
@@ -66,6 +67,12 @@ export const LEARNT_SPREAD_ROWS: readonly LearntSpreadRow[] = [
     kind: 'minutes',
     sigma: 0.3,
     source: 'Handwork: one cook takes three quarters of the time, another a third more',
+    confidence: 'm',
+  },
+  {
+    kind: 'sweet',
+    sigma: 0.15,
+    source: 'Households: one ends a sixth sweeter than a recipe aims, another as much less',
     confidence: 'm',
   },
   { kind: 'jug', sigma: 0.03, source: 'Marks on kitchen jugs: three per cent off', confidence: 'm' },

@@ -1,7 +1,7 @@
 /**
  * How far what a cook reads may be off, one standard deviation. Confidence: medium for all.
  * Sources: marks of kitchen jugs and how a surface is read in them; a rule held into a pot against a stick with a mark to
- * the millimetre; kitchen scales; hand refractometers; how soon after the moment a screen is tapped.
+ * the millimetre; kitchen scales; hand refractometers; how finely sweetness is told apart; how soon after the moment a screen is tapped.
  */
 export const READING_SPREADS = {
   /** A volume by jug, as a share. */
@@ -12,6 +12,8 @@ export const READING_SPREADS = {
   levelCm: 0.1,
   scaleShare: 0.006,
   brix: 0.15,
+  /** A sweetness that was found about right: the next mouthful is not judged just so, as a share. */
+  tasteShare: 0.05,
   /** How late a tap comes, min. */
   tapMin: 1,
   /** Of minutes that the model foretells, beside that: as a share. */

@@ -63,6 +63,8 @@ export async function mergeStaged(
   const renumbered = (rows: Row[]): Row[] =>
     rows.map((row) => ({ ...row, seq: hereFrom + Number(row.seq) - stagedFrom }));
   await db.transaction((trx) => copyKitchen(trx, staged));
+  if (!(await db('learning').first('version')))
+    await copyUnknown(db, staged, { table: 'learning', keys: ['version'] }, pace);
   for (const table of DOCUMENTS) await copyUnknown(db, staged, table, pace);
   const here = new Set((await db('batch').pluck('id')) as string[]);
   const coming = ((await staged('batch').orderBy('rowid').pluck('id')) as string[]).filter(

@@ -7,6 +7,7 @@ import type { PhotoStore } from '../photos/store.ts';
 import { hashOf } from '../services/book.ts';
 import { gatheringToRow } from '../services/gatherings.ts';
 import { ownItems } from '../services/itemOwners.ts';
+import { learningToRow, markStale } from '../services/learning.ts';
 import { projectItem, rebuildBatch } from '../services/projections.ts';
 import { isThere, jpegOf, type Known } from './check.ts';
 import { newReadings, spanOf } from './newReadings.ts';
@@ -119,6 +120,9 @@ async function putEntry(
     case 'gatherings':
       await trx('gathering').insert(gatheringToRow(entry.row)).onConflict('id').ignore();
       return;
+    case 'learning':
+      await putLearning(trx, entry.row);
+      return;
     case 'events':
       await putEvent(trx, entry.row, there, touched);
       return;
@@ -131,6 +135,12 @@ async function putEntry(
     case 'photos':
       await putPhoto(trx, entry.row, photos);
   }
+}
+
+/** What was believed comes where nothing is believed yet; what is believed now is worked out anew. */
+async function putLearning(trx: Db, row: ArchiveRow<'learning'>): Promise<void> {
+  await trx('learning').insert(learningToRow(row)).onConflict('version').ignore();
+  await markStale(trx);
 }
 
 async function putVersion(

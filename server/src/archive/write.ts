@@ -22,6 +22,7 @@ import { ownFacts, readStock } from '../services/book.ts';
 import { latestSeq } from '../services/events.ts';
 import { gatherings } from '../services/gatherings.ts';
 import { type InstrumentRow, instrumentFrom } from '../services/instruments.ts';
+import { type LearningDbRow, learningFrom } from '../services/learning.ts';
 import { type PhotoDbRow, photoFrom } from '../services/photos.ts';
 import { fridgeRecord, itemsThere } from '../services/shelf.ts';
 
@@ -122,7 +123,9 @@ const SECTIONS: Record<
 > = {
   async *kitchen(db) {
     const { version, kitchen } = await readKitchen(db);
-    if (version > 0) yield jsonOf([kitchen]);
+    // What is learnt is worked out from the batches, and has a section of its own.
+    const { learnt: _, ...told } = kitchen;
+    if (version > 0) yield jsonOf([told]);
   },
   async *ingredients(db) {
     yield jsonOf(await ownFacts(db));
@@ -155,6 +158,9 @@ const SECTIONS: Record<
   },
   async *gatherings(db) {
     yield jsonOf(await gatherings(db));
+  },
+  async *learning(db) {
+    yield jsonOf(((await db('learning').orderBy('version')) as LearningDbRow[]).map(learningFrom));
   },
   async *events(db, lastSeq) {
     const rows = (after: number) =>

@@ -314,4 +314,29 @@ export const MIGRATIONS: readonly Migration[] = [
       });
     },
   },
+  {
+    name: '015-learning',
+    async up(knex) {
+      // What each batch tells of the kitchen, worked out from its log.
+      await knex.schema.createTable('batch_evidence', (t) => {
+        t.string('batch_id').primary();
+        /** By which reading of logs. */
+        t.string('v').notNullable();
+        t.double('at_ms').notNullable();
+        t.integer('readings').notNullable();
+        t.text('residuals').notNullable();
+      });
+      // All that was believed of the kitchen, one version after the other.
+      await knex.schema.createTable('learning', (t) => {
+        t.integer('version').primary();
+        t.double('at_ms').notNullable();
+        t.string('by').notNullable();
+        t.text('choices').notNullable();
+        t.text('factors').notNullable();
+        t.text('spreads').notNullable();
+        t.integer('batches').notNullable();
+        t.text('told');
+      });
+    },
+  },
 ];

@@ -1,5 +1,6 @@
 import type { Batch, BatchStatus, Pins, Rehearsal } from '@big-ladle/core/contract';
 import { EMPTY_KITCHEN, type Kitchen, kitchenSchema, type PlanDoc } from '@big-ladle/core/documents';
+import type { Learnt } from '@big-ladle/core/learn';
 import { type LogEvent, readStored } from '@big-ladle/core/log';
 import type { Closure, ContainerForm, ContainerMaterial } from '@big-ladle/core/shelf';
 import * as v from 'valibot';
@@ -85,10 +86,10 @@ export const eventToRow = (event: LogEvent, receivedMs: number) => ({
 /** What of a kitchen has a table of its own. */
 const TABLED = ['pots', 'burners', 'bottles', 'measures', 'cupWeights'] as const satisfies (keyof Kitchen)[];
 type Tabled = (typeof TABLED)[number];
-type Setting = Exclude<keyof Kitchen, Tabled>;
+type Setting = Exclude<keyof Kitchen, Tabled | 'learnt'>;
 
-/** All else are single values, as the schema names them. */
-const SETTINGS = v.keyof(v.omit(kitchenSchema, TABLED)).options satisfies readonly Setting[];
+/** All else that is kept with a kitchen are single values, as the schema names them. */
+const SETTINGS = v.keyof(v.omit(kitchenSchema, [...TABLED, 'learnt'])).options satisfies readonly Setting[];
 
 interface VesselRow {
   id: string;
@@ -105,6 +106,15 @@ interface VesselRow {
   count: number | null;
   form: string | null;
   closure: string | null;
+}
+
+/** What the batches have told of the kitchen; null: nothing yet. */
+async function believedNow(db: Db): Promise<Learnt | null> {
+  const row = (await db('learning').orderBy('version', 'desc').first('version', 'factors', 'spreads')) as
+    | { version: number; factors: string; spreads: string }
+    | undefined;
+  if (!row || row.factors === '{}') return null;
+  return { version: row.version, factors: JSON.parse(row.factors), spreads: JSON.parse(row.spreads) };
 }
 
 /** The kitchen with its version, put together from its tables; an empty one before the first save. */
@@ -132,12 +142,14 @@ export async function readKitchen(db: Db): Promise<{ version: number; kitchen: K
     measure_id: string;
     value: number;
   }[];
+  const learnt = await believedNow(db);
   const values = Object.fromEntries(SETTINGS.filter((k) => settings.has(k)).map((k) => [k, settings.get(k)]));
   return {
     version: (settings.get('kitchenVersion') as number | undefined) ?? 0,
     kitchen: {
       ...EMPTY_KITCHEN,
       ...values,
+      ...(learnt ? { learnt } : {}),
       pots: vessels
         .filter((r) => r.kind === 'pot')
         .map((r) => ({

@@ -8,6 +8,7 @@ import { writeKitchen } from '../db/rows.ts';
 import { createBatch, requireBatch } from '../services/batches.ts';
 import { putStock } from '../services/book.ts';
 import { storeEvents } from '../services/events.ts';
+import { believeAnew, readOneBatch } from '../services/learning.ts';
 import { onTheShelf } from './bottles.ts';
 import { theLanternSupper } from './gathering.ts';
 import { DEMO_PRICES, demoKitchen } from './kitchen.ts';
@@ -36,6 +37,9 @@ export async function seedDemo(db: Db, nowMs: number): Promise<void> {
   await onTheShelf(db, nowMs);
   for (const row of DEMO_PRICES) await putStock(db, row);
   await theLanternSupper(db, nowMs);
+  // What its batches tell is there when it is first opened.
+  while (await readOneBatch(db));
+  await believeAnew(db, nowMs);
 }
 
 /** A batch that stands at the last step of a kind, with so many minutes of it to go. */

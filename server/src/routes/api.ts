@@ -10,6 +10,7 @@ import { serveBatches } from './batches.ts';
 import { serveBook } from './book.ts';
 import { serveGatherings } from './gatherings.ts';
 import { serveKitchen } from './kitchen.ts';
+import { serveLearning } from './learning.ts';
 import { parse, route } from './parse.ts';
 import type { ApiParts } from './parts.ts';
 import { photoBodies, servePhotos } from './photos.ts';
@@ -29,6 +30,11 @@ export function apiRouter(parts: ApiParts): Router {
     res.set('Cache-Control', 'no-store');
     next();
   });
+  // Whatever was changed may have brought a batch to its end, or told more of one.
+  api.use((req, res, next) => {
+    if (!['GET', 'HEAD'].includes(req.method)) res.on('finish', () => parts.learning.look());
+    next();
+  });
   archiveStreams(api, parts);
   photoBodies(api, parts);
   api.use(express.json({ limit: '256kb', strict: true }));
@@ -44,6 +50,7 @@ export function apiRouter(parts: ApiParts): Router {
   serveBook(serve, parts);
   serveShelf(serve, parts);
   serveGatherings(serve, parts);
+  serveLearning(serve, parts);
   servePhotos(serve, parts);
   serveImports(serve, api, parts);
   serveBackups(api, serve, parts);

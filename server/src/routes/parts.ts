@@ -3,6 +3,7 @@ import type { ImportDesk } from '../archive/desk.ts';
 import type { BackupDesk } from '../backup/desk.ts';
 import type { AdjustableClock } from '../clock.ts';
 import type { Db } from '../db/db.ts';
+import type { LearningDesk } from '../learning/desk.ts';
 import type { PhotoStore } from '../photos/store.ts';
 import type { StreamHub } from '../stream.ts';
 
@@ -16,6 +17,7 @@ export interface ApiParts {
   backups: BackupDesk;
   imports: ImportDesk;
   photos: PhotoStore;
+  learning: LearningDesk;
   /** Nothing can be written: what is there is read, everything else waits. */
   readOnly: boolean;
   openness: NetworkExposure;

@@ -11,6 +11,7 @@ import { HttpProblem, notFound } from '../problems.ts';
 import type { StoredEvent } from '../stream.ts';
 import { rowsOfOwn, tablesWith, wholeBook } from './book.ts';
 import { storeEvents } from './events.ts';
+import { forgetEvidence } from './learning.ts';
 import { batchOf, eventsOf, streamKindOf } from './streams.ts';
 
 export async function requireBatch(db: Db, id: string): Promise<Batch> {
@@ -256,6 +257,7 @@ export async function forgetRehearsal(db: Db, id: string): Promise<Outcome<undef
     await requireRehearsal(trx, id);
     await trx('event').where({ stream_kind: 'rehearsal', stream_id: id }).del();
     await trx('item_owner').where({ batch_id: id }).del();
+    await forgetEvidence(trx, id);
     await trx('batch').where({ id }).del();
     return { answer: undefined, changed: [{ doc: 'batch', id, version: 0 }] };
   });

@@ -17,7 +17,7 @@ export async function saveKitchen(
     const version = stored.version + 1;
     await writeKitchen(trx, version, sent.kitchen);
     return {
-      answer: { version, kitchen: sent.kitchen },
+      answer: await readKitchen(trx),
       changed: [{ doc: 'kitchen', id: 'kitchen', version }],
     };
   });

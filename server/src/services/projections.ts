@@ -8,6 +8,7 @@ import type { Db } from '../db/db.ts';
 import { HttpProblem } from '../problems.ts';
 import { rebuildOwners, takenFrom } from './itemOwners.ts';
 import { bottlesOf, type ItemRow, leftoversOf, madeMsOf, type Put, writeItem } from './itemProjections.ts';
+import { forgetEvidence } from './learning.ts';
 import { batchOf, eventsOf, streamKindOf, tablesOf } from './streams.ts';
 
 /** What a verdict says of what this household likes: only a batch that is over, and only its last word. */
@@ -82,6 +83,8 @@ async function writeProjections(db: Db, batch: Batch): Promise<StepProblem | nul
       await db(table).where({ batch_id: batch.id }).del();
     return null;
   }
+  // Its log has changed, and with it what it tells of the kitchen.
+  await forgetEvidence(db, batch.id);
   const { pins } = batch;
   const events = await eventsOf(db, streamKindOf(batch), batch.id);
   // As of the last thing that happened, so that a rebuild gives the same rows whenever it runs.

@@ -83,7 +83,7 @@ export const ROUTES_OF_PAGES: RouteObject[] = [
           ),
           later('/logbook', () => import('../features/logbook/LogbookPage.tsx').then((m) => m.LogbookPage)),
           later('/logbook/learnt', () =>
-            import('../features/logbook/LearntPage.tsx').then((m) => m.LearntPage),
+            import('../features/logbook/learnt/LearntPage.tsx').then((m) => m.LearntPage),
           ),
           later('/logbook/beside', () =>
             import('../features/logbook/BesidePage.tsx').then((m) => m.BesidePage),

@@ -39,6 +39,7 @@ export const keys = {
   versions: (id: string) => ['versions', id] as const,
   stock: ['stock'] as const,
   gatherings: ['gatherings'] as const,
+  learning: ['learning'] as const,
   /** Pictures, and those of one thing. */
   photos: ['photos'] as const,
   photosOf: (ofId: string) => ['photos', ofId] as const,

@@ -28,6 +28,7 @@ const STALE_AFTER = {
   retireRecipe: () => [keys.recipes],
   putIngredient: () => [keys.recipes],
   putStock: () => [keys.stock],
+  saveLearning: () => [keys.learning, keys.kitchen],
   saveGathering: () => [keys.gatherings],
   keepTimetable: () => [keys.gatherings],
   dropGathering: () => [keys.gatherings],

@@ -73,6 +73,8 @@ function staleDocuments({ doc, id }: DocChange): (readonly string[])[] {
       return [keys.stock];
     case 'gathering':
       return [keys.gatherings];
+    case 'learning':
+      return [keys.learning];
     case 'photo':
       return [keys.photosOf(id)];
     case 'instrument':

@@ -33,6 +33,21 @@ export type FactorId = FactorKind | `${FactorKind}:${string}`;
 /** Multipliers on the constants of the model; what is not named is as the tables have it. */
 export type ModelFactors = Readonly<Partial<Record<FactorId, number>>>;
 
+/** Both together: what is learnt of a kitchen, and what one run of a range draws around it. */
+export function bothFactors(
+  a: ModelFactors | undefined,
+  b: ModelFactors | undefined,
+): ModelFactors | undefined {
+  if (!a || !b) return a ?? b;
+  const out: Partial<Record<FactorId, number>> = { ...a };
+  for (const id of Object.keys(b) as FactorId[]) out[id] = (out[id] ?? 1) * b[id]!;
+  return out;
+}
+
+/** A kitchen as the book has it: nothing learnt. */
+export const byTheBook = <K extends { learnt?: unknown }>({ learnt: _, ...kitchen }: K): Omit<K, 'learnt'> =>
+  kitchen;
+
 /** What a constant is multiplied by: the factor in general and that of what it belongs to. */
 export function factorOf(factors: ModelFactors, kind: FactorKind, of?: string): number {
   const general = factors[kind] ?? 1;

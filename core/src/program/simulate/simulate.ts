@@ -12,6 +12,7 @@ import { phOf } from '../../liquor/ph.ts';
 import { expansion } from '../../liquor/water.ts';
 import { levelM } from '../../physics/vesselShape.ts';
 import type { Tables } from '../../tables/types.ts';
+import { bothFactors } from '../model/factors.ts';
 import type { Program } from '../model/program.ts';
 import type {
   Simulation,
@@ -140,7 +141,13 @@ export function simulateBatch(
   options: SimulationOptions = {},
 ): Simulation {
   const full = options.detail !== 'lean';
-  const sim = startWork(program, kitchen, tables, full, options.factors);
+  const sim = startWork(
+    program,
+    kitchen,
+    tables,
+    full,
+    bothFactors(kitchen.learnt?.factors, options.factors),
+  );
   const trace: TraceEntry[] = [];
   let problem: StepProblem | null = null;
   const dosedG: Record<string, number> = {};

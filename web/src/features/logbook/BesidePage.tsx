@@ -1,5 +1,5 @@
+import { type LookedBack, lookBack, type Otherwise } from '@big-ladle/core/learn';
 import '../../words/places/logbook.ts';
-import { type LookedBack, lookBack, type Otherwise } from '@big-ladle/core/log';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { type ReactNode, useMemo } from 'react';

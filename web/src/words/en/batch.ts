@@ -154,6 +154,7 @@ export const EN_BATCH = {
   'likely.likelyReadyIn': 'Likely {litres}, ready in {time}',
   'likely.toGL': ', {what} {low} to {high} g/L',
   'likely.eightTimesInTen': ': eight times in ten, before anything is measured.',
+  'likely.byOwnBatches': 'By what your own batches have taught.',
   'likely.howSureThisIs': 'How sure this is could not be worked out just now.',
   'likely.workingOutHowSure': 'Working out how sure this is',
 
@@ -203,6 +204,11 @@ export const EN_BATCH = {
   'measureForm.readBy': 'Read by',
   'measureForm.itIsSoEnter': 'It is so, enter it',
   'measureForm.enterIt': 'Enter it',
+  'measureForm.farOff':
+    'That is farther from what was foreseen than kitchens usually differ. Read it once more; if it is so, enter it.',
+  'bestReading.ask':
+    'One reading tells most of this kitchen: the height just before you strain, to the millimetre. A clean stick with a mark will do.',
+  'bestReading.enter': 'Enter the height',
 
   // notToBeKept
   'notToBeKept.notToBeKept': 'Not to be kept',
@@ -393,6 +399,9 @@ export const EN_BATCH = {
   'stageChoices.inTheFridge': 'in the fridge',
   'stageChoices.onTheCounter': 'on the counter',
   'stageChoices.howSweet': 'How sweet',
+  'stageChoices.endsSweeter': 'By your own batches this house ends {figure} sweeter than it aims.',
+  'stageChoices.endsLessSweet': 'By your own batches this house ends {figure} less sweet than it aims.',
+  'stageChoices.aimThere': 'Aim for {pct}',
   'stageChoices.strength': 'Strength',
   'stageChoices.heat': 'Heat',
   'stageChoices.cooledInTheFridge': 'cooled, in the fridge',

@@ -8,6 +8,7 @@ import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
 import { useEffect, useMemo, useState } from 'react';
 import { useInView } from 'react-intersection-observer';
+import { Link } from 'react-router';
 import { useBook } from '../../../shared/book.ts';
 import { Explain } from '../../../shared/Explain.tsx';
 import { role } from '../../../theme/theme.ts';
@@ -73,6 +74,12 @@ export function Likely({ program, kitchen }: { program: Program; kitchen: Kitche
           <Box component="span" sx={{ color: role('inkMuted') }}>
             <Explain term="likely">{say('likely.eightTimesInTen')}</Explain>
           </Box>
+          {kitchen.learnt && (
+            <>
+              {' '}
+              <Link to="/logbook/learnt">{say('likely.byOwnBatches')}</Link>
+            </>
+          )}
         </Box>
       )}
       {failed && <Box sx={{ color: role('inkMuted') }}>{say('likely.howSureThisIs')}</Box>}

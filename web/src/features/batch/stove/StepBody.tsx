@@ -16,6 +16,7 @@ import { say } from '../../../words/say.ts';
 import { TooEarly } from '../TooEarly.tsx';
 import { AskHere } from './asks/AskHere.tsx';
 import { AskSound } from './asks/AskSound.tsx';
+import { BestReading } from './asks/BestReading.tsx';
 import { Changed } from './asks/Changed.tsx';
 import { FlameOut } from './asks/FlameOut.tsx';
 import { LotStir } from './asks/LotStir.tsx';
@@ -112,6 +113,7 @@ export function StepBody(props: { stove: Stove; step: Step; spoonNow: ReturnType
         <Cues live={live} step={step} />
       )}
       <SideJobs on={[live, ...others]} nowMs={live.nowMs} zone={kitchen.zone} />
+      <BestReading key={`reading-${step.id}`} live={live} step={step} />
       <LastTime live={live} step={step} />
       <Changed live={live} />
       <CoolingWatch live={live} />

@@ -18,6 +18,7 @@ import { num } from '../../../../words/numbers.ts';
 import { eachMeasure, grams } from '../../../../words/quantities.ts';
 import { sayRich } from '../../../../words/rich.ts';
 import { percent, say } from '../../../../words/say.ts';
+import { HouseSweetness } from './HouseSweetness.tsx';
 
 export interface ChoosingProps {
   plan: PlanDoc;
@@ -90,6 +91,11 @@ export function StageChoices({ stage, ...props }: ChoosingProps & { stage: Stage
           <SweetScale
             value={choices.targetSweetnessPct}
             onChange={(v) => choose({ targetSweetnessPct: v })}
+          />
+          <HouseSweetness
+            recipePct={props.recipe.targetSweetnessPct}
+            chosenPct={choices.targetSweetnessPct}
+            onTake={(pct) => choose({ targetSweetnessPct: pct })}
           />
         </Panel>
       );

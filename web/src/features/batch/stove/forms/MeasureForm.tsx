@@ -1,5 +1,6 @@
 import '../../../../words/places/batch.ts';
 import { measuredLossWarning } from '@big-ladle/core/compare';
+import { isOdd } from '@big-ladle/core/learn';
 import { coldVolume } from '@big-ladle/core/liquor';
 import { type EventBody, entryProblem } from '@big-ladle/core/log';
 import { isPot, type Reading, type StepProblem } from '@big-ladle/core/program';
@@ -23,7 +24,8 @@ import { celsius, centimetres, litres } from '../../../../words/quantities.ts';
 import { say } from '../../../../words/say.ts';
 import type { LiveBatch } from '../../useLiveBatch.ts';
 import { PrimaryAction } from '../PrimaryAction.tsx';
-import { dialOf, expectedL, HOT_C, type Kind, WORDS } from './measureKinds.ts';
+import { dialOf, expectedL, HOT_C, type Kind, READ_AS, WORDS } from './measureKinds.ts';
+import { useReadingSpreads } from './useReadingSpreads.ts';
 
 /**
  * Measures what there is and goes on: each reading replaces its prediction, the plan from there is recomputed.
@@ -31,6 +33,8 @@ import { dialOf, expectedL, HOT_C, type Kind, WORDS } from './measureKinds.ts';
  */
 export function MeasureForm(props: {
   live: LiveBatch;
+  /** What is measured unless another is chosen. */
+  first?: Kind;
   onDone?: () => void;
   closing?: { label: string; deed: EventBody };
 }) {
@@ -40,7 +44,7 @@ export function MeasureForm(props: {
   const [chosenPot, setChosenPot] = useState('');
   const vesselId = pots.includes(chosenPot) ? chosenPot : vesselNowId(live);
   const inPot = isPot(vesselId);
-  const [kind, setKind] = useState<Kind>('jug');
+  const [kind, setKind] = useState<Kind>(props.first ?? 'jug');
   const [jugL, setJugL] = useState(1);
   const [jugs, setJugs] = useState(0);
   const [rest, setRest] = useState(0);
@@ -54,6 +58,7 @@ export function MeasureForm(props: {
   /** What was entered when it was asked about: entered again, it is meant. What it comes to changes while a pot cools. */
   const [asked, setAsked] = useState<string | null>(null);
   const { step } = live;
+  const spreadsOf = useReadingSpreads(live, vesselId);
   if (!step) return null;
   const momentEntry = live.now.moment?.trace.at(-1);
   const momentC = momentEntry?.now.tempC ?? live.kitchen.roomC;
@@ -99,6 +104,14 @@ export function MeasureForm(props: {
     const start = kind === 'mass' ? dialOf('mass', live, withVessel)?.start : undefined;
     return start === undefined ? null : now.volumeL + (value - start);
   }
+  /** Farther from what was foretold than this kitchen is likely to differ. */
+  async function isFar(): Promise<boolean> {
+    const read = kind === 'jug' ? coldL : value;
+    if (read === null || (kind !== 'jug' && kind !== 'level' && kind !== 'mass')) return false;
+    const foretold = kind === 'jug' ? expectedNowL : dialOf(kind, live, withVessel)?.start;
+    const spread = (await spreadsOf())?.[READ_AS[kind]];
+    return foretold !== undefined && spread != null && isOdd(read, foretold, spread);
+  }
   const measuredL = measuredColdL();
   const loss =
     measuredL !== null && momentEntry
@@ -110,13 +123,9 @@ export function MeasureForm(props: {
         )
       : null;
   const entered = `${kind} ${kind === 'jug' ? totalL : value}`;
-  const asking = loss !== null && asked === entered;
+  const asking = asked === entered;
   const enter = async (after: readonly EventBody[] = []) => {
     setProblem(null);
-    if (loss && asked !== entered) {
-      setAsked(entered);
-      return;
-    }
     const measured: EventBody[] = ready
       ? [{ kind: 'measured', body: { stepId: step.id, vesselId, reading: ready } }]
       : [];
@@ -124,6 +133,10 @@ export function MeasureForm(props: {
     const wrong = entryProblem(live, measured, live.nowMs);
     if (wrong) {
       setProblem(inWords(wrong));
+      return;
+    }
+    if (!asking && (loss || (ready && (await isFar())))) {
+      setAsked(entered);
       return;
     }
     await live.record([...measured, ...after], {
@@ -345,8 +358,8 @@ export function MeasureForm(props: {
       {dial && <Dial name={say(WORDS[kind])} value={value} onChange={setValue} {...dial} />}
       {problem && <Alert severity="error">{problem}</Alert>}
       {asking && (
-        <Alert severity="warning" data-testid="loss-slip">
-          {sayWarning(loss, measuredL ?? 0)}
+        <Alert severity="warning" data-testid={loss ? 'loss-slip' : 'far-off'}>
+          {loss ? sayWarning(loss, measuredL ?? 0) : say('measureForm.farOff')}
         </Alert>
       )}
       <Button

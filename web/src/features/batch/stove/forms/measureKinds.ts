@@ -1,9 +1,15 @@
 import '../../../../words/places/batch.ts';
+import type { ReadKind } from '@big-ladle/core/learn';
 import { vesselNowId } from '../../../../shared/batch/vesselNow.ts';
 import type { MessageKey } from '../../../../words/say.ts';
 import type { LiveBatch } from '../../useLiveBatch.ts';
 
 export type Kind = 'jug' | 'level' | 'mass' | 'temperature' | 'brix' | 'pH';
+
+/** What is measured, as what the model foretells of it. */
+export const READ_AS = { jug: 'volume', level: 'level', mass: 'mass' } as const satisfies Partial<
+  Record<Kind, ReadKind>
+>;
 
 export const WORDS: Record<Kind, MessageKey> = {
   jug: 'measureForm.byJug',

@@ -1,0 +1,13 @@
+/** Looking back at what was made, and what it has taught of the kitchen. */
+
+export { type LearningDoc, type LearningRow, learningEditSchema } from '../contract/learning.ts';
+export { type LearningChoices, type Learnt, USUAL_LEARNING } from '../documents/learning.ts';
+export { endsAt } from '../learn/houseSweet.ts';
+export { type BeliefWithCourse, evidenceOf, learnFrom, type WhatIsLearnt } from '../learn/learn.ts';
+export { madeBatchOf } from '../learn/madeBatch.ts';
+export { isReadingFactor, type LearntId } from '../learn/priors.ts';
+export type { Evidence } from '../learn/solve.ts';
+export { EVIDENCE_V, readResiduals, writeResiduals } from '../learn/stored.ts';
+export { isOdd, type ReadKind } from '../learn/toRead.ts';
+export { type LookedBack, lookBack, type Otherwise } from '../logbook/lookBack.ts';
+export { type ModelFactors, readFactorId } from '../program/model/factors.ts';

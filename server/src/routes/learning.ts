@@ -1,0 +1,12 @@
+import { ROUTES } from '@big-ladle/core/contract';
+import { learningEditSchema } from '@big-ladle/core/learn';
+import { learningDoc, saveChoices } from '../services/learning.ts';
+import { parse } from './parse.ts';
+import type { ApiParts } from './parts.ts';
+import type { Serve } from './serve.ts';
+
+/** What the kitchen's own batches have told of it, and what its cook has settled of that. */
+export function serveLearning(serve: Serve, { db, clock }: ApiParts): void {
+  serve(ROUTES.learning, async () => ({ answer: await learningDoc(db) }));
+  serve(ROUTES.saveLearning, ({ body }) => saveChoices(db, parse(learningEditSchema, body), clock.nowMs()));
+}

@@ -1,0 +1,257 @@
+import type { Batch } from '@big-ladle/core/contract';
+import {
+  EVIDENCE_V,
+  type Evidence,
+  evidenceOf,
+  type LearningChoices,
+  type LearningDoc,
+  type LearningRow,
+  learnFrom,
+  madeBatchOf,
+  readResiduals,
+  USUAL_LEARNING,
+  type WhatIsLearnt,
+  writeResiduals,
+} from '@big-ladle/core/learn';
+import { readBatch } from '@big-ladle/core/log';
+import { SHIPPED_TABLES } from '@big-ladle/core/tables';
+import type { Db } from '../db/db.ts';
+import type { Outcome } from '../outcome.ts';
+import { HttpProblem } from '../problems.ts';
+import { batchOf, eventsOf, streamKindOf, tablesOf } from './streams.ts';
+
+type Told = Omit<WhatIsLearnt, 'learnt'>;
+const NOTHING_TOLD: Told = { beliefs: [], notApart: [], letGo: 0 };
+
+export interface LearningDbRow {
+  version: number;
+  at_ms: number;
+  by: LearningRow['by'];
+  choices: string;
+  factors: string;
+  spreads: string;
+  batches: number;
+  /** What is said of it; null in all but the newest. */
+  told: string | null;
+}
+
+/** So many of all that was ever believed are kept. */
+const KEPT = 200;
+/** So many batches, the newest, are read: two years of a house that makes five or six a week. */
+const READ = 600;
+/** So many are named. */
+const NAMED = 50;
+
+export const learningFrom = (r: LearningDbRow): LearningRow => ({
+  version: r.version,
+  atMs: r.at_ms,
+  by: r.by,
+  choices: JSON.parse(r.choices),
+  factors: JSON.parse(r.factors),
+  spreads: JSON.parse(r.spreads),
+  batches: r.batches,
+});
+
+export const learningToRow = (l: LearningRow): Omit<LearningDbRow, 'told'> => ({
+  version: l.version,
+  at_ms: l.atMs,
+  by: l.by,
+  choices: JSON.stringify(l.choices),
+  factors: JSON.stringify(l.factors),
+  spreads: JSON.stringify(l.spreads),
+  batches: l.batches,
+});
+
+const newest = (db: Db): Promise<LearningDbRow | undefined> =>
+  db('learning').orderBy('version', 'desc').first();
+
+const choicesOf = (row: LearningDbRow | undefined): LearningChoices =>
+  row ? JSON.parse(row.choices) : USUAL_LEARNING;
+
+const over = (db: Db, practice: boolean) =>
+  db('batch')
+    .join('batch_now', 'batch.id', 'batch_now.batch_id')
+    .where('batch_now.done', 1)
+    .whereNull('batch.away_ms')
+    .where((q) => (practice ? q : q.whereNull('batch.rehearsal')));
+
+/** Batches that are over and may count: the newest of them. */
+const made = (db: Db, practice: boolean) =>
+  over(db, practice).whereIn(
+    'batch.id',
+    over(db, practice).orderBy('batch.created_ms', 'desc').limit(READ).select('batch.id'),
+  );
+
+/** Those of them of which it is not kept yet what they tell. */
+const unread = (db: Db, practice: boolean) =>
+  made(db, practice)
+    .leftJoin('batch_evidence', function () {
+      this.on('batch_evidence.batch_id', 'batch.id').andOnVal('batch_evidence.v', EVIDENCE_V);
+    })
+    .whereNull('batch_evidence.batch_id');
+
+/** What a batch tells of the kitchen; a batch that cannot be read, or was poured away on its way, tells nothing. */
+async function tellsOf(db: Db, batch: Batch): Promise<Pick<Evidence, 'atMs' | 'residuals'>> {
+  const nothing = { atMs: batch.createdMs, residuals: [] };
+  if (!batch.pins) return nothing;
+  const events = await eventsOf(db, streamKindOf(batch), batch.id);
+  const tables = tablesOf(batch.pins);
+  const lastMs = events.reduce((latest, e) => Math.max(latest, e.atMs), 0);
+  const read = readBatch(batch.pins, () => tables, events, lastMs);
+  const one = read.ok ? madeBatchOf(batch.id, read.value.log) : null;
+  return one ? evidenceOf({ made: one, kitchen: batch.pins.kitchen, tables }) : nothing;
+}
+
+/**
+ * Reads the newest batch of which it is not kept yet what it tells.
+ * @returns whether there was one.
+ */
+export async function readOneBatch(db: Db): Promise<boolean> {
+  const { practice } = choicesOf(await newest(db));
+  const row = await unread(db, practice).orderBy('batch.created_ms', 'desc').first('batch.id as id');
+  if (!row) return false;
+  const batch = (await batchOf(db, row.id))!;
+  const { atMs, residuals } = await tellsOf(db, batch);
+  await db('batch_evidence')
+    .insert({
+      batch_id: batch.id,
+      v: EVIDENCE_V,
+      at_ms: atMs,
+      readings: residuals.length,
+      residuals: writeResiduals({ residuals }),
+    })
+    .onConflict('batch_id')
+    .merge();
+  await markStale(db);
+  return true;
+}
+
+/** What was believed does not stand on all that is known any more. */
+export async function markStale(db: Db): Promise<void> {
+  await db('meta').insert({ key: 'learning', value: 'stale' }).onConflict('key').merge();
+}
+
+/** A log has changed: what its batch tells is to be read again. */
+export async function forgetEvidence(db: Db, batchId: string): Promise<void> {
+  if ((await db('batch_evidence').where({ batch_id: batchId }).del()) > 0) await markStale(db);
+}
+
+async function evidenceKept(db: Db, practice: boolean): Promise<Evidence[]> {
+  const rows = (await made(db, practice)
+    .join('batch_evidence', 'batch_evidence.batch_id', 'batch.id')
+    .where('batch_evidence.v', EVIDENCE_V)
+    .select('batch.id as id', 'batch_evidence.at_ms as at_ms', 'residuals')) as {
+    id: string;
+    at_ms: number;
+    residuals: string;
+  }[];
+  return rows.map((r) => ({ batchId: r.id, atMs: r.at_ms, residuals: readResiduals(r.residuals) }));
+}
+
+/**
+ * Solves all that was read together, where it has changed.
+ * @returns whether something else is believed now.
+ */
+export async function believeAnew(db: Db, nowMs: number): Promise<boolean> {
+  return db.transaction(async (trx) => {
+    if (!(await trx('meta').where({ key: 'learning', value: 'stale' }).first())) return false;
+    const before = await newest(trx);
+    const changed = await solveAll(trx, before, choicesOf(before), 'batches', nowMs);
+    await trx('meta').where({ key: 'learning' }).del();
+    return changed;
+  });
+}
+
+async function solveAll(
+  trx: Db,
+  before: LearningDbRow | undefined,
+  choices: LearningChoices,
+  by: LearningRow['by'],
+  nowMs: number,
+): Promise<boolean> {
+  const evidence = await evidenceKept(trx, choices.practice);
+  const { learnt, ...told } = learnFrom(evidence, choices, SHIPPED_TABLES, nowMs);
+  const next = learningToRow({
+    version: (before?.version ?? 0) + 1,
+    atMs: nowMs,
+    by,
+    choices,
+    ...learnt,
+    batches: new Set(told.beliefs.flatMap((b) => b.batchIds)).size,
+  });
+  const isAsBefore =
+    before?.factors === next.factors &&
+    before.spreads === next.spreads &&
+    before.choices === next.choices &&
+    before.batches === next.batches;
+  const isNothing = before === undefined && evidence.every((e) => e.residuals.length === 0);
+  if (isNothing && by === 'batches') return false;
+  await trx('learning').update({ told: null });
+  // Nothing else is believed, but what is said of it may stand on other batches, or have come without it.
+  if (isAsBefore) {
+    await trx('learning')
+      .where({ version: before.version })
+      .update({ told: JSON.stringify(told) });
+    return false;
+  }
+  await trx('learning').insert({ ...next, told: JSON.stringify(told) });
+  await trx('learning')
+    .where('version', '<=', next.version - KEPT)
+    .del();
+  return true;
+}
+
+/** What is believed of this kitchen, and what it stands on. */
+export async function learningDoc(db: Db): Promise<LearningDoc> {
+  const rows = (await db('learning').orderBy('version', 'desc').limit(NAMED)) as LearningDbRow[];
+  const row = rows[0];
+  const choices = choicesOf(row);
+  const before = rows.find((r) => r.choices !== row!.choices);
+  const [{ count }] = (await unread(db, choices.practice).count({ count: '*' })) as [{ count: number }];
+  const batches = (await made(db, choices.practice)
+    .join('batch_evidence', 'batch_evidence.batch_id', 'batch.id')
+    .where('batch_evidence.v', EVIDENCE_V)
+    .orderBy('batch_evidence.at_ms', 'desc')
+    .select('batch.id as id', 'batch_evidence.at_ms as atMs', 'readings')) as LearningDoc['batches'];
+  return {
+    version: row?.version ?? 0,
+    choices,
+    choicesBefore: before ? choicesOf(before) : row && row.by === 'choices' ? USUAL_LEARNING : null,
+    told: row?.told ? (JSON.parse(row.told) as Told) : NOTHING_TOLD,
+    waiting: count,
+    batches,
+    versions: rows.map((r) => ({ version: r.version, atMs: r.at_ms, by: r.by, batches: r.batches })),
+  };
+}
+
+/**
+ * Keeps what the cook has settled, and believes by it from now on. Nothing that was begun before is changed.
+ * @throws 409 with both when it was changed meanwhile.
+ */
+export async function saveChoices(
+  db: Db,
+  sent: { version: number; choices: LearningChoices },
+  nowMs: number,
+): Promise<Outcome<LearningDoc>> {
+  return db.transaction(async (trx) => {
+    const before = await newest(trx);
+    if (JSON.stringify(sent.choices) !== JSON.stringify(choicesOf(before))) {
+      if ((before?.version ?? 0) !== sent.version)
+        throw new HttpProblem('changedElsewhere', {
+          params: { what: 'learning' },
+          stored: choicesOf(before),
+          sent: sent.choices,
+        });
+      await solveAll(trx, before, sent.choices, 'choices', nowMs);
+    }
+    const answer = await learningDoc(trx);
+    return { answer, changed: learningChanged(answer.version) };
+  });
+}
+
+/** What windows are told when something else is believed: plans count with it. */
+export const learningChanged = (version: number) =>
+  [
+    { doc: 'learning', id: 'learning', version },
+    { doc: 'kitchen', id: 'kitchen', version },
+  ] as const;
