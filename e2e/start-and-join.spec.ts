@@ -15,6 +15,11 @@ test('made again with a tap: last time’s lesson stands at its step', async ({ 
   await page.goto(`${server.url}/batches/batch`);
   await page.getByLabel('A note').fill('less clove');
   await page.getByRole('button', { name: 'Add note' }).click();
+  // One thing to change is proposed, put in her own words, and noted at its step.
+  const next = page.getByTestId('next-time');
+  await next.getByLabel('One thing to change next time').fill('shut the window');
+  await next.getByRole('button', { name: 'Note it at its step' }).click();
+  await expect(next).toContainText('Next time: shut the window');
   await page.getByRole('button', { name: 'Make it again' }).click();
   await page.getByTestId('ready').click();
   await expect(page.getByRole('heading', { name: 'Sort' })).toBeVisible();

@@ -10,4 +10,5 @@ export type { Evidence } from '../learn/solve.ts';
 export { EVIDENCE_V, readResiduals, writeResiduals } from '../learn/stored.ts';
 export { isOdd, type ReadKind } from '../learn/toRead.ts';
 export { type LookedBack, lookBack, type Otherwise } from '../logbook/lookBack.ts';
+export { type NextTime, nextTime } from '../logbook/nextTime.ts';
 export { type ModelFactors, readFactorId } from '../program/model/factors.ts';

@@ -7,6 +7,7 @@ import { Panel } from '../../../shared/ui.tsx';
 import { role } from '../../../theme/theme.ts';
 import { say } from '../../../words/say.ts';
 import type { LiveBatch } from '../useLiveBatch.ts';
+import { NextTime } from './NextTime.tsx';
 
 const SCORES = [1, 2, 3, 4, 5] as const;
 
@@ -50,6 +51,7 @@ export function HowWasIt({ live }: { live: LiveBatch }) {
         </Box>
         <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem' }}>{say('howWasIt.itStandsInThe')}</Box>
       </Box>
+      <NextTime live={live} />
     </Panel>
   );
 }
