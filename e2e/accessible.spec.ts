@@ -207,6 +207,11 @@ const SCREENS: Screen[] = [
     },
   },
   {
+    name: 'a year',
+    path: '/logbook/year',
+    open: async (page) => expect(page.getByTestId('year-where')).toBeVisible(),
+  },
+  {
     name: 'what this kitchen has taught',
     path: '/logbook/learnt',
     open: async (page) => {

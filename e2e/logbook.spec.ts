@@ -43,6 +43,30 @@ test('what was made is looked through, opened, set side by side step by step, an
   await expect(page).toHaveURL(/\/batches\//);
 });
 
+test('a year says what was made, what it cost, and what would have spared what was thrown out', async ({
+  page,
+  server,
+}) => {
+  // A quarter of a litre was poured from it before.
+  const at = server.nowMs() - 60_000;
+  const stream = { kind: 'item', id: 'demo-bottle-1' };
+  const discarded = { id: 'gone', stream, v: 1, atMs: at, deviceId: 'd', deviceSeq: 1, kind: 'discarded' };
+  await server.api('POST', '/events', { events: [{ ...discarded, body: { why: 'flat' } }] });
+  await page.goto(`${server.url}/logbook`);
+  await page.getByRole('link', { name: 'This year' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('The year 2026');
+  await expect(page.getByTestId('year-batches')).toHaveText('2');
+  await expect(page.getByTestId('year-money')).not.toHaveText('0.00');
+  await expect(page.getByTestId('year-drinks')).toContainText(/Deep hibiscus & ginger.*one batch/s);
+  await expect(page.getByTestId('avoid-smallerBottles')).toContainText(
+    /0\.5 L were left in bottles that had been opened.*They cost \d/s,
+  );
+  await page.goto(`${server.url}/logbook/year?of=2001`);
+  await expect(page.getByText('Nothing was made in that year.')).toBeVisible();
+  await page.getByRole('button', { name: '2026' }).click();
+  await expect(page.getByTestId('year-batches')).toHaveText('2');
+});
+
 test('what the batches have told of this kitchen is said, from how many, and how surely', async ({
   page,
   server,

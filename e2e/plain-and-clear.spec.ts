@@ -21,6 +21,7 @@ const ROUTES = [
   '/shelf',
   '/logbook',
   '/logbook/learnt',
+  '/logbook/year',
   '/shelf/demo-bottle-5',
   '/shelf/demo-roots',
   '/shelf/labels',

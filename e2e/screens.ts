@@ -107,6 +107,7 @@ export function screens(called: (name: string) => string): Screen[] {
     { path: '/batches/demo-steeping/stove', open: (page) => button(page, 'Measure').click() },
     { path: '/logbook' },
     { path: '/logbook/learnt' },
+    { path: '/logbook/year' },
     { path: '/shelf' },
     { path: '/shelf?view=place' },
     { path: '/shelf?view=leftovers' },

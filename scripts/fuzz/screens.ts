@@ -16,6 +16,7 @@ export function pathsOver({ planned, on, recipes, items, rehearsals }: Things): 
     '/shelf',
     '/logbook',
     '/logbook/learnt',
+    '/logbook/year',
     '/shelf?view=place',
     '/shelf?view=leftovers',
     '/shelf?view=gone',

@@ -7,6 +7,7 @@ import {
 } from '../documents/learning.ts';
 import type { WhatIsLearnt } from '../learn/learn.ts';
 import { isLearntId } from '../learn/priors.ts';
+import type { Year } from '../logbook/year.ts';
 import { moment, whole } from '../units/fields.ts';
 import { versionSchema } from './messages.ts';
 
@@ -30,6 +31,14 @@ export const learningRowSchema = v.strictObject({
   batches: whole(0, 100_000),
 });
 export type LearningRow = v.InferOutput<typeof learningRowSchema>;
+
+/** A year looked back at. */
+export interface YearDoc {
+  year: number;
+  /** All years in which something was made, the newest first. */
+  years: number[];
+  of: Year;
+}
 
 /** What is believed of this kitchen now, and what it stands on. */
 export interface LearningDoc {

@@ -9,7 +9,7 @@ import type { FridgeRecord } from '../keeping/temperatureSeries.ts';
 import type { LogEvent } from '../log/events/table.ts';
 import { id } from '../units/fields.ts';
 import type { Gathering, GatheringEdit } from './gatherings.ts';
-import type { LearningDoc, LearningEdit } from './learning.ts';
+import type { LearningDoc, LearningEdit, YearDoc } from './learning.ts';
 import * as m from './messages.ts';
 import { newPhotoSchema, type Photo, type PhotosOf, photosOfSchema } from './photos.ts';
 import { computed, del, get, post, put } from './route.ts';
@@ -94,6 +94,8 @@ export const ROUTES = {
   purchases: get('/purchases', { answer: computed<{ purchases: m.Purchase[] }>() }),
   gifts: get('/gifts', { answer: computed<{ gifts: m.GiftBatch[] }>() }),
 
+  /** A year of the kitchen's own calendar; left out: the newest in which anything was made. */
+  year: get('/year', { query: v.object({ of: v.optional(number) }), answer: computed<YearDoc>() }),
   learning: get('/learning', { answer: computed<LearningDoc>() }),
   /** The server looks it over by `learningEditSchema`. */
   saveLearning: put('/learning', { body: computed<LearningEdit>(), answer: computed<LearningDoc>() }),

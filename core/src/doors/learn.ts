@@ -1,6 +1,11 @@
 /** Looking back at what was made, and what it has taught of the kitchen. */
 
-export { type LearningDoc, type LearningRow, learningEditSchema } from '../contract/learning.ts';
+export {
+  type LearningDoc,
+  type LearningRow,
+  learningEditSchema,
+  type YearDoc,
+} from '../contract/learning.ts';
 export { type LearningChoices, type Learnt, USUAL_LEARNING } from '../documents/learning.ts';
 export { endsAt } from '../learn/houseSweet.ts';
 export { type BeliefWithCourse, evidenceOf, learnFrom, type WhatIsLearnt } from '../learn/learn.ts';
@@ -11,4 +16,5 @@ export { EVIDENCE_V, readResiduals, writeResiduals } from '../learn/stored.ts';
 export { isOdd, type ReadKind } from '../learn/toRead.ts';
 export { type LookedBack, lookBack, type Otherwise } from '../logbook/lookBack.ts';
 export { type NextTime, nextTime } from '../logbook/nextTime.ts';
+export { calendarOf, type FilledInYear, type MadeInYear, yearOf } from '../logbook/year.ts';
 export { type ModelFactors, readFactorId } from '../program/model/factors.ts';

@@ -325,6 +325,8 @@ export const MIGRATIONS: readonly Migration[] = [
         t.double('at_ms').notNullable();
         t.integer('readings').notNullable();
         t.text('residuals').notNullable();
+        /** What went into it, and what its heat drew; null: it cannot be read. */
+        t.text('spent');
       });
       // All that was believed of the kitchen, one version after the other.
       await knex.schema.createTable('learning', (t) => {

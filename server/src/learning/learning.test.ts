@@ -1,5 +1,5 @@
 import type { Kitchen } from '@big-ladle/core/documents';
-import { type LearningDoc, USUAL_LEARNING } from '@big-ladle/core/learn';
+import { type LearningDoc, USUAL_LEARNING, type YearDoc } from '@big-ladle/core/learn';
 import type { LogEvent } from '@big-ladle/core/log';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { cookThrough } from '../../../core/src/instruments/cook.fixtures.ts';
@@ -157,5 +157,34 @@ describe('what a kitchen has learnt of itself', () => {
     } finally {
       await other.dispose();
     }
+  });
+});
+
+describe('a year looked back at', () => {
+  it('has what was made, what it cost by today’s prices, and what was thrown out', async () => {
+    const bottle = (await server.api('GET', '/items')).body.items.find(
+      (i: { facts: { batchId: string } }) => i.facts.batchId === 'b2',
+    );
+    const stream = { kind: 'item', id: bottle.facts.itemId };
+    const opened = say(stream, 'opened', {}, NOW - 2000);
+    const poured = say(stream, 'discarded', { why: 'flat' }, NOW - 1000);
+    await server.api('POST', '/events', { events: [opened, poured] });
+    const { year, years, of } = (await server.api('GET', '/year')).body as YearDoc;
+    expect(years).toContain(year);
+    // The last of them was taken back, so it is not over.
+    expect(of).toMatchObject({ batches: 2, uncounted: 0 });
+    const litres = bottle.facts.bottle.volumeMl / 1000;
+    expect(of.thrownOutL).toBeCloseTo(litres, 6);
+    expect(of.avoidable).toMatchObject([{ by: 'smallerBottles', litres }]);
+    // Nothing has a price yet; with one for hibiscus, by the packs that were bought, it costs something.
+    expect(of.money).toBe(0);
+    const stock = { inHouseG: 0, packG: 250, price: 5 };
+    await server.api('PUT', '/stock/hibiscus-dried', stock);
+    const priced = (await server.api('GET', `/year?of=${year}`)).body as YearDoc;
+    const { pins } = (await server.api('GET', '/batches/b2')).body.batch;
+    const grams = pins.program.lines.find((l: { itemId: string }) => l.itemId === 'hibiscus-dried').massG;
+    expect(priced.of.money).toBeCloseTo((2 * 5 * grams) / 250, 1);
+    expect((await server.api('GET', '/year?of=1999')).body.of.batches).toBe(0);
+    expect((await server.api('GET', '/year?of=soon')).status).toBe(422);
   });
 });

@@ -18,6 +18,7 @@ import { SHIPPED_TABLES } from '@big-ladle/core/tables';
 import type { Db } from '../db/db.ts';
 import type { Outcome } from '../outcome.ts';
 import { HttpProblem } from '../problems.ts';
+import { type Spent, spentOn } from './spent.ts';
 import { batchOf, eventsOf, streamKindOf, tablesOf } from './streams.ts';
 
 type Told = Omit<WhatIsLearnt, 'learnt'>;
@@ -90,16 +91,23 @@ const unread = (db: Db, practice: boolean) =>
     })
     .whereNull('batch_evidence.batch_id');
 
-/** What a batch tells of the kitchen; a batch that cannot be read, or was poured away on its way, tells nothing. */
-async function tellsOf(db: Db, batch: Batch): Promise<Pick<Evidence, 'atMs' | 'residuals'>> {
-  const nothing = { atMs: batch.createdMs, residuals: [] };
+/** What a batch tells of the kitchen, and what went into it; one that was stopped on its way tells only the latter. */
+async function tellsOf(
+  db: Db,
+  batch: Batch,
+): Promise<Pick<Evidence, 'atMs' | 'residuals'> & { spent: Spent | null }> {
+  const nothing = { atMs: batch.createdMs, residuals: [], spent: null };
   if (!batch.pins) return nothing;
+  const { kitchen } = batch.pins;
   const events = await eventsOf(db, streamKindOf(batch), batch.id);
   const tables = tablesOf(batch.pins);
   const lastMs = events.reduce((latest, e) => Math.max(latest, e.atMs), 0);
   const read = readBatch(batch.pins, () => tables, events, lastMs);
-  const one = read.ok ? madeBatchOf(batch.id, read.value.log) : null;
-  return one ? evidenceOf({ made: one, kitchen: batch.pins.kitchen, tables }) : nothing;
+  if (!read.ok) return nothing;
+  const { log, forecast } = read.value;
+  const one = madeBatchOf(batch.id, log);
+  const told = one ? evidenceOf({ made: one, kitchen, tables }) : nothing;
+  return { ...told, spent: spentOn(log.program.lines, forecast, log.startedMs ?? lastMs, kitchen.zone) };
 }
 
 /**
@@ -111,7 +119,7 @@ export async function readOneBatch(db: Db): Promise<boolean> {
   const row = await unread(db, practice).orderBy('batch.created_ms', 'desc').first('batch.id as id');
   if (!row) return false;
   const batch = (await batchOf(db, row.id))!;
-  const { atMs, residuals } = await tellsOf(db, batch);
+  const { atMs, residuals, spent } = await tellsOf(db, batch);
   await db('batch_evidence')
     .insert({
       batch_id: batch.id,
@@ -119,6 +127,7 @@ export async function readOneBatch(db: Db): Promise<boolean> {
       at_ms: atMs,
       readings: residuals.length,
       residuals: writeResiduals({ residuals }),
+      spent: spent && JSON.stringify(spent),
     })
     .onConflict('batch_id')
     .merge();

@@ -85,6 +85,9 @@ export const ROUTES_OF_PAGES: RouteObject[] = [
           later('/logbook/learnt', () =>
             import('../features/logbook/learnt/LearntPage.tsx').then((m) => m.LearntPage),
           ),
+          later('/logbook/year', () =>
+            import('../features/logbook/year/YearPage.tsx').then((m) => m.YearPage),
+          ),
           later('/logbook/beside', () =>
             import('../features/logbook/BesidePage.tsx').then((m) => m.BesidePage),
           ),

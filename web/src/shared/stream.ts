@@ -74,7 +74,8 @@ function staleDocuments({ doc, id }: DocChange): (readonly string[])[] {
     case 'gathering':
       return [keys.gatherings];
     case 'learning':
-      return [keys.learning];
+      // With what a batch tells comes what it cost, for its year.
+      return [keys.learning, keys.batches];
     case 'photo':
       return [keys.photosOf(id)];
     case 'instrument':

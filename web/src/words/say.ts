@@ -242,6 +242,10 @@ export const weekdayName = (day: number): string => weekday(Date.UTC(2024, 0, 7 
 export const longWeekdayName = (day: number): string =>
   dated(Date.UTC(2024, 0, 7 + day), 'UTC', { weekday: 'long' }, 'longWeekday');
 
+/** A month by its name, 1 for January. */
+export const monthName = (month: number): string =>
+  dated(Date.UTC(2024, month - 1, 15), 'UTC', { month: 'short' }, 'month');
+
 /** A day of whichever year. */
 export const fullDay = (ms: number, zone: string): string =>
   dated(ms, zone, { day: 'numeric', month: 'short', year: 'numeric' }, 'full');

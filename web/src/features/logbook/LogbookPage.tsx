@@ -48,6 +48,11 @@ export function LogbookPage() {
             {say('learn.title')}
           </Button>
         )}
+        {done.length > 0 && (
+          <Button variant="outlined" component={Link} to="/logbook/year">
+            {say('year.link')}
+          </Button>
+        )}
         {done.length > 0 && <Button onClick={() => void csv()}>{say('logbook.csv')}</Button>}
       </PageHead>
       {done.length === 0 ? (

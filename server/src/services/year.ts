@@ -1,0 +1,104 @@
+import type { BatchAtAGlance } from '@big-ladle/core/contract';
+import { calendarOf, type FilledInYear, type MadeInYear, type YearDoc, yearOf } from '@big-ladle/core/learn';
+import type { ItemLog } from '@big-ladle/core/log';
+import type { BottleItem } from '@big-ladle/core/shelf';
+import { DAY_MS } from '@big-ladle/core/units';
+import type { Db } from '../db/db.ts';
+import { readKitchen } from '../db/rows.ts';
+import { readStock, tablesOfKitchen } from './book.ts';
+import { moneyOf, type Spent } from './spent.ts';
+
+interface MadeRow {
+  id: string;
+  recipe_id: string;
+  state: string;
+  spent: string | null;
+}
+
+/** Batches that were made to their end, begun between two moments. */
+const madeRows = (db: Db, fromMs: number, toMs: number): Promise<MadeRow[]> =>
+  db('batch')
+    .join('batch_now', 'batch.id', 'batch_now.batch_id')
+    .leftJoin('batch_evidence', 'batch_evidence.batch_id', 'batch.id')
+    .where('batch_now.done', 1)
+    .whereNull('batch.rehearsal')
+    .whereRaw("json_extract(batch_now.state, '$.startedMs') >= ?", [fromMs])
+    .whereRaw("json_extract(batch_now.state, '$.startedMs') < ?", [toMs])
+    .select(
+      'batch.id as id',
+      db.raw("json_extract(batch.plan, '$.recipeId') as recipe_id"),
+      'batch_now.state as state',
+      'batch_evidence.spent as spent',
+    );
+
+const fateOf = (log: ItemLog): FilledInYear['fate'] =>
+  log.discarded ? 'thrownOut' : log.given ? 'given' : log.finishedMs !== null ? 'drunk' : 'there';
+
+async function filledOf(db: Db, batchIds: readonly string[]): Promise<FilledInYear[]> {
+  const rows = (await db('item_now')
+    .where({ kind: 'bottle' })
+    .whereRaw('batch_id in (select value from json_each(?))', [JSON.stringify(batchIds)])
+    .select('batch_id', 'recipe_id', 'facts', 'log', 'gone_ms')) as {
+    batch_id: string;
+    recipe_id: string;
+    facts: string;
+    log: string;
+    gone_ms: number | null;
+  }[];
+  return rows.map((r) => {
+    const { bottle } = JSON.parse(r.facts) as BottleItem;
+    const log = JSON.parse(r.log) as ItemLog;
+    return {
+      batchId: r.batch_id,
+      recipeId: r.recipe_id,
+      filledMs: bottle.filledMs,
+      volumeMl: bottle.volumeMl,
+      pouredMl: log.pouredMl,
+      openedMs: log.openedMs,
+      goneMs: r.gone_ms,
+      fate: fateOf(log),
+      sealedDays: bottle.keeping.sealedDays,
+    };
+  });
+}
+
+/** Years in which something was made, the newest first. */
+async function yearsIn(db: Db, zone: string): Promise<number[]> {
+  const starts = (await db('batch_now')
+    .join('batch', 'batch.id', 'batch_now.batch_id')
+    .where('batch_now.done', 1)
+    .whereNull('batch.rehearsal')
+    .select(db.raw("json_extract(batch_now.state, '$.startedMs') as at_ms"))) as { at_ms: number | null }[];
+  const years = new Set(
+    starts.flatMap(({ at_ms }) => (at_ms === null ? [] : [calendarOf(at_ms, zone).year])),
+  );
+  return [...years].sort((a, b) => b - a);
+}
+
+/** @param asked null: the newest year in which anything was made. */
+export async function yearDoc(db: Db, nowMs: number, asked: number | null): Promise<YearDoc> {
+  const { kitchen } = await readKitchen(db);
+  const { zone } = kitchen;
+  const years = await yearsIn(db, zone);
+  const year = asked ?? years[0] ?? calendarOf(nowMs, zone).year;
+  // A day on either side: which of them are of that year is asked of the calendar.
+  const rows = await madeRows(db, Date.UTC(year, 0, 1) - DAY_MS, Date.UTC(year + 1, 0, 1) + DAY_MS);
+  const stock = await readStock(db);
+  const tables = await tablesOfKitchen(db);
+  const made = rows.map((row): MadeInYear => {
+    const state = JSON.parse(row.state) as BatchAtAGlance;
+    return {
+      batchId: row.id,
+      recipeId: row.recipe_id,
+      startedMs: state.startedMs ?? 0,
+      litres: state.stopped ? 0 : state.litres,
+      score: state.score ?? null,
+      cost: row.spent === null ? null : moneyOf(JSON.parse(row.spent) as Spent, kitchen, stock, tables),
+    };
+  });
+  const filled = await filledOf(
+    db,
+    made.map((m) => m.batchId),
+  );
+  return { year, years, of: yearOf(year, zone, made, filled) };
+}
