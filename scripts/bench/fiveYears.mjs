@@ -1,7 +1,16 @@
 import { ms, p95 } from './figures.mjs';
 import { frameMs, scrollFrames } from './frames.mjs';
 
-const ROUTES = ['/items', '/batches', '/fridge', '/items/gone', '/items/use', '/gifts'];
+const ROUTES = [
+  '/items',
+  '/batches',
+  '/fridge',
+  '/items/gone',
+  '/items/use',
+  '/gifts',
+  '/year',
+  '/batches?status=done&drinks=lemongrass-ginger-mint',
+];
 
 async function answers(url) {
   const lines = [];
@@ -17,9 +26,96 @@ async function answers(url) {
   return `five years behind it ${lines.join(', ')} at the 95th percentile (aim under 100)`;
 }
 
+/** Until what the batches tell is read. @returns how long that took, ms. */
+async function learnt(url) {
+  const began = performance.now();
+  while (performance.now() - began < 180_000) {
+    const { waiting } = await (await fetch(`${url}/api/learning`)).json();
+    if (waiting === 0) return performance.now() - began;
+    await new Promise((done) => setTimeout(done, 500));
+  }
+  throw new Error('what the batches tell was never read');
+}
+
+/** A choice settled and taken back: each solves all that was read anew. */
+async function solved(url) {
+  const took = [];
+  for (let i = 0; i < 10; i++) {
+    const { version, choices } = await (await fetch(`${url}/api/learning`)).json();
+    const held = i % 2 === 0 ? [{ id: 'strainLoss', factor: 1.1 }] : [];
+    const began = performance.now();
+    const answer = await fetch(`${url}/api/learning`, {
+      method: 'PUT',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify({ version, choices: { ...choices, held } }),
+    });
+    await answer.text();
+    if (!answer.ok) throw new Error(`PUT /learning: ${answer.status}`);
+    took.push(performance.now() - began);
+  }
+  return p95(took);
+}
+
+/** The logbook: to its first rows, a drink looked for, four side by side. */
+async function logbook(page, url) {
+  const shown = { list: [], search: [], beside: [] };
+  const until = (act, selector) =>
+    page.evaluate(
+      async ([what, wanted]) => {
+        const began = performance.now();
+        const find = document.querySelector('input[type="text"]');
+        const put = (value) => {
+          Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set.call(find, value);
+          find.dispatchEvent(new Event('input', { bubbles: true }));
+        };
+        const before = document.querySelector(wanted);
+        if (what === 'search') put('deep hibiscus');
+        else document.querySelector(what).click();
+        const there = () => {
+          const now = document.querySelector(wanted);
+          return what === 'search' ? now && now !== before && /Deep hibiscus/.test(now.textContent) : now;
+        };
+        while (!there()) {
+          if (performance.now() - began > 10_000) throw new Error(`${what} never led to ${wanted}`);
+          await new Promise((done) => requestAnimationFrame(done));
+        }
+        if (what === 'search') put('');
+        return performance.now() - began;
+      },
+      [act, selector],
+    );
+  const places = page.getByRole('navigation', { name: 'Places' });
+  await page.goto(`${url}/logbook`);
+  await page.getByTestId('made').first().waitFor();
+  for (let i = 0; i < 11; i++) {
+    await places.getByRole('link', { name: 'Cold shelf' }).click();
+    await page.getByTestId('bottle').first().waitFor();
+    shown.list.push(await until('nav[aria-label="Places"] a[href="/logbook"]', '[data-testid="made"]'));
+    await page.getByTestId('made').first().waitFor();
+    shown.search.push(await until('search', '[data-testid="made"]'));
+    await page.waitForTimeout(200);
+  }
+  for (let i = 0; i < 5; i++) {
+    await page.goto(`${url}/logbook`);
+    await page.getByTestId('made').nth(4).waitFor();
+    for (let n = 0; n < 4; n++)
+      await page
+        .getByTestId('made')
+        .nth(n + 4 * i)
+        .getByRole('checkbox')
+        .check();
+    shown.beside.push(await until('a[href^="/logbook/beside"]', '[data-testid="beside"] table'));
+  }
+  return `  logbook, from tap to shown  list ${ms(p95(shown.list))}, search ${ms(p95(shown.search))} (aim under 100), four side by side ${ms(p95(shown.beside))} (aim under 300)`;
+}
+
 /** A kitchen with 1,500 batches and 15,000 bottles behind it, of which 300 stand on the shelf. */
 export async function fiveYears(browser, url, emptyUrl) {
+  const reading = await learnt(url);
   const lines = [await answers(url)];
+  lines.push(
+    `  learning  600 batches read in ${ms(reading)} beside the requests, all solved anew in ${ms(await solved(url))} (aim under 500)`,
+  );
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   await page.goto(`${url}/shelf`);
   await page.getByTestId('bottle').first().waitFor();
@@ -56,6 +152,7 @@ export async function fiveYears(browser, url, emptyUrl) {
   await page.goto(`${emptyUrl}/?height=${height}`);
   await page.getByRole('link', { name: 'Start a drink' }).waitFor();
   const empty = await frameMs(page, scrollFrames);
+  lines.push(await logbook(page, url));
   await page.close();
   lines.push(
     `  the shelf scrolled ${ms(ours.middleMs, 1)} a frame at the 95th percentile, ${(ours.middleMs / empty.middleMs).toFixed(2)} × an empty page of the same height (aim 1.1), median of 3 times 3 s`,

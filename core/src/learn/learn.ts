@@ -6,7 +6,7 @@ import { learntOf } from './forecast.ts';
 import { type LearntId, priorSpread } from './priors.ts';
 import { type MadeBatch, readsOf } from './readings.ts';
 import { residualsOf } from './sensitivities.ts';
-import { type Belief, type Evidence, type SolveOptions, solveBeliefs } from './solve.ts';
+import { type Belief, type Believed, type Evidence, solveBeliefs } from './solve.ts';
 
 /** A batch with what was pinned to it. */
 export interface PinnedMade {
@@ -15,12 +15,6 @@ export interface PinnedMade {
   tables: Tables;
 }
 
-/** What was believed of a factor after one of the batches that tell of it, and those before. */
-export interface Believed {
-  batchId: string;
-  mean: number;
-  spread: number;
-}
 export interface BeliefWithCourse extends Belief {
   held: boolean;
   /** The first batch first. */
@@ -67,10 +61,10 @@ export function learnFrom(
   const options = {
     priorOf: (id: LearntId) => priorSpread(id, tables),
     nowMs,
+    courseOver: COURSE,
     held: new Map(held.map(({ id, factor }) => [id as LearntId, Math.log(factor)])),
   };
   const all = solveBeliefs(counted, options);
-  const courses = coursesOf(counted, { ...options, weights: all.weights });
   // What is held counts also where no batch tells of it.
   const named = new Set(all.beliefs.map((b) => b.id));
   const unread = [...options.held].flatMap(([id, mean]): Belief[] =>
@@ -79,30 +73,10 @@ export function learnFrom(
   const beliefs = [...all.beliefs, ...unread];
   return {
     beliefs: beliefs
-      .map((b) => ({ ...b, held: options.held.has(b.id), course: courses.get(b.id) ?? [] }))
+      .map((b) => ({ ...b, held: options.held.has(b.id), course: all.courses.get(b.id) ?? [] }))
       .sort((a, b) => a.spread / a.prior - b.spread / b.prior),
     notApart: notApart(all),
     letGo: all.weights.flat().filter((w) => w < LET_GO).length,
     learnt: learntOf({ beliefs }),
   };
-}
-
-/** How each belief came about, batch by batch: with the weights that readings have in the end, so that it only narrows. */
-function coursesOf(
-  evidence: readonly Evidence[],
-  options: SolveOptions & { weights: readonly (readonly number[])[] },
-): Map<LearntId, Believed[]> {
-  const courses = new Map<LearntId, Believed[]>();
-  for (let n = Math.max(1, evidence.length - COURSE + 1); n <= evidence.length; n++) {
-    const { batchId } = evidence[n - 1]!;
-    const { beliefs } = solveBeliefs(evidence.slice(0, n), {
-      ...options,
-      weights: options.weights.slice(0, n),
-    });
-    for (const { id, mean, spread, batchIds } of beliefs) {
-      if (!batchIds.includes(batchId)) continue;
-      courses.set(id, [...(courses.get(id) ?? []), { batchId, mean, spread }]);
-    }
-  }
-  return courses;
 }

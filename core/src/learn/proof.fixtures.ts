@@ -90,7 +90,13 @@ export function proveLearning(seed: number, kitchens: number): LearningFigures {
       const beganMs = performance.now();
       const learnt = solve(evidence.slice(0, n));
       slowestMs = Math.max(slowestMs, performance.now() - beganMs);
-      const book = foretold(batch, { beliefs: [], free: [], covariance: [], weights: [] });
+      const book = foretold(batch, {
+        beliefs: [],
+        free: [],
+        covariance: [],
+        courses: new Map(),
+        weights: [],
+      });
       const now = foretold(batch, learnt);
       errors.bookL.push(Math.abs(book.litres));
       errors.learntL.push(Math.abs(now.litres));

@@ -1,4 +1,5 @@
 import { CholeskyDecomposition, Matrix } from 'ml-matrix';
+import { addTo, awayFromOthers, type Block, blockOf, type Weighed, weighedAt } from './blocks.ts';
 import type { LearntId } from './priors.ts';
 import type { Residual } from './sensitivities.ts';
 
@@ -11,10 +12,18 @@ const YEAR_MS = 365.25 * 24 * 3_600_000;
 /** Beyond so many standard deviations a reading counts less, and beyond so many not at all. */
 const HUBER = 2;
 const TUKEY = 4.7;
-/** Weights are found by turns with the beliefs. */
-const ROUNDS = { huber: 4, tukey: 4 };
 /** No weight is less: what it would take away is gone by then, and the matrices stay regular. */
 const LEAST_WEIGHT = 1e-4;
+/** Weights are found by turns with the beliefs: until they move by no more than this, or so often. */
+const SETTLED = 0.01;
+/** What a reading counts that is so many standard deviations from what all others say: first by Huber, then by Tukey. */
+const WEIGHINGS: readonly { rounds: number; weightAt: (z: number) => number }[] = [
+  { rounds: 4, weightAt: (z) => (z <= HUBER ? 1 : HUBER / z) },
+  {
+    rounds: 4,
+    weightAt: (z) => (z >= TUKEY ? LEAST_WEIGHT : Math.max(LEAST_WEIGHT, (1 - (z / TUKEY) ** 2) ** 2)),
+  },
+];
 
 export interface Evidence {
   batchId: string;
@@ -33,8 +42,17 @@ export interface Belief {
   batchIds: readonly string[];
 }
 
+/** What was believed of a factor after one of the batches that tell of it, and those before. */
+export interface Believed {
+  batchId: string;
+  mean: number;
+  spread: number;
+}
+
 export interface Beliefs {
   beliefs: readonly Belief[];
+  /** How each of the free ones came about: with the weights that readings have in the end, so that it only narrows. */
+  courses: ReadonlyMap<LearntId, readonly Believed[]>;
   /** Those that are not held fixed. */
   free: readonly LearntId[];
   /** How two of the free ones are off together, in their order: of what was not told apart. */
@@ -51,20 +69,8 @@ export interface SolveOptions {
   nowMs: number | null;
   /** Given, the readings are not weighed anew. */
   weights?: readonly (readonly number[])[];
-}
-
-/** The readings of one batch as matrices, over the factors that they move and that are not held. */
-interface Block {
-  /** Which of all factors its columns are. */
-  columns: readonly number[];
-  /** Readings by factors. */
-  j: Matrix;
-  /** What was read, less what factors held fixed explain of it. */
-  y: readonly number[];
-  /** Variance of each reading's own error. */
-  variance: readonly number[];
-  /** What its readings are off together: scatter from batch to batch, and drift since. */
-  together: Matrix;
+  /** How each belief came about is told over so many batches, the last of the evidence. */
+  courseOver?: number;
 }
 
 /**
@@ -90,129 +96,108 @@ export function solveBeliefs(evidence: readonly Evidence[], options: SolveOption
     const ageYears = nowMs === null ? 0 : Math.max(0, nowMs - atMs) / YEAR_MS;
     return blockOf(residuals, at, priors, held, SCATTER ** 2 + DRIFT_PER_YEAR ** 2 * ageYears);
   });
-  const weights = options.weights ?? weigh(blocks, (w) => posterior(blocks, priors, w));
-  const { covariance, mean } = posterior(blocks, priors, weights);
+  const weights = options.weights ?? weigh(blocks, priors);
+  const parts = blocks.map((block, b) => weighedAt(block, weights[b]!));
+  const { covariance, mean } = posterior(blocks, parts, priors);
   return {
     beliefs: names.map((id) => {
       const i = at.get(id);
       return {
         id,
         mean: i === undefined ? held.get(id)! : mean[i]!,
-        spread: i === undefined ? 0 : Math.sqrt(covariance.get(i, i)),
+        spread: i === undefined ? 0 : Math.sqrt(covariance[i]![i]!),
         prior: options.priorOf(id),
         batchIds: [...behind.get(id)!],
       };
     }),
     free,
-    covariance: covariance.to2DArray(),
+    courses: coursesOf(evidence, blocks, parts, priors, free, options.courseOver ?? 0),
+    covariance,
     weights,
   };
 }
 
-function blockOf(
-  residuals: readonly Residual[],
-  at: ReadonlyMap<LearntId, number>,
-  priors: readonly number[],
-  held: ReadonlyMap<LearntId, number>,
-  scatter: number,
-): Block {
-  const all = residuals.map(
-    ({ moves, read }): ReadonlyMap<LearntId, number> =>
-      read.by === null ? moves : new Map<LearntId, number>([...moves, [read.by, 1]]),
-  );
-  const ids = [...new Set(all.flatMap((m) => [...m.keys()]))].filter((id) => at.has(id));
-  const j = new Matrix(all.map((moves) => ids.map((id) => moves.get(id) ?? 0)));
-  const columns = ids.map((id) => at.get(id)!);
-  const loose = ids.map((id, i) => (isOfBatch(id) ? scatter * priors[columns[i]!]! ** 2 : 0));
+interface Posterior {
+  mean: readonly number[];
+  covariance: readonly (readonly number[])[];
+}
+
+/** What is believed at a precision, and what pulls. */
+function believedAt(precision: readonly Float64Array[], pull: Float64Array): Posterior {
+  const n = pull.length;
+  if (n === 0) return { mean: [], covariance: [] };
+  const matrix = new Matrix(precision.map((row) => Array.from(row)));
+  // Its two halves may differ by rounding.
+  const even = Matrix.add(matrix, matrix.transpose()).mul(0.5);
+  const covariance = new CholeskyDecomposition(even).solve(Matrix.eye(n));
   return {
-    columns,
-    j,
-    y: residuals.map(({ value }, i) => {
-      let rest = value;
-      for (const [id, by] of all[i]!) rest -= by * (held.get(id) ?? 0);
-      return rest;
-    }),
-    variance: residuals.map(({ read }) => read.spread ** 2),
-    together: j.mmul(Matrix.diag(loose)).mmul(j.transpose()),
+    covariance: covariance.to2DArray(),
+    mean: covariance.mmul(Matrix.columnVector([...pull])).to1DArray(),
   };
 }
 
-/** A jug stays as it is from batch to batch. */
-const isOfBatch = (id: LearntId): boolean => id !== 'jug';
-
-interface Posterior {
-  mean: readonly number[];
-  covariance: Matrix;
-  /** Of each batch: S⁻¹, and S⁻¹ J. */
-  parts: readonly { inverse: Matrix; gain: Matrix }[];
-}
-
-/** Of a symmetric matrix, whose two halves may differ by rounding. */
-const inverseOf = (matrix: Matrix): Matrix =>
-  new CholeskyDecomposition(Matrix.add(matrix, matrix.transpose()).mul(0.5)).solve(Matrix.eye(matrix.rows));
+/** The precision before anything was read. */
+const priorPrecision = (priors: readonly number[]): Float64Array[] =>
+  priors.map((sigma, i) => {
+    const row = new Float64Array(priors.length);
+    row[i] = 1 / sigma ** 2;
+    return row;
+  });
 
 function posterior(
   blocks: readonly Block[],
+  parts: readonly Weighed[],
   priors: readonly number[],
-  weights: readonly (readonly number[])[],
 ): Posterior {
-  const precision = Matrix.diag(priors.map((sigma) => 1 / sigma ** 2));
+  const precision = priorPrecision(priors);
   const pull = new Float64Array(priors.length);
-  const parts = blocks.map(({ columns, j, y, variance, together }, b) => {
-    const s = together.clone();
-    for (let i = 0; i < y.length; i++) s.set(i, i, s.get(i, i) + variance[i]! / weights[b]![i]!);
-    const inverse = inverseOf(s);
-    const gain = inverse.mmul(j);
-    const seen = j.transpose().mmul(gain);
-    for (const [i, row] of columns.entries()) {
-      for (const [k, column] of columns.entries())
-        precision.set(row, column, precision.get(row, column) + seen.get(i, k));
-      for (const [r, value] of y.entries()) pull[row]! += gain.get(r, i) * value;
+  for (const [b, block] of blocks.entries()) addTo(precision, pull, block, parts[b]!);
+  return believedAt(precision, pull);
+}
+
+/** What was believed after each of the last batches, as one after the other is added. */
+function coursesOf(
+  evidence: readonly Evidence[],
+  blocks: readonly Block[],
+  parts: readonly Weighed[],
+  priors: readonly number[],
+  free: readonly LearntId[],
+  over: number,
+): Map<LearntId, Believed[]> {
+  const courses = new Map<LearntId, Believed[]>();
+  if (over === 0) return courses;
+  const precision = priorPrecision(priors);
+  const pull = new Float64Array(priors.length);
+  for (const [b, block] of blocks.entries()) {
+    addTo(precision, pull, block, parts[b]!);
+    if (b < blocks.length - over) continue;
+    const { mean, covariance } = believedAt(precision, pull);
+    const { batchId } = evidence[b]!;
+    for (const i of block.columns) {
+      const told = courses.get(free[i]!) ?? [];
+      told.push({ batchId, mean: mean[i]!, spread: Math.sqrt(covariance[i]![i]!) });
+      courses.set(free[i]!, told);
     }
-    return { inverse, gain };
-  });
-  if (priors.length === 0) return { mean: [], covariance: Matrix.zeros(0, 0), parts };
-  const covariance = inverseOf(precision);
-  const mean = covariance.mmul(Matrix.columnVector([...pull])).to1DArray();
-  return { mean, covariance, parts };
+  }
+  return courses;
 }
 
 /**
- * How much each reading counts. It is held against what all others say of it: off by [C⁻¹y]ᵢ / [C⁻¹]ᵢᵢ, which has a
- * variance of 1 / [C⁻¹]ᵢᵢ, with C = S + J P Jᵀ over all batches. First by Huber's weights, which keep everything, then by
- * Tukey's, which let go of what is far out. Source: leave-one-out residuals of a normal model, in closed form.
+ * How much each reading counts, held against what all others say of it. First by Huber's weights, which keep everything,
+ * then by Tukey's, which let go of what is far out. Source: leave-one-out residuals of a normal model, in closed form.
  */
-function weigh(
-  blocks: readonly Block[],
-  solve: (weights: readonly (readonly number[])[]) => Posterior,
-): number[][] {
-  let weights = blocks.map(({ y }) => y.map(() => 1));
-  for (let round = 0; round < ROUNDS.huber + ROUNDS.tukey; round++) {
-    const { mean, covariance, parts } = solve(weights);
-    const next = blocks.map(({ columns, y, variance }, b) => {
-      const { inverse, gain } = parts[b]!;
-      const here = columns.map((c) => mean[c]!);
-      const own = covariance.selection([...columns], [...columns]);
-      const spread = gain.mmul(own);
-      return y.map((_, i) => {
-        let pulled = 0;
-        for (const [k, value] of y.entries()) pulled += inverse.get(i, k) * value;
-        let less = 0;
-        for (const [c, value] of here.entries()) {
-          pulled -= gain.get(i, c) * value;
-          less += spread.get(i, c) * gain.get(i, c);
-        }
-        const diagonal = inverse.get(i, i) - less;
-        // Its own error as it is known: a weight that was found before does not excuse it.
-        const apart = 1 / diagonal - variance[i]! / weights[b]![i]! + variance[i]!;
-        const z = Math.abs(pulled) / diagonal / Math.sqrt(Math.max(apart, variance[i]!));
-        if (round < ROUNDS.huber) return z <= HUBER ? 1 : HUBER / z;
-        return z >= TUKEY ? LEAST_WEIGHT : Math.max(LEAST_WEIGHT, (1 - (z / TUKEY) ** 2) ** 2);
-      });
-    });
-    const settled = next.every((ws, b) => ws.every((w, i) => Math.abs(w - weights[b]![i]!) < 1e-3));
-    weights = next;
-    if (settled && round >= ROUNDS.huber) break;
-  }
+function weigh(blocks: readonly Block[], priors: readonly number[]): number[][] {
+  let weights = blocks.map(({ y }) => Array.from(y, () => 1));
+  for (const { rounds, weightAt } of WEIGHINGS)
+    for (let round = 0; round < rounds; round++) {
+      const parts = blocks.map((block, b) => weighedAt(block, weights[b]!));
+      const { mean, covariance } = posterior(blocks, parts, priors);
+      const next = blocks.map((block, b) =>
+        awayFromOthers(block, parts[b]!, weights[b]!, mean, covariance).map(weightAt),
+      );
+      const settled = next.every((ws, b) => ws.every((w, i) => Math.abs(w - weights[b]![i]!) < SETTLED));
+      weights = next;
+      if (settled) break;
+    }
   return weights;
 }

@@ -18,6 +18,7 @@ import { SHIPPED_TABLES } from '@big-ladle/core/tables';
 import type { Db } from '../db/db.ts';
 import type { Outcome } from '../outcome.ts';
 import { HttpProblem } from '../problems.ts';
+import { samePlan } from './samePlan.ts';
 import { type Spent, spentOn } from './spent.ts';
 import { batchOf, eventsOf, streamKindOf, tablesOf } from './streams.ts';
 
@@ -105,8 +106,9 @@ async function tellsOf(
   const read = readBatch(batch.pins, () => tables, events, lastMs);
   if (!read.ok) return nothing;
   const { log, forecast } = read.value;
-  const one = madeBatchOf(batch.id, log);
-  const told = one ? evidenceOf({ made: one, kitchen, tables }) : nothing;
+  const made = madeBatchOf(batch.id, log);
+  const { program, ...around } = samePlan(batch.pins, log.program);
+  const told = made ? evidenceOf({ made: { ...made, program }, ...around }) : nothing;
   return { ...told, spent: spentOn(log.program.lines, forecast, log.startedMs ?? lastMs, kitchen.zone) };
 }
 
