@@ -78,6 +78,28 @@ test('a finished batch is there as plain text, with what really went in', async 
     page.getByRole('button', { name: 'Save as text' }).click(),
   ]);
   expect(readFileSync(await download.path(), 'utf8')).toBe(await text.textContent());
+  // The same to take along: on one page as a picture, and for other programs, with what is to be minded at each step.
+  const [picture] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save as a picture' }).click(),
+  ]);
+  expect(
+    readFileSync(await picture.path())
+      .subarray(1, 4)
+      .toString(),
+  ).toBe('PNG');
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: /JSON/ }).click(),
+  ]);
+  const ld = JSON.parse(readFileSync(await file.path(), 'utf8')) as {
+    recipeYield: string;
+    recipeIngredient: string[];
+    recipeInstructions: { text: string; itemListElement?: { text: string }[] }[];
+  };
+  expect(ld.recipeIngredient.join('\n')).toMatch(/dried hibiscus/);
+  expect(ld.recipeIngredient.filter((line) => !/^[\d.]+ (g|ml) /.test(line))).toEqual([]);
+  expect(ld.recipeInstructions.some((step) => (step.itemListElement ?? []).length > 0)).toBe(true);
 });
 
 test('a batch that cannot be read hurts only itself: saved, put out of sight, brought back', async ({

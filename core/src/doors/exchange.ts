@@ -36,4 +36,4 @@ export type {
   ReadStep,
   TextReading,
 } from '../exchange/reading/types.ts';
-export { readRecipeLd, toRecipeLd } from '../exchange/schemaOrg.ts';
+export { type LdRecipe, readRecipeLd, toRecipeLd } from '../exchange/schemaOrg.ts';

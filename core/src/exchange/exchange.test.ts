@@ -86,13 +86,19 @@ describe('the open recipe vocabulary', () => {
       );
       const dosed: Record<string, number> = Object.assign({}, ...sim.trace.map((t) => t.dosedG));
       const solvedG = Object.fromEntries(program.lines.map((l) => [l.id, l.massG || (dosed[l.id] ?? 0)]));
-      const steps = ['Wash it.', 'Boil it for 10 minutes.', 'Strain it.'];
+      // What is to be minded goes along, and is no step of its own.
+      const minded = ['Freeze what is left for 3 hours.'];
+      const steps = ['Wash it.', 'Boil it for 10 minutes.', 'Strain it.'].map((text, i) => ({
+        text,
+        cautions: i === 1 ? minded : [],
+      }));
       const ld = toRecipeLd(
         recipe,
         { name: `The ${recipe.id}`, about: 'A line about it & more', steps, solvedG, customNames: {} },
         TABLES,
         { handsOnMin: 90, totalMin: 800 },
       );
+      expect(ld.recipeInstructions[1]!.itemListElement!.map((tip) => tip.text)).toEqual(minded);
       const back = unwrap(readRecipeLd(JSON.stringify(ld), TABLES, kit));
       expect(back.name).toBe(`The ${recipe.id}`);
       expect(back.about).toBe('A line about it & more');

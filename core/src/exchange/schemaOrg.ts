@@ -1,4 +1,4 @@
-import type { Recipe } from '../documents/recipe.ts';
+import type { RecipeLine } from '../documents/recipe.ts';
 import type { Tables } from '../tables/types.ts';
 import type { MeasuringKit } from '../units/measures.ts';
 import { fail, ok, type Result } from '../units/result.ts';
@@ -6,6 +6,13 @@ import type { UnitSystem } from '../units/units.ts';
 import { exchangeName } from './names.ts';
 import { readText } from './reading/read.ts';
 import type { TextReading } from './reading/types.ts';
+
+/** A step, and what is to be minded at it. */
+interface HowToStep {
+  '@type': 'HowToStep';
+  text: string;
+  itemListElement?: { '@type': 'HowToTip'; text: string }[];
+}
 
 /** What the open vocabulary of schema.org carries of a recipe. */
 export interface RecipeLd {
@@ -16,7 +23,7 @@ export interface RecipeLd {
   recipeYield: string;
   recipeCategory: string;
   recipeIngredient: string[];
-  recipeInstructions: { '@type': 'HowToStep'; text: string }[];
+  recipeInstructions: HowToStep[];
   prepTime?: string;
   cookTime?: string;
   totalTime?: string;
@@ -42,7 +49,7 @@ export function minutesOfIso(text: string): number | null {
 export interface LdWords {
   name: string;
   about: string;
-  steps: readonly string[];
+  steps: readonly { text: string; cautions: readonly string[] }[];
   /** Amounts that are solved for, as the plan has them: water and sweetener, g by line. */
   solvedG: Readonly<Record<string, number>>;
   /** Names of the cook's own ingredients. */
@@ -51,9 +58,15 @@ export interface LdWords {
 
 const gramsText = (massG: number): string => String(Number(massG.toPrecision(4)));
 
+/** What is said of a drink: how many litres, and what goes in. */
+export interface LdRecipe {
+  basisL: number;
+  lines: readonly Pick<RecipeLine, 'id' | 'itemId' | 'massG'>[];
+}
+
 /** A recipe as schema.org JSON-LD. Liquids in millilitres, everything else in grams. */
 export function toRecipeLd(
-  recipe: Recipe,
+  recipe: LdRecipe,
   words: LdWords,
   tables: Tables,
   times: { handsOnMin: number; totalMin: number },
@@ -74,7 +87,13 @@ export function toRecipeLd(
         ? `${gramsText(massG / liquid.densityGPerMl)} ml ${name}`
         : `${gramsText(massG)} g ${name}`;
     }),
-    recipeInstructions: words.steps.map((text) => ({ '@type': 'HowToStep' as const, text })),
+    recipeInstructions: words.steps.map(({ text, cautions }) => ({
+      '@type': 'HowToStep' as const,
+      text,
+      ...(cautions.length > 0
+        ? { itemListElement: cautions.map((tip) => ({ '@type': 'HowToTip' as const, text: tip })) }
+        : {}),
+    })),
     prepTime: isoLength(times.handsOnMin),
     totalTime: isoLength(times.totalMin),
   };
@@ -115,8 +134,8 @@ const textOf = (value: unknown): string => {
   if (Array.isArray(value)) return value.map(textOf).filter(Boolean).join('\n');
   if (value && typeof value === 'object') {
     const o = value as Record<string, unknown>;
-    if (o.itemListElement) return textOf(o.itemListElement);
-    return textOf(o.text ?? o.name ?? '');
+    // A step's own words; what stands in it beside them are tips, not steps.
+    return textOf(o.text ?? o.itemListElement ?? o.name ?? '');
   }
   return '';
 };

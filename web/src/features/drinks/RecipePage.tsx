@@ -5,7 +5,6 @@ import { sayRich } from '../../words/rich.ts';
 import '../../words/places/recipeText.ts';
 import { ROUTES } from '@big-ladle/core/contract';
 import type { MethodId, Recipe } from '@big-ladle/core/documents';
-import { toRecipeLd } from '@big-ladle/core/exchange';
 import { timetableFrom } from '@big-ladle/core/plan';
 import { finishedL, guidanceAt, tagsOfBatch } from '@big-ladle/core/program';
 import Box from '@mui/material/Box';
@@ -23,10 +22,11 @@ import { WhoAsksFirst } from '../../shared/LotMarks.tsx';
 import { notify } from '../../shared/notices.ts';
 import { Photos } from '../../shared/photos/lazy.tsx';
 import { useKitchen } from '../../shared/queries.ts';
+import { RecipeSheet } from '../../shared/recipeSheet/RecipeSheet.tsx';
+import { SaveAsJson } from '../../shared/recipeSheet/SaveAsJson.tsx';
 import { amountText, lineGrams } from '../../shared/recipeText/goesIn.ts';
 import { recipeText } from '../../shared/recipeText/recipeText.ts';
 import { stepSentences } from '../../shared/recipeText/sentences.ts';
-import { saveText } from '../../shared/saveText.ts';
 import { TextOut } from '../../shared/TextOut.tsx';
 import { ErrorPanel, Loading, PageHead, Panel, Row } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
@@ -35,7 +35,6 @@ import { num } from '../../words/numbers.ts';
 import { litres } from '../../words/quantities.ts';
 import { duration, fullDay, say, sayCode } from '../../words/say.ts';
 import { RecipeFace } from './face/RecipeFace.tsx';
-import { RecipeSheet } from './face/RecipeSheet.tsx';
 import { LineFacts } from './LineFacts.tsx';
 import { Notebook } from './Notebook.tsx';
 import { useMade } from './useMade.ts';
@@ -44,7 +43,7 @@ import { useMade } from './useMade.ts';
 export function RecipePage() {
   const { id = '' } = useParams();
   const kitchen = useKitchen();
-  const { book, own, facts, tables, isPending } = useBook();
+  const { book, own, tables, isPending } = useBook();
   const recipe = book.find((r) => r.id === id);
   const mine = own.some((r) => r.id === id);
   const [methodId, setMethodId] = useState<MethodId | null>(null);
@@ -243,32 +242,13 @@ export function RecipePage() {
               : undefined
           }
         >
-          <Button
-            variant="outlined"
-            disabled={!made}
-            onClick={() => {
-              if (!made) return;
-              const { handsOnMin, totalMin } = timetableFrom(made.program, made.sim, 0);
-              const solvedG = Object.fromEntries(
-                made.program.lines.map((l) => [l.id, lineGrams(made, l.id)]),
-              );
-              const ld = toRecipeLd(
-                recipe,
-                {
-                  name,
-                  about,
-                  steps: steps.map((s) => s.sentence),
-                  solvedG,
-                  customNames: Object.fromEntries(facts.map((f) => [f.id, f.name])),
-                },
-                tables,
-                { handsOnMin, totalMin },
-              );
-              saveText(`${recipe.id}.recipe.json`, JSON.stringify(ld, null, 2), 'application/ld+json');
-            }}
-          >
-            {say('recipePage.saveAsRecipeJson')}
-          </Button>
+          {made && (
+            <SaveAsJson
+              fileName={recipe.id}
+              said={{ basisL: recipe.basisL, lines: recipe.lines }}
+              {...{ name, about, made, steps, tables }}
+            />
+          )}
         </TextOut>
         <Notebook recipe={recipe} book={book} />
         <Photos subject={{ of: 'recipe', ofId: recipe.id }} zone={kitchen.data?.kitchen.zone ?? 'UTC'} />

@@ -206,6 +206,7 @@ export const EN_BATCH = {
   'measureForm.enterIt': 'Enter it',
   'measureForm.farOff':
     'That is farther from what was foreseen than kitchens usually differ. Read it once more; if it is so, enter it.',
+  'batchPage.madeOn': 'As it was made, {day}',
   'nextTime.title': 'Next time:',
   'nextTime.oneThing': 'One thing to change next time',
   'nextTime.note': 'Note it at its step',

@@ -1,12 +1,17 @@
 import '../../../words/places/batch.ts';
+import { finishedL, tagsOfBatch } from '@big-ladle/core/program';
 import Button from '@mui/material/Button';
 import type { ComponentProps, ReactNode } from 'react';
 import { Link } from 'react-router';
+import { RecipeSheet } from '../../../shared/recipeSheet/RecipeSheet.tsx';
+import { SaveAsJson } from '../../../shared/recipeSheet/SaveAsJson.tsx';
 import { recipeText } from '../../../shared/recipeText/recipeText.ts';
+import { stepSentences } from '../../../shared/recipeText/sentences.ts';
 import type { StageId } from '../../../shared/StageLine.tsx';
 import { TextOut } from '../../../shared/TextOut.tsx';
 import { Panel } from '../../../shared/ui.tsx';
-import { say } from '../../../words/say.ts';
+import { sayDrink } from '../../../words/names.ts';
+import { fullDay, say } from '../../../words/say.ts';
 import { BalancePanel } from '../panels/BalancePanel.tsx';
 import { BottlesPanel } from '../panels/BottlesPanel.tsx';
 import { DrawPanel } from '../panels/DrawPanel.tsx';
@@ -20,6 +25,21 @@ import { BottleForm } from '../stove/forms/BottleForm.tsx';
 import { SetAside } from '../stove/forms/SetAside.tsx';
 import { SweetenForm } from '../stove/forms/SweetenForm.tsx';
 import type { LiveBatch } from '../useLiveBatch.ts';
+
+/** A batch as it is shared: as it was really made, with its day. */
+function asShared(live: LiveBatch, input: PanelInput) {
+  const { program, sim, addedG, kitchen, tables, startMs } = input;
+  return {
+    recipe: live.recipe,
+    name: sayDrink(program.recipeId, live.recipe.name),
+    about: say('batchPage.madeOn', { day: fullDay(startMs, kitchen.zone) }),
+    made: { program, sim, ...(addedG ? { addedG } : {}) },
+    steps: stepSentences({ ...input, recipe: live.recipe }),
+    tags: tagsOfBatch(program, sim.trace, tables),
+    kitchen,
+    tables,
+  };
+}
 
 /** What the panels of a batch that is on or done are drawn from. */
 export interface Made {
@@ -45,7 +65,14 @@ const PANELS: Readonly<Record<StageId, (made: Made) => ReactNode>> = {
         what={say('batchPage.theBatch')}
         fileName={`${live.batch.id}.txt`}
         text={recipeText({ ...input, recipe: live.recipe })}
-      />
+        sheet={(place) => <RecipeSheet {...asShared(live, input)} place={place} />}
+      >
+        <SaveAsJson
+          {...asShared(live, input)}
+          fileName={live.batch.id}
+          said={{ basisL: finishedL(input.sim), lines: input.program.lines }}
+        />
+      </TextOut>
     </>
   ),
   wash: ({ input }) => <WashPanel {...input} />,

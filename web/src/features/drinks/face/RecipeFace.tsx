@@ -10,13 +10,13 @@ import { type ReactNode, useMemo } from 'react';
 import { DrinkDrawing } from '../../../shared/drawings/DrinkDrawing.tsx';
 import { Fold } from '../../../shared/Fold.tsx';
 import { LaneDrawing } from '../../../shared/lanes/LaneDrawing.tsx';
+import { BandDrawing, POUR } from '../../../shared/recipeSheet/BandDrawing.tsx';
+import { BAND } from '../../../shared/recipeSheet/bandGeometry.ts';
+import { daysKept } from '../../../shared/recipeSheet/daysKept.ts';
 import { Figure, Panel } from '../../../shared/ui.tsx';
 import { role } from '../../../theme/theme.ts';
 import { days, say } from '../../../words/say.ts';
-import { daysKept } from '../daysKept.ts';
 import type { Made } from '../useMade.ts';
-import { BandDrawing, POUR } from './BandDrawing.tsx';
-import { BAND } from './bandGeometry.ts';
 
 const GLASS_PX = 210;
 /** Between panels, px. */

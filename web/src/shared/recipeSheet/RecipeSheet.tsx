@@ -1,27 +1,27 @@
-import '../../../words/places/drinks.ts';
-import '../../../words/places/recipeText.ts';
+import '../../words/places/drinks.ts';
+import '../../words/places/recipeText.ts';
 import type { Kitchen, Recipe } from '@big-ladle/core/documents';
 import { bandOf, lanesOf } from '@big-ladle/core/plan';
 import { finishedL } from '@big-ladle/core/program';
 import type { Tables, Tag } from '@big-ladle/core/tables';
 import Box from '@mui/material/Box';
-import { sayCautions } from '../../../shared/LotMarks.tsx';
-import { amountText, lineGrams } from '../../../shared/recipeText/goesIn.ts';
-import type { TextStep } from '../../../shared/recipeText/sentences.ts';
-import { PAPER_PX, Sheet, type SheetPlace } from '../../../shared/Sheet.tsx';
-import { sayItem } from '../../../words/names.ts';
-import { litres } from '../../../words/quantities.ts';
-import { days, duration, say } from '../../../words/say.ts';
-import { daysKept } from '../daysKept.ts';
-import type { Made } from '../useMade.ts';
+import { sayItem } from '../../words/names.ts';
+import { litres } from '../../words/quantities.ts';
+import { days, duration, say } from '../../words/say.ts';
+import { sayCautions } from '../LotMarks.tsx';
+import { amountText, lineGrams } from '../recipeText/goesIn.ts';
+import type { TextStep } from '../recipeText/sentences.ts';
+import type { TextInput } from '../recipeText/types.ts';
+import { PAPER_PX, Sheet, type SheetPlace } from '../Sheet.tsx';
 import { BandDrawing } from './BandDrawing.tsx';
+import { daysKept } from './daysKept.ts';
 
 /** A recipe on one page, to hang beside the stove: it shows on paper, or stands beside the screen for a picture of it. */
 export function RecipeSheet(props: {
   recipe: Recipe;
   name: string;
   about: string;
-  made: Made;
+  made: Pick<TextInput, 'program' | 'sim' | 'addedG'>;
   steps: readonly TextStep[];
   tags: ReadonlySet<Tag>;
   kitchen: Kitchen;

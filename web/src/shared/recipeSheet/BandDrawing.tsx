@@ -1,14 +1,14 @@
-import '../../../words/places/drinks.ts';
+import '../../words/places/drinks.ts';
 import type { BandSpan } from '@big-ladle/core/plan';
 import type { Program } from '@big-ladle/core/program';
 import Box from '@mui/material/Box';
 import { useId } from 'react';
-import { stepAlone } from '../../../shared/batch/stepNames.ts';
-import { Hatch } from '../../../shared/lanes/Hatch.tsx';
-import { colourIn } from '../../../shared/lanes/laneColour.ts';
-import { useWidth } from '../../../shared/useWidth.ts';
-import { role } from '../../../theme/theme.ts';
-import { duration, say } from '../../../words/say.ts';
+import { role } from '../../theme/theme.ts';
+import { duration, say } from '../../words/say.ts';
+import { stepAlone } from '../batch/stepNames.ts';
+import { Hatch } from '../lanes/Hatch.tsx';
+import { colourIn } from '../lanes/laneColour.ts';
+import { useWidth } from '../useWidth.ts';
 import { BAND, bandLabels, bandPieces } from './bandGeometry.ts';
 
 /** The right column, in which it pours into the glass. */
