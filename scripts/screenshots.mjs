@@ -92,16 +92,10 @@ const VIEWS = [
   { name: 'batch', path: '/batches/demo-steeping', size: TABLE },
   { name: 'at-the-stove-phone', path: '/batches/demo-steeping/stove', size: PHONE, night: true },
   {
-    name: 'cooling-watch-phone',
-    path: '/new/deep-calyx-ginger?method=straightBoil',
-    size: { width: 390, height: 1180 },
-    prepare: async (page) => {
-      await page.getByRole('button', { name: 'I have already started' }).click();
-      await page.getByLabel('It is at').selectOption({ label: 'Cool' });
-      await page.getByLabel('Since').fill('6');
-      await page.getByRole('button', { name: 'Go on from there' }).click();
-      await page.getByTestId('cooling').waitFor();
-    },
+    name: 'logbook-learnt',
+    path: '/logbook/learnt',
+    size: TABLE,
+    prepare: (page) => page.getByTestId('learnt-first').waitFor(),
   },
   {
     name: 'balance',
