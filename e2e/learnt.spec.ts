@@ -136,8 +136,8 @@ test('before the first straining one height is asked for, and no more once it wa
   await begun(server, 'boil');
   await page.goto(`${server.url}/batches/batch/stove`);
   const ask = page.getByTestId('best-reading');
-  await expect(ask).toContainText('One reading tells most of this kitchen');
-  await ask.getByText('Enter the height').click();
+  await expect(ask).toContainText('Measure the height: it tells most');
+  await ask.getByText('Measure the height').click();
   const { program, kitchen } = (await server.api<BatchDoc>('GET', '/batches/batch')).batch.pins!;
   // It has just come to the boil: nothing has steamed off yet.
   const { trace } = simulateBatch(program, kitchen, SHIPPED_TABLES);

@@ -47,6 +47,33 @@ test('a pot that is on without a plan is joined where it stands', { tag: '@dates
   await expect(page.getByRole('heading', { name: 'Strain' })).toBeVisible();
 });
 
+test('yesterday’s batch is written up: when it was bottled, into what; its bottles stand there since then', {
+  tag: '@dates',
+}, async ({ page, server }) => {
+  await server.api('PUT', '/kitchen', { version: 0, kitchen: KITCHEN });
+  await page.goto(`${server.url}/new/deep-calyx-ginger?method=straightBoil`);
+  await page.getByRole('button', { name: 'I have already started' }).click();
+  await page.getByLabel('It is at').selectOption({ label: 'It is finished, and in bottles' });
+  const write = page.getByRole('button', { name: 'Write it up' });
+  await expect(write).toBeDisabled();
+  // A moment to come is none at which it was bottled.
+  await typeMoment(page, 'Bottled at', '2027-11-24T20:00');
+  await expect(write).toBeDisabled();
+  await typeMoment(page, 'Bottled at', '2026-11-24T20:00');
+  await page.getByLabel('Tall bottle').fill('6');
+  await expect(page.getByRole('dialog')).toContainText(/It makes [\d.]+ L; 4\.\d L of it in bottles\./);
+  await write.click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Deep hibiscus & ginger');
+  await expect(page.getByTestId('how-was-it')).toBeVisible();
+  const { items } = await server.api<{ items: { facts: { bottle: { filledMs: number } } }[] }>(
+    'GET',
+    '/items',
+  );
+  expect(items).toHaveLength(6);
+  for (const { facts } of items)
+    expect(Math.abs(facts.bottle.filledMs - Date.UTC(2026, 10, 24, 20))).toBeLessThan(60_000);
+});
+
 test('start by keeps out of the night; too late says what binds and offers three ways out', {
   tag: '@dates',
 }, async ({ page, server }) => {

@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import type { Recipe } from '@big-ladle/core/documents';
 import { createCanvas, loadImage } from '@napi-rs/canvas';
 import { KITCHEN } from './begun.ts';
 import { expect, figure, test, unfold } from './fixtures.ts';
@@ -281,6 +282,31 @@ test('written down while somebody cooks: weighed, counted, tapped; planned at do
   expect(water! / calyx!).toBeCloseTo(4000 / 120, 1);
   expect(calyx! / 240).toBeGreaterThan(0.9);
   expect(calyx! / 240).toBeLessThan(1.1);
+  // Seen once more, with more of the hibiscus: both together, with what was seen as the ends.
+  await page.goBack();
+  await page.getByRole('link', { name: 'Record it once more' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('As my neighbour makes it, once more');
+  await putIn('Dried hibiscus, whole', '500', '320');
+  await putIn('Ginger, sliced', '210', '150');
+  await putIn('Clove, whole', '3', '0');
+  await putIn('Water', '4000', '0');
+  await page.getByRole('button', { name: 'It boils' }).click();
+  await server.pass(25);
+  await page.getByRole('button', { name: 'Straining' }).click();
+  await putIn('White sugar', '1000', '700');
+  await page.getByLabel('How much came out').fill('3.5');
+  await page.getByRole('button', { name: 'Write the recipe' }).click();
+  await expect(
+    page.getByText('Seen only one of the two times, and kept as it was seen: Clove, whole.'),
+  ).toBeVisible();
+  await expect(page.getByLabel('Boil gently, minutes')).toHaveValue('20');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('As my neighbour makes it');
+  const { recipes } = await server.api<{ recipes: Recipe[] }>('GET', '/recipes');
+  const hibiscus = recipes[0]!.lines.find((l) => l.itemId === 'hibiscus-dried')!;
+  expect(recipes[0]!.version).toBe(2);
+  expect(hibiscus.massG * hibiscus.open!.low).toBeCloseTo(120, 1);
+  expect(hibiscus.massG * hibiscus.open!.high).toBeCloseTo(180, 1);
 });
 
 test('weighing a cup changes every plan that has not begun', async ({ page, server }) => {

@@ -37,3 +37,4 @@ export type {
   TextReading,
 } from '../exchange/reading/types.ts';
 export { type LdRecipe, readRecipeLd, toRecipeLd } from '../exchange/schemaOrg.ts';
+export { seenTwice } from '../exchange/seenTwice.ts';

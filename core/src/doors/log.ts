@@ -30,4 +30,5 @@ export { effectiveProgram } from '../log/foldBatch.ts';
 export { FIRST_PLACE, foldItem, freshItem, isGone, itemAfter } from '../log/foldItem.ts';
 export type { ItemLog } from '../log/itemLog.ts';
 export { readBatch } from '../log/readBatch.ts';
+export { type DatedDeed, writtenUp } from '../log/writtenUp.ts';
 export { INSTRUMENT_KINDS, INSTRUMENT_ROWS, type InstrumentKind } from '../tables/instruments.ts';

@@ -60,8 +60,8 @@ export function readsOf(batch: MadeBatch, tables: Tables): Read[] {
     .concat(filled(batch), endedAt(batch));
 }
 
-function minutesOf(step: Step, { startMin, endMin, adjustments }: StepActual): Read[] {
-  if (startMin === undefined || endMin === undefined || !isTimed(step)) return [];
+function minutesOf(step: Step, { startMin, endMin, untimed, adjustments }: StepActual): Read[] {
+  if (startMin === undefined || endMin === undefined || untimed || !isTimed(step)) return [];
   // With another thing thrown in, or without a flame for a time, it does not get hot or cold as was foreseen.
   if (step.attention !== 'handsOn' && adjustments.some((a) => a.kind !== 'measured')) return [];
   const value = log(endMin - startMin);

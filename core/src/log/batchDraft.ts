@@ -29,6 +29,8 @@ export interface BatchDraft {
   readonly known: ReadonlySet<StepId>;
   readonly started: Map<StepId, Mark>;
   readonly ended: Map<StepId, Mark & { rinses: number | undefined }>;
+  /** Ends whose moment nobody has read from a clock, by their entries. */
+  readonly untimed: Set<string>;
   readonly skipped: Map<StepId, Mark>;
   readonly clocks: Map<string, SideClock>;
   readonly tastes: (Taste & { stepId: StepId; eventId: string })[];
@@ -54,6 +56,7 @@ export const draftOf = (program: EffectiveProgram): BatchDraft => ({
   known: new Set(program.steps.map((s) => s.id)),
   started: new Map(),
   ended: new Map(),
+  untimed: new Set(),
   skipped: new Map(),
   clocks: new Map(),
   tastes: [],

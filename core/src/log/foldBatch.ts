@@ -156,10 +156,14 @@ function actualsOf(draft: BatchDraft, { startedMs, steps }: Times): Record<StepI
             draft.tastes.filter((t) => t.stepId === step.id),
           )
         : null;
+    const { startedBy } = times;
+    const endedBy = draft.ended.get(step.id)?.by;
+    const isUntimed = [startedBy, endedBy].some((by) => by != null && draft.untimed.has(by));
     actuals[step.id] = {
       startMin: minuteOf(times.startMs),
       ...(times.endMs !== null ? { endMin: minuteOf(times.endMs) } : {}),
       ...(times.status === 'skipped' ? { skipped: true } : {}),
+      ...(isUntimed ? { untimed: true } : {}),
       ...(rinses !== undefined ? { rinses } : {}),
       ...(moved !== null ? { targetSweetnessPct: moved } : {}),
       adjustments,

@@ -27,12 +27,18 @@ const steps = {
     },
   }),
   stepEnded: atStove({
-    body: v.strictObject({ stepId: id, rinses: v.optional(whole(0, 20)) }),
+    body: v.strictObject({
+      stepId: id,
+      rinses: v.optional(whole(0, 20)),
+      /** It was written down afterwards: when it ended is what the model says of it. */
+      untimed: v.optional(v.literal(true)),
+    }),
     touches: BATCH_TOO,
     drinkFeels: true,
     program: null,
-    fold: (draft, { id: by, atMs, body: { stepId, rinses } }) => {
+    fold: (draft, { id: by, atMs, body: { stepId, rinses, untimed } }) => {
       if (!draft.known.has(stepId)) return;
+      if (untimed) draft.untimed.add(by);
       if (draft.ended.has(stepId)) draft.doubled.push(by);
       else draft.ended.set(stepId, { atMs, by, rinses });
     },

@@ -48,6 +48,8 @@ export interface StepActual {
   startMin?: number;
   endMin?: number;
   skipped?: boolean;
+  /** When it began or ended was not read from a clock. */
+  untimed?: boolean;
   rinses?: number;
   /** Still going on: it lasts at least so long, whatever the model says. */
   atLeastMin?: number;

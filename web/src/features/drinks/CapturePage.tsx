@@ -5,6 +5,7 @@ import {
   type CaptureProblem,
   captureToRecipe,
   itemFacts,
+  seenTwice,
   UNSEEN,
   type Unseen,
   unseenKey,
@@ -17,19 +18,20 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
+import { useNavigate, useSearchParams } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { create } from 'zustand';
 import { createJSONStorage, persist } from 'zustand/middleware';
 import { useBook } from '../../shared/book.ts';
 import { Choice } from '../../shared/Choice.tsx';
+import { notify } from '../../shared/notices.ts';
 import { pickWords } from '../../shared/pickWords.ts';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { useKitchen } from '../../shared/queries.ts';
 import { serverNow } from '../../shared/time.ts';
 import { Loading, PageHead, Panel, Row } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
-import { sayItem } from '../../words/names.ts';
+import { sayDrink, sayItem } from '../../words/names.ts';
 import { num } from '../../words/numbers.ts';
 import { grams, litres, volume } from '../../words/quantities.ts';
 import { type MessageKey, say, timeOfDay } from '../../words/say.ts';
@@ -86,7 +88,10 @@ const PROBLEMS: Record<CaptureProblem['kind'], MessageKey> = {
 /** Somebody who never measures cooks; you weigh before and after, count, and tap when things happen. */
 export function CapturePage() {
   const kitchen = useKitchen();
-  const { tables } = useBook();
+  const { tables, own } = useBook();
+  const again = useSearchParams()[0].get('again');
+  // The drink that is recorded once more: both together become its next version.
+  const before = own.find((r) => r.id === again);
   const capture = useCapture();
   const { put } = useRecipeDrafts();
   const navigate = useNavigate();
@@ -109,14 +114,26 @@ export function CapturePage() {
       setProblem(say(PROBLEMS[read.problem.kind]));
       return;
     }
-    put('new', { recipe: read.value, openedAt: 0, meant: [] });
     capture.clear();
+    if (before) {
+      const { recipe, onlyOnce } = seenTwice(before, read.value);
+      put(`edit:${before.id}`, { recipe, openedAt: before.version, meant: [] });
+      if (onlyOnce.length > 0)
+        notify('info', say('capturePage.onlyOnce', { list: onlyOnce.map((id) => sayItem(id)).join(', ') }));
+      navigate(`/drinks/${before.id}/edit`);
+      return;
+    }
+    put('new', { recipe: read.value, openedAt: 0, meant: [] });
     navigate('/drinks/write');
   };
   return (
     <>
       <PageHead
-        title={say('capturePage.watchAndWriteDown')}
+        title={
+          before
+            ? say('capturePage.onceMore', { drink: sayDrink(before.id, before.name) })
+            : say('capturePage.watchAndWriteDown')
+        }
         beside={say('capturePage.weighBeforeAndAfter')}
       />
       <Box
@@ -147,11 +164,13 @@ export function CapturePage() {
           </Panel>
           <Panel title={say('capturePage.itIsDone')}>
             <Box sx={{ display: 'grid', gap: 1.5 }}>
-              <TextField
-                label={say('capturePage.whatItIsCalled')}
-                value={capture.name}
-                onChange={(e) => capture.setName(e.target.value)}
-              />
+              {!before && (
+                <TextField
+                  label={say('capturePage.whatItIsCalled')}
+                  value={capture.name}
+                  onChange={(e) => capture.setName(e.target.value)}
+                />
+              )}
               <QuantityField
                 label={say('capturePage.howMuchCameOut')}
                 value={madeL}

@@ -257,6 +257,9 @@ export function RecipePage() {
             title={say('recipePage.versions')}
             aside={say('recipePage.nowVersion', { version: num(recipe.version) })}
           >
+            <Button component={Link} to={`/drinks/capture?again=${recipe.id}`}>
+              {say('capturePage.recordAgain')}
+            </Button>
             {[...(versions.data?.versions ?? [])].reverse().map((v) => (
               <Row
                 key={v.version}

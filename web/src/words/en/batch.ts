@@ -6,6 +6,10 @@ export const EN_BATCH = {
     'Say where you are. What came before is taken to have gone as planned; measure at the next chance.',
   'alreadyOn.itIsAt': 'It is at',
   'alreadyOn.since': 'Since',
+  'alreadyOn.itIsFinished': 'It is finished, and in bottles',
+  'alreadyOn.bottledAt': 'Bottled at',
+  'alreadyOn.madeAndFilled': 'It makes {made}; {filled} of it in bottles.',
+  'alreadyOn.writeItUp': 'Write it up',
   'alreadyOn.notNow': 'Not now',
   'alreadyOn.goOnFromThere': 'Go on from there',
 
@@ -220,9 +224,8 @@ export const EN_BATCH = {
   'nextTime.added': 'Have {mass} of {item} ready from the start',
   'nextTime.leaveOut': '{step}: it was not missed',
   'nextTime.time': '{step}: allow {time} more',
-  'bestReading.ask':
-    'One reading tells most of this kitchen: the height just before you strain, to the millimetre. A clean stick with a mark will do.',
-  'bestReading.enter': 'Enter the height',
+  'bestReading.ask': 'Measure the height: it tells most',
+  'bestReading.how': 'Just before you strain, to the millimetre; a clean stick with a mark will do.',
 
   // notToBeKept
   'notToBeKept.notToBeKept': 'Not to be kept',

@@ -19,7 +19,7 @@ import { useCoarseNow } from '../../../shared/time.ts';
 import { ErrorPanel, Loading } from '../../../shared/ui.tsx';
 import { grams, litres } from '../../../words/quantities.ts';
 import { say } from '../../../words/say.ts';
-import { AlreadyOn } from './AlreadyOn.tsx';
+import { AlreadyOn } from './alreadyMade/AlreadyOn.tsx';
 import { PlanTable } from './PlanTable.tsx';
 import { usePlanDrafts } from './planDraft.ts';
 

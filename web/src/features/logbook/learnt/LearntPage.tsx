@@ -11,6 +11,7 @@ import { sayDrink } from '../../../words/names.ts';
 import { say, shortDay } from '../../../words/say.ts';
 import { BeliefRow, type DaysOf, HoldButtons } from './BeliefRow.tsx';
 import { CourseDrawing } from './CourseDrawing.tsx';
+import { Guests } from './Guests.tsx';
 import { StandsOn } from './StandsOn.tsx';
 import { isAsBook, sayBelief, saySure, sayWhat, surenessOf } from './sayBelief.ts';
 import { useLearning } from './useLearning.ts';
@@ -107,6 +108,7 @@ export function LearntPage() {
             {notApart.some(({ ids }) => ids.some(isSteam)) && <p>{say('learn.tell')}</p>}
           </Panel>
         )}
+        <Guests />
         <StandsOn doc={doc} nameOf={nameOf} zone={zone} busy={busy} settle={settle} />
       </Box>
     </>

@@ -11,7 +11,6 @@ Chart.register(BarController, BarElement, CategoryScale, LinearScale, Tooltip, L
 Chart.defaults.font.family = '"Atkinson Hyperlegible Next", system-ui, sans-serif';
 Chart.defaults.font.size = 13;
 
-const HEIGHT_PX = 240;
 const MONTHS = Array.from({ length: 12 }, (_, i) => i + 1);
 
 interface Month {
@@ -20,7 +19,8 @@ interface Month {
 }
 
 /** The litres of each month, with what was thrown out of them; the same stands in words beside it. */
-export function MonthBars({ months, said }: { months: readonly Month[]; said: string }) {
+export function MonthBars(props: { months: readonly Month[]; said: string; height: number }) {
+  const { months, said, height } = props;
   const canvas = useRef<HTMLCanvasElement>(null);
   const { mode, systemMode } = useColorScheme();
   // biome-ignore lint/correctness/useExhaustiveDependencies: colours are read anew when day turns to night
@@ -68,7 +68,7 @@ export function MonthBars({ months, said }: { months: readonly Month[]; said: st
     return () => chart.destroy();
   }, [months, mode, systemMode]);
   return (
-    <Box sx={{ height: HEIGHT_PX, position: 'relative', minWidth: 0, overflow: 'hidden' }}>
+    <Box sx={{ height, position: 'relative', minWidth: 0, overflow: 'hidden' }}>
       <canvas ref={canvas} role="img" aria-label={said} />
     </Box>
   );

@@ -17,6 +17,9 @@ import { monthName, say, sayCode } from '../../../words/say.ts';
 
 const MonthBars = lazy(() => import('./MonthBars.tsx').then((m) => ({ default: m.MonthBars })));
 
+/** The bars are so high, and so is their place while they come. */
+const BARS_PX = 240;
+
 const money = (value: number): string => num(value, 2);
 
 /** Years one after the other: those in which something was made, and the one that is shown. */
@@ -102,8 +105,9 @@ export function YearPage() {
                 </Box>
               )}
               <Box sx={{ mt: 2 }}>
-                <Suspense fallback={<Loading />}>
+                <Suspense fallback={<Box sx={{ height: BARS_PX }} />}>
                   <MonthBars
+                    height={BARS_PX}
                     months={of.months}
                     said={say('year.bars', {
                       month: monthName(most + 1),

@@ -30,8 +30,8 @@ export function BestReading({ live, step }: { live: LiveBatch; step: Step }) {
   if (!asks || taken || reading?.stepId !== step.id) return null;
   return (
     <Box data-testid="best-reading" sx={{ borderLeft: `4px solid ${role('rim')}`, pl: 1.5 }}>
-      <Box>{say('bestReading.ask')}</Box>
-      <Fold lazily summary={say('bestReading.enter')}>
+      <Fold lazily summary={say('bestReading.ask')}>
+        <Box sx={{ mb: 1 }}>{say('bestReading.how')}</Box>
         <MeasureForm live={live} first="level" />
       </Fold>
     </Box>
