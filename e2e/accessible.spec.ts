@@ -207,6 +207,14 @@ const SCREENS: Screen[] = [
     },
   },
   {
+    name: 'yesterday’s batch written up',
+    path: '/new/deep-calyx-ginger?method=straightBoil',
+    open: async (page) => {
+      await page.getByRole('button', { name: 'I have already started' }).click();
+      await page.getByLabel('It is at').selectOption({ label: 'It is finished, and in bottles' });
+    },
+  },
+  {
     name: 'a year',
     path: '/logbook/year',
     open: async (page) => expect(page.getByTestId('year-where')).toBeVisible(),

@@ -58,6 +58,7 @@ test('yesterday’s batch is written up: when it was bottled, into what; its bot
   await expect(write).toBeDisabled();
   // A moment to come is none at which it was bottled.
   await typeMoment(page, 'Bottled at', '2027-11-24T20:00');
+  await expect(page.getByRole('dialog')).toContainText('That is still to come.');
   await expect(write).toBeDisabled();
   await typeMoment(page, 'Bottled at', '2026-11-24T20:00');
   await page.getByLabel('Tall bottle').fill('6');

@@ -8,6 +8,7 @@ export const EN_BATCH = {
   'alreadyOn.since': 'Since',
   'alreadyOn.itIsFinished': 'It is finished, and in bottles',
   'alreadyOn.bottledAt': 'Bottled at',
+  'alreadyOn.notYet': 'That is still to come.',
   'alreadyOn.madeAndFilled': 'It makes {made}; {filled} of it in bottles.',
   'alreadyOn.writeItUp': 'Write it up',
   'alreadyOn.notNow': 'Not now',

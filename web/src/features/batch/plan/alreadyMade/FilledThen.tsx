@@ -29,14 +29,21 @@ export function FilledThen(props: {
   const { leftMl } = fillBottles(madeL * 1000, kitchen.bottles, counts, () => '');
   return (
     <>
-      <MomentField
-        label={say('alreadyOn.bottledAt')}
-        ms={bottledMs}
-        kitchen={kitchen}
-        nowMs={nowMs}
-        invalid={bottledMs === null || bottledMs > nowMs}
-        onChange={(ms) => onChange({ ...then, bottledMs: ms })}
-      />
+      <Box>
+        {say('alreadyOn.bottledAt')}
+        <MomentField
+          label={say('alreadyOn.bottledAt')}
+          ms={bottledMs}
+          kitchen={kitchen}
+          nowMs={nowMs}
+          invalid={bottledMs !== null && bottledMs > nowMs}
+          onChange={(ms) => onChange({ ...then, bottledMs: ms })}
+          sx={{ width: '100%' }}
+        />
+        {bottledMs !== null && bottledMs > nowMs && (
+          <Box sx={{ color: role('caution') }}>{say('alreadyOn.notYet')}</Box>
+        )}
+      </Box>
       <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap' }}>
         {kitchen.bottles.map((size) => (
           <QuantityField
