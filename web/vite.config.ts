@@ -48,6 +48,10 @@ export default defineConfig({
         find: /^hoist-non-react-statics$/,
         replacement: path.join(import.meta.dirname, 'build/withoutStatics.ts'),
       },
+      {
+        find: /^\.\/TouchRipple\.mjs$/,
+        replacement: path.join(import.meta.dirname, 'build/withoutRipple.ts'),
+      },
     ],
   },
   plugins: [
