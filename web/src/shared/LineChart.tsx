@@ -14,10 +14,9 @@ import { useEffect, useRef } from 'react';
 import { num } from '../words/numbers.ts';
 import { unitOfField } from '../words/quantities.ts';
 import { say } from '../words/say.ts';
+import { chartLook } from './chartLook.ts';
 
 Chart.register(LineController, LineElement, PointElement, LinearScale, CategoryScale, Tooltip, Legend);
-Chart.defaults.font.family = '"Atkinson Hyperlegible Next", system-ui, sans-serif';
-Chart.defaults.font.size = 13;
 
 /** Lines are told apart by dash and shape as well as by colour. */
 const STYLES = [
@@ -56,16 +55,7 @@ export function LineChart(props: {
   useEffect(() => {
     const { current } = canvas;
     if (!current) return;
-    // The stove's night holds for the chart too: colours are those of where it stands.
-    const styles = getComputedStyle(current);
-    const colourOf = (name: string): string =>
-      styles.getPropertyValue(`--mui-palette-role-${name}`).trim() || '#333';
-    const ink = colourOf('inkMuted');
-    const axis = (title: string) => ({
-      title: { display: true, text: title, color: ink },
-      ticks: { color: ink },
-      grid: { color: colourOf('hairline') },
-    });
+    const { colourOf, axis } = chartLook(current);
     const inUnit = unitOfField(unit, 1);
     const chart = new Chart(current, {
       type: 'line',

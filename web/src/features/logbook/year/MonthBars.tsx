@@ -3,13 +3,12 @@ import Box from '@mui/material/Box';
 import { useColorScheme } from '@mui/material/styles';
 import { BarController, BarElement, CategoryScale, Chart, Legend, LinearScale, Tooltip } from 'chart.js';
 import { useEffect, useRef } from 'react';
+import { chartLook } from '../../../shared/chartLook.ts';
 import { num } from '../../../words/numbers.ts';
 import { unitOfField } from '../../../words/quantities.ts';
 import { monthName, say } from '../../../words/say.ts';
 
 Chart.register(BarController, BarElement, CategoryScale, LinearScale, Tooltip, Legend);
-Chart.defaults.font.family = '"Atkinson Hyperlegible Next", system-ui, sans-serif';
-Chart.defaults.font.size = 13;
 
 const MONTHS = Array.from({ length: 12 }, (_, i) => i + 1);
 
@@ -27,17 +26,13 @@ export function MonthBars(props: { months: readonly Month[]; said: string; heigh
   useEffect(() => {
     const { current } = canvas;
     if (!current) return;
-    const styles = getComputedStyle(current);
-    const colourOf = (name: string): string =>
-      styles.getPropertyValue(`--mui-palette-role-${name}`).trim() || '#333';
-    const ink = colourOf('inkMuted');
+    const { colourOf, axis } = chartLook(current);
     const inUnit = unitOfField('L', 1);
     const bars = (label: string, role: string, of: (month: Month) => number) => ({
       label,
       data: months.map((m) => inUnit.shown(of(m))),
       backgroundColor: colourOf(role),
     });
-    const axis = { ticks: { color: ink }, grid: { color: colourOf('hairline') }, stacked: true };
     const chart = new Chart(current, {
       type: 'bar',
       data: {
@@ -52,8 +47,8 @@ export function MonthBars(props: { months: readonly Month[]; said: string; heigh
         responsive: true,
         maintainAspectRatio: false,
         scales: {
-          x: { ...axis, grid: { display: false } },
-          y: { ...axis, beginAtZero: true, title: { display: true, text: inUnit.symbol, color: ink } },
+          x: { ...axis(), stacked: true, grid: { display: false } },
+          y: { ...axis(inUnit.symbol), stacked: true, beginAtZero: true },
         },
         plugins: {
           legend: { labels: { color: colourOf('ink') } },
