@@ -53,7 +53,8 @@ export function CourseDrawing(props: { belief: BeliefWithCourse; height: number;
   const end = points.at(-1)!;
   const marks = [reach / 2, 0, -reach / 2];
   return (
-    <div ref={ref} style={{ minWidth: 0, height }}>
+    // It follows its column, and never holds it open.
+    <div ref={ref} style={{ minWidth: 0, height, overflow: 'hidden' }}>
       {width > 0 && (
         <svg width={width} height={height} aria-hidden style={{ display: 'block' }}>
           <path d={`${line(upper)} ${back} Z`} fill={role('rim')} opacity={0.14} />

@@ -24,6 +24,10 @@ const MUCH_WORK_MIN = 150;
 /** While a figure is typed the ways are not compared. */
 const SETTLE_MS = 200;
 
+/** What of a plan decides which ways there are. */
+const askedOf = ({ question, potId, burnerId, fills, beside }: PlanDoc): string =>
+  JSON.stringify([question, potId, burnerId, fills, beside]);
+
 /** The ways of making this drink, as a choice: when it is ready, what it asks of the cook, what is gained. */
 export const WaysChoice = memo(function WaysChoice(props: {
   plan: PlanDoc;
@@ -37,13 +41,7 @@ export const WaysChoice = memo(function WaysChoice(props: {
   const { plan, recipe, kitchen, nowMs, setFor, onChange } = props;
   const { own, custom } = useBook();
   const compared = useSettled(plan, SETTLE_MS);
-  const asked = JSON.stringify([
-    compared.question,
-    compared.potId,
-    compared.burnerId,
-    compared.fills,
-    compared.beside,
-  ]);
+  const asked = askedOf(compared);
   // biome-ignore lint/correctness/useExhaustiveDependencies: what was chosen of the ways does not change what they are
   const job = useMemo(
     () =>
@@ -52,7 +50,9 @@ export const WaysChoice = memo(function WaysChoice(props: {
         : null,
     [asked, recipe, kitchen],
   );
-  const { result } = useJob(job, own, custom);
+  const { result, current } = useJob(job, own, custom);
+  // Ways of the size before are shown until those of this one are there; their hours are not this one's.
+  const isOfThis = current && askedOf(plan) === asked;
   const chosenId = plan.choices.methodId;
   const ways = useMemo(
     () =>
@@ -71,7 +71,7 @@ export const WaysChoice = memo(function WaysChoice(props: {
   const take = (row: MethodRow) => {
     const { startMs, readyMs } = whenOf(row, kitchen, nowMs);
     const hers = plan.readyAtMs !== null && plan.readyAtMs !== setFor.current;
-    setFor.current = startMs > nowMs ? readyMs : null;
+    setFor.current = isOfThis && startMs > nowMs ? readyMs : null;
     onChange({
       ...plan,
       choices: choicesUnder(recipe, row.methodId, plan.choices),
