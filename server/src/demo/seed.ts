@@ -38,7 +38,10 @@ export async function seedDemo(db: Db, nowMs: number): Promise<void> {
   for (const row of DEMO_PRICES) await putStock(db, row);
   await theLanternSupper(db, nowMs);
   // What its batches tell is there when it is first opened.
-  while (await readOneBatch(db));
+  const fail = (error: unknown): never => {
+    throw error;
+  };
+  while (await readOneBatch(db, fail));
   await believeAnew(db, nowMs);
 }
 

@@ -1,7 +1,7 @@
 import { setTimeout as pause } from 'node:timers/promises';
 import type { Clock } from '../clock.ts';
 import type { Db } from '../db/db.ts';
-import { believeAnew, learningChanged, learningDoc, readOneBatch } from '../services/learning.ts';
+import { believeAnew, learningChanged, readOneBatch } from '../services/learning.ts';
 import type { StreamHub } from '../stream.ts';
 
 /** Reading a batch takes many runs of the model: after each the server has so many times as long for everything else. */
@@ -46,11 +46,11 @@ export class LearningDesk {
         this.again = false;
         for (let read = true; read && !this.stopped; ) {
           const fromMs = performance.now();
-          read = await readOneBatch(db);
+          read = await readOneBatch(db, report);
           if (read && rest > 0) await pause(rest * (performance.now() - fromMs));
         }
-        if (!this.stopped && (await believeAnew(db, clock.nowMs())))
-          for (const change of learningChanged((await learningDoc(db)).version)) hub.changed(change);
+        const version = this.stopped ? null : await believeAnew(db, clock.nowMs());
+        if (version !== null) for (const change of learningChanged(version)) hub.changed(change);
       }
     } catch (error) {
       // What keeps it from being read is told; what is believed stays as it is.

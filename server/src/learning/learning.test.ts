@@ -188,3 +188,18 @@ describe('a year looked back at', () => {
     expect((await server.api('GET', '/year?of=soon')).status).toBe(422);
   });
 });
+
+describe('a batch that cannot be read', () => {
+  it('is told of, tells nothing, and keeps no other from being read', async () => {
+    await cook('b4', NOW - WEEK_MS / 2);
+    await cook('b5', NOW - WEEK_MS / 3);
+    await server.db('batch').where({ id: 'b5' }).update({ pins: '{' });
+    const before = server.reports.length;
+    await server.learning.settle();
+    expect(server.reports.length).toBe(before + 1);
+    const doc = await learning();
+    expect(doc.waiting).toBe(0);
+    expect(doc.batches.find((b) => b.id === 'b4')!.readings).toBeGreaterThan(0);
+    expect(doc.batches.find((b) => b.id === 'b5')!.readings).toBe(0);
+  });
+});

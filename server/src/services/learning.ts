@@ -1,4 +1,3 @@
-import type { Batch } from '@big-ladle/core/contract';
 import {
   EVIDENCE_V,
   type Evidence,
@@ -15,6 +14,7 @@ import {
 } from '@big-ladle/core/learn';
 import { readBatch } from '@big-ladle/core/log';
 import { SHIPPED_TABLES } from '@big-ladle/core/tables';
+import { isOfFile } from '../db/dataFileError.ts';
 import type { Db } from '../db/db.ts';
 import type { Outcome } from '../outcome.ts';
 import { HttpProblem } from '../problems.ts';
@@ -92,13 +92,14 @@ const unread = (db: Db, practice: boolean) =>
     })
     .whereNull('batch_evidence.batch_id');
 
+type Tells = Pick<Evidence, 'atMs' | 'residuals'> & { spent: Spent | null };
+const TELLS_NOTHING: Tells = { atMs: 0, residuals: [], spent: null };
+
 /** What a batch tells of the kitchen, and what went into it; one that was stopped on its way tells only the latter. */
-async function tellsOf(
-  db: Db,
-  batch: Batch,
-): Promise<Pick<Evidence, 'atMs' | 'residuals'> & { spent: Spent | null }> {
-  const nothing = { atMs: batch.createdMs, residuals: [], spent: null };
-  if (!batch.pins) return nothing;
+async function tellsOf(db: Db, batchId: string): Promise<Tells> {
+  const batch = await batchOf(db, batchId);
+  if (!batch?.pins) return TELLS_NOTHING;
+  const nothing = { ...TELLS_NOTHING, atMs: batch.createdMs };
   const { kitchen } = batch.pins;
   const events = await eventsOf(db, streamKindOf(batch), batch.id);
   const tables = tablesOf(batch.pins);
@@ -113,18 +114,31 @@ async function tellsOf(
 }
 
 /**
- * Reads the newest batch of which it is not kept yet what it tells.
+ * Reads the newest batch of which it is not kept yet what it tells: in one step, so that what is said of it meanwhile is
+ * read after it.
+ * @param report hears of a batch that cannot be read; it tells nothing, and keeps no other from being read.
  * @returns whether there was one.
  */
-export async function readOneBatch(db: Db): Promise<boolean> {
-  const { practice } = choicesOf(await newest(db));
-  const row = await unread(db, practice).orderBy('batch.created_ms', 'desc').first('batch.id as id');
-  if (!row) return false;
-  const batch = (await batchOf(db, row.id))!;
-  const { atMs, residuals, spent } = await tellsOf(db, batch);
+export async function readOneBatch(db: Db, report: (error: unknown) => void): Promise<boolean> {
+  return db.transaction(async (trx) => {
+    const { practice } = choicesOf(await newest(trx));
+    const row = await unread(trx, practice).orderBy('batch.created_ms', 'desc').first('batch.id as id');
+    if (!row) return false;
+    const told = await tellsOf(trx, row.id).catch((error: unknown) => {
+      // What the file says is the file's; all else is met in what is stored of this batch.
+      if (isOfFile(error)) throw error;
+      report(error);
+      return TELLS_NOTHING;
+    });
+    await keepEvidence(trx, row.id, told);
+    return true;
+  });
+}
+
+async function keepEvidence(db: Db, batchId: string, { atMs, residuals, spent }: Tells): Promise<void> {
   await db('batch_evidence')
     .insert({
-      batch_id: batch.id,
+      batch_id: batchId,
       v: EVIDENCE_V,
       at_ms: atMs,
       readings: residuals.length,
@@ -134,7 +148,6 @@ export async function readOneBatch(db: Db): Promise<boolean> {
     .onConflict('batch_id')
     .merge();
   await markStale(db);
-  return true;
 }
 
 /** What was believed does not stand on all that is known any more. */
@@ -161,15 +174,15 @@ async function evidenceKept(db: Db, practice: boolean): Promise<Evidence[]> {
 
 /**
  * Solves all that was read together, where it has changed.
- * @returns whether something else is believed now.
+ * @returns the version of what is believed now; null: the same as before.
  */
-export async function believeAnew(db: Db, nowMs: number): Promise<boolean> {
+export async function believeAnew(db: Db, nowMs: number): Promise<number | null> {
   return db.transaction(async (trx) => {
-    if (!(await trx('meta').where({ key: 'learning', value: 'stale' }).first())) return false;
+    if (!(await trx('meta').where({ key: 'learning', value: 'stale' }).first())) return null;
     const before = await newest(trx);
-    const changed = await solveAll(trx, before, choicesOf(before), 'batches', nowMs);
+    const version = await solveAll(trx, before, choicesOf(before), 'batches', nowMs);
     await trx('meta').where({ key: 'learning' }).del();
-    return changed;
+    return version;
   });
 }
 
@@ -179,7 +192,7 @@ async function solveAll(
   choices: LearningChoices,
   by: LearningRow['by'],
   nowMs: number,
-): Promise<boolean> {
+): Promise<number | null> {
   const evidence = await evidenceKept(trx, choices.practice);
   const { learnt, ...told } = learnFrom(evidence, choices, SHIPPED_TABLES, nowMs);
   const next = learningToRow({
@@ -196,20 +209,20 @@ async function solveAll(
     before.choices === next.choices &&
     before.batches === next.batches;
   const isNothing = before === undefined && evidence.every((e) => e.residuals.length === 0);
-  if (isNothing && by === 'batches') return false;
+  if (isNothing && by === 'batches') return null;
   await trx('learning').update({ told: null });
   // Nothing else is believed, but what is said of it may stand on other batches, or have come without it.
   if (isAsBefore) {
     await trx('learning')
       .where({ version: before.version })
       .update({ told: JSON.stringify(told) });
-    return false;
+    return null;
   }
   await trx('learning').insert({ ...next, told: JSON.stringify(told) });
   await trx('learning')
     .where('version', '<=', next.version - KEPT)
     .del();
-  return true;
+  return next.version;
 }
 
 /** What is believed of this kitchen, and what it stands on. */

@@ -4,6 +4,7 @@ import { type Composition, massG, sournessGPerL, sweetnessPct } from '@big-ladle
 import { type BatchLog, FIRST_PLACE, type ItemLog, readBatch } from '@big-ladle/core/log';
 import { finishedL, finishedLiquor, type StepProblem } from '@big-ladle/core/program';
 import type { BottleItem, LeftoverItem } from '@big-ladle/core/shelf';
+import { isOfFile } from '../db/dataFileError.ts';
 import type { Db } from '../db/db.ts';
 import { HttpProblem } from '../problems.ts';
 import { rebuildOwners, takenFrom } from './itemOwners.ts';
@@ -42,9 +43,6 @@ export async function projectBatch(db: Db, batch: Batch): Promise<StepProblem | 
     throw new UnreadableBatch(batch.id, error instanceof Error ? error.message : String(error));
   }
 }
-
-const isOfFile = (error: unknown): boolean =>
-  /^(?:SQLITE|E[A-Z]+)/.test((error as { code?: string } | null)?.code ?? '');
 
 /** A batch that cannot be folded is shown as that; its bottles stay as they were last known. */
 async function markUnreadable(db: Db, batch: Batch, why: string): Promise<void> {
