@@ -1,24 +1,8 @@
-import { type BrowserContext, test as base, expect, type Page } from '@playwright/test';
+import { test as base, expect, type Page } from '@playwright/test';
+import { atTheClock } from './clock.ts';
 import { copied, EVENING_MS, KitchenServer } from './server.ts';
 
-/** In a page: the device's clock agrees with the kitchen's, whatever the machine's says. */
-function shiftClock(shiftMs: number): void {
-  const Machine = Date;
-  class Shifted extends Machine {
-    constructor(...parts: unknown[]) {
-      if (parts.length === 0) super(Machine.now() + shiftMs);
-      else super(...(parts as [number]));
-    }
-    static override now(): number {
-      return Machine.now() + shiftMs;
-    }
-  }
-  globalThis.Date = Shifted as DateConstructor;
-}
-
-/** Gives all pages of a browser context the kitchen's clock, before they are opened. */
-export const atTheClock = (context: BrowserContext, server: KitchenServer): Promise<unknown> =>
-  context.addInitScript(shiftClock, server.nowMs() - Date.now());
+export { atTheClock };
 
 interface Fixtures {
   server: KitchenServer;

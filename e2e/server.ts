@@ -3,9 +3,10 @@ import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { expect } from '@playwright/test';
+import { type BrowserContext, expect } from '@playwright/test';
 import { archiveOf, sectionsOf } from '../server/src/archive/testArchive.ts';
 import type * as Embedded from '../server/src/embedded.ts';
+import { setAndHeard } from './clock.ts';
 
 const ROOT = path.resolve(import.meta.dirname, '..');
 
@@ -48,6 +49,8 @@ export class KitchenServer {
   private shiftMs: number;
   readonly dataDir = mkdtempSync(path.join(tmpdir(), 'big-ladle-e2e-'));
   port = 0;
+  /** The browser contexts whose pages hear of its clock. */
+  readonly windows: BrowserContext[] = [];
 
   get url(): string {
     return `http://127.0.0.1:${this.port}`;
@@ -207,7 +210,7 @@ export class KitchenServer {
   /** From now on it is this moment in the kitchen. */
   async setClock(atMs: number, stopped = false): Promise<void> {
     this.shiftMs = atMs - Date.now();
-    await this.api('POST', '/test/clock', { nowMs: atMs, stopped });
+    await setAndHeard(this.windows, atMs, () => this.api('POST', '/test/clock', { nowMs: atMs, stopped }));
   }
 
   /** Lets so many minutes go by on the kitchen's clock. */
