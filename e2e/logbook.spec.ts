@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import { chanceScene, photograph } from '../core/src/instruments/spoon/renderSpoon.fixtures.ts';
 import { expect, test } from './fixtures.ts';
 
 test.use({ demo: true });
@@ -39,6 +40,17 @@ test('what was made is looked through, opened, set side by side step by step, an
   const bottles = beside.getByRole('row', { name: /^Made in all/ });
   await expect(bottles.getByRole('cell').first()).toContainText(/[\d.]+ L.*planned [\d.]+ L/s);
   await expect(beside.getByRole('row', { name: /^Strain/ }).first()).toContainText('planned');
+  // The spoon of the one that was photographed.
+  const spoons = beside.getByRole('row', { name: /^Its spoon/ }).getByRole('cell');
+  await expect(spoons.first()).toHaveText('not photographed');
+  const ids = new URL(page.url()).searchParams.get('ids')!.split(',');
+  const { file: spoon } = photograph(chanceScene(3, 40, 0));
+  await page.request.post(
+    `${server.url}/api/photos?id=spoon&of=batch&ofId=${ids[0]}&what=spoon&takenMs=${server.nowMs()}`,
+    { headers: { 'Content-Type': 'image/jpeg' }, data: Buffer.from(spoon) },
+  );
+  await expect(spoons.first().getByRole('img')).toHaveAttribute('alt', /^Photo: the spoon/);
+  await expect(spoons.nth(1)).toHaveText('not photographed');
   await beside.getByRole('columnheader').first().getByRole('link').click();
   await expect(page).toHaveURL(/\/batches\//);
 });

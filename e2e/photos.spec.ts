@@ -1,5 +1,6 @@
 import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
+import { chanceScene, photograph, type Scene } from '../core/src/instruments/spoon/renderSpoon.fixtures.ts';
 import { violations } from './axe.ts';
 import { begun, planFor } from './begun.ts';
 import { expect, test, unfold } from './fixtures.ts';
@@ -81,4 +82,78 @@ test('a photo is taken at the stove, stands beside last time’s spoon, is backe
   await page.getByRole('button', { name: 'Delete' }).click();
   await page.getByRole('button', { name: 'Yes, delete it' }).click();
   await expect(page.getByTestId('photos').getByRole('img')).toHaveCount(0);
+});
+
+interface Measured {
+  kind: string;
+  body: { reading: { what: string; redGPerL: number } };
+}
+
+test('a thinned spoonful is photographed and read; one that cannot be read says why, and is only kept', async ({
+  page,
+  server,
+}) => {
+  await begun(server, 'boil');
+  await page.goto(`${server.url}/batches/batch/stove`);
+  await unfold(page, 'signs');
+  await unfold(page, 'spoon-photos-fold');
+  await unfold(page, 'read-spoon-fold');
+  const how = page.getByTestId('read-spoon');
+  await expect(how).toContainText('By a window, no lamp');
+  const dialog = page.getByTestId('photo-dialog');
+  const result = page.getByTestId('spoon-result');
+  const seen = page.getByTestId('spoon-picture');
+  /** Takes such a picture from a file, and points at its white and its drink. */
+  const take = async (change: Partial<Scene>) => {
+    const shot = photograph({ ...chanceScene(5, 35, 9), brownGPerL: 35, exposure: 0.6, ...change });
+    await how
+      .getByTestId('photo-file')
+      .setInputFiles({ name: 'spoon.jpg', mimeType: 'image/jpeg', buffer: Buffer.from(shot.file) });
+    await dialog.getByRole('button', { name: '9', exact: true }).click();
+    const box = (await seen.boundingBox())!;
+    for (const { x, y } of [shot.white, shot.drink])
+      await seen.click({
+        position: { x: (x / shot.width) * box.width, y: (y / shot.height) * box.height },
+      });
+  };
+
+  // Not thinned, though it was said to be; a window that shines in it: refused, each with its reason.
+  await take({ thinned: 0 });
+  await expect(result).toContainText('Too dark: thin one spoon with 19 of water');
+  await dialog.getByRole('button', { name: 'Close' }).click();
+  await take({ window: true });
+  await expect(result).toContainText('Something shines in the drink');
+  // It is a picture all the same.
+  await dialog.getByRole('button', { name: 'Keep it' }).click();
+  await expect(dialog).toHaveCount(0);
+  const measured = async () =>
+    (await server.api<{ events: Measured[] }>('GET', '/batches/batch')).events.filter(
+      (e) => e.kind === 'measured',
+    );
+  expect(await measured()).toEqual([]);
+
+  await take({});
+  await expect(result).toContainText('It can be read. Next time this says whether it is paler or darker.');
+  expect(await violations(page)).toEqual([]);
+  // A spot is moved by keys as well: away from the white nothing can be told.
+  await dialog.getByRole('button', { name: 'the dry white' }).click();
+  await seen.focus();
+  await expect(seen).toHaveAttribute(
+    'aria-label',
+    /the dry white is 50 % from the left and 19 % from the top/,
+  );
+  for (let i = 0; i < 19; i++) await page.keyboard.press('ArrowUp');
+  await expect(result).toContainText('further from the edge');
+  for (let i = 0; i < 19; i++) await page.keyboard.press('ArrowDown');
+  await expect(result).toContainText('It can be read');
+  await dialog.getByRole('button', { name: 'Keep it' }).click();
+  await expect(dialog).toHaveCount(0);
+  await expect.poll(async () => (await measured()).length).toBe(1);
+  const [row] = await measured();
+  expect(row!.body.reading.what).toBe('red');
+  // Thirty-five grams were drawn into a litre; the ginger of this batch is not in the picture.
+  expect(row!.body.reading.redGPerL).toBeGreaterThan(35 * 0.7);
+  expect(row!.body.reading.redGPerL).toBeLessThan(35 * 1.3);
+  await page.goto(`${server.url}/batches/batch`);
+  await expect(page.getByText(/of hibiscus in a litre, by a photo/).first()).toBeVisible();
 });

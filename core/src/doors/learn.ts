@@ -10,6 +10,7 @@ export { type LearningChoices, type Learnt, USUAL_LEARNING } from '../documents/
 export { endsAt } from '../learn/houseSweet.ts';
 export { type BeliefWithCourse, evidenceOf, learnFrom, type WhatIsLearnt } from '../learn/learn.ts';
 export { madeBatchOf } from '../learn/madeBatch.ts';
+export { picturesAreOff, redByPicture } from '../learn/pictures.ts';
 export { isReadingFactor, type LearntId } from '../learn/priors.ts';
 export type { Evidence } from '../learn/solve.ts';
 export { EVIDENCE_V, readResiduals, writeResiduals } from '../learn/stored.ts';

@@ -1,4 +1,15 @@
 /** What a drink is made of, its colour and its sourness. */
+export {
+  againstLast,
+  canBeRead,
+  readSpoon,
+  type SpoonProblem,
+  type SpoonResult,
+  THINNED,
+  type Thinned,
+  thinnedFor,
+} from '../instruments/spoon/readSpoon.ts';
+export { type Pixels, spotOf } from '../instruments/spoon/spot.ts';
 export { colourOf, GLASS_PATH_CM, luminanceOf } from '../liquor/colour.ts';
 export { colourName } from '../liquor/colourName.ts';
 export {

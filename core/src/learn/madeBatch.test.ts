@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { USUAL_LEARNING } from '../documents/learning.ts';
 import { cookThrough } from '../instruments/cook.fixtures.ts';
 import { simulateTruth } from '../instruments/truth.ts';
-import { massG } from '../liquor/composition.ts';
+import { markerGPerL, massG } from '../liquor/composition.ts';
 import { foldBatch } from '../log/foldBatch.ts';
 import { toldAt } from '../log/told.fixtures.ts';
 import { drawRuns, spansOf } from '../plan/ranges.ts';
@@ -14,6 +14,7 @@ import { KITCHEN, TABLES } from '../testKitchen.ts';
 import { learntOf } from './forecast.ts';
 import { learnFrom, evidenceOf as tells, type WhatIsLearnt } from './learn.ts';
 import { madeBatchOf } from './madeBatch.ts';
+import { picturesAreOff } from './pictures.ts';
 import { priorSpread } from './priors.ts';
 import { readsOf } from './readings.ts';
 import { residualsOf } from './sensitivities.ts';
@@ -181,6 +182,40 @@ describe('batches that were cooked, step by step, in a kitchen whose ring is wea
     };
     expect(madeBatchOf('b0', log)!.likedPct).toHaveProperty(sweeten.id);
     expect(madeBatchOf('b0', said)!.likedPct).toEqual({});
+  });
+
+  it('pictures of a drink that is as foreseen are believed to show too little, as a jug would, and say so after three batches', () => {
+    const book = simulateBatch(program, kitchen, TABLES);
+    const boil = book.trace.find((t) => t.kind === 'boil')!;
+    const redGPerL = 0.8 * markerGPerL(boil.after.liquor, 'red');
+    /** A picture taken at so much of the boil. */
+    const photographed = (i: number, share: number) => {
+      const atMin = boil.startMin + share * (boil.endMin - boil.startMin);
+      const reading = { what: 'red' as const, redGPerL, thinned: 9 };
+      const adjustments = [{ kind: 'measured' as const, atMin, vesselId: boil.vesselId, reading }];
+      const actuals = { [boil.stepId]: { startMin: boil.startMin, endMin: boil.endMin, adjustments } };
+      return { id: `p${i}`, atMs: START + i * WEEK_MS, program, filledL: null, likedPct: {}, actuals };
+    };
+    const told = (n: number) =>
+      learnFrom(
+        Array.from({ length: n }, (_, i) => tells({ made: photographed(i, 1), kitchen, tables: TABLES })),
+        USUAL_LEARNING,
+        TABLES,
+        now,
+      ).beliefs;
+    const [read] = residualsOf(photographed(0, 1), readsOf(photographed(0, 1), TABLES), kitchen, TABLES);
+    expect(read).toMatchObject({ read: { what: 'red', by: 'pictures', spread: 0.2 } });
+    expect(read!.value).toBeCloseTo(Math.log(0.8), 9);
+    expect(read!.moves.get('potency:hibiscus-dried')).toBeCloseTo(1, 1);
+    // While it still draws it tells nothing of how red it will be.
+    expect(readsOf(photographed(0, 0.5), TABLES)).toEqual([]);
+    const of = (n: number) => told(n).find((b) => b.id === 'pictures')!;
+    // By hand, were the calyx known: the share 0.3² / (0.3² + (0.4 · 0.3)² + 0.2²) = 0.62 of ln 0.8 = −0.223. It is not: less.
+    expect(of(1).mean).toBeLessThan(0);
+    expect(of(1).mean).toBeGreaterThan(-0.62 * 0.223);
+    expect(of(3).mean).toBeLessThan(of(1).mean);
+    expect(picturesAreOff(told(2))).toBeNull();
+    expect(picturesAreOff(told(3))).toBeCloseTo(Math.exp(of(3).mean), 9);
   });
 
   it('a batch that was not made to its end tells nothing yet', () => {

@@ -6,9 +6,10 @@ import { SPREAD_ROWS, type SpreadId } from '../tables/spreads.ts';
 import type { Tables } from '../tables/types.ts';
 
 /**
- * What moves no batch, only what is read of it: a jug whose marks are off, a house that ends sweeter than it aimed for.
+ * What moves no batch, only what is read of it: a jug whose marks are off, a house that ends sweeter than it aimed for,
+ * pictures that show more red than there is.
  */
-export const READING_FACTORS = ['jug', 'sweet'] as const;
+export const READING_FACTORS = ['jug', 'sweet', 'pictures'] as const;
 export type ReadingFactorId = (typeof READING_FACTORS)[number];
 export const isReadingFactor = (id: LearntId): id is ReadingFactorId =>
   (READING_FACTORS as readonly string[]).includes(id);

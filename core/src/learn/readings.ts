@@ -1,9 +1,10 @@
-import { brix, massG, volumeMl } from '../liquor/composition.ts';
+import { brix, markerGPerL, massG, volumeMl } from '../liquor/composition.ts';
 import { coldVolume, expansion } from '../liquor/water.ts';
 import { levelM } from '../physics/vesselShape.ts';
 import type { StepId, VesselId } from '../program/model/ids.ts';
 import type { Program } from '../program/model/program.ts';
 import type { Reading, Simulation, StepActual, TraceEntry } from '../program/model/simulation.ts';
+import { draws } from '../program/model/stepFacts.ts';
 import type { Step } from '../program/model/steps.ts';
 import type { Vessel } from '../program/model/vessel.ts';
 import { finishedL } from '../program/simulate/finished.ts';
@@ -28,7 +29,7 @@ export interface MadeBatch {
 
 /** Something that was read of a batch, and how far such a reading may be off. */
 export interface Read {
-  what: 'minutes' | 'volume' | 'level' | 'mass' | 'brix' | 'filled' | 'sweetness';
+  what: 'minutes' | 'volume' | 'level' | 'mass' | 'brix' | 'red' | 'filled' | 'sweetness';
   stepId: StepId;
   /** The logarithm of what was read. */
   value: number;
@@ -153,6 +154,22 @@ function measuredIn(program: Program, step: Step, actual: StepActual, tables: Ta
             ? null
             : { what: 'brix', value, spread: SPREAD.brix / r.brix, foreseen: foresee((v) => brix(v.liquor)) };
         }
+        case 'red': {
+          // While the drink draws it grows redder, and by no straight line.
+          const { startMin = 0, endMin = Number.POSITIVE_INFINITY } = actual;
+          if (draws(step) && endMin - atMin > STILL_DRAWING * (endMin - startMin)) return null;
+          const value = log(r.redGPerL);
+          const redGPerL = (v: Vessel) => markerGPerL(v.liquor, 'red');
+          return value === null
+            ? null
+            : {
+                what: 'red',
+                value,
+                spread: SPREAD.pictureShare,
+                foreseen: foresee(redGPerL),
+                by: 'pictures',
+              };
+        }
         case 'temperature':
         case 'pH':
           return null;
@@ -160,6 +177,9 @@ function measuredIn(program: Program, step: Step, actual: StepActual, tables: Ta
     }
   });
 }
+
+/** With more than this share of a step to come, what is drawn in it is still too little to tell of its end. */
+const STILL_DRAWING = 0.15;
 
 /** Anywhere between two ends with the same chance: so much of what lies between is one standard deviation. */
 const EVENLY = 1 / Math.sqrt(12);

@@ -11,7 +11,8 @@ export type LearntKind =
   | 'press'
   | 'minutes'
   | 'jug'
-  | 'sweet';
+  | 'sweet'
+  | 'pictures';
 
 export interface LearntSpreadRow {
   kind: LearntKind;
@@ -74,6 +75,12 @@ export const LEARNT_SPREAD_ROWS: readonly LearntSpreadRow[] = [
     sigma: 0.15,
     source: 'Households: one ends a sixth sweeter than a recipe aims, another as much less',
     confidence: 'm',
+  },
+  {
+    kind: 'pictures',
+    sigma: 0.3,
+    source: 'Spoons of another depth, cameras of another make, another red of the calyx',
+    confidence: 'l',
   },
   { kind: 'jug', sigma: 0.03, source: 'Marks on kitchen jugs: three per cent off', confidence: 'm' },
 ];

@@ -12,6 +12,8 @@ export const READING_SPREADS = {
   levelCm: 0.1,
   scaleShare: 0.006,
   brix: 0.15,
+  /** How strong a drink is by the colour of a photographed spoonful, as a share: light and camera differ each time. */
+  pictureShare: 0.2,
   /** A sweetness that was found about right: the next mouthful is not judged just so, as a share. */
   tasteShare: 0.05,
   /** How late a tap comes, min. */

@@ -12,6 +12,7 @@ export const readingSchema = v.variant('what', [
   v.strictObject({ what: v.literal('mass'), massKg: between(0.001, 500), withVessel: v.boolean() }),
   v.strictObject({ what: v.literal('temperature'), tempC: between(-25, 105) }),
   v.strictObject({ what: v.literal('brix'), brix: between(0, 85) }),
+  v.strictObject({ what: v.literal('red'), redGPerL: between(0.1, 2000), thinned: whole(0, 99) }),
   v.strictObject({
     what: v.literal('pH'),
     pH: between(0.5, 13),

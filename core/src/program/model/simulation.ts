@@ -17,6 +17,8 @@ export type Reading =
   | { what: 'mass'; massKg: number; withVessel: boolean }
   | { what: 'temperature'; tempC: number }
   | { what: 'brix'; brix: number }
+  /** Calyx drawn into a litre, as a photographed spoonful tells it by the colour table, g; and how much water it was thinned with. */
+  | { what: 'red'; redGPerL: number; thinned: number }
   | {
       what: 'pH';
       pH: number;

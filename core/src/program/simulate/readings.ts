@@ -154,6 +154,10 @@ function measured(sim: SimState, step: Step, adjustment: Extract<Adjustment, { k
       booked(sim, step, vessel, withBrix(liquor, reading.brix));
       return;
     }
+    case 'red':
+      // A picture is off by a fifth: it teaches the kitchen, and corrects no batch.
+      if (!(reading.redGPerL > 0)) throw bad();
+      return;
     case 'pH':
       if (!(reading.pH > 0 && reading.pH < 14) || massG(liquor) <= 0) throw bad();
       booked(sim, step, vessel, withPh(liquor, reading.pH));

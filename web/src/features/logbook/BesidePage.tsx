@@ -7,6 +7,7 @@ import { Link, useSearchParams } from 'react-router';
 import { weakMapMemoize } from 'reselect';
 import { type BatchState, useBatchesAsTold } from '../../shared/batch/state.ts';
 import { stepName } from '../../shared/batch/stepNames.ts';
+import { LastSpoon } from '../../shared/photos/lazy.tsx';
 import { Loading, PageHead, Panel } from '../../shared/ui.tsx';
 import { heading, role } from '../../theme/theme.ts';
 import { sayDrink, sayItem } from '../../words/names.ts';
@@ -105,6 +106,9 @@ function Beside({ columns }: { columns: readonly Column[] }) {
           {row(say('beside.sweet'), ({ back }) =>
             both(back.sweetnessPct.planned, back.sweetnessPct.real, (f) => num(f, 1)),
           )}
+          {row(say('beside.spoon'), ({ state: { batch, kitchen } }) => (
+            <LastSpoon batchId={batch.id} zone={kitchen.zone} />
+          ))}
           {row(say('beside.otherwise'), ({ state, back }) =>
             back.otherwise.length === 0
               ? say('beside.nothing')

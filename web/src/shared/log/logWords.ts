@@ -24,6 +24,8 @@ export function readingText(reading: Extract<LogEvent, { kind: 'measured' }>['bo
       return celsius(reading.tempC);
     case 'brix':
       return `${num(reading.brix, 1)} °Bx`;
+    case 'red':
+      return say('logWords.red', { mass: grams(reading.redGPerL) });
     case 'pH':
       return `pH ${num(reading.pH, 2)}`;
   }

@@ -4,7 +4,7 @@ import { mdiCameraOutline, mdiFileImageOutline } from '@mdi/js';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { heading, thumb } from '../../theme/theme.ts';
 import { say } from '../../words/say.ts';
@@ -29,6 +29,11 @@ export function AddPhoto(props: {
   /** What it shows, where that is known. */
   what?: PhotoKind;
   takeLabel?: string;
+  fileLabel?: string;
+  /** What is done with a picture before it is kept; else it is only looked at. */
+  looking?: (picture: Blob, url: string) => ReactNode;
+  /** It is stored. */
+  onKept?: () => void;
 }) {
   const { subject } = props;
   const [camera, setCamera] = useState(false);
@@ -60,6 +65,7 @@ export function AddPhoto(props: {
     setBusy(true);
     try {
       await keepPhoto(subject, what, draft.picture, draft.id);
+      props.onKept?.();
       close();
     } catch (error) {
       setProblem(say('photos.notStored', { detail: sayError(error, say('problem.offline')) ?? '' }));
@@ -79,7 +85,7 @@ export function AddPhoto(props: {
         {props.takeLabel ?? say('photos.take')}
       </Button>
       <FileButton
-        label={say('photos.fromAFile')}
+        label={props.fileLabel ?? say('photos.fromAFile')}
         icon={<Icon path={mdiFileImageOutline} />}
         sx={thumb}
         accept="image/*"
@@ -96,7 +102,9 @@ export function AddPhoto(props: {
           <Box component="h2" sx={{ ...heading, m: 0, mb: 1 }}>
             {say('photos.take')}
           </Box>
-          {draft ? (
+          {draft && props.looking ? (
+            props.looking(draft.picture, draft.url)
+          ) : draft ? (
             <Box
               component="img"
               src={draft.url}

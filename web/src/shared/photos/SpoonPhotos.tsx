@@ -1,16 +1,29 @@
 import '../../words/places/photos.ts';
 import type { Photo } from '@big-ladle/core/contract';
+import { type Composition, canBeRead } from '@big-ladle/core/liquor';
 import Box from '@mui/material/Box';
+import { useState } from 'react';
 import { role } from '../../theme/theme.ts';
 import { say } from '../../words/say.ts';
+import { Fold } from '../Fold.tsx';
 import { AddPhoto } from './AddPhoto.tsx';
 import { photoWords } from './Photos.tsx';
 import { photoUrl, usePhotos } from './photos.ts';
+import { ReadSpoon, type RedRead } from './ReadSpoon.tsx';
 
 /** This batch's spoon as it was photographed, beside that of the batch before it. */
-export function SpoonPhotos({ batchId, zone }: { batchId: string; zone: string }) {
+export function SpoonPhotos(props: {
+  batchId: string;
+  zone: string;
+  /** The drink as the model has it now; null: there is none. */
+  liquor: Composition | null;
+  /** A picture told how red it is. */
+  onRead: (read: RedRead) => void;
+}) {
+  const { batchId, zone, liquor, onRead } = props;
   const subject = { of: 'batch', ofId: batchId } as const;
   const { data } = usePhotos(subject);
+  const [reading, setReading] = useState(false);
   const here = data?.photos.find((p) => p.what === 'spoon');
   const one = (photo: Photo, label: string) => (
     <Box component="figure" sx={{ m: 0 }}>
@@ -35,6 +48,18 @@ export function SpoonPhotos({ batchId, zone }: { batchId: string; zone: string }
       )}
       {data?.lastSpoon && <Box sx={{ color: role('inkMuted') }}>{say('photos.spoonHint')}</Box>}
       <AddPhoto subject={subject} what="spoon" takeLabel={say('photos.photographSpoon')} />
+      {liquor && canBeRead(liquor) && (
+        <Fold summary={say('photos.measure')} testId="read-spoon-fold" onToggle={setReading}>
+          {reading && (
+            <ReadSpoon
+              subject={subject}
+              liquor={liquor}
+              lastBatchId={data?.lastSpoon?.ofId ?? null}
+              onRead={onRead}
+            />
+          )}
+        </Fold>
+      )}
     </Box>
   );
 }

@@ -688,6 +688,7 @@ export const EN_BATCH = {
 
   // logWords
   'logWords.hot': ' hot',
+  'logWords.red': '{mass} of hibiscus in a litre, by a photo',
   'logWords.beganTo': 'began to {name}',
   'unreadable.lead':
     'What is stored of it is not what it should be. Nothing of it is thrown away, and the others are not touched.',

@@ -5,6 +5,7 @@ import { cuesFor, draws, type Step } from '@big-ladle/core/program';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
+import { vesselNowId } from '../../../shared/batch/vesselNow.ts';
 import { Spoon } from '../../../shared/drawings/Spoon.tsx';
 import { Fold } from '../../../shared/Fold.tsx';
 import { SpoonPhotos } from '../../../shared/photos/lazy.tsx';
@@ -38,7 +39,21 @@ function PhotographedSpoon({ live }: { live: LiveBatch }) {
   const [open, setOpen] = useState(false);
   return (
     <Fold summary={say('stovePage.spoonPhotos')} testId="spoon-photos-fold" onToggle={setOpen}>
-      {open && <SpoonPhotos batchId={live.batch.id} zone={live.kitchen.zone} />}
+      {open && (
+        <SpoonPhotos
+          batchId={live.batch.id}
+          zone={live.kitchen.zone}
+          liquor={live.now.moment?.trace.at(-1)?.after.liquor ?? null}
+          onRead={(read) => {
+            const { step } = live;
+            if (!step) return;
+            const reading = { what: 'red' as const, ...read };
+            void live.record([
+              { kind: 'measured', body: { stepId: step.id, vesselId: vesselNowId(live), reading } },
+            ]);
+          }}
+        />
+      )}
     </Fold>
   );
 }
