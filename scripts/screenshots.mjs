@@ -89,7 +89,26 @@ const VIEWS = [
     size: TABLE,
     prepare: (page) => page.getByTestId('ways-choice').getByRole('radio').first().waitFor(),
   },
-  { name: 'batch', path: '/batches/demo-steeping', size: TABLE },
+  {
+    name: 'spoon',
+    path: '/batches/demo-steeping/stove',
+    size: TABLE,
+    prepare: async (page) => {
+      for (const fold of ['signs', 'spoon-photos-fold', 'read-spoon-fold'])
+        await page.getByTestId(fold).locator('> summary').click();
+      const jpeg = Buffer.from(await page.evaluate(drawSpoon), 'base64');
+      await page
+        .getByTestId('read-spoon')
+        .getByTestId('photo-file')
+        .setInputFiles({ name: 'spoon.jpg', mimeType: 'image/jpeg', buffer: jpeg });
+      const picture = page.getByTestId('spoon-picture');
+      await picture.locator('img').waitFor();
+      const { width, height } = await picture.boundingBox();
+      await picture.click({ position: { x: 0.24 * width, y: 0.52 * height } });
+      await picture.click({ position: { x: 0.45 * width, y: 0.52 * height } });
+      await page.getByTestId('spoon-result').getByRole('alert').waitFor();
+    },
+  },
   { name: 'at-the-stove-phone', path: '/batches/demo-steeping/stove', size: PHONE, night: true },
   {
     name: 'logbook-learnt',
@@ -153,6 +172,33 @@ const VIEWS = [
   },
   { name: 'kitchen', path: '/kitchen', size: TABLE },
 ];
+
+/** In the page: a white spoon on wood, with a thinned spoonful in it, as a JPEG in base64. */
+function drawSpoon() {
+  const canvas = document.createElement('canvas');
+  canvas.width = 1200;
+  canvas.height = 620;
+  const c = canvas.getContext('2d');
+  const fill = (style, draw) => {
+    c.fillStyle = style;
+    c.beginPath();
+    draw();
+    c.fill();
+  };
+  const shaded = (x, y, from, to, light, dark) => {
+    const shade = c.createRadialGradient(x, y, from, x, y, to);
+    shade.addColorStop(0, light);
+    shade.addColorStop(1, dark);
+    return shade;
+  };
+  fill('#8a6f58', () => c.rect(0, 0, 1200, 620));
+  for (let y = 14; y < 620; y += 31) fill('rgba(60, 40, 25, 0.16)', () => c.rect(0, y, 1200, 3 + (y % 4)));
+  fill('rgba(40, 25, 15, 0.35)', () => c.ellipse(520, 350, 300, 215, 0, 0, 7));
+  fill('#d9d9d6', () => c.roundRect(740, 290, 460, 62, 30));
+  fill(shaded(480, 290, 60, 420, '#dfdfdc', '#cfcfcc'), () => c.ellipse(510, 322, 292, 206, 0, 0, 7));
+  fill(shaded(530, 320, 150, 240, '#c17399', '#dcb4c6'), () => c.ellipse(540, 330, 214, 146, 0, 0, 7));
+  return canvas.toDataURL('image/jpeg', 0.9).split(',')[1];
+}
 
 /** Says deeds to a batch of the demo, as a device would. */
 async function tell(url, batchId, deeds, why = 'shot') {

@@ -1,8 +1,8 @@
 import * as v from 'valibot';
 import { between, id, list, moment, whole } from '../units/fields.ts';
 
-/** What something that is learnt is called: its kind, and what it is of. */
-const factorId = v.pipe(v.string('id'), v.regex(/^[A-Za-z]{1,20}(?::[A-Za-z0-9_.:-]{1,80})?$/, 'id'));
+/** What something that is learnt is called: its kind, and what it is of; a purchase by the cook's own name, its letters escaped as in an address. */
+const factorId = v.pipe(v.string('id'), v.regex(/^[A-Za-z]{1,20}(?::[A-Za-z0-9_.:%!~*'()-]{1,720})?$/, 'id'));
 /** A multiplier on a constant of the model. */
 const factor = between(0.02, 50);
 

@@ -13,6 +13,7 @@ import { solidsInfo } from '../program/simulate/state.ts';
 import { KITCHEN, TABLES } from '../testKitchen.ts';
 import { learntOf } from './forecast.ts';
 import { learnFrom, evidenceOf as tells, type WhatIsLearnt } from './learn.ts';
+import { lotId, readLotId } from './lots.ts';
 import { madeBatchOf } from './madeBatch.ts';
 import { picturesAreOff } from './pictures.ts';
 import { priorSpread } from './priors.ts';
@@ -131,6 +132,7 @@ describe('batches that were cooked, step by step, in a kitchen whose ring is wea
       program,
       filledL: null,
       likedPct: {},
+      lots: [],
       actuals: {
         [boil.stepId]: {
           startMin: boil.startMin,
@@ -194,7 +196,15 @@ describe('batches that were cooked, step by step, in a kitchen whose ring is wea
       const reading = { what: 'red' as const, redGPerL, thinned: 9 };
       const adjustments = [{ kind: 'measured' as const, atMin, vesselId: boil.vesselId, reading }];
       const actuals = { [boil.stepId]: { startMin: boil.startMin, endMin: boil.endMin, adjustments } };
-      return { id: `p${i}`, atMs: START + i * WEEK_MS, program, filledL: null, likedPct: {}, actuals };
+      return {
+        id: `p${i}`,
+        atMs: START + i * WEEK_MS,
+        program,
+        filledL: null,
+        likedPct: {},
+        lots: [],
+        actuals,
+      };
     };
     const told = (n: number) =>
       learnFrom(
@@ -216,6 +226,78 @@ describe('batches that were cooked, step by step, in a kitchen whose ring is wea
     expect(of(3).mean).toBeLessThan(of(1).mean);
     expect(picturesAreOff(told(2))).toBeNull();
     expect(picturesAreOff(told(3))).toBeCloseTo(Math.exp(of(3).mean), 9);
+  });
+
+  it('a sack that has less to give is told from others of the same, and the next batch counts with the sack in the house', () => {
+    const book = simulateBatch(program, kitchen, TABLES);
+    const boil = book.trace.find((t) => t.kind === 'boil')!;
+    const really = markerGPerL(boil.after.liquor, 'red');
+    const itemId = 'hibiscus-dried';
+    /** Photographed at the end of its boil, made from such a sack that gives so much of what others give. */
+    const made = (i: number, purchase: string, gives: number) => ({
+      id: `l${i}`,
+      atMs: START + i * WEEK_MS,
+      program,
+      filledL: null,
+      likedPct: {},
+      lots: [{ itemId, purchase }],
+      actuals: {
+        [boil.stepId]: {
+          startMin: boil.startMin,
+          endMin: boil.endMin,
+          adjustments: [
+            {
+              kind: 'measured' as const,
+              atMin: boil.endMin,
+              vesselId: boil.vesselId,
+              reading: { what: 'red' as const, redGPerL: gives * really, thinned: 9 },
+            },
+          ],
+        },
+      },
+    });
+    const sacks = [
+      made(0, 'spring market', 1),
+      made(1, 'spring market', 1),
+      made(2, 'spring market', 1),
+      made(3, 'corner shop: “red”', 0.7),
+      made(4, 'corner shop: “red”', 0.7),
+      made(5, 'corner shop: “red”', 0.7),
+    ];
+    const learn = (batches: typeof sacks) =>
+      learnFrom(
+        batches.map((one) => tells({ made: one, kitchen, tables: TABLES })),
+        USUAL_LEARNING,
+        TABLES,
+        now,
+      );
+    const all = learn(sacks);
+    const of = (purchase: string) => all.beliefs.find((b) => b.id === lotId({ itemId, purchase }))!;
+    expect(of('corner shop: “red”').mean).toBeLessThan(of('spring market').mean);
+    // Both are of one plant: what is between them is put down to the sacks, and they stand on either side of the book's.
+    expect(of('spring market').mean).toBeGreaterThan(0);
+    expect(of('corner shop: “red”').mean).toBeLessThan(0);
+    // What is in the house is what was named last.
+    const factor = (batches: typeof sacks) => learn(batches).learnt.factors[`potency:${itemId}`]!;
+    expect(factor(sacks)).toBeLessThan(
+      factor([...sacks].reverse().map((b, i) => ({ ...b, atMs: START + i }))),
+    );
+    expect(factor(sacks)).toBeLessThan(1);
+    // A name stands in what is learnt as letters that may stand in an address, and is read back.
+    expect(readLotId(of('corner shop: “red”').id)).toEqual({ itemId, purchase: 'corner shop: “red”' });
+    expect(Object.keys(all.learnt.factors).some((id) => id.startsWith('lot:'))).toBe(false);
+  });
+
+  it('of two purchases in one batch nobody says how much came from which', () => {
+    const log = foldBatch(program, logs[0]!);
+    const from = (purchase: string, i: number) => ({
+      ...toldAt(START + i, 5000 + i, { kind: 'fromPurchase', body: { itemId: 'hibiscus-dried', purchase } }),
+    });
+    const lotsOf = (...names: string[]) =>
+      madeBatchOf('b', { ...log, purchases: names.map(from) as typeof log.purchases })!.lots;
+    expect(lotsOf('one')).toEqual([{ itemId: 'hibiscus-dried', purchase: 'one' }]);
+    expect(lotsOf('one', 'one')).toEqual([{ itemId: 'hibiscus-dried', purchase: 'one' }]);
+    expect(lotsOf('one', 'two')).toEqual([]);
   });
 
   it('a batch that was not made to its end tells nothing yet', () => {

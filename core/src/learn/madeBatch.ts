@@ -1,4 +1,5 @@
 import type { BatchLog } from '../log/batchLog.ts';
+import type { Lot } from './lots.ts';
 import type { MadeBatch } from './readings.ts';
 
 /**
@@ -19,5 +20,13 @@ export function madeBatchOf(id: string, log: BatchLog): MadeBatch | null {
     if (taste.sweet === 0) likedPct[taste.stepId] = taste.atSweetnessPct;
     else if (taste.sweet !== undefined) delete likedPct[taste.stepId];
   }
-  return { id, atMs: startedMs, program, actuals, filledL, likedPct };
+  return { id, atMs: startedMs, program, actuals, filledL, likedPct, lots: lotsOf(log) };
+}
+
+/** What came from one purchase alone: of two of a thing nobody has said how much came from which. */
+function lotsOf({ purchases }: BatchLog): Lot[] {
+  const named = new Map<string, Set<string>>();
+  for (const { body } of purchases)
+    named.set(body.itemId, (named.get(body.itemId) ?? new Set()).add(body.purchase));
+  return [...named].flatMap(([itemId, of]) => (of.size === 1 ? [{ itemId, purchase: [...of][0]! }] : []));
 }

@@ -4,6 +4,7 @@ import type { Program } from '../program/model/program.ts';
 import { LEARNT_SPREAD_ROWS } from '../tables/learntSpreads.ts';
 import { SPREAD_ROWS, type SpreadId } from '../tables/spreads.ts';
 import type { Tables } from '../tables/types.ts';
+import { isLotId, type LotId } from './lots.ts';
 
 /**
  * What moves no batch, only what is read of it: a jug whose marks are off, a house that ends sweeter than it aimed for,
@@ -13,13 +14,15 @@ export const READING_FACTORS = ['jug', 'sweet', 'pictures'] as const;
 export type ReadingFactorId = (typeof READING_FACTORS)[number];
 export const isReadingFactor = (id: LearntId): id is ReadingFactorId =>
   (READING_FACTORS as readonly string[]).includes(id);
+/** What moves a batch. */
+export const isOfModel = (id: LearntId): id is FactorId => !isReadingFactor(id) && !isLotId(id);
 /** Everything that is learnt of a kitchen. */
-export type LearntId = FactorId | ReadingFactorId;
+export type LearntId = FactorId | ReadingFactorId | LotId;
 
 const SIGMA_OF: ReadonlyMap<string, number> = new Map(LEARNT_SPREAD_ROWS.map((row) => [row.kind, row.sigma]));
 const ROW_SPREADS = new Map(SPREAD_ROWS.map((row) => [row.id, row.sigma]));
 
-const KINDS: ReadonlySet<string> = new Set([...FACTOR_KINDS, ...READING_FACTORS]);
+const KINDS: ReadonlySet<string> = new Set([...FACTOR_KINDS, ...READING_FACTORS, 'lot']);
 /** Whether an id says something that can be learnt. */
 export const isLearntId = (id: string): id is LearntId => KINDS.has(id.split(':', 1)[0]!);
 
@@ -39,6 +42,7 @@ function rowSpread(kind: 'held' | 'rate' | 'potency' | 'juice', itemId: string, 
 /** How far a factor may be off in a kitchen nobody has measured: the standard deviation of its logarithm. */
 export function priorSpread(id: LearntId, tables: Tables): number {
   if (isReadingFactor(id)) return SIGMA_OF.get(id)!;
+  if (isLotId(id)) return SIGMA_OF.get('lot')!;
   const { kind, of } = readFactorId(id);
   switch (kind) {
     case 'held':

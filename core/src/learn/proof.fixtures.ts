@@ -105,7 +105,9 @@ export function proveLearning(seed: number, kitchens: number): LearningFigures {
       const spread = (figure: (sim: Simulation) => number) =>
         spreadOf(batch.program, KITCHEN, TABLES, figure, learnt, priorOf);
       if (kitchen.odd === 1) {
-        within.litres.push(Math.abs(now.litres) <= EIGHT_OF_TEN * spread(litresOf));
+        within.litres.push(
+          Math.abs(now.litres) <= EIGHT_OF_TEN * Math.hypot(spread(litresOf), READING_SPREADS.modelShare),
+        );
         within.hours.push(
           Math.abs(now.minutes) <=
             EIGHT_OF_TEN * Math.hypot(spread(minutesOf), handworkSpread(batch, learnt)),

@@ -11,6 +11,7 @@ import { finishedL } from '../program/simulate/finished.ts';
 import { solidsInfo } from '../program/simulate/state.ts';
 import { READING_SPREADS as SPREAD } from '../tables/readingSpreads.ts';
 import type { Tables } from '../tables/types.ts';
+import type { Lot } from './lots.ts';
 import type { ReadingFactorId } from './priors.ts';
 
 /** A batch that was made, as far as learning asks for it. */
@@ -21,6 +22,8 @@ export interface MadeBatch {
   /** As it was really made. */
   program: Program;
   actuals: Readonly<Record<StepId, StepActual>>;
+  /** Of what it was made, where its cook has said from which packet or purchase it came. */
+  lots: readonly Lot[];
   /** All that came out of it lies between these; null: the log does not say. */
   filledL: { least: number; most: number } | null;
   /** By the step that sweetens, how sweet it was when it was found about right, g in 100 g. */
@@ -40,6 +43,9 @@ export interface Read {
   /** It is read with something that may be off each time. */
   by: ReadingFactorId | null;
 }
+
+/** How far a reading of litres may be off, with what the model leaves out of them. */
+const ofLitres = (...shares: number[]): number => Math.hypot(SPREAD.modelShare, ...shares);
 
 /** Steps whose end the model foretells, where the cook's tap tells when it really came. */
 const isTimed = (step: Step): boolean =>
@@ -125,7 +131,13 @@ function measuredIn(program: Program, step: Step, actual: StepActual, tables: Ta
           const value = log(coldVolume(r.volumeL * 1000, r.atC));
           return value === null
             ? null
-            : { what: 'volume', value, spread: SPREAD.jugShare, foreseen: foresee((_, ml) => ml), by: 'jug' };
+            : {
+                what: 'volume',
+                value,
+                spread: ofLitres(SPREAD.jugShare),
+                foreseen: foresee((_, ml) => ml),
+                by: 'jug',
+              };
         }
         case 'level': {
           const value = log(r.levelCm);
@@ -134,7 +146,12 @@ function measuredIn(program: Program, step: Step, actual: StepActual, tables: Ta
             const solidsMl = solidsInfo({ tables }, vessel).volumeMl;
             return levelM(ml * expansion(r.atC) + solidsMl, shape.diameterM) * 100;
           };
-          return { what: 'level', value, spread: SPREAD.levelCm / r.levelCm, foreseen: foresee(levelCm) };
+          return {
+            what: 'level',
+            value,
+            spread: ofLitres(SPREAD.levelCm / r.levelCm),
+            foreseen: foresee(levelCm),
+          };
         }
         case 'mass': {
           const kg = r.massKg - (r.withVessel ? (specs.get(vesselId)?.massG ?? 0) / 1000 : 0);
@@ -146,7 +163,7 @@ function measuredIn(program: Program, step: Step, actual: StepActual, tables: Ta
           };
           return value === null
             ? null
-            : { what: 'mass', value, spread: SPREAD.scaleShare, foreseen: foresee(massKg) };
+            : { what: 'mass', value, spread: ofLitres(SPREAD.scaleShare), foreseen: foresee(massKg) };
         }
         case 'brix': {
           const value = log(r.brix);
@@ -195,7 +212,7 @@ function filled({ program, filledL }: MadeBatch): Read[] {
       what: 'filled',
       stepId: last.id,
       value,
-      spread: Math.hypot(SPREAD.filledShare, (EVENLY * (most - least) * 2) / (least + most)),
+      spread: ofLitres(SPREAD.filledShare, (EVENLY * (most - least) * 2) / (least + most)),
       foreseen: (sim) => log(finishedL(sim)),
       by: null,
     },

@@ -4,6 +4,7 @@ import type { Program } from '../program/model/program.ts';
 import type { Simulation } from '../program/model/simulation.ts';
 import { simulateBatch } from '../program/simulate/simulate.ts';
 import type { Tables } from '../tables/types.ts';
+import { type Lot, type LotId, lotId } from './lots.ts';
 import { factorsIn } from './priors.ts';
 import { type MadeBatch, type Read, unread } from './readings.ts';
 
@@ -14,13 +15,15 @@ const NOTHING = 1e-6;
 
 /** By how much the logarithm of a figure moves for each of a factor's; what does not move it is not named. */
 export type Moves = ReadonlyMap<FactorId, number>;
+/** The same with what a purchase does: as much as its ingredient's own. */
+export type MovesWithLots = ReadonlyMap<FactorId | LotId, number>;
 
 /** What was read of a batch against the model alone, and what each factor does to it. */
 export interface Residual {
   read: Pick<Read, 'what' | 'stepId' | 'spread' | 'by'>;
   /** The logarithm of what was read over what the book foretells. */
   value: number;
-  moves: Moves;
+  moves: MovesWithLots;
 }
 
 /** A program by the book, and with each factor moved by a little. */
@@ -92,6 +95,21 @@ export function residualsOf(
     const foretold = foreseen(sim);
     return foretold === null
       ? []
-      : [{ read: { what, stepId, spread, by }, value: value - foretold, moves: moves[i]! }];
+      : [
+          {
+            read: { what, stepId, spread, by },
+            value: value - foretold,
+            moves: withLots(moves[i]!, batch.lots),
+          },
+        ];
   });
+}
+
+function withLots(moves: Moves, lots: readonly Lot[]): MovesWithLots {
+  const all = new Map<FactorId | LotId, number>(moves);
+  for (const lot of lots) {
+    const by = moves.get(`potency:${lot.itemId}`);
+    if (by !== undefined) all.set(lotId(lot), by);
+  }
+  return all;
 }

@@ -1,11 +1,11 @@
-import type { FactorId } from '../program/model/factors.ts';
-import type { Residual } from './sensitivities.ts';
+import type { MovesWithLots, Residual } from './sensitivities.ts';
 import type { Evidence } from './solve.ts';
 
 /** Raise it when batches are read otherwise, or the model foretells otherwise: what was kept of them is read again. */
-export const EVIDENCE_V = '1';
+export const EVIDENCE_V = '2';
 
-type StoredResidual = Omit<Residual, 'moves'> & { moves: [FactorId, number][] };
+type Moved = MovesWithLots extends ReadonlyMap<infer K, number> ? K : never;
+type StoredResidual = Omit<Residual, 'moves'> & { moves: [Moved, number][] };
 
 /** What a batch tells, as text to be kept: reading its log again takes many runs. */
 export const writeResiduals = ({ residuals }: Pick<Evidence, 'residuals'>): string =>

@@ -56,7 +56,15 @@ function readAtEnd(
     endMin: entry.endMin,
     adjustments: [{ kind: 'measured' as const, atMin, vesselId, reading }],
   };
-  const batch = { id: '', atMs: 0, program, actuals: { [stepId]: actual }, filledL: null, likedPct: {} };
+  const batch = {
+    id: '',
+    atMs: 0,
+    program,
+    actuals: { [stepId]: actual },
+    filledL: null,
+    likedPct: {},
+    lots: [],
+  };
   return readsOf(batch, tables).find((r) => r.what === what) ?? null;
 }
 

@@ -12,7 +12,8 @@ export type LearntKind =
   | 'minutes'
   | 'jug'
   | 'sweet'
-  | 'pictures';
+  | 'pictures'
+  | 'lot';
 
 export interface LearntSpreadRow {
   kind: LearntKind;
@@ -75,6 +76,12 @@ export const LEARNT_SPREAD_ROWS: readonly LearntSpreadRow[] = [
     sigma: 0.15,
     source: 'Households: one ends a sixth sweeter than a recipe aims, another as much less',
     confidence: 'm',
+  },
+  {
+    kind: 'lot',
+    sigma: 0.15,
+    source: 'Dried calyces and roots: one sack against the next, by harvest, age and how it was kept',
+    confidence: 'l',
   },
   {
     kind: 'pictures',

@@ -3,6 +3,7 @@ import type { GatheringDoc, Kitchen } from '@big-ladle/core/documents';
 import { COOK, type FeastJob, type FeastTimes, nightsOf, type Sized } from '@big-ladle/core/gathering';
 import { MINUTE_MS } from '@big-ladle/core/units';
 import Box from '@mui/material/Box';
+import { memo } from 'react';
 import { sayJob, sayPerson } from '../../shared/gatherings/sayJob.ts';
 import { useWidth } from '../../shared/useWidth.ts';
 import { heading, role } from '../../theme/theme.ts';
@@ -24,24 +25,27 @@ const TICK_PX = 70;
  * The kitchen's lanes over the days: hands, rings and pots as they are taken, the fridge as it fills, the nights dark. The
  * list below says the same in words.
  */
-export function DaysLanes(props: {
-  gathering: GatheringDoc;
-  sized: Sized;
-  times: FeastTimes;
-  kitchen: Kitchen;
-  nowMs: number;
-  /** A job was put at another hour. */
-  onPut: (job: FeastJob, atMs: number) => void;
-}) {
-  const { gathering, sized, times, kitchen, nowMs, onPut } = props;
+export const DaysLanes = memo(function DaysLanes(
+  props: Pick<GatheringDoc, 'servesAtMs' | 'untilMs' | 'helpers'> & {
+    sized: Sized;
+    times: FeastTimes;
+    kitchen: Kitchen;
+    nowMs: number;
+    /** Litres of cold that are borrowed. */
+    borrowedL: number;
+    /** A job was put at another hour. */
+    onPut: (job: FeastJob, atMs: number) => void;
+  },
+) {
+  const { servesAtMs, untilMs, helpers, sized, times, kitchen, nowMs, onPut } = props;
   const [ref, width] = useWidth<HTMLDivElement>();
   if (times.jobs.length === 0) return <Box ref={ref} />;
   const fromMs = Math.min(...times.jobs.map((j) => j.startMs)) - HOUR_MS / 2;
-  const toMs = gathering.untilMs;
+  const toMs = untilMs;
   const wide = Math.max(0, width - LABEL);
   const x = (ms: number) => LABEL + ((ms - fromMs) / (toMs - fromMs)) * wide;
   const drinkOf = (id: string) => sized.drinks.find((d) => d.id === id);
-  const people = [COOK, ...gathering.helpers.map((h) => h.id)];
+  const people = [COOK, ...helpers.map((h) => h.id)];
   const taken = (kind: 'ring' | 'pot', all: readonly { id: string; name: string }[]) =>
     [...new Set(times.booked.flatMap((b) => (b.kind === kind ? (b.ofId ?? []) : [])))].map((id) => ({
       id,
@@ -49,7 +53,7 @@ export function DaysLanes(props: {
       name: all.find((one) => one.id === id)?.name ?? id,
     }));
   const lanes = [
-    ...people.map((id) => ({ id, name: sayPerson(id, gathering), kind: 'person' as const })),
+    ...people.map((id) => ({ id, name: sayPerson(id, { helpers }), kind: 'person' as const })),
     ...taken('ring', kitchen.burners),
     ...taken('pot', kitchen.pots),
   ];
@@ -57,7 +61,7 @@ export function DaysLanes(props: {
   const top = (index: number) => HEAD + index * LANE;
   const ticks = hoursBetween(fromMs, toMs, kitchen.zone, wide);
   // On a narrow screen not every day has room for its name.
-  const servedPx = Math.min(x(gathering.servesAtMs) + 6, width - SERVED_PX);
+  const servedPx = Math.min(x(servesAtMs) + 6, width - SERVED_PX);
   const named = new Set<number>();
   let nameEndsPx = Number.NEGATIVE_INFINITY;
   for (const { ms, day } of ticks) {
@@ -81,8 +85,8 @@ export function DaysLanes(props: {
             />
           ))}
           <rect
-            x={x(gathering.servesAtMs)}
-            width={x(toMs) - x(gathering.servesAtMs)}
+            x={x(servesAtMs)}
+            width={x(toMs) - x(servesAtMs)}
             y={HEAD}
             height={high - HEAD}
             fill={role('caution')}
@@ -146,21 +150,21 @@ export function DaysLanes(props: {
           ))}
           <FridgeArea {...props} top={HEAD + lanes.length * LANE} x={x} width={width} toMs={toMs} />
           <line
-            x1={x(gathering.servesAtMs)}
-            x2={x(gathering.servesAtMs)}
+            x1={x(servesAtMs)}
+            x2={x(servesAtMs)}
             y1={6}
             y2={high}
             stroke={role('caution')}
             strokeWidth={2.5}
           />
           <text x={servedPx} y={20} fontSize={15} style={heading} fill={role('ink')}>
-            {timeOfDay(gathering.servesAtMs, kitchen.zone)} {say('days.served')}
+            {timeOfDay(servesAtMs, kitchen.zone)} {say('days.served')}
           </text>
         </svg>
       )}
     </Box>
   );
-}
+});
 
 /** What several drinks have done at once stands once. */
 const once = (jobs: readonly FeastJob[]): FeastJob[] =>

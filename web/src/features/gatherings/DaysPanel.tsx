@@ -1,10 +1,17 @@
 import '../../words/places/gatherings.ts';
 import type { GatheringDoc, Kitchen } from '@big-ladle/core/documents';
-import { COOK, type Feast, type FeastTimes, type Sized, SLOT_MIN } from '@big-ladle/core/gathering';
+import {
+  COOK,
+  type Feast,
+  type FeastJob,
+  type FeastTimes,
+  type Sized,
+  SLOT_MIN,
+} from '@big-ladle/core/gathering';
 import { DAY_MS, MINUTE_MS } from '@big-ladle/core/units';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { memo } from 'react';
+import { memo, useCallback } from 'react';
 import { stepAlone } from '../../shared/batch/stepNames.ts';
 import type { GatheringChange } from '../../shared/gatherings/gatherings.ts';
 import { byDay, jobLine, sayFeastDrink, sayJob, sayPerson } from '../../shared/gatherings/sayJob.ts';
@@ -28,6 +35,15 @@ export const DaysPanel = memo(function DaysPanel(props: {
   onChange: (change: GatheringChange) => void;
 }) {
   const { gathering, sized, times, impossible, searching, kitchen, nowMs, onChange } = props;
+  const { servesAtMs, untilMs, helpers } = gathering;
+  const put = useCallback(
+    ({ drinkId, jobId }: FeastJob, atMs: number) =>
+      onChange((g) => ({
+        ...g,
+        pins: [...g.pins.filter((p) => !isSame(p, { drinkId, jobId })), { drinkId, jobId, atMs }],
+      })),
+    [onChange],
+  );
   const drinkOf = (id: string) => sized.drinks.find((d) => d.id === id);
   const names = (ids: readonly string[]) => ids.map((id) => sayFeastDrink(drinkOf(id))).join(', ');
   const first = Math.min(gathering.servesAtMs, ...times.jobs.map((j) => j.startMs));
@@ -58,16 +74,9 @@ export const DaysPanel = memo(function DaysPanel(props: {
           ].join(', ')}
         >
           <DaysLanes
-            {...{ gathering, sized, times, kitchen, nowMs }}
-            onPut={({ drinkId, jobId }, atMs) =>
-              onChange((g) => ({
-                ...g,
-                pins: [
-                  ...g.pins.filter((p) => p.drinkId !== drinkId || p.jobId !== jobId),
-                  { drinkId, jobId, atMs },
-                ],
-              }))
-            }
+            {...{ servesAtMs, untilMs, helpers, sized, times, kitchen, nowMs }}
+            borrowedL={gathering.borrowed.coldL}
+            onPut={put}
           />
           {gathering.pins.map((pin) => {
             const job = times.jobs.find((j) => j.drinkId === pin.drinkId && j.jobId === pin.jobId);
@@ -135,34 +144,46 @@ export const DaysPanel = memo(function DaysPanel(props: {
           )}
         </Panel>
       )}
-      {times.jobs.length > 0 && (
-        <Panel title={say('days.list')} testId="timetable">
-          {byDay(times.jobs, kitchen.zone, nowMs).map(({ day, jobs }) => (
-            <Box key={day} sx={{ mb: 1.5 }}>
-              <Box sx={{ ...heading, fontSize: '1.1rem' }}>{day}</Box>
-              {jobs.map((job) => (
-                <Row
-                  key={`${job.drinkId} ${job.jobId}`}
-                  dense
-                  testId="job"
-                  label={jobLine(job, sized)}
-                  note={duration((job.endMs - job.startMs) / MINUTE_MS)}
-                >
-                  {timeOfDay(job.startMs, kitchen.zone)}
-                  {job.by !== null && job.by !== COOK && (
-                    <Box component="span" sx={{ color: role('inkMuted'), fontWeight: 400 }}>
-                      {' '}
-                      {say('days.by', { who: sayPerson(job.by, gathering) })}
-                    </Box>
-                  )}
-                </Row>
-              ))}
-            </Box>
-          ))}
-        </Panel>
-      )}
+      {times.jobs.length > 0 && <JobsList {...{ helpers, sized, times, nowMs }} zone={kitchen.zone} />}
       {times.jobs.length > 0 && <TimetableOut {...{ gathering, sized, times, kitchen, nowMs }} />}
     </>
+  );
+});
+
+/** All jobs in words, day by day. */
+const JobsList = memo(function JobsList(props: {
+  helpers: GatheringDoc['helpers'];
+  sized: Sized;
+  times: FeastTimes;
+  nowMs: number;
+  zone: string;
+}) {
+  const { helpers, sized, times, nowMs, zone } = props;
+  return (
+    <Panel title={say('days.list')} testId="timetable">
+      {byDay(times.jobs, zone, nowMs).map(({ day, jobs }) => (
+        <Box key={day} sx={{ mb: 1.5 }}>
+          <Box sx={{ ...heading, fontSize: '1.1rem' }}>{day}</Box>
+          {jobs.map((job) => (
+            <Row
+              key={`${job.drinkId} ${job.jobId}`}
+              dense
+              testId="job"
+              label={jobLine(job, sized)}
+              note={duration((job.endMs - job.startMs) / MINUTE_MS)}
+            >
+              {timeOfDay(job.startMs, zone)}
+              {job.by !== null && job.by !== COOK && (
+                <Box component="span" sx={{ color: role('inkMuted'), fontWeight: 400 }}>
+                  {' '}
+                  {say('days.by', { who: sayPerson(job.by, { helpers }) })}
+                </Box>
+              )}
+            </Row>
+          ))}
+        </Box>
+      ))}
+    </Panel>
   );
 });
 

@@ -1,5 +1,5 @@
 import '../../words/places/gatherings.ts';
-import type { GatheringDoc, Kitchen } from '@big-ladle/core/documents';
+import type { Kitchen } from '@big-ladle/core/documents';
 import type { FeastTimes, Sized } from '@big-ladle/core/gathering';
 import { role } from '../../theme/theme.ts';
 import { litres } from '../../words/quantities.ts';
@@ -12,14 +12,16 @@ export function FridgeArea(props: {
   sized: Sized;
   times: FeastTimes;
   kitchen: Kitchen;
-  gathering: GatheringDoc;
+  servesAtMs: number;
+  /** Litres of cold that are borrowed. */
+  borrowedL: number;
   top: number;
   width: number;
   toMs: number;
   x: (ms: number) => number;
 }) {
-  const { sized, times, kitchen, gathering, top, width, toMs, x } = props;
-  const coldL = kitchen.fridgeFreeL + gathering.borrowed.coldL;
+  const { sized, times, kitchen, servesAtMs, borrowedL, top, width, toMs, x } = props;
+  const coldL = kitchen.fridgeFreeL + borrowedL;
   const mine = times.booked.filter((b) => b.kind === 'fridge');
   const px = (FRIDGE - 16) / Math.max(1, coldL);
   const foot = top + FRIDGE - 4;
@@ -68,13 +70,13 @@ export function FridgeArea(props: {
             );
           })}
           <Drunk
-            x0={x(gathering.servesAtMs)}
+            x0={x(servesAtMs)}
             x1={x(toMs)}
             foot={foot}
             below={drinks
               .slice(0, drinks.indexOf(drinkId))
-              .reduce((sum, id) => sum + amountAt(id, gathering.servesAtMs - 1) * px, 0)}
-            high={amountAt(drinkId, gathering.servesAtMs - 1) * px}
+              .reduce((sum, id) => sum + amountAt(id, servesAtMs - 1) * px, 0)}
+            high={amountAt(drinkId, servesAtMs - 1) * px}
             colour={lotColour(sized.drinks.find((d) => d.id === drinkId))}
           />
         </g>

@@ -3,7 +3,7 @@ import { followsGuests, guestsOf } from '@big-ladle/core/gathering';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { useCallback } from 'react';
+import { useCallback, useDeferredValue } from 'react';
 import { useParams } from 'react-router';
 import { useBook } from '../../shared/book.ts';
 import { changeGathering, type GatheringChange, useGathering } from '../../shared/gatherings/gatherings.ts';
@@ -40,19 +40,21 @@ export function GatheringPage() {
   const { gathering, timetable, version, unreachable, isPending, error } = useGathering(id);
   const nowMs = useCoarseNow(MINUTE);
   const feast = useFeast(id, gathering, timetable);
+  // What is settled is shown at once; what follows from it is drawn beside, so that the next key is not kept waiting.
+  const drawn = useDeferredValue(gathering) ?? gathering;
   // The same as long as it is the same gathering: what of the page does not change is not drawn again.
   const change = useCallback((by: GatheringChange) => changeGathering(id, by), [id]);
   const ensure = useCallback((assurance: number) => change((g) => ({ ...g, assurance })), [change]);
   if (kitchen.isPending || isPending || book.isPending) return <Loading />;
   if (!kitchen.data || (!gathering && error)) return <ErrorPanel error={kitchen.error ?? error} />;
-  if (!gathering)
+  if (!gathering || !drawn)
     return <PageHead title={say('gatherings.notThere')} beside={say('gatherings.notThereWhy')} />;
   const { zone } = kitchen.data.kitchen;
   const { times, progress } = feast;
   // While a drink that was just added is worked out, what is known is that of others.
   const ids = (drinks: readonly { id: string }[]) => drinks.map((d) => d.id).join(' ');
-  const sized = feast.sized && ids(feast.sized.drinks) === ids(gathering.drinks) ? feast.sized : null;
-  const guests = gathering.groups.reduce((sum, g) => sum + guestsOf(g), 0);
+  const sized = feast.sized && ids(feast.sized.drinks) === ids(drawn.drinks) ? feast.sized : null;
+  const guests = drawn.groups.reduce((sum, g) => sum + guestsOf(g), 0);
   const drinkL = litresApart(sized?.demand.meanL ?? 0, 0);
   const giftsL = gathering.drinks
     .filter(followsGuests)
@@ -77,8 +79,8 @@ export function GatheringPage() {
       <WaysOn id={id} gathering={gathering} isOver={gathering.untilMs < nowMs} />
       <Box sx={{ display: 'grid', gap: 1.75, gridTemplateColumns: 'minmax(0,1fr)' }}>
         {times?.missing.length === 0 && <MovedJobs {...{ feast, nowMs, zone }} />}
-        <LastTime gathering={gathering} />
-        {sized && gathering.drinks.length > 0 && <GuestsAndLots gathering={gathering} sized={sized} />}
+        <LastTime gathering={drawn} />
+        {sized && drawn.drinks.length > 0 && <GuestsAndLots gathering={drawn} sized={sized} />}
         {sized && (
           <Box
             sx={{
@@ -88,11 +90,11 @@ export function GatheringPage() {
               alignItems: 'start',
             }}
           >
-            <HowMuch gathering={gathering} sized={sized} house={feast.house} onAssurance={ensure} />
+            <HowMuch gathering={drawn} sized={sized} house={feast.house} onAssurance={ensure} />
             <Box sx={{ display: 'grid', gap: 1.75 }}>
-              {gathering.drinks.length > 0 && (
+              {drawn.drinks.length > 0 && (
                 <MendPanel
-                  gathering={gathering}
+                  gathering={drawn}
                   sized={sized}
                   kitchen={kitchen.data.kitchen}
                   nowMs={nowMs}
@@ -141,7 +143,7 @@ export function GatheringPage() {
         )}
         {sized && times && (
           <DaysPanel
-            gathering={gathering}
+            gathering={drawn}
             sized={sized}
             times={times}
             impossible={progress === null ? feast.impossible : null}
@@ -161,11 +163,16 @@ export function GatheringPage() {
             onChange={change}
           />
         )}
-        {sized && <SizesPanel gathering={gathering} sized={sized} kitchen={kitchen.data.kitchen} />}
+        {sized && <SizesPanel gathering={drawn} sized={sized} kitchen={kitchen.data.kitchen} />}
         {sized && (
-          <CostPanel {...{ gathering, sized, guests }} kitchen={kitchen.data.kitchen} onChange={change} />
+          <CostPanel
+            gathering={drawn}
+            {...{ sized, guests }}
+            kitchen={kitchen.data.kitchen}
+            onChange={change}
+          />
         )}
-        {sized && <SeasonsPanel {...{ gathering, sized, times, nowMs }} zone={zone} />}
+        {sized && <SeasonsPanel gathering={drawn} {...{ sized, times, nowMs }} zone={zone} />}
         <Settle
           id={id}
           version={version}

@@ -3,6 +3,7 @@ import type { GatheringDoc, Kitchen } from '@big-ladle/core/documents';
 import { COOK, type FeastTimes, type Sized } from '@big-ladle/core/gathering';
 import { mdiCalendarClockOutline } from '@mdi/js';
 import Button from '@mui/material/Button';
+import { memo } from 'react';
 import { saveCalendar } from '../../shared/calendar.ts';
 import { byDay, jobLine, sayPerson } from '../../shared/gatherings/sayJob.ts';
 import { Icon } from '../../shared/Icon.tsx';
@@ -14,7 +15,7 @@ import { TimetableSheet } from './TimetableSheet.tsx';
 const ALARM_MIN = 10;
 
 /** The timetable to take along: as text, on one printed page, as a picture, and as a calendar with an alarm for each job. */
-export function TimetableOut(props: {
+export const TimetableOut = memo(function TimetableOut(props: {
   gathering: GatheringDoc;
   sized: Sized;
   times: FeastTimes;
@@ -70,4 +71,4 @@ export function TimetableOut(props: {
       </Button>
     </TextOut>
   );
-}
+});

@@ -1,6 +1,7 @@
 import '../../words/places/gatherings.ts';
 import { type Gathering, ROUTES } from '@big-ladle/core/contract';
 import { type GatheringDoc, gatheringSchema } from '@big-ladle/core/documents';
+import { replaceEqualDeep } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import * as v from 'valibot';
 import { create } from 'zustand';
@@ -60,8 +61,9 @@ function changeWaiting(id: string, to: (changed: Changed | undefined) => Changed
   });
 }
 
+/** What did not change is the very same as what is stored: what shows it alone is not drawn again. */
 const laidOver = (stored: GatheringDoc, changed: Changed | undefined): GatheringDoc =>
-  changed ? threeWay(changed.base, changed.mine, stored) : stored;
+  changed ? replaceEqualDeep(stored, threeWay(changed.base, changed.mine, stored)) : stored;
 
 /** A gathering as its cook sees it: what she has just changed is in it. */
 export function useGathering(id: string) {

@@ -18,7 +18,7 @@ import {
 } from '@big-ladle/core/gathering';
 import type { Job } from '@big-ladle/core/plan';
 import { MINUTE_MS } from '@big-ladle/core/units';
-import { useEffect, useMemo, useState } from 'react';
+import { startTransition, useEffect, useMemo, useState } from 'react';
 import { run } from '../../workers/run.ts';
 import { useBoard } from '../batch/state.ts';
 import { usePlans } from '../batchQueries.ts';
@@ -177,9 +177,10 @@ export function useFeast(
       setState((s) => ({ ...s, progress: null }));
       keep(best);
     });
-    setState((s) => ({ ...s, progress: search.before ? null : 0, failed: false }));
+    // What is heard of a search is drawn in pieces: a key that is pressed meanwhile is not kept waiting.
+    startTransition(() => setState((s) => ({ ...s, progress: search.before ? null : 0, failed: false })));
     const hear = (more: Partial<FeastState>) => {
-      if (!controller.signal.aborted) setState((s) => ({ ...s, ...more }));
+      if (!controller.signal.aborted) startTransition(() => setState((s) => ({ ...s, ...more })));
     };
     run(
       search.job,

@@ -3,6 +3,7 @@ import type { GatheringDoc, Kitchen } from '@big-ladle/core/documents';
 import type { FeastTimes, Sized } from '@big-ladle/core/gathering';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import { memo } from 'react';
 import { useNavigate } from 'react-router';
 import type { GatheringChange } from '../../../shared/gatherings/gatherings.ts';
 import { tellError, useSend } from '../../../shared/send.ts';
@@ -10,7 +11,7 @@ import { Panel } from '../../../shared/ui.tsx';
 import { WordsField } from '../../../shared/WordsField.tsx';
 import { say } from '../../../words/say.ts';
 import { SettleDrinks } from './SettleDrinks.tsx';
-import { SettleEvening } from './SettleEvening.tsx';
+import { eveningOf, SettleEvening } from './SettleEvening.tsx';
 import { SettleGifts } from './SettleGifts.tsx';
 import { SettleGroups } from './SettleGroups.tsx';
 import { SettleHelpers } from './SettleHelpers.tsx';
@@ -32,25 +33,19 @@ export function Settle(props: {
   return (
     <Panel title={say('settle.title')} testId="settle">
       <Box sx={{ display: 'grid', gap: 3 }}>
-        <SettleGroups gathering={gathering} onChange={onChange} />
+        <SettleGroups groups={gathering.groups} onChange={onChange} />
         <SettleDrinks
-          gathering={gathering}
+          drinks={gathering.drinks}
           sized={sized}
           times={times}
           kitchen={kitchen}
           nowMs={nowMs}
           onChange={onChange}
         />
-        <SettleEvening {...{ gathering, kitchen, nowMs, onChange }} />
-        <SettleGifts gathering={gathering} sized={sized} onChange={onChange} />
-        <SettleHelpers gathering={gathering} kitchen={kitchen} nowMs={nowMs} onChange={onChange} />
-        <WordsField
-          label={say('settle.notes')}
-          value={gathering.notes}
-          empty
-          lines
-          onCommit={(notes) => onChange((g) => ({ ...g, notes }))}
-        />
+        <SettleEvening {...eveningOf(gathering)} {...{ kitchen, nowMs, onChange }} />
+        <SettleGifts gifts={gathering.gifts} drinks={gathering.drinks} sized={sized} onChange={onChange} />
+        <SettleHelpers helpers={gathering.helpers} kitchen={kitchen} nowMs={nowMs} onChange={onChange} />
+        <Notes notes={gathering.notes} onChange={onChange} />
         <Box>
           <Button
             color="error"
@@ -69,3 +64,17 @@ export function Settle(props: {
     </Panel>
   );
 }
+
+/** Drawn again only where it changes: a field of several lines measures the whole page each time. */
+const Notes = memo(function Notes(props: { notes: string; onChange: (change: GatheringChange) => void }) {
+  const { notes, onChange } = props;
+  return (
+    <WordsField
+      label={say('settle.notes')}
+      value={notes}
+      empty
+      lines
+      onCommit={(words) => onChange((g) => ({ ...g, notes: words }))}
+    />
+  );
+});

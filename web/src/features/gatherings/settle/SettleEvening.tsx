@@ -11,25 +11,47 @@ import { WordsField } from '../../../shared/WordsField.tsx';
 import { heading } from '../../../theme/theme.ts';
 import { say } from '../../../words/say.ts';
 
+/** What of a gathering is of the evening itself. */
+type Evening = Pick<
+  GatheringDoc,
+  | 'name'
+  | 'servesAtMs'
+  | 'untilMs'
+  | 'glassMl'
+  | 'iceShare'
+  | 'outdoorC'
+  | 'alcoholBeside'
+  | 'yearly'
+  | 'borrowed'
+>;
+export const eveningOf = (g: GatheringDoc): Evening => ({
+  name: g.name,
+  servesAtMs: g.servesAtMs,
+  untilMs: g.untilMs,
+  glassMl: g.glassMl,
+  iceShare: g.iceShare,
+  outdoorC: g.outdoorC,
+  alcoholBeside: g.alcoholBeside,
+  yearly: g.yearly,
+  borrowed: g.borrowed,
+});
+
 /** The evening itself: its name, its hours, its glass; and what is borrowed for it. */
-export const SettleEvening = memo(function SettleEvening(props: {
-  gathering: GatheringDoc;
-  kitchen: Kitchen;
-  nowMs: number;
-  onChange: (change: GatheringChange) => void;
-}) {
-  const { gathering, kitchen, nowMs, onChange } = props;
+export const SettleEvening = memo(function SettleEvening(
+  props: Evening & { kitchen: Kitchen; nowMs: number; onChange: (change: GatheringChange) => void },
+) {
+  const { kitchen, nowMs, onChange, ...evening } = props;
   return (
     <>
       <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'end' }}>
         <WordsField
           label={say('settle.name')}
-          value={gathering.name}
+          value={evening.name}
           onCommit={(name) => onChange((g) => ({ ...g, name }))}
         />
         <MomentField
           label={say('settle.from')}
-          ms={gathering.servesAtMs}
+          ms={evening.servesAtMs}
           kitchen={kitchen}
           nowMs={nowMs}
           onChange={(ms) =>
@@ -40,14 +62,14 @@ export const SettleEvening = memo(function SettleEvening(props: {
         />
         <MomentField
           label={say('settle.to')}
-          ms={gathering.untilMs}
+          ms={evening.untilMs}
           kitchen={kitchen}
           nowMs={nowMs}
           onChange={(ms) => ms !== null && onChange((g) => ({ ...g, untilMs: ms }))}
         />
         <QuantityField
           label={say('settle.glass')}
-          value={gathering.glassMl}
+          value={evening.glassMl}
           unit="mL"
           min={20}
           max={1000}
@@ -57,7 +79,7 @@ export const SettleEvening = memo(function SettleEvening(props: {
         />
         <QuantityField
           label={say('settle.ice')}
-          value={gathering.iceShare * 100}
+          value={evening.iceShare * 100}
           unit="%"
           min={0}
           max={60}
@@ -67,7 +89,7 @@ export const SettleEvening = memo(function SettleEvening(props: {
         />
         <QuantityField
           label={say('settle.heat')}
-          value={gathering.outdoorC ?? kitchen.roomC}
+          value={evening.outdoorC ?? kitchen.roomC}
           unit="°C"
           min={-20}
           max={50}
@@ -80,7 +102,7 @@ export const SettleEvening = memo(function SettleEvening(props: {
         <FormControlLabel
           control={
             <Switch
-              checked={gathering.alcoholBeside}
+              checked={evening.alcoholBeside}
               onChange={(_, alcoholBeside) => onChange((g) => ({ ...g, alcoholBeside }))}
             />
           }
@@ -88,10 +110,7 @@ export const SettleEvening = memo(function SettleEvening(props: {
         />
         <FormControlLabel
           control={
-            <Switch
-              checked={gathering.yearly}
-              onChange={(_, yearly) => onChange((g) => ({ ...g, yearly }))}
-            />
+            <Switch checked={evening.yearly} onChange={(_, yearly) => onChange((g) => ({ ...g, yearly }))} />
           }
           label={say('settle.yearly')}
         />
@@ -101,7 +120,7 @@ export const SettleEvening = memo(function SettleEvening(props: {
         <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap' }}>
           <QuantityField
             label={say('settle.borrowedPots')}
-            value={gathering.borrowed.pots}
+            value={evening.borrowed.pots}
             min={0}
             max={5}
             decimals={0}
@@ -110,7 +129,7 @@ export const SettleEvening = memo(function SettleEvening(props: {
           />
           <QuantityField
             label={say('settle.borrowedRings')}
-            value={gathering.borrowed.rings}
+            value={evening.borrowed.rings}
             min={0}
             max={5}
             decimals={0}
@@ -119,7 +138,7 @@ export const SettleEvening = memo(function SettleEvening(props: {
           />
           <QuantityField
             label={say('settle.borrowedCold')}
-            value={gathering.borrowed.coldL}
+            value={evening.borrowed.coldL}
             unit="L"
             min={0}
             max={400}

@@ -1,5 +1,5 @@
 import '../../../words/places/gatherings.ts';
-import type { GatheringDoc, GatheringGift } from '@big-ladle/core/documents';
+import type { GatheringDrink, GatheringGift } from '@big-ladle/core/documents';
 import { followsGuests, type Sized } from '@big-ladle/core/gathering';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -18,12 +18,12 @@ const FIRST = { bottles: 2, bottleMl: 500 };
 
 /** Bottles that are given away: made beside what is drunk. */
 export const SettleGifts = memo(function SettleGifts(props: {
-  gathering: GatheringDoc;
+  gifts: readonly GatheringGift[];
+  drinks: readonly GatheringDrink[];
   sized: Sized | null;
   onChange: (change: GatheringChange) => void;
 }) {
-  const { gathering, sized, onChange } = props;
-  const { gifts, drinks } = gathering;
+  const { gifts, drinks, sized, onChange } = props;
   const change = (id: string, by: Partial<GatheringGift>) =>
     onChange((g) => ({ ...g, gifts: g.gifts.map((x) => (x.id === id ? { ...x, ...by } : x)) }));
   const moreL = gifts

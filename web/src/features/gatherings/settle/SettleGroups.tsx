@@ -1,5 +1,5 @@
 import '../../../words/places/gatherings.ts';
-import { type GatheringDoc, GUEST_RULES, type GuestGroup, type GuestRule } from '@big-ladle/core/documents';
+import { GUEST_RULES, type GuestGroup, type GuestRule } from '@big-ladle/core/documents';
 import { AGES, THIRSTS } from '@big-ladle/core/gathering';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -19,15 +19,15 @@ import { SettleRow } from './SettleRow.tsx';
 
 /** Who comes: how many, of which age, what they keep to, how thirsty they are. */
 export const SettleGroups = memo(function SettleGroups(props: {
-  gathering: GatheringDoc;
+  groups: readonly GuestGroup[];
   onChange: (change: GatheringChange) => void;
 }) {
-  const { gathering, onChange } = props;
+  const { groups, onChange } = props;
   return (
     <Box data-testid="settle-groups">
       <Box sx={{ ...heading, mb: 1 }}>{say('settle.guests')}</Box>
       <Box sx={{ display: 'grid', gap: 2 }}>
-        {gathering.groups.map((group) => (
+        {groups.map((group) => (
           <Group key={group.id} group={group} onChangeAll={onChange} />
         ))}
       </Box>

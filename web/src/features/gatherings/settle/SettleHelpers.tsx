@@ -1,5 +1,5 @@
 import '../../../words/places/gatherings.ts';
-import type { GatheringDoc, Helper, Kitchen } from '@big-ladle/core/documents';
+import type { Helper, Kitchen } from '@big-ladle/core/documents';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { memo } from 'react';
@@ -15,18 +15,18 @@ const BEFORE_MS = 4 * 3_600_000;
 
 /** Who else lends a hand, and from when until when. */
 export const SettleHelpers = memo(function SettleHelpers(props: {
-  gathering: GatheringDoc;
+  helpers: readonly Helper[];
   kitchen: Kitchen;
   nowMs: number;
   onChange: (change: GatheringChange) => void;
 }) {
-  const { gathering, kitchen, nowMs, onChange } = props;
+  const { helpers, kitchen, nowMs, onChange } = props;
   const change = (id: string, by: Partial<Helper>) =>
     onChange((g) => ({ ...g, helpers: g.helpers.map((h) => (h.id === id ? { ...h, ...by } : h)) }));
   return (
     <Box data-testid="settle-helpers">
       <Box sx={{ ...heading, mb: 1 }}>{say('settle.helpers')}</Box>
-      {gathering.helpers.map((helper) => (
+      {helpers.map((helper) => (
         <Box key={helper.id} sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'end', mb: 1 }}>
           <WordsField
             label={say('settle.groupName')}

@@ -1,4 +1,4 @@
-import { type BeliefWithCourse, isReadingFactor, type LearntId, readFactorId } from '@big-ladle/core/learn';
+import { type BeliefWithCourse, isOfModel, type LearntId, readFactorId } from '@big-ladle/core/learn';
 import '../../../words/places/logbook.ts';
 import '../../../words/places/items.ts';
 import Box from '@mui/material/Box';
@@ -18,7 +18,7 @@ import { useLearning } from './useLearning.ts';
 
 const HEAD_PX = 220;
 
-const isSteam = (id: LearntId): boolean => !isReadingFactor(id) && readFactorId(id).kind === 'boilOff';
+const isSteam = (id: LearntId): boolean => isOfModel(id) && readFactorId(id).kind === 'boilOff';
 
 /** What the batches that were made have told of this kitchen: how it differs from the book, how surely, and what is open. */
 export function LearntPage() {

@@ -1,4 +1,10 @@
-import { type BeliefWithCourse, isReadingFactor, type LearntId, readFactorId } from '@big-ladle/core/learn';
+import {
+  type BeliefWithCourse,
+  isOfModel,
+  type LearntId,
+  readFactorId,
+  readLotId,
+} from '@big-ladle/core/learn';
 import '../../../words/places/logbook.ts';
 import '../../../words/places/items.ts';
 import type { Kitchen } from '@big-ladle/core/documents';
@@ -14,8 +20,10 @@ const FAIRLY = 0.75;
 type Told = Pick<BeliefWithCourse, 'id' | 'mean'>;
 
 /** What of the kitchen it is of, by its name. */
-function named(id: LearntId, kitchen: Kitchen): { kind: string; of: string } {
-  if (isReadingFactor(id)) return { kind: id, of: '' };
+function named(id: LearntId, kitchen: Kitchen): { kind: string; of: string; purchase?: string } {
+  const lot = readLotId(id);
+  if (lot) return { kind: 'lot', of: sayItem(lot.itemId), purchase: lot.purchase };
+  if (!isOfModel(id)) return { kind: id, of: '' };
   const { kind, of } = readFactorId(id);
   switch (kind) {
     case 'boilOff':
@@ -36,8 +44,8 @@ function named(id: LearntId, kitchen: Kitchen): { kind: string; of: string } {
 
 /** What it is about, in a few words. */
 export function sayWhat(id: LearntId, kitchen: Kitchen): string {
-  const { kind, of } = named(id, kitchen);
-  return sayCode(`learn.${kind}`, { of });
+  const { kind, ...of } = named(id, kitchen);
+  return sayCode(`learn.${kind}`, of);
 }
 
 /** A multiplier as a share more or less. */
@@ -47,9 +55,12 @@ export const isAsBook = ({ mean }: Pick<Told, 'mean'>): boolean => Math.abs(shar
 /** In a sentence, how this kitchen is otherwise than the book has it. */
 export function sayBelief({ id, mean }: Told, kitchen: Kitchen): string {
   if (isAsBook({ mean })) return say('learn.asBook', { what: sayWhat(id, kitchen) });
-  const { kind, of } = named(id, kitchen);
+  const { kind, ...of } = named(id, kitchen);
   const share = shareOf(mean);
-  return sayCode(`learn.${kind}.${share > 0 ? 'over' : 'under'}`, { of, figure: percent(Math.abs(share)) });
+  return sayCode(`learn.${kind}.${share > 0 ? 'over' : 'under'}`, {
+    ...of,
+    figure: percent(Math.abs(share)),
+  });
 }
 
 /** A share more or less, with its sign. */
