@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type { Recipe } from '@big-ladle/core/documents';
 import { createCanvas, loadImage } from '@napi-rs/canvas';
+import { chanceScene, photograph } from '../core/src/instruments/spoon/renderSpoon.fixtures.ts';
 import { KITCHEN } from './begun.ts';
 import { expect, figure, test, unfold } from './fixtures.ts';
 import { readPdf } from './pdf.ts';
@@ -251,7 +252,18 @@ test('written down while somebody cooks: weighed, counted, tapped; planned at do
   await server.pass(35);
   await page.getByRole('button', { name: 'It boils' }).click();
   await expect(page.getByTestId('captured')).toContainText('It boils');
+  // What she says of it, and a picture: both stay with it.
+  await page.getByLabel('What is said').fill('Only so that it trembles.');
+  await page.getByRole('button', { name: 'Write it down' }).click();
+  await expect(page.getByTestId('captured')).toContainText('“Only so that it trembles.”');
+  const photo = Buffer.from(photograph(chanceScene(2, 40, 0)).file);
+  await page
+    .getByTestId('photo-file')
+    .setInputFiles({ name: 'a.jpg', mimeType: 'image/jpeg', buffer: photo });
+  await page.getByTestId('photo-dialog').getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByTestId('photos').getByRole('img')).toHaveCount(1);
   await page.reload();
+  await expect(page.getByTestId('photos').getByRole('img')).toHaveCount(1);
   await expect(page.getByTestId('captured')).toContainText('120 g (500 g before, 380 g after)');
   await server.pass(15);
   await page.getByRole('button', { name: 'Straining' }).click();
@@ -269,6 +281,8 @@ test('written down while somebody cooks: weighed, counted, tapped; planned at do
   await page.getByRole('button', { name: 'Write the recipe' }).click();
   await expect(page.getByLabel('Boil gently, minutes')).toHaveValue('15');
   await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByTestId('photos').getByRole('img')).toHaveCount(1);
+  await expect(page.getByText('Only so that it trembles.').first()).toBeVisible();
   await page.getByRole('link', { name: 'Start' }).click();
   await page.getByTestId('wish-litres').fill('7');
   await expect(page.getByTestId('wish-now')).toHaveText('7.0 L in bottles');

@@ -12,6 +12,8 @@ export type CaptureEntry =
   | { kind: 'poured'; atMs: number; itemId: string; ml: number }
   /** Something begins: the boil, the straining. */
   | { kind: 'deed'; atMs: number; deed: OwnStepKind }
+  /** What the cook says while she does it, in her own words. */
+  | { kind: 'said'; atMs: number; text: string }
   /** Litres at the end. */
   | { kind: 'made'; atMs: number; litres: number };
 
@@ -63,6 +65,8 @@ export function unseenOf(entries: readonly CaptureEntry[], tables: Tables): Unse
 }
 
 const MINUTE_MS = 60_000;
+/** Letters of a step's own words. */
+const MOST_WORDS = 2000;
 
 /** Grams of an entry; null for a deed. */
 function gramsOf(
@@ -70,7 +74,7 @@ function gramsOf(
   index: number,
   tables: Tables,
 ): Result<{ itemId: string; kind: ItemKind; massG: number } | null, CaptureProblem> {
-  if (entry.kind === 'deed' || entry.kind === 'made') return ok(null);
+  if (entry.kind === 'deed' || entry.kind === 'made' || entry.kind === 'said') return ok(null);
   const facts = itemFacts(entry.itemId, tables);
   if (!facts) return fail({ kind: 'unknownItem', index });
   const at = (massG: number) => ok({ itemId: entry.itemId, kind: facts.kind, massG });
@@ -92,7 +96,7 @@ function gramsOf(
  * Writes a recipe from what was seen: each thing with its grams, each deed with the minutes until the next. What went
  * in between two deeds belongs to the first filling, or, once it was strained, to the stirring in. Amounts are for the
  * litres that came out, so that they scale as ratios; water stays as it was poured. What was asked at the end is laid
- * into the steps that it is about.
+ * into the steps that it is about; what was said stands with the step that was on.
  * @param answers to `unseenOf`.
  */
 export function captureToRecipe(
@@ -120,6 +124,13 @@ export function captureToRecipe(
     if (sweet.length) add('sweeten', 10, sweet);
     pending = [];
   };
+  /** Words that were said before anything was done: they stand with what comes first. */
+  const early: string[] = [];
+  const write = (text: string) => {
+    const on = steps.at(-1);
+    if (on) on.text = [on.text, text].filter(Boolean).join('\n').slice(0, MOST_WORDS);
+    else early.push(text);
+  };
   const deeds = inOrder.filter((e) => e.kind === 'deed' || e.kind === 'made');
   for (const [index, entry] of inOrder.entries()) {
     const grams = gramsOf(entry, entries.indexOf(entry), tables);
@@ -143,6 +154,10 @@ export function captureToRecipe(
         lines.push(line);
         pending.push(line.id);
       }
+      continue;
+    }
+    if (entry.kind === 'said') {
+      write(entry.text);
       continue;
     }
     if (entry.kind === 'made') {
@@ -178,6 +193,9 @@ export function captureToRecipe(
     });
   }
   if (!steps.some((s) => s.kind === 'bottle')) add('bottle', 20, []);
+  const [first] = steps;
+  if (first && early.length > 0)
+    first.text = [...early, first.text].filter(Boolean).join('\n').slice(0, MOST_WORDS);
   return ok(
     ownRecipe({
       ...identity,

@@ -176,6 +176,28 @@ describe('written down while somebody cooks', () => {
     expect(checkRecipe(recipe, TABLES).filter((p) => p.severity === 'error')).toEqual([]);
     expect(v.safeParse(recipeSchema, recipe).success).toBe(true);
   });
+  it('what was said stands with the step that was on; said before anything was done, with what comes first', () => {
+    const said = (min: number, text: string): CaptureEntry => ({ kind: 'said', atMs: at(min), text });
+    const spoken = [
+      said(-5, 'My mother used a clay pot.'),
+      ...entries,
+      said(41, 'Only so that it trembles.'),
+      said(45, 'When it smells of tea it is done.'),
+      said(80, 'Never in the sun.'),
+    ];
+    const recipe = unwrap(captureToRecipe(spoken, { id: 'seen', name: 'Seen' }, TABLES));
+    const words = Object.fromEntries(recipe.steps!.flatMap((s) => (s.text ? [[s.kind, s.text]] : [])));
+    expect(words).toEqual({
+      combine: 'My mother used a clay pot.',
+      boil: 'Only so that it trembles.\nWhen it smells of tea it is done.',
+      sweeten: 'Never in the sun.',
+    });
+    expect(v.safeParse(recipeSchema, recipe).success).toBe(true);
+    // It is no thing that went in, and asks nothing at the end.
+    expect(unseenOf(spoken, TABLES).map(unseenKey)).toEqual(
+      expect.arrayContaining(unseenOf(entries, TABLES).slice(1).map(unseenKey)),
+    );
+  });
   it('planned at double size keeps its ratios within 1 %', () => {
     const recipe = unwrap(captureToRecipe(entries, { id: 'seen', name: 'Seen' }, TABLES));
     const { program, litres } = planned(recipe, 'own', 8.4);

@@ -25,6 +25,7 @@ import { createJSONStorage, persist } from 'zustand/middleware';
 import { useBook } from '../../shared/book.ts';
 import { Choice } from '../../shared/Choice.tsx';
 import { notify } from '../../shared/notices.ts';
+import { Photos } from '../../shared/photos/lazy.tsx';
 import { pickWords } from '../../shared/pickWords.ts';
 import { QuantityField } from '../../shared/QuantityField.tsx';
 import { useKitchen } from '../../shared/queries.ts';
@@ -40,6 +41,8 @@ import { useRecipeDrafts } from './recipeDraft.ts';
 
 /** What is being written down; it survives a reload, however long the cooking takes. */
 const useCapture = create<{
+  /** Of the recipe that it will be: its pictures are kept with it from the first on. */
+  id: string;
   name: string;
   entries: CaptureEntry[];
   /** What was said of what nobody saw. */
@@ -52,6 +55,7 @@ const useCapture = create<{
 }>()(
   persist(
     (set) => ({
+      id: uuid(),
       name: '',
       entries: [],
       answers: {},
@@ -59,11 +63,14 @@ const useCapture = create<{
       setName: (name) => set({ name }),
       add: (entry) => set((s) => ({ entries: [...s.entries, entry] })),
       undo: () => set((s) => ({ entries: s.entries.slice(0, -1) })),
-      clear: () => set({ name: '', entries: [], answers: {} }),
+      clear: () => set({ id: uuid(), name: '', entries: [], answers: {} }),
     }),
     { name: 'big-ladle-capture', storage: createJSONStorage(() => localStorage) },
   ),
 );
+
+// Kept at once: a picture that is taken before anything is written down is of the same recipe after a reload.
+useCapture.setState(({ id }) => ({ id }));
 
 const DEEDS: OwnStepKind[] = ['wash', 'prep', 'heat', 'boil', 'steep', 'strain', 'cool', 'bottle'];
 const DEED_WORDS: Partial<Record<OwnStepKind, MessageKey>> = {
@@ -106,7 +113,7 @@ export function CapturePage() {
         : [...capture.entries, { kind: 'made', atMs: serverNow(), litres: madeL }];
     const read = captureToRecipe(
       entries,
-      { id: uuid(), name: capture.name.trim() || say('capturePage.writtenDownAtThe') },
+      { id: capture.id, name: capture.name.trim() || say('capturePage.writtenDownAtThe') },
       tables,
       capture.answers,
     );
@@ -162,6 +169,9 @@ export function CapturePage() {
               ))}
             </Box>
           </Panel>
+          <Panel title={say('capturePage.somethingIsSaid')}>
+            <Said onSaid={(text) => capture.add({ kind: 'said', atMs: serverNow(), text })} />
+          </Panel>
           <Panel title={say('capturePage.itIsDone')}>
             <Box sx={{ display: 'grid', gap: 1.5 }}>
               {!before && (
@@ -193,32 +203,63 @@ export function CapturePage() {
             </Box>
           </Panel>
         </Box>
-        <Panel
-          title={say('capturePage.soFar')}
-          aside={say('capturePage.entries', { count: num(capture.entries.length) })}
-        >
-          {capture.entries.length === 0 && (
-            <Box sx={{ color: role('inkMuted') }}>{say('capturePage.nothingYetItIs')}</Box>
-          )}
-          <Box data-testid="captured">
-            {[...capture.entries].reverse().map((entry, i) => (
-              <Row
-                // biome-ignore lint/suspicious/noArrayIndexKey: an entry is known by its number, and only the last is taken back
-                key={capture.entries.length - i}
-                label={entryText(entry)}
-                note={timeOfDay(entry.atMs, zone)}
-              >
-                {i === 0 && (
-                  <Button size="small" onClick={capture.undo}>
-                    {say('common.undo')}
-                  </Button>
-                )}
-              </Row>
-            ))}
-          </Box>
-        </Panel>
+        <Box sx={{ display: 'grid', gap: 1.75 }}>
+          <Panel
+            title={say('capturePage.soFar')}
+            aside={say('capturePage.entries', { count: num(capture.entries.length) })}
+          >
+            {capture.entries.length === 0 && (
+              <Box sx={{ color: role('inkMuted') }}>{say('capturePage.nothingYetItIs')}</Box>
+            )}
+            <Box data-testid="captured">
+              {[...capture.entries].reverse().map((entry, i) => (
+                <Row
+                  // biome-ignore lint/suspicious/noArrayIndexKey: an entry is known by its number, and only the last is taken back
+                  key={capture.entries.length - i}
+                  label={entryText(entry)}
+                  note={timeOfDay(entry.atMs, zone)}
+                >
+                  {i === 0 && (
+                    <Button size="small" onClick={capture.undo}>
+                      {say('common.undo')}
+                    </Button>
+                  )}
+                </Row>
+              ))}
+            </Box>
+          </Panel>
+          <Photos subject={{ of: 'recipe', ofId: before?.id ?? capture.id }} zone={zone} />
+        </Box>
       </Box>
     </>
+  );
+}
+
+/** Words of whoever cooks, typed while they are said. */
+function Said({ onSaid }: { onSaid: (text: string) => void }) {
+  const [text, setText] = useState('');
+  const said = text.trim();
+  return (
+    <Box sx={{ display: 'grid', gap: 1.25 }}>
+      <TextField
+        label={say('capturePage.said')}
+        helperText={say('capturePage.saidHow')}
+        value={text}
+        slotProps={{ htmlInput: { maxLength: 600 } }}
+        onChange={(e) => setText(e.target.value)}
+      />
+      <Button
+        variant="outlined"
+        sx={{ minHeight: 56 }}
+        disabled={!said}
+        onClick={() => {
+          onSaid(said);
+          setText('');
+        }}
+      >
+        {say('capturePage.writeItDown')}
+      </Button>
+    </Box>
   );
 }
 
@@ -267,6 +308,8 @@ function entryText(entry: CaptureEntry): string {
       return `${sayItem(entry.itemId)}: ${volume(entry.ml / 1000)}`;
     case 'deed':
       return say(DEED_WORDS[entry.deed] ?? `step.${entry.deed}`);
+    case 'said':
+      return say('capturePage.quote', { text: entry.text });
     case 'made':
       return say('capturePage.cameOut', { litres: litres(entry.litres) });
   }

@@ -65,7 +65,7 @@ export function Settle(props: {
   );
 }
 
-/** Drawn again only where it changes: a field of several lines measures the whole page each time. */
+/** What the cook notes of it: drawn again only where it changes. */
 const Notes = memo(function Notes(props: { notes: string; onChange: (change: GatheringChange) => void }) {
   const { notes, onChange } = props;
   return (
