@@ -3,6 +3,7 @@ import type { MethodId } from '../documents/recipe.ts';
 import { volumeMl } from '../liquor/composition.ts';
 import { BOOK } from '../program/book/book.ts';
 import { BOTTLES } from '../program/model/vessels.ts';
+import { learntTables } from '../program/simulate/factoredTables.ts';
 import { familyOfItem } from '../tables/families.ts';
 import { FRUIT_ROWS } from '../tables/fruits.ts';
 import { SHOP_ROWS, SUBSTITUTE_ROWS, TOOL_ROWS, USUAL_ROWS } from '../tables/kitchenFacts.ts';
@@ -113,6 +114,17 @@ describe('shopping', () => {
     expect(lime.parts.map((p) => p.itemId)).toEqual(['lime-juice']);
     expect(lime.pieces!.count).toBeGreaterThan(1);
     expect(lime.leftG).toBeLessThan(67);
+  });
+  it('a kitchen that is known to get half of the juice buys twice the fruit', () => {
+    const limes = (tables: typeof TABLES) =>
+      shoppingList([plan('peel-core-infusion', 'straightBoil', 6)], [], tables).rows.find(
+        (r) => r.id === 'lime',
+      )!.pieces!.count;
+    const learnt = { version: 1, factors: { 'juiceBy:hand': 0.5 }, spreads: {} };
+    const [few, many] = [limes(TABLES), limes(learntTables(TABLES, { learnt }))];
+    // Whole limes: each of the two is rounded up.
+    expect(many).toBeGreaterThanOrEqual(2 * few - 2);
+    expect(many).toBeLessThanOrEqual(2 * few);
   });
   it('takes off what is in the house, and prices by the pack', () => {
     const stock = [

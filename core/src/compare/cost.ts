@@ -1,6 +1,7 @@
 import type { Kitchen } from '../documents/kitchen.ts';
 import type { StockRow } from '../documents/stock.ts';
 import type { FuelUse } from '../program/model/simulation.ts';
+import { learntTables } from '../program/simulate/factoredTables.ts';
 import { FUELS, type Fuel } from '../tables/constants.ts';
 import { GAS_UNIT_ROWS } from '../tables/energy.ts';
 import type { Tables } from '../tables/types.ts';
@@ -45,12 +46,12 @@ export function heatOf(fuel: readonly FuelUse[]): Record<Fuel, number> {
 export function costOf(
   plan: ShoppingPlan,
   fuel: readonly FuelUse[],
-  kitchen: Pick<Kitchen, 'tariff'>,
+  kitchen: Pick<Kitchen, 'tariff' | 'learnt'>,
   stock: readonly StockRow[],
   tables: Tables,
 ): Cost {
   const nothingThere = stock.map((row) => ({ ...row, inHouseG: 0 }));
-  const { rows } = shoppingList([plan], nothingThere, tables);
+  const { rows } = shoppingList([plan], nothingThere, learntTables(tables, kitchen));
   // Of whole fruit and pieces what is left over is left; of a pack it is used another time.
   const things = rows.reduce((sum, row) => {
     const boughtG = row.what === 'fruit' ? row.buyG : row.buyG + row.leftG;

@@ -25,6 +25,7 @@ export {
   SPICE_POT,
   TUB,
 } from '../program/model/vessels.ts';
+export { learntTables } from '../program/simulate/factoredTables.ts';
 export { fillingsOf, finishedL, finishedLiquor, largestFilling } from '../program/simulate/finished.ts';
 export { cuesFor, type Guidance, guidanceAt, guidanceFor } from '../program/simulate/guidance.ts';
 export { type Ledger, type LedgerRow, ledgerOf } from '../program/simulate/ledger.ts';

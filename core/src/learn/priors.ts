@@ -76,6 +76,7 @@ export function factorsIn(program: Program, kitchen: Kitchen, tables: Tables): F
       add('heatLoss', 'stove');
     }
     if (step.kind === 'cool' || step.kind === 'steep' || step.kind === 'soak') add('heatLoss', step.place);
+    if (step.kind === 'juice') add('juiceBy', step.tool);
     if (step.kind === 'strain') {
       add('strainLoss');
       add('press', step.press);

@@ -96,7 +96,8 @@ const drawnByBook = (used: readonly IngredientRow[], draw: Draw): ModelFactors =
 
 /**
  * In a kitchen that has learnt: how far each of its pots, rings, places and ingredients may still be off. Of what it has
- * not read yet that is as by the book, where a press is told of with what it presses. Handwork takes its own time in both.
+ * not read yet that is as by the book, where a press and a juicer are told of with what they press. Handwork takes its own
+ * time in both.
  */
 function spreadsLearnt(
   program: Program,
@@ -108,7 +109,8 @@ function spreadsLearnt(
   return factorsIn(program, kitchen, tables).flatMap((id): [FactorId, number][] => {
     const { kind } = readFactorId(id);
     const known = learnt.spreads[id];
-    if (kind === 'minutes' || (kind === 'press' && known === undefined)) return [];
+    const told = kind === 'press' || kind === 'juiceBy';
+    if (kind === 'minutes' || (told && known === undefined)) return [];
     return [[id, known ?? priorSpread(id, tables)]];
   });
 }

@@ -9,6 +9,7 @@ export type LearntKind =
   | 'heatLoss'
   | 'strainLoss'
   | 'press'
+  | 'juiceBy'
   | 'minutes'
   | 'jug'
   | 'sweet'
@@ -64,6 +65,12 @@ export const LEARNT_SPREAD_ROWS: readonly LearntSpreadRow[] = [
     sigma: 0.12,
     source: 'How hard a hand presses, whatever lies in the sieve',
     confidence: 'm',
+  },
+  {
+    kind: 'juiceBy',
+    sigma: 0.12,
+    source: 'How hard a hand squeezes, how fine a blender cuts and how dry a juicer leaves the pulp',
+    confidence: 'l',
   },
   {
     kind: 'minutes',

@@ -48,7 +48,9 @@ describe('amounts as a kitchen writes them', () => {
               (p.symbol === 'lb' ? 16 : p.symbol === 'oz' ? 1 : 1 / 28.349523125),
           0,
         );
-        expect(Math.abs(oz * 28.349523125 - massG)).toBeLessThan(Math.max(0.15, massG * 0.007));
+        // At the very end of what is allowed a sum may round either way.
+        const allowedG = Math.max(0.15, massG * 0.007) + 1e-9;
+        expect(Math.abs(oz * 28.349523125 - massG)).toBeLessThan(allowedG);
         if (parts.length === 2) expect(Number(parts[1]!.value.toFixed(parts[1]!.decimals))).toBeLessThan(16);
       }),
     );

@@ -22,6 +22,8 @@ export const FACTOR_KINDS = [
   'potency',
   /** Its juice. */
   'juice',
+  /** Juice by a tool, whatever the fruit. */
+  'juiceBy',
   /** Minutes of a kind of handwork. */
   'minutes',
 ] as const;

@@ -16,16 +16,19 @@ function factoredRow(row: IngredientRow, factors: ModelFactors): IngredientRow {
   const potency = factorOf(factors, 'potency', row.id);
   const juice = factorOf(factors, 'juice', row.id);
   const { holdMlPerG: hold, juiceMlPerKg } = row;
-  const juiced = (ml: number | null) => (ml === null ? null : ml * juice);
+  const juiced = (tool: keyof typeof juiceMlPerKg) => {
+    const ml = juiceMlPerKg[tool];
+    return ml === null ? null : ml * juice * factorOf(factors, 'juiceBy', tool);
+  };
   return {
     ...row,
     holdMlPerG: { drain: hold.drain * held, press: hold.press * held, wring: hold.wring * held },
     rate100PerMin: row.rate100PerMin === null ? null : row.rate100PerMin * rate,
     potency: row.potency * potency,
     juiceMlPerKg: {
-      hand: juiced(juiceMlPerKg.hand),
-      blender: juiced(juiceMlPerKg.blender),
-      juicer: juiced(juiceMlPerKg.juicer),
+      hand: juiced('hand'),
+      blender: juiced('blender'),
+      juicer: juiced('juicer'),
     },
   };
 }
@@ -33,10 +36,15 @@ function factoredRow(row: IngredientRow, factors: ModelFactors): IngredientRow {
 /** The tables with the factors of single ingredients worked into their rows; the same ones where there are none. */
 export function factoredTables(tables: Tables, factors: ModelFactors): Tables {
   const items = new Set<string>();
+  let byTool = false;
   for (const id of Object.keys(factors) as FactorId[]) {
     const { kind, of } = readFactorId(id);
     if (of !== null && OF_ROWS.has(kind)) items.add(of);
+    if (kind === 'juiceBy') byTool = true;
   }
+  if (byTool)
+    for (const row of tables.ingredients.values())
+      if (Object.values(row.juiceMlPerKg).some((ml) => ml !== null)) items.add(row.id);
   if (items.size === 0) return tables;
   const ingredients = new Map(tables.ingredients);
   for (const id of items) {
@@ -45,3 +53,9 @@ export function factoredTables(tables: Tables, factors: ModelFactors): Tables {
   }
   return { ...tables, ingredients };
 }
+
+/** The tables as a kitchen knows its own ingredients and tools by now. */
+export const learntTables = (
+  tables: Tables,
+  { learnt }: { learnt?: { factors: ModelFactors } | undefined },
+): Tables => (learnt ? factoredTables(tables, learnt.factors) : tables);

@@ -1,7 +1,7 @@
 import '../../words/places/shopping.ts';
 import { goesWith, iceKgOf, shoppingList, stillToGoIn } from '@big-ladle/core/compare';
 import { solvePlanDoc } from '@big-ladle/core/plan';
-import { simulateBatch } from '@big-ladle/core/program';
+import { learntTables, simulateBatch } from '@big-ladle/core/program';
 import { TZDate } from '@date-fns/tz';
 import { mdiPrinterOutline, mdiShareVariantOutline, mdiTrayArrowDown } from '@mdi/js';
 import Box from '@mui/material/Box';
@@ -113,7 +113,11 @@ export function ShoppingPage() {
   const glasses = gathering
     ? [{ program: { lines: [] }, dosedG: {}, litres: 0, month: 1, iceKg: gathering.iceKg }]
     : [];
-  const list = shoppingList([...chosen.map((p) => p.made!), ...glasses], things, tables);
+  const list = shoppingList(
+    [...chosen.map((p) => p.made!), ...glasses],
+    things,
+    learntTables(tables, kitchen.data.kitchen),
+  );
   const plans = chosen.filter((p) => !p.isOn).length;
   const toBuy = list.rows.filter((row) => row.buyG > 0);
   const inBasket = list.rows.filter((row) => row.basketG > 0);

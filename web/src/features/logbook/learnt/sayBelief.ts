@@ -34,6 +34,7 @@ function named(id: LearntId, kitchen: Kitchen): { kind: string; of: string; purc
     case 'boilLevel':
     case 'heatLoss':
     case 'press':
+    case 'juiceBy':
       return { kind, of: of === null ? '' : sayCode(`learn.${kind}.${of}`) };
     case 'minutes':
       return { kind, of: of === null ? '' : sayCode(`step.${of}`) };
