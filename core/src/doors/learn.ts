@@ -9,10 +9,10 @@ export {
 export { type LearningChoices, type Learnt, USUAL_LEARNING } from '../documents/learning.ts';
 export { endsAt } from '../learn/houseSweet.ts';
 export { type BeliefWithCourse, evidenceOf, learnFrom, type WhatIsLearnt } from '../learn/learn.ts';
-export { readLotId } from '../learn/lots.ts';
 export { madeBatchOf } from '../learn/madeBatch.ts';
 export { picturesAreOff, redByPicture } from '../learn/pictures.ts';
 export { isOfModel, type LearntId } from '../learn/priors.ts';
+export { readPurchaseId } from '../learn/purchases.ts';
 export type { Evidence } from '../learn/solve.ts';
 export { EVIDENCE_V, readResiduals, writeResiduals } from '../learn/stored.ts';
 export { isOdd, type ReadKind } from '../learn/toRead.ts';

@@ -4,8 +4,8 @@ import type { FactorId } from '../program/model/factors.ts';
 import type { Program } from '../program/model/program.ts';
 import type { Simulation } from '../program/model/simulation.ts';
 import type { Tables } from '../tables/types.ts';
-import { isLotId, type LotId } from './lots.ts';
 import type { LearntId } from './priors.ts';
+import { isPurchaseId, type PurchaseId } from './purchases.ts';
 import { type Moves, movesOf } from './sensitivities.ts';
 import { type Beliefs, SCATTER } from './solve.ts';
 
@@ -57,7 +57,7 @@ const NO_MORE = 1e-3;
 /**
  * What a kitchen document keeps of the beliefs: factors that its batches have moved, and how far each may still be off in
  * the next batch. What a reading is wrong by is none of the model's.
- * @param lots of ingredients, the purchase that the next batch is made of.
+ * @param bought of ingredients, the purchase that the next batch is made of.
  */
 export function learntOf(
   {
@@ -65,13 +65,14 @@ export function learntOf(
     free = [],
     covariance = [],
   }: Pick<Beliefs, 'beliefs'> & Partial<Pick<Beliefs, 'free' | 'covariance'>>,
-  lots: ReadonlyMap<string, LotId> = new Map(),
+  bought: ReadonlyMap<string, PurchaseId> = new Map(),
 ): Omit<Learnt, 'version'> {
   const factors: Record<string, number> = {};
   const spreads: Record<string, number> = {};
   for (const { id, mean, spread, prior } of beliefs) {
     // What is wrong with a jug is none of the next batch's; how sweet this house ends is its cook's to choose.
-    if (id === 'jug' || isLotId(id) || (Math.abs(mean) < NO_MORE && spread > (1 - NO_MORE) * prior)) continue;
+    if (id === 'jug' || isPurchaseId(id) || (Math.abs(mean) < NO_MORE && spread > (1 - NO_MORE) * prior))
+      continue;
     factors[id] = Math.exp(mean);
     // The book's own spread has the scatter in it: what is read never makes it wider.
     spreads[id] = Math.min(prior, Math.hypot(spread, SCATTER * prior));
@@ -79,15 +80,15 @@ export function learntOf(
   // What is in the house is its ingredient as this kitchen has it, and what this one purchase is beside.
   const at = new Map(free.map((id, i) => [id, i]));
   const of = new Map(beliefs.map((b) => [b.id, b]));
-  for (const [itemId, lot] of lots) {
-    const [own, bought] = [of.get(`potency:${itemId}`), of.get(lot)];
-    if (!own || !bought) continue;
-    const [i, k] = [at.get(own.id), at.get(lot)];
+  for (const [itemId, one] of bought) {
+    const [own, beside] = [of.get(`potency:${itemId}`), of.get(one)];
+    if (!own || !beside) continue;
+    const [i, k] = [at.get(own.id), at.get(one)];
     const together = i === undefined || k === undefined ? 0 : 2 * covariance[i]![k]!;
-    factors[own.id] = Math.exp(own.mean + bought.mean);
+    factors[own.id] = Math.exp(own.mean + beside.mean);
     spreads[own.id] = Math.min(
       own.prior,
-      Math.sqrt(Math.max(0, own.spread ** 2 + bought.spread ** 2 + together) + (SCATTER * own.prior) ** 2),
+      Math.sqrt(Math.max(0, own.spread ** 2 + beside.spread ** 2 + together) + (SCATTER * own.prior) ** 2),
     );
   }
   return { factors, spreads };

@@ -118,7 +118,7 @@ export function hiddenKitchen(seed: number, options: Partial<Hiding> = {}): Hidd
       program,
       actuals,
       likedPct: {},
-      lots: [],
+      madeFrom: [],
       filledL: inBottles(litres * Math.exp(noise(READING_SPREADS.filledShare)) * slip(), how),
     };
     const residuals = residualsOf(made, readsOf(made, TABLES), KITCHEN, TABLES);

@@ -3,8 +3,8 @@ import type { LearningChoices, Learnt } from '../documents/learning.ts';
 import type { Tables } from '../tables/types.ts';
 import { type NotApart, notApart } from './apart.ts';
 import { learntOf } from './forecast.ts';
-import { lotsInTheHouse } from './lots.ts';
 import { type LearntId, priorSpread } from './priors.ts';
+import { purchasesInTheHouse } from './purchases.ts';
 import { type MadeBatch, readsOf } from './readings.ts';
 import { residualsOf } from './sensitivities.ts';
 import { type Belief, type Believed, type Evidence, solveBeliefs } from './solve.ts';
@@ -78,6 +78,6 @@ export function learnFrom(
       .sort((a, b) => a.spread / a.prior - b.spread / b.prior),
     notApart: notApart(all),
     letGo: all.weights.flat().filter((w) => w < LET_GO).length,
-    learnt: learntOf({ ...all, beliefs }, lotsInTheHouse(counted)),
+    learnt: learntOf({ ...all, beliefs }, purchasesInTheHouse(counted)),
   };
 }

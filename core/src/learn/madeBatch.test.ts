@@ -13,10 +13,10 @@ import { solidsInfo } from '../program/simulate/state.ts';
 import { KITCHEN, TABLES } from '../testKitchen.ts';
 import { learntOf } from './forecast.ts';
 import { learnFrom, evidenceOf as tells, type WhatIsLearnt } from './learn.ts';
-import { lotId, readLotId } from './lots.ts';
 import { madeBatchOf } from './madeBatch.ts';
 import { picturesAreOff } from './pictures.ts';
 import { priorSpread } from './priors.ts';
+import { purchaseId, readPurchaseId } from './purchases.ts';
 import { readsOf } from './readings.ts';
 import { residualsOf } from './sensitivities.ts';
 import { type Evidence, solveBeliefs } from './solve.ts';
@@ -132,7 +132,7 @@ describe('batches that were cooked, step by step, in a kitchen whose ring is wea
       program,
       filledL: null,
       likedPct: {},
-      lots: [],
+      madeFrom: [],
       actuals: {
         [boil.stepId]: {
           startMin: boil.startMin,
@@ -202,7 +202,7 @@ describe('batches that were cooked, step by step, in a kitchen whose ring is wea
         program,
         filledL: null,
         likedPct: {},
-        lots: [],
+        madeFrom: [],
         actuals,
       };
     };
@@ -240,7 +240,7 @@ describe('batches that were cooked, step by step, in a kitchen whose ring is wea
       program,
       filledL: null,
       likedPct: {},
-      lots: [{ itemId, purchase }],
+      madeFrom: [{ itemId, purchase }],
       actuals: {
         [boil.stepId]: {
           startMin: boil.startMin,
@@ -272,7 +272,7 @@ describe('batches that were cooked, step by step, in a kitchen whose ring is wea
         now,
       );
     const all = learn(sacks);
-    const of = (purchase: string) => all.beliefs.find((b) => b.id === lotId({ itemId, purchase }))!;
+    const of = (purchase: string) => all.beliefs.find((b) => b.id === purchaseId({ itemId, purchase }))!;
     expect(of('corner shop: “red”').mean).toBeLessThan(of('spring market').mean);
     // Both are of one plant: what is between them is put down to the sacks, and they stand on either side of the book's.
     expect(of('spring market').mean).toBeGreaterThan(0);
@@ -284,8 +284,8 @@ describe('batches that were cooked, step by step, in a kitchen whose ring is wea
     );
     expect(factor(sacks)).toBeLessThan(1);
     // A name stands in what is learnt as letters that may stand in an address, and is read back.
-    expect(readLotId(of('corner shop: “red”').id)).toEqual({ itemId, purchase: 'corner shop: “red”' });
-    expect(Object.keys(all.learnt.factors).some((id) => id.startsWith('lot:'))).toBe(false);
+    expect(readPurchaseId(of('corner shop: “red”').id)).toEqual({ itemId, purchase: 'corner shop: “red”' });
+    expect(Object.keys(all.learnt.factors).some((id) => id.startsWith('purchase:'))).toBe(false);
   });
 
   it('of two purchases in one batch nobody says how much came from which', () => {
@@ -293,11 +293,11 @@ describe('batches that were cooked, step by step, in a kitchen whose ring is wea
     const from = (purchase: string, i: number) => ({
       ...toldAt(START + i, 5000 + i, { kind: 'fromPurchase', body: { itemId: 'hibiscus-dried', purchase } }),
     });
-    const lotsOf = (...names: string[]) =>
-      madeBatchOf('b', { ...log, purchases: names.map(from) as typeof log.purchases })!.lots;
-    expect(lotsOf('one')).toEqual([{ itemId: 'hibiscus-dried', purchase: 'one' }]);
-    expect(lotsOf('one', 'one')).toEqual([{ itemId: 'hibiscus-dried', purchase: 'one' }]);
-    expect(lotsOf('one', 'two')).toEqual([]);
+    const madeFromOf = (...names: string[]) =>
+      madeBatchOf('b', { ...log, purchases: names.map(from) as typeof log.purchases })!.madeFrom;
+    expect(madeFromOf('one')).toEqual([{ itemId: 'hibiscus-dried', purchase: 'one' }]);
+    expect(madeFromOf('one', 'one')).toEqual([{ itemId: 'hibiscus-dried', purchase: 'one' }]);
+    expect(madeFromOf('one', 'two')).toEqual([]);
   });
 
   it('a batch that was not made to its end tells nothing yet', () => {

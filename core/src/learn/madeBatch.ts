@@ -1,5 +1,5 @@
 import type { BatchLog } from '../log/batchLog.ts';
-import type { Lot } from './lots.ts';
+import type { OfPurchase } from './purchases.ts';
 import type { MadeBatch } from './readings.ts';
 
 /**
@@ -20,11 +20,11 @@ export function madeBatchOf(id: string, log: BatchLog): MadeBatch | null {
     if (taste.sweet === 0) likedPct[taste.stepId] = taste.atSweetnessPct;
     else if (taste.sweet !== undefined) delete likedPct[taste.stepId];
   }
-  return { id, atMs: startedMs, program, actuals, filledL, likedPct, lots: lotsOf(log) };
+  return { id, atMs: startedMs, program, actuals, filledL, likedPct, madeFrom: purchasesOf(log) };
 }
 
 /** What came from one purchase alone: of two of a thing nobody has said how much came from which. */
-function lotsOf({ purchases }: BatchLog): Lot[] {
+function purchasesOf({ purchases }: BatchLog): OfPurchase[] {
   const named = new Map<string, Set<string>>();
   for (const { body } of purchases)
     named.set(body.itemId, (named.get(body.itemId) ?? new Set()).add(body.purchase));

@@ -4,7 +4,7 @@ import type { Program } from '../program/model/program.ts';
 import { LEARNT_SPREAD_ROWS } from '../tables/learntSpreads.ts';
 import { SPREAD_ROWS, type SpreadId } from '../tables/spreads.ts';
 import type { Tables } from '../tables/types.ts';
-import { isLotId, type LotId } from './lots.ts';
+import { isPurchaseId, type PurchaseId } from './purchases.ts';
 
 /**
  * What moves no batch, only what is read of it: a jug whose marks are off, a house that ends sweeter than it aimed for,
@@ -15,14 +15,14 @@ export type ReadingFactorId = (typeof READING_FACTORS)[number];
 export const isReadingFactor = (id: LearntId): id is ReadingFactorId =>
   (READING_FACTORS as readonly string[]).includes(id);
 /** What moves a batch. */
-export const isOfModel = (id: LearntId): id is FactorId => !isReadingFactor(id) && !isLotId(id);
+export const isOfModel = (id: LearntId): id is FactorId => !isReadingFactor(id) && !isPurchaseId(id);
 /** Everything that is learnt of a kitchen. */
-export type LearntId = FactorId | ReadingFactorId | LotId;
+export type LearntId = FactorId | ReadingFactorId | PurchaseId;
 
 const SIGMA_OF: ReadonlyMap<string, number> = new Map(LEARNT_SPREAD_ROWS.map((row) => [row.kind, row.sigma]));
 const ROW_SPREADS = new Map(SPREAD_ROWS.map((row) => [row.id, row.sigma]));
 
-const KINDS: ReadonlySet<string> = new Set([...FACTOR_KINDS, ...READING_FACTORS, 'lot']);
+const KINDS: ReadonlySet<string> = new Set([...FACTOR_KINDS, ...READING_FACTORS, 'purchase']);
 /** Whether an id says something that can be learnt. */
 export const isLearntId = (id: string): id is LearntId => KINDS.has(id.split(':', 1)[0]!);
 
@@ -42,7 +42,7 @@ function rowSpread(kind: 'held' | 'rate' | 'potency' | 'juice', itemId: string, 
 /** How far a factor may be off in a kitchen nobody has measured: the standard deviation of its logarithm. */
 export function priorSpread(id: LearntId, tables: Tables): number {
   if (isReadingFactor(id)) return SIGMA_OF.get(id)!;
-  if (isLotId(id)) return SIGMA_OF.get('lot')!;
+  if (isPurchaseId(id)) return SIGMA_OF.get('purchase')!;
   const { kind, of } = readFactorId(id);
   switch (kind) {
     case 'held':

@@ -11,8 +11,8 @@ import { finishedL } from '../program/simulate/finished.ts';
 import { solidsInfo } from '../program/simulate/state.ts';
 import { READING_SPREADS as SPREAD } from '../tables/readingSpreads.ts';
 import type { Tables } from '../tables/types.ts';
-import type { Lot } from './lots.ts';
 import type { ReadingFactorId } from './priors.ts';
+import type { OfPurchase } from './purchases.ts';
 
 /** A batch that was made, as far as learning asks for it. */
 export interface MadeBatch {
@@ -23,7 +23,7 @@ export interface MadeBatch {
   program: Program;
   actuals: Readonly<Record<StepId, StepActual>>;
   /** Of what it was made, where its cook has said from which packet or purchase it came. */
-  lots: readonly Lot[];
+  madeFrom: readonly OfPurchase[];
   /** All that came out of it lies between these; null: the log does not say. */
   filledL: { least: number; most: number } | null;
   /** By the step that sweetens, how sweet it was when it was found about right, g in 100 g. */

@@ -4,8 +4,8 @@ import type { Program } from '../program/model/program.ts';
 import type { Simulation } from '../program/model/simulation.ts';
 import { simulateBatch } from '../program/simulate/simulate.ts';
 import type { Tables } from '../tables/types.ts';
-import { type Lot, type LotId, lotId } from './lots.ts';
 import { factorsIn } from './priors.ts';
+import { type OfPurchase, type PurchaseId, purchaseId } from './purchases.ts';
 import { type MadeBatch, type Read, unread } from './readings.ts';
 
 /** By how much a factor is moved to see what follows, of its logarithm. */
@@ -16,14 +16,14 @@ const NOTHING = 1e-6;
 /** By how much the logarithm of a figure moves for each of a factor's; what does not move it is not named. */
 export type Moves = ReadonlyMap<FactorId, number>;
 /** The same with what a purchase does: as much as its ingredient's own. */
-export type MovesWithLots = ReadonlyMap<FactorId | LotId, number>;
+export type MovesWithPurchases = ReadonlyMap<FactorId | PurchaseId, number>;
 
 /** What was read of a batch against the model alone, and what each factor does to it. */
 export interface Residual {
   read: Pick<Read, 'what' | 'stepId' | 'spread' | 'by'>;
   /** The logarithm of what was read over what the book foretells. */
   value: number;
-  moves: MovesWithLots;
+  moves: MovesWithPurchases;
 }
 
 /** A program by the book, and with each factor moved by a little. */
@@ -99,17 +99,17 @@ export function residualsOf(
           {
             read: { what, stepId, spread, by },
             value: value - foretold,
-            moves: withLots(moves[i]!, batch.lots),
+            moves: withPurchases(moves[i]!, batch.madeFrom),
           },
         ];
   });
 }
 
-function withLots(moves: Moves, lots: readonly Lot[]): MovesWithLots {
-  const all = new Map<FactorId | LotId, number>(moves);
-  for (const lot of lots) {
-    const by = moves.get(`potency:${lot.itemId}`);
-    if (by !== undefined) all.set(lotId(lot), by);
+function withPurchases(moves: Moves, madeFrom: readonly OfPurchase[]): MovesWithPurchases {
+  const all = new Map<FactorId | PurchaseId, number>(moves);
+  for (const one of madeFrom) {
+    const by = moves.get(`potency:${one.itemId}`);
+    if (by !== undefined) all.set(purchaseId(one), by);
   }
   return all;
 }

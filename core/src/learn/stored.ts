@@ -1,10 +1,10 @@
-import type { MovesWithLots, Residual } from './sensitivities.ts';
+import type { MovesWithPurchases, Residual } from './sensitivities.ts';
 import type { Evidence } from './solve.ts';
 
 /** Raise it when batches are read otherwise, or the model foretells otherwise: what was kept of them is read again. */
 export const EVIDENCE_V = '2';
 
-type Moved = MovesWithLots extends ReadonlyMap<infer K, number> ? K : never;
+type Moved = MovesWithPurchases extends ReadonlyMap<infer K, number> ? K : never;
 type StoredResidual = Omit<Residual, 'moves'> & { moves: [Moved, number][] };
 
 /** What a batch tells, as text to be kept: reading its log again takes many runs. */

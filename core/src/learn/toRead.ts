@@ -63,7 +63,7 @@ function readAtEnd(
     actuals: { [stepId]: actual },
     filledL: null,
     likedPct: {},
-    lots: [],
+    madeFrom: [],
   };
   return readsOf(batch, tables).find((r) => r.what === what) ?? null;
 }

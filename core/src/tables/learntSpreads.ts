@@ -14,7 +14,7 @@ export type LearntKind =
   | 'jug'
   | 'sweet'
   | 'pictures'
-  | 'lot';
+  | 'purchase';
 
 export interface LearntSpreadRow {
   kind: LearntKind;
@@ -85,7 +85,7 @@ export const LEARNT_SPREAD_ROWS: readonly LearntSpreadRow[] = [
     confidence: 'm',
   },
   {
-    kind: 'lot',
+    kind: 'purchase',
     sigma: 0.15,
     source: 'Dried calyces and roots: one sack against the next, by harvest, age and how it was kept',
     confidence: 'l',

@@ -3,7 +3,7 @@ import {
   isOfModel,
   type LearntId,
   readFactorId,
-  readLotId,
+  readPurchaseId,
 } from '@big-ladle/core/learn';
 import '../../../words/places/logbook.ts';
 import '../../../words/places/items.ts';
@@ -21,8 +21,8 @@ type Told = Pick<BeliefWithCourse, 'id' | 'mean'>;
 
 /** What of the kitchen it is of, by its name. */
 function named(id: LearntId, kitchen: Kitchen): { kind: string; of: string; purchase?: string } {
-  const lot = readLotId(id);
-  if (lot) return { kind: 'lot', of: sayItem(lot.itemId), purchase: lot.purchase };
+  const one = readPurchaseId(id);
+  if (one) return { kind: 'purchase', of: sayItem(one.itemId), purchase: one.purchase };
   if (!isOfModel(id)) return { kind: id, of: '' };
   const { kind, of } = readFactorId(id);
   switch (kind) {

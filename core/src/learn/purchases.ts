@@ -1,19 +1,19 @@
 /** What one purchase of an ingredient has to give, against others of it. */
-export type LotId = `lot:${string}`;
+export type PurchaseId = `purchase:${string}`;
 
 /** A thing by the packet or purchase that it came from. */
-export interface Lot {
+export interface OfPurchase {
   itemId: string;
   purchase: string;
 }
 
-export const lotId = ({ itemId, purchase }: Lot): LotId =>
-  `lot:${encodeURIComponent(itemId)}:${encodeURIComponent(purchase)}`;
+export const purchaseId = ({ itemId, purchase }: OfPurchase): PurchaseId =>
+  `purchase:${encodeURIComponent(itemId)}:${encodeURIComponent(purchase)}`;
 
-/** @returns null where it is no lot. */
-export function readLotId(id: string): Lot | null {
+/** @returns null where it is no purchase. */
+export function readPurchaseId(id: string): OfPurchase | null {
   const [kind, itemId, purchase] = id.split(':');
-  if (kind !== 'lot' || !itemId || !purchase) return null;
+  if (kind !== 'purchase' || !itemId || !purchase) return null;
   try {
     return { itemId: decodeURIComponent(itemId), purchase: decodeURIComponent(purchase) };
   } catch {
@@ -21,18 +21,18 @@ export function readLotId(id: string): Lot | null {
   }
 }
 
-export const isLotId = (id: string): id is LotId => id.startsWith('lot:');
+export const isPurchaseId = (id: string): id is PurchaseId => id.startsWith('purchase:');
 
 /** Of each ingredient the purchase that was named last: what the next batch is made of, as far as anybody has said. */
-export function lotsInTheHouse(
+export function purchasesInTheHouse(
   evidence: readonly { atMs: number; residuals: readonly { moves: ReadonlyMap<string, number> }[] }[],
-): Map<string, LotId> {
-  const newest = new Map<string, LotId>();
+): Map<string, PurchaseId> {
+  const newest = new Map<string, PurchaseId>();
   for (const { residuals } of [...evidence].sort((a, b) => a.atMs - b.atMs))
     for (const { moves } of residuals)
       for (const id of moves.keys()) {
-        const lot = readLotId(id);
-        if (lot) newest.set(lot.itemId, id as LotId);
+        const one = readPurchaseId(id);
+        if (one) newest.set(one.itemId, id as PurchaseId);
       }
   return newest;
 }
