@@ -43,7 +43,7 @@ export function spotOf(picture: Pixels, x: number, y: number, radius: number): S
       const at = (py * width + px) * 4;
       const values = [data[at]!, data[at + 1]!, data[at + 2]!] as const;
       if (Math.max(...values) >= PICTURE_LIMITS.clippedFrom) clipped++;
-      values.forEach((value, band) => bands[band]!.push(LINEAR[value]!));
+      for (const [band, value] of values.entries()) bands[band]!.push(LINEAR[value]!);
       brightness.push(
         0.2126 * LINEAR[values[0]]! + 0.7152 * LINEAR[values[1]]! + 0.0722 * LINEAR[values[2]]!,
       );
