@@ -1,18 +1,25 @@
 import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
+import type { Page } from '@playwright/test';
 import { chanceScene, photograph, type Scene } from '../core/src/instruments/spoon/renderSpoon.fixtures.ts';
 import { violations } from './axe.ts';
 import { begun, planFor } from './begun.ts';
 import { expect, test, unfold } from './fixtures.ts';
+import type { KitchenServer } from './server.ts';
+
+/** A batch boils, and its spoon is to be photographed. */
+async function atTheSpoon(page: Page, server: KitchenServer): Promise<void> {
+  await begun(server, 'boil');
+  await page.goto(`${server.url}/batches/batch/stove`);
+  await unfold(page, 'signs');
+  await unfold(page, 'spoon-photos-fold');
+}
 
 test('a photo is taken at the stove, stands beside last time’s spoon, is backed up and goes out without what a camera writes', async ({
   page,
   server,
 }) => {
-  await begun(server, 'boil');
-  await page.goto(`${server.url}/batches/batch/stove`);
-  await unfold(page, 'signs');
-  await unfold(page, 'spoon-photos-fold');
+  await atTheSpoon(page, server);
   await page.getByTestId('take-photo').click();
   const dialog = page.getByTestId('photo-dialog');
   await dialog.getByRole('button', { name: 'Take it' }).click();
@@ -93,10 +100,7 @@ test('a thinned spoonful is photographed and read; one that cannot be read says 
   page,
   server,
 }) => {
-  await begun(server, 'boil');
-  await page.goto(`${server.url}/batches/batch/stove`);
-  await unfold(page, 'signs');
-  await unfold(page, 'spoon-photos-fold');
+  await atTheSpoon(page, server);
   await unfold(page, 'read-spoon-fold');
   const how = page.getByTestId('read-spoon');
   await expect(how).toContainText('By a window, no lamp');

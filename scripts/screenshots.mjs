@@ -135,6 +135,7 @@ const VIEWS = [
       for (const i of [0, 1]) await page.getByTestId('made').nth(i).getByRole('checkbox').check();
       await page.getByRole('link', { name: 'Side by side' }).click();
       await page.getByTestId('beside').getByRole('table').waitFor();
+      await page.getByText('not photographed').nth(1).waitFor();
     },
   },
   {

@@ -186,39 +186,45 @@ describe('batches that were cooked, step by step, in a kitchen whose ring is wea
     expect(madeBatchOf('b0', said)!.likedPct).toEqual({});
   });
 
-  it('pictures of a drink that is as foreseen are believed to show too little, as a jug would, and say so after three batches', () => {
-    const book = simulateBatch(program, kitchen, TABLES);
-    const boil = book.trace.find((t) => t.kind === 'boil')!;
-    const redGPerL = 0.8 * markerGPerL(boil.after.liquor, 'red');
-    /** A picture taken at so much of the boil. */
-    const photographed = (i: number, share: number) => {
-      const atMin = boil.startMin + share * (boil.endMin - boil.startMin);
-      const reading = { what: 'red' as const, redGPerL, thinned: 9 };
-      const adjustments = [{ kind: 'measured' as const, atMin, vesselId: boil.vesselId, reading }];
-      const actuals = { [boil.stepId]: { startMin: boil.startMin, endMin: boil.endMin, adjustments } };
-      return {
-        id: `p${i}`,
-        atMs: START + i * WEEK_MS,
-        program,
-        filledL: null,
-        likedPct: {},
-        madeFrom: [],
-        actuals,
-      };
+  const boiled = simulateBatch(program, kitchen, TABLES).trace.find((t) => t.kind === 'boil')!;
+  /** A batch of which nothing is known but a picture, taken at so much of its boil: so much of the red that there really is. */
+  const photographed = (
+    i: number,
+    gives: number,
+    { share = 1, purchase = null }: { share?: number; purchase?: string | null } = {},
+  ) => {
+    const { stepId, vesselId, startMin, endMin, after } = boiled;
+    const redGPerL = gives * markerGPerL(after.liquor, 'red');
+    const reading = { what: 'red' as const, redGPerL, thinned: 9 };
+    const atMin = startMin + share * (endMin - startMin);
+    const adjustments = [{ kind: 'measured' as const, atMin, vesselId, reading }];
+    return {
+      id: `p${i}`,
+      atMs: START + i * WEEK_MS,
+      program,
+      filledL: null,
+      likedPct: {},
+      madeFrom: purchase === null ? [] : [{ itemId: 'hibiscus-dried', purchase }],
+      actuals: { [stepId]: { startMin, endMin, adjustments } },
     };
-    const told = (n: number) =>
-      learnFrom(
-        Array.from({ length: n }, (_, i) => tells({ made: photographed(i, 1), kitchen, tables: TABLES })),
-        USUAL_LEARNING,
-        TABLES,
-        now,
-      ).beliefs;
-    const [read] = residualsOf(photographed(0, 1), readsOf(photographed(0, 1), TABLES), kitchen, TABLES);
+  };
+  const learnOf = (batches: ReturnType<typeof photographed>[]) =>
+    learnFrom(
+      batches.map((one) => tells({ made: one, kitchen, tables: TABLES })),
+      USUAL_LEARNING,
+      TABLES,
+      now,
+    );
+
+  it('pictures of a drink that is as foreseen are believed to show too little, as a jug would, and say so after three batches', () => {
+    const told = (n: number) => learnOf(Array.from({ length: n }, (_, i) => photographed(i, 0.8))).beliefs;
+    const first = photographed(0, 0.8);
+    const [read] = residualsOf(first, readsOf(first, TABLES), kitchen, TABLES);
     expect(read).toMatchObject({ read: { what: 'red', by: 'pictures', spread: 0.2 } });
     expect(read!.value).toBeCloseTo(Math.log(0.8), 9);
     expect(read!.moves.get('potency:hibiscus-dried')).toBeCloseTo(1, 1);
     // While it still draws it tells nothing of how red it will be.
-    expect(readsOf(photographed(0, 0.5), TABLES)).toEqual([]);
+    expect(readsOf(photographed(0, 0.8, { share: 0.5 }), TABLES)).toEqual([]);
     const of = (n: number) => told(n).find((b) => b.id === 'pictures')!;
     // By hand, were the calyx known: the share 0.3² / (0.3² + (0.4 · 0.3)² + 0.2²) = 0.62 of ln 0.8 = −0.223. It is not: less.
     expect(of(1).mean).toBeLessThan(0);
@@ -229,62 +235,25 @@ describe('batches that were cooked, step by step, in a kitchen whose ring is wea
   });
 
   it('a sack that has less to give is told from others of the same, and the next batch counts with the sack in the house', () => {
-    const book = simulateBatch(program, kitchen, TABLES);
-    const boil = book.trace.find((t) => t.kind === 'boil')!;
-    const really = markerGPerL(boil.after.liquor, 'red');
     const itemId = 'hibiscus-dried';
-    /** Photographed at the end of its boil, made from such a sack that gives so much of what others give. */
-    const made = (i: number, purchase: string, gives: number) => ({
-      id: `l${i}`,
-      atMs: START + i * WEEK_MS,
-      program,
-      filledL: null,
-      likedPct: {},
-      madeFrom: [{ itemId, purchase }],
-      actuals: {
-        [boil.stepId]: {
-          startMin: boil.startMin,
-          endMin: boil.endMin,
-          adjustments: [
-            {
-              kind: 'measured' as const,
-              atMin: boil.endMin,
-              vesselId: boil.vesselId,
-              reading: { what: 'red' as const, redGPerL: gives * really, thinned: 9 },
-            },
-          ],
-        },
-      },
-    });
-    const sacks = [
-      made(0, 'spring market', 1),
-      made(1, 'spring market', 1),
-      made(2, 'spring market', 1),
-      made(3, 'corner shop: “red”', 0.7),
-      made(4, 'corner shop: “red”', 0.7),
-      made(5, 'corner shop: “red”', 0.7),
-    ];
-    const learn = (batches: typeof sacks) =>
-      learnFrom(
-        batches.map((one) => tells({ made: one, kitchen, tables: TABLES })),
-        USUAL_LEARNING,
-        TABLES,
-        now,
-      );
-    const all = learn(sacks);
+    const [spring, shop] = ['spring market', 'corner shop: “red”'];
+    const sacks = [0, 1, 2, 3, 4, 5].map((i) =>
+      photographed(i, i < 3 ? 1 : 0.7, { purchase: i < 3 ? spring : shop }),
+    );
+    const all = learnOf(sacks);
     const of = (purchase: string) => all.beliefs.find((b) => b.id === purchaseId({ itemId, purchase }))!;
-    expect(of('corner shop: “red”').mean).toBeLessThan(of('spring market').mean);
+    expect(of(shop).mean).toBeLessThan(of(spring).mean);
     // Both are of one plant: what is between them is put down to the sacks, and they stand on either side of the book's.
-    expect(of('spring market').mean).toBeGreaterThan(0);
-    expect(of('corner shop: “red”').mean).toBeLessThan(0);
+    expect(of(spring).mean).toBeGreaterThan(0);
+    expect(of(shop).mean).toBeLessThan(0);
     // What is in the house is what was named last.
-    const factor = (batches: typeof sacks) => learn(batches).learnt.factors[`potency:${itemId}`]!;
+    const factor = (batches: typeof sacks) => learnOf(batches).learnt.factors[`potency:${itemId}`]!;
     expect(factor(sacks)).toBeLessThan(
       factor([...sacks].reverse().map((b, i) => ({ ...b, atMs: START + i }))),
     );
     expect(factor(sacks)).toBeLessThan(1);
     // A name stands in what is learnt as letters that may stand in an address, and is read back.
-    expect(readPurchaseId(of('corner shop: “red”').id)).toEqual({ itemId, purchase: 'corner shop: “red”' });
+    expect(readPurchaseId(of(shop).id)).toEqual({ itemId, purchase: shop });
     expect(Object.keys(all.learnt.factors).some((id) => id.startsWith('purchase:'))).toBe(false);
   });
 
