@@ -146,7 +146,7 @@ export async function fiveYears(browser, url, emptyUrl) {
   );
   await places.getByRole('link', { name: 'Cold shelf' }).click();
   await page.getByTestId('bottle').first().waitFor();
-  await page.waitForLoadState('networkidle');
+  await page.evaluate(() => document.fonts.ready.then(() => undefined));
   const height = await page.evaluate(() => document.documentElement.scrollHeight);
   const ours = await frameMs(page, scrollFrames);
   await page.goto(`${emptyUrl}/?height=${height}`);

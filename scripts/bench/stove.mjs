@@ -34,7 +34,7 @@ export async function arrow(browser, url, emptyUrl) {
     const page = await browser.newPage({ viewport: { width: 1280, height: 900 } });
     await page.goto(address);
     await find(page).waitFor();
-    await page.waitForLoadState('networkidle');
+    await page.evaluate(() => document.fonts.ready.then(() => undefined));
     await find(page).evaluate((handle) => {
       window.dragged = handle;
     });
