@@ -144,6 +144,9 @@ const lotSchema = v.pipe(
 );
 export type RecipeLot = v.InferOutput<typeof lotSchema>;
 
+/** Letters of a step's own words. */
+export const STEP_WORDS_MOST = 2000;
+
 /**
  * A step of a recipe. What it does not say is as usual: it takes as long as such work takes for so much, happens where
  * the drink is, is pressed, lidded, cooled, sweetened and bottled as the batch chooses.
@@ -215,7 +218,7 @@ const stepSchema = v.strictObject({
   /** Frozen in portions of so many millilitres. */
   portionMl: v.optional(between(10, 5000)),
   /** The cook's own words for it. */
-  text: v.optional(paragraphs(2000)),
+  text: v.optional(paragraphs(STEP_WORDS_MOST)),
 });
 export type RecipeStep = v.InferOutput<typeof stepSchema>;
 

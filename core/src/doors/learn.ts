@@ -7,6 +7,7 @@ export {
   type YearDoc,
 } from '../contract/learning.ts';
 export { type LearningChoices, type Learnt, USUAL_LEARNING } from '../documents/learning.ts';
+export { EIGHT_OF_TEN } from '../learn/forecast.ts';
 export { endsAt } from '../learn/houseSweet.ts';
 export { type BeliefWithCourse, evidenceOf, learnFrom, type WhatIsLearnt } from '../learn/learn.ts';
 export { madeBatchOf } from '../learn/madeBatch.ts';

@@ -1,4 +1,10 @@
-import type { OwnStepKind, Recipe, RecipeLine, RecipeStep } from '../documents/recipe.ts';
+import {
+  type OwnStepKind,
+  type Recipe,
+  type RecipeLine,
+  type RecipeStep,
+  STEP_WORDS_MOST,
+} from '../documents/recipe.ts';
 import type { Tables } from '../tables/types.ts';
 import { fail, ok, type Result } from '../units/result.ts';
 import { type ItemKind, itemFacts } from './items.ts';
@@ -65,8 +71,9 @@ export function unseenOf(entries: readonly CaptureEntry[], tables: Tables): Unse
 }
 
 const MINUTE_MS = 60_000;
-/** Letters of a step's own words. */
-const MOST_WORDS = 2000;
+/** What was said at a step, a line each; what is too long for it is cut. */
+const inLines = (...said: readonly (string | undefined)[]): string =>
+  said.filter(Boolean).join('\n').slice(0, STEP_WORDS_MOST);
 
 /** Grams of an entry; null for a deed. */
 function gramsOf(
@@ -128,7 +135,7 @@ export function captureToRecipe(
   const early: string[] = [];
   const write = (text: string) => {
     const on = steps.at(-1);
-    if (on) on.text = [on.text, text].filter(Boolean).join('\n').slice(0, MOST_WORDS);
+    if (on) on.text = inLines(on.text, text);
     else early.push(text);
   };
   const deeds = inOrder.filter((e) => e.kind === 'deed' || e.kind === 'made');
@@ -194,8 +201,7 @@ export function captureToRecipe(
   }
   if (!steps.some((s) => s.kind === 'bottle')) add('bottle', 20, []);
   const [first] = steps;
-  if (first && early.length > 0)
-    first.text = [...early, first.text].filter(Boolean).join('\n').slice(0, MOST_WORDS);
+  if (first && early.length > 0) first.text = inLines(...early, first.text);
   return ok(
     ownRecipe({
       ...identity,

@@ -9,6 +9,9 @@ import { isPurchaseId, type PurchaseId } from './purchases.ts';
 import { type Moves, movesOf } from './sensitivities.ts';
 import { type Beliefs, SCATTER } from './solve.ts';
 
+/** The middle eight of ten of a normal lie within so many standard deviations. */
+export const EIGHT_OF_TEN = 1.2816;
+
 /**
  * How far a figure of a program may come to lie from what is believed, as the standard deviation of its logarithm: what is
  * not known of the kitchen, and how much a batch scatters.

@@ -3,15 +3,13 @@ import { finishedL } from '../program/simulate/finished.ts';
 import { simulateBatch } from '../program/simulate/simulate.ts';
 import { READING_SPREADS } from '../tables/readingSpreads.ts';
 import { KITCHEN, TABLES } from '../testKitchen.ts';
-import { learntOf, spreadOf } from './forecast.ts';
+import { EIGHT_OF_TEN, learntOf, spreadOf } from './forecast.ts';
 import { type HiddenBatch, type HiddenKitchen, hiddenKitchen } from './hiddenKitchens.fixtures.ts';
 import { priorSpread } from './priors.ts';
 import { type Beliefs, type Evidence, solveBeliefs } from './solve.ts';
 
 /** After so many batches a kitchen is asked what it has learnt. */
 const AFTER = 5;
-/** The middle eight of ten of a normal. */
-const EIGHT_OF_TEN = 1.2816;
 
 const priorOf = (id: Parameters<typeof priorSpread>[0]) => priorSpread(id, TABLES);
 const solve = (evidence: readonly Evidence[]) => solveBeliefs(evidence, { priorOf, nowMs: null });

@@ -43,7 +43,7 @@ export const ROUTES_OF_PAGES: RouteObject[] = [
             import('../features/drinks/read/ReadPage.tsx').then((m) => m.ReadPage),
           ),
           later('/drinks/capture', () =>
-            import('../features/drinks/CapturePage.tsx').then((m) => m.CapturePage),
+            import('../features/drinks/capture/CapturePage.tsx').then((m) => m.CapturePage),
           ),
           later('/drinks/two', () => import('../features/drinks/TwoPage.tsx').then((m) => m.TwoPage)),
           later('/drinks/parts', () => import('../features/drinks/PartsPage.tsx').then((m) => m.PartsPage)),

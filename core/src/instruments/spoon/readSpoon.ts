@@ -93,10 +93,14 @@ function besideRed(liquor: Composition, thinned: number): Beside {
 const LEAST = Math.log(0.05);
 const MOST = Math.log(60);
 const STEPS = 300;
-const TRIED = Array.from({ length: STEPS + 1 }, (_, i) => {
-  const logGPerL = LEAST + ((MOST - LEAST) * i) / STEPS;
-  return { logGPerL, takes: CAMERA_BAND_ROWS.map((_row, band) => redTakes(band, Math.exp(logGPerL))) };
-});
+const strengths = () =>
+  Array.from({ length: STEPS + 1 }, (_, i) => {
+    const logGPerL = LEAST + ((MOST - LEAST) * i) / STEPS;
+    return { logGPerL, takes: CAMERA_BAND_ROWS.map((_row, band) => redTakes(band, Math.exp(logGPerL))) };
+  });
+let made: ReturnType<typeof strengths> | null = null;
+/** Worked out at the first picture: whoever only opens a page does not wait for it. */
+const tried = () => (made ??= strengths());
 
 /** What a camera saw of a drink against its white, band by band. */
 interface Seen {
@@ -185,7 +189,8 @@ export function readSpoon(
   if (!tells) return refused(dark ? withMore(thinned) : withLess(thinned));
   const other = besideRed(liquor, thinned);
   const beside = seen.map((_, band) => besideTakes(band, other));
-  const fits = TRIED.map(({ takes }) =>
+  const all = tried();
+  const fits = all.map(({ takes }) =>
     fitOf(
       takes.map((t, band) => t + beside[band]!),
       saw,
@@ -196,9 +201,8 @@ export function readSpoon(
   if (best.misfit > METER.otherColour) return refused({ kind: 'otherColour' });
   const shares = fits.map((f) => Math.exp(f.likely - best.likely));
   const whole = shares.reduce((a, b) => a + b, 0);
-  const mean = shares.reduce((sum, share, i) => sum + share * TRIED[i]!.logGPerL, 0) / whole;
-  const variance =
-    shares.reduce((sum, share, i) => sum + share * (TRIED[i]!.logGPerL - mean) ** 2, 0) / whole;
+  const mean = shares.reduce((sum, share, i) => sum + share * all[i]!.logGPerL, 0) / whole;
+  const variance = shares.reduce((sum, share, i) => sum + share * (all[i]!.logGPerL - mean) ** 2, 0) / whole;
   const spread = Math.sqrt(variance);
   if (spread > METER.tooUnsure) return refused(dark ? withMore(thinned) : withLess(thinned));
   return { ok: true, read: { redGPerL: Math.exp(mean) * (1 + thinned), spread } };

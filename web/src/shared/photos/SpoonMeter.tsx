@@ -1,4 +1,5 @@
 import '../../words/places/photos.ts';
+import { EIGHT_OF_TEN } from '@big-ladle/core/learn';
 import {
   againstLast,
   type Composition,
@@ -83,9 +84,6 @@ export function SpoonMeter(props: {
     </Box>
   );
 }
-
-/** The middle eight of ten of a normal. */
-const EIGHT_OF_TEN = 1.2816;
 
 function sayRead(
   { redGPerL, spread }: { redGPerL: number; spread: number },

@@ -1,12 +1,10 @@
-import type { BeliefWithCourse } from '@big-ladle/core/learn';
+import { type BeliefWithCourse, EIGHT_OF_TEN } from '@big-ladle/core/learn';
 import '../../../words/places/logbook.ts';
 import { useWidth } from '../../../shared/useWidth.ts';
 import { role } from '../../../theme/theme.ts';
 import { say } from '../../../words/say.ts';
 import { saySigned } from './sayBelief.ts';
 
-/** Eight batches of ten fall within so many standard deviations. */
-const EIGHT_OF_TEN = 1.2816;
 /** The least half of the height, in the logarithm: a tenth more or less. */
 const LEAST = 0.1;
 /** Labels of days are so wide. */
