@@ -159,11 +159,15 @@ test.describe('the plan says what it asks of the cook', () => {
     await expect(page.getByTestId('much-work')).toHaveCount(0);
     await page.getByRole('button', { name: 'A full pot' }).click();
     await page.getByRole('group', { name: 'Pot loads' }).getByRole('button', { name: '2' }).click();
+    // Until the ways of two fills are there, those of one are shown.
+    const ways = page.getByTestId('ways-choice');
+    await expect(ways).toHaveAttribute('aria-busy', 'false');
     const much = page.getByTestId('much-work');
     await expect(much).toContainText('of work is much for one day');
     await much.getByRole('button', { name: 'Over two days: overnight soak, then boil' }).click();
     const way = page.getByTestId('way-overnightSoak');
     await expect(way).toHaveAttribute('aria-checked', 'true');
+    await expect(ways).toHaveAttribute('aria-busy', 'false');
     // The way and the sentence above it say the same hour.
     const inBottles = /in bottles (\w{3} \d\d:\d\d)/.exec((await way.innerText()).replace(/\s+/g, ' '))?.[1];
     await expect(page.getByTestId('start-by')).toContainText(`bottled ${inBottles}`);

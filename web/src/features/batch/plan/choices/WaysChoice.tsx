@@ -90,6 +90,7 @@ export const WaysChoice = memo(function WaysChoice(props: {
     <Box
       role="radiogroup"
       aria-label={say('waysChoice.ways')}
+      aria-busy={!isOfThis}
       data-testid="ways-choice"
       sx={{
         display: 'grid',
