@@ -16,12 +16,28 @@ test('what was made is looked through, opened, set side by side step by step, an
   const all = await made.count();
   expect(all).toBeGreaterThan(1);
   const drink = (await made.last().getByRole('link').innerText()).trim();
-  await page.getByLabel('Which drink?').fill(drink.slice(0, 8));
+  await page.getByLabel('Drink or word').fill(drink.slice(0, 8));
   await expect(made.first()).toContainText(new RegExp(drink.slice(0, 8), 'i'));
-  await page.getByLabel('Which drink?').fill('nothing of the kind');
+  await page.getByLabel('Drink or word').fill('nothing of the kind');
   await expect(page.getByText('Nothing like that was made.')).toBeVisible();
-  await page.getByLabel('Which drink?').fill('');
+  await page.getByLabel('Drink or word').fill('');
   await expect(made).toHaveCount(all);
+  // What was wished, expected and made of it; how sweet it is; where it went.
+  await expect(made.last()).toContainText(/5\.\d L.*wished 6\.0 L, expected 6\.0 L/s);
+  await expect(made.last()).toContainText(/3 h \d\d.*8\.\d g in 100 g/s);
+  await expect(made.last()).toContainText(/0\.3 L drunk, 0\.7 L frozen, 4\.8 L still there/);
+  await page.getByRole('combobox', { name: 'In order' }).selectOption('the dearest litre first');
+  const dearest = await made.getByText(/ a litre$/).allInnerTexts();
+  const figures = dearest.map((text) => Number.parseFloat(text));
+  expect(figures.length).toBe(all);
+  expect(figures).toEqual([...figures].sort((a, b) => b - a));
+  await page.getByRole('checkbox', { name: 'only what some was thrown out of' }).check();
+  await expect(made).toHaveCount(0);
+  await page.getByRole('checkbox', { name: 'only what some was thrown out of' }).uncheck();
+  await page.getByRole('combobox', { name: 'When in the year' }).selectOption('Jun to Aug');
+  await expect(made).toHaveCount(0);
+  await page.getByRole('combobox', { name: 'When in the year' }).selectOption('At any time');
+  await page.getByRole('combobox', { name: 'In order' }).selectOption('the newest first');
   const [file] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'Save as CSV' }).click(),
@@ -29,7 +45,12 @@ test('what was made is looked through, opened, set side by side step by step, an
   const [head, ...rows] = readFileSync(await file.path(), 'utf8')
     .trim()
     .split(/\r?\n/);
-  expect(head).toBe('day,started,drink,litres,minutes,stopped,score,words');
+  expect(head).toBe(
+    [
+      'day,started,drink,wished_litres,expected_litres,litres,minutes,stopped,sweetness_g_in_100_g,score,words,cost',
+      'drunk_litres,given_litres,frozen_litres,thrown_out_litres,still_there_litres,lasted_days',
+    ].join(),
+  );
   expect(rows.length).toBe(all);
   await expect(page.getByText('Choose two to four')).toBeVisible();
   await made.nth(0).getByRole('checkbox').check();

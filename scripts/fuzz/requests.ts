@@ -320,6 +320,7 @@ export class Requests {
     itemEvents: async () => ({ id: this.random.pick(this.things.items) }),
     purchases: async () => ({}),
     gifts: async () => ({}),
+    logbook: async () => ({}),
     year: async () => ({ query: this.random.chance(0.5) ? '?of=2026' : '' }),
     learning: async () => ({}),
     saveLearning: async () => {

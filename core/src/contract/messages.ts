@@ -74,6 +74,10 @@ export interface BatchAtAGlance {
   stopped?: true;
   currentStepId: string | null;
   litres: number;
+  /** Once it is over: what its plan had it make, L. */
+  expectedL?: number;
+  /** Once it is over: of the finished drink, g of sugar-equivalent in 100 g. */
+  sweetPct?: number;
   /** Where the drink stood on the plane, once the last word on its sweetness was "about right". */
   liked?: LikedPoint;
   /** Of five, with a word, as the cook said. */

@@ -7,6 +7,7 @@ import { type StockRow, stockSchema } from '../documents/stock.ts';
 import type { InstrumentReading } from '../instruments/simulated.ts';
 import type { FridgeRecord } from '../keeping/temperatureSeries.ts';
 import type { LogEvent } from '../log/events/table.ts';
+import type { LogbookRow } from '../logbook/lookThrough.ts';
 import { id } from '../units/fields.ts';
 import type { Gathering, GatheringEdit } from './gatherings.ts';
 import type { LearningDoc, LearningEdit, YearDoc } from './learning.ts';
@@ -94,6 +95,8 @@ export const ROUTES = {
   purchases: get('/purchases', { answer: computed<{ purchases: m.Purchase[] }>() }),
   gifts: get('/gifts', { answer: computed<{ gifts: m.GiftBatch[] }>() }),
 
+  /** Every batch that was made, in a line each. */
+  logbook: get('/logbook', { answer: computed<{ rows: LogbookRow[] }>() }),
   /** A year of the kitchen's own calendar; left out: the newest in which anything was made. */
   year: get('/year', { query: v.object({ of: v.optional(number) }), answer: computed<YearDoc>() }),
   learning: get('/learning', { answer: computed<LearningDoc>() }),

@@ -1,5 +1,6 @@
 import { TZDate } from '@date-fns/tz';
 import { DAY_MS } from '../units/time.ts';
+import { type Fate, type FilledShare, whereItWent } from './whereItWent.ts';
 
 /** A batch that was made to its end, as far as a year's page asks for it. */
 export interface MadeInYear {
@@ -22,7 +23,7 @@ export interface FilledInYear {
   openedMs: number | null;
   /** When it left the shelf; null: it stands there. */
   goneMs: number | null;
-  fate: 'there' | 'drunk' | 'given' | 'thrownOut';
+  fate: Fate;
   /** Closed and cold it keeps so many days. */
   sealedDays: number;
 }
@@ -118,23 +119,22 @@ export function yearOf(
     if (score !== null) drinks.get(recipeId)!.scores.push(score);
     perL.set(batchId, litres > 0 && cost !== null ? cost / litres : 0);
   }
-  const where = { drunkL: 0, givenL: 0, thereL: 0 };
+  const shares: FilledShare[] = [];
   const spared = new Map<AvoidedBy, Waste>();
   for (const bottle of filled) {
     if (!monthOf.has(bottle.batchId)) continue;
     const rest = leftL(bottle);
-    where.drunkL += bottle.fate === 'drunk' ? bottle.volumeMl / 1000 : bottle.volumeMl / 1000 - rest;
-    if (bottle.fate === 'given') where.givenL += rest;
-    if (bottle.fate === 'there') where.thereL += rest;
+    shares.push({ fate: bottle.fate, frozen: false, filledL: bottle.volumeMl / 1000, leftL: rest });
     if (bottle.fate !== 'thrownOut') continue;
     for (const sums of sumsOf(bottle.batchId, bottle.recipeId)) sums.thrownOutL += rest;
     const by = avoidedBy(bottle);
     const { litres, money } = spared.get(by) ?? { litres: 0, money: 0 };
     spared.set(by, { litres: litres + rest, money: money + rest * (perL.get(bottle.batchId) ?? 0) });
   }
+  const { drunkL, givenL, thereL } = whereItWent(shares);
   return {
     ...all,
-    ...where,
+    ...{ drunkL, givenL, thereL },
     months,
     drinks: [...drinks]
       .map(([recipeId, { scores, ...sums }]) => ({

@@ -341,4 +341,21 @@ export const MIGRATIONS: readonly Migration[] = [
       });
     },
   },
+  {
+    name: '016-where-it-went',
+    async up(knex) {
+      // Of a bottle; null for every other thing. Written with the projections.
+      await knex.schema.alterTable('item_now', (t) => {
+        t.string('fate');
+        t.string('place_id');
+        t.double('filled_ml');
+        /** What was in it when it went, or is in it. */
+        t.double('left_ml');
+        t.index(
+          ['batch_id', 'fate', 'place_id', 'filled_ml', 'left_ml', 'made_ms', 'gone_ms'],
+          'item_now_went',
+        );
+      });
+    },
+  },
 ];

@@ -1,6 +1,9 @@
 import type { Kitchen } from '@big-ladle/core/documents';
-import { type LearningDoc, USUAL_LEARNING, type YearDoc } from '@big-ladle/core/learn';
+import { type LearningDoc, type LogbookRow, USUAL_LEARNING, type YearDoc } from '@big-ladle/core/learn';
 import type { LogEvent } from '@big-ladle/core/log';
+import { finishedL, simulateBatch } from '@big-ladle/core/program';
+import type { BottleItem } from '@big-ladle/core/shelf';
+import { SHIPPED_TABLES } from '@big-ladle/core/tables';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { cookThrough } from '../../../core/src/instruments/cook.fixtures.ts';
 import { CALYX_PLAN, eventWriter, NOW, ONE_POT, TestServer } from '../testServer.ts';
@@ -186,6 +189,60 @@ describe('a year looked back at', () => {
     expect(priced.of.money).toBeCloseTo((2 * 5 * grams) / 250, 1);
     expect((await server.api('GET', '/year?of=1999')).body.of.batches).toBe(0);
     expect((await server.api('GET', '/year?of=soon')).status).toBe(422);
+  });
+});
+
+describe('the logbook', () => {
+  const rows = async (): Promise<LogbookRow[]> => (await server.api('GET', '/logbook')).body.rows;
+  const bottlesOf = async (batchId: string): Promise<BottleItem[]> =>
+    (await server.api('GET', '/items')).body.items
+      .map((i: { facts: BottleItem }) => i.facts)
+      .filter((b: BottleItem) => b.batchId === batchId);
+  const tell = (...events: ReturnType<typeof say>[]) => server.api('POST', '/events', { events });
+  const of = ({ itemId }: BottleItem) => ({ kind: 'item' as const, id: itemId });
+
+  it('has a line for each batch that is over: what was wished, expected and made, and what it cost', async () => {
+    const all = await rows();
+    expect(all.map((r) => r.batchId)).toEqual(['b2', 'b1']);
+    const { pins } = (await server.api('GET', '/batches/b2')).body.batch;
+    const expected = simulateBatch(pins.program, pins.kitchen, SHIPPED_TABLES);
+    const asked = CALYX_PLAN.question as { litres: number };
+    expect(all[0]).toMatchObject({ recipeId: CALYX_PLAN.recipeId, wishedL: asked.litres, stopped: false });
+    expect(all[0]!.expectedL).toBeCloseTo(finishedL(expected), 6);
+    // A weak ring takes longer to the boil, and that is all that was otherwise.
+    expect(all[0]!.madeL! / all[0]!.expectedL!).toBeGreaterThan(0.9);
+    expect(all[0]!.minutes).toBeGreaterThan(expected.endMin);
+    expect(all[0]!.sweetPct).toBeGreaterThan(5);
+    expect(all[0]!.cost).toBeGreaterThan(0);
+  });
+
+  it('says where it went, what is frozen, and how long it lasted once the last of it is gone', async () => {
+    const bottles = await bottlesOf('b1');
+    const allL = bottles.reduce((sum, b) => sum + b.bottle.volumeMl, 0) / 1000;
+    const [first, second, ...rest] = bottles;
+    const oneL = first!.bottle.volumeMl / 1000;
+    await tell(
+      say(of(first!), 'moved', { place: 'freezer' }, NOW - 9000),
+      say(of(second!), 'opened', {}, NOW - 8000),
+      say(of(second!), 'poured', { volumeMl: 200 }, NOW - 7000),
+    );
+    const some = (await rows())[1]!;
+    expect(some.went).toMatchObject({ givenL: 0, thrownOutL: 0 });
+    expect(some.went!.frozenL).toBeCloseTo(oneL, 6);
+    expect(some.went!.drunkL).toBeCloseTo(0.2, 6);
+    expect(some.went!.thereL).toBeCloseTo(allL - oneL - 0.2, 6);
+    expect(some.lastedDays).toBeNull();
+    await tell(
+      say(of(first!), 'gaveAway', { to: 'the neighbour' }, NOW - 6000),
+      say(of(second!), 'finished', {}, NOW - 5000),
+      ...rest.map((b) => say(of(b), 'discarded', { why: 'flat' }, NOW - 4000)),
+    );
+    const gone = (await rows())[1]!;
+    expect(gone.went!.givenL).toBeCloseTo(oneL, 6);
+    expect(gone.went!.drunkL).toBeCloseTo(second!.bottle.volumeMl / 1000, 6);
+    expect(gone.went!).toMatchObject({ frozenL: 0, thereL: 0 });
+    const filledMs = Math.min(...bottles.map((b) => b.bottle.filledMs));
+    expect(gone.lastedDays).toBeCloseTo((NOW - 4000 - filledMs) / 86_400_000, 6);
   });
 });
 

@@ -1,8 +1,17 @@
 import { glassFacts, strongGPerL } from '@big-ladle/core/balance';
 import type { Batch, Pins } from '@big-ladle/core/contract';
 import { bottleOf, fillingOf, hotTogether, wouldKeepLonger } from '@big-ladle/core/keeping';
+import { fateOf } from '@big-ladle/core/learn';
 import { abvPct, colourOf, GLASS_PATH_CM } from '@big-ladle/core/liquor';
-import { type BatchNow, FIRST_PLACE, foldItem, isGone, itemsOf, type LogEvent } from '@big-ladle/core/log';
+import {
+  type BatchNow,
+  FIRST_PLACE,
+  foldItem,
+  type ItemLog,
+  isGone,
+  itemsOf,
+  type LogEvent,
+} from '@big-ladle/core/log';
 import { lotOf, lotOfVessel, saysAlcohol, tagsOf, withServing } from '@big-ladle/core/program';
 import {
   type BottleItem,
@@ -143,6 +152,15 @@ export function leftoversOf(batch: Batch, pins: Pins, now: BatchNow): Put[] {
 /** Of a leftover as good as nothing is left, g. */
 const USED_UP_G = 1;
 
+const NO_BOTTLE = { fate: null, place_id: null, filled_ml: null, left_ml: null };
+
+const whatBecameOf = ({ volumeMl }: BottleItem['bottle'], log: ItemLog) => ({
+  fate: fateOf(log),
+  place_id: log.places.at(-1)?.place ?? FIRST_PLACE,
+  filled_ml: volumeMl,
+  left_ml: Math.max(0, volumeMl - log.pouredMl),
+});
+
 export async function writeItem(db: Db, { kind, facts, madeMs, placeId }: Put): Promise<void> {
   const log = foldItem(madeMs, await eventsOf(db, 'item', facts.itemId), placeId);
   const usedUp =
@@ -159,6 +177,7 @@ export async function writeItem(db: Db, { kind, facts, madeMs, placeId }: Put): 
     gone_ms: gone ? goneMs : null,
     facts: JSON.stringify(facts),
     log: JSON.stringify(log),
+    ...('bottle' in facts ? whatBecameOf(facts.bottle, log) : NO_BOTTLE),
   };
   await db('item_now').insert(row).onConflict('item_id').merge();
 }

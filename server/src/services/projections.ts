@@ -2,7 +2,7 @@ import type { LikedPoint } from '@big-ladle/core/balance';
 import type { Batch, BatchAtAGlance } from '@big-ladle/core/contract';
 import { type Composition, massG, sournessGPerL, sweetnessPct } from '@big-ladle/core/liquor';
 import { type BatchLog, FIRST_PLACE, type ItemLog, readBatch } from '@big-ladle/core/log';
-import { finishedL, finishedLiquor, type StepProblem } from '@big-ladle/core/program';
+import { finishedL, finishedLiquor, type StepProblem, simulateBatch } from '@big-ladle/core/program';
 import type { BottleItem, LeftoverItem } from '@big-ladle/core/shelf';
 import { isOfFile } from '../db/dataFileError.ts';
 import type { Db } from '../db/db.ts';
@@ -99,6 +99,11 @@ async function writeProjections(db: Db, batch: Batch): Promise<StepProblem | nul
     litres,
   };
   if (now.log.stopped) state.stopped = true;
+  // For the logbook, once and not with each deed on the way.
+  if (now.log.endedMs !== null) {
+    state.expectedL = finishedL(simulateBatch(pins.program, pins.kitchen, tablesOf(pins)));
+    if (finished && massG(finished) > 0) state.sweetPct = sweetnessPct(finished);
+  }
   const liked = batch.rehearsal ? null : likedOf(now.log, finished);
   if (liked) state.liked = liked;
   if (now.log.score) {
@@ -180,7 +185,7 @@ export async function rebuildAll(db: Db): Promise<number> {
 }
 
 /** What the projections hold; raise it when that changes, and old files are folded again at their next start. */
-const PROJECTIONS = '9';
+const PROJECTIONS = '10';
 
 /** Says that a file's projections are of this version. */
 export async function projectionsAreFresh(db: Db): Promise<void> {

@@ -1,5 +1,12 @@
 import type { BatchAtAGlance } from '@big-ladle/core/contract';
-import { calendarOf, type FilledInYear, type MadeInYear, type YearDoc, yearOf } from '@big-ladle/core/learn';
+import {
+  calendarOf,
+  type FilledInYear,
+  fateOf,
+  type MadeInYear,
+  type YearDoc,
+  yearOf,
+} from '@big-ladle/core/learn';
 import type { ItemLog } from '@big-ladle/core/log';
 import type { BottleItem } from '@big-ladle/core/shelf';
 import { DAY_MS } from '@big-ladle/core/units';
@@ -30,9 +37,6 @@ const madeRows = (db: Db, fromMs: number, toMs: number): Promise<MadeRow[]> =>
       'batch_now.state as state',
       'batch_evidence.spent as spent',
     );
-
-const fateOf = (log: ItemLog): FilledInYear['fate'] =>
-  log.discarded ? 'thrownOut' : log.given ? 'given' : log.finishedMs !== null ? 'drunk' : 'there';
 
 async function filledOf(db: Db, batchIds: readonly string[]): Promise<FilledInYear[]> {
   const rows = (await db('item_now')

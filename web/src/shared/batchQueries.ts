@@ -19,9 +19,6 @@ async function everyPage(status: BatchStatus): Promise<BatchListEntry[]> {
   return all;
 }
 
-/** Everything that was made, for a file. */
-export const everythingMade = (): Promise<BatchListEntry[]> => everyPage('done');
-
 export const useOnList = () =>
   useQuery({ queryKey: [...keys.batches, 'on'], queryFn: () => everyPage('on') });
 
@@ -46,6 +43,14 @@ export function useMade(drinks: readonly string[] | null) {
     isPending: query.isPending,
   };
 }
+
+/** Every batch that was made, a line each: shown as it was known, and asked for anew each time it is opened. */
+export const useLogbook = () =>
+  useQuery({
+    queryKey: [...keys.batches, 'logbook'],
+    queryFn: () => ask(ROUTES.logbook, {}),
+    refetchOnMount: 'always',
+  });
 
 /** Every batch by its drink and day, to be looked through. */
 export const useBatchNames = () =>

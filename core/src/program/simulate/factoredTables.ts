@@ -54,8 +54,18 @@ export function factoredTables(tables: Tables, factors: ModelFactors): Tables {
   return { ...tables, ingredients };
 }
 
+/** By what was learnt: hundreds of batches are priced with the same tables. */
+const known = new WeakMap<object, { of: Tables; learnt: Tables }>();
+
 /** The tables as a kitchen knows its own ingredients and tools by now. */
-export const learntTables = (
+export function learntTables(
   tables: Tables,
   { learnt }: { learnt?: { factors: ModelFactors } | undefined },
-): Tables => (learnt ? factoredTables(tables, learnt.factors) : tables);
+): Tables {
+  if (!learnt) return tables;
+  const kept = known.get(learnt);
+  if (kept?.of === tables) return kept.learnt;
+  const own = factoredTables(tables, learnt.factors);
+  known.set(learnt, { of: tables, learnt: own });
+  return own;
+}

@@ -1,26 +1,41 @@
 import '../../words/places/logbook.ts';
+import { type LogbookRow, lookThrough } from '@big-ladle/core/learn';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
-import { useCallback, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { everythingMade, useBatchNames, useMade } from '../../shared/batchQueries.ts';
+import { useLogbook } from '../../shared/batchQueries.ts';
 import { useKitchen } from '../../shared/queries.ts';
 import { saveText } from '../../shared/saveText.ts';
-import { Loading, PageHead, Panel } from '../../shared/ui.tsx';
+import { ErrorPanel, Loading, PageHead, Panel } from '../../shared/ui.tsx';
 import { role } from '../../theme/theme.ts';
 import { sayDrink } from '../../words/names.ts';
 import { num } from '../../words/numbers.ts';
 import { say } from '../../words/say.ts';
 import { csvOf } from './csv.ts';
+import { type Asked, LookFor, NOTHING_ASKED } from './LookFor.tsx';
 import { MADE_ROWS, MadeRow } from './MadeRow.tsx';
 
 /** So many are set side by side. */
 const MOST = 4;
+/** So many rows are shown at first, and with each step further back. */
+const AT_ONCE = 50;
 
-/** Everything that was made, the newest first: looked through by drink, opened, set side by side, taken along as CSV. */
+const NONE: readonly LogbookRow[] = [];
+
+/** The rows that are asked for: a drink is looked for by the name it goes by here. */
+function found(rows: readonly LogbookRow[], { text, ...asked }: Asked, zone: string): LogbookRow[] {
+  const words = text.trim().toLowerCase();
+  const drinkIds = new Set(
+    [...new Set(rows.map((r) => r.recipeId))].filter((id) => sayDrink(id).toLowerCase().includes(words)),
+  );
+  return lookThrough(rows, { ...asked, text: words === '' ? null : { drinkIds, words } }, zone);
+}
+
+/** Everything that was made: looked through, opened, set side by side, taken along as CSV. */
 export function LogbookPage() {
-  const [text, setText] = useState('');
+  const [asked, setAsked] = useState(NOTHING_ASKED);
+  const [most, setMost] = useState(AT_ONCE);
   const [chosen, setChosen] = useState<readonly string[]>([]);
   const toggle = useCallback(
     (id: string) =>
@@ -28,45 +43,42 @@ export function LogbookPage() {
     [],
   );
   const zone = useKitchen().data?.kitchen.zone ?? 'UTC';
-  const names = useBatchNames();
-  const done = (names.data?.batches ?? []).filter((b) => b.status === 'done');
-  const drinks = [...new Set(done.map((b) => b.recipeId))];
-  const asked = text.trim().toLowerCase();
-  const found =
-    asked === '' ? null : drinks.filter((id) => sayDrink(id).toLowerCase().includes(asked)).sort();
-  const { batches, more, isFetchingMore, isPending } = useMade(found);
-  if (names.isPending) return <Loading />;
-  const shown = found?.length === 0 ? [] : batches;
-  const csv = async () => saveText('logbook.csv', csvOf(await everythingMade(), zone), 'text/csv');
+  const { data, error, refetch } = useLogbook();
+  const rows = data?.rows ?? NONE;
+  const shown = useMemo(() => found(rows, asked, zone), [rows, asked, zone]);
+  const mostL = useMemo(
+    () => Math.max(1, ...rows.flatMap((r) => [r.madeL ?? 0, r.expectedL ?? 0, r.wishedL ?? 0])),
+    [rows],
+  );
+  if (error && !data) return <ErrorPanel error={error} again={() => void refetch()} />;
+  if (!data) return <Loading />;
+  const csv = () => saveText('logbook.csv', csvOf(rows, zone), 'text/csv');
+  const ask = (next: Asked) => {
+    setAsked(next);
+    setMost(AT_ONCE);
+  };
+  const all = num(rows.length);
   return (
     <>
-      <PageHead
-        title={say('logbook.title')}
-        beside={say('logbook.made', { count: done.length, shown: num(done.length) })}
-      >
-        {done.length > 0 && (
-          <Button variant="outlined" component={Link} to="/logbook/learnt">
-            {say('learn.title')}
-          </Button>
+      <PageHead title={say('logbook.title')} beside={say('logbook.made', { count: rows.length, shown: all })}>
+        {rows.length > 0 && (
+          <>
+            <Button variant="outlined" component={Link} to="/logbook/learnt">
+              {say('learn.title')}
+            </Button>
+            <Button variant="outlined" component={Link} to="/logbook/year">
+              {say('year.link')}
+            </Button>
+            <Button onClick={() => void csv()}>{say('logbook.csv')}</Button>
+          </>
         )}
-        {done.length > 0 && (
-          <Button variant="outlined" component={Link} to="/logbook/year">
-            {say('year.link')}
-          </Button>
-        )}
-        {done.length > 0 && <Button onClick={() => void csv()}>{say('logbook.csv')}</Button>}
       </PageHead>
-      {done.length === 0 ? (
+      {rows.length === 0 ? (
         <Panel>{say('logbook.none')}</Panel>
       ) : (
         <Panel testId="logbook">
-          <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'center', mb: 1 }}>
-            <TextField
-              label={say('logbook.find')}
-              value={text}
-              onChange={(e) => setText(e.target.value)}
-              sx={{ width: 280, maxWidth: '100%' }}
-            />
+          <LookFor asked={asked} onAsk={ask} />
+          <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'center', my: 1, minHeight: 44 }}>
             {chosen.length < 2 ? (
               <Box sx={{ color: role('inkMuted') }}>{say('logbook.choose')}</Box>
             ) : (
@@ -74,22 +86,39 @@ export function LogbookPage() {
                 {say('logbook.beside')}
               </Button>
             )}
+            {shown.length < rows.length && (
+              <Box role="status" sx={{ color: role('inkMuted'), ml: 'auto' }}>
+                {shown.length === 0
+                  ? say('logbook.noneOf')
+                  : say('logbook.found', { shown: num(shown.length), all })}
+              </Box>
+            )}
           </Box>
-          {!isPending && shown.length === 0 && <Box>{say('logbook.noneOf')}</Box>}
           <Box component="ul" sx={MADE_ROWS}>
-            {shown.map((entry) => (
+            {shown.length > 0 && (
+              <li className="head" aria-hidden>
+                <span />
+                <span />
+                <span>{say('logbook.head.litres')}</span>
+                <span>{say('logbook.head.time')}</span>
+                <span>{say('logbook.head.went')}</span>
+                <span>{say('logbook.head.was')}</span>
+              </li>
+            )}
+            {shown.slice(0, most).map((row) => (
               <MadeRow
-                key={entry.batch.id}
-                entry={entry}
+                key={row.batchId}
+                row={row}
                 zone={zone}
-                chosen={chosen.includes(entry.batch.id)}
+                mostL={mostL}
+                chosen={chosen.includes(row.batchId)}
                 onToggle={toggle}
               />
             ))}
           </Box>
-          {more && found?.length !== 0 && (
-            <Button sx={{ mt: 1 }} disabled={isFetchingMore} onClick={more}>
-              {say('logbook.earlier')}
+          {shown.length > most && (
+            <Button sx={{ mt: 1 }} onClick={() => setMost(most + AT_ONCE)}>
+              {say('logbook.more')}
             </Button>
           )}
         </Panel>
