@@ -72,6 +72,11 @@ test('what was made is looked through, opened, set side by side step by step, an
   );
   await expect(spoons.first().getByRole('img')).toHaveAttribute('alt', /^Photo: the spoon/);
   await expect(spoons.nth(1)).toHaveText('not photographed');
+  // Both over their hours: water at the boil, and the most there was before it was strained.
+  const traces = page.getByTestId('traces').getByRole('img');
+  await expect(traces).toHaveAttribute('aria-label', /(.*: (99|100|101) °C at its warmest, after 1 h){2}/);
+  await page.getByRole('button', { name: 'How much', exact: true }).click();
+  await expect(traces).toHaveAttribute('aria-label', /3\.\d L at its most.*6\.\d L at its most/);
   await beside.getByRole('columnheader').first().getByRole('link').click();
   await expect(page).toHaveURL(/\/batches\//);
 });

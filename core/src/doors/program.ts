@@ -31,3 +31,4 @@ export { cuesFor, type Guidance, guidanceAt, guidanceFor } from '../program/simu
 export { type Ledger, type LedgerRow, ledgerOf } from '../program/simulate/ledger.ts';
 export { simulateBatch } from '../program/simulate/simulate.ts';
 export { NO_FACTORS } from '../program/simulate/state.ts';
+export { traceLine } from '../program/simulate/traceLine.ts';

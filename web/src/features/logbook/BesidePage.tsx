@@ -2,7 +2,7 @@ import { type LookedBack, lookBack, type Otherwise } from '@big-ladle/core/learn
 import '../../words/places/logbook.ts';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { type ReactNode, useMemo } from 'react';
+import { lazy, type ReactNode, Suspense, useMemo } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { weakMapMemoize } from 'reselect';
 import { type BatchState, useBatchesAsTold } from '../../shared/batch/state.ts';
@@ -14,6 +14,8 @@ import { sayDrink, sayItem } from '../../words/names.ts';
 import { num } from '../../words/numbers.ts';
 import { grams, litres } from '../../words/quantities.ts';
 import { duration, fullDay, say, sayCode } from '../../words/say.ts';
+
+const Traces = lazy(() => import('./Traces.tsx').then((m) => ({ default: m.Traces })));
 
 const MOST = 4;
 
@@ -42,9 +44,16 @@ export function BesidePage() {
           {say('logbook.all')}
         </Button>
       </PageHead>
-      <Panel testId="beside">
-        {columns.length < 2 ? say('beside.tooFew') : <Beside columns={columns} />}
-      </Panel>
+      <Box sx={{ display: 'grid', gap: 1.75, gridTemplateColumns: 'minmax(0,1fr)' }}>
+        <Panel testId="beside">
+          {columns.length < 2 ? say('beside.tooFew') : <Beside columns={columns} />}
+        </Panel>
+        {columns.length >= 2 && (
+          <Suspense fallback={<Panel title={say('traces.title')}>{null}</Panel>}>
+            <Traces states={states} />
+          </Suspense>
+        )}
+      </Box>
     </>
   );
 }

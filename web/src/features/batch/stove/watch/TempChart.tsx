@@ -1,6 +1,6 @@
 import '../../../../words/places/batch.ts';
 import type { InstrumentReading } from '@big-ladle/core/log';
-import { type Simulation, simulateBatch } from '@big-ladle/core/program';
+import { type Simulation, simulateBatch, traceLine } from '@big-ladle/core/program';
 import { MINUTE_MS } from '@big-ladle/core/units';
 import { useMemo } from 'react';
 import { LineChart, type Series } from '../../../../shared/LineChart.tsx';
@@ -9,15 +9,8 @@ import { say } from '../../../../words/say.ts';
 import type { LiveBatch } from '../../useLiveBatch.ts';
 
 /** A trace as a line of temperatures over hours. */
-function lineOf(sim: Simulation): { x: number; y: number }[] {
-  return sim.trace
-    .filter((t) => t.now.volumeL > 0.05 || t.curve.length > 0)
-    .flatMap((t) => [
-      { x: t.startMin / 60, y: t.before.liquor.waterG > 0 ? t.before.liquor.tempC : t.now.tempC },
-      ...t.curve.map((p) => ({ x: p.atMin / 60, y: p.tempC })),
-      { x: t.endMin / 60, y: t.now.tempC },
-    ]);
-}
+const lineOf = (sim: Simulation) =>
+  traceLine(sim, 'tempC').map(({ atMin, value }) => ({ x: atMin / 60, y: value }));
 
 /** Planned, now expected and measured, in one picture. */
 export function TempChart({ live, readings }: { live: LiveBatch; readings: readonly InstrumentReading[] }) {

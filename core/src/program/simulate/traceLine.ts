@@ -1,0 +1,48 @@
+import { volumeMl } from '../../liquor/composition.ts';
+import type { VesselId } from '../model/ids.ts';
+import type { Simulation, TraceEntry } from '../model/simulation.ts';
+import type { Vessel } from '../model/vessel.ts';
+
+/**
+ * What of a trace is followed over its minutes: how warm the vessel was that each step was about, °C, and how much drink
+ * there was in all vessels together, L at 20 °C.
+ */
+export type TraceFigure = 'tempC' | 'volumeL';
+type Line = { atMin: number; value: number }[];
+
+/** Less than this in a pot is no drink that is followed, L. */
+const LEAST_L = 0.05;
+
+const warmth = (trace: readonly TraceEntry[]): Line =>
+  trace
+    .filter(({ now, curve }) => now.volumeL > LEAST_L || curve.length > 0)
+    .flatMap(({ startMin, endMin, before, now, curve }) => [
+      { atMin: startMin, value: before.liquor.waterG > 0 ? before.liquor.tempC : now.tempC },
+      ...curve.map((p) => ({ atMin: p.atMin, value: p.tempC })),
+      { atMin: endMin, value: now.tempC },
+    ]);
+
+function volume(trace: readonly TraceEntry[]): Line {
+  const inVessel = new Map<VesselId, number>();
+  const put = (vessel: Vessel) => inVessel.set(vessel.id, volumeMl(vessel.liquor) / 1000);
+  const all = () => [...inVessel.values()].reduce((sum, v) => sum + v, 0);
+  return trace.flatMap(({ startMin, endMin, after, also }) => {
+    const before = all();
+    for (const vessel of [...also, after]) put(vessel);
+    return Math.max(before, all()) > LEAST_L
+      ? [
+          { atMin: startMin, value: before },
+          { atMin: endMin, value: all() },
+        ]
+      : [];
+  });
+}
+
+const LINES: Record<TraceFigure, (trace: readonly TraceEntry[]) => Line> = {
+  tempC: warmth,
+  volumeL: volume,
+};
+
+/** A figure of a trace as a line; steps in which there is no drink are left out of it. */
+export const traceLine = ({ trace }: Pick<Simulation, 'trace'>, figure: TraceFigure): Line =>
+  LINES[figure](trace).sort((a, b) => a.atMin - b.atMin);
