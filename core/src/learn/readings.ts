@@ -13,6 +13,7 @@ import { READING_SPREADS as SPREAD } from '../tables/readingSpreads.ts';
 import type { Tables } from '../tables/types.ts';
 import type { ReadingFactorId } from './priors.ts';
 import type { OfPurchase } from './purchases.ts';
+import { warmsOrCools, warmthAt } from './warmth.ts';
 
 /** A batch that was made, as far as learning asks for it. */
 export interface MadeBatch {
@@ -32,7 +33,7 @@ export interface MadeBatch {
 
 /** Something that was read of a batch, and how far such a reading may be off. */
 export interface Read {
-  what: 'minutes' | 'volume' | 'level' | 'mass' | 'brix' | 'red' | 'filled' | 'sweetness';
+  what: 'minutes' | Reading['what'] | 'filled' | 'sweetness';
   stepId: StepId;
   /** The logarithm of what was read. */
   value: number;
@@ -187,8 +188,27 @@ function measuredIn(program: Program, step: Step, actual: StepActual, tables: Ta
                 by: 'pictures',
               };
         }
-        case 'temperature':
+        case 'temperature': {
+          const { startMin, untimed, adjustments } = actual;
+          if (startMin === undefined || untimed || !warmsOrCools(step)) return null;
+          // What was thrown in, or a flame that went out, makes another course of it.
+          if (adjustments.some((other) => other.kind !== 'measured' && other.atMin <= atMin)) return null;
+          const value = log(r.tempC);
+          return value === null || atMin - startMin < SPREAD.tapMin
+            ? null
+            : {
+                what: 'temperature',
+                value,
+                spread: SPREAD.warmthC / r.tempC,
+                foreseen: (sim) => {
+                  const entry = entryOf(sim, step.id);
+                  return entry?.vesselId === vesselId ? log(warmthAt(entry, atMin - startMin) ?? 0) : null;
+                },
+              };
+        }
         case 'pH':
+          // It hangs on the acids and the water of one batch. No factor of a kitchen moves it by more than two thousandths
+          // of itself, and it is read to within a thirtieth: it would tell nothing.
           return null;
       }
     }

@@ -2,7 +2,7 @@ import type { MovesWithPurchases, Residual } from './sensitivities.ts';
 import type { Evidence } from './solve.ts';
 
 /** Raise it when batches are read otherwise, or the model foretells otherwise: what was kept of them is read again. */
-export const EVIDENCE_V = '2';
+export const EVIDENCE_V = '3';
 
 type Moved = MovesWithPurchases extends ReadonlyMap<infer K, number> ? K : never;
 type StoredResidual = Omit<Residual, 'moves'> & { moves: [Moved, number][] };

@@ -17,6 +17,8 @@ export const READING_SPREADS = {
   levelCm: 0.1,
   scaleShare: 0.006,
   brix: 0.15,
+  /** How warm a pot is, °C: not the same everywhere in it, and read a little after the minute that is written down. */
+  warmthC: 2,
   /** How strong a drink is by the colour of a photographed spoonful, as a share: light and camera differ each time. */
   pictureShare: 0.2,
   /** A sweetness that was found about right: the next mouthful is not judged just so, as a share. */
