@@ -38,24 +38,36 @@ export function blockOf(
   held: ReadonlyMap<LearntId, number>,
   scatter: number,
 ): Block {
-  const all = residuals.map(
-    ({ moves, read }): ReadonlyMap<LearntId, number> =>
-      read.by === null ? moves : new Map<LearntId, number>([...moves, [read.by, 1]]),
-  );
-  const ids = [...new Set(all.flatMap((m) => [...m.keys()]))].filter((id) => at.has(id));
-  const columns = ids.map((id) => at.get(id)!);
-  const loose = ids.map((id, c) => (isOfBatch(id) ? scatter * priors[columns[c]!]! ** 2 : 0));
-  const j = all.map((moves) => Float64Array.from(ids.map((id) => moves.get(id) ?? 0)));
+  const columns: number[] = [];
+  const loose: number[] = [];
+  const columnOf = new Map<LearntId, number>();
+  const placeOf = (id: LearntId): number | undefined => {
+    const there = columnOf.get(id);
+    if (there !== undefined) return there;
+    const i = at.get(id);
+    if (i === undefined) return undefined;
+    loose.push(isOfBatch(id) ? scatter * priors[i]! ** 2 : 0);
+    columnOf.set(id, columns.length);
+    return columns.push(i) - 1;
+  };
+  const entries = residuals.map(({ moves, read }) => {
+    const all: [LearntId, number][] = [...moves];
+    if (read.by !== null) all.push([read.by, 1]);
+    return all.map(([id, by]) => ({ place: placeOf(id), by, held: held.get(id) ?? 0 }));
+  });
+  const j = entries.map((moves) => {
+    const row = new Float64Array(columns.length);
+    for (const { place, by } of moves) if (place !== undefined) row[place] = by;
+    return row;
+  });
   return {
     columns,
     j,
-    y: Float64Array.from(residuals, ({ value }, i) => {
-      let rest = value;
-      for (const [id, by] of all[i]!) rest -= by * (held.get(id) ?? 0);
-      return rest;
-    }),
+    y: Float64Array.from(residuals, ({ value }, i) =>
+      entries[i]!.reduce((rest, { by, held: mean }) => rest - by * mean, value),
+    ),
     variance: Float64Array.from(residuals, ({ read }) => read.spread ** 2),
-    together: j.map((a) => Float64Array.from(j.map((b) => offTogether(a, b, loose)))),
+    together: offTogether(j, loose),
   };
 }
 
@@ -66,11 +78,20 @@ function taken(row: readonly number[], columns: readonly number[]): Float64Array
   return out;
 }
 
-/** What two readings are off together by what is loose in a batch. */
-function offTogether(a: Float64Array, b: Float64Array, loose: readonly number[]): number {
-  let sum = 0;
-  for (let c = 0; c < a.length; c++) sum += a[c]! * loose[c]! * b[c]!;
-  return sum;
+/** What each two readings are off together by what is loose in a batch. */
+function offTogether(j: readonly Float64Array[], loose: readonly number[]): Float64Array[] {
+  const all = j.map(() => new Float64Array(j.length));
+  for (let i = 0; i < j.length; i++) {
+    const own = j[i]!;
+    for (let k = 0; k <= i; k++) {
+      const other = j[k]!;
+      let sum = 0;
+      for (let c = 0; c < own.length; c++) sum += own[c]! * loose[c]! * other[c]!;
+      all[i]![k] = sum;
+      all[k]![i] = sum;
+    }
+  }
+  return all;
 }
 
 /** The inverse of a symmetric, positive definite matrix, by its Cholesky factor. */

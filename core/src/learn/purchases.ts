@@ -31,7 +31,7 @@ export function purchasesInTheHouse(
   for (const { residuals } of [...evidence].sort((a, b) => a.atMs - b.atMs))
     for (const { moves } of residuals)
       for (const id of moves.keys()) {
-        const one = readPurchaseId(id);
+        const one = isPurchaseId(id) ? readPurchaseId(id) : null;
         if (one) newest.set(one.itemId, id as PurchaseId);
       }
   return newest;

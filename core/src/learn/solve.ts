@@ -96,8 +96,9 @@ export function solveBeliefs(evidence: readonly Evidence[], options: SolveOption
     const ageYears = nowMs === null ? 0 : Math.max(0, nowMs - atMs) / YEAR_MS;
     return blockOf(residuals, at, priors, held, SCATTER ** 2 + DRIFT_PER_YEAR ** 2 * ageYears);
   });
-  const weights = options.weights ?? weigh(blocks, priors);
-  const parts = blocks.map((block, b) => weighedAt(block, weights[b]!));
+  const { weights, parts } = options.weights
+    ? { weights: options.weights, parts: blocks.map((block, b) => weighedAt(block, options.weights![b]!)) }
+    : weigh(blocks, priors);
   const { covariance, mean } = posterior(blocks, parts, priors);
   return {
     beliefs: names.map((id) => {
@@ -186,18 +187,23 @@ function coursesOf(
  * How much each reading counts, held against what all others say of it. First by Huber's weights, which keep everything,
  * then by Tukey's, which let go of what is far out. Source: leave-one-out residuals of a normal model, in closed form.
  */
-function weigh(blocks: readonly Block[], priors: readonly number[]): number[][] {
+function weigh(
+  blocks: readonly Block[],
+  priors: readonly number[],
+): { weights: number[][]; parts: Weighed[] } {
   let weights = blocks.map(({ y }) => Array.from(y, () => 1));
+  let parts = blocks.map((block, b) => weighedAt(block, weights[b]!));
   for (const { rounds, weightAt } of WEIGHINGS)
     for (let round = 0; round < rounds; round++) {
-      const parts = blocks.map((block, b) => weighedAt(block, weights[b]!));
       const { mean, covariance } = posterior(blocks, parts, priors);
-      const next = blocks.map((block, b) =>
-        awayFromOthers(block, parts[b]!, weights[b]!, mean, covariance).map(weightAt),
+      const before = weights;
+      weights = blocks.map((block, b) =>
+        awayFromOthers(block, parts[b]!, before[b]!, mean, covariance).map(weightAt),
       );
-      const settled = next.every((ws, b) => ws.every((w, i) => Math.abs(w - weights[b]![i]!) < SETTLED));
-      weights = next;
-      if (settled) break;
+      const moved = weights.map((ws, b) => Math.max(0, ...ws.map((w, i) => Math.abs(w - before[b]![i]!))));
+      // Most batches keep all of their weights from one round to the next.
+      parts = blocks.map((block, b) => (moved[b] === 0 ? parts[b]! : weighedAt(block, weights[b]!)));
+      if (moved.every((by) => by < SETTLED)) break;
     }
-  return weights;
+  return { weights, parts };
 }

@@ -18,13 +18,15 @@ const bottle = (more: Partial<FilledInYear> = {}): FilledInYear => ({
   recipeId: 'red',
   filledMs: MARCH,
   volumeMl: 1000,
-  pouredMl: 0,
-  openedMs: null,
+  leftMl: 1000,
   goneMs: null,
   fate: 'there',
-  sealedDays: 5,
+  waste: null,
   ...more,
 });
+/** One that was thrown out so many days after it was filled, and keeps five. */
+const wasted = (days: number, more: Partial<FilledInYear> = {}, openedMs: number | null = null) =>
+  bottle({ fate: 'thrownOut', goneMs: MARCH + days * DAY_MS, waste: { openedMs, sealedDays: 5 }, ...more });
 
 describe('a year of a kitchen', () => {
   it('by hand: two drinks, six bottles, what they cost and where they went', () => {
@@ -38,14 +40,14 @@ describe('a year of a kitchen', () => {
         made({ batchId: 'last', startedMs: Date.UTC(2025, 11, 31) }),
       ],
       [
-        bottle({ fate: 'drunk', goneMs: MARCH + DAY_MS, openedMs: MARCH }),
+        bottle({ fate: 'drunk', goneMs: MARCH + DAY_MS }),
         bottle({ fate: 'given', goneMs: MARCH + DAY_MS }),
-        bottle({ pouredMl: 250, openedMs: MARCH }),
+        bottle({ leftMl: 750 }),
         // Half of it was poured away: a smaller bottle would have been finished.
-        bottle({ fate: 'thrownOut', pouredMl: 500, openedMs: MARCH, goneMs: MARCH + 3 * DAY_MS }),
-        bottle({ fate: 'thrownOut', goneMs: MARCH + 6 * DAY_MS }),
-        bottle({ fate: 'thrownOut', goneMs: MARCH + 4 * DAY_MS }),
-        bottle({ batchId: 'last', fate: 'thrownOut', goneMs: MARCH }),
+        wasted(3, { leftMl: 500 }, MARCH),
+        wasted(6),
+        wasted(4),
+        wasted(0, { batchId: 'last' }),
       ],
     );
     expect(year).toMatchObject({ batches: 3, litres: 14, money: 6, uncounted: 1, thrownOutL: 2.5 });
@@ -82,15 +84,12 @@ describe('a year of a kitchen', () => {
     );
     fc.assert(
       fc.property(bottles, (drawn) => {
-        const filled = drawn.map(({ volumeMl, share, opened, fate, days }) =>
-          bottle({
-            volumeMl,
-            pouredMl: volumeMl * share,
-            openedMs: opened ? MARCH : null,
-            fate,
-            goneMs: fate === 'there' ? null : MARCH + days * DAY_MS,
-          }),
-        );
+        const filled = drawn.map(({ volumeMl, share, opened, fate, days }) => {
+          const poured = { volumeMl, leftMl: volumeMl * (1 - share) };
+          return fate === 'thrownOut'
+            ? wasted(days, poured, opened ? MARCH : null)
+            : bottle({ ...poured, fate, goneMs: fate === 'there' ? null : MARCH + days * DAY_MS });
+        });
         const year = yearOf(2026, 'UTC', [made()], filled);
         const allL = filled.reduce((sum, b) => sum + b.volumeMl, 0) / 1000;
         expect(year.drunkL + year.givenL + year.thereL + year.thrownOutL).toBeCloseTo(allL, 6);

@@ -19,13 +19,13 @@ export interface FilledInYear {
   recipeId: string;
   filledMs: number;
   volumeMl: number;
-  pouredMl: number;
-  openedMs: number | null;
+  /** What had not been poured when it went, or has not yet. */
+  leftMl: number;
   /** When it left the shelf; null: it stands there. */
   goneMs: number | null;
   fate: Fate;
-  /** Closed and cold it keeps so many days. */
-  sealedDays: number;
+  /** Of one that was thrown out: when it was opened, if it was, and for how many days it keeps closed and cold. */
+  waste: { openedMs: number | null; sealedDays: number } | null;
 }
 
 /** What would have spared what was thrown out. */
@@ -72,14 +72,14 @@ export function calendarOf(ms: number, zone: string): { year: number; month: num
 
 const NONE: Sums = { batches: 0, litres: 0, money: 0, thrownOutL: 0 };
 
-/** What is left of a bottle, L. */
-const leftL = ({ volumeMl, pouredMl }: FilledInYear): number => Math.max(0, volumeMl - pouredMl) / 1000;
-
 /**
  * What would have spared a bottle that was thrown out: opened and not finished, a smaller one; kept closed past its days,
  * making less or freezing it; turned within its days, standing colder.
  */
-function avoidedBy({ openedMs, goneMs, filledMs, sealedDays }: FilledInYear): AvoidedBy {
+function avoidedBy(
+  { goneMs, filledMs }: FilledInYear,
+  { openedMs, sealedDays }: NonNullable<FilledInYear['waste']>,
+): AvoidedBy {
   if (openedMs !== null) return 'smallerBottles';
   return (goneMs ?? filledMs) - filledMs > sealedDays * DAY_MS ? 'lessOrFrozen' : 'colder';
 }
@@ -123,11 +123,11 @@ export function yearOf(
   const spared = new Map<AvoidedBy, Waste>();
   for (const bottle of filled) {
     if (!monthOf.has(bottle.batchId)) continue;
-    const rest = leftL(bottle);
+    const rest = bottle.leftMl / 1000;
     shares.push({ fate: bottle.fate, frozen: false, filledL: bottle.volumeMl / 1000, leftL: rest });
-    if (bottle.fate !== 'thrownOut') continue;
+    if (!bottle.waste) continue;
     for (const sums of sumsOf(bottle.batchId, bottle.recipeId)) sums.thrownOutL += rest;
-    const by = avoidedBy(bottle);
+    const by = avoidedBy(bottle, bottle.waste);
     const { litres, money } = spared.get(by) ?? { litres: 0, money: 0 };
     spared.set(by, { litres: litres + rest, money: money + rest * (perL.get(bottle.batchId) ?? 0) });
   }

@@ -1,12 +1,5 @@
 import type { BatchAtAGlance } from '@big-ladle/core/contract';
-import {
-  calendarOf,
-  type FilledInYear,
-  fateOf,
-  type MadeInYear,
-  type YearDoc,
-  yearOf,
-} from '@big-ladle/core/learn';
+import { calendarOf, type FilledInYear, type MadeInYear, type YearDoc, yearOf } from '@big-ladle/core/learn';
 import type { ItemLog } from '@big-ladle/core/log';
 import type { BottleItem } from '@big-ladle/core/shelf';
 import { DAY_MS } from '@big-ladle/core/units';
@@ -38,32 +31,43 @@ const madeRows = (db: Db, fromMs: number, toMs: number): Promise<MadeRow[]> =>
       'batch_evidence.spent as spent',
     );
 
+/** What a bottle's own log and making say, as far as anything is asked of it. */
+interface BottleRow {
+  batch_id: string;
+  recipe_id: string;
+  fate: FilledInYear['fate'];
+  filled_ms: number;
+  filled_ml: number;
+  left_ml: number;
+  gone_ms: number | null;
+  /** Of one that was thrown out: why is asked of them alone, and they are long. */
+  facts: string | null;
+  log: string | null;
+}
+
 async function filledOf(db: Db, batchIds: readonly string[]): Promise<FilledInYear[]> {
+  const ofWaste = (column: string) => db.raw(`case fate when 'thrownOut' then ${column} end as ${column}`);
   const rows = (await db('item_now')
-    .where({ kind: 'bottle' })
+    .whereNotNull('fate')
     .whereRaw('batch_id in (select value from json_each(?))', [JSON.stringify(batchIds)])
-    .select('batch_id', 'recipe_id', 'facts', 'log', 'gone_ms')) as {
-    batch_id: string;
-    recipe_id: string;
-    facts: string;
-    log: string;
-    gone_ms: number | null;
-  }[];
-  return rows.map((r) => {
-    const { bottle } = JSON.parse(r.facts) as BottleItem;
-    const log = JSON.parse(r.log) as ItemLog;
-    return {
-      batchId: r.batch_id,
-      recipeId: r.recipe_id,
-      filledMs: bottle.filledMs,
-      volumeMl: bottle.volumeMl,
-      pouredMl: log.pouredMl,
-      openedMs: log.openedMs,
-      goneMs: r.gone_ms,
-      fate: fateOf(log),
-      sealedDays: bottle.keeping.sealedDays,
-    };
-  });
+    .select('batch_id', 'recipe_id', 'fate', 'made_ms as filled_ms', 'filled_ml', 'left_ml', 'gone_ms')
+    .select(ofWaste('facts'), ofWaste('log'))) as BottleRow[];
+  return rows.map((r) => ({
+    batchId: r.batch_id,
+    recipeId: r.recipe_id,
+    filledMs: r.filled_ms,
+    volumeMl: r.filled_ml,
+    leftMl: r.left_ml,
+    goneMs: r.gone_ms,
+    fate: r.fate,
+    waste:
+      r.log === null || r.facts === null
+        ? null
+        : {
+            openedMs: (JSON.parse(r.log) as ItemLog).openedMs,
+            sealedDays: (JSON.parse(r.facts) as BottleItem).bottle.keeping.sealedDays,
+          },
+  }));
 }
 
 /** Years in which something was made, the newest first. */

@@ -19,7 +19,7 @@ import { MADE_ROWS, MadeRow } from './MadeRow.tsx';
 /** So many are set side by side. */
 const MOST = 4;
 /** So many rows are shown at first, and with each step further back. */
-const AT_ONCE = 50;
+const AT_ONCE = 30;
 
 const NONE: readonly LogbookRow[] = [];
 
