@@ -1,4 +1,5 @@
 import { TZDate } from '@date-fns/tz';
+import { MINUTE_MS } from '../units/time.ts';
 import type { LeftoverLife } from './leftovers.ts';
 import type { BottleLife } from './spoilage.ts';
 
@@ -30,13 +31,29 @@ export function startOfToday(nowMs: number, zone: string): number {
   return new TZDate(today.getFullYear(), today.getMonth(), today.getDate(), zone).getTime();
 }
 
+const QUARTER_MS = 15 * MINUTE_MS;
+/** A shelf has few days and many bottles: by zone, the last whole day of each quarter of an hour that was asked about. */
+const lastDays = new Map<string, Map<number, number>>();
+/** More of them than this are forgotten again. */
+const MOST_KEPT = 10_000;
+
 /**
  * The last whole day before a deadline, as the noon of that day: whole days are rounded down in the kitchen's own zone,
- * by the calendar, so that a day of 23 or 25 hours is one as well.
+ * by the calendar, so that a day of 23 or 25 hours is one as well. Days begin at full quarters of an hour in every zone.
  */
 export function lastWholeDay(deadlineMs: number, zone: string): number {
-  const end = new TZDate(deadlineMs, zone);
-  return new TZDate(end.getFullYear(), end.getMonth(), end.getDate() - 1, 12, zone).getTime();
+  let known = lastDays.get(zone);
+  if (!known || known.size > MOST_KEPT) {
+    known = new Map();
+    lastDays.set(zone, known);
+  }
+  const quarter = Math.floor(deadlineMs / QUARTER_MS);
+  const before = known.get(quarter);
+  if (before !== undefined) return before;
+  const end = new TZDate(quarter * QUARTER_MS, zone);
+  const dayMs = new TZDate(end.getFullYear(), end.getMonth(), end.getDate() - 1, 12, zone).getTime();
+  known.set(quarter, dayMs);
+  return dayMs;
 }
 
 /** The one date of a thing, wherever it is shown. */

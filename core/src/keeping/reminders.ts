@@ -83,16 +83,6 @@ export function remindersOf(items: readonly Reminded[], zone: string, nowMs: num
     known.set(quarter, at);
     return at;
   };
-  const lastDays = new Map<number, number>();
-  const lastDay = (ms: number): number => {
-    // Local days end at full quarters of an hour: all moments of one have the same last whole day.
-    const quarter = Math.floor(ms / QUARTER_MS);
-    const before = lastDays.get(quarter);
-    if (before !== undefined) return before;
-    const at = lastWholeDay(quarter * QUARTER_MS, zone);
-    lastDays.set(quarter, at);
-    return at;
-  };
   const next = (ms: number): number => {
     const same = morning(ms);
     // A day on, and into its morning: a day of 23 or 25 hours has one as well.
@@ -125,7 +115,7 @@ export function remindersOf(items: readonly Reminded[], zone: string, nowMs: num
       put(item, 'defrost', morning(life.deadlineMs - DEFROST_DAYS * DAY_MS));
       continue;
     }
-    put(item, 'due', morning(lastDay(life.deadlineMs)));
+    put(item, 'due', morning(lastWholeDay(life.deadlineMs, zone)));
     const kind = checkKindOf(bottle.keeping);
     if (kind === 'live') put(item, 'vent', next((log.ventedMs ?? bottle.filledMs) + DAY_MS / 2));
     const last = Math.max(bottle.filledMs, log.looks.at(-1)?.atMs ?? 0);

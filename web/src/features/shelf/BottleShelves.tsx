@@ -117,7 +117,8 @@ export function BottleShelves(props: {
     event.preventDefault();
     void navigate(new URL(link.href).pathname);
   };
-  const [columns, setColumns] = useState(6);
+  // Nothing is drawn before it is measured, which is before it is seen: else every bottle would be drawn twice.
+  const [columns, setColumns] = useState(0);
   const [top, setTop] = useState(0);
   useLayoutEffect(() => {
     const { current } = box;
@@ -131,15 +132,20 @@ export function BottleShelves(props: {
     watch.observe(current);
     return () => watch.disconnect();
   }, []);
+  // How many stand side by side is known a moment later; which are alike does not hang on it.
+  const stacks = useMemo(
+    () => groups.map((group) => ({ group, stacks: stacked(group.living, zone, placeOf) })),
+    [groups, zone, placeOf],
+  );
   const lines = useMemo(
     () =>
-      groups.flatMap((group): Line[] => [
+      (columns === 0 ? [] : stacks).flatMap(({ group, stacks: own }): Line[] => [
         ...(group.title === null
           ? []
           : [{ kind: 'head' as const, key: `head:${group.key}`, height: HEAD_H, group }]),
-        ...linesOf(group, columns, zone, placeOf),
+        ...linesOf(group, own, columns),
       ]),
-    [groups, columns, zone, placeOf],
+    [stacks, columns],
   );
   const rows = useWindowVirtualizer({
     count: lines.length,
@@ -175,13 +181,7 @@ export function BottleShelves(props: {
 }
 
 /** The boards of a group, so many stacks on each. */
-function linesOf(
-  group: ShelfGroup,
-  columns: number,
-  zone: string,
-  placeOf: (living: Living) => string | null,
-): Line[] {
-  const stacks = stacked(group.living, zone, placeOf);
+function linesOf(group: ShelfGroup, stacks: readonly Stack[], columns: number): Line[] {
   return Array.from({ length: Math.ceil(stacks.length / columns) }, (_, i): Line => {
     const row = stacks.slice(i * columns, (i + 1) * columns);
     return {
