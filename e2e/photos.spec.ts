@@ -1,9 +1,14 @@
 import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
+import type { Batch } from '@big-ladle/core/contract';
+import type { LearningDoc } from '@big-ladle/core/learn';
+import { markerGPerL } from '@big-ladle/core/liquor';
+import { simulateBatch } from '@big-ladle/core/program';
+import { SHIPPED_TABLES } from '@big-ladle/core/tables';
 import type { Page } from '@playwright/test';
 import { chanceScene, photograph, type Scene } from '../core/src/instruments/spoon/renderSpoon.fixtures.ts';
 import { violations } from './axe.ts';
-import { begun, planFor } from './begun.ts';
+import { begun, KITCHEN, planFor } from './begun.ts';
 import { expect, test, unfold } from './fixtures.ts';
 import type { KitchenServer } from './server.ts';
 
@@ -91,6 +96,20 @@ test('a photo is taken at the stove, stands beside last time’s spoon, is backe
   await expect(page.getByTestId('photos').getByRole('img')).toHaveCount(0);
 });
 
+/** Takes a picture of a thinned spoon from a file, and points at its white and its drink. */
+async function readPicture(page: Page, change: Partial<Scene>): Promise<void> {
+  const shot = photograph({ ...chanceScene(5, 35, 9), exposure: 0.6, ...change });
+  await page
+    .getByTestId('read-spoon')
+    .getByTestId('photo-file')
+    .setInputFiles({ name: 'spoon.jpg', mimeType: 'image/jpeg', buffer: Buffer.from(shot.file) });
+  await page.getByTestId('photo-dialog').getByRole('button', { name: '9', exact: true }).click();
+  const seen = page.getByTestId('spoon-picture');
+  const box = (await seen.boundingBox())!;
+  for (const { x, y } of [shot.white, shot.drink])
+    await seen.click({ position: { x: (x / shot.width) * box.width, y: (y / shot.height) * box.height } });
+}
+
 interface Measured {
   kind: string;
   body: { reading: { what: string; redGPerL: number } };
@@ -107,19 +126,7 @@ test('a thinned spoonful is photographed and read; one that cannot be read says 
   const dialog = page.getByTestId('photo-dialog');
   const result = page.getByTestId('spoon-result');
   const seen = page.getByTestId('spoon-picture');
-  /** Takes such a picture from a file, and points at its white and its drink. */
-  const take = async (change: Partial<Scene>) => {
-    const shot = photograph({ ...chanceScene(5, 35, 9), brownGPerL: 35, exposure: 0.6, ...change });
-    await how
-      .getByTestId('photo-file')
-      .setInputFiles({ name: 'spoon.jpg', mimeType: 'image/jpeg', buffer: Buffer.from(shot.file) });
-    await dialog.getByRole('button', { name: '9', exact: true }).click();
-    const box = (await seen.boundingBox())!;
-    for (const { x, y } of [shot.white, shot.drink])
-      await seen.click({
-        position: { x: (x / shot.width) * box.width, y: (y / shot.height) * box.height },
-      });
-  };
+  const take = (change: Partial<Scene>) => readPicture(page, { brownGPerL: 35, ...change });
 
   // Not thinned, though it was said to be; a window that shines in it: refused, each with its reason.
   await take({ thinned: 0 });
@@ -160,4 +167,83 @@ test('a thinned spoonful is photographed and read; one that cannot be read says 
   expect(row!.body.reading.redGPerL).toBeLessThan(35 * 1.3);
   await page.goto(`${server.url}/batches/batch`);
   await expect(page.getByText(/of hibiscus in a litre, by a photo/).first()).toBeVisible();
+});
+
+/** By how much redder than the drink the pictures of this house are. */
+const OFF = 1.25;
+
+/** A batch that was made some days ago as it was planned, its spoon photographed and read when it was strained. */
+async function madeBefore(server: KitchenServer, id: string, daysAgo: number): Promise<number> {
+  const startMs = Math.round(server.nowMs() - daysAgo * 86_400_000);
+  let seq = 0;
+  const entry = (kind: string, body: object, atMin: number) => ({
+    id: `${id}-${++seq}`,
+    stream: { kind: 'batch', id },
+    v: 1,
+    atMs: Math.round(startMs + atMin * 60_000),
+    deviceId: id,
+    deviceSeq: seq,
+    kind,
+    body,
+  });
+  await server.api('POST', '/batches', { id, plan: planFor(9) });
+  const first = entry('stepStarted', { stepId: 'pick' }, 0);
+  const { pins } = await server.api<Batch>('POST', `/batches/${id}/start`, { version: 1, events: [first] });
+  const sim = simulateBatch(pins!.program, pins!.kitchen, SHIPPED_TABLES);
+  const strained = sim.trace.find((t) => t.kind === 'strain')!;
+  const redGPerL = markerGPerL(strained.after.liquor, 'red') * OFF;
+  const reading = { what: 'red', redGPerL, thinned: 9 };
+  const { stepId, vesselId, endMin } = strained;
+  await server.api('POST', '/events', {
+    events: [
+      ...sim.trace.map((t) => entry('stepEnded', { stepId: t.stepId }, t.endMin)),
+      entry('measured', { stepId, vesselId, reading }, endMin - 0.1),
+    ],
+  });
+  const { file } = photograph(chanceScene(5, 35, 9));
+  const about = `id=spoon-${id}&of=batch&ofId=${id}&what=spoon&takenMs=${startMs + endMin * 60_000}`;
+  const answer = await fetch(`${server.url}/api/photos?${about}`, {
+    method: 'POST',
+    headers: { 'Content-Type': 'image/jpeg' },
+    body: Buffer.from(file),
+  });
+  expect(answer.status).toBeLessThan(300);
+  return redGPerL;
+}
+
+test('one batch before, a spoon is paler or darker than last time; three, and it says how many grams', async ({
+  page,
+  server,
+}) => {
+  await server.api('PUT', '/kitchen', { version: 0, kitchen: KITCHEN });
+  const lastGPerL = await madeBefore(server, 'first', 21);
+  await atTheSpoon(page, server);
+  await unfold(page, 'read-spoon-fold');
+  const dialog = page.getByTestId('photo-dialog');
+  const result = page.getByTestId('spoon-result');
+  const spoonOf = (share: number) =>
+    readPicture(page, { redGPerL: lastGPerL * share, brownGPerL: lastGPerL });
+  await spoonOf(0.5);
+  await expect(result).toHaveText('Paler than last time. How strong it is, it says after three batches.');
+  await dialog.getByRole('button', { name: 'Close' }).click();
+  await spoonOf(1.6);
+  await expect(result).toHaveText('Darker than last time. How strong it is, it says after three batches.');
+  await dialog.getByRole('button', { name: 'Close' }).click();
+
+  await madeBefore(server, 'second', 14);
+  await madeBefore(server, 'third', 7);
+  const told = async () =>
+    (await server.api<LearningDoc>('GET', '/learning')).told.beliefs.find((b) => b.id === 'pictures')
+      ?.batchIds;
+  await expect.poll(told).toHaveLength(3);
+  await page.goto(`${server.url}/batches/batch/stove`);
+  await unfold(page, 'signs');
+  await unfold(page, 'spoon-photos-fold');
+  await unfold(page, 'read-spoon-fold');
+  await spoonOf(1);
+  await expect(result).toContainText(/About \d+ g of hibiscus in a litre, likely [\d.]+ g to [\d.]+ g\./);
+  const grams = Number.parseFloat(/About (\d+) g/.exec(await result.innerText())![1]!);
+  // The picture shows as much as last time; the drink itself has less, by what the house's pictures are off.
+  expect(grams).toBeGreaterThan((lastGPerL / OFF) * 0.8);
+  expect(grams).toBeLessThan(lastGPerL * 0.97);
 });
