@@ -60,7 +60,8 @@ test('what was made is looked through, opened, set side by side step by step, an
   await expect(beside.getByRole('columnheader')).toHaveCount(2);
   const bottles = beside.getByRole('row', { name: /^Made in all/ });
   await expect(bottles.getByRole('cell').first()).toContainText(/[\d.]+ L.*planned [\d.]+ L/s);
-  await expect(beside.getByRole('row', { name: /^Strain/ }).first()).toContainText('planned');
+  const steps = page.getByTestId('beside-steps');
+  await expect(steps.getByRole('row', { name: /^Strain/ }).first()).toContainText('planned');
   // The spoon of the one that was photographed.
   const spoons = beside.getByRole('row', { name: /^Its spoon/ }).getByRole('cell');
   await expect(spoons.first()).toHaveText('not photographed');

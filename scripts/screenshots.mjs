@@ -130,7 +130,7 @@ const VIEWS = [
   {
     name: 'logbook-beside',
     path: '/logbook',
-    size: TABLE,
+    size: { width: 1280, height: 1060 },
     prepare: async (page) => {
       for (const i of [0, 1]) await page.getByTestId('made').nth(i).getByRole('checkbox').check();
       await page.getByRole('link', { name: 'Side by side' }).click();
@@ -139,10 +139,10 @@ const VIEWS = [
     },
   },
   {
-    name: 'bottle',
-    path: '/shelf/demo-bottle-2',
-    size: { width: 1280, height: 1000 },
-    prepare: (page) => page.getByTestId('curve').getByRole('img').waitFor(),
+    name: 'logbook',
+    path: '/logbook',
+    size: TABLE,
+    prepare: (page) => page.getByTestId('made').first().waitFor(),
   },
   {
     name: 'labels',

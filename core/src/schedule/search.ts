@@ -38,6 +38,8 @@ const WINDOW_SHARE = 0.15;
 const WINDOW = 24;
 /** Of those, so many are done later than they were. */
 const LATER_SHARE = 0.5;
+/** Of what is pinned, so often the stages before it stay. */
+const STAYS_SHARE = 0.5;
 /** At its beginning a further sitting is taken so often. */
 const ONE_MORE = 0.02;
 /** At its beginning, so much less fresh as a share. */
@@ -168,7 +170,11 @@ function putBackPinned(
   const was = now.placed.find((p) => p.chainId === first.id && p.stageId === stage.id)?.start ?? 0;
   const from = later ? Math.min(was, last) : 0;
   const at = from + Math.floor(random() * (last - from + 1));
-  const pinned = holding(first, (s) => (s === stage ? at : undefined));
+  // What it begins with stays where it stands, half the time: by itself it would rather be done in one go, later on.
+  const starts = new Map(now.placed.filter((p) => p.chainId === first.id).map((p) => [p.stageId, p.start]));
+  const stays = random() < STAYS_SHARE ? Math.floor(random() * first.stages.indexOf(stage)) + 1 : 0;
+  const held = new Set(first.stages.slice(0, stays));
+  const pinned = holding(first, (s) => (s === stage ? at : held.has(s) ? starts.get(s.id) : undefined));
   // Its other stages stand by chance as well: where they stand decides what is left for the others.
   const price = random() < 0.7 ? prices(table.project.slots, random) : null;
   if (!table.put(pinned, { ...plain(random), price })) table.put(first);

@@ -44,50 +44,38 @@ export function BesidePage() {
           {say('logbook.all')}
         </Button>
       </PageHead>
-      <Box sx={{ display: 'grid', gap: 1.75, gridTemplateColumns: 'minmax(0,1fr)' }}>
-        <Panel testId="beside">
-          {columns.length < 2 ? say('beside.tooFew') : <Beside columns={columns} />}
-        </Panel>
-        {columns.length >= 2 && (
+      {columns.length < 2 ? (
+        <Panel testId="beside">{say('beside.tooFew')}</Panel>
+      ) : (
+        <Box sx={{ display: 'grid', gap: 1.75, gridTemplateColumns: 'minmax(0,1fr)' }}>
+          <Panel testId="beside">
+            <InShort columns={columns} />
+          </Panel>
           <Suspense fallback={<Panel title={say('traces.title')}>{null}</Panel>}>
             <Traces states={states} />
           </Suspense>
-        )}
-      </Box>
+          <Panel title={say('beside.steps')} testId="beside-steps">
+            <StepByStep columns={columns} />
+          </Panel>
+        </Box>
+      )}
     </>
   );
 }
 
-function Beside({ columns }: { columns: readonly Column[] }) {
-  const cell = { p: 0.75, pl: 2, verticalAlign: 'top', textAlign: 'left' } as const;
-  const row = (label: string, of: (column: Column) => ReactNode) => (
-    <tr>
-      <Box component="th" scope="row" sx={{ ...cell, pl: 0, fontWeight: 400, color: role('inkMuted') }}>
-        {label}
-      </Box>
-      {columns.map((column) => (
-        <Box component="td" key={column.state.batch.id} sx={cell}>
-          {of(column)}
-        </Box>
-      ))}
-    </tr>
-  );
-  const both = (planned: number, real: number | null, show: (figure: number) => string) => (
-    <>
-      <Box sx={{ ...heading, fontSize: '1.2rem' }}>{real === null ? say('beside.unknown') : show(real)}</Box>
-      <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem' }}>
-        {say('beside.planned', { figure: show(planned) })}
-      </Box>
-    </>
-  );
-  const kinds = stepRows(columns);
+const CELL = { p: 0.75, pl: 2, verticalAlign: 'top', textAlign: 'left' } as const;
+
+/** A column a batch, under its drink and day. */
+function Columns({ columns, children }: { columns: readonly Column[]; children: ReactNode }) {
   return (
     <Box sx={{ overflowX: 'auto' }}>
       <Box
         component="table"
         sx={{
           borderCollapse: 'collapse',
+          tableLayout: 'fixed',
           width: '100%',
+          minWidth: 160 * (columns.length + 1),
           '& tr': { borderBottom: `1px solid ${role('hairline')}` },
         }}
       >
@@ -95,7 +83,7 @@ function Beside({ columns }: { columns: readonly Column[] }) {
           <tr>
             <td />
             {columns.map(({ state: { batch, recipe, now, kitchen } }) => (
-              <Box component="th" scope="col" key={batch.id} sx={cell}>
+              <Box component="th" scope="col" key={batch.id} sx={CELL}>
                 <Link to={`/batches/${batch.id}`}>{sayDrink(recipe.id, recipe.name)}</Link>
                 <Box sx={{ fontWeight: 400, color: role('inkMuted') }}>
                   {now.log.startedMs === null ? '' : fullDay(now.log.startedMs, kitchen.zone)}
@@ -104,58 +92,96 @@ function Beside({ columns }: { columns: readonly Column[] }) {
             ))}
           </tr>
         </thead>
-        <tbody>
-          {row(say('beside.way'), ({ state }) => sayCode(`method.${state.program.methodId}`))}
-          {row(say('beside.wished'), ({ back }) => (back.wishedL === null ? '' : litres(back.wishedL)))}
-          {row(say('beside.litres'), ({ back }) => both(back.litres.planned, back.litres.real, litres))}
-          {row(say('beside.bottled'), ({ back }) =>
-            back.bottledL === null ? say('beside.unknown') : litres(back.bottledL),
-          )}
-          {row(say('beside.hours'), ({ back }) => both(back.minutes.planned, back.minutes.real, duration))}
-          {row(say('beside.sweet'), ({ back }) =>
-            both(back.sweetnessPct.planned, back.sweetnessPct.real, (f) => num(f, 1)),
-          )}
-          {row(say('beside.spoon'), ({ state: { batch, kitchen } }) => (
-            <LastSpoon batchId={batch.id} zone={kitchen.zone} />
-          ))}
-          {row(say('beside.otherwise'), ({ state, back }) =>
-            back.otherwise.length === 0
-              ? say('beside.nothing')
-              : back.otherwise.map((o) => <Box key={sayOtherwise(o, state)}>{sayOtherwise(o, state)}</Box>),
-          )}
-          {row(say('beside.verdict'), ({ state: { now } }) =>
-            now.log.score
-              ? [say('common.of', { score: num(now.log.score.score) }), now.log.score.words]
-                  .filter(Boolean)
-                  .join('; ')
-              : '',
-          )}
-          {row(say('beside.notes'), ({ state: { now } }) =>
-            now.log.notes.map((n) => <Box key={n.id}>{n.body.text}</Box>),
-          )}
-          <tr>
-            <Box component="th" colSpan={columns.length + 1} scope="rowgroup" sx={{ ...cell, pl: 0, pt: 2 }}>
-              {say('beside.steps')}
-            </Box>
-          </tr>
-          {kinds.map(({ name, of }) => (
-            <tr key={name}>
-              <Box component="th" scope="row" sx={{ ...cell, pl: 0, fontWeight: 400 }}>
-                {name}
-              </Box>
-              {columns.map(({ state }, i) => {
-                const step = of[i];
-                return (
-                  <Box component="td" key={state.batch.id} sx={cell}>
-                    {step && both(step.plannedMin, step.realMin, duration)}
-                  </Box>
-                );
-              })}
-            </tr>
-          ))}
-        </tbody>
+        <tbody>{children}</tbody>
       </Box>
     </Box>
+  );
+}
+
+/** What each batch says of one thing; nothing where none of them says anything. */
+function Line({ label, cells }: { label: string; cells: readonly { id: string; says: ReactNode }[] }) {
+  if (cells.every(({ says }) => !says)) return null;
+  return (
+    <tr>
+      <Box component="th" scope="row" sx={{ ...CELL, pl: 0, fontWeight: 400, color: role('inkMuted') }}>
+        {label}
+      </Box>
+      {cells.map(({ id, says }) => (
+        <Box component="td" key={id} sx={CELL}>
+          {says}
+        </Box>
+      ))}
+    </tr>
+  );
+}
+
+const both = (planned: number, real: number | null, show: (figure: number) => string) => (
+  <>
+    <Box sx={{ ...heading, fontSize: '1.2rem' }}>{real === null ? say('beside.unknown') : show(real)}</Box>
+    <Box sx={{ color: role('inkMuted'), fontSize: '0.9rem' }}>
+      {say('beside.planned', { figure: show(planned) })}
+    </Box>
+  </>
+);
+
+function InShort({ columns }: { columns: readonly Column[] }) {
+  const line = (label: string, of: (column: Column) => ReactNode) => (
+    <Line label={label} cells={columns.map((c) => ({ id: c.state.batch.id, says: of(c) }))} />
+  );
+  return (
+    <Columns columns={columns}>
+      {line(say('beside.way'), ({ state }) => sayCode(`method.${state.program.methodId}`))}
+      {line(say('beside.wished'), ({ back }) => back.wishedL !== null && litres(back.wishedL))}
+      {line(say('beside.litres'), ({ back }) => both(back.litres.planned, back.litres.real, litres))}
+      {line(say('beside.bottled'), ({ back }) =>
+        back.bottledL === null ? say('beside.unknown') : litres(back.bottledL),
+      )}
+      {line(say('beside.hours'), ({ back }) => both(back.minutes.planned, back.minutes.real, duration))}
+      {line(say('beside.sweet'), ({ back }) =>
+        both(back.sweetnessPct.planned, back.sweetnessPct.real, (f) => num(f, 1)),
+      )}
+      {line(say('beside.spoon'), ({ state: { batch, kitchen } }) => (
+        <LastSpoon batchId={batch.id} zone={kitchen.zone} />
+      ))}
+      {line(say('beside.otherwise'), ({ state, back }) =>
+        back.otherwise.length === 0
+          ? say('beside.nothing')
+          : back.otherwise.map((o) => <Box key={sayOtherwise(o, state)}>{sayOtherwise(o, state)}</Box>),
+      )}
+      {line(
+        say('beside.verdict'),
+        ({ state: { now } }) =>
+          now.log.score &&
+          [say('common.of', { score: num(now.log.score.score) }), now.log.score.words]
+            .filter(Boolean)
+            .join('; '),
+      )}
+      {line(
+        say('beside.notes'),
+        ({ state: { now } }) =>
+          now.log.notes.length > 0 && now.log.notes.map((n) => <Box key={n.id}>{n.body.text}</Box>),
+      )}
+    </Columns>
+  );
+}
+
+function StepByStep({ columns }: { columns: readonly Column[] }) {
+  return (
+    <Columns columns={columns}>
+      {stepRows(columns).map(({ name, of }) => (
+        <Line
+          key={name}
+          label={name}
+          cells={columns.map(({ state }, i) => {
+            const step = of[i];
+            return {
+              id: state.batch.id,
+              says: step && both(step.plannedMin, step.realMin, duration),
+            };
+          })}
+        />
+      ))}
+    </Columns>
   );
 }
 
