@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { chanceScene, photograph } from '../core/src/instruments/spoon/renderSpoon.fixtures.ts';
-import { expect, test } from './fixtures.ts';
+import { expect, test, unfold } from './fixtures.ts';
 
 test.use({ demo: true });
 
@@ -121,6 +121,51 @@ test('what the batches have told of this kitchen is said, from how many, and how
   );
   await learnt.getByText('Not known better than by the book yet').click();
   await expect(page.getByTestId('learnt-press:press')).toContainText('What stays in the sieve, pressed');
+});
+
+test.describe('on the phone', () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
+
+  test('two batches are set side by side, and a spoon is read and one refused, by thumb', async ({
+    page,
+    server,
+  }) => {
+    const widthOf = () => page.evaluate(() => document.documentElement.scrollWidth);
+    await page.goto(`${server.url}/logbook`);
+    const made = page.getByTestId('made');
+    await expect(made.first()).toContainText(/wished [\d.]+ L, expected [\d.]+ L/);
+    expect(await widthOf()).toBeLessThanOrEqual(390);
+    for (const i of [0, 1]) await made.nth(i).getByRole('checkbox').tap();
+    await page.getByRole('link', { name: 'Side by side' }).tap();
+    await expect(page.getByTestId('traces').getByRole('img')).toHaveAttribute('aria-label', /at its warmest/);
+    await page.getByRole('button', { name: 'How much', exact: true }).tap();
+    await expect(page.getByTestId('traces').getByRole('img')).toHaveAttribute('aria-label', /at its most/);
+    expect(await widthOf()).toBeLessThanOrEqual(390);
+
+    await page.goto(`${server.url}/batches/demo-steeping/stove`);
+    for (const fold of ['signs', 'spoon-photos-fold', 'read-spoon-fold']) await unfold(page, fold);
+    const dialog = page.getByTestId('photo-dialog');
+    const result = page.getByTestId('spoon-result');
+    for (const { window, says } of [
+      { window: true, says: 'Something shines in the drink' },
+      { window: false, says: 'It can be read' },
+    ]) {
+      const shot = photograph({ ...chanceScene(5, 35, 9), brownGPerL: 35, exposure: 0.6, window });
+      await page
+        .getByTestId('read-spoon')
+        .getByTestId('photo-file')
+        .setInputFiles({ name: 'spoon.jpg', mimeType: 'image/jpeg', buffer: Buffer.from(shot.file) });
+      await dialog.getByRole('button', { name: '9', exact: true }).tap();
+      const seen = page.getByTestId('spoon-picture');
+      const { width, height } = (await seen.boundingBox())!;
+      for (const { x, y } of [shot.white, shot.drink])
+        await seen.tap({ position: { x: (x / shot.width) * width, y: (y / shot.height) * height } });
+      await expect(result).toContainText(says);
+      await dialog.getByRole('button', { name: 'Keep it' }).tap();
+      await expect(dialog).toHaveCount(0);
+    }
+    await expect(page.getByTestId('spoon-photos').getByText('This spoon')).toBeVisible();
+  });
 });
 
 test.describe('a kitchen in which nothing was made', () => {

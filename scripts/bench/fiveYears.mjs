@@ -9,6 +9,7 @@ const ROUTES = [
   '/items/use',
   '/gifts',
   '/year',
+  '/logbook',
   '/batches?status=done&drinks=lemongrass-ginger-mint',
 ];
 
