@@ -44,13 +44,9 @@ export function useMade(drinks: readonly string[] | null) {
   };
 }
 
-/** Every batch that was made, a line each: shown as it was known, and asked for anew each time it is opened. */
+/** Every batch that was made, a line each. */
 export const useLogbook = () =>
-  useQuery({
-    queryKey: [...keys.batches, 'logbook'],
-    queryFn: () => ask(ROUTES.logbook, {}),
-    refetchOnMount: 'always',
-  });
+  useQuery({ queryKey: [...keys.lookedBack, 'batches'], queryFn: () => ask(ROUTES.logbook, {}) });
 
 /** Every batch by its drink and day, to be looked through. */
 export const useBatchNames = () =>

@@ -7,11 +7,12 @@ const event = (kind: LogEvent['kind'], stream: LogEvent['stream'] = { kind: 'bat
 
 describe('what is fetched anew', () => {
   it('after a score the lists, after an early straining the batch, the lists and the shelf', () => {
-    expect(staleAfter([event('scored')])).toEqual([keys.batches, keys.rehearsals]);
+    expect(staleAfter([event('scored')])).toEqual([keys.batches, keys.rehearsals, keys.lookedBack]);
     expect(staleAfter([event('strainedEarly')])).toEqual([
       keys.batch('b'),
       keys.batches,
       keys.rehearsals,
+      keys.lookedBack,
       keys.items,
     ]);
   });

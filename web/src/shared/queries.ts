@@ -26,6 +26,8 @@ export const keys = {
   kitchen: ['kitchen'] as const,
   batches: ['batches'] as const,
   batch: (id: string) => ['batch', id] as const,
+  /** All that was made and what became of it: the logbook's list, its years. */
+  lookedBack: ['lookedBack'] as const,
   items: ['items'] as const,
   thing: (id: string) => ['items', 'thing', id] as const,
   thingEvents: (id: string) => ['items', 'thing', id, 'events'] as const,
@@ -152,10 +154,10 @@ export function takeEvents(events: readonly LogEvent[]): void {
 export function staleAfter(events: readonly LogEvent[]): (readonly string[])[] {
   const stale: Record<Touched, readonly (readonly string[])[]> = {
     batch: events.filter((e) => isBatchStream(e.stream)).map((e) => keys.batch(e.stream.id)),
-    batches: [keys.batches, keys.rehearsals],
-    items: [keys.items],
+    batches: [keys.batches, keys.rehearsals, keys.lookedBack],
+    items: [keys.items, keys.lookedBack],
     gifts: [keys.gifts],
     purchases: [keys.purchases],
   };
-  return [...touchedBy(events)].flatMap((touched) => stale[touched]);
+  return [...new Set([...touchedBy(events)].flatMap((touched) => stale[touched]))];
 }

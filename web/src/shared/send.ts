@@ -11,7 +11,7 @@ type About<R> = Sent<R> extends { params: infer P } ? P : object;
 
 /** What each change makes old of what has been fetched; what is said of batches and bottles goes by its own table. */
 const STALE_AFTER = {
-  saveKitchen: () => [keys.kitchen],
+  saveKitchen: () => [keys.kitchen, keys.lookedBack],
   createBatch: () => [keys.batches],
   savePlan: ({ id }) => [keys.batch(id), keys.batches],
   putBatchAway: ({ id }) => [keys.batch(id), keys.batches],
@@ -20,14 +20,14 @@ const STALE_AFTER = {
   createRehearsal: () => [keys.rehearsals],
   changeRehearsal: ({ id }) => [keys.batch(id), keys.rehearsals],
   forgetRehearsal: () => [keys.rehearsals, keys.instruments],
-  events: () => [keys.batches, keys.items],
+  events: () => [keys.batches, keys.items, keys.lookedBack],
   putInstrument: () => [keys.instruments, keys.fridge],
   dropInstrument: () => [keys.instruments, keys.fridge],
   createRecipe: () => [keys.recipes],
   saveRecipe: ({ id }) => [keys.recipes, keys.versions(id)],
   retireRecipe: () => [keys.recipes],
   putIngredient: () => [keys.recipes],
-  putStock: () => [keys.stock],
+  putStock: () => [keys.stock, keys.lookedBack],
   saveLearning: () => [keys.learning, keys.kitchen],
   saveGathering: () => [keys.gatherings],
   keepTimetable: () => [keys.gatherings],

@@ -66,16 +66,16 @@ export function startStream(comesBack = false): void {
 function staleDocuments({ doc, id }: DocChange): (readonly string[])[] {
   switch (doc) {
     case 'kitchen':
-      return [keys.kitchen];
+      return [keys.kitchen, keys.lookedBack];
     case 'recipe':
       return [keys.recipes];
     case 'stock':
-      return [keys.stock];
+      return [keys.stock, keys.lookedBack];
     case 'gathering':
       return [keys.gatherings];
     case 'learning':
-      // With what a batch tells comes what it cost, for its year.
-      return [keys.learning, keys.batches];
+      // With what a batch tells comes what it cost.
+      return [keys.learning, keys.lookedBack];
     case 'photo':
       return [keys.photosOf(id)];
     case 'instrument':

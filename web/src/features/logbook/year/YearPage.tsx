@@ -76,10 +76,8 @@ export function YearPage() {
     error,
     refetch,
   } = useQuery({
-    queryKey: [...keys.batches, 'year', asked],
+    queryKey: [...keys.lookedBack, 'year', asked],
     queryFn: () => ask(ROUTES.year, { query: { of: asked === null ? undefined : Number(asked) } }),
-    // What is poured or thrown out of an old bottle changes a year that is long over.
-    refetchOnMount: 'always',
   });
   if (error && !doc) return <ErrorPanel error={error} again={() => void refetch()} />;
   if (!doc) return <Loading />;
