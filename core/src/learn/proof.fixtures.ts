@@ -27,14 +27,15 @@ export interface LearningFigures {
   within: { litres: number; hours: number };
   /** Share of blunders that move a forecast by at most two per cent. */
   blunder: { litres: number; hours: number };
-  /** The longest update, ms. */
-  slowestMs: number;
+  /** How long an update took, ms: half of them, ninety-nine of a hundred, all of them. The first ones find cold code. */
+  updateMs: { half: number; most: number; all: number };
 }
 
-const median = (values: readonly number[]): number => {
+function quantile(values: readonly number[], share: number): number {
   const sorted = [...values].sort((a, b) => a - b);
-  return sorted[Math.floor(sorted.length / 2)] ?? 0;
-};
+  return sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))] ?? 0;
+}
+const median = (values: readonly number[]): number => quantile(values, 0.5);
 
 /** What is foretold of a batch before it is made, and how it came out. */
 function foretold(batch: HiddenBatch, beliefs: Beliefs) {
@@ -78,7 +79,7 @@ export function proveLearning(seed: number, kitchens: number): LearningFigures {
   const odd = { kitchens: 0, litres: [] as number[], hours: [] as number[] };
   const within = { litres: [] as boolean[], hours: [] as boolean[] };
   const moved = { litres: [] as number[], hours: [] as number[] };
-  let slowestMs = 0;
+  const tookMs: number[] = [];
   for (let i = 0; i < kitchens; i++) {
     const kitchen: HiddenKitchen = hiddenKitchen(seed * 10_007 + i);
     const evidence = kitchen.batches.map((b) => b.evidence);
@@ -87,7 +88,7 @@ export function proveLearning(seed: number, kitchens: number): LearningFigures {
       if (!kitchen.batches.slice(0, n).some((b) => b.drink === batch.drink)) continue;
       const beganMs = performance.now();
       const learnt = solve(evidence.slice(0, n));
-      slowestMs = Math.max(slowestMs, performance.now() - beganMs);
+      tookMs.push(performance.now() - beganMs);
       const book = foretold(batch, {
         beliefs: [],
         free: [],
@@ -132,6 +133,6 @@ export function proveLearning(seed: number, kitchens: number): LearningFigures {
       litres: share(moved.litres.map((m) => m <= 0.02)),
       hours: share(moved.hours.map((m) => m <= 0.02)),
     },
-    slowestMs,
+    updateMs: { half: quantile(tookMs, 0.5), most: quantile(tookMs, 0.99), all: quantile(tookMs, 1) },
   };
 }
