@@ -4,8 +4,10 @@ import type { LogEvent } from '../log/events/table.ts';
 import { foldBatch } from '../log/foldBatch.ts';
 import { byTheBook, type ModelFactors } from '../program/model/factors.ts';
 import type { PlannedProgram } from '../program/model/program.ts';
-import type { Simulation, StepActual, TraceEntry } from '../program/model/simulation.ts';
+import type { Simulation, TraceEntry } from '../program/model/simulation.ts';
+import { unread } from '../program/simulate/readings.ts';
 import { simulateBatch } from '../program/simulate/simulate.ts';
+import { tempAlong } from '../program/simulate/traceLine.ts';
 import type { Tables } from '../tables/types.ts';
 import { MINUTE_MS } from '../units/time.ts';
 import { chance, type Truth, type TruthAt } from './simulated.ts';
@@ -35,9 +37,7 @@ export function simulateTruth(
   const { program } = log;
   // What is believed of a kitchen makes nothing so.
   const real = byTheBook(kitchen);
-  const actuals: Record<string, StepActual> = {};
-  for (const [id, actual] of Object.entries(log.actuals))
-    actuals[id] = { ...actual, adjustments: actual.adjustments.filter((a) => a.kind !== 'measured') };
+  const actuals = unread(log.actuals);
   const forecast = simulateBatch(program, real, tables, { actuals, factors: hidden });
   const { startedMs, currentStepId } = log;
   if (startedMs === null) return { at: () => NOTHING, forecast };
@@ -70,17 +70,10 @@ export function simulateTruth(
   };
 }
 
-/** The temperature within a step, along its curve. */
+/** The temperature within a step; before its line begins and once it has ended it stays as it is. */
 function tempAt(entry: TraceEntry, minute: number): number {
-  const first = { atMin: entry.startMin, tempC: entry.before.liquor.tempC };
-  const points = entry.curve.length ? [first, ...entry.curve] : [{ ...first, tempC: entry.now.tempC }];
-  const after = points.findIndex((p) => p.atMin >= minute);
-  if (after < 0) return points.at(-1)!.tempC;
-  if (after === 0) return points[0]!.tempC;
-  const [a, b] = [points[after - 1]!, points[after]!];
-  return b.atMin > a.atMin
-    ? a.tempC + ((b.tempC - a.tempC) * (minute - a.atMin)) / (b.atMin - a.atMin)
-    : b.tempC;
+  const end = entry.curve.at(-1)?.atMin ?? minute;
+  return tempAlong(entry, Math.max(entry.startMin, Math.min(minute, end))) ?? entry.now.tempC;
 }
 
 /** What is different in this rehearsal from what the kitchen counts with: a flame, a draught, a cloth of its own. */

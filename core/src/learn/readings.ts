@@ -251,12 +251,3 @@ const endedAt = ({ program, likedPct }: MadeBatch): Read[] =>
       { what: 'sweetness', stepId: step.id, value, spread: SPREAD.tasteShare, foreseen: () => aimed, by },
     ];
   });
-
-/** What really happened, without what was read: what the model alone makes of it. */
-export const unread = (actuals: MadeBatch['actuals']): Record<StepId, StepActual> =>
-  Object.fromEntries(
-    Object.entries(actuals).map(([id, actual]) => [
-      id,
-      { ...actual, adjustments: actual.adjustments.filter((a) => a.kind !== 'measured') },
-    ]),
-  );

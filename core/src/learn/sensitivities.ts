@@ -2,11 +2,12 @@ import type { Kitchen } from '../documents/kitchen.ts';
 import { byTheBook, type FactorId } from '../program/model/factors.ts';
 import type { Program } from '../program/model/program.ts';
 import type { Simulation } from '../program/model/simulation.ts';
+import { unread } from '../program/simulate/readings.ts';
 import { simulateBatch } from '../program/simulate/simulate.ts';
 import type { Tables } from '../tables/types.ts';
 import { factorsIn } from './priors.ts';
 import { type OfPurchase, type PurchaseId, purchaseId } from './purchases.ts';
-import { type MadeBatch, type Read, unread } from './readings.ts';
+import type { MadeBatch, Read } from './readings.ts';
 
 /** By how much a factor is moved to see what follows, of its logarithm. */
 const MOVED = 0.05;

@@ -134,7 +134,9 @@ export function yearOf(
   const { drunkL, givenL, thereL } = whereItWent(shares);
   return {
     ...all,
-    ...{ drunkL, givenL, thereL },
+    drunkL,
+    givenL,
+    thereL,
     months,
     drinks: [...drinks]
       .map(([recipeId, { scores, ...sums }]) => ({

@@ -167,11 +167,11 @@ function putBackPinned(
   const later = random() < LATER_SHARE;
   const stage = later ? first.stages.at(-1)! : pick(first.stages, random)!;
   const last = Math.max(0, Math.min(first.latest, table.project.slots) - stage.slots);
-  const was = now.placed.find((p) => p.chainId === first.id && p.stageId === stage.id)?.start ?? 0;
+  const starts = standing(first, now);
+  const was = starts.get(stage.id) ?? 0;
   const from = later ? Math.min(was, last) : 0;
   const at = from + Math.floor(random() * (last - from + 1));
   // What it begins with stays where it stands, half the time: by itself it would rather be done in one go, later on.
-  const starts = new Map(now.placed.filter((p) => p.chainId === first.id).map((p) => [p.stageId, p.start]));
   const stays = random() < STAYS_SHARE ? Math.floor(random() * first.stages.indexOf(stage)) + 1 : 0;
   const held = new Set(first.stages.slice(0, stays));
   const pinned = holding(first, (s) => (s === stage ? at : held.has(s) ? starts.get(s.id) : undefined));
@@ -276,10 +276,14 @@ function joinAt(
   else for (const chain of again) if (!table.put(asItStands(chain, join, now))) table.put(chain);
 }
 
+/** Where the stages of a chain begin now. */
+const standing = ({ id }: Chain, now: Schedule): Map<string, number> =>
+  new Map(now.placed.filter((p) => p.chainId === id).map((p) => [p.stageId, p.start]));
+
 /** A chain whose stages are held where they stand, but for the one that is done with others. */
 function asItStands(chain: Chain, join: Join, now: Schedule): Chain {
   const mine = join.members.find((m) => m.chainId === chain.id)?.stageId;
-  const starts = new Map(now.placed.filter((p) => p.chainId === chain.id).map((p) => [p.stageId, p.start]));
+  const starts = standing(chain, now);
   return holding(chain, (stage) => (stage.id === mine ? undefined : starts.get(stage.id)));
 }
 

@@ -1,19 +1,8 @@
-import type { BatchAtAGlance } from '@big-ladle/core/contract';
-import type { PlanDoc } from '@big-ladle/core/documents';
 import { askedL, type FilledShare, type LogbookRow, whereItWent } from '@big-ladle/core/learn';
 import { DAY_MS, MINUTE_MS } from '@big-ladle/core/units';
 import type { Db } from '../db/db.ts';
 import { readKitchen } from '../db/rows.ts';
-import { readStock, tablesOfKitchen } from './book.ts';
-import { moneyOf, type Spent } from './spent.ts';
-
-interface MadeRow {
-  id: string;
-  recipe_id: string;
-  question: string;
-  state: string;
-  spent: string | null;
-}
+import { madeBatches } from './madeBatches.ts';
 
 /** Bottles of a batch that have the same fate and stand in the same place. */
 interface WentRow {
@@ -55,54 +44,34 @@ function lastedDays(bottles: readonly WentRow[]): number | null {
 /** Every batch that was made, the newest first: what was wished, expected and made, what it cost, and where it went. */
 export async function logbookRows(db: Db): Promise<LogbookRow[]> {
   const { kitchen } = await readKitchen(db);
-  const stock = await readStock(db);
-  const tables = await tablesOfKitchen(db);
   const freezers = new Set(kitchen.places.filter((p) => p.kind === 'freezer').map((p) => p.id));
   const bottles = await bottlesByBatch(db);
-  const made = (await db('batch')
-    .join('batch_now', 'batch.id', 'batch_now.batch_id')
-    .leftJoin('batch_evidence', 'batch_evidence.batch_id', 'batch.id')
-    .where('batch_now.done', 1)
-    .whereNull('batch.rehearsal')
-    .select(
-      'batch.id',
-      db.raw("json_extract(batch.plan, '$.recipeId') as recipe_id"),
-      db.raw("json_extract(batch.plan, '$.question') as question"),
-      'batch_now.state',
-      'batch_evidence.spent',
-    )) as MadeRow[];
+  const shareOf = ({ fate, place_id, filled_ml, left_ml }: WentRow): FilledShare => ({
+    fate,
+    frozen: freezers.has(place_id),
+    filledL: filled_ml / ML,
+    leftL: left_ml / ML,
+  });
+  const made = await madeBatches(db);
   return made
-    .flatMap(({ id, recipe_id: recipeId, question, state, spent }): LogbookRow[] => {
-      const now = JSON.parse(state) as BatchAtAGlance;
-      if (now.startedMs === null || now.endedMs === null) return [];
+    .map(({ id, recipeId, question, now, cost }): LogbookRow => {
       const own = bottles.get(id);
-      return [
-        {
-          batchId: id,
-          recipeId,
-          startedMs: now.startedMs,
-          minutes: (now.endedMs - now.startedMs) / MINUTE_MS,
-          stopped: now.stopped === true,
-          wishedL: askedL(JSON.parse(question) as PlanDoc['question']),
-          expectedL: now.expectedL ?? null,
-          madeL: now.stopped ? null : now.litres,
-          sweetPct: now.stopped ? null : (now.sweetPct ?? null),
-          score: now.score ?? null,
-          words: now.words ?? null,
-          cost: spent === null ? null : moneyOf(JSON.parse(spent) as Spent, kitchen, stock, tables),
-          went: own
-            ? whereItWent(
-                own.map((b) => ({
-                  fate: b.fate,
-                  frozen: freezers.has(b.place_id),
-                  filledL: b.filled_ml / ML,
-                  leftL: b.left_ml / ML,
-                })),
-              )
-            : null,
-          lastedDays: own ? lastedDays(own) : null,
-        },
-      ];
+      return {
+        batchId: id,
+        recipeId,
+        startedMs: now.startedMs,
+        minutes: (now.endedMs - now.startedMs) / MINUTE_MS,
+        stopped: now.stopped === true,
+        wishedL: askedL(question),
+        expectedL: now.expectedL ?? null,
+        madeL: now.stopped ? null : now.litres,
+        sweetPct: now.stopped ? null : (now.sweetPct ?? null),
+        score: now.score ?? null,
+        words: now.words ?? null,
+        cost,
+        went: own ? whereItWent(own.map(shareOf)) : null,
+        lastedDays: own ? lastedDays(own) : null,
+      };
     })
     .sort((a, b) => b.startedMs - a.startedMs);
 }

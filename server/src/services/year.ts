@@ -1,35 +1,10 @@
-import type { BatchAtAGlance } from '@big-ladle/core/contract';
 import { calendarOf, type FilledInYear, type MadeInYear, type YearDoc, yearOf } from '@big-ladle/core/learn';
 import type { ItemLog } from '@big-ladle/core/log';
 import type { BottleItem } from '@big-ladle/core/shelf';
 import { DAY_MS } from '@big-ladle/core/units';
 import type { Db } from '../db/db.ts';
 import { readKitchen } from '../db/rows.ts';
-import { readStock, tablesOfKitchen } from './book.ts';
-import { moneyOf, type Spent } from './spent.ts';
-
-interface MadeRow {
-  id: string;
-  recipe_id: string;
-  state: string;
-  spent: string | null;
-}
-
-/** Batches that were made to their end, begun between two moments. */
-const madeRows = (db: Db, fromMs: number, toMs: number): Promise<MadeRow[]> =>
-  db('batch')
-    .join('batch_now', 'batch.id', 'batch_now.batch_id')
-    .leftJoin('batch_evidence', 'batch_evidence.batch_id', 'batch.id')
-    .where('batch_now.done', 1)
-    .whereNull('batch.rehearsal')
-    .whereRaw("json_extract(batch_now.state, '$.startedMs') >= ?", [fromMs])
-    .whereRaw("json_extract(batch_now.state, '$.startedMs') < ?", [toMs])
-    .select(
-      'batch.id as id',
-      db.raw("json_extract(batch.plan, '$.recipeId') as recipe_id"),
-      'batch_now.state as state',
-      'batch_evidence.spent as spent',
-    );
+import { madeBatches } from './madeBatches.ts';
 
 /** What a bottle's own log and making say, as far as anything is asked of it. */
 interface BottleRow {
@@ -90,20 +65,17 @@ export async function yearDoc(db: Db, nowMs: number, asked: number | null): Prom
   const years = await yearsIn(db, zone);
   const year = asked ?? years[0] ?? calendarOf(nowMs, zone).year;
   // A day on either side: which of them are of that year is asked of the calendar.
-  const rows = await madeRows(db, Date.UTC(year, 0, 1) - DAY_MS, Date.UTC(year + 1, 0, 1) + DAY_MS);
-  const stock = await readStock(db);
-  const tables = await tablesOfKitchen(db);
-  const made = rows.map((row): MadeInYear => {
-    const state = JSON.parse(row.state) as BatchAtAGlance;
-    return {
-      batchId: row.id,
-      recipeId: row.recipe_id,
-      startedMs: state.startedMs ?? 0,
-      litres: state.stopped ? 0 : state.litres,
-      score: state.score ?? null,
-      cost: row.spent === null ? null : moneyOf(JSON.parse(row.spent) as Spent, kitchen, stock, tables),
-    };
-  });
+  const within = { fromMs: Date.UTC(year, 0, 1) - DAY_MS, toMs: Date.UTC(year + 1, 0, 1) + DAY_MS };
+  const made = (await madeBatches(db, within)).map(
+    ({ id, recipeId, now, cost }): MadeInYear => ({
+      batchId: id,
+      recipeId,
+      startedMs: now.startedMs,
+      litres: now.stopped ? 0 : now.litres,
+      score: now.score ?? null,
+      cost,
+    }),
+  );
   const filled = await filledOf(
     db,
     made.map((m) => m.batchId),

@@ -14,8 +14,9 @@ import { withPh } from '../../liquor/ph.ts';
 import { coldVolume } from '../../liquor/water.ts';
 import { capacityMl, mlAtLevel } from '../../physics/vesselShape.ts';
 import { KEEPING } from '../../tables/keeping.ts';
+import type { StepId } from '../model/ids.ts';
 import type { Liquor } from '../model/liquor.ts';
-import type { Adjustment } from '../model/simulation.ts';
+import type { Adjustment, StepActual } from '../model/simulation.ts';
 import type { Step } from '../model/steps.ts';
 import type { Vessel } from '../model/vessel.ts';
 import { NO_COOLING, readingIsEvidence, readingShowsAcid } from './exposure.ts';
@@ -321,3 +322,12 @@ export function adjust(sim: SimState, step: Step, adjustment: Exclude<Adjustment
       return;
   }
 }
+
+/** What really happened, without what was read: what the model alone makes of it. */
+export const unread = (actuals: Readonly<Record<StepId, StepActual>>): Record<StepId, StepActual> =>
+  Object.fromEntries(
+    Object.entries(actuals).map(([id, actual]) => [
+      id,
+      { ...actual, adjustments: actual.adjustments.filter((a) => a.kind !== 'measured') },
+    ]),
+  );

@@ -29,10 +29,11 @@ function volume(trace: readonly TraceEntry[]): Line {
   return trace.flatMap(({ startMin, endMin, after, also }) => {
     const before = all();
     for (const vessel of [...also, after]) put(vessel);
-    return Math.max(before, all()) > LEAST_L
+    const then = all();
+    return Math.max(before, then) > LEAST_L
       ? [
           { atMin: startMin, value: before },
-          { atMin: endMin, value: all() },
+          { atMin: endMin, value: then },
         ]
       : [];
   });
@@ -46,3 +47,17 @@ const LINES: Record<TraceFigure, (trace: readonly TraceEntry[]) => Line> = {
 /** A figure of a trace as a line; steps in which there is no drink are left out of it. */
 export const traceLine = ({ trace }: Pick<Simulation, 'trace'>, figure: TraceFigure): Line =>
   LINES[figure](trace).sort((a, b) => a.atMin - b.atMin);
+
+/**
+ * How warm the vessel of a step is at a minute, °C: along the step's own line, and past its end as it went last. Null
+ * without a line.
+ */
+export function tempAlong({ startMin, before, curve }: TraceEntry, atMin: number): number | null {
+  if (curve.length === 0) return null;
+  const line = [{ atMin: startMin, tempC: before.liquor.tempC }, ...curve];
+  const next = line.findIndex((p, i) => i > 0 && p.atMin >= atMin);
+  const [a, b] = next < 0 ? [line.at(-2)!, line.at(-1)!] : [line[next - 1]!, line[next]!];
+  return b.atMin > a.atMin
+    ? a.tempC + ((b.tempC - a.tempC) * (atMin - a.atMin)) / (b.atMin - a.atMin)
+    : b.tempC;
+}
