@@ -82,6 +82,27 @@ test('what was made is looked through, opened, set side by side step by step, an
   await expect(page).toHaveURL(/\/batches\//);
 });
 
+test('a batch that was given up says so beside others; without the server that is said, and tried again they come', async ({
+  page,
+  server,
+}) => {
+  const stopped = { rest: 'pouredAway', code: 'stop.fell' };
+  const stream = { kind: 'batch', id: 'demo-steeping' };
+  const envelope = { id: 'up', stream, v: 1, atMs: server.nowMs(), deviceId: 'd', deviceSeq: 1 };
+  await server.api('POST', '/events', { events: [{ ...envelope, kind: 'stopped', body: stopped }] });
+  await page.goto(`${server.url}/logbook`);
+  const made = page.getByTestId('made');
+  await expect(made.filter({ hasText: 'stopped' })).toContainText('not filled into bottles');
+  await page.route('**/api/batches/**', (route) => route.abort());
+  for (const i of [0, 1]) await made.nth(i).getByRole('checkbox').check();
+  await page.getByRole('link', { name: 'Side by side' }).click();
+  await expect(page.getByRole('alert')).toContainText('The kitchen server does not answer');
+  await page.unroute('**/api/batches/**');
+  await page.getByRole('button', { name: 'Try again' }).click();
+  const otherwise = page.getByTestId('beside').getByRole('row', { name: /^What went otherwise/ });
+  await expect(otherwise.getByRole('cell').first()).toContainText('Given up on the way.');
+});
+
 test('a year says what was made, what it cost, and what would have spared what was thrown out', async ({
   page,
   server,

@@ -25,6 +25,12 @@ describe('a trace as a line', () => {
     expect(line.at(-1)!.value).toBeCloseTo(finishedL(sim), 6);
   });
 
+  it('ends where a batch was given up', () => {
+    const boil = sim.trace.find((t) => t.kind === 'boil')!;
+    expect(traceLine(sim, 'volumeL', boil.endMin).at(-1)!.atMin).toBe(boil.endMin);
+    expect(traceLine(sim, 'tempC', boil.startMin - 1).every((p) => p.atMin < boil.startMin)).toBe(true);
+  });
+
   it('goes forwards only', () => {
     for (const figure of ['tempC', 'volumeL'] as const) {
       const minutes = traceLine(sim, figure).map((p) => p.atMin);

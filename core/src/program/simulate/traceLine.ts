@@ -13,6 +13,9 @@ type Line = { atMin: number; value: number }[];
 /** Less than this in a pot is no drink that is followed, L. */
 const LEAST_L = 0.05;
 
+/** Rounding is no time that goes by. */
+const HAIR_MIN = 1e-6;
+
 const warmth = (trace: readonly TraceEntry[]): Line =>
   trace
     .filter(({ now, curve }) => now.volumeL > LEAST_L || curve.length > 0)
@@ -44,9 +47,18 @@ const LINES: Record<TraceFigure, (trace: readonly TraceEntry[]) => Line> = {
   volumeL: volume,
 };
 
-/** A figure of a trace as a line; steps in which there is no drink are left out of it. */
-export const traceLine = ({ trace }: Pick<Simulation, 'trace'>, figure: TraceFigure): Line =>
-  LINES[figure](trace).sort((a, b) => a.atMin - b.atMin);
+/**
+ * A figure of a trace as a line; steps in which there is no drink are left out of it.
+ * @param untilMin what would have come after it is left out: of a batch that was given up.
+ */
+export const traceLine = (
+  { trace }: Pick<Simulation, 'trace'>,
+  figure: TraceFigure,
+  untilMin = Number.POSITIVE_INFINITY,
+): Line =>
+  LINES[figure](trace)
+    .filter(({ atMin }) => atMin <= untilMin + HAIR_MIN)
+    .sort((a, b) => a.atMin - b.atMin);
 
 /**
  * How warm the vessel of a step is at a minute, °C: along the step's own line, and past its end as it went last. Null

@@ -8,7 +8,7 @@ import { weakMapMemoize } from 'reselect';
 import { type BatchState, useBatchesAsTold } from '../../shared/batch/state.ts';
 import { stepName } from '../../shared/batch/stepNames.ts';
 import { LastSpoon } from '../../shared/photos/lazy.tsx';
-import { Loading, PageHead, Panel } from '../../shared/ui.tsx';
+import { ErrorPanel, Loading, PageHead, Panel } from '../../shared/ui.tsx';
 import { heading, role } from '../../theme/theme.ts';
 import { sayDrink, sayItem } from '../../words/names.ts';
 import { num } from '../../words/numbers.ts';
@@ -34,9 +34,10 @@ export function BesidePage() {
   const [search] = useSearchParams();
   const asked = search.get('ids') ?? '';
   const ids = useMemo(() => [...new Set(asked.split(',').filter(Boolean))].slice(0, MOST), [asked]);
-  const { states, isPending } = useBatchesAsTold(ids);
+  const { states, isPending, error, refetch } = useBatchesAsTold(ids);
   const columns = states.map((state): Column => ({ state, back: backOf(state) }));
   if (isPending) return <Loading />;
+  if (error && columns.length < 2) return <ErrorPanel error={error} again={refetch} />;
   return (
     <>
       <PageHead title={say('beside.title')}>
@@ -75,7 +76,8 @@ function Columns({ columns, children }: { columns: readonly Column[]; children: 
           borderCollapse: 'collapse',
           tableLayout: 'fixed',
           width: '100%',
-          minWidth: 160 * (columns.length + 1),
+          // Two of them fit on a phone.
+          minWidth: 108 * (columns.length + 1),
           '& tr': { borderBottom: `1px solid ${role('hairline')}` },
         }}
       >
@@ -143,11 +145,13 @@ function InShort({ columns }: { columns: readonly Column[] }) {
       {line(say('beside.spoon'), ({ state: { batch, kitchen } }) => (
         <LastSpoon batchId={batch.id} zone={kitchen.zone} />
       ))}
-      {line(say('beside.otherwise'), ({ state, back }) =>
-        back.otherwise.length === 0
-          ? say('beside.nothing')
-          : back.otherwise.map((o) => <Box key={sayOtherwise(o, state)}>{sayOtherwise(o, state)}</Box>),
-      )}
+      {line(say('beside.otherwise'), ({ state, back }) => {
+        const said = [
+          ...(state.now.log.stopped ? [say('beside.stopped')] : []),
+          ...back.otherwise.map((o) => sayOtherwise(o, state)),
+        ];
+        return said.length === 0 ? say('beside.nothing') : said.map((text) => <Box key={text}>{text}</Box>);
+      })}
       {line(
         say('beside.verdict'),
         ({ state: { now } }) =>

@@ -1,5 +1,6 @@
 import '../../words/places/logbook.ts';
 import { traceLine } from '@big-ladle/core/program';
+import { MINUTE_MS } from '@big-ladle/core/units';
 import Box from '@mui/material/Box';
 import { useMemo, useState } from 'react';
 import type { BatchState } from '../../shared/batch/state.ts';
@@ -23,11 +24,18 @@ const nameOf = ({ recipe, now, kitchen }: BatchState): string =>
     day: now.log.startedMs === null ? '' : fullDay(now.log.startedMs, kitchen.zone),
   });
 
-/** What happened to several batches, laid over each other from the start of each: by the model, with all that was read. */
+/** By the model with all that was read; of a batch that is over, as far as it went. */
+function lineOf({ now: { log, forecast } }: BatchState, figure: TraceFigure) {
+  const { startedMs, endedMs } = log;
+  const untilMin = startedMs === null || endedMs === null ? undefined : (endedMs - startedMs) / MINUTE_MS;
+  return traceLine(forecast, figure, untilMin);
+}
+
+/** What happened to several batches, laid over each other from the start of each. */
 export function Traces({ states }: { states: readonly BatchState[] }) {
   const [figure, setFigure] = useState<TraceFigure>('tempC');
   const lines = useMemo(
-    () => states.map((state) => ({ label: nameOf(state), points: traceLine(state.now.forecast, figure) })),
+    () => states.map((state) => ({ label: nameOf(state), points: lineOf(state, figure) })),
     [states, figure],
   );
   const series = useMemo(

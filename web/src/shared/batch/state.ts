@@ -178,6 +178,10 @@ function useRead(ids: readonly string[], nowMs: number) {
       return data && read ? [{ batch: data.batch, ...read }] : [];
     }),
     isPending: docs.some((d) => d.isPending),
+    error: docs.find((d) => d.error && !d.data)?.error ?? null,
+    refetch: () => {
+      for (const d of docs) void d.refetch();
+    },
   };
 }
 
@@ -199,7 +203,13 @@ export function useBoard(): Board {
 }
 
 /** Several batches as of the last that was said of each, in the order that is asked for; what cannot be read is left out. */
-export function useBatchesAsTold(ids: readonly string[]): { states: BatchState[]; isPending: boolean } {
-  const { read, isPending } = useRead(ids, 0);
-  return { states: read.flatMap(({ state }) => state ?? []), isPending };
+export function useBatchesAsTold(ids: readonly string[]): {
+  states: BatchState[];
+  isPending: boolean;
+  /** Why one of them did not come; null: all did. */
+  error: unknown;
+  refetch: () => void;
+} {
+  const { read, ...asked } = useRead(ids, 0);
+  return { states: read.flatMap(({ state }) => state ?? []), ...asked };
 }

@@ -205,6 +205,7 @@ export const EN_LOGBOOK = {
   'traces.most': '{batch}: {figure} at its most, after {time}',
   'beside.otherwise': 'What went otherwise',
   'beside.nothing': 'All as planned.',
+  'beside.stopped': 'Given up on the way.',
   'beside.litresMore': '{litres} more than planned',
   'beside.litresLess': '{litres} less than planned',
   'beside.longer': '{step}: {time} longer',
